@@ -1,0 +1,268 @@
+import type { DateTime } from "luxon";
+import { faults } from "@/core/diagnosis/faults";
+import { parseMinor } from "@/core/money/money";
+import type { TestId, Verdict } from "@/core/proving/protocol";
+import { doStep, getBuild } from "@/data/build";
+import type { Context } from "@/data/context";
+import { addCustomer } from "@/data/customers";
+import type { Db } from "@/data/database";
+import { addFinding } from "@/data/findings";
+import { findJob, type Intake, openJob } from "@/data/jobs";
+import { addModel, addPartType } from "@/data/models";
+import { recordObservation } from "@/data/observations";
+import { addNeed, addSupplier, listNeeds, placeOrder, sendWaitingOrders, setOffer } from "@/data/orders";
+import { addPerson, ensureFirstPerson, renamePerson } from "@/data/people";
+import { recordAnswer, setQuotePart } from "@/data/quotes";
+import { closeJob, markReady, tickBrought } from "@/data/returns";
+import { defaultShopSettings, saveShopSettings } from "@/data/settings";
+import { fitFromStock, setBin } from "@/data/stock";
+import { expectedNext, noteWell, takePart } from "@/data/tray";
+import { simulatedSupplierDesk } from "@/devices/supplier-desk";
+import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "./models/skerry-30";
+
+/** Whether this data directory holds anything yet; the demo never writes over a shop's own data. */
+export const isEmpty = (db: Db): boolean =>
+  (
+    db.prepare("SELECT (SELECT count(*) FROM job) + (SELECT count(*) FROM customer) + (SELECT count(*) FROM model) AS things").get() as {
+      things: number;
+    }
+  ).things === 0;
+
+type Readings = Partial<Record<TestId, [Verdict, number?]>>;
+
+const worn: Readings = {
+  "free-spool": ["good", 31],
+  turning: ["bad", 21],
+  "drag-light": ["doubtful", 12.5],
+  "drag-strike": ["doubtful", 27.4],
+  "drag-full": ["bad", 39.8],
+  "anti-reverse": ["good", 0],
+  click: ["good"],
+};
+const sound: Readings = {
+  "free-spool": ["good", 34],
+  turning: ["good", 8.5],
+  "drag-light": ["good", 14.2],
+  "drag-strike": ["good", 32.6],
+  "drag-full": ["good", 58.9],
+  "anti-reverse": ["good", 0],
+  click: ["good"],
+};
+
+const intake = (change: Partial<Intake> = {}): Intake => ({
+  complaints: ["stiff"],
+  water: "salt",
+  tripsPerYear: 25,
+  conditions: [],
+  conditionNote: "",
+  dragWish: "shop",
+  handleHole: "as-found",
+  ...change,
+});
+
+/**
+ * Builds the invented workshop through the same data modules as the application uses. Deterministic; every date is counted from `now`.
+ * A former rope-walk beside an invented estuary: one technician, one at the counter.
+ */
+export async function buildDemo(db: Db, now: DateTime): Promise<void> {
+  const owner = ensureFirstPerson(db);
+  const day = (offset: number) => now.plus({ days: offset }).toISODate()!;
+  const ctxAt = (offset: number, hour: number, minute = 0): Context => ({
+    db,
+    person: { ...owner, name: "Ilse Varn" },
+    now: now.plus({ days: offset }).set({ hour, minute, second: 0, millisecond: 0 }).toUTC().toISO()!,
+  });
+  const start = ctxAt(-800, 9);
+
+  db.transaction(() => {
+    renamePerson(start, owner.id, "Ilse Varn");
+    addPerson(start, { name: "Tobin Marsh", role: "counter" });
+    saveShopSettings(start, { ...defaultShopSettings, shopName: "The Ropewalk Reel Bench" });
+    for (const part of skerry30Parts) addPartType(start, part);
+    addModel(start, skerry30, { lineRadiusMm: skerry30LineRadiusMm, anatomy: skerry30Anatomy });
+    addSupplier(start, { id: "quayside", name: "Quayside Spares", postageMinor: 690, leadDays: 4 });
+    addSupplier(start, { id: "fellgate", name: "Fellgate Small Parts", postageMinor: 450, leadDays: 9 });
+    skerry30Parts.forEach((part, index) => {
+      setOffer(start, { supplierId: "quayside", partTypeId: part.id, priceMinor: Math.round(part.priceMinor * 0.7) });
+      if (index % 2 === 0) setOffer(start, { supplierId: "fellgate", partTypeId: part.id, priceMinor: Math.round(part.priceMinor * 0.62) });
+      const cheap = part.priceMinor < 700;
+      setBin(
+        start,
+        part.id,
+        `${String.fromCharCode(65 + Math.floor(index / 8))}${(index % 8) + 1}`,
+        cheap ? 14 + (index % 5) : part.role === "main-gear" || part.role === "star" ? 0 : 2,
+        cheap ? 4 : 1,
+      );
+    });
+  })();
+
+  const customers = db.transaction(() =>
+    [
+      ["Wenna Harrowgate", "0555 0101", "wenna@harrowgate.example"],
+      ["Odo Pellinor", "0555 0102", ""],
+      ["Saltmarsh Charters", "0555 0103", "boats@saltmarsh.example"],
+      ["Brindle Okafor", "0555 0104", "brindle@okafor.example"],
+      ["Jory Tamsin", "0555 0105", ""],
+      ["Maren Quist", "0555 0106", "maren@quist.example"],
+    ].map(([name, phone, email]) => addCustomer(start, { name: name!, phone: phone!, email: email! })),
+  )();
+
+  const open = (
+    ctx: Context,
+    customer: number,
+    serial: string,
+    promisedOn: string,
+    change: { complaint: string; limit?: string; intake?: Partial<Intake>; brought?: ("line" | "clamp" | "box")[] },
+  ) =>
+    openJob(ctx, {
+      customer: { id: customers[customer]! },
+      modelId: skerry30.id,
+      serial,
+      hand: "right",
+      complaint: change.complaint,
+      intake: intake(change.intake),
+      brought: change.brought ?? ["line"],
+      limitMinor: parseMinor(change.limit ?? "90"),
+      wantedOn: promisedOn,
+      promisedOn,
+    }).id;
+
+  const test = (ctx: Context, jobId: number, phase: "before" | "after", readings: Readings) => {
+    for (const [testId, [verdict, value]] of Object.entries(readings) as [TestId, [Verdict, number?]][])
+      recordObservation(ctx, {
+        jobId,
+        phase,
+        testId,
+        verdict,
+        value: value ?? null,
+        lineRadiusMm: testId.startsWith("drag") ? skerry30LineRadiusMm : null,
+        instrument: value === undefined ? "by hand and ear" : testId.startsWith("drag") ? "pull scale" : "typed",
+        simulated: value !== undefined && testId.startsWith("drag"),
+        trace: null,
+      });
+  };
+  const find = (ctx: Context, jobId: number, ids: string[]) => {
+    for (const id of ids) addFinding(ctx, jobId, faults.find((fault) => fault.id === id)!.id, "");
+  };
+  const strip = (ctx: Context, jobId: number, count = Number.POSITIVE_INFINITY) => {
+    const job = findJob(db, jobId)!;
+    for (const id of expectedNext(db, job).slice(0, Math.min(count, 1000))) takePart(ctx, jobId, id);
+  };
+  const replaceForeseen = (ctx: Context, jobId: number, ids: string[]) => {
+    for (const id of ids) {
+      noteWell(ctx, jobId, id, { verdict: "replace", orientation: "", note: "worn" });
+      fitFromStock(ctx, jobId, id);
+    }
+  };
+  const build = (ctx: Context, jobId: number, share = 1) => {
+    const job = findJob(db, jobId)!;
+    const { steps } = getBuild(db, job);
+    for (const step of steps.slice(0, Math.floor(steps.length * share))) doStep(ctx, jobId, step.operation.id);
+  };
+  const giveBack = (ctx: Context, jobId: number, takenBy: string) => {
+    markReady(ctx, jobId);
+    for (const item of findJob(db, jobId)!.brought) tickBrought(ctx, jobId, item.item, true);
+    closeJob(ctx, jobId, takenBy);
+  };
+  const inOne = (work: () => void) => db.transaction(work)();
+
+  // Three visits that are over: two years of one reel, one of another.
+  for (const [offset, readings, after] of [
+    [-742, { ...worn, "drag-full": ["bad", 36.5] }, { ...sound, "drag-full": ["good", 61] }],
+    [-371, { ...worn, "drag-full": ["doubtful", 48.1] }, sound],
+  ] as [number, Readings, Readings][])
+    inOne(() => {
+      const id = open(ctxAt(offset, 9), 0, "MS30 20417", day(offset + 7), {
+        complaint: "Stiff, drag will not hold",
+        intake: { complaints: ["stiff", "drag-weak"] },
+      });
+      test(ctxAt(offset + 1, 9, 10), id, "before", readings);
+      find(ctxAt(offset + 1, 9, 20), id, ["hardened-grease", "drag-worn"]);
+      strip(ctxAt(offset + 1, 9, 40), id);
+      replaceForeseen(ctxAt(offset + 1, 10), id, ["friction-low", "friction-mid"]);
+      build(ctxAt(offset + 1, 10, 30), id);
+      test(ctxAt(offset + 1, 11), id, "after", after);
+      giveBack(ctxAt(offset + 6, 16), id, "Wenna Harrowgate");
+    });
+  inOne(() => {
+    const id = open(ctxAt(-120, 10), 1, "MS30 11836", day(-113), {
+      complaint: "Just its year's service",
+      intake: { complaints: ["service"], water: "fresh", tripsPerYear: 8 },
+    });
+    test(ctxAt(-119, 14), id, "before", { ...sound, turning: ["doubtful", 12] });
+    find(ctxAt(-119, 14, 10), id, ["hardened-grease"]);
+    strip(ctxAt(-119, 14, 20), id);
+    build(ctxAt(-119, 15), id);
+    test(ctxAt(-119, 15, 20), id, "after", sound);
+    giveBack(ctxAt(-114, 11), id, "Odo Pellinor");
+  });
+
+  // Five that hang here now, one at almost every station.
+  inOne(() => {
+    const id = open(ctxAt(-6, 10), 2, "MS30 30551", day(1), {
+      complaint: "Boat reel, slips under load",
+      limit: "120",
+      intake: { complaints: ["drag-weak", "drag-jerky"], tripsPerYear: 140 },
+    });
+    test(ctxAt(-5, 9), id, "before", worn);
+    find(ctxAt(-5, 9, 15), id, ["drag-worn", "drag-dry"]);
+    strip(ctxAt(-5, 9, 30), id);
+    replaceForeseen(ctxAt(-5, 10), id, ["friction-low", "friction-mid"]);
+    build(ctxAt(-1, 15), id, 0.5);
+  });
+  const waiting = db.transaction(() => {
+    const id = open(ctxAt(-5, 11), 3, "MS30 28870", day(4), {
+      complaint: "Grinds in gear",
+      limit: "150",
+      intake: { complaints: ["gritty"], conditions: ["green"] },
+    });
+    test(ctxAt(-4, 9), id, "before", worn);
+    find(ctxAt(-4, 9, 15), id, ["gear-burr"]);
+    strip(ctxAt(-4, 9, 30), id);
+    noteWell(ctxAt(-4, 10), id, "main-gear", { verdict: "replace", orientation: "", note: "three teeth hooked" });
+    addNeed(ctxAt(-4, 10, 5), id, "main-gear");
+    return id;
+  })();
+  inOne(() => {
+    placeOrder(
+      ctxAt(-4, 10, 20),
+      "quayside",
+      listNeeds(db, { states: ["open"], jobId: waiting }).map((need) => need.id),
+      day(-4),
+    );
+  });
+  await sendWaitingOrders(db, simulatedSupplierDesk);
+  inOne(() => {
+    const id = open(ctxAt(-3, 9), 4, "", day(2), {
+      complaint: "Will not stay in free spool, click gone",
+      limit: "40",
+      brought: ["line", "clamp"],
+      intake: { complaints: ["stiff", "click-weak"], conditions: ["pitting", "opened"], conditionNote: "serial worn off" },
+    });
+    test(ctxAt(-2, 9), id, "before", { ...worn, click: ["bad"] });
+    find(ctxAt(-2, 9, 20), id, ["gears-worn", "hardened-grease"]);
+    setQuotePart(ctxAt(-2, 9, 25), id, "main-gear", true);
+  });
+  inOne(() => {
+    const id = open(ctxAt(-2, 15), 5, "MS30 40112", day(1), {
+      complaint: "Drag jerks when a fish runs",
+      intake: { complaints: ["drag-jerky"] },
+    });
+    test(ctxAt(-1, 9), id, "before", { ...sound, "drag-strike": ["bad", 24.1] });
+  });
+  inOne(() => {
+    const id = open(ctxAt(-8, 12), 1, "MS30 11836", day(0), {
+      complaint: "Handle side stiff again",
+      limit: "100",
+      brought: ["line", "box"],
+      intake: { complaints: ["stiff"], water: "fresh", tripsPerYear: 8 },
+    });
+    test(ctxAt(-7, 9), id, "before", worn);
+    find(ctxAt(-7, 9, 20), id, ["hardened-grease"]);
+    recordAnswer(ctxAt(-7, 11), id, { accepted: true, words: "Yes, do it, I want it before the frost." });
+    strip(ctxAt(-6, 9), id);
+    build(ctxAt(-6, 10), id);
+    test(ctxAt(-6, 10, 40), id, "after", sound);
+    markReady(ctxAt(-6, 11), id);
+  });
+}

@@ -1,0 +1,39 @@
+// Headless Chromium from Debian's packages, for tests and pictures. Each browser gets a fresh profile.
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { Builder } from "selenium-webdriver";
+import chrome from "selenium-webdriver/chrome.js";
+
+export async function openBrowser({ width = 1280, height = 800 } = {}) {
+  const profile = mkdtempSync(join(tmpdir(), "zorbek-chromium-"));
+  const options = new chrome.Options();
+  options.setChromeBinaryPath("/usr/bin/chromium");
+  options.addArguments(
+    "--headless",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--hide-scrollbars",
+    `--user-data-dir=${profile}`,
+    `--window-size=${width},${height}`,
+  );
+  const driver = await new Builder()
+    .forBrowser("chrome")
+    .setChromeOptions(options)
+    .setChromeService(new chrome.ServiceBuilder("/usr/bin/chromedriver"))
+    .build();
+  // The window size counts the frame; the page is what is looked at.
+  await driver.sendDevToolsCommand("Emulation.setDeviceMetricsOverride", { width, height, deviceScaleFactor: 1, mobile: width < 700 });
+  return {
+    driver,
+    close: async () => {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,24 @@
+import { findFault } from "@/core/diagnosis/faults";
+import { listFindings } from "@/data/findings";
+import { listJobsOfReel } from "@/data/jobs";
+import { findReelBySerial } from "@/data/reels";
+import { dateWords } from "@/ui/dates";
+import { getDb } from "../../server";
+
+/** What is known of a serial: the reel, its owner and its last visits, for the counter. */
+export function GET(request: Request): Response {
+  const query = new URL(request.url).searchParams;
+  const db = getDb();
+  const reel = findReelBySerial(db, (query.get("serial") ?? "").slice(0, 40), query.get("model") ?? undefined);
+  if (!reel) return Response.json({ reel: null });
+  const visits = listJobsOfReel(db, reel.id).map((job) => ({
+    tag: job.tag,
+    on: dateWords(job.openedAt),
+    open: job.closedAt === null,
+    findings: listFindings(db, job.id).map((finding) => findFault(finding.faultId)?.name ?? finding.faultId),
+  }));
+  return Response.json({
+    reel: { id: reel.id, modelName: reel.modelName, ownerId: reel.ownerId, ownerName: reel.ownerName, hand: reel.hand },
+    visits,
+  });
+}

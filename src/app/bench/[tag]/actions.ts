@@ -1,0 +1,228 @@
+"use server";
+import { z } from "zod";
+import { testIdSchema, verdicts } from "@/core/proving/protocol";
+import { doStep, failGate, skipStep, undoStep } from "@/data/build";
+import { addFinding, removeFinding } from "@/data/findings";
+import { recordObservation } from "@/data/observations";
+import { addNeed } from "@/data/orders";
+import { recordAnswer, setQuotePart } from "@/data/quotes";
+import { closeJob, markReady, tickBrought } from "@/data/returns";
+import { fitFromStock, returnToStock } from "@/data/stock";
+import { leaveOut, noteWell, putBackLast, takePart, wellVerdicts } from "@/data/tray";
+import type { Press } from "@/ui/act/press";
+import { defineAction } from "../../server";
+
+const jobId = z.number().int().positive();
+const seat = z.object({ jobId, positionId: z.string().min(1).max(60) });
+const step = z.object({ jobId, operationId: z.string().min(1).max(80) });
+
+const test = defineAction({
+  name: "test",
+  permission: "bench",
+  input: z.object({
+    jobId,
+    phase: z.enum(["before", "after"]),
+    testId: testIdSchema,
+    verdict: z.enum(verdicts),
+    value: z
+      .number("Type a number, or leave it empty.")
+      .min(0, "A reading is not below nothing.")
+      .max(5000, "That is more than any reel gives: check the unit.")
+      .nullable(),
+    lineRadiusMm: z
+      .number("Type the radius in millimetres.")
+      .min(2, "The line leaves the spool at 2 mm or more.")
+      .max(150, "The line leaves the spool at 150 mm or less.")
+      .nullable(),
+    instrument: z.string().min(1).max(60),
+    simulated: z.boolean(),
+    trace: z
+      .array(z.object({ tMs: z.number(), forceN: z.number() }))
+      .max(5000)
+      .nullable(),
+  }),
+  run: (ctx, input) => recordObservation(ctx, input),
+});
+export async function recordTest(press: Press) {
+  return test(press);
+}
+
+const find = defineAction({
+  name: "find",
+  permission: "bench",
+  input: z.object({ jobId, faultId: z.string().max(60), wanted: z.boolean() }),
+  run: (ctx, { jobId: id, faultId, wanted }) => (wanted ? addFinding(ctx, id, faultId, "") : removeFinding(ctx, id, faultId)),
+});
+export async function chooseFault(press: Press) {
+  return find(press);
+}
+
+const foresee = defineAction({
+  name: "foresee",
+  permission: "bench",
+  input: seat.extend({ wanted: z.boolean() }),
+  run: (ctx, { jobId: id, positionId, wanted }) => setQuotePart(ctx, id, positionId, wanted),
+});
+export async function foreseePart(press: Press) {
+  return foresee(press);
+}
+
+const answer = defineAction({
+  name: "answer",
+  permission: "counter",
+  input: z.object({
+    jobId,
+    accepted: z.boolean(),
+    words: z.string().trim().min(2, "Write what the customer said, in a few words.").max(500, "At most 500 characters."),
+  }),
+  run: (ctx, { jobId: id, ...said }) => recordAnswer(ctx, id, said),
+});
+export async function recordCustomerAnswer(press: Press) {
+  return answer(press);
+}
+
+const take = defineAction({
+  name: "take",
+  permission: "bench",
+  input: seat,
+  run: (ctx, input) => takePart(ctx, input.jobId, input.positionId),
+});
+export async function takePartOff(press: Press) {
+  return take(press);
+}
+
+const putBack = defineAction({
+  name: "put-back",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => putBackLast(ctx, input.jobId),
+});
+export async function putLastBack(press: Press) {
+  return putBack(press);
+}
+
+const note = defineAction({
+  name: "note-well",
+  permission: "bench",
+  input: seat.extend({
+    verdict: z.enum(wellVerdicts),
+    orientation: z.string().max(160, "At most 160 characters."),
+    note: z.string().max(300, "At most 300 characters."),
+  }),
+  run: (ctx, { jobId: id, positionId, ...said }) => noteWell(ctx, id, positionId, said),
+});
+export async function noteTrayWell(press: Press) {
+  return note(press);
+}
+
+const use = defineAction({
+  name: "use",
+  permission: "bench",
+  input: seat,
+  run: (ctx, input) => fitFromStock(ctx, input.jobId, input.positionId),
+});
+export async function usePartHere(press: Press) {
+  return use(press);
+}
+
+const unuse = defineAction({
+  name: "unuse",
+  permission: "bench",
+  input: seat,
+  run: (ctx, input) => returnToStock(ctx, input.jobId, input.positionId),
+});
+export async function undoUsePartHere(press: Press) {
+  return unuse(press);
+}
+
+const need = defineAction({
+  name: "need",
+  permission: "bench",
+  input: seat,
+  run: (ctx, input) => addNeed(ctx, input.jobId, input.positionId),
+});
+export async function orderPart(press: Press) {
+  return need(press);
+}
+
+const done = defineAction({
+  name: "step-done",
+  permission: "bench",
+  input: step,
+  run: (ctx, input) => doStep(ctx, input.jobId, input.operationId),
+});
+export async function stepDone(press: Press) {
+  return done(press);
+}
+
+const failed = defineAction({
+  name: "gate-failed",
+  permission: "bench",
+  input: step.extend({ note: z.string().max(300) }),
+  run: (ctx, input) => failGate(ctx, input.jobId, input.operationId, input.note),
+});
+export async function gateFailed(press: Press) {
+  return failed(press);
+}
+
+const skip = defineAction({
+  name: "step-skip",
+  permission: "bench",
+  input: step,
+  run: (ctx, input) => skipStep(ctx, input.jobId, input.operationId),
+});
+export async function stepSkipped(press: Press) {
+  return skip(press);
+}
+
+const undo = defineAction({
+  name: "step-undo",
+  permission: "bench",
+  input: step,
+  run: (ctx, input) => undoStep(ctx, input.jobId, input.operationId),
+});
+export async function stepUndone(press: Press) {
+  return undo(press);
+}
+
+const out = defineAction({
+  name: "leave-out",
+  permission: "bench",
+  input: seat.extend({
+    reason: z.string().trim().min(4, "Say why it stays out: the reason stands in the report.").max(300, "At most 300 characters."),
+  }),
+  run: (ctx, input) => leaveOut(ctx, input.jobId, input.positionId, input.reason),
+});
+export async function leavePartOut(press: Press) {
+  return out(press);
+}
+
+const ready = defineAction({
+  name: "ready",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => markReady(ctx, input.jobId),
+});
+export async function hangReady(press: Press) {
+  return ready(press);
+}
+
+const tick = defineAction({
+  name: "tick",
+  permission: "counter",
+  input: z.object({ jobId, item: z.string().max(40), given: z.boolean() }),
+  run: (ctx, input) => tickBrought(ctx, input.jobId, input.item, input.given),
+});
+export async function tickItem(press: Press) {
+  return tick(press);
+}
+
+const close = defineAction({
+  name: "close",
+  permission: "counter",
+  input: z.object({ jobId, signedBy: z.string().trim().min(2, "Who took it? Write a name.").max(80, "At most 80 characters.") }),
+  run: (ctx, input) => closeJob(ctx, input.jobId, input.signedBy),
+});
+export async function handBack(press: Press) {
+  return close(press);
+}

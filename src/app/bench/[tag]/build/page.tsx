@@ -1,0 +1,25 @@
+import { getBuild } from "@/data/build";
+import { BuildSheet } from "@/ui/bench/build-sheet";
+import { getDb } from "../../../server";
+import { gateFailed, stepDone, stepSkipped, stepUndone } from "../actions";
+import { loadBench, type StationProps } from "../bench";
+
+export const metadata = { title: "Build" };
+
+export default async function BuildPage(props: StationProps) {
+  const { head, job, version } = await loadBench(props);
+  const build = getBuild(getDb(), job, version);
+  return (
+    <BuildSheet
+      head={head}
+      steps={build.steps}
+      currentId={build.current?.operation.id ?? null}
+      conflict={build.conflict}
+      partTypes={Object.fromEntries(version.partTypes)}
+      done={stepDone}
+      failed={gateFailed}
+      skipped={stepSkipped}
+      undone={stepUndone}
+    />
+  );
+}

@@ -1,0 +1,8 @@
+import { redirect } from "next/navigation";
+import { loadBench, type StationProps } from "./bench";
+
+/** A scanned tag opens the station the job has reached. */
+export default async function JobPage(props: StationProps) {
+  const { job } = await loadBench(props);
+  redirect(`/bench/${job.tag}/${job.station === "closed" ? "return" : job.station}`);
+}

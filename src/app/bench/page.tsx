@@ -1,0 +1,83 @@
+import Link from "next/link";
+import { redirect } from "next/navigation";
+import { moveWords } from "@/core/schedule/whose-move";
+import { findJobByTag } from "@/data/jobs";
+import { listRack } from "@/data/rack";
+import { stationNames } from "@/ui/bench/stations-words";
+import { Refused } from "@/ui/controls/field";
+import { dayWords } from "@/ui/dates";
+import { Sheet } from "@/ui/sheets/sheet";
+import { getDb } from "../server";
+
+export const metadata = { title: "Bench" };
+
+/** Which reel lies on the bench: scan or type its tag, or take one of those that hang here. */
+export default async function BenchPage({ searchParams }: { searchParams: Promise<{ tag?: string }> }) {
+  const db = getDb();
+  const { tag } = await searchParams;
+  let refused: string | null = null;
+  if (tag) {
+    const found = findJobByTag(db, tag);
+    if ("job" in found) redirect(`/bench/${found.job.tag}`);
+    refused = found.message;
+  }
+  const rack = listRack(db);
+  return (
+    <Sheet fill>
+      <div className="grid gap-6 md:grid-cols-[360px_1fr]">
+        <form action="/bench" className="flex flex-col gap-3">
+          <h1>Which reel?</h1>
+          <label htmlFor="tag" className="text-note">
+            Scan the tag or type it, such as Z-00572-4
+          </label>
+          <input
+            id="tag"
+            name="tag"
+            defaultValue={tag ?? ""}
+            autoComplete="off"
+            className="num text-head"
+            aria-invalid={refused !== null}
+          />
+          <Refused message={refused} />
+          <button type="submit" className="key key-main">
+            Lay it on the bench
+          </button>
+        </form>
+        <div>
+          <h2>Hanging here</h2>
+          <table className="plain-table mt-2">
+            <thead>
+              <tr>
+                <th>Tag</th>
+                <th>Reel</th>
+                <th>Owner</th>
+                <th>Station</th>
+                <th>Whose move</th>
+                <th>Promised</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rack.map(({ job, station, move }) => (
+                <tr key={job.id}>
+                  <td className="num">
+                    <Link className="act-link" href={`/bench/${job.tag}`}>
+                      {job.tag}
+                    </Link>
+                  </td>
+                  <td>
+                    {job.reel.modelName} <span className="num text-note">{job.reel.serial}</span>
+                  </td>
+                  <td>{job.customer.name}</td>
+                  <td>{stationNames[station]}</td>
+                  <td>{moveWords[move]}</td>
+                  <td>{dayWords(job.promisedOn)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {!rack.length && <p className="mt-2">Nothing hangs here. Take a reel in at the Counter.</p>}
+        </div>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,43 @@
+"use server";
+import { parseMinor } from "@/core/money/money";
+import { Refusal } from "@/data/context";
+import { type NewJob, openJob } from "@/data/jobs";
+import type { Press } from "@/ui/act/press";
+import { defineAction, today } from "../server";
+import { intakeFormSchema } from "./intake.schema";
+
+const intake = defineAction({
+  name: "intake",
+  permission: "counter",
+  input: intakeFormSchema,
+  run: (ctx, form) => {
+    if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");
+    if (form.wantedOn && form.wantedOn < today()) throw new Refusal("past", "The wanted day is past. Choose today or later.", "wantedOn");
+    const job: NewJob = {
+      customer: form.customerId ? { id: Number(form.customerId) } : { name: form.name, phone: form.phone, email: form.email },
+      modelId: form.modelId,
+      serial: form.serial,
+      hand: form.hand,
+      complaint: form.complaint,
+      intake: {
+        complaints: form.complaints,
+        water: form.water,
+        tripsPerYear: Number(form.tripsPerYear),
+        conditions: form.conditions,
+        conditionNote: form.conditionNote,
+        dragWish: form.dragWish,
+        handleHole: form.handleHole,
+      },
+      brought: form.brought,
+      limitMinor: form.limit ? parseMinor(form.limit) : null,
+      wantedOn: form.wantedOn || null,
+      promisedOn: form.promisedOn,
+    };
+    return openJob(ctx, job);
+  },
+});
+
+/** Takes a reel in. @returns the job's id and claim tag. */
+export async function takeIn(press: Press) {
+  return intake(press);
+}

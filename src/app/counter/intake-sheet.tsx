@@ -1,0 +1,285 @@
+"use client";
+import Link from "next/link";
+import { useRef, useState } from "react";
+import { type FieldErrors, useForm } from "react-hook-form";
+import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands } from "@/core/intake/lists";
+import { waterWords } from "@/core/intervals/next-service";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+import { Ticks } from "@/ui/controls/ticks";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { type IntakeForm, intakeFormSchema } from "./intake.schema";
+
+interface Known {
+  reel: { id: number; modelName: string; ownerId: number; ownerName: string; hand: "right" | "left" } | null;
+  visits?: { tag: string; on: string; open: boolean; findings: string[] }[];
+}
+
+interface Props {
+  readonly customers: readonly { id: number; name: string; phone: string }[];
+  readonly models: readonly { id: string; name: string }[];
+  readonly currency: string;
+  readonly today: string;
+  readonly promise: string;
+  readonly takeIn: Action<{ id: number; tag: string }>;
+}
+
+/** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
+export function IntakeSheet({ customers, models, currency, today, promise, takeIn }: Props) {
+  const empty: IntakeForm = {
+    customerId: "",
+    name: "",
+    phone: "",
+    email: "",
+    modelId: models[0]?.id ?? "",
+    serial: "",
+    hand: "right",
+    complaints: [],
+    complaint: "",
+    water: "salt",
+    tripsPerYear: "20",
+    brought: [],
+    conditions: [],
+    conditionNote: "",
+    dragWish: "shop",
+    handleHole: "as-found",
+    limit: "",
+    wantedOn: "",
+    promisedOn: promise,
+  };
+  const form = useForm<IntakeForm>({
+    defaultValues: empty,
+    resolver: (values) => {
+      const parsed = intakeFormSchema.safeParse(values);
+      if (parsed.success) return { values: parsed.data as IntakeForm, errors: {} };
+      const errors: FieldErrors<IntakeForm> = {};
+      for (const issue of parsed.error.issues)
+        errors[issue.path[0] as keyof IntakeForm] ??= { type: "typed", message: issue.message } as never;
+      return { values: {}, errors };
+    },
+  });
+  const [taken, setTaken] = useState<{ tag: string; name: string } | null>(null);
+  const [known, setKnown] = useState<Known | null>(null);
+  const asked = useRef("");
+  const act = useAct(takeIn, ({ tag }) => {
+    const values = form.getValues();
+    setTaken({ tag, name: values.name || (customers.find((c) => String(c.id) === values.customerId)?.name ?? "") });
+    setKnown(null);
+    form.reset(empty);
+  });
+  const { register, watch, setValue, formState } = form;
+  const error = (name: keyof IntakeForm) => (formState.errors[name]?.message as string | undefined) ?? act.fields[name];
+
+  const lookUp = async () => {
+    const serial = form.getValues("serial").trim();
+    if (serial === asked.current) return;
+    asked.current = serial;
+    if (!serial) return setKnown(null);
+    const response = await fetch(`/api/reels?serial=${encodeURIComponent(serial)}&model=${form.getValues("modelId")}`).catch(() => null);
+    const answer = response ? ((await response.json()) as Known) : null;
+    setKnown(answer);
+    if (answer?.reel) {
+      setValue("hand", answer.reel.hand);
+      if (!form.getValues("customerId") && !form.getValues("name")) setValue("customerId", String(answer.reel.ownerId));
+    }
+  };
+
+  const send = form.handleSubmit((values) => act.press(values));
+  const [customerId, modelId] = [watch("customerId"), watch("modelId")];
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send();
+      }}
+    >
+      <Sheet
+        fill
+        act={
+          <>
+            <button type="submit" className="key key-main" disabled={act.busy}>
+              {act.busy ? "Writing it down…" : "Take it in"}
+              <span className="cap">enter</span>
+            </button>
+            {taken && (
+              <a className="key" href={`/bench/${taken.tag}/label.pdf`} target="_blank" rel="noreferrer">
+                Print tag {taken.tag}
+              </a>
+            )}
+          </>
+        }
+        block={
+          <CornerBlock
+            cells={[
+              { label: "Tag", value: taken?.tag ?? "next free", large: true },
+              { label: "Station", value: "Counter" },
+              { label: "Day", value: today },
+            ]}
+          />
+        }
+      >
+        {taken && (
+          <p role="status" className="mb-3 border-2 border-ink p-2">
+            Taken in as{" "}
+            <Link className="act-link num" href={`/bench/${taken.tag}`}>
+              {taken.tag}
+            </Link>{" "}
+            for {taken.name}. Tie the tag on, band the line. The page is clear for the next reel.
+          </p>
+        )}
+        <Refused message={Object.keys(act.fields).length ? null : act.message} />
+        <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">Whose, and which reel</legend>
+            <Field label="Known customer" error={error("customerId")}>
+              {(field) => (
+                <select {...field} {...register("customerId")}>
+                  <option value="">New customer</option>
+                  {customers.map((customer) => (
+                    <option key={customer.id} value={customer.id}>
+                      {customer.name} {customer.phone && `(${customer.phone})`}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            {!customerId && (
+              <>
+                <Field label="Name" error={error("name")}>
+                  {(field) => <input {...field} {...register("name")} autoComplete="off" />}
+                </Field>
+                <div className="grid grid-cols-2 gap-2">
+                  <Field label="Phone" error={error("phone")}>
+                    {(field) => <input {...field} {...register("phone")} inputMode="tel" autoComplete="off" />}
+                  </Field>
+                  <Field label="E-mail" error={error("email")}>
+                    {(field) => <input {...field} {...register("email")} inputMode="email" autoComplete="off" />}
+                  </Field>
+                </div>
+              </>
+            )}
+            <Field label="Model" error={error("modelId")}>
+              {(field) => (
+                <select {...field} {...register("modelId")}>
+                  {models.map((model) => (
+                    <option key={model.id} value={model.id}>
+                      {model.name}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Serial, as stamped" error={error("serial")}>
+                {(field) => (
+                  <input {...field} {...register("serial", { onBlur: () => void lookUp() })} className="num" autoComplete="off" />
+                )}
+              </Field>
+              <Field label="Hand" error={error("hand")}>
+                {(field) => (
+                  <select {...field} {...register("hand")}>
+                    {Object.entries(hands).map(([id, words]) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+            </div>
+            {known?.reel && (
+              <div role="status" className="border-2 border-ink p-2">
+                <p className="font-semibold">
+                  Known reel: {known.reel.modelName}, {known.reel.ownerName}. {known.visits?.length}{" "}
+                  {known.visits?.length === 1 ? "visit" : "visits"}.
+                </p>
+                <ul>
+                  {known.visits?.slice(0, 3).map((visit) => (
+                    <li key={visit.tag}>
+                      {visit.on} <span className="num">{visit.tag}</span>
+                      {visit.open ? " still hangs here" : ""}: {visit.findings.join("; ") || "no fault noted"}
+                    </li>
+                  ))}
+                </ul>
+                <Link className="act-link" href={`/ledger/reel/${known.reel.id}`}>
+                  Its whole history
+                </Link>
+              </div>
+            )}
+          </fieldset>
+
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">What is wrong, how it lives</legend>
+            <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
+            <Field label="In their words" error={error("complaint")}>
+              {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
+            </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Water" error={error("water")}>
+                {(field) => (
+                  <select {...field} {...register("water")}>
+                    {Object.entries(waterWords).map(([id, words]) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+              <Field label="Trips a year" error={error("tripsPerYear")}>
+                {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
+              </Field>
+            </div>
+            <Ticks legend="As found" options={conditionMarks} register={register("conditions")} error={undefined} />
+            <Field label="Where, in a few words" error={error("conditionNote")}>
+              {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
+            </Field>
+          </fieldset>
+
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">With it, how far, until when</legend>
+            <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Drag" error={error("dragWish")}>
+                {(field) => (
+                  <select {...field} {...register("dragWish")}>
+                    {Object.entries(dragWishes).map(([id, words]) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+              <Field label="Handle hole" error={error("handleHole")}>
+                {(field) => (
+                  <select {...field} {...register("handleHole")}>
+                    {Object.entries(handleHoles).map(([id, words]) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+            </div>
+            <Field label={`Go ahead up to (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
+              {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
+            </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Wanted by" error={error("wantedOn")}>
+                {(field) => <input {...field} {...register("wantedOn")} type="date" />}
+              </Field>
+              <Field label="Promised" error={error("promisedOn")}>
+                {(field) => <input {...field} {...register("promisedOn")} type="date" />}
+              </Field>
+            </div>
+            {!modelId && <p>There is no model in the library yet. Add one before taking a reel in.</p>}
+          </fieldset>
+        </div>
+      </Sheet>
+    </form>
+  );
+}

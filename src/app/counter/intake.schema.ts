@@ -1,0 +1,56 @@
+import { z } from "zod";
+import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands } from "@/core/intake/lists";
+import { waters } from "@/core/intervals/next-service";
+import { parseMinor } from "@/core/money/money";
+
+const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day.");
+
+/** The counter's one page, as typed. A known customer by id, or a new one by name. */
+export const intakeFormSchema = z
+  .object({
+    customerId: z.string().regex(/^\d*$/),
+    name: z.string().trim().max(80, "At most 80 letters."),
+    phone: z.string().trim().max(40, "At most 40 characters."),
+    email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
+    modelId: z.string().min(1, "Choose the model."),
+    serial: z
+      .string()
+      .trim()
+      .max(40, "At most 40 characters.")
+      .regex(/^[\p{L}\p{N}\s./-]*$/u, "A serial has letters, digits, dots, dashes and strokes."),
+    hand: keys(hands),
+    complaints: z.array(keys(complaints)).max(20),
+    complaint: z.string().trim().max(1000, "At most 1000 characters."),
+    water: z.enum(waters),
+    tripsPerYear: z
+      .string()
+      .trim()
+      .regex(/^\d{1,3}$/, "How many trips a year: a whole number up to 999."),
+    brought: z.array(keys(broughtWith)).max(20),
+    conditions: z.array(keys(conditionMarks)).max(20),
+    conditionNote: z.string().trim().max(500, "At most 500 characters."),
+    dragWish: keys(dragWishes),
+    handleHole: keys(handleHoles),
+    limit: z
+      .string()
+      .trim()
+      .refine(
+        (text) => text === "" || parseMinor(text) !== null,
+        "An amount such as 60 or 59.50, or empty when every estimate is to be asked for.",
+      ),
+    wantedOn: z.union([z.literal(""), day]),
+    promisedOn: day,
+  })
+  .superRefine((form, context) => {
+    if (!form.customerId && !form.name)
+      context.addIssue({ code: "custom", path: ["name"], message: "Whose reel is it? Choose a customer or write a new name." });
+    if (!form.complaints.length && !form.complaint)
+      context.addIssue({
+        code: "custom",
+        path: ["complaint"],
+        message: "What is wrong with it? Tick one, or write it in the customer's words.",
+      });
+  });
+
+export type IntakeForm = z.input<typeof intakeFormSchema>;

@@ -1,0 +1,110 @@
+import Link from "next/link";
+import { formatMinor } from "@/core/money/money";
+import { findCustomer } from "@/data/customers";
+import { listClosedJobs } from "@/data/jobs";
+import { listJournal } from "@/data/journal";
+import { listReels } from "@/data/reels";
+import { dateWords, instantWords } from "@/ui/dates";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { getDb } from "../server";
+
+export const metadata = { title: "Ledger" };
+
+export default async function LedgerPage({ searchParams }: { searchParams: Promise<{ customer?: string }> }) {
+  const db = getDb();
+  const { customer: wanted } = await searchParams;
+  const customer = wanted ? findCustomer(db, Number(wanted)) : null;
+  const reels = listReels(db).filter((reel) => !customer || reel.ownerId === customer.id);
+  const closed = listClosedJobs(db, 12);
+  return (
+    <Sheet
+      fill
+      block={
+        <CornerBlock
+          cells={[
+            { label: "Reels known", value: String(reels.length), large: true },
+            { label: "Handed back lately", value: String(closed.length) },
+          ]}
+        />
+      }
+    >
+      <div className="grid gap-8 lg:grid-cols-[1fr_1fr]">
+        <div>
+          <h1>{customer ? `Reels of ${customer.name}` : "Reels"}</h1>
+          {customer && (
+            <p>
+              <span className="num">{customer.phone}</span> {customer.email}{" "}
+              <Link className="act-link" href="/ledger">
+                All reels
+              </Link>
+            </p>
+          )}
+          <table className="plain-table mt-2">
+            <thead>
+              <tr>
+                <th>Reel</th>
+                <th>Serial</th>
+                <th>Owner</th>
+                <th className="text-right">Visits</th>
+              </tr>
+            </thead>
+            <tbody>
+              {reels.map((reel) => (
+                <tr key={reel.id}>
+                  <td>
+                    <Link className="act-link" href={`/ledger/reel/${reel.id}`}>
+                      {reel.modelName}
+                    </Link>
+                  </td>
+                  <td className="num">{reel.serial || "none"}</td>
+                  <td>{reel.ownerName}</td>
+                  <td className="num text-right">{reel.visits}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <h2 className="mt-6">Handed back</h2>
+          <table className="plain-table">
+            <tbody>
+              {closed.map((job) => (
+                <tr key={job.id}>
+                  <td className="num">
+                    <Link className="act-link" href={`/bench/${job.tag}`}>
+                      {job.tag}
+                    </Link>
+                  </td>
+                  <td>{job.customer.name}</td>
+                  <td>{dateWords(job.closedAt!)}</td>
+                  <td className="num text-right">
+                    {formatMinor(job.finalTotalMinor ?? 0)} {job.currency}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <div>
+          <h1>Journal</h1>
+          <p className="text-note">Who did what when. Entries are added, never changed.</p>
+          <ol className="mt-2">
+            {listJournal(db, { limit: 40 }).map((entry) => (
+              <li key={entry.id} className="rule-row flex gap-3 py-1">
+                <span className="num w-40 shrink-0 text-note">{instantWords(entry.at)}</span>
+                <span className="w-24 shrink-0 num text-note">{entry.tag}</span>
+                <span>
+                  {entry.action.replaceAll("-", " ")}{" "}
+                  <span className="text-note">
+                    {Object.values(entry.detail)
+                      .filter((v) => typeof v !== "object")
+                      .join(" · ")}
+                  </span>
+                </span>
+                <span className="ml-auto text-note">{entry.person}</span>
+              </li>
+            ))}
+          </ol>
+        </div>
+      </div>
+    </Sheet>
+  );
+}

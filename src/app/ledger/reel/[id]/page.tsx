@@ -1,0 +1,88 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { findFault } from "@/core/diagnosis/faults";
+import { formatMinor } from "@/core/money/money";
+import { testIds, testSpec } from "@/core/proving/protocol";
+import { listFindings } from "@/data/findings";
+import { listFittedParts } from "@/data/history";
+import { listJobsOfReel } from "@/data/jobs";
+import { listObservations } from "@/data/observations";
+import { findReel } from "@/data/reels";
+import { dateWords } from "@/ui/dates";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { getDb } from "../../../server";
+
+export const metadata = { title: "Reel" };
+
+/** All visits of one reel, newest first, with what was measured before and after each. */
+export default async function ReelPage({ params }: { params: Promise<{ id: string }> }) {
+  const db = getDb();
+  const reel = findReel(db, Number((await params).id));
+  if (!reel) notFound();
+  const visits = listJobsOfReel(db, reel.id).map((job) => ({
+    job,
+    findings: listFindings(db, job.id).map((finding) => findFault(finding.faultId)?.name ?? finding.faultId),
+    fitted: listFittedParts(db, job.id),
+    observations: listObservations(db, job.id),
+  }));
+  const reading = (visit: (typeof visits)[number], testId: string, phase: "before" | "after") => {
+    const found = visit.observations.find((o) => o.testId === testId && o.phase === phase);
+    return found ? (found.value === null ? found.verdict : Number(found.value.toFixed(1))) : "–";
+  };
+  return (
+    <Sheet
+      fill
+      block={
+        <CornerBlock
+          cells={[
+            { label: "Serial", value: reel.serial || "none", large: true },
+            { label: "Reel", value: reel.modelName },
+            { label: "Owner", value: reel.ownerName },
+            { label: "Visits", value: String(reel.visits) },
+          ]}
+        />
+      }
+    >
+      <h1>
+        {reel.modelName}, {reel.hand} hand
+      </h1>
+      <table className="plain-table mt-2">
+        <thead>
+          <tr>
+            <th>Visit</th>
+            <th>Found</th>
+            <th>Parts fitted</th>
+            {testIds.map((id) => (
+              <th key={id}>
+                {testSpec(id).name}
+                {testSpec(id).unit && `, ${testSpec(id).unit}`}
+              </th>
+            ))}
+            <th className="text-right">Paid</th>
+          </tr>
+        </thead>
+        <tbody>
+          {visits.map((visit) => (
+            <tr key={visit.job.id}>
+              <td>
+                {dateWords(visit.job.openedAt)}
+                <Link className="act-link num block" href={`/bench/${visit.job.tag}`}>
+                  {visit.job.tag}
+                </Link>
+                {!visit.job.closedAt && "hangs here now"}
+              </td>
+              <td>{visit.findings.join("; ") || "–"}</td>
+              <td>{visit.fitted.map((part) => part.positionName).join(", ") || "–"}</td>
+              {testIds.map((id) => (
+                <td key={id} className="num whitespace-nowrap">
+                  {reading(visit, id, "before")} → <strong className="font-medium">{reading(visit, id, "after")}</strong>
+                </td>
+              ))}
+              <td className="num text-right">{visit.job.finalTotalMinor === null ? "–" : formatMinor(visit.job.finalTotalMinor)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Sheet>
+  );
+}

@@ -1,0 +1,39 @@
+"use server";
+import { cookies } from "next/headers";
+import { redirect } from "next/navigation";
+import { z } from "zod";
+import { addPerson, findPerson } from "@/data/people";
+import { saveShopSettings, shopSettingsSchema } from "@/data/settings";
+import { type Press, personCookie } from "@/ui/act/press";
+import { defineAction, getDb } from "../server";
+
+const settings = defineAction({
+  name: "save-settings",
+  permission: "shop",
+  input: shopSettingsSchema,
+  run: (ctx, input) => saveShopSettings(ctx, input),
+});
+export async function saveSettings(press: Press) {
+  return settings(press);
+}
+
+const person = defineAction({
+  name: "add-person",
+  permission: "shop",
+  input: z.object({
+    name: z.string().trim().min(1, "Write a name.").max(80, "At most 80 letters."),
+    role: z.enum(["owner", "bench", "counter"]),
+  }),
+  run: (ctx, input) => addPerson(ctx, input),
+});
+export async function addShopPerson(press: Press) {
+  return person(press);
+}
+
+/** Chooses who is at the bench from now on; kept in this browser only. */
+export async function choosePerson(form: FormData): Promise<void> {
+  const id = Number(form.get("person"));
+  if (findPerson(getDb(), id))
+    (await cookies()).set(personCookie, String(id), { httpOnly: true, sameSite: "strict", path: "/", maxAge: 31_536_000 });
+  redirect("/shop");
+}

@@ -1,0 +1,80 @@
+import { formatMinor } from "@/core/money/money";
+import { listSuppliers } from "@/data/orders";
+import { listPeople } from "@/data/people";
+import { getShopSettings } from "@/data/settings";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { PersonForm } from "@/ui/shop/person-form";
+import { ShopForm } from "@/ui/shop/shop-form";
+import { currentPerson, getDb } from "../server";
+import { addShopPerson, choosePerson, saveSettings } from "./actions";
+
+export const metadata = { title: "Shop" };
+
+export default async function ShopPage() {
+  const db = getDb();
+  const me = await currentPerson(db);
+  const settings = getShopSettings(db);
+  return (
+    <Sheet
+      fill
+      block={
+        <CornerBlock
+          cells={[
+            { label: "At the bench", value: me.name, large: true },
+            { label: "Role", value: me.role },
+          ]}
+        />
+      }
+    >
+      <div className="grid gap-10 lg:grid-cols-[1fr_1fr]">
+        <ShopForm settings={settings} save={saveSettings} />
+        <div className="flex flex-col gap-6">
+          <section>
+            <h1>Who is at the bench</h1>
+            <form action={choosePerson} className="mt-2 flex flex-wrap gap-2">
+              {listPeople(db).map((person) => (
+                <button key={person.id} type="submit" name="person" value={person.id} className="key" aria-pressed={person.id === me.id}>
+                  {person.name} <span className="text-note font-normal">{person.role}</span>
+                </button>
+              ))}
+            </form>
+            <PersonForm add={addShopPerson} />
+          </section>
+          <section>
+            <h2>Suppliers</h2>
+            <table className="plain-table">
+              <thead>
+                <tr>
+                  <th>Supplier</th>
+                  <th className="text-right">Post, {settings.currency}</th>
+                  <th className="text-right">Days</th>
+                </tr>
+              </thead>
+              <tbody>
+                {listSuppliers(db).map((supplier) => (
+                  <tr key={supplier.id}>
+                    <td>{supplier.name}</td>
+                    <td className="num text-right">{formatMinor(supplier.postageMinor)}</td>
+                    <td className="num text-right">{supplier.leadDays}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+          <section>
+            <h2>Instruments</h2>
+            <ul>
+              <li className="rule-row py-1">
+                Pull scale <span className="simulated">simulated</span>
+              </li>
+              <li className="rule-row py-1">
+                Suppliers' order desk <span className="simulated">simulated</span>
+              </li>
+              <li className="rule-row py-1">Tag scanner: any that types like a keyboard</li>
+            </ul>
+          </section>
+        </div>
+      </div>
+    </Sheet>
+  );
+}

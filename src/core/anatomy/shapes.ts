@@ -1,0 +1,147 @@
+import { z } from "zod";
+
+/**
+ * The shape of a part kind in its own sizes (mm). A glyph is drawn from these and nothing else, so a washer of the wrong size looks
+ * wrong. Diameters are across, thickness along the axis.
+ */
+const mm = z.number().positive().max(400);
+const count = z.number().int().min(1).max(120);
+const ring = { outsideMm: mm, insideMm: mm, thicknessMm: mm };
+
+export const shapeSchema = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("washer"), ...ring }),
+  z.object({ kind: z.literal("keyed-washer"), ...ring, acrossFlatsMm: mm }),
+  z.object({ kind: z.literal("eared-washer"), ...ring, ears: count, earMm: mm }),
+  z.object({ kind: z.literal("cupped-washer"), ...ring, coneHeightMm: mm }),
+  z.object({ kind: z.literal("friction-washer"), ...ring }),
+  z.object({ kind: z.literal("gear"), teeth: count, moduleMm: mm, boreMm: mm, faceMm: mm, cupMm: mm.optional() }),
+  z.object({ kind: z.literal("pinion"), teeth: count, moduleMm: mm, boreMm: mm, lengthMm: mm }),
+  z.object({ kind: z.literal("bearing"), boreMm: mm, outsideMm: mm, widthMm: mm, closure: z.enum(["open", "shielded", "sealed"]) }),
+  z.object({ kind: z.literal("coil-spring"), wireMm: mm, outsideMm: mm, lengthMm: mm, coils: count }),
+  z.object({ kind: z.literal("wire-spring"), wireMm: mm, lengthMm: mm }),
+  z.object({
+    kind: z.literal("screw"),
+    threadMm: mm,
+    lengthMm: mm,
+    threadedMm: mm,
+    headMm: mm,
+    headHeightMm: mm,
+    drive: z.enum(["slot", "cross", "hex"]),
+  }),
+  z.object({ kind: z.literal("nut"), acrossFlatsMm: mm, boreMm: mm, heightMm: mm }),
+  z.object({ kind: z.literal("sleeve"), outsideMm: mm, boreMm: mm, lengthMm: mm, flangeMm: mm.optional(), acrossFlatsMm: mm.optional() }),
+  z.object({ kind: z.literal("pin"), diameterMm: mm, lengthMm: mm }),
+  z.object({ kind: z.literal("star"), outsideMm: mm, boreMm: mm, arms: count, hubMm: mm }),
+  z.object({ kind: z.literal("handle"), armMm: mm, knobMm: mm, boreMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("dog"), lengthMm: mm, widthMm: mm, thicknessMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("ratchet"), teeth: count, outsideMm: mm, boreMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("yoke"), widthMm: mm, boreMm: mm, pinionMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("jack"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("eccentric"), outsideMm: mm, throwMm: mm, thicknessMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("lever"), lengthMm: mm, boreMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("spool"), flangeMm: mm, arborMm: mm, widthMm: mm, shaftMm: mm, shaftLengthMm: mm }),
+  z.object({ kind: z.literal("plate"), outsideMm: mm, thicknessMm: mm, holes: count }),
+  z.object({ kind: z.literal("bridge"), lengthMm: mm, widthMm: mm, thicknessMm: mm, postMm: mm, postLengthMm: mm }),
+  z.object({ kind: z.literal("frame"), outsideMm: mm, widthMm: mm, posts: count }),
+  z.object({ kind: z.literal("foot"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("cap"), outsideMm: mm, heightMm: mm }),
+  z.object({ kind: z.literal("tongue"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("button"), outsideMm: mm, stemMm: mm, lengthMm: mm }),
+]);
+
+export type PartShape = z.infer<typeof shapeSchema>;
+export type PartKind = PartShape["kind"];
+
+/** The kinds in the bench's words. */
+export const kindWords: Record<PartKind, string> = {
+  washer: "plain washer",
+  "keyed-washer": "keyed washer",
+  "eared-washer": "eared washer",
+  "cupped-washer": "cupped tension washer",
+  "friction-washer": "friction washer",
+  gear: "gear",
+  pinion: "pinion",
+  bearing: "ball bearing",
+  "coil-spring": "coil spring",
+  "wire-spring": "wire spring",
+  screw: "screw",
+  nut: "nut",
+  sleeve: "sleeve",
+  pin: "pin",
+  star: "star",
+  handle: "handle",
+  dog: "dog",
+  ratchet: "ratchet",
+  yoke: "yoke",
+  jack: "jack",
+  eccentric: "eccentric",
+  lever: "lever",
+  spool: "spool",
+  plate: "side plate",
+  bridge: "bridge",
+  frame: "frame",
+  foot: "reel foot",
+  cap: "cap",
+  tongue: "click tongue",
+  button: "button",
+};
+
+const size = (value: number) => String(Math.round(value * 100) / 100);
+
+/** The sizes one reads off a caliper, in the order a parts list prints them. @example "31 × 8.6 × 0.9" */
+export function sizeWords(shape: PartShape): string {
+  switch (shape.kind) {
+    case "washer":
+    case "keyed-washer":
+    case "eared-washer":
+    case "friction-washer":
+      return [shape.outsideMm, shape.insideMm, shape.thicknessMm].map(size).join(" × ");
+    case "cupped-washer":
+      return `${[shape.outsideMm, shape.insideMm, shape.thicknessMm].map(size).join(" × ")}, cup ${size(shape.coneHeightMm)}`;
+    case "gear":
+      return `${shape.teeth} teeth, bore ${size(shape.boreMm)}`;
+    case "pinion":
+      return `${shape.teeth} teeth × ${size(shape.lengthMm)}`;
+    case "ratchet":
+      return `${shape.teeth} teeth, ${size(shape.outsideMm)}`;
+    case "bearing":
+      return `${size(shape.boreMm)} × ${size(shape.outsideMm)} × ${size(shape.widthMm)} ${shape.closure}`;
+    case "coil-spring":
+      return `wire ${size(shape.wireMm)}, ${size(shape.outsideMm)} × ${size(shape.lengthMm)}`;
+    case "wire-spring":
+      return `wire ${size(shape.wireMm)} × ${size(shape.lengthMm)}`;
+    case "screw":
+      return `M${size(shape.threadMm)} × ${size(shape.lengthMm)}${shape.threadedMm < shape.lengthMm ? `, ${size(shape.threadedMm)} threaded` : ""}`;
+    case "nut":
+      return `${size(shape.acrossFlatsMm)} across flats`;
+    case "sleeve":
+      return [shape.outsideMm, shape.boreMm, shape.lengthMm].map(size).join(" × ");
+    case "pin":
+      return `${size(shape.diameterMm)} × ${size(shape.lengthMm)}`;
+    case "star":
+      return `${shape.arms} arms, ${size(shape.outsideMm)}`;
+    case "handle":
+      return `${size(shape.armMm)} long`;
+    case "spool":
+      return `${size(shape.flangeMm)} flange × ${size(shape.widthMm)}`;
+    case "plate":
+      return `${size(shape.outsideMm)} × ${size(shape.thicknessMm)}`;
+    case "frame":
+      return `${size(shape.outsideMm)} × ${size(shape.widthMm)}, ${shape.posts} posts`;
+    case "cap":
+      return `${size(shape.outsideMm)} × ${size(shape.heightMm)}`;
+    case "eccentric":
+      return `${size(shape.outsideMm)}, throw ${size(shape.throwMm)}`;
+    case "lever":
+      return `${size(shape.lengthMm)} long`;
+    case "button":
+      return `${size(shape.outsideMm)} × ${size(shape.lengthMm)}`;
+    case "dog":
+    case "yoke":
+    case "jack":
+    case "bridge":
+    case "foot":
+    case "tongue":
+      return `${size("lengthMm" in shape ? shape.lengthMm : shape.widthMm)} × ${size(shape.widthMm)}`;
+  }
+}

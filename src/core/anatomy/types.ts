@@ -1,0 +1,93 @@
+import { z } from "zod";
+import { shapeSchema } from "./shapes";
+
+/**
+ * Four things that never share a row: a **part type** is a catalogue entry, a **position** is a seat in one assembly of a model version,
+ * an **instance** is the physical piece in one reel, an **operation** is one act of the hands. Order is kept between operations on
+ * positions; a part type used twice is normal, a position filled twice is refused.
+ */
+const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "small letters, digits and dashes");
+
+export const partTypeSchema = z.object({
+  id,
+  number: z.string().min(1).max(40),
+  name: z.string().min(1).max(80),
+  role: id,
+  shape: shapeSchema,
+  material: z.string().min(1).max(40),
+  priceMinor: z.number().int().min(0),
+  thread: z.enum(["right", "left"]).optional(),
+});
+
+export const members = ["frame", "gear", "sleeve", "spool", "handle", "none"] as const;
+
+export const lubricantSchema = z.object({ product: z.string().min(1), amount: z.string().min(1), why: z.string().min(1) });
+
+export const positionSchema = z.object({
+  id,
+  assemblyId: id,
+  name: z.string().min(1).max(80),
+  /** The place along the assembly's axis, counted from the base up. */
+  ordinal: z.number().int().min(0),
+  partTypeId: id,
+  /** Turned end for end against the way the glyph is drawn: a cup that looks the other way. */
+  turned: z.boolean().default(false),
+  turnsWith: z.enum(members).default("none"),
+  /** These must be in before this one can sit. */
+  restsOn: z.array(id).default([]),
+  /** The shaft, sleeve or post its hole goes over; it must be in first, and the fit check measures the pair. */
+  ridesOn: id.optional(),
+  /** This one goes through these, so they must be in first. */
+  passesThrough: z.array(id).default([]),
+  /** These hold this one, so they come after it. */
+  heldBy: z.array(id).default([]),
+  hole: z.string().max(60).optional(),
+  orientation: z.string().max(160).optional(),
+  lubricant: lubricantSchema.optional(),
+  /** Said before the hand moves: a flying spring, a left-hand thread. */
+  caution: z.string().max(200).optional(),
+  /** What goes wrong here when it goes back. */
+  trap: z.string().max(200).optional(),
+  /** Clings or hides; stays on the expected list though nobody sees it. */
+  hides: z.boolean().default(false),
+});
+
+export const assemblySchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  side: z.enum(["handle", "tail", "frame"]),
+});
+
+export const operationKinds = ["place", "start", "turn-home", "tighten", "press", "set-state", "lubricate", "gate", "release"] as const;
+
+export const operationSchema = z.object({
+  id,
+  kind: z.enum(operationKinds),
+  positionId: id.optional(),
+  words: z.string().min(1).max(200),
+  /** Operations that must be done before this one. */
+  after: z.array(id).default([]),
+  /** Operations that must wait for this one: a gate before the cover that would bury what it tests. */
+  before: z.array(id).default([]),
+  tool: z.string().max(60).optional(),
+  /** For a gate: where to look when it fails, likeliest first. */
+  lookAt: z.array(z.string().max(160)).default([]),
+});
+
+export const anatomySchema = z.object({
+  assemblies: z.array(assemblySchema).min(1),
+  positions: z.array(positionSchema).min(1),
+  operations: z.array(operationSchema),
+});
+
+export type PartType = z.infer<typeof partTypeSchema>;
+export type Member = (typeof members)[number];
+export type Lubricant = z.infer<typeof lubricantSchema>;
+export type Position = z.infer<typeof positionSchema>;
+export type Assembly = z.infer<typeof assemblySchema>;
+export type Operation = z.infer<typeof operationSchema>;
+export type OperationKind = (typeof operationKinds)[number];
+export type Anatomy = z.infer<typeof anatomySchema>;
+
+/** The id of the operation that puts a position's part into its seat; every position has exactly one. */
+export const placeOperationId = (positionId: string): string => `place-${positionId}`;

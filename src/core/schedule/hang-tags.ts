@@ -1,0 +1,44 @@
+export interface TagToHang {
+  readonly tag: string;
+  readonly promisedOn: string;
+  readonly minutesLeft: number;
+}
+
+export interface HungTag {
+  readonly tag: string;
+  /** From the rail down, in bench minutes of that day. */
+  readonly fromMinutes: number;
+  readonly lengthMinutes: number;
+}
+
+export interface RackDay {
+  readonly day: string;
+  readonly tags: readonly HungTag[];
+  readonly promisedMinutes: number;
+  readonly overMinutes: number;
+}
+
+/**
+ * Hangs tags under the day they were promised, to scale in bench minutes: each is as long as the work left in it (never shorter than it
+ * can be read), one below the other. A day that holds more than its hours cannot be longer: its tags are pushed up until the last one ends
+ * at the day's foot, so they overlap, and that is how an over-promised day looks.
+ * @param days consecutive shop days; what was promised before the first hangs under the first.
+ */
+export function hangTags(tags: readonly TagToHang[], days: readonly string[], minutesPerDay: number, shortestMinutes: number): RackDay[] {
+  return days.map((day, index) => {
+    const here = tags.filter((tag) => tag.promisedOn === day || (index === 0 && tag.promisedOn < day));
+    const lengths = here.map((tag) => Math.min(minutesPerDay, Math.max(shortestMinutes, tag.minutesLeft)));
+    const total = lengths.reduce((sum, length) => sum + length, 0);
+    const room = minutesPerDay - (lengths.at(-1) ?? 0);
+    const spread = total - (lengths.at(-1) ?? 0);
+    const squeeze = total > minutesPerDay && spread > 0 ? room / spread : 1;
+    let at = 0;
+    const hung = here.map((tag, i) => {
+      const from = at;
+      at += lengths[i]! * squeeze;
+      return { tag: tag.tag, fromMinutes: from, lengthMinutes: lengths[i]! };
+    });
+    const promisedMinutes = here.reduce((sum, tag) => sum + tag.minutesLeft, 0);
+    return { day, tags: hung, promisedMinutes, overMinutes: Math.max(0, promisedMinutes - minutesPerDay) };
+  });
+}

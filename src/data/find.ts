@@ -1,0 +1,23 @@
+import type { Db } from "./database";
+
+export type FindKind = "job" | "reel" | "customer" | "model" | "part";
+
+export interface FindHit {
+  readonly kind: FindKind;
+  readonly ref: string;
+  readonly title: string;
+}
+
+/** Puts one thing into the find index, or renews what stands there. */
+export function indexForFind(db: Db, entry: FindHit & { readonly words: string }): void {
+  db.prepare("DELETE FROM find WHERE kind = ? AND ref = ?").run(entry.kind, entry.ref);
+  db.prepare("INSERT INTO find (words, kind, ref, title) VALUES (?, ?, ?, ?)").run(entry.words, entry.kind, entry.ref, entry.title);
+}
+
+/** Finds by the beginnings of words, best first. Signs that mean something to FTS5 are dropped, so no input is a syntax error. */
+export function findAnything(db: Db, text: string, limit = 20): FindHit[] {
+  const words = text.match(/[\p{L}\p{N}]+/gu) ?? [];
+  if (!words.length) return [];
+  const query = words.map((word) => `"${word}"*`).join(" ");
+  return db.prepare("SELECT kind, ref, title FROM find WHERE find MATCH ? ORDER BY rank LIMIT ?").all(query, limit) as FindHit[];
+}

@@ -1,0 +1,244 @@
+import { z } from "zod";
+import type { PinnedRates } from "@/core/estimate/estimate";
+import type { BroughtId, ComplaintId, ConditionId, DragWish, Hand, HandleHole } from "@/core/intake/lists";
+import type { Water } from "@/core/intervals/next-service";
+import { formatTag, parseTag } from "@/core/tags/tag";
+import { type Context, Refusal } from "./context";
+import { addCustomer, findCustomer } from "./customers";
+import type { Db } from "./database";
+import { indexForFind } from "./find";
+import { writeJournal } from "./journal";
+import { getCurrentModelVersion, markModelVersionUsed } from "./models";
+import { ensureReel } from "./reels";
+import { getShopSettings } from "./settings";
+
+export const stations = ["test", "find", "quote", "strip", "parts", "build", "prove", "return"] as const;
+export type Station = (typeof stations)[number];
+
+const intakeSchema = z.object({
+  complaints: z.array(z.string()),
+  water: z.enum(["fresh", "brackish", "salt"]),
+  tripsPerYear: z.number().int().min(0),
+  conditions: z.array(z.string()),
+  conditionNote: z.string(),
+  dragWish: z.enum(["greased", "dry", "shop"]),
+  handleHole: z.enum(["as-found", "short", "long"]),
+});
+export type Intake = {
+  complaints: ComplaintId[];
+  water: Water;
+  tripsPerYear: number;
+  conditions: ConditionId[];
+  conditionNote: string;
+  dragWish: DragWish;
+  handleHole: HandleHole;
+};
+
+export interface Job {
+  readonly id: number;
+  readonly tag: string;
+  readonly station: Station | "closed";
+  readonly complaint: string;
+  readonly intake: Intake;
+  readonly limitMinor: number | null;
+  readonly wantedOn: string | null;
+  readonly promisedOn: string;
+  readonly rates: PinnedRates;
+  readonly currency: string;
+  readonly openedAt: string;
+  readonly closedAt: string | null;
+  readonly finalTotalMinor: number | null;
+  readonly rowVersion: number;
+  readonly modelVersionId: number;
+  readonly reel: { readonly id: number; readonly modelName: string; readonly serial: string; readonly hand: Hand };
+  readonly customer: { readonly id: number; readonly name: string; readonly phone: string };
+  readonly brought: readonly { readonly item: BroughtId; readonly givenBackAt: string | null }[];
+}
+
+interface JobRow {
+  id: number;
+  tag: string;
+  station: Station | "closed";
+  complaint: string;
+  intake: string;
+  limit_minor: number | null;
+  wanted_on: string | null;
+  promised_on: string;
+  rate_per_hour_minor: number;
+  tax_basis_points: number;
+  currency: string;
+  opened_at: string;
+  closed_at: string | null;
+  final_total_minor: number | null;
+  row_version: number;
+  model_version_id: number;
+  reel_id: number;
+  model_name: string;
+  serial: string;
+  hand: Hand;
+  customer_id: number;
+  customer_name: string;
+  phone: string;
+}
+
+const select = `
+  SELECT job.id, job.tag, job.station, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
+         job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.row_version, job.model_version_id,
+         reel.id AS reel_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
+         customer.id AS customer_id, customer.name AS customer_name, customer.phone
+  FROM job JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id JOIN customer ON customer.id = job.customer_id`;
+
+function toJob(db: Db, row: JobRow): Job {
+  const brought = db.prepare("SELECT item, given_back_at AS givenBackAt FROM job_brought WHERE job_id = ? ORDER BY item").all(row.id);
+  return {
+    id: row.id,
+    tag: row.tag,
+    station: row.station,
+    complaint: row.complaint,
+    intake: intakeSchema.parse(JSON.parse(row.intake)) as Intake,
+    limitMinor: row.limit_minor,
+    wantedOn: row.wanted_on,
+    promisedOn: row.promised_on,
+    rates: { ratePerHourMinor: row.rate_per_hour_minor, tax: row.tax_basis_points },
+    currency: row.currency,
+    openedAt: row.opened_at,
+    closedAt: row.closed_at,
+    finalTotalMinor: row.final_total_minor,
+    rowVersion: row.row_version,
+    modelVersionId: row.model_version_id,
+    reel: { id: row.reel_id, modelName: row.model_name, serial: row.serial, hand: row.hand },
+    customer: { id: row.customer_id, name: row.customer_name, phone: row.phone },
+    brought: brought as Job["brought"],
+  };
+}
+
+export const listOpenJobs = (db: Db): Job[] =>
+  (db.prepare(`${select} WHERE job.closed_at IS NULL ORDER BY job.promised_on, job.id`).all() as JobRow[]).map((row) => toJob(db, row));
+
+/** All visits of one reel, newest first. */
+export const listJobsOfReel = (db: Db, reelId: number): Job[] =>
+  (db.prepare(`${select} WHERE job.reel_id = ? ORDER BY job.opened_at DESC, job.id DESC`).all(reelId) as JobRow[]).map((row) =>
+    toJob(db, row),
+  );
+
+export const listClosedJobs = (db: Db, limit: number): Job[] =>
+  (db.prepare(`${select} WHERE job.closed_at IS NOT NULL ORDER BY job.closed_at DESC LIMIT ?`).all(limit) as JobRow[]).map((row) =>
+    toJob(db, row),
+  );
+
+export const findJob = (db: Db, id: number): Job | null => {
+  const row = db.prepare(`${select} WHERE job.id = ?`).get(id) as JobRow | undefined;
+  return row ? toJob(db, row) : null;
+};
+
+/** The job of a tag as typed or scanned; the reason when there is none. */
+export function findJobByTag(db: Db, text: string): { job: Job } | { message: string } {
+  const parsed = parseTag(text);
+  if (!parsed.ok) return { message: parsed.message };
+  const row = db.prepare(`${select} WHERE job.tag = ?`).get(parsed.value.tag) as JobRow | undefined;
+  return row
+    ? { job: toJob(db, row) }
+    : { message: `No reel hangs here under ${parsed.value.tag}. Look for the owner or the serial instead.` };
+}
+
+/** @throws Refusal when it is not there, or closed and the act needs it open. */
+export function getOpenJob(db: Db, id: number): Job {
+  const job = findJob(db, id);
+  if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.");
+  if (job.closedAt)
+    throw new Refusal(
+      "closed",
+      `${job.tag} was handed back on ${job.closedAt.slice(0, 10)}; its record cannot change. Take the reel in again.`,
+    );
+  return job;
+}
+
+export interface NewJob {
+  readonly customer: { readonly id: number } | { readonly name: string; readonly phone: string; readonly email: string };
+  readonly modelId: string;
+  readonly serial: string;
+  readonly hand: Hand;
+  readonly complaint: string;
+  readonly intake: Intake;
+  readonly brought: readonly BroughtId[];
+  readonly limitMinor: number | null;
+  readonly wantedOn: string | null;
+  readonly promisedOn: string;
+}
+
+/**
+ * Takes a reel in. Pins the model version, the prices of its parts, the hourly rate and the tax as they stand now.
+ * @returns the job's id and claim tag.
+ * @throws Refusal for an unknown customer or model, or when this reel already hangs here.
+ */
+export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } {
+  const { db } = ctx;
+  const customerId = "id" in job.customer ? job.customer.id : addCustomer(ctx, job.customer);
+  const customer = findCustomer(db, customerId);
+  if (!customer)
+    throw new Refusal("no-customer", "This customer is not in the book any more. Choose again or type a new one.", "customerId");
+  const version = getCurrentModelVersion(db, job.modelId);
+  const reelId = ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
+  const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
+  if (hanging)
+    throw new Refusal("already-here", `This reel already hangs here as ${hanging.tag}. Open that job, or check the serial.`, "serial");
+  const settings = getShopSettings(db);
+  const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
+  const tag = formatTag(number);
+  markModelVersionUsed(db, version.id);
+  db.prepare(
+    `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(
+    number,
+    tag,
+    reelId,
+    customerId,
+    version.id,
+    job.complaint,
+    JSON.stringify(intakeSchema.parse(job.intake)),
+    job.limitMinor,
+    job.wantedOn,
+    job.promisedOn,
+    settings.ratePerHourMinor,
+    settings.taxBasisPoints,
+    settings.currency,
+    ctx.now,
+  );
+  const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
+  for (const item of job.brought) addBrought.run(number, item);
+  db.prepare(
+    `INSERT INTO job_price (job_id, part_type_id, price_minor)
+     SELECT DISTINCT ?, part_type.id, part_type.price_minor
+     FROM position JOIN part_type ON part_type.id = position.part_type_id WHERE position.model_version_id = ?`,
+  ).run(number, version.id);
+  const modelName = `${version.model.maker} ${version.model.name}`;
+  indexForFind(db, {
+    kind: "job",
+    ref: tag,
+    title: `${tag} ${modelName}, ${customer.name}`,
+    words: `${tag.replaceAll("-", "")} ${tag} ${modelName} ${job.serial} ${customer.name}`,
+  });
+  writeJournal(ctx, "job-opened", { jobId: number, reelId, customerId }, { tag });
+  return { id: number, tag };
+}
+
+/** The furthest station reached; going back to look does not move it. */
+export function advanceStation(ctx: Context, job: Job, to: Station): void {
+  if (job.station === "closed" || stations.indexOf(to) <= stations.indexOf(job.station)) return;
+  ctx.db.prepare("UPDATE job SET station = ?, row_version = row_version + 1 WHERE id = ?").run(to, job.id);
+  writeJournal(ctx, "station-reached", { jobId: job.id }, { station: to });
+}
+
+/** What a part costs in this job: the price when it was opened; a part that came later at today's price. */
+export function priceInJob(db: Db, jobId: number, partTypeId: string): number {
+  const row = db
+    .prepare(
+      `SELECT coalesce((SELECT price_minor FROM job_price WHERE job_id = @job AND part_type_id = @part),
+                       (SELECT price_minor FROM part_type WHERE id = @part)) AS price`,
+    )
+    .get({ job: jobId, part: partTypeId }) as { price: number | null };
+  if (row.price === null) throw new Error(`priceInJob: no part type ${partTypeId}`);
+  return row.price;
+}

@@ -1,0 +1,43 @@
+import type { Context } from "./context";
+import type { Db } from "./database";
+
+export interface JournalEntry {
+  readonly id: number;
+  readonly at: string;
+  readonly person: string;
+  readonly action: string;
+  readonly tag: string | null;
+  readonly detail: Readonly<Record<string, unknown>>;
+}
+
+export interface JournalSubject {
+  readonly jobId?: number;
+  readonly reelId?: number;
+  readonly customerId?: number;
+}
+
+/** Appends one entry. Corrections are new entries; customers appear by id only, and none of their words. */
+export function writeJournal(ctx: Context, action: string, subject: JournalSubject, detail: Record<string, unknown> = {}): void {
+  ctx.db
+    .prepare("INSERT INTO journal (at, person_id, action, job_id, reel_id, customer_id, detail) VALUES (?, ?, ?, ?, ?, ?, ?)")
+    .run(ctx.now, ctx.person.id, action, subject.jobId ?? null, subject.reelId ?? null, subject.customerId ?? null, JSON.stringify(detail));
+}
+
+/** The newest entries first, of one job or of everything. */
+export function listJournal(db: Db, filter: { jobId?: number; limit: number }): JournalEntry[] {
+  const rows = db
+    .prepare(
+      `SELECT journal.id, journal.at, person.name AS person, journal.action, job.tag, journal.detail
+       FROM journal JOIN person ON person.id = journal.person_id LEFT JOIN job ON job.id = journal.job_id
+       WHERE @job IS NULL OR journal.job_id = @job ORDER BY journal.id DESC LIMIT @limit`,
+    )
+    .all({ job: filter.jobId ?? null, limit: filter.limit }) as {
+    id: number;
+    at: string;
+    person: string;
+    action: string;
+    tag: string | null;
+    detail: string;
+  }[];
+  return rows.map((row) => ({ ...row, detail: JSON.parse(row.detail) as Record<string, unknown> }));
+}

@@ -1,0 +1,195 @@
+import { checkAnatomy } from "@/core/anatomy/check-anatomy";
+import { type Anatomy, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
+import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
+import { indexForFind } from "./find";
+import { writeJournal } from "./journal";
+
+export interface Model {
+  readonly id: string;
+  readonly maker: string;
+  readonly name: string;
+  readonly family: string;
+}
+
+export interface ModelVersion {
+  readonly id: number;
+  readonly model: Model;
+  readonly number: number;
+  /** Half the spool's line diameter at a normal fill: what a pull is compared at when nobody measured it. */
+  readonly lineRadiusMm: number;
+  readonly anatomy: Anatomy;
+  readonly partTypes: ReadonlyMap<string, PartType>;
+}
+
+interface PartTypeRow {
+  id: string;
+  number: string;
+  name: string;
+  role: string;
+  shape: string;
+  material: string;
+  price_minor: number;
+  thread: "right" | "left" | null;
+}
+
+const partTypeColumns =
+  "part_type.id, part_type.number, part_type.name, part_type.role, part_type.shape, part_type.material, part_type.price_minor, part_type.thread";
+
+const toPartType = (row: PartTypeRow): PartType =>
+  partTypeSchema.parse({
+    id: row.id,
+    number: row.number,
+    name: row.name,
+    role: row.role,
+    shape: JSON.parse(row.shape),
+    material: row.material,
+    priceMinor: row.price_minor,
+    thread: row.thread ?? undefined,
+  });
+
+export function addPartType(ctx: Context, part: PartType): void {
+  ctx.db
+    .prepare("INSERT INTO part_type (id, number, name, role, shape, material, price_minor, thread) VALUES (?, ?, ?, ?, ?, ?, ?, ?)")
+    .run(part.id, part.number, part.name, part.role, JSON.stringify(part.shape), part.material, part.priceMinor, part.thread ?? null);
+  indexForFind(ctx.db, {
+    kind: "part",
+    ref: part.id,
+    title: `${part.number} ${part.name}`,
+    words: `${part.number} ${part.name} ${part.role} ${part.material}`,
+  });
+}
+
+export function findPartType(db: Db, id: string): PartType | null {
+  const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE id = ?`).get(id) as PartTypeRow | undefined;
+  return row ? toPartType(row) : null;
+}
+
+/** Adds a model with its first version. @throws Refusal naming what does not fit together. */
+export function addModel(ctx: Context, model: Model, version: { lineRadiusMm: number; anatomy: Anatomy }): number {
+  ctx.db.prepare("INSERT INTO model (id, maker, name, family) VALUES (?, ?, ?, ?)").run(model.id, model.maker, model.name, model.family);
+  indexForFind(ctx.db, {
+    kind: "model",
+    ref: model.id,
+    title: `${model.maker} ${model.name}`,
+    words: `${model.maker} ${model.name} ${model.family}`,
+  });
+  return addModelVersion(ctx, model.id, version);
+}
+
+/** A changed machine is a new version; jobs keep the one they were opened with. */
+export function addModelVersion(ctx: Context, modelId: string, version: { lineRadiusMm: number; anatomy: Anatomy }): number {
+  const { db } = ctx;
+  const { anatomy } = version;
+  const types = anatomy.positions.map((position) => findPartType(db, position.partTypeId)).filter((type) => type !== null);
+  const faults = checkAnatomy(anatomy, types);
+  if (faults.length) throw new Refusal("anatomy", faults.map((fault) => fault.message).join("\n"));
+  const number = (
+    db.prepare("SELECT coalesce(max(number), 0) + 1 AS next FROM model_version WHERE model_id = ?").get(modelId) as { next: number }
+  ).next;
+  const id = Number(
+    db.prepare("INSERT INTO model_version (model_id, number, line_radius_mm) VALUES (?, ?, ?)").run(modelId, number, version.lineRadiusMm)
+      .lastInsertRowid,
+  );
+  const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side) VALUES (?, ?, ?, ?, ?)");
+  anatomy.assemblies.forEach((assembly, index) => {
+    addAssembly.run(id, assembly.id, index, assembly.name, assembly.side);
+  });
+  const addPosition = db.prepare(
+    "INSERT INTO position (model_version_id, id, assembly_id, ordinal, name, part_type_id, seat) VALUES (?, ?, ?, ?, ?, ?, ?)",
+  );
+  for (const { id: positionId, assemblyId, ordinal, name, partTypeId, ...seat } of anatomy.positions)
+    addPosition.run(id, positionId, assemblyId, ordinal, name, partTypeId, JSON.stringify(seat));
+  const addOperation = db.prepare(
+    "INSERT INTO operation (model_version_id, id, ordinal, kind, position_id, act) VALUES (?, ?, ?, ?, ?, ?)",
+  );
+  anatomy.operations.forEach(({ id: operationId, kind, positionId, ...act }, index) => {
+    addOperation.run(id, operationId, index, kind, positionId ?? null, JSON.stringify(act));
+  });
+  writeJournal(ctx, "model-version-added", {}, { modelId, number });
+  return id;
+}
+
+/** A job now depends on this version: from here on it cannot change. */
+export function markModelVersionUsed(db: Db, id: number): void {
+  db.prepare("UPDATE model_version SET used = 1 WHERE id = ? AND used = 0").run(id);
+}
+
+export const listModels = (db: Db): Model[] =>
+  db.prepare("SELECT id, maker, name, family FROM model ORDER BY maker, name").all() as Model[];
+
+export const findModel = (db: Db, id: string): Model | null =>
+  (db.prepare("SELECT id, maker, name, family FROM model WHERE id = ?").get(id) as Model | undefined) ?? null;
+
+/** The newest version of a model. @throws Refusal when there is none. */
+export function getCurrentModelVersion(db: Db, modelId: string): ModelVersion {
+  const row = db.prepare("SELECT id FROM model_version WHERE model_id = ? ORDER BY number DESC LIMIT 1").get(modelId) as
+    | { id: number }
+    | undefined;
+  if (!row) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId");
+  return getModelVersion(db, row.id);
+}
+
+interface PositionRow {
+  id: string;
+  assembly_id: string;
+  ordinal: number;
+  name: string;
+  part_type_id: string;
+  seat: string;
+}
+
+/** One version with its whole machine and the catalogue entries its seats ask for. @throws Error for an unknown id. */
+export function getModelVersion(db: Db, id: number): ModelVersion {
+  const version = db
+    .prepare(
+      `SELECT model_version.id, model_version.number, model_version.line_radius_mm, model.id AS model_id, model.maker, model.name, model.family
+       FROM model_version JOIN model ON model.id = model_version.model_id WHERE model_version.id = ?`,
+    )
+    .get(id) as
+    | { id: number; number: number; line_radius_mm: number; model_id: string; maker: string; name: string; family: string }
+    | undefined;
+  if (!version) throw new Error(`getModelVersion: no version ${id}`);
+  const assemblies = db
+    .prepare("SELECT id, name, side FROM assembly WHERE model_version_id = ? ORDER BY ordinal")
+    .all(id) as Anatomy["assemblies"];
+  const positions = (
+    db
+      .prepare("SELECT id, assembly_id, ordinal, name, part_type_id, seat FROM position WHERE model_version_id = ?")
+      .all(id) as PositionRow[]
+  ).map((row) =>
+    positionSchema.parse({
+      ...(JSON.parse(row.seat) as object),
+      id: row.id,
+      assemblyId: row.assembly_id,
+      ordinal: row.ordinal,
+      name: row.name,
+      partTypeId: row.part_type_id,
+    }),
+  );
+  const operations = (
+    db.prepare("SELECT id, kind, position_id, act FROM operation WHERE model_version_id = ? ORDER BY ordinal").all(id) as {
+      id: string;
+      kind: string;
+      position_id: string | null;
+      act: string;
+    }[]
+  ).map((row) =>
+    operationSchema.parse({ ...(JSON.parse(row.act) as object), id: row.id, kind: row.kind, positionId: row.position_id ?? undefined }),
+  );
+  const partTypes = (
+    db
+      .prepare(
+        `SELECT DISTINCT ${partTypeColumns} FROM position JOIN part_type ON part_type.id = position.part_type_id WHERE position.model_version_id = ?`,
+      )
+      .all(id) as PartTypeRow[]
+  ).map(toPartType);
+  return {
+    id: version.id,
+    number: version.number,
+    lineRadiusMm: version.line_radius_mm,
+    model: { id: version.model_id, maker: version.maker, name: version.name, family: version.family },
+    anatomy: { assemblies, positions, operations },
+    partTypes: new Map(partTypes.map((type) => [type.id, type])),
+  };
+}

@@ -1,0 +1,108 @@
+import { z } from "zod";
+import type { PullSample } from "@/core/drag/pull-trace";
+import { type TestId, testSpec, type Verdict } from "@/core/proving/protocol";
+import type { Context } from "./context";
+import type { Db } from "./database";
+import { advanceStation, getOpenJob } from "./jobs";
+import { writeJournal } from "./journal";
+
+export type Phase = "before" | "after";
+
+export interface StoredObservation {
+  readonly id: number;
+  readonly testId: TestId;
+  readonly phase: Phase;
+  readonly verdict: Verdict;
+  readonly value: number | null;
+  readonly unit: string | null;
+  readonly lineRadiusMm: number | null;
+  readonly instrument: string;
+  readonly simulated: boolean;
+  readonly trace: readonly PullSample[] | null;
+  readonly at: string;
+}
+
+const traceSchema = z.array(z.object({ tMs: z.number(), forceN: z.number() })).max(5000);
+
+export interface NewObservation {
+  readonly jobId: number;
+  readonly phase: Phase;
+  readonly testId: TestId;
+  readonly verdict: Verdict;
+  readonly value: number | null;
+  readonly lineRadiusMm: number | null;
+  readonly instrument: string;
+  readonly simulated: boolean;
+  readonly trace: readonly PullSample[] | null;
+}
+
+/** Keeps one answer to one test. A second answer does not erase the first: the newest counts, both stay. */
+export function recordObservation(ctx: Context, observation: NewObservation): number {
+  const job = getOpenJob(ctx.db, observation.jobId);
+  const spec = testSpec(observation.testId);
+  const unit = observation.value === null ? null : spec.unit;
+  const id = Number(
+    ctx.db
+      .prepare(
+        `INSERT INTO observation (job_id, phase, test_id, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at, person_id)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      )
+      .run(
+        observation.jobId,
+        observation.phase,
+        observation.testId,
+        observation.verdict,
+        unit === null ? null : observation.value,
+        unit,
+        spec.takesLineRadius ? observation.lineRadiusMm : null,
+        observation.instrument,
+        observation.simulated ? 1 : 0,
+        observation.trace ? JSON.stringify(traceSchema.parse(observation.trace)) : null,
+        ctx.now,
+        ctx.person.id,
+      ).lastInsertRowid,
+  );
+  writeJournal(
+    ctx,
+    "tested",
+    { jobId: job.id, reelId: job.reel.id },
+    { phase: observation.phase, test: observation.testId, verdict: observation.verdict },
+  );
+  advanceStation(ctx, job, observation.phase === "before" ? "test" : "prove");
+  return id;
+}
+
+/** The newest answer to each test of a job, by phase. */
+export function listObservations(db: Db, jobId: number): StoredObservation[] {
+  const rows = db
+    .prepare(
+      `SELECT id, test_id, phase, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at FROM observation
+       WHERE id IN (SELECT max(id) FROM observation WHERE job_id = ? GROUP BY phase, test_id) ORDER BY id`,
+    )
+    .all(jobId) as {
+    id: number;
+    test_id: TestId;
+    phase: Phase;
+    verdict: Verdict;
+    value: number | null;
+    unit: string | null;
+    line_radius_mm: number | null;
+    instrument: string;
+    simulated: 0 | 1;
+    trace: string | null;
+    at: string;
+  }[];
+  return rows.map((row) => ({
+    id: row.id,
+    testId: row.test_id,
+    phase: row.phase,
+    verdict: row.verdict,
+    value: row.value,
+    unit: row.unit,
+    lineRadiusMm: row.line_radius_mm,
+    instrument: row.instrument,
+    simulated: row.simulated === 1,
+    trace: row.trace ? traceSchema.parse(JSON.parse(row.trace)) : null,
+    at: row.at,
+  }));
+}

@@ -1,0 +1,223 @@
+import type { OrderLine, SupplierDesk } from "@/devices/supplier-desk";
+import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
+import { advanceStation, getOpenJob } from "./jobs";
+import { writeJournal } from "./journal";
+import { getModelVersion } from "./models";
+import { requireConsent } from "./quotes";
+import { moveStock } from "./stock";
+
+export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
+
+export interface Need {
+  readonly id: number;
+  readonly jobId: number;
+  readonly tag: string;
+  readonly positionId: string;
+  readonly partTypeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly state: NeedState;
+}
+
+export interface Offer {
+  readonly supplierId: string;
+  readonly supplierName: string;
+  readonly priceMinor: number;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+}
+
+export interface OrderView {
+  readonly id: number;
+  readonly supplierName: string;
+  readonly placedAt: string;
+  readonly expectedOn: string;
+  readonly reference: string;
+  readonly lines: readonly {
+    readonly id: number;
+    readonly number: string;
+    readonly name: string;
+    readonly quantity: number;
+    readonly received: number;
+    readonly priceMinor: number;
+    readonly tags: string | null;
+  }[];
+}
+
+/** Needs in the given states, oldest first. */
+export function listNeeds(db: Db, filter: { states: readonly NeedState[]; jobId?: number }): Need[] {
+  return db
+    .prepare(
+      `SELECT need.id, need.job_id AS jobId, job.tag, need.position_id AS positionId, need.part_type_id AS partTypeId, part_type.number, part_type.name, need.state
+       FROM need JOIN job ON job.id = need.job_id JOIN part_type ON part_type.id = need.part_type_id
+       WHERE need.state IN (SELECT value FROM json_each(@states)) AND (@job IS NULL OR need.job_id = @job) ORDER BY need.id`,
+    )
+    .all({ states: JSON.stringify(filter.states), job: filter.jobId ?? null }) as Need[];
+}
+
+/** Who sells a part, the cheapest piece first. */
+export const listOffers = (db: Db, partTypeId: string): Offer[] =>
+  db
+    .prepare(
+      `SELECT supplier.id AS supplierId, supplier.name AS supplierName, offer.price_minor AS priceMinor, supplier.postage_minor AS postageMinor, supplier.lead_days AS leadDays
+       FROM offer JOIN supplier ON supplier.id = offer.supplier_id WHERE offer.part_type_id = ? ORDER BY offer.price_minor, supplier.id`,
+    )
+    .all(partTypeId) as Offer[];
+
+export function addSupplier(ctx: Context, supplier: { id: string; name: string; postageMinor: number; leadDays: number }): void {
+  ctx.db
+    .prepare("INSERT INTO supplier (id, name, postage_minor, lead_days) VALUES (?, ?, ?, ?)")
+    .run(supplier.id, supplier.name, supplier.postageMinor, supplier.leadDays);
+}
+
+export function setOffer(ctx: Context, offer: { supplierId: string; partTypeId: string; priceMinor: number }): void {
+  ctx.db
+    .prepare(
+      "INSERT INTO offer (supplier_id, part_type_id, price_minor) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET price_minor = excluded.price_minor",
+    )
+    .run(offer.supplierId, offer.partTypeId, offer.priceMinor);
+}
+
+/** A seat of this job wants a new piece that is not in the bin. */
+export function addNeed(ctx: Context, jobId: number, positionId: string): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  requireConsent(db, job);
+  const position = getModelVersion(db, job.modelVersionId).anatomy.positions.find((p) => p.id === positionId);
+  if (!position) throw new Refusal("no-seat", "This model has no such seat.");
+  const there = db
+    .prepare("SELECT state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
+    .get(jobId, positionId) as { state: string } | undefined;
+  if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the list of needs" : there.state} for this seat already.`);
+  if (!listOffers(db, position.partTypeId).length)
+    throw new Refusal("no-offer", `No supplier in the book sells ${position.name}. Add an offer at Stores, or look for a donor.`);
+  db.prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, ?, ?, 'open', ?)").run(
+    jobId,
+    positionId,
+    position.partTypeId,
+    ctx.now,
+  );
+  db.prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)").run(
+    jobId,
+    positionId,
+    position.partTypeId,
+  );
+  writeJournal(ctx, "need-added", { jobId, reelId: job.reel.id }, { position: positionId, part: position.partTypeId });
+  advanceStation(ctx, job, "parts");
+}
+
+export function withdrawNeed(ctx: Context, needId: number): void {
+  const { changes } = ctx.db.prepare("UPDATE need SET state = 'withdrawn' WHERE id = ? AND state = 'open'").run(needId);
+  if (!changes) throw new Refusal("ordered", "This need is on order already. When it comes it goes to stock.");
+  writeJournal(ctx, "need-withdrawn", {}, { need: needId });
+}
+
+/**
+ * Puts the open needs a supplier can serve on one order, like parts on one line. It is sent to the supplier's desk after the commit.
+ * @returns the order's id. @throws Refusal when the supplier sells none of them.
+ */
+export function placeOrder(ctx: Context, supplierId: string, needIds: readonly number[], today: string): { orderId: number } {
+  const { db } = ctx;
+  const supplier = db.prepare("SELECT lead_days FROM supplier WHERE id = ?").get(supplierId) as { lead_days: number } | undefined;
+  if (!supplier) throw new Refusal("no-supplier", "This supplier is not in the book.", "supplierId");
+  const needs = db
+    .prepare(
+      `SELECT need.id, need.part_type_id, offer.price_minor FROM need JOIN offer ON offer.part_type_id = need.part_type_id AND offer.supplier_id = @supplier
+       WHERE need.state = 'open' AND need.id IN (SELECT value FROM json_each(@needs)) ORDER BY need.id`,
+    )
+    .all({ supplier: supplierId, needs: JSON.stringify(needIds) }) as { id: number; part_type_id: string; price_minor: number }[];
+  if (!needs.length) throw new Refusal("nothing-to-order", "None of these needs is open with this supplier any more. Reload the list.");
+  const expectedOn = new Date(Date.parse(`${today}T00:00:00Z`) + supplier.lead_days * 86_400_000).toISOString().slice(0, 10);
+  const orderId = Number(
+    db
+      .prepare("INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) VALUES (?, ?, ?, '')")
+      .run(supplierId, ctx.now, expectedOn).lastInsertRowid,
+  );
+  const byPart = groupByPart(needs);
+  for (const [partTypeId, group] of byPart) {
+    const lineId = Number(
+      db
+        .prepare("INSERT INTO order_line (order_id, part_type_id, quantity, price_minor) VALUES (?, ?, ?, ?)")
+        .run(orderId, partTypeId, group.length, group[0]!.price_minor).lastInsertRowid,
+    );
+    for (const need of group) db.prepare("UPDATE need SET state = 'ordered', order_line_id = ? WHERE id = ?").run(lineId, need.id);
+  }
+  writeJournal(ctx, "order-placed", {}, { order: orderId, supplier: supplierId, needs: needs.length });
+  return { orderId };
+}
+
+function groupByPart<T extends { part_type_id: string }>(needs: readonly T[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const need of needs) groups.set(need.part_type_id, [...(groups.get(need.part_type_id) ?? []), need]);
+  return groups;
+}
+
+/** Orders the supplier's desk has not acknowledged yet are sent; a crash between commit and sending is mended by the next call. */
+export async function sendWaitingOrders(db: Db, desk: SupplierDesk): Promise<void> {
+  const waiting = db.prepare("SELECT id, supplier_id AS supplierId FROM purchase_order WHERE desk_reference = ''").all() as {
+    id: number;
+    supplierId: string;
+  }[];
+  for (const order of waiting) {
+    const lines = db
+      .prepare(
+        "SELECT part_type.number, order_line.quantity FROM order_line JOIN part_type ON part_type.id = order_line.part_type_id WHERE order_id = ?",
+      )
+      .all(order.id) as OrderLine[];
+    const { reference } = await desk.place({ orderId: order.id, supplierId: order.supplierId, lines });
+    db.prepare("UPDATE purchase_order SET desk_reference = ? WHERE id = ?").run(reference, order.id);
+  }
+}
+
+/** Takes in pieces of one order line, all or some. They go to stock, and as many as were wanted are kept aside for their jobs. */
+export function receive(ctx: Context, orderLineId: number, quantity: number): { keptAsideFor: string[] } {
+  const { db } = ctx;
+  const line = db.prepare("SELECT part_type_id, quantity, received FROM order_line WHERE id = ?").get(orderLineId) as
+    | { part_type_id: string; quantity: number; received: number }
+    | undefined;
+  if (!line) throw new Refusal("no-line", "This order line is not here any more. Reload the page.");
+  const outstanding = line.quantity - line.received;
+  if (!Number.isInteger(quantity) || quantity < 1) throw new Refusal("quantity", "Type how many came: a whole number from 1.", "quantity");
+  if (quantity > outstanding)
+    throw new Refusal(
+      "quantity",
+      `Only ${outstanding} of this line are outstanding. Extra pieces are counted into the bin at Stock.`,
+      "quantity",
+    );
+  db.prepare("UPDATE order_line SET received = received + ? WHERE id = ?").run(quantity, orderLineId);
+  moveStock(ctx, { partTypeId: line.part_type_id, delta: quantity, reason: "received", orderLineId });
+  const waiting = db
+    .prepare(
+      "SELECT need.id, job.tag FROM need JOIN job ON job.id = need.job_id WHERE need.order_line_id = ? AND need.state = 'ordered' ORDER BY job.promised_on, need.id LIMIT ?",
+    )
+    .all(orderLineId, quantity) as { id: number; tag: string }[];
+  for (const need of waiting) db.prepare("UPDATE need SET state = 'arrived' WHERE id = ?").run(need.id);
+  writeJournal(ctx, "parts-received", {}, { line: orderLineId, part: line.part_type_id, quantity });
+  return { keptAsideFor: [...new Set(waiting.map((need) => need.tag))] };
+}
+
+/** Orders with something outstanding, then the newest complete ones. */
+export function listOrders(db: Db, limit: number): OrderView[] {
+  const orders = db
+    .prepare(
+      `SELECT purchase_order.id, supplier.name AS supplierName, placed_at AS placedAt, expected_on AS expectedOn, desk_reference AS reference
+       FROM purchase_order JOIN supplier ON supplier.id = purchase_order.supplier_id
+       ORDER BY (SELECT sum(quantity - received) > 0 FROM order_line WHERE order_id = purchase_order.id) DESC, purchase_order.id DESC LIMIT ?`,
+    )
+    .all(limit) as Omit<OrderView, "lines">[];
+  const lines = db.prepare(
+    `SELECT order_line.id, part_type.number, part_type.name, order_line.quantity, order_line.received, order_line.price_minor AS priceMinor,
+            (SELECT group_concat(DISTINCT job.tag) FROM need JOIN job ON job.id = need.job_id WHERE need.order_line_id = order_line.id) AS tags
+     FROM order_line JOIN part_type ON part_type.id = order_line.part_type_id WHERE order_id = ? ORDER BY order_line.id`,
+  );
+  return orders.map((order) => ({ ...order, lines: lines.all(order.id) as OrderView["lines"] }));
+}
+
+export const listSuppliers = (db: Db): { id: string; name: string; postageMinor: number; leadDays: number }[] =>
+  db.prepare("SELECT id, name, postage_minor AS postageMinor, lead_days AS leadDays FROM supplier ORDER BY name").all() as {
+    id: string;
+    name: string;
+    postageMinor: number;
+    leadDays: number;
+  }[];

@@ -1,0 +1,80 @@
+import { createHash, randomUUID } from "node:crypto";
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, writeSync } from "node:fs";
+import { join } from "node:path";
+import sharp from "sharp";
+import { type Context, Refusal } from "./context";
+import { type Db, dataDirectory } from "./database";
+
+export const photoLimits = { bytes: 12 * 1024 * 1024, pixels: 50_000_000, keptEdgePx: 1600 } as const;
+
+/**
+ * Checks an uploaded picture and makes the one that is kept: decoded under a byte and pixel limit, turned upright, metadata stripped,
+ * re-encoded. Whatever else was in the file is gone.
+ * @throws Refusal for anything that is not a picture of a kept kind.
+ */
+export async function washPhoto(bytes: Buffer): Promise<{ jpeg: Buffer; width: number; height: number }> {
+  if (bytes.length === 0) throw new Refusal("empty", "The picture is empty. Take it again.", "photo");
+  if (bytes.length > photoLimits.bytes)
+    throw new Refusal(
+      "too-large",
+      `The picture has more than ${photoLimits.bytes / 1024 / 1024} MB. Set the camera smaller and take it again.`,
+      "photo",
+    );
+  try {
+    const image = sharp(bytes, { limitInputPixels: photoLimits.pixels, failOn: "error" });
+    const { format } = await image.metadata();
+    if (format !== "jpeg" && format !== "png" && format !== "webp")
+      throw new Refusal("not-a-picture", "Only JPEG, PNG and WebP pictures are kept. Choose another file.", "photo");
+    const { data, info } = await image
+      .rotate()
+      .resize({ width: photoLimits.keptEdgePx, height: photoLimits.keptEdgePx, fit: "inside", withoutEnlargement: true })
+      .jpeg({ quality: 82, mozjpeg: true })
+      .toBuffer({ resolveWithObject: true });
+    return { jpeg: data, width: info.width, height: info.height };
+  } catch (error) {
+    if (error instanceof Refusal) throw error;
+    const tooMany = error instanceof Error && /pixel limit/i.test(error.message);
+    throw new Refusal(
+      tooMany ? "too-many-pixels" : "not-a-picture",
+      tooMany
+        ? "The picture has more than 50 million pixels. Make it smaller."
+        : "This file is not a picture Zorbek can read, or it is damaged. Take it again.",
+      "photo",
+    );
+  }
+}
+
+const folder = (directory: string) => join(directory, "photos");
+const fileOf = (hash: string, directory: string) => join(folder(directory), `${hash}.jpg`);
+
+/** Keeps a washed picture under its hash. The file is safe on disk before its row is written. @returns the hash. */
+export function keepPhoto(
+  ctx: Context,
+  photo: { jpeg: Buffer; width: number; height: number },
+  directory: string = dataDirectory(),
+): string {
+  const hash = createHash("sha256").update(photo.jpeg).digest("hex");
+  mkdirSync(folder(directory), { recursive: true });
+  const file = fileOf(hash, directory);
+  if (!existsSync(file)) {
+    const temporary = join(folder(directory), `.${randomUUID()}.tmp`);
+    const handle = openSync(temporary, "wx");
+    writeSync(handle, photo.jpeg);
+    fsyncSync(handle);
+    closeSync(handle);
+    renameSync(temporary, file);
+    const folderHandle = openSync(folder(directory), "r");
+    fsyncSync(folderHandle);
+    closeSync(folderHandle);
+  }
+  ctx.db
+    .prepare("INSERT OR IGNORE INTO photo (hash, width, height, bytes, at) VALUES (?, ?, ?, ?, ?)")
+    .run(hash, photo.width, photo.height, photo.jpeg.length, ctx.now);
+  return hash;
+}
+
+/** The bytes of a kept picture; null when the hash is unknown or no hash at all. */
+export function readPhoto(db: Db, hash: string, directory: string = dataDirectory()): Buffer | null {
+  if (!/^[0-9a-f]{64}$/.test(hash) || !db.prepare("SELECT 1 FROM photo WHERE hash = ?").get(hash)) return null;
+  return readFileSync(fileOf(hash, directory));
+}

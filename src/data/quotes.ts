@@ -1,0 +1,101 @@
+import { findFault } from "@/core/diagnosis/faults";
+import { type Consent, consentFor, type Estimate, estimate, type LabourLine, type PartLine } from "@/core/estimate/estimate";
+import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
+import { listFindings } from "./findings";
+import { getOpenJob, type Job, priceInJob } from "./jobs";
+import { writeJournal } from "./journal";
+import { getModelVersion } from "./models";
+
+/** Intake, tests, report: minutes every job costs before a fault is named (typical of the trade; the shop's own times will replace it). */
+export const handlingMinutes = 15;
+
+export interface Answer {
+  readonly accepted: boolean;
+  readonly totalMinor: number;
+  readonly words: string;
+  readonly at: string;
+  readonly person: string;
+}
+
+export interface Quote {
+  readonly labour: readonly LabourLine[];
+  readonly parts: readonly (PartLine & { readonly positionId: string })[];
+  readonly estimate: Estimate;
+  readonly answers: readonly Answer[];
+  readonly consent: Consent;
+}
+
+const listAnswers = (db: Db, jobId: number): Answer[] =>
+  (
+    db
+      .prepare(
+        `SELECT answer.accepted, answer.total_minor AS totalMinor, answer.words, answer.at, person.name AS person
+         FROM answer JOIN person ON person.id = answer.person_id WHERE answer.job_id = ? ORDER BY answer.id`,
+      )
+      .all(jobId) as (Omit<Answer, "accepted"> & { accepted: 0 | 1 })[]
+  ).map((row) => ({ ...row, accepted: row.accepted === 1 }));
+
+/** The estimate of a job as its findings and foreseen parts stand now, with the customer's answers. */
+export function getQuote(db: Db, job: Job): Quote {
+  const labour: LabourLine[] = [
+    { words: "Intake, tests before and after, report", minutes: handlingMinutes },
+    ...listFindings(db, job.id).flatMap((finding) => {
+      const fault = findFault(finding.faultId);
+      return fault ? [{ words: fault.remedy.words, minutes: fault.remedy.minutes }] : [];
+    }),
+  ];
+  const parts = (
+    db
+      .prepare(
+        `SELECT quote_part.position_id, part_type.id AS part_type_id, part_type.number, part_type.name
+         FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id WHERE job_id = ? ORDER BY part_type.number, quote_part.position_id`,
+      )
+      .all(job.id) as { position_id: string; part_type_id: string; number: string; name: string }[]
+  ).map((row) => ({
+    positionId: row.position_id,
+    partTypeId: row.part_type_id,
+    words: `${row.number} ${row.name}`,
+    quantity: 1,
+    priceMinor: priceInJob(db, job.id, row.part_type_id),
+  }));
+  const sum = estimate(labour, parts, job.rates);
+  const answers = listAnswers(db, job.id);
+  return { labour, parts, estimate: sum, answers, consent: consentFor(sum.totalMinor, job.limitMinor, answers) };
+}
+
+/** Foresees a part for a seat, or strikes it. */
+export function setQuotePart(ctx: Context, jobId: number, positionId: string, wanted: boolean): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const position = getModelVersion(ctx.db, job.modelVersionId).anatomy.positions.find((p) => p.id === positionId);
+  if (!position) throw new Refusal("no-seat", "This model has no such seat.");
+  if (wanted)
+    ctx.db
+      .prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)")
+      .run(jobId, positionId, position.partTypeId);
+  else ctx.db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+  writeJournal(ctx, wanted ? "part-foreseen" : "part-struck", { jobId }, { position: positionId });
+}
+
+/** Records what the customer said, in their words and at this time, for the sum as it stands. */
+export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: boolean; words: string }): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { totalMinor } = getQuote(ctx.db, job).estimate;
+  ctx.db
+    .prepare("INSERT INTO answer (job_id, accepted, total_minor, words, at, person_id) VALUES (?, ?, ?, ?, ?, ?)")
+    .run(jobId, answer.accepted ? 1 : 0, totalMinor, answer.words, ctx.now, ctx.person.id);
+  // The words stay with the answer; the journal holds none of a customer's.
+  writeJournal(ctx, answer.accepted ? "quote-agreed" : "quote-refused", { jobId, customerId: job.customer.id }, { totalMinor });
+}
+
+/** @throws Refusal when the sum is above the limit and nobody has said yes. */
+export function requireConsent(db: Db, job: Job): void {
+  const { consent, estimate: sum } = getQuote(db, job);
+  if (consent === "ask")
+    throw new Refusal(
+      "ask-first",
+      `The estimate of ${(sum.totalMinor / 100).toFixed(2)} is above what was agreed. Ask the customer at Quote first.`,
+    );
+  if (consent === "refused")
+    throw new Refusal("refused", "The customer said no to this sum. Strike work or parts at Quote, or hand the reel back as it is.");
+}

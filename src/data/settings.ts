@@ -1,0 +1,40 @@
+import { z } from "zod";
+import type { Context } from "./context";
+import type { Db } from "./database";
+import { writeJournal } from "./journal";
+
+export const shopSettingsSchema = z.object({
+  shopName: z.string().trim().min(1, "The shop needs a name: it stands on every tag.").max(60),
+  ratePerHourMinor: z.number().int().min(0).max(1_000_000),
+  taxBasisPoints: z.number().int().min(0).max(10_000),
+  currency: z.string().regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR (ISO 4217)."),
+  benchHoursPerDay: z.number().min(0.5, "At least half an hour a day.").max(16, "At most 16 hours a day."),
+  dragSchool: z.enum(["greased", "dry"]),
+  footSwitchKey: z.string().min(1).max(20),
+  shortcuts: z.boolean(),
+});
+export type ShopSettings = z.infer<typeof shopSettingsSchema>;
+
+export const defaultShopSettings: ShopSettings = {
+  shopName: "The bench",
+  ratePerHourMinor: 4500,
+  taxBasisPoints: 2000,
+  currency: "EUR",
+  benchHoursPerDay: 6,
+  dragSchool: "greased",
+  footSwitchKey: "PageDown",
+  shortcuts: true,
+};
+
+/** The shop's rules; what was never set is the default. A stored value that no longer fits the schema falls back as a whole, loudly. */
+export function getShopSettings(db: Db): ShopSettings {
+  const row = db.prepare("SELECT value FROM setting WHERE key = 'shop'").get() as { value: string } | undefined;
+  return row ? shopSettingsSchema.parse({ ...defaultShopSettings, ...(JSON.parse(row.value) as object) }) : defaultShopSettings;
+}
+
+export function saveShopSettings(ctx: Context, settings: ShopSettings): void {
+  ctx.db
+    .prepare("INSERT INTO setting (key, value) VALUES ('shop', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
+    .run(JSON.stringify(settings));
+  writeJournal(ctx, "shop-settings-saved", {}, settings);
+}

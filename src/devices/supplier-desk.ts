@@ -1,0 +1,24 @@
+export interface OrderLine {
+  readonly number: string;
+  readonly quantity: number;
+}
+
+export interface DeskOrder {
+  readonly orderId: number;
+  readonly supplierId: string;
+  readonly lines: readonly OrderLine[];
+}
+
+/** A supplier's order desk. Placing the same order id twice must be one order there. */
+export interface SupplierDesk {
+  readonly simulated: boolean;
+  place(order: DeskOrder): Promise<{ reference: string }>;
+}
+
+/** The stand-in shipped with Zorbek: acknowledges at once, sends nothing anywhere. */
+export const simulatedSupplierDesk: SupplierDesk = {
+  simulated: true,
+  async place(order) {
+    return { reference: `SIM-${order.supplierId.toUpperCase()}-${String(order.orderId).padStart(4, "0")}` };
+  },
+};

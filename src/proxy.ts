@@ -1,0 +1,51 @@
+import { type NextRequest, NextResponse } from "next/server";
+
+/**
+ * The gate in front of every request: which names this server answers to, who may send it a change, and what a page may load.
+ * Loopback by default. The local network comes only with ZORBEK_HOST, together with sign-in.
+ */
+const loopback = /^(localhost|127\.0\.0\.1|\[::1\])(:\d{1,5})?$/;
+const own = process.env.ZORBEK_HOST;
+const hostAllowed = (host: string) => loopback.test(host) || (own !== undefined && (host === own || host.replace(/:\d+$/, "") === own));
+const safeMethods = new Set(["GET", "HEAD", "OPTIONS"]);
+
+const refuse = (message: string) => new NextResponse(message, { status: 403, headers: { "content-type": "text/plain; charset=utf-8" } });
+
+export function proxy(request: NextRequest): NextResponse {
+  const host = request.headers.get("host") ?? "";
+  if (!hostAllowed(host))
+    return refuse(`Zorbek does not answer to the name ${host.slice(0, 100)}. Use the address it printed when it started.`);
+  if (!safeMethods.has(request.method)) {
+    const origin = request.headers.get("origin");
+    let originHost = "";
+    try {
+      originHost = origin ? new URL(origin).host : "";
+    } catch {
+      // An Origin that is no address is refused below like a foreign one.
+    }
+    if (originHost !== host) return refuse("This change was sent from another page than Zorbek's own and was not made.");
+  }
+  const nonce = Buffer.from(crypto.randomUUID()).toString("base64");
+  const policy = [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${process.env.NODE_ENV === "development" ? " 'unsafe-eval'" : ""}`,
+    // Scripts are strict. Style attributes (sizes of drawings) are allowed, style elements only with the nonce.
+    `style-src-elem 'self' 'nonce-${nonce}'`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' blob: data:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join("; ");
+  const headers = new Headers(request.headers);
+  headers.set("x-nonce", nonce);
+  headers.set("content-security-policy", policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set("content-security-policy", policy);
+  return response;
+}
+
+export const config = { matcher: ["/((?!_next/static|_next/image|icon.svg).*)"] };

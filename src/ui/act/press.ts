@@ -1,0 +1,17 @@
+import { z } from "zod";
+
+/** What a client sends with every act: an id it made itself, so that the same press sent twice is done once. */
+export const pressSchema = z.object({ pressId: z.string().min(8).max(64), input: z.unknown() });
+export interface Press {
+  readonly pressId: string;
+  readonly input: unknown;
+}
+
+/** Exactly one outcome: the value, or words with the fields they belong to. */
+export type ActionResult<R> =
+  | { readonly ok: true; readonly value: R }
+  | { readonly ok: false; readonly message: string; readonly fields: Readonly<Record<string, string>> };
+
+export type Action<R> = (press: Press) => Promise<ActionResult<R>>;
+
+export const personCookie = "zorbek-person";

@@ -1,0 +1,68 @@
+"use client";
+import { nanoid } from "nanoid";
+import { useRouter } from "next/navigation";
+import { useCallback, useRef, useState } from "react";
+import type { Action, ActionResult } from "./press";
+
+/** A press is sent again with the same id while no answer comes: after 0.5, 1, 2, 4 s. The server does it once. */
+const retryDelaysMs = [500, 1000, 2000, 4000];
+/** Two presses within this time count once: a gloved finger bounces. */
+const bounceMs = 300;
+
+export interface Act<R> {
+  /** Sends the press; resolves with the outcome, or null when it was a bounce or a press is still under way. */
+  readonly press: (input: unknown) => Promise<ActionResult<R> | null>;
+  readonly busy: boolean;
+  readonly message: string | null;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly clear: () => void;
+}
+
+/** One act of the hand: press id, bounce, retry, words, and the page shown anew when it is done. */
+export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R> {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+  const [failure, setFailure] = useState<{ message: string; fields: Readonly<Record<string, string>> } | null>(null);
+  const running = useRef(false);
+  const lastAt = useRef(0);
+  const afterRef = useRef(after);
+  afterRef.current = after;
+
+  const press = useCallback(
+    async (input: unknown) => {
+      const now = performance.now();
+      if (running.current || now - lastAt.current < bounceMs) return null;
+      running.current = true;
+      lastAt.current = now;
+      setBusy(true);
+      setFailure(null);
+      const sent = { pressId: nanoid(), input };
+      try {
+        for (let attempt = 0; ; attempt++) {
+          try {
+            const result = await action(sent);
+            if (result.ok) {
+              afterRef.current?.(result.value);
+              router.refresh();
+            } else setFailure({ message: result.message, fields: result.fields });
+            return result;
+          } catch {
+            const delay = retryDelaysMs[attempt];
+            if (delay === undefined) {
+              const message = "The bench computer does not answer. Nothing is lost on this page: start it again, then press once more.";
+              setFailure({ message, fields: {} });
+              return { ok: false, message, fields: {} } as const;
+            }
+            await new Promise((resolve) => setTimeout(resolve, delay));
+          }
+        }
+      } finally {
+        running.current = false;
+        setBusy(false);
+      }
+    },
+    [action, router],
+  );
+  const clear = useCallback(() => setFailure(null), []);
+  return { press, busy, message: failure?.message ?? null, fields: failure?.fields ?? {}, clear };
+}

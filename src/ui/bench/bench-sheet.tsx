@@ -1,0 +1,49 @@
+import type { ReactNode } from "react";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { Stations } from "./stations";
+import { type StationId, stationNames } from "./stations-words";
+
+/** What every station's sheet carries of its job. */
+export interface BenchHead {
+  readonly jobId: number;
+  readonly tag: string;
+  readonly reel: string;
+  readonly reached: StationId | "closed";
+  readonly moveWords: string;
+  readonly promised: string;
+  readonly closed: boolean;
+}
+
+/** A station's sheet: stations along the top, the act edge and the corner block along the bottom. */
+export function BenchSheet({
+  head,
+  station,
+  act,
+  children,
+}: {
+  head: BenchHead;
+  station: StationId;
+  act?: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <Sheet
+      fill
+      top={<Stations tag={head.tag} reached={head.reached} here={station} />}
+      act={act}
+      block={
+        <CornerBlock
+          cells={[
+            { label: "Tag", value: head.tag, large: true },
+            { label: "Reel", value: head.reel },
+            { label: "Station", value: stationNames[station] },
+            { label: "Whose move", value: head.moveWords },
+            { label: "Promised", value: head.promised },
+          ]}
+        />
+      }
+    >
+      {children}
+    </Sheet>
+  );
+}

@@ -1,0 +1,149 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { formatMinor } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+import { Key, MainKey } from "@/ui/controls/keys";
+import { type BenchHead, BenchSheet } from "./bench-sheet";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly customer: string;
+  readonly reelId: number;
+  readonly totalMinor: number;
+  readonly currency: string;
+  readonly blocks: readonly { code: string; message: string; positionId?: string }[];
+  readonly brought: readonly { id: string; words: string; given: boolean }[];
+  readonly nextOn: string;
+  readonly ready: Action<void>;
+  readonly tick: Action<void>;
+  readonly leaveOut: Action<void>;
+  readonly handBack: Action<{ totalMinor: number }>;
+}
+
+/** The last sheet: what still blocks, the report, what came with it, who took it. A part left in the tray keeps the job open. */
+export function ReturnSheet({
+  head,
+  customer,
+  reelId,
+  totalMinor,
+  currency,
+  blocks,
+  brought,
+  nextOn,
+  ready,
+  tick,
+  leaveOut,
+  handBack,
+}: Props) {
+  const [signedBy, setSignedBy] = useState(customer);
+  const readying = useAct(ready);
+  const ticking = useAct(tick);
+  const closing = useAct(handBack);
+  const hangs = head.reached === "return";
+  return (
+    <BenchSheet
+      head={head}
+      station="return"
+      act={
+        head.closed ? (
+          <a className="key key-main" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
+            Report
+          </a>
+        ) : hangs ? (
+          <MainKey busy={closing.busy} words="Hand it back" onPress={() => closing.press({ jobId: head.jobId, signedBy })}>
+            Hand it back
+          </MainKey>
+        ) : (
+          <MainKey busy={readying.busy} words="Proved: hang it ready" onPress={() => readying.press({ jobId: head.jobId })}>
+            Proved: hang it ready
+          </MainKey>
+        )
+      }
+    >
+      <Refused message={readying.message ?? (Object.keys(closing.fields).length ? null : closing.message)} />
+      <div className="grid gap-8 lg:grid-cols-3">
+        <section>
+          <h2>{head.closed ? "Handed back" : "What still keeps it"}</h2>
+          {!head.closed && !blocks.length && (
+            <p className="mt-2">Nothing. The tray is empty, every gate passed, all that came with it is ticked.</p>
+          )}
+          <ul className="mt-2 flex flex-col gap-2">
+            {blocks.map((block) => (
+              <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>
+                {block.message}
+                {block.positionId && <LeaveOut head={head} positionId={block.positionId} leaveOut={leaveOut} />}
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section className="flex flex-col gap-3">
+          <h2>Came with it</h2>
+          {!brought.length && <p>Nothing but the reel.</p>}
+          {brought.map((item) => (
+            <Key
+              key={item.id}
+              pressed={item.given}
+              disabled={head.closed}
+              onPress={() => ticking.press({ jobId: head.jobId, item: item.id, given: !item.given })}
+              className="justify-between"
+            >
+              {item.words}
+              <span>{item.given ? "given back ✓" : "still here"}</span>
+            </Key>
+          ))}
+          <Refused message={ticking.message} />
+          <p>Back the drag off for storage, wipe, a film of oil on bare metal.</p>
+          <p>Next service: {nextOn}</p>
+        </section>
+        <section className="flex flex-col gap-3">
+          <div className="border-2 border-ink p-3">
+            <p className="text-note">To pay, {currency}, tax included</p>
+            <p className="num text-measure">{formatMinor(totalMinor)}</p>
+          </div>
+          {!head.closed && (
+            <Field label="Taken by" error={closing.fields.signedBy}>
+              {(field) => <input {...field} value={signedBy} onChange={(event) => setSignedBy(event.target.value)} autoComplete="off" />}
+            </Field>
+          )}
+          <a className="key" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
+            {head.closed ? "Report" : "Report as it stands"}
+          </a>
+          <Link className="key" href={`/ledger/reel/${reelId}`}>
+            The reel's history
+          </Link>
+        </section>
+      </div>
+    </BenchSheet>
+  );
+}
+
+function LeaveOut({ head, positionId, leaveOut }: { head: BenchHead; positionId: string; leaveOut: Action<void> }) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState("");
+  const act = useAct(leaveOut);
+  if (!open)
+    return (
+      <button type="button" className="act-link mt-1 block min-h-10" onClick={() => setOpen(true)}>
+        It stays out, with a reason
+      </button>
+    );
+  return (
+    <form
+      className="mt-2 flex flex-col gap-2 bg-sheet"
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.press({ jobId: head.jobId, positionId, reason });
+      }}
+    >
+      <Field label="Why it stays out (stands in the report and the journal)" error={act.fields.reason ?? act.message ?? undefined}>
+        {(field) => <input {...field} value={reason} onChange={(event) => setReason(event.target.value)} autoComplete="off" />}
+      </Field>
+      <button type="submit" className="key key-small" disabled={act.busy}>
+        Leave it out
+      </button>
+    </form>
+  );
+}

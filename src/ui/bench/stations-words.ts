@@ -1,0 +1,12 @@
+/** The stations of a repair in the bench's words; apart from the component because pages on the server read them too. */
+export const stationNames = {
+  test: "Test",
+  find: "Find",
+  quote: "Quote",
+  strip: "Strip",
+  parts: "Parts",
+  build: "Build",
+  prove: "Prove",
+  return: "Return",
+} as const;
+export type StationId = keyof typeof stationNames;

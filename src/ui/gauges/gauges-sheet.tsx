@@ -1,0 +1,128 @@
+"use client";
+import { useState } from "react";
+import { pullAtRadius, torqueAtSpoolNmm } from "@/core/drag/pull";
+import { convert, type Quantity, type UnitOf, unitFactors } from "@/core/units/units";
+import { Field } from "@/ui/controls/field";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+
+const read = (text: string): number | null => {
+  const value = Number(text.trim().replace(",", "."));
+  return text.trim() !== "" && Number.isFinite(value) && value >= 0 ? value : null;
+};
+const mend = (text: string, value: number | null) => (value === null ? `“${text}” is no number from 0 up.` : undefined);
+const show = (value: number) => value.toLocaleString("en-GB", { maximumSignificantDigits: 5, useGrouping: false });
+
+/** Two gauges to begin with: a pull carried to another line radius, and exact units. Each shows its inputs, unit and method. */
+export function GaugesSheet() {
+  return (
+    <Sheet fill block={<CornerBlock cells={[{ label: "Gauges", value: "2", large: true }]} />}>
+      <div className="grid gap-10 lg:grid-cols-2">
+        <PullGauge />
+        <UnitGauge />
+      </div>
+    </Sheet>
+  );
+}
+
+function PullGauge() {
+  const [force, setForce] = useState("40");
+  const [unit, setUnit] = useState<UnitOf<"force">>("N");
+  const [from, setFrom] = useState("24");
+  const [to, setTo] = useState("16");
+  const [forceValue, fromValue, toValue] = [read(force), read(from), read(to)];
+  const ready = forceValue !== null && fromValue !== null && toValue !== null && fromValue > 0 && toValue > 0;
+  const newtons = ready ? convert("force", forceValue, unit, "N") : 0;
+  return (
+    <section className="flex flex-col gap-3">
+      <h1>What the drag pulls when the spool is drawn down</h1>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Pull on the scale" error={mend(force, forceValue)}>
+          {(field) => <input {...field} inputMode="decimal" value={force} onChange={(event) => setForce(event.target.value)} />}
+        </Field>
+        <Field label="Unit">
+          {(field) => (
+            <select {...field} value={unit} onChange={(event) => setUnit(event.target.value as UnitOf<"force">)}>
+              {Object.keys(unitFactors.force).map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Line radius when it was pulled, mm" error={fromValue === 0 ? "A radius is above 0 mm." : mend(from, fromValue)}>
+          {(field) => <input {...field} inputMode="decimal" value={from} onChange={(event) => setFrom(event.target.value)} />}
+        </Field>
+        <Field label="Line radius to carry it to, mm" error={toValue === 0 ? "A radius is above 0 mm." : mend(to, toValue)}>
+          {(field) => <input {...field} inputMode="decimal" value={to} onChange={(event) => setTo(event.target.value)} />}
+        </Field>
+      </div>
+      {ready && (
+        <>
+          <p className="num text-measure" role="status">
+            {show(convert("force", pullAtRadius(newtons, fromValue, toValue), "N", unit))} {unit}
+          </p>
+          <p>
+            Torque at the spool <span className="num">{show(torqueAtSpoolNmm(newtons, fromValue) / 1000)}</span> N·m, the same at both
+            radii. Method: torque = force × radius; exact, the line leaving square to the radius.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function UnitGauge() {
+  const [quantity, setQuantity] = useState<Quantity>("length");
+  const [value, setValue] = useState("1");
+  const units = Object.keys(unitFactors[quantity]);
+  const [from, setFrom] = useState("in");
+  const number = read(value);
+  return (
+    <section className="flex flex-col gap-3">
+      <h1>Units, exactly</h1>
+      <div className="grid grid-cols-3 gap-3">
+        <Field label="Quantity">
+          {(field) => (
+            <select
+              {...field}
+              value={quantity}
+              onChange={(event) => {
+                const next = event.target.value as Quantity;
+                setQuantity(next);
+                setFrom(Object.keys(unitFactors[next])[0]!);
+              }}
+            >
+              {Object.keys(unitFactors).map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Value" error={mend(value, number)}>
+          {(field) => <input {...field} inputMode="decimal" value={value} onChange={(event) => setValue(event.target.value)} />}
+        </Field>
+        <Field label="Unit">
+          {(field) => (
+            <select {...field} value={from} onChange={(event) => setFrom(event.target.value)}>
+              {units.map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      {number !== null && (
+        <table className="plain-table">
+          <tbody>
+            {units.map((unit) => (
+              <tr key={unit}>
+                <td className="num text-right text-head">{show(convert(quantity, number, from as never, unit as never))}</td>
+                <td>{unit}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="text-note">Factors: NIST SP 811 (2008) appendix B; international yard and pound agreement 1959.</p>
+    </section>
+  );
+}

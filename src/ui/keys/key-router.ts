@@ -1,0 +1,80 @@
+/**
+ * One router for every key: a scanner types like a keyboard, only faster. A burst of characters under 35 ms apart that ends in Enter is a
+ * scan and triggers no shortcut; a lone key waits that long before it counts. Shortcuts rest while a text field has focus and can be
+ * switched off (WCAG 2.2, success criterion 2.1.4).
+ */
+export const scanGapMs = 35;
+const shortestScan = 6;
+
+export interface KeyPress {
+  readonly key: string;
+  readonly inTextField: boolean;
+  /** Ctrl, Alt or Meta held: the browser's own. */
+  readonly modified: boolean;
+  readonly timeMs: number;
+}
+
+export interface KeyRouter {
+  /** @returns true when the key is taken and the page should not act on it as well. */
+  readonly down: (press: KeyPress) => boolean;
+  readonly dispose: () => void;
+}
+
+export interface KeyRouterOptions {
+  readonly onScan: (text: string) => void;
+  readonly onKey: (key: string) => void;
+  /** Whether a shortcut exists for this key now. */
+  readonly handles: (key: string) => boolean;
+  readonly shortcutsOn: () => boolean;
+  readonly schedule?: (run: () => void, ms: number) => () => void;
+}
+
+const schedule = (run: () => void, ms: number) => {
+  const timer = setTimeout(run, ms);
+  return () => clearTimeout(timer);
+};
+
+export function createKeyRouter(options: KeyRouterOptions): KeyRouter {
+  const later = options.schedule ?? schedule;
+  let burst = "";
+  let lastMs = Number.NEGATIVE_INFINITY;
+  let cancel: (() => void) | null = null;
+
+  const forget = () => {
+    cancel?.();
+    cancel = null;
+  };
+
+  return {
+    down({ key, inTextField, modified, timeMs }) {
+      if (modified) return false;
+      const fast = timeMs - lastMs < scanGapMs;
+      lastMs = timeMs;
+      if (key === "Enter") {
+        const scanned = fast && burst.length >= shortestScan ? burst : null;
+        burst = "";
+        forget();
+        if (scanned && !inTextField) {
+          options.onScan(scanned);
+          return true;
+        }
+        return false;
+      }
+      const printable = key.length === 1;
+      if (printable) burst = fast ? burst + key : key;
+      if (inTextField) return false;
+      // The second fast character shows that the first was no shortcut.
+      if (fast && burst.length > 1) forget();
+      const taken = options.shortcutsOn() && options.handles(key);
+      if (!taken) return false;
+      if (!printable) options.onKey(key);
+      else if (burst.length === 1)
+        cancel = later(() => {
+          cancel = null;
+          options.onKey(key);
+        }, scanGapMs + 5);
+      return true;
+    },
+    dispose: forget,
+  };
+}

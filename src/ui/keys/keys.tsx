@@ -1,0 +1,110 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
+import { createKeyRouter } from "./key-router";
+
+export interface Shortcut {
+  readonly key: string;
+  readonly words: string;
+  readonly group: string;
+}
+
+interface Registered extends Shortcut {
+  readonly run: () => void;
+}
+
+interface KeysContext {
+  readonly register: (shortcut: Registered) => () => void;
+  readonly list: () => Shortcut[];
+}
+
+const Context = createContext<KeysContext | null>(null);
+
+const isTextField = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement ||
+    (target instanceof HTMLInputElement && !["checkbox", "radio", "button", "submit", "file"].includes(target.type)));
+
+/** The space bar presses the control that has focus; only where none has it is it the main act. */
+const isPressable = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest("button, a, input, summary, [role=radio], [role=checkbox]") !== null;
+
+/** Holds the one key router of the page. The newest registration of a key wins, so a dialog shadows the room behind it. */
+export function KeysProvider({
+  children,
+  footSwitchKey,
+  shortcutsOn,
+}: {
+  children: ReactNode;
+  footSwitchKey: string;
+  shortcutsOn: boolean;
+}) {
+  const shortcuts = useRef<Registered[]>([]);
+  const router = useRouter();
+
+  useEffect(() => {
+    const find = (key: string) => shortcuts.current.findLast((shortcut) => shortcut.key.toLowerCase() === key.toLowerCase());
+    const mapped = (key: string) => (key === footSwitchKey ? " " : key);
+    const keyRouter = createKeyRouter({
+      onScan: (text) => router.push(`/bench?tag=${encodeURIComponent(text)}`),
+      onKey: (key) => find(mapped(key))?.run(),
+      handles: (key) => find(mapped(key)) !== undefined,
+      shortcutsOn: () => shortcutsOn,
+    });
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.repeat || event.defaultPrevented) return;
+      if ((event.key === " " || event.key === "Enter") && isPressable(event.target)) return;
+      const taken = keyRouter.down({
+        key: event.key,
+        inTextField: isTextField(event.target),
+        modified: event.ctrlKey || event.altKey || event.metaKey,
+        timeMs: event.timeStamp,
+      });
+      if (taken) event.preventDefault();
+    };
+    window.addEventListener("keydown", onKeyDown);
+    return () => {
+      window.removeEventListener("keydown", onKeyDown);
+      keyRouter.dispose();
+    };
+  }, [router, footSwitchKey, shortcutsOn]);
+
+  const register = useCallback((shortcut: Registered) => {
+    shortcuts.current.push(shortcut);
+    return () => {
+      shortcuts.current = shortcuts.current.filter((other) => other !== shortcut);
+    };
+  }, []);
+  const list = useCallback(() => shortcuts.current.map(({ key, words, group }) => ({ key, words, group })), []);
+  const value = useMemo(() => ({ register, list }), [register, list]);
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}
+
+function useKeys(): KeysContext {
+  const context = useContext(Context);
+  if (!context) throw new Error("useKeys: outside KeysProvider");
+  return context;
+}
+
+/** Binds a key while the component is on the page; `run` may change without binding anew. */
+export function useShortcut(key: string | null, words: string, group: string, run: () => void): void {
+  const { register } = useKeys();
+  const runRef = useRef(run);
+  runRef.current = run;
+  useEffect(() => {
+    if (key === null) return;
+    return register({ key, words, group, run: () => runRef.current() });
+  }, [key, words, group, register]);
+}
+
+/** The keys that work now, for the list behind `?`. */
+export function useShortcutList(open: boolean): Shortcut[] {
+  const { list } = useKeys();
+  const [shown, setShown] = useState<Shortcut[]>([]);
+  useEffect(() => {
+    if (open) setShown(list());
+  }, [open, list]);
+  return shown;
+}

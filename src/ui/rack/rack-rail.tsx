@@ -1,0 +1,127 @@
+import Link from "next/link";
+import { moveWords, type WhoseMove } from "@/core/schedule/whose-move";
+
+interface RailTag {
+  readonly tag: string;
+  readonly href: string;
+  readonly owner: string;
+  readonly reel: string;
+  readonly station: string;
+  readonly move: WhoseMove;
+  readonly late: boolean;
+  readonly fromMinutes: number;
+  readonly lengthMinutes: number;
+}
+
+interface RailDay {
+  readonly day: string;
+  readonly words: string;
+  readonly tags: readonly RailTag[];
+  readonly promisedMinutes: number;
+  readonly overMinutes: number;
+}
+
+const dayWidth = 152;
+const hourHeight = 72;
+const tagWidth = 136;
+const corner = 18;
+
+/** The outline of a tag: the corner that is cut says whose move it is, so colour is never needed. */
+export function tagOutline(move: WhoseMove, width: number, height: number): string {
+  const c = corner;
+  const cut = { ours: 0, customer: 1, supplier: 2, shelf: 3 }[move];
+  const points: [number, number][] = [];
+  if (cut === 0) points.push([0, c], [c, 0]);
+  else points.push([0, 0]);
+  if (cut === 1) points.push([width - c, 0], [width, c]);
+  else points.push([width, 0]);
+  if (cut === 2) points.push([width, height - c], [width - c, height]);
+  else points.push([width, height]);
+  if (cut === 3) points.push([c, height], [0, height - c]);
+  else points.push([0, height]);
+  return `M${points.map(([x, y]) => `${x} ${y}`).join("L")}Z`;
+}
+
+/** The coming days as one unbroken rail, to scale in bench hours downward; claim tags hang under the day they were promised. */
+export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hoursPerDay: number }) {
+  const depth = hoursPerDay * hourHeight;
+  const width = days.length * dayWidth;
+  return (
+    <div className="flex-1 overflow-x-auto">
+      <div className="relative" style={{ width: Math.max(width, 1), height: depth + 62 }}>
+        <svg aria-hidden="true" className="absolute inset-0" width={width} height={depth + 62}>
+          <path d={`M0 36H${width}M0 42H${width}`} className="ln-outline" />
+          {days.map((day, i) => (
+            <g key={day.day}>
+              <path d={`M${i * dayWidth + 1} 0V${depth + 42}`} className="ln-leader" />
+              <path
+                d={Array.from({ length: Math.floor(hoursPerDay) }, (_, h) => `M${i * dayWidth + 1} ${42 + (h + 1) * hourHeight}h6`).join(
+                  "",
+                )}
+                className="ln-leader"
+              />
+            </g>
+          ))}
+          <path d={`M0 ${depth + 42}H${width}`} className="ln-axis" />
+        </svg>
+        <ol>
+          {days.map((day, i) => (
+            <li key={day.day} className="absolute top-0" style={{ left: i * dayWidth, width: dayWidth }}>
+              <div className="flex h-9 items-end justify-between px-2 pb-1">
+                <span className={i === 0 ? "font-semibold" : ""}>{day.words}</span>
+                <span className="num text-note">{day.promisedMinutes > 0 && `${(day.promisedMinutes / 60).toFixed(1)} h`}</span>
+              </div>
+              <ul className="relative mt-1.5">
+                {day.tags.map((tag) => (
+                  <Tag key={tag.tag} tag={tag} />
+                ))}
+              </ul>
+              <p className="absolute text-note" style={{ top: depth + 44, left: 8 }}>
+                {day.overMinutes > 0 ? `over by ${(day.overMinutes / 60).toFixed(1)} h` : ""}
+              </p>
+            </li>
+          ))}
+        </ol>
+      </div>
+      <p className="mt-1 flex flex-wrap gap-6 text-note">
+        <span>One mark down a day is one bench hour. A tag is as long as the work left in it.</span>
+        {(Object.keys(moveWords) as WhoseMove[]).map((move) => (
+          <span key={move} className="flex items-center gap-2">
+            <svg aria-hidden="true" width="30" height="22" viewBox="-1 -1 66 46">
+              <path d={tagOutline(move, 64, 44)} className="ln-outline fl-sheet" />
+            </svg>
+            {move === "ours" ? "our move" : move === "shelf" ? "ready, on the shelf" : `${moveWords[move]} move`}
+          </span>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+function Tag({ tag }: { tag: RailTag }) {
+  const height = (tag.lengthMinutes / 60) * hourHeight - 6;
+  const top = (tag.fromMinutes / 60) * hourHeight + 6;
+  return (
+    <li className="absolute" style={{ top, left: 10, width: tagWidth, height }}>
+      <Link
+        href={tag.href}
+        className="relative block h-full overflow-hidden"
+        aria-label={`${tag.tag}, ${tag.owner}, ${tag.reel}, ${tag.station}, move: ${moveWords[tag.move]}${tag.late ? ", late" : ""}`}
+      >
+        <svg aria-hidden="true" className="absolute inset-0" width={tagWidth} height={height} viewBox={`0 0 ${tagWidth} ${height}`}>
+          <path d={tagOutline(tag.move, tagWidth - 2, height - 2)} transform="translate(1 1)" className="ln-outline fl-sheet" />
+          <circle cx={tagWidth / 2} cy="8" r="3.5" className="ln-leader" />
+          {tag.late && <path d={`M6 ${height - 14}V${height - 6}H40`} className="ln-leader" />}
+        </svg>
+        <span className="relative block px-2 pt-3 leading-4">
+          <span className="num text-note block font-medium">{tag.tag}</span>
+          <span className="block truncate font-semibold">{tag.owner}</span>
+          <span className="text-note block truncate">
+            {tag.late ? "LATE · " : ""}
+            {tag.station}
+          </span>
+        </span>
+      </Link>
+    </li>
+  );
+}

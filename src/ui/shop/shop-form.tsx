@@ -1,0 +1,91 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { formatMinor, parseMinor } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+
+interface Settings {
+  readonly shopName: string;
+  readonly ratePerHourMinor: number;
+  readonly taxBasisPoints: number;
+  readonly currency: string;
+  readonly benchHoursPerDay: number;
+  readonly dragSchool: "greased" | "dry";
+  readonly footSwitchKey: string;
+  readonly shortcuts: boolean;
+}
+
+/** The shop's rules. A job keeps the rates it was opened with; a change holds for the next reel. */
+export function ShopForm({ settings, save }: { settings: Settings; save: Action<void> }) {
+  const form = useForm({
+    defaultValues: {
+      ...settings,
+      rate: formatMinor(settings.ratePerHourMinor),
+      tax: String(settings.taxBasisPoints / 100),
+      benchHoursPerDay: String(settings.benchHoursPerDay),
+    },
+  });
+  const act = useAct(save);
+  const { register } = form;
+  const send = form.handleSubmit(({ rate, tax, benchHoursPerDay, ...rest }) => {
+    const rateMinor = parseMinor(rate);
+    if (rateMinor === null) return form.setError("rate", { message: "An amount such as 45 or 45.50." });
+    const percent = Number(tax.replace(",", "."));
+    if (!Number.isFinite(percent) || tax.trim() === "") return form.setError("tax", { message: "A percentage such as 20 or 8.1." });
+    const hours = Number(benchHoursPerDay.replace(",", "."));
+    if (!Number.isFinite(hours)) return form.setError("benchHoursPerDay", { message: "Hours such as 6 or 5.5." });
+    return act.press({ ...rest, ratePerHourMinor: rateMinor, taxBasisPoints: Math.round(percent * 100), benchHoursPerDay: hours });
+  });
+  const typed = form.formState.errors;
+  return (
+    <form
+      noValidate
+      className="flex flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send();
+      }}
+    >
+      <h1>Rules of the shop</h1>
+      <Field label="Name of the shop, as on the tags" error={act.fields.shopName}>
+        {(field) => <input {...field} {...register("shopName")} />}
+      </Field>
+      <div className="grid grid-cols-3 gap-3">
+        <Field label="Bench hour costs" error={typed.rate?.message ?? act.fields.ratePerHourMinor}>
+          {(field) => <input {...field} {...register("rate")} inputMode="decimal" />}
+        </Field>
+        <Field label="Tax, %" error={typed.tax?.message ?? act.fields.taxBasisPoints}>
+          {(field) => <input {...field} {...register("tax")} inputMode="decimal" />}
+        </Field>
+        <Field label="Currency" error={act.fields.currency}>
+          {(field) => <input {...field} {...register("currency")} className="num" />}
+        </Field>
+      </div>
+      <div className="grid grid-cols-3 gap-3">
+        <Field label="Bench hours a day" error={typed.benchHoursPerDay?.message ?? act.fields.benchHoursPerDay}>
+          {(field) => <input {...field} {...register("benchHoursPerDay")} inputMode="decimal" />}
+        </Field>
+        <Field label="Drag, when nobody says otherwise" error={act.fields.dragSchool}>
+          {(field) => (
+            <select {...field} {...register("dragSchool")}>
+              <option value="greased">greased</option>
+              <option value="dry">dry</option>
+            </select>
+          )}
+        </Field>
+        <Field label="Foot switch types" hint="The name of its key, such as PageDown" error={act.fields.footSwitchKey}>
+          {(field) => <input {...field} {...register("footSwitchKey")} className="num" />}
+        </Field>
+      </div>
+      <label className="flex min-h-10 items-center gap-3">
+        <input type="checkbox" {...register("shortcuts")} className="h-5 min-h-0 w-5 accent-ink" />
+        Single keys act as shortcuts
+      </label>
+      <button type="submit" className="key" disabled={act.busy}>
+        Keep these rules
+      </button>
+      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+    </form>
+  );
+}

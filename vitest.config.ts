@@ -1,0 +1,32 @@
+import { fileURLToPath } from "node:url";
+import { defineConfig } from "vitest/config";
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+const alias = { "@": here("./src"), "#demo": here("./demo"), "#tests": here("./tests") };
+
+export default defineConfig({
+  resolve: { alias },
+  test: {
+    projects: [
+      {
+        resolve: { alias },
+        test: {
+          name: "unit",
+          include: ["src/**/*.test.ts", "tests/reference/**/*.test.ts", "tests/data/**/*.test.ts"],
+          environment: "node",
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: "browser",
+          include: ["tests/browser/**/*.test.ts"],
+          environment: "node",
+          testTimeout: 180_000,
+          hookTimeout: 120_000,
+          fileParallelism: false, // two cores: one browser and one server at a time
+        },
+      },
+    ],
+  },
+});

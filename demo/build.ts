@@ -90,7 +90,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
         start,
         part.id,
         `${String.fromCharCode(65 + Math.floor(index / 8))}${(index % 8) + 1}`,
-        cheap ? 14 + (index % 5) : part.role === "main-gear" || part.role === "star" ? 0 : 2,
+        cheap ? 14 + (index % 5) : part.role === "main-gear" || part.role === "click-gear" ? 0 : 2,
         cheap ? 4 : 1,
       );
     });

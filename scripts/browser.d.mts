@@ -1,2 +1,5 @@
 import type { WebDriver } from "selenium-webdriver";
-export function openBrowser(options?: { width?: number; height?: number }): Promise<{ driver: WebDriver & { sendDevToolsCommand(name: string, params: object): Promise<void> }; close: () => Promise<void> }>;
+export function openBrowser(options?: {
+  width?: number;
+  height?: number;
+}): Promise<{ driver: WebDriver & { sendDevToolsCommand(name: string, params: object): Promise<void> }; close: () => Promise<void> }>;

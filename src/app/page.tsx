@@ -14,17 +14,14 @@ import { getDb, today } from "./server";
 export const metadata = { title: "Rack" };
 
 /** How much of a bench hour a tag needs to be read: shorter work still hangs this long. */
-const shortestMinutes = 50;
+const shortestMinutes = 60;
 
 export default function RackPage() {
   const db = getDb();
   const day = today();
   const settings = getShopSettings(db);
   const rack = listRack(db);
-  const last = rack.reduce(
-    (max, job) => (job.promisedOn > max ? job.promisedOn : max),
-    DateTime.fromISO(day).plus({ days: 7 }).toISODate()!,
-  );
+  const last = [DateTime.fromISO(day).plus({ days: 7 }).toISODate()!, ...rack.map((job) => job.promisedOn)].sort().at(-1)!;
   const count = Math.min(60, Math.max(8, DateTime.fromISO(last).diff(DateTime.fromISO(day), "days").days + 1));
   const days = Array.from({ length: count }, (_, i) => DateTime.fromISO(day).plus({ days: i }).toISODate()!);
   const minutesPerDay = settings.benchHoursPerDay * 60;
@@ -37,7 +34,7 @@ export default function RackPage() {
         hoursPerDay={settings.benchHoursPerDay}
         days={hangTags(rack, days, minutesPerDay, shortestMinutes).map((hung) => ({
           ...hung,
-          words: hung.day === day ? `Today, ${dayWords(hung.day)}` : dayWords(hung.day),
+          words: hung.day === day ? "Today" : dayWords(hung.day),
           tags: hung.tags.map((tag) => {
             const { job, move, station, promisedOn } = byTag.get(tag.tag)!;
             return {

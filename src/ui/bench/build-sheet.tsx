@@ -1,11 +1,13 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
-import type { Operation, PartType, Position } from "@/core/anatomy/types";
+import type { Anatomy, Operation, PartType, Position } from "@/core/anatomy/types";
+import { cutaway } from "@/core/schematic/cutaway";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { CutawayView } from "@/ui/glyphs/cutaway-view";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { NextLink } from "./next-link";
 import type { ShownWell } from "./tray-sheet";
@@ -23,6 +25,9 @@ interface Props {
   readonly steps: readonly ShownStep[];
   readonly currentId: string | null;
   readonly conflict: string | null;
+  readonly anatomy: Anatomy;
+  /** Seats that were never emptied, so they are in from the start. */
+  readonly neverOff: readonly string[];
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly done: Action<void>;
   readonly failed: Action<void>;
@@ -33,7 +38,7 @@ interface Props {
 const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped: "left in the tray for now" } as const;
 
 /** The way back, step by step, in the computed order. A gate that fails stops everything until it passes. */
-export function BuildSheet({ head, steps, currentId, conflict, partTypes, done, failed, skipped, undone }: Props) {
+export function BuildSheet({ head, steps, currentId, conflict, anatomy, neverOff, partTypes, done, failed, skipped, undone }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const doing = useAct(done, () => setChosen(null));
   const failing = useAct(failed);
@@ -43,6 +48,28 @@ export function BuildSheet({ head, steps, currentId, conflict, partTypes, done, 
   const isGate = step?.operation.kind === "gate";
   const lastDone = steps.findLast((s) => s.state === "done" || s.state === "failed" || s.state === "skipped");
   const type = step?.position ? partTypes[step.position.partTypeId] : undefined;
+  const drawing = useMemo(() => {
+    const seated = new Set([
+      ...neverOff,
+      ...steps.filter((s) => s.operation.kind === "place" && s.state === "done").map((s) => s.position!.id),
+    ]);
+    // A gate or a tightening has no part of its own: the assembly of the step before it is what lies under the hand.
+    const index = step ? steps.indexOf(step) : steps.length;
+    const about = step?.position ?? steps.slice(0, index).findLast((s) => s.position)?.position ?? null;
+    if (!about) return null;
+    const placing = step?.operation.kind === "place" && step.state !== "done" ? about.id : null;
+    const assembly = anatomy.assemblies.find((a) => a.id === about.assemblyId)!;
+    return { assembly, view: cutaway(anatomy, new Map(Object.entries(partTypes)), assembly.id, seated, placing) };
+  }, [anatomy, neverOff, partTypes, step, steps]);
+  const doneCount = steps.filter((s) => s.state === "done").length;
+  const listRef = useRef<HTMLOListElement>(null);
+  const hereId = step?.operation.id;
+  useEffect(() => {
+    const list = listRef.current;
+    const here = hereId ? list?.querySelector<HTMLElement>(`[data-step="${hereId}"]`) : null;
+    // Only the list scrolls, never the page under the gloved hand.
+    if (list && here) list.scrollTop = here.offsetTop - list.offsetTop - list.clientHeight / 3;
+  }, [hereId]);
   const press = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
   const busy = doing.busy || failing.busy || skipping.busy || undoing.busy;
   return (
@@ -85,64 +112,119 @@ export function BuildSheet({ head, steps, currentId, conflict, partTypes, done, 
       }
     >
       <Refused message={conflict ?? doing.message ?? failing.message ?? skipping.message ?? undoing.message} />
-      <div className="grid gap-6 lg:grid-cols-[1fr_380px]">
-        <div>
+      <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
+        <div className="min-w-0">
           {!steps.length && <p>Nothing was taken off, so there is nothing to build.</p>}
+          {drawing && (
+            <div className="relative h-[300px] border border-ink">
+              <p className="absolute top-1 left-2 text-note">{drawing.assembly.name}, as it should look now</p>
+              <CutawayView
+                drawing={drawing.view}
+                title={`${drawing.assembly.name} as it should look now${drawing.view.next ? `, ${drawing.view.next.name} over its seat` : ""}`}
+              />
+              {step?.well?.photoHash && step.operation.kind === "place" && (
+                // biome-ignore lint/performance/noImgElement: a private picture of this server, sized at upload
+                <img
+                  src={`/api/photos/${step.well.photoHash}`}
+                  alt="The joint as it lay when it was opened"
+                  className="absolute top-0 right-0 h-full max-w-[48%] border-l border-ink bg-sheet object-contain"
+                />
+              )}
+            </div>
+          )}
           {step && (
-            <>
-              <h1>{step.operation.words}</h1>
-              {type && <p className="num">{sizeWords(type.shape)}</p>}
-              {step.well && (
-                <p className="text-head">
-                  From well <span className="num">{step.well.well}</span>
-                  {step.well.renewed && ", the new piece"}
-                </p>
+            <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
+              <div>
+                <h1>
+                  {isGate && "Gate: "}
+                  {step.operation.words}
+                </h1>
+                {type && <p className="num">{sizeWords(type.shape)}</p>}
+                {step.well && step.operation.kind === "place" && (
+                  <p className="mt-1 text-head">
+                    From well <span className="num">{step.well.well}</span>
+                    {step.well.renewed && ", the new piece"}
+                    {step.well.verdict === "replace" && !step.well.renewed && ": to be replaced, the new piece is not here yet"}
+                  </p>
+                )}
+                {isGate && step.state !== "failed" && <p className="mt-1">Test it now: what comes next covers it.</p>}
+                {isGate && step.state === "failed" && (
+                  <div className="alarm mt-2" role="alert">
+                    <p className="font-semibold">Stop. It did not pass; nothing else goes on before it does. Look here:</p>
+                    <ol className="list-decimal pl-6">
+                      {step.operation.lookAt.map((look) => (
+                        <li key={look}>{look}</li>
+                      ))}
+                    </ol>
+                  </div>
+                )}
+                {step.position?.caution && step.operation.kind === "place" && <p className="alarm mt-2">{step.position.caution}</p>}
+              </div>
+              {step.position && step.operation.kind === "place" && (
+                <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
+                  {(step.well?.orientation || step.position.orientation) && (
+                    <>
+                      <dt className="text-note">Lies</dt>
+                      <dd className="font-semibold">{step.well?.orientation || step.position.orientation}</dd>
+                    </>
+                  )}
+                  {step.position.hole && (
+                    <>
+                      <dt className="text-note">Hole</dt>
+                      <dd>{step.position.hole}</dd>
+                    </>
+                  )}
+                  <dt className="text-note">Lubricant</dt>
+                  <dd>
+                    {step.position.lubricant
+                      ? `${step.position.lubricant.product}, ${step.position.lubricant.amount}: ${step.position.lubricant.why}`
+                      : "none"}
+                  </dd>
+                  {step.position.trap && (
+                    <>
+                      <dt className="text-note">Trap</dt>
+                      <dd className="border-l-4 border-ink pl-2">{step.position.trap}</dd>
+                    </>
+                  )}
+                  {step.well?.note && (
+                    <>
+                      <dt className="text-note">Noted</dt>
+                      <dd>{step.well.note}</dd>
+                    </>
+                  )}
+                </dl>
               )}
-              {step.position?.orientation && <p>Lies: {step.well?.orientation || step.position.orientation}</p>}
-              {step.position?.hole && <p>Hole: {step.position.hole}</p>}
-              {step.position?.lubricant && step.operation.kind === "place" && (
-                <p>
-                  {step.position.lubricant.product}, {step.position.lubricant.amount}: {step.position.lubricant.why}
-                </p>
-              )}
-              {step.operation.tool && <p>Tool: {step.operation.tool}</p>}
-              {step.position?.caution && step.operation.kind === "place" && <p className="alarm mt-2">{step.position.caution}</p>}
-              {step.position?.trap && step.operation.kind === "place" && (
-                <p className="mt-2 border-l-4 border-ink pl-3">Trap: {step.position.trap}</p>
-              )}
-              {isGate && step.state === "failed" && (
-                <div className="alarm mt-2">
-                  <p className="font-semibold">Stop. It did not pass; nothing else goes on before it does. Look here:</p>
-                  <ol className="list-decimal pl-6">
-                    {step.operation.lookAt.map((look) => (
-                      <li key={look}>{look}</li>
-                    ))}
-                  </ol>
-                </div>
-              )}
-            </>
+              {step.operation.tool && <p className="self-start">Tool: {step.operation.tool}</p>}
+            </div>
           )}
         </div>
-        <ol className="max-h-[60dvh] overflow-auto">
-          {steps.map((s, index) => (
-            <li key={s.operation.id} className="rule-row">
-              <button
-                type="button"
-                className="flex min-h-10 w-full gap-3 text-left"
-                aria-current={s.operation.id === step?.operation.id ? "step" : undefined}
-                onClick={() => setChosen(s.operation.id)}
-              >
-                <span className="num w-8 text-note">{index + 1}</span>
-                <span className={s.state === "done" ? "" : "font-semibold text-brass"}>
-                  {s.operation.kind === "gate" && "Gate: "}
-                  {s.operation.words}
-                  {s.operation.id === step?.operation.id && " ◂"}
-                </span>
-                <span className="ml-auto text-note">{stateWords[s.state]}</span>
-              </button>
-            </li>
-          ))}
-        </ol>
+        <div>
+          <p>
+            <span className="num text-head font-medium">
+              {doneCount}/{steps.length}
+            </span>{" "}
+            steps done
+          </p>
+          <ol className="mt-1 max-h-[460px] overflow-auto border-t border-ink" ref={listRef}>
+            {steps.map((s, index) => (
+              <li key={s.operation.id} className="rule-row" data-step={s.operation.id}>
+                <button
+                  type="button"
+                  className={`flex min-h-9 w-full items-center gap-2 text-left ${s.operation.id === step?.operation.id ? "bg-ink text-sheet" : ""}`}
+                  aria-current={s.operation.id === step?.operation.id ? "step" : undefined}
+                  onClick={() => setChosen(s.operation.id)}
+                >
+                  <span className="num w-8 text-right text-note">{index + 1}</span>
+                  <span className={s.state === "done" || s.operation.id === step?.operation.id ? "" : "font-semibold text-brass"}>
+                    {s.operation.kind === "gate" && "Gate: "}
+                    {s.operation.words}
+                  </span>
+                  <span className="ml-auto pr-1 text-note whitespace-nowrap">{stateWords[s.state]}</span>
+                </button>
+              </li>
+            ))}
+          </ol>
+        </div>
       </div>
     </BenchSheet>
   );

@@ -1,13 +1,17 @@
 "use client";
 import Link from "next/link";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { formatMinor } from "@/core/money/money";
+import { modelPlates } from "@/core/schematic/assembly-plate";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { AssemblyTabs } from "@/ui/glyphs/assembly-tabs";
+import { Glyph } from "@/ui/glyphs/glyph";
+import { PlateView } from "@/ui/glyphs/plate";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { NextLink } from "./next-link";
 
@@ -46,65 +50,97 @@ export function seatWords(seat: SeatFacts): string {
   return seat.inTray ? `in well ${seat.well}` : "in the reel";
 }
 
+/** The model's schematic as the way to its parts: a callout gives number, size, price and stock, and is used here or ordered. */
 export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, undoUse, order }: Props) {
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
+  const plates = useMemo(() => modelPlates(anatomy, new Map(Object.entries(partTypes))), [anatomy, partTypes]);
   const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
+  const [assemblyId, setAssemblyId] = useState(anatomy.positions.find((p) => p.id === picked)!.assemblyId);
   const using = useAct(use);
   const undoing = useAct(undoUse);
   const ordering = useAct(order);
+  const pick = (id: string) => {
+    setPicked(id);
+    setAssemblyId(anatomy.positions.find((p) => p.id === id)!.assemblyId);
+    for (const act of [using, undoing, ordering]) act.clear();
+  };
   const position = anatomy.positions.find((p) => p.id === picked);
   const seat = facts.get(picked);
   const type = position && partTypes[position.partTypeId];
+  const plate = plates.find((candidate) => candidate.assemblyId === assemblyId)!;
+  const siblings = plate.callouts.find((callout) => callout.positionIds.includes(picked))?.positionIds ?? [picked];
   const press = { jobId: head.jobId, positionId: picked };
   return (
     <BenchSheet head={head} station="parts" act={<NextLink href={`/bench/${head.tag}/build`} words="On to Build" />}>
-      <div className="grid gap-6 lg:grid-cols-[1fr_340px]">
-        <div>
-          {anatomy.assemblies.map((assembly) => (
-            <section key={assembly.id} className="mb-3">
-              <h2>{assembly.name}</h2>
-              <ul>
-                {anatomy.positions
-                  .filter((p) => p.assemblyId === assembly.id)
-                  .map((p) => (
-                    <li key={p.id} className="rule-row">
-                      <button
-                        type="button"
-                        className="flex min-h-10 w-full gap-4 text-left"
-                        aria-pressed={p.id === picked}
-                        onClick={() => setPicked(p.id)}
-                      >
-                        <span className="num w-32">{partTypes[p.partTypeId]?.number}</span>
-                        <span className="w-64 font-semibold text-brass">{p.name}</span>
-                        <span>{seatWords(facts.get(p.id)!)}</span>
-                      </button>
-                    </li>
-                  ))}
-              </ul>
-            </section>
-          ))}
+      <div className="grid gap-6 lg:grid-cols-[1fr_330px]">
+        <div className="flex min-w-0 flex-col gap-3">
+          <AssemblyTabs assemblies={anatomy.assemblies} chosen={assemblyId} onChoose={setAssemblyId} />
+          <div className="h-[340px] border border-ink p-2">
+            <PlateView
+              plate={plate}
+              title={`Schematic: ${anatomy.assemblies.find((assembly) => assembly.id === assemblyId)?.name}`}
+              names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
+              states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
+              pickedPositionId={picked}
+              onPick={pick}
+            />
+          </div>
+          <div>
+            <h3>Wanted by this job</h3>
+            {!wanted.length && <p>Nothing is marked to be replaced.</p>}
+            <ul className="flex flex-wrap gap-2">
+              {wanted.map((s) => (
+                <li key={s.positionId}>
+                  <button type="button" className="key key-small" aria-pressed={s.positionId === picked} onClick={() => pick(s.positionId)}>
+                    {anatomy.positions.find((p) => p.id === s.positionId)?.name}
+                    <span className="text-note font-normal">
+                      {s.need ? needWords[s.need] : (s.stock?.count ?? 0) > (s.stock?.keptAside ?? 0) ? "in the bin" : "short"}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
         </div>
         {position && seat && type && (
-          <div className="flex flex-col gap-3 self-start border-2 border-ink p-3" role="status">
-            <p className="num text-head">{type.number}</p>
-            <h2>{position.name}</h2>
-            <p>
-              {type.name}, {type.material}
-            </p>
+          <div className="flex flex-col gap-2 self-start border-2 border-ink p-3" role="status">
+            <div className="flex items-start justify-between gap-2">
+              <p className="num text-head font-medium">{type.number}</p>
+              <Glyph type={type} turned={position.turned} widthPx={110} heightPx={90} />
+            </div>
+            <h2>{type.name}</h2>
             <p className="num">{sizeWords(type.shape)}</p>
+            <p>{type.material}</p>
+            {siblings.length > 1 ? (
+              <label className="text-note">
+                Which of the {siblings.length}
+                <select value={picked} onChange={(event) => pick(event.target.value)}>
+                  {siblings.map((id) => (
+                    <option key={id} value={id}>
+                      {anatomy.positions.find((p) => p.id === id)?.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            ) : (
+              <p>Seat: {position.name}</p>
+            )}
             <p>
-              Price <span className="num">{formatMinor(seat.priceMinor)}</span> {currency} · in stock{" "}
-              <span className="num">{seat.stock?.count ?? 0}</span>
-              {seat.stock && ` (bin ${seat.stock.bin}${seat.stock.keptAside ? `, ${seat.stock.keptAside} kept aside` : ""})`}
+              <span className="num text-head">{formatMinor(seat.priceMinor)}</span> {currency} · in stock{" "}
+              <span className="num text-head">{seat.stock?.count ?? 0}</span>
             </p>
-            <p className="font-semibold">{seatWords(seat)}</p>
+            <p className="text-note">
+              {seat.stock ? `Bin ${seat.stock.bin}` : "No bin yet"}
+              {seat.stock?.keptAside ? `, ${seat.stock.keptAside} kept aside` : ""}
+            </p>
+            <p className="font-semibold">Now: {seatWords(seat)}</p>
             {seat.renewed ? (
               <Key busy={undoing.busy} disabled={seat.refitted || head.closed} onPress={() => undoing.press(press)}>
                 Undo: back into the bin
               </Key>
             ) : (
-              <>
+              <div className="grid grid-cols-2 gap-3">
                 <Key shortcut="w" words="Used here" busy={using.busy} disabled={head.closed} onPress={() => using.press(press)}>
                   Used here
                 </Key>
@@ -117,7 +153,7 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
                 >
                   Order
                 </Key>
-              </>
+              </div>
             )}
             {seat.need && seat.need !== "arrived" && (
               <Link className="act-link" href="/stores">

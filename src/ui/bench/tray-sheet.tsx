@@ -6,8 +6,10 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { Glyph } from "@/ui/glyphs/glyph";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { NextLink } from "./next-link";
+import { PictureKey } from "./picture-key";
 
 export interface ShownWell {
   readonly well: number;
@@ -87,12 +89,15 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
           <h2>Comes off next</h2>
           {next && type && (
             <div className="mt-2 border-2 border-ink p-3">
+              <div className="slides-in flex justify-center" key={next.id}>
+                <Glyph type={type} turned={next.turned} widthPx={270} heightPx={130} scale={4} />
+              </div>
               <p className="text-head font-semibold">{next.name}</p>
               <p className="num">{sizeWords(type.shape)}</p>
               {next.hole && <p>Hole: {next.hole}</p>}
               {next.orientation && <p>Lies: {next.orientation}</p>}
               {next.hides && <p>It clings or hides: look for it on the part above.</p>}
-              {next.caution && <p className="alarm mt-2">{next.caution}</p>}
+              {next.caution && <p className="alarm mt-2">{next.caution} Makers and local rules stand above this.</p>}
             </div>
           )}
           <label className="mt-3 block text-note" htmlFor="other-part">
@@ -117,26 +122,32 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
         <div>
           <h2>Tray</h2>
           {!wells.length && <p>Empty. The first part goes into well 1.</p>}
-          <ol className="mt-2 grid grid-cols-2 gap-px xl:grid-cols-3">
-            {wells.map((well) => (
-              <li key={well.positionId} className={`border border-ink ${well.refitted ? "border-dashed" : ""}`}>
-                <button
-                  type="button"
-                  className="flex min-h-14 w-full items-start gap-2 p-2 text-left"
-                  aria-pressed={shown?.positionId === well.positionId}
-                  onClick={() => setOpenWell(well.positionId)}
-                >
-                  <span className="num text-note">{well.well}</span>
-                  <span>
-                    <span className="font-semibold text-brass">{byId.get(well.positionId)?.name}</span>
-                    <span className="block text-note">
-                      {well.refitted ? "refitted" : well.renewed ? "new piece" : wellVerdictWords[well.verdict]}
-                      {well.note && `: ${well.note}`}
+          <ol className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] border-t border-l border-ink">
+            {wells.map((well) => {
+              const position = byId.get(well.positionId)!;
+              return (
+                <li key={well.positionId} className="border-r border-b border-ink">
+                  <button
+                    type="button"
+                    className={`relative flex h-28 w-full flex-col items-center justify-between p-1 ${shown?.positionId === well.positionId ? "outline-2 -outline-offset-2 outline-ink" : ""}`}
+                    aria-pressed={shown?.positionId === well.positionId}
+                    onClick={() => setOpenWell(well.positionId)}
+                  >
+                    <span className="num absolute top-0.5 left-1 text-note">{well.well}</span>
+                    {well.photoHash && <span className="absolute top-0.5 right-1 text-note">pic</span>}
+                    {well.refitted ? (
+                      <span className="flex h-16 w-full items-center justify-center border border-dashed border-ink text-note">empty</span>
+                    ) : (
+                      <Glyph type={partTypes[position.partTypeId]!} turned={position.turned} widthPx={88} heightPx={66} scale={1.6} />
+                    )}
+                    <span className="line-clamp-2 text-note leading-[14px] text-brass">
+                      {position.name}
+                      {well.renewed ? " · new" : well.verdict !== "ok" ? ` · ${wellVerdictWords[well.verdict]}` : ""}
                     </span>
-                  </span>
-                </button>
-              </li>
-            ))}
+                  </button>
+                </li>
+              );
+            })}
           </ol>
         </div>
         {shown && (
@@ -188,6 +199,7 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
               Keep
             </button>
             <Refused message={Object.keys(noting.fields).length ? null : noting.message} />
+            <PictureKey head={head} positionId={shown.positionId} photoHash={shown.photoHash} />
           </form>
         )}
       </div>

@@ -9,12 +9,15 @@ export const metadata = { title: "Build" };
 export default async function BuildPage(props: StationProps) {
   const { head, job, version } = await loadBench(props);
   const build = getBuild(getDb(), job, version);
+  const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
   return (
     <BuildSheet
       head={head}
       steps={build.steps}
       currentId={build.current?.operation.id ?? null}
       conflict={build.conflict}
+      anatomy={version.anatomy}
+      neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}
       done={stepDone}
       failed={gateFailed}

@@ -1,0 +1,55 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
+import { Refused } from "@/ui/controls/field";
+import type { BenchHead } from "./bench-sheet";
+
+/** The picture of the joint as it lay when this part came off: from the phone's camera or a file. It comes back at the step that closes it. */
+export function PictureKey({ head, positionId, photoHash }: { head: BenchHead; positionId: string; photoHash: string | null }) {
+  const input = useRef<HTMLInputElement>(null);
+  const router = useRouter();
+  const [message, setMessage] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const send = async (file: File) => {
+    setBusy(true);
+    setMessage(null);
+    const form = new FormData();
+    form.set("photo", file);
+    form.set("jobId", String(head.jobId));
+    form.set("positionId", positionId);
+    const response = await fetch("/api/photos", { method: "POST", body: form }).catch(() => null);
+    setBusy(false);
+    if (input.current) input.current.value = "";
+    if (response?.ok) return router.refresh();
+    const answer = response ? ((await response.json().catch(() => null)) as { message?: string } | null) : null;
+    setMessage(answer?.message ?? "The picture did not arrive. It is still on your phone: send it again.");
+  };
+
+  return (
+    <div className="flex flex-col gap-2">
+      {photoHash && (
+        // A private picture from this server, of a size made at upload: the image optimiser has nothing to add.
+        // biome-ignore lint/performance/noImgElement: see above
+        <img src={`/api/photos/${photoHash}`} alt="The joint as it lay" className="max-h-52 border border-ink object-contain" />
+      )}
+      <input
+        ref={input}
+        type="file"
+        accept="image/jpeg,image/png,image/webp"
+        capture="environment"
+        className="sr-only"
+        aria-label="Picture of the joint"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void send(file);
+        }}
+      />
+      <button type="button" className="key" disabled={busy || head.closed} onClick={() => input.current?.click()}>
+        {busy ? "Sending…" : photoHash ? "Another picture" : "Picture of the joint"}
+      </button>
+      <Refused message={message} />
+    </div>
+  );
+}

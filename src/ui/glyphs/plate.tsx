@@ -1,0 +1,79 @@
+import type { Plate } from "@/core/schematic/assembly-plate";
+import { GlyphLines } from "./glyph";
+
+interface Props {
+  readonly plate: Plate;
+  readonly title: string;
+  readonly pickedPositionId?: string | null;
+  /** What a callout's part is doing, by its first seat: drawn under the number. */
+  readonly states?: Readonly<Record<string, string>>;
+  readonly names: Readonly<Record<string, string>>;
+  readonly onPick: (positionId: string) => void;
+}
+
+/** An exploded plate that can be touched: a callout is a key of at least 24 px whatever the scale. */
+export function PlateView({ plate, title, pickedPositionId, states = {}, names, onPick }: Props) {
+  const { viewBox: box } = plate;
+  // Text is set for a plate about 900 px wide, so that it is never below the smallest of the four sizes at 1280.
+  const unit = box.width / 900;
+  return (
+    <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className="max-h-full w-full" role="group" aria-label={title}>
+      <line x1={plate.axis.from} x2={plate.axis.to} y1={0} y2={0} className="ln-axis" />
+      {plate.callouts.map((callout) => (
+        <g key={callout.item} transform={`translate(${callout.x} 0)`}>
+          <GlyphLines paths={callout.glyph.paths} />
+        </g>
+      ))}
+      {plate.callouts.map((callout) => {
+        const id = callout.positionIds[0]!;
+        const picked = pickedPositionId !== undefined && pickedPositionId !== null && callout.positionIds.includes(pickedPositionId);
+        const [x, y] = callout.label;
+        const words = `${callout.item}: ${names[id]}${callout.positionIds.length > 1 ? `, ${callout.positionIds.length} of them` : ""}${states[id] ? `, ${states[id]}` : ""}`;
+        const half = 4.2;
+        return (
+          <g key={callout.item}>
+            <polyline points={callout.leader.map((point) => point.join(",")).join(" ")} className="ln-leader" />
+            <g
+              role="button"
+              tabIndex={0}
+              aria-label={words}
+              aria-pressed={picked}
+              className="cursor-pointer"
+              onClick={() => onPick(id)}
+              onKeyDown={(event) => {
+                if (event.key !== "Enter" && event.key !== " ") return;
+                event.preventDefault();
+                onPick(id);
+              }}
+            >
+              <title>{words}</title>
+              <rect
+                x={x - half}
+                y={y - 7}
+                width={half * 2}
+                height={7}
+                className={picked ? "ln-outline fl-ink" : "ln-leader"}
+                style={picked ? {} : { fill: "var(--color-sheet)" }}
+              />
+              <text
+                x={x}
+                y={y - 2.2}
+                textAnchor="middle"
+                fontSize={Math.max(16 * unit, 3.4)}
+                fontFamily="var(--font-mono)"
+                style={{ fill: picked ? "var(--color-sheet)" : "var(--color-brass)", fontWeight: 500 }}
+              >
+                {callout.item}
+              </text>
+              {callout.positionIds.length > 1 && (
+                <text x={x + half + 0.6} y={y - 2.2} fontSize={Math.max(13 * unit, 2.8)} fontFamily="var(--font-mono)">
+                  ×{callout.positionIds.length}
+                </text>
+              )}
+            </g>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

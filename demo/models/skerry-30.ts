@@ -365,6 +365,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Handle lock screw",
       "lock-screw",
       {
+        acrossMm: 8,
         restsOn: ["handle-nut"],
         hole: "in the handle, beside the nut",
         orientation: "slot out",
@@ -379,6 +380,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Eccentric",
       "eccentric",
       {
+        acrossMm: -16,
         restsOn: ["head-plate"],
         orientation: "stud towards the yoke",
         lubricant: { product: "light oil", amount: "1 drop behind it", why: "grease here gums the lever" },
@@ -389,18 +391,25 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Eccentric spring",
       "eccentric-spring",
       {
+        acrossMm: -16,
         restsOn: ["eccentric"],
         caution: "The eccentric spring flies: glasses on, a finger over it.",
         orientation: "long leg to the plate's rim",
         trap: "A proud end hooks the jack.",
       },
     ],
-    ["lever", "Free-spool lever", "lever", { passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "up is free" }],
+    [
+      "lever",
+      "Free-spool lever",
+      "lever",
+      { acrossMm: -16, passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "up is free" },
+    ],
     [
       "jack",
       "Jack",
       "jack",
       {
+        acrossMm: -4,
         restsOn: ["eccentric-spring"],
         orientation: "hole on the eccentric's stud",
         lubricant: grease("a dab", "it slides"),
@@ -412,6 +421,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Yoke",
       "yoke",
       {
+        acrossMm: 8,
         restsOn: ["jack"],
         heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"],
         orientation: "shoulder to the jack",
@@ -423,6 +433,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Pinion",
       "pinion",
       {
+        acrossMm: 8,
         restsOn: ["yoke"],
         heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"],
         turnsWith: "spool",
@@ -435,19 +446,30 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "yoke-spring-front",
       "Yoke spring, front",
       "yoke-spring",
-      { restsOn: ["yoke"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright on the yoke's ear" },
+      {
+        acrossMm: 20,
+        restsOn: ["yoke"],
+        caution: "The yoke springs fly: glasses on, hand cupped.",
+        orientation: "upright on the yoke's ear",
+      },
     ],
     [
       "yoke-spring-rear",
       "Yoke spring, rear",
       "yoke-spring",
-      { restsOn: ["yoke"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright on the yoke's ear" },
+      {
+        acrossMm: -4,
+        restsOn: ["yoke"],
+        caution: "The yoke springs fly: glasses on, hand cupped.",
+        orientation: "upright on the yoke's ear",
+      },
     ],
     [
       "head-screw-top",
       "Head plate screw, top",
       "head-screw",
       {
+        acrossMm: 26,
         passesThrough: ["head-plate"],
         restsOn: ["frame"],
         hole: "post 1, top",
@@ -459,13 +481,13 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "head-screw-front",
       "Head plate screw, front",
       "head-screw",
-      { passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 2, front", lubricant: screwFilm },
+      { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 2, front", lubricant: screwFilm },
     ],
     [
       "head-screw-rear",
       "Head plate screw, rear",
       "head-screw",
-      { passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 3, rear", lubricant: screwFilm },
+      { acrossMm: -26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 3, rear", lubricant: screwFilm },
     ],
   ],
   spool: [
@@ -480,12 +502,13 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
         orientation: "long shaft end to the pinion",
       },
     ],
-    ["click-gear", "Click gear", "click-gear", { ridesOn: "spool", turnsWith: "spool", orientation: "on the tail end" }],
+    ["click-gear", "Click gear", "click-gear", { alongMm: 8, ridesOn: "spool", turnsWith: "spool", orientation: "on the tail end" }],
     [
       "tail-bearing",
       "Spool bearing, tail",
       "spool-bearing",
       {
+        alongMm: 1,
         ridesOn: "spool",
         restsOn: ["click-gear"],
         turnsWith: "spool",
@@ -497,6 +520,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Spool bearing, head",
       "spool-bearing",
       {
+        alongMm: 55,
         ridesOn: "spool",
         turnsWith: "spool",
         hides: true,
@@ -511,6 +535,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Click tongue",
       "click-tongue",
       {
+        acrossMm: -12,
         restsOn: ["tail-plate"],
         turnsWith: "frame",
         heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"],
@@ -523,6 +548,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Click spring",
       "click-spring",
       {
+        acrossMm: -12,
         restsOn: ["click-tongue"],
         heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"],
         caution: "The click spring flies: glasses on, a finger over it.",
@@ -533,7 +559,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "click-button",
       "Click button",
       "click-button",
-      { passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" },
+      { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" },
     ],
     [
       "cap",
@@ -551,19 +577,19 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "tail-screw-top",
       "Tail plate screw, top",
       "tail-screw",
-      { passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", lubricant: screwFilm },
+      { acrossMm: 26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", lubricant: screwFilm },
     ],
     [
       "tail-screw-front",
       "Tail plate screw, front",
       "tail-screw",
-      { passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 2, front", lubricant: screwFilm },
+      { acrossMm: 6, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 2, front", lubricant: screwFilm },
     ],
     [
       "tail-screw-rear",
       "Tail plate screw, rear",
       "tail-screw",
-      { passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 3, rear", lubricant: screwFilm },
+      { acrossMm: -26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 3, rear", lubricant: screwFilm },
     ],
   ],
   bridge: [
@@ -593,15 +619,21 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "sleeve-pin",
       "Sleeve pin",
       "sleeve-pin",
-      { passesThrough: ["gear-sleeve"], restsOn: ["bridge"], orientation: "flush both ends, threads untouched" },
+      {
+        alongMm: 4,
+        heldBy: ["ratchet"],
+        passesThrough: ["gear-sleeve"],
+        restsOn: ["bridge"],
+        orientation: "flush both ends, threads untouched",
+      },
     ],
     [
       "ratchet",
       "Anti-reverse ratchet",
       "ratchet",
       {
+        alongMm: 5.5,
         ridesOn: "gear-sleeve",
-        restsOn: ["sleeve-pin"],
         turnsWith: "sleeve",
         orientation: "steep side of the teeth to the dog",
         lubricant: { product: "light oil", amount: "1 drop", why: "the dog must fall by itself" },
@@ -612,6 +644,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Anti-reverse dog",
       "dog",
       {
+        acrossMm: 20,
         restsOn: ["bridge"],
         orientation: "square nose to the ratchet",
         lubricant: { product: "light oil", amount: "1 drop", why: "it must swing freely" },
@@ -623,6 +656,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Dog spring",
       "dog-spring",
       {
+        acrossMm: 20,
         restsOn: ["dog"],
         caution: "The dog spring flies: glasses on, cup the hand over it.",
         orientation: "behind its stud",
@@ -634,6 +668,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Bridge screw, top front",
       "bridge-screw-part",
       {
+        acrossMm: 22,
         passesThrough: ["head-plate", "yoke-spring-front"],
         restsOn: ["bridge"],
         hole: "bridge, top front",
@@ -646,6 +681,7 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "Bridge screw, top rear",
       "bridge-screw-part",
       {
+        acrossMm: 14,
         passesThrough: ["head-plate", "yoke-spring-rear"],
         restsOn: ["bridge"],
         hole: "bridge, top rear",
@@ -657,13 +693,13 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "bridge-screw-low-front",
       "Bridge screw, low front",
       "bridge-screw-full",
-      { passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low front", lubricant: screwFilm },
+      { acrossMm: -14, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low front", lubricant: screwFilm },
     ],
     [
       "bridge-screw-low-rear",
       "Bridge screw, low rear",
       "bridge-screw-full",
-      { passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low rear", lubricant: screwFilm },
+      { acrossMm: -22, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low rear", lubricant: screwFilm },
     ],
   ],
   stack: [
@@ -760,13 +796,25 @@ const seats: Record<string, [id: string, name: string, partTypeId: string, seat:
       "foot-screw-front",
       "Foot screw, front",
       "foot-screw",
-      { restsOn: ["foot"], hole: "foot, front", lubricant: screwFilm, trap: "Short ones here: a long screw goes through the frame." },
+      {
+        acrossMm: 9,
+        restsOn: ["foot"],
+        hole: "foot, front",
+        lubricant: screwFilm,
+        trap: "Short ones here: a long screw goes through the frame.",
+      },
     ],
     [
       "foot-screw-rear",
       "Foot screw, rear",
       "foot-screw",
-      { restsOn: ["foot"], hole: "foot, rear", lubricant: screwFilm, trap: "Short ones here: a long screw goes through the frame." },
+      {
+        acrossMm: -9,
+        restsOn: ["foot"],
+        hole: "foot, rear",
+        lubricant: screwFilm,
+        trap: "Short ones here: a long screw goes through the frame.",
+      },
     ],
   ],
 };

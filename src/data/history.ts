@@ -3,6 +3,7 @@ import type { Db } from "./database";
 export interface FittedPart {
   readonly positionId: string;
   readonly positionName: string;
+  readonly partTypeId: string;
   readonly number: string;
   readonly name: string;
 }
@@ -11,7 +12,7 @@ export interface FittedPart {
 export const listFittedParts = (db: Db, jobId: number): FittedPart[] =>
   db
     .prepare(
-      `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.number, part_type.name
+      `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.number, part_type.name
        FROM instance JOIN job ON job.id = instance.fitted_job_id
        JOIN position ON position.model_version_id = job.model_version_id AND position.id = instance.position_id
        JOIN part_type ON part_type.id = instance.part_type_id

@@ -1,4 +1,4 @@
-import type { OrderLine, SupplierDesk } from "@/devices/supplier-desk";
+import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";

@@ -3,6 +3,7 @@ import { type Consent, consentFor, type Estimate, estimate, type LabourLine, typ
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
+import { listFittedParts } from "./history";
 import { getOpenJob, type Job, priceInJob } from "./jobs";
 import { writeJournal } from "./journal";
 import { getModelVersion } from "./models";
@@ -62,6 +63,18 @@ export function getQuote(db: Db, job: Job): Quote {
   const sum = estimate(labour, parts, job.rates);
   const answers = listAnswers(db, job.id);
   return { labour, parts, estimate: sum, answers, consent: consentFor(sum.totalMinor, job.limitMinor, answers) };
+}
+
+/** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
+export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
+  const { labour } = getQuote(db, job);
+  const parts = listFittedParts(db, job.id).map((part) => ({
+    partTypeId: part.partTypeId,
+    words: part.name,
+    quantity: 1,
+    priceMinor: priceInJob(db, job.id, part.partTypeId),
+  }));
+  return { labour, estimate: estimate(labour, parts, job.rates) };
 }
 
 /** Foresees a part for a seat, or strikes it. */

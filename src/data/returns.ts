@@ -3,7 +3,7 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
-import { getQuote } from "./quotes";
+import { getBill } from "./quotes";
 
 /** What came with the reel and has not been ticked off. */
 export const notGivenBack = (job: Job): string[] => job.brought.filter((item) => item.givenBackAt === null).map((item) => item.item);
@@ -38,7 +38,7 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string): { total
   const job = getOpenJob(ctx.db, jobId);
   const [first, ...others] = handBackBlocks(ctx.db, job);
   if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
-  const { totalMinor } = getQuote(ctx.db, job).estimate;
+  const { totalMinor } = getBill(ctx.db, job).estimate;
   ctx.db
     .prepare(
       "UPDATE job SET station = 'closed', closed_at = ?, final_total_minor = ?, signed_by = ?, row_version = row_version + 1 WHERE id = ?",

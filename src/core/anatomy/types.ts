@@ -30,6 +30,10 @@ export const positionSchema = z.object({
   /** The place along the assembly's axis, counted from the base up. */
   ordinal: z.number().int().min(0),
   partTypeId: id,
+  /** Where the seat lies beside the assembly's axis, mm up: a screw in its hole, a tongue under its button. */
+  acrossMm: z.number().min(-100).max(100).default(0),
+  /** Where the seat lies along the axis, mm from the assembly's base; without it on top of what it rests on. */
+  alongMm: z.number().min(-100).max(200).optional(),
   /** Turned end for end against the way the glyph is drawn: a cup that looks the other way. */
   turned: z.boolean().default(false),
   turnsWith: z.enum(members).default("none"),

@@ -25,6 +25,8 @@ export interface Glyph {
   readonly down: number;
   /** Axial thickness as drawn, mm: what the next part sits on top of. */
   readonly length: number;
+  /** Where along the axis the highest rim is, for a leader to touch; without it the middle. */
+  readonly peak?: number;
 }
 
 export interface GlyphOptions {
@@ -251,7 +253,7 @@ export function drawGlyph(shape: PartShape, options: GlyphOptions = {}): Glyph {
         0,
         shape.lengthMm,
         Math.max(r, flange),
-        { right: shape.lengthMm + r * foreshortening },
+        { ...(flange ? { peak: base / 2 } : {}), right: shape.lengthMm + r * foreshortening },
       );
     }
     case "pin":
@@ -284,6 +286,7 @@ export function drawGlyph(shape: PartShape, options: GlyphOptions = {}): Glyph {
       const end: Point = [0, -shape.armMm];
       return {
         length: t,
+        peak: t / 2,
         paths: [
           ...prism(bar(shape.armMm, width), 0, t),
           hole(t, shape.boreMm / 2),
@@ -401,6 +404,7 @@ export function drawGlyph(shape: PartShape, options: GlyphOptions = {}): Glyph {
         to,
         f,
         {
+          peak: to,
           left: Math.min(-s * foreshortening, from - f * foreshortening),
           right: Math.max(to + f * foreshortening, shape.shaftLengthMm + s * foreshortening),
         },
@@ -441,6 +445,7 @@ export function drawGlyph(shape: PartShape, options: GlyphOptions = {}): Glyph {
       ];
       return {
         length: t,
+        peak: t,
         paths: [
           ...prism(points, 0, t),
           ...corners.map((center) => hole(t, 1.3, "screw-hole", center)),
@@ -456,7 +461,9 @@ export function drawGlyph(shape: PartShape, options: GlyphOptions = {}): Glyph {
       const [r, w] = [shape.outsideMm / 2, shape.widthMm];
       const posts = around(shape.posts, r * 0.92, 50);
       const ring = (x: number): GlyphPath[] => [...disc(r, x, x + 3), hole(x + 3, r * 0.84)];
-      return extents([...ring(0), ...posts.flatMap((center) => disc(2, 3, w - 3, { center, feature: "post" })), ...ring(w - 3)], 0, w, r);
+      return extents([...ring(0), ...posts.flatMap((center) => disc(2, 3, w - 3, { center, feature: "post" })), ...ring(w - 3)], 0, w, r, {
+        peak: w,
+      });
     }
     case "foot": {
       const [h, w, t] = [shape.lengthMm / 2, shape.widthMm / 2, shape.thicknessMm];

@@ -48,6 +48,14 @@ export function disc(r: number, from: number, to: number, options: { center?: Po
   ];
 }
 
+/** Whether the outline turns by more than 25° at a corner. */
+function isSharp(points: readonly Point[], corner: number): boolean {
+  const count = points.length;
+  const [before, here, after] = [points[(corner - 1 + count) % count]!, points[corner]!, points[(corner + 1) % count]!];
+  const [ax, ay, bx, by] = [here[0] - before[0], here[1] - before[1], after[0] - here[0], after[1] - here[1]];
+  return Math.abs(Math.atan2(ax * by - ay * bx, ax * bx + ay * by)) > (25 * Math.PI) / 180;
+}
+
 /** Any flat outline given thickness along the axis. Walls that face left are seen; sharp corners get their edge. */
 export function prism(points: readonly Point[], from: number, to: number, feature = "rim"): GlyphPath[] {
   const paths: GlyphPath[] = [];
@@ -69,16 +77,15 @@ export function prism(points: readonly Point[], from: number, to: number, featur
       fill: "sheet",
     });
     paths.push({ d: segment(from, a, b), line: "outline", fill: "none" });
-    for (const [point, other] of [
-      [a, (i - 1 + count) % count],
-      [b, (i + 1) % count],
-    ] as const)
-      if (!seen[other])
-        paths.push({
-          d: `M${n(px(from, point[0]))} ${n(-point[1])}L${n(px(to, point[0]))} ${n(-point[1])}`,
-          line: "outline",
-          fill: "none",
-        });
+    for (const [corner, other] of [
+      [i, (i - 1 + count) % count],
+      [(i + 1) % count, (i + 1) % count],
+    ] as const) {
+      // A silhouette always has its edge; a corner inside the wall only when it is sharp, not where a curve was cut into pieces.
+      if (seen[other] && !isSharp(points, corner)) continue;
+      const [u, v] = points[corner]!;
+      paths.push({ d: `M${n(px(from, u))} ${n(-v)}L${n(px(to, u))} ${n(-v)}`, line: seen[other] ? "thin" : "outline", fill: "none" });
+    }
   }
   paths.push({ d: polygon(to, points), line: "outline", fill: "sheet", feature });
   return paths;

@@ -13,6 +13,7 @@ export interface Callout {
   readonly x: number;
   /** Leader: from the rim straight up to the clearance line, then slanted to the label. */
   readonly leader: readonly (readonly [x: number, y: number])[];
+  /** Middle of the label's lower edge. */
   readonly label: readonly [x: number, y: number];
 }
 
@@ -21,13 +22,16 @@ export interface Plate {
   readonly callouts: readonly Callout[];
   readonly viewBox: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
   readonly axis: { readonly from: number; readonly to: number };
+  readonly labelWidth: number;
+  readonly labelHeight: number;
 }
 
 const gapMm = 5;
-const labelGapMm = 9;
 const clearanceMm = 4;
-const labelRiseMm = 9;
-const marginMm = 6;
+const marginMm = 5;
+/** A plate is looked at in a window of about this many pixels; a label is a target of about 40 of them there. */
+const windowPx = { width: 850, height: 325 };
+const labelPx = 40;
 /** Thin washers are drawn at least this thick. */
 const leastThicknessMm = 1.3;
 
@@ -66,10 +70,13 @@ export function assemblyPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, P
   const up = Math.max(...placed.map(({ glyph }) => glyph.up), 1);
   const down = Math.max(...placed.map(({ glyph }) => glyph.down), 1);
   const clearanceY = -up - clearanceMm;
-  const labelY = clearanceY - labelRiseMm;
+  const perPixel = Math.max(width / windowPx.width, (up + down + 30) / windowPx.height);
+  const labelWidth = labelPx * perPixel;
+  const labelHeight = labelWidth * 0.8;
+  const labelY = clearanceY - labelHeight * 0.9;
   // The leader leaves from the rim's highest point of the face that is seen, not from the middle of a long part.
-  const rimX = placed.map(({ glyph, x }) => x + (glyph.left + glyph.right) / 2);
-  const labelX = spaceOut(rimX, labelGapMm);
+  const rimX = placed.map(({ glyph, x }) => x + (glyph.peak ?? (glyph.left + glyph.right) / 2));
+  const labelX = spaceOut(rimX, labelWidth * 1.12);
   const callouts = placed.map(
     ({ group, glyph, x }, i): Callout => ({
       item: firstItem + i,
@@ -85,13 +92,15 @@ export function assemblyPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, P
       label: [labelX[i]!, labelY],
     }),
   );
-  const left = Math.min(0, ...labelX) - marginMm;
-  const right = Math.max(width, ...labelX) + marginMm;
+  const left = Math.min(0, ...labelX.map((x) => x - labelWidth / 2)) - marginMm;
+  const right = Math.max(width, ...labelX.map((x) => x + labelWidth)) + marginMm;
   return {
     assemblyId,
     callouts,
     axis: { from: -3, to: width + 3 },
-    viewBox: { x: left, y: labelY - 8, width: right - left, height: down - labelY + 8 + marginMm },
+    labelWidth,
+    labelHeight,
+    viewBox: { x: left, y: labelY - labelHeight - 1, width: right - left, height: down - labelY + labelHeight + 1 + marginMm },
   };
 }
 

@@ -6,7 +6,7 @@ export interface PlacedGlyph {
   readonly name: string;
   readonly glyph: Glyph;
   readonly x: number;
-  /** Across the axis: like screws stand beside each other, not in one another. */
+  /** Page y of its own axis. */
   readonly y: number;
 }
 
@@ -47,15 +47,12 @@ export function cutaway(
     const glyph = glyphOf(position);
     const under = [...position.restsOn, ...position.passesThrough].map((id) => top.get(id)).filter((x) => x !== undefined);
     const rides = position.ridesOn !== undefined && placed.has(position.ridesOn) ? placed.get(position.ridesOn)!.x + 2.5 : 0;
-    const base = under.length ? Math.max(...under) : rides;
+    const base = position.alongMm ?? (under.length ? Math.max(...under) : rides);
     // A screw is drawn home: its shank is in what it holds, its head on top of it.
     const shape = partTypes.get(position.partTypeId)!.shape;
     const x = shape.kind === "screw" ? base - shape.lengthMm : base;
-    const like = positions.filter((other) => other.partTypeId === position.partTypeId && shape.kind === "screw");
-    const spread = Math.max(9, 2.2 * glyph.up);
-    const y = like.length > 1 ? (like.indexOf(position) - (like.length - 1) / 2) * spread * (like.length > 2 ? 1.4 : 2) : 0;
     top.set(position.id, Math.max(x + glyph.length, shape.kind === "screw" ? base : 0));
-    placed.set(position.id, { positionId: position.id, name: position.name, glyph, x, y });
+    placed.set(position.id, { positionId: position.id, name: position.name, glyph, x, y: -position.acrossMm });
   }
   const seated = [...placed.values()]
     .filter((item) => seatedIds.has(item.positionId))

@@ -1,5 +1,5 @@
 "use client";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Assembly, PartType, Position } from "@/core/anatomy/types";
 import type { Action } from "@/ui/act/press";
@@ -50,9 +50,15 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
   const next = nextId ? byId.get(nextId) : undefined;
   const type = next ? partTypes[next.partTypeId] : undefined;
   const list = expected.filter((id) => (byId.get(id)?.name ?? "").toLowerCase().includes(filter.toLowerCase()));
-  const noteForm = useRef<HTMLFormElement>(null);
   const [openWell, setOpenWell] = useState<string | null>(null);
   const shown = wells.find((well) => well.positionId === openWell) ?? wells.at(-1);
+
+  const tray = useRef<HTMLOListElement>(null);
+  const filled = wells.length;
+  useEffect(() => {
+    // The newest well is the one the hand has just filled.
+    if (tray.current && filled) tray.current.scrollTop = tray.current.scrollHeight;
+  }, [filled]);
 
   return (
     <BenchSheet
@@ -84,13 +90,13 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
       }
     >
       <Refused message={taking.message ?? undoing.message} />
-      <div className="grid gap-6 lg:grid-cols-[340px_1fr_320px]">
-        <div>
+      <div className={`grid gap-6 ${next ? "lg:grid-cols-[300px_1fr_300px]" : "lg:grid-cols-[1fr_300px]"}`}>
+        <div className={next ? "" : "hidden"}>
           <h2>Comes off next</h2>
           {next && type && (
             <div className="mt-2 border-2 border-ink p-3">
               <div className="slides-in flex justify-center" key={next.id}>
-                <Glyph type={type} turned={next.turned} widthPx={270} heightPx={130} scale={4} />
+                <Glyph type={type} turned={next.turned} widthPx={260} heightPx={130} scale={4} />
               </div>
               <p className="text-head font-semibold">{next.name}</p>
               <p className="num">{sizeWords(type.shape)}</p>
@@ -122,14 +128,17 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
         <div>
           <h2>Tray</h2>
           {!wells.length && <p>Empty. The first part goes into well 1.</p>}
-          <ol className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] border-t border-l border-ink">
+          <ol
+            ref={tray}
+            className="mt-2 grid max-h-[calc(100dvh-300px)] min-h-40 grid-cols-[repeat(auto-fill,minmax(96px,1fr))] overflow-y-auto border-t border-l border-ink"
+          >
             {wells.map((well) => {
               const position = byId.get(well.positionId)!;
               return (
                 <li key={well.positionId} className="border-r border-b border-ink">
                   <button
                     type="button"
-                    className={`relative flex h-28 w-full flex-col items-center justify-between p-1 ${shown?.positionId === well.positionId ? "outline-2 -outline-offset-2 outline-ink" : ""}`}
+                    className={`relative flex h-[104px] w-full flex-col items-center justify-between p-1 ${shown?.positionId === well.positionId ? "outline-2 -outline-offset-2 outline-ink" : ""}`}
                     aria-pressed={shown?.positionId === well.positionId}
                     onClick={() => setOpenWell(well.positionId)}
                   >
@@ -138,7 +147,7 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
                     {well.refitted ? (
                       <span className="flex h-16 w-full items-center justify-center border border-dashed border-ink text-note">empty</span>
                     ) : (
-                      <Glyph type={partTypes[position.partTypeId]!} turned={position.turned} widthPx={88} heightPx={66} scale={1.6} />
+                      <Glyph type={partTypes[position.partTypeId]!} turned={position.turned} widthPx={84} heightPx={62} scale={2.4} />
                     )}
                     <span className="line-clamp-2 text-note leading-[14px] text-brass">
                       {position.name}
@@ -153,7 +162,6 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
         {shown && (
           <form
             key={shown.positionId}
-            ref={noteForm}
             className="flex flex-col gap-3"
             onSubmit={(event) => {
               event.preventDefault();

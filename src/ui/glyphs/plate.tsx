@@ -14,8 +14,7 @@ interface Props {
 /** An exploded plate that can be touched: a callout is a key of at least 24 px whatever the scale. */
 export function PlateView({ plate, title, pickedPositionId, states = {}, names, onPick }: Props) {
   const { viewBox: box } = plate;
-  // Text is set for a plate about 900 px wide, so that it is never below the smallest of the four sizes at 1280.
-  const unit = box.width / 900;
+  const { labelWidth: w, labelHeight: h } = plate;
   return (
     <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className="max-h-full w-full" role="group" aria-label={title}>
       <line x1={plate.axis.from} x2={plate.axis.to} y1={0} y2={0} className="ln-axis" />
@@ -29,7 +28,6 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
         const picked = pickedPositionId !== undefined && pickedPositionId !== null && callout.positionIds.includes(pickedPositionId);
         const [x, y] = callout.label;
         const words = `${callout.item}: ${names[id]}${callout.positionIds.length > 1 ? `, ${callout.positionIds.length} of them` : ""}${states[id] ? `, ${states[id]}` : ""}`;
-        const half = 4.2;
         return (
           <g key={callout.item}>
             <polyline points={callout.leader.map((point) => point.join(",")).join(" ")} className="ln-leader" />
@@ -48,25 +46,26 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
             >
               <title>{words}</title>
               <rect
-                x={x - half}
-                y={y - 7}
-                width={half * 2}
-                height={7}
+                x={x - w / 2}
+                y={y - h}
+                width={w}
+                height={h}
                 className={picked ? "ln-outline fl-ink" : "ln-leader"}
                 style={picked ? {} : { fill: "var(--color-sheet)" }}
               />
               <text
                 x={x}
-                y={y - 2.2}
+                y={y - h * 0.3}
                 textAnchor="middle"
-                fontSize={Math.max(16 * unit, 3.4)}
+                fontSize={w * 0.42}
                 fontFamily="var(--font-mono)"
-                style={{ fill: picked ? "var(--color-sheet)" : "var(--color-brass)", fontWeight: 500 }}
+                fontWeight="500"
+                style={{ fill: picked ? "var(--color-sheet)" : "var(--color-brass)" }}
               >
                 {callout.item}
               </text>
               {callout.positionIds.length > 1 && (
-                <text x={x + half + 0.6} y={y - 2.2} fontSize={Math.max(13 * unit, 2.8)} fontFamily="var(--font-mono)">
+                <text x={x + w * 0.54} y={y + h * 0.38} fontSize={w * 0.34} fontFamily="var(--font-mono)">
                   ×{callout.positionIds.length}
                 </text>
               )}

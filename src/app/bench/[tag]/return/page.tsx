@@ -1,7 +1,7 @@
 import { DateTime } from "luxon";
 import { broughtWith } from "@/core/intake/lists";
 import { nextService } from "@/core/intervals/next-service";
-import { getQuote } from "@/data/quotes";
+import { getBill } from "@/data/quotes";
 import { handBackBlocks } from "@/data/returns";
 import { ReturnSheet } from "@/ui/bench/return-sheet";
 import { dateWords } from "@/ui/dates";
@@ -20,7 +20,7 @@ export default async function ReturnPage(props: StationProps) {
       head={head}
       customer={job.customer.name}
       reelId={job.reel.id}
-      totalMinor={job.finalTotalMinor ?? getQuote(db, job).estimate.totalMinor}
+      totalMinor={job.finalTotalMinor ?? getBill(db, job).estimate.totalMinor}
       currency={job.currency}
       blocks={job.closedAt ? [] : handBackBlocks(db, job)}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}

@@ -1,0 +1,45 @@
+import type { PartType } from "@/core/anatomy/types";
+
+/** What the owner's report says, whatever it is printed on. */
+export interface ReportTest {
+  readonly name: string;
+  readonly before: string;
+  readonly after: string;
+  readonly change: string;
+  readonly simulated: boolean;
+  /** Bars to scale, both over the larger of the two; null when there is no number. */
+  readonly bars: { readonly before: number; readonly after: number } | null;
+}
+
+export interface Report {
+  readonly shopName: string;
+  readonly tag: string;
+  readonly owner: string;
+  readonly reel: string;
+  readonly serial: string;
+  readonly hand: string;
+  readonly openedOn: string;
+  readonly closedOn: string | null;
+  readonly complaint: string;
+  readonly findings: readonly { readonly name: string; readonly remedy: string; readonly minutes: number }[];
+  readonly parts: readonly {
+    readonly number: string;
+    readonly words: string;
+    readonly price: number;
+    readonly type: PartType;
+    readonly turned: boolean;
+  }[];
+  readonly leftOut: readonly { readonly name: string; readonly reason: string }[];
+  readonly watch: readonly { readonly name: string; readonly note: string }[];
+  readonly tests: readonly ReportTest[];
+  readonly advice: readonly string[];
+  readonly nextService: string;
+  readonly price: {
+    readonly labour: number;
+    readonly parts: number;
+    readonly tax: number;
+    readonly taxPercent: number;
+    readonly total: number;
+    readonly currency: string;
+  };
+}

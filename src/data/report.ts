@@ -1,0 +1,87 @@
+import { findFault } from "@/core/diagnosis/faults";
+import { complaints, hands } from "@/core/intake/lists";
+import { nextService } from "@/core/intervals/next-service";
+import { type Change, compare } from "@/core/proving/compare";
+import { starDragProtocol } from "@/core/proving/protocol";
+import type { Report, ReportTest } from "@/core/report/report";
+import type { Db } from "./database";
+import { listFindings } from "./findings";
+import { listFittedParts, listLeftOut } from "./history";
+import { type Job, priceInJob } from "./jobs";
+import { getModelVersion } from "./models";
+import { listObservations, type StoredObservation } from "./observations";
+import { getBill } from "./quotes";
+import { getShopSettings } from "./settings";
+import { listWells } from "./tray";
+
+const changeWords: Record<Change, string> = { better: "better", same: "the same", worse: "not better", "not-comparable": "not comparable" };
+
+const words = (observation: StoredObservation | undefined): string =>
+  observation
+    ? observation.value === null
+      ? observation.verdict
+      : `${Number(observation.value.toFixed(1))} ${observation.unit}`
+    : "not done";
+
+function reportTests(observations: readonly StoredObservation[]): ReportTest[] {
+  return starDragProtocol.map((spec) => {
+    const before = observations.find((o) => o.testId === spec.id && o.phase === "before");
+    const after = observations.find((o) => o.testId === spec.id && o.phase === "after");
+    return {
+      name: spec.name,
+      before: words(before),
+      after: words(after),
+      change: before && after ? changeWords[compare(spec, before, after)] : "",
+      simulated: Boolean(before?.simulated || after?.simulated),
+      bars: before?.value != null && after?.value != null ? { before: before.value, after: after.value } : null,
+    };
+  });
+}
+
+/** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
+export function getReport(db: Db, job: Job, dates: { opened: string; closed: string | null; next: (months: number) => string }): Report {
+  const version = getModelVersion(db, job.modelVersionId);
+  const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
+  const { estimate: sum } = getBill(db, job);
+  const service = nextService({ water: job.intake.water, tripsPerYear: job.intake.tripsPerYear });
+  return {
+    shopName: getShopSettings(db).shopName,
+    tag: job.tag,
+    owner: job.customer.name,
+    reel: job.reel.modelName,
+    serial: job.reel.serial,
+    hand: hands[job.reel.hand],
+    openedOn: dates.opened,
+    closedOn: dates.closed,
+    complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    findings: listFindings(db, job.id).map((finding) => {
+      const fault = findFault(finding.faultId);
+      return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
+    }),
+    parts: listFittedParts(db, job.id).map((part) => {
+      const position = positions.get(part.positionId)!;
+      const type = version.partTypes.get(position.partTypeId)!;
+      return { number: part.number, words: part.positionName, price: priceInJob(db, job.id, type.id), type, turned: position.turned };
+    }),
+    leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
+    watch: listWells(db, job.id)
+      .filter((well) => well.verdict === "watch" || (well.verdict === "worn" && !well.renewed))
+      .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
+    tests: reportTests(listObservations(db, job.id)),
+    advice: [
+      "Back the drag off before you put the reel away; store it dry and at an even temperature.",
+      job.intake.water === "fresh"
+        ? "Wipe it after each outing."
+        : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag.",
+    ],
+    nextService: `${dates.next(service.months)} (${service.because}; a rule of thumb)`,
+    price: {
+      labour: sum.labourMinor,
+      parts: sum.partsMinor,
+      tax: sum.taxMinor,
+      taxPercent: job.rates.tax / 100,
+      total: job.finalTotalMinor ?? sum.totalMinor,
+      currency: job.currency,
+    },
+  };
+}

@@ -1,0 +1,168 @@
+import { drawGlyph } from "@/core/glyphs/draw-glyph";
+import { formatMinor } from "@/core/money/money";
+import type { Report, ReportTest } from "@/core/report/report";
+import { drawGlyphPaths, drawQr, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
+
+const left = 18 * mm;
+const right = 192 * mm;
+const width = right - left;
+const foot = 278 * mm;
+
+/** The service report the owner keeps, A4: reel, findings, work, parts with their drawings, before and after, advice, next service, price. */
+export const reportPdf = (report: Report): Promise<Buffer> =>
+  makePdf({ widthMm: 210, heightMm: 297, title: `Service report ${report.tag}` }, (doc) => {
+    let y = 18 * mm;
+    /** Starts a new page when the next block would run off this one. */
+    const room = (need: number) => {
+      if (y + need <= foot) return;
+      doc.addPage();
+      y = 18 * mm;
+    };
+    const line = (font: "sans" | "bold" | "mono", size: number, words: string, x = left, w = width) => {
+      doc.font(font).fontSize(size);
+      const height = doc.heightOfString(words, { width: w });
+      room(height);
+      doc.text(words, x, y, { width: w });
+      y += height + 2;
+    };
+    const heading = (words: string) => {
+      room(22 * mm);
+      y += 4 * mm;
+      doc.lineWidth(1).moveTo(left, y).lineTo(right, y).stroke();
+      y += 1.5 * mm;
+      line("bold", 13, words);
+    };
+
+    doc.font("bold").fontSize(22).text("Service report", left, y, { lineBreak: false });
+    drawQr(doc, report.tag, right - 26 * mm, y - 4 * mm, 26 * mm);
+    y += 10 * mm;
+    line("sans", 11, report.shopName, left, 130 * mm);
+    line("mono", 14, report.tag, left, 130 * mm);
+    line("bold", 12, `${report.reel}, ${report.hand}${report.serial ? `, serial ${report.serial}` : ", no serial"}`, left, 140 * mm);
+    line(
+      "sans",
+      11,
+      `For ${report.owner}. Taken in ${report.openedOn}${report.closedOn ? `, handed back ${report.closedOn}` : ", not handed back yet"}.`,
+      left,
+      140 * mm,
+    );
+
+    heading("What you told us");
+    line("sans", 11, report.complaint || "Nothing in particular.");
+
+    heading("What was found and done");
+    if (!report.findings.length) line("sans", 11, "No fault was found.");
+    for (const finding of report.findings) line("sans", 11, `${finding.name}: ${finding.remedy} (${finding.minutes} min).`);
+
+    heading("Parts fitted");
+    if (!report.parts.length) line("sans", 11, "None.");
+    for (const part of report.parts) {
+      room(14 * mm);
+      const glyph = drawGlyph(part.type.shape, { turned: part.turned, material: part.type.material, leastThicknessMm: 1.2 });
+      const scale = Math.min((11 * mm) / (glyph.up + glyph.down), (18 * mm) / (glyph.right - glyph.left));
+      drawGlyphPaths(
+        doc,
+        glyph.paths,
+        left + 10 * mm - ((glyph.left + glyph.right) / 2) * scale,
+        y + 6.5 * mm + ((glyph.up - glyph.down) / 2) * scale,
+        scale,
+      );
+      doc
+        .font("mono")
+        .fontSize(10)
+        .text(part.number, left + 24 * mm, y + 4.5 * mm, { lineBreak: false });
+      doc
+        .font("sans")
+        .fontSize(11)
+        .text(part.words, left + 48 * mm, y + 4.2 * mm, { lineBreak: false });
+      doc
+        .font("mono")
+        .fontSize(10)
+        .text(formatMinor(part.price), right - 30 * mm, y + 4.5 * mm, { width: 30 * mm, align: "right" });
+      y += 14 * mm;
+    }
+
+    if (report.leftOut.length) {
+      heading("Left out on purpose");
+      for (const part of report.leftOut) line("sans", 11, `${part.name}: ${part.reason}`);
+    }
+    if (report.watch.length) {
+      heading("To watch next time");
+      for (const part of report.watch) line("sans", 11, `${part.name}${part.note ? `: ${part.note}` : ""}`);
+    }
+
+    heading("Before and after");
+    for (const test of report.tests) {
+      room(9 * mm);
+      drawTest(doc, test, y);
+      y += 8 * mm;
+    }
+    if (report.tests.some((test) => test.simulated)) line("sans", 9, "Readings marked with a dashed bar came from a simulated instrument.");
+    line(
+      "sans",
+      9,
+      "Pulls are compared as torque at the spool when they were taken at different line radii; a change under 5 % counts as the same.",
+    );
+
+    heading("Care and next service");
+    for (const words of report.advice) line("sans", 11, words);
+    line("bold", 11, `Next service: ${report.nextService}`);
+
+    heading("Price");
+    const { price } = report;
+    for (const [words, amount] of [
+      ["Work", price.labour],
+      ["Parts", price.parts],
+      [`Tax ${price.taxPercent} %`, price.tax],
+    ] as const) {
+      room(7 * mm);
+      doc.font("sans").fontSize(11).text(words, left, y, { lineBreak: false });
+      doc
+        .font("mono")
+        .fontSize(11)
+        .text(formatMinor(amount), right - 40 * mm, y, { width: 40 * mm, align: "right" });
+      y += 6 * mm;
+    }
+    room(8 * mm);
+    doc.font("bold").fontSize(13).text(`Total, ${price.currency}`, left, y, { lineBreak: false });
+    doc
+      .font("mono")
+      .fontSize(13)
+      .text(formatMinor(price.total), right - 40 * mm, y, { width: 40 * mm, align: "right" });
+    y += 9 * mm;
+    line("sans", 9, "Makers' instructions and local rules stand above anything advised here.");
+  });
+
+/** One test: name, before small, after large, and two bars to one scale. */
+function drawTest(doc: Pdf, test: ReportTest, y: number): void {
+  doc
+    .font("sans")
+    .fontSize(11)
+    .text(test.name, left, y + 3, { lineBreak: false });
+  doc
+    .font("mono")
+    .fontSize(9)
+    .text(test.before, left + 44 * mm, y + 4, { width: 30 * mm, lineBreak: false });
+  doc
+    .font("mono")
+    .fontSize(12)
+    .text(test.after, left + 74 * mm, y + 2, { width: 34 * mm, lineBreak: false });
+  doc
+    .font("bold")
+    .fontSize(11)
+    .text(test.change, left + 108 * mm, y + 3, { lineBreak: false });
+  if (!test.bars) return;
+  const most = Math.max(test.bars.before, test.bars.after, 1e-9);
+  const [from, length] = [left + 134 * mm, 40 * mm];
+  doc.save();
+  if (test.simulated) doc.dash(2, { space: 1.5 });
+  doc
+    .lineWidth(0.5)
+    .rect(from, y + 3, (length * test.bars.before) / most, 5)
+    .stroke();
+  doc
+    .lineWidth(1.4)
+    .rect(from, y + 10, (length * test.bars.after) / most, 7)
+    .stroke();
+  doc.restore();
+}

@@ -4,7 +4,7 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
 import { listFittedParts } from "./history";
-import { getOpenJob, type Job, priceInJob } from "./jobs";
+import { advanceStation, getOpenJob, type Job, priceInJob } from "./jobs";
 import { writeJournal } from "./journal";
 import { getModelVersion } from "./models";
 
@@ -97,6 +97,7 @@ export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: bo
   ctx.db
     .prepare("INSERT INTO answer (job_id, accepted, total_minor, words, at, person_id) VALUES (?, ?, ?, ?, ?, ?)")
     .run(jobId, answer.accepted ? 1 : 0, totalMinor, answer.words, ctx.now, ctx.person.id);
+  advanceStation(ctx, job, "quote");
   // The words stay with the answer; the journal holds none of a customer's.
   writeJournal(ctx, answer.accepted ? "quote-agreed" : "quote-refused", { jobId, customerId: job.customer.id }, { totalMinor });
 }

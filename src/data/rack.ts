@@ -1,6 +1,7 @@
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
 import type { Db } from "./database";
-import { type Job, listOpenJobs, type Station, stations } from "./jobs";
+import { listFindings } from "./findings";
+import { type Job, listOpenJobs, type Station } from "./jobs";
 import { listNeeds } from "./orders";
 import { getQuote } from "./quotes";
 
@@ -12,12 +13,11 @@ export interface HangingJob extends RackJob {
 export function moveOf(db: Db, job: Job): WhoseMove {
   const quote = getQuote(db, job);
   // Before anything was found there is nothing to ask about.
-  const asks =
-    (quote.consent === "ask" || quote.consent === "refused") && stations.indexOf(job.station as Station) >= stations.indexOf("quote");
+  const asks = (quote.consent === "ask" || quote.consent === "refused") && listFindings(db, job.id).length > 0;
   return whoseMove({
     ready: job.station === "return",
     waitsForAnswer: asks && job.station !== "return",
-    openNeeds: listNeeds(db, { states: ["open", "ordered"], jobId: job.id }).filter((need) => need.state === "ordered").length,
+    openNeeds: listNeeds(db, { states: ["ordered"], jobId: job.id }).length,
   });
 }
 

@@ -32,9 +32,11 @@ export function hangTags(tags: readonly TagToHang[], days: readonly string[], mi
     const room = minutesPerDay - (lengths.at(-1) ?? 0);
     const spread = total - (lengths.at(-1) ?? 0);
     const squeeze = total > minutesPerDay && spread > 0 ? room / spread : 1;
+    // A long tag further down holds the ones above it up too, or it would hang out below the day's foot.
+    const lowest = lengths.map((_, i) => Math.min(...lengths.slice(i).map((length) => minutesPerDay - length)));
     let at = 0;
     const hung = here.map((tag, i) => {
-      const from = at;
+      const from = Math.min(at, lowest[i]!);
       at += lengths[i]! * squeeze;
       return { tag: tag.tag, fromMinutes: from, lengthMinutes: lengths[i]! };
     });

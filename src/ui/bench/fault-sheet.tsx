@@ -98,7 +98,7 @@ export function FaultSheet({ head, faults, chosen, isolations, tested, complaint
                           onClick={() => act.press({ jobId: head.jobId, faultId: fault.id, wanted: !taken })}
                         >
                           {fault.name}
-                          <span className="num text-note font-normal">{fault.remedy.minutes} min</span>
+                          <span className="num text-note font-normal whitespace-nowrap">{fault.remedy.minutes} min</span>
                         </button>
                       </li>
                     );

@@ -66,7 +66,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             <tr key={visit.job.id}>
               <td>
                 {dateWords(visit.job.openedAt)}
-                <Link className="act-link num block" href={`/bench/${visit.job.tag}`}>
+                <Link className="act-link num block whitespace-nowrap" href={`/bench/${visit.job.tag}`}>
                   {visit.job.tag}
                 </Link>
                 {!visit.job.closedAt && "hangs here now"}

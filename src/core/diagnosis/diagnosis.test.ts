@@ -1,0 +1,59 @@
+import { describe, expect, it } from "vitest";
+import { skerry30Parts } from "#demo/models/skerry-30";
+import { faults, findFault } from "./faults";
+import { isolate } from "./isolation";
+
+describe("isolation", () => {
+  // The trade's rule (common practice): free spool against turning in gear names the half.
+  it.each([
+    [{ freeSpool: "good", turning: "bad" }, "gear-side"],
+    [{ freeSpool: "good", turning: "doubtful" }, "gear-side"],
+    [{ freeSpool: "bad", turning: "good" }, "spool-side"],
+    [{ freeSpool: "bad", turning: "bad" }, "shaft-line"],
+  ] as const)("%j opens the %s", (evidence, section) => {
+    expect(isolate(evidence)[0]?.section).toBe(section);
+  });
+
+  it("clears the spool's own bearings when the spool runs well in the hand", () => {
+    expect(isolate({ freeSpool: "bad", turning: "good", freeSpoolSpoolOut: "good" })[0]?.open).toContain("plates around the spool");
+    expect(isolate({ freeSpool: "bad", turning: "good" })[0]?.open).toContain("bearings");
+  });
+
+  it("names several sides at once, the driving one first", () => {
+    expect(
+      isolate({ freeSpool: "good", turning: "bad", drag: "bad", click: "doubtful", antiReverse: "bad" }).map((i) => i.section),
+    ).toEqual(["gear-side", "drag", "anti-reverse", "click"]);
+  });
+
+  it("says nothing when nothing is off, and takes a test not made for no evidence", () => {
+    expect(isolate({ freeSpool: "good", turning: "good", drag: "good" })).toEqual([]);
+    expect(isolate({})).toEqual([]);
+    expect(isolate({ turning: "bad" })[0]?.open).toContain("other test first");
+  });
+});
+
+describe("the fault catalogue", () => {
+  it("has its own id, words, a remedy and whole minutes for each", () => {
+    expect(new Set(faults.map((fault) => fault.id)).size).toBe(faults.length);
+    for (const fault of faults) {
+      expect(fault.tellBy.length, fault.id).toBeGreaterThan(3);
+      expect(Number.isInteger(fault.remedy.minutes) && fault.remedy.minutes >= 0, fault.id).toBe(true);
+      expect(findFault(fault.id)).toBe(fault);
+    }
+    expect(findFault("withdrawn-long-ago")).toBeNull();
+  });
+
+  it("asks only for part roles that the demo's model has", () => {
+    const roles = new Set(skerry30Parts.map((part) => part.role));
+    for (const fault of faults) for (const role of fault.remedy.partRoles) expect(roles.has(role), `${fault.id}: ${role}`).toBe(true);
+  });
+
+  it("carries the caution where a spring flies or a lining could be asbestos", () => {
+    for (const id of ["dog-spring-off", "yoke-springs-weak"]) expect(findFault(id)?.caution).toContain("glasses");
+    expect(findFault("drag-dry")?.caution).toMatch(/do not sand, brush, blow/);
+  });
+
+  it("has an outcome for a reel that has nothing wrong", () => {
+    expect(findFault("cosmetic-only")?.remedy.minutes).toBe(0);
+  });
+});

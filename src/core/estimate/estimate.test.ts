@@ -1,0 +1,57 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { taxOnNet } from "@/core/money/money";
+import { consentFor, estimate } from "./estimate";
+
+const rates = { ratePerHourMinor: 4500, tax: 2000 };
+
+describe("an estimate", () => {
+  it("adds labour, parts and tax as worked by hand", () => {
+    // 50 min at 45.00 an hour is 37.50; parts 3.40 + 2 × 3.20 = 9.80; net 47.30, tax 9.46.
+    const sum = estimate(
+      [
+        { words: "intake", minutes: 15 },
+        { words: "strip", minutes: 35 },
+      ],
+      [
+        { partTypeId: "a", words: "a", quantity: 1, priceMinor: 340 },
+        { partTypeId: "b", words: "b", quantity: 2, priceMinor: 320 },
+      ],
+      rates,
+    );
+    expect(sum).toEqual({ minutes: 50, labourMinor: 3750, partsMinor: 980, netMinor: 4730, taxMinor: 946, totalMinor: 5676 });
+  });
+
+  it("always adds up, and prices the sum of minutes once", () => {
+    const minutes = fc.array(fc.integer({ min: 0, max: 300 }), { maxLength: 20 });
+    fc.assert(
+      fc.property(minutes, fc.array(fc.integer({ min: 0, max: 50_000 }), { maxLength: 20 }), (work, prices) => {
+        const sum = estimate(
+          work.map((m, i) => ({ words: String(i), minutes: m })),
+          prices.map((priceMinor, i) => ({ partTypeId: String(i), words: "", quantity: 1, priceMinor })),
+          rates,
+        );
+        expect(sum.totalMinor).toBe(sum.labourMinor + sum.partsMinor + sum.taxMinor);
+        expect(sum.taxMinor).toBe(taxOnNet(sum.netMinor, rates.tax));
+        expect(Math.abs(sum.labourMinor - (work.reduce((a, b) => a + b, 0) * 4500) / 60)).toBeLessThanOrEqual(0.5);
+      }),
+    );
+  });
+});
+
+describe("consent", () => {
+  const yes = (totalMinor: number) => ({ accepted: true, totalMinor });
+  const no = (totalMinor: number) => ({ accepted: false, totalMinor });
+  it.each([
+    ["at the limit goes on", 9000, 9000, [], "within-limit"],
+    ["a cent above asks", 9001, 9000, [], "ask"],
+    ["no limit asks always", 1, null, [], "ask"],
+    ["a yes covers its sum", 9001, 9000, [yes(9001)], "agreed"],
+    ["a yes does not cover more", 9002, 9000, [yes(9001)], "ask"],
+    ["a no stops it, also within the limit", 8000, 9000, [no(8000)], "refused"],
+    ["a smaller sum after a no is asked or within the limit again", 7000, 9000, [no(8000)], "within-limit"],
+    ["a later yes mends a no", 9500, 9000, [no(9500), yes(9500)], "agreed"],
+  ] as const)("%s", (_, total, limit, answers, expected) => {
+    expect(consentFor(total, limit, answers)).toBe(expected);
+  });
+});

@@ -1,0 +1,57 @@
+import { mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import sharp from "sharp";
+import { afterAll, describe, expect, it } from "vitest";
+import { keepPhoto, photoLimits, readPhoto, washPhoto } from "@/data/photos";
+import { openWorkshop } from "./workshop";
+
+const folder = mkdtempSync(join(tmpdir(), "zorbek-photos-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const picture = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: "#888" } });
+const refused = (bytes: Buffer) =>
+  washPhoto(bytes).then(
+    () => "kept",
+    (error: { code?: string }) => error.code,
+  );
+
+describe("pictures", () => {
+  it("are turned upright, made smaller and stripped of where they were taken", async () => {
+    const bytes = await picture(3000, 1000)
+      .jpeg()
+      .withExif({ IFD0: { Copyright: "secret place" }, IFD3: { GPSLatitude: "51/1 30/1 0/1" } })
+      .withMetadata({ orientation: 6 })
+      .toBuffer();
+    const washed = await washPhoto(bytes);
+    expect([washed.width, washed.height]).toEqual([533, 1600]); // orientation 6: stood on its side
+    const metadata = await sharp(washed.jpeg).metadata();
+    expect([metadata.format, metadata.exif, metadata.orientation]).toEqual(["jpeg", undefined, undefined]);
+  });
+
+  it("are refused with a reason when they are none, of another kind, too large or a bomb", async () => {
+    expect(await refused(Buffer.from("<script>alert(1)</script>"))).toBe("not-a-picture");
+    expect(await refused(Buffer.alloc(0))).toBe("empty");
+    expect(await refused(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'))).toBe("not-a-picture");
+    expect(await refused(await picture(20, 20).gif().toBuffer())).toBe("not-a-picture");
+    expect(await refused(Buffer.alloc(photoLimits.bytes + 1))).toBe("too-large");
+    // 100 million grey pixels in a few kilobytes.
+    const bomb = await sharp({ create: { width: 10_000, height: 10_000, channels: 3, background: "#000" } })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+    expect(bomb.length).toBeLessThan(photoLimits.bytes);
+    expect(await refused(bomb)).toBe("too-many-pixels");
+    const whole = await picture(300, 300).jpeg().toBuffer();
+    expect(await refused(whole.subarray(0, whole.length / 2))).toBe("not-a-picture");
+  });
+
+  it("are kept once under their hash, leave no temporary file, and are read back only by it", async () => {
+    const { ctx, db } = openWorkshop();
+    const washed = await washPhoto(await picture(40, 30).png().toBuffer());
+    const hash = keepPhoto(ctx, washed, folder);
+    expect(keepPhoto(ctx, washed, folder)).toBe(hash);
+    expect(readdirSync(join(folder, "photos"))).toEqual([`${hash}.jpg`]);
+    expect(readPhoto(db, hash, folder)?.equals(washed.jpeg)).toBe(true);
+    for (const other of ["../zorbek.db", "0".repeat(64), `${hash}/../x`]) expect(readPhoto(db, other, folder), other).toBeNull();
+  });
+});

@@ -1,0 +1,65 @@
+import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "#demo/models/skerry-30";
+import type { Context, Refusal } from "@/data/context";
+import { addCustomer } from "@/data/customers";
+import { type Db, openMemoryDatabase } from "@/data/database";
+import { type NewJob, openJob } from "@/data/jobs";
+import { addModel, addPartType } from "@/data/models";
+import { addSupplier, setOffer } from "@/data/orders";
+import { ensureFirstPerson } from "@/data/people";
+import { setBin } from "@/data/stock";
+
+export interface Workshop {
+  readonly db: Db;
+  readonly ctx: Context;
+  readonly customerId: number;
+  readonly open: (change?: Partial<NewJob>) => number;
+}
+
+/** An empty shop with the demo's model, one supplier who sells everything, two of each part in the bins, and one customer. */
+export function openWorkshop(): Workshop {
+  const db = openMemoryDatabase();
+  const ctx: Context = { db, person: ensureFirstPerson(db), now: "2026-03-02T09:00:00.000Z" };
+  for (const part of skerry30Parts) addPartType(ctx, part);
+  addModel(ctx, skerry30, { lineRadiusMm: skerry30LineRadiusMm, anatomy: skerry30Anatomy });
+  addSupplier(ctx, { id: "quay", name: "Quay", postageMinor: 500, leadDays: 3 });
+  for (const part of skerry30Parts) {
+    setOffer(ctx, { supplierId: "quay", partTypeId: part.id, priceMinor: 100 });
+    setBin(ctx, part.id, "A1", 2, 1);
+  }
+  const customerId = addCustomer(ctx, { name: "Ada Brook", phone: "1", email: "" });
+  let serial = 0;
+  const open = (change: Partial<NewJob> = {}) =>
+    openJob(ctx, {
+      customer: { id: customerId },
+      modelId: skerry30.id,
+      serial: `T${++serial}`,
+      hand: "right",
+      complaint: "stiff",
+      intake: {
+        complaints: [],
+        water: "salt",
+        tripsPerYear: 20,
+        conditions: [],
+        conditionNote: "",
+        dragWish: "shop",
+        handleHole: "as-found",
+      },
+      brought: [],
+      limitMinor: 100_000,
+      wantedOn: null,
+      promisedOn: "2026-03-09",
+      ...change,
+    }).id;
+  return { db, ctx, customerId, open };
+}
+
+/** Runs what must be refused and gives back the refusal. */
+export function refusal(work: () => unknown): Refusal {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Error && error.name === "Refusal") return error as Refusal;
+    throw error;
+  }
+  throw new Error("It was not refused.");
+}

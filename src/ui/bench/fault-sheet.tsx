@@ -97,8 +97,7 @@ export function FaultSheet({ head, faults, chosen, isolations, tested, complaint
                           onMouseEnter={() => setLook(fault.id)}
                           onClick={() => act.press({ jobId: head.jobId, faultId: fault.id, wanted: !taken })}
                         >
-                          {fault.name}
-                          <span className="num text-note font-normal whitespace-nowrap">{fault.remedy.minutes} min</span>
+                          {fault.name} <span className="num text-note font-normal whitespace-nowrap">{fault.remedy.minutes} min</span>
                         </button>
                       </li>
                     );

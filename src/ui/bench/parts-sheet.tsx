@@ -93,7 +93,7 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
               {wanted.map((s) => (
                 <li key={s.positionId}>
                   <button type="button" className="key key-small" aria-pressed={s.positionId === picked} onClick={() => pick(s.positionId)}>
-                    {anatomy.positions.find((p) => p.id === s.positionId)?.name}
+                    {anatomy.positions.find((p) => p.id === s.positionId)?.name}{" "}
                     <span className="text-note font-normal">
                       {s.need ? needWords[s.need] : (s.stock?.count ?? 0) > (s.stock?.keptAside ?? 0) ? "in the bin" : "short"}
                     </span>

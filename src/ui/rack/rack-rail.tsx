@@ -103,11 +103,7 @@ function Tag({ tag }: { tag: RailTag }) {
   const top = (tag.fromMinutes / 60) * hourHeight + 6;
   return (
     <li className="absolute" style={{ top, left: 10, width: tagWidth, height }}>
-      <Link
-        href={tag.href}
-        className="relative block h-full overflow-hidden"
-        aria-label={`${tag.tag}, ${tag.owner}, ${tag.reel}, ${tag.station}, move: ${moveWords[tag.move]}${tag.late ? ", late" : ""}`}
-      >
+      <Link href={tag.href} className="relative block h-full overflow-hidden">
         <svg aria-hidden="true" className="absolute inset-0" width={tagWidth} height={height} viewBox={`0 0 ${tagWidth} ${height}`}>
           <path d={tagOutline(tag.move, tagWidth - 2, height - 2)} transform="translate(1 1)" className="ln-outline fl-sheet" />
           <circle cx={tagWidth / 2} cy="8" r="3.5" className="ln-leader" />
@@ -119,6 +115,9 @@ function Tag({ tag }: { tag: RailTag }) {
           <span className="text-note block truncate">
             {tag.late ? "LATE · " : ""}
             {tag.station}
+          </span>
+          <span className="sr-only">
+            {tag.reel}, move: {moveWords[tag.move]}
           </span>
         </span>
       </Link>

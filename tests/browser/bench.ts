@@ -1,0 +1,209 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import Database from "better-sqlite3";
+import { By, Key, type WebElement } from "selenium-webdriver";
+import { openBrowser } from "../../scripts/browser.mjs";
+
+const freePort = () =>
+  new Promise<number>((settle) => {
+    const server = createServer();
+    server.listen(0, "127.0.0.1", () => {
+      const { port } = server.address() as { port: number };
+      server.close(() => settle(port));
+    });
+  });
+
+const ended = (child: ChildProcess) =>
+  new Promise<void>((settle) => (child.exitCode !== null || child.signalCode !== null ? settle() : child.once("exit", () => settle())));
+
+/** The built application on its own port and data, started and killed as a power cut would. */
+export class Server {
+  private child: ChildProcess | null = null;
+  private constructor(
+    readonly port: number,
+    readonly data: string,
+  ) {}
+
+  static async start(): Promise<Server> {
+    const server = new Server(await freePort(), mkdtempSync(join(tmpdir(), "zorbek-browser-")));
+    const fill = spawn("node", ["node_modules/tsx/dist/cli.mjs", "demo/run.ts"], {
+      env: { ...process.env, ZORBEK_DATA: server.data },
+      stdio: ["ignore", "ignore", "inherit"],
+    });
+    await ended(fill);
+    await server.up();
+    return server;
+  }
+
+  get base(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async up(): Promise<void> {
+    this.child = spawn("node", ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(this.port)], {
+      env: { ...process.env, ZORBEK_DATA: this.data, NEXT_TELEMETRY_DISABLED: "1" },
+      stdio: ["ignore", "ignore", "inherit"],
+      detached: true, // its own group, so that the kill takes all of it
+    });
+    for (let tries = 0; tries < 240; tries++) {
+      if (
+        await fetch(`${this.base}/gauges`).then(
+          (response) => response.ok,
+          () => false,
+        )
+      )
+        return;
+      await new Promise((wait) => setTimeout(wait, 125));
+    }
+    throw new Error("The server did not come up.");
+  }
+
+  async kill(): Promise<void> {
+    if (!this.child?.pid) return;
+    const gone = ended(this.child);
+    process.kill(-this.child.pid, "SIGKILL");
+    await gone;
+    this.child = null;
+  }
+
+  /** One value of the database as it is on disk. */
+  value<T>(sql: string, ...parameters: unknown[]): T {
+    const db = new Database(join(this.data, "zorbek.db"), { readonly: true });
+    try {
+      return db
+        .prepare(sql)
+        .pluck()
+        .get(...parameters) as T;
+    } finally {
+      db.close();
+    }
+  }
+
+  async stop(): Promise<void> {
+    await this.kill();
+    rmSync(this.data, { recursive: true, force: true });
+  }
+}
+
+/** Quotes a text for XPath, which has no escape of its own. */
+const literal = (text: string) => (text.includes('"') ? `concat("${text.split('"').join('", \'"\', "')}")` : `"${text}"`);
+
+/** A person at the screen: reads what is shown, presses keys by their words, types into fields by their labels. */
+export class Person {
+  private constructor(
+    readonly driver: Awaited<ReturnType<typeof openBrowser>>["driver"],
+    readonly close: () => Promise<void>,
+    private readonly server: Server,
+  ) {}
+
+  static async at(server: Server, size?: { width: number; height: number }): Promise<Person> {
+    const { driver, close } = await openBrowser(size);
+    return new Person(driver, close, server);
+  }
+
+  async go(path: string): Promise<void> {
+    await this.driver.get(this.server.base + path);
+    await this.driver.wait(() => this.driver.executeScript("return document.readyState === 'complete'"), 20_000);
+    // The page answers to keys once React has taken it over.
+    await this.driver.wait(
+      () => this.driver.executeScript("return Object.keys(document.querySelector('main') ?? {}).some((k) => k.startsWith('__react'))"),
+      20_000,
+    );
+  }
+
+  read = async (): Promise<string> => (await this.driver.findElement(By.css("body"))).getText();
+
+  /** Waits until the page says it; fails with what it says instead. */
+  async sees(words: string, timeoutMs = 15_000): Promise<void> {
+    let last = "";
+    await this.driver
+      .wait(async () => {
+        last = await this.read().catch(() => "");
+        return last.replace(/\s+/g, " ").includes(words);
+      }, timeoutMs)
+      .catch(() => {
+        throw new Error(`Waited for "${words}". The page says:\n${last}`);
+      });
+  }
+
+  async seesNot(words: string): Promise<boolean> {
+    return !(await this.read()).replace(/\s+/g, " ").includes(words);
+  }
+
+  private async find(xpath: string, what: string): Promise<WebElement> {
+    let found: WebElement | undefined;
+    await this.driver
+      .wait(async () => {
+        for (const element of await this.driver.findElements(By.xpath(xpath)))
+          if (await element.isDisplayed().catch(() => false)) {
+            found = element;
+            return true;
+          }
+        return false;
+      }, 10_000)
+      .catch(async () => {
+        throw new Error(`There is no ${what}. The page says:\n${await this.read()}`);
+      });
+    return found!;
+  }
+
+  /** Presses a key, link or button by the words on it. */
+  async press(words: string): Promise<void> {
+    const kinds = '*[self::button or self::a or self::label or @role="button"][not(@disabled)]';
+    const exactly = `//${kinds}[normalize-space(.) = ${literal(words)} or @aria-label = ${literal(words)}]`;
+    const containing = `//${kinds}[contains(normalize-space(.), ${literal(words)})]`;
+    const pick = async () => this.find((await this.driver.findElements(By.xpath(exactly))).length ? exactly : containing, `key "${words}"`);
+    for (let tries = 0; ; tries++) {
+      try {
+        const element = await pick();
+        await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+        await element.click();
+        break;
+      } catch (error) {
+        // The page was drawn anew between looking and pressing: look again, as a person would.
+        if (tries === 4 || !(error instanceof Error) || !/stale|intercept|not interactable/i.test(error.name + error.message)) throw error;
+        await this.rest(200);
+      }
+    }
+    await this.rest(320); // two presses within 300 ms would count once
+  }
+
+  field = (label: string) =>
+    this.find(
+      `//*[@id = //label[contains(normalize-space(.), ${literal(label)})]/@for] | //label[contains(normalize-space(.), ${literal(label)})]//input | //*[@aria-label=${literal(label)}]`,
+      `field "${label}"`,
+    );
+
+  async type(label: string, text: string): Promise<void> {
+    const field = await this.field(label);
+    if ((await field.getTagName()) === "select") {
+      await (await field.findElement(By.xpath(`.//option[contains(normalize-space(.), ${literal(text)})]`))).click();
+      return;
+    }
+    await field.sendKeys(Key.chord(Key.CONTROL, "a"), Key.BACK_SPACE, text);
+  }
+
+  async value(label: string): Promise<string> {
+    return (await (await this.field(label)).getAttribute("value")) ?? "";
+  }
+
+  /** One key of the keyboard, with nothing in focus. */
+  async key(key: string): Promise<void> {
+    await this.driver.executeScript("document.activeElement?.blur?.()");
+    await this.driver.actions().sendKeys(key).perform();
+    await this.rest(320);
+  }
+
+  /** A scanner: fast characters and Enter, as one burst. */
+  async scan(text: string): Promise<void> {
+    await this.driver.executeScript(
+      "document.activeElement?.blur?.(); for (const key of [...arguments[0], 'Enter']) window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))",
+      text,
+    );
+  }
+
+  rest = (ms: number) => new Promise<void>((settle) => setTimeout(settle, ms));
+}

@@ -1,0 +1,112 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { By } from "selenium-webdriver";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { Person, Server } from "./bench";
+
+let server: Server;
+let person: Person;
+beforeAll(async () => {
+  server = await Server.start();
+  person = await Person.at(server);
+});
+afterAll(async () => {
+  await person?.close();
+  await server?.stop();
+});
+
+const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
+const views = [
+  "/",
+  "/counter",
+  "/bench",
+  "/stores",
+  "/library",
+  "/library/skerry-30",
+  "/gauges",
+  "/ledger",
+  "/ledger/reel/1",
+  "/shop",
+  "/bench/Z-00007-6/test",
+  "/bench/Z-00006-8/find",
+  "/bench/Z-00006-8/quote",
+  "/bench/Z-00005-9/strip",
+  "/bench/Z-00005-9/parts",
+  "/bench/Z-00004-5/build",
+  "/bench/Z-00008-4/prove",
+  "/bench/Z-00008-4/return",
+];
+
+describe("every view", () => {
+  it.each(views)("%s has nothing serious for axe-core, its act within 1280 × 800, and no error in the console", async (path) => {
+    await person.go(path);
+    await person.driver.executeScript(axe);
+    const violations = await person.driver.executeAsyncScript<{ id: string; impact: string; nodes: { html: string }[] }[]>(
+      "const done = arguments[arguments.length - 1]; axe.run(document, { resultTypes: ['violations'] }).then((result) => done(result.violations.map(({ id, impact, nodes }) => ({ id, impact, nodes: nodes.map(({ html }) => ({ html })) }))))",
+    );
+    const serious = violations.filter((violation) => violation.impact === "serious" || violation.impact === "critical");
+    expect(serious.map((violation) => `${violation.id}: ${violation.nodes[0]?.html}`)).toEqual([]);
+    for (const key of await person.driver.findElements(By.css(".key-main"))) {
+      const { top, bottom } = await person.driver.executeScript<{ top: number; bottom: number }>(
+        "const { top, bottom } = arguments[0].getBoundingClientRect(); return { top, bottom }",
+        key,
+      );
+      expect(bottom - top).toBeGreaterThanOrEqual(72);
+      expect(bottom).toBeLessThanOrEqual(800);
+    }
+    const logs = await person.driver.manage().logs().get("browser");
+    expect(logs.filter((entry) => entry.level.name === "SEVERE").map((entry) => entry.message)).toEqual([]);
+  });
+});
+
+describe("the keyboard", () => {
+  it("goes to every room by its key, lists the keys, finds anything, and rests while a field has focus", async () => {
+    await person.go("/gauges");
+    for (const [key, path] of [
+      ["c", "/counter"],
+      ["s", "/stores"],
+      ["e", "/ledger"],
+      ["r", "/"],
+    ] as const) {
+      await person.key(key);
+      await person.driver.wait(async () => new URL(await person.driver.getCurrentUrl()).pathname === path, 10_000);
+    }
+    await person.key("?");
+    await person.sees("Keys on this page");
+    await person.sees("Go to Stores");
+    await person.driver.actions().sendKeys("\uE00C").perform();
+    await person.key("/");
+    await person.sees("Find");
+    await person.driver.actions().sendKeys("wenna").perform();
+    await person.sees("Wenna Harrowgate");
+    await person.driver.actions().sendKeys("s").perform(); // typed, not a shortcut
+    expect(new URL(await person.driver.getCurrentUrl()).pathname).toBe("/");
+  });
+
+  it("presses the main act with the foot switch's key", async () => {
+    await person.go("/");
+    await person.key("\uE00F"); // PageDown
+    await person.driver.wait(async () => (await person.driver.getCurrentUrl()).includes("/bench/Z-"), 10_000);
+  });
+});
+
+describe("a phone at the bench", () => {
+  it("shows the tray's main act, undo and the picture key without sideways scrolling", async () => {
+    const phone = await Person.at(server, { width: 390, height: 844 });
+    try {
+      await phone.go("/bench/Z-00007-6/strip");
+      await phone.key(" ");
+      await phone.sees("into well 2");
+      const { overflow, bottom } = await phone.driver.executeScript<{ overflow: number; bottom: number }>(
+        "return { overflow: document.documentElement.scrollWidth - innerWidth, bottom: document.querySelector('.key-main').getBoundingClientRect().bottom }",
+      );
+      expect(overflow).toBeLessThanOrEqual(0);
+      expect(bottom).toBeLessThanOrEqual(844);
+      await phone.sees("Picture of the joint");
+      await phone.press("Undo");
+      await phone.sees("into well 1");
+    } finally {
+      await phone.close();
+    }
+  });
+});

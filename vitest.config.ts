@@ -12,7 +12,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "unit",
-          include: ["src/**/*.test.ts", "tests/reference/**/*.test.ts", "tests/data/**/*.test.ts"],
+          include: ["src/**/*.test.ts", "tests/data/**/*.test.ts"],
           environment: "node",
         },
       },

@@ -265,4 +265,24 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     test(ctxAt(-6, 10, 40), id, "after", sound);
     markReady(ctxAt(-6, 11), id);
   });
+  inOne(() => {
+    const id = open(ctxAt(-1, 11), 2, "MS30 30552", day(3), {
+      complaint: "Second boat reel, drag jerks off the start",
+      limit: "120",
+      brought: ["line", "clamp"],
+      intake: { complaints: ["drag-jerky"], tripsPerYear: 140, conditions: ["pitting"] },
+    });
+    test(ctxAt(0, 8), id, "before", { "free-spool": ["good", 29], turning: ["good", 11] });
+  });
+  inOne(() => {
+    const id = open(ctxAt(-4, 16), 5, "MS30 40113", day(2), {
+      complaint: "Bought second hand, feels gritty",
+      limit: "100",
+      intake: { complaints: ["gritty"], conditions: ["opened"] },
+    });
+    test(ctxAt(-1, 13), id, "before", worn);
+    find(ctxAt(-1, 13, 20), id, ["hardened-grease"]);
+    strip(ctxAt(-1, 13, 40), id, 26);
+    noteWell(ctxAt(-1, 14), id, "tail-bearing", { verdict: "watch", orientation: "", note: "a tick in one place" });
+  });
 }

@@ -2,18 +2,16 @@ import { type NextRequest, NextResponse } from "next/server";
 
 /**
  * The gate in front of every request: which names this server answers to, who may send it a change, and what a page may load.
- * Loopback by default. The local network comes only with ZORBEK_HOST, together with sign-in.
+ * Loopback only: the local network comes together with sign-in, not before.
  */
 const loopback = /^(localhost|127\.0\.0\.1|\[::1\])(:\d{1,5})?$/;
-const own = process.env.ZORBEK_HOST;
-const hostAllowed = (host: string) => loopback.test(host) || (own !== undefined && (host === own || host.replace(/:\d+$/, "") === own));
 const safeMethods = new Set(["GET", "HEAD", "OPTIONS"]);
 
 const refuse = (message: string) => new NextResponse(message, { status: 403, headers: { "content-type": "text/plain; charset=utf-8" } });
 
 export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get("host") ?? "";
-  if (!hostAllowed(host))
+  if (!loopback.test(host))
     return refuse(`Zorbek does not answer to the name ${host.slice(0, 100)}. Use the address it printed when it started.`);
   if (!safeMethods.has(request.method)) {
     const origin = request.headers.get("origin");

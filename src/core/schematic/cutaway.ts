@@ -43,23 +43,25 @@ export function cutaway(
   };
   const top = new Map<string, number>();
   const placed = new Map<string, PlacedGlyph>();
+  let nextGlyph: Glyph | null = null;
   for (const position of positions) {
     const glyph = glyphOf(position);
     const under = [...position.restsOn, ...position.passesThrough].map((id) => top.get(id)).filter((x) => x !== undefined);
     const rides = position.ridesOn !== undefined && placed.has(position.ridesOn) ? placed.get(position.ridesOn)!.x + 2.5 : 0;
     const base = position.alongMm ?? (under.length ? Math.max(...under) : rides);
-    // A screw is drawn home: its shank is in what it holds, its head on top of it.
-    const shape = partTypes.get(position.partTypeId)!.shape;
-    const x = shape.kind === "screw" ? base - shape.lengthMm : base;
-    top.set(position.id, Math.max(x + glyph.length, shape.kind === "screw" ? base : 0));
-    placed.set(position.id, { positionId: position.id, name: position.name, glyph, x, y: -position.acrossMm });
+    // A screw that is home shows its head only: the shank is in what it holds.
+    const { shape } = partTypes.get(position.partTypeId)!;
+    const home = shape.kind === "screw" ? drawGlyph({ ...shape, lengthMm: 0.1, threadedMm: 0.1 }) : glyph;
+    top.set(position.id, base + home.length);
+    placed.set(position.id, { positionId: position.id, name: position.name, glyph: home, x: base, y: -position.acrossMm });
+    if (position.id === nextId) nextGlyph = glyph;
   }
   const seated = [...placed.values()]
     .filter((item) => seatedIds.has(item.positionId))
     .sort((a, b) => a.x - b.x || a.glyph.length - b.glyph.length);
   const home = nextId ? (placed.get(nextId) ?? null) : null;
   const edge = Math.max(0, ...seated.map((item) => item.x + item.glyph.right));
-  const next = home ? { ...home, x: Math.max(edge, home.x) + hoverMm - home.glyph.left } : null;
+  const next = home && nextGlyph ? { ...home, glyph: nextGlyph, x: Math.max(edge, home.x) + hoverMm - (nextGlyph as Glyph).left } : null;
   const all = next ? [...seated, next] : seated;
   const left = Math.min(0, ...all.map((item) => item.x + item.glyph.left)) - marginMm;
   const right = Math.max(30, ...all.map((item) => item.x + item.glyph.right)) + marginMm;
@@ -68,7 +70,7 @@ export function cutaway(
   return {
     seated,
     next,
-    seatX: home ? home.x + (home.glyph.length || 0) : 0,
+    seatX: home ? home.x + home.glyph.length : 0,
     viewBox: { x: left, y: topY, width: right - left, height: bottom - topY },
   };
 }

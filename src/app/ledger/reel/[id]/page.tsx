@@ -2,12 +2,13 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { findFault } from "@/core/diagnosis/faults";
 import { formatMinor } from "@/core/money/money";
-import { testIds, testSpec } from "@/core/proving/protocol";
+import { starDragProtocol, testIds, testSpec } from "@/core/proving/protocol";
 import { listFindings } from "@/data/findings";
 import { listFittedParts } from "@/data/history";
 import { listJobsOfReel } from "@/data/jobs";
 import { listObservations } from "@/data/observations";
 import { findReel } from "@/data/reels";
+import { HistoryChart } from "@/ui/charts/history-chart";
 import { dateWords } from "@/ui/dates";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../../../server";
@@ -29,6 +30,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
     const found = visit.observations.find((o) => o.testId === testId && o.phase === phase);
     return found ? (found.value === null ? found.verdict : Number(found.value.toFixed(1))) : "–";
   };
+  const oldestFirst = [...visits].reverse();
   return (
     <Sheet
       fill
@@ -46,6 +48,18 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
       <h1>
         {reel.modelName}, {reel.hand} hand
       </h1>
+      {oldestFirst.length > 1 && (
+        <div className="my-3 max-w-4xl">
+          <HistoryChart
+            visits={oldestFirst.map((visit) => dateWords(visit.job.openedAt))}
+            series={starDragProtocol.flatMap((spec) => {
+              const values = (phase: "before" | "after") =>
+                oldestFirst.map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase)?.value ?? null);
+              return spec.unit ? [{ id: spec.id, name: spec.name, unit: spec.unit, before: values("before"), after: values("after") }] : [];
+            })}
+          />
+        </div>
+      )}
       <table className="plain-table mt-2">
         <thead>
           <tr>

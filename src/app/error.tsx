@@ -1,0 +1,24 @@
+"use client";
+import Link from "next/link";
+import { Sheet } from "@/ui/sheets/sheet";
+
+/** Something in the program failed while this page was made. What was confirmed before is on disk. */
+export default function Failed({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
+  return (
+    <Sheet>
+      <h1>This sheet could not be laid out</h1>
+      <p className="mt-2">
+        Nothing you confirmed is lost. Try again; if it comes back, tell the reference <span className="num">{error.digest ?? "none"}</span>
+        .
+      </p>
+      <p className="mt-4 flex gap-3">
+        <button type="button" className="key" onClick={reset}>
+          Try again
+        </button>
+        <Link className="key" href="/">
+          Go to the rack
+        </Link>
+      </p>
+    </Sheet>
+  );
+}

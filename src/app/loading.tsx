@@ -1,0 +1,8 @@
+/** Shown only when a sheet takes longer than a moment. */
+export default function Loading() {
+  return (
+    <p role="status" className="p-4">
+      Laying out the sheet…
+    </p>
+  );
+}

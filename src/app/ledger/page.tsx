@@ -5,8 +5,10 @@ import { listClosedJobs } from "@/data/jobs";
 import { listJournal } from "@/data/journal";
 import { listReels } from "@/data/reels";
 import { dateWords, instantWords } from "@/ui/dates";
+import { CustomerForm } from "@/ui/ledger/customer-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../server";
+import { saveCustomer } from "./actions";
 
 export const metadata = { title: "Ledger" };
 
@@ -32,12 +34,12 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
         <div>
           <h1>{customer ? `Reels of ${customer.name}` : "Reels"}</h1>
           {customer && (
-            <p>
-              <span className="num">{customer.phone}</span> {customer.email}{" "}
+            <>
+              <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} />
               <Link className="act-link" href="/ledger">
                 All reels
               </Link>
-            </p>
+            </>
           )}
           <table className="plain-table mt-2">
             <thead>
@@ -57,7 +59,11 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
                     </Link>
                   </td>
                   <td className="num">{reel.serial || "none"}</td>
-                  <td>{reel.ownerName}</td>
+                  <td>
+                    <Link className="act-link" href={`/ledger?customer=${reel.ownerId}`}>
+                      {reel.ownerName}
+                    </Link>
+                  </td>
                   <td className="num text-right">{reel.visits}</td>
                 </tr>
               ))}

@@ -2,6 +2,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, Operation, PartType, Position } from "@/core/anatomy/types";
+import type { LubricantAdvice } from "@/core/lubrication/lubricant-for";
 import { cutaway } from "@/core/schematic/cutaway";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -18,6 +19,7 @@ export interface ShownStep {
   readonly state: "waiting" | "done" | "failed" | "skipped";
   readonly note: string;
   readonly well: ShownWell | null;
+  readonly lubricant: LubricantAdvice | null;
 }
 
 interface Props {
@@ -35,6 +37,7 @@ interface Props {
   readonly undone: Action<void>;
 }
 
+const ruledByWords = { part: "the part's own nature", customer: "the customer's wish", shop: "the shop's way" } as const;
 const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped: "left in the tray for now" } as const;
 
 /** The way back, step by step, in the computed order. A gate that fails stops everything until it passes. */
@@ -176,9 +179,10 @@ export function BuildSheet({ head, steps, currentId, conflict, anatomy, neverOff
                   )}
                   <dt className="text-note">Lubricant</dt>
                   <dd>
-                    {step.position.lubricant
-                      ? `${step.position.lubricant.product}, ${step.position.lubricant.amount}: ${step.position.lubricant.why}`
-                      : "none"}
+                    {step.lubricant ? `${step.lubricant.product}, ${step.lubricant.amount}: ${step.lubricant.why}` : "none"}
+                    {step.lubricant && step.lubricant.ruledBy !== "model" && (
+                      <span className="text-note"> ({ruledByWords[step.lubricant.ruledBy]})</span>
+                    )}
                   </dd>
                   {step.position.trap && (
                     <>

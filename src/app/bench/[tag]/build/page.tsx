@@ -1,4 +1,6 @@
+import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { getBuild } from "@/data/build";
+import { getShopSettings } from "@/data/settings";
 import { BuildSheet } from "@/ui/bench/build-sheet";
 import { getDb } from "../../../server";
 import { gateFailed, stepDone, stepSkipped, stepUndone } from "../actions";
@@ -8,12 +10,21 @@ export const metadata = { title: "Build" };
 
 export default async function BuildPage(props: StationProps) {
   const { head, job, version } = await loadBench(props);
-  const build = getBuild(getDb(), job, version);
+  const db = getDb();
+  const build = getBuild(db, job, version);
   const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
   return (
     <BuildSheet
       head={head}
-      steps={build.steps}
+      steps={build.steps.map((step) => ({
+        ...step,
+        lubricant:
+          step.position &&
+          lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, {
+            drag: job.intake.dragWish,
+            shopDrag: getShopSettings(db).dragSchool,
+          }),
+      }))}
       currentId={build.current?.operation.id ?? null}
       conflict={build.conflict}
       anatomy={version.anatomy}

@@ -1,5 +1,6 @@
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { type Anatomy, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
+import { type FamilyId, familyWords } from "@/core/families/family-ids";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { indexForFind } from "./find";
@@ -9,7 +10,7 @@ export interface Model {
   readonly id: string;
   readonly maker: string;
   readonly name: string;
-  readonly family: string;
+  readonly family: FamilyId;
 }
 
 export interface ModelVersion {
@@ -72,7 +73,7 @@ export function addModel(ctx: Context, model: Model, version: { lineRadiusMm: nu
     kind: "model",
     ref: model.id,
     title: `${model.maker} ${model.name}`,
-    words: `${model.maker} ${model.name} ${model.family}`,
+    words: `${model.maker} ${model.name} ${familyWords[model.family]}`,
   });
   return addModelVersion(ctx, model.id, version);
 }
@@ -147,7 +148,7 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
        FROM model_version JOIN model ON model.id = model_version.model_id WHERE model_version.id = ?`,
     )
     .get(id) as
-    | { id: number; number: number; line_radius_mm: number; model_id: string; maker: string; name: string; family: string }
+    | { id: number; number: number; line_radius_mm: number; model_id: string; maker: string; name: string; family: FamilyId }
     | undefined;
   if (!version) throw new Error(`getModelVersion: no version ${id}`);
   const assemblies = db

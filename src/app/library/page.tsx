@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { familyWords } from "@/core/families/family-ids";
 import { getCurrentModelVersion, listModels } from "@/data/models";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../server";
@@ -29,7 +30,7 @@ export default function LibraryPage() {
                   {model.maker} {model.name}
                 </Link>
               </td>
-              <td>{model.family}</td>
+              <td>{familyWords[model.family]}</td>
               <td className="num text-right">{model.version.anatomy.assemblies.length}</td>
               <td className="num text-right">{model.version.anatomy.positions.length}</td>
               <td className="num text-right">{model.version.number}</td>

@@ -47,6 +47,27 @@ export const shapeSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("cap"), outsideMm: mm, heightMm: mm }),
   z.object({ kind: z.literal("tongue"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
   z.object({ kind: z.literal("button"), outsideMm: mm, stemMm: mm, lengthMm: mm }),
+  z.object({ kind: z.literal("o-ring"), outsideMm: mm, sectionMm: mm }),
+  z.object({ kind: z.literal("lip-seal"), outsideMm: mm, boreMm: mm, widthMm: mm }),
+  z.object({ kind: z.literal("clip"), outsideMm: mm, wireMm: mm, form: z.enum(["E", "C", "wire"]) }),
+  z.object({ kind: z.literal("wave-spring"), outsideMm: mm, insideMm: mm, heightMm: mm, waves: count }),
+  z.object({ kind: z.literal("cam"), outsideMm: mm, boreMm: mm, thicknessMm: mm, riseMm: mm }),
+  z.object({ kind: z.literal("roller-clutch"), outsideMm: mm, boreMm: mm, lengthMm: mm, rollers: count }),
+  z.object({ kind: z.literal("rotor"), outsideMm: mm, heightMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("bail"), spanMm: mm, reachMm: mm, wireMm: mm }),
+  z.object({ kind: z.literal("roller"), outsideMm: mm, lengthMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("drum"), outsideMm: mm, depthMm: mm, boreMm: mm, arms: count }),
+  z.object({ kind: z.literal("cone"), outsideMm: mm, heightMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("cover"), outsideMm: mm, heightMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("worm"), diameterMm: mm, lengthMm: mm, turns: count }),
+  z.object({ kind: z.literal("pawl"), diameterMm: mm, lengthMm: mm }),
+  z.object({ kind: z.literal("line-guide"), widthMm: mm, heightMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("slider"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("magnet"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("block"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
+  z.object({ kind: z.literal("shaft"), diameterMm: mm, lengthMm: mm, flatMm: mm.optional() }),
+  z.object({ kind: z.literal("knob"), outsideMm: mm, lengthMm: mm, boreMm: mm }),
+  z.object({ kind: z.literal("body"), lengthMm: mm, heightMm: mm, widthMm: mm }),
 ]);
 
 export type PartShape = z.infer<typeof shapeSchema>;
@@ -84,6 +105,27 @@ export const kindWords: Record<PartKind, string> = {
   cap: "cap",
   tongue: "click tongue",
   button: "button",
+  "o-ring": "O-ring",
+  "lip-seal": "lip seal",
+  clip: "clip",
+  "wave-spring": "wave spring",
+  cam: "cam",
+  "roller-clutch": "one-way roller clutch",
+  rotor: "rotor",
+  bail: "bail wire",
+  roller: "line roller",
+  drum: "drum",
+  cone: "pick-up cone",
+  cover: "cover",
+  worm: "worm",
+  pawl: "pawl",
+  "line-guide": "line guide",
+  slider: "slider",
+  magnet: "magnet",
+  block: "brake block",
+  shaft: "shaft",
+  knob: "knob",
+  body: "body",
 };
 
 const size = (value: number) => String(Math.round(value * 100) / 100);
@@ -136,12 +178,17 @@ export function sizeWords(shape: PartShape): string {
       return `${size(shape.lengthMm)} long`;
     case "button":
       return `${size(shape.outsideMm)} × ${size(shape.lengthMm)}`;
-    case "dog":
-    case "yoke":
-    case "jack":
-    case "bridge":
-    case "foot":
-    case "tongue":
-      return `${size("lengthMm" in shape ? shape.lengthMm : shape.widthMm)} × ${size(shape.widthMm)}`;
+    case "o-ring":
+      return `${size(shape.outsideMm)} × ${size(shape.sectionMm)}`;
+    case "clip":
+      return `${shape.form} clip, ${size(shape.outsideMm)}`;
+    case "shaft":
+      return `${size(shape.diameterMm)} × ${size(shape.lengthMm)}`;
+    default:
+      // The rest: every size in the order it is kept, which is outside, inside, along.
+      return Object.entries(shape)
+        .filter((entry): entry is [string, number] => typeof entry[1] === "number" && entry[0].endsWith("Mm"))
+        .map(([, value]) => size(value))
+        .join(" × ");
   }
 }

@@ -45,7 +45,8 @@ CREATE TABLE model (
   id TEXT PRIMARY KEY,
   maker TEXT NOT NULL,
   name TEXT NOT NULL,
-  family TEXT NOT NULL,
+  family TEXT NOT NULL CHECK (family IN ('star-drag-bridge', 'star-drag-clutch', 'lever-drag', 'baitcaster-low-profile', 'baitcaster-round',
+    'spinning', 'spinning-fluid-sealed', 'spinning-sealed-bail-less', 'spincast', 'centrepin')),
   UNIQUE (maker, name)
 ) STRICT, WITHOUT ROWID;
 

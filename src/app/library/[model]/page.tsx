@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { familyWords } from "@/core/families/family-ids";
 import { findModel, getCurrentModelVersion } from "@/data/models";
 import { ModelSchematic } from "@/ui/glyphs/model-schematic";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
@@ -16,7 +17,7 @@ export default async function ModelPage({ params }: { params: Promise<{ model: s
         <CornerBlock
           cells={[
             { label: "Model", value: `${model.maker} ${model.name}`, large: true },
-            { label: "Family", value: model.family },
+            { label: "Family", value: familyWords[model.family] },
             { label: "Version", value: String(version.number) },
           ]}
         />

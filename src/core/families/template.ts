@@ -1,0 +1,101 @@
+import type { z } from "zod";
+import { type Anatomy, anatomySchema, type operationSchema, type PartType, type positionSchema } from "@/core/anatomy/types";
+import type { FamilyId } from "./family-ids";
+
+/**
+ * A family of reels as a template: the usual assemblies, seats, part roles, order, lubrication, cautions and traps, with sizes that fit each
+ * other. A new model starts as a copy of it and is edited. Source: common practice; sizes are typical and ours.
+ */
+export interface FamilyTemplate {
+  readonly family: FamilyId;
+  /** Half the spool's line diameter at a normal fill, mm. */
+  readonly lineRadiusMm: number;
+  /** Catalogue entries with numbers and ids that a model's prefix goes before. */
+  readonly parts: readonly PartType[];
+  readonly anatomy: Anatomy;
+}
+
+export type Seat = Omit<z.input<typeof positionSchema>, "id" | "assemblyId" | "ordinal" | "name" | "partTypeId">;
+export type SeatRow = readonly [id: string, name: string, part: string, seat?: Seat];
+export type PartRow = readonly [
+  id: string,
+  number: string,
+  name: string,
+  role: string,
+  shape: PartType["shape"],
+  material: string,
+  priceMinor: number,
+];
+
+export interface TemplateTable {
+  readonly family: FamilyId;
+  readonly lineRadiusMm: number;
+  /** Outermost first: the order a full strip takes them in. */
+  readonly assemblies: readonly (readonly [id: string, name: string, side: "handle" | "tail" | "frame"])[];
+  readonly parts: readonly PartRow[];
+  /** For each assembly its seats from the base up. */
+  readonly seats: Readonly<Record<string, readonly SeatRow[]>>;
+  readonly operations: readonly z.input<typeof operationSchema>[];
+}
+
+/** Reads a template from its tables. @throws ZodError when a row is not what it should be: only a programmer can cause that. */
+export function templateOf(table: TemplateTable): FamilyTemplate {
+  return {
+    family: table.family,
+    lineRadiusMm: table.lineRadiusMm,
+    parts: table.parts.map(([id, number, name, role, shape, material, priceMinor]) => ({
+      id,
+      number,
+      name,
+      role,
+      shape,
+      material,
+      priceMinor,
+    })),
+    anatomy: anatomySchema.parse({
+      assemblies: table.assemblies.map(([id, name, side]) => ({ id, name, side })),
+      positions: Object.entries(table.seats).flatMap(([assemblyId, rows]) =>
+        rows.map(([id, name, part, seat], ordinal) => ({ id, assemblyId, ordinal, name, partTypeId: part, ...seat })),
+      ),
+      operations: table.operations,
+    }),
+  };
+}
+
+/** Operation ids of "fit this part", for tables. */
+export const place = (...ids: string[]): string[] => ids.map((id) => `place-${id}`);
+
+/** A slotted screw with the proportions usual at this size; threaded to its end unless said. */
+export const screw = (threadMm: number, lengthMm: number, threadedMm = lengthMm): PartType["shape"] => ({
+  kind: "screw",
+  threadMm,
+  lengthMm,
+  threadedMm,
+  headMm: threadMm * 1.9,
+  headHeightMm: threadMm * 0.6,
+  drive: "slot",
+});
+
+export const greased = (amount: string, why: string) => ({ lubricant: { product: "reel grease", amount, why } });
+export const oiled = (amount: string, why: string) => ({ lubricant: { product: "light oil", amount, why } });
+export const threadFilm = greased("a bead on the thread", "a dry thread seizes in salt");
+export const steel = "stainless steel";
+
+export interface ModelDraft {
+  readonly partTypes: PartType[];
+  readonly lineRadiusMm: number;
+  readonly anatomy: Anatomy;
+}
+
+/** A new model from its family: the same machine with its own catalogue ids and numbers. */
+export function modelFromTemplate(template: FamilyTemplate, prefix: string): ModelDraft {
+  const own = (id: string) => `${prefix.toLowerCase()}-${id}`;
+  return {
+    partTypes: template.parts.map((part) => ({ ...part, id: own(part.id), number: `${prefix.toUpperCase()}-${part.number}` })),
+    lineRadiusMm: template.lineRadiusMm,
+    anatomy: {
+      ...template.anatomy,
+      positions: template.anatomy.positions.map((position) => ({ ...position, partTypeId: own(position.partTypeId) })),
+    },
+  };
+}

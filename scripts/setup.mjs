@@ -112,11 +112,18 @@ const portIsFree = (port) =>
     server.listen(port, "127.0.0.1", () => server.close(() => settle(true)));
   });
 
+/** Ports above 1023 that browsers refuse to open (WHATWG Fetch, "port blocking"): a server there would seem dead. */
+const blockedPorts = new Set([
+  1719, 1720, 1723, 2049, 3659, 4045, 4190, 5060, 5061, 6000, 6566, 6665, 6666, 6667, 6668, 6669, 6679, 6697, 10080,
+]);
+
 /** The wanted port; refused with words when it is taken and was asked for, else the next free one. */
 export async function choosePort(wanted) {
+  if (wanted && blockedPorts.has(Number(wanted)))
+    return fail(`Browsers refuse to open port ${wanted}. Choose another: PORT=… npm run demo`);
   if (wanted)
     return (await portIsFree(Number(wanted))) ? Number(wanted) : fail(`Port ${wanted} is in use. Choose another: PORT=… npm run demo`);
-  for (let port = 4180; port < 4230; port++) if (await portIsFree(port)) return port;
+  for (let port = 4180; port < 4230; port++) if (!blockedPorts.has(port) && (await portIsFree(port))) return port;
   return fail("No free port between 4180 and 4229. Choose one: PORT=… npm run demo");
 }
 

@@ -1,4 +1,5 @@
 import type { Metadata, Viewport } from "next";
+import { connection } from "next/server";
 import type { ReactNode } from "react";
 import { getShopSettings } from "@/data/settings";
 import { KeysProvider } from "@/ui/keys/keys";
@@ -13,6 +14,8 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { themeColor: "#A9ADA3" };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
+  // Before anything opens the database: a page made at build time must never touch a shop's data.
+  await connection();
   const db = getDb();
   const person = await currentPerson(db);
   const settings = getShopSettings(db);

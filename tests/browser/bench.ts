@@ -7,6 +7,7 @@ import Database from "better-sqlite3";
 import { By, Key, type WebElement } from "selenium-webdriver";
 import { openBrowser } from "../../scripts/browser.mjs";
 
+/** Any free port; the system hands out high ones, of which browsers refuse 10080 only. */
 const freePort = () =>
   new Promise<number>((settle) => {
     const server = createServer();

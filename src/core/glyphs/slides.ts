@@ -1,5 +1,5 @@
 import { type Drawers, extents, hole, thin } from "./glyph";
-import { bar, circle, disc, foreshortening, type Point, prism } from "./solid";
+import { bar, circle, disc, foreshortening, type GlyphPath, type Point, prism } from "./solid";
 
 const box = (height: number, depth: number): Point[] => [
   [-depth / 2, height / 2],
@@ -14,6 +14,13 @@ const boxExtents = (height: number, depth: number, length: number) => ({
   down: height / 2,
   length,
 });
+
+/** The same lines moved across the axis, page millimetres down. */
+const shifted = (paths: readonly GlyphPath[], dy: number): GlyphPath[] =>
+  paths.map((path) => ({
+    ...path,
+    d: path.d.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) => `${x} ${Math.round((Number(y) + dy) * 1000) / 1000}`),
+  }));
 
 /** What slides or is slid along, what brakes, and the housings. */
 export const slides: Drawers<"worm" | "pawl" | "line-guide" | "slider" | "magnet" | "block" | "shaft" | "knob" | "body"> = {
@@ -103,12 +110,17 @@ export const slides: Drawers<"worm" | "pawl" | "line-guide" | "slider" | "magnet
     ];
     return {
       paths: [
-        ...prism(box(h * 0.5, l * 0.14), w * 0.3, w * 0.5, "stem").map((path) => ({ ...path })),
+        ...shifted(prism(box(h * 0.62, l * 0.16), w * 0.35, w * 0.6, "stem"), -h * 0.72),
+        ...shifted(prism(box(h * 0.1, l * 0.3), -w * 0.7, w * 1.7, "foot"), -h * 1.05),
         ...prism(outline, 0, w, "housing"),
         thin(circle(w, h * 0.22), "shaft-hole"),
         hole(w, h * 0.12),
       ],
       ...boxExtents(h, l, w),
+      left: Math.min(-w * 0.72 - l * 0.06, (-l / 2) * foreshortening),
+      right: Math.max(w * 1.72 + l * 0.06, w + (l / 2) * foreshortening),
+      up: h * 1.12,
+      peak: w / 2,
     };
   },
 };

@@ -1,5 +1,4 @@
 import type { Metadata, Viewport } from "next";
-import { connection } from "next/server";
 import type { ReactNode } from "react";
 import { getShopSettings } from "@/data/settings";
 import { KeysProvider } from "@/ui/keys/keys";
@@ -7,6 +6,8 @@ import { Rail } from "@/ui/shell/rail";
 import "./globals.css";
 import { currentPerson, getDb } from "./server";
 
+/** Every page is made when it is asked for: one made at build time would open a shop's data and show it stale. */
+export const dynamic = "force-dynamic";
 export const metadata: Metadata = {
   title: { default: "Zorbek", template: "%s · Zorbek" },
   description: "A bench companion for the reel repairer",
@@ -14,8 +15,6 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { themeColor: "#A9ADA3" };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  // Before anything opens the database: a page made at build time must never touch a shop's data.
-  await connection();
   const db = getDb();
   const person = await currentPerson(db);
   const settings = getShopSettings(db);

@@ -18,6 +18,7 @@ import { defaultShopSettings, saveShopSettings } from "@/data/settings";
 import { fitFromStock, setBin } from "@/data/stock";
 import { expectedNext, noteWell, takePart } from "@/data/tray";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
+import { otherModels } from "./models/models";
 import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "./models/skerry-30";
 
 /** Whether this data directory holds anything yet; the demo never writes over a shop's own data. */
@@ -80,6 +81,14 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     saveShopSettings(start, { ...defaultShopSettings, shopName: "The Ropewalk Reel Bench" });
     for (const part of skerry30Parts) addPartType(start, part);
     addModel(start, skerry30, { lineRadiusMm: skerry30LineRadiusMm, anatomy: skerry30Anatomy });
+    for (const other of otherModels) {
+      for (const part of other.partTypes) addPartType(start, part);
+      addModel(
+        start,
+        { id: other.id, maker: other.maker, name: other.name, family: other.family },
+        { lineRadiusMm: other.lineRadiusMm, anatomy: other.anatomy },
+      );
+    }
     addSupplier(start, { id: "quayside", name: "Quayside Spares", postageMinor: 690, leadDays: 4 });
     addSupplier(start, { id: "fellgate", name: "Fellgate Small Parts", postageMinor: 450, leadDays: 9 });
     skerry30Parts.forEach((part, index) => {

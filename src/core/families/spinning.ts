@@ -1,9 +1,9 @@
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { greased, oiled, place, screw, steel, type TemplateTable, templateOf, threadFilm } from "./template";
 
 const coverScrews = ["cover-screw-top", "cover-screw-front", "cover-screw-rear"];
 
 /** Spinning, open with bail: fixed spool with the drag in it, rotor with bail and line roller, roller clutch, oscillation block. */
-export const spinning = templateOf({
+export const spinningTable: TemplateTable = {
   family: "spinning",
   lineRadiusMm: 23,
   assemblies: [
@@ -166,4 +166,6 @@ export const spinning = templateOf({
       lookAt: ["Keyed and eared swapped", "Retaining ring not in its groove"],
     },
   ],
-});
+};
+
+export const spinning = templateOf(spinningTable);

@@ -1,11 +1,11 @@
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { greased, oiled, place, screw, steel, type TemplateTable, templateOf, threadFilm } from "./template";
 
 const bridgeScrews = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"];
 const headScrews = ["head-screw-top", "head-screw-front", "head-screw-rear"];
 const tailScrews = ["tail-screw-top", "tail-screw-front", "tail-screw-rear"];
 
 /** Conventional star drag on a bridge: gear sleeve and drag stack on the bridge, pinion in a yoke moved by an eccentric through a jack. */
-export const starDragBridge = templateOf({
+export const starDragBridgeTable: TemplateTable = {
   family: "star-drag-bridge",
   lineRadiusMm: 24,
   assemblies: [
@@ -255,4 +255,6 @@ export const starDragBridge = templateOf({
       lookAt: ["Handle spacer missing?", "Stack not pressed down before the nut?", "Star cross-threaded?"],
     },
   ],
-});
+};
+
+export const starDragBridge = templateOf(starDragBridgeTable);

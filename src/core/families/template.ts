@@ -62,6 +62,10 @@ export function templateOf(table: TemplateTable): FamilyTemplate {
   };
 }
 
+/** The rows of an assembly with one seat changed: how a family grows out of its sibling. */
+export const reseat = (rows: readonly SeatRow[] | undefined, seatId: string, change: Seat): SeatRow[] =>
+  (rows ?? []).map((row) => (row[0] === seatId ? [row[0], row[1], row[2], { ...row[3], ...change }] : row));
+
 /** Operation ids of "fit this part", for tables. */
 export const place = (...ids: string[]): string[] => ids.map((id) => `place-${id}`);
 

@@ -1,0 +1,68 @@
+import { describe, expect, it } from "vitest";
+import { checkAnatomy } from "@/core/anatomy/check-anatomy";
+import { seatConstraints } from "@/core/anatomy/constraints";
+import { buildOrder } from "@/core/teardown/build-order";
+import { removalOrder } from "@/core/teardown/removal-order";
+import { families } from "./families";
+import { familyIds, familyWords } from "./family-ids";
+import { modelFromTemplate } from "./template";
+
+describe.each(familyIds)("the template of %s", (id) => {
+  const { anatomy, parts, family, lineRadiusMm } = families[id];
+  const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
+  const typeAt = (seat: string) => parts.find((part) => part.id === seats.get(seat)!.partTypeId)!;
+
+  it("is itself, has a name, and fits together", () => {
+    expect(family).toBe(id);
+    expect(familyWords[id]).toBeTruthy();
+    expect(lineRadiusMm).toBeGreaterThan(5);
+    expect(checkAnatomy(anatomy, parts).map((fault) => fault.message)).toEqual([]);
+    expect(new Set(parts.map((part) => part.number)).size).toBe(parts.length);
+    expect(
+      parts.filter((part) => !anatomy.positions.some((position) => position.partTypeId === part.id)).map((part) => part.id),
+      "parts that no seat asks for",
+    ).toEqual([]);
+  });
+
+  it("comes apart and goes together with every seat and gate in order", () => {
+    const removed = removalOrder(anatomy);
+    const built = buildOrder(anatomy, removed);
+    if (!built.ok) throw new Error(built.message);
+    const order = built.value.map((step) => step.operation.id);
+    for (const c of seatConstraints(anatomy))
+      expect(order.indexOf(`place-${c.before}`), c.reason).toBeLessThan(order.indexOf(`place-${c.after}`));
+    for (const operation of anatomy.operations) {
+      for (const before of operation.after)
+        expect(order.indexOf(before), `${before} before ${operation.id}`).toBeLessThan(order.indexOf(operation.id));
+      for (const after of operation.before)
+        expect(order.indexOf(operation.id), `${operation.id} before ${after}`).toBeLessThan(order.indexOf(after));
+      if (operation.kind === "gate") expect(operation.lookAt.length, operation.id).toBeGreaterThan(0);
+    }
+  });
+
+  // The nevers of the trade (common practice).
+  it("never greases a roller clutch, and cautions before every spring and wire clip", () => {
+    for (const position of anatomy.positions) {
+      const { shape, role } = typeAt(position.id);
+      if (shape.kind === "roller-clutch") expect(position.lubricant?.product, position.name).toBe("light oil");
+      if (/dog-spring|yoke-spring|bail-spring|click-spring|detent-spring/.test(role))
+        expect(position.caution ?? "", position.name).toMatch(/glasses|flies/);
+      if (shape.kind === "clip" && shape.form === "wire") expect(position.caution ?? "", position.name).toMatch(/flies/);
+    }
+  });
+
+  it("has gears of one module where a gear meets a pinion", () => {
+    const gear = parts.find((part) => part.role === "main-gear")?.shape;
+    const pinion = parts.find((part) => part.role === "pinion")?.shape;
+    if (gear?.kind === "gear" && pinion?.kind === "pinion" && id !== "spinning" && !id.startsWith("spinning-"))
+      expect(gear.moduleMm).toBe(pinion.moduleMm);
+  });
+
+  it("becomes a model under its own numbers and is not changed by it", () => {
+    const before = JSON.stringify(families[id]);
+    const draft = modelFromTemplate(families[id], "QX");
+    expect(checkAnatomy(draft.anatomy, draft.partTypes)).toEqual([]);
+    expect(draft.partTypes.every((part) => part.id.startsWith("qx-") && part.number.startsWith("QX-"))).toBe(true);
+    expect(JSON.stringify(families[id])).toBe(before);
+  });
+});

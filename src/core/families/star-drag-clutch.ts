@@ -1,0 +1,39 @@
+import { starDragBridgeTable as bridge } from "./star-drag-bridge";
+import { place, reseat, templateOf } from "./template";
+
+/** Conventional star drag, full frame with a one-way roller clutch; the dog stays as the back-up. */
+export const starDragClutch = templateOf({
+  ...bridge,
+  family: "star-drag-clutch",
+  // biome-ignore format: one part a line, read as a table
+  parts: [
+    ...bridge.parts,
+    ["clutch", "280", "One-way roller clutch", "roller-clutch", { kind: "roller-clutch", outsideMm: 22, boreMm: 12, lengthMm: 9, rollers: 8 }, "stainless steel", 2290],
+    ["clutch-collar", "281", "Clutch collar", "clutch-sleeve", { kind: "sleeve", outsideMm: 11.9, boreMm: 8.2, lengthMm: 10 }, "hardened steel", 790],
+    ["retainer", "282", "Retainer plate", "clutch-plate", { kind: "plate", outsideMm: 26, thicknessMm: 1.2, holes: 3 }, "stainless steel", 420],
+    ["retainer-screw", "283", "Retainer screw", "retainer-screw", { kind: "screw", threadMm: 2, lengthMm: 5, threadedMm: 5, headMm: 3.8, headHeightMm: 1.2, drive: "cross" }, "stainless steel", 60],
+  ],
+  // biome-ignore format: one seat a line, read as a table
+  seats: {
+    ...bridge.seats,
+    handle: [
+      ["clutch", "One-way roller clutch", "clutch", { restsOn: ["head-plate"], passesThrough: ["head-plate"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, orientation: "as marked" }],
+      ["retainer", "Retainer plate", "retainer", { restsOn: ["clutch"], heldBy: ["retainer-screw-front", "retainer-screw-rear"], orientation: "on its pins", trap: "A locating pin may have dropped out." }],
+      ["retainer-screw-front", "Retainer screw, front", "retainer-screw", { acrossMm: 9, restsOn: ["retainer"] }],
+      ["retainer-screw-rear", "Retainer screw, rear", "retainer-screw", { acrossMm: -9, restsOn: ["retainer"] }],
+      ["clutch-collar", "Clutch collar", "clutch-collar", { ridesOn: "gear-sleeve", restsOn: ["retainer", "keyed-high"], hides: true, orientation: "clean and dry, free of pits", trap: "Pitted it slips; greased it slips." }],
+      ...reseat(bridge.seats.handle, "ferrule", { restsOn: ["clutch-collar"] }),
+    ],
+  },
+  operations: [
+    ...bridge.operations,
+    {
+      id: "gate-clutch",
+      kind: "gate",
+      words: "The sleeve holds at once backwards: no slip before the dog catches",
+      after: place("clutch-collar", "retainer-screw-rear"),
+      before: place("ferrule"),
+      lookAt: ["Grease in the clutch", "Collar pitted or left out", "Clutch turned over"],
+    },
+  ],
+});

@@ -1,8 +1,9 @@
 import { findFault } from "@/core/diagnosis/faults";
+import type { FamilyId } from "@/core/families/family-ids";
 import { complaints, hands } from "@/core/intake/lists";
 import { nextService } from "@/core/intervals/next-service";
 import { type Change, compare } from "@/core/proving/compare";
-import { starDragProtocol } from "@/core/proving/protocol";
+import { protocolFor } from "@/core/proving/protocol";
 import type { Report, ReportTest } from "@/core/report/report";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
@@ -23,8 +24,8 @@ const words = (observation: StoredObservation | undefined): string =>
       : `${Number(observation.value.toFixed(1))} ${observation.unit}`
     : "not done";
 
-function reportTests(observations: readonly StoredObservation[]): ReportTest[] {
-  return starDragProtocol.map((spec) => {
+function reportTests(observations: readonly StoredObservation[], family: FamilyId): ReportTest[] {
+  return protocolFor(family).map((spec) => {
     const before = observations.find((o) => o.testId === spec.id && o.phase === "before");
     const after = observations.find((o) => o.testId === spec.id && o.phase === "after");
     return {
@@ -67,7 +68,7 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     watch: listWells(db, job.id)
       .filter((well) => well.verdict === "watch" || (well.verdict === "worn" && !well.renewed))
       .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
-    tests: reportTests(listObservations(db, job.id)),
+    tests: reportTests(listObservations(db, job.id), version.model.family),
     advice: [
       "Back the drag off before you put the reel away; store it dry and at an even temperature.",
       job.intake.water === "fresh"

@@ -50,6 +50,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     expect(await person.value("Go ahead up to")).toBe("forty");
     await person.type("Name", "Pell Arrowsmith");
     await person.type("E-mail", "pell@arrowsmith.example");
+    await person.type("Model", "Marrowby Skerry 30");
     await person.type("Serial, as stamped", "MS30 90001");
     await person.press("gritty or grinding");
     await person.press("drag weak");

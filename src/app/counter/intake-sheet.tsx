@@ -12,7 +12,7 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { type IntakeForm, intakeFormSchema } from "./intake.schema";
 
 interface Known {
-  reel: { id: number; modelName: string; ownerId: number; ownerName: string; hand: "right" | "left" } | null;
+  reel: { id: number; modelId: string; modelName: string; ownerId: number; ownerName: string; hand: "right" | "left" } | null;
   visits?: { tag: string; on: string; open: boolean; findings: string[] }[];
 }
 
@@ -76,11 +76,12 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     if (serial === asked.current) return;
     asked.current = serial;
     if (!serial) return setKnown(null);
-    const response = await fetch(`/api/reels?serial=${encodeURIComponent(serial)}&model=${form.getValues("modelId")}`).catch(() => null);
+    const response = await fetch(`/api/reels?serial=${encodeURIComponent(serial)}`).catch(() => null);
     const answer = response ? ((await response.json()) as Known) : null;
     setKnown(answer);
     if (answer?.reel) {
       setValue("hand", answer.reel.hand);
+      setValue("modelId", answer.reel.modelId);
       if (!form.getValues("customerId") && !form.getValues("name")) setValue("customerId", String(answer.reel.ownerId));
     }
   };

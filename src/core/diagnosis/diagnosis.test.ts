@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { skerry30Parts } from "#demo/models/skerry-30";
-import { faults, findFault } from "./faults";
+import { families } from "@/core/families/families";
+import { familyIds } from "@/core/families/family-ids";
+import { faults, faultsFor, findFault } from "./faults";
 import { isolate } from "./isolation";
 
 describe("isolation", () => {
@@ -43,9 +44,18 @@ describe("the fault catalogue", () => {
     expect(findFault("withdrawn-long-ago")).toBeNull();
   });
 
-  it("asks only for part roles that the demo's model has", () => {
-    const roles = new Set(skerry30Parts.map((part) => part.role));
-    for (const fault of faults) for (const role of fault.remedy.partRoles) expect(roles.has(role), `${fault.id}: ${role}`).toBe(true);
+  it("names only part roles that some family has, and offers a reel no fault it cannot have", () => {
+    const rolesOf = (id: (typeof familyIds)[number]) => new Set(families[id].parts.map((part) => part.role));
+    const all = new Set(familyIds.flatMap((id) => [...rolesOf(id)]));
+    for (const fault of faults)
+      for (const role of [...fault.remedy.partRoles, ...(fault.needs ? [fault.needs] : [])])
+        expect(all.has(role), `${fault.id}: ${role}`).toBe(true);
+    const offered = (id: (typeof familyIds)[number]) => faultsFor(rolesOf(id)).map((fault) => fault.id);
+    expect(offered("star-drag-bridge")).not.toContain("bail-spring-tired");
+    expect(offered("spinning")).toContain("bail-spring-tired");
+    expect(offered("spinning")).not.toContain("jack-off-stud");
+    expect(offered("lever-drag")).toContain("cam-half-turn");
+    for (const id of familyIds) expect(offered(id), id).toContain("cosmetic-only");
   });
 
   it("carries the caution where a spring flies or a lining could be asbestos", () => {

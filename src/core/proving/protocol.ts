@@ -1,7 +1,24 @@
 import { z } from "zod";
+import type { FamilyId } from "@/core/families/family-ids";
 
 export const verdicts = ["good", "doubtful", "bad"] as const;
 export type Verdict = (typeof verdicts)[number];
+
+export const testIds = [
+  "free-spool",
+  "turning",
+  "drag-light",
+  "drag-strike",
+  "drag-full",
+  "anti-reverse",
+  "click",
+  "bail",
+  "roller",
+  "level-wind",
+  "cast-pin",
+] as const;
+export type TestId = (typeof testIds)[number];
+export const testIdSchema = z.enum(testIds);
 
 export interface TestSpec {
   readonly id: TestId;
@@ -9,23 +26,39 @@ export interface TestSpec {
   readonly how: string;
   readonly why: string;
   /** The kept unit of the number; every test can be answered without one. */
-  readonly unit: "s" | "N" | "cN·m" | "slips of 20" | null;
+  readonly unit: "s" | "N" | "cN·m" | "slips of 20" | "trips of 10" | null;
   readonly takesLineRadius: boolean;
   /** Which way is better: more, less, or neither alone. */
   readonly better: "more" | "less" | "none";
   readonly caution?: string;
 }
 
-export const testIds = ["free-spool", "turning", "drag-light", "drag-strike", "drag-full", "anti-reverse", "click"] as const;
-export type TestId = (typeof testIds)[number];
-export const testIdSchema = z.enum(testIds);
-
 const pullCaution =
   "The line is loaded: lash the rod down, stand out of its line, glove on. Stay under a third of what rod and line are rated for; their makers' limits stand above this.";
 
-/** The tests of a bridge star-drag reel, in the order that needs nothing opened (common practice). */
-export const starDragProtocol: readonly TestSpec[] = [
-  {
+const pull = (id: TestId, name: string, how: string, why: string, better: TestSpec["better"]): TestSpec => ({
+  id,
+  name,
+  how,
+  why,
+  unit: "N",
+  takesLineRadius: true,
+  better,
+  caution: pullCaution,
+});
+const feel = (id: TestId, name: string, how: string, why: string): TestSpec => ({
+  id,
+  name,
+  how,
+  why,
+  unit: null,
+  takesLineRadius: false,
+  better: "none",
+});
+
+/** Every test with the words it has on a star drag; other families put their own adjuster's name in. Source: common practice. */
+const specs: Readonly<Record<TestId, TestSpec>> = {
+  "free-spool": {
     id: "free-spool",
     name: "Free spool",
     how: "Lever to free, spin the spool once by the flange with a firm flick, count until it stands.",
@@ -34,7 +67,7 @@ export const starDragProtocol: readonly TestSpec[] = [
     takesLineRadius: false,
     better: "more",
   },
-  {
+  turning: {
     id: "turning",
     name: "Turning in gear",
     how: "Engage, turn the handle slowly three times; feel for stiffness and grit. The number is the effort at the knob's circle.",
@@ -43,37 +76,28 @@ export const starDragProtocol: readonly TestSpec[] = [
     takesLineRadius: false,
     better: "less",
   },
-  {
-    id: "drag-light",
-    name: "Drag, star a quarter on",
-    how: "Draw line straight off the spool, slowly and evenly.",
-    why: "Shows a sticky start when the stack is lightly pressed.",
-    unit: "N",
-    takesLineRadius: true,
-    better: "none",
-    caution: pullCaution,
-  },
-  {
-    id: "drag-strike",
-    name: "Drag, star half on",
-    how: "The same pull with the star half on.",
-    why: "Where most fish are fought; before and after are compared here.",
-    unit: "N",
-    takesLineRadius: true,
-    better: "none",
-    caution: pullCaution,
-  },
-  {
-    id: "drag-full",
-    name: "Drag, star home",
-    how: "Star home by hand, no tool. Stop as soon as it slips evenly.",
-    why: "Weak at full means worn washers, oil or a wrong stack.",
-    unit: "N",
-    takesLineRadius: true,
-    better: "more",
-    caution: pullCaution,
-  },
-  {
+  "drag-light": pull(
+    "drag-light",
+    "Drag, star a quarter on",
+    "Draw line straight off the spool, slowly and evenly.",
+    "Shows a sticky start when the stack is lightly pressed.",
+    "none",
+  ),
+  "drag-strike": pull(
+    "drag-strike",
+    "Drag, star half on",
+    "The same pull with the star half on.",
+    "Where most fish are fought; before and after are compared here.",
+    "none",
+  ),
+  "drag-full": pull(
+    "drag-full",
+    "Drag, star home",
+    "Star home by hand, no tool. Stop as soon as it slips evenly.",
+    "Weak at full means worn washers, oil or a wrong stack.",
+    "more",
+  ),
+  "anti-reverse": {
     id: "anti-reverse",
     name: "Anti-reverse",
     how: "Turn the handle back sharply twenty times, count how often it slips.",
@@ -82,20 +106,72 @@ export const starDragProtocol: readonly TestSpec[] = [
     takesLineRadius: false,
     better: "less",
   },
-  {
-    id: "click",
-    name: "Click",
-    how: "Click on, draw line by hand; listen.",
-    why: "A worn tongue is cheap, the gear it runs on is dear.",
-    unit: null,
+  click: feel("click", "Click", "Click on, draw line by hand; listen.", "A worn tongue is cheap, the gear it runs on is dear."),
+  bail: {
+    id: "bail",
+    name: "Bail",
+    how: "Open it and turn the handle, ten times; count how often it snaps shut.",
+    why: "A tired spring or a bent wire loses casts.",
+    unit: "trips of 10",
     takesLineRadius: false,
-    better: "none",
+    better: "more",
   },
-];
+  roller: feel("roller", "Line roller", "Turn the roller under a loop of braid.", "A grind only on a slow retrieve is this bearing."),
+  "level-wind": feel(
+    "level-wind",
+    "Level wind",
+    "Turn the handle: watch the guide go end to end and back.",
+    "It sticks long before it stops.",
+  ),
+  "cast-pin": feel(
+    "cast-pin",
+    "Pick-up pin",
+    "Press the button and turn: the pin goes in and comes out.",
+    "A pin that hangs drops the line.",
+  ),
+};
 
-/** The spec of a test. @throws Error for an id outside the protocol: only a programmer can cause it. */
-export function testSpec(id: TestId): TestSpec {
-  const spec = starDragProtocol.find((test) => test.id === id);
-  if (!spec) throw new Error(`testSpec: ${id} is not in the protocol`);
-  return spec;
+type Adjuster = "star" | "lever" | "knob";
+
+/** The same pulls at the marks of the family's own adjuster. */
+function withAdjuster(spec: TestSpec, adjuster: Adjuster): TestSpec {
+  if (adjuster === "star" || !spec.takesLineRadius) return spec;
+  const marks: Record<"lever" | "knob", Partial<Record<TestId, [name: string, how: string]>>> = {
+    lever: {
+      "drag-light": ["Drag, lever at a quarter", "Lever a quarter of its way. Draw line straight off the spool, slowly and evenly."],
+      "drag-strike": ["Drag, lever at strike", "The same pull with the lever at the strike stop, free spool still free at the other end."],
+      "drag-full": ["Drag, lever at full", "Lever past the strike stop. Stop as soon as it slips evenly."],
+    },
+    knob: {
+      "drag-light": ["Drag, knob a quarter on", "Draw line straight off the spool, slowly and evenly."],
+      "drag-strike": ["Drag, knob half on", "The same pull with the knob half on."],
+      "drag-full": ["Drag, knob home", "Knob home by hand, no tool. Stop as soon as it slips evenly."],
+    },
+  };
+  const [name, how] = marks[adjuster][spec.id] ?? [spec.name, spec.how];
+  return { ...spec, name, how };
 }
+
+const drags: readonly TestId[] = ["drag-light", "drag-strike", "drag-full"];
+const conventional: readonly TestId[] = ["free-spool", "turning", ...drags, "anti-reverse", "click"];
+const fixedSpool: readonly TestId[] = ["turning", ...drags, "anti-reverse"];
+
+const protocols: Readonly<Record<FamilyId, { adjuster: Adjuster; tests: readonly TestId[] }>> = {
+  "star-drag-bridge": { adjuster: "star", tests: conventional },
+  "star-drag-clutch": { adjuster: "star", tests: conventional },
+  "lever-drag": { adjuster: "lever", tests: conventional },
+  "baitcaster-low-profile": { adjuster: "star", tests: ["free-spool", "turning", ...drags, "anti-reverse", "level-wind"] },
+  "baitcaster-round": { adjuster: "star", tests: [...conventional, "level-wind"] },
+  spinning: { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
+  "spinning-fluid-sealed": { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
+  "spinning-sealed-bail-less": { adjuster: "knob", tests: [...fixedSpool, "roller"] },
+  spincast: { adjuster: "knob", tests: [...fixedSpool, "cast-pin"] },
+  centrepin: { adjuster: "knob", tests: ["free-spool", "click"] },
+};
+
+/** The tests of a family, in the order that needs nothing opened. */
+export const protocolFor = (family: FamilyId): TestSpec[] =>
+  protocols[family].tests.map((id) => withAdjuster(specs[id], protocols[family].adjuster));
+
+/** A test by itself, for its unit and which way is better. */
+export const testSpec = (id: TestId): TestSpec => specs[id];

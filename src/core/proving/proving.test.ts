@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { familyIds } from "@/core/families/family-ids";
 import { compare, type Observation } from "./compare";
-import { starDragProtocol, testIds, testSpec } from "./protocol";
+import { protocolFor, testSpec } from "./protocol";
 
 const seen = (verdict: Observation["verdict"], value: number | null = null, lineRadiusMm: number | null = null): Observation => ({
   verdict,
@@ -30,12 +31,41 @@ describe("before against after", () => {
 });
 
 describe("the protocol", () => {
-  it("has every test once and cautions wherever line is loaded", () => {
-    expect(starDragProtocol.map((test) => test.id)).toEqual([...testIds]);
-    for (const test of starDragProtocol) expect(Boolean(test.caution), test.id).toBe(test.id.startsWith("drag"));
+  it("has each test once in every family and cautions wherever line is loaded", () => {
+    for (const family of familyIds) {
+      const tests = protocolFor(family);
+      expect(tests.length, family).toBeGreaterThan(1);
+      expect(new Set(tests.map((test) => test.id)).size, family).toBe(tests.length);
+      for (const test of tests) expect(Boolean(test.caution), `${family} ${test.id}`).toBe(test.takesLineRadius);
+    }
   });
 
-  it("makes the two tests that name the half first (common practice)", () => {
-    expect(starDragProtocol.slice(0, 2).map((test) => test.id)).toEqual(["free-spool", "turning"]);
+  it("makes the two tests that name the half first, where a reel has free spool (common practice)", () => {
+    for (const family of ["star-drag-bridge", "lever-drag", "baitcaster-round"] as const)
+      expect(
+        protocolFor(family)
+          .slice(0, 2)
+          .map((test) => test.id),
+      ).toEqual(["free-spool", "turning"]);
+  });
+
+  it("speaks of the adjuster the reel has, and keeps unit and direction whatever it is called", () => {
+    const full = (family: (typeof familyIds)[number]) => protocolFor(family).find((test) => test.id === "drag-full")!;
+    expect(full("lever-drag").name).toContain("lever");
+    expect(full("spinning").how).toContain("Knob home");
+    expect(full("star-drag-clutch").name).toContain("star");
+    for (const family of ["lever-drag", "spinning"] as const)
+      expect(full(family)).toMatchObject({ unit: testSpec("drag-full").unit, better: "more" });
+  });
+
+  it("asks of each family what only it has", () => {
+    const has = (family: (typeof familyIds)[number], id: string) => protocolFor(family).some((test) => test.id === id);
+    expect([
+      has("spinning", "bail"),
+      has("spinning-sealed-bail-less", "bail"),
+      has("baitcaster-low-profile", "level-wind"),
+      has("spincast", "cast-pin"),
+      has("centrepin", "drag-full"),
+    ]).toEqual([true, false, true, true, false]);
   });
 });

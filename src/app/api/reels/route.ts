@@ -9,7 +9,7 @@ import { getDb } from "../../server";
 export function GET(request: Request): Response {
   const query = new URL(request.url).searchParams;
   const db = getDb();
-  const reel = findReelBySerial(db, (query.get("serial") ?? "").slice(0, 40), query.get("model") ?? undefined);
+  const reel = findReelBySerial(db, (query.get("serial") ?? "").slice(0, 40));
   if (!reel) return Response.json({ reel: null });
   const visits = listJobsOfReel(db, reel.id).map((job) => ({
     tag: job.tag,
@@ -18,7 +18,14 @@ export function GET(request: Request): Response {
     findings: listFindings(db, job.id).map((finding) => findFault(finding.faultId)?.name ?? finding.faultId),
   }));
   return Response.json({
-    reel: { id: reel.id, modelName: reel.modelName, ownerId: reel.ownerId, ownerName: reel.ownerName, hand: reel.hand },
+    reel: {
+      id: reel.id,
+      modelId: reel.modelId,
+      modelName: reel.modelName,
+      ownerId: reel.ownerId,
+      ownerName: reel.ownerName,
+      hand: reel.hand,
+    },
     visits,
   });
 }

@@ -1,4 +1,4 @@
-import { faults } from "@/core/diagnosis/faults";
+import { faultsFor } from "@/core/diagnosis/faults";
 import { isolate } from "@/core/diagnosis/isolation";
 import { complaints } from "@/core/intake/lists";
 import { listFindings } from "@/data/findings";
@@ -11,7 +11,7 @@ import { loadBench, type StationProps } from "../bench";
 export const metadata = { title: "Find" };
 
 export default async function FindPage(props: StationProps) {
-  const { head, job } = await loadBench(props);
+  const { head, job, version } = await loadBench(props);
   const db = getDb();
   const before = new Map(
     listObservations(db, job.id)
@@ -29,7 +29,7 @@ export default async function FindPage(props: StationProps) {
   return (
     <FaultSheet
       head={head}
-      faults={faults}
+      faults={faultsFor(new Set([...version.partTypes.values()].map((type) => type.role)))}
       chosen={listFindings(db, job.id).map((finding) => finding.faultId)}
       isolations={isolations}
       tested={before.size > 0}

@@ -1,4 +1,4 @@
-import { starDragProtocol } from "@/core/proving/protocol";
+import { protocolFor } from "@/core/proving/protocol";
 import { listObservations } from "@/data/observations";
 import { TestRows } from "@/ui/bench/test-rows";
 import { getDb } from "../../../server";
@@ -13,7 +13,7 @@ export default async function TestPage(props: StationProps) {
     <TestRows
       head={head}
       phase="before"
-      tests={starDragProtocol}
+      tests={protocolFor(version.model.family)}
       observations={listObservations(getDb(), job.id)}
       lineRadiusMm={version.lineRadiusMm}
       record={recordTest}

@@ -2,10 +2,11 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { findFault } from "@/core/diagnosis/faults";
 import { formatMinor } from "@/core/money/money";
-import { starDragProtocol, testIds, testSpec } from "@/core/proving/protocol";
+import { protocolFor } from "@/core/proving/protocol";
 import { listFindings } from "@/data/findings";
 import { listFittedParts } from "@/data/history";
 import { listJobsOfReel } from "@/data/jobs";
+import { findModel } from "@/data/models";
 import { listObservations } from "@/data/observations";
 import { findReel } from "@/data/reels";
 import { HistoryChart } from "@/ui/charts/history-chart";
@@ -30,6 +31,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
     const found = visit.observations.find((o) => o.testId === testId && o.phase === phase);
     return found ? (found.value === null ? found.verdict : Number(found.value.toFixed(1))) : "–";
   };
+  const protocol = protocolFor(findModel(db, reel.modelId)!.family);
   const oldestFirst = [...visits].reverse();
   return (
     <Sheet
@@ -52,7 +54,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
         <div className="my-3 max-w-4xl">
           <HistoryChart
             visits={oldestFirst.map((visit) => dateWords(visit.job.openedAt))}
-            series={starDragProtocol.flatMap((spec) => {
+            series={protocol.flatMap((spec) => {
               const values = (phase: "before" | "after") =>
                 oldestFirst.map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase)?.value ?? null);
               return spec.unit ? [{ id: spec.id, name: spec.name, unit: spec.unit, before: values("before"), after: values("after") }] : [];
@@ -66,10 +68,10 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             <th>Visit</th>
             <th>Found</th>
             <th>Parts fitted</th>
-            {testIds.map((id) => (
+            {protocol.map(({ id, name, unit }) => (
               <th key={id}>
-                {testSpec(id).name}
-                {testSpec(id).unit && `, ${testSpec(id).unit}`}
+                {name}
+                {unit && `, ${unit}`}
               </th>
             ))}
             <th className="text-right">Paid</th>
@@ -87,7 +89,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
               </td>
               <td>{visit.findings.join("; ") || "–"}</td>
               <td>{visit.fitted.map((part) => part.positionName).join(", ") || "–"}</td>
-              {testIds.map((id) => (
+              {protocol.map(({ id }) => (
                 <td key={id} className="num whitespace-nowrap">
                   {reading(visit, id, "before")} → <strong className="font-medium">{reading(visit, id, "after")}</strong>
                 </td>

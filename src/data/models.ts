@@ -1,4 +1,6 @@
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
+import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
+import { reviseAnatomy, type SeatRevision } from "@/core/anatomy/revise-anatomy";
 import { type Anatomy, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
 import { type FamilyId, familyWords } from "@/core/families/family-ids";
 import { type Context, Refusal } from "./context";
@@ -21,6 +23,14 @@ export interface ModelVersion {
   readonly lineRadiusMm: number;
   readonly anatomy: Anatomy;
   readonly partTypes: ReadonlyMap<string, PartType>;
+}
+
+/** What a model file holds, however it was read. */
+export interface ModelFileContent {
+  readonly model: Model;
+  readonly lineRadiusMm: number;
+  readonly partTypes: readonly PartType[];
+  readonly anatomy: Anatomy;
 }
 
 interface PartTypeRow {
@@ -65,6 +75,10 @@ export function findPartType(db: Db, id: string): PartType | null {
   const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE id = ?`).get(id) as PartTypeRow | undefined;
   return row ? toPartType(row) : null;
 }
+
+/** Whether the catalogue has this id or this number already. */
+export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
+  db.prepare("SELECT 1 FROM part_type WHERE id = ? OR number = ?").get(part.id, part.number) !== undefined;
 
 /** Adds a model with its first version. @throws Refusal naming what does not fit together. */
 export function addModel(ctx: Context, model: Model, version: { lineRadiusMm: number; anatomy: Anatomy }): number {
@@ -118,6 +132,27 @@ export function markModelVersionUsed(db: Db, id: number): void {
 
 export const listModels = (db: Db): Model[] =>
   db.prepare("SELECT id, maker, name, family FROM model ORDER BY maker, name").all() as Model[];
+
+export interface ModelLine extends Model {
+  readonly number: number;
+  readonly seats: number;
+  readonly guessed: number;
+  readonly reels: number;
+}
+
+/** Every model with its newest version's number and counts, without reading any machine: a library of a thousand opens at once. */
+export const listModelsWithCounts = (db: Db): ModelLine[] =>
+  db
+    .prepare(
+      `SELECT model.id, model.maker, model.name, model.family, newest.number,
+              (SELECT count(*) FROM position WHERE model_version_id = newest.id) AS seats,
+              (SELECT count(*) FROM position WHERE model_version_id = newest.id AND seat ->> 'guessed' = 1) AS guessed,
+              (SELECT count(*) FROM reel WHERE reel.model_id = model.id) AS reels
+       FROM model JOIN model_version AS newest ON newest.model_id = model.id
+       WHERE newest.number = (SELECT max(number) FROM model_version WHERE model_id = model.id)
+       ORDER BY model.maker, model.name`,
+    )
+    .all() as ModelLine[];
 
 export const findModel = (db: Db, id: string): Model | null =>
   (db.prepare("SELECT id, maker, name, family FROM model WHERE id = ?").get(id) as Model | undefined) ?? null;
@@ -193,4 +228,45 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
     anatomy: { assemblies, positions, operations },
     partTypes: new Map(partTypes.map((type) => [type.id, type])),
   };
+}
+
+/**
+ * Saves what was edited at a model's drawing as its next version.
+ * @throws Refusal when somebody saved first, or when the machine no longer fits, naming parts and millimetres.
+ */
+export function reviseModel(ctx: Context, modelId: string, baseNumber: number, revisions: readonly SeatRevision[]): { number: number } {
+  const current = getCurrentModelVersion(ctx.db, modelId);
+  if (current.number !== baseNumber)
+    throw new Refusal(
+      "changed-elsewhere",
+      `Version ${current.number} was saved in another window. Reload to see it, then make your changes again.`,
+    );
+  const { anatomy, newPartTypes } = reviseAnatomy(current.anatomy, current.partTypes, revisions, current.number + 1);
+  for (const part of newPartTypes) addPartType(ctx, part);
+  addModelVersion(ctx, modelId, { lineRadiusMm: current.lineRadiusMm, anatomy });
+  return { number: current.number + 1 };
+}
+
+/** What bringing a model file in would do: nothing is written. */
+export function previewModelFile(db: Db, file: ModelFileContent): { known: boolean; changes: AnatomyChange[] } {
+  if (!findModel(db, file.model.id)) return { known: false, changes: [] };
+  const current = getCurrentModelVersion(db, file.model.id);
+  return { known: true, changes: compareAnatomies({ anatomy: current.anatomy, partTypes: [...current.partTypes.values()] }, file) };
+}
+
+/** Brings a model file in: a new model, or the next version of a known one. Part types are never overwritten: one that differs is refused. */
+export function bringModelIn(ctx: Context, file: ModelFileContent): { number: number } {
+  for (const part of file.partTypes) {
+    const known = findPartType(ctx.db, part.id);
+    if (!known) addPartType(ctx, part);
+    else if (JSON.stringify(known) !== JSON.stringify(part))
+      throw new Refusal(
+        "part-differs",
+        `Part ${part.number} is in the catalogue with other data. Give the file's part an id and number of its own.`,
+      );
+  }
+  const version = { lineRadiusMm: file.lineRadiusMm, anatomy: file.anatomy };
+  if (findModel(ctx.db, file.model.id)) addModelVersion(ctx, file.model.id, version);
+  else addModel(ctx, file.model, version);
+  return { number: getCurrentModelVersion(ctx.db, file.model.id).number };
 }

@@ -2,9 +2,10 @@
 import { parseMinor } from "@/core/money/money";
 import { Refusal } from "@/data/context";
 import { type NewJob, openJob } from "@/data/jobs";
+import { addUnknownModel } from "@/data/loose-parts";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../server";
-import { intakeFormSchema } from "./intake.schema";
+import { intakeFormSchema, notInLibrary } from "./intake.schema";
 
 const intake = defineAction({
   name: "intake",
@@ -15,7 +16,10 @@ const intake = defineAction({
     if (form.wantedOn && form.wantedOn < today()) throw new Refusal("past", "The wanted day is past. Choose today or later.", "wantedOn");
     const job: NewJob = {
       customer: form.customerId ? { id: Number(form.customerId) } : { name: form.name, phone: form.phone, email: form.email },
-      modelId: form.modelId,
+      modelId:
+        form.modelId === notInLibrary
+          ? addUnknownModel(ctx, { maker: "Not known", name: form.unknownName, family: form.family })
+          : form.modelId,
       serial: form.serial,
       hand: form.hand,
       complaint: form.complaint,

@@ -2,6 +2,7 @@
 import Link from "next/link";
 import { useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
+import { familyWords } from "@/core/families/family-ids";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands } from "@/core/intake/lists";
 import { waterWords } from "@/core/intervals/next-service";
 import type { Action } from "@/ui/act/press";
@@ -9,7 +10,7 @@ import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { Ticks } from "@/ui/controls/ticks";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { type IntakeForm, intakeFormSchema } from "./intake.schema";
+import { type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
 
 interface Known {
   reel: { id: number; modelId: string; modelName: string; ownerId: number; ownerName: string; hand: "right" | "left" } | null;
@@ -33,6 +34,8 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     phone: "",
     email: "",
     modelId: models[0]?.id ?? "",
+    unknownName: "",
+    family: "star-drag-bridge",
     serial: "",
     hand: "right",
     complaints: [],
@@ -169,9 +172,28 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                       {model.name}
                     </option>
                   ))}
+                  <option value={notInLibrary}>Not in the library, no schematic</option>
                 </select>
               )}
             </Field>
+            {modelId === notInLibrary && (
+              <div className="grid grid-cols-2 gap-2">
+                <Field label="What stands on it, or what it looks like" error={error("unknownName")}>
+                  {(field) => <input {...field} {...register("unknownName")} autoComplete="off" />}
+                </Field>
+                <Field label="Family, as near as you can tell" error={error("family")}>
+                  {(field) => (
+                    <select {...field} {...register("family")}>
+                      {Object.entries(familyWords).map(([id, words]) => (
+                        <option key={id} value={id}>
+                          {words}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </Field>
+              </div>
+            )}
             <div className="grid grid-cols-2 gap-2">
               <Field label="Serial, as stamped" error={error("serial")}>
                 {(field) => (

@@ -1,10 +1,14 @@
 import { z } from "zod";
+import { familyIdSchema } from "@/core/families/family-ids";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands } from "@/core/intake/lists";
 import { waters } from "@/core/intervals/next-service";
 import { parseMinor } from "@/core/money/money";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day.");
+
+/** The choice of the model list for a reel the library has no model of. */
+export const notInLibrary = "not-in-library";
 
 /** The counter's one page, as typed. A known customer by id, or a new one by name. */
 export const intakeFormSchema = z
@@ -14,6 +18,8 @@ export const intakeFormSchema = z
     phone: z.string().trim().max(40, "At most 40 characters."),
     email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
     modelId: z.string().min(1, "Choose the model."),
+    unknownName: z.string().trim().max(60, "At most 60 letters."),
+    family: familyIdSchema,
     serial: z
       .string()
       .trim()
@@ -45,6 +51,12 @@ export const intakeFormSchema = z
   .superRefine((form, context) => {
     if (!form.customerId && !form.name)
       context.addIssue({ code: "custom", path: ["name"], message: "Whose reel is it? Choose a customer or write a new name." });
+    if (form.modelId === notInLibrary && !form.unknownName)
+      context.addIssue({
+        code: "custom",
+        path: ["unknownName"],
+        message: "What stands on it, or what it looks like: the library keeps it under these words.",
+      });
     if (!form.complaints.length && !form.complaint)
       context.addIssue({
         code: "custom",

@@ -52,6 +52,8 @@ export const positionSchema = z.object({
   caution: z.string().max(200).optional(),
   /** What goes wrong here when it goes back. */
   trap: z.string().max(200).optional(),
+  /** Nobody has confirmed this seat: drawn dashed until then. */
+  guessed: z.boolean().default(false),
   /** Clings or hides; stays on the expected list though nobody sees it. */
   hides: z.boolean().default(false),
 });

@@ -82,6 +82,7 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
               title={`Schematic: ${anatomy.assemblies.find((assembly) => assembly.id === assemblyId)?.name}`}
               names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
               states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
+              guessed={new Set(anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
               pickedPositionId={picked}
               onPick={pick}
             />

@@ -5,7 +5,15 @@ import { Refused } from "@/ui/controls/field";
 import type { BenchHead } from "./bench-sheet";
 
 /** The picture of the joint as it lay when this part came off: from the phone's camera or a file. It comes back at the step that closes it. */
-export function PictureKey({ head, positionId, photoHash }: { head: BenchHead; positionId: string; photoHash: string | null }) {
+export function PictureKey({
+  head,
+  place,
+  photoHash,
+}: {
+  head: BenchHead;
+  place: { readonly positionId: string } | { readonly well: number };
+  photoHash: string | null;
+}) {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
   const [message, setMessage] = useState<string | null>(null);
@@ -17,7 +25,7 @@ export function PictureKey({ head, positionId, photoHash }: { head: BenchHead; p
     const form = new FormData();
     form.set("photo", file);
     form.set("jobId", String(head.jobId));
-    form.set("positionId", positionId);
+    for (const [key, value] of Object.entries(place)) form.set(key, String(value));
     const response = await fetch("/api/photos", { method: "POST", body: form }).catch(() => null);
     setBusy(false);
     if (input.current) input.current.value = "";

@@ -207,7 +207,7 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
               Keep
             </button>
             <Refused message={Object.keys(noting.fields).length ? null : noting.message} />
-            <PictureKey head={head} positionId={shown.positionId} photoHash={shown.photoHash} />
+            <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
           </form>
         )}
       </div>

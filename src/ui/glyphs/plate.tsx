@@ -8,11 +8,13 @@ interface Props {
   /** What a callout's part is doing, by its first seat: drawn under the number. */
   readonly states?: Readonly<Record<string, string>>;
   readonly names: Readonly<Record<string, string>>;
+  /** Seats nobody has confirmed: their callouts are dashed. */
+  readonly guessed?: ReadonlySet<string>;
   readonly onPick: (positionId: string) => void;
 }
 
 /** An exploded plate that can be touched: a callout is a key of at least 24 px whatever the scale. */
-export function PlateView({ plate, title, pickedPositionId, states = {}, names, onPick }: Props) {
+export function PlateView({ plate, title, pickedPositionId, states = {}, names, guessed, onPick }: Props) {
   const { viewBox: box } = plate;
   const { labelWidth: w, labelHeight: h } = plate;
   return (
@@ -27,7 +29,8 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
         const id = callout.positionIds[0]!;
         const picked = pickedPositionId !== undefined && pickedPositionId !== null && callout.positionIds.includes(pickedPositionId);
         const [x, y] = callout.label;
-        const words = `${callout.item}: ${names[id]}${callout.positionIds.length > 1 ? `, ${callout.positionIds.length} of them` : ""}${states[id] ? `, ${states[id]}` : ""}`;
+        const many = callout.positionIds.length > 1;
+        const words = `${callout.item}: ${names[id]}${many ? `, ${callout.positionIds.length} of them` : ""}${states[id] ? `, ${states[id]}` : ""}`;
         return (
           <g key={callout.item}>
             <polyline points={callout.leader.map((point) => point.join(",")).join(" ")} className="ln-leader" />
@@ -50,22 +53,29 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
                 y={y - h}
                 width={w}
                 height={h}
-                className={picked ? "ln-outline fl-ink" : "ln-leader"}
+                className={picked ? "ln-outline fl-ink" : guessed?.has(id) ? "ln-hidden" : "ln-leader"}
                 style={picked ? {} : { fill: "var(--color-sheet)" }}
               />
               <text
                 x={x}
-                y={y - h * 0.3}
+                y={y - h * (many ? 0.46 : 0.3)}
                 textAnchor="middle"
-                fontSize={w * 0.42}
+                fontSize={w * (many ? 0.38 : 0.42)}
                 fontFamily="var(--font-mono)"
                 fontWeight="500"
                 style={{ fill: picked ? "var(--color-sheet)" : "var(--color-brass)" }}
               >
                 {callout.item}
               </text>
-              {callout.positionIds.length > 1 && (
-                <text x={x + w * 0.54} y={y + h * 0.38} fontSize={w * 0.34} fontFamily="var(--font-mono)">
+              {many && (
+                <text
+                  x={x}
+                  y={y - h * 0.1}
+                  textAnchor="middle"
+                  fontSize={w * 0.28}
+                  fontFamily="var(--font-mono)"
+                  style={{ fill: picked ? "var(--color-sheet)" : "var(--color-ink)" }}
+                >
                   ×{callout.positionIds.length}
                 </text>
               )}

@@ -10,4 +10,4 @@ export const rooms = [
   { href: "/shop", name: "Shop", key: "h" },
 ] as const;
 
-export const keyWords: Record<string, string> = { " ": "space", Escape: "esc", Backspace: "backspace" };
+export const keyWords: Record<string, string> = { " ": "space", Escape: "esc", Backspace: "backspace", ArrowLeft: "←", ArrowRight: "→" };

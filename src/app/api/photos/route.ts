@@ -1,10 +1,15 @@
 import { z } from "zod";
 import { type Context, Refusal } from "@/data/context";
+import { pictureLoosePart } from "@/data/loose-parts";
 import { keepPhoto, photoLimits, washPhoto } from "@/data/photos";
 import { pictureWell } from "@/data/tray";
 import { currentPerson, getDb, logged } from "../../server";
 
-const placeSchema = z.object({ jobId: z.coerce.number().int().positive(), positionId: z.string().min(1).max(60) });
+const placeSchema = z.object({
+  jobId: z.coerce.number().int().positive(),
+  positionId: z.string().min(1).max(60).optional(),
+  well: z.coerce.number().int().positive().optional(),
+});
 const refused = (status: number, message: string) => Response.json({ message }, { status });
 /** The form's own parts around the file. */
 const formOverheadBytes = 64 * 1024;
@@ -14,9 +19,14 @@ export async function POST(request: Request): Promise<Response> {
   const tooLarge = `The picture has more than ${photoLimits.bytes / 1024 / 1024} MB. Set the camera smaller and take it again.`;
   if (Number(request.headers.get("content-length") ?? 0) > photoLimits.bytes + formOverheadBytes) return refused(413, tooLarge);
   const form = await request.formData().catch(() => null);
-  const place = placeSchema.safeParse({ jobId: form?.get("jobId"), positionId: form?.get("positionId") });
+  const place = placeSchema.safeParse({
+    jobId: form?.get("jobId"),
+    positionId: form?.get("positionId") ?? undefined,
+    well: form?.get("well") ?? undefined,
+  });
   const file = form?.get("photo");
-  if (!place.success || !(file instanceof File)) return refused(400, "Choose a picture, at the part it belongs to.");
+  if (!place.success || (place.data.positionId === undefined && place.data.well === undefined) || !(file instanceof File))
+    return refused(400, "Choose a picture, at the part it belongs to.");
   if (file.size > photoLimits.bytes) return refused(413, tooLarge);
   try {
     const db = getDb();
@@ -24,9 +34,11 @@ export async function POST(request: Request): Promise<Response> {
     if (person.role === "counter") return refused(403, `${person.name} may not work on the tray. Choose another person at Shop.`);
     const washed = await washPhoto(Buffer.from(await file.arrayBuffer()));
     const ctx: Context = { db, person, now: new Date().toISOString() };
+    const { jobId, positionId, well } = place.data;
     const hash = db.transaction(() => {
       const kept = keepPhoto(ctx, washed);
-      pictureWell(ctx, place.data.jobId, place.data.positionId, kept);
+      if (positionId !== undefined) pictureWell(ctx, jobId, positionId, kept);
+      else if (well !== undefined) pictureLoosePart(ctx, jobId, well, kept);
       return kept;
     })();
     return Response.json({ hash });

@@ -3,6 +3,7 @@ import { listNeeds } from "@/data/orders";
 import { getQuote } from "@/data/quotes";
 import { findStock } from "@/data/stock";
 import { listWells } from "@/data/tray";
+import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet, type SeatFacts } from "@/ui/bench/parts-sheet";
 import { getDb } from "../../../server";
 import { orderPart, undoUsePartHere, usePartHere } from "../actions";
@@ -18,6 +19,7 @@ export default async function PartsPage(props: StationProps) {
     listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id }).map((need) => [need.positionId, need.state]),
   );
   const foreseen = new Set(getQuote(db, job).parts.map((part) => part.positionId));
+  if (!version.anatomy.positions.length) return <NoSchematic head={head} station="parts" />;
   const seats: SeatFacts[] = version.anatomy.positions.map((position) => {
     const stock = findStock(db, position.partTypeId);
     const well = wells.get(position.id);

@@ -1,9 +1,12 @@
+import { listLooseParts } from "@/data/loose-parts";
 import { getQuote } from "@/data/quotes";
 import { expectedNext, listWells } from "@/data/tray";
+import { LooseTraySheet } from "@/ui/bench/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/tray-sheet";
 import { getDb } from "../../../server";
 import { noteTrayWell, putLastBack, takePartOff } from "../actions";
 import { loadBench, type StationProps } from "../bench";
+import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "../loose-actions";
 
 export const metadata = { title: "Strip" };
 
@@ -11,10 +14,23 @@ export default async function StripPage(props: StationProps) {
   const { head, job, version } = await loadBench(props);
   const db = getDb();
   const { consent } = getQuote(db, job);
+  const mayStrip = consent === "within-limit" || consent === "agreed";
+  if (!version.anatomy.positions.length)
+    return (
+      <LooseTraySheet
+        head={head}
+        mayStrip={mayStrip}
+        parts={listLooseParts(db, job.id)}
+        take={takeLoose}
+        putBack={putLooseLastBack}
+        name={nameLoose}
+        make={makeModelSchematic}
+      />
+    );
   return (
     <TraySheet
       head={head}
-      mayStrip={consent === "within-limit" || consent === "agreed"}
+      mayStrip={mayStrip}
       assemblies={version.anatomy.assemblies}
       positions={version.anatomy.positions}
       partTypes={Object.fromEntries(version.partTypes)}

@@ -1,0 +1,102 @@
+"use server";
+import { z } from "zod";
+import { shapeSchema } from "@/core/anatomy/shapes";
+import { families } from "@/core/families/families";
+import { familyIdSchema } from "@/core/families/family-ids";
+import { modelFromTemplate } from "@/core/families/template";
+import { Refusal } from "@/data/context";
+import { addModel, addPartType, bringModelIn, findModel, isPartKnown, previewModelFile, reviseModel } from "@/data/models";
+import { modelFileLimit, readModelJson } from "@/formats/model-json";
+import type { Press } from "@/ui/act/press";
+import { defineAction } from "../server";
+
+const revise = defineAction({
+  name: "revise-model",
+  permission: "bench",
+  input: z.object({
+    modelId: z.string().max(60),
+    baseNumber: z.number().int().positive(),
+    seats: z
+      .array(
+        z.object({
+          id: z.string().max(60),
+          name: z.string().trim().min(1, "A seat has a name.").max(80, "At most 80 letters."),
+          ordinal: z.number().int().min(0),
+          turned: z.boolean(),
+          guessed: z.boolean(),
+          orientation: z.string().trim().max(160, "At most 160 characters.").optional(),
+          caution: z.string().trim().max(200, "At most 200 characters.").optional(),
+          shape: shapeSchema.optional(),
+        }),
+      )
+      .min(1, "Nothing was changed.")
+      .max(1000),
+  }),
+  run: (ctx, input) => reviseModel(ctx, input.modelId, input.baseNumber, input.seats),
+});
+export async function saveModelVersion(press: Press) {
+  return revise(press);
+}
+
+const start = defineAction({
+  name: "start-model",
+  permission: "bench",
+  input: z.object({
+    maker: z.string().trim().min(1, "Who made it? Write “not known” if nobody knows.").max(60, "At most 60 letters."),
+    name: z.string().trim().min(1, "What is it called?").max(60, "At most 60 letters."),
+    family: familyIdSchema,
+    prefix: z
+      .string()
+      .trim()
+      .regex(/^[A-Za-z]{1,4}\d{0,3}$/, "One to four letters and up to three digits, such as KX or KX2: part numbers begin with it."),
+  }),
+  run: (ctx, { maker, name, family, prefix }) => {
+    const id = prefix.toLowerCase();
+    if (findModel(ctx.db, id))
+      throw new Refusal("prefix-taken", "Another model's part numbers begin with this. Choose other letters.", "prefix");
+    const draft = modelFromTemplate(families[family], prefix);
+    for (const part of draft.partTypes) {
+      if (isPartKnown(ctx.db, part))
+        throw new Refusal("prefix-taken", "Part numbers with these letters are in the catalogue already. Choose other letters.", "prefix");
+      addPartType(ctx, part);
+    }
+    addModel(ctx, { id, maker, name, family }, { lineRadiusMm: draft.lineRadiusMm, anatomy: draft.anatomy });
+    return { id };
+  },
+});
+export async function startModel(press: Press) {
+  return start(press);
+}
+
+const fileInput = z.object({ text: z.string().max(modelFileLimit, "The file has more than 5 MB.") });
+const preview = defineAction({
+  name: "preview-model-file",
+  permission: "bench",
+  input: fileInput,
+  run: (ctx, { text }) => {
+    const file = readModelJson(text);
+    if (!file.ok) throw new Refusal(file.code, file.message, "text");
+    return {
+      name: `${file.value.model.maker} ${file.value.model.name}`,
+      seats: file.value.anatomy.positions.length,
+      ...previewModelFile(ctx.db, file.value),
+    };
+  },
+});
+export async function previewModel(press: Press) {
+  return preview(press);
+}
+
+const bring = defineAction({
+  name: "bring-model-in",
+  permission: "bench",
+  input: fileInput,
+  run: (ctx, { text }) => {
+    const file = readModelJson(text);
+    if (!file.ok) throw new Refusal(file.code, file.message, "text");
+    return { id: file.value.model.id, ...bringModelIn(ctx, file.value) };
+  },
+});
+export async function bringModel(press: Press) {
+  return bring(press);
+}

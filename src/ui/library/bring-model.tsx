@@ -1,0 +1,76 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
+import type { AnatomyChange } from "@/core/anatomy/compare-anatomies";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+
+interface Preview {
+  readonly name: string;
+  readonly seats: number;
+  readonly known: boolean;
+  readonly changes: readonly AnatomyChange[];
+}
+
+/** A model file is looked at first: what it would add or change is listed, and only then brought in. */
+export function BringModel({ look, bring }: { look: Action<Preview>; bring: Action<{ id: string; number: number }> }) {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const looking = useAct(look, setPreview);
+  const bringing = useAct(bring, ({ id }) => router.push(`/library/${id}`));
+  return (
+    <div className="flex flex-col gap-2">
+      <h2>A model from a file</h2>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="Model file"
+        onChange={async (event) => {
+          const chosen = event.target.files?.[0];
+          if (!chosen) return;
+          const text = await chosen.text();
+          setFile({ name: chosen.name, text });
+          setPreview(null);
+          await looking.press({ text });
+          if (input.current) input.current.value = "";
+        }}
+      />
+      <Refused message={looking.message ?? bringing.message} />
+      {file && preview && (
+        <div className="border-2 border-ink p-3">
+          <p>
+            <strong>{preview.name}</strong>, {preview.seats} seats, from {file.name}.
+          </p>
+          {preview.known ? (
+            preview.changes.length ? (
+              <>
+                <p>It would be the next version. Against the one in the library:</p>
+                <ul className="max-h-40 overflow-auto">
+                  {preview.changes.map((change) => (
+                    <li key={`${change.what} ${change.kind} ${change.name}`} className="rule-row">
+                      {change.what} {change.kind}: {change.name}{" "}
+                      {change.fields.length > 0 && <span className="text-note">({change.fields.join(", ")})</span>}
+                    </li>
+                  ))}
+                </ul>
+              </>
+            ) : (
+              <p>It is the same as the version in the library: nothing to bring in.</p>
+            )
+          ) : (
+            <p>The library does not have it yet.</p>
+          )}
+          {(!preview.known || preview.changes.length > 0) && (
+            <button type="button" className="key mt-2" disabled={bringing.busy} onClick={() => bringing.press({ text: file.text })}>
+              Bring it in
+            </button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

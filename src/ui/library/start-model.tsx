@@ -1,0 +1,50 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { familyWords } from "@/core/families/family-ids";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+
+/** A new model begins as a copy of its family and is edited at its drawing. */
+export function StartModel({ start }: { start: Action<{ id: string }> }) {
+  const router = useRouter();
+  const [typed, setTyped] = useState({ maker: "", name: "", prefix: "", family: "star-drag-bridge" });
+  const act = useAct(start, ({ id }) => router.push(`/library/${id}`));
+  const input = (name: "maker" | "name" | "prefix", label: string) => (
+    <Field label={label} error={act.fields[name]}>
+      {(field) => (
+        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
+      )}
+    </Field>
+  );
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.press(typed);
+      }}
+    >
+      <h2>A new model from its family</h2>
+      <Field label="Family" error={act.fields.family}>
+        {(field) => (
+          <select {...field} value={typed.family} onChange={(event) => setTyped({ ...typed, family: event.target.value })}>
+            {Object.entries(familyWords).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      {input("maker", "Maker")}
+      {input("name", "Model")}
+      {input("prefix", "Part numbers begin with")}
+      <button type="submit" className="key" disabled={act.busy}>
+        Start it
+      </button>
+      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+    </form>
+  );
+}

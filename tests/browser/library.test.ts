@@ -1,0 +1,185 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { By } from "selenium-webdriver";
+import sharp from "sharp";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { Person, Server } from "./bench";
+
+let server: Server;
+let person: Person;
+const folder = mkdtempSync(join(tmpdir(), "zorbek-library-"));
+beforeAll(async () => {
+  server = await Server.start();
+  person = await Person.at(server);
+});
+afterAll(async () => {
+  await person?.close();
+  await server?.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** Presses a callout of the plate by its words. */
+const touch = async (words: string) => {
+  const callout = await person.driver.findElement(By.css(`svg [role="button"][aria-label*="${words}"]`));
+  await person.driver.executeScript("arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))", callout);
+  await person.rest(200);
+};
+
+describe("an old reel nobody has a schematic of", () => {
+  let tag = "";
+
+  it("is taken in under what can be read on it", async () => {
+    await person.go("/counter");
+    await person.type("Known customer", "Maren Quist");
+    await person.type("Model", "Not in the library");
+    await person.press("just a service");
+    await person.type("Go ahead up to", "100");
+    await person.press("Take it in");
+    await person.sees("What stands on it, or what it looks like: the library keeps it");
+    await person.type("What stands on it", "brass multiplier, about 1950");
+    await person.press("Take it in");
+    await person.sees("Taken in as");
+    tag = /Z-\d{5}-\d/.exec(await person.read())![0];
+  });
+
+  it("comes apart by kinds, one press each, with undo, a name and a picture", async () => {
+    await person.go(`/bench/${tag}/parts`);
+    await person.sees("This reel has no schematic yet");
+    await person.go(`/bench/${tag}/strip`);
+    for (const [i, kind] of ["screw", "screw", "handle", "star", "friction washer", "gear", "wave spring", "spool"].entries()) {
+      await person.press(kind);
+      await person.sees(`make these ${i + 1} the schematic`);
+    }
+    await person.press("Undo");
+    await person.sees("make these 7 the schematic");
+    await person.press("spool");
+    await person.sees("make these 8 the schematic");
+    await person.type("Name, if you have one", "Brass spool");
+    await person.press("Keep the name");
+    await person.driver.wait(() => server.value("SELECT name FROM loose_part WHERE well = 8") === "Brass spool", 10_000);
+    const picture = join(folder, "joint.png");
+    await sharp({ create: { width: 320, height: 240, channels: 3, background: "#875" } })
+      .png()
+      .toFile(picture);
+    await (await person.driver.findElement(By.css('input[type="file"]'))).sendKeys(picture);
+    await person.sees("Another picture");
+  });
+
+  it("becomes a schematic in one act: guessed, dashed, and good enough to order from and build by", async () => {
+    await person.press("All off: make these 8 the schematic");
+    await person.sees("Brass spool");
+    await person.go(`/bench/${tag}/parts`);
+    await person.sees("As it came apart");
+    expect((await person.driver.findElements(By.css("svg rect.ln-hidden"))).length).toBe(7); // two like screws share a callout
+    await person.go(`/bench/${tag}/build`);
+    await person.sees("Fit Brass spool");
+    await person.sees("0/8 steps done");
+    await person.key(" ");
+    await person.sees("1/8 steps done");
+  });
+
+  it("is measured and confirmed at the drawing, as the model's next version", async () => {
+    const modelId = server.value<string>("SELECT model_id FROM reel ORDER BY id DESC LIMIT 1");
+    await person.go(`/library/${modelId}`);
+    await person.sees("8 seats are guessed");
+    await touch("Brass spool");
+    const height = () =>
+      person.driver.executeScript<number>(
+        "return document.querySelector('svg[aria-label^=Schematic] g g, svg[aria-label^=Schematic] g').getBBox().height",
+      );
+    const before = await height();
+    await person.type("flange, mm", "-4");
+    await (await person.field("flange, mm")).sendKeys("\n");
+    await person.sees("cannot be drawn");
+    await person.type("flange, mm", "70");
+    await (await person.field("flange, mm")).sendKeys("\n");
+    await person.sees("Save version 3: 1 seat");
+    expect(await height()).toBeGreaterThan(before);
+    await person.press("It is so: confirm");
+    await person.press("Undo");
+    await person.press("It is so: confirm");
+    await person.press("Save version 3");
+    await person.sees("7 seats are guessed");
+    expect(server.value("SELECT max(number) FROM model_version WHERE model_id = ?", modelId)).toBe(3);
+    // The job keeps the version it was taken apart by.
+    expect(
+      server.value("SELECT number FROM model_version JOIN job ON job.model_version_id = model_version.id WHERE job.tag = ?", tag),
+    ).toBe(2);
+  });
+});
+
+describe("what one job learned serves the next", () => {
+  it("shows a caution put in at the drawing on the next reel of that model", async () => {
+    await person.go("/library/skerry-30");
+    await person.press("Handle and star");
+    await touch("Handle nut");
+    await person.type("Caution before the hand moves", "On this one the nut was glued: warm it, never force.");
+    await (await person.field("Name of the seat")).click();
+    await person.press("Save version 2");
+    await person.driver.wait(() => server.value("SELECT max(number) FROM model_version WHERE model_id = 'skerry-30'") === 2, 10_000);
+    await person.go("/counter");
+    await person.type("Known customer", "Jory Tamsin");
+    await person.type("Model", "Marrowby Skerry 30");
+    await person.press("just a service");
+    await person.type("Go ahead up to", "100");
+    await person.press("Take it in");
+    await person.sees("Taken in as");
+    const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
+    await person.go(`/bench/${tag}/strip`);
+    await person.key(" ");
+    await person.sees("into well 2");
+    await person.sees("the nut was glued: warm it, never force.");
+    // A reel that was on the bench before keeps the machine it was opened with.
+    await person.go("/bench/Z-00007-6/strip");
+    await person.key(" ");
+    await person.sees("into well 2");
+    expect(await person.seesNot("the nut was glued")).toBe(true);
+  });
+});
+
+describe("a model as a file", () => {
+  const bring = async (text: string) => {
+    const file = join(folder, "model.json");
+    writeFileSync(file, text);
+    await person.go("/library");
+    await (await person.field("Model file")).sendKeys(file);
+  };
+
+  it("goes out and comes in again: the same is said to be the same, a change is listed before it is taken", async () => {
+    const text = await (await fetch(`${server.base}/library/cairn-20/model.json`)).text();
+    await bring(text);
+    await person.sees("the same as the version in the library");
+    const changed = JSON.parse(text) as { anatomy: { positions: { id: string; name: string }[] } };
+    changed.anatomy.positions.find((position) => position.id === "cam")!.name = "Cam, two ramps";
+    await bring(JSON.stringify(changed));
+    await person.sees("changed seat: Cam, two ramps (name)");
+    await person.press("Bring it in");
+    await person.sees("Version 2");
+  });
+
+  it("is refused with where and why, and nothing is half taken in", async () => {
+    const before = server.value("SELECT count(*) FROM model_version");
+    await bring("{ not json");
+    await person.sees("This file is no JSON");
+    await bring(JSON.stringify({ format: "zorbek-model", formatVersion: 1 }));
+    await person.sees("anatomy");
+    expect(server.value("SELECT count(*) FROM model_version")).toBe(before);
+  });
+
+  it("starts from a family under its own part numbers", async () => {
+    await person.go("/library");
+    await person.type("Family", "centrepin");
+    await person.type("Maker", "Own bench");
+    await person.press("Start it");
+    await person.sees("What is it called?");
+    await person.type("Part numbers begin with", "LN");
+    await person.type("Model", "Test wheel");
+    await person.press("Start it");
+    await person.sees("are in the catalogue already");
+    await person.type("Part numbers begin with", "TW");
+    await person.press("Start it");
+    await person.sees("Own bench Test wheel");
+    await person.sees("TW-10");
+  });
+});

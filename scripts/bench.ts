@@ -2,12 +2,20 @@
  * npm run bench: prints `name: ratio R (what against what)`, each against a floor measured in the same run, so that the number means the
  * same on any machine. Milliseconds are information; no test asserts them.
  */
+import { spawn } from "node:child_process";
+import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { performance } from "node:perf_hooks";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
+import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { type Anatomy, anatomySchema } from "@/core/anatomy/types";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { openDatabase } from "@/data/database";
+import { addModel, addPartType } from "@/data/models";
+import { ensureFirstPerson } from "@/data/people";
 
 /** Median of several timed runs after a warm-up, in milliseconds. */
 function medianMs(work: () => unknown, runs = 15): number {
@@ -68,3 +76,60 @@ print(
   parseMs,
   `removal order of ${seats} seats against one JSON.parse of the same model`,
 );
+
+await libraryOfAThousand();
+
+/** The library page at 1,000 models against a page of the same server that reads nothing but the shop's settings. */
+async function libraryOfAThousand(): Promise<void> {
+  if (!existsSync(".next/BUILD_ID")) {
+    console.log("library-1000: not measured, the application is not built (npm run demo builds it)");
+    return;
+  }
+  const data = mkdtempSync(join(tmpdir(), "zorbek-bench-"));
+  const db = openDatabase(data);
+  const ctx = { db, person: ensureFirstPerson(db), now: new Date().toISOString() };
+  db.transaction(() => {
+    for (let n = 0; n < 1000; n++) {
+      const { anatomy, partTypes } = guessAnatomy(
+        (["screw", "plate", "washer", "gear", "bearing", "spool"] as const).map((kind, i) => ({ well: i + 1, kind, name: "" })),
+        `m${n}`,
+      );
+      for (const part of partTypes) addPartType(ctx, part);
+      addModel(ctx, { id: `m${n}`, maker: "Maker", name: `Model ${n}`, family: "star-drag-bridge" }, { lineRadiusMm: 20, anatomy });
+    }
+  })();
+  db.close();
+  const port = 4300 + Math.floor(performance.now() % 500);
+  const child = spawn("node", ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
+    env: { ...process.env, ZORBEK_DATA: data },
+    stdio: "ignore",
+  });
+  try {
+    const get = async (path: string) => (await fetch(`http://127.0.0.1:${port}${path}`)).text();
+    for (let tries = 0; tries < 100; tries++) {
+      if (
+        await get("/gauges").then(
+          () => true,
+          () => false,
+        )
+      )
+        break;
+      await new Promise((wait) => setTimeout(wait, 200));
+    }
+    const median = async (path: string) => {
+      const times: number[] = [];
+      for (let i = 0; i < 9; i++) {
+        const start = performance.now();
+        await get(path);
+        times.push(performance.now() - start);
+      }
+      return times.sort((a, b) => a - b)[4]!;
+    };
+    await median("/library");
+    const floor = await median("/gauges");
+    print("library-1000", await median("/library"), floor, "library page at 1,000 models against a page that reads none, same server");
+  } finally {
+    child.kill();
+    rmSync(data, { recursive: true, force: true });
+  }
+}

@@ -3,7 +3,7 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { getModelVersion } from "./models";
+import { machineOf } from "./machine";
 
 export interface Finding {
   readonly faultId: string;
@@ -23,7 +23,7 @@ export function addFinding(ctx: Context, jobId: number, faultId: string, note: s
       "INSERT INTO finding (job_id, fault_id, note, at) VALUES (?, ?, ?, ?) ON CONFLICT (job_id, fault_id) DO UPDATE SET note = excluded.note",
     )
     .run(jobId, faultId, note, ctx.now);
-  const version = getModelVersion(ctx.db, job.modelVersionId);
+  const version = machineOf(ctx.db, job);
   const foresee = ctx.db.prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)");
   for (const position of version.anatomy.positions)
     if (fault.remedy.partRoles.includes(version.partTypes.get(position.partTypeId)!.role))

@@ -76,6 +76,13 @@ export function findPartType(db: Db, id: string): PartType | null {
   return row ? toPartType(row) : null;
 }
 
+export function findPartByNumber(db: Db, number: string): PartType | null {
+  const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE number = ? COLLATE NOCASE`).get(number.trim()) as
+    | PartTypeRow
+    | undefined;
+  return row ? toPartType(row) : null;
+}
+
 /** Whether the catalogue has this id or this number already. */
 export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
   db.prepare("SELECT 1 FROM part_type WHERE id = ? OR number = ?").get(part.id, part.number) !== undefined;

@@ -3,7 +3,7 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { getModelVersion } from "./models";
+import { machineOf } from "./machine";
 import { requireConsent } from "./quotes";
 import { moveStock } from "./stock";
 
@@ -84,7 +84,7 @@ export function addNeed(ctx: Context, jobId: number, positionId: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
-  const position = getModelVersion(db, job.modelVersionId).anatomy.positions.find((p) => p.id === positionId);
+  const position = machineOf(db, job).anatomy.positions.find((p) => p.id === positionId);
   if (!position) throw new Refusal("no-seat", "This model has no such seat.");
   const there = db
     .prepare("SELECT state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")

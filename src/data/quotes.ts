@@ -6,7 +6,7 @@ import { listFindings } from "./findings";
 import { listFittedParts } from "./history";
 import { advanceStation, getOpenJob, type Job, priceInJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { getModelVersion } from "./models";
+import { machineOf } from "./machine";
 
 /** Intake, tests, report: minutes every job costs before a fault is named (typical of the trade; the shop's own times will replace it). */
 export const handlingMinutes = 15;
@@ -80,7 +80,7 @@ export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
 /** Foresees a part for a seat, or strikes it. */
 export function setQuotePart(ctx: Context, jobId: number, positionId: string, wanted: boolean): void {
   const job = getOpenJob(ctx.db, jobId);
-  const position = getModelVersion(ctx.db, job.modelVersionId).anatomy.positions.find((p) => p.id === positionId);
+  const position = machineOf(ctx.db, job).anatomy.positions.find((p) => p.id === positionId);
   if (!position) throw new Refusal("no-seat", "This model has no such seat.");
   if (wanted)
     ctx.db

@@ -9,7 +9,8 @@ import type { Db } from "./database";
 import { listFindings } from "./findings";
 import { listFittedParts, listLeftOut } from "./history";
 import { type Job, priceInJob } from "./jobs";
-import { getModelVersion } from "./models";
+import { machineOf } from "./machine";
+import { findPartType } from "./models";
 import { listObservations, type StoredObservation } from "./observations";
 import { getBill } from "./quotes";
 import { getShopSettings } from "./settings";
@@ -41,7 +42,7 @@ function reportTests(observations: readonly StoredObservation[], family: FamilyI
 
 /** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
 export function getReport(db: Db, job: Job, dates: { opened: string; closed: string | null; next: (months: number) => string }): Report {
-  const version = getModelVersion(db, job.modelVersionId);
+  const version = machineOf(db, job);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { estimate: sum } = getBill(db, job);
   const service = nextService({ water: job.intake.water, tripsPerYear: job.intake.tripsPerYear });
@@ -61,7 +62,7 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     }),
     parts: listFittedParts(db, job.id).map((part) => {
       const position = positions.get(part.positionId)!;
-      const type = version.partTypes.get(position.partTypeId)!;
+      const type = findPartType(db, part.partTypeId)!;
       return { number: part.number, words: part.positionName, price: priceInJob(db, job.id, type.id), type, turned: position.turned };
     }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),

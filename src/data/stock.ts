@@ -2,7 +2,8 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { findPartType, getModelVersion } from "./models";
+import { machineOf } from "./machine";
+import { findPartType } from "./models";
 import { requireConsent } from "./quotes";
 
 export interface StockLine {
@@ -88,7 +89,7 @@ export function fitFromStock(ctx: Context, jobId: number, positionId: string): v
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
-  const position = getModelVersion(db, job.modelVersionId).anatomy.positions.find((p) => p.id === positionId);
+  const position = machineOf(db, job).anatomy.positions.find((p) => p.id === positionId);
   if (!position) throw new Refusal("no-seat", "This model has no such seat.");
   const well = db.prepare("SELECT instance_id FROM tray_well WHERE job_id = ? AND position_id = ?").get(jobId, positionId) as
     | { instance_id: number }

@@ -3,8 +3,9 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
+import { machineOf } from "./machine";
 import { getModelVersion } from "./models";
-import { requireConsent } from "./quotes";
+import { requireConsent, setQuotePart } from "./quotes";
 
 export const wellVerdicts = ["ok", "worn", "replace", "watch"] as const;
 export type WellVerdict = (typeof wellVerdicts)[number];
@@ -77,7 +78,7 @@ export function takePart(ctx: Context, jobId: number, positionId: string): { wel
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
-  const version = getModelVersion(db, job.modelVersionId);
+  const version = machineOf(db, job);
   const position = version.anatomy.positions.find((p) => p.id === positionId);
   if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
   const lying = db.prepare("SELECT well FROM tray_well WHERE job_id = ? AND position_id = ?").get(jobId, positionId) as
@@ -136,11 +137,7 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
     .prepare("UPDATE tray_well SET verdict = ?, orientation = ?, note = ? WHERE job_id = ? AND position_id = ?")
     .run(note.verdict, note.orientation, note.note, jobId, positionId);
   if (!changes) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
-  if (note.verdict === "replace")
-    db.prepare(
-      `INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id)
-       SELECT @job, @seat, part_type_id FROM position WHERE model_version_id = @version AND id = @seat`,
-    ).run({ job: jobId, seat: positionId, version: job.modelVersionId });
+  if (note.verdict === "replace") setQuotePart(ctx, jobId, positionId, true);
   writeJournal(ctx, "part-looked-at", { jobId, reelId: job.reel.id }, { position: positionId, verdict: note.verdict });
 }
 

@@ -183,3 +183,48 @@ describe("a model as a file", () => {
     await person.sees("TW-10");
   });
 });
+
+describe("a parts list from a spreadsheet", () => {
+  const choose = async (text: string) => {
+    const file = join(folder, "parts.csv");
+    writeFileSync(file, text);
+    await person.go("/library");
+    await (await person.field("Parts list")).sendKeys(file);
+  };
+
+  it("with two bad rows names both by row and column and takes nothing; mended, it is taken whole", async () => {
+    await choose(
+      "number,name,kind,price,outside\nQQ-1,Big washer,washer,0.60,22\nQQ-2,Odd thing,doohickey,1.00,9\nQQ-3,Screw,screw,free,\n",
+    );
+    await person.sees("Row 3, kind");
+    await person.sees("Row 4, price");
+    await person.sees("Nothing was taken");
+    expect(server.value("SELECT count(*) FROM part_type WHERE number LIKE 'QQ-%'")).toBe(0);
+    await choose("number,name,kind,price,outside\nQQ-1,Big washer,washer,0.60,22\nQQ-2,Odd thing,pin,1.00,\nQQ-3,Screw,screw,0.10,\n");
+    await person.press("Bring 3 parts in");
+    await person.sees("3 parts are in the catalogue now.");
+    expect(server.value("SELECT shape ->> 'outsideMm' FROM part_type WHERE number = 'QQ-1'")).toBe(22);
+  });
+});
+
+describe("a hybrid reel", () => {
+  it("orders the part it really has, not its model's", async () => {
+    await person.go("/bench/Z-00010-1/parts");
+    await person.press("Handle and star");
+    await touch("Star, five arms");
+    await person.type("On this reel it is another part", "NO-SUCH");
+    await person.press("Set");
+    await person.sees("No part in the catalogue has the number NO-SUCH");
+    await person.type("On this reel it is another part", "sx-250");
+    await person.press("Set");
+    await person.sees("SX-250");
+    await person.press("Order");
+    await person.sees("No supplier in the book sells");
+    await person.type("This reel's own part", "SK-220");
+    await person.press("Set");
+    await person.sees("Main gear, 51 teeth");
+    await person.press("Order");
+    await person.sees("Now: on the list of needs");
+    expect(server.value("SELECT part_type_id FROM need ORDER BY id DESC LIMIT 1")).toBe("sk-main-gear");
+  });
+});

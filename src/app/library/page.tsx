@@ -2,10 +2,12 @@ import Link from "next/link";
 import { familyWords } from "@/core/families/family-ids";
 import { listModelsWithCounts } from "@/data/models";
 import { BringModel } from "@/ui/library/bring-model";
+import { BringParts } from "@/ui/library/bring-parts";
 import { StartModel } from "@/ui/library/start-model";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../server";
 import { bringModel, previewModel, startModel } from "./actions";
+import { bringParts, previewParts } from "./parts-actions";
 
 export const metadata = { title: "Library" };
 
@@ -49,6 +51,7 @@ export default function LibraryPage() {
         <div className="flex flex-col gap-8">
           <StartModel start={startModel} />
           <BringModel look={previewModel} bring={bringModel} />
+          <BringParts look={previewParts} bring={bringParts} />
         </div>
       </div>
     </Sheet>

@@ -7,7 +7,7 @@ import { formatMinor } from "@/core/money/money";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import { Field, Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { AssemblyTabs } from "@/ui/glyphs/assembly-tabs";
 import { Glyph } from "@/ui/glyphs/glyph";
@@ -37,6 +37,9 @@ interface Props {
   readonly use: Action<void>;
   readonly undoUse: Action<void>;
   readonly order: Action<void>;
+  readonly override: Action<void>;
+  /** Seats that hold another part than the model says. */
+  readonly overridden: readonly string[];
 }
 
 const needWords = { open: "on the list of needs", ordered: "ordered", arrived: "arrived, kept aside for this reel" } as const;
@@ -50,8 +53,37 @@ export function seatWords(seat: SeatFacts): string {
   return seat.inTray ? `in well ${seat.well}` : "in the reel";
 }
 
+/** A hybrid: what sits in this seat of this reel is another part than its model says. It is then drawn, ordered and reported everywhere. */
+function OverrideForm({ head, positionId, own, override }: { head: BenchHead; positionId: string; own: boolean; override: Action<void> }) {
+  const [number, setNumber] = useState("");
+  const act = useAct(override, () => setNumber(""));
+  if (head.closed) return null;
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.press({ jobId: head.jobId, positionId, number });
+      }}
+    >
+      <Field
+        label={own ? "This reel's own part; empty gives the seat back to the model" : "On this reel it is another part, number"}
+        error={act.fields.number ?? act.message ?? undefined}
+        className="flex-1"
+      >
+        {(field) => (
+          <input {...field} value={number} onChange={(event) => setNumber(event.target.value)} className="num" autoComplete="off" />
+        )}
+      </Field>
+      <button type="submit" className="key key-small" disabled={act.busy || (!own && !number.trim())}>
+        Set
+      </button>
+    </form>
+  );
+}
+
 /** The model's schematic as the way to its parts: a callout gives number, size, price and stock, and is used here or ordered. */
-export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, undoUse, order }: Props) {
+export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, undoUse, order, override, overridden }: Props) {
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => modelPlates(anatomy, new Map(Object.entries(partTypes))), [anatomy, partTypes]);
   const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
@@ -161,6 +193,7 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
                 {seat.need === "open" ? "Place the order at Stores" : "Receive it at Stores"}
               </Link>
             )}
+            <OverrideForm key={picked} head={head} positionId={picked} own={overridden.includes(picked)} override={override} />
             <Refused message={using.message ?? ordering.message ?? undoing.message} />
           </div>
         )}

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { doStep, failGate, skipStep, undoStep } from "@/data/build";
 import { addFinding, removeFinding } from "@/data/findings";
+import { overrideSeat } from "@/data/machine";
 import { recordObservation } from "@/data/observations";
 import { addNeed } from "@/data/orders";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
@@ -143,6 +144,16 @@ const need = defineAction({
 });
 export async function orderPart(press: Press) {
   return need(press);
+}
+
+const override = defineAction({
+  name: "override-seat",
+  permission: "bench",
+  input: seat.extend({ number: z.string().trim().max(40, "At most 40 characters.") }),
+  run: (ctx, input) => overrideSeat(ctx, input.jobId, input.positionId, input.number),
+});
+export async function overrideReelSeat(press: Press) {
+  return override(press);
 }
 
 const done = defineAction({

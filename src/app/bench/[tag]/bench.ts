@@ -1,7 +1,8 @@
 import { notFound, redirect } from "next/navigation";
 import { moveWords } from "@/core/schedule/whose-move";
 import { findJobByTag, type Job } from "@/data/jobs";
-import { getModelVersion, type ModelVersion } from "@/data/models";
+import { machineOf } from "@/data/machine";
+import type { ModelVersion } from "@/data/models";
 import { moveOf } from "@/data/rack";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { dayWords } from "@/ui/dates";
@@ -25,7 +26,7 @@ export async function loadBench({ params }: StationProps): Promise<Bench> {
   if (job.tag !== tag) redirect(`/bench/${job.tag}`);
   return {
     job,
-    version: getModelVersion(db, job.modelVersionId),
+    version: machineOf(db, job),
     head: {
       jobId: job.id,
       tag: job.tag,

@@ -1,4 +1,5 @@
 import { priceInJob } from "@/data/jobs";
+import { listOverrides } from "@/data/machine";
 import { listNeeds } from "@/data/orders";
 import { getQuote } from "@/data/quotes";
 import { findStock } from "@/data/stock";
@@ -6,7 +7,7 @@ import { listWells } from "@/data/tray";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet, type SeatFacts } from "@/ui/bench/parts-sheet";
 import { getDb } from "../../../server";
-import { orderPart, undoUsePartHere, usePartHere } from "../actions";
+import { orderPart, overrideReelSeat, undoUsePartHere, usePartHere } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Parts" };
@@ -46,6 +47,8 @@ export default async function PartsPage(props: StationProps) {
       use={usePartHere}
       undoUse={undoUsePartHere}
       order={orderPart}
+      override={overrideReelSeat}
+      overridden={[...listOverrides(db, job.reel.id).keys()]}
     />
   );
 }

@@ -1,0 +1,135 @@
+import Papa from "papaparse";
+import { kindWords, type PartKind, type PartShape, shapeSchema } from "@/core/anatomy/shapes";
+import { type PartType, partTypeSchema } from "@/core/anatomy/types";
+import { typicalShapes } from "@/core/anatomy/typical-shape";
+import { parseMinor } from "@/core/money/money";
+
+export interface CsvFault {
+  /** Line of the file as a spreadsheet counts it: the header is 1. */
+  readonly row: number;
+  readonly column: string;
+  readonly message: string;
+}
+
+export interface PartsCsv {
+  readonly parts: readonly PartType[];
+  readonly faults: readonly CsvFault[];
+  /** Columns that mean nothing here; said, not silently dropped. */
+  readonly ignored: readonly string[];
+  readonly rows: number;
+}
+
+/** The columns read, each with the headings it goes by. Sizes go by their own names: outside, inside, thickness, teeth ... */
+const headings: Readonly<Record<"number" | "name" | "kind" | "role" | "material" | "price", readonly string[]>> = {
+  number: ["number", "part number", "part no", "no"],
+  name: ["name", "description", "part"],
+  kind: ["kind", "type"],
+  role: ["role"],
+  material: ["material"],
+  price: ["price", "price each", "unit price"],
+};
+
+const plain = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[_-]+/g, " ")
+    .replace(/\s+/g, " ")
+    .replace(/[,(]? ?mm\)?$/, "")
+    .trim();
+const kindOf = new Map<string, PartKind>(
+  Object.entries(kindWords).flatMap(([kind, words]) => [
+    [plain(kind), kind as PartKind],
+    [plain(words), kind as PartKind],
+  ]),
+);
+const idOf = (number: string): string =>
+  number
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .slice(0, 60);
+
+/**
+ * Reads a parts list from a spreadsheet's CSV (RFC 4180; comma, semicolon or tab). Sizes that a row does not give are the kind's typical
+ * ones. Nothing is taken from a list with faults: the caller imports all of it or none.
+ * @param known ids and numbers already in the catalogue, which a row may not repeat.
+ */
+export function readPartsCsv(text: string, known: (part: { id: string; number: string }) => boolean): PartsCsv {
+  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), { header: true, skipEmptyLines: "greedy" });
+  const columns = meta.fields ?? [];
+  const columnOf = Object.fromEntries(
+    Object.entries(headings).map(([key, names]) => [key, columns.find((column) => names.includes(plain(column)))]),
+  ) as Record<keyof typeof headings, string | undefined>;
+  const faults: CsvFault[] = [];
+  for (const key of ["number", "name", "kind"] as const)
+    if (!columnOf[key]) faults.push({ row: 1, column: key, message: `There is no column "${key}". Name one of the columns so.` });
+  const taken = new Set(Object.values(columnOf));
+  const sizeKeys = new Set(Object.values(typicalShapes).flatMap((shape) => Object.keys(shape)));
+  const sizeOf = new Map(
+    columns
+      .filter((column) => !taken.has(column))
+      .map((column) => [column, [...sizeKeys].find((key) => plain(key.replace(/Mm$/, "").replace(/([A-Z])/g, " $1")) === plain(column))]),
+  );
+  if (faults.length) return { parts: [], faults, ignored: [], rows: data.length };
+
+  const parts: PartType[] = [];
+  const seen = new Map<string, number>();
+  for (const [index, cells] of data.entries()) {
+    const row = index + 2;
+    const say = (column: string, message: string) => faults.push({ row, column, message });
+    const cell = (key: keyof typeof headings) => (columnOf[key] ? (cells[columnOf[key]] ?? "").trim() : "");
+    const number = cell("number");
+    const id = idOf(number);
+    if (!id) {
+      say("number", "A part has a number with letters or digits.");
+      continue;
+    }
+    const before = seen.get(id);
+    if (before) {
+      say("number", `${number} stands in row ${before} already.`);
+      continue;
+    }
+    seen.set(id, row);
+    if (known({ id, number })) say("number", `${number} is in the catalogue already.`);
+    if (!cell("name")) say("name", "A part has a name.");
+    const kind = kindOf.get(plain(cell("kind")));
+    const price = cell("price") ? parseMinor(cell("price")) : 0;
+    if (price === null) say("price", `"${cell("price")}" is no amount such as 3.40.`);
+    if (!kind) {
+      say("kind", `"${cell("kind")}" is no kind of part. Such as ${["screw", "friction washer", "ball bearing"].join(", ")}.`);
+      continue;
+    }
+    const shape: Record<string, unknown> = { ...typicalShapes[kind] };
+    for (const [column, key] of sizeOf) {
+      const typed = (cells[column] ?? "").trim();
+      if (!typed || !key || !(key in shape)) continue;
+      const value = Number(typed.replace(",", "."));
+      if (Number.isFinite(value) && value > 0) shape[key] = value;
+      else say(column, `"${typed}" is no size above 0.`);
+    }
+    const part = partTypeSchema.safeParse({
+      id,
+      number,
+      name: cell("name") || "-",
+      role: cell("role") ? idOf(cell("role")) : kind,
+      shape: shapeSchema.safeParse(shape).data ?? (typicalShapes[kind] as PartShape),
+      material: cell("material") || "not known yet",
+      priceMinor: price ?? 0,
+    });
+    if (part.success) parts.push(part.data);
+    else for (const issue of part.error.issues) say(issue.path.join("."), issue.message);
+  }
+  return {
+    parts: faults.length ? [] : parts,
+    faults,
+    ignored: [...sizeOf].filter(([, key]) => !key).map(([column]) => column),
+    rows: data.length,
+  };
+}
+
+/** Guards a cell that a spreadsheet would run as a formula, then quotes it as RFC 4180 asks. */
+export const csvCell = (text: string): string => {
+  const guarded = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+  return /[",\r\n]/.test(guarded) ? `"${guarded.replaceAll('"', '""')}"` : guarded;
+};

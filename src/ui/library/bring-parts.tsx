@@ -1,0 +1,83 @@
+"use client";
+import { useRef, useState } from "react";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+
+interface Preview {
+  readonly rows: number;
+  readonly ignored: readonly string[];
+  readonly faults: readonly { row: number; column: string; message: string }[];
+  readonly parts: readonly { number: string; name: string; sizes: string }[];
+}
+
+/** A parts list from a spreadsheet: looked at first, faults by row and column, all of it taken or none. */
+export function BringParts({ look, bring }: { look: Action<Preview>; bring: Action<{ count: number }> }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState("");
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const [done, setDone] = useState<number | null>(null);
+  const looking = useAct(look, setPreview);
+  const bringing = useAct(bring, ({ count }) => {
+    setPreview(null);
+    setDone(count);
+  });
+  return (
+    <div className="flex flex-col gap-2">
+      <h2>Parts from a spreadsheet</h2>
+      <p className="text-note">
+        CSV with the columns number, name, kind; and price, material, role, outside, inside, thickness, length, teeth … where you have them.
+      </p>
+      <input
+        ref={input}
+        type="file"
+        accept="text/csv,.csv,.tsv,.txt"
+        aria-label="Parts list"
+        onChange={async (event) => {
+          const file = event.target.files?.[0];
+          if (!file) return;
+          const read = await file.text();
+          setText(read);
+          setPreview(null);
+          setDone(null);
+          await looking.press({ text: read });
+          if (input.current) input.current.value = "";
+        }}
+      />
+      <Refused message={looking.message ?? bringing.message} />
+      {done !== null && <p role="status">{done} parts are in the catalogue now.</p>}
+      {preview && (
+        <div className="border-2 border-ink p-3">
+          <p>
+            {preview.rows} rows{preview.ignored.length > 0 && `; not read: ${preview.ignored.join(", ")}`}.
+          </p>
+          {preview.faults.length > 0 ? (
+            <>
+              <p className="font-semibold">Nothing was taken. Mend these and choose the file again:</p>
+              <ul className="max-h-48 overflow-auto">
+                {preview.faults.map((fault) => (
+                  <li key={`${fault.row} ${fault.column} ${fault.message}`} className="alarm mt-1">
+                    Row {fault.row}, {fault.column}: {fault.message}
+                  </li>
+                ))}
+              </ul>
+            </>
+          ) : (
+            <>
+              <ul className="max-h-48 overflow-auto">
+                {preview.parts.map((part) => (
+                  <li key={part.number} className="rule-row">
+                    <span className="num">{part.number}</span> {part.name} <span className="num text-note">{part.sizes}</span>
+                  </li>
+                ))}
+              </ul>
+              <button type="button" className="key mt-2" disabled={bringing.busy} onClick={() => bringing.press({ text })}>
+                Bring {preview.parts.length} parts in
+              </button>
+            </>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

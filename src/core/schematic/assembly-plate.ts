@@ -1,5 +1,7 @@
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 import { drawGlyph, type Glyph } from "@/core/glyphs/draw-glyph";
+import { movePath } from "@/core/glyphs/move-path";
+import { cutaway } from "./cutaway";
 import { spaceOut } from "./isotonic";
 
 export interface Callout {
@@ -18,7 +20,10 @@ export interface Callout {
 }
 
 export interface Plate {
-  readonly assemblyId: string;
+  /** The assembly's id, with a number when it takes several plates; "overview" for the plate of the whole. */
+  readonly id: string;
+  readonly name: string;
+  readonly assemblyId: string | null;
   readonly callouts: readonly Callout[];
   readonly viewBox: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
   readonly axis: { readonly from: number; readonly to: number };
@@ -32,6 +37,8 @@ const marginMm = 5;
 /** A plate is looked at in a window of about this many pixels; a label is a target of about 40 of them there. */
 const windowPx = { width: 850, height: 325 };
 const labelPx = 40;
+/** More than this on one plate and nobody finds a number. */
+export const mostCallouts = 40;
 /** Thin washers are drawn at least this thick. */
 const leastThicknessMm = 1.3;
 
@@ -47,24 +54,23 @@ function groups(positions: readonly Position[]): Position[][] {
   return found;
 }
 
+interface PlateItem {
+  readonly partTypeId: string;
+  readonly positionIds: readonly string[];
+  readonly glyph: Glyph;
+}
+
 /**
- * The exploded plate of one assembly: its parts spread along one axis in their order, base at the left, each glyph true to its diameters.
- * Labels stand in a row above, in the order of the parts: leaders run straight up to the clearance line and then slant, and because both
- * rows have one order no two leaders can cross. The plate grows in drawing units rather than let anything overlap.
- * @param firstItem the item number of the first callout, so that numbers run on through the model's plates.
+ * Spreads items along one axis in their order, base at the left. Labels stand in a row above, in the order of the items: leaders run
+ * straight up to the clearance line and then slant, and because both rows have one order no two leaders can cross. The plate grows in
+ * drawing units rather than let anything overlap.
  */
-export function assemblyPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, PartType>, assemblyId: string, firstItem = 1): Plate {
-  const positions = anatomy.positions
-    .filter((position) => position.assemblyId === assemblyId)
-    .sort((a, b) => a.ordinal - b.ordinal || (a.id < b.id ? -1 : 1));
+function layOut(items: readonly PlateItem[], plate: Pick<Plate, "id" | "name" | "assemblyId">, firstItem: number): Plate {
   let cursor = 0;
-  const placed = groups(positions).map((group) => {
-    const type = partTypes.get(group[0]!.partTypeId);
-    if (!type) throw new Error(`assemblyPlate: no part type ${group[0]!.partTypeId}`);
-    const glyph = drawGlyph(type.shape, { turned: group[0]!.turned, material: type.material, leastThicknessMm });
-    const x = cursor - glyph.left;
-    cursor = x + glyph.right + gapMm;
-    return { group, glyph, x };
+  const placed = items.map((item) => {
+    const x = cursor - item.glyph.left;
+    cursor = x + item.glyph.right + gapMm;
+    return { ...item, x };
   });
   const width = Math.max(0, cursor - gapMm);
   const up = Math.max(...placed.map(({ glyph }) => glyph.up), 1);
@@ -78,14 +84,11 @@ export function assemblyPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, P
   const rimX = placed.map(({ glyph, x }) => x + (glyph.peak ?? (glyph.left + glyph.right) / 2));
   const labelX = spaceOut(rimX, labelWidth * 1.12);
   const callouts = placed.map(
-    ({ group, glyph, x }, i): Callout => ({
+    (item, i): Callout => ({
+      ...item,
       item: firstItem + i,
-      partTypeId: group[0]!.partTypeId,
-      positionIds: group.map((position) => position.id),
-      glyph,
-      x,
       leader: [
-        [rimX[i]!, -glyph.up],
+        [rimX[i]!, -item.glyph.up],
         [rimX[i]!, clearanceY],
         [labelX[i]!, labelY],
       ],
@@ -95,7 +98,7 @@ export function assemblyPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, P
   const left = Math.min(0, ...labelX.map((x) => x - labelWidth / 2)) - marginMm;
   const right = Math.max(width, ...labelX.map((x) => x + labelWidth)) + marginMm;
   return {
-    assemblyId,
+    ...plate,
     callouts,
     axis: { from: -3, to: width + 3 },
     labelWidth,
@@ -104,12 +107,70 @@ export function assemblyPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, P
   };
 }
 
-/** The plates of a whole model, item numbers running through. */
+/**
+ * The exploded plates of one assembly: one, or several when it has more parts than a plate can carry. Each glyph is true to its diameters.
+ * @param firstItem the item number of the first callout, so that numbers run on through the model's plates.
+ * @throws Error for a part type it was not given: only a programmer can cause that.
+ */
+export function assemblyPlates(anatomy: Anatomy, partTypes: ReadonlyMap<string, PartType>, assemblyId: string, firstItem = 1): Plate[] {
+  const positions = anatomy.positions
+    .filter((position) => position.assemblyId === assemblyId)
+    .sort((a, b) => a.ordinal - b.ordinal || (a.id < b.id ? -1 : 1));
+  const name = anatomy.assemblies.find((assembly) => assembly.id === assemblyId)?.name ?? assemblyId;
+  const items = groups(positions).map((group): PlateItem => {
+    const type = partTypes.get(group[0]!.partTypeId);
+    if (!type) throw new Error(`assemblyPlates: no part type ${group[0]!.partTypeId}`);
+    return {
+      partTypeId: type.id,
+      positionIds: group.map((position) => position.id),
+      glyph: drawGlyph(type.shape, { turned: group[0]!.turned, material: type.material, leastThicknessMm }),
+    };
+  });
+  const count = Math.max(1, Math.ceil(items.length / mostCallouts));
+  return Array.from({ length: count }, (_, i) =>
+    layOut(
+      items.slice(i * mostCallouts, (i + 1) * mostCallouts),
+      { id: count === 1 ? assemblyId : `${assemblyId}-${i + 1}`, name: count === 1 ? name : `${name}, ${i + 1} of ${count}`, assemblyId },
+      firstItem + i * mostCallouts,
+    ),
+  );
+}
+
+/** An assembly put together, as one drawing. */
+function assembled(anatomy: Anatomy, partTypes: ReadonlyMap<string, PartType>, assemblyId: string): Glyph {
+  const all = new Set(anatomy.positions.map((position) => position.id));
+  const { seated } = cutaway(anatomy, partTypes, assemblyId, all, null);
+  const paths = seated.flatMap(({ glyph, x, y }) => glyph.paths.map((path) => ({ ...path, d: movePath(path.d, x, y) })));
+  const edge = (pick: (item: (typeof seated)[number]) => number, least: number) => Math.max(least, ...seated.map(pick));
+  return {
+    paths,
+    left: -edge(({ glyph, x }) => -(x + glyph.left), 0),
+    right: edge(({ glyph, x }) => x + glyph.right, 1),
+    up: edge(({ glyph, y }) => glyph.up - y, 1),
+    down: edge(({ glyph, y }) => glyph.down + y, 1),
+    length: edge(({ glyph, x }) => x + glyph.length, 1),
+  };
+}
+
+/** The plate of the whole: one callout for each assembly, each drawn put together, the last to go on at the right. */
+export function overviewPlate(anatomy: Anatomy, partTypes: ReadonlyMap<string, PartType>): Plate {
+  const items = [...anatomy.assemblies].reverse().map((assembly): PlateItem => {
+    const seats = anatomy.positions.filter((position) => position.assemblyId === assembly.id);
+    return {
+      partTypeId: seats[0]?.partTypeId ?? "",
+      positionIds: seats.map((position) => position.id),
+      glyph: assembled(anatomy, partTypes, assembly.id),
+    };
+  });
+  return layOut(items, { id: "overview", name: "All assemblies", assemblyId: null }, 1);
+}
+
+/** The plates of a whole model without the overview, item numbers running through. */
 export function modelPlates(anatomy: Anatomy, partTypes: ReadonlyMap<string, PartType>): Plate[] {
   let item = 1;
-  return anatomy.assemblies.map((assembly) => {
-    const plate = assemblyPlate(anatomy, partTypes, assembly.id, item);
-    item += plate.callouts.length;
-    return plate;
+  return anatomy.assemblies.flatMap((assembly) => {
+    const plates = assemblyPlates(anatomy, partTypes, assembly.id, item);
+    item += plates.reduce((sum, plate) => sum + plate.callouts.length, 0);
+    return plates;
   });
 }

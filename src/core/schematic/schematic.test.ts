@@ -3,7 +3,11 @@ import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { anatomySchema } from "@/core/anatomy/types";
-import { assemblyPlate, modelPlates, type Plate } from "./assembly-plate";
+import { families } from "@/core/families/families";
+import { familyIds } from "@/core/families/family-ids";
+import { drawGlyph } from "@/core/glyphs/draw-glyph";
+import { movePath } from "@/core/glyphs/move-path";
+import { assemblyPlates, modelPlates, mostCallouts, overviewPlate, type Plate } from "./assembly-plate";
 import { cutaway } from "./cutaway";
 import { spaceOut } from "./isotonic";
 
@@ -26,27 +30,73 @@ const expectClear = (plate: Plate) => {
     expect(b.x + b.glyph.left, "glyphs apart").toBeGreaterThanOrEqual(a.x + a.glyph.right - 1e-6);
   }
   const all = segments(plate);
+  const crossing: string[] = [];
   for (let i = 0; i < all.length; i++)
     for (let j = i + 1; j < all.length; j++)
-      for (const one of all[i]!) for (const other of all[j]!) expect(crosses(one, other), "leaders cross").toBe(false);
+      for (const one of all[i]!) for (const other of all[j]!) if (crosses(one, other)) crossing.push(`${i} and ${j}`);
+  expect(crossing, "leaders cross").toEqual([]);
 };
 
 /** Random assemblies of the demo's own parts, in any order and number. */
-const anatomies = fc.array(fc.constantFrom(...skerry30Parts.map((part) => part.id)), { minLength: 1, maxLength: 60 }).map(
-  (ids): Anatomy =>
-    anatomySchema.parse({
-      assemblies: [{ id: "a", name: "A", side: "handle" }],
-      positions: ids.map((partTypeId, i) => ({ id: `p${i}`, assemblyId: "a", ordinal: i, name: `P${i}`, partTypeId })),
-      operations: [],
-    }),
-);
+const anatomies = (most: number) =>
+  fc
+    .array(fc.tuple(fc.constantFrom(...skerry30Parts.map((part) => part.id)), fc.integer({ min: 0, max: 4 })), {
+      minLength: 1,
+      maxLength: most,
+      size: "max",
+    })
+    .map(
+      (seats): Anatomy =>
+        anatomySchema.parse({
+          assemblies: Array.from({ length: 5 }, (_, n) => ({ id: `a${n}`, name: `A${n}`, side: "handle" })),
+          positions: seats.map(([partTypeId, n], i) => ({ id: `p${i}`, assemblyId: `a${n}`, ordinal: i, name: `P${i}`, partTypeId })),
+          operations: [],
+        }),
+    );
 
 describe("an exploded plate", () => {
-  it("has no overlapping labels or glyphs and no crossing leaders, on random assemblies", () => {
+  it("has no overlapping labels or glyphs, no crossing leaders and at most forty callouts, on random machines to 300 seats", () => {
     fc.assert(
-      fc.property(anatomies, (anatomy) => expectClear(assemblyPlate(anatomy, demoTypes, "a")) === undefined),
-      { numRuns: 60 },
+      fc.property(anatomies(300), (anatomy) => {
+        const plates = modelPlates(anatomy, demoTypes);
+        for (const plate of plates) {
+          expectClear(plate);
+          expect(plate.callouts.length).toBeLessThanOrEqual(mostCallouts);
+        }
+        expect(plates.flatMap((plate) => plate.callouts.flatMap((callout) => callout.positionIds)).sort()).toEqual(
+          anatomy.positions.map((p) => p.id).sort(),
+        );
+        expectClear(overviewPlate(anatomy, demoTypes));
+      }),
+      { numRuns: 15 },
     );
+  }, 60_000);
+
+  it("splits what one plate cannot carry, numbers running on", () => {
+    const anatomy = anatomySchema.parse({
+      assemblies: [{ id: "a", name: "Long one", side: "handle" }],
+      positions: Array.from({ length: 85 }, (_, i) => ({
+        id: `p${i}`,
+        assemblyId: "a",
+        ordinal: i,
+        name: `P${i}`,
+        partTypeId: i % 2 ? "sk-star" : "sk-keyed",
+      })),
+      operations: [],
+    });
+    const plates = assemblyPlates(anatomy, demoTypes, "a");
+    expect(plates.map((plate) => [plate.name, plate.callouts.length, plate.callouts[0]!.item])).toEqual([
+      ["Long one, 1 of 3", 40, 1],
+      ["Long one, 2 of 3", 40, 41],
+      ["Long one, 3 of 3", 5, 81],
+    ]);
+  });
+
+  it.each(familyIds)("draws the overview of %s with one callout an assembly", (id) => {
+    const { anatomy, parts } = families[id];
+    const plate = overviewPlate(anatomy, new Map(parts.map((part) => [part.id, part])));
+    expect(plate.callouts).toHaveLength(anatomy.assemblies.length);
+    expectClear(plate);
   });
 
   it("keeps the order of the axis and names every seat exactly once", () => {
@@ -64,14 +114,38 @@ describe("an exploded plate", () => {
   });
 
   it("lets like screws share a callout but never washers that lie differently", () => {
-    const handle = assemblyPlate(skerry30Anatomy, demoTypes, "handle");
+    const handle = assemblyPlates(skerry30Anatomy, demoTypes, "handle")[0]!;
     expect(handle.callouts.filter((callout) => callout.partTypeId === "sk-tension")).toHaveLength(2);
-    const tail = assemblyPlate(skerry30Anatomy, demoTypes, "tail");
+    const tail = assemblyPlates(skerry30Anatomy, demoTypes, "tail")[0]!;
     expect(tail.callouts.find((callout) => callout.partTypeId === "sk-tail-screw")?.positionIds).toHaveLength(3);
   });
 
   it("refuses a part type it was not given", () => {
-    expect(() => assemblyPlate(skerry30Anatomy, new Map<string, PartType>(), "handle")).toThrow(/no part type/);
+    expect(() => assemblyPlates(skerry30Anatomy, new Map<string, PartType>(), "handle")).toThrow(/no part type/);
+  });
+});
+
+describe("moving a drawing", () => {
+  it("moves every absolute command and leaves relative ones alone", () => {
+    expect(movePath("M1 2L3 4A1 2 0 1 1 5 6H7V8h1v2C1 1 2 2 3 3S4 4 5 5Z", 10, 100)).toBe(
+      "M11 102L13 104A1 2 0 1 1 15 106H17V108h1v2C11 101 12 102 13 103S14 104 15 105Z",
+    );
+  });
+
+  it("is undone by moving back, for every glyph of every family", () => {
+    const numbers = (d: string) => (d.match(/-?\d*\.?\d+(?:e-?\d+)?/gi) ?? []).map(Number);
+    for (const id of familyIds)
+      for (const part of families[id].parts)
+        for (const path of drawGlyph(part.shape).paths) {
+          const there = numbers(movePath(movePath(path.d, 12.5, -3.25), -12.5, 3.25));
+          numbers(path.d).forEach((value, i) => {
+            expect(Math.abs(there[i]! - value), `${part.name}: ${path.d}`).toBeLessThan(0.01);
+          });
+        }
+  });
+
+  it("refuses a command it does not know", () => {
+    expect(() => movePath("M0 0Q1 1 2 2", 1, 1)).toThrow(/Q/);
   });
 });
 

@@ -9,9 +9,9 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
-import { AssemblyTabs } from "@/ui/glyphs/assembly-tabs";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
+import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { NextLink } from "./next-link";
 
@@ -88,30 +88,32 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
   const plates = useMemo(() => modelPlates(anatomy, new Map(Object.entries(partTypes))), [anatomy, partTypes]);
   const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
-  const [assemblyId, setAssemblyId] = useState(anatomy.positions.find((p) => p.id === picked)!.assemblyId);
+  const plateOf = (id: string) =>
+    plates.find((candidate) => candidate.callouts.some((callout) => callout.positionIds.includes(id)))?.id ?? plates[0]!.id;
+  const [plateId, setPlateId] = useState(() => plateOf(picked));
   const using = useAct(use);
   const undoing = useAct(undoUse);
   const ordering = useAct(order);
   const pick = (id: string) => {
     setPicked(id);
-    setAssemblyId(anatomy.positions.find((p) => p.id === id)!.assemblyId);
+    setPlateId(plateOf(id));
     for (const act of [using, undoing, ordering]) act.clear();
   };
   const position = anatomy.positions.find((p) => p.id === picked);
   const seat = facts.get(picked);
   const type = position && partTypes[position.partTypeId];
-  const plate = plates.find((candidate) => candidate.assemblyId === assemblyId)!;
+  const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
   const siblings = plate.callouts.find((callout) => callout.positionIds.includes(picked))?.positionIds ?? [picked];
   const press = { jobId: head.jobId, positionId: picked };
   return (
     <BenchSheet head={head} station="parts" act={<NextLink href={`/bench/${head.tag}/build`} words="On to Build" />}>
       <div className="grid gap-6 lg:grid-cols-[1fr_330px]">
         <div className="flex min-w-0 flex-col gap-3">
-          <AssemblyTabs assemblies={anatomy.assemblies} chosen={assemblyId} onChoose={setAssemblyId} />
+          <PlateTabs plates={plates} chosen={plate.id} onChoose={setPlateId} />
           <div className="h-[340px] border border-ink p-2">
             <PlateView
               plate={plate}
-              title={`Schematic: ${anatomy.assemblies.find((assembly) => assembly.id === assemblyId)?.name}`}
+              title={`Schematic: ${plate.name}`}
               names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
               states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
               guessed={new Set(anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}

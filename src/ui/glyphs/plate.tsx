@@ -29,7 +29,7 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
         const id = callout.positionIds[0]!;
         const picked = pickedPositionId !== undefined && pickedPositionId !== null && callout.positionIds.includes(pickedPositionId);
         const [x, y] = callout.label;
-        const many = callout.positionIds.length > 1;
+        const many = plate.assemblyId !== null && callout.positionIds.length > 1;
         const words = `${callout.item}: ${names[id]}${many ? `, ${callout.positionIds.length} of them` : ""}${states[id] ? `, ${states[id]}` : ""}`;
         return (
           <g key={callout.item}>
@@ -53,7 +53,9 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
                 y={y - h}
                 width={w}
                 height={h}
-                className={picked ? "ln-outline fl-ink" : guessed?.has(id) ? "ln-hidden" : "ln-leader"}
+                className={
+                  picked ? "ln-outline fl-ink" : callout.positionIds.some((seat) => guessed?.has(seat)) ? "ln-hidden" : "ln-leader"
+                }
                 style={picked ? {} : { fill: "var(--color-sheet)" }}
               />
               <text

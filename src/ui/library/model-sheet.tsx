@@ -2,14 +2,14 @@
 import { useMemo, useState } from "react";
 import { type PartShape, shapeSchema, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
-import { modelPlates } from "@/core/schematic/assembly-plate";
+import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
-import { AssemblyTabs } from "@/ui/glyphs/assembly-tabs";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
+import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { type BlockCell, CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { SeatForm } from "./seat-form";
 
@@ -42,9 +42,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
   const [history, setHistory] = useState<readonly Edits[]>([{}]);
   const edits = history.at(-1)!;
   const act = useAct(save, () => setHistory([{}]));
-  const [assemblyId, setAssemblyId] = useState(
-    anatomy.assemblies.find((assembly) => assembly.id === "stack")?.id ?? anatomy.assemblies[0]!.id,
-  );
+  const [plateId, setPlateId] = useState("overview");
   const [picked, setPicked] = useState<string | null>(null);
 
   const edited = useMemo(() => {
@@ -62,11 +60,13 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
     return { anatomy: { ...anatomy, positions }, types };
   }, [anatomy, partTypes, edits]);
 
-  const plates = useMemo(() => modelPlates(edited.anatomy, edited.types), [edited]);
-  const plate = plates.find((candidate) => candidate.assemblyId === assemblyId)!;
-  const row = edited.anatomy.positions.filter((p) => p.assemblyId === assemblyId).sort((a, b) => a.ordinal - b.ordinal);
+  const plates = useMemo(() => [overviewPlate(edited.anatomy, edited.types), ...modelPlates(edited.anatomy, edited.types)], [edited]);
+  const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
+  const row = edited.anatomy.positions.filter((p) => p.assemblyId === plate.assemblyId).sort((a, b) => a.ordinal - b.ordinal);
   const position = row.find((p) => p.id === picked);
   const type = position && edited.types.get(position.partTypeId);
+  const assemblyOf = (seatId: string) =>
+    anatomy.assemblies.find((assembly) => assembly.id === anatomy.positions.find((p) => p.id === seatId)?.assemblyId)?.name ?? "";
   const change = (changes: Edits) =>
     setHistory([
       ...history,
@@ -115,15 +115,26 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         <Refused message={act.message} />
         {!anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one.</p>}
         {guesses > 0 && <p>{guesses} seats are guessed from a teardown; their numbers are dashed until somebody confirms them.</p>}
-        <AssemblyTabs assemblies={anatomy.assemblies} chosen={assemblyId} onChoose={setAssemblyId} />
+        <PlateTabs plates={plates} chosen={plate.id} onChoose={setPlateId} />
         <div className="h-[330px] border border-ink p-2">
           <PlateView
             plate={plate}
-            title={`Schematic: ${anatomy.assemblies.find((assembly) => assembly.id === assemblyId)?.name}`}
-            names={Object.fromEntries(edited.anatomy.positions.map((p) => [p.id, p.name]))}
+            title={`Schematic: ${plate.name}`}
+            names={
+              plate.assemblyId === null
+                ? Object.fromEntries(plate.callouts.map((callout) => [callout.positionIds[0]!, assemblyOf(callout.positionIds[0]!)]))
+                : Object.fromEntries(edited.anatomy.positions.map((p) => [p.id, p.name]))
+            }
             guessed={new Set(edited.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
             pickedPositionId={picked}
-            onPick={setPicked}
+            onPick={(id) => {
+              if (plate.assemblyId === null)
+                setPlateId(
+                  plates.find((other) => other.callouts.some((callout) => other.assemblyId !== null && callout.positionIds.includes(id)))
+                    ?.id ?? "overview",
+                );
+              else setPicked(id);
+            }}
           />
         </div>
         {position && type ? (
@@ -157,7 +168,14 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         ) : (
           <ol className="columns-2 gap-6 xl:columns-3">
             {plate.callouts.map((callout) => {
-              const part = edited.types.get(callout.partTypeId)!;
+              const part = edited.types.get(callout.partTypeId);
+              if (plate.assemblyId === null || !part)
+                return (
+                  <li key={callout.item} className="rule-row flex break-inside-avoid gap-3 py-1">
+                    <span className="num w-6">{callout.item}</span>
+                    {assemblyOf(callout.positionIds[0] ?? "")} <span className="text-note">{callout.positionIds.length} seats</span>
+                  </li>
+                );
               return (
                 <li key={callout.item} className="rule-row flex break-inside-avoid gap-3 py-1">
                   <span className="num w-6">{callout.item}</span>

@@ -44,6 +44,45 @@ export async function washPhoto(bytes: Buffer): Promise<{ jpeg: Buffer; width: n
   }
 }
 
+/** What an SVG may hold that is no drawing: each with the words said when it was left out. */
+const foreignInSvg: readonly (readonly [RegExp, string])[] = [
+  [/<script\b/i, "script"],
+  [/\son\w+\s*=/i, "event handlers"],
+  [/(?:href|src)\s*=\s*["']?\s*(?:https?:|\/\/|file:|data:text)/i, "references to other places"],
+  [/url\(\s*["']?\s*(?:https?:|\/\/|file:)/i, "references to other places"],
+  [/<foreignObject\b/i, "embedded pages"],
+  [/@import/i, "imported styles"],
+];
+
+/**
+ * Makes the picture that is kept of a schematic. An SVG is drawn once, here, by a renderer that runs no script and fetches nothing, and only
+ * the pixels are kept; `cleaned` says what else was in it.
+ * @throws Refusal as washPhoto does, and for an SVG that declares entities, which can grow without bound.
+ */
+export async function washSchematic(bytes: Buffer): Promise<{ jpeg: Buffer; width: number; height: number; cleaned: string[] }> {
+  const head = bytes.subarray(0, 4096).toString("utf8");
+  if (!/<svg[\s>]/i.test(head)) return { ...(await washPhoto(bytes)), cleaned: [] };
+  if (bytes.length > photoLimits.bytes)
+    throw new Refusal("too-large", `The drawing has more than ${photoLimits.bytes / 1024 / 1024} MB.`, "picture");
+  const text = bytes.toString("utf8");
+  if (/<!ENTITY/i.test(text))
+    throw new Refusal("entities", "This SVG declares entities, which can hide anything. Save it as a plain SVG or as PNG.", "picture");
+  const cleaned = [...new Set(foreignInSvg.filter(([pattern]) => pattern.test(text)).map(([, words]) => words))];
+  const png = await sharp(bytes, { limitInputPixels: photoLimits.pixels, density: 144 })
+    .flatten({ background: "#fcfcfa" })
+    .png()
+    .toBuffer()
+    .catch((error: unknown) => {
+      const tooMany = error instanceof Error && /pixel limit|too large|exceeds/i.test(error.message);
+      throw new Refusal(
+        tooMany ? "too-many-pixels" : "not-a-picture",
+        tooMany ? "The drawing is larger than 50 million pixels." : "This SVG cannot be drawn. Save it as PNG and choose that.",
+        "picture",
+      );
+    });
+  return { ...(await washPhoto(png)), cleaned };
+}
+
 const folder = (directory: string) => join(directory, "photos");
 const fileOf = (hash: string, directory: string) => join(folder(directory), `${hash}.jpg`);
 

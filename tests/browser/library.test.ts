@@ -83,6 +83,7 @@ describe("an old reel nobody has a schematic of", () => {
     const modelId = server.value<string>("SELECT model_id FROM reel ORDER BY id DESC LIMIT 1");
     await person.go(`/library/${modelId}`);
     await person.sees("8 seats are guessed");
+    await person.press("As it came apart");
     await touch("Brass spool");
     const height = () =>
       person.driver.executeScript<number>(
@@ -180,7 +181,8 @@ describe("a model as a file", () => {
     await person.type("Part numbers begin with", "TW");
     await person.press("Start it");
     await person.sees("Own bench Test wheel");
-    await person.sees("TW-10");
+    await person.press("Hub, bearings and spring");
+    await person.sees("TW-20");
   });
 });
 
@@ -226,5 +228,28 @@ describe("a hybrid reel", () => {
     await person.press("Order");
     await person.sees("Now: on the list of needs");
     expect(server.value("SELECT part_type_id FROM need ORDER BY id DESC LIMIT 1")).toBe("sk-main-gear");
+  });
+});
+
+describe("a printed schematic brought in", () => {
+  it("is cleaned of what is no drawing, said so, and seats are placed on it", async () => {
+    const file = join(folder, "sheet.svg");
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="600" height="300"><script>parent.hacked = 1</script><circle cx="150" cy="150" r="80"/></svg>',
+    );
+    await person.go("/library/cairn-20");
+    await person.press("Picture");
+    await (await person.field("Picture of the printed schematic")).sendKeys(file);
+    await person.sees("left out: script");
+    await person.type("Seat to place", "Drag lever");
+    const picture = await person.driver.findElement(By.css('[data-picture="schematic"]'));
+    await picture.click();
+    await person.driver.wait(() => server.value("SELECT count(*) FROM model_picture_mark WHERE position_id = 'lever'") === 1, 10_000);
+    expect(server.value<number>("SELECT x FROM model_picture_mark")).toBeCloseTo(0.5, 1);
+    const fake = join(folder, "fake.png");
+    writeFileSync(fake, "no picture");
+    await (await person.field("Picture of the printed schematic")).sendKeys(fake);
+    await person.sees("not a picture Zorbek can read");
   });
 });

@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, describe, expect, it } from "vitest";
-import { keepPhoto, photoLimits, readPhoto, washPhoto } from "@/data/photos";
+import { keepPhoto, photoLimits, readPhoto, washPhoto, washSchematic } from "@/data/photos";
 import { openWorkshop } from "./workshop";
 
 const folder = mkdtempSync(join(tmpdir(), "zorbek-photos-"));
@@ -53,5 +53,45 @@ describe("pictures", () => {
     expect(readdirSync(join(folder, "photos"))).toEqual([`${hash}.jpg`]);
     expect(readPhoto(db, hash, folder)?.equals(washed.jpeg)).toBe(true);
     for (const other of ["../zorbek.db", "0".repeat(64), `${hash}/../x`]) expect(readPhoto(db, other, folder), other).toBeNull();
+  });
+});
+
+describe("schematics brought in as SVG", () => {
+  const svg = (inside: string, head = "") =>
+    Buffer.from(
+      `${head}<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="200" height="100">${inside}<rect x="20" y="20" width="60" height="60" fill="#000"/></svg>`,
+    );
+
+  it("are kept as their drawing alone, and say what was left out", async () => {
+    const washed = await washSchematic(
+      svg(
+        '<script>alert(1)</script><image xlink:href="http://evil.example/a.png" width="9" height="9"/><rect onclick="x()" width="1" height="1"/>',
+      ),
+    );
+    expect(washed.cleaned).toEqual(["script", "event handlers", "references to other places"]);
+    expect(washed.jpeg.subarray(0, 3)).toEqual(Buffer.from([0xff, 0xd8, 0xff])); // a JPEG (ISO/IEC 10918-1 start marker), nothing else
+    expect(washed.jpeg.includes("script")).toBe(false);
+    const { data, info } = await sharp(washed.jpeg).raw().toBuffer({ resolveWithObject: true });
+    const at = (x: number, y: number) =>
+      data[(Math.round((y / 100) * info.height) * info.width + Math.round((x / 200) * info.width)) * info.channels]!;
+    expect(at(50, 50)).toBeLessThan(40); // the black square is there
+    expect(at(150, 50)).toBeGreaterThan(200);
+  });
+
+  it("say nothing when there was nothing to leave out", async () => {
+    expect((await washSchematic(svg(""))).cleaned).toEqual([]);
+  });
+
+  it("are refused when they declare entities, are too large or no drawing", async () => {
+    const code = (bytes: Buffer) =>
+      washSchematic(bytes).then(
+        () => "kept",
+        (error: { code?: string }) => error.code,
+      );
+    expect(await code(svg("&a;", '<!DOCTYPE svg [<!ENTITY a "aaaa">]>'))).toBe("entities");
+    expect(await code(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="90000" height="90000"/>'))).toMatch(
+      /too-many-pixels|not-a-picture/,
+    );
+    expect(await code(Buffer.from("<svg><unclosed"))).toBe("not-a-picture");
   });
 });

@@ -5,6 +5,7 @@ import { families } from "@/core/families/families";
 import { familyIdSchema } from "@/core/families/family-ids";
 import { modelFromTemplate } from "@/core/families/template";
 import { Refusal } from "@/data/context";
+import { markModelPicture } from "@/data/model-pictures";
 import { addModel, addPartType, bringModelIn, findModel, isPartKnown, previewModelFile, reviseModel } from "@/data/models";
 import { modelFileLimit, readModelJson } from "@/formats/model-json";
 import type { Press } from "@/ui/act/press";
@@ -66,6 +67,21 @@ const start = defineAction({
 });
 export async function startModel(press: Press) {
   return start(press);
+}
+
+const mark = defineAction({
+  name: "mark-picture",
+  permission: "bench",
+  input: z.object({
+    modelId: z.string().max(60),
+    positionId: z.string().max(60),
+    x: z.number().min(0).max(1),
+    y: z.number().min(0).max(1),
+  }),
+  run: (ctx, { modelId, ...place }) => markModelPicture(ctx, modelId, place),
+});
+export async function markPicture(press: Press) {
+  return mark(press);
 }
 
 const fileInput = z.object({ text: z.string().max(modelFileLimit, "The file has more than 5 MB.") });

@@ -11,6 +11,7 @@ import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
 import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { type BlockCell, CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { PictureSchematic, type ShownPicture } from "./picture-schematic";
 import { SeatForm } from "./seat-form";
 
 interface Props {
@@ -20,6 +21,8 @@ interface Props {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly save: Action<{ number: number }>;
+  readonly picture: ShownPicture | null;
+  readonly mark: Action<void>;
 }
 
 /** What was edited of one seat since the last save. */
@@ -38,7 +41,7 @@ type Edits = Readonly<Record<string, SeatEdit>>;
  * A model's schematic, and the machine edited in place: a seat is renamed, measured, turned over, moved along its axis or confirmed, and the
  * plate is drawn anew at once. Saving makes the next version; jobs keep the one they were opened with.
  */
-export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, save }: Props) {
+export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, save, picture, mark }: Props) {
   const [history, setHistory] = useState<readonly Edits[]>([{}]);
   const edits = history.at(-1)!;
   const act = useAct(save, () => setHistory([{}]));
@@ -62,6 +65,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
 
   const plates = useMemo(() => [overviewPlate(edited.anatomy, edited.types), ...modelPlates(edited.anatomy, edited.types)], [edited]);
   const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
+  const onPicture = plateId === "picture";
   const row = edited.anatomy.positions.filter((p) => p.assemblyId === plate.assemblyId).sort((a, b) => a.ordinal - b.ordinal);
   const position = row.find((p) => p.id === picked);
   const type = position && edited.types.get(position.partTypeId);
@@ -115,8 +119,14 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         <Refused message={act.message} />
         {!anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one.</p>}
         {guesses > 0 && <p>{guesses} seats are guessed from a teardown; their numbers are dashed until somebody confirms them.</p>}
-        <PlateTabs plates={plates} chosen={plate.id} onChoose={setPlateId} />
-        <div className="h-[330px] border border-ink p-2">
+        <div className="flex flex-wrap gap-1">
+          <PlateTabs plates={plates} chosen={onPicture ? "" : plate.id} onChoose={setPlateId} />
+          <button type="button" className="key key-small" aria-pressed={onPicture} onClick={() => setPlateId("picture")}>
+            Picture
+          </button>
+        </div>
+        {onPicture && <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />}
+        <div className={onPicture ? "hidden" : "h-[330px] border border-ink p-2"}>
           <PlateView
             plate={plate}
             title={`Schematic: ${plate.name}`}
@@ -137,7 +147,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
             }}
           />
         </div>
-        {position && type ? (
+        {onPicture ? null : position && type ? (
           <div className="grid gap-6 lg:grid-cols-[auto_1fr_300px]">
             <Glyph type={type} turned={position.turned} widthPx={150} heightPx={120} />
             <SeatForm

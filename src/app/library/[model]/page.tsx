@@ -1,9 +1,10 @@
 import { notFound } from "next/navigation";
 import { familyWords } from "@/core/families/family-ids";
+import { findModelPicture } from "@/data/model-pictures";
 import { findModel, getCurrentModelVersion } from "@/data/models";
 import { ModelSheet } from "@/ui/library/model-sheet";
 import { getDb } from "../../server";
-import { saveModelVersion } from "../actions";
+import { markPicture, saveModelVersion } from "../actions";
 
 export default async function ModelPage({ params }: { params: Promise<{ model: string }> }) {
   const db = getDb();
@@ -23,6 +24,8 @@ export default async function ModelPage({ params }: { params: Promise<{ model: s
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
       save={saveModelVersion}
+      picture={findModelPicture(db, model.id)}
+      mark={markPicture}
     />
   );
 }

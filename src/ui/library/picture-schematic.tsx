@@ -1,0 +1,144 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import type { Position } from "@/core/anatomy/types";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+
+export interface ShownPicture {
+  readonly photoHash: string;
+  readonly width: number;
+  readonly height: number;
+  readonly marks: readonly { readonly positionId: string; readonly x: number; readonly y: number }[];
+}
+
+interface Props {
+  readonly modelId: string;
+  readonly positions: readonly Position[];
+  readonly picture: ShownPicture | null;
+  readonly mark: Action<void>;
+}
+
+const within = (share: number): number => Math.min(1, Math.max(0, share));
+/** The arrow keys move the cross by a fiftieth of the picture; Enter places the seat there. */
+const arrowSteps: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-0.02, 0],
+  ArrowRight: [0.02, 0],
+  ArrowUp: [0, -0.02],
+  ArrowDown: [0, 0.02],
+};
+
+/** A printed schematic as a picture, with this model's seats placed on it by touch. */
+export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
+  const router = useRouter();
+  const [message, setMessage] = useState<string | null>(null);
+  const [said, setSaid] = useState("");
+  const marked = new Set(picture?.marks.map((place) => place.positionId));
+  const [seat, setSeat] = useState(positions.find((position) => !marked.has(position.id))?.id ?? "");
+  const marking = useAct(mark, () => setSeat(positions.find((position) => !marked.has(position.id) && position.id !== seat)?.id ?? seat));
+
+  const [cross, setCross] = useState({ x: 0.5, y: 0.5 });
+  const place = (x: number, y: number) => {
+    setCross({ x: within(x), y: within(y) });
+    if (seat) marking.press({ modelId, positionId: seat, x: within(x), y: within(y) });
+  };
+
+  const send = async (file: File) => {
+    setMessage(null);
+    setSaid("");
+    const form = new FormData();
+    form.set("picture", file);
+    const response = await fetch(`/api/models/${modelId}/picture`, { method: "POST", body: form }).catch(() => null);
+    const answer = response ? ((await response.json().catch(() => null)) as { message?: string; cleaned?: string[] } | null) : null;
+    if (!response?.ok) return setMessage(answer?.message ?? "The picture did not arrive. Choose it again.");
+    setSaid(answer?.cleaned?.length ? `Only its drawing was kept; left out: ${answer.cleaned.join(", ")}.` : "The picture is kept.");
+    router.refresh();
+  };
+
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_300px]">
+      <div className="border border-ink p-2">
+        {picture ? (
+          <svg
+            viewBox={`0 0 ${picture.width} ${picture.height}`}
+            className="max-h-[420px] w-full cursor-crosshair"
+            data-picture="schematic"
+            role="application"
+            aria-label="Printed schematic: arrow keys move the cross, Enter places the seat"
+            tabIndex={0}
+            onClick={(event) => {
+              const matrix = event.currentTarget.getScreenCTM();
+              if (!matrix) return;
+              const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+              place(point.x / picture.width, point.y / picture.height);
+            }}
+            onKeyDown={(event) => {
+              const step = arrowSteps[event.key];
+              if (step) setCross({ x: within(cross.x + step[0]), y: within(cross.y + step[1]) });
+              else if (event.key === "Enter") place(cross.x, cross.y);
+              else return;
+              event.preventDefault();
+            }}
+          >
+            <image href={`/api/photos/${picture.photoHash}`} width={picture.width} height={picture.height} />
+            <path
+              d={`M${cross.x * picture.width - 12} ${cross.y * picture.height}h24M${cross.x * picture.width} ${cross.y * picture.height - 12}v24`}
+              className="ln-leader"
+            />
+            {picture.marks.map((place) => (
+              <g key={place.positionId} transform={`translate(${place.x * picture.width} ${place.y * picture.height})`}>
+                <circle r={picture.width / 90} className="ln-outline fl-sheet" />
+                <text y={-picture.width / 70} textAnchor="middle" fontSize={picture.width / 45}>
+                  {positions.find((position) => position.id === place.positionId)?.name ?? place.positionId}
+                </text>
+              </g>
+            ))}
+          </svg>
+        ) : (
+          <p className="p-4">No printed schematic yet. PNG, JPEG, WebP or SVG; of an SVG only the drawing is kept.</p>
+        )}
+      </div>
+      <div className="flex flex-col gap-3">
+        <Field label="Picture of the printed schematic">
+          {(field) => (
+            <input
+              {...field}
+              type="file"
+              accept="image/png,image/jpeg,image/webp,image/svg+xml"
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = "";
+                if (file) void send(file);
+              }}
+            />
+          )}
+        </Field>
+        <Refused message={message ?? marking.message} />
+        {said && <p role="status">{said}</p>}
+        {picture && (
+          <>
+            <Field
+              label="Seat to place"
+              hint="Choose a seat, then touch its place on the picture, or move the cross with the arrow keys and press Enter."
+            >
+              {(field) => (
+                <select {...field} value={seat} onChange={(event) => setSeat(event.target.value)}>
+                  {positions.map((position) => (
+                    <option key={position.id} value={position.id}>
+                      {position.name}
+                      {marked.has(position.id) ? " (placed)" : ""}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <p>
+              <span className="num">{picture.marks.length}</span> of <span className="num">{positions.length}</span> seats placed
+            </p>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

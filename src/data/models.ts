@@ -83,6 +83,22 @@ export function findPartByNumber(db: Db, number: string): PartType | null {
   return row ? toPartType(row) : null;
 }
 
+/** The whole catalogue; a shop's has some thousands of entries at most. */
+export const listPartTypes = (db: Db): PartType[] =>
+  (db.prepare(`SELECT ${partTypeColumns} FROM part_type ORDER BY number`).all() as PartTypeRow[]).map(toPartType);
+
+/** Where else a part sits: every seat of every model's newest version. */
+export const listSeatsOfPart = (db: Db, partTypeId: string): { modelId: string; model: string; seat: string; assembly: string }[] =>
+  db
+    .prepare(
+      `SELECT model.id AS modelId, model.maker || ' ' || model.name AS model, position.name AS seat, assembly.name AS assembly
+       FROM position JOIN model_version ON model_version.id = position.model_version_id JOIN model ON model.id = model_version.model_id
+       JOIN assembly ON assembly.model_version_id = position.model_version_id AND assembly.id = position.assembly_id
+       WHERE position.part_type_id = ? AND model_version.number = (SELECT max(number) FROM model_version AS other WHERE other.model_id = model.id)
+       ORDER BY model, position.name`,
+    )
+    .all(partTypeId) as { modelId: string; model: string; seat: string; assembly: string }[];
+
 /** Whether the catalogue has this id or this number already. */
 export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
   db.prepare("SELECT 1 FROM part_type WHERE id = ? OR number = ?").get(part.id, part.number) !== undefined;

@@ -83,6 +83,13 @@ describe("the keyboard", () => {
     expect(new URL(await person.driver.getCurrentUrl()).pathname).toBe("/");
   });
 
+  it("finds a part by what was measured", async () => {
+    await person.go("/gauges");
+    await person.key("/");
+    await person.driver.actions().sendKeys("washer 31 x 8.6 x 0.9").perform();
+    await person.sees("SK-231 Friction washer, 31 × 8.6 × 0.9");
+  });
+
   it("presses the main act with the foot switch's key", async () => {
     await person.go("/");
     await person.key("\uE00F"); // PageDown

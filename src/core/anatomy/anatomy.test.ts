@@ -66,6 +66,25 @@ describe("the anatomy check", () => {
     expect(checkAnatomy(skerry30Anatomy, odd).filter((fault) => fault.code === "fit")).toHaveLength(2);
   });
 
+  it("says when a long screw would come out of a short hole, and lets a through screw through", () => {
+    const long = change((a) => {
+      seat(a, "foot-screw-front").partTypeId = "sk-head-screw";
+    });
+    // 9 mm of screw in 5.5 mm of hole.
+    expect(checkAnatomy(long, skerry30Parts).map((fault) => fault.message)).toEqual([expect.stringContaining("comes out 3.5 mm")]);
+    seat(long, "foot-screw-front").through = true;
+    expect(checkAnatomy(long, skerry30Parts)).toEqual([]);
+  });
+
+  it("asks about a bearing of no known size, unless it is marked as a size of its own", () => {
+    const odd = (ownSize: boolean): PartType[] =>
+      skerry30Parts.map((part) =>
+        part.shape.kind === "bearing" ? { ...part, shape: { ...part.shape, widthMm: 4.4, ...(ownSize ? { ownSize } : {}) } } : part,
+      );
+    expect(checkAnatomy(skerry30Anatomy, odd(false)).map((fault) => fault.message)).toEqual([expect.stringContaining("5 × 11 × 4.4")]);
+    expect(checkAnatomy(skerry30Anatomy, odd(true))).toEqual([]);
+  });
+
   // Engineering identity of spur gears of one module: centre distance = m (z1 + z2) / 2.
   it("has a gear and pinion of one module, so that they mesh at all", () => {
     const [gear, pinion] = ["main-gear", "pinion"].map((role) => skerry30Parts.find((part) => part.role === role)!.shape);

@@ -1,3 +1,4 @@
+import { findBearing } from "@/core/bearings/find-bearing";
 import { seatConstraints } from "./constraints";
 import { shortestCycle } from "./graph";
 import { type Anatomy, type PartType, placeOperationId } from "./types";
@@ -86,11 +87,26 @@ function fitFaults(anatomy: Anatomy, types: ReadonlyMap<string, PartType>): Anat
         code: "fit",
         message: `${type.name}: hole ${shape.insideMm} mm is not smaller than its outside ${shape.outsideMm} mm.`,
       });
+    if (shape.kind === "bearing" && !shape.ownSize && !findBearing(shape).length)
+      faults.push({
+        code: "fit",
+        message: `${type.name}: no bearing in the table is ${shape.boreMm} × ${shape.outsideMm} × ${shape.widthMm} mm. Measure it again, or mark it as a size of its own.`,
+      });
     if (shape.kind === "screw" && shape.threadedMm > shape.lengthMm)
       faults.push({ code: "fit", message: `${type.name}: ${shape.threadedMm} mm of thread on a ${shape.lengthMm} mm screw.` });
   }
   for (const position of anatomy.positions) {
     const type = types.get(position.partTypeId);
+    if (
+      type?.shape.kind === "screw" &&
+      position.holeDepthMm !== undefined &&
+      !position.through &&
+      type.shape.lengthMm > position.holeDepthMm
+    )
+      faults.push({
+        code: "fit",
+        message: `${position.name}: ${type.name} is ${type.shape.lengthMm} mm, its hole ${position.holeDepthMm} mm deep: it comes out ${(type.shape.lengthMm - position.holeDepthMm).toFixed(1)} mm on the other side.`,
+      });
     const under = position.ridesOn ? typeAt.get(position.ridesOn) : undefined;
     if (!type || !under) continue;
     const hole = holeOf(type);

@@ -16,7 +16,14 @@ export const shapeSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("friction-washer"), ...ring }),
   z.object({ kind: z.literal("gear"), teeth: count, moduleMm: mm, boreMm: mm, faceMm: mm, cupMm: mm.optional() }),
   z.object({ kind: z.literal("pinion"), teeth: count, moduleMm: mm, boreMm: mm, lengthMm: mm }),
-  z.object({ kind: z.literal("bearing"), boreMm: mm, outsideMm: mm, widthMm: mm, closure: z.enum(["open", "shielded", "sealed"]) }),
+  z.object({
+    kind: z.literal("bearing"),
+    boreMm: mm,
+    outsideMm: mm,
+    widthMm: mm,
+    closure: z.enum(["open", "shielded", "sealed"]),
+    ownSize: z.boolean().optional(),
+  }),
   z.object({ kind: z.literal("coil-spring"), wireMm: mm, outsideMm: mm, lengthMm: mm, coils: count }),
   z.object({ kind: z.literal("wire-spring"), wireMm: mm, lengthMm: mm }),
   z.object({

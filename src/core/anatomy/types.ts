@@ -46,6 +46,10 @@ export const positionSchema = z.object({
   /** These hold this one, so they come after it. */
   heldBy: z.array(id).default([]),
   hole: z.string().max(60).optional(),
+  /** Depth of the screw's hole from where its head sits, mm; a longer screw comes out on the other side. */
+  holeDepthMm: z.number().positive().max(200).optional(),
+  /** The screw is meant to go through. */
+  through: z.boolean().optional(),
   orientation: z.string().max(160).optional(),
   lubricant: lubricantSchema.optional(),
   /** Said before the hand moves: a flying spring, a left-hand thread. */

@@ -84,9 +84,9 @@ export const starDragBridgeTable: TemplateTable = {
       ["pinion", "Pinion", "pinion", { acrossMm: 8, restsOn: ["yoke"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], turnsWith: "spool", orientation: "slot to the spool", ...greased("a light film on the teeth", "the bore stays clean and dry"), trap: "Slot facing out, the spool never engages." }],
       ["yoke-spring-front", "Yoke spring, front", "yoke-spring", { acrossMm: 20, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright on the yoke's ear" }],
       ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright on the yoke's ear" }],
-      ["head-screw-top", "Head plate screw, top", "head-screw", { acrossMm: 26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 1, top", ...threadFilm, trap: "Long ones here, into the posts." }],
-      ["head-screw-front", "Head plate screw, front", "head-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 2, front", ...threadFilm }],
-      ["head-screw-rear", "Head plate screw, rear", "head-screw", { acrossMm: -26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 3, rear", ...threadFilm }],
+      ["head-screw-top", "Head plate screw, top", "head-screw", { acrossMm: 26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm, trap: "Long ones here, into the posts." }],
+      ["head-screw-front", "Head plate screw, front", "head-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 2, front", holeDepthMm: 12, ...threadFilm }],
+      ["head-screw-rear", "Head plate screw, rear", "head-screw", { acrossMm: -26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 3, rear", holeDepthMm: 12, ...threadFilm }],
     ],
     spool: [
       ["spool", "Spool", "spool", { restsOn: ["frame"], turnsWith: "spool", heldBy: ["head-screw-top", "head-screw-front", "head-screw-rear"], orientation: "long shaft end to the pinion" }],
@@ -100,9 +100,9 @@ export const starDragBridgeTable: TemplateTable = {
       ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", orientation: "one leg each side of the tongue" }],
       ["click-button", "Click button", "click-button", { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
       ["cap", "Side adjuster cap", "cap", { restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
-      ["tail-screw-top", "Tail plate screw, top", "tail-screw", { acrossMm: 26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", ...threadFilm }],
-      ["tail-screw-front", "Tail plate screw, front", "tail-screw", { acrossMm: 6, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 2, front", ...threadFilm }],
-      ["tail-screw-rear", "Tail plate screw, rear", "tail-screw", { acrossMm: -26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 3, rear", ...threadFilm }],
+      ["tail-screw-top", "Tail plate screw, top", "tail-screw", { acrossMm: 26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm }],
+      ["tail-screw-front", "Tail plate screw, front", "tail-screw", { acrossMm: 6, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 2, front", holeDepthMm: 12, ...threadFilm }],
+      ["tail-screw-rear", "Tail plate screw, rear", "tail-screw", { acrossMm: -26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 3, rear", holeDepthMm: 12, ...threadFilm }],
     ],
     bridge: [
       ["bridge", "Bridge", "bridge", { turnsWith: "frame", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "post up", ...greased("a film on the post", "the sleeve turns on it") }],
@@ -129,8 +129,8 @@ export const starDragBridgeTable: TemplateTable = {
     frame: [
       ["frame", "Frame", "frame", { turnsWith: "frame" }],
       ["foot", "Reel foot", "foot", { restsOn: ["frame"], turnsWith: "frame", heldBy: ["foot-screw-front", "foot-screw-rear"], orientation: "long end back" }],
-      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 9, restsOn: ["foot"], hole: "foot, front", ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
-      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: -9, restsOn: ["foot"], hole: "foot, rear", ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
+      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 9, restsOn: ["foot"], hole: "foot, front", holeDepthMm: 5.5, ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
+      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: -9, restsOn: ["foot"], hole: "foot, rear", holeDepthMm: 5.5, ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
     ],
   },
   operations: [

@@ -174,7 +174,10 @@ export function BuildSheet({ head, steps, currentId, conflict, anatomy, neverOff
                   {step.position.hole && (
                     <>
                       <dt className="text-note">Hole</dt>
-                      <dd>{step.position.hole}</dd>
+                      <dd>
+                        {step.position.hole}
+                        {step.position.holeDepthMm && `, ${step.position.holeDepthMm} mm deep`}
+                      </dd>
                     </>
                   )}
                   <dt className="text-note">Lubricant</dt>

@@ -66,6 +66,7 @@ export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
             data-picture="schematic"
             role="application"
             aria-label="Printed schematic: arrow keys move the cross, Enter places the seat"
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: it has a role and its keys; the rule knows HTML only
             tabIndex={0}
             onClick={(event) => {
               const matrix = event.currentTarget.getScreenCTM();

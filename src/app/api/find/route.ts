@@ -1,13 +1,25 @@
+import { findBySize } from "@/core/anatomy/find-by-size";
+import { sizeWords } from "@/core/anatomy/shapes";
 import { looksLikeTag } from "@/core/tags/tag";
-import { findAnything } from "@/data/find";
+import { type FindHit, findAnything } from "@/data/find";
 import { findJobByTag } from "@/data/jobs";
+import { listPartTypes } from "@/data/models";
 import { getDb } from "../../server";
 
 /** What the finder shows for the letters typed so far. A whole wrong tag says so instead of finding nothing. */
 export function GET(request: Request): Response {
   const text = (new URL(request.url).searchParams.get("q") ?? "").slice(0, 80);
   const db = getDb();
-  const hits = findAnything(db, text);
+  // "washer 20 × 8 × 1": something that was measured, not a name.
+  const measured = /\d\s*(?:[x×*\s]\s*\d)/i.test(text) && !looksLikeTag(text) ? findBySize(listPartTypes(db), text) : [];
+  const hits: FindHit[] = [
+    ...findAnything(db, text),
+    ...measured.slice(0, 12).map(({ part, offMm }) => ({
+      kind: "part" as const,
+      ref: part.id,
+      title: `${part.number} ${part.name}, ${sizeWords(part.shape)}${offMm > 0.005 ? ` (${offMm.toFixed(2)} mm off)` : ""}`,
+    })),
+  ];
   if (!hits.length && looksLikeTag(text) && text.replace(/\D/g, "").length >= 6) {
     const found = findJobByTag(db, text);
     if ("message" in found) return Response.json({ hits, message: found.message });

@@ -57,9 +57,9 @@ step("licences", () => {
   for (const fault of faults) say(`outside the allow-list: ${fault}`);
   return faults.length === 0;
 });
+installBrowser(); // poppler is read by unit tests too
 vitest("unit");
 if (step("build", buildApplication)) {
-  installBrowser();
   vitest("browser");
 }
 say(`\nin ${Math.round((Date.now() - started) / 1000)} s`);

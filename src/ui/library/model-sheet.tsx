@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useMemo, useState } from "react";
 import { type PartShape, shapeSchema, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
@@ -108,8 +109,14 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
           <Key shortcut="u" words="Undo the last edit" disabled={history.length < 2} onPress={() => setHistory(history.slice(0, -1))}>
             Undo
           </Key>
+          <a className="key" href={`/library/${modelId}/plate.svg?plate=${plate.id}`} download>
+            SVG
+          </a>
+          <a className="key" href={`/library/${modelId}/plates.pdf`} target="_blank" rel="noreferrer">
+            PDF
+          </a>
           <a className="key" href={`/library/${modelId}/model.json`} download>
-            Model as JSON
+            JSON
           </a>
         </>
       }
@@ -163,7 +170,10 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
             />
             <div>
               <p>
-                <span className="num">{type.number}</span> {type.name}, {type.material}
+                <Link className="act-link num" href={`/library/part/${position.partTypeId.split("*")[0]}`}>
+                  {type.number}
+                </Link>{" "}
+                {type.name}, {type.material}
               </p>
               {position.hole && <p>Hole: {position.hole}</p>}
               {position.lubricant && (

@@ -15,7 +15,7 @@ const roomOf: Record<string, (ref: string) => string> = {
   reel: (ref) => `/ledger/reel/${ref}`,
   customer: (ref) => `/ledger?customer=${ref}`,
   model: (ref) => `/library/${ref}`,
-  part: (ref) => `/stores?part=${ref}`,
+  part: (ref) => `/library/part/${encodeURIComponent(ref)}`,
 };
 
 /** `/` finds anything by tag, serial, owner, model or part. Enter opens the first. */

@@ -1,0 +1,51 @@
+import type { GlyphPath } from "@/core/glyphs/solid";
+import type { Plate } from "@/core/schematic/assembly-plate";
+
+const escapeXml = (text: string): string =>
+  text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;").replaceAll('"', "&quot;");
+const n = (value: number): string => String(Math.round(value * 100) / 100);
+
+const lineStyle: Record<GlyphPath["line"], string> = {
+  outline: 'stroke="#1B1F1E" stroke-width="2"',
+  thin: 'stroke="#1B1F1E" stroke-width="1"',
+  hatch: 'stroke="#1B1F1E" stroke-width="0.6"',
+  hidden: 'stroke="#1B1F1E" stroke-width="1" stroke-dasharray="4 3"',
+  none: 'stroke="none"',
+};
+
+/**
+ * A plate as a file of its own: SVG 1.1, one millimetre of the reel is one unit, no script, no style sheet, no outside reference, so that any
+ * drawing program opens it.
+ * @param names of the parts by callout, for each callout's title.
+ */
+export function plateSvg(plate: Plate, names: (partTypeId: string) => string): string {
+  const { viewBox: box, labelWidth: w, labelHeight: h } = plate;
+  const paths = (list: readonly GlyphPath[]) =>
+    list
+      .map(
+        (path) =>
+          `<path d="${path.d}" fill="${path.fill === "none" ? "none" : path.fill === "ink" ? "#1B1F1E" : "#FFFFFF"}" ${lineStyle[path.line]} vector-effect="non-scaling-stroke"/>`,
+      )
+      .join("");
+  const body = plate.callouts.map(
+    (callout) =>
+      `<g transform="translate(${n(callout.x)} 0)"><title>${escapeXml(names(callout.partTypeId))}</title>${paths(callout.glyph.paths)}</g>`,
+  );
+  const labels = plate.callouts.map((callout) => {
+    const [x, y] = callout.label;
+    const count = plate.assemblyId !== null && callout.positionIds.length > 1 ? ` ×${callout.positionIds.length}` : "";
+    return (
+      `<polyline points="${callout.leader.map((point) => point.map(n).join(",")).join(" ")}" fill="none" ${lineStyle.thin} vector-effect="non-scaling-stroke"/>` +
+      `<rect x="${n(x - w / 2)}" y="${n(y - h)}" width="${n(w)}" height="${n(h)}" fill="#FFFFFF" ${lineStyle.thin} vector-effect="non-scaling-stroke"/>` +
+      `<text x="${n(x)}" y="${n(y - h * 0.3)}" text-anchor="middle" font-family="monospace" font-size="${n(w * 0.36)}">${callout.item}${count}</text>`
+    );
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>
+<svg xmlns="http://www.w3.org/2000/svg" viewBox="${n(box.x)} ${n(box.y)} ${n(box.width)} ${n(box.height)}" width="${n(box.width)}mm" height="${n(box.height)}mm">
+<title>${escapeXml(plate.name)}</title>
+<line x1="${n(plate.axis.from)}" x2="${n(plate.axis.to)}" y1="0" y2="0" stroke="#1B1F1E" stroke-width="1" stroke-dasharray="12 3 2 3" vector-effect="non-scaling-stroke"/>
+${body.join("\n")}
+${labels.join("\n")}
+</svg>
+`;
+}

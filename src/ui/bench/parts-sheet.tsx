@@ -14,19 +14,7 @@ import { PlateView } from "@/ui/glyphs/plate";
 import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { NextLink } from "./next-link";
-
-export interface SeatFacts {
-  readonly positionId: string;
-  readonly priceMinor: number;
-  readonly stock: { readonly count: number; readonly keptAside: number; readonly bin: string } | null;
-  readonly inTray: boolean;
-  readonly well: number | null;
-  readonly verdict: "ok" | "worn" | "replace" | "watch" | null;
-  readonly renewed: boolean;
-  readonly refitted: boolean;
-  readonly need: "open" | "ordered" | "arrived" | null;
-  readonly foreseen: boolean;
-}
+import { needWords, type SeatFacts, seatWords } from "./seat-words";
 
 interface Props {
   readonly head: BenchHead;
@@ -40,17 +28,6 @@ interface Props {
   readonly override: Action<void>;
   /** Seats that hold another part than the model says. */
   readonly overridden: readonly string[];
-}
-
-const needWords = { open: "on the list of needs", ordered: "ordered", arrived: "arrived, kept aside for this reel" } as const;
-
-/** What the seat's part is doing now, in a few words. */
-export function seatWords(seat: SeatFacts): string {
-  if (seat.refitted) return seat.renewed ? "new piece fitted" : "refitted";
-  if (seat.renewed) return `new piece in well ${seat.well}`;
-  if (seat.need) return needWords[seat.need];
-  if (seat.verdict === "replace") return "to be replaced";
-  return seat.inTray ? `in well ${seat.well}` : "in the reel";
 }
 
 /** A hybrid: what sits in this seat of this reel is another part than its model says. It is then drawn, ordered and reported everywhere. */

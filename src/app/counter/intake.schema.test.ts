@@ -1,0 +1,72 @@
+import { describe, expect, it } from "vitest";
+import { type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
+
+const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
+  customerId: "",
+  name: "Ada Brook",
+  phone: "",
+  email: "",
+  modelId: "skerry-30",
+  unknownName: "",
+  family: "star-drag-bridge",
+  serial: "MS30/12-A",
+  hand: "right",
+  complaints: ["stiff"],
+  complaint: "",
+  water: "salt",
+  tripsPerYear: "20",
+  brought: [],
+  conditions: [],
+  conditionNote: "",
+  dragWish: "shop",
+  handleHole: "as-found",
+  limit: "59.50",
+  wantedOn: "",
+  promisedOn: "2026-03-09",
+  ...change,
+});
+const wrong = (change: Partial<IntakeForm>) =>
+  intakeFormSchema.safeParse(form(change)).error?.issues.map((issue) => issue.path.join(".")) ?? [];
+
+describe("the counter's page", () => {
+  it("takes an ordinary reel, with or without limit, mail and serial", () => {
+    for (const change of [
+      {},
+      { limit: "" },
+      { limit: "60" },
+      { limit: "60,5" },
+      { email: "a@b.example" },
+      { serial: "" },
+      { complaints: [], complaint: "sounds odd" },
+    ])
+      expect(wrong(change), JSON.stringify(change)).toEqual([]);
+  });
+
+  it.each([
+    [{ name: "" }, "name"],
+    [{ name: "x".repeat(81) }, "name"],
+    [{ email: "ada" }, "email"],
+    [{ modelId: "" }, "modelId"],
+    [{ serial: "<b>" }, "serial"],
+    [{ complaints: [] }, "complaint"],
+    [{ tripsPerYear: "many" }, "tripsPerYear"],
+    [{ tripsPerYear: "-1" }, "tripsPerYear"],
+    [{ limit: "-5" }, "limit"],
+    [{ limit: "1.234" }, "limit"],
+    [{ promisedOn: "" }, "promisedOn"],
+    [{ wantedOn: "soon" }, "wantedOn"],
+    [{ modelId: notInLibrary }, "unknownName"],
+  ] as [Partial<IntakeForm>, string][])("says what is wrong with %j at its field", (change, field) => {
+    expect(wrong(change)).toEqual([field]);
+  });
+
+  it("needs no name where a known customer was chosen, and says everything that is wrong at once", () => {
+    expect(wrong({ customerId: "3", name: "" })).toEqual([]);
+    expect(wrong({ name: "", complaints: [], limit: "x" })).toContain("limit");
+  });
+
+  it("gives every message a remedy in words", () => {
+    const issues = intakeFormSchema.safeParse(form({ email: "ada", limit: "x", tripsPerYear: "?" })).error!.issues;
+    for (const issue of issues) expect(issue.message, issue.path.join(".")).toMatch(/such as|like|empty|whole number/);
+  });
+});

@@ -1,0 +1,49 @@
+import { describe, expect, it } from "vitest";
+import { type PullSetting, simulatedForce, simulatedPullScale } from "./pull-scale";
+import { simulatedSupplierDesk } from "./supplier-desk";
+
+const setting: PullSetting = { levelN: 30, startRatio: 1.5, ripple: 0.05 };
+
+describe("the stand-in pull scale", () => {
+  it("says that it is simulated", () => {
+    expect(simulatedPullScale.simulated).toBe(true);
+  });
+
+  it("takes the line up, peaks at its start ratio and settles at its level", () => {
+    const forces = Array.from({ length: 75 }, (_, i) => simulatedForce(setting, i));
+    expect(forces[0]).toBe(0);
+    expect(Math.max(...forces)).toBeGreaterThan(30 * 1.4);
+    expect(Math.max(...forces)).toBeLessThan(30 * 1.6);
+    const settled = forces.slice(40);
+    const mean = settled.reduce((sum, force) => sum + force, 0) / settled.length;
+    expect(mean).toBeGreaterThan(29);
+    expect(mean).toBeLessThan(31.5);
+  });
+
+  it("repeats itself exactly, so that a test can", () => {
+    expect(simulatedForce(setting, 33)).toBe(simulatedForce(setting, 33));
+  });
+
+  it("is never below nothing", () => {
+    for (let i = 0; i < 200; i++) expect(simulatedForce({ levelN: 5, startRatio: 1, ripple: 2 }, i)).toBeGreaterThanOrEqual(0);
+  });
+
+  it("stops when it is told to, and keeps what came", async () => {
+    const control = new AbortController();
+    const got: number[] = [];
+    for await (const sample of simulatedPullScale.pull(setting, control.signal)) {
+      got.push(sample.tMs);
+      if (got.length === 4) control.abort();
+    }
+    expect(got).toEqual([0, 40, 80, 120]);
+  });
+});
+
+describe("the stand-in order desk", () => {
+  it("says that it is simulated and acknowledges the same order the same way", async () => {
+    const order = { orderId: 12, supplierId: "quay", lines: [] };
+    expect(simulatedSupplierDesk.simulated).toBe(true);
+    expect(await simulatedSupplierDesk.place(order)).toEqual(await simulatedSupplierDesk.place(order));
+    expect((await simulatedSupplierDesk.place(order)).reference).toMatch(/^SIM-/);
+  });
+});

@@ -1,0 +1,115 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import jsQR from "jsqr";
+import sharp from "sharp";
+import { afterAll, describe, expect, it } from "vitest";
+import { skerry30Parts } from "#demo/models/skerry-30";
+import type { Report } from "@/core/report/report";
+import { formatTag } from "@/core/tags/tag";
+import { labelPdf } from "./label-pdf";
+import { reportPdf } from "./report-pdf";
+
+const folder = mkdtempSync(join(tmpdir(), "zorbek-pdf-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Independent readers: poppler's pdftotext and pdfinfo (Debian poppler-utils). */
+const read = (bytes: Buffer) => {
+  const file = join(folder, "read.pdf");
+  writeFileSync(file, bytes);
+  return {
+    file,
+    text: execFileSync("pdftotext", ["-layout", file, "-"], { encoding: "utf8" }).replace(/\s+/g, " "),
+    pages: Number(/Pages:\s+(\d+)/.exec(execFileSync("pdfinfo", [file], { encoding: "utf8" }))![1]),
+  };
+};
+
+describe("the claim tag", () => {
+  const label = {
+    shopName: "The Bench",
+    owner: "Ünal Ståhl-Łopez",
+    reel: "Maker Model",
+    promised: "Fri 4 Dec",
+    cameWith: ["line on the spool", "box"],
+  };
+
+  it.each([1, 572, 12_345, 99_999])("of number %i carries its tag as text and as QR, read by other programs", async (number) => {
+    const tag = formatTag(number);
+    const { file, text, pages } = read(await labelPdf({ ...label, tag }));
+    expect(pages).toBe(1);
+    expect(text).toContain(tag);
+    expect(text).toContain("line on the spool, box");
+    execFileSync("pdftoppm", ["-r", "160", "-png", file, join(folder, "label")]);
+    const { data, info } = await sharp(join(folder, "label-1.png")).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+    expect(jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data).toBe(tag);
+  });
+
+  it("does not run over with a long name", async () => {
+    const { pages, text } = read(
+      await labelPdf({ ...label, tag: formatTag(7), owner: "A very long name of a club of anglers beside a very long estuary" }),
+    );
+    expect(pages).toBe(1);
+    expect(text).toContain("A very long name");
+  });
+});
+
+describe("the report", () => {
+  const part = skerry30Parts.find((one) => one.role === "main-gear")!;
+  const report: Report = {
+    shopName: "The Bench",
+    tag: formatTag(7),
+    owner: "Ada Brook",
+    reel: "Maker Model",
+    serial: "S1",
+    hand: "right hand",
+    openedOn: "1 Mar 2026",
+    closedOn: null,
+    complaint: "stiff",
+    findings: [{ name: "Gears worn", remedy: "Fit a pair", minutes: 30 }],
+    parts: [{ number: part.number, words: "Main gear", price: 2890, type: part, turned: false }],
+    leftOut: [{ name: "Click spring", reason: "not to be had any more" }],
+    watch: [{ name: "Spool bearing", note: "a tick in one place" }],
+    tests: [
+      { name: "Turning in gear", before: "22 cN·m", after: "9 cN·m", change: "better", simulated: true, bars: { before: 22, after: 9 } },
+    ],
+    advice: ["Rinse it."],
+    nextService: "1 Mar 2027",
+    price: { labour: 3375, parts: 2890, tax: 1253, taxPercent: 20, total: 7518, currency: "EUR" },
+  };
+
+  it("says everything that was found, done, left and to be watched, and that a reading was simulated", async () => {
+    const { text } = read(await reportPdf(report));
+    for (const words of [
+      "Ada Brook",
+      "serial S1",
+      "Gears worn: Fit a pair (30 min)",
+      "SK-220",
+      "28.90",
+      "not to be had any more",
+      "a tick in one place",
+      "22 cN·m",
+      "simulated",
+      "Rinse it.",
+      "1 Mar 2027",
+      "75.18",
+      "not handed back yet",
+    ])
+      expect(text, words).toContain(words);
+  });
+
+  it("leaves out what there is nothing of", async () => {
+    const { text } = read(await reportPdf({ ...report, findings: [], parts: [], leftOut: [], watch: [], tests: [] }));
+    expect(text).toContain("No fault was found.");
+    expect(text).toContain("None.");
+    expect(text).not.toMatch(/Left out on purpose|To watch next time|simulated/);
+  });
+
+  it("goes on to another page rather than off the paper", async () => {
+    const many = Array.from({ length: 40 }, (_, i) => ({ ...report.parts[0]!, words: `Part ${i + 1}` }));
+    const { pages, text } = read(await reportPdf({ ...report, parts: many }));
+    expect(pages).toBeGreaterThan(1);
+    expect(text).toContain("Part 40");
+    expect(text).toContain("75.18");
+  });
+});

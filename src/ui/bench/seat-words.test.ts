@@ -1,0 +1,32 @@
+import { describe, expect, it } from "vitest";
+import { type SeatFacts, seatWords } from "./seat-words";
+
+const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
+  positionId: "p",
+  priceMinor: 100,
+  stock: null,
+  inTray: false,
+  well: null,
+  verdict: null,
+  renewed: false,
+  refitted: false,
+  need: null,
+  foreseen: false,
+  ...change,
+});
+
+describe("what a seat's part is doing", () => {
+  it.each([
+    [{}, "in the reel"],
+    [{ inTray: true, well: 7 }, "in well 7"],
+    [{ inTray: true, well: 7, verdict: "replace" }, "to be replaced"],
+    [{ inTray: true, well: 7, verdict: "replace", need: "open" }, "on the list of needs"],
+    [{ inTray: true, well: 7, verdict: "replace", need: "ordered" }, "ordered"],
+    [{ inTray: true, well: 7, verdict: "replace", need: "arrived" }, "arrived, kept aside for this reel"],
+    [{ inTray: true, well: 7, verdict: "replace", renewed: true }, "new piece in well 7"],
+    [{ inTray: true, well: 7, renewed: true, refitted: true }, "new piece fitted"],
+    [{ inTray: true, well: 7, refitted: true }, "refitted"],
+  ] as const)("%j is %s", (change, words) => {
+    expect(seatWords(seat(change))).toBe(words);
+  });
+});

@@ -1,11 +1,14 @@
 "use server";
+import { nanoid } from "nanoid";
 import { cookies } from "next/headers";
 import { redirect } from "next/navigation";
 import { z } from "zod";
+import { Refusal } from "@/data/context";
+import { writeJournal } from "@/data/journal";
 import { addPerson, findPerson } from "@/data/people";
 import { saveShopSettings, shopSettingsSchema } from "@/data/settings";
 import { type Press, personCookie } from "@/ui/act/press";
-import { defineAction, getDb } from "../server";
+import { defineAction } from "../server";
 
 const settings = defineAction({
   name: "save-settings",
@@ -30,10 +33,22 @@ export async function addShopPerson(press: Press) {
   return person(press);
 }
 
+const choose = defineAction({
+  name: "choose-person",
+  permission: "counter",
+  input: z.object({ id: z.number().int().positive() }),
+  run: (ctx, { id }) => {
+    const chosen = findPerson(ctx.db, id);
+    if (!chosen) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+    writeJournal(ctx, "person-at-bench", {}, { personId: id });
+    return id;
+  },
+});
+
 /** Chooses who is at the bench from now on; kept in this browser only. */
 export async function choosePerson(form: FormData): Promise<void> {
-  const id = Number(form.get("person"));
-  if (findPerson(getDb(), id))
-    (await cookies()).set(personCookie, String(id), { httpOnly: true, sameSite: "strict", path: "/", maxAge: 31_536_000 });
+  const result = await choose({ pressId: nanoid(), input: { id: Number(form.get("person")) } });
+  if (result.ok)
+    (await cookies()).set(personCookie, String(result.value), { httpOnly: true, sameSite: "strict", path: "/", maxAge: 31_536_000 });
   redirect("/shop");
 }

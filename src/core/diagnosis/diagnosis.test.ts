@@ -26,6 +26,13 @@ describe("isolation", () => {
     ).toEqual(["gear-side", "drag", "anti-reverse", "click"]);
   });
 
+  it("does not ask a fixed spool for a free spin it cannot make", () => {
+    const [found] = isolate({ hasFreeSpool: false, turning: "bad" });
+    expect(found).toMatchObject({ section: "gear-side", open: expect.stringContaining("gear cover") });
+    expect(isolate({ hasFreeSpool: false, turning: "good" })).toEqual([]);
+    expect(isolate({ hasFreeSpool: true, turning: "bad" })[0]?.open).toContain("other test first");
+  });
+
   it("says nothing when nothing is off, and takes a test not made for no evidence", () => {
     expect(isolate({ freeSpool: "good", turning: "good", drag: "good" })).toEqual([]);
     expect(isolate({})).toEqual([]);

@@ -11,6 +11,8 @@ export interface Isolation {
 
 /** What the tests said; a test that was not made is left out: not asked is not absent. */
 export interface IsolationEvidence {
+  /** Whether this family has free spool at all; a fixed spool has none, and turning in gear speaks for itself. */
+  readonly hasFreeSpool?: boolean;
   readonly freeSpool?: Verdict;
   readonly turning?: Verdict;
   /** Free spool felt again with the spool out of the frame. */
@@ -35,6 +37,12 @@ export function isolate(evidence: IsolationEvidence): Isolation[] {
       section: "shaft-line",
       open: "Both halves: start with the line of the shafts and how the side plates sit.",
       because: "Free spool and turning in gear are both off; one shaft line or a skewed plate can do that alone.",
+    });
+  } else if (amiss(turning) && evidence.hasFreeSpool === false) {
+    found.push({
+      section: "gear-side",
+      open: "The gear cover: drive gear, pinion and their bearings; take the rotor or cone off only when the gears run smooth.",
+      because: "A fixed spool has no free spool to compare with; what is stiff is in the gears or on the shaft.",
     });
   } else if (amiss(turning) && freeSpool === "good") {
     found.push({

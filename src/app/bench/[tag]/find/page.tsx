@@ -1,6 +1,7 @@
 import { faultsFor } from "@/core/diagnosis/faults";
 import { isolate } from "@/core/diagnosis/isolation";
 import { complaints } from "@/core/intake/lists";
+import { protocolFor } from "@/core/proving/protocol";
 import { listFindings } from "@/data/findings";
 import { listObservations } from "@/data/observations";
 import { FaultSheet } from "@/ui/bench/fault-sheet";
@@ -20,6 +21,7 @@ export default async function FindPage(props: StationProps) {
   );
   const drags = (["drag-light", "drag-strike", "drag-full"] as const).map((id) => before.get(id)).filter((v) => v !== undefined);
   const isolations = isolate({
+    hasFreeSpool: protocolFor(version.model.family).some((test) => test.id === "free-spool"),
     freeSpool: before.get("free-spool"),
     turning: before.get("turning"),
     drag: drags.find((v) => v === "bad") ?? drags.find((v) => v === "doubtful") ?? drags[0],

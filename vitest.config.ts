@@ -14,6 +14,7 @@ export default defineConfig({
           name: "unit",
           include: ["src/**/*.test.ts", "tests/data/**/*.test.ts"],
           environment: "node",
+          testTimeout: 60_000, // some start another program; nothing here asserts a time
         },
       },
       {

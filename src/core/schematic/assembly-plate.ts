@@ -142,8 +142,10 @@ function assembled(anatomy: Anatomy, partTypes: ReadonlyMap<string, PartType>, a
   const { seated } = cutaway(anatomy, partTypes, assemblyId, all, null);
   const paths = seated.flatMap(({ glyph, x, y }) => glyph.paths.map((path) => ({ ...path, d: movePath(path.d, x, y) })));
   const edge = (pick: (item: (typeof seated)[number]) => number, least: number) => Math.max(least, ...seated.map(pick));
+  const highest = [...seated].sort((a, b) => b.glyph.up - b.y - (a.glyph.up - a.y))[0];
   return {
     paths,
+    ...(highest ? { peak: highest.x + (highest.glyph.peak ?? (highest.glyph.left + highest.glyph.right) / 2) } : {}),
     left: -edge(({ glyph, x }) => -(x + glyph.left), 0),
     right: edge(({ glyph, x }) => x + glyph.right, 1),
     up: edge(({ glyph, y }) => glyph.up - y, 1),

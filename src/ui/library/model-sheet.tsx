@@ -109,15 +109,6 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
           <Key shortcut="u" words="Undo the last edit" disabled={history.length < 2} onPress={() => setHistory(history.slice(0, -1))}>
             Undo
           </Key>
-          <a className="key" href={`/library/${modelId}/plate.svg?plate=${plate.id}`} download>
-            SVG
-          </a>
-          <a className="key" href={`/library/${modelId}/plates.pdf`} target="_blank" rel="noreferrer">
-            PDF
-          </a>
-          <a className="key" href={`/library/${modelId}/model.json`} download>
-            JSON
-          </a>
         </>
       }
       block={<CornerBlock cells={cells} />}
@@ -131,6 +122,17 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
           <button type="button" className="key key-small" aria-pressed={onPicture} onClick={() => setPlateId("picture")}>
             Picture
           </button>
+          <span className="ml-auto flex items-center gap-4">
+            <a className="act-link" href={`/library/${modelId}/plate.svg?plate=${plate.id}`} download>
+              SVG of this plate
+            </a>
+            <a className="act-link" href={`/library/${modelId}/plates.pdf`} target="_blank" rel="noreferrer">
+              PDF
+            </a>
+            <a className="act-link" href={`/library/${modelId}/model.json`} download>
+              JSON
+            </a>
+          </span>
         </div>
         {onPicture && <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />}
         <div className={onPicture ? "hidden" : "h-[330px] border border-ink p-2"}>

@@ -1,8 +1,10 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
+import { z } from "zod";
 import { families } from "@/core/families/families";
 import { familyIds } from "@/core/families/family-ids";
 import { modelFromTemplate } from "@/core/families/template";
-import { readModelJson, writeModelJson } from "./model-json";
+import { modelFileSchema, readModelJson, writeModelJson } from "./model-json";
 
 const file = (family: (typeof familyIds)[number]) => {
   const { partTypes, lineRadiusMm, anatomy } = modelFromTemplate(families[family], "QX");
@@ -10,6 +12,12 @@ const file = (family: (typeof familyIds)[number]) => {
 };
 
 describe("a model as JSON", () => {
+  it("has its schema published as it is", () => {
+    expect(JSON.parse(readFileSync("docs/model.schema.json", "utf8"))).toEqual(
+      JSON.parse(JSON.stringify(z.toJSONSchema(modelFileSchema, { io: "input" }))),
+    );
+  });
+
   it.each(familyIds)("comes back exactly as it was written: %s", (family) => {
     const text = writeModelJson(file(family));
     const read = readModelJson(text);

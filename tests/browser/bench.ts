@@ -5,6 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { By, Key, type WebElement } from "selenium-webdriver";
+import { afterAll, beforeAll } from "vitest";
 import { openBrowser } from "../../scripts/browser.mjs";
 
 /** Any free port; the system hands out high ones, of which browsers refuse 10080 only. */
@@ -207,4 +208,19 @@ export class Person {
   }
 
   rest = (ms: number) => new Promise<void>((settle) => setTimeout(settle, ms));
+}
+
+/** Starts a server with a demo of its own and a person at it before a file's tests, and ends both after them. */
+export function atTheBench(ready: (server: Server, person: Person) => void): void {
+  let server: Server | null = null;
+  let person: Person | null = null;
+  beforeAll(async () => {
+    server = await Server.start();
+    person = await Person.at(server);
+    ready(server, person);
+  });
+  afterAll(async () => {
+    await person?.close();
+    await server?.stop();
+  });
 }

@@ -3,21 +3,17 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { By } from "selenium-webdriver";
 import sharp from "sharp";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { Person, Server } from "./bench";
+import { afterAll, describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
 
 let server: Server;
 let person: Person;
 const folder = mkdtempSync(join(tmpdir(), "zorbek-library-"));
-beforeAll(async () => {
-  server = await Server.start();
-  person = await Person.at(server);
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
 });
-afterAll(async () => {
-  await person?.close();
-  await server?.stop();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 /** Presses a callout of the plate by its words. */
 const touch = async (words: string) => {

@@ -1,15 +1,11 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { Person, Server } from "./bench";
+import { describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
 
 let server: Server;
 let person: Person;
-beforeAll(async () => {
-  server = await Server.start();
-  person = await Person.at(server);
-});
-afterAll(async () => {
-  await person?.close();
-  await server?.stop();
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
 });
 
 /** Keeps the requests the page sends, so that one can be sent again to the letter. */

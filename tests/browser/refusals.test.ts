@@ -1,16 +1,12 @@
 import { request } from "node:http";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { Person, Server } from "./bench";
+import { describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
 
 let server: Server;
 let person: Person;
-beforeAll(async () => {
-  server = await Server.start();
-  person = await Person.at(server);
-});
-afterAll(async () => {
-  await person?.close();
-  await server?.stop();
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
 });
 
 /** A request with any headers at all: fetch would not let a test lie about Host and Origin. */

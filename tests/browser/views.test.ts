@@ -1,18 +1,14 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { By } from "selenium-webdriver";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { Person, Server } from "./bench";
+import { describe, expect, it } from "vitest";
+import { atTheBench, Person, type Server } from "./bench";
 
 let server: Server;
 let person: Person;
-beforeAll(async () => {
-  server = await Server.start();
-  person = await Person.at(server);
-});
-afterAll(async () => {
-  await person?.close();
-  await server?.stop();
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
 });
 
 const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
@@ -88,6 +84,17 @@ describe("the keyboard", () => {
     await person.key("/");
     await person.driver.actions().sendKeys("washer 31 x 8.6 x 0.9").perform();
     await person.sees("SK-231 Friction washer, 31 × 8.6 × 0.9");
+  });
+
+  it("tells which bearing it is, and which of two that share bore and outside", async () => {
+    await person.go("/gauges");
+    await person.sees("685");
+    await person.type("Width, mm", "4");
+    await person.sees("MR115");
+    await person.type("Width, mm", "x");
+    await person.sees("is no number from 0 up");
+    await person.type("Width, mm", "4,5");
+    await person.sees("None in the table within 0.1 mm");
   });
 
   it("presses the main act with the foot switch's key", async () => {

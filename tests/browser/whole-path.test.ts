@@ -5,23 +5,19 @@ import { join } from "node:path";
 import jsQR from "jsqr";
 import { By } from "selenium-webdriver";
 import sharp from "sharp";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { afterAll, describe, expect, it } from "vitest";
 import { skerry30Anatomy } from "#demo/models/skerry-30";
-import { Person, Server } from "./bench";
+import { atTheBench, type Person, type Server } from "./bench";
 
 let server: Server;
 let person: Person;
 const folder = mkdtempSync(join(tmpdir(), "zorbek-path-"));
 
-beforeAll(async () => {
-  server = await Server.start();
-  person = await Person.at(server);
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
 });
-afterAll(async () => {
-  await person?.close();
-  await server?.stop();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const download = async (path: string): Promise<string> => {
   const response = await fetch(server.base + path);

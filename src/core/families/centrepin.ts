@@ -36,19 +36,19 @@ export const centrepin = templateOf({
     drum: [
       ["drum", "Drum", "drum", { restsOn: ["spindle"], turnsWith: "spool", heldBy: ["drum-screw"] }],
       ["drum-screw", "Drum screw", "drum-screw", { restsOn: ["drum"], ...greased("a touch on the thread", "it must come off at the water") }],
-      ["knob-screw-front", "Knob screw, front", "knob-screw", { acrossMm: 40, restsOn: ["knob-front"], ...threadFilm }],
       ["knob-front", "Knob, front", "knob", { acrossMm: 40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
+      ["knob-screw-front", "Knob screw, front", "knob-screw", { acrossMm: 40, restsOn: ["knob-front"], ...threadFilm }],
       ["knob-rear", "Knob, rear", "knob", { acrossMm: -40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
       ["knob-screw-rear", "Knob screw, rear", "knob-screw", { acrossMm: -40, restsOn: ["knob-rear"], ...threadFilm }],
     ],
     hub: [
       ["middle-clip", "Middle clip", "middle-clip", { orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
-      ["rear-bearing", "Rear bearing", "bearing", { restsOn: ["inner-sleeve"], hides: true, ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds." }],
       ["front-bearing", "Front bearing", "bearing", { restsOn: ["middle-clip"], ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds. Too tight to push: stop." }],
       ["front-clip", "Front clip", "hub-clip", { restsOn: ["front-bearing"], caution: "The clip flies: a finger on top, glasses on.", orientation: "even gap, seated all round" }],
       ["outer-sleeve", "Outer sleeve", "outer-sleeve", { restsOn: ["front-clip"], hides: true }],
       ["wave-spring", "Wave spring", "wave-spring", { restsOn: ["outer-sleeve"], caution: "Compress it with a screw, washer and nut through the bore; it flies otherwise." }],
       ["inner-sleeve", "Inner sleeve", "inner-sleeve", { restsOn: ["wave-spring"], hides: true, trap: "Both sleeves must go back: without the inner one the preload is lost." }],
+      ["rear-bearing", "Rear bearing", "bearing", { restsOn: ["inner-sleeve"], hides: true, ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds." }],
       ["rear-clip", "Rear clip", "hub-clip", { restsOn: ["rear-bearing"], caution: "The clip flies: a finger on top, glasses on.", orientation: "even gap, seated all round" }],
     ],
     check: [

@@ -58,6 +58,13 @@ describe.each(familyIds)("the template of %s", (id) => {
       expect(gear.moduleMm).toBe(pinion.moduleMm);
   });
 
+  it("draws each part after what it rests on in its own assembly", () => {
+    for (const position of anatomy.positions)
+      for (const below of position.restsOn.map((seat) => seats.get(seat)!))
+        if (below.assemblyId === position.assemblyId)
+          expect(below.ordinal, `${position.name} after ${below.name}`).toBeLessThan(position.ordinal);
+  });
+
   it("becomes a model under its own numbers and is not changed by it", () => {
     const before = JSON.stringify(families[id]);
     const draft = modelFromTemplate(families[id], "QX");

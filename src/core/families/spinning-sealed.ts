@@ -1,5 +1,5 @@
 import { spinningTable } from "./spinning";
-import { greased, oiled, place, reseat, templateOf } from "./template";
+import { greased, insertAfter, oiled, place, reseat, templateOf } from "./template";
 
 const sealFilm = greased("a film of seal-safe grease", "a dry seal wears and lets water in");
 
@@ -18,13 +18,14 @@ export const spinningFluidSealed = templateOf({
   // biome-ignore format: one seat a line, read as a table
   seats: {
     ...spinningTable.seats,
-    clutch: [
-      ...reseat(spinningTable.seats.clutch, "clutch-plate", { restsOn: ["unit-cap"] }),
+    clutch: insertAfter(
+      reseat(spinningTable.seats.clutch, "clutch-plate", { restsOn: ["unit-cap"] }),
+      "clutch",
       ["two-ear", "Two-eared washer", "two-ear", { restsOn: ["clutch"], hides: true, orientation: "into the pack before the pack enters" }],
       ["clutch-ring", "Clutch O-ring", "clutch-ring", { restsOn: ["two-ear"], ...sealFilm }],
       ["fluid-magnet", "Seal magnet ring", "fluid-magnet", { restsOn: ["clutch-ring"], caution: "Strong magnet: keep from medical implants as their makers say. Magnetic fluid stains: gloves, no solvent near it.", lubricant: { product: "its own magnetic fluid", amount: "one tiny drop, last of all", why: "let it run round by itself; never wipe after" } }],
       ["unit-cap", "Clutch unit cap", "unit-cap", { restsOn: ["fluid-magnet"], orientation: "turned slowly home", trap: "Lift the unit whole: with the rotor off nothing centres the sleeve." }],
-    ],
+    ),
   },
 });
 
@@ -51,20 +52,25 @@ export const spinningSealedBailLess = templateOf({
       ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, alongMm: 14 }],
       ["bail-screw", "Counterweight screw", "bail-screw", { acrossMm: 24, restsOn: ["rotor"], hole: "far arm" }],
     ],
-    clutch: [
-      ...reseat(
-        reseat(spinningTable.seats.clutch, "pinion", { caution: "Left-hand thread: it loosens clockwise. Pinion wrench and block.", restsOn: ["pinion-bearing", "shaft-seal"] }),
-        "clutch-plate",
-        { restsOn: ["main-seal"] },
+    clutch: insertAfter(
+      insertAfter(
+        reseat(
+          reseat(spinningTable.seats.clutch, "pinion", { caution: "Left-hand thread: it loosens clockwise. Pinion wrench and block.", restsOn: ["pinion-bearing", "shaft-seal"] }),
+          "clutch-plate",
+          { restsOn: ["main-seal"] },
+        ),
+        "pinion-bearing",
+        ["shaft-seal", "Shaft lip seal", "shaft-seal", { restsOn: ["pinion-bearing"], orientation: "lip outward", ...sealFilm, trap: "Seals are never used again: all out before cleaning, all new in." }],
       ),
-      ["shaft-seal", "Shaft lip seal", "shaft-seal", { restsOn: ["pinion-bearing"], orientation: "lip outward", ...sealFilm, trap: "Seals are never used again: all out before cleaning, all new in." }],
+      "clutch",
       ["main-seal", "Main seal", "main-seal", { restsOn: ["clutch"], orientation: "lip outward", ...sealFilm, trap: "Renew it every year." }],
-    ],
-    body: [
-      ...reseat(spinningTable.seats.body, "side-cover", { restsOn: ["gear-bearing-outer", "cover-ring", "handle-seal"] }),
+    ),
+    body: insertAfter(
+      reseat(spinningTable.seats.body, "side-cover", { restsOn: ["gear-bearing-outer", "cover-ring", "handle-seal"] }),
+      "gear-bearing-outer",
       ["cover-ring", "Cover O-ring", "cover-ring", { restsOn: ["body"], alongMm: 24, ...sealFilm }],
       ["handle-seal", "Handle lip seal", "handle-seal", { restsOn: ["gear-bearing-outer"], orientation: "lip outward", ...sealFilm }],
-    ],
+    ),
   },
   operations: [
     ...spinningTable.operations.filter(({ id }) => id !== "gate-bail"),

@@ -66,6 +66,10 @@ export function templateOf(table: TemplateTable): FamilyTemplate {
 export const reseat = (rows: readonly SeatRow[] | undefined, seatId: string, change: Seat): SeatRow[] =>
   (rows ?? []).map((row) => (row[0] === seatId ? [row[0], row[1], row[2], { ...row[3], ...change }] : row));
 
+/** The rows of an assembly with others put in along its axis, after the seat they sit on. */
+export const insertAfter = (rows: readonly SeatRow[], seatId: string, ...added: SeatRow[]): SeatRow[] =>
+  rows.flatMap((row) => (row[0] === seatId ? [row, ...added] : [row]));
+
 /** Operation ids of "fit this part", for tables. */
 export const place = (...ids: string[]): string[] => ids.map((id) => `place-${id}`);
 

@@ -8,6 +8,7 @@ import { waterWords } from "@/core/intervals/next-service";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
+import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
@@ -181,17 +182,12 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 <Field label="What stands on it, or what it looks like" error={error("unknownName")}>
                   {(field) => <input {...field} {...register("unknownName")} autoComplete="off" />}
                 </Field>
-                <Field label="Family, as near as you can tell" error={error("family")}>
-                  {(field) => (
-                    <select {...field} {...register("family")}>
-                      {Object.entries(familyWords).map(([id, words]) => (
-                        <option key={id} value={id}>
-                          {words}
-                        </option>
-                      ))}
-                    </select>
-                  )}
-                </Field>
+                <SelectField
+                  label="Family, as near as you can tell"
+                  options={familyWords}
+                  register={register("family")}
+                  error={error("family")}
+                />
               </div>
             )}
             <div className="grid grid-cols-2 gap-2">
@@ -200,17 +196,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                   <input {...field} {...register("serial", { onBlur: () => void lookUp() })} className="num" autoComplete="off" />
                 )}
               </Field>
-              <Field label="Hand" error={error("hand")}>
-                {(field) => (
-                  <select {...field} {...register("hand")}>
-                    {Object.entries(hands).map(([id, words]) => (
-                      <option key={id} value={id}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </Field>
+              <SelectField label="Hand" options={hands} register={register("hand")} error={error("hand")} />
             </div>
             {known?.reel && (
               <div role="status" className="border-2 border-ink p-2">
@@ -240,17 +226,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
               {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
             </Field>
             <div className="grid grid-cols-2 gap-2">
-              <Field label="Water" error={error("water")}>
-                {(field) => (
-                  <select {...field} {...register("water")}>
-                    {Object.entries(waterWords).map(([id, words]) => (
-                      <option key={id} value={id}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </Field>
+              <SelectField label="Water" options={waterWords} register={register("water")} error={error("water")} />
               <Field label="Trips a year" error={error("tripsPerYear")}>
                 {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
               </Field>
@@ -265,28 +241,8 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
             <legend className="text-head font-semibold">With it, how far, until when</legend>
             <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
             <div className="grid grid-cols-2 gap-2">
-              <Field label="Drag" error={error("dragWish")}>
-                {(field) => (
-                  <select {...field} {...register("dragWish")}>
-                    {Object.entries(dragWishes).map(([id, words]) => (
-                      <option key={id} value={id}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </Field>
-              <Field label="Handle hole" error={error("handleHole")}>
-                {(field) => (
-                  <select {...field} {...register("handleHole")}>
-                    {Object.entries(handleHoles).map(([id, words]) => (
-                      <option key={id} value={id}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </Field>
+              <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />
+              <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
             </div>
             <Field label={`Go ahead up to (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
               {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}

@@ -1,10 +1,11 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { AnatomyChange } from "@/core/anatomy/compare-anatomies";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
+import { FileField } from "@/ui/controls/file-field";
 
 interface Preview {
   readonly name: string;
@@ -16,7 +17,6 @@ interface Preview {
 /** A model file is looked at first: what it would add or change is listed, and only then brought in. */
 export function BringModel({ look, bring }: { look: Action<Preview>; bring: Action<{ id: string; number: number }> }) {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
   const [preview, setPreview] = useState<Preview | null>(null);
   const looking = useAct(look, setPreview);
@@ -24,19 +24,13 @@ export function BringModel({ look, bring }: { look: Action<Preview>; bring: Acti
   return (
     <div className="flex flex-col gap-2">
       <h2>A model from a file</h2>
-      <input
-        ref={input}
-        type="file"
+      <FileField
+        label="Model file"
         accept="application/json,.json"
-        aria-label="Model file"
-        onChange={async (event) => {
-          const chosen = event.target.files?.[0];
-          if (!chosen) return;
-          const text = await chosen.text();
-          setFile({ name: chosen.name, text });
+        onText={(text, name) => {
+          setFile({ name, text });
           setPreview(null);
-          await looking.press({ text });
-          if (input.current) input.current.value = "";
+          looking.press({ text });
         }}
       />
       <Refused message={looking.message ?? bringing.message} />

@@ -1,8 +1,9 @@
 "use client";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
+import { FileField } from "@/ui/controls/file-field";
 
 interface Preview {
   readonly rows: number;
@@ -13,7 +14,6 @@ interface Preview {
 
 /** A parts list from a spreadsheet: looked at first, faults by row and column, all of it taken or none. */
 export function BringParts({ look, bring }: { look: Action<Preview>; bring: Action<{ count: number }> }) {
-  const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
   const [preview, setPreview] = useState<Preview | null>(null);
   const [done, setDone] = useState<number | null>(null);
@@ -28,20 +28,14 @@ export function BringParts({ look, bring }: { look: Action<Preview>; bring: Acti
       <p className="text-note">
         CSV with the columns number, name, kind; and price, material, role, outside, inside, thickness, length, teeth … where you have them.
       </p>
-      <input
-        ref={input}
-        type="file"
+      <FileField
+        label="Parts list"
         accept="text/csv,.csv,.tsv,.txt"
-        aria-label="Parts list"
-        onChange={async (event) => {
-          const file = event.target.files?.[0];
-          if (!file) return;
-          const read = await file.text();
+        onText={(read) => {
           setText(read);
           setPreview(null);
           setDone(null);
-          await looking.press({ text: read });
-          if (input.current) input.current.value = "";
+          looking.press({ text: read });
         }}
       />
       <Refused message={looking.message ?? bringing.message} />

@@ -25,6 +25,7 @@ export default defineConfig({
           environment: "node",
           testTimeout: 180_000,
           hookTimeout: 120_000,
+          retry: 1, // a browser on two busy cores can lose a key press; what is truly broken fails twice
           fileParallelism: false, // two cores: one browser and one server at a time
         },
       },

@@ -109,11 +109,11 @@ export class Person {
   async go(path: string): Promise<void> {
     await this.driver.get(this.server.base + path);
     await this.driver.wait(() => this.driver.executeScript("return document.readyState === 'complete'"), 20_000);
-    // The page answers to keys once React has taken it over.
-    await this.driver.wait(
-      () => this.driver.executeScript("return Object.keys(document.querySelector('main') ?? {}).some((k) => k.startsWith('__react'))"),
-      20_000,
-    );
+    // The page answers to keys once React has taken over the sheet itself, which is later than the shell around it.
+    const taken =
+      "const sheet = document.querySelector('main section, main .sheet, main form'); return Boolean(sheet) && Object.keys(sheet).some((k) => k.startsWith('__react'))";
+    await this.driver.wait(() => this.driver.executeScript(taken), 20_000);
+    await this.rest(250); // its effects, which bind the keys, run after the same commit
   }
 
   read = async (): Promise<string> => (await this.driver.findElement(By.css("body"))).getText();

@@ -5,7 +5,8 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
-import { getModelVersion, type ModelVersion } from "./models";
+import { machineOf } from "./machine";
+import type { ModelVersion } from "./models";
 import { listWells, type Well } from "./tray";
 
 export type StepState = "waiting" | "done" | "failed" | "skipped";
@@ -30,8 +31,8 @@ export interface Build {
 /** The rebuild of a job: the computed order with what was done of it. */
 export function getBuild(
   db: Db,
-  job: Pick<Job, "id" | "modelVersionId">,
-  version: ModelVersion = getModelVersion(db, job.modelVersionId),
+  job: Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">,
+  version: ModelVersion = machineOf(db, job),
 ): Build {
   const wells = listWells(db, job.id);
   const order = buildOrder(
@@ -148,7 +149,7 @@ export interface ClosingBlock {
 
 /** Everything that keeps a reel from going home, in the order a bench would clear it. Empty means it may close. */
 export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
-  const version = getModelVersion(db, job.modelVersionId);
+  const version = machineOf(db, job);
   const names = new Map(version.anatomy.positions.map((position) => [position.id, position.name]));
   const blocks: ClosingBlock[] = [];
   const wells = listWells(db, job.id).map((well) => ({ ...well, name: names.get(well.positionId) ?? well.positionId }));

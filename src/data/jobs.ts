@@ -6,10 +6,11 @@ import { formatTag, parseTag } from "@/core/tags/tag";
 import { type Context, Refusal } from "./context";
 import { addCustomer, findCustomer } from "./customers";
 import type { Db } from "./database";
+import { editionOfReel } from "./editions";
 import { indexForFind } from "./find";
 import { writeJournal } from "./journal";
 import { getCurrentModelVersion, markModelVersionUsed } from "./models";
-import { ensureReel } from "./reels";
+import { ensureReel, normaliseSerial } from "./reels";
 import { getShopSettings } from "./settings";
 
 export const stations = ["test", "find", "quote", "strip", "parts", "build", "prove", "return"] as const;
@@ -50,6 +51,8 @@ export interface Job {
   readonly finalTotalMinor: number | null;
   readonly rowVersion: number;
   readonly modelVersionId: number;
+  /** The edition of the model it worked on; null where the model has none. */
+  readonly editionId: string | null;
   readonly reel: { readonly id: number; readonly modelName: string; readonly serial: string; readonly hand: Hand };
   readonly customer: { readonly id: number; readonly name: string; readonly phone: string };
   readonly brought: readonly { readonly item: BroughtId; readonly givenBackAt: string | null }[];
@@ -72,6 +75,7 @@ interface JobRow {
   final_total_minor: number | null;
   row_version: number;
   model_version_id: number;
+  edition_id: string | null;
   reel_id: number;
   model_name: string;
   serial: string;
@@ -83,7 +87,7 @@ interface JobRow {
 
 const select = `
   SELECT job.id, job.tag, job.station, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
-         job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.row_version, job.model_version_id,
+         job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
   FROM job JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id JOIN customer ON customer.id = job.customer_id`;
@@ -106,6 +110,7 @@ function toJob(db: Db, row: JobRow): Job {
     finalTotalMinor: row.final_total_minor,
     rowVersion: row.row_version,
     modelVersionId: row.model_version_id,
+    editionId: row.edition_id,
     reel: { id: row.reel_id, modelName: row.model_name, serial: row.serial, hand: row.hand },
     customer: { id: row.customer_id, name: row.customer_name, phone: row.phone },
     brought: brought as Job["brought"],
@@ -182,14 +187,17 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
   if (hanging)
     throw new Refusal("already-here", `This reel already hangs here as ${hanging.tag}. Open that job, or check the serial.`, "serial");
+  const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
+  if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
+  const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);
   const settings = getShopSettings(db);
   const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
   const tag = formatTag(number);
   markModelVersionUsed(db, version.id);
   db.prepare(
     `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
-                      rate_per_hour_minor, tax_basis_points, currency, opened_at)
-     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     number,
     tag,
@@ -205,6 +213,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
     settings.taxBasisPoints,
     settings.currency,
     ctx.now,
+    edition?.edition.id ?? null,
   );
   const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
   for (const item of job.brought) addBrought.run(number, item);

@@ -33,7 +33,13 @@ export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string 
     { id, ...model },
     {
       lineRadiusMm: 24,
-      anatomy: { assemblies: [{ id: "as-taken-off", name: "As it came apart", side: "frame" }], positions: [], operations: [] },
+      anatomy: {
+        assemblies: [{ id: "as-taken-off", name: "As it came apart", side: "frame" }],
+        positions: [],
+        operations: [],
+        editions: [],
+        gearPairs: [],
+      },
     },
   );
   return id;

@@ -1,3 +1,4 @@
+import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { PartType } from "@/core/anatomy/types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
@@ -17,11 +18,12 @@ export const listOverrides = (db: Db, reelId: number): ReadonlyMap<string, strin
   );
 
 /**
- * The machine that lies on the bench: the job's model version with this reel's own parts in their seats. Everything that asks what sits
- * where (schematic, tray, stock, orders, quote, report) asks here, so a hybrid works everywhere.
+ * The machine that lies on the bench: the job's model version as its edition was built, with this reel's own parts in their seats. Everything
+ * that asks what sits where (schematic, tray, build, stock, orders, quote, report) asks here, so editions and hybrids work everywhere.
  */
-export function machineOf(db: Db, job: Pick<Job, "modelVersionId" | "reel">): ModelVersion {
-  const version = getModelVersion(db, job.modelVersionId);
+export function machineOf(db: Db, job: Pick<Job, "modelVersionId" | "editionId" | "reel">): ModelVersion {
+  const whole = getModelVersion(db, job.modelVersionId);
+  const version = { ...whole, anatomy: anatomyOfEdition(whole.anatomy, job.editionId) };
   const overrides = listOverrides(db, job.reel.id);
   if (!overrides.size) return version;
   const partTypes = new Map<string, PartType>(version.partTypes);
@@ -39,7 +41,7 @@ export function machineOf(db: Db, job: Pick<Job, "modelVersionId" | "reel">): Mo
 export function overrideSeat(ctx: Context, jobId: number, positionId: string, number: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  const position = getModelVersion(db, job.modelVersionId).anatomy.positions.find((seat) => seat.id === positionId);
+  const position = machineOf(db, job).anatomy.positions.find((seat) => seat.id === positionId);
   if (!position) throw new Refusal("no-seat", "This model has no such seat.");
   if (!number) {
     db.prepare("DELETE FROM reel_override WHERE reel_id = ? AND position_id = ?").run(job.reel.id, positionId);

@@ -1,7 +1,7 @@
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
 import { reviseAnatomy, type SeatRevision } from "@/core/anatomy/revise-anatomy";
-import { type Anatomy, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
+import { type Anatomy, anatomySchema, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
 import { type FamilyId, familyWords } from "@/core/families/family-ids";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
@@ -42,10 +42,13 @@ interface PartTypeRow {
   material: string;
   price_minor: number;
   thread: "right" | "left" | null;
+  superseded_by: string | null;
+  hazard: string | null;
+  flies: 0 | 1 | null;
 }
 
 const partTypeColumns =
-  "part_type.id, part_type.number, part_type.name, part_type.role, part_type.shape, part_type.material, part_type.price_minor, part_type.thread";
+  "part_type.id, part_type.number, part_type.name, part_type.role, part_type.shape, part_type.material, part_type.price_minor, part_type.thread, part_type.superseded_by, part_type.hazard, part_type.flies";
 
 const toPartType = (row: PartTypeRow): PartType =>
   partTypeSchema.parse({
@@ -57,12 +60,25 @@ const toPartType = (row: PartTypeRow): PartType =>
     material: row.material,
     priceMinor: row.price_minor,
     thread: row.thread ?? undefined,
+    supersededBy: row.superseded_by ?? undefined,
+    hazard: row.hazard ?? undefined,
+    flies: row.flies === null ? undefined : row.flies === 1,
   });
 
 export function addPartType(ctx: Context, part: PartType): void {
   ctx.db
-    .prepare("INSERT INTO part_type (id, number, name, role, shape, material, price_minor, thread) VALUES (?, ?, ?, ?, ?, ?, ?, ?)")
-    .run(part.id, part.number, part.name, part.role, JSON.stringify(part.shape), part.material, part.priceMinor, part.thread ?? null);
+    .prepare(
+      `INSERT INTO part_type (id, number, name, role, shape, material, price_minor, thread, superseded_by, hazard, flies)
+       VALUES (@id, @number, @name, @role, @shape, @material, @priceMinor, @thread, @supersededBy, @hazard, @flies)`,
+    )
+    .run({
+      ...part,
+      shape: JSON.stringify(part.shape),
+      thread: part.thread ?? null,
+      supersededBy: part.supersededBy ?? null,
+      hazard: part.hazard ?? null,
+      flies: part.flies === undefined ? null : Number(part.flies),
+    });
   indexForFind(ctx.db, {
     kind: "part",
     ref: part.id,
@@ -126,8 +142,9 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
     db.prepare("SELECT coalesce(max(number), 0) + 1 AS next FROM model_version WHERE model_id = ?").get(modelId) as { next: number }
   ).next;
   const id = Number(
-    db.prepare("INSERT INTO model_version (model_id, number, line_radius_mm) VALUES (?, ?, ?)").run(modelId, number, version.lineRadiusMm)
-      .lastInsertRowid,
+    db
+      .prepare("INSERT INTO model_version (model_id, number, line_radius_mm, editions, gear_pairs) VALUES (?, ?, ?, ?, ?)")
+      .run(modelId, number, version.lineRadiusMm, JSON.stringify(anatomy.editions), JSON.stringify(anatomy.gearPairs)).lastInsertRowid,
   );
   const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side) VALUES (?, ?, ?, ?, ?)");
   anatomy.assemblies.forEach((assembly, index) => {
@@ -202,11 +219,21 @@ interface PositionRow {
 export function getModelVersion(db: Db, id: number): ModelVersion {
   const version = db
     .prepare(
-      `SELECT model_version.id, model_version.number, model_version.line_radius_mm, model.id AS model_id, model.maker, model.name, model.family
+      `SELECT model_version.id, model_version.number, model_version.line_radius_mm, model_version.editions, model_version.gear_pairs, model.id AS model_id, model.maker, model.name, model.family
        FROM model_version JOIN model ON model.id = model_version.model_id WHERE model_version.id = ?`,
     )
     .get(id) as
-    | { id: number; number: number; line_radius_mm: number; model_id: string; maker: string; name: string; family: FamilyId }
+    | {
+        id: number;
+        number: number;
+        line_radius_mm: number;
+        editions: string;
+        gear_pairs: string;
+        model_id: string;
+        maker: string;
+        name: string;
+        family: FamilyId;
+      }
     | undefined;
   if (!version) throw new Error(`getModelVersion: no version ${id}`);
   const assemblies = db
@@ -248,7 +275,13 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
     number: version.number,
     lineRadiusMm: version.line_radius_mm,
     model: { id: version.model_id, maker: version.maker, name: version.name, family: version.family },
-    anatomy: { assemblies, positions, operations },
+    anatomy: {
+      assemblies,
+      positions,
+      operations,
+      editions: anatomySchema.shape.editions.parse(JSON.parse(version.editions)),
+      gearPairs: anatomySchema.shape.gearPairs.parse(JSON.parse(version.gear_pairs)),
+    },
     partTypes: new Map(partTypes.map((type) => [type.id, type])),
   };
 }

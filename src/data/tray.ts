@@ -1,10 +1,9 @@
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
-import { advanceStation, getOpenJob } from "./jobs";
+import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
-import { getModelVersion } from "./models";
 import { requireConsent, setQuotePart } from "./quotes";
 
 export const wellVerdicts = ["ok", "worn", "replace", "watch"] as const;
@@ -65,9 +64,9 @@ export function listWells(db: Db, jobId: number): Well[] {
 }
 
 /** What is expected to come off next, first first, given what lies in the tray. */
-export function expectedNext(db: Db, job: { id: number; modelVersionId: number }): string[] {
+export function expectedNext(db: Db, job: Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">): string[] {
   const off = new Set(listWells(db, job.id).map((well) => well.positionId));
-  return removalOrder(getModelVersion(db, job.modelVersionId).anatomy).filter((id) => !off.has(id));
+  return removalOrder(machineOf(db, job).anatomy).filter((id) => !off.has(id));
 }
 
 /**

@@ -27,7 +27,8 @@ export type ModelFile = z.infer<typeof modelFileSchema>;
 export const modelFileLimit = 5 * 1024 * 1024;
 
 export const writeModelJson = (file: Omit<ModelFile, "format" | "formatVersion">): string =>
-  `${JSON.stringify({ format: "zorbek-model", formatVersion: 1, ...file } satisfies ModelFile, null, 2)}\n`;
+  // Through the schema, so that the fields of a machine always stand in one order however it was made.
+  `${JSON.stringify(modelFileSchema.parse({ format: "zorbek-model", formatVersion: 1, ...file } satisfies ModelFile), null, 2)}\n`;
 
 /**
  * Reads a model file.

@@ -20,7 +20,15 @@ describe("comparing two versions of a machine", () => {
       copy.anatomy.positions = copy.anatomy.positions.filter((position) => position.id !== "handle-spacer");
       copy.anatomy.positions.find((position) => position.id === "star")!.orientation = "flat side in";
       copy.partTypes[0]!.priceMinor += 1;
-      copy.anatomy.operations.push({ id: "wipe", kind: "lubricate", words: "Wipe the plates", after: [], before: [], lookAt: [] });
+      copy.anatomy.operations.push({
+        id: "wipe",
+        kind: "lubricate",
+        words: "Wipe the plates",
+        after: [],
+        before: [],
+        lookAt: [],
+        editions: [],
+      });
     });
     expect(found).toEqual([
       { what: "removed", kind: "seat", name: "Handle spacer", fields: [] },

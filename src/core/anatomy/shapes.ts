@@ -14,7 +14,7 @@ export const shapeSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("eared-washer"), ...ring, ears: count, earMm: mm }),
   z.object({ kind: z.literal("cupped-washer"), ...ring, coneHeightMm: mm }),
   z.object({ kind: z.literal("friction-washer"), ...ring }),
-  z.object({ kind: z.literal("gear"), teeth: count, moduleMm: mm, boreMm: mm, faceMm: mm, cupMm: mm.optional() }),
+  z.object({ kind: z.literal("gear"), teeth: count, moduleMm: mm, boreMm: mm, faceMm: mm, cupMm: mm.optional(), floorMm: mm.optional() }),
   z.object({ kind: z.literal("pinion"), teeth: count, moduleMm: mm, boreMm: mm, lengthMm: mm }),
   z.object({
     kind: z.literal("bearing"),
@@ -72,7 +72,7 @@ export const shapeSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("slider"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
   z.object({ kind: z.literal("magnet"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
   z.object({ kind: z.literal("block"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
-  z.object({ kind: z.literal("shaft"), diameterMm: mm, lengthMm: mm, flatMm: mm.optional() }),
+  z.object({ kind: z.literal("shaft"), diameterMm: mm, lengthMm: mm, flatMm: mm.optional(), acrossFlatsMm: mm.optional() }),
   z.object({ kind: z.literal("knob"), outsideMm: mm, lengthMm: mm, boreMm: mm }),
   z.object({ kind: z.literal("body"), lengthMm: mm, heightMm: mm, widthMm: mm }),
 ]);

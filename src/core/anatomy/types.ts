@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { editionSchema } from "./edition";
+import { identifier as id } from "./identifier";
 import { shapeSchema } from "./shapes";
 
 /**
@@ -6,8 +8,6 @@ import { shapeSchema } from "./shapes";
  * an **instance** is the physical piece in one reel, an **operation** is one act of the hands. Order is kept between operations on
  * positions; a part type used twice is normal, a position filled twice is refused.
  */
-const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "small letters, digits and dashes");
-
 export const partTypeSchema = z.object({
   id,
   number: z.string().min(1).max(40),
@@ -17,11 +17,28 @@ export const partTypeSchema = z.object({
   material: z.string().min(1).max(40),
   priceMinor: z.number().int().min(0),
   thread: z.enum(["right", "left"]).optional(),
+  /** The number it is sold under now. */
+  supersededBy: z.string().min(1).max(40).optional(),
+  /** What it can do to whoever handles it: an old lining, a strong magnet. Said at the step. */
+  hazard: z.string().min(1).max(200).optional(),
+  /** Leaves by itself when its seat opens. */
+  flies: z.boolean().optional(),
 });
 
 export const members = ["frame", "gear", "sleeve", "spool", "handle", "none"] as const;
 
-export const lubricantSchema = z.object({ product: z.string().min(1), amount: z.string().min(1), why: z.string().min(1) });
+export const lubricantSchema = z.object({
+  product: z.string().min(1),
+  amount: z.string().min(1),
+  why: z.string().min(1),
+  /** How many drops of an oil, where somebody counts them. */
+  drops: z.number().int().min(1).max(40).optional(),
+});
+
+/** How hard a fastener is drawn, lightest first: by the fingers, until it stops, with the wrist, with the arm. */
+export const tightnessClasses = ["finger", "snug", "firm", "hard"] as const;
+/** What of a seat nobody is sure of until a teardown confirms it. */
+export const verifiable = ["count", "size", "hole", "drops", "way round"] as const;
 
 export const positionSchema = z.object({
   id,
@@ -45,11 +62,25 @@ export const positionSchema = z.object({
   passesThrough: z.array(id).default([]),
   /** These hold this one, so they come after it. */
   heldBy: z.array(id).default([]),
+  /** The cup, bore or cover it lies in; the fit check measures the pair. */
+  insideOf: id.optional(),
+  /** Only in these editions of the model; in all of them when none is named. */
+  editions: z.array(id).default([]),
   hole: z.string().max(60).optional(),
   /** Depth of the screw's hole from where its head sits, mm; a longer screw comes out on the other side. */
   holeDepthMm: z.number().positive().max(200).optional(),
   /** The screw is meant to go through. */
   through: z.boolean().optional(),
+  tightness: z.enum(tightnessClasses).optional(),
+  /** Which is started first, counted from 1: one in each zone, then the rest. */
+  startOrder: z.number().int().min(1).max(40).optional(),
+  /** Angle from one place where a lock screw catches to the next, degrees. */
+  indexDeg: z.number().positive().max(360).optional(),
+  stripsEasily: z.boolean().optional(),
+  /** It cannot be drawn here: served where it sits, and proved to turn. */
+  inPlace: z.boolean().optional(),
+  /** Seats that share this name may be filled in any order among themselves. */
+  freeOrder: id.optional(),
   orientation: z.string().max(160).optional(),
   lubricant: lubricantSchema.optional(),
   /** Said before the hand moves: a flying spring, a left-hand thread. */
@@ -58,6 +89,8 @@ export const positionSchema = z.object({
   trap: z.string().max(200).optional(),
   /** Nobody has confirmed this seat: drawn dashed until then. */
   guessed: z.boolean().default(false),
+  /** What somebody has still to look at; the seat itself is known. */
+  verify: z.array(z.enum(verifiable)).default([]),
   /** Clings or hides; stays on the expected list though nobody sees it. */
   hides: z.boolean().default(false),
 });
@@ -79,20 +112,34 @@ export const operationSchema = z.object({
   after: z.array(id).default([]),
   /** Operations that must wait for this one: a gate before the cover that would bury what it tests. */
   before: z.array(id).default([]),
+  editions: z.array(id).default([]),
   tool: z.string().max(60).optional(),
+  /** Said before the act. */
+  caution: z.string().max(200).optional(),
+  /** Minutes it takes here, once somebody knows. */
+  minutes: z.number().positive().max(240).optional(),
   /** For a gate: where to look when it fails, likeliest first. */
   lookAt: z.array(z.string().max(160)).default([]),
 });
+
+/** Two toothed parts that mesh on parallel axes, and how far apart those axes are in this frame. */
+export const gearPairSchema = z.object({ wheel: id, pinion: id, centreMm: z.number().positive().max(200) });
 
 export const anatomySchema = z.object({
   assemblies: z.array(assemblySchema).min(1),
   positions: z.array(positionSchema).min(1),
   operations: z.array(operationSchema),
+  /** Ways this model was built over the years, the likeliest first. */
+  editions: z.array(editionSchema).default([]),
+  gearPairs: z.array(gearPairSchema).default([]),
 });
 
 export type PartType = z.infer<typeof partTypeSchema>;
 export type Member = (typeof members)[number];
 export type Lubricant = z.infer<typeof lubricantSchema>;
+export type GearPair = z.infer<typeof gearPairSchema>;
+export type Tightness = (typeof tightnessClasses)[number];
+export type Verifiable = (typeof verifiable)[number];
 export type Position = z.infer<typeof positionSchema>;
 export type Assembly = z.infer<typeof assemblySchema>;
 export type Operation = z.infer<typeof operationSchema>;

@@ -85,8 +85,8 @@ export const leverDrag = templateOf({
       ["dog", "Dog", "dog", { acrossMm: 8, restsOn: ["head-plate"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down it holds neither way." }],
       ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 8, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it." }],
       ["main-gear", "Main gear", "main-gear", { acrossMm: -10, alongMm: 18, ridesOn: "gear-shaft", restsOn: ["ratchet", "dog-spring"], turnsWith: "gear", ...greased("half round the teeth", "it spreads itself") }],
-      ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 18, restsOn: ["head-plate"], ...oiled("1 drop", "light load, high speed") }],
-      ["pinion", "Pinion", "pinion", { acrossMm: 18, restsOn: ["pinion-bearing", "main-gear"], turnsWith: "spool", ...greased("a light film on the teeth", "the bore stays clean") }],
+      ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 15.6, restsOn: ["head-plate"], ...oiled("1 drop", "light load, high speed") }],
+      ["pinion", "Pinion", "pinion", { acrossMm: 15.6, restsOn: ["pinion-bearing", "main-gear"], turnsWith: "spool", ...greased("a light film on the teeth", "the bore stays clean") }],
       ["plate-screw-top", "Plate screw, top", "plate-screw", { acrossMm: 30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, top", ...threadFilm }],
       ["plate-screw-front", "Plate screw, front", "plate-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, front", ...threadFilm }],
       ["plate-screw-rear", "Plate screw, rear", "plate-screw", { acrossMm: -30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, rear", ...threadFilm }],
@@ -96,7 +96,7 @@ export const leverDrag = templateOf({
       ["click-gear", "Click gear", "click-gear", { alongMm: 1, ridesOn: "spool", turnsWith: "spool" }],
       ["spool-bearing-tail", "Spool bearing, tail", "spool-bearing", { restsOn: ["spool"], alongMm: -3, turnsWith: "spool", ...oiled("1 small drop", "free spool lives here") }],
       ["spool-bearing-head", "Spool bearing, head", "spool-bearing", { restsOn: ["spool"], turnsWith: "spool", hides: true, ...oiled("1 small drop", "free spool lives here") }],
-      ["drag-washer", "Drag washer", "drag-washer", { restsOn: ["spool-bearing-head"], turnsWith: "spool", trap: "Water behind it: look at the cap's seat." }],
+      ["drag-washer", "Drag washer", "drag-washer", { insideOf: "spool", restsOn: ["spool-bearing-head"], turnsWith: "spool", trap: "Water behind it: look at the cap's seat." }],
       ["pressure-plate", "Pressure plate", "pressure-plate", { restsOn: ["drag-washer"], turnsWith: "sleeve", orientation: "by its uneven holes", hides: true }],
       ["plate-bearing", "Pressure plate bearing", "plate-bearing", { restsOn: ["pressure-plate"], ...oiled("1 small drop", "it carries the drag's thrust") }],
       ["preload-spring", "Preload spring", "preload-spring", { restsOn: ["plate-bearing"], hides: true, trap: "Missing, free spool is dead or drags." }],
@@ -119,6 +119,7 @@ export const leverDrag = templateOf({
       ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], ...greased("a film", "salt collects under it") }],
     ],
   },
+  gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 25.6 }],
   operations: [
     {
       id: "gate-dog",

@@ -63,7 +63,7 @@ export const spincast = templateOf({
     ],
     handle: [
       ["handle", "Handle", "handle", { turnsWith: "handle", heldBy: ["handle-screw"] }],
-      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], trap: "Aluminium: start it by hand, it strips easily.", ...threadFilm }],
+      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], stripsEasily: true, trap: "Aluminium: start it by hand, it strips easily.", ...threadFilm }],
     ],
     gears: [
       ["main-shaft", "Main shaft", "main-shaft", { restsOn: ["body"], orientation: "flat to the cone" }],
@@ -76,7 +76,7 @@ export const spincast = templateOf({
     body: [
       ["body", "Body", "body", { turnsWith: "frame" }],
       ["button", "Push button", "button", { restsOn: ["body"], heldBy: ["hinge-screw"] }],
-      ["hinge-screw", "Long screw", "hinge-screw", { acrossMm: 10, restsOn: ["button"], hole: "through the button: it is its hinge", ...threadFilm, trap: "The one long screw belongs here." }],
+      ["hinge-screw", "Long screw", "hinge-screw", { acrossMm: 10, through: true, restsOn: ["button"], hole: "through the button: it is its hinge", ...threadFilm, trap: "The one long screw belongs here." }],
       ["back-cover", "Back cover", "back-cover", { restsOn: ["drive-gear", "hair-spring", "hinge-screw"], heldBy: ["cover-screw-left", "cover-screw-right"] }],
       ["cover-screw-left", "Cover screw, left", "cover-screw", { acrossMm: 16, restsOn: ["back-cover"], ...threadFilm }],
       ["cover-screw-right", "Cover screw, right", "cover-screw", { acrossMm: -16, restsOn: ["back-cover"], ...threadFilm }],

@@ -54,7 +54,7 @@ export const spinningTable: TemplateTable = {
     ["oscillation-gear", "86", "Oscillation gear", "oscillation-gear", { kind: "gear", teeth: 26, moduleMm: 0.7, boreMm: 3.1, faceMm: 4 }, "plastic", 490],
     ["oscillation-block", "87", "Oscillation block", "oscillation-block", { kind: "slider", lengthMm: 22, widthMm: 10, thicknessMm: 6 }, "plastic", 390],
     ["block-screw", "88", "Block screw", "block-screw", screw(2, 6), steel, 60],
-    ["main-shaft", "89", "Main shaft", "main-shaft", { kind: "shaft", diameterMm: 5, lengthMm: 92, flatMm: 14 }, steel, 990],
+    ["main-shaft", "89", "Main shaft", "main-shaft", { kind: "shaft", diameterMm: 5, lengthMm: 92, flatMm: 14, acrossFlatsMm: 4.5 }, steel, 990],
     ["switch", "90", "Anti-reverse lever", "anti-reverse-lever", { kind: "lever", lengthMm: 14, boreMm: 3, thicknessMm: 3 }, "plastic", 290],
   ],
   // biome-ignore format: one seat a line, read as a table

@@ -72,7 +72,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
       ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", trap: "Press the stack down before the nut goes on." }],
       ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "salt sits here first") }],
-      ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
+      ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, stripsEasily: true, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
     ],
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "name level with the foot" }],
@@ -119,20 +119,21 @@ export const starDragBridgeTable: TemplateTable = {
     stack: [
       ["under-gear-washer", "Under-gear washer", "gear-washer", { ridesOn: "gear-sleeve", restsOn: ["ratchet", "dog-spring"], hides: true }],
       ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-sleeve", restsOn: ["under-gear-washer"], turnsWith: "gear", orientation: "cup up", ...greased("half round the teeth", "it spreads itself; more is squeezed out") }],
-      ["friction-low", "Friction washer, low", "friction-low", { ridesOn: "gear-sleeve", restsOn: ["main-gear"], orientation: "the one with the larger hole", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start; leave dry if the customer wants most pull" } }],
-      ["keyed-low", "Keyed washer, low", "keyed", { ridesOn: "gear-sleeve", restsOn: ["friction-low"], turnsWith: "sleeve", orientation: "flats on the sleeve's flats", trap: "Keyed low and high, the eared one between: swapped, the stack does not slip where it should." }],
-      ["friction-mid", "Friction washer, middle", "friction", { ridesOn: "gear-sleeve", restsOn: ["keyed-low"], lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" } }],
-      ["eared", "Eared washer", "eared", { ridesOn: "gear-sleeve", restsOn: ["friction-mid"], turnsWith: "gear", orientation: "ears in the gear's slots" }],
-      ["friction-high", "Friction washer, high", "friction", { ridesOn: "gear-sleeve", restsOn: ["eared"], hides: true, lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" }, trap: "It clings to the washer above and is left out." }],
-      ["keyed-high", "Keyed washer, high", "keyed", { ridesOn: "gear-sleeve", restsOn: ["friction-high"], turnsWith: "sleeve", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "flats on the sleeve's flats, closes the stack" }],
+      ["friction-low", "Friction washer, low", "friction-low", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["main-gear"], orientation: "the one with the larger hole", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start; leave dry if the customer wants most pull" } }],
+      ["keyed-low", "Keyed washer, low", "keyed", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-low"], turnsWith: "sleeve", orientation: "flats on the sleeve's flats", trap: "Keyed low and high, the eared one between: swapped, the stack does not slip where it should." }],
+      ["friction-mid", "Friction washer, middle", "friction", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["keyed-low"], lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" } }],
+      ["eared", "Eared washer", "eared", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-mid"], turnsWith: "gear", orientation: "ears in the gear's slots" }],
+      ["friction-high", "Friction washer, high", "friction", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["eared"], hides: true, lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" }, trap: "It clings to the washer above and is left out." }],
+      ["keyed-high", "Keyed washer, high", "keyed", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-high"], turnsWith: "sleeve", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "flats on the sleeve's flats, closes the stack" }],
     ],
     frame: [
       ["frame", "Frame", "frame", { turnsWith: "frame" }],
       ["foot", "Reel foot", "foot", { restsOn: ["frame"], turnsWith: "frame", heldBy: ["foot-screw-front", "foot-screw-rear"], orientation: "long end back" }],
-      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 9, restsOn: ["foot"], hole: "foot, front", holeDepthMm: 5.5, ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
-      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: -9, restsOn: ["foot"], hole: "foot, rear", holeDepthMm: 5.5, ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
+      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 9, restsOn: ["foot"], hole: "foot, front", holeDepthMm: 5.5, tightness: "firm", ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
+      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: -9, restsOn: ["foot"], hole: "foot, rear", holeDepthMm: 5.5, tightness: "firm", ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
     ],
   },
+  gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 27.3 }],
   operations: [
     {
       id: "gate-dog",

@@ -1,5 +1,5 @@
 import { starDragBridgeTable as bridge } from "./star-drag-bridge";
-import { place, reseat, templateOf } from "./template";
+import { type PartRow, place, reseat, templateOf } from "./template";
 
 /** Conventional star drag, full frame with a one-way roller clutch; the dog stays as the back-up. */
 export const starDragClutch = templateOf({
@@ -7,7 +7,8 @@ export const starDragClutch = templateOf({
   family: "star-drag-clutch",
   // biome-ignore format: one part a line, read as a table
   parts: [
-    ...bridge.parts,
+    // The collar stands in the stack too, so the sleeve is longer than a plain bridge's.
+    ...bridge.parts.map((row): PartRow => (row[0] === "gear-sleeve" ? ["gear-sleeve", "210", "Gear sleeve, long", "gear-sleeve", { kind: "sleeve", outsideMm: 8, boreMm: 5.05, lengthMm: 46, flangeMm: 12, acrossFlatsMm: 6.4 }, "brass", 1650] : row)),
     ["clutch", "280", "One-way roller clutch", "roller-clutch", { kind: "roller-clutch", outsideMm: 22, boreMm: 12, lengthMm: 9, rollers: 8 }, "stainless steel", 2290],
     ["clutch-collar", "281", "Clutch collar", "clutch-sleeve", { kind: "sleeve", outsideMm: 11.9, boreMm: 8.2, lengthMm: 10 }, "hardened steel", 790],
     ["retainer", "282", "Retainer plate", "clutch-plate", { kind: "plate", outsideMm: 26, thicknessMm: 1.2, holes: 3 }, "stainless steel", 420],

@@ -1,6 +1,8 @@
 import type { z } from "zod";
-import { type Anatomy, anatomySchema, type operationSchema, type PartType, type positionSchema } from "@/core/anatomy/types";
+import type { Edition } from "@/core/anatomy/edition";
+import { type Anatomy, anatomySchema, type GearPair, type operationSchema, type PartType, type positionSchema } from "@/core/anatomy/types";
 import type { FamilyId } from "./family-ids";
+import { withLedgerDefaults } from "./ledger-defaults";
 
 /**
  * A family of reels as a template: the usual assemblies, seats, part roles, order, lubrication, cautions and traps, with sizes that fit each
@@ -36,29 +38,30 @@ export interface TemplateTable {
   /** For each assembly its seats from the base up. */
   readonly seats: Readonly<Record<string, readonly SeatRow[]>>;
   readonly operations: readonly z.input<typeof operationSchema>[];
+  readonly editions?: readonly Edition[];
+  readonly gearPairs?: readonly GearPair[];
 }
 
 /** Reads a template from its tables. @throws ZodError when a row is not what it should be: only a programmer can cause that. */
 export function templateOf(table: TemplateTable): FamilyTemplate {
+  const parts = table.parts.map(
+    ([id, number, name, role, shape, material, priceMinor]): PartType => ({ id, number, name, role, shape, material, priceMinor }),
+  );
+  const anatomy = anatomySchema.parse({
+    assemblies: table.assemblies.map(([id, name, side]) => ({ id, name, side })),
+    positions: Object.entries(table.seats).flatMap(([assemblyId, rows]) =>
+      rows.map(([id, name, part, seat], ordinal) => ({ id, assemblyId, ordinal, name, partTypeId: part, ...seat })),
+    ),
+    operations: table.operations,
+    editions: table.editions,
+    gearPairs: table.gearPairs,
+  });
+  const byId = new Map(parts.map((part) => [part.id, part]));
   return {
     family: table.family,
     lineRadiusMm: table.lineRadiusMm,
-    parts: table.parts.map(([id, number, name, role, shape, material, priceMinor]) => ({
-      id,
-      number,
-      name,
-      role,
-      shape,
-      material,
-      priceMinor,
-    })),
-    anatomy: anatomySchema.parse({
-      assemblies: table.assemblies.map(([id, name, side]) => ({ id, name, side })),
-      positions: Object.entries(table.seats).flatMap(([assemblyId, rows]) =>
-        rows.map(([id, name, part, seat], ordinal) => ({ id, assemblyId, ordinal, name, partTypeId: part, ...seat })),
-      ),
-      operations: table.operations,
-    }),
+    parts,
+    anatomy: { ...anatomy, positions: withLedgerDefaults(anatomy.positions, byId) },
   };
 }
 

@@ -37,6 +37,7 @@ export function buildOrder(anatomy: Anatomy, removed: readonly string[]): Result
       after: [],
       before: [],
       lookAt: [],
+      editions: [],
     });
   }
   for (const operation of anatomy.operations) everyOperation.set(operation.id, operation);

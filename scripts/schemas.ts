@@ -1,0 +1,11 @@
+/** npm run -s schemas: writes the published JSON Schemas anew: docs/model.schema.json and docs/calls. A test fails when they are stale. */
+import { writeFileSync } from "node:fs";
+import { z } from "zod";
+import { modelFileSchema } from "@/formats/model-json";
+import { calls } from "./calls";
+
+const write = (path: string, schema: z.ZodType) =>
+  writeFileSync(path, `${JSON.stringify(z.toJSONSchema(schema, { io: "input" }), null, 2)}\n`);
+
+write("docs/model.schema.json", modelFileSchema);
+for (const [name, { input }] of Object.entries(calls)) write(`docs/calls/${name}.schema.json`, input);

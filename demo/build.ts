@@ -1,4 +1,4 @@
-import type { DateTime } from "luxon";
+import { DateTime } from "luxon";
 import { faults } from "@/core/diagnosis/faults";
 import { parseMinor } from "@/core/money/money";
 import type { TestId, Verdict } from "@/core/proving/protocol";
@@ -8,6 +8,8 @@ import { addCustomer } from "@/data/customers";
 import type { Db } from "@/data/database";
 import { addFinding } from "@/data/findings";
 import { findJob, type Intake, openJob } from "@/data/jobs";
+import { addUnknownModel, takeLoosePart } from "@/data/loose-parts";
+import { overrideSeat } from "@/data/machine";
 import { addModel, addPartType } from "@/data/models";
 import { recordObservation } from "@/data/observations";
 import { addNeed, addSupplier, listNeeds, placeOrder, sendWaitingOrders, setOffer } from "@/data/orders";
@@ -18,6 +20,7 @@ import { defaultShopSettings, saveShopSettings } from "@/data/settings";
 import { fitFromStock, setBin } from "@/data/stock";
 import { expectedNext, noteWell, takePart } from "@/data/tray";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
+import { fillLibrary } from "./library";
 import { otherModels } from "./models/models";
 import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "./models/skerry-30";
 
@@ -74,6 +77,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     now: now.plus({ days: offset }).set({ hour, minute, second: 0, millisecond: 0 }).toUTC().toISO()!,
   });
   const start = ctxAt(-800, 9);
+  const inOne = (work: () => void) => db.transaction(work)();
 
   db.transaction(() => {
     renamePerson(start, owner.id, "Ilse Varn");
@@ -116,16 +120,18 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     ].map(([name, phone, email]) => addCustomer(start, { name: name!, phone: phone!, email: email! })),
   )();
 
+  inOne(() => fillLibrary(ctxAt(-790, 9), customers[1]!));
+
   const open = (
     ctx: Context,
     customer: number,
     serial: string,
     promisedOn: string,
-    change: { complaint: string; limit?: string; intake?: Partial<Intake>; brought?: ("line" | "clamp" | "box")[] },
+    change: { complaint: string; limit?: string; modelId?: string; intake?: Partial<Intake>; brought?: ("line" | "clamp" | "box")[] },
   ) =>
     openJob(ctx, {
       customer: { id: customers[customer]! },
-      modelId: skerry30.id,
+      modelId: change.modelId ?? skerry30.id,
       serial,
       hand: "right",
       complaint: change.complaint,
@@ -166,14 +172,19 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   const build = (ctx: Context, jobId: number, share = 1) => {
     const job = findJob(db, jobId)!;
     const { steps } = getBuild(db, job);
-    for (const step of steps.slice(0, Math.floor(steps.length * share))) doStep(ctx, jobId, step.operation.id);
+    let at = DateTime.fromISO(ctx.now, { zone: "utc" });
+    // A hand at work: screws and gates quickly, what has to be lined up slowly, and no two jobs alike.
+    steps.slice(0, Math.floor(steps.length * share)).forEach((step, i) => {
+      const slow = /plate|bridge|spool|gear/.test(step.operation.id) ? 70 : 20;
+      at = at.plus({ seconds: slow + ((i * 7 + jobId * 13) % 25) });
+      doStep({ ...ctx, now: at.toISO()! }, jobId, step.operation.id);
+    });
   };
   const giveBack = (ctx: Context, jobId: number, takenBy: string) => {
     markReady(ctx, jobId);
     for (const item of findJob(db, jobId)!.brought) tickBrought(ctx, jobId, item.item, true);
     closeJob(ctx, jobId, takenBy);
   };
-  const inOne = (work: () => void) => db.transaction(work)();
 
   // Three visits that are over: two years of one reel, one of another.
   for (const [offset, readings, after] of [
@@ -293,5 +304,43 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     find(ctxAt(-1, 13, 20), id, ["hardened-grease"]);
     strip(ctxAt(-1, 13, 40), id, 26);
     noteWell(ctxAt(-1, 14), id, "tail-bearing", { verdict: "watch", orientation: "", note: "a tick in one place" });
+  });
+
+  // Three awkward ones: a hybrid, one nobody has a schematic of, one with the lining of its time.
+  inOne(() => {
+    const id = open(ctxAt(-3, 14), 4, "MS30 17702", day(5), {
+      complaint: "Put together from two reels, star too tight",
+      limit: "90",
+      intake: { complaints: ["stiff"], conditions: ["opened"], conditionNote: "head plate of another reel" },
+    });
+    overrideSeat(ctxAt(-2, 11), id, "star", "SX-250");
+    overrideSeat(ctxAt(-2, 11, 1), id, "head-plate", "SX-110");
+    test(ctxAt(-2, 11, 10), id, "before", { "free-spool": ["doubtful", 18], turning: ["doubtful", 13] });
+  });
+  inOne(() => {
+    const modelId = addUnknownModel(ctxAt(-2, 16), {
+      maker: "not known",
+      name: "Brass reel, marked with a heron",
+      family: "star-drag-bridge",
+    });
+    const id = open(ctxAt(-2, 16, 5), 0, "", day(6), {
+      complaint: "Grandfather's reel, to fish again",
+      limit: "150",
+      modelId,
+      intake: { complaints: ["stiff"], water: "fresh", tripsPerYear: 3, conditions: ["green"] },
+    });
+    test(ctxAt(-1, 15), id, "before", { "free-spool": ["bad", 4] });
+    for (const kind of ["nut", "handle", "star", "cupped-washer", "screw", "screw", "screw", "plate", "spool"] as const)
+      takeLoosePart(ctxAt(-1, 15, 20), id, kind);
+  });
+  inOne(() => {
+    const id = open(ctxAt(-1, 9), 5, "F1407", day(7), {
+      complaint: "Drag grabs, the lining looks old",
+      limit: "110",
+      modelId: "dunlin-9",
+      intake: { complaints: ["drag-jerky"], tripsPerYear: 6 },
+    });
+    test(ctxAt(-1, 9, 30), id, "before", { "free-spool": ["good", 22], turning: ["good", 9], "drag-strike": ["bad", 16] });
+    find(ctxAt(-1, 9, 45), id, ["drag-worn"]);
   });
 }

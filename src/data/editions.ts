@@ -1,12 +1,10 @@
 import { type Edition, type EditionSource, editionOf } from "@/core/anatomy/edition";
 import { decodeSerial, type SerialRule, serialRuleSchema } from "@/core/anatomy/serial";
 import type { Anatomy } from "@/core/anatomy/types";
-import { type Context, Refusal } from "./context";
+import type { Context } from "./context";
 import type { Db } from "./database";
-import { getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { getModelVersion, type Model } from "./models";
-import { listWells } from "./tray";
+import type { Model } from "./models";
 
 export type MakerRule = SerialRule & {
   /** The one model it is for; null for all of the maker's. */
@@ -66,28 +64,32 @@ export function editionOfReel(
   return known && { ...known, year: told?.year ?? null };
 }
 
-/**
- * Says at the bench which edition a reel is, by what somebody saw on it; null goes back to what its serial tells.
- * @throws Refusal when a part lies in the tray whose seat that edition does not have.
- */
-export function chooseEdition(ctx: Context, jobId: number, editionId: string | null): void {
-  const { db } = ctx;
-  const job = getOpenJob(db, jobId);
-  const { anatomy, model } = getModelVersion(db, job.modelVersionId);
-  if (editionId !== null && !anatomy.editions.some((edition) => edition.id === editionId))
-    throw new Refusal("no-edition", "This model has no such edition. Reload the page.", "editionId");
-  db.prepare("UPDATE reel SET edition_id = ?, row_version = row_version + 1 WHERE id = ?").run(editionId, job.reel.id);
-  const pinned = editionOfReel(db, job.reel, model, anatomy)?.edition.id ?? null;
-  const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
-  for (const well of listWells(db, jobId)) {
-    const seat = seats.get(well.positionId);
-    if (seat?.editions.length && pinned && !seat.editions.includes(pinned))
-      throw new Refusal(
-        "in-tray",
-        `${seat.name} lies in well ${well.well}; that edition does not have it. Put it back first.`,
-        "editionId",
-      );
-  }
-  db.prepare("UPDATE job SET edition_id = ?, row_version = row_version + 1 WHERE id = ?").run(pinned, jobId);
-  writeJournal(ctx, "edition-chosen", { jobId, reelId: job.reel.id }, { edition: editionId });
+export interface ReelOfModel {
+  readonly id: number;
+  readonly serial: string;
+  readonly scrappedAt: string | null;
+  readonly visits: number;
+  /** Seats in which it is not as its model. */
+  readonly ownParts: number;
+  readonly lastAt: string | null;
+  readonly year: number | null;
+  readonly known: KnownEdition | null;
+}
+
+/** The reels of a model that have been here, the newest visitor first, each with what its serial tells. */
+export function listReelsOfModel(db: Db, version: { model: Model; anatomy: Anatomy }): ReelOfModel[] {
+  const rows = db
+    .prepare(
+      `SELECT reel.id, reel.serial, reel.scrapped_at AS scrappedAt,
+              (SELECT count(*) FROM job WHERE job.reel_id = reel.id) AS visits,
+              (SELECT count(*) FROM reel_override WHERE reel_override.reel_id = reel.id) AS ownParts,
+              (SELECT max(opened_at) FROM job WHERE job.reel_id = reel.id) AS lastAt
+       FROM reel WHERE reel.model_id = ? ORDER BY lastAt DESC, reel.id DESC`,
+    )
+    .all(version.model.id) as Omit<ReelOfModel, "year" | "known">[];
+  return rows.map((reel) => ({
+    ...reel,
+    year: readSerial(db, version.model, reel.serial)?.year ?? null,
+    known: editionOfReel(db, reel, version.model, version.anatomy),
+  }));
 }

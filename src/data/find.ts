@@ -14,10 +14,17 @@ export function indexForFind(db: Db, entry: FindHit & { readonly words: string }
   db.prepare("INSERT INTO find (words, kind, ref, title) VALUES (?, ?, ?, ?)").run(entry.words, entry.kind, entry.ref, entry.title);
 }
 
-/** Finds by the beginnings of words, best first. Signs that mean something to FTS5 are dropped, so no input is a syntax error. */
-export function findAnything(db: Db, text: string, limit = 20): FindHit[] {
+/**
+ * Finds by the beginnings of words, best first. Signs that mean something to FTS5 are dropped, so no input is a syntax error.
+ * @param kinds narrows to some kinds of thing; all without it.
+ */
+export function findAnything(db: Db, text: string, limit = 20, kinds: readonly FindKind[] = []): FindHit[] {
   const words = text.match(/[\p{L}\p{N}]+/gu) ?? [];
   if (!words.length) return [];
   const query = words.map((word) => `"${word}"*`).join(" ");
-  return db.prepare("SELECT kind, ref, title FROM find WHERE find MATCH ? ORDER BY rank LIMIT ?").all(query, limit) as FindHit[];
+  return db
+    .prepare(
+      "SELECT kind, ref, title FROM find WHERE find MATCH @query AND (@kinds = '[]' OR kind IN (SELECT value FROM json_each(@kinds))) ORDER BY rank LIMIT @limit",
+    )
+    .all({ query, kinds: JSON.stringify(kinds), limit }) as FindHit[];
 }

@@ -6,19 +6,29 @@ export interface FittedPart {
   readonly partTypeId: string;
   readonly number: string;
   readonly name: string;
+  /** What it is billed at: a donor's piece at its own price, a new one at the job's. */
+  readonly priceMinor: number;
+  readonly offDonor: boolean;
 }
 
 /** New pieces fitted by a job, seat by seat. */
 export const listFittedParts = (db: Db, jobId: number): FittedPart[] =>
-  db
-    .prepare(
-      `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.number, part_type.name
+  (
+    db
+      .prepare(
+        `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.number, part_type.name,
+              coalesce(donor_piece.price_minor,
+                       (SELECT price_minor FROM job_price WHERE job_price.job_id = job.id AND job_price.part_type_id = part_type.id),
+                       part_type.price_minor) AS priceMinor,
+              donor_piece.id IS NOT NULL AS offDonor
        FROM instance JOIN job ON job.id = instance.fitted_job_id
        JOIN position ON position.model_version_id = job.model_version_id AND position.id = instance.position_id
        JOIN part_type ON part_type.id = instance.part_type_id
+       LEFT JOIN donor_piece ON donor_piece.id = instance.donor_piece_id
        WHERE instance.fitted_job_id = ? ORDER BY part_type.number, instance.position_id`,
-    )
-    .all(jobId) as FittedPart[];
+      )
+      .all(jobId) as (Omit<FittedPart, "offDonor"> & { offDonor: 0 | 1 })[]
+  ).map((row) => ({ ...row, offDonor: row.offDonor === 1 }));
 
 export interface LeftOutPart {
   readonly positionName: string;

@@ -1,11 +1,12 @@
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
-import { reviseAnatomy, type SeatRevision } from "@/core/anatomy/revise-anatomy";
+import type { Draft } from "@/core/anatomy/draft";
+import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, anatomySchema, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
 import { type FamilyId, familyWords } from "@/core/families/family-ids";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
-import { indexForFind } from "./find";
+import { findAnything, indexForFind } from "./find";
 import { writeJournal } from "./journal";
 
 export interface Model {
@@ -87,6 +88,21 @@ export function addPartType(ctx: Context, part: PartType): void {
   });
 }
 
+/** What of a catalogue entry may change without its being another part: what it costs, what it is sold as now, what it can do to one. */
+export function setPartFacts(
+  ctx: Context,
+  id: string,
+  facts: { priceMinor: number; supersededBy: string | null; hazard: string | null },
+): void {
+  const part = findPartType(ctx.db, id);
+  if (part && facts.supersededBy?.toUpperCase() === part.number.toUpperCase())
+    throw new Refusal("itself", "A number is not sold as itself.", "supersededBy");
+  ctx.db
+    .prepare("UPDATE part_type SET price_minor = @priceMinor, superseded_by = @supersededBy, hazard = @hazard WHERE id = @id")
+    .run({ id, ...facts });
+  writeJournal(ctx, "part-facts-changed", {}, { part: id, ...facts });
+}
+
 export function findPartType(db: Db, id: string): PartType | null {
   const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE id = ?`).get(id) as PartTypeRow | undefined;
   return row ? toPartType(row) : null;
@@ -102,18 +118,6 @@ export function findPartByNumber(db: Db, number: string): PartType | null {
 /** The whole catalogue; a shop's has some thousands of entries at most. */
 export const listPartTypes = (db: Db): PartType[] =>
   (db.prepare(`SELECT ${partTypeColumns} FROM part_type ORDER BY number`).all() as PartTypeRow[]).map(toPartType);
-
-/** Where else a part sits: every seat of every model's newest version. */
-export const listSeatsOfPart = (db: Db, partTypeId: string): { modelId: string; model: string; seat: string; assembly: string }[] =>
-  db
-    .prepare(
-      `SELECT model.id AS modelId, model.maker || ' ' || model.name AS model, position.name AS seat, assembly.name AS assembly
-       FROM position JOIN model_version ON model_version.id = position.model_version_id JOIN model ON model.id = model_version.model_id
-       JOIN assembly ON assembly.model_version_id = position.model_version_id AND assembly.id = position.assembly_id
-       WHERE position.part_type_id = ? AND model_version.number = (SELECT max(number) FROM model_version AS other WHERE other.model_id = model.id)
-       ORDER BY model, position.name`,
-    )
-    .all(partTypeId) as { modelId: string; model: string; seat: string; assembly: string }[];
 
 /** Whether the catalogue has this id or this number already. */
 export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
@@ -177,22 +181,35 @@ export interface ModelLine extends Model {
   readonly number: number;
   readonly seats: number;
   readonly guessed: number;
+  readonly editions: number;
   readonly reels: number;
 }
 
-/** Every model with its newest version's number and counts, without reading any machine: a library of a thousand opens at once. */
-export const listModelsWithCounts = (db: Db): ModelLine[] =>
+export const countModels = (db: Db): number => (db.prepare("SELECT count(*) AS models FROM model").get() as { models: number }).models;
+
+/** A page of models with their newest version's number and counts, without reading any machine. `only` narrows to some, in the same order. */
+export const listModelsWithCounts = (db: Db, page: { limit: number; offset: number; only?: readonly string[] | undefined }): ModelLine[] =>
   db
     .prepare(
-      `SELECT model.id, model.maker, model.name, model.family, newest.number,
+      `SELECT model.id, model.maker, model.name, model.family, newest.number, json_array_length(newest.editions) AS editions,
               (SELECT count(*) FROM position WHERE model_version_id = newest.id) AS seats,
               (SELECT count(*) FROM position WHERE model_version_id = newest.id AND seat ->> 'guessed' = 1) AS guessed,
               (SELECT count(*) FROM reel WHERE reel.model_id = model.id) AS reels
        FROM model JOIN model_version AS newest ON newest.model_id = model.id
        WHERE newest.number = (SELECT max(number) FROM model_version WHERE model_id = model.id)
-       ORDER BY model.maker, model.name`,
+         AND (@only IS NULL OR model.id IN (SELECT value FROM json_each(@only)))
+       ORDER BY model.maker, model.name LIMIT @limit OFFSET @offset`,
     )
-    .all() as ModelLine[];
+    .all({ limit: page.limit, offset: page.offset, only: page.only ? JSON.stringify(page.only) : null }) as ModelLine[];
+
+/** Models and parts by the beginnings of their words: maker, name, family; number, name, role, material. */
+export function findModelsAndParts(db: Db, text: string): { modelIds: string[]; parts: PartType[] } {
+  const hits = findAnything(db, text, 200, ["model", "part"]);
+  return {
+    modelIds: hits.filter((hit) => hit.kind === "model").map((hit) => hit.ref),
+    parts: hits.flatMap((hit) => (hit.kind === "part" ? [findPartType(db, hit.ref)] : [])).filter((part) => part !== null),
+  };
+}
 
 export const findModel = (db: Db, id: string): Model | null =>
   (db.prepare("SELECT id, maker, name, family FROM model WHERE id = ?").get(id) as Model | undefined) ?? null;
@@ -290,15 +307,24 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
  * Saves what was edited at a model's drawing as its next version.
  * @throws Refusal when somebody saved first, or when the machine no longer fits, naming parts and millimetres.
  */
-export function reviseModel(ctx: Context, modelId: string, baseNumber: number, revisions: readonly SeatRevision[]): { number: number } {
+export function reviseModel(ctx: Context, modelId: string, baseNumber: number, draft: Draft): { number: number } {
   const current = getCurrentModelVersion(ctx.db, modelId);
   if (current.number !== baseNumber)
     throw new Refusal(
       "changed-elsewhere",
       `Version ${current.number} was saved in another window. Reload to see it, then make your changes again.`,
     );
-  const { anatomy, newPartTypes } = reviseAnatomy(current.anatomy, current.partTypes, revisions, current.number + 1);
-  for (const part of newPartTypes) addPartType(ctx, part);
+  const bases = Object.values(draft.parts).flatMap(({ from }) => (from === null ? [] : [findPartType(ctx.db, from)]));
+  const catalogue = new Map(bases.flatMap((part) => (part ? [[part.id, part] as const] : [])));
+  const { anatomy, newPartTypes } = settleDraft(draft, catalogue, current.number + 1);
+  for (const part of newPartTypes) {
+    if (isPartKnown(ctx.db, part))
+      throw new Refusal(
+        "number-taken",
+        `${part.number} is in the catalogue already. Choose that part for the seat, or give this one another number.`,
+      );
+    addPartType(ctx, part);
+  }
   addModelVersion(ctx, modelId, { lineRadiusMm: current.lineRadiusMm, anatomy });
   return { number: current.number + 1 };
 }

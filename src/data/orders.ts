@@ -3,9 +3,9 @@ import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { machineOf } from "./machine";
 import { requireConsent } from "./quotes";
 import { moveStock } from "./stock";
+import { wantedPart } from "./wanted-part";
 
 export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
 
@@ -84,8 +84,7 @@ export function addNeed(ctx: Context, jobId: number, positionId: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
-  const position = machineOf(db, job).anatomy.positions.find((p) => p.id === positionId);
-  if (!position) throw new Refusal("no-seat", "This model has no such seat.");
+  const position = wantedPart(db, job, positionId);
   const there = db
     .prepare("SELECT state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
     .get(jobId, positionId) as { state: string } | undefined;

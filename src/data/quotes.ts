@@ -72,7 +72,7 @@ export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
     partTypeId: part.partTypeId,
     words: part.name,
     quantity: 1,
-    priceMinor: priceInJob(db, job.id, part.partTypeId),
+    priceMinor: part.priceMinor,
   }));
   return { labour, estimate: estimate(labour, parts, job.rates) };
 }

@@ -8,7 +8,7 @@ import type { Report, ReportTest } from "@/core/report/report";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
 import { listFittedParts, listLeftOut } from "./history";
-import { type Job, priceInJob } from "./jobs";
+import type { Job } from "./jobs";
 import { machineOf } from "./machine";
 import { findPartType } from "./models";
 import { listObservations, type StoredObservation } from "./observations";
@@ -63,7 +63,13 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     parts: listFittedParts(db, job.id).map((part) => {
       const position = positions.get(part.positionId)!;
       const type = findPartType(db, part.partTypeId)!;
-      return { number: part.number, words: part.positionName, price: priceInJob(db, job.id, type.id), type, turned: position.turned };
+      return {
+        number: part.number,
+        words: part.offDonor ? `${part.positionName}, used, off a donor` : part.positionName,
+        price: part.priceMinor,
+        type,
+        turned: position.turned,
+      };
     }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
     watch: listWells(db, job.id)

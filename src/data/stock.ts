@@ -1,10 +1,10 @@
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
-import { advanceStation, getOpenJob } from "./jobs";
+import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
-import { machineOf } from "./machine";
 import { findPartType } from "./models";
 import { requireConsent } from "./quotes";
+import { rememberSeat, wantedPart } from "./wanted-part";
 
 export interface StockLine {
   readonly partTypeId: string;
@@ -81,26 +81,57 @@ export function setBin(ctx: Context, partTypeId: string, bin: string, count: num
   countBin(ctx, partTypeId, count);
 }
 
+/** The well a new piece may go into. @throws Refusal when the old one is still in the reel, or a new one lies there already. */
+function openWell(db: Db, jobId: number, positionId: string, name: string): { instanceId: number } {
+  const well = db
+    .prepare(
+      `SELECT instance.id, instance.fitted_job_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
+       WHERE tray_well.job_id = ? AND tray_well.position_id = ?`,
+    )
+    .get(jobId, positionId) as { id: number; fitted_job_id: number | null } | undefined;
+  if (!well) throw new Refusal("not-in-tray", `${name} is still in the reel. Take it off at Strip first.`);
+  if (well.fitted_job_id === jobId) throw new Refusal("used", `A new ${name} already lies in the tray. Nothing was taken.`);
+  return { instanceId: well.id };
+}
+
+/** Lays a piece into the well of the old one, which goes to the old parts. Where it is another part than before, the reel remembers it. */
+function layInWell(
+  ctx: Context,
+  job: Job,
+  positionId: string,
+  oldInstanceId: number,
+  partTypeId: string,
+  donorPieceId: number | null,
+): void {
+  const { db } = ctx;
+  db.prepare("UPDATE instance SET removed_job_id = ? WHERE id = ?").run(job.id, oldInstanceId);
+  const fresh = Number(
+    db
+      .prepare(
+        "INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id, donor_piece_id) VALUES (?, ?, ?, 'stock', ?, ?)",
+      )
+      .run(job.reel.id, positionId, partTypeId, job.id, donorPieceId).lastInsertRowid,
+  );
+  db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(fresh, job.id, positionId);
+  db.prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)").run(job.id, positionId, partTypeId);
+  rememberSeat(ctx, job, positionId, partTypeId);
+  advanceStation(ctx, job, "parts");
+}
+
 /**
- * Takes a new piece from stock for a seat of this reel: it lies in the well of the old one, which goes to the old parts.
+ * Takes a new piece from stock for a seat of this reel.
  * A piece kept aside for this very seat is taken first; pieces kept aside for others are not touched.
  */
 export function fitFromStock(ctx: Context, jobId: number, positionId: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
-  const position = machineOf(db, job).anatomy.positions.find((p) => p.id === positionId);
-  if (!position) throw new Refusal("no-seat", "This model has no such seat.");
-  const well = db.prepare("SELECT instance_id FROM tray_well WHERE job_id = ? AND position_id = ?").get(jobId, positionId) as
-    | { instance_id: number }
-    | undefined;
-  if (!well) throw new Refusal("not-in-tray", `${position.name} is still in the reel. Take it off at Strip first.`);
-  const old = db.prepare("SELECT fitted_job_id FROM instance WHERE id = ?").get(well.instance_id) as { fitted_job_id: number | null };
-  if (old.fitted_job_id === jobId) throw new Refusal("used", `A new ${position.name} already lies in the tray. Nothing was taken.`);
+  const { name, partTypeId } = wantedPart(db, job, positionId);
+  const well = openWell(db, jobId, positionId, name);
   const mine = db.prepare("SELECT id FROM need WHERE job_id = ? AND position_id = ? AND state = 'arrived'").get(jobId, positionId) as
     | { id: number }
     | undefined;
-  const line = findStock(db, position.partTypeId);
+  const line = findStock(db, partTypeId);
   const free = (line?.count ?? 0) - (line?.keptAside ?? 0) + (mine ? 1 : 0);
   if (free < 1)
     throw new Refusal(
@@ -109,39 +140,44 @@ export function fitFromStock(ctx: Context, jobId: number, positionId: string): v
         ? "What is in the bin is kept aside for other reels. Order one for this one."
         : "None in the bin. Order it, it becomes a need of this job.",
     );
-  moveStock(ctx, { partTypeId: position.partTypeId, delta: -1, reason: "used", jobId });
+  moveStock(ctx, { partTypeId, delta: -1, reason: "used", jobId });
   db.prepare(
     "UPDATE need SET state = CASE WHEN id = @mine THEN 'used' ELSE 'withdrawn' END WHERE job_id = @job AND position_id = @seat AND state IN ('open', 'arrived')",
   ).run({ mine: mine?.id ?? -1, job: jobId, seat: positionId });
-  db.prepare("UPDATE instance SET removed_job_id = ? WHERE id = ?").run(jobId, well.instance_id);
-  const fresh = Number(
-    db
-      .prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id) VALUES (?, ?, ?, 'stock', ?)")
-      .run(job.reel.id, positionId, position.partTypeId, jobId).lastInsertRowid,
-  );
-  db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(fresh, jobId, positionId);
-  db.prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)").run(
-    jobId,
-    positionId,
-    position.partTypeId,
-  );
-  writeJournal(ctx, "part-used", { jobId, reelId: job.reel.id }, { position: positionId, part: position.partTypeId });
-  advanceStation(ctx, job, "parts");
+  layInWell(ctx, job, positionId, well.instanceId, partTypeId, null);
+  writeJournal(ctx, "part-used", { jobId, reelId: job.reel.id }, { position: positionId, part: partTypeId });
 }
 
-/** Puts the new piece back into its bin and the old one back into its well. */
+/** Takes a piece off a donor's drawer for a seat of this reel; it is billed at the piece's own price. */
+export function fitFromDonor(ctx: Context, jobId: number, positionId: string, donorPieceId: number): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  requireConsent(db, job);
+  const { name } = wantedPart(db, job, positionId);
+  const well = openWell(db, jobId, positionId, name);
+  const piece = db.prepare("SELECT part_type_id FROM donor_piece WHERE id = ? AND state = 'lying'").get(donorPieceId) as
+    | { part_type_id: string }
+    | undefined;
+  if (!piece) throw new Refusal("no-piece", "Another job took this piece. Choose another, or order a new one.");
+  db.prepare("UPDATE donor_piece SET state = 'used', used_job_id = ? WHERE id = ?").run(jobId, donorPieceId);
+  db.prepare("UPDATE need SET state = 'withdrawn' WHERE job_id = ? AND position_id = ? AND state = 'open'").run(jobId, positionId);
+  layInWell(ctx, job, positionId, well.instanceId, piece.part_type_id, donorPieceId);
+  writeJournal(ctx, "donor-piece-used", { jobId, reelId: job.reel.id }, { position: positionId, piece: donorPieceId });
+}
+
+/** Puts the new piece back into its bin or drawer and the old one back into its well. */
 export function returnToStock(ctx: Context, jobId: number, positionId: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   const row = db
     .prepare(
-      `SELECT instance.id, instance.part_type_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
+      `SELECT instance.id, instance.part_type_id, instance.donor_piece_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
        WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job`,
     )
-    .get({ job: jobId, seat: positionId }) as { id: number; part_type_id: string } | undefined;
+    .get({ job: jobId, seat: positionId }) as { id: number; part_type_id: string; donor_piece_id: number | null } | undefined;
   const old = db
-    .prepare("SELECT id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id = ? ORDER BY id DESC LIMIT 1")
-    .get(job.reel.id, positionId, jobId) as { id: number } | undefined;
+    .prepare("SELECT id, part_type_id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id = ? ORDER BY id DESC LIMIT 1")
+    .get(job.reel.id, positionId, jobId) as { id: number; part_type_id: string } | undefined;
   if (!row || !old) throw new Refusal("not-used", "No new piece lies in this well.");
   const fitted = db
     .prepare("SELECT 1 FROM build_step WHERE job_id = ? AND operation_id = 'place-' || ? AND state = 'done'")
@@ -150,6 +186,8 @@ export function returnToStock(ctx: Context, jobId: number, positionId: string): 
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(old.id, jobId, positionId);
   db.prepare("DELETE FROM instance WHERE id = ?").run(row.id);
   db.prepare("UPDATE instance SET removed_job_id = NULL WHERE id = ?").run(old.id);
-  moveStock(ctx, { partTypeId: row.part_type_id, delta: 1, reason: "used-undone", jobId });
+  rememberSeat(ctx, job, positionId, old.part_type_id);
+  if (row.donor_piece_id === null) moveStock(ctx, { partTypeId: row.part_type_id, delta: 1, reason: "used-undone", jobId });
+  else db.prepare("UPDATE donor_piece SET state = 'lying', used_job_id = NULL WHERE id = ?").run(row.donor_piece_id);
   writeJournal(ctx, "part-used-undone", { jobId, reelId: job.reel.id }, { position: positionId });
 }

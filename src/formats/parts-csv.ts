@@ -14,6 +14,8 @@ export interface CsvFault {
 export interface PartsCsv {
   readonly parts: readonly PartType[];
   readonly faults: readonly CsvFault[];
+  /** Every column of the file with what it is taken for; empty for nothing. */
+  readonly columns: readonly { readonly column: string; readonly meaning: string }[];
   /** Columns that mean nothing here; said, not silently dropped. */
   readonly ignored: readonly string[];
   readonly rows: number;
@@ -50,28 +52,63 @@ const idOf = (number: string): string =>
     .replace(/^-+|-+$/g, "")
     .slice(0, 60);
 
+/** "outsideMm" as a column's heading: outside. */
+const sizeWords = (key: string): string =>
+  key
+    .replace(/Mm$/, "")
+    .replace(/([A-Z])/g, " $1")
+    .toLowerCase();
+const sizeKeys = [
+  ...new Set(
+    Object.values(typicalShapes).flatMap((shape) =>
+      Object.entries(shape).flatMap(([key, value]) => (typeof value === "number" ? [key] : [])),
+    ),
+  ),
+];
+
+/** Everything a column can mean, with its words: what a part is told by, then the sizes of every kind. */
+export const columnMeanings: Readonly<Record<string, string>> = {
+  number: "part number",
+  name: "name",
+  kind: "kind",
+  role: "role",
+  material: "material",
+  price: "price",
+  ...Object.fromEntries(sizeKeys.map((key) => [key, key.endsWith("Mm") ? `${sizeWords(key)}, mm` : sizeWords(key)])),
+};
+
+/** What a heading means by its own words; nothing for a strange one. */
+function meaningOf(column: string): string {
+  const heading = plain(column);
+  const told = Object.entries(headings).find(([, names]) => names.includes(heading))?.[0];
+  return told ?? sizeKeys.find((key) => plain(sizeWords(key)) === heading) ?? "";
+}
+
 /**
  * Reads a parts list from a spreadsheet's CSV (RFC 4180; comma, semicolon or tab). Sizes that a row does not give are the kind's typical
  * ones. Nothing is taken from a list with faults: the caller imports all of it or none.
  * @param known ids and numbers already in the catalogue, which a row may not repeat.
+ * @param mapping what columns mean where somebody said so; an empty meaning leaves the column out.
  */
-export function readPartsCsv(text: string, known: (part: { id: string; number: string }) => boolean): PartsCsv {
+export function readPartsCsv(
+  text: string,
+  known: (part: { id: string; number: string }) => boolean,
+  mapping: Readonly<Record<string, string>> = {},
+): PartsCsv {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), { header: true, skipEmptyLines: "greedy" });
-  const columns = meta.fields ?? [];
+  const columns = (meta.fields ?? []).map((column) => ({ column, meaning: mapping[column] ?? meaningOf(column) }));
   const columnOf = Object.fromEntries(
-    Object.entries(headings).map(([key, names]) => [key, columns.find((column) => names.includes(plain(column)))]),
+    Object.keys(headings).map((key) => [key, columns.find(({ meaning }) => meaning === key)?.column]),
   ) as Record<keyof typeof headings, string | undefined>;
   const faults: CsvFault[] = [];
   for (const key of ["number", "name", "kind"] as const)
-    if (!columnOf[key]) faults.push({ row: 1, column: key, message: `There is no column "${key}". Name one of the columns so.` });
-  const taken = new Set(Object.values(columnOf));
-  const sizeKeys = new Set(Object.values(typicalShapes).flatMap((shape) => Object.keys(shape)));
-  const sizeOf = new Map(
-    columns
-      .filter((column) => !taken.has(column))
-      .map((column) => [column, [...sizeKeys].find((key) => plain(key.replace(/Mm$/, "").replace(/([A-Z])/g, " $1")) === plain(column))]),
-  );
-  if (faults.length) return { parts: [], faults, ignored: [], rows: data.length };
+    if (!columnOf[key]) faults.push({ row: 1, column: key, message: `No column is the ${columnMeanings[key]}. Say below which one is.` });
+  for (const [i, { column, meaning }] of columns.entries())
+    if (meaning && columns.findIndex((other) => other.meaning === meaning) < i)
+      faults.push({ row: 1, column, message: `Two columns are the ${columnMeanings[meaning] ?? meaning}. Leave one of them out.` });
+  const sizeOf = new Map(columns.filter(({ meaning }) => sizeKeys.includes(meaning)).map(({ column, meaning }) => [column, meaning]));
+  const ignored = columns.filter(({ meaning }) => !(meaning in columnMeanings)).map(({ column }) => column);
+  if (faults.length) return { parts: [], faults, columns, ignored, rows: data.length };
 
   const parts: PartType[] = [];
   const seen = new Map<string, number>();
@@ -103,7 +140,7 @@ export function readPartsCsv(text: string, known: (part: { id: string; number: s
     const shape: Record<string, unknown> = { ...typicalShapes[kind] };
     for (const [column, key] of sizeOf) {
       const typed = (cells[column] ?? "").trim();
-      if (!typed || !key || !(key in shape)) continue;
+      if (!typed || !(key in shape)) continue;
       const value = Number(typed.replace(",", "."));
       if (Number.isFinite(value) && value > 0) shape[key] = value;
       else say(column, `"${typed}" is no size above 0.`);
@@ -123,7 +160,8 @@ export function readPartsCsv(text: string, known: (part: { id: string; number: s
   return {
     parts: faults.length ? [] : parts,
     faults,
-    ignored: [...sizeOf].filter(([, key]) => !key).map(([column]) => column),
+    columns,
+    ignored,
     rows: data.length,
   };
 }

@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { skerry30Anatomy } from "#demo/models/skerry-30";
 import { getBuild } from "@/data/build";
+import { chooseEdition } from "@/data/choose-edition";
 import type { Db } from "@/data/database";
-import { chooseEdition, editionOfReel, readSerial, saveSerialRules } from "@/data/editions";
+import { editionOfReel, readSerial, saveSerialRules } from "@/data/editions";
 import { findJob } from "@/data/jobs";
 import { machineOf } from "@/data/machine";
 import { addModelVersion, getModelVersion } from "@/data/models";

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { skerry30, skerry30Anatomy } from "#demo/models/skerry-30";
+import { skerry30, skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
+import { editPart, editSeat, startDraft } from "@/core/anatomy/draft";
 import { families } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
+import { listPlaces } from "@/data/interchange";
 import { findModelPicture, markModelPicture, setModelPicture } from "@/data/model-pictures";
 import {
   addPartType,
@@ -12,23 +14,21 @@ import {
   isPartKnown,
   listModelsWithCounts,
   listPartTypes,
-  listSeatsOfPart,
   previewModelFile,
   reviseModel,
 } from "@/data/models";
 import { openWorkshop, refusal } from "./workshop";
 
-const seatOf = (id: string) => {
-  const { name, ordinal, turned, guessed } = skerry30Anatomy.positions.find((position) => position.id === id)!;
-  return { id, name, ordinal, turned, guessed };
-};
+const draft = startDraft(skerry30Anatomy);
+const catalogue = new Map(skerry30Parts.map((part) => [part.id, part]));
+const renamed = editSeat(draft, "star", { name: "Star, black", orientation: "flat side out" });
 
 describe("editing a model at its drawing", () => {
   it("is the next version; the one before stays as it was", () => {
     const { ctx, db, open } = openWorkshop();
     const before = getCurrentModelVersion(db, skerry30.id);
     open();
-    expect(reviseModel(ctx, skerry30.id, 1, [{ ...seatOf("star"), name: "Star, black", orientation: "flat side out" }]).number).toBe(2);
+    expect(reviseModel(ctx, skerry30.id, 1, renamed).number).toBe(2);
     const after = getCurrentModelVersion(db, skerry30.id);
     expect(after.anatomy.positions.find((p) => p.id === "star")?.name).toBe("Star, black");
     expect(before.anatomy.positions.find((p) => p.id === "star")?.name).toBe("Star");
@@ -37,15 +37,15 @@ describe("editing a model at its drawing", () => {
 
   it("is refused when another window saved first", () => {
     const { ctx } = openWorkshop();
-    reviseModel(ctx, skerry30.id, 1, [seatOf("star")]);
-    expect(refusal(() => reviseModel(ctx, skerry30.id, 1, [seatOf("star")])).code).toBe("changed-elsewhere");
+    reviseModel(ctx, skerry30.id, 1, renamed);
+    expect(refusal(() => reviseModel(ctx, skerry30.id, 1, renamed)).code).toBe("changed-elsewhere");
   });
 
   it("is refused when the part no longer goes over what it rides on, in millimetres", () => {
     const { ctx, db } = openWorkshop();
     const shape = { kind: "washer", outsideMm: 18, insideMm: 7, thicknessMm: 0.8 } as const;
     const { message, code } = refusal(() =>
-      db.transaction(() => reviseModel(ctx, skerry30.id, 1, [{ ...seatOf("under-gear-washer"), shape }]))(),
+      db.transaction(() => reviseModel(ctx, skerry30.id, 1, editPart(draft, "under-gear-washer", { shape }, catalogue)))(),
     );
     expect(code).toBe("anatomy");
     expect(message).toContain("1.00 mm too tight");
@@ -85,8 +85,8 @@ describe("models as files, in the library", () => {
     const { ctx, db, open } = openWorkshop();
     open();
     open();
-    reviseModel(ctx, skerry30.id, 1, [{ ...seatOf("star"), guessed: true }]);
-    expect(listModelsWithCounts(db)).toMatchObject([
+    reviseModel(ctx, skerry30.id, 1, editSeat(draft, "star", { guessed: true }));
+    expect(listModelsWithCounts(db, { limit: 50, offset: 0 })).toMatchObject([
       { id: skerry30.id, seats: skerry30Anatomy.positions.length, guessed: 1, reels: 2, number: 2 },
     ]);
   });
@@ -99,11 +99,16 @@ describe("the catalogue", () => {
     expect(findPartByNumber(db, "SK-999")).toBeNull();
     expect(isPartKnown(db, { id: "other", number: "SK-220" })).toBe(true);
     expect(isPartKnown(db, { id: "other", number: "other" })).toBe(false);
-    expect(listSeatsOfPart(db, "sk-keyed").map((seat) => seat.seat)).toEqual(["Keyed washer, high", "Keyed washer, low"]);
+    expect(listPlaces(db, "sk-keyed").places.map(({ seat }) => seat.seat)).toEqual(["Keyed washer, high", "Keyed washer, low"]);
     // Once the newest version asks for another part, the old one sits nowhere.
-    reviseModel(ctx, skerry30.id, 1, [{ ...seatOf("foot"), shape: { kind: "foot", lengthMm: 60, widthMm: 16, thicknessMm: 3 } }]);
-    expect(listSeatsOfPart(db, "sk-foot")).toEqual([]);
-    expect(listSeatsOfPart(db, "sk-foot-v2")).toHaveLength(1);
+    reviseModel(
+      ctx,
+      skerry30.id,
+      1,
+      editPart(draft, "foot", { shape: { kind: "foot", lengthMm: 60, widthMm: 16, thicknessMm: 3 } }, catalogue),
+    );
+    expect(listPlaces(db, "sk-foot").places).toEqual([]);
+    expect(listPlaces(db, "sk-foot-v2").places).toHaveLength(1);
   });
 
   it("keeps one part a number", () => {

@@ -1,6 +1,7 @@
 "use server";
 import { z } from "zod";
 import { changeCustomer } from "@/data/customers";
+import { scrapReel } from "@/data/donors";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
 
@@ -19,4 +20,18 @@ const save = defineAction({
 });
 export async function saveCustomer(press: Press) {
   return save(press);
+}
+
+const scrap = defineAction({
+  name: "scrap-reel",
+  permission: "bench",
+  input: z.object({
+    reelId: z.number().int().positive(),
+    drawer: z.string().trim().max(40, "At most 40 letters."),
+    pieces: z.array(z.object({ positionId: z.string().max(60), condition: z.enum(["good", "worn"]) })).max(400),
+  }),
+  run: (ctx, { reelId, ...give }) => scrapReel(ctx, reelId, give),
+});
+export async function scrapForParts(press: Press) {
+  return scrap(press);
 }

@@ -1,12 +1,15 @@
 "use server";
 import { z } from "zod";
-import { shapeSchema } from "@/core/anatomy/shapes";
+import { draftSchema } from "@/core/anatomy/draft";
+import { serialRuleSchema } from "@/core/anatomy/serial";
 import { families } from "@/core/families/families";
 import { familyIdSchema } from "@/core/families/family-ids";
 import { modelFromTemplate } from "@/core/families/template";
 import { Refusal } from "@/data/context";
+import { saveSerialRules } from "@/data/editions";
 import { markModelPicture } from "@/data/model-pictures";
 import { addModel, addPartType, bringModelIn, findModel, isPartKnown, previewModelFile, reviseModel } from "@/data/models";
+import { putMinutesIn } from "@/data/playbook";
 import { modelFileLimit, readModelJson } from "@/formats/model-json";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
@@ -17,26 +20,35 @@ const revise = defineAction({
   input: z.object({
     modelId: z.string().max(60),
     baseNumber: z.number().int().positive(),
-    seats: z
-      .array(
-        z.object({
-          id: z.string().max(60),
-          name: z.string().trim().min(1, "A seat has a name.").max(80, "At most 80 letters."),
-          ordinal: z.number().int().min(0),
-          turned: z.boolean(),
-          guessed: z.boolean(),
-          orientation: z.string().trim().max(160, "At most 160 characters.").optional(),
-          caution: z.string().trim().max(200, "At most 200 characters.").optional(),
-          shape: shapeSchema.optional(),
-        }),
-      )
-      .min(1, "Nothing was changed.")
-      .max(1000),
+    draft: draftSchema,
   }),
-  run: (ctx, input) => reviseModel(ctx, input.modelId, input.baseNumber, input.seats),
+  run: (ctx, input) => reviseModel(ctx, input.modelId, input.baseNumber, input.draft),
 });
 export async function saveModelVersion(press: Press) {
   return revise(press);
+}
+
+const minutesIn = defineAction({
+  name: "put-minutes-in",
+  permission: "bench",
+  input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive() }),
+  run: (ctx, input) => putMinutesIn(ctx, input.modelId, input.baseNumber),
+});
+export async function putLearnedMinutesIn(press: Press) {
+  return minutesIn(press);
+}
+
+const makerRules = defineAction({
+  name: "save-serial-rules",
+  permission: "bench",
+  input: z.object({
+    maker: z.string().min(1).max(60),
+    rules: z.array(serialRuleSchema.and(z.object({ modelId: z.string().max(60).nullable() }))).max(60, "At most 60 rules a maker."),
+  }),
+  run: (ctx, input) => saveSerialRules(ctx, input.maker, input.rules),
+});
+export async function saveMakerRules(press: Press) {
+  return makerRules(press);
 }
 
 const start = defineAction({

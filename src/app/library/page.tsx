@@ -1,6 +1,10 @@
 import Link from "next/link";
+import { findBySize } from "@/core/anatomy/find-by-size";
+import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/families/family-ids";
-import { listModelsWithCounts } from "@/data/models";
+import { countModels, findModelsAndParts, listModelsWithCounts, listPartTypes } from "@/data/models";
+import { columnMeanings } from "@/formats/parts-csv";
+import { Glyph } from "@/ui/glyphs/glyph";
 import { BringModel } from "@/ui/library/bring-model";
 import { BringParts } from "@/ui/library/bring-parts";
 import { StartModel } from "@/ui/library/start-model";
@@ -11,47 +15,112 @@ import { bringParts, previewParts } from "./parts-actions";
 
 export const metadata = { title: "Library" };
 
-export default function LibraryPage() {
-  const models = listModelsWithCounts(getDb());
+const aPage = 50;
+
+/** Every model, a page at a time; or what is looked for by name, number, maker or a measured size. */
+export default async function LibraryPage({ searchParams }: { searchParams: Promise<{ q?: string; page?: string }> }) {
+  const db = getDb();
+  const { q = "", page: asked = "1" } = await searchParams;
+  const sought = q.trim().slice(0, 100);
+  const found = sought ? findModelsAndParts(db, sought) : null;
+  const all = found ? found.modelIds.length : countModels(db);
+  const pages = Math.max(1, Math.ceil(all / aPage));
+  const page = Math.min(pages, Math.max(1, Number(asked) || 1));
+  const models = listModelsWithCounts(db, { limit: aPage, offset: (page - 1) * aPage, only: found?.modelIds });
+  const bySize = sought ? findBySize(listPartTypes(db), sought).map(({ part }) => part) : [];
+  const parts = [...new Map([...bySize, ...(found?.parts ?? [])].map((part) => [part.id, part])).values()].slice(0, 40);
+  const turn = (to: number) => `/library?${new URLSearchParams({ ...(sought ? { q: sought } : {}), page: String(to) })}`;
   return (
-    <Sheet fill block={<CornerBlock cells={[{ label: "Models", value: String(models.length), large: true }]} />}>
+    <Sheet fill block={<CornerBlock cells={[{ label: "Models", value: String(all), large: true }]} />}>
       <div className="grid gap-10 lg:grid-cols-[1fr_360px]">
         <div>
           <h1>Models</h1>
-          <table className="plain-table mt-2">
-            <thead>
-              <tr>
-                <th>Model</th>
-                <th>Family</th>
-                <th className="text-right">Seats</th>
-                <th className="text-right">Guessed</th>
-                <th className="text-right">Reels seen</th>
-                <th className="text-right">Version</th>
-              </tr>
-            </thead>
-            <tbody>
-              {models.map((model) => (
-                <tr key={model.id}>
-                  <td>
-                    <Link className="act-link" href={`/library/${model.id}`} prefetch={false}>
-                      {model.maker} {model.name}
-                    </Link>
-                  </td>
-                  <td>{familyWords[model.family]}</td>
-                  <td className="num text-right">{model.seats || "no schematic"}</td>
-                  <td className="num text-right">{model.guessed || "–"}</td>
-                  <td className="num text-right">{model.reels || "–"}</td>
-                  <td className="num text-right">{model.number}</td>
+          <form action="/library" className="mt-2 flex items-end gap-2">
+            <label className="flex-1">
+              <span className="block text-note">A model, maker, part number or size, such as: washer 20 × 8 × 1</span>
+              <input type="search" name="q" defaultValue={sought} autoComplete="off" />
+            </label>
+            <button type="submit" className="key key-small">
+              Look
+            </button>
+          </form>
+          {models.length > 0 && (
+            <table className="plain-table mt-2">
+              <thead>
+                <tr>
+                  <th>Model</th>
+                  <th>Family</th>
+                  <th className="text-right">Seats</th>
+                  <th className="text-right">Guessed</th>
+                  <th className="text-right">Editions</th>
+                  <th className="text-right">Reels seen</th>
+                  <th className="text-right">Version</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
-          {!models.length && <p>No model yet.</p>}
+              </thead>
+              <tbody>
+                {models.map((model) => (
+                  <tr key={model.id}>
+                    <td>
+                      <Link className="act-link" href={`/library/${model.id}`} prefetch={false}>
+                        {model.maker} {model.name}
+                      </Link>
+                    </td>
+                    <td>{familyWords[model.family]}</td>
+                    <td className="num text-right">{model.seats || "no schematic"}</td>
+                    <td className="num text-right">{model.guessed || "–"}</td>
+                    <td className="num text-right">{model.editions || "–"}</td>
+                    <td className="num text-right">{model.reels || "–"}</td>
+                    <td className="num text-right">{model.number}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {!models.length && <p className="mt-2">{sought ? "No model is called so." : "No model yet."}</p>}
+          {pages > 1 && (
+            <nav aria-label="Pages" className="mt-2 flex items-center gap-4">
+              {page > 1 && (
+                <Link className="act-link" href={turn(page - 1)}>
+                  Before
+                </Link>
+              )}
+              <span>
+                <span className="num">{page}</span> of <span className="num">{pages}</span>
+              </span>
+              {page < pages && (
+                <Link className="act-link" href={turn(page + 1)}>
+                  After
+                </Link>
+              )}
+            </nav>
+          )}
+          {sought && (
+            <>
+              <h2 className="mt-6">Parts</h2>
+              {!parts.length && <p>No part is called or measured so, to a tenth of a millimetre.</p>}
+              <ul className="grid gap-x-6 lg:grid-cols-2">
+                {parts.map((part) => (
+                  <li key={part.id} className="rule-row flex items-center gap-3 py-1">
+                    <Glyph type={part} widthPx={56} heightPx={44} />
+                    <span>
+                      <Link className="act-link num" href={`/library/part/${part.id}`} prefetch={false}>
+                        {part.number}
+                      </Link>{" "}
+                      {part.name}
+                      <span className="block text-note">
+                        {kindWords[part.shape.kind]}, <span className="num">{sizeWords(part.shape)}</span>
+                      </span>
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
         </div>
         <div className="flex flex-col gap-8">
           <StartModel start={startModel} />
           <BringModel look={previewModel} bring={bringModel} />
-          <BringParts look={previewParts} bring={bringParts} />
+          <BringParts look={previewParts} bring={bringParts} meanings={columnMeanings} />
         </div>
       </div>
     </Sheet>

@@ -1,3 +1,4 @@
+import { listDonorPieces } from "@/data/donors";
 import { listNeeds, listOffers, listOrders } from "@/data/orders";
 import { getShopSettings } from "@/data/settings";
 import { listStock } from "@/data/stock";
@@ -16,6 +17,7 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
       needs={listNeeds(db, { states: ["open"] }).map((need) => ({ ...need, offers: listOffers(db, need.partTypeId) }))}
       orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
       stock={listStock(db)}
+      donors={listDonorPieces(db)}
       currency={getShopSettings(db).currency}
       highlight={part ?? null}
       place={placeSupplierOrder}

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { EditionLine, type ShownEdition } from "./edition-line";
 import { Stations } from "./stations";
 import { type StationId, stationNames } from "./stations-words";
 
@@ -12,7 +13,12 @@ export interface BenchHead {
   readonly moveWords: string;
   readonly promised: string;
   readonly closed: boolean;
+  /** Where its model was built in several ways. */
+  readonly edition: ShownEdition | null;
 }
+
+/** Stations at which it matters how the reel was built, before its parts are told apart. */
+const editionStations: ReadonlySet<StationId> = new Set(["test", "strip", "parts"]);
 
 /** A station's sheet: stations along the top, the act edge and the corner block along the bottom. */
 export function BenchSheet({
@@ -43,6 +49,7 @@ export function BenchSheet({
         />
       }
     >
+      {head.edition && editionStations.has(station) && <EditionLine jobId={head.jobId} edition={head.edition} closed={head.closed} />}
       {children}
     </Sheet>
   );

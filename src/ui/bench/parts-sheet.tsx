@@ -26,6 +26,19 @@ interface Props {
   readonly undoUse: Action<void>;
   readonly order: Action<void>;
   readonly override: Action<void>;
+  readonly instead: Action<void>;
+  readonly fromDonor: Action<void>;
+  readonly convert: Action<{ parts: number }>;
+  readonly kits: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly note: string;
+    readonly caution: string;
+    readonly parts: number;
+    readonly priceMinor: number;
+    /** All of it is foreseen here already. */
+    readonly wanted: boolean;
+  }[];
   /** Seats that hold another part than the model says. */
   readonly overridden: readonly string[];
 }
@@ -60,7 +73,8 @@ function OverrideForm({ head, positionId, own, override }: { head: BenchHead; po
 }
 
 /** The model's schematic as the way to its parts: a callout gives number, size, price and stock, and is used here or ordered. */
-export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, undoUse, order, override, overridden }: Props) {
+export function PartsSheet(props: Props) {
+  const { head, anatomy, partTypes, seats, currency, use, undoUse, order, override, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => modelPlates(anatomy, new Map(Object.entries(partTypes))), [anatomy, partTypes]);
   const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
@@ -71,14 +85,17 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
   const using = useAct(use);
   const undoing = useAct(undoUse);
   const ordering = useAct(order);
+  const changing = useAct(props.instead);
+  const fromDonor = useAct(props.fromDonor);
+  const converting = useAct(props.convert);
   const pick = (id: string) => {
     setPicked(id);
     setPlateId(plateOf(id));
-    for (const act of [using, undoing, ordering]) act.clear();
+    for (const act of [using, undoing, ordering, changing, fromDonor, converting]) act.clear();
   };
   const position = anatomy.positions.find((p) => p.id === picked);
   const seat = facts.get(picked);
-  const type = position && partTypes[position.partTypeId];
+  const type = position && partTypes[seat?.wantedPartTypeId ?? position.partTypeId];
   const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
   const siblings = plate.callouts.find((callout) => callout.positionIds.includes(picked))?.positionIds ?? [picked];
   const press = { jobId: head.jobId, positionId: picked };
@@ -114,6 +131,29 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
               ))}
             </ul>
           </div>
+          {kits.length > 0 && (
+            <div>
+              <h3>Conversions</h3>
+              {kits.map((kit) => (
+                <div key={kit.id} className="flex flex-wrap items-center gap-3 border border-ink p-2">
+                  <span className="flex-1">
+                    <strong>{kit.name}</strong>: {kit.parts} parts, <span className="num">{formatMinor(kit.priceMinor)}</span> {currency}.{" "}
+                    {kit.note}
+                    {kit.caution && <span className="alarm mt-1 block">{kit.caution}</span>}
+                  </span>
+                  <button
+                    type="button"
+                    className="key key-small"
+                    disabled={converting.busy || kit.wanted || head.closed}
+                    onClick={() => converting.press({ jobId: head.jobId, kitId: kit.id })}
+                  >
+                    {kit.wanted ? "Foreseen" : "Foresee all its parts"}
+                  </button>
+                </div>
+              ))}
+              <Refused message={converting.message} />
+            </div>
+          )}
         </div>
         {position && seat && type && (
           <div className="flex flex-col gap-2 self-start border-2 border-ink p-3" role="status">
@@ -172,8 +212,61 @@ export function PartsSheet({ head, anatomy, partTypes, seats, currency, use, und
                 {seat.need === "open" ? "Place the order at Stores" : "Receive it at Stores"}
               </Link>
             )}
+            {!seat.renewed && seat.fits.length > 0 && (
+              <div>
+                <h3>Goes here too</h3>
+                <ul>
+                  {seat.fits.map((fit) => (
+                    <li key={fit.partTypeId} className="rule-row flex items-center gap-2 py-1">
+                      <span className="flex-1">
+                        <span className="num">{fit.number}</span> {fit.name}
+                        <span className="block text-note">
+                          {fit.grade}
+                          {fit.note && `: ${fit.note}`}; <span className="num">{fit.inBin}</span> in the bin
+                        </span>
+                      </span>
+                      <button
+                        type="button"
+                        className="key key-small"
+                        disabled={changing.busy || head.closed}
+                        onClick={() => changing.press({ ...press, partTypeId: fit.partTypeId })}
+                      >
+                        This instead
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            )}
+            {!seat.renewed && seat.donors.length > 0 && (
+              <div>
+                <h3>Off a donor</h3>
+                <ul>
+                  {seat.donors.map((piece) => (
+                    <li key={piece.id} className="rule-row flex items-center gap-2 py-1">
+                      <span className="flex-1">
+                        <span className="num">{piece.number}</span> {piece.condition},{" "}
+                        <span className="num">{formatMinor(piece.priceMinor)}</span>
+                        <span className="block text-note">
+                          {piece.origin}
+                          {piece.drawer && `; drawer ${piece.drawer}`}
+                        </span>
+                      </span>
+                      <button
+                        type="button"
+                        className="key key-small"
+                        disabled={fromDonor.busy || head.closed}
+                        onClick={() => fromDonor.press({ ...press, donorPieceId: piece.id })}
+                      >
+                        Take it
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            )}
             <OverrideForm key={picked} head={head} positionId={picked} own={overridden.includes(picked)} override={override} />
-            <Refused message={using.message ?? ordering.message ?? undoing.message} />
+            <Refused message={using.message ?? ordering.message ?? undoing.message ?? changing.message ?? fromDonor.message} />
           </div>
         )}
       </div>

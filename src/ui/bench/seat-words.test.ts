@@ -12,6 +12,9 @@ const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
   refitted: false,
   need: null,
   foreseen: false,
+  wantedPartTypeId: "p",
+  fits: [],
+  donors: [],
   ...change,
 });
 

@@ -1,5 +1,7 @@
 export interface SeatFacts {
   readonly positionId: string;
+  /** What the job wants here: the machine's own part, or one foreseen in its stead. */
+  readonly wantedPartTypeId: string;
   readonly priceMinor: number;
   readonly stock: { readonly count: number; readonly keptAside: number; readonly bin: string } | null;
   readonly inTray: boolean;
@@ -9,6 +11,24 @@ export interface SeatFacts {
   readonly refitted: boolean;
   readonly need: "open" | "ordered" | "arrived" | null;
   readonly foreseen: boolean;
+  /** Other parts that go here. */
+  readonly fits: readonly {
+    readonly partTypeId: string;
+    readonly number: string;
+    readonly name: string;
+    readonly grade: string;
+    readonly note: string;
+    readonly inBin: number;
+  }[];
+  /** Pieces off scrapped reels that go here. */
+  readonly donors: readonly {
+    readonly id: number;
+    readonly number: string;
+    readonly condition: "good" | "worn";
+    readonly priceMinor: number;
+    readonly drawer: string;
+    readonly origin: string;
+  }[];
 }
 
 export const needWords = { open: "on the list of needs", ordered: "ordered", arrived: "arrived, kept aside for this reel" } as const;

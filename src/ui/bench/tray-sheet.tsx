@@ -8,6 +8,7 @@ import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { LessonForm } from "./lesson-form";
 import { NextLink } from "./next-link";
 import { PictureKey } from "./picture-key";
 
@@ -34,12 +35,13 @@ interface Props {
   readonly take: Action<{ well: number }>;
   readonly putBack: Action<{ positionId: string }>;
   readonly note: Action<void>;
+  readonly learn: Action<{ number: number }>;
 }
 
 export const wellVerdictWords = { ok: "sound", worn: "worn, goes back", replace: "replace", watch: "watch next time" } as const;
 
 /** Parts come off into numbered wells; the order in the tray is the way back. One press takes the next expected part. */
-export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, expected, wells, take, putBack, note }: Props) {
+export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, expected, wells, take, putBack, note, learn }: Props) {
   const byId = new Map(positions.map((position) => [position.id, position]));
   const [chosen, setChosen] = useState<string | null>(null);
   const [filter, setFilter] = useState("");
@@ -160,55 +162,57 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
           </ol>
         </div>
         {shown && (
-          <form
-            key={shown.positionId}
-            className="flex flex-col gap-3"
-            onSubmit={(event) => {
-              event.preventDefault();
-              const data = new FormData(event.currentTarget);
-              noting.press({
-                jobId: head.jobId,
-                positionId: shown.positionId,
-                verdict: data.get("verdict"),
-                orientation: data.get("orientation"),
-                note: data.get("note"),
-              });
-            }}
-          >
-            <h2>
-              Well {shown.well}: {byId.get(shown.positionId)?.name}
-            </h2>
-            <p className="text-note">{assemblies.find((assembly) => assembly.id === byId.get(shown.positionId)?.assemblyId)?.name}</p>
-            <fieldset className="flex flex-wrap gap-1">
-              <legend className="text-note font-normal">Looked at, it is</legend>
-              {Object.entries(wellVerdictWords).map(([id, words]) => (
-                <label
-                  key={id}
-                  className="flex min-h-10 cursor-pointer items-center gap-2 border border-brass px-2 font-semibold text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
-                >
-                  <input
-                    type="radio"
-                    name="verdict"
-                    value={id}
-                    defaultChecked={shown.verdict === id}
-                    className="h-4 min-h-0 w-4 accent-ink"
-                  />
-                  {words}
-                </label>
-              ))}
-            </fieldset>
-            <Field label="How it lay" error={noting.fields.orientation}>
-              {(field) => <input {...field} name="orientation" defaultValue={shown.orientation} autoComplete="off" />}
-            </Field>
-            <Field label="Note" error={noting.fields.note}>
-              {(field) => <input {...field} name="note" defaultValue={shown.note} autoComplete="off" />}
-            </Field>
-            <button type="submit" className="key" disabled={noting.busy || head.closed}>
-              Keep
-            </button>
-            <Refused message={Object.keys(noting.fields).length ? null : noting.message} />
-            <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
-          </form>
+          <div key={shown.positionId} className="flex flex-col gap-3">
+            <form
+              className="flex flex-col gap-3"
+              onSubmit={(event) => {
+                event.preventDefault();
+                const data = new FormData(event.currentTarget);
+                noting.press({
+                  jobId: head.jobId,
+                  positionId: shown.positionId,
+                  verdict: data.get("verdict"),
+                  orientation: data.get("orientation"),
+                  note: data.get("note"),
+                });
+              }}
+            >
+              <h2>
+                Well {shown.well}: {byId.get(shown.positionId)?.name}
+              </h2>
+              <p className="text-note">{assemblies.find((assembly) => assembly.id === byId.get(shown.positionId)?.assemblyId)?.name}</p>
+              <fieldset className="flex flex-wrap gap-1">
+                <legend className="text-note font-normal">Looked at, it is</legend>
+                {Object.entries(wellVerdictWords).map(([id, words]) => (
+                  <label
+                    key={id}
+                    className="flex min-h-10 cursor-pointer items-center gap-2 border border-brass px-2 font-semibold text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
+                  >
+                    <input
+                      type="radio"
+                      name="verdict"
+                      value={id}
+                      defaultChecked={shown.verdict === id}
+                      className="h-4 min-h-0 w-4 accent-ink"
+                    />
+                    {words}
+                  </label>
+                ))}
+              </fieldset>
+              <Field label="How it lay" error={noting.fields.orientation}>
+                {(field) => <input {...field} name="orientation" defaultValue={shown.orientation} autoComplete="off" />}
+              </Field>
+              <Field label="Note" error={noting.fields.note}>
+                {(field) => <input {...field} name="note" defaultValue={shown.note} autoComplete="off" />}
+              </Field>
+              <button type="submit" className="key" disabled={noting.busy || head.closed}>
+                Keep
+              </button>
+              <Refused message={Object.keys(noting.fields).length ? null : noting.message} />
+              <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
+            </form>
+            <LessonForm head={head} position={byId.get(shown.positionId)!} learn={learn} />
+          </div>
         )}
       </div>
     </BenchSheet>

@@ -7,15 +7,27 @@ import { FileField } from "@/ui/controls/file-field";
 
 interface Preview {
   readonly rows: number;
+  readonly columns: readonly { column: string; meaning: string }[];
   readonly ignored: readonly string[];
   readonly faults: readonly { row: number; column: string; message: string }[];
   readonly parts: readonly { number: string; name: string; sizes: string }[];
 }
 
 /** A parts list from a spreadsheet: looked at first, faults by row and column, all of it taken or none. */
-export function BringParts({ look, bring }: { look: Action<Preview>; bring: Action<{ count: number }> }) {
+export function BringParts({
+  look,
+  bring,
+  meanings,
+}: {
+  look: Action<Preview>;
+  bring: Action<{ count: number }>;
+  /** What a column can mean, with its words. */
+  meanings: Readonly<Record<string, string>>;
+}) {
   const [text, setText] = useState("");
+  const [mapping, setMapping] = useState<Readonly<Record<string, string>>>({});
   const [preview, setPreview] = useState<Preview | null>(null);
+  const [naming, setNaming] = useState(false);
   const [done, setDone] = useState<number | null>(null);
   const looking = useAct(look, setPreview);
   const bringing = useAct(bring, ({ count }) => {
@@ -35,7 +47,8 @@ export function BringParts({ look, bring }: { look: Action<Preview>; bring: Acti
           setText(read);
           setPreview(null);
           setDone(null);
-          looking.press({ text: read });
+          setMapping({});
+          looking.press({ text: read, mapping: {} });
         }}
       />
       <Refused message={looking.message ?? bringing.message} />
@@ -45,6 +58,34 @@ export function BringParts({ look, bring }: { look: Action<Preview>; bring: Acti
           <p>
             {preview.rows} rows{preview.ignored.length > 0 && `; not read: ${preview.ignored.join(", ")}`}.
           </p>
+          <details
+            open={naming || preview.faults.some((fault) => fault.row === 1)}
+            onToggle={(event) => setNaming(event.currentTarget.open)}
+          >
+            <summary className="cursor-pointer font-semibold text-brass">What each column is</summary>
+            {preview.columns.map(({ column, meaning }) => (
+              <label key={column} className="mt-1 flex items-center gap-2">
+                <span className="w-1/2 truncate">{column}</span>
+                <select
+                  aria-label={`Column ${column} is`}
+                  value={meaning}
+                  disabled={looking.busy}
+                  onChange={(event) => {
+                    const next = { ...mapping, [column]: event.target.value };
+                    setMapping(next);
+                    looking.press({ text, mapping: next });
+                  }}
+                >
+                  <option value="">not read</option>
+                  {Object.entries(meanings).map(([id, words]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            ))}
+          </details>
           {preview.faults.length > 0 ? (
             <>
               <p className="font-semibold">Nothing was taken. Mend these and choose the file again:</p>
@@ -65,7 +106,7 @@ export function BringParts({ look, bring }: { look: Action<Preview>; bring: Acti
                   </li>
                 ))}
               </ul>
-              <button type="button" className="key mt-2" disabled={bringing.busy} onClick={() => bringing.press({ text })}>
+              <button type="button" className="key mt-2" disabled={bringing.busy} onClick={() => bringing.press({ text, mapping })}>
                 Bring {preview.parts.length} parts in
               </button>
             </>

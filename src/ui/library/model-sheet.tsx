@@ -1,217 +1,362 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { type PartShape, shapeSchema, sizeWords } from "@/core/anatomy/shapes";
-import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
+import { addAssembly, addSeat, alongAxis, editPart, editSeat, moveSeat, removeSeat } from "@/core/anatomy/draft";
+import { findSeats } from "@/core/anatomy/find-seats";
+import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
+import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
 import type { Action } from "@/ui/act/press";
-import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
-import { Key, MainKey } from "@/ui/controls/keys";
-import { Glyph } from "@/ui/glyphs/glyph";
-import { PlateView } from "@/ui/glyphs/plate";
+import { Field } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+import { PlateView, type Shade } from "@/ui/glyphs/plate";
 import { PlateTabs } from "@/ui/glyphs/plate-tabs";
-import { type BlockCell, CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { AxisList } from "./axis-list";
+import { ModelLeaf, type ModelProps } from "./model-leaf";
 import { PictureSchematic, type ShownPicture } from "./picture-schematic";
-import { SeatForm } from "./seat-form";
+import { type SeatLeafName, SeatPanel } from "./seat-panel";
+import { useDraft } from "./use-draft";
 
-interface Props {
-  readonly modelId: string;
-  readonly versionNumber: number;
-  readonly cells: readonly BlockCell[];
+export interface SeatWear {
+  /** Teardowns of this model that had this seat in the tray. */
+  readonly seen: number;
+  readonly worn: number;
+}
+
+interface Props extends ModelProps {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
+  readonly wear: Readonly<Record<string, SeatWear>>;
+  readonly stock: Readonly<Record<string, { readonly count: number; readonly minimum: number }>>;
   readonly save: Action<{ number: number }>;
   readonly picture: ShownPicture | null;
   readonly mark: Action<void>;
 }
 
-/** What was edited of one seat since the last save. */
-export interface SeatEdit {
-  readonly name?: string;
-  readonly ordinal?: number;
-  readonly turned?: boolean;
-  readonly guessed?: boolean;
-  readonly orientation?: string;
-  readonly caution?: string;
-  readonly shape?: PartShape;
-}
-type Edits = Readonly<Record<string, SeatEdit>>;
+const kinds = (Object.entries(kindWords) as [PartKind, string][]).sort((a, b) => (a[1] < b[1] ? -1 : 1));
 
-/**
- * A model's schematic, and the machine edited in place: a seat is renamed, measured, turned over, moved along its axis or confirmed, and the
- * plate is drawn anew at once. Saving makes the next version; jobs keep the one they were opened with.
- */
-export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, save, picture, mark }: Props) {
-  const [history, setHistory] = useState<readonly Edits[]>([{}]);
-  const edits = history.at(-1)!;
-  const act = useAct(save, () => setHistory([{}]));
+/** A model's schematic, and the machine edited in place: every change is drawn at once, undone by one key, and saved as the next version. */
+export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, wear, stock, save, picture, mark }: Props) {
+  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
+  const { draft, types, change } = drafting;
   const [plateId, setPlateId] = useState("overview");
   const [picked, setPicked] = useState<string | null>(null);
+  const [highlight, setHighlight] = useState("");
+  const [sought, setSought] = useState("");
+  const [adding, setAdding] = useState(false);
+  const [leaf, setLeaf] = useState<SeatLeafName>("Part");
 
-  const edited = useMemo(() => {
-    const types = new Map(Object.entries(partTypes));
-    const positions = anatomy.positions.map((position): Position => {
-      const edit = edits[position.id];
-      if (!edit) return position;
-      const { shape, ...seat } = edit;
-      const type = types.get(position.partTypeId)!;
-      if (!shape) return { ...position, ...seat };
-      const id = `${type.id}*${position.id}`;
-      types.set(id, { ...type, id, shape });
-      return { ...position, ...seat, partTypeId: id };
-    });
-    return { anatomy: { ...anatomy, positions }, types };
-  }, [anatomy, partTypes, edits]);
-
-  const plates = useMemo(() => [overviewPlate(edited.anatomy, edited.types), ...modelPlates(edited.anatomy, edited.types)], [edited]);
+  const plates = useMemo(() => [overviewPlate(draft.anatomy, types), ...modelPlates(draft.anatomy, types)], [draft.anatomy, types]);
   const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
   const onPicture = plateId === "picture";
-  const row = edited.anatomy.positions.filter((p) => p.assemblyId === plate.assemblyId).sort((a, b) => a.ordinal - b.ordinal);
+  const row = plate.assemblyId === null ? [] : alongAxis(draft.anatomy, plate.assemblyId);
   const position = row.find((p) => p.id === picked);
-  const type = position && edited.types.get(position.partTypeId);
-  const assemblyOf = (seatId: string) =>
-    anatomy.assemblies.find((assembly) => assembly.id === anatomy.positions.find((p) => p.id === seatId)?.assemblyId)?.name ?? "";
-  const change = (changes: Edits) =>
-    setHistory([
-      ...history,
-      { ...edits, ...Object.fromEntries(Object.entries(changes).map(([id, edit]) => [id, { ...edits[id], ...edit }])) },
-    ]);
-
-  /** Swaps the seat with its neighbour along the axis. */
-  const move = (by: 1 | -1) => {
-    if (!position) return;
-    const at = row.findIndex((p) => p.id === position.id);
-    const other = row[at + by];
-    if (other) change({ [position.id]: { ordinal: other.ordinal }, [other.id]: { ordinal: position.ordinal } });
+  const type = position && types.get(position.partTypeId);
+  const found = findSeats(draft.anatomy, types, sought).slice(0, 12);
+  const names = Object.fromEntries(draft.anatomy.positions.map((p) => [p.id, p.name]));
+  const assemblyName = (seatId: string) =>
+    draft.anatomy.assemblies.find((assembly) => assembly.id === draft.anatomy.positions.find((p) => p.id === seatId)?.assemblyId)?.name ??
+    "";
+  const plateOf = (seatId: string) =>
+    plates.find((other) => other.assemblyId !== null && other.callouts.some((callout) => callout.positionIds.includes(seatId)))?.id;
+  const goTo = (seatId: string) => {
+    setPlateId(plateOf(seatId) ?? "overview");
+    setPicked(seatId);
+    setAdding(false);
+  };
+  const choosePlate = (id: string) => {
+    setPlateId(id);
+    setPicked(null);
+    setAdding(false);
   };
 
-  const saveAll = () =>
-    act.press({
-      modelId,
-      baseNumber: versionNumber,
-      seats: Object.keys(edits).map((id) => {
-        const { name, ordinal, turned, guessed, orientation, caution } = edited.anatomy.positions.find((p) => p.id === id)!;
-        return { id, name, ordinal, turned, guessed, orientation, caution, shape: edits[id]!.shape };
+  const roles = [...new Set(draft.anatomy.positions.map((p) => types.get(p.partTypeId)?.role ?? ""))].filter(Boolean).sort();
+  const shades = useMemo(() => {
+    const shadeOf = (seatId: string, partTypeId: string): Shade | 0 => {
+      if (highlight.startsWith("role ")) return types.get(partTypeId)?.role === highlight.slice(5) ? 2 : 0;
+      if (highlight === "wear") {
+        const of = wear[seatId];
+        return !of?.worn ? 0 : of.worn / of.seen >= 0.5 ? 3 : of.worn / of.seen >= 0.2 ? 2 : 1;
+      }
+      if (highlight === "stock") {
+        const bin = stock[partTypeId];
+        return !bin?.count ? 3 : bin.count < bin.minimum ? 2 : 0;
+      }
+      return 0;
+    };
+    return Object.fromEntries(
+      draft.anatomy.positions.flatMap((p) => {
+        const shade = shadeOf(p.id, p.partTypeId);
+        return shade ? [[p.id, shade]] : [];
       }),
-    });
-  const count = Object.keys(edits).length;
-  const guesses = anatomy.positions.filter((p) => p.guessed).length;
+    );
+  }, [highlight, draft.anatomy, types, wear, stock]);
+  const states = Object.fromEntries(
+    draft.anatomy.positions.flatMap((p) => {
+      const of = wear[p.id];
+      if (highlight === "wear" && of?.worn) return [[p.id, `worn in ${of.worn} of ${of.seen}`]];
+      if (highlight === "stock") return [[p.id, `${stock[p.partTypeId]?.count ?? 0} in the bin`]];
+      return [];
+    }),
+  );
+
+  const add = (kind: PartKind) => {
+    const assemblyId = plate.assemblyId ?? draft.anatomy.assemblies[0]!.id;
+    const { draft: next, seatId } = addSeat(draft, { assemblyId, afterSeatId: position?.id ?? row.at(-1)?.id ?? null }, kind, modelId);
+    change(next);
+    setPlateId(plate.assemblyId === null ? assemblyId : plate.id);
+    setPicked(seatId);
+    setAdding(false);
+  };
+  const guesses = draft.anatomy.positions.filter((p) => p.guessed).length;
 
   return (
-    <Sheet
-      fill
-      act={
+    <ModelLeaf
+      modelId={modelId}
+      versionNumber={versionNumber}
+      cells={cells}
+      here="Schematic"
+      drafting={drafting}
+      idle="Touch a number to look or edit"
+      links={
         <>
-          <MainKey disabled={!count} busy={act.busy} words="Save the next version" onPress={saveAll}>
-            {count ? `Save version ${versionNumber + 1}: ${count} ${count === 1 ? "seat" : "seats"}` : "Touch a number to look or edit"}
-          </MainKey>
-          <Key shortcut="u" words="Undo the last edit" disabled={history.length < 2} onPress={() => setHistory(history.slice(0, -1))}>
-            Undo
-          </Key>
+          <a className="act-link" href={`/library/${modelId}/plate.svg?plate=${plate.id}`} download>
+            SVG of this plate
+          </a>
+          <a className="act-link" href={`/library/${modelId}/plates.pdf`} target="_blank" rel="noreferrer">
+            PDF
+          </a>
+          <a className="act-link" href={`/library/${modelId}/model.json`} download>
+            JSON
+          </a>
         </>
       }
-      block={<CornerBlock cells={cells} />}
     >
-      <div className="flex flex-col gap-3">
-        <Refused message={act.message} />
-        {!anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one.</p>}
-        {guesses > 0 && <p>{guesses} seats are guessed from a teardown; their numbers are dashed until somebody confirms them.</p>}
-        <div className="flex flex-wrap gap-1">
-          <PlateTabs plates={plates} chosen={onPicture ? "" : plate.id} onChoose={setPlateId} />
-          <button type="button" className="key key-small" aria-pressed={onPicture} onClick={() => setPlateId("picture")}>
-            Picture
-          </button>
-          <span className="ml-auto flex items-center gap-4">
-            <a className="act-link" href={`/library/${modelId}/plate.svg?plate=${plate.id}`} download>
-              SVG of this plate
-            </a>
-            <a className="act-link" href={`/library/${modelId}/plates.pdf`} target="_blank" rel="noreferrer">
-              PDF
-            </a>
-            <a className="act-link" href={`/library/${modelId}/model.json`} download>
-              JSON
-            </a>
-          </span>
-        </div>
-        {onPicture && <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />}
-        <div className={onPicture ? "hidden" : "h-[330px] border border-ink p-2"}>
-          <PlateView
-            plate={plate}
-            title={`Schematic: ${plate.name}`}
-            names={
-              plate.assemblyId === null
-                ? Object.fromEntries(plate.callouts.map((callout) => [callout.positionIds[0]!, assemblyOf(callout.positionIds[0]!)]))
-                : Object.fromEntries(edited.anatomy.positions.map((p) => [p.id, p.name]))
-            }
-            guessed={new Set(edited.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
-            pickedPositionId={picked}
-            onPick={(id) => {
-              if (plate.assemblyId === null)
-                setPlateId(
-                  plates.find((other) => other.callouts.some((callout) => other.assemblyId !== null && callout.positionIds.includes(id)))
-                    ?.id ?? "overview",
-                );
-              else setPicked(id);
-            }}
-          />
-        </div>
-        {onPicture ? null : position && type ? (
-          <div className="grid gap-6 lg:grid-cols-[auto_1fr_300px]">
-            <Glyph type={type} turned={position.turned} widthPx={150} heightPx={120} />
-            <SeatForm
-              key={`${position.id} ${history.length}`}
-              position={position}
-              shape={type.shape}
-              onChange={(edit) => {
-                if (edit.shape && !shapeSchema.safeParse(edit.shape).success) return false;
-                change({ [position.id]: edit });
-                return true;
-              }}
-              onMove={move}
-            />
-            <div>
-              <p>
-                <Link className="act-link num" href={`/library/part/${position.partTypeId.split("*")[0]}`}>
-                  {type.number}
-                </Link>{" "}
-                {type.name}, {type.material}
-              </p>
-              {position.hole && <p>Hole: {position.hole}</p>}
-              {position.lubricant && (
-                <p>
-                  {position.lubricant.product}, {position.lubricant.amount}: {position.lubricant.why}
-                </p>
-              )}
-              {position.trap && <p className="mt-1 border-l-4 border-ink pl-3">Trap: {position.trap}</p>}
-              {position.caution && <p className="alarm mt-1">{position.caution}</p>}
-            </div>
-          </div>
-        ) : (
-          <ol className="columns-2 gap-6 xl:columns-3">
-            {plate.callouts.map((callout) => {
-              const part = edited.types.get(callout.partTypeId);
-              if (plate.assemblyId === null || !part)
-                return (
-                  <li key={callout.item} className="rule-row flex break-inside-avoid gap-3 py-1">
-                    <span className="num w-6">{callout.item}</span>
-                    {assemblyOf(callout.positionIds[0] ?? "")} <span className="text-note">{callout.positionIds.length} seats</span>
-                  </li>
-                );
-              return (
-                <li key={callout.item} className="rule-row flex break-inside-avoid gap-3 py-1">
-                  <span className="num w-6">{callout.item}</span>
-                  <span>
-                    <span className="num text-note">{part.number}</span> {part.name}
-                    {callout.positionIds.length > 1 && ` ×${callout.positionIds.length}`}{" "}
-                    <span className="num text-note">{sizeWords(part.shape)}</span>
-                  </span>
-                </li>
-              );
-            })}
-          </ol>
-        )}
+      {!draft.anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one, or add its parts here.</p>}
+      {guesses > 0 && <p>{guesses} seats are guessed; their numbers are dashed until somebody confirms them.</p>}
+      <div className="flex flex-wrap gap-1">
+        <PlateTabs plates={plates} chosen={onPicture ? "" : plate.id} onChoose={choosePlate} />
+        <button type="button" className="key key-small" aria-pressed={onPicture} onClick={() => choosePlate("picture")}>
+          Picture
+        </button>
       </div>
-    </Sheet>
+      {onPicture ? (
+        <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />
+      ) : (
+        <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_350px]">
+          <div className="flex min-w-0 flex-col gap-2">
+            <div className="flex flex-wrap items-start gap-2">
+              <Field label="Find on the schematic: a name, number or size" className="w-64">
+                {(field) => (
+                  <input
+                    {...field}
+                    type="search"
+                    value={sought}
+                    onChange={(event) => setSought(event.target.value)}
+                    autoComplete="off"
+                    placeholder="washer 20 × 8 × 1"
+                  />
+                )}
+              </Field>
+              <Field label="Highlight" className="w-52">
+                {(field) => (
+                  <select {...field} value={highlight} onChange={(event) => setHighlight(event.target.value)}>
+                    <option value="">nothing</option>
+                    <option value="wear">what wears here</option>
+                    <option value="stock">what the bins lack</option>
+                    {roles.map((role) => (
+                      <option key={role} value={`role ${role}`}>
+                        {role.replaceAll("-", " ")}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+              {sought.trim() && (
+                <ul className="flex flex-1 flex-wrap gap-1 pt-4" aria-label="Found">
+                  {found.map((seat) => (
+                    <li key={seat.id}>
+                      <button type="button" className="key key-small" onClick={() => goTo(seat.id)}>
+                        {seat.name}
+                      </button>
+                    </li>
+                  ))}
+                  {!found.length && <li>Nothing here is called or measured so.</li>}
+                </ul>
+              )}
+            </div>
+            <div className="h-[345px] border border-ink p-2">
+              <PlateView
+                plate={plate}
+                title={`Schematic: ${plate.name}`}
+                names={
+                  plate.assemblyId === null
+                    ? Object.fromEntries(plate.callouts.map((c) => [c.positionIds[0]!, assemblyName(c.positionIds[0]!)]))
+                    : names
+                }
+                guessed={new Set(draft.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
+                shades={shades}
+                states={states}
+                pickedPositionId={picked}
+                onPick={(id) => (plate.assemblyId === null ? choosePlate(plateOf(id) ?? "overview") : goTo(id))}
+              />
+            </div>
+            {row.length > 0 && (
+              <AxisList row={row} types={types} picked={picked} onPick={goTo} onMove={(id, to) => change(moveSeat(draft, id, to))} />
+            )}
+          </div>
+          <div className="flex min-w-0 flex-col gap-3 lg:max-h-[560px] lg:overflow-y-auto lg:pr-1">
+            {position && type && (
+              <>
+                <SeatPanel
+                  key={`${position.id} ${drafting.turn}`}
+                  anatomy={draft.anatomy}
+                  position={position}
+                  type={type}
+                  onSeat={(edit) => change(editSeat(draft, position.id, edit))}
+                  onPart={(edit) => change(editPart(draft, position.id, edit, types))}
+                  leaf={leaf}
+                  onLeaf={setLeaf}
+                />
+                <div className="flex flex-wrap gap-2">
+                  <Key
+                    className="key-small"
+                    shortcut="ArrowLeft"
+                    words="Move towards the base"
+                    onPress={() => change(moveSeat(draft, position.id, row.indexOf(position) - 1))}
+                  >
+                    ◂ Base
+                  </Key>
+                  <Key
+                    className="key-small"
+                    shortcut="ArrowRight"
+                    words="Move outward"
+                    onPress={() => change(moveSeat(draft, position.id, row.indexOf(position) + 1))}
+                  >
+                    Outward ▸
+                  </Key>
+                  <Key
+                    className="key-small"
+                    shortcut="t"
+                    words="Turn over"
+                    onPress={() => change(editSeat(draft, position.id, { turned: !position.turned }))}
+                  >
+                    Turn over
+                  </Key>
+                  {(position.guessed || position.verify.length > 0) && (
+                    <Key
+                      className="key-small"
+                      shortcut="y"
+                      words="Confirm this seat"
+                      onPress={() => change(editSeat(draft, position.id, { guessed: false, verify: [] }))}
+                    >
+                      It is so: confirm
+                    </Key>
+                  )}
+                  <Key
+                    className="key-small"
+                    disabled={draft.anatomy.positions.length < 2}
+                    onPress={() => {
+                      change(removeSeat(draft, position.id));
+                      setPicked(null);
+                    }}
+                  >
+                    Take it out
+                  </Key>
+                </div>
+              </>
+            )}
+            <div className="flex flex-wrap gap-2">
+              <Key className="key-small" shortcut="a" words="Add a part" pressed={adding} onPress={() => setAdding(!adding)}>
+                {position ? "Add a part after it" : "Add a part"}
+              </Key>
+              {plate.assemblyId === null && (
+                <NewAssembly
+                  onAdd={(name, side) => {
+                    const { draft: next, assemblyId } = addAssembly(draft, { name, side });
+                    change(next);
+                    setPlateId(assemblyId);
+                  }}
+                />
+              )}
+            </div>
+            {adding && (
+              <ul className="flex flex-wrap gap-1" aria-label="Kinds of part">
+                {kinds.map(([kind, words]) => (
+                  <li key={kind}>
+                    <button type="button" className="key key-small" onClick={() => add(kind)}>
+                      {words}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            )}
+            {!position && (
+              <ol>
+                {plate.callouts.map((callout) => {
+                  const id = callout.positionIds[0];
+                  const part = types.get(callout.partTypeId);
+                  if (!id) return null;
+                  return (
+                    <li key={callout.item} className="rule-row flex items-baseline gap-2 py-1">
+                      <span className="num w-6 shrink-0">{callout.item}</span>
+                      {plate.assemblyId === null || !part ? (
+                        <button type="button" className="act-link text-left" onClick={() => choosePlate(plateOf(id) ?? "overview")}>
+                          {assemblyName(id)} <span className="font-normal text-ink text-note">{callout.positionIds.length} seats</span>
+                        </button>
+                      ) : (
+                        <span>
+                          <Link className="act-link num" href={`/library/part/${part.id}`}>
+                            {part.number}
+                          </Link>{" "}
+                          {part.name}
+                          {callout.positionIds.length > 1 && ` ×${callout.positionIds.length}`}{" "}
+                          <span className="num text-note">{sizeWords(part.shape)}</span>
+                        </span>
+                      )}
+                    </li>
+                  );
+                })}
+              </ol>
+            )}
+          </div>
+        </div>
+      )}
+    </ModelLeaf>
+  );
+}
+
+const sides = { handle: "handle side", tail: "tail side", frame: "frame" } as const;
+
+function NewAssembly({ onAdd }: { onAdd: (name: string, side: keyof typeof sides) => void }) {
+  const [name, setName] = useState("");
+  const [side, setSide] = useState<keyof typeof sides>("handle");
+  return (
+    <form
+      className="flex w-full items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim()) onAdd(name.trim().slice(0, 60), side);
+        setName("");
+      }}
+    >
+      <Field label="A new assembly" className="flex-1">
+        {(field) => <input {...field} value={name} onChange={(event) => setName(event.target.value)} autoComplete="off" />}
+      </Field>
+      <Field label="on the" className="w-28">
+        {(field) => (
+          <select {...field} value={side} onChange={(event) => setSide(event.target.value as keyof typeof sides)}>
+            {Object.entries(sides).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <button type="submit" className="key key-small" disabled={!name.trim()}>
+        Add
+      </button>
+    </form>
   );
 }

@@ -42,6 +42,17 @@ interface Props {
     minimum: number;
     keptAside: number;
   }[];
+  /** Pieces off scrapped reels, each with the reel it came from. */
+  readonly donors: readonly {
+    id: number;
+    number: string;
+    name: string;
+    condition: string;
+    priceMinor: number;
+    drawer: string;
+    origin: string;
+    reelId: number;
+  }[];
   readonly currency: string;
   readonly highlight: string | null;
   readonly place: Action<{ orderId: number }>;
@@ -51,7 +62,7 @@ interface Props {
 }
 
 /** Needs pooled over jobs, orders under way, the bins. */
-export function StoresSheet({ needs, orders, stock, currency, highlight, place, receive, withdraw, count }: Props) {
+export function StoresSheet({ needs, orders, stock, donors, currency, highlight, place, receive, withdraw, count }: Props) {
   const suppliers = new Map<string, { name: string; postageMinor: number; leadDays: number; ids: number[]; sumMinor: number }>();
   for (const need of needs)
     for (const offer of need.offers) {
@@ -193,6 +204,37 @@ export function StoresSheet({ needs, orders, stock, currency, highlight, place, 
               ))}
             </tbody>
           </table>
+          {donors.length > 0 && (
+            <>
+              <h2 className="mt-6">Off donors</h2>
+              <table className="plain-table">
+                <thead>
+                  <tr>
+                    <th>Drawer</th>
+                    <th>Piece</th>
+                    <th>Came off</th>
+                    <th className="text-right">Asked, {currency}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {donors.map((piece) => (
+                    <tr key={piece.id}>
+                      <td>{piece.drawer || "–"}</td>
+                      <td>
+                        <span className="num">{piece.number}</span> {piece.name}, {piece.condition}
+                      </td>
+                      <td>
+                        <Link className="act-link" href={`/ledger/reel/${piece.reelId}`} prefetch={false}>
+                          {piece.origin}
+                        </Link>
+                      </td>
+                      <td className="num text-right">{formatMinor(piece.priceMinor)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
+          )}
         </section>
       </div>
     </Sheet>

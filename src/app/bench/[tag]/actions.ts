@@ -2,14 +2,17 @@
 import { z } from "zod";
 import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { doStep, failGate, skipStep, undoStep } from "@/data/build";
+import { chooseEdition } from "@/data/choose-edition";
 import { addFinding, removeFinding } from "@/data/findings";
 import { overrideSeat } from "@/data/machine";
 import { recordObservation } from "@/data/observations";
 import { addNeed } from "@/data/orders";
+import { learn } from "@/data/playbook";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
 import { closeJob, markReady, tickBrought } from "@/data/returns";
-import { fitFromStock, returnToStock } from "@/data/stock";
+import { fitFromDonor, fitFromStock, returnToStock } from "@/data/stock";
 import { leaveOut, noteWell, putBackLast, takePart, wellVerdicts } from "@/data/tray";
+import { wantInstead, wantKit } from "@/data/wanted-part";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
 
@@ -114,6 +117,56 @@ const note = defineAction({
 });
 export async function noteTrayWell(press: Press) {
   return note(press);
+}
+
+const instead = defineAction({
+  name: "want-instead",
+  permission: "bench",
+  input: seat.extend({ partTypeId: z.string().max(60) }),
+  run: (ctx, input) => wantInstead(ctx, input.jobId, input.positionId, input.partTypeId),
+});
+export async function wantPartInstead(press: Press) {
+  return instead(press);
+}
+
+const donorPiece = defineAction({
+  name: "use-donor-piece",
+  permission: "bench",
+  input: seat.extend({ donorPieceId: z.number().int().positive() }),
+  run: (ctx, input) => fitFromDonor(ctx, input.jobId, input.positionId, input.donorPieceId),
+});
+export async function useDonorPiece(press: Press) {
+  return donorPiece(press);
+}
+
+const conversion = defineAction({
+  name: "foresee-kit",
+  permission: "bench",
+  input: z.object({ jobId, kitId: z.string().max(60) }),
+  run: (ctx, input) => wantKit(ctx, input.jobId, input.kitId),
+});
+export async function foreseeKit(press: Press) {
+  return conversion(press);
+}
+
+const lesson = defineAction({
+  name: "learn",
+  permission: "bench",
+  input: seat.extend({ about: z.enum(["caution", "trap", "confirmed"]), words: z.string().max(200, "At most 200 characters.") }),
+  run: (ctx, { jobId: id, ...taught }) => learn(ctx, id, taught),
+});
+export async function learnFromJob(press: Press) {
+  return lesson(press);
+}
+
+const edition = defineAction({
+  name: "choose-edition",
+  permission: "bench",
+  input: z.object({ jobId, editionId: z.string().max(60).nullable() }),
+  run: (ctx, input) => chooseEdition(ctx, input.jobId, input.editionId),
+});
+export async function chooseReelEdition(press: Press) {
+  return edition(press);
 }
 
 const use = defineAction({

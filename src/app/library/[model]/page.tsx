@@ -1,28 +1,20 @@
-import { notFound } from "next/navigation";
-import { familyWords } from "@/core/families/family-ids";
 import { findModelPicture } from "@/data/model-pictures";
-import { findModel, getCurrentModelVersion } from "@/data/models";
+import { listSeatWear } from "@/data/seat-wear";
+import { listStock } from "@/data/stock";
 import { ModelSheet } from "@/ui/library/model-sheet";
-import { getDb } from "../../server";
 import { markPicture, saveModelVersion } from "../actions";
+import { loadModel, type ModelPageProps } from "./model";
 
-export default async function ModelPage({ params }: { params: Promise<{ model: string }> }) {
-  const db = getDb();
-  const model = findModel(db, (await params).model);
-  if (!model) notFound();
-  const version = getCurrentModelVersion(db, model.id);
+export default async function ModelPage(props: ModelPageProps) {
+  const { db, model, version, leaf } = await loadModel(props);
   return (
     <ModelSheet
       key={version.number}
-      modelId={model.id}
-      versionNumber={version.number}
-      cells={[
-        { label: "Model", value: `${model.maker} ${model.name}`, large: true },
-        { label: "Family", value: familyWords[model.family] },
-        { label: "Version", value: String(version.number) },
-      ]}
+      {...leaf}
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
+      wear={listSeatWear(db, model.id)}
+      stock={Object.fromEntries(listStock(db).map(({ partTypeId, count, minimum }) => [partTypeId, { count, minimum }]))}
       save={saveModelVersion}
       picture={findModelPicture(db, model.id)}
       mark={markPicture}

@@ -1,5 +1,9 @@
+import { gradeWords } from "@/core/interchange/interchange";
+import { listDonorPieces } from "@/data/donors";
+import { listFitsOfModel, listKits } from "@/data/interchange";
 import { priceInJob } from "@/data/jobs";
 import { listOverrides } from "@/data/machine";
+import { findPartType } from "@/data/models";
 import { listNeeds } from "@/data/orders";
 import { getQuote } from "@/data/quotes";
 import { findStock } from "@/data/stock";
@@ -8,7 +12,7 @@ import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet } from "@/ui/bench/parts-sheet";
 import type { SeatFacts } from "@/ui/bench/seat-words";
 import { getDb } from "../../../server";
-import { orderPart, overrideReelSeat, undoUsePartHere, usePartHere } from "../actions";
+import { foreseeKit, orderPart, overrideReelSeat, undoUsePartHere, useDonorPiece, usePartHere, wantPartInstead } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Parts" };
@@ -20,14 +24,27 @@ export default async function PartsPage(props: StationProps) {
   const needs = new Map(
     listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id }).map((need) => [need.positionId, need.state]),
   );
-  const foreseen = new Set(getQuote(db, job).parts.map((part) => part.positionId));
+  const foreseen = new Map(getQuote(db, job).parts.map((part) => [part.positionId, part.partTypeId]));
   if (!version.anatomy.positions.length) return <NoSchematic head={head} station="parts" />;
+  const fits = listFitsOfModel(db, version.model.id);
+  const donors = listDonorPieces(db);
+  const partTypes = new Map(version.partTypes);
+  const part = (id: string) => {
+    const known = partTypes.get(id) ?? findPartType(db, id);
+    if (known) partTypes.set(id, known);
+    return known;
+  };
   const seats: SeatFacts[] = version.anatomy.positions.map((position) => {
-    const stock = findStock(db, position.partTypeId);
+    const wantedPartTypeId = foreseen.get(position.id) ?? position.partTypeId;
+    part(wantedPartTypeId);
+    const stock = findStock(db, wantedPartTypeId);
     const well = wells.get(position.id);
+    const offered = fits.get(position.id) ?? [];
+    const fitting = new Set([wantedPartTypeId, position.partTypeId, ...offered.map((fit) => fit.partTypeId)]);
     return {
       positionId: position.id,
-      priceMinor: priceInJob(db, job.id, position.partTypeId),
+      wantedPartTypeId,
+      priceMinor: priceInJob(db, job.id, wantedPartTypeId),
       stock: stock ? { count: stock.count, keptAside: stock.keptAside, bin: stock.bin } : null,
       inTray: well !== undefined,
       well: well?.well ?? null,
@@ -36,19 +53,51 @@ export default async function PartsPage(props: StationProps) {
       refitted: well?.refitted ?? false,
       need: (needs.get(position.id) as SeatFacts["need"]) ?? null,
       foreseen: foreseen.has(position.id),
+      fits: offered
+        .filter((fit) => fit.partTypeId !== wantedPartTypeId)
+        .flatMap((fit) => {
+          const type = part(fit.partTypeId);
+          if (!type) return [];
+          const note = [fit.note, fit.mark && `look for ${fit.mark}`].filter(Boolean).join("; ");
+          return [
+            {
+              partTypeId: type.id,
+              number: type.number,
+              name: type.name,
+              grade: gradeWords[fit.grade],
+              note,
+              inBin: findStock(db, type.id)?.count ?? 0,
+            },
+          ];
+        }),
+      donors: donors
+        .filter((piece) => fitting.has(piece.partTypeId))
+        .map(({ id, number, condition, priceMinor, drawer, origin }) => ({ id, number, condition, priceMinor, drawer, origin })),
     };
   });
   return (
     <PartsSheet
       head={head}
       anatomy={version.anatomy}
-      partTypes={Object.fromEntries(version.partTypes)}
+      partTypes={Object.fromEntries(partTypes)}
       seats={seats}
+      kits={listKits(db, version.model.id).map(({ id, name, note, caution, seats: of }) => ({
+        id,
+        name,
+        note,
+        caution,
+        parts: of.length,
+        priceMinor: of.reduce((sum, { partTypeId }) => sum + (part(partTypeId)?.priceMinor ?? 0), 0),
+        wanted: of.every(({ positionId, partTypeId }) => foreseen.get(positionId) === partTypeId),
+      }))}
       currency={job.currency}
       use={usePartHere}
       undoUse={undoUsePartHere}
       order={orderPart}
       override={overrideReelSeat}
+      instead={wantPartInstead}
+      fromDonor={useDonorPiece}
+      convert={foreseeKit}
       overridden={[...listOverrides(db, job.reel.id).keys()]}
     />
   );

@@ -4,7 +4,7 @@ import { expectedNext, listWells } from "@/data/tray";
 import { LooseTraySheet } from "@/ui/bench/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/tray-sheet";
 import { getDb } from "../../../server";
-import { noteTrayWell, putLastBack, takePartOff } from "../actions";
+import { learnFromJob, noteTrayWell, putLastBack, takePartOff } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "../loose-actions";
 
@@ -39,6 +39,7 @@ export default async function StripPage(props: StationProps) {
       take={takePartOff}
       putBack={putLastBack}
       note={noteTrayWell}
+      learn={learnFromJob}
     />
   );
 }

@@ -3,6 +3,7 @@ import { notFound } from "next/navigation";
 import { findFault } from "@/core/diagnosis/faults";
 import { formatMinor } from "@/core/money/money";
 import { protocolFor } from "@/core/proving/protocol";
+import { listDonorSeats, listPiecesOfDonor } from "@/data/donors";
 import { listFindings } from "@/data/findings";
 import { listFittedParts } from "@/data/history";
 import { listJobsOfReel } from "@/data/jobs";
@@ -11,8 +12,10 @@ import { listObservations } from "@/data/observations";
 import { findReel } from "@/data/reels";
 import { HistoryChart } from "@/ui/charts/history-chart";
 import { dateWords } from "@/ui/dates";
+import { ScrapForm } from "@/ui/ledger/scrap-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../../../server";
+import { scrapForParts } from "../../actions";
 
 export const metadata = { title: "Reel" };
 
@@ -32,6 +35,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
     return found ? (found.value === null ? found.verdict : Number(found.value.toFixed(1))) : "–";
   };
   const protocol = protocolFor(findModel(db, reel.modelId)!.family);
+  const given = listPiecesOfDonor(db, reel.id);
   const oldestFirst = [...visits].reverse();
   return (
     <Sheet
@@ -99,6 +103,30 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
           ))}
         </tbody>
       </table>
+      {given.length > 0 ? (
+        <div className="mt-4">
+          <h2>It gave its parts</h2>
+          <ul className="columns-1 gap-8 lg:columns-2">
+            {given.map((piece) => (
+              <li key={piece.id} className="rule-row py-1">
+                <span className="num">{piece.number}</span> {piece.name}, {piece.condition}
+                {piece.drawer && `, drawer ${piece.drawer}`}:{" "}
+                {piece.usedTag ? (
+                  <Link className="act-link num" href={`/bench/${piece.usedTag}`}>
+                    went into {piece.usedTag}
+                  </Link>
+                ) : (
+                  "lies in its drawer"
+                )}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ) : (
+        !visits.some((visit) => !visit.job.closedAt) && (
+          <ScrapForm reelId={reel.id} seats={listDonorSeats(db, reel.id)} scrap={scrapForParts} />
+        )
+      )}
     </Sheet>
   );
 }

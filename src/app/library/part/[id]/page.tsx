@@ -2,24 +2,31 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { findBearing } from "@/core/bearings/find-bearing";
+import { gradeWords } from "@/core/interchange/interchange";
 import { formatMinor } from "@/core/money/money";
-import { findPartType, listSeatsOfPart } from "@/data/models";
+import { listDonorPieces } from "@/data/donors";
+import { listPlaces } from "@/data/interchange";
+import { findPartByNumber, findPartType } from "@/data/models";
 import { listOffers } from "@/data/orders";
 import { getShopSettings } from "@/data/settings";
 import { findStock } from "@/data/stock";
 import { Glyph } from "@/ui/glyphs/glyph";
+import { PartFactsForm } from "@/ui/library/part-facts-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../../../server";
+import { savePartFacts } from "../../fits-actions";
 
 export const metadata = { title: "Part" };
 
-/** One catalogue entry: what it is, where it sits, who sells it, and for a bearing its number in the standard's table. */
+/** One catalogue entry: what it is, where it sits and where else it fits, who sells it, and for a bearing its number in the standard's table. */
 export default async function PartPage({ params }: { params: Promise<{ id: string }> }) {
   const db = getDb();
   const part = findPartType(db, decodeURIComponent((await params).id));
   if (!part) notFound();
-  const seats = listSeatsOfPart(db, part.id);
+  const { places, not } = listPlaces(db, part.id);
   const stock = findStock(db, part.id);
+  const donors = listDonorPieces(db, part.id);
+  const next = part.supersededBy ? findPartByNumber(db, part.supersededBy) : null;
   const { currency } = getShopSettings(db);
   const standard = part.shape.kind === "bearing" ? findBearing(part.shape) : [];
   return (
@@ -38,29 +45,65 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
       <div className="grid gap-8 lg:grid-cols-[320px_1fr_1fr]">
         <div>
           <h1>{part.name}</h1>
-          <Glyph type={part} widthPx={300} heightPx={220} />
+          <Glyph type={part} widthPx={300} heightPx={200} />
           <p className="num">{sizeWords(part.shape)}</p>
-          <p>{part.material}</p>
+          <p>
+            {part.material}
+            {part.thread === "left" && <strong>, left-hand thread</strong>}
+            {part.flies && <strong>, flies when freed</strong>}
+          </p>
+          {part.hazard && <p className="alarm my-1">{part.hazard} Makers and local rules stand above this.</p>}
           <p>
             <span className="num text-head">{formatMinor(part.priceMinor)}</span> {currency}
           </p>
+          {part.supersededBy && (
+            <p>
+              Sold now as{" "}
+              {next ? (
+                <Link className="act-link num" href={`/library/part/${next.id}`}>
+                  {next.number}
+                </Link>
+              ) : (
+                <span className="num">{part.supersededBy}</span>
+              )}
+              .
+            </p>
+          )}
           {standard.map((size) => (
             <p key={size.number}>
               Bearing <strong className="num">{size.number}</strong>, the {size.width === "both" ? "one" : size.width} width (
               {size.offMm.toFixed(2)} mm off). <span className="text-note">ISO 15 / ABMA 20</span>
             </p>
           ))}
+          <PartFactsForm
+            partTypeId={part.id}
+            price={formatMinor(part.priceMinor)}
+            supersededBy={part.supersededBy ?? ""}
+            hazard={part.hazard ?? ""}
+            save={savePartFacts}
+          />
         </div>
         <div>
-          <h2>Where it sits</h2>
-          {!seats.length && <p>In no model of the library.</p>}
+          <h2>Where it sits, and where else it fits</h2>
+          {!places.length && <p>In no model of the library.</p>}
           <ul>
-            {seats.map((seat) => (
-              <li key={`${seat.modelId} ${seat.assembly} ${seat.seat}`} className="rule-row py-1">
-                <Link className="act-link" href={`/library/${seat.modelId}`}>
+            {places.map(({ seat, grade, note, because }) => (
+              <li key={`${seat.modelId} ${seat.positionId}`} className="rule-row py-1">
+                <Link className="act-link" href={`/library/${seat.modelId}`} prefetch={false}>
                   {seat.model}
                 </Link>{" "}
-                {seat.seat} <span className="text-note">{seat.assembly}</span>
+                {seat.seat}
+                {grade !== "same-number" && (
+                  <span className="block text-note">
+                    {gradeWords[grade]}: {because}
+                    {note && `; ${note}`}
+                  </span>
+                )}
+              </li>
+            ))}
+            {not.map(({ model, why }) => (
+              <li key={model} className="rule-row py-1">
+                <strong>Not in {model}</strong>: {why}
               </li>
             ))}
           </ul>
@@ -71,6 +114,16 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
             <p key={offer.supplierId} className="rule-row py-1">
               {offer.supplierName} <span className="num">{formatMinor(offer.priceMinor)}</span>, post{" "}
               <span className="num">{formatMinor(offer.postageMinor)}</span>, {offer.leadDays} days
+            </p>
+          ))}
+          {donors.map((piece) => (
+            <p key={piece.id} className="rule-row py-1">
+              Off{" "}
+              <Link className="act-link" href={`/ledger/reel/${piece.reelId}`} prefetch={false}>
+                {piece.origin}
+              </Link>
+              , {piece.condition}, <span className="num">{formatMinor(piece.priceMinor)}</span>
+              {piece.drawer && `, drawer ${piece.drawer}`}
             </p>
           ))}
           <Link className="act-link" href={`/stores?part=${part.id}`}>

@@ -1,0 +1,22 @@
+import { listSerialRules } from "@/data/editions";
+import { EditionsSheet } from "@/ui/library/editions-sheet";
+import { saveMakerRules, saveModelVersion } from "../../actions";
+import { loadModel, type ModelPageProps } from "../model";
+
+export const metadata = { title: "Editions" };
+
+export default async function EditionsPage(props: ModelPageProps) {
+  const { db, model, version, leaf } = await loadModel(props);
+  return (
+    <EditionsSheet
+      key={version.number}
+      {...leaf}
+      maker={model.maker}
+      anatomy={version.anatomy}
+      partTypes={Object.fromEntries(version.partTypes)}
+      rules={listSerialRules(db, model.maker)}
+      save={saveModelVersion}
+      saveRules={saveMakerRules}
+    />
+  );
+}

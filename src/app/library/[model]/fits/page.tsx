@@ -1,0 +1,50 @@
+import type { PartType } from "@/core/anatomy/types";
+import { listFits, listInterchangeSets, listKits } from "@/data/interchange";
+import { findPartType, listModels } from "@/data/models";
+import { findStock } from "@/data/stock";
+import { FitsSheet } from "@/ui/library/fits-sheet";
+import { removeSharedSet, saveModelKit, saveSharedSet } from "../../fits-actions";
+import { loadModel, type ModelPageProps } from "../model";
+
+export const metadata = { title: "Fits and kits" };
+
+export default async function FitsPage({ params, searchParams }: ModelPageProps & { searchParams: Promise<{ seat?: string }> }) {
+  const { db, model, version, leaf } = await loadModel({ params });
+  const { positions } = version.anatomy;
+  const wanted = (await searchParams).seat;
+  const seatId = positions.find((position) => position.id === wanted)?.id ?? positions[0]?.id ?? "";
+  const known = new Map<string, PartType | null>();
+  const part = (id: string) => {
+    if (!known.has(id)) known.set(id, findPartType(db, id));
+    return known.get(id) ?? null;
+  };
+  const sets = listInterchangeSets(db).filter(
+    (set) => set.members.some((m) => m.modelId === model.id) || set.exclusions.some((out) => out.modelId === model.id),
+  );
+  const single = sets.flatMap((set) => set.members.flatMap(({ partTypeId }) => (partTypeId === undefined ? [] : [partTypeId])));
+  return (
+    <FitsSheet
+      {...leaf}
+      positions={positions}
+      roles={[...new Set([...version.partTypes.values()].map((type) => type.role))].sort()}
+      models={Object.fromEntries(listModels(db).map(({ id, maker, name }) => [id, `${maker} ${name}`]))}
+      sets={sets}
+      kits={listKits(db, model.id).map((kit) => ({
+        kit,
+        parts: kit.seats.flatMap(({ positionId, partTypeId }) => {
+          const type = part(partTypeId);
+          return type ? [{ seat: positions.find((position) => position.id === positionId)?.name ?? positionId, part: type }] : [];
+        }),
+      }))}
+      numbers={Object.fromEntries(single.flatMap((id) => (part(id) ? [[id, part(id)!.number]] : [])))}
+      seatId={seatId}
+      fits={listFits(db, model.id, seatId).flatMap((fit) => {
+        const type = part(fit.partTypeId);
+        return type ? [{ ...fit, part: type, inBin: findStock(db, type.id)?.count ?? 0 }] : [];
+      })}
+      saveSet={saveSharedSet}
+      removeSet={removeSharedSet}
+      saveKit={saveModelKit}
+    />
+  );
+}

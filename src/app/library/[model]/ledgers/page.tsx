@@ -1,0 +1,20 @@
+import { listStock } from "@/data/stock";
+import { LedgersSheet } from "@/ui/library/ledgers-sheet";
+import { saveModelVersion } from "../../actions";
+import { loadModel, type ModelPageProps } from "../model";
+
+export const metadata = { title: "Ledgers of a model" };
+
+export default async function LedgersPage(props: ModelPageProps) {
+  const { db, version, leaf } = await loadModel(props);
+  return (
+    <LedgersSheet
+      key={version.number}
+      {...leaf}
+      anatomy={version.anatomy}
+      partTypes={Object.fromEntries(version.partTypes)}
+      stock={Object.fromEntries(listStock(db).map(({ partTypeId, count }) => [partTypeId, { count }]))}
+      save={saveModelVersion}
+    />
+  );
+}

@@ -1,0 +1,21 @@
+import { listLearnedMinutes } from "@/data/playbook";
+import { PlaybookSheet } from "@/ui/library/playbook-sheet";
+import { putLearnedMinutesIn, saveModelVersion } from "../../actions";
+import { loadModel, type ModelPageProps } from "../model";
+
+export const metadata = { title: "Playbook" };
+
+export default async function PlaybookPage(props: ModelPageProps) {
+  const { db, model, version, leaf } = await loadModel(props);
+  return (
+    <PlaybookSheet
+      key={version.number}
+      {...leaf}
+      anatomy={version.anatomy}
+      partTypes={Object.fromEntries(version.partTypes)}
+      learned={listLearnedMinutes(db, model.id)}
+      save={saveModelVersion}
+      putIn={putLearnedMinutesIn}
+    />
+  );
+}

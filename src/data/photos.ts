@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from "node:crypto";
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, writeSync } from "node:fs";
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { type Context, Refusal } from "./context";
@@ -98,7 +98,7 @@ export function keepPhoto(
   if (!existsSync(file)) {
     const temporary = join(folder(directory), `.${randomUUID()}.tmp`);
     const handle = openSync(temporary, "wx");
-    writeSync(handle, photo.jpeg);
+    writeFileSync(handle, photo.jpeg);
     fsyncSync(handle);
     closeSync(handle);
     renameSync(temporary, file);
@@ -112,8 +112,9 @@ export function keepPhoto(
   return hash;
 }
 
-/** The bytes of a kept picture; null when the hash is unknown or no hash at all. */
+/** The bytes of a kept picture; null when the hash is unknown or no hash at all, or its file was taken away. */
 export function readPhoto(db: Db, hash: string, directory: string = dataDirectory()): Buffer | null {
   if (!/^[0-9a-f]{64}$/.test(hash) || !db.prepare("SELECT 1 FROM photo WHERE hash = ?").get(hash)) return null;
-  return readFileSync(fileOf(hash, directory));
+  const file = fileOf(hash, directory);
+  return existsSync(file) ? readFileSync(file) : null;
 }

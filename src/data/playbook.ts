@@ -1,4 +1,4 @@
-import { editOperation, editSeat, startDraft } from "@/core/anatomy/draft";
+import { editOperation, editSeat, freeOperationId, startDraft } from "@/core/anatomy/draft";
 import { type Anatomy, operationSchema, placeOperationId } from "@/core/anatomy/types";
 import { type LearnedMinutes, learnedMinutes } from "@/core/teardown/learned-minutes";
 import { type Context, Refusal } from "./context";
@@ -73,4 +73,33 @@ export function learn(ctx: Context, jobId: number, lesson: Lesson): { number: nu
   });
   writeJournal(ctx, "lesson-learned", { jobId, reelId: job.reel.id }, { model: model.id, position: seat.id, about: lesson.about });
   return { number: current.number + 1 };
+}
+
+/**
+ * An act a job taught goes into its model's playbook after the one it follows, as the next version: something to do, or a gate to look at.
+ * @throws Refusal when the newest version has no such act to follow.
+ */
+export function learnAct(
+  ctx: Context,
+  jobId: number,
+  taught: { afterOperationId: string; kind: "gate" | "press"; words: string },
+): { number: number } {
+  const job = getOpenJob(ctx.db, jobId);
+  const { model } = getModelVersion(ctx.db, job.modelVersionId);
+  const { anatomy, lineRadiusMm, number } = getCurrentModelVersion(ctx.db, model.id);
+  const words = taught.words.trim();
+  if (!words) throw new Refusal("empty", "What is to be done, or looked at?", "words");
+  if (!actOf(anatomy, taught.afterOperationId))
+    throw new Refusal("no-act", "The newest version of this model has no such act. Look at its playbook in the Library.");
+  if (anatomy.operations.some((operation) => operation.words === words))
+    throw new Refusal("known", "The playbook has this act already.", "words");
+  const act = operationSchema.parse({
+    id: freeOperationId(anatomy, taught.kind),
+    kind: taught.kind,
+    words,
+    after: [taught.afterOperationId],
+  });
+  addModelVersion(ctx, model.id, { lineRadiusMm, anatomy: editOperation(startDraft(anatomy), act).anatomy });
+  writeJournal(ctx, "act-learned", { jobId, reelId: job.reel.id }, { model: model.id, after: taught.afterOperationId });
+  return { number: number + 1 };
 }

@@ -26,7 +26,7 @@ export const defaultShopSettings: ShopSettings = {
   shortcuts: true,
 };
 
-/** The shop's rules; what was never set is the default. A stored value that no longer fits the schema falls back as a whole, loudly. */
+/** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */
 export function getShopSettings(db: Db): ShopSettings {
   const row = db.prepare("SELECT value FROM setting WHERE key = 'shop'").get() as { value: string } | undefined;
   return row ? shopSettingsSchema.parse({ ...defaultShopSettings, ...(JSON.parse(row.value) as object) }) : defaultShopSettings;

@@ -1,6 +1,8 @@
 import { readFileSync } from "node:fs";
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { z } from "zod";
+import { anatomySchema, tightnessClasses, verifiable } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
 import { familyIds } from "@/core/families/family-ids";
 import { modelFromTemplate } from "@/core/families/template";
@@ -23,6 +25,66 @@ describe("a model as JSON", () => {
     const read = readModelJson(text);
     if (!read.ok) throw new Error(read.message);
     expect(writeModelJson(read.value)).toBe(text);
+  });
+
+  it("comes back exactly for random machines to 300 seats, whatever their seats, acts and editions say", () => {
+    const words = fc.string({ minLength: 1, maxLength: 40 });
+    const parts = families["star-drag-bridge"].parts;
+    const ids = (n: number) =>
+      fc.array(
+        fc.nat(n - 1).map((i) => `s${i}`),
+        { maxLength: 3 },
+      );
+    const seat = (n: number) =>
+      fc.record(
+        {
+          name: words,
+          part: fc.nat(parts.length - 1),
+          acrossMm: fc.double({ min: -100, max: 100, noNaN: true }).map((mm) => mm + 0), // JSON knows no −0
+          turned: fc.boolean(),
+          verify: fc.subarray([...verifiable]),
+          restsOn: ids(n),
+          orientation: words,
+          tightness: fc.constantFrom(...tightnessClasses),
+          startOrder: fc.integer({ min: 1, max: 40 }),
+          holeDepthMm: fc.double({ min: 0.1, max: 200, noNaN: true }),
+          lubricant: fc.record(
+            { product: words, amount: words, why: words, drops: fc.integer({ min: 1, max: 9 }) },
+            { requiredKeys: ["product", "amount", "why"] },
+          ),
+        },
+        { requiredKeys: ["name", "part"] },
+      );
+    const machine = fc.integer({ min: 1, max: 300 }).chain((n) => fc.array(seat(n), { minLength: n, maxLength: n }));
+    const editions = fc.array(fc.record({ name: words, fromYear: fc.integer({ min: 1850, max: 2200 }) }, { requiredKeys: ["name"] }), {
+      maxLength: 3,
+    });
+    fc.assert(
+      fc.property(machine, editions, (seats, ways) => {
+        const anatomy = anatomySchema.parse({
+          assemblies: [{ id: "a", name: "A", side: "frame" }],
+          positions: seats.map(({ part, ...rest }, i) => ({
+            ...rest,
+            id: `s${i}`,
+            assemblyId: "a",
+            ordinal: i,
+            partTypeId: parts[part]!.id,
+          })),
+          operations: [{ id: "g", kind: "gate", words: "g", after: ["place-s0"] }],
+          editions: ways.map((way, i) => ({ ...way, id: `e${i}` })),
+        });
+        const text = writeModelJson({
+          model: { id: "qx", maker: "M", name: "N", family: "lever-drag" },
+          lineRadiusMm: 20,
+          partTypes: [...parts],
+          anatomy,
+        });
+        const file = modelFileSchema.parse(JSON.parse(text));
+        expect(file.anatomy).toEqual(anatomy);
+        expect(writeModelJson(file)).toBe(text);
+      }),
+      { numRuns: 25 },
+    );
   });
 
   const broken = (edit: (json: Record<string, never> & ReturnType<typeof file>) => void): string => {

@@ -4,7 +4,7 @@ import { doStep, getBuild } from "@/data/build";
 import { findJob } from "@/data/jobs";
 import { machineOf } from "@/data/machine";
 import { getCurrentModelVersion } from "@/data/models";
-import { learn, listLearnedMinutes, putMinutesIn } from "@/data/playbook";
+import { learn, learnAct, listLearnedMinutes, putMinutesIn } from "@/data/playbook";
 import { listSeatWear } from "@/data/seat-wear";
 import { expectedNext, noteWell, takePart } from "@/data/tray";
 import { openWorkshop, refusal, type Workshop } from "./workshop";
@@ -55,6 +55,21 @@ describe("the playbook", () => {
     learn(shop.ctx, id, { about: "trap", positionId: "handle-nut", words: "Warm it." });
     expect(trap(shop.open())).toBe("The nut was glued. Warm it.");
     expect(refusal(() => learn(shop.ctx, id, { about: "trap", positionId: "handle-nut", words: "y".repeat(190) })).code).toBe("too-long");
+  });
+
+  it("takes an act a job taught, after the one it follows", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    expect(learnAct(shop.ctx, id, { afterOperationId: "place-star", kind: "gate", words: "The star clicks." })).toEqual({ number: 2 });
+    const next = shop.open();
+    for (const seat of expectedNext(shop.db, findJob(shop.db, next)!).slice(0, 6)) takePart(shop.ctx, next, seat);
+    const order = getBuild(shop.db, findJob(shop.db, next)!).steps.map((step) => step.operation.words);
+    expect(order.indexOf("The star clicks.")).toBeGreaterThan(order.indexOf("Fit Star"));
+    expect(refusal(() => learnAct(shop.ctx, id, { afterOperationId: "place-star", kind: "gate", words: "The star clicks." })).code).toBe(
+      "known",
+    );
+    expect(refusal(() => learnAct(shop.ctx, id, { afterOperationId: "gone", kind: "gate", words: "x" })).code).toBe("no-act");
+    expect(refusal(() => learnAct(shop.ctx, id, { afterOperationId: "place-star", kind: "gate", words: " " })).field).toBe("words");
   });
 
   it("takes a seat as verified", () => {

@@ -47,9 +47,10 @@ export const shapeSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("eccentric"), outsideMm: mm, throwMm: mm, thicknessMm: mm, boreMm: mm }),
   z.object({ kind: z.literal("lever"), lengthMm: mm, boreMm: mm, thicknessMm: mm }),
   z.object({ kind: z.literal("spool"), flangeMm: mm, arborMm: mm, widthMm: mm, shaftMm: mm, shaftLengthMm: mm }),
-  z.object({ kind: z.literal("plate"), outsideMm: mm, thicknessMm: mm, holes: count }),
+  // lowMm: the height of a low-profile one, which is longer than high.
+  z.object({ kind: z.literal("plate"), outsideMm: mm, thicknessMm: mm, holes: count, lowMm: mm.optional() }),
   z.object({ kind: z.literal("bridge"), lengthMm: mm, widthMm: mm, thicknessMm: mm, postMm: mm, postLengthMm: mm }),
-  z.object({ kind: z.literal("frame"), outsideMm: mm, widthMm: mm, posts: count }),
+  z.object({ kind: z.literal("frame"), outsideMm: mm, widthMm: mm, posts: count, lowMm: mm.optional() }),
   z.object({ kind: z.literal("foot"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),
   z.object({ kind: z.literal("cap"), outsideMm: mm, heightMm: mm }),
   z.object({ kind: z.literal("tongue"), lengthMm: mm, widthMm: mm, thicknessMm: mm }),

@@ -78,6 +78,22 @@ describe("what a glyph must show so that the part is known by it", () => {
   });
 });
 
+describe("a low-profile side", () => {
+  const heightOf = (d: string) => {
+    const ys = [...d.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map((m) => Number(m[2]));
+    return Math.max(...ys) - Math.min(...ys);
+  };
+  it.each(["plate", "frame"] as const)("of a %s is as high as it says, and lower than its round sibling", (kind) => {
+    const round = typicalShapes[kind];
+    const glyph = drawGlyph({ ...round, lowMm: 36 });
+    const outline = glyph.paths.filter((path) => path.feature === "rim");
+    expect(heightOf(outline.at(-1)!.d)).toBeCloseTo(36, 1);
+    expect(glyph.up + glyph.down).toBe(36);
+    expect(drawGlyph(round).up * 2).toBe(round.outsideMm);
+    for (const path of glyph.paths) expect(path.d).not.toMatch(/NaN/);
+  });
+});
+
 describe("every part of every family", () => {
   it("has finite lines, takes room, and is as thick along its axis as it says", () => {
     for (const id of familyIds)

@@ -113,6 +113,17 @@ export const around = (count: number, radius: number, startDeg = 90): Point[] =>
     return [radius * Math.cos(angle), radius * Math.sin(angle)] as const;
   });
 
+/** The outline of a low-profile plate: longer than high, blunt behind and falling off to the nose. A superellipse, its nose side drawn in. */
+export const lowOutline = (lengthMm: number, heightMm: number): Point[] =>
+  Array.from({ length: 40 }, (_, i) => {
+    const angle = Math.PI / 2 - (2 * Math.PI * i) / 40;
+    const [c, s] = [Math.cos(angle), Math.sin(angle)];
+    const u = Math.sign(c) * Math.abs(c) ** 0.6 * (lengthMm / 2);
+    const v = Math.sign(s) * Math.abs(s) ** 0.7 * (heightMm / 2);
+    // The nose lies in front, which is towards us: the top comes down there.
+    return [u, v > 0 && u > 0 ? v * (1 - 0.35 * (u / (lengthMm / 2)) ** 2) : v] as const;
+  });
+
 /** A gear's outline: straight-sided teeth between root and tip, good enough to count and to recognise. */
 export function toothed(teeth: number, tip: number, root: number): Point[] {
   const points: Point[] = [];

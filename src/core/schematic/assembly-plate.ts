@@ -47,8 +47,15 @@ function groups(positions: readonly Position[]): Position[][] {
   const found: Position[][] = [];
   for (const position of positions) {
     const last = found.at(-1);
-    if (last && last[0]!.partTypeId === position.partTypeId && last[0]!.turned === position.turned && last[0]!.ridesOn === undefined)
-      last.push(position);
+    const first = last?.[0];
+    const alike =
+      first !== undefined &&
+      first.partTypeId === position.partTypeId &&
+      first.turned === position.turned &&
+      first.ridesOn === undefined &&
+      // Seats of different editions are the one or the other, never both.
+      first.editions.join() === position.editions.join();
+    if (last && alike) last.push(position);
     else found.push([position]);
   }
   return found;

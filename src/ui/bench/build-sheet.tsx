@@ -9,6 +9,7 @@ import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { CutawayView } from "@/ui/glyphs/cutaway-view";
+import { ActLesson } from "./act-lesson";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { NextLink } from "./next-link";
 import type { ShownWell } from "./tray-sheet";
@@ -35,13 +36,27 @@ interface Props {
   readonly failed: Action<void>;
   readonly skipped: Action<void>;
   readonly undone: Action<void>;
+  readonly learn: Action<{ number: number }>;
 }
 
 const ruledByWords = { part: "the part's own nature", customer: "the customer's wish", shop: "the shop's way" } as const;
 const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped: "left in the tray for now" } as const;
 
 /** The way back, step by step, in the computed order. A gate that fails stops everything until it passes. */
-export function BuildSheet({ head, steps, currentId, conflict, anatomy, neverOff, partTypes, done, failed, skipped, undone }: Props) {
+export function BuildSheet({
+  head,
+  steps,
+  currentId,
+  conflict,
+  anatomy,
+  neverOff,
+  partTypes,
+  done,
+  failed,
+  skipped,
+  undone,
+  learn,
+}: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const doing = useAct(done, () => setChosen(null));
   const failing = useAct(failed);
@@ -161,7 +176,10 @@ export function BuildSheet({ head, steps, currentId, conflict, anatomy, neverOff
                     </ol>
                   </div>
                 )}
+                {step.operation.caution && <p className="alarm mt-2">{step.operation.caution}</p>}
                 {step.position?.caution && step.operation.kind === "place" && <p className="alarm mt-2">{step.position.caution}</p>}
+                {type?.hazard && type.hazard !== step.position?.caution && <p className="alarm mt-2">{type.hazard}</p>}
+                {!head.closed && <ActLesson key={step.operation.id} jobId={head.jobId} operationId={step.operation.id} learn={learn} />}
               </div>
               {step.position && step.operation.kind === "place" && (
                 <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
@@ -177,6 +195,17 @@ export function BuildSheet({ head, steps, currentId, conflict, anatomy, neverOff
                       <dd>
                         {step.position.hole}
                         {step.position.holeDepthMm && `, ${step.position.holeDepthMm} mm deep`}
+                      </dd>
+                    </>
+                  )}
+                  {(step.position.tightness || step.position.startOrder) && (
+                    <>
+                      <dt className="text-note">Draw it</dt>
+                      <dd>
+                        {step.position.tightness}
+                        {step.position.startOrder && `, started as number ${step.position.startOrder}`}
+                        {step.position.indexDeg && `, catches every ${step.position.indexDeg}°`}
+                        {step.position.stripsEasily && <strong>, strips easily</strong>}
                       </dd>
                     </>
                   )}

@@ -105,6 +105,14 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
               {next.hole && <p>Hole: {next.hole}</p>}
               {next.orientation && <p>Lies: {next.orientation}</p>}
               {next.hides && <p>It clings or hides: look for it on the part above.</p>}
+              {next.inPlace && <p>Served in place: it is not drawn here.</p>}
+              {type.thread === "left" && <p className="font-semibold">Left-hand thread.</p>}
+              {type.flies && !next.caution && (
+                <p className="alarm mt-2">It flies when freed: glasses on. Makers and local rules stand above this.</p>
+              )}
+              {type.hazard && type.hazard !== next.caution && (
+                <p className="alarm mt-2">{type.hazard} Makers and local rules stand above this.</p>
+              )}
               {next.caution && <p className="alarm mt-2">{next.caution} Makers and local rules stand above this.</p>}
             </div>
           )}

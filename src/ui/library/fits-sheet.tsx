@@ -23,6 +23,8 @@ export interface ShownFit {
   readonly mark: string;
   readonly because: string;
   readonly inBin: number;
+  /** What the fit check says against it, in millimetres. */
+  readonly but: readonly string[];
 }
 
 interface Props extends ModelProps {
@@ -83,6 +85,11 @@ export function FitsSheet(props: Props) {
                     {fit.mark && `; look for ${fit.mark}`}
                     {fit.note && `; ${fit.note}`}
                   </span>
+                  {fit.but.map((fault) => (
+                    <span key={fault} className="alarm block">
+                      The measures say otherwise. {fault}
+                    </span>
+                  ))}
                 </div>
                 <span className="font-semibold">{gradeWords[fit.grade]}</span>
                 <span className="num w-24 whitespace-nowrap text-right">{fit.inBin} in bin</span>

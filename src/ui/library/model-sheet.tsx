@@ -1,6 +1,8 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
+import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
+import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { addAssembly, addSeat, alongAxis, editPart, editSeat, moveSeat, removeSeat } from "@/core/anatomy/draft";
 import { findSeats } from "@/core/anatomy/find-seats";
 import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
@@ -46,19 +48,28 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
   const [adding, setAdding] = useState(false);
   const [leaf, setLeaf] = useState<SeatLeafName>("Part");
 
-  const plates = useMemo(() => [overviewPlate(draft.anatomy, types), ...modelPlates(draft.anatomy, types)], [draft.anatomy, types]);
+  const [editionId, setEditionId] = useState("");
+  const shown = useMemo(() => anatomyOfEdition(draft.anatomy, editionId || null), [draft.anatomy, editionId]);
+  const plates = useMemo(() => [overviewPlate(shown, types), ...modelPlates(shown, types)], [shown, types]);
+  const faults = useMemo(() => checkAnatomy(draft.anatomy, [...types.values()]), [draft.anatomy, types]);
   const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
   const onPicture = plateId === "picture";
-  const row = plate.assemblyId === null ? [] : alongAxis(draft.anatomy, plate.assemblyId);
+  const row = plate.assemblyId === null ? [] : alongAxis(shown, plate.assemblyId);
   const position = row.find((p) => p.id === picked);
   const type = position && types.get(position.partTypeId);
-  const found = findSeats(draft.anatomy, types, sought).slice(0, 12);
+  const found = findSeats(shown, types, sought).slice(0, 12);
   const names = Object.fromEntries(draft.anatomy.positions.map((p) => [p.id, p.name]));
   const assemblyName = (seatId: string) =>
     draft.anatomy.assemblies.find((assembly) => assembly.id === draft.anatomy.positions.find((p) => p.id === seatId)?.assemblyId)?.name ??
     "";
   const plateOf = (seatId: string) =>
     plates.find((other) => other.assemblyId !== null && other.callouts.some((callout) => callout.positionIds.includes(seatId)))?.id;
+  /** Moves a seat to the place of the one that stands there now, which with one edition shown is not its place among all. */
+  const moveTo = (seatId: string, to: number) => {
+    const target = row[Math.max(0, Math.min(row.length - 1, to))];
+    const all = alongAxis(draft.anatomy, plate.assemblyId ?? "").map((p) => p.id);
+    if (target) change(moveSeat(draft, seatId, all.indexOf(target.id)));
+  };
   const goTo = (seatId: string) => {
     setPlateId(plateOf(seatId) ?? "overview");
     setPicked(seatId);
@@ -133,6 +144,14 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
       }
     >
       {!draft.anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one, or add its parts here.</p>}
+      {faults.length > 0 && draft.anatomy.positions.length > 0 && (
+        <ul className="alarm" aria-label="What does not fit">
+          {faults.slice(0, 4).map((fault) => (
+            <li key={fault.message}>{fault.message}</li>
+          ))}
+          {faults.length > 4 && <li>and {faults.length - 4} more.</li>}
+        </ul>
+      )}
       {guesses > 0 && <p>{guesses} seats are guessed; their numbers are dashed until somebody confirms them.</p>}
       <div className="flex flex-wrap gap-1">
         <PlateTabs plates={plates} chosen={onPicture ? "" : plate.id} onChoose={choosePlate} />
@@ -172,6 +191,20 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                   </select>
                 )}
               </Field>
+              {draft.anatomy.editions.length > 0 && (
+                <Field label="As built in" className="w-44">
+                  {(field) => (
+                    <select {...field} value={editionId} onChange={(event) => setEditionId(event.target.value)}>
+                      <option value="">every edition</option>
+                      {draft.anatomy.editions.map((edition) => (
+                        <option key={edition.id} value={edition.id}>
+                          {edition.name}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </Field>
+              )}
               {sought.trim() && (
                 <ul className="flex flex-1 flex-wrap gap-1 pt-4" aria-label="Found">
                   {found.map((seat) => (
@@ -201,9 +234,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                 onPick={(id) => (plate.assemblyId === null ? choosePlate(plateOf(id) ?? "overview") : goTo(id))}
               />
             </div>
-            {row.length > 0 && (
-              <AxisList row={row} types={types} picked={picked} onPick={goTo} onMove={(id, to) => change(moveSeat(draft, id, to))} />
-            )}
+            {row.length > 0 && <AxisList row={row} types={types} picked={picked} onPick={goTo} onMove={moveTo} />}
           </div>
           <div className="flex min-w-0 flex-col gap-3 lg:max-h-[560px] lg:overflow-y-auto lg:pr-1">
             {position && type && (
@@ -223,7 +254,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                     className="key-small"
                     shortcut="ArrowLeft"
                     words="Move towards the base"
-                    onPress={() => change(moveSeat(draft, position.id, row.indexOf(position) - 1))}
+                    onPress={() => moveTo(position.id, row.indexOf(position) - 1)}
                   >
                     ◂ Base
                   </Key>
@@ -231,7 +262,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                     className="key-small"
                     shortcut="ArrowRight"
                     words="Move outward"
-                    onPress={() => change(moveSeat(draft, position.id, row.indexOf(position) + 1))}
+                    onPress={() => moveTo(position.id, row.indexOf(position) + 1)}
                   >
                     Outward ▸
                   </Key>

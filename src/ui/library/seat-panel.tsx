@@ -51,6 +51,8 @@ const optionalSizes: Partial<Record<PartShape["kind"], readonly string[]>> = {
   gear: ["cupMm", "floorMm"],
   sleeve: ["flangeMm", "acrossFlatsMm"],
   shaft: ["flatMm", "acrossFlatsMm"],
+  plate: ["lowMm"],
+  frame: ["lowMm"],
 };
 
 /** One seat and the part in it, on four leaves. What is changed is drawn at once. */

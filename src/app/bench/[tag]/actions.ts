@@ -7,7 +7,7 @@ import { addFinding, removeFinding } from "@/data/findings";
 import { overrideSeat } from "@/data/machine";
 import { recordObservation } from "@/data/observations";
 import { addNeed } from "@/data/orders";
-import { learn } from "@/data/playbook";
+import { learn, learnAct } from "@/data/playbook";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
 import { closeJob, markReady, tickBrought } from "@/data/returns";
 import { fitFromDonor, fitFromStock, returnToStock } from "@/data/stock";
@@ -157,6 +157,16 @@ const lesson = defineAction({
 });
 export async function learnFromJob(press: Press) {
   return lesson(press);
+}
+
+const actLesson = defineAction({
+  name: "learn-act",
+  permission: "bench",
+  input: step.extend({ kind: z.enum(["gate", "press"]), words: z.string().max(200, "At most 200 characters.") }),
+  run: (ctx, { jobId: id, operationId, kind, words }) => learnAct(ctx, id, { afterOperationId: operationId, kind, words }),
+});
+export async function learnActFromJob(press: Press) {
+  return actLesson(press);
 }
 
 const edition = defineAction({

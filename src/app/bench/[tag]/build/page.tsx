@@ -3,7 +3,7 @@ import { getBuild } from "@/data/build";
 import { getShopSettings } from "@/data/settings";
 import { BuildSheet } from "@/ui/bench/build-sheet";
 import { getDb } from "../../../server";
-import { gateFailed, stepDone, stepSkipped, stepUndone } from "../actions";
+import { gateFailed, learnActFromJob, stepDone, stepSkipped, stepUndone } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Build" };
@@ -34,6 +34,7 @@ export default async function BuildPage(props: StationProps) {
       failed={gateFailed}
       skipped={stepSkipped}
       undone={stepUndone}
+      learn={learnActFromJob}
     />
   );
 }

@@ -1,4 +1,5 @@
 import type { PartType } from "@/core/anatomy/types";
+import { kitFaults } from "@/core/interchange/kit";
 import { listFits, listInterchangeSets, listKits } from "@/data/interchange";
 import { findPartType, listModels } from "@/data/models";
 import { findStock } from "@/data/stock";
@@ -40,7 +41,10 @@ export default async function FitsPage({ params, searchParams }: ModelPageProps 
       seatId={seatId}
       fits={listFits(db, model.id, seatId).flatMap((fit) => {
         const type = part(fit.partTypeId);
-        return type ? [{ ...fit, part: type, inBin: findStock(db, type.id)?.count ?? 0 }] : [];
+        if (!type) return [];
+        const types = new Map(version.partTypes).set(type.id, type);
+        const but = kitFaults(version.anatomy, types, { seats: [{ positionId: seatId, partTypeId: type.id }] });
+        return [{ ...fit, part: type, inBin: findStock(db, type.id)?.count ?? 0, but }];
       })}
       saveSet={saveSharedSet}
       removeSet={removeSharedSet}

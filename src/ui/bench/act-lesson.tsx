@@ -1,0 +1,39 @@
+"use client";
+import { useState } from "react";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+
+/** One more act after this one, for every reel of the model: into the playbook by one press. */
+export function ActLesson({ jobId, operationId, learn }: { jobId: number; operationId: string; learn: Action<{ number: number }> }) {
+  const [words, setWords] = useState("");
+  const [said, setSaid] = useState("");
+  const act = useAct(learn, ({ number }) => {
+    setSaid(`In the playbook since version ${number}.`);
+    setWords("");
+  });
+  const press = (kind: "gate" | "press") => {
+    setSaid("");
+    act.press({ jobId, operationId, kind, words });
+  };
+  return (
+    <details className="mt-2">
+      <summary className="cursor-pointer font-semibold text-brass">For every such reel: one more act after this</summary>
+      <div className="flex flex-wrap items-end gap-1">
+        <Field label="What to do, or to look at" className="min-w-56 flex-1" error={act.fields.words}>
+          {(field) => (
+            <input {...field} value={words} maxLength={200} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
+          )}
+        </Field>
+        <button type="button" className="key key-small" disabled={!words.trim() || act.busy} onClick={() => press("press")}>
+          As an act
+        </button>
+        <button type="button" className="key key-small" disabled={!words.trim() || act.busy} onClick={() => press("gate")}>
+          As a gate
+        </button>
+      </div>
+      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      {said && <p role="status">{said}</p>}
+    </details>
+  );
+}

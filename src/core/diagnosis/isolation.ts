@@ -1,6 +1,19 @@
 import type { Verdict } from "@/core/proving/protocol";
 
-export type ReelSection = "gear-side" | "spool-side" | "shaft-line" | "drag" | "anti-reverse" | "click";
+/** Where a reel is opened for a fault, or that it need not be. */
+export const reelSections = [
+  "gear-side",
+  "spool-side",
+  "shaft-line",
+  "drag",
+  "anti-reverse",
+  "click",
+  "bail",
+  "level-wind",
+  "controls",
+  "outside",
+] as const;
+export type ReelSection = (typeof reelSections)[number];
 
 export interface Isolation {
   readonly section: ReelSection;

@@ -15,6 +15,10 @@ const sectionWords: Record<ReelSection, string> = {
   drag: "Drag",
   "anti-reverse": "Anti-reverse",
   click: "Click",
+  bail: "Bail and roller",
+  "level-wind": "Level wind",
+  controls: "Levers and clutch",
+  outside: "Outside and seals",
 };
 
 interface Props {

@@ -1,0 +1,91 @@
+import type { Evidence, Net, Weight } from "./net";
+import { backwardPass, dot, forwardPass, split, weightTable } from "./posterior";
+
+/** Uncertainty of a yes or no, bits (Shannon 1948). */
+export const binaryEntropy = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
+
+/** One way to look at a finding: how likely each outcome is without it and with it. */
+export interface TestOutcome {
+  readonly id: string;
+  readonly weight: Weight;
+}
+export interface CandidateTest {
+  readonly id: string;
+  readonly finding: number;
+  readonly outcomes: readonly TestOutcome[];
+  /** Bench minutes, opening included. */
+  readonly minutes: number;
+}
+
+export interface TestValue {
+  readonly id: string;
+  /** Expected drop of Σ h(P(something of the group is there)) over the groups, bits. */
+  readonly gain: number;
+  readonly gainPerMinute: number;
+  readonly outcomes: readonly {
+    readonly id: string;
+    readonly probability: number;
+    /** By group: how likely something of it is there, once this was the outcome. */
+    readonly groups: readonly number[];
+  }[];
+}
+
+/**
+ * What each test would tell about what is to be done: the groups are the sections to open, or the remedies to make. The expected drop of their
+ * uncertainty, before any cost. A test of a finding that has evidence already adds to it, as a second look does.
+ * @param groups cause numbers; a cause belongs to one group. @returns best per minute first.
+ */
+export function testValues(
+  net: Net,
+  evidence: Evidence,
+  groups: readonly (readonly number[])[],
+  tests: readonly CandidateTest[],
+): TestValue[] {
+  const grouped = groups.flat();
+  const order = [...grouped, ...net.causes.map((_, f) => f).filter((f) => !grouped.includes(f))];
+  const byFinding = new Map<number, CandidateTest[]>();
+  for (const test of tests) byFinding.set(test.finding, [...(byFinding.get(test.finding) ?? []), test]);
+  const values: TestValue[] = [];
+  for (const [finding, about] of byFinding) {
+    // The finding under test has to be in the table even where its evidence so far excludes it.
+    const { table, absent, scale } = split(evidence);
+    const known = evidence.get(finding) ?? [1, 1];
+    const inTable = table.includes(finding) ? table : [...table, finding];
+    const stillAbsent = absent.filter((x) => x !== finding);
+    const fixed = absent.includes(finding) ? scale / known[0] : scale;
+    const { causes, forward } = forwardPass(net, inTable, stillAbsent, fixed, order);
+    // What is expected is linear in the weight pair of this finding: one backward pass without it, one with it, serve every outcome.
+    const half = (there: 0 | 1) =>
+      backwardPass(
+        causes,
+        weightTable(inTable.map((x): Weight => (x === finding ? (there ? [0, known[1]] : [known[0], 0]) : evidence.get(x)!))),
+      );
+    const [without, withIt] = [half(0), half(1)];
+    const last = forward.at(-1)!;
+    const z = [dot(last, without.at(-1)!), dot(last, withIt.at(-1)!)] as const;
+    let at = 0;
+    const none = groups.map((group) => {
+      const from = at;
+      at += group.length;
+      let absentPrior = 1;
+      for (let f = from; f < at; f++) absentPrior *= causes[f]!.none;
+      return [absentPrior * dot(forward[from]!, without[at]!), absentPrior * dot(forward[from]!, withIt[at]!)] as const;
+    });
+    const mix = ([a, b]: Weight) => {
+      const evidenceZ = a * z[0] + b * z[1];
+      return { z: evidenceZ, present: none.map(([n0, n1]) => (evidenceZ > 0 ? Math.max(0, 1 - (a * n0 + b * n1) / evidenceZ) : 0)) };
+    };
+    const now = mix([1, 1]);
+    const uncertainty = (present: readonly number[]) => present.reduce((sum, p) => sum + binaryEntropy(p), 0);
+    const before = uncertainty(now.present);
+    for (const test of about) {
+      const outcomes = test.outcomes.map(({ id, weight }) => {
+        const after = mix(weight);
+        return { id, probability: now.z > 0 ? after.z / now.z : 0, groups: after.present };
+      });
+      const gain = before - outcomes.reduce((sum, outcome) => sum + outcome.probability * uncertainty(outcome.groups), 0);
+      values.push({ id: test.id, gain, gainPerMinute: gain / test.minutes, outcomes });
+    }
+  }
+  return values.sort((a, b) => b.gainPerMinute - a.gainPerMinute || (a.id < b.id ? -1 : 1));
+}

@@ -96,7 +96,7 @@ describe("the machine edited at its drawing", () => {
     expect(await scale()).toContain("scale(1)");
     await person.press("Larger");
     expect(await scale()).toContain("scale(1.5)");
-    await person.press("Whole drawing");
+    await person.press("Whole");
     expect(await scale()).toContain("scale(1)");
     await person.type("Highlight", "keyed washer");
     expect(await person.driver.findElements(By.css("[data-shade]"))).toHaveLength(2);

@@ -116,16 +116,21 @@ export class Person {
     await this.rest(250); // its effects, which bind the keys, run after the same commit
   }
 
-  read = async (): Promise<string> => (await this.driver.findElement(By.css("body"))).getText();
+  read = (): Promise<string> => this.driver.executeScript<string>("return document.body.innerText");
 
   /** Waits until the page says it; fails with what it says instead. */
   async sees(words: string, timeoutMs = 15_000): Promise<void> {
     let last = "";
     await this.driver
-      .wait(async () => {
-        last = await this.read().catch(() => "");
-        return last.replace(/\s+/g, " ").includes(words);
-      }, timeoutMs)
+      .wait(
+        async () => {
+          last = await this.read().catch(() => "");
+          return last.replace(/\s+/g, " ").includes(words);
+        },
+        timeoutMs,
+        undefined,
+        60,
+      )
       .catch(() => {
         throw new Error(`Waited for "${words}". The page says:\n${last}`);
       });

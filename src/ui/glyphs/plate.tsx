@@ -166,8 +166,8 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
         <button type="button" className="key key-small num" aria-label="Larger" onClick={() => view.zoomBy(1.5)}>
           +
         </button>
-        <button type="button" className="key key-small num" aria-label="Whole drawing" disabled={view.scale === 1} onClick={view.reset}>
-          1:1
+        <button type="button" className="key key-small num" disabled={view.scale === 1} onClick={view.reset}>
+          Whole
         </button>
       </fieldset>
     </div>

@@ -23,6 +23,13 @@ describe("minutes learned from the bench", () => {
     expect(learnedMinutes(steps, 1).map((l) => l.operationId)).toEqual(["c", "b"]);
   });
 
+  it("are written with one digit after the point at most", () => {
+    for (let seconds = 7; seconds < 110; seconds += 5) {
+      const [one] = learnedMinutes(job(1, ["a", 0], ["b", seconds / 60]), 1);
+      expect(String(one!.median)).toMatch(/^\d+(\.\d)?$/);
+    }
+  });
+
   it("do not depend on the order the steps are given in", () => {
     const steps = [...job(1, ["a", 0], ["b", 2], ["c", 5]), ...job(2, ["a", 0], ["b", 3], ["c", 7])];
     expect(learnedMinutes([...steps].reverse())).toEqual(learnedMinutes(steps));

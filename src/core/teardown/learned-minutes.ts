@@ -37,7 +37,7 @@ export function learnedMinutes(steps: readonly DoneStep[], least = 2): LearnedMi
       const middle = (sorted.length - 1) / 2;
       const minutes = (sorted[Math.floor(middle)]! + sorted[Math.ceil(middle)]!) / 2 / 60_000;
       const step = minutes < 2 ? 0.1 : 0.5;
-      return { operationId, median: Math.max(step, Math.round(minutes / step) * step), seen: seen.length };
+      return { operationId, median: Number(Math.max(step, Math.round(minutes / step) * step).toFixed(1)), seen: seen.length };
     })
     .sort((a, b) => b.median - a.median || (a.operationId < b.operationId ? -1 : 1));
 }

@@ -166,7 +166,7 @@ export function PlateView({ plate, title, pickedPositionId, states = {}, names, 
         <button type="button" className="key key-small num" aria-label="Larger" onClick={() => view.zoomBy(1.5)}>
           +
         </button>
-        <button type="button" className="key key-small num" disabled={view.scale === 1} onClick={view.reset}>
+        <button type="button" className="key key-small" disabled={view.scale === 1} onClick={view.reset}>
           Whole
         </button>
       </fieldset>

@@ -10,6 +10,10 @@ import { performance } from "node:perf_hooks";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { type Anatomy, anatomySchema } from "@/core/anatomy/types";
+import { bruteForce } from "@/core/diagnosis/brute-force";
+import { type Case, diagnose, nextTests } from "@/core/diagnosis/diagnose";
+import { findings } from "@/core/diagnosis/finding-table";
+import type { Net } from "@/core/diagnosis/net";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
@@ -56,6 +60,35 @@ const large = manyReels(6);
 const text = JSON.stringify(large);
 const parseMs = medianMs(() => JSON.parse(text));
 const seats = large.positions.length;
+
+// A net of the real size against adding up every world of a small one: 12 and 8 findings noticed, as a full test round leaves them.
+const noticed = (count: number): Case => ({
+  roles: new Set(skerry30Parts.map((part) => part.role)),
+  use: ["salt", "old"],
+  observations: findings
+    .slice(0, count)
+    .map(({ id }, i) => (i % 2 ? { by: "test", finding: id, verdict: "good" } : { by: "told", finding: id })),
+});
+const small: Net = {
+  causes: Array.from({ length: 10 }, (_, f) => ({
+    alternatives: [{ prior: 0.1, strengths: Array.from({ length: 6 }, (_, x) => ((f + x) % 3) / 3) }],
+  })),
+  leaks: Array.from({ length: 6 }, () => 0.02),
+};
+const smallEvidence = new Map(Array.from({ length: 6 }, (_, x) => [x, [0.1, 0.8]] as const));
+const bruteMs = medianMs(() => bruteForce(small, smallEvidence), 7);
+print(
+  "diagnosis-posterior",
+  medianMs(() => diagnose(noticed(12), false), 7),
+  bruteMs,
+  "12 findings in the whole catalogue against every world of 10 faults and 6 findings",
+);
+print(
+  "diagnosis-next-test",
+  medianMs(() => nextTests(noticed(8)), 7),
+  bruteMs,
+  "every look valued at 8 findings against the same",
+);
 
 print(
   "schematic-layout",

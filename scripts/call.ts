@@ -4,7 +4,7 @@
  */
 import { readFileSync } from "node:fs";
 import { z } from "zod";
-import { calls } from "./calls";
+import { calls, vocabulary } from "./calls";
 
 const refuse = (words: string): never => {
   console.error(words);
@@ -13,6 +13,7 @@ const refuse = (words: string): never => {
 
 const [name, second] = process.argv.slice(2);
 if (name === "--list") console.log(Object.keys(calls).join("\n"));
+else if (name === "--vocabulary" || second === "--vocabulary") console.log(JSON.stringify(vocabulary, null, 2));
 else if (name === "--schema") {
   const chosen = calls[second ?? ""] ?? refuse(`call: --schema wants one of ${Object.keys(calls).join(", ")}`);
   console.log(JSON.stringify(z.toJSONSchema(chosen.input, { io: "input" }), null, 2));

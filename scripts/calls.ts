@@ -1,10 +1,18 @@
+import { distance } from "fastest-levenshtein";
 import { z } from "zod";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { anatomySchema, partTypeSchema } from "@/core/anatomy/types";
+import { type Case, diagnose, findingOfTest, nextTests } from "@/core/diagnosis/diagnose";
+import { faults } from "@/core/diagnosis/fault-table";
+import { type FindingId, findings } from "@/core/diagnosis/finding-table";
 import { isolate } from "@/core/diagnosis/isolation";
+import { type Opening, openings } from "@/core/diagnosis/look-table";
+import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
 import { readPullTrace } from "@/core/drag/pull-trace";
 import { estimate } from "@/core/estimate/estimate";
-import { verdicts } from "@/core/proving/protocol";
+import { families } from "@/core/families/families";
+import { type FamilyId, familyWords } from "@/core/families/family-ids";
+import { type TestId, testIds, testSpec, verdicts } from "@/core/proving/protocol";
 import { parseTag } from "@/core/tags/tag";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
@@ -14,6 +22,26 @@ export interface Call {
   readonly run: (input: never) => unknown;
 }
 const call = <S extends z.ZodType>(input: S, run: (value: z.output<S>) => unknown): Call => ({ input, run: run as Call["run"] });
+
+/** The words calls take, by what they name, each with the trade's own words. */
+export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  family: familyWords,
+  use: useFactors,
+  finding: Object.fromEntries(findings.map(({ id, name }) => [id, name])),
+  fault: Object.fromEntries(faults.map(({ id, name }) => [id, name])),
+  test: Object.fromEntries(testIds.map((id) => [id, testSpec(id).name])),
+  opening: Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name])),
+};
+
+/** An id of the vocabulary; a strange one is refused with those nearest to it. */
+function vocabularyId(what: string) {
+  const known = Object.keys(vocabulary[what]!);
+  return z.string().superRefine((id, ctx) => {
+    if (known.includes(id)) return;
+    const nearest = [...known].sort((a, b) => distance(id, a) - distance(id, b)).slice(0, 3);
+    ctx.addIssue({ code: "custom", message: `"${id}" is no ${what}. Nearest: ${nearest.join(", ")}. --vocabulary lists all.` });
+  });
+}
 
 const verdict = z.enum(verdicts).optional();
 /** Core functions that take JSON, each with the schema of what it takes. */
@@ -36,6 +64,40 @@ export const calls: Record<string, Call> = {
       click: verdict,
     }),
     isolate,
+  ),
+  diagnose: call(
+    z.strictObject({
+      family: vocabularyId("family"),
+      /** Part roles of the very reel; the family's own without it. */
+      roles: z.array(z.string()).optional(),
+      use: z.array(vocabularyId("use")).default([]),
+      told: z.array(vocabularyId("finding")).default([]),
+      tested: z.partialRecord(vocabularyId("test"), z.enum(verdicts)).default({}),
+      seen: z.partialRecord(vocabularyId("finding"), z.boolean()).default({}),
+      settled: z.partialRecord(vocabularyId("fault"), z.boolean()).default({}),
+      open: z.array(vocabularyId("opening")).default([]),
+    }),
+    (input) => {
+      const subject: Case = {
+        roles: new Set(input.roles ?? families[input.family as FamilyId].parts.map((part) => part.role)),
+        use: input.use as UseFactor[],
+        observations: [
+          ...input.told.map((finding) => ({ by: "told", finding: finding as FindingId }) as const),
+          ...Object.entries(input.tested).map(
+            ([test, verdict]) => ({ by: "test", finding: findingOfTest[test as TestId], verdict: verdict! }) as const,
+          ),
+          ...Object.entries(input.seen).map(([finding, so]) => ({ by: "look", finding: finding as FindingId, so: so! }) as const),
+        ],
+        settled: new Map(Object.entries(input.settled) as [string, boolean][]),
+        open: input.open as Opening[],
+      };
+      const { ranked, ...rest } = diagnose(subject);
+      return {
+        ...rest,
+        ranked: ranked.map(({ fault, ...told }) => ({ fault: fault.id, name: fault.name, section: fault.section, ...told })),
+        next: nextTests(subject).map(({ look, ...told }) => ({ finding: look.finding, how: look.how, open: look.open, ...told })),
+      };
+    },
   ),
   "read-pull": call(z.object({ samples: z.array(z.object({ tMs: z.number(), forceN: z.number() })) }), ({ samples }) =>
     readPullTrace(samples),

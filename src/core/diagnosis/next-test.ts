@@ -33,13 +33,15 @@ export interface TestValue {
 /**
  * What each test would tell about what is to be done: the groups are the sections to open, or the remedies to make. The expected drop of their
  * uncertainty, before any cost. A test of a finding that has evidence already adds to it, as a second look does.
- * @param groups cause numbers; a cause belongs to one group. @returns best per minute first.
+ * @param groups cause numbers; a cause belongs to one group. @param stakes how much the doubt about each group weighs.
+ * @returns best per minute first.
  */
 export function testValues(
   net: Net,
   evidence: Evidence,
   groups: readonly (readonly number[])[],
   tests: readonly CandidateTest[],
+  stakes: readonly number[] = groups.map(() => 1),
 ): TestValue[] {
   const grouped = groups.flat();
   const order = [...grouped, ...net.causes.map((_, f) => f).filter((f) => !grouped.includes(f))];
@@ -76,7 +78,7 @@ export function testValues(
       return { z: evidenceZ, present: none.map(([n0, n1]) => (evidenceZ > 0 ? Math.max(0, 1 - (a * n0 + b * n1) / evidenceZ) : 0)) };
     };
     const now = mix([1, 1]);
-    const uncertainty = (present: readonly number[]) => present.reduce((sum, p) => sum + binaryEntropy(p), 0);
+    const uncertainty = (present: readonly number[]) => present.reduce((sum, p, g) => sum + stakes[g]! * binaryEntropy(p), 0);
     const before = uncertainty(now.present);
     for (const test of about) {
       const outcomes = test.outcomes.map(({ id, weight }) => {

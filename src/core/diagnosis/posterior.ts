@@ -32,6 +32,8 @@ interface FoldedAlternative {
 export interface FoldedCause {
   readonly none: number;
   readonly alternatives: readonly FoldedAlternative[];
+  /** It can say nothing of what was seen, and leaves every table as it is. */
+  readonly silent: boolean;
 }
 
 /** The findings of the table, and those that are plainly absent; asked about and nothing else. */
@@ -55,7 +57,11 @@ export function foldCause(cause: Cause, table: readonly number[], absent: readon
     strengths: table.map((x) => strengths[x]!),
   });
   const alternatives = cause.alternatives.map(fold);
-  return { none: 1 - alternatives.reduce((sum, { prior }) => sum + prior, 0), alternatives };
+  return {
+    none: 1 - alternatives.reduce((sum, { prior }) => sum + prior, 0),
+    alternatives,
+    silent: alternatives.every(({ keepsAbsent, strengths }) => keepsAbsent === 1 && strengths.every((q) => q === 0)),
+  };
 }
 
 /** The table before any cause: leaks alone. */
@@ -80,10 +86,11 @@ function spread(w: Float64Array, strengths: readonly number[]): Float64Array {
     const q = strengths[bit]!;
     if (q === 0) continue;
     const mask = 1 << bit;
-    for (let s = 0; s < w.length; s++)
-      if (!(s & mask)) {
-        w[s | mask] = w[s | mask]! + w[s]! * q;
-        w[s] = w[s]! * (1 - q);
+    for (let block = 0; block < w.length; block += mask << 1)
+      for (let s = block; s < block + mask; s++) {
+        const mass = w[s]!;
+        w[s + mask] = w[s + mask]! + mass * q;
+        w[s] = mass * (1 - q);
       }
   }
   return w;
@@ -95,12 +102,14 @@ function gather(b: Float64Array, strengths: readonly number[]): Float64Array {
     const q = strengths[bit]!;
     if (q === 0) continue;
     const mask = 1 << bit;
-    for (let s = 0; s < b.length; s++) if (!(s & mask)) b[s] = (1 - q) * b[s]! + q * b[s | mask]!;
+    for (let block = 0; block < b.length; block += mask << 1)
+      for (let s = block; s < block + mask; s++) b[s] = (1 - q) * b[s]! + q * b[s + mask]!;
   }
   return b;
 }
 
 export function foldIn(w: Float64Array, cause: FoldedCause): Float64Array {
+  if (cause.silent) return w;
   const out = w.map((mass) => mass * cause.none);
   for (const { prior, keepsAbsent, strengths } of cause.alternatives) {
     const moved = spread(w.slice(), strengths);
@@ -111,6 +120,7 @@ export function foldIn(w: Float64Array, cause: FoldedCause): Float64Array {
 }
 
 function foldBack(b: Float64Array, cause: FoldedCause): Float64Array {
+  if (cause.silent) return b;
   const out = b.map((mass) => mass * cause.none);
   for (const { prior, keepsAbsent, strengths } of cause.alternatives) {
     const seen = gather(b.slice(), strengths);
@@ -186,16 +196,16 @@ export function posterior(net: Net, evidence: Evidence): Posterior {
     for (let s = 0; s < last.length; s++) if (s & (1 << bit)) there += last[s]! * weights[s]!;
     findings.set(finding, there / z);
   });
-  return {
-    evidence: z,
-    causes: causes.map((cause, f) =>
-      cause.alternatives.map(
-        ({ prior, keepsAbsent, strengths }) => (prior * keepsAbsent * dot(spread(forward[f]!.slice(), strengths), backward[f + 1]!)) / z,
-      ),
-    ),
-    findings,
-  };
+  return { evidence: z, causes: marginalsOf({ forward, backward, causes, evidence: z }), findings };
 }
+
+/** How likely each alternative of each cause is, in the order of the passes. */
+export const marginalsOf = ({ forward, backward, causes, evidence: z }: Passes): number[][] =>
+  causes.map((cause, f) =>
+    cause.alternatives.map(({ prior, keepsAbsent, strengths }) =>
+      cause.silent ? prior : (prior * keepsAbsent * dot(spread(forward[f]!.slice(), strengths), backward[f + 1]!)) / z,
+    ),
+  );
 
 /**
  * How likely it is that no cause of a group is there. Groups part the causes: a cause belongs to one.
@@ -252,7 +262,7 @@ export function combinations(net: Net, evidence: Evidence, among: readonly numbe
       i + 1,
       there,
     );
-    follow(foldIn(w, { none: 0, alternatives }), i + 1, [...there, among[i]!]);
+    follow(foldIn(w, { none: 0, alternatives, silent: false }), i + 1, [...there, among[i]!]);
   };
   follow(base, 0, []);
   return found

@@ -11,13 +11,13 @@ const [much, more, some] = [5, 3, 1.8];
 
 // biome-ignore format: one fault a line, read as a table
 const rows: Readonly<Record<string, PriorRow>> = {
-  "gear-shaft-frozen": ["uncommon", { salt: some, kayak: much, old: some }],
+  "gear-shaft-frozen": ["common", { salt: some, kayak: much, old: some }],
   "hardened-grease": ["common", { stored: much, old: more }],
   "line-trapped": ["uncommon"],
   "gears-worn": ["common", { fleet: more, old: some }],
   "gear-burr": ["uncommon", { fleet: some }],
   "plate-overtight": ["uncommon", { opened: much }],
-  "sand-inside": ["uncommon", { salt: some, kayak: some }],
+  "sand-inside": ["common", { salt: some, kayak: some }],
   "gears-dry": ["common", { old: some, fleet: some }],
   "gear-bearing-rough": ["common", { salt: more, kayak: more }],
   "main-shaft-bent": ["rare", { fleet: some }],
@@ -27,7 +27,7 @@ const rows: Readonly<Record<string, PriorRow>> = {
   "water-in-bearings": ["rare", { kayak: much, salt: some }],
   "spool-bearing-dirty": ["everyday", { salt: some, fleet: some }],
   "spool-bearing-dry": ["common", { old: some, stored: some }],
-  "spool-bearing-drowned": ["uncommon", { opened: more }],
+  "spool-bearing-drowned": ["common", { opened: more }],
   "tension-closed": ["common"],
   "brakes-on": ["common"],
   "spool-bent": ["rare", { fleet: more }],
@@ -42,7 +42,7 @@ const rows: Readonly<Record<string, PriorRow>> = {
   "cam-half-turn": ["rare", { opened: much }],
   "preset-tight": ["uncommon", { opened: some }],
   "preload-spring-missing": ["rare", { opened: much }],
-  "drag-dry": ["common", { stored: some, old: some }],
+  "drag-dry": ["common", { stored: more, old: some }],
   "drag-glazed": ["common", { fleet: more }],
   "drag-fused": ["uncommon", { stored: much, old: some }],
   "drag-oiled": ["uncommon", { opened: more, "second-hand": some }],

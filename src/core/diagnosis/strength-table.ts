@@ -27,7 +27,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   "hardened-grease": [
     ["stiff-in-gear", "usually", "wax between the teeth"],
     ["grease-hard", "always", "it is the grease itself"],
-    ["shaft-alone-stiff", "sometimes", "it hardened round the shaft too"],
+    ["shaft-alone-stiff", "seldom", "it hardened round the shaft too"],
     ["engages-late", "sometimes", "the yoke wades through it"],
     ["lever-stiff", "sometimes", "the same grease behind the eccentric"],
     ["click-weak", "seldom", "it crept to the tongue"],
@@ -90,7 +90,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   ],
   "water-in": [
     ["gritty-in-gear", "usually", "salt and rust in the grease"],
-    ["rust-inside", "usually", "it blooms in days"],
+    ["rust-inside", "always", "it blooms in days"],
     ["water-inside", "usually", "it runs out when tilted"],
     ["stiff-in-gear", "sometimes", "milky grease thickens"],
     ["gear-bearing-ticks", "often", "bearings go first"],

@@ -1,12 +1,11 @@
 import { DateTime } from "luxon";
-import { faults } from "@/core/diagnosis/faults";
 import { parseMinor } from "@/core/money/money";
 import type { TestId, Verdict } from "@/core/proving/protocol";
 import { doStep, getBuild } from "@/data/build";
 import type { Context } from "@/data/context";
 import { addCustomer } from "@/data/customers";
 import type { Db } from "@/data/database";
-import { addFinding } from "@/data/findings";
+import { settleFault } from "@/data/diagnosis";
 import { findJob, type Intake, openJob } from "@/data/jobs";
 import { addUnknownModel, takeLoosePart } from "@/data/loose-parts";
 import { overrideSeat } from "@/data/machine";
@@ -58,6 +57,7 @@ const intake = (change: Partial<Intake> = {}): Intake => ({
   water: "salt",
   tripsPerYear: 25,
   conditions: [],
+  life: [],
   conditionNote: "",
   dragWish: "shop",
   handleHole: "as-found",
@@ -157,7 +157,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
       });
   };
   const find = (ctx: Context, jobId: number, ids: string[]) => {
-    for (const id of ids) addFinding(ctx, jobId, faults.find((fault) => fault.id === id)!.id, "");
+    for (const id of ids) settleFault(ctx, jobId, id, true);
   };
   const strip = (ctx: Context, jobId: number, count = Number.POSITIVE_INFINITY) => {
     const job = findJob(db, jobId)!;

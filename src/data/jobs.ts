@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
 import type { PinnedRates } from "@/core/estimate/estimate";
 import type { BroughtId, ComplaintId, ConditionId, DragWish, Hand, HandleHole } from "@/core/intake/lists";
 import type { Water } from "@/core/intervals/next-service";
@@ -21,6 +22,8 @@ const intakeSchema = z.object({
   water: z.enum(["fresh", "brackish", "salt"]),
   tripsPerYear: z.number().int().min(0),
   conditions: z.array(z.string()),
+  // Jobs of before this was asked have none.
+  life: z.array(z.enum(Object.keys(useFactors) as [UseFactor, ...UseFactor[]])).default([]),
   conditionNote: z.string(),
   dragWish: z.enum(["greased", "dry", "shop"]),
   handleHole: z.enum(["as-found", "short", "long"]),
@@ -30,6 +33,8 @@ export type Intake = {
   water: Water;
   tripsPerYear: number;
   conditions: ConditionId[];
+  /** What it has been through, as far as it makes some faults likelier. */
+  life: UseFactor[];
   conditionNote: string;
   dragWish: DragWish;
   handleHole: HandleHole;

@@ -109,9 +109,12 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
   it("names the side to open, and takes faults from the catalogue", async () => {
     await person.press("On to Find");
     await person.sees("The handle side: gears, gear sleeve, bridge.");
+    await person.press("Every fault such a reel can have");
     await person.press("Main gear and pinion worn");
+    await person.press("Proved");
     await person.sees("1 found");
     await person.press("Friction washers dry or glazed");
+    await person.press("Proved");
     await person.sees("2 found");
   });
 

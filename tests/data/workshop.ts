@@ -40,6 +40,7 @@ export function openWorkshop(): Workshop {
         water: "salt",
         tripsPerYear: 20,
         conditions: [],
+        life: [],
         conditionNote: "",
         dragWish: "shop",
         handleHole: "as-found",

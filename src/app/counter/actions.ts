@@ -28,6 +28,7 @@ const intake = defineAction({
         water: form.water,
         tripsPerYear: Number(form.tripsPerYear),
         conditions: form.conditions,
+        life: form.life,
         conditionNote: form.conditionNote,
         dragWish: form.dragWish,
         handleHole: form.handleHole,

@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
 import { familyWords } from "@/core/families/family-ids";
-import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands } from "@/core/intake/lists";
+import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
 import { waterWords } from "@/core/intervals/next-service";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -45,6 +45,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     tripsPerYear: "20",
     brought: [],
     conditions: [],
+    life: [],
     conditionNote: "",
     dragWish: "shop",
     handleHole: "as-found",
@@ -239,6 +240,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
 
           <fieldset className="flex flex-col gap-2">
             <legend className="text-head font-semibold">With it, how far, until when</legend>
+            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
             <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
             <div className="grid grid-cols-2 gap-2">
               <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />

@@ -17,6 +17,7 @@ const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   tripsPerYear: "20",
   brought: [],
   conditions: [],
+  life: [],
   conditionNote: "",
   dragWish: "shop",
   handleHole: "as-found",

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { familyIdSchema } from "@/core/families/family-ids";
-import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands } from "@/core/intake/lists";
+import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
 import { waters } from "@/core/intervals/next-service";
 import { parseMinor } from "@/core/money/money";
 
@@ -35,6 +35,7 @@ export const intakeFormSchema = z
       .regex(/^\d{1,3}$/, "How many trips a year: a whole number up to 999."),
     brought: z.array(keys(broughtWith)).max(20),
     conditions: z.array(keys(conditionMarks)).max(20),
+    life: z.array(keys(lives)).max(10),
     conditionNote: z.string().trim().max(500, "At most 500 characters."),
     dragWish: keys(dragWishes),
     handleHole: keys(handleHoles),

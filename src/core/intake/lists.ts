@@ -1,3 +1,5 @@
+import type { UseFactor } from "@/core/diagnosis/use-factors";
+
 /** What the counter offers to tick, so that little is typed with wet hands. Ids are kept; words may be bettered. */
 export const complaints = {
   stiff: "stiff to turn",
@@ -29,6 +31,15 @@ export const conditionMarks = {
   opened: "opened before",
   clean: "clean",
 } as const;
+
+/** What the counter asks of a reel's life; salt and opening are told elsewhere on the page. Ids are the diagnosis's own. */
+export const lives = {
+  kayak: "kayak or ducked",
+  fleet: "hire or charter",
+  stored: "stored for years",
+  "second-hand": "bought second hand",
+  old: "decades old",
+} as const satisfies Partial<Record<UseFactor, string>>;
 
 export type ComplaintId = keyof typeof complaints;
 export type BroughtId = keyof typeof broughtWith;

@@ -3,7 +3,7 @@ import { z } from "zod";
 import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { doStep, failGate, skipStep, undoStep } from "@/data/build";
 import { chooseEdition } from "@/data/choose-edition";
-import { addFinding, removeFinding } from "@/data/findings";
+import { recordLook, settleFault } from "@/data/diagnosis";
 import { overrideSeat } from "@/data/machine";
 import { recordObservation } from "@/data/observations";
 import { addNeed } from "@/data/orders";
@@ -51,14 +51,24 @@ export async function recordTest(press: Press) {
   return test(press);
 }
 
-const find = defineAction({
-  name: "find",
+const look = defineAction({
+  name: "look",
   permission: "bench",
-  input: z.object({ jobId, faultId: z.string().max(60), wanted: z.boolean() }),
-  run: (ctx, { jobId: id, faultId, wanted }) => (wanted ? addFinding(ctx, id, faultId, "") : removeFinding(ctx, id, faultId)),
+  input: z.object({ jobId, findingId: z.string().max(60), so: z.boolean().nullable() }),
+  run: (ctx, input) => recordLook(ctx, input.jobId, input.findingId, input.so),
 });
-export async function chooseFault(press: Press) {
-  return find(press);
+export async function answerLook(press: Press) {
+  return look(press);
+}
+
+const settle = defineAction({
+  name: "settle-fault",
+  permission: "bench",
+  input: z.object({ jobId, faultId: z.string().max(60), proved: z.boolean().nullable() }),
+  run: (ctx, input) => settleFault(ctx, input.jobId, input.faultId, input.proved),
+});
+export async function settleSuspect(press: Press) {
+  return settle(press);
 }
 
 const foresee = defineAction({

@@ -1,18 +1,23 @@
-import { faultsFor } from "@/core/diagnosis/faults";
+import { findings } from "@/core/diagnosis/finding-table";
 import { isolate } from "@/core/diagnosis/isolation";
+import { openings } from "@/core/diagnosis/look-table";
+import { useFactors } from "@/core/diagnosis/use-factors";
 import { complaints } from "@/core/intake/lists";
 import { protocolFor } from "@/core/proving/protocol";
+import { diagnosisOf, listLooks } from "@/data/diagnosis";
 import { listFindings } from "@/data/findings";
 import { listObservations } from "@/data/observations";
-import { FaultSheet } from "@/ui/bench/fault-sheet";
+import { FindSheet } from "@/ui/bench/find-sheet";
 import { getDb } from "../../../server";
-import { chooseFault } from "../actions";
+import { answerLook, settleSuspect } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Find" };
 
+const nameOf = new Map<string, string>(findings.map(({ id, name }) => [id, name]));
+
 export default async function FindPage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
+  const { head, version, job } = await loadBench(props);
   const db = getDb();
   const before = new Map(
     listObservations(db, job.id)
@@ -28,15 +33,51 @@ export default async function FindPage(props: StationProps) {
     antiReverse: before.get("anti-reverse"),
     click: before.get("click"),
   });
+  const { subject, diagnosis, next } = diagnosisOf(db, job);
+  const tasks = new Set(listFindings(db, job.id).map((finding) => finding.faultId));
+  const faultName = new Map(diagnosis.ranked.map(({ fault }) => [fault.id, fault.name.toLowerCase()]));
   return (
-    <FaultSheet
+    <FindSheet
       head={head}
-      faults={faultsFor(new Set([...version.partTypes.values()].map((type) => type.role)))}
-      chosen={listFindings(db, job.id).map((finding) => finding.faultId)}
+      anatomy={version.anatomy}
+      partTypes={Object.fromEntries(version.partTypes)}
+      suspects={diagnosis.ranked.map(({ fault, probability, spokenFor, reasons }) => ({
+        id: fault.id,
+        name: fault.name,
+        section: fault.section,
+        probability,
+        spokenFor,
+        feltAs: fault.feltAs,
+        tellBy: fault.tellBy,
+        remedy: fault.remedy.words,
+        minutes: fault.remedy.minutes,
+        caution: fault.caution ?? "",
+        partRoles: [...fault.remedy.partRoles, ...(fault.needs ? [fault.needs] : [])],
+        reasons: reasons.slice(0, 5).map(({ finding, bits }) => ({ words: nameOf.get(finding) ?? finding, bits })),
+        settled: subject.settled?.get(fault.id) ?? null,
+        task: tasks.has(fault.id),
+      }))}
+      looks={next.slice(0, 4).map(({ look, minutes, parts }) => ({
+        finding: look.finding,
+        name: nameOf.get(look.finding) ?? look.finding,
+        how: look.how,
+        minutes: Math.round(minutes),
+        opening: look.open === "nothing" ? "" : openings[look.open].name,
+        why:
+          parts.yes && parts.no
+            ? `Parts ${faultName.get(parts.yes)} from ${faultName.get(parts.no)}.`
+            : parts.yes
+              ? `Speaks for or against ${faultName.get(parts.yes)}.`
+              : "Narrows it down.",
+      }))}
+      made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
       isolations={isolations}
-      tested={before.size > 0}
+      nothing={diagnosis.nothing}
+      leftOut={diagnosis.leftOut.map((finding) => nameOf.get(finding) ?? finding)}
       complaint={[...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; ")}
-      choose={chooseFault}
+      use={subject.use.map((factor) => useFactors[factor])}
+      look={answerLook}
+      settle={settleSuspect}
     />
   );
 }

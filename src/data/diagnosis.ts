@@ -1,0 +1,164 @@
+import { type Case, type Diagnosis, diagnose, findingOfTest, type NextTest, nextTests, type Observation } from "@/core/diagnosis/diagnose";
+import { faults as catalogue, findFault } from "@/core/diagnosis/faults";
+import { type FindingId, findings } from "@/core/diagnosis/finding-table";
+import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
+import { priorOf } from "@/core/diagnosis/prior-table";
+import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
+import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
+import { type TestId, testSpec } from "@/core/proving/protocol";
+import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
+import { readSerial } from "./editions";
+import { addFinding, removeFinding } from "./findings";
+import { getOpenJob, type Job } from "./jobs";
+import { writeJournal } from "./journal";
+import { machineOf } from "./machine";
+import { listObservations } from "./observations";
+
+const known = new Set<string>(findings.map(({ id }) => id));
+
+/** Notes what a look showed; null takes the answer back. */
+export function recordLook(ctx: Context, jobId: number, findingId: string, so: boolean | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (!known.has(findingId)) throw new Refusal("no-finding", "There is no such thing to look at. Reload the page.");
+  if (so === null) ctx.db.prepare("DELETE FROM look WHERE job_id = ? AND finding_id = ?").run(jobId, findingId);
+  else
+    ctx.db
+      .prepare(
+        "INSERT INTO look (job_id, finding_id, so, at, person_id) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO UPDATE SET so = excluded.so, at = excluded.at, person_id = excluded.person_id",
+      )
+      .run(jobId, findingId, Number(so), ctx.now, ctx.person.id);
+  writeJournal(ctx, "looked-at", { jobId, reelId: job.reel.id }, { finding: findingId, so });
+}
+
+/** Proved, ruled out, or open again. A proved fault becomes a task of the job with its parts foreseen; a ruled-out one is no task. */
+export function settleFault(ctx: Context, jobId: number, faultId: string, proved: boolean | null): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  if (!findFault(faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
+  if (proved === true) addFinding(ctx, jobId, faultId, "");
+  else removeFinding(ctx, jobId, faultId);
+  if (proved === null) db.prepare("DELETE FROM settled_fault WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);
+  else
+    db.prepare(
+      "INSERT INTO settled_fault (job_id, fault_id, proved, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET proved = excluded.proved, at = excluded.at",
+    ).run(jobId, faultId, Number(proved), ctx.now);
+  writeJournal(ctx, "fault-settled", { jobId, reelId: job.reel.id }, { fault: faultId, proved });
+}
+
+export const listLooks = (db: Db, jobId: number): ReadonlyMap<FindingId, boolean> =>
+  new Map(
+    (
+      db.prepare("SELECT finding_id AS finding, so FROM look WHERE job_id = ? ORDER BY at, finding_id").all(jobId) as {
+        finding: FindingId;
+        so: 0 | 1;
+      }[]
+    )
+      .filter(({ finding }) => known.has(finding))
+      .map(({ finding, so }) => [finding, so === 1]),
+  );
+
+export const listSettled = (db: Db, jobId: number): ReadonlyMap<string, boolean> =>
+  new Map(
+    (
+      db.prepare("SELECT fault_id AS fault, proved FROM settled_fault WHERE job_id = ?").all(jobId) as { fault: string; proved: 0 | 1 }[]
+    ).map(({ fault, proved }) => [fault, proved === 1]),
+  );
+
+/**
+ * What this bench settled of each fault, in a family and in one of its models, without the job in question. Only reels in which the fault was
+ * proved or ruled out count; of one sender's like reels of one month no more than a few.
+ */
+function listCounts(db: Db, job: Job, model: { id: string; family: string }): Map<string, { family: Count; model: Count }> {
+  const rows = db
+    .prepare(
+      `WITH ranked AS (
+         SELECT settled_fault.fault_id AS fault, settled_fault.proved, model.id AS model_id,
+                row_number() OVER (PARTITION BY settled_fault.fault_id, job.customer_id, model.id, substr(job.opened_at, 1, 7) ORDER BY job.id) AS place
+         FROM settled_fault JOIN job ON job.id = settled_fault.job_id JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id
+         WHERE model.family = @family AND job.id <> @job)
+       SELECT fault, count(*) AS settled, sum(proved) AS proved, sum(model_id = @model) AS modelSettled, sum(proved AND model_id = @model) AS modelProved
+       FROM ranked WHERE place <= @most GROUP BY fault`,
+    )
+    .all({ family: model.family, model: model.id, job: job.id, most: lotCounts }) as {
+    fault: string;
+    settled: number;
+    proved: number;
+    modelSettled: number;
+    modelProved: number;
+  }[];
+  return new Map(
+    rows.map((row) => [
+      row.fault,
+      { family: { proved: row.proved, settled: row.settled }, model: { proved: row.modelProved, settled: row.modelSettled } },
+    ]),
+  );
+}
+
+/** Fewest readings a norm of this model's own is made from. */
+const leastReadings = 3;
+/** Where the model has no record of its own (rule of thumb). */
+const rules: Partial<Record<TestId, Norm>> = {
+  turning: { median: 10, spread: 0.3, count: 0 },
+  "free-spool": { median: 28, spread: 0.35, count: 0 },
+};
+
+/** What a test of a model usually reads once the reel is sound: its readings after service, from this shop's jobs. */
+export function normOf(db: Db, modelId: string, test: TestId): Norm | null {
+  const values = (
+    db
+      .prepare(
+        `SELECT observation.value FROM observation JOIN job ON job.id = observation.job_id JOIN model_version ON model_version.id = job.model_version_id
+         WHERE model_version.model_id = ? AND observation.test_id = ? AND observation.phase = 'after' AND observation.value > 0 ORDER BY observation.value`,
+      )
+      .pluck()
+      .all(modelId, test) as number[]
+  ).map(Math.log);
+  if (values.length < leastReadings) return rules[test] ?? null;
+  const middle = (values[Math.floor((values.length - 1) / 2)]! + values[Math.ceil((values.length - 1) / 2)]!) / 2;
+  const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - middle) ** 2, 0) / values.length);
+  // A handful of readings that agree by chance must not make a cliff.
+  return { median: Math.exp(middle), spread: Math.max(0.15, spread), count: values.length };
+}
+
+/** The case of a job as it stands: complaint, tests, looks, what is settled, this reel's own roles and life, the shop's own counts. */
+export function caseOf(db: Db, job: Job): Case {
+  const machine = machineOf(db, job);
+  const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
+  const observations: Observation[] = [];
+  for (const complaint of job.intake.complaints) {
+    const finding = findingOfComplaint[complaint];
+    if (finding) observations.push({ by: "told", finding });
+  }
+  for (const test of listObservations(db, job.id)) {
+    if (test.phase !== "before") continue;
+    const { better } = testSpec(test.testId);
+    const norm = test.value !== null && better !== "none" ? normOf(db, machine.model.id, test.testId) : null;
+    const finding = findingOfTest[test.testId];
+    // The number where there is one: it sharpens what the verdict says, and is not heard beside it.
+    if (norm && test.value !== null && better !== "none")
+      observations.push({ by: "number", finding, weight: numberWeight(test.value, norm, better) });
+    else observations.push({ by: "test", finding, verdict: test.verdict });
+  }
+  for (const [finding, so] of listLooks(db, job.id)) observations.push({ by: "look", finding, so });
+  const year = readSerial(db, machine.model, job.reel.serial)?.year ?? null;
+  const use = lifeFactorsOf(job.intake, year, Number(job.openedAt.slice(0, 4)));
+  const counts = listCounts(db, job, machine.model);
+  return {
+    roles,
+    use,
+    observations,
+    settled: listSettled(db, job.id),
+    priors: new Map(
+      catalogue.flatMap(({ id }) =>
+        counts.has(id) ? [[id, shopPrior(priorOf(id, use), counts.get(id)!.family, counts.get(id)!.model)]] : [],
+      ),
+    ),
+  };
+}
+
+/** The diagnosis of a job, and what to look at next. */
+export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[] } {
+  const subject = caseOf(db, job);
+  return { subject, diagnosis: diagnose(subject), next: nextTests(subject) };
+}

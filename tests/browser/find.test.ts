@@ -1,0 +1,103 @@
+import { describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
+
+let server: Server;
+let person: Person;
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+
+/** How likely a suspect is said to be, of a hundred. */
+const likelihood = async (name: string): Promise<number> => {
+  const line = (await person.read()).replace(/\s+/g, " ");
+  return Number(new RegExp(`${name} (\\d+) in 100`).exec(line)?.[1] ?? Number.NaN);
+};
+
+const takeIn = async (serial: string): Promise<string> => {
+  await person.go("/counter");
+  await person.type("Known customer", "Brindle Okafor");
+  await person.type("Model", "Marrowby Skerry 30");
+  await person.type("Serial", serial);
+  await person.press("drag weak");
+  await person.press("hire or charter");
+  await person.type("Go ahead up to", "200");
+  await person.press("Take it in");
+  await person.sees("Taken in as");
+  return /Z-\d{5}-\d/.exec(await person.read())![0];
+};
+
+describe("a diagnosis at the bench", () => {
+  let tag = "";
+  let before = 0;
+
+  it("begins with the complaint and the life the counter wrote down", async () => {
+    tag = await takeIn("MS30 77001");
+    await person.go(`/bench/${tag}/find`);
+    await person.sees("hire or charter fleet");
+    await person.sees("Friction washers worn thin");
+    before = await likelihood("Friction washers worn thin");
+    expect(before).toBeGreaterThan(20);
+    await person.sees("Caliper on each washer");
+  });
+
+  it("moves with each look, says why, and takes an answer back", async () => {
+    await person.press("Friction washers thinner than their size: it is so").catch(() => person.press("It is so"));
+    await person.sees("Looked at");
+    expect(await likelihood("Friction washers worn thin")).toBeGreaterThan(before);
+    await person.press("Friction washers worn thin");
+    await person.sees("+ Friction washers thinner than their size");
+    await person.press("Friction washers thinner than their size ✕");
+    await person.driver.wait(
+      () => server.value("SELECT count(*) FROM look JOIN job ON job.id = look.job_id WHERE job.tag = ?", tag) === 0,
+      10_000,
+    );
+    await person.key("n"); // the first look: it is not
+    await person.driver.wait(
+      () => server.value("SELECT count(*) FROM look JOIN job ON job.id = look.job_id WHERE job.tag = ?", tag) === 1,
+      10_000,
+    );
+  });
+
+  it("becomes a task with its parts, and the next such reel begins from what was proved", async () => {
+    await person.go(`/bench/${tag}/find`);
+    await person.press("Every fault such a reel can have");
+    await person.press("Oil on washers meant to be dry");
+    await person.press("Proved");
+    await person.sees("1 found: on to Quote");
+    await person.press("Friction washers worn thin");
+    await person.press("Ruled out");
+    await person.sees("ruled out");
+    await person.press("on to Quote");
+    await person.sees("Degrease or renew the washers");
+    const next = await takeIn("MS30 77002");
+    await person.go(`/bench/${next}/find`);
+    const [thin, oiled] = [await likelihood("Friction washers worn thin"), await likelihood("Oil on washers meant to be dry")];
+    expect(thin).toBeLessThan(before);
+    expect(oiled).toBeGreaterThan(0);
+  });
+});
+
+describe("a capture that is stopped half-way", () => {
+  it("keeps what came, and says when it is too little to read", async () => {
+    await person.go("/bench/Z-00009-2/test");
+    await person.sees("Draw line straight off the spool");
+    await person.press("Pull with the scale");
+    await person.rest(1900);
+    await person.press("Stop the scale");
+    await person.sees("running mean");
+    await person.press("Doubtful");
+    const trace = () =>
+      server.value<number>(
+        "SELECT json_array_length(trace) FROM observation JOIN job ON job.id = observation.job_id WHERE job.tag = 'Z-00009-2' AND trace IS NOT NULL",
+      );
+    await person.driver.wait(() => trace() > 0, 10_000);
+    expect(trace()).toBeGreaterThan(20);
+    expect(trace()).toBeLessThan(75);
+    expect(server.value("SELECT simulated FROM observation WHERE trace IS NOT NULL ORDER BY id DESC LIMIT 1")).toBe(1);
+    await person.press("Pull with the scale");
+    await person.rest(100);
+    await person.press("Stop the scale");
+    await person.sees("too short to read");
+  });
+});

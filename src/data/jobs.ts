@@ -54,6 +54,9 @@ export interface Job {
   readonly openedAt: string;
   readonly closedAt: string | null;
   readonly finalTotalMinor: number | null;
+  /** What tells it from the others of its lot; empty outside one. */
+  readonly mark: string;
+  readonly lotId: number | null;
   readonly rowVersion: number;
   readonly modelVersionId: number;
   /** The edition of the model it worked on; null where the model has none. */
@@ -78,6 +81,8 @@ interface JobRow {
   opened_at: string;
   closed_at: string | null;
   final_total_minor: number | null;
+  mark: string;
+  lot_id: number | null;
   row_version: number;
   model_version_id: number;
   edition_id: string | null;
@@ -92,7 +97,7 @@ interface JobRow {
 
 const select = `
   SELECT job.id, job.tag, job.station, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
-         job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.row_version, job.model_version_id, job.edition_id,
+         job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.mark, job.lot_id, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
   FROM job JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id JOIN customer ON customer.id = job.customer_id`;
@@ -113,6 +118,8 @@ function toJob(db: Db, row: JobRow): Job {
     openedAt: row.opened_at,
     closedAt: row.closed_at,
     finalTotalMinor: row.final_total_minor,
+    mark: row.mark,
+    lotId: row.lot_id,
     rowVersion: row.row_version,
     modelVersionId: row.model_version_id,
     editionId: row.edition_id,
@@ -130,6 +137,10 @@ export const listJobsOfReel = (db: Db, reelId: number): Job[] =>
   (db.prepare(`${select} WHERE job.reel_id = ? ORDER BY job.opened_at DESC, job.id DESC`).all(reelId) as JobRow[]).map((row) =>
     toJob(db, row),
   );
+
+/** The jobs of a lot, in the order they were taken in. */
+export const listJobsOfLot = (db: Db, lotId: number): Job[] =>
+  (db.prepare(`${select} WHERE job.lot_id = ? ORDER BY job.id`).all(lotId) as JobRow[]).map((row) => toJob(db, row));
 
 export const listClosedJobs = (db: Db, limit: number): Job[] =>
   (db.prepare(`${select} WHERE job.closed_at IS NOT NULL ORDER BY job.closed_at DESC LIMIT ?`).all(limit) as JobRow[]).map((row) =>
@@ -174,6 +185,8 @@ export interface NewJob {
   readonly limitMinor: number | null;
   readonly wantedOn: string | null;
   readonly promisedOn: string;
+  /** The lot it came with, and what tells it from its sisters. */
+  readonly lot?: { readonly id: number; readonly mark: string };
 }
 
 /**
@@ -201,8 +214,8 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   markModelVersionUsed(db, version.id);
   db.prepare(
     `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
-                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id)
-     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     number,
     tag,
@@ -219,6 +232,8 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
     settings.currency,
     ctx.now,
     edition?.edition.id ?? null,
+    job.lot?.id ?? null,
+    job.lot?.mark ?? "",
   );
   const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
   for (const item of job.brought) addBrought.run(number, item);

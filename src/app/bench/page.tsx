@@ -2,6 +2,7 @@ import Link from "next/link";
 import { redirect } from "next/navigation";
 import { moveWords } from "@/core/schedule/whose-move";
 import { findJobByTag } from "@/data/jobs";
+import { listOpenLots } from "@/data/lots";
 import { listRack } from "@/data/rack";
 import { stationNames } from "@/ui/bench/stations-words";
 import { Refused } from "@/ui/controls/field";
@@ -22,6 +23,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
     refused = found.message;
   }
   const rack = listRack(db);
+  const lots = listOpenLots(db);
   return (
     <Sheet fill>
       <div className="grid gap-6 md:grid-cols-[360px_1fr]">
@@ -44,6 +46,21 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
           </button>
         </form>
         <div>
+          {lots.length > 0 && (
+            <>
+              <h2>Lots</h2>
+              <ul className="mb-4">
+                {lots.map((lot) => (
+                  <li key={lot.id} className="rule-row py-1">
+                    <Link className="act-link" href={`/bench/lot/${lot.id}`}>
+                      {lot.name}
+                    </Link>{" "}
+                    {lot.customerName}, <span className="num">{lot.reels}</span> reels
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           <h2>Hanging here</h2>
           <table className="plain-table mt-2">
             <thead>

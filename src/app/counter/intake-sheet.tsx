@@ -138,7 +138,12 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
         <Refused message={Object.keys(act.fields).length ? null : act.message} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
           <fieldset className="flex flex-col gap-2">
-            <legend className="text-head font-semibold">Whose, and which reel</legend>
+            <legend className="flex w-full justify-between text-head font-semibold">
+              Whose, and which reel
+              <Link className="act-link text-text" href="/counter/lot">
+                A lot of like reels
+              </Link>
+            </legend>
             <Field label="Known customer" error={error("customerId")}>
               {(field) => (
                 <select {...field} {...register("customerId")}>

@@ -13,8 +13,12 @@ interface Registered extends Shortcut {
   readonly run: () => void;
 }
 
+/** Takes a scan where the page knows what to do with it; gives back whether it did. */
+type ScanHandler = (text: string) => boolean;
+
 interface KeysContext {
   readonly register: (shortcut: Registered) => () => void;
+  readonly registerScan: (handler: ScanHandler) => () => void;
   readonly list: () => Shortcut[];
 }
 
@@ -42,13 +46,16 @@ export function KeysProvider({
   shortcutsOn: boolean;
 }) {
   const shortcuts = useRef<Registered[]>([]);
+  const scans = useRef<ScanHandler[]>([]);
   const router = useRouter();
 
   useEffect(() => {
     const find = (key: string) => shortcuts.current.findLast((shortcut) => shortcut.key.toLowerCase() === key.toLowerCase());
     const mapped = (key: string) => (key === footSwitchKey ? " " : key);
     const keyRouter = createKeyRouter({
-      onScan: (text) => router.push(`/bench?tag=${encodeURIComponent(text)}`),
+      onScan: (text) => {
+        if (!scans.current.some((handler) => handler(text))) router.push(`/bench?tag=${encodeURIComponent(text)}`);
+      },
       onKey: (key) => find(mapped(key))?.run(),
       handles: (key) => find(mapped(key)) !== undefined,
       shortcutsOn: () => shortcutsOn,
@@ -77,8 +84,14 @@ export function KeysProvider({
       shortcuts.current = shortcuts.current.filter((other) => other !== shortcut);
     };
   }, []);
+  const registerScan = useCallback((handler: ScanHandler) => {
+    scans.current.push(handler);
+    return () => {
+      scans.current = scans.current.filter((other) => other !== handler);
+    };
+  }, []);
   const list = useCallback(() => shortcuts.current.map(({ key, words, group }) => ({ key, words, group })), []);
-  const value = useMemo(() => ({ register, list }), [register, list]);
+  const value = useMemo(() => ({ register, registerScan, list }), [register, registerScan, list]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
@@ -97,6 +110,14 @@ export function useShortcut(key: string | null, words: string, group: string, ru
     if (key === null) return;
     return register({ key, words, group, run: () => runRef.current() });
   }, [key, words, group, register]);
+}
+
+/** Takes scans while the component is on the page; what it does not take goes to the bench as everywhere else. */
+export function useScan(handler: ScanHandler): void {
+  const { registerScan } = useKeys();
+  const ref = useRef(handler);
+  ref.current = handler;
+  useEffect(() => registerScan((text) => ref.current(text)), [registerScan]);
 }
 
 /** The keys that work now, for the list behind `?`. */

@@ -15,7 +15,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tag
     tag: job.tag,
     shopName: getShopSettings(db).shopName,
     owner: job.customer.name,
-    reel: job.reel.modelName,
+    reel: job.mark ? `${job.mark}: ${job.reel.modelName}` : job.reel.modelName,
     promised: dayWords(job.promisedOn),
     cameWith: job.brought.map((item) => broughtWith[item.item]),
   });

@@ -1,0 +1,28 @@
+import { broughtWith } from "@/core/intake/lists";
+import { listJobsOfLot } from "@/data/jobs";
+import { findLot } from "@/data/lots";
+import { getShopSettings } from "@/data/settings";
+import { labelSheetPdf } from "@/formats/label-pdf";
+import { dayWords } from "@/ui/dates";
+import { getDb } from "../../../../server";
+import { pdfResponse } from "../../../[tag]/pdf-response";
+
+/** The claim tags of a whole lot, ten to an A4 sheet. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  const db = getDb();
+  const lot = findLot(db, Number((await params).id));
+  if (!lot) return new Response("There is no such lot.", { status: 404 });
+  const { shopName } = getShopSettings(db);
+  const bytes = await labelSheetPdf(
+    listJobsOfLot(db, lot.id).map((job) => ({
+      tag: job.tag,
+      shopName,
+      owner: job.customer.name,
+      // The mark first: it tells the sisters apart when the line is too long.
+      reel: job.mark ? `${job.mark}: ${job.reel.modelName}` : job.reel.modelName,
+      promised: dayWords(job.promisedOn),
+      cameWith: job.brought.map((item) => broughtWith[item.item]),
+    })),
+  );
+  return pdfResponse(bytes, `lot-${lot.id}-tags.pdf`);
+}

@@ -1,0 +1,74 @@
+import { notFound } from "next/navigation";
+import { faultsFor } from "@/core/diagnosis/faults";
+import { priorOf } from "@/core/diagnosis/prior-table";
+import { lotNeed } from "@/core/lots/lot-need";
+import { protocolFor } from "@/core/proving/protocol";
+import { listSettled } from "@/data/diagnosis";
+import { listJobsOfLot } from "@/data/jobs";
+import { findLot } from "@/data/lots";
+import { findModel, getCurrentModelVersion } from "@/data/models";
+import { listObservations } from "@/data/observations";
+import { getQuote } from "@/data/quotes";
+import { LotSheet } from "@/ui/bench/lot-sheet";
+import { getDb } from "../../../server";
+import { recordTest, settleSuspect } from "../../[tag]/actions";
+import { answerWholeLot } from "./actions";
+
+export const metadata = { title: "Lot" };
+
+export default async function LotPage({ params }: { params: Promise<{ id: string }> }) {
+  const db = getDb();
+  const lot = findLot(db, Number((await params).id));
+  if (!lot) notFound();
+  const jobs = listJobsOfLot(db, lot.id);
+  const model = findModel(db, lot.modelId)!;
+  const version = getCurrentModelVersion(db, lot.modelId);
+  const faults = faultsFor(new Set([...version.partTypes.values()].map((type) => type.role)));
+  const settled = new Map(jobs.map((job) => [job.id, listSettled(db, job.id)]));
+  const use = jobs[0]?.intake.life ?? [];
+  const needs = faults.flatMap((fault) => {
+    const known = jobs.flatMap((job) => (settled.get(job.id)!.has(fault.id) ? [settled.get(job.id)!.get(fault.id)!] : []));
+    const proved = known.filter(Boolean).length;
+    if (!proved) return [];
+    const rest = jobs.length - known.length;
+    return [
+      {
+        id: fault.id,
+        name: fault.name,
+        proved,
+        settled: known.length,
+        rest,
+        need: lotNeed(priorOf(fault.id, use), { proved, settled: known.length }, rest),
+      },
+    ];
+  });
+  return (
+    <LotSheet
+      lot={{ id: lot.id, name: lot.name, customer: lot.customerName, model: `${model.maker} ${model.name}` }}
+      tests={protocolFor(model.family).map(({ id, name, how }) => ({ id, name, how }))}
+      faults={faults.map(({ id, name, section }) => ({ id, name, section }))}
+      reels={jobs.map((job) => {
+        const quote = getQuote(db, job);
+        return {
+          jobId: job.id,
+          tag: job.tag,
+          serial: job.reel.serial,
+          mark: job.mark,
+          closed: job.closedAt !== null,
+          asks: quote.consent === "ask",
+          verdicts: Object.fromEntries(
+            listObservations(db, job.id)
+              .filter((one) => one.phase === "before")
+              .map((one) => [one.testId, one.verdict]),
+          ),
+          settled: Object.fromEntries(settled.get(job.id)!),
+        };
+      })}
+      needs={needs}
+      lineRadiusMm={version.lineRadiusMm}
+      test={recordTest}
+      settle={settleSuspect}
+      answer={answerWholeLot}
+    />
+  );
+}

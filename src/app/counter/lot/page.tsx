@@ -1,0 +1,22 @@
+import { DateTime } from "luxon";
+import { listCustomers } from "@/data/customers";
+import { listModels } from "@/data/models";
+import { getShopSettings } from "@/data/settings";
+import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
+import { getDb, today } from "../../server";
+import { takeLotIn } from "./actions";
+
+export const metadata = { title: "A lot at the counter" };
+
+export default function LotIntakePage() {
+  const db = getDb();
+  return (
+    <LotIntakeSheet
+      customers={Object.fromEntries(listCustomers(db).map(({ id, name }) => [String(id), name]))}
+      models={Object.fromEntries(listModels(db).map(({ id, maker, name }) => [id, `${maker} ${name}`]))}
+      currency={getShopSettings(db).currency}
+      promise={DateTime.fromISO(today()).plus({ days: 21 }).toISODate()!}
+      takeIn={takeLotIn}
+    />
+  );
+}

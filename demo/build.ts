@@ -1,11 +1,12 @@
 import { DateTime } from "luxon";
+import type { JobKind } from "@/core/intake/job-kinds";
 import { parseMinor } from "@/core/money/money";
 import type { TestId, Verdict } from "@/core/proving/protocol";
 import { doStep, getBuild } from "@/data/build";
 import type { Context } from "@/data/context";
 import { addCustomer } from "@/data/customers";
 import type { Db } from "@/data/database";
-import { settleFault } from "@/data/diagnosis";
+import { recordLook, settleFault } from "@/data/diagnosis";
 import { findJob, type Intake, openJob } from "@/data/jobs";
 import { addUnknownModel, takeLoosePart } from "@/data/loose-parts";
 import { overrideSeat } from "@/data/machine";
@@ -127,13 +128,21 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     customer: number,
     serial: string,
     promisedOn: string,
-    change: { complaint: string; limit?: string; modelId?: string; intake?: Partial<Intake>; brought?: ("line" | "clamp" | "box")[] },
+    change: {
+      complaint: string;
+      kind?: JobKind;
+      limit?: string;
+      modelId?: string;
+      intake?: Partial<Intake>;
+      brought?: ("line" | "clamp" | "box")[];
+    },
   ) =>
     openJob(ctx, {
       customer: { id: customers[customer]! },
       modelId: change.modelId ?? skerry30.id,
       serial,
       hand: "right",
+      kind: change.kind,
       complaint: change.complaint,
       intake: intake(change.intake),
       brought: change.brought ?? ["line"],
@@ -342,5 +351,27 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     });
     test(ctxAt(-1, 9, 30), id, "before", { "free-spool": ["good", 22], turning: ["good", 9], "drag-strike": ["bad", 16] });
     find(ctxAt(-1, 9, 45), id, ["drag-worn"]);
+  });
+
+  // Two that came for something else than a repair: one to be looked over before it is bought, one whose last work did not hold.
+  inOne(() => {
+    const id = open(ctxAt(-1, 16), 3, "MS30 51233", day(2), {
+      kind: "purchase-check",
+      complaint: "Asking price 140: worth it?",
+      brought: ["box"],
+      intake: { complaints: [], claims: ["fresh-only", "serviced", "never-opened", "complete"], conditions: ["green"] },
+    });
+    test(ctxAt(0, 8, 20), id, "before", { ...sound, turning: ["bad", 17], "drag-full": ["doubtful", 47] });
+    recordLook(ctxAt(0, 8, 40), id, "spool-bearing-dirty", true);
+    recordLook(ctxAt(0, 8, 41), id, "screw-hole-empty", false);
+    find(ctxAt(0, 8, 50), id, ["hardened-grease"]);
+  });
+  inOne(() => {
+    const id = open(ctxAt(0, 8), 0, "MS30 20417", day(3), {
+      kind: "comeback",
+      complaint: "Drag gives way again since the autumn",
+      intake: { complaints: ["drag-weak"] },
+    });
+    test(ctxAt(0, 9), id, "before", { "free-spool": ["good", 30], turning: ["good", 9.5], "drag-full": ["bad", 41] });
   });
 }

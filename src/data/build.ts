@@ -1,4 +1,5 @@
 import type { Operation, Position } from "@/core/anatomy/types";
+import { protocolOfJob, stationsOf } from "@/core/intake/job-kinds";
 import { buildOrder } from "@/core/teardown/build-order";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
 import { type Context, Refusal } from "./context";
@@ -7,6 +8,7 @@ import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
 import type { ModelVersion } from "./models";
+import { listObservations } from "./observations";
 import { listWells, type Well } from "./tray";
 
 export type StepState = "waiting" | "done" | "failed" | "skipped";
@@ -147,6 +149,23 @@ export interface ClosingBlock {
   readonly positionId?: string;
 }
 
+/** What a light service or a purchase check still owes: its tests, and for a service none of them bad in the end. */
+function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
+  const phase = job.kind === "purchase-check" ? "before" : "after";
+  const made = new Map(
+    listObservations(db, job.id)
+      .filter((observation) => observation.phase === phase)
+      .map((observation) => [observation.testId, observation.verdict]),
+  );
+  return protocolOfJob(version.model.family, job.kind).flatMap(({ id, name }): ClosingBlock[] => {
+    const verdict = made.get(id);
+    if (verdict === undefined) return [{ code: "tests", message: `Not tested: ${name}` }];
+    if (phase === "after" && verdict === "bad")
+      return [{ code: "tests", message: `${name} is still bad: make it a repair at Test, or mend it and test again.` }];
+    return [];
+  });
+}
+
 /** Everything that keeps a reel from going home, in the order a bench would clear it. Empty means it may close. */
 export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
   const version = machineOf(db, job);
@@ -159,6 +178,8 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
       positionId: well.positionId,
       message: `Well ${well.well} is not empty: ${well.name}. Fit it at Build, or say why it stays out.`,
     });
+  // A reel nobody opened has nothing to build; its tests are what is asked of it.
+  if (!wells.length && !stationsOf(job.kind).includes("build")) return [...blocks, ...testBlocks(db, job, version)];
   const leftOut = new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId));
   for (const step of getBuild(db, job, version).steps) {
     if (step.operation.kind === "place" || step.state === "done") continue;

@@ -1,16 +1,22 @@
+import { comebackPrior, type LastVisit, type LastWork } from "@/core/diagnosis/comeback-priors";
 import { type Case, type Diagnosis, diagnose, findingOfTest, type NextTest, nextTests, type Observation } from "@/core/diagnosis/diagnose";
-import { faults as catalogue, findFault } from "@/core/diagnosis/faults";
+import { faults as catalogue, faultsFor, findFault } from "@/core/diagnosis/faults";
 import { type FindingId, findings } from "@/core/diagnosis/finding-table";
 import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
 import { priorOf } from "@/core/diagnosis/prior-table";
+import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
+import { links } from "@/core/diagnosis/strength-table";
+import type { UseFactor } from "@/core/diagnosis/use-factors";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
-import { type TestId, testSpec } from "@/core/proving/protocol";
+import { conditionMarks } from "@/core/intake/lists";
+import { protocolFor, type TestId, testSpec } from "@/core/proving/protocol";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { readSerial } from "./editions";
-import { addFinding, removeFinding } from "./findings";
-import { getOpenJob, type Job } from "./jobs";
+import { addFinding, listFindings, removeFinding } from "./findings";
+import { listFittedParts } from "./history";
+import { findJob, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
 import { listObservations } from "./observations";
@@ -142,19 +148,71 @@ export function caseOf(db: Db, job: Job): Case {
   }
   for (const [finding, so] of listLooks(db, job.id)) observations.push({ by: "look", finding, so });
   const year = readSerial(db, machine.model, job.reel.serial)?.year ?? null;
-  const use = lifeFactorsOf(job.intake, year, Number(job.openedAt.slice(0, 4)));
+  const last = lastWorkOf(db, job);
+  const use = [
+    ...new Set<UseFactor>([
+      ...lifeFactorsOf(job.intake, year, Number(job.openedAt.slice(0, 4))),
+      ...(job.kind === "purchase-check" ? (["second-hand"] as const) : []),
+      // What a hand before us can have done wrong, we can have too.
+      ...(last ? (["opened"] as const) : []),
+    ]),
+  ];
   const counts = listCounts(db, job, machine.model);
+  const priors = new Map<string, number>();
+  for (const { id, needs, remedy } of catalogue) {
+    const count = counts.get(id);
+    const prior = count ? shopPrior(priorOf(id, use), count.family, count.model) : priorOf(id, use);
+    if (last) priors.set(id, comebackPrior(prior, id, [...remedy.partRoles, ...(needs ? [needs] : [])], last));
+    else if (count) priors.set(id, prior);
+  }
+  return { roles, use, observations, settled: listSettled(db, job.id), priors };
+}
+
+/** What was found and renewed in the job whose work came back; null for any other job. */
+function lastWorkOf(db: Db, job: Job): LastWork | null {
+  if (job.comebackOf === null) return null;
   return {
-    roles,
-    use,
-    observations,
-    settled: listSettled(db, job.id),
-    priors: new Map(
-      catalogue.flatMap(({ id }) =>
-        counts.has(id) ? [[id, shopPrior(priorOf(id, use), counts.get(id)!.family, counts.get(id)!.model)]] : [],
-      ),
-    ),
+    faults: new Set(listFindings(db, job.comebackOf).map((finding) => finding.faultId)),
+    renewed: new Set(listFittedParts(db, job.comebackOf).map((part) => part.role)),
   };
+}
+
+export function lastVisitOf(db: Db, job: Job): LastVisit | null {
+  const last = job.comebackOf === null ? null : findJob(db, job.comebackOf);
+  if (!last) return null;
+  const protocol = protocolFor(machineOf(db, last).model.family);
+  return {
+    tag: last.tag,
+    closedAt: last.closedAt ?? last.openedAt,
+    found: listFindings(db, last.id).map(({ faultId }) => findFault(faultId)?.name ?? faultId),
+    renewed: listFittedParts(db, last.id).map((part) => part.positionName),
+    measured: listObservations(db, last.id)
+      .filter(({ phase }) => phase === "after")
+      .map(({ testId, verdict, value, unit }) => ({
+        testId,
+        name: protocol.find(({ id }) => id === testId)?.name ?? testId,
+        words: value === null ? verdict : `${Number(value.toFixed(1))} ${unit}`,
+      })),
+  };
+}
+
+/** What a seller says of the reel, each beside what was found so far. Empty but for a purchase check. */
+export function claimsOf(db: Db, job: Job): WeighedClaim[] {
+  const machine = machineOf(db, job);
+  const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
+  const able = new Set(faultsFor(roles).map(({ id }) => id));
+  const names = new Map(protocolFor(machine.model.family).map(({ id, name }) => [id, name]));
+  const evidence = {
+    looks: listLooks(db, job.id),
+    tests: new Map(
+      listObservations(db, job.id)
+        .filter(({ phase }) => phase === "before")
+        .map(({ testId, verdict }) => [testId, { name: names.get(testId) ?? testId, verdict }]),
+    ),
+    conditions: job.intake.conditions.map((id) => ({ id, name: conditionMarks[id] })),
+    possible: new Set(links.filter(({ fault }) => able.has(fault)).map(({ finding }) => finding)),
+  };
+  return (job.intake.claims ?? []).map((claim) => weighClaim(claim, evidence));
 }
 
 /** The diagnosis of a job, and what to look at next. */

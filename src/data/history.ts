@@ -4,6 +4,7 @@ export interface FittedPart {
   readonly positionId: string;
   readonly positionName: string;
   readonly partTypeId: string;
+  readonly role: string;
   readonly number: string;
   readonly name: string;
   /** What it is billed at: a donor's piece at its own price, a new one at the job's. */
@@ -16,7 +17,7 @@ export const listFittedParts = (db: Db, jobId: number): FittedPart[] =>
   (
     db
       .prepare(
-        `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.number, part_type.name,
+        `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.role, part_type.number, part_type.name,
               coalesce(donor_piece.price_minor,
                        (SELECT price_minor FROM job_price WHERE job_price.job_id = job.id AND job_price.part_type_id = part_type.id),
                        part_type.price_minor) AS priceMinor,

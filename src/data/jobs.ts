@@ -1,6 +1,8 @@
 import { z } from "zod";
+import { type ClaimId, claimIds } from "@/core/diagnosis/purchase-check";
 import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
 import type { PinnedRates } from "@/core/estimate/estimate";
+import { type JobKind, type Station, stations } from "@/core/intake/job-kinds";
 import type { BroughtId, ComplaintId, ConditionId, DragWish, Hand, HandleHole } from "@/core/intake/lists";
 import type { Water } from "@/core/intervals/next-service";
 import { formatTag, parseTag } from "@/core/tags/tag";
@@ -14,9 +16,6 @@ import { getCurrentModelVersion, markModelVersionUsed } from "./models";
 import { ensureReel, normaliseSerial } from "./reels";
 import { getShopSettings } from "./settings";
 
-export const stations = ["test", "find", "quote", "strip", "parts", "build", "prove", "return"] as const;
-export type Station = (typeof stations)[number];
-
 const intakeSchema = z.object({
   complaints: z.array(z.string()),
   water: z.enum(["fresh", "brackish", "salt"]),
@@ -24,6 +23,7 @@ const intakeSchema = z.object({
   conditions: z.array(z.string()),
   // Jobs of before this was asked have none.
   life: z.array(z.enum(Object.keys(useFactors) as [UseFactor, ...UseFactor[]])).default([]),
+  claims: z.array(z.enum(claimIds)).default([]),
   conditionNote: z.string(),
   dragWish: z.enum(["greased", "dry", "shop"]),
   handleHole: z.enum(["as-found", "short", "long"]),
@@ -35,6 +35,8 @@ export type Intake = {
   conditions: ConditionId[];
   /** What it has been through, as far as it makes some faults likelier. */
   life: UseFactor[];
+  /** What its seller says of it; only a purchase check has any. */
+  claims?: ClaimId[];
   conditionNote: string;
   dragWish: DragWish;
   handleHole: HandleHole;
@@ -44,6 +46,9 @@ export interface Job {
   readonly id: number;
   readonly tag: string;
   readonly station: Station | "closed";
+  readonly kind: JobKind;
+  /** The job whose work came back with this reel. */
+  readonly comebackOf: number | null;
   readonly complaint: string;
   readonly intake: Intake;
   readonly limitMinor: number | null;
@@ -70,6 +75,8 @@ interface JobRow {
   id: number;
   tag: string;
   station: Station | "closed";
+  kind: JobKind;
+  comeback_of: number | null;
   complaint: string;
   intake: string;
   limit_minor: number | null;
@@ -96,7 +103,7 @@ interface JobRow {
 }
 
 const select = `
-  SELECT job.id, job.tag, job.station, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
+  SELECT job.id, job.tag, job.station, job.kind, job.comeback_of, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
          job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.mark, job.lot_id, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
@@ -108,6 +115,8 @@ function toJob(db: Db, row: JobRow): Job {
     id: row.id,
     tag: row.tag,
     station: row.station,
+    kind: row.kind,
+    comebackOf: row.comeback_of,
     complaint: row.complaint,
     intake: intakeSchema.parse(JSON.parse(row.intake)) as Intake,
     limitMinor: row.limit_minor,
@@ -179,6 +188,8 @@ export interface NewJob {
   readonly modelId: string;
   readonly serial: string;
   readonly hand: Hand;
+  /** Repair, where nothing else is said. */
+  readonly kind?: JobKind;
   readonly complaint: string;
   readonly intake: Intake;
   readonly brought: readonly BroughtId[];
@@ -208,14 +219,22 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
   if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
   const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);
+  const kind = job.kind ?? "repair";
+  const lastJob = kind === "comeback" ? lastClosedJob(db, reelId) : null;
+  if (kind === "comeback" && lastJob === null)
+    throw new Refusal(
+      "no-earlier-job",
+      "Nothing we handed back stands under this serial. Check it, or take the reel in as a repair.",
+      "serial",
+    );
   const settings = getShopSettings(db);
   const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
   const tag = formatTag(number);
   markModelVersionUsed(db, version.id);
   db.prepare(
     `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
-                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark)
-     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     number,
     tag,
@@ -234,6 +253,8 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
     edition?.edition.id ?? null,
     job.lot?.id ?? null,
     job.lot?.mark ?? "",
+    kind,
+    lastJob,
   );
   const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
   for (const item of job.brought) addBrought.run(number, item);
@@ -251,6 +272,20 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   });
   writeJournal(ctx, "job-opened", { jobId: number, reelId, customerId }, { tag });
   return { id: number, tag };
+}
+
+const lastClosedJob = (db: Db, reelId: number): number | null =>
+  (db
+    .prepare("SELECT id FROM job WHERE reel_id = ? AND closed_at IS NOT NULL ORDER BY closed_at DESC, id DESC LIMIT 1")
+    .pluck()
+    .get(reelId) as number | undefined) ?? null;
+
+/** A light service that met a fault, or a check whose owner wants it mended, becomes a repair; what was written down stays. */
+export function makeRepair(ctx: Context, jobId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (job.kind === "repair") return;
+  ctx.db.prepare("UPDATE job SET kind = 'repair', row_version = row_version + 1 WHERE id = ?").run(jobId);
+  writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind });
 }
 
 /** The furthest station reached; going back to look does not move it. */

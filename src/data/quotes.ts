@@ -1,5 +1,6 @@
 import { findFault } from "@/core/diagnosis/faults";
 import { type Consent, consentFor, type Estimate, estimate, type LabourLine, type PartLine } from "@/core/estimate/estimate";
+import { handling } from "@/core/intake/job-kinds";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
@@ -7,9 +8,6 @@ import { listFittedParts } from "./history";
 import { advanceStation, getOpenJob, type Job, priceInJob } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
-
-/** Intake, tests, report: minutes every job costs before a fault is named (typical of the trade; the shop's own times will replace it). */
-export const handlingMinutes = 15;
 
 export interface Answer {
   readonly accepted: boolean;
@@ -37,16 +35,25 @@ const listAnswers = (db: Db, jobId: number): Answer[] =>
       .all(jobId) as (Omit<Answer, "accepted"> & { accepted: 0 | 1 })[]
   ).map((row) => ({ ...row, accepted: row.accepted === 1 }));
 
-/** The estimate of a job as its findings and foreseen parts stand now, with the customer's answers. */
-export function getQuote(db: Db, job: Job): Quote {
-  const labour: LabourLine[] = [
-    { words: "Intake, tests before and after, report", minutes: handlingMinutes },
-    ...listFindings(db, job.id).flatMap((finding) => {
-      const fault = findFault(finding.faultId);
-      return fault ? [{ words: fault.remedy.words, minutes: fault.remedy.minutes }] : [];
-    }),
-  ];
-  const parts = (
+/** The work each found fault asks for. What was found the last time as well is ours to do again, free. */
+function remediesOf(db: Db, job: Job): LabourLine[] {
+  const before = new Set(job.comebackOf === null ? [] : listFindings(db, job.comebackOf).map((finding) => finding.faultId));
+  return listFindings(db, job.id).flatMap(({ faultId }) => {
+    const fault = findFault(faultId);
+    if (!fault) return [];
+    return before.has(faultId)
+      ? [{ words: `${fault.remedy.words} (again, free)`, minutes: 0 }]
+      : [{ words: fault.remedy.words, minutes: fault.remedy.minutes }];
+  });
+}
+
+/** What it would cost to put right what a check found: the findings' work and the parts foreseen, at this job's rates. */
+export function costToPutRight(db: Db, job: Job): Estimate {
+  return estimate(remediesOf(db, job), listForeseenParts(db, job), job.rates);
+}
+
+function listForeseenParts(db: Db, job: Job): Quote["parts"] {
+  return (
     db
       .prepare(
         `SELECT quote_part.position_id, part_type.id AS part_type_id, part_type.number, part_type.name
@@ -60,9 +67,16 @@ export function getQuote(db: Db, job: Job): Quote {
     quantity: 1,
     priceMinor: priceInJob(db, job.id, row.part_type_id),
   }));
-  const sum = estimate(labour, parts, job.rates);
+}
+
+/** The estimate of a job as its findings and foreseen parts stand now, with the customer's answers. */
+export function getQuote(db: Db, job: Job): Quote {
+  const labour = [handling[job.kind], ...remediesOf(db, job)];
+  const parts = listForeseenParts(db, job);
+  const billed = job.kind === "purchase-check" ? { labour: labour.slice(0, 1), parts: [] } : { labour, parts };
+  const sum = estimate(billed.labour, billed.parts, job.rates);
   const answers = listAnswers(db, job.id);
-  return { labour, parts, estimate: sum, answers, consent: consentFor(sum.totalMinor, job.limitMinor, answers) };
+  return { ...billed, estimate: sum, answers, consent: consentFor(sum.totalMinor, job.limitMinor, answers) };
 }
 
 /** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */

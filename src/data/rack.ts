@@ -1,7 +1,8 @@
+import type { Station } from "@/core/intake/job-kinds";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
-import { type Job, listOpenJobs, type Station } from "./jobs";
+import { type Job, listOpenJobs } from "./jobs";
 import { listNeeds } from "./orders";
 import { getQuote } from "./quotes";
 

@@ -1,18 +1,20 @@
 import { findFault } from "@/core/diagnosis/faults";
-import type { FamilyId } from "@/core/families/family-ids";
+import { claims, standingWords } from "@/core/diagnosis/purchase-check";
+import { protocolOfJob } from "@/core/intake/job-kinds";
 import { complaints, hands } from "@/core/intake/lists";
 import { nextService } from "@/core/intervals/next-service";
 import { type Change, compare } from "@/core/proving/compare";
-import { protocolFor } from "@/core/proving/protocol";
+import type { TestSpec } from "@/core/proving/protocol";
 import type { Report, ReportTest } from "@/core/report/report";
 import type { Db } from "./database";
+import { claimsOf } from "./diagnosis";
 import { listFindings } from "./findings";
 import { listFittedParts, listLeftOut } from "./history";
 import type { Job } from "./jobs";
 import { machineOf } from "./machine";
 import { findPartType } from "./models";
 import { listObservations, type StoredObservation } from "./observations";
-import { getBill } from "./quotes";
+import { costToPutRight, getBill } from "./quotes";
 import { getShopSettings } from "./settings";
 import { listWells } from "./tray";
 
@@ -25,8 +27,8 @@ const words = (observation: StoredObservation | undefined): string =>
       : `${Number(observation.value.toFixed(1))} ${observation.unit}`
     : "not done";
 
-function reportTests(observations: readonly StoredObservation[], family: FamilyId): ReportTest[] {
-  return protocolFor(family).map((spec) => {
+function reportTests(observations: readonly StoredObservation[], protocol: readonly TestSpec[]): ReportTest[] {
+  return protocol.map((spec) => {
     const before = observations.find((o) => o.testId === spec.id && o.phase === "before");
     const after = observations.find((o) => o.testId === spec.id && o.phase === "after");
     return {
@@ -56,6 +58,17 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     openedOn: dates.opened,
     closedOn: dates.closed,
     complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    check:
+      job.kind === "purchase-check"
+        ? {
+            claims: claimsOf(db, job).map(({ claim, standing, against, fits }) => ({
+              claim: claims[claim],
+              standing: standingWords[standing],
+              because: [...against, ...fits].join("; "),
+            })),
+            putRight: costToPutRight(db, job).totalMinor,
+          }
+        : null,
     findings: listFindings(db, job.id).map((finding) => {
       const fault = findFault(finding.faultId);
       return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
@@ -75,7 +88,7 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     watch: listWells(db, job.id)
       .filter((well) => well.verdict === "watch" || (well.verdict === "worn" && !well.renewed))
       .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
-    tests: reportTests(listObservations(db, job.id), version.model.family),
+    tests: reportTests(listObservations(db, job.id), protocolOfJob(version.model.family, job.kind)),
     advice: [
       "Back the drag off before you put the reel away; store it dry and at an even temperature.",
       job.intake.water === "fresh"

@@ -66,6 +66,7 @@ describe("the report", () => {
     openedOn: "1 Mar 2026",
     closedOn: null,
     complaint: "stiff",
+    check: null,
     findings: [{ name: "Gears worn", remedy: "Fit a pair", minutes: 30 }],
     parts: [{ number: part.number, words: "Main gear", price: 2890, type: part, turned: false }],
     leftOut: [{ name: "Click spring", reason: "not to be had any more" }],

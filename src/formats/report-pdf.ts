@@ -8,9 +8,12 @@ const right = 192 * mm;
 const width = right - left;
 const foot = 278 * mm;
 
-/** The service report the owner keeps, A4: reel, findings, work, parts with their drawings, before and after, advice, next service, price. */
+/**
+ * The report the owner keeps, A4: reel, findings, work, parts with their drawings, before and after, advice, next service, price. A purchase
+ * check says instead what the seller claims beside what was seen, and what it would cost to put right.
+ */
 export const reportPdf = (report: Report): Promise<Buffer> =>
-  makePdf({ widthMm: 210, heightMm: 297, title: `Service report ${report.tag}` }, (doc) => {
+  makePdf({ widthMm: 210, heightMm: 297, title: `${report.check ? "Purchase check" : "Service report"} ${report.tag}` }, (doc) => {
     let y = 18 * mm;
     /** Starts a new page when the next block would run off this one. */
     const room = (need: number) => {
@@ -33,7 +36,10 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       line("bold", 13, words);
     };
 
-    doc.font("bold").fontSize(22).text("Service report", left, y, { lineBreak: false });
+    doc
+      .font("bold")
+      .fontSize(22)
+      .text(report.check ? "Purchase check" : "Service report", left, y, { lineBreak: false });
     drawQr(doc, report.tag, right - 26 * mm, y - 4 * mm, 26 * mm);
     y += 10 * mm;
     line("sans", 11, report.shopName, left, 130 * mm);
@@ -50,12 +56,26 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     heading("What you told us");
     line("sans", 11, report.complaint || "Nothing in particular.");
 
-    heading("What was found and done");
-    if (!report.findings.length) line("sans", 11, "No fault was found.");
-    for (const finding of report.findings) line("sans", 11, `${finding.name}: ${finding.remedy} (${finding.minutes} min).`);
+    if (report.check?.claims.length) {
+      heading("What the seller says");
+      for (const { claim, standing, because } of report.check.claims) {
+        line("bold", 11, `“${claim}”: ${standing}`);
+        if (because) line("sans", 11, because, left + 6 * mm, width - 6 * mm);
+      }
+      line("sans", 9, "One thing against a claim is enough; nothing found against it reaches only as far as somebody looked.");
+    }
 
-    heading("Parts fitted");
-    if (!report.parts.length) line("sans", 11, "None.");
+    heading(report.check ? "What was found" : "What was found and done");
+    if (!report.findings.length) line("sans", 11, "No fault was found.");
+    for (const finding of report.findings)
+      line("sans", 11, `${finding.name}: ${report.check ? "to put right, " : ""}${finding.remedy} (${finding.minutes} min).`);
+    if (report.check && report.findings.length)
+      line("bold", 11, `To put all of it right: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
+
+    if (!report.check) {
+      heading("Parts fitted");
+      if (!report.parts.length) line("sans", 11, "None.");
+    }
     for (const part of report.parts) {
       room(14 * mm);
       const glyph = drawGlyph(part.type.shape, { turned: part.turned, material: part.type.material, leastThicknessMm: 1.2 });
@@ -91,18 +111,19 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       for (const part of report.watch) line("sans", 11, `${part.name}${part.note ? `: ${part.note}` : ""}`);
     }
 
-    heading("Before and after");
+    heading(report.check ? "How it tests" : "Before and after");
     for (const test of report.tests) {
       room(9 * mm);
-      drawTest(doc, test, y);
+      drawTest(doc, report.check ? { ...test, after: test.before, before: "", bars: null } : test, y);
       y += 8 * mm;
     }
     if (report.tests.some((test) => test.simulated)) line("sans", 9, "Readings marked with a dashed bar came from a simulated instrument.");
-    line(
-      "sans",
-      9,
-      "Pulls are compared as torque at the spool when they were taken at different line radii; a change under 5 % counts as the same.",
-    );
+    if (!report.check)
+      line(
+        "sans",
+        9,
+        "Pulls are compared as torque at the spool when they were taken at different line radii; a change under 5 % counts as the same.",
+      );
 
     heading("Care and next service");
     for (const words of report.advice) line("sans", 11, words);

@@ -1,25 +1,14 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { caseOf, diagnosisOf, listLooks, normOf, recordLook, settleFault } from "@/data/diagnosis";
 import { listFindings } from "@/data/findings";
-import { findJob, type Intake } from "@/data/jobs";
+import { findJob } from "@/data/jobs";
 import { recordObservation } from "@/data/observations";
 import { getQuote } from "@/data/quotes";
-import { openWorkshop, refusal, type Workshop } from "./workshop";
+import { intake, openWorkshop, refusal, type Workshop } from "./workshop";
 
 let shop: Workshop;
 beforeEach(() => {
   shop = openWorkshop();
-});
-const intake = (change: Partial<Intake> = {}): Intake => ({
-  complaints: [],
-  water: "salt",
-  tripsPerYear: 20,
-  conditions: [],
-  life: [],
-  conditionNote: "",
-  dragWish: "shop",
-  handleHole: "as-found",
-  ...change,
 });
 const job = (id: number) => findJob(shop.db, id)!;
 const p = (id: number, fault: string) =>

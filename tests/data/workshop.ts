@@ -2,7 +2,7 @@ import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "
 import type { Context, Refusal } from "@/data/context";
 import { addCustomer } from "@/data/customers";
 import { type Db, openMemoryDatabase } from "@/data/database";
-import { type NewJob, openJob } from "@/data/jobs";
+import { type Intake, type NewJob, openJob } from "@/data/jobs";
 import { addModel, addPartType } from "@/data/models";
 import { addSupplier, setOffer } from "@/data/orders";
 import { ensureFirstPerson } from "@/data/people";
@@ -14,6 +14,19 @@ export interface Workshop {
   readonly customerId: number;
   readonly open: (change?: Partial<NewJob>) => number;
 }
+
+/** The least a counter writes down. */
+export const intake = (change: Partial<Intake> = {}): Intake => ({
+  complaints: [],
+  water: "salt",
+  tripsPerYear: 20,
+  conditions: [],
+  life: [],
+  conditionNote: "",
+  dragWish: "shop",
+  handleHole: "as-found",
+  ...change,
+});
 
 /** An empty shop with the demo's model, one supplier who sells everything, two of each part in the bins, and one customer. */
 export function openWorkshop(): Workshop {
@@ -35,16 +48,7 @@ export function openWorkshop(): Workshop {
       serial: `T${++serial}`,
       hand: "right",
       complaint: "stiff",
-      intake: {
-        complaints: [],
-        water: "salt",
-        tripsPerYear: 20,
-        conditions: [],
-        life: [],
-        conditionNote: "",
-        dragWish: "shop",
-        handleHole: "as-found",
-      },
+      intake: intake(),
       brought: [],
       limitMinor: 100_000,
       wantedOn: null,

@@ -22,9 +22,11 @@ const intake = defineAction({
           : form.modelId,
       serial: form.serial,
       hand: form.hand,
+      kind: form.kind,
       complaint: form.complaint,
       intake: {
         complaints: form.complaints,
+        claims: form.kind === "purchase-check" ? form.claims : [],
         water: form.water,
         tripsPerYear: Number(form.tripsPerYear),
         conditions: form.conditions,

@@ -2,7 +2,9 @@
 import Link from "next/link";
 import { useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
+import { claims } from "@/core/diagnosis/purchase-check";
 import { familyWords } from "@/core/families/family-ids";
+import { jobKinds } from "@/core/intake/job-kinds";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
 import { waterWords } from "@/core/intervals/next-service";
 import type { Action } from "@/ui/act/press";
@@ -39,6 +41,8 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     family: "star-drag-bridge",
     serial: "",
     hand: "right",
+    kind: "repair",
+    claims: [],
     complaints: [],
     complaint: "",
     water: "salt",
@@ -92,7 +96,8 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
   };
 
   const send = form.handleSubmit((values) => act.press(values));
-  const [customerId, modelId] = [watch("customerId"), watch("modelId")];
+  const [customerId, modelId, kind] = [watch("customerId"), watch("modelId"), watch("kind")];
+  const handedBack = known?.visits?.find((visit) => !visit.open);
   return (
     <form
       noValidate
@@ -218,17 +223,29 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                     </li>
                   ))}
                 </ul>
-                <Link className="act-link" href={`/ledger/reel/${known.reel.id}`}>
-                  Its whole history
-                </Link>
+                <div className="mt-1 flex items-center gap-3">
+                  <Link className="act-link" href={`/ledger/reel/${known.reel.id}`}>
+                    Its whole history
+                  </Link>
+                  {handedBack && kind !== "comeback" && (
+                    <button type="button" className="key key-small" onClick={() => setValue("kind", "comeback")}>
+                      Our work came back
+                    </button>
+                  )}
+                </div>
               </div>
             )}
           </fieldset>
 
           <fieldset className="flex flex-col gap-2">
             <legend className="text-head font-semibold">What is wrong, how it lives</legend>
-            <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
-            <Field label="In their words" error={error("complaint")}>
+            <SelectField label="Comes for" options={jobKinds} register={register("kind")} error={error("kind")} />
+            {kind === "purchase-check" ? (
+              <Ticks legend="Says the seller" options={claims} register={register("claims")} error={error("claims")} />
+            ) : (
+              <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
+            )}
+            <Field label={kind === "purchase-check" ? "What the buyer wants to know" : "In their words"} error={error("complaint")}>
               {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
             </Field>
             <div className="grid grid-cols-2 gap-2">

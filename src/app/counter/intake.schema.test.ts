@@ -11,6 +11,8 @@ const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   family: "star-drag-bridge",
   serial: "MS30/12-A",
   hand: "right",
+  kind: "repair",
+  claims: [],
   complaints: ["stiff"],
   complaint: "",
   water: "salt",
@@ -31,7 +33,7 @@ const wrong = (change: Partial<IntakeForm>) =>
 
 describe("the counter's page", () => {
   it("takes an ordinary reel, with or without limit, mail and serial", () => {
-    for (const change of [
+    const fine: Partial<IntakeForm>[] = [
       {},
       { limit: "" },
       { limit: "60" },
@@ -39,8 +41,13 @@ describe("the counter's page", () => {
       { email: "a@b.example" },
       { serial: "" },
       { complaints: [], complaint: "sounds odd" },
-    ])
-      expect(wrong(change), JSON.stringify(change)).toEqual([]);
+      { complaints: [], kind: "full-service" },
+      { complaints: [], kind: "light-service" },
+      { complaints: [], kind: "purchase-check", claims: ["serviced"] },
+      { complaints: [], kind: "purchase-check", complaint: "Is the asking price right?" },
+      { kind: "comeback" },
+    ];
+    for (const change of fine) expect(wrong(change), JSON.stringify(change)).toEqual([]);
   });
 
   it.each([
@@ -50,6 +57,9 @@ describe("the counter's page", () => {
     [{ modelId: "" }, "modelId"],
     [{ serial: "<b>" }, "serial"],
     [{ complaints: [] }, "complaint"],
+    [{ kind: "purchase-check" }, "complaint"],
+    [{ kind: "comeback", complaints: [] }, "complaint"],
+    [{ kind: "comeback", serial: "" }, "serial"],
     [{ tripsPerYear: "many" }, "tripsPerYear"],
     [{ tripsPerYear: "-1" }, "tripsPerYear"],
     [{ limit: "-5" }, "limit"],

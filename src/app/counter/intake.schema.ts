@@ -1,5 +1,7 @@
 import { z } from "zod";
+import { claimIds } from "@/core/diagnosis/purchase-check";
 import { familyIdSchema } from "@/core/families/family-ids";
+import { jobKindIds } from "@/core/intake/job-kinds";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
 import { waters } from "@/core/intervals/next-service";
 import { parseMinor } from "@/core/money/money";
@@ -26,6 +28,8 @@ export const intakeFormSchema = z
       .max(40, "At most 40 characters.")
       .regex(/^[\p{L}\p{N}\s./-]*$/u, "A serial has letters, digits, dots, dashes and strokes."),
     hand: keys(hands),
+    kind: z.enum(jobKindIds),
+    claims: z.array(z.enum(claimIds)).max(claimIds.length),
     complaints: z.array(keys(complaints)).max(20),
     complaint: z.string().trim().max(1000, "At most 1000 characters."),
     water: z.enum(waters),
@@ -58,7 +62,19 @@ export const intakeFormSchema = z
         path: ["unknownName"],
         message: "What stands on it, or what it looks like: the library keeps it under these words.",
       });
-    if (!form.complaints.length && !form.complaint)
+    if (form.kind === "purchase-check" && !form.claims.length && !form.complaint)
+      context.addIssue({
+        code: "custom",
+        path: ["complaint"],
+        message: "What is to be checked? Tick what the seller says, or write the question down.",
+      });
+    if (form.kind === "comeback" && !form.serial)
+      context.addIssue({
+        code: "custom",
+        path: ["serial"],
+        message: "The serial of the reel that came back: our last work is found by it.",
+      });
+    if ((form.kind === "repair" || form.kind === "comeback") && !form.complaints.length && !form.complaint)
       context.addIssue({
         code: "custom",
         path: ["complaint"],

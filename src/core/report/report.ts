@@ -21,6 +21,11 @@ export interface Report {
   readonly openedOn: string;
   readonly closedOn: string | null;
   readonly complaint: string;
+  /** What a seller said, each as it stands after the check, and what it would cost to put the reel right; null for work that was done. */
+  readonly check: {
+    readonly claims: readonly { readonly claim: string; readonly standing: string; readonly because: string }[];
+    readonly putRight: number;
+  } | null;
   readonly findings: readonly { readonly name: string; readonly remedy: string; readonly minutes: number }[];
   readonly parts: readonly {
     readonly number: string;

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { type JobKind, jobKinds } from "@/core/intake/job-kinds";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { EditionLine, type ShownEdition } from "./edition-line";
 import { Stations } from "./stations";
@@ -9,6 +10,8 @@ export interface BenchHead {
   readonly jobId: number;
   readonly tag: string;
   readonly reel: string;
+  /** What it came for: it chooses the stations. */
+  readonly kind: JobKind;
   readonly reached: StationId | "closed";
   readonly moveWords: string;
   readonly promised: string;
@@ -35,13 +38,14 @@ export function BenchSheet({
   return (
     <Sheet
       fill
-      top={<Stations tag={head.tag} reached={head.reached} here={station} />}
+      top={<Stations tag={head.tag} kind={head.kind} reached={head.reached} here={station} />}
       act={act}
       block={
         <CornerBlock
           cells={[
             { label: "Tag", value: head.tag, large: true },
             { label: "Reel", value: head.reel },
+            ...(head.kind === "repair" ? [] : [{ label: "Came for", value: jobKinds[head.kind] }]),
             { label: "Station", value: stationNames[station] },
             { label: "Whose move", value: head.moveWords },
             { label: "Promised", value: head.promised },

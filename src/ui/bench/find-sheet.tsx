@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Isolation, ReelSection } from "@/core/diagnosis/isolation";
@@ -53,6 +53,9 @@ interface Props {
   readonly leftOut: readonly string[];
   readonly complaint: string;
   readonly use: readonly string[];
+  /** What the kind of job puts first: the last visit, or what a seller says. */
+  readonly above?: ReactNode;
+  readonly next: { href: string; words: string };
   readonly look: Action<void>;
   readonly settle: Action<void>;
 }
@@ -73,6 +76,8 @@ export function FindSheet({
   leftOut,
   complaint,
   use,
+  above,
+  next,
   look,
   settle,
 }: Props) {
@@ -107,7 +112,7 @@ export function FindSheet({
       station="find"
       act={
         <>
-          <NextLink href={`/bench/${head.tag}/quote`} words={tasks.length ? `${tasks.length} found: on to Quote` : "On to Quote"} />
+          <NextLink href={next.href} words={tasks.length ? `${tasks.length} found: on to ${next.words}` : `On to ${next.words}`} />
           {first && !head.closed && (
             <>
               <Key shortcut="y" words="The first look: it is so" busy={looking.busy} onPress={() => answer(first.finding, true)}>
@@ -122,6 +127,7 @@ export function FindSheet({
       }
     >
       <Refused message={looking.message ?? settling.message} />
+      {above}
       <div className="grid gap-6 lg:grid-cols-[400px_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <div>

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { formatMinor } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -14,6 +14,9 @@ interface Props {
   readonly reelId: number;
   readonly totalMinor: number;
   readonly currency: string;
+  /** For a purchase check: what it would cost to put right. */
+  readonly putRightMinor: number | null;
+  readonly above?: ReactNode;
   readonly blocks: readonly { code: string; message: string; positionId?: string }[];
   readonly brought: readonly { id: string; words: string; given: boolean }[];
   readonly nextOn: string;
@@ -30,6 +33,8 @@ export function ReturnSheet({
   reelId,
   totalMinor,
   currency,
+  putRightMinor,
+  above,
   blocks,
   brought,
   nextOn,
@@ -43,6 +48,7 @@ export function ReturnSheet({
   const ticking = useAct(tick);
   const closing = useAct(handBack);
   const hangs = head.reached === "return";
+  const readyWords = putRightMinor === null ? "Proved: hang it ready" : "Checked: hang it ready";
   return (
     <BenchSheet
       head={head}
@@ -57,18 +63,23 @@ export function ReturnSheet({
             Hand it back
           </MainKey>
         ) : (
-          <MainKey busy={readying.busy} words="Proved: hang it ready" onPress={() => readying.press({ jobId: head.jobId })}>
-            Proved: hang it ready
+          <MainKey busy={readying.busy} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
+            {readyWords}
           </MainKey>
         )
       }
     >
       <Refused message={readying.message ?? (Object.keys(closing.fields).length ? null : closing.message)} />
+      {above}
       <div className="grid gap-8 lg:grid-cols-3">
         <section>
           <h2>{head.closed ? "Handed back" : "What still keeps it"}</h2>
           {!head.closed && !blocks.length && (
-            <p className="mt-2">Nothing. The tray is empty, every gate passed, all that came with it is ticked.</p>
+            <p className="mt-2">
+              {putRightMinor === null
+                ? "Nothing. The tray is empty, every gate passed, all that came with it is ticked."
+                : "Nothing. Every test is answered, all that came with it is ticked."}
+            </p>
           )}
           <ul className="mt-2 flex flex-col gap-2">
             {blocks.map((block) => (
@@ -103,6 +114,12 @@ export function ReturnSheet({
             <p className="text-note">To pay, {currency}, tax included</p>
             <p className="num text-measure">{formatMinor(totalMinor)}</p>
           </div>
+          {putRightMinor !== null && (
+            <p>
+              To put right what was found, should the reel be bought: about <span className="num">{formatMinor(putRightMinor)}</span>{" "}
+              {currency}, tax included.
+            </p>
+          )}
           {!head.closed && (
             <Field label="Taken by" error={closing.fields.signedBy}>
               {(field) => <input {...field} value={signedBy} onChange={(event) => setSignedBy(event.target.value)} autoComplete="off" />}

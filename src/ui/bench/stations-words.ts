@@ -1,3 +1,5 @@
+import type { Station } from "@/core/intake/job-kinds";
+
 /** The stations of a repair in the bench's words; apart from the component because pages on the server read them too. */
 export const stationNames = {
   test: "Test",
@@ -8,5 +10,5 @@ export const stationNames = {
   build: "Build",
   prove: "Prove",
   return: "Return",
-} as const;
-export type StationId = keyof typeof stationNames;
+} as const satisfies Record<Station, string>;
+export type StationId = Station;

@@ -1,13 +1,13 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
+import { type JobKind, stationsOf } from "@/core/intake/job-kinds";
 import { useShortcut } from "@/ui/keys/keys";
 import { type StationId, stationNames } from "./stations-words";
 
-const order = Object.keys(stationNames) as StationId[];
-
 /** The stations of a job as marks along one line: solid as far as the job has come, dashed ahead, the pointer where you look. */
-export function Stations({ tag, reached, here }: { tag: string; reached: StationId | "closed"; here: StationId }) {
+export function Stations({ tag, kind, reached, here }: { tag: string; kind: JobKind; reached: StationId | "closed"; here: StationId }) {
+  const order = stationsOf(kind);
   const upTo = reached === "closed" ? order.length : order.indexOf(reached);
   return (
     <nav aria-label="Stations" className="flex overflow-x-auto border-b border-ink">

@@ -1,5 +1,6 @@
 "use client";
-import { useState } from "react";
+import { useRouter } from "next/navigation";
+import { type ReactNode, useRef, useState } from "react";
 import type { PullSample } from "@/core/drag/pull-trace";
 import { compare } from "@/core/proving/compare";
 import type { TestSpec, Verdict } from "@/core/proving/protocol";
@@ -31,6 +32,10 @@ interface Props {
   readonly lineRadiusMm: number;
   readonly record: Action<number>;
   readonly next: { href: string; words: string };
+  /** What stands above the tests: the last visit of a comeback. */
+  readonly above?: ReactNode;
+  /** Where a short job can still become a repair. */
+  readonly makeRepair?: Action<void>;
 }
 
 const verdictWords: Record<Verdict, string> = { good: "good", doubtful: "doubtful", bad: "bad" };
@@ -48,7 +53,7 @@ export const readingWords = (observation: ShownObservation): string =>
  * The tests as rows; the one whose turn it is unfolds. One press answers it, the number is optional. The same rows serve before touching
  * and after closing, where the earlier reading stands beside.
  */
-export function TestRows({ head, phase, tests, observations, lineRadiusMm, record, next }: Props) {
+export function TestRows({ head, phase, tests, observations, lineRadiusMm, record, next, above, makeRepair }: Props) {
   const { jobId, closed } = head;
   const answered = (id: string) => observations.find((o) => o.testId === id && o.phase === phase);
   const firstOpen = tests.find((test) => !answered(test.id))?.id ?? null;
@@ -58,14 +63,22 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
   const [value, setValue] = useState("");
   const [radius, setRadius] = useState(String(lineRadiusMm));
   const [reading, setReading] = useState<ScaleReading | null>(null);
+  const router = useRouter();
+  const light = head.kind === "light-service";
+  const stopped = light && phase === "before" && observations.some((o) => o.phase === "before" && o.verdict === "bad");
+  const last = useRef<Verdict | null>(null);
   const act = useAct(record, () => {
     setValue("");
     setReading(null);
     setChosen(null);
+    // A light service goes on by itself: a press saved at each of its two test sheets. A fault stops it.
+    const left = tests.filter((test) => test.id !== activeId && !answered(test.id));
+    if (light && !left.length && !stopped && last.current !== "bad") router.push(next.href);
   });
   const answer = (verdict: Verdict) => {
     if (!active) return;
     const typed = value.trim().replace(",", ".");
+    last.current = verdict;
     act.press({
       jobId,
       phase,
@@ -101,6 +114,8 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
       }
     >
       <Refused message={act.message} />
+      {above}
+      {stopped && !closed && makeRepair && <MakeRepair jobId={jobId} makeRepair={makeRepair} />}
       <ol>
         {tests.map((test) => {
           const before = observations.find((o) => o.testId === test.id && o.phase === "before");
@@ -192,5 +207,19 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
         })}
       </ol>
     </BenchSheet>
+  );
+}
+
+/** A light service that met a fault: it stops here, or goes the long way. */
+function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<void> }) {
+  const act = useAct(makeRepair);
+  return (
+    <div className="alarm mb-3 flex flex-wrap items-center gap-4">
+      <p>A fault: this is more than a light service. What was tested stays.</p>
+      <Key shortcut="r" words="Make it a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
+        Make it a repair
+      </Key>
+      <Refused message={act.message} />
+    </div>
   );
 }

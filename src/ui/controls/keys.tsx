@@ -10,16 +10,18 @@ interface KeyProps {
   readonly disabled?: boolean;
   readonly shortcut?: string;
   readonly words?: string;
+  /** Its name where several keys on a page read alike; holds what is written on it. */
+  readonly label?: string;
   readonly className?: string;
   readonly pressed?: boolean;
 }
 
 /** A key at the bench, 56 px: pressed by a gloved finger or its letter. */
-export function Key({ children, onPress, busy, disabled, shortcut, words, className = "", pressed }: KeyProps) {
+export function Key({ children, onPress, busy, disabled, shortcut, words, label, className = "", pressed }: KeyProps) {
   const off = disabled || busy;
-  useShortcut(off ? null : (shortcut ?? null), words ?? (typeof children === "string" ? children : "Press"), "This page", onPress);
+  useShortcut(off ? null : (shortcut ?? null), words ?? label ?? (typeof children === "string" ? children : "Press"), "This page", onPress);
   return (
-    <button type="button" className={`key ${className}`} onClick={onPress} disabled={off} aria-pressed={pressed}>
+    <button type="button" className={`key ${className}`} onClick={onPress} disabled={off} aria-pressed={pressed} aria-label={label}>
       {children}
       {shortcut && (
         <span className="cap" aria-hidden="true">

@@ -4,6 +4,7 @@ import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { doStep, failGate, skipStep, undoStep } from "@/data/build";
 import { chooseEdition } from "@/data/choose-edition";
 import { recordLook, settleFault } from "@/data/diagnosis";
+import { makeRepair } from "@/data/jobs";
 import { overrideSeat } from "@/data/machine";
 import { recordObservation } from "@/data/observations";
 import { addNeed } from "@/data/orders";
@@ -49,6 +50,16 @@ const test = defineAction({
 });
 export async function recordTest(press: Press) {
   return test(press);
+}
+
+const mend = defineAction({
+  name: "make-repair",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => makeRepair(ctx, input.jobId),
+});
+export async function mendInstead(press: Press) {
+  return mend(press);
 }
 
 const look = defineAction({

@@ -49,6 +49,7 @@ export async function loadBench({ params }: StationProps): Promise<Bench> {
       jobId: job.id,
       tag: job.tag,
       reel: job.reel.serial ? `${job.reel.modelName} · ${job.reel.serial}` : job.reel.modelName,
+      kind: job.kind,
       reached: job.station,
       moveWords: job.closedAt ? "handed back" : moveWords[moveOf(db, job)],
       promised: dayWords(job.promisedOn),

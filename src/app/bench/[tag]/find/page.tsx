@@ -2,12 +2,16 @@ import { findings } from "@/core/diagnosis/finding-table";
 import { isolate } from "@/core/diagnosis/isolation";
 import { openings } from "@/core/diagnosis/look-table";
 import { useFactors } from "@/core/diagnosis/use-factors";
+import { stationAfter } from "@/core/intake/job-kinds";
 import { complaints } from "@/core/intake/lists";
 import { protocolFor } from "@/core/proving/protocol";
-import { diagnosisOf, listLooks } from "@/data/diagnosis";
+import { claimsOf, diagnosisOf, lastVisitOf, listLooks } from "@/data/diagnosis";
 import { listFindings } from "@/data/findings";
 import { listObservations } from "@/data/observations";
+import { ClaimsPanel } from "@/ui/bench/claims-panel";
 import { FindSheet } from "@/ui/bench/find-sheet";
+import { LastVisitNote } from "@/ui/bench/last-visit-note";
+import { stationNames } from "@/ui/bench/stations-words";
 import { getDb } from "../../../server";
 import { answerLook, settleSuspect } from "../actions";
 import { loadBench, type StationProps } from "../bench";
@@ -36,6 +40,9 @@ export default async function FindPage(props: StationProps) {
   const { subject, diagnosis, next } = diagnosisOf(db, job);
   const tasks = new Set(listFindings(db, job.id).map((finding) => finding.faultId));
   const faultName = new Map(diagnosis.ranked.map(({ fault }) => [fault.id, fault.name.toLowerCase()]));
+  const last = lastVisitOf(db, job);
+  const claims = claimsOf(db, job);
+  const following = stationAfter(job.kind, "find") ?? "quote";
   return (
     <FindSheet
       head={head}
@@ -76,6 +83,13 @@ export default async function FindPage(props: StationProps) {
       leftOut={diagnosis.leftOut.map((finding) => nameOf.get(finding) ?? finding)}
       complaint={[...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; ")}
       use={subject.use.map((factor) => useFactors[factor])}
+      above={
+        <>
+          {last && <LastVisitNote last={last} measured />}
+          {claims.length > 0 && <ClaimsPanel jobId={job.id} closed={head.closed} claims={claims} names={nameOf} look={answerLook} />}
+        </>
+      }
+      next={{ href: `/bench/${job.tag}/${following}`, words: stationNames[following] }}
       look={answerLook}
       settle={settleSuspect}
     />

@@ -1,4 +1,4 @@
-import { protocolFor } from "@/core/proving/protocol";
+import { protocolOfJob } from "@/core/intake/job-kinds";
 import { listObservations } from "@/data/observations";
 import { TestRows } from "@/ui/bench/test-rows";
 import { getDb } from "../../../server";
@@ -13,7 +13,7 @@ export default async function ProvePage(props: StationProps) {
     <TestRows
       head={head}
       phase="after"
-      tests={protocolFor(version.model.family)}
+      tests={protocolOfJob(version.model.family, job.kind)}
       observations={listObservations(getDb(), job.id)}
       lineRadiusMm={version.lineRadiusMm}
       record={recordTest}

@@ -1,23 +1,31 @@
-import { protocolFor } from "@/core/proving/protocol";
+import { protocolOfJob, stationAfter } from "@/core/intake/job-kinds";
+import { lastVisitOf } from "@/data/diagnosis";
 import { listObservations } from "@/data/observations";
+import { LastVisitNote } from "@/ui/bench/last-visit-note";
+import { stationNames } from "@/ui/bench/stations-words";
 import { TestRows } from "@/ui/bench/test-rows";
 import { getDb } from "../../../server";
-import { recordTest } from "../actions";
+import { mendInstead, recordTest } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Test" };
 
 export default async function TestPage(props: StationProps) {
   const { head, version, job } = await loadBench(props);
+  const db = getDb();
+  const next = stationAfter(job.kind, "test")!;
+  const last = lastVisitOf(db, job);
   return (
     <TestRows
       head={head}
       phase="before"
-      tests={protocolFor(version.model.family)}
-      observations={listObservations(getDb(), job.id)}
+      tests={protocolOfJob(version.model.family, job.kind)}
+      observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
       record={recordTest}
-      next={{ href: `/bench/${job.tag}/find`, words: "On to Find" }}
+      next={{ href: `/bench/${job.tag}/${next}`, words: `On to ${stationNames[next]}` }}
+      above={last && <LastVisitNote last={last} measured />}
+      makeRepair={mendInstead}
     />
   );
 }

@@ -1,0 +1,60 @@
+"use client";
+import { claims as claimWords, standingWords, type WeighedClaim } from "@/core/diagnosis/purchase-check";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+
+interface Props {
+  readonly jobId: number;
+  readonly closed: boolean;
+  readonly claims: readonly WeighedClaim[];
+  readonly names: ReadonlyMap<string, string>;
+  readonly look: Action<void>;
+}
+
+/** What the seller says, each beside what was seen; what could still speak against it is asked, one look a claim. */
+export function ClaimsPanel({ jobId, closed, claims, names, look }: Props) {
+  const act = useAct(look);
+  return (
+    <section aria-label="What the seller says" className="mb-4">
+      <h2>What the seller says</h2>
+      <Refused message={act.message} />
+      <ul>
+        {claims.map(({ claim, standing, against, fits, ask }) => (
+          <li key={claim} className="rule-row flex min-h-14 flex-wrap items-center gap-x-6 gap-y-1 py-1">
+            <span className="w-52 font-semibold">{claimWords[claim]}</span>
+            <strong className="w-52">{standingWords[standing]}</strong>
+            <span className="min-w-60 flex-1">
+              {against.join("; ")}
+              {against.length > 0 && fits.length > 0 && ". "}
+              {fits.length > 0 && <span className="text-note">Fits: {fits.join("; ")}</span>}
+            </span>
+            {ask[0] && !closed && (
+              <span className="flex items-center gap-2">
+                <span className="text-note">{names.get(ask[0]) ?? ask[0]}?</span>
+                <Key
+                  label={`${names.get(ask[0])}: so`}
+                  busy={act.busy}
+                  onPress={() => act.press({ jobId, findingId: ask[0], so: true })}
+                  className="key-small"
+                >
+                  So
+                </Key>
+                <Key
+                  label={`${names.get(ask[0])}: not so`}
+                  busy={act.busy}
+                  onPress={() => act.press({ jobId, findingId: ask[0], so: false })}
+                  className="key-small"
+                >
+                  Not so
+                </Key>
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="text-note">One thing against it is enough; nothing found is only as far as somebody looked.</p>
+    </section>
+  );
+}

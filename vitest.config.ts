@@ -26,7 +26,8 @@ export default defineConfig({
           testTimeout: 180_000,
           hookTimeout: 120_000,
           retry: 1, // a browser on two busy cores can lose a key press; what is truly broken fails twice
-          fileParallelism: false, // two cores: one browser and one server at a time
+          globalSetup: ["tests/browser/filled-demo.ts"],
+          maxWorkers: 2, // a person at a screen mostly waits: two of them share two cores
         },
       },
     ],

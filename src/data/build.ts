@@ -179,6 +179,7 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
       message: `Well ${well.well} is not empty: ${well.name}. Fit it at Build, or say why it stays out.`,
     });
   // A reel nobody opened has nothing to build; its tests are what is asked of it.
+  if (!wells.length && job.declinedReason !== null) return blocks;
   if (!wells.length && !stationsOf(job.kind).includes("build")) return [...blocks, ...testBlocks(db, job, version)];
   const leftOut = new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId));
   for (const step of getBuild(db, job, version).steps) {

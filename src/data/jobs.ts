@@ -1,9 +1,20 @@
 import { z } from "zod";
 import { type ClaimId, claimIds } from "@/core/diagnosis/purchase-check";
 import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
+import { type DiscountClass, discountOf } from "@/core/estimate/discounts";
 import type { PinnedRates } from "@/core/estimate/estimate";
 import { type JobKind, type Station, stations } from "@/core/intake/job-kinds";
-import type { BroughtId, ComplaintId, ConditionId, DragWish, Hand, HandleHole } from "@/core/intake/lists";
+import {
+  type BroughtId,
+  type ComplaintId,
+  type ConditionId,
+  conditionMarks,
+  type DragWish,
+  type Hand,
+  type HandleHole,
+} from "@/core/intake/lists";
+import type { PlacedMark } from "@/core/intake/marks";
+import { zoneIds } from "@/core/intake/outlines";
 import type { Water } from "@/core/intervals/next-service";
 import { formatTag, parseTag } from "@/core/tags/tag";
 import { type Context, Refusal } from "./context";
@@ -24,6 +35,9 @@ const intakeSchema = z.object({
   // Jobs of before this was asked have none.
   life: z.array(z.enum(Object.keys(useFactors) as [UseFactor, ...UseFactor[]])).default([]),
   claims: z.array(z.enum(claimIds)).default([]),
+  marks: z
+    .array(z.object({ mark: z.enum(Object.keys(conditionMarks) as [ConditionId, ...ConditionId[]]), zone: z.enum(zoneIds) }))
+    .default([]),
   conditionNote: z.string(),
   dragWish: z.enum(["greased", "dry", "shop"]),
   handleHole: z.enum(["as-found", "short", "long"]),
@@ -37,6 +51,8 @@ export type Intake = {
   life: UseFactor[];
   /** What its seller says of it; only a purchase check has any. */
   claims?: ClaimId[];
+  /** Where on the outline each condition sits. */
+  marks?: PlacedMark[];
   conditionNote: string;
   dragWish: DragWish;
   handleHole: HandleHole;
@@ -55,6 +71,10 @@ export interface Job {
   readonly wantedOn: string | null;
   readonly promisedOn: string;
   readonly rates: PinnedRates;
+  /** Paid at the counter, off what is to pay in the end. */
+  readonly depositMinor: number;
+  /** Why it goes back unrepaired; null while it does not. */
+  readonly declinedReason: string | null;
   readonly currency: string;
   readonly openedAt: string;
   readonly closedAt: string | null;
@@ -77,6 +97,9 @@ interface JobRow {
   station: Station | "closed";
   kind: JobKind;
   comeback_of: number | null;
+  discount_basis_points: number;
+  deposit_minor: number;
+  declined_reason: string | null;
   complaint: string;
   intake: string;
   limit_minor: number | null;
@@ -103,7 +126,7 @@ interface JobRow {
 }
 
 const select = `
-  SELECT job.id, job.tag, job.station, job.kind, job.comeback_of, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
+  SELECT job.id, job.tag, job.station, job.kind, job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
          job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.mark, job.lot_id, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
@@ -122,7 +145,9 @@ function toJob(db: Db, row: JobRow): Job {
     limitMinor: row.limit_minor,
     wantedOn: row.wanted_on,
     promisedOn: row.promised_on,
-    rates: { ratePerHourMinor: row.rate_per_hour_minor, tax: row.tax_basis_points },
+    rates: { ratePerHourMinor: row.rate_per_hour_minor, tax: row.tax_basis_points, discount: row.discount_basis_points },
+    depositMinor: row.deposit_minor,
+    declinedReason: row.declined_reason,
     currency: row.currency,
     openedAt: row.opened_at,
     closedAt: row.closed_at,
@@ -194,6 +219,8 @@ export interface NewJob {
   readonly intake: Intake;
   readonly brought: readonly BroughtId[];
   readonly limitMinor: number | null;
+  readonly discountClass?: DiscountClass;
+  readonly depositMinor?: number;
   readonly wantedOn: string | null;
   readonly promisedOn: string;
   /** The lot it came with, and what tells it from its sisters. */
@@ -233,8 +260,8 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   markModelVersionUsed(db, version.id);
   db.prepare(
     `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
-                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of)
-     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of, discount_basis_points, deposit_minor)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     number,
     tag,
@@ -255,6 +282,8 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
     job.lot?.mark ?? "",
     kind,
     lastJob,
+    discountOf(settings.discounts, job.discountClass ?? "none"),
+    job.depositMinor ?? 0,
   );
   const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
   for (const item of job.brought) addBrought.run(number, item);
@@ -287,6 +316,24 @@ export function makeRepair(ctx: Context, jobId: number): void {
   ctx.db.prepare("UPDATE job SET kind = 'repair', row_version = row_version + 1 WHERE id = ?").run(jobId);
   writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind });
 }
+
+/** Sends a reel back unrepaired, with the reason; null takes it on after all. What was opened still has to go together, or stay out with a reason. */
+export function declineJob(ctx: Context, jobId: number, reason: string | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  ctx.db.prepare("UPDATE job SET declined_reason = ?, row_version = row_version + 1 WHERE id = ?").run(reason, jobId);
+  writeJournal(ctx, reason === null ? "taken-on-again" : "declined", { jobId, reelId: job.reel.id });
+}
+
+/** Keeps a picture of the reel as it came. */
+export function pictureJob(ctx: Context, jobId: number, hash: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  ctx.db.prepare("INSERT OR IGNORE INTO job_photo (job_id, photo_hash, at) VALUES (?, ?, ?)").run(jobId, hash, ctx.now);
+  writeJournal(ctx, "pictured", { jobId, reelId: job.reel.id });
+}
+
+/** Pictures of the reel as it came, in the order they were taken. */
+export const listJobPhotos = (db: Db, jobId: number): string[] =>
+  db.prepare("SELECT photo_hash FROM job_photo WHERE job_id = ? ORDER BY at, photo_hash").pluck().all(jobId) as string[];
 
 /** The furthest station reached; going back to look does not move it. */
 export function advanceStation(ctx: Context, job: Job, to: Station): void {

@@ -71,6 +71,10 @@ function listForeseenParts(db: Db, job: Job): Quote["parts"] {
 
 /** The estimate of a job as its findings and foreseen parts stand now, with the customer's answers. */
 export function getQuote(db: Db, job: Job): Quote {
+  if (job.declinedReason !== null) {
+    const sum = estimate([], [], job.rates);
+    return { labour: [], parts: [], estimate: sum, answers: listAnswers(db, job.id), consent: "within-limit" };
+  }
   const labour = [handling[job.kind], ...remediesOf(db, job)];
   const parts = listForeseenParts(db, job);
   const billed = job.kind === "purchase-check" ? { labour: labour.slice(0, 1), parts: [] } : { labour, parts };

@@ -16,7 +16,7 @@ export function moveOf(db: Db, job: Job): WhoseMove {
   // Before anything was found there is nothing to ask about.
   const asks = (quote.consent === "ask" || quote.consent === "refused") && listFindings(db, job.id).length > 0;
   return whoseMove({
-    ready: job.station === "return",
+    ready: job.station === "return" || job.declinedReason !== null,
     waitsForAnswer: asks && job.station !== "return",
     openNeeds: listNeeds(db, { states: ["ordered"], jobId: job.id }).length,
   });

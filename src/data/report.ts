@@ -2,6 +2,7 @@ import { findFault } from "@/core/diagnosis/faults";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { complaints, hands } from "@/core/intake/lists";
+import { asFoundWords } from "@/core/intake/marks";
 import { nextService } from "@/core/intervals/next-service";
 import { type Change, compare } from "@/core/proving/compare";
 import type { TestSpec } from "@/core/proving/protocol";
@@ -58,6 +59,8 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     openedOn: dates.opened,
     closedOn: dates.closed,
     complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    asFound: asFoundWords(job.intake),
+    declined: job.declinedReason,
     check:
       job.kind === "purchase-check"
         ? {
@@ -99,6 +102,8 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     price: {
       labour: sum.labourMinor,
       parts: sum.partsMinor,
+      discount: sum.discountMinor,
+      deposit: job.depositMinor,
       tax: sum.taxMinor,
       taxPercent: job.rates.tax / 100,
       total: job.finalTotalMinor ?? sum.totalMinor,

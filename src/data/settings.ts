@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { defaultDiscounts, discountsSchema } from "@/core/estimate/discounts";
 import type { Context } from "./context";
 import type { Db } from "./database";
 import { writeJournal } from "./journal";
@@ -12,6 +13,7 @@ export const shopSettingsSchema = z.object({
   dragSchool: z.enum(["greased", "dry"]),
   footSwitchKey: z.string().min(1).max(20),
   shortcuts: z.boolean(),
+  discounts: discountsSchema,
 });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
 
@@ -24,6 +26,7 @@ export const defaultShopSettings: ShopSettings = {
   dragSchool: "greased",
   footSwitchKey: "PageDown",
   shortcuts: true,
+  discounts: defaultDiscounts,
 };
 
 /** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */

@@ -9,6 +9,7 @@ import { skerry30Parts } from "#demo/models/skerry-30";
 import type { Report } from "@/core/report/report";
 import { formatTag } from "@/core/tags/tag";
 import { labelPdf } from "./label-pdf";
+import { receiptPdf } from "./receipt-pdf";
 import { reportPdf } from "./report-pdf";
 
 const folder = mkdtempSync(join(tmpdir(), "zorbek-pdf-"));
@@ -23,6 +24,16 @@ const read = (bytes: Buffer) => {
     text: execFileSync("pdftotext", ["-layout", file, "-"], { encoding: "utf8" }).replace(/\s+/g, " "),
     pages: Number(/Pages:\s+(\d+)/.exec(execFileSync("pdfinfo", [file], { encoding: "utf8" }))![1]),
   };
+};
+
+/** An independent decoder reads the page as printed (poppler's pdftoppm, then jsQR). */
+const readQr = async (file: string, name: string): Promise<string | undefined> => {
+  execFileSync("pdftoppm", ["-r", "160", "-png", file, join(folder, name)]);
+  const { data, info } = await sharp(join(folder, `${name}-1.png`))
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data;
 };
 
 describe("the claim tag", () => {
@@ -40,9 +51,7 @@ describe("the claim tag", () => {
     expect(pages).toBe(1);
     expect(text).toContain(tag);
     expect(text).toContain("line on the spool, box");
-    execFileSync("pdftoppm", ["-r", "160", "-png", file, join(folder, "label")]);
-    const { data, info } = await sharp(join(folder, "label-1.png")).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-    expect(jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data).toBe(tag);
+    expect(await readQr(file, "label")).toBe(tag);
   });
 
   it("does not run over with a long name", async () => {
@@ -51,6 +60,34 @@ describe("the claim tag", () => {
     );
     expect(pages).toBe(1);
     expect(text).toContain("A very long name");
+  });
+});
+
+describe("the receipt", () => {
+  it("says what was left here, in which state and up to which sum, its QR read by another program", async () => {
+    const tag = formatTag(4711);
+    const { file, text, pages } = read(
+      await receiptPdf({
+        tag,
+        shopName: "The Bench",
+        owner: "Ada Brook",
+        reel: "Maker Model, serial S1",
+        takenIn: "1 Mar 2026",
+        promised: "Mon 9 Mar",
+        comesFor: "repair",
+        complaint: "drag weak; slips when a fish runs and then jerks",
+        asFound: "pitting: foot, spool",
+        cameWith: ["box", "rod clamp"],
+        currency: "EUR",
+        limitMinor: null,
+        discountPercent: 15,
+        depositMinor: 2050,
+      }),
+    );
+    expect(pages).toBe(1);
+    for (const words of [tag, "pitting: foot, spool", "box, rod clamp", "nothing without asking you", "15 % off", "20.50 EUR"])
+      expect(text).toContain(words);
+    expect(await readQr(file, "receipt")).toBe(tag);
   });
 });
 
@@ -66,6 +103,8 @@ describe("the report", () => {
     openedOn: "1 Mar 2026",
     closedOn: null,
     complaint: "stiff",
+    asFound: "pitting: foot",
+    declined: null,
     check: null,
     findings: [{ name: "Gears worn", remedy: "Fit a pair", minutes: 30 }],
     parts: [{ number: part.number, words: "Main gear", price: 2890, type: part, turned: false }],
@@ -76,7 +115,7 @@ describe("the report", () => {
     ],
     advice: ["Rinse it."],
     nextService: "1 Mar 2027",
-    price: { labour: 3375, parts: 2890, tax: 1253, taxPercent: 20, total: 7518, currency: "EUR" },
+    price: { labour: 3375, parts: 2890, discount: 0, deposit: 1000, tax: 1253, taxPercent: 20, total: 7518, currency: "EUR" },
   };
 
   it("says everything that was found, done, left and to be watched, and that a reading was simulated", async () => {

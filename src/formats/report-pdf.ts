@@ -56,6 +56,11 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     heading("What you told us");
     line("sans", 11, report.complaint || "Nothing in particular.");
 
+    if (report.asFound) line("sans", 11, `It came with ${report.asFound}.`);
+    if (report.declined !== null) {
+      heading("Goes back unrepaired");
+      line("bold", 11, report.declined);
+    }
     if (report.check?.claims.length) {
       heading("What the seller says");
       for (const { claim, standing, because } of report.check.claims) {
@@ -134,6 +139,7 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     for (const [words, amount] of [
       ["Work", price.labour],
       ["Parts", price.parts],
+      ...(price.discount ? ([["Discount", -price.discount]] as const) : []),
       [`Tax ${price.taxPercent} %`, price.tax],
     ] as const) {
       room(7 * mm);
@@ -151,6 +157,12 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       .fontSize(13)
       .text(formatMinor(price.total), right - 40 * mm, y, { width: 40 * mm, align: "right" });
     y += 9 * mm;
+    if (price.deposit)
+      line(
+        "sans",
+        11,
+        `Paid at the counter: ${formatMinor(price.deposit)}. ${price.total < price.deposit ? "Given back" : "To pay"}: ${formatMinor(Math.abs(price.total - price.deposit))}.`,
+      );
     line("sans", 9, "Makers' instructions and local rules stand above anything advised here.");
   });
 

@@ -182,21 +182,6 @@ describe("what goes in place of what", () => {
   });
 });
 
-describe("a reel past saving", () => {
-  it("gives chosen parts to the drawer and takes no job after", async () => {
-    const reelId = server.value<number>("SELECT id FROM reel WHERE serial = 'MS3020417'");
-    await person.go(`/ledger/reel/${reelId}`);
-    await person.press("Keep it for its parts");
-    await person.press("Star: good");
-    await person.press("Handle: worn");
-    await person.type("Drawer they go into", "D9");
-    await person.press("Keep 2 parts and end this reel");
-    await person.sees("It gave its parts");
-    await person.go("/stores");
-    await person.sees("Marrowby Skerry 30 MS3020417");
-  });
-});
-
 describe("the library", () => {
   it("is searched by a size, and a spreadsheet's strange columns are named by hand", async () => {
     await person.go("/library?q=washer+31+8.6");

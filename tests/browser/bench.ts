@@ -1,11 +1,11 @@
 import { type ChildProcess, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { By, Key, type WebElement } from "selenium-webdriver";
-import { afterAll, beforeAll } from "vitest";
+import { afterAll, beforeAll, inject } from "vitest";
 import { openBrowser } from "../../scripts/browser.mjs";
 
 /** Any free port; the system hands out high ones, of which browsers refuse 10080 only. */
@@ -31,11 +31,7 @@ export class Server {
 
   static async start(): Promise<Server> {
     const server = new Server(await freePort(), mkdtempSync(join(tmpdir(), "zorbek-browser-")));
-    const fill = spawn("node", ["node_modules/tsx/dist/cli.mjs", "demo/run.ts"], {
-      env: { ...process.env, ZORBEK_DATA: server.data },
-      stdio: ["ignore", "ignore", "inherit"],
-    });
-    await ended(fill);
+    cpSync(inject("filledDemo"), server.data, { recursive: true });
     await server.up();
     return server;
   }

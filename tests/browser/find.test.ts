@@ -95,9 +95,11 @@ describe("a capture that is stopped half-way", () => {
     expect(trace()).toBeGreaterThan(20);
     expect(trace()).toBeLessThan(75);
     expect(server.value("SELECT simulated FROM observation WHERE trace IS NOT NULL ORDER BY id DESC LIMIT 1")).toBe(1);
-    await person.press("Pull with the scale");
-    await person.rest(100);
-    await person.press("Stop the scale");
+    // Started and stopped in the page itself: how long a driver takes to press twice must not matter.
+    await person.driver.executeScript(
+      `const press = (words) => [...document.querySelectorAll("button")].find((key) => key.textContent.includes(words)).click();
+       press("Pull with the scale"); setTimeout(() => press("Stop the scale"), 300);`,
+    );
     await person.sees("too short to read");
   });
 });

@@ -125,7 +125,7 @@ describe("models and what a job pins", () => {
       before,
     );
     expect(getCurrentModelVersion(db, skerry30.id).number).toBe(2);
-    expect(findJob(db, open())!.rates).toEqual({ ratePerHourMinor: 9900, tax: 700 });
+    expect(findJob(db, open())!.rates).toMatchObject({ ratePerHourMinor: 9900, tax: 700 });
   });
 
   it("gives back the machine as it was put in", () => {

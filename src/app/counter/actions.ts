@@ -1,50 +1,82 @@
 "use server";
 import { parseMinor } from "@/core/money/money";
-import { Refusal } from "@/data/context";
-import { type NewJob, openJob } from "@/data/jobs";
+import { type Context, Refusal } from "@/data/context";
+import { addCustomer, setDiscountClass } from "@/data/customers";
+import { declineJob, openJob } from "@/data/jobs";
 import { addUnknownModel } from "@/data/loose-parts";
+import { ensureReel } from "@/data/reels";
+import { closeJob } from "@/data/returns";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../server";
 import { intakeFormSchema, notInLibrary } from "./intake.schema";
+
+export interface TakenIn {
+  /** Null for a reel kept for its parts: it hangs nowhere. */
+  readonly job: { readonly id: number; readonly tag: string } | null;
+  readonly reelId: number;
+  readonly declined: boolean;
+}
+
+const reelOf = (ctx: Context, jobId: number): number => ctx.db.prepare("SELECT reel_id FROM job WHERE id = ?").pluck().get(jobId) as number;
 
 const intake = defineAction({
   name: "intake",
   permission: "counter",
   input: intakeFormSchema,
-  run: (ctx, form) => {
+  run: (ctx, form): TakenIn => {
     if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");
     if (form.wantedOn && form.wantedOn < today()) throw new Refusal("past", "The wanted day is past. Choose today or later.", "wantedOn");
-    const job: NewJob = {
-      customer: form.customerId ? { id: Number(form.customerId) } : { name: form.name, phone: form.phone, email: form.email },
-      modelId:
-        form.modelId === notInLibrary
-          ? addUnknownModel(ctx, { maker: "Not known", name: form.unknownName, family: form.family })
-          : form.modelId,
+    const customerId = form.customerId
+      ? Number(form.customerId)
+      : addCustomer(ctx, { name: form.name, phone: form.phone, email: form.email });
+    const modelId =
+      form.modelId === notInLibrary
+        ? addUnknownModel(ctx, { maker: "Not known", name: form.unknownName, family: form.family })
+        : form.modelId;
+    if (form.kind === "donor")
+      return {
+        job: null,
+        reelId: ensureReel(ctx, { modelId, serial: form.serial, hand: form.hand, ownerId: customerId }),
+        declined: false,
+      };
+    const declined = form.kind === "declined";
+    const job = openJob(ctx, {
+      customer: { id: customerId },
+      modelId,
       serial: form.serial,
       hand: form.hand,
-      kind: form.kind,
-      complaint: form.complaint,
+      kind: form.kind === "declined" ? "repair" : form.kind,
+      complaint: declined ? "" : form.complaint,
       intake: {
         complaints: form.complaints,
         claims: form.kind === "purchase-check" ? form.claims : [],
         water: form.water,
         tripsPerYear: Number(form.tripsPerYear),
-        conditions: form.conditions,
+        conditions: [...new Set([...form.conditions, ...form.marks.map(({ mark }) => mark)])],
+        marks: form.marks,
         life: form.life,
         conditionNote: form.conditionNote,
         dragWish: form.dragWish,
         handleHole: form.handleHole,
       },
-      brought: form.brought,
+      brought: declined ? [] : form.brought,
       limitMinor: form.limit ? parseMinor(form.limit) : null,
+      discountClass: form.discountClass,
+      depositMinor: (form.deposit && !declined && parseMinor(form.deposit)) || 0,
       wantedOn: form.wantedOn || null,
       promisedOn: form.promisedOn,
-    };
-    return openJob(ctx, job);
+    });
+    setDiscountClass(ctx, customerId, form.discountClass);
+    if (declined) {
+      declineJob(ctx, job.id, form.complaint);
+      // It never left the customer's hand.
+      closeJob(ctx, job.id, "not taken on");
+    }
+    return { job, reelId: reelOf(ctx, job.id), declined };
   },
 });
 
-/** Takes a reel in. @returns the job's id and claim tag. */
+/** Takes a reel in, keeps it for its parts, or writes down why it was sent away. */
 export async function takeIn(press: Press) {
   return intake(press);
 }

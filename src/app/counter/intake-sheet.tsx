@@ -3,30 +3,55 @@ import Link from "next/link";
 import { useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
 import { claims } from "@/core/diagnosis/purchase-check";
-import { familyWords } from "@/core/families/family-ids";
-import { jobKinds } from "@/core/intake/job-kinds";
-import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
+import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
+import { type FamilyId, familyWords } from "@/core/families/family-ids";
+import { broughtWith, type ConditionId, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
+import { markWords } from "@/core/intake/marks";
+import { outlineOf, type ZoneId } from "@/core/intake/outlines";
 import { waterWords } from "@/core/intervals/next-service";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
+import { ConditionOutline } from "@/ui/counter/condition-outline";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
+import type { TakenIn } from "./actions";
+import { comesFor, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
 
 interface Known {
   reel: { id: number; modelId: string; modelName: string; ownerId: number; ownerName: string; hand: "right" | "left" } | null;
+  glance?: string[];
   visits?: { tag: string; on: string; open: boolean; findings: string[] }[];
 }
 
 interface Props {
-  readonly customers: readonly { id: number; name: string; phone: string }[];
-  readonly models: readonly { id: string; name: string }[];
+  readonly customers: readonly { id: number; name: string; phone: string; discountClass: DiscountClass; glance: string }[];
+  readonly models: readonly { id: string; name: string; family: FamilyId }[];
   readonly currency: string;
   readonly today: string;
   readonly promise: string;
-  readonly takeIn: Action<{ id: number; tag: string }>;
+  readonly takeIn: Action<TakenIn>;
+}
+
+const actWords: Partial<Record<IntakeForm["kind"], string>> = { donor: "Keep it for its parts", declined: "Write down that it went" };
+const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
+  "purchase-check": "What the buyer wants to know",
+  declined: "Why it is not taken on",
+};
+
+/** Sends the pictures after the job has its number. @returns what went wrong, in words. */
+async function sendPictures(jobId: number, pictures: readonly File[]): Promise<string | null> {
+  const lost: string[] = [];
+  for (const picture of pictures) {
+    const form = new FormData();
+    form.set("photo", picture);
+    form.set("jobId", String(jobId));
+    const response = await fetch("/api/photos", { method: "POST", body: form }).catch(() => null);
+    const answer = response?.ok ? null : ((await response?.json().catch(() => null)) as { message?: string } | null);
+    if (!response?.ok) lost.push(`${picture.name}: ${answer?.message ?? "it did not arrive"}`);
+  }
+  return lost.length ? `The reel is taken in, but not all its pictures. ${lost.join(" ")} Add them at its Test.` : null;
 }
 
 /** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
@@ -49,6 +74,9 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     tripsPerYear: "20",
     brought: [],
     conditions: [],
+    marks: [],
+    discountClass: "none",
+    deposit: "",
     life: [],
     conditionNote: "",
     dragWish: "shop",
@@ -68,14 +96,21 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
       return { values: {}, errors };
     },
   });
-  const [taken, setTaken] = useState<{ tag: string; name: string } | null>(null);
+  const [taken, setTaken] = useState<(TakenIn & { name: string }) | null>(null);
   const [known, setKnown] = useState<Known | null>(null);
+  const [inHand, setInHand] = useState<ConditionId | null>(null);
+  const [pictures, setPictures] = useState<readonly File[]>([]);
+  const [pictureMessage, setPictureMessage] = useState<string | null>(null);
   const asked = useRef("");
-  const act = useAct(takeIn, ({ tag }) => {
+  const act = useAct(takeIn, (answer) => {
     const values = form.getValues();
-    setTaken({ tag, name: values.name || (customers.find((c) => String(c.id) === values.customerId)?.name ?? "") });
+    setTaken({ ...answer, name: values.name || (customers.find((c) => String(c.id) === values.customerId)?.name ?? "") });
     setKnown(null);
+    setInHand(null);
+    asked.current = "";
     form.reset(empty);
+    if (answer.job && !answer.declined) void sendPictures(answer.job.id, pictures).then(setPictureMessage);
+    setPictures([]);
   });
   const { register, watch, setValue, formState } = form;
   const error = (name: keyof IntakeForm) => (formState.errors[name]?.message as string | undefined) ?? act.fields[name];
@@ -95,8 +130,18 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     }
   };
 
-  const send = form.handleSubmit((values) => act.press(values));
-  const [customerId, modelId, kind] = [watch("customerId"), watch("modelId"), watch("kind")];
+  // Marks of another family's outline do not go along.
+  const send = form.handleSubmit((values) => act.press({ ...values, marks: placed }));
+  const [customerId, modelId, kind, marks] = [watch("customerId"), watch("modelId"), watch("kind"), watch("marks")];
+  const customer = customers.find((one) => String(one.id) === customerId);
+  const family = models.find((model) => model.id === modelId)?.family ?? watch("family");
+  const zones = outlineOf(family);
+  const placed = marks.filter(({ zone }) => zones.some(({ id }) => id === zone));
+  const tap = (zone: ZoneId) => {
+    if (!inHand) return;
+    const there = marks.some((mark) => mark.zone === zone && mark.mark === inHand);
+    setValue("marks", there ? marks.filter((mark) => mark.zone !== zone || mark.mark !== inHand) : [...marks, { mark: inHand, zone }]);
+  };
   const handedBack = known?.visits?.find((visit) => !visit.open);
   return (
     <form
@@ -111,20 +156,25 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
         act={
           <>
             <button type="submit" className="key key-main" disabled={act.busy}>
-              {act.busy ? "Writing it down…" : "Take it in"}
+              {act.busy ? "Writing it down…" : (actWords[kind] ?? "Take it in")}
               <span className="cap">enter</span>
             </button>
-            {taken && (
-              <a className="key" href={`/bench/${taken.tag}/label.pdf`} target="_blank" rel="noreferrer">
-                Print tag {taken.tag}
-              </a>
+            {taken?.job && !taken.declined && (
+              <>
+                <a className="key" href={`/bench/${taken.job.tag}/label.pdf`} target="_blank" rel="noreferrer">
+                  Print tag {taken.job.tag}
+                </a>
+                <a className="key" href={`/bench/${taken.job.tag}/receipt.pdf`} target="_blank" rel="noreferrer">
+                  Receipt
+                </a>
+              </>
             )}
           </>
         }
         block={
           <CornerBlock
             cells={[
-              { label: "Tag", value: taken?.tag ?? "next free", large: true },
+              { label: "Tag", value: taken?.job?.tag ?? "next free", large: true },
               { label: "Station", value: "Counter" },
               { label: "Day", value: today },
             ]}
@@ -133,14 +183,34 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
       >
         {taken && (
           <p role="status" className="mb-3 border-2 border-ink p-2">
-            Taken in as{" "}
-            <Link className="act-link num" href={`/bench/${taken.tag}`}>
-              {taken.tag}
-            </Link>{" "}
-            for {taken.name}. Tie the tag on, band the line. The page is clear for the next reel.
+            {!taken.job ? (
+              <>
+                Kept for its parts.{" "}
+                <Link className="act-link" href={`/ledger/reel/${taken.reelId}`}>
+                  Choose what it gives
+                </Link>
+              </>
+            ) : taken.declined ? (
+              <>
+                Not taken on, written down as{" "}
+                <Link className="act-link num" href={`/ledger/reel/${taken.reelId}`}>
+                  {taken.job.tag}
+                </Link>{" "}
+                for {taken.name}. The page is clear for the next reel.
+              </>
+            ) : (
+              <>
+                Taken in as{" "}
+                <Link className="act-link num" href={`/bench/${taken.job.tag}`}>
+                  {taken.job.tag}
+                </Link>{" "}
+                for {taken.name}. Tie the tag on, band the line. The page is clear for the next reel.
+              </>
+            )}
           </p>
         )}
         <Refused message={Object.keys(act.fields).length ? null : act.message} />
+        <Refused message={pictureMessage} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
           <fieldset className="flex flex-col gap-2">
             <legend className="flex w-full justify-between text-head font-semibold">
@@ -151,7 +221,13 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
             </legend>
             <Field label="Known customer" error={error("customerId")}>
               {(field) => (
-                <select {...field} {...register("customerId")}>
+                <select
+                  {...field}
+                  {...register("customerId", {
+                    onChange: (event: { target: { value: string } }) =>
+                      setValue("discountClass", customers.find(({ id }) => String(id) === event.target.value)?.discountClass ?? "none"),
+                  })}
+                >
                   <option value="">New customer</option>
                   {customers.map((customer) => (
                     <option key={customer.id} value={customer.id}>
@@ -161,6 +237,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 </select>
               )}
             </Field>
+            {customer && <p className="text-note">{customer.glance}</p>}
             {!customerId && (
               <>
                 <Field label="Name" error={error("name")}>
@@ -212,8 +289,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
             {known?.reel && (
               <div role="status" className="border-2 border-ink p-2">
                 <p className="font-semibold">
-                  Known reel: {known.reel.modelName}, {known.reel.ownerName}. {known.visits?.length}{" "}
-                  {known.visits?.length === 1 ? "visit" : "visits"}.
+                  Known reel: {known.reel.modelName}, {known.reel.ownerName}. {known.glance?.join(" ")}
                 </p>
                 <ul>
                   {known.visits?.slice(0, 3).map((visit) => (
@@ -235,17 +311,45 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 </div>
               </div>
             )}
+            <Ticks
+              legend="As found"
+              options={conditionMarks}
+              register={register("conditions")}
+              error={undefined}
+              onTick={(id, ticked) => {
+                setInHand(ticked && id !== "clean" ? (id as ConditionId) : null);
+                if (!ticked)
+                  setValue(
+                    "marks",
+                    marks.filter(({ mark }) => mark !== id),
+                  );
+              }}
+            />
+            <ConditionOutline zones={zones} marks={placed} inHand={inHand} onTap={tap} />
+            <Field
+              label="Anything else of it, in a few words"
+              hint={
+                placed.length
+                  ? markWords(placed)
+                  : inHand
+                    ? `Tap where: ${conditionMarks[inHand]}.`
+                    : "Tick what you see, then tap where it sits."
+              }
+              error={error("conditionNote")}
+            >
+              {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
+            </Field>
           </fieldset>
 
           <fieldset className="flex flex-col gap-2">
             <legend className="text-head font-semibold">What is wrong, how it lives</legend>
-            <SelectField label="Comes for" options={jobKinds} register={register("kind")} error={error("kind")} />
+            <SelectField label="Comes for" options={comesFor} register={register("kind")} error={error("kind")} />
             {kind === "purchase-check" ? (
               <Ticks legend="Says the seller" options={claims} register={register("claims")} error={error("claims")} />
             ) : (
               <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
             )}
-            <Field label={kind === "purchase-check" ? "What the buyer wants to know" : "In their words"} error={error("complaint")}>
+            <Field label={complaintLabels[kind] ?? "In their words"} error={error("complaint")}>
               {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
             </Field>
             <div className="grid grid-cols-2 gap-2">
@@ -254,15 +358,11 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
               </Field>
             </div>
-            <Ticks legend="As found" options={conditionMarks} register={register("conditions")} error={undefined} />
-            <Field label="Where, in a few words" error={error("conditionNote")}>
-              {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
-            </Field>
+            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
           </fieldset>
 
           <fieldset className="flex flex-col gap-2">
             <legend className="text-head font-semibold">With it, how far, until when</legend>
-            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
             <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
             <div className="grid grid-cols-2 gap-2">
               <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />
@@ -272,6 +372,12 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
               {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
             </Field>
             <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Discount" options={discountClasses} register={register("discountClass")} error={error("discountClass")} />
+              <Field label={`Deposit (${currency})`} error={error("deposit")}>
+                {(field) => <input {...field} {...register("deposit")} inputMode="decimal" autoComplete="off" />}
+              </Field>
+            </div>
+            <div className="grid grid-cols-2 gap-2">
               <Field label="Wanted by" error={error("wantedOn")}>
                 {(field) => <input {...field} {...register("wantedOn")} type="date" />}
               </Field>
@@ -279,6 +385,21 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 {(field) => <input {...field} {...register("promisedOn")} type="date" />}
               </Field>
             </div>
+            <Field
+              label="Pictures of it as it came"
+              hint={pictures.length ? `${pictures.length} go along when it is taken in.` : undefined}
+            >
+              {(field) => (
+                <input
+                  {...field}
+                  key={taken?.reelId ?? "first"}
+                  type="file"
+                  multiple
+                  accept="image/jpeg,image/png,image/webp"
+                  onChange={(event) => setPictures([...(event.target.files ?? [])])}
+                />
+              )}
+            </Field>
             {!modelId && <p>There is no model in the library yet. Add one before taking a reel in.</p>}
           </fieldset>
         </div>

@@ -19,6 +19,9 @@ const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   tripsPerYear: "20",
   brought: [],
   conditions: [],
+  marks: [],
+  discountClass: "none",
+  deposit: "",
   life: [],
   conditionNote: "",
   dragWish: "shop",
@@ -46,6 +49,9 @@ describe("the counter's page", () => {
       { complaints: [], kind: "purchase-check", claims: ["serviced"] },
       { complaints: [], kind: "purchase-check", complaint: "Is the asking price right?" },
       { kind: "comeback" },
+      { kind: "donor", complaints: [] },
+      { kind: "declined", complaint: "plate cracked through" },
+      { deposit: "20", discountClass: "club", marks: [{ mark: "pitting", zone: "foot" }] },
     ];
     for (const change of fine) expect(wrong(change), JSON.stringify(change)).toEqual([]);
   });
@@ -57,7 +63,10 @@ describe("the counter's page", () => {
     [{ modelId: "" }, "modelId"],
     [{ serial: "<b>" }, "serial"],
     [{ complaints: [] }, "complaint"],
-    [{ kind: "purchase-check" }, "complaint"],
+    [{ kind: "purchase-check", complaints: [] }, "complaint"],
+    [{ kind: "declined" }, "complaint"],
+    [{ deposit: "a lot" }, "deposit"],
+    [{ marks: [{ mark: "pitting", zone: "moon" as never }] }, "marks.0.zone"],
     [{ kind: "comeback", complaints: [] }, "complaint"],
     [{ kind: "comeback", serial: "" }, "serial"],
     [{ tripsPerYear: "many" }, "tripsPerYear"],

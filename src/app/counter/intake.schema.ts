@@ -1,12 +1,20 @@
 import { z } from "zod";
 import { claimIds } from "@/core/diagnosis/purchase-check";
+import { discountClasses } from "@/core/estimate/discounts";
 import { familyIdSchema } from "@/core/families/family-ids";
-import { jobKindIds } from "@/core/intake/job-kinds";
+import { jobKinds } from "@/core/intake/job-kinds";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/intake/lists";
+import { zoneIds } from "@/core/intake/outlines";
 import { waters } from "@/core/intervals/next-service";
 import { parseMinor } from "@/core/money/money";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
+/** What the counter can do with a reel: take it in for one kind of job, keep it for its parts, or send it away with a reason. */
+export const comesFor = { ...jobKinds, donor: "its parts only: a donor", declined: "not taken on" } as const;
+const amount = z
+  .string()
+  .trim()
+  .refine((text) => text === "" || parseMinor(text) !== null, "An amount such as 20 or 19.50, or empty.");
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day.");
 
 /** The choice of the model list for a reel the library has no model of. */
@@ -28,7 +36,7 @@ export const intakeFormSchema = z
       .max(40, "At most 40 characters.")
       .regex(/^[\p{L}\p{N}\s./-]*$/u, "A serial has letters, digits, dots, dashes and strokes."),
     hand: keys(hands),
-    kind: z.enum(jobKindIds),
+    kind: keys(comesFor),
     claims: z.array(z.enum(claimIds)).max(claimIds.length),
     complaints: z.array(keys(complaints)).max(20),
     complaint: z.string().trim().max(1000, "At most 1000 characters."),
@@ -40,6 +48,9 @@ export const intakeFormSchema = z
     brought: z.array(keys(broughtWith)).max(20),
     conditions: z.array(keys(conditionMarks)).max(20),
     life: z.array(keys(lives)).max(10),
+    marks: z.array(z.object({ mark: keys(conditionMarks), zone: z.enum(zoneIds) })).max(60),
+    discountClass: keys(discountClasses),
+    deposit: amount,
     conditionNote: z.string().trim().max(500, "At most 500 characters."),
     dragWish: keys(dragWishes),
     handleHole: keys(handleHoles),
@@ -67,6 +78,12 @@ export const intakeFormSchema = z
         code: "custom",
         path: ["complaint"],
         message: "What is to be checked? Tick what the seller says, or write the question down.",
+      });
+    if (form.kind === "declined" && !form.complaint)
+      context.addIssue({
+        code: "custom",
+        path: ["complaint"],
+        message: "Why is it not taken on? The next one who meets this reel will ask.",
       });
     if (form.kind === "comeback" && !form.serial)
       context.addIssue({

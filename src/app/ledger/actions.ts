@@ -1,5 +1,6 @@
 "use server";
 import { z } from "zod";
+import { discountClassIds } from "@/core/estimate/discounts";
 import { changeCustomer } from "@/data/customers";
 import { scrapReel } from "@/data/donors";
 import type { Press } from "@/ui/act/press";
@@ -14,6 +15,7 @@ const save = defineAction({
     phone: z.string().trim().max(40, "At most 40 characters."),
     email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
     note: z.string().trim().max(500, "At most 500 characters."),
+    discountClass: z.enum(discountClassIds),
     rowVersion: z.number().int(),
   }),
   run: (ctx, input) => changeCustomer(ctx, input),

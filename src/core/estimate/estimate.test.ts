@@ -19,7 +19,21 @@ describe("an estimate", () => {
       ],
       rates,
     );
-    expect(sum).toEqual({ minutes: 50, labourMinor: 3750, partsMinor: 980, netMinor: 4730, taxMinor: 946, totalMinor: 5676 });
+    expect(sum).toEqual({
+      minutes: 50,
+      labourMinor: 3750,
+      partsMinor: 980,
+      discountMinor: 0,
+      netMinor: 4730,
+      taxMinor: 946,
+      totalMinor: 5676,
+    });
+  });
+
+  it("takes a discount off work and parts before tax, as worked by hand", () => {
+    // 100.00 of work at 20 % tax with 15 % off: 85.00 net, 17.00 tax.
+    const sum = estimate([{ words: "work", minutes: 60 }], [], { ratePerHourMinor: 10_000, tax: 2000, discount: 1500 });
+    expect(sum).toMatchObject({ labourMinor: 10_000, discountMinor: 1500, netMinor: 8500, taxMinor: 1700, totalMinor: 10_200 });
   });
 
   it("always adds up, and prices the sum of minutes once", () => {

@@ -1,4 +1,4 @@
-import { type BasisPoints, labourPrice, taxOnNet } from "@/core/money/money";
+import { type BasisPoints, labourPrice, shareOf, taxOnNet } from "@/core/money/money";
 
 export interface LabourLine {
   readonly words: string;
@@ -16,25 +16,30 @@ export interface PartLine {
 export interface PinnedRates {
   readonly ratePerHourMinor: number;
   readonly tax: BasisPoints;
+  /** Off work and parts, before tax. */
+  readonly discount?: BasisPoints;
 }
 
 export interface Estimate {
   readonly minutes: number;
   readonly labourMinor: number;
   readonly partsMinor: number;
+  readonly discountMinor: number;
+  /** Work and parts less the discount. */
   readonly netMinor: number;
   readonly taxMinor: number;
   readonly totalMinor: number;
 }
 
-/** Labour, parts and tax of a job, in minor units. Minutes are added first and priced once, so that ten short steps do not round ten times. */
+/** Labour, parts, discount and tax of a job, in minor units. Minutes are added first and priced once, so that ten short steps do not round ten times. */
 export function estimate(labour: readonly LabourLine[], parts: readonly PartLine[], rates: PinnedRates): Estimate {
   const minutes = labour.reduce((sum, line) => sum + line.minutes, 0);
   const labourMinor = labourPrice(minutes, rates.ratePerHourMinor);
   const partsMinor = parts.reduce((sum, line) => sum + line.quantity * line.priceMinor, 0);
-  const netMinor = labourMinor + partsMinor;
+  const discountMinor = shareOf(labourMinor + partsMinor, rates.discount ?? 0);
+  const netMinor = labourMinor + partsMinor - discountMinor;
   const taxMinor = taxOnNet(netMinor, rates.tax);
-  return { minutes, labourMinor, partsMinor, netMinor, taxMinor, totalMinor: netMinor + taxMinor };
+  return { minutes, labourMinor, partsMinor, discountMinor, netMinor, taxMinor, totalMinor: netMinor + taxMinor };
 }
 
 export type Consent = "within-limit" | "agreed" | "ask" | "refused";

@@ -19,9 +19,12 @@ export function roundHalfAwayFromZero(numerator: number, denominator: number): n
 }
 
 /** Tax on a net amount, both in minor units. @example taxOnNet(1250, 2000) // 250 */
-export function taxOnNet(netMinor: number, rate: BasisPoints): number {
-  if (!Number.isSafeInteger(netMinor)) throw new RangeError("taxOnNet: the net amount must be whole minor units");
-  return roundHalfAwayFromZero(netMinor * rate, 10_000);
+export const taxOnNet = (netMinor: number, rate: BasisPoints): number => shareOf(netMinor, rate);
+
+/** A share of an amount, both in minor units: what a discount takes off. @example shareOf(1250, 1000) // 125 */
+export function shareOf(amountMinor: number, share: BasisPoints): number {
+  if (!Number.isSafeInteger(amountMinor)) throw new RangeError("shareOf: the amount must be whole minor units");
+  return roundHalfAwayFromZero(amountMinor * share, 10_000);
 }
 
 /** Labour at an hourly rate for whole minutes, in minor units. @example labourPrice(50, 4800) // 4000 */

@@ -21,6 +21,10 @@ export interface Report {
   readonly openedOn: string;
   readonly closedOn: string | null;
   readonly complaint: string;
+  /** Marks it came with, in words; empty when none were written down. */
+  readonly asFound: string;
+  /** Why it goes back unrepaired; null where it was worked on. */
+  readonly declined: string | null;
   /** What a seller said, each as it stands after the check, and what it would cost to put the reel right; null for work that was done. */
   readonly check: {
     readonly claims: readonly { readonly claim: string; readonly standing: string; readonly because: string }[];
@@ -42,6 +46,8 @@ export interface Report {
   readonly price: {
     readonly labour: number;
     readonly parts: number;
+    readonly discount: number;
+    readonly deposit: number;
     readonly tax: number;
     readonly taxPercent: number;
     readonly total: number;

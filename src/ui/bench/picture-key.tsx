@@ -9,10 +9,13 @@ export function PictureKey({
   head,
   place,
   photoHash,
+  words = "Picture of the joint",
 }: {
   head: BenchHead;
-  place: { readonly positionId: string } | { readonly well: number };
+  /** Neither a seat nor a well: the reel as it came. */
+  place: { readonly positionId?: string; readonly well?: number };
   photoHash: string | null;
+  words?: string;
 }) {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
@@ -47,7 +50,7 @@ export function PictureKey({
         accept="image/jpeg,image/png,image/webp"
         capture="environment"
         className="sr-only"
-        aria-label="Picture of the joint"
+        aria-label={words}
         tabIndex={-1}
         onChange={(event) => {
           const file = event.target.files?.[0];
@@ -55,7 +58,7 @@ export function PictureKey({
         }}
       />
       <button type="button" className="key" disabled={busy || head.closed} onClick={() => input.current?.click()}>
-        {busy ? "Sending…" : photoHash ? "Another picture" : "Picture of the joint"}
+        {busy ? "Sending…" : photoHash ? "Another picture" : words}
       </button>
       <Refused message={message} />
     </div>

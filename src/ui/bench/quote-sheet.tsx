@@ -8,6 +8,7 @@ import { Field, Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { instantWords } from "@/ui/dates";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { DeclineForm } from "./decline-form";
 import { NextLink } from "./next-link";
 
 interface Props {
@@ -24,8 +25,10 @@ interface Props {
   readonly rates: PinnedRates;
   readonly currency: string;
   readonly customer: { readonly name: string; readonly phone: string };
+  readonly declinedReason: string | null;
   readonly strike: Action<void>;
   readonly answer: Action<void>;
+  readonly decline: Action<void>;
 }
 
 const consentWords: Record<Consent, string> = {
@@ -36,7 +39,19 @@ const consentWords: Record<Consent, string> = {
 };
 
 /** Labour, parts and tax against the customer's limit; above it the job waits for a yes, kept with its time and words. */
-export function QuoteSheet({ head, quote, seatNames, limitMinor, rates, currency, customer, strike, answer }: Props) {
+export function QuoteSheet({
+  head,
+  quote,
+  seatNames,
+  limitMinor,
+  rates,
+  currency,
+  customer,
+  declinedReason,
+  strike,
+  answer,
+  decline,
+}: Props) {
   const { estimate, consent } = quote;
   const striking = useAct(strike);
   const [words, setWords] = useState("");
@@ -49,7 +64,11 @@ export function QuoteSheet({ head, quote, seatNames, limitMinor, rates, currency
       station="quote"
       act={
         mayGo || head.closed ? (
-          <NextLink href={`/bench/${head.tag}/strip`} words="On to Strip" />
+          declinedReason === null ? (
+            <NextLink href={`/bench/${head.tag}/strip`} words="On to Strip" />
+          ) : (
+            <NextLink href={`/bench/${head.tag}/return`} words="On to Return" />
+          )
         ) : (
           <>
             <Key className="key-main" shortcut="y" words="Customer says yes" busy={answering.busy} onPress={() => say(true)}>
@@ -112,6 +131,12 @@ export function QuoteSheet({ head, quote, seatNames, limitMinor, rates, currency
             <dd>{formatMinor(estimate.labourMinor)}</dd>
             <dt>Parts</dt>
             <dd>{formatMinor(estimate.partsMinor)}</dd>
+            {estimate.discountMinor > 0 && (
+              <>
+                <dt>Discount {(rates.discount ?? 0) / 100} %</dt>
+                <dd>−{formatMinor(estimate.discountMinor)}</dd>
+              </>
+            )}
             <dt>Tax {rates.tax / 100} %</dt>
             <dd>{formatMinor(estimate.taxMinor)}</dd>
           </dl>
@@ -142,6 +167,7 @@ export function QuoteSheet({ head, quote, seatNames, limitMinor, rates, currency
               <Refused message={Object.keys(answering.fields).length ? null : answering.message} />
             </>
           )}
+          {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
           {quote.answers.length > 0 && (
             <ul>
               {quote.answers.map((said) => (

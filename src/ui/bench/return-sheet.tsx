@@ -7,6 +7,7 @@ import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { DeclineForm } from "./decline-form";
 
 interface Props {
   readonly head: BenchHead;
@@ -14,6 +15,10 @@ interface Props {
   readonly reelId: number;
   readonly totalMinor: number;
   readonly currency: string;
+  /** Paid at the counter already. */
+  readonly depositMinor: number;
+  readonly declinedReason: string | null;
+  readonly decline: Action<void>;
   /** For a purchase check: what it would cost to put right. */
   readonly putRightMinor: number | null;
   readonly above?: ReactNode;
@@ -33,6 +38,9 @@ export function ReturnSheet({
   reelId,
   totalMinor,
   currency,
+  depositMinor,
+  declinedReason,
+  decline,
   putRightMinor,
   above,
   blocks,
@@ -48,7 +56,9 @@ export function ReturnSheet({
   const ticking = useAct(tick);
   const closing = useAct(handBack);
   const hangs = head.reached === "return";
-  const readyWords = putRightMinor === null ? "Proved: hang it ready" : "Checked: hang it ready";
+  const readyWords =
+    declinedReason !== null ? "Unrepaired: hang it ready" : putRightMinor === null ? "Proved: hang it ready" : "Checked: hang it ready";
+  const dueMinor = totalMinor - depositMinor;
   return (
     <BenchSheet
       head={head}
@@ -111,8 +121,16 @@ export function ReturnSheet({
         </section>
         <section className="flex flex-col gap-3">
           <div className="border-2 border-ink p-3">
-            <p className="text-note">To pay, {currency}, tax included</p>
-            <p className="num text-measure">{formatMinor(totalMinor)}</p>
+            <p className="text-note">
+              {dueMinor < 0 ? "To give back" : "To pay"}, {currency}, tax included
+            </p>
+            <p className="num text-measure">{formatMinor(Math.abs(dueMinor))}</p>
+            {depositMinor > 0 && (
+              <p>
+                <span className="num">{formatMinor(totalMinor)}</span> less <span className="num">{formatMinor(depositMinor)}</span> paid at
+                the counter
+              </p>
+            )}
           </div>
           {putRightMinor !== null && (
             <p>
@@ -120,6 +138,7 @@ export function ReturnSheet({
               {currency}, tax included.
             </p>
           )}
+          {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
           {!head.closed && (
             <Field label="Taken by" error={closing.fields.signedBy}>
               {(field) => <input {...field} value={signedBy} onChange={(event) => setSignedBy(event.target.value)} autoComplete="off" />}

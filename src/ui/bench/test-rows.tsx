@@ -34,6 +34,8 @@ interface Props {
   readonly next: { href: string; words: string };
   /** What stands above the tests: the last visit of a comeback. */
   readonly above?: ReactNode;
+  /** What stands under them: how the reel came. */
+  readonly below?: ReactNode;
   /** Where a short job can still become a repair. */
   readonly makeRepair?: Action<void>;
 }
@@ -53,7 +55,7 @@ export const readingWords = (observation: ShownObservation): string =>
  * The tests as rows; the one whose turn it is unfolds. One press answers it, the number is optional. The same rows serve before touching
  * and after closing, where the earlier reading stands beside.
  */
-export function TestRows({ head, phase, tests, observations, lineRadiusMm, record, next, above, makeRepair }: Props) {
+export function TestRows({ head, phase, tests, observations, lineRadiusMm, record, next, above, below, makeRepair }: Props) {
   const { jobId, closed } = head;
   const answered = (id: string) => observations.find((o) => o.testId === id && o.phase === phase);
   const firstOpen = tests.find((test) => !answered(test.id))?.id ?? null;
@@ -206,6 +208,7 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
           );
         })}
       </ol>
+      {below}
     </BenchSheet>
   );
 }

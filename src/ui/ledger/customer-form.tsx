@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
@@ -10,6 +11,7 @@ interface Customer {
   readonly phone: string;
   readonly email: string;
   readonly note: string;
+  readonly discountClass: DiscountClass;
   readonly rowVersion: number;
 }
 
@@ -36,6 +38,21 @@ export function CustomerForm({ customer, save }: { customer: Customer; save: Act
       {input("phone", "Phone")}
       {input("email", "E-mail")}
       {input("note", "Note")}
+      <Field label="Discount" error={act.fields.discountClass}>
+        {(field) => (
+          <select
+            {...field}
+            value={typed.discountClass}
+            onChange={(event) => setTyped({ ...typed, discountClass: event.target.value as DiscountClass })}
+          >
+            {Object.entries(discountClasses).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
       <button type="submit" className="key key-small" disabled={act.busy}>
         Keep the card
       </button>

@@ -1,5 +1,6 @@
 "use client";
 import { useForm } from "react-hook-form";
+import { type Discounts, discountClasses } from "@/core/estimate/discounts";
 import { formatMinor, parseMinor } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -14,6 +15,13 @@ interface Settings {
   readonly dragSchool: "greased" | "dry";
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
+  readonly discounts: Discounts;
+}
+
+/** Basis points of a percentage as typed; null when it is none. */
+function percentOf(text: string): number | null {
+  const percent = Number(text.trim().replace(",", "."));
+  return text.trim() === "" || !Number.isFinite(percent) ? null : Math.round(percent * 100);
 }
 
 /** The shop's rules. A job keeps the rates it was opened with; a change holds for the next reel. */
@@ -24,18 +32,30 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
       rate: formatMinor(settings.ratePerHourMinor),
       tax: String(settings.taxBasisPoints / 100),
       benchHoursPerDay: String(settings.benchHoursPerDay),
+      club: String(settings.discounts.club / 100),
+      trade: String(settings.discounts.trade / 100),
+      friend: String(settings.discounts.friend / 100),
     },
   });
   const act = useAct(save);
   const { register } = form;
-  const send = form.handleSubmit(({ rate, tax, benchHoursPerDay, ...rest }) => {
+  const send = form.handleSubmit(({ rate, tax, benchHoursPerDay, club, trade, friend, ...rest }) => {
     const rateMinor = parseMinor(rate);
     if (rateMinor === null) return form.setError("rate", { message: "An amount such as 45 or 45.50." });
     const percent = Number(tax.replace(",", "."));
     if (!Number.isFinite(percent) || tax.trim() === "") return form.setError("tax", { message: "A percentage such as 20 or 8.1." });
     const hours = Number(benchHoursPerDay.replace(",", "."));
     if (!Number.isFinite(hours)) return form.setError("benchHoursPerDay", { message: "Hours such as 6 or 5.5." });
-    return act.press({ ...rest, ratePerHourMinor: rateMinor, taxBasisPoints: Math.round(percent * 100), benchHoursPerDay: hours });
+    const off = { club: percentOf(club), trade: percentOf(trade), friend: percentOf(friend) };
+    for (const who of ["club", "trade", "friend"] as const)
+      if (off[who] === null) return form.setError(who, { message: "A percentage such as 10, or 0." });
+    return act.press({
+      ...rest,
+      ratePerHourMinor: rateMinor,
+      taxBasisPoints: Math.round(percent * 100),
+      benchHoursPerDay: hours,
+      discounts: off,
+    });
   });
   const typed = form.formState.errors;
   return (
@@ -77,6 +97,17 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
         <Field label="Foot switch types" hint="The name of its key, such as PageDown" error={act.fields.footSwitchKey}>
           {(field) => <input {...field} {...register("footSwitchKey")} className="num" />}
         </Field>
+      </div>
+      <div className="grid grid-cols-3 gap-3">
+        {(["club", "trade", "friend"] as const).map((who) => (
+          <Field
+            key={who}
+            label={`Off for a ${discountClasses[who]}, %`.replace("a trade", "trade")}
+            error={typed[who]?.message ?? act.fields.discounts}
+          >
+            {(field) => <input {...field} {...register(who)} inputMode="decimal" />}
+          </Field>
+        ))}
       </div>
       <label className="flex min-h-10 items-center gap-3">
         <input type="checkbox" {...register("shortcuts")} className="h-5 min-h-0 w-5 accent-ink" />

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { type Context, Refusal } from "@/data/context";
+import { pictureJob } from "@/data/jobs";
 import { pictureLoosePart } from "@/data/loose-parts";
 import { keepPhoto, photoLimits, washPhoto } from "@/data/photos";
 import { pictureWell } from "@/data/tray";
@@ -14,7 +15,7 @@ const refused = (status: number, message: string) => Response.json({ message }, 
 /** The form's own parts around the file. */
 const formOverheadBytes = 64 * 1024;
 
-/** Takes one picture of an opened joint. What is kept is re-encoded: nothing of the sent file but its pixels. */
+/** Takes one picture of an opened joint, or of the reel as it came. What is kept is re-encoded: nothing of the sent file but its pixels. */
 export async function POST(request: Request): Promise<Response> {
   const tooLarge = `The picture has more than ${photoLimits.bytes / 1024 / 1024} MB. Set the camera smaller and take it again.`;
   if (Number(request.headers.get("content-length") ?? 0) > photoLimits.bytes + formOverheadBytes) return refused(413, tooLarge);
@@ -25,13 +26,14 @@ export async function POST(request: Request): Promise<Response> {
     well: form?.get("well") ?? undefined,
   });
   const file = form?.get("photo");
-  if (!place.success || (place.data.positionId === undefined && place.data.well === undefined) || !(file instanceof File))
-    return refused(400, "Choose a picture, at the part it belongs to.");
+  if (!place.success || !(file instanceof File)) return refused(400, "Choose a picture, at the part or the reel it belongs to.");
   if (file.size > photoLimits.bytes) return refused(413, tooLarge);
   try {
     const db = getDb();
     const person = await currentPerson(db);
-    if (person.role === "counter") return refused(403, `${person.name} may not work on the tray. Choose another person at Shop.`);
+    const ofTheReel = place.data.positionId === undefined && place.data.well === undefined;
+    if (person.role === "counter" && !ofTheReel)
+      return refused(403, `${person.name} may not work on the tray. Choose another person at Shop.`);
     const washed = await washPhoto(Buffer.from(await file.arrayBuffer()));
     const ctx: Context = { db, person, now: new Date().toISOString() };
     const { jobId, positionId, well } = place.data;
@@ -39,6 +41,7 @@ export async function POST(request: Request): Promise<Response> {
       const kept = keepPhoto(ctx, washed);
       if (positionId !== undefined) pictureWell(ctx, jobId, positionId, kept);
       else if (well !== undefined) pictureLoosePart(ctx, jobId, well, kept);
+      else pictureJob(ctx, jobId, kept);
       return kept;
     })();
     return Response.json({ hash });

@@ -1,9 +1,10 @@
 import { findFault } from "@/core/diagnosis/faults";
 import { listFindings } from "@/data/findings";
+import { glanceAtReel } from "@/data/glance";
 import { listJobsOfReel } from "@/data/jobs";
 import { findReelBySerial } from "@/data/reels";
 import { dateWords } from "@/ui/dates";
-import { getDb } from "../../server";
+import { getDb, today } from "../../server";
 
 /** What is known of a serial: the reel, its owner and its last visits, for the counter. */
 export function GET(request: Request): Response {
@@ -27,5 +28,6 @@ export function GET(request: Request): Response {
       hand: reel.hand,
     },
     visits,
+    glance: glanceAtReel(db, reel.id, today()),
   });
 }

@@ -4,7 +4,7 @@ import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { doStep, failGate, skipStep, undoStep } from "@/data/build";
 import { chooseEdition } from "@/data/choose-edition";
 import { recordLook, settleFault } from "@/data/diagnosis";
-import { makeRepair } from "@/data/jobs";
+import { declineJob, makeRepair } from "@/data/jobs";
 import { overrideSeat } from "@/data/machine";
 import { recordObservation } from "@/data/observations";
 import { addNeed } from "@/data/orders";
@@ -60,6 +60,24 @@ const mend = defineAction({
 });
 export async function mendInstead(press: Press) {
   return mend(press);
+}
+
+const decline = defineAction({
+  name: "decline",
+  permission: "counter",
+  input: z.object({
+    jobId,
+    reason: z
+      .string()
+      .trim()
+      .min(2, "Say why, in a few words: it stands in the reel's history.")
+      .max(500, "At most 500 characters.")
+      .nullable(),
+  }),
+  run: (ctx, input) => declineJob(ctx, input.jobId, input.reason),
+});
+export async function sendBackUnrepaired(press: Press) {
+  return decline(press);
 }
 
 const look = defineAction({

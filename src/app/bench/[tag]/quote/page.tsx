@@ -1,7 +1,7 @@
 import { getQuote } from "@/data/quotes";
 import { QuoteSheet } from "@/ui/bench/quote-sheet";
 import { getDb } from "../../../server";
-import { foreseePart, recordCustomerAnswer } from "../actions";
+import { foreseePart, recordCustomerAnswer, sendBackUnrepaired } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Quote" };
@@ -19,7 +19,9 @@ export default async function QuotePage(props: StationProps) {
       currency={job.currency}
       customer={{ name: job.customer.name, phone: job.customer.phone }}
       strike={foreseePart}
+      declinedReason={job.declinedReason}
       answer={recordCustomerAnswer}
+      decline={sendBackUnrepaired}
     />
   );
 }

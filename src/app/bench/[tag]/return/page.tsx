@@ -9,7 +9,7 @@ import { ClaimsPanel } from "@/ui/bench/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return-sheet";
 import { dateWords } from "@/ui/dates";
 import { getDb, today } from "../../../server";
-import { answerLook, handBack, hangReady, leavePartOut, tickItem } from "../actions";
+import { answerLook, handBack, hangReady, leavePartOut, sendBackUnrepaired, tickItem } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Return" };
@@ -27,6 +27,9 @@ export default async function ReturnPage(props: StationProps) {
       reelId={job.reel.id}
       totalMinor={job.finalTotalMinor ?? getBill(db, job).estimate.totalMinor}
       currency={job.currency}
+      depositMinor={job.depositMinor}
+      declinedReason={job.declinedReason}
+      decline={sendBackUnrepaired}
       putRightMinor={check ? costToPutRight(db, job).totalMinor : null}
       above={
         claims.length > 0 && (

@@ -1,6 +1,9 @@
 import { protocolOfJob, stationAfter } from "@/core/intake/job-kinds";
+import { asFoundWords } from "@/core/intake/marks";
 import { lastVisitOf } from "@/data/diagnosis";
+import { listJobPhotos } from "@/data/jobs";
 import { listObservations } from "@/data/observations";
+import { AsItCame } from "@/ui/bench/as-it-came";
 import { LastVisitNote } from "@/ui/bench/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { TestRows } from "@/ui/bench/test-rows";
@@ -25,6 +28,7 @@ export default async function TestPage(props: StationProps) {
       record={recordTest}
       next={{ href: `/bench/${job.tag}/${next}`, words: `On to ${stationNames[next]}` }}
       above={last && <LastVisitNote last={last} measured />}
+      below={<AsItCame head={head} words={asFoundWords(job.intake)} photos={listJobPhotos(db, job.id)} />}
       makeRepair={mendInstead}
     />
   );

@@ -1,0 +1,65 @@
+import { formatMinor } from "@/core/money/money";
+import { drawQr, makePdf, pointsPerMm as mm } from "./pdf";
+
+/** What the customer takes home when the reel stays. */
+export interface Receipt {
+  readonly tag: string;
+  readonly shopName: string;
+  readonly owner: string;
+  readonly reel: string;
+  readonly takenIn: string;
+  readonly promised: string;
+  readonly comesFor: string;
+  readonly complaint: string;
+  /** Marks as found, in words. */
+  readonly asFound: string;
+  readonly cameWith: readonly string[];
+  readonly currency: string;
+  /** Null: every estimate is asked for. */
+  readonly limitMinor: number | null;
+  readonly discountPercent: number;
+  readonly depositMinor: number;
+}
+
+const page = { width: 148, height: 210 } as const; // A5
+
+/** The counter's receipt, A5: what was left here, in which state, for what, up to which sum and until when. */
+export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
+  makePdf({ widthMm: page.width, heightMm: page.height, title: `Receipt ${receipt.tag}` }, (doc) => {
+    const [left, right] = [14 * mm, 134 * mm];
+    let y = 14 * mm;
+    const line = (font: "sans" | "bold" | "mono", size: number, words: string, width = right - left) => {
+      doc.font(font).fontSize(size).text(words, left, y, { width });
+      y += doc.heightOfString(words, { width }) + 2;
+    };
+    drawQr(doc, receipt.tag, right - 28 * mm, y - 4 * mm, 30 * mm);
+    line("bold", 20, "Receipt", 84 * mm);
+    line("sans", 11, receipt.shopName, 84 * mm);
+    line("mono", 15, receipt.tag, 84 * mm);
+    y = Math.max(y, 42 * mm);
+    line("bold", 13, receipt.owner);
+    line("bold", 12, receipt.reel);
+    line("sans", 11, `Taken in ${receipt.takenIn}, promised ${receipt.promised}.`);
+    const { depositMinor, limitMinor, currency } = receipt;
+    const rows: readonly (readonly [string, string])[] = [
+      ["Comes for", receipt.comesFor],
+      ["You told us", receipt.complaint || "nothing in particular"],
+      ["As found", receipt.asFound || "no marks written down"],
+      ["Left with it", receipt.cameWith.join(", ") || "nothing but the reel"],
+      ["We go ahead up to", limitMinor === null ? "nothing without asking you" : `${formatMinor(limitMinor)} ${currency}, tax included`],
+      ...(receipt.discountPercent ? ([["Discount", `${receipt.discountPercent} % off work and parts`]] as const) : []),
+      ["Deposit paid", depositMinor ? `${formatMinor(depositMinor)} ${currency}` : "none"],
+    ];
+    for (const [label, words] of rows) {
+      y += 2.5 * mm;
+      doc
+        .lineWidth(0.6)
+        .moveTo(left, y - 1 * mm)
+        .lineTo(right, y - 1 * mm)
+        .stroke();
+      line("sans", 9, label);
+      line("bold", 12, words);
+    }
+    y += 4 * mm;
+    line("sans", 10, "Bring this paper, or its number, when you fetch the reel.");
+  });

@@ -1,0 +1,52 @@
+"use client";
+import { useState } from "react";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+
+interface Props {
+  readonly jobId: number;
+  readonly reason: string | null;
+  readonly decline: Action<void>;
+}
+
+/** Sends the reel back unrepaired with a reason, or takes it on after all. Nothing is billed for it but what was fitted. */
+export function DeclineForm({ jobId, reason, decline }: Props) {
+  const [open, setOpen] = useState(false);
+  const [words, setWords] = useState("");
+  const act = useAct(decline, () => setOpen(false));
+  if (reason !== null)
+    return (
+      <div role="status" className="border-2 border-ink p-2">
+        <p>
+          Goes back unrepaired: <strong>{reason}</strong>
+        </p>
+        <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId, reason: null })}>
+          Take it on after all
+        </button>
+        <Refused message={act.message} />
+      </div>
+    );
+  if (!open)
+    return (
+      <button type="button" className="act-link min-h-10 self-start" onClick={() => setOpen(true)}>
+        Send it back unrepaired
+      </button>
+    );
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.press({ jobId, reason: words });
+      }}
+    >
+      <Field label="Why it goes back unrepaired" error={act.fields.reason ?? act.message ?? undefined}>
+        {(field) => <input {...field} value={words} onChange={(event) => setWords(event.target.value)} autoComplete="off" />}
+      </Field>
+      <button type="submit" className="key key-small self-start" disabled={act.busy}>
+        Send it back
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,141 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { Key } from "selenium-webdriver";
+import sharp from "sharp";
+import { afterAll, describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
+
+let server: Server;
+let person: Person;
+const folder = mkdtempSync(join(tmpdir(), "zorbek-counter-"));
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+describe("an ordinary reel of a known customer", () => {
+  it("is taken in with under 60 keystrokes and no mouse, its complaint, line and limit with it", async () => {
+    await person.go("/counter");
+    await (await person.field("Known customer")).sendKeys(""); // the page's first field has the focus
+    let strokes = 0;
+    const keys = async (...typed: string[]) => {
+      for (const key of typed.flatMap((text) => (text.length === 1 ? [text] : [...text]))) {
+        await person.driver.actions().sendKeys(key).perform();
+        strokes++;
+      }
+    };
+    const tab = (n: number) => keys(...Array.from({ length: n }, () => Key.TAB));
+    await keys("jo"); // Jory Tamsin
+    await tab(1);
+    await keys("marrowby sk"); // the first Skerry
+    await tab(1);
+    await keys("MS3061777");
+    await tab(2); // hand; as found
+    await tab(2); // the outline; anything else
+    await tab(1); // comes for: a repair
+    await tab(1);
+    await keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.SPACE); // drag weak
+    await tab(5); // their words, water, trips, life, came with it
+    await keys(Key.SPACE); // line on the spool
+    await tab(3); // drag, handle hole, limit
+    await keys("80", Key.ENTER);
+    await person.sees("Taken in as");
+    expect(strokes).toBeLessThan(60);
+    const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
+    const of = <T>(column: string) =>
+      server.value<T>(
+        `SELECT ${column} FROM job JOIN reel ON reel.id = reel_id JOIN customer ON customer.id = customer_id WHERE tag = ?`,
+        tag,
+      );
+    expect(of("customer.name")).toBe("Jory Tamsin");
+    expect(of("reel.serial")).toBe("MS3061777");
+    expect(of("reel.model_id")).toBe("skerry-30");
+    expect(of("intake ->> '$.complaints[0]'")).toBe("drag-weak");
+    expect(of("limit_minor")).toBe(8000);
+    expect(server.value("SELECT item FROM job_brought JOIN job ON job.id = job_id WHERE tag = ?", tag)).toBe("line");
+  });
+});
+
+describe("how it came", () => {
+  it("is ticked, tapped on the outline, pictured, and stands at Test and on the receipt", async () => {
+    const picture = join(folder, "reel.png");
+    writeFileSync(
+      picture,
+      await sharp({ create: { width: 60, height: 40, channels: 3, background: "#886633" } })
+        .png()
+        .toBuffer(),
+    );
+    await person.go("/counter");
+    await person.type("Known customer", "Maren Quist");
+    await person.sees("hang here now");
+    await person.type("Model", "Marrowby Skerry 30");
+    await person.press("pitting");
+    await person.sees("Tap where: pitting.");
+    await person.press("foot");
+    await person.press("spool");
+    await person.sees("pitting: foot, spool");
+    await person.press("stiff to turn");
+    await person.type("Discount", "trade");
+    await person.type("Deposit", "25");
+    await (await person.field("Pictures of it")).sendKeys(picture);
+    await person.press("Take it in");
+    await person.sees("Taken in as");
+    const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
+    await person.driver.wait(() => server.value("SELECT count(*) FROM job_photo") === 1, 10_000);
+    expect((await fetch(`${server.base}/bench/${tag}/receipt.pdf`)).headers.get("content-type")).toBe("application/pdf");
+    await person.go(`/bench/${tag}/test`);
+    await person.sees("pitting: foot, spool");
+    expect(
+      await person.driver.executeScript(
+        "return [...document.images].every((i) => i.complete && i.naturalWidth > 0) && document.images.length",
+      ),
+    ).toBe(1);
+    await person.go(`/bench/${tag}/quote`);
+    await person.sees("Discount 15 %");
+    await person.press("Send it back unrepaired");
+    await person.type("Why it goes back", "too dear for what it is");
+    await person.press("Send it back");
+    await person.sees("Goes back unrepaired: too dear for what it is");
+    await person.press("On to Return");
+    await person.sees("To give back");
+    await person.press("Unrepaired: hang it ready");
+    await person.press("Hand it back");
+    await person.sees("Handed back");
+  });
+});
+
+describe("what is not a repair", () => {
+  it("writes down why a reel was sent away, and asks for the reason", async () => {
+    await person.go("/counter");
+    await person.type("Known customer", "Odo Pellinor");
+    await person.type("Comes for", "not taken on");
+    await person.press("Write down that it went");
+    await person.sees("Why is it not taken on?");
+    await person.type("Why it is not taken on", "frame cracked through");
+    await person.press("Write down that it went");
+    await person.sees("Not taken on, written down as");
+    expect(server.value("SELECT declined_reason FROM job WHERE closed_at IS NOT NULL ORDER BY id DESC LIMIT 1")).toBe(
+      "frame cracked through",
+    );
+  });
+
+  it("keeps a reel for its parts, which then hang nowhere and take no job", async () => {
+    await person.go("/counter");
+    await person.type("Known customer", "Odo Pellinor");
+    await person.type("Model", "Marrowby Skerry 30");
+    await person.type("Serial", "MS30 90001");
+    await person.type("Comes for", "its parts only");
+    await person.press("Keep it for its parts");
+    await person.press("Choose what it gives");
+    await person.press("Keep it for its parts");
+    await person.press("Star: good");
+    await person.press("Handle: worn");
+    await person.type("Drawer they go into", "D9");
+    await person.press("Keep 2 parts and end this reel");
+    await person.sees("It gave its parts");
+    await person.go("/stores");
+    await person.sees("Marrowby Skerry 30 MS3090001");
+  });
+});

@@ -152,18 +152,21 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     }).id;
 
   const test = (ctx: Context, jobId: number, phase: "before" | "after", readings: Readings) => {
-    for (const [testId, [verdict, value]] of Object.entries(readings) as [TestId, [Verdict, number?]][])
+    (Object.entries(readings) as [TestId, [Verdict, number?]][]).forEach(([testId, [verdict, value]], i) => {
+      // No two reels leave alike: a few per cent up or down, the same every time.
+      const unlike = phase === "after" ? 1 + (((jobId * 7 + i * 3) % 9) - 4) / 100 : 1;
       recordObservation(ctx, {
         jobId,
         phase,
         testId,
         verdict,
-        value: value ?? null,
+        value: value === undefined ? null : Math.round(value * unlike * 10) / 10,
         lineRadiusMm: testId.startsWith("drag") ? skerry30LineRadiusMm : null,
         instrument: value === undefined ? "by hand and ear" : testId.startsWith("drag") ? "pull scale" : "typed",
         simulated: value !== undefined && testId.startsWith("drag"),
         trace: null,
       });
+    });
   };
   const find = (ctx: Context, jobId: number, ids: string[]) => {
     for (const id of ids) settleFault(ctx, jobId, id, true);

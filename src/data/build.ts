@@ -8,7 +8,7 @@ import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
 import type { ModelVersion } from "./models";
-import { listObservations } from "./observations";
+import { listObservations, listSkipped } from "./observations";
 import { listWells, type Well } from "./tray";
 
 export type StepState = "waiting" | "done" | "failed" | "skipped";
@@ -157,8 +157,18 @@ function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
       .filter((observation) => observation.phase === phase)
       .map((observation) => [observation.testId, observation.verdict]),
   );
+  const skipped = new Map(
+    listSkipped(db, job.id)
+      .filter((skip) => skip.phase === phase)
+      .map((skip) => [skip.testId, skip.reason]),
+  );
   return protocolOfJob(version.model.family, job.kind).flatMap(({ id, name }): ClosingBlock[] => {
     const verdict = made.get(id);
+    const skip = skipped.get(id);
+    if (verdict === undefined && skip !== undefined)
+      return skip
+        ? []
+        : [{ code: "tests", message: `${name} was left out: say why, beside it at ${phase === "before" ? "Test" : "Prove"}.` }];
     if (verdict === undefined) return [{ code: "tests", message: `Not tested: ${name}` }];
     if (phase === "after" && verdict === "bad")
       return [{ code: "tests", message: `${name} is still bad: make it a repair at Test, or mend it and test again.` }];

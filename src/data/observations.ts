@@ -1,6 +1,5 @@
-import { z } from "zod";
-import type { PullSample } from "@/core/drag/pull-trace";
 import { type TestId, testSpec, type Verdict } from "@/core/proving/protocol";
+import { type TraceSample, traceSchema } from "@/core/proving/trace";
 import type { Context } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
@@ -18,11 +17,9 @@ export interface StoredObservation {
   readonly lineRadiusMm: number | null;
   readonly instrument: string;
   readonly simulated: boolean;
-  readonly trace: readonly PullSample[] | null;
+  readonly trace: readonly TraceSample[] | null;
   readonly at: string;
 }
-
-const traceSchema = z.array(z.object({ tMs: z.number(), forceN: z.number() })).max(5000);
 
 export interface NewObservation {
   readonly jobId: number;
@@ -33,7 +30,7 @@ export interface NewObservation {
   readonly lineRadiusMm: number | null;
   readonly instrument: string;
   readonly simulated: boolean;
-  readonly trace: readonly PullSample[] | null;
+  readonly trace: readonly TraceSample[] | null;
 }
 
 /** Keeps one answer to one test. A second answer does not erase the first: the newest counts, both stay. */
@@ -62,6 +59,9 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
         ctx.person.id,
       ).lastInsertRowid,
   );
+  ctx.db
+    .prepare("DELETE FROM skipped_test WHERE job_id = ? AND phase = ? AND test_id = ?")
+    .run(observation.jobId, observation.phase, observation.testId);
   writeJournal(
     ctx,
     "tested",
@@ -71,6 +71,28 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
   advanceStation(ctx, job, observation.phase === "before" ? "test" : "prove");
   return id;
 }
+
+export interface SkippedTest {
+  readonly phase: Phase;
+  readonly testId: TestId;
+  /** Empty until somebody says it. */
+  readonly reason: string;
+}
+
+/** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */
+export function skipTest(ctx: Context, { jobId, phase, testId, reason }: SkippedTest & { jobId: number }): void {
+  const job = getOpenJob(ctx.db, jobId);
+  ctx.db
+    .prepare(
+      `INSERT INTO skipped_test (job_id, phase, test_id, reason, at, person_id) VALUES (?, ?, ?, ?, ?, ?)
+       ON CONFLICT DO UPDATE SET reason = excluded.reason, at = excluded.at, person_id = excluded.person_id`,
+    )
+    .run(jobId, phase, testId, reason, ctx.now, ctx.person.id);
+  writeJournal(ctx, "test-left-out", { jobId, reelId: job.reel.id }, { phase, test: testId, reason });
+}
+
+export const listSkipped = (db: Db, jobId: number): SkippedTest[] =>
+  db.prepare("SELECT phase, test_id AS testId, reason FROM skipped_test WHERE job_id = ? ORDER BY at, test_id").all(jobId) as SkippedTest[];
 
 /** The newest answer to each test of a job, by phase. */
 export function listObservations(db: Db, jobId: number): StoredObservation[] {

@@ -5,7 +5,7 @@ import { complaints, hands } from "@/core/intake/lists";
 import { asFoundWords } from "@/core/intake/marks";
 import { nextService } from "@/core/intervals/next-service";
 import { type Change, compare } from "@/core/proving/compare";
-import type { TestSpec } from "@/core/proving/protocol";
+import { extraTests, type TestSpec } from "@/core/proving/protocol";
 import type { Report, ReportTest } from "@/core/report/report";
 import type { Db } from "./database";
 import { claimsOf } from "./diagnosis";
@@ -14,28 +14,34 @@ import { listFittedParts, listLeftOut } from "./history";
 import type { Job } from "./jobs";
 import { machineOf } from "./machine";
 import { findPartType } from "./models";
-import { listObservations, type StoredObservation } from "./observations";
+import { listObservations, listSkipped, type StoredObservation } from "./observations";
 import { costToPutRight, getBill } from "./quotes";
 import { getShopSettings } from "./settings";
 import { listWells } from "./tray";
 
 const changeWords: Record<Change, string> = { better: "better", same: "the same", worse: "not better", "not-comparable": "not comparable" };
 
-const words = (observation: StoredObservation | undefined): string =>
+const words = (observation: StoredObservation | undefined, skipped: string | undefined): string =>
   observation
     ? observation.value === null
       ? observation.verdict
       : `${Number(observation.value.toFixed(1))} ${observation.unit}`
-    : "not done";
+    : skipped
+      ? `not done: ${skipped}`
+      : "not done";
 
-function reportTests(observations: readonly StoredObservation[], protocol: readonly TestSpec[]): ReportTest[] {
+function reportTests(
+  observations: readonly StoredObservation[],
+  protocol: readonly TestSpec[],
+  skips: ReadonlyMap<string, string>,
+): ReportTest[] {
   return protocol.map((spec) => {
     const before = observations.find((o) => o.testId === spec.id && o.phase === "before");
     const after = observations.find((o) => o.testId === spec.id && o.phase === "after");
     return {
       name: spec.name,
-      before: words(before),
-      after: words(after),
+      before: words(before, skips.get(`before ${spec.id}`)),
+      after: words(after, skips.get(`after ${spec.id}`)),
       change: before && after ? changeWords[compare(spec, before, after)] : "",
       simulated: Boolean(before?.simulated || after?.simulated),
       bars: before?.value != null && after?.value != null ? { before: before.value, after: after.value } : null,
@@ -48,6 +54,8 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
   const version = machineOf(db, job);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { estimate: sum } = getBill(db, job);
+  const observations = listObservations(db, job.id);
+  const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
   const service = nextService({ water: job.intake.water, tripsPerYear: job.intake.tripsPerYear });
   return {
     shopName: getShopSettings(db).shopName,
@@ -91,7 +99,14 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
     watch: listWells(db, job.id)
       .filter((well) => well.verdict === "watch" || (well.verdict === "worn" && !well.renewed))
       .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
-    tests: reportTests(listObservations(db, job.id), protocolOfJob(version.model.family, job.kind)),
+    tests: reportTests(
+      observations,
+      [
+        ...protocolOfJob(version.model.family, job.kind),
+        ...extraTests(version.model.family).filter(({ id }) => observations.some((o) => o.testId === id)),
+      ],
+      skips,
+    ),
     advice: [
       "Back the drag off before you put the reel away; store it dry and at an even temperature.",
       job.intake.water === "fresh"

@@ -1,14 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { type PullSetting, simulatedForce, simulatedPullScale } from "./pull-scale";
+import { instruments } from "@/core/proving/read-trace";
+import { simulatedInstrument } from "./instruments";
+import { type PullSetting, simulatedForce } from "./pull-scale";
 import { simulatedSupplierDesk } from "./supplier-desk";
 
 const setting: PullSetting = { levelN: 30, startRatio: 1.5, ripple: 0.05 };
 
 describe("the stand-in pull scale", () => {
-  it("says that it is simulated", () => {
-    expect(simulatedPullScale.simulated).toBe(true);
-  });
-
   it("takes the line up, peaks at its start ratio and settles at its level", () => {
     const forces = Array.from({ length: 75 }, (_, i) => simulatedForce(setting, i));
     expect(forces[0]).toBe(0);
@@ -27,15 +25,20 @@ describe("the stand-in pull scale", () => {
   it("is never below nothing", () => {
     for (let i = 0; i < 200; i++) expect(simulatedForce({ levelN: 5, startRatio: 1, ripple: 2 }, i)).toBeGreaterThanOrEqual(0);
   });
+});
 
-  it("stops when it is told to, and keeps what came", async () => {
+describe("every stand-in instrument", () => {
+  it.each(Object.values(instruments))("$name says that it is simulated, stops when it is told to, and keeps what came", async ({ id }) => {
+    const instrument = simulatedInstrument(id);
+    expect(instrument.simulated).toBe(true);
     const control = new AbortController();
     const got: number[] = [];
-    for await (const sample of simulatedPullScale.pull(setting, control.signal)) {
+    for await (const sample of instrument.stream({ level: 20, sickness: 0 }, control.signal)) {
       got.push(sample.tMs);
       if (got.length === 4) control.abort();
     }
-    expect(got).toEqual([0, 40, 80, 120]);
+    expect(got).toHaveLength(4);
+    expect([...got].sort((a, b) => a - b)).toEqual(got);
   });
 });
 

@@ -1,5 +1,3 @@
-import type { PullSample } from "@/core/drag/pull-trace";
-
 /** What the stand-in pretends hangs on it; a real scale ignores this. */
 export interface PullSetting {
   /** Force of even slip, N. */
@@ -9,16 +7,6 @@ export interface PullSetting {
   /** Unevenness of the slip, as a share of it. */
   readonly ripple: number;
 }
-
-/** A scale on the line. `pull` yields samples until the pull is over or the signal aborts. */
-export interface PullScale {
-  readonly name: string;
-  readonly simulated: boolean;
-  pull(setting: PullSetting, signal: AbortSignal): AsyncGenerator<PullSample>;
-}
-
-const sampleMs = 40;
-const samplesPerPull = 75;
 
 /** A sample of the pretended pull: the line takes up, peaks, drops to its running level and ripples once a turn. */
 export function simulatedForce(setting: PullSetting, index: number): number {
@@ -31,15 +19,3 @@ export function simulatedForce(setting: PullSetting, index: number): number {
   const wave = ripple * (Math.sin(since / 3.1) + 0.4 * Math.sin(since * 1.7));
   return Math.max(0, levelN * (1 + settle + wave));
 }
-
-/** The stand-in shipped with Zorbek. */
-export const simulatedPullScale: PullScale = {
-  name: "pull scale",
-  simulated: true,
-  async *pull(setting, signal) {
-    for (let index = 0; index < samplesPerPull && !signal.aborted; index++) {
-      yield { tMs: index * sampleMs, forceN: Math.round(simulatedForce(setting, index) * 100) / 100 };
-      await new Promise((resolve) => setTimeout(resolve, sampleMs));
-    }
-  },
-};

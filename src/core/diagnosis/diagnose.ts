@@ -47,6 +47,9 @@ export const findingOfTest: Record<TestId, FindingId> = {
   roller: "roller-drags",
   "level-wind": "level-wind-sticks",
   "cast-pin": "loses-line",
+  "side-play": "side-play-large",
+  "dead-angle": "slips-back",
+  knob: "knob-stiff",
 };
 
 const indexOf = new Map(findings.map((finding, i) => [finding.id, i]));

@@ -16,6 +16,9 @@ export const testIds = [
   "roller",
   "level-wind",
   "cast-pin",
+  "side-play",
+  "dead-angle",
+  "knob",
 ] as const;
 export type TestId = (typeof testIds)[number];
 export const testIdSchema = z.enum(testIds);
@@ -26,7 +29,7 @@ export interface TestSpec {
   readonly how: string;
   readonly why: string;
   /** The kept unit of the number; every test can be answered without one. */
-  readonly unit: "s" | "N" | "cN·m" | "slips of 20" | "trips of 10" | null;
+  readonly unit: "s" | "N" | "cN·m" | "slips of 20" | "trips of 10" | "mm" | "°" | "dB" | null;
   readonly takesLineRadius: boolean;
   /** Which way is better: more, less, or neither alone. */
   readonly better: "more" | "less" | "none";
@@ -106,7 +109,15 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
     takesLineRadius: false,
     better: "less",
   },
-  click: feel("click", "Click", "Click on, draw line by hand; listen.", "A worn tongue is cheap, the gear it runs on is dear."),
+  click: {
+    id: "click",
+    name: "Click",
+    how: "Click on, draw line by hand; listen. The number is how far it stands out of the room.",
+    why: "A worn tongue is cheap, the gear it runs on is dear.",
+    unit: "dB",
+    takesLineRadius: false,
+    better: "more",
+  },
   bail: {
     id: "bail",
     name: "Bail",
@@ -123,6 +134,25 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
     "Turn the handle: watch the guide go end to end and back.",
     "It sticks long before it stops.",
   ),
+  "side-play": {
+    id: "side-play",
+    name: "Side play",
+    how: "Push the spool from end to end, feel it knock. The number is off a dial gauge on the flange.",
+    why: "Barely there is right; none binds, much wears pinion and bearings.",
+    unit: "mm",
+    takesLineRadius: false,
+    better: "none",
+  },
+  "dead-angle": {
+    id: "dead-angle",
+    name: "Dead angle",
+    how: "Turn the handle back until it stops, ten times; the widest counts.",
+    why: "It grows before the anti-reverse begins to slip.",
+    unit: "°",
+    takesLineRadius: false,
+    better: "less",
+  },
+  knob: feel("knob", "Handle knob", "Spin the knob with one finger.", "Salt sits here first; two drops, or off and clean."),
   "cast-pin": feel(
     "cast-pin",
     "Pick-up pin",
@@ -172,6 +202,23 @@ const protocols: Readonly<Record<FamilyId, { adjuster: Adjuster; tests: readonly
 /** The tests of a family, in the order that needs nothing opened. */
 export const protocolFor = (family: FamilyId): TestSpec[] =>
   protocols[family].tests.map((id) => withAdjuster(specs[id], protocols[family].adjuster));
+
+const withHandle: readonly TestId[] = ["dead-angle", "knob"];
+const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
+  "star-drag-bridge": ["side-play", ...withHandle],
+  "star-drag-clutch": ["side-play", ...withHandle],
+  "lever-drag": ["side-play", ...withHandle],
+  "baitcaster-low-profile": ["side-play", ...withHandle],
+  "baitcaster-round": ["side-play", ...withHandle],
+  spinning: withHandle,
+  "spinning-fluid-sealed": withHandle,
+  "spinning-sealed-bail-less": withHandle,
+  spincast: withHandle,
+  centrepin: ["side-play", "knob"],
+};
+
+/** Tests made when there is a reason to: nothing waits for them. */
+export const extraTests = (family: FamilyId): TestSpec[] => extras[family].map((id) => specs[id]);
 
 /** A test by itself, for its unit and which way is better. */
 export const testSpec = (id: TestId): TestSpec => specs[id];

@@ -1,16 +1,18 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useRef, useState } from "react";
-import type { PullSample } from "@/core/drag/pull-trace";
 import { compare } from "@/core/proving/compare";
-import type { TestSpec, Verdict } from "@/core/proving/protocol";
+import { againstRecord, type ModelRecord } from "@/core/proving/model-record";
+import type { TestId, TestSpec, Verdict } from "@/core/proving/protocol";
+import { instrumentFor, torqueWords } from "@/core/proving/read-trace";
+import type { TraceSample } from "@/core/proving/trace";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { InstrumentPanel, type InstrumentReading } from "./instrument-panel";
 import { NextLink } from "./next-link";
-import { PullScalePanel, type ScaleReading } from "./pull-scale-panel";
 
 export interface ShownObservation {
   readonly testId: string;
@@ -21,16 +23,22 @@ export interface ShownObservation {
   readonly lineRadiusMm: number | null;
   readonly instrument: string;
   readonly simulated: boolean;
-  readonly trace: readonly PullSample[] | null;
+  readonly trace: readonly TraceSample[] | null;
 }
 
 interface Props {
   readonly head: BenchHead;
   readonly phase: "before" | "after";
   readonly tests: readonly TestSpec[];
+  /** Tests nothing waits for, to be chosen when there is a reason. */
+  readonly extras: readonly TestSpec[];
+  readonly skipped: readonly { readonly phase: "before" | "after"; readonly testId: TestId; readonly reason: string }[];
+  /** What such reels leave here with. */
+  readonly record: ReadonlyMap<TestId, ModelRecord>;
   readonly observations: readonly ShownObservation[];
   readonly lineRadiusMm: number;
-  readonly record: Action<number>;
+  readonly answer: Action<number>;
+  readonly leaveOut: Action<void>;
   readonly next: { href: string; words: string };
   /** What stands above the tests: the last visit of a comeback. */
   readonly above?: ReactNode;
@@ -55,32 +63,66 @@ export const readingWords = (observation: ShownObservation): string =>
  * The tests as rows; the one whose turn it is unfolds. One press answers it, the number is optional. The same rows serve before touching
  * and after closing, where the earlier reading stands beside.
  */
-export function TestRows({ head, phase, tests, observations, lineRadiusMm, record, next, above, below, makeRepair }: Props) {
+export function TestRows({
+  head,
+  phase,
+  tests,
+  extras,
+  observations,
+  skipped,
+  record,
+  lineRadiusMm,
+  answer: answerTest,
+  leaveOut,
+  next,
+  above,
+  below,
+  makeRepair,
+}: Props) {
   const { jobId, closed } = head;
   const answered = (id: string) => observations.find((o) => o.testId === id && o.phase === phase);
-  const firstOpen = tests.find((test) => !answered(test.id))?.id ?? null;
-  const [chosen, setChosen] = useState<string | null>(null);
+  const leftOut = (id: string) => (answered(id) ? undefined : skipped.find((skip) => skip.testId === id && skip.phase === phase));
+  // Written down, and not yet on the page that comes back: the next press is for the next test.
+  const [sent, setSent] = useState<ReadonlySet<string>>(new Set());
+  const firstOpen = tests.find((test) => !answered(test.id) && !leftOut(test.id) && !sent.has(test.id))?.id ?? null;
+  const [chosen, setChosen] = useState<TestId | null>(null);
+  const all = [...tests, ...extras];
   const activeId = closed ? null : (chosen ?? firstOpen);
-  const active = tests.find((test) => test.id === activeId);
+  const active = all.find((test) => test.id === activeId);
   const [value, setValue] = useState("");
   const [radius, setRadius] = useState(String(lineRadiusMm));
-  const [reading, setReading] = useState<ScaleReading | null>(null);
+  const [reading, setReading] = useState<InstrumentReading | null>(null);
   const router = useRouter();
   const light = head.kind === "light-service";
   const stopped = light && phase === "before" && observations.some((o) => o.phase === "before" && o.verdict === "bad");
-  const last = useRef<Verdict | null>(null);
-  const act = useAct(record, () => {
+  const last = useRef<{ id: TestId; verdict: Verdict } | null>(null);
+  const written = (id: TestId | undefined) => id && setSent((before) => new Set([...before, id]));
+  const afterAnswer = () => {
+    written(last.current?.id);
     setValue("");
     setReading(null);
     setChosen(null);
     // A light service goes on by itself: a press saved at each of its two test sheets. A fault stops it.
-    const left = tests.filter((test) => test.id !== activeId && !answered(test.id));
-    if (light && !left.length && !stopped && last.current !== "bad") router.push(next.href);
+    const left = tests.filter((test) => test.id !== last.current?.id && !sent.has(test.id) && !answered(test.id));
+    if (light && !left.length && !stopped && last.current?.verdict !== "bad") router.push(next.href);
+  };
+  const act = useAct(answerTest, afterAnswer);
+  const leaving = useAct(leaveOut, () => {
+    written(skipping.current ?? undefined);
+    setChosen(null);
   });
+  const skipping = useRef<TestId | null>(null);
+  const skip = (testId: TestId, reason: string) => {
+    skipping.current = testId;
+    leaving.press({ jobId, phase, testId, reason });
+  };
+  const radiusMm = Number(radius.replace(",", "."));
+  /** Compared where the record stands: the same torque at the model's own line radius. */
+  const atRadius = (test: TestSpec, pull: number) => (test.takesLineRadius && radiusMm > 0 ? (pull * radiusMm) / lineRadiusMm : pull);
   const answer = (verdict: Verdict) => {
     if (!active) return;
     const typed = value.trim().replace(",", ".");
-    last.current = verdict;
+    last.current = { id: active.id, verdict };
     act.press({
       jobId,
       phase,
@@ -109,22 +151,29 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
             <Key shortcut="x" words="Bad" busy={act.busy} onPress={() => answer("bad")} className="min-w-36">
               Bad
             </Key>
+            <Key shortcut="n" words="Not done" busy={leaving.busy} onPress={() => skip(active.id, "")} className="min-w-28">
+              Not done
+            </Key>
           </>
         ) : (
           <NextLink {...next} />
         )
       }
     >
-      <Refused message={act.message} />
+      <Refused message={act.message ?? leaving.message} />
       {above}
       {stopped && !closed && makeRepair && <MakeRepair jobId={jobId} makeRepair={makeRepair} />}
       <ol>
-        {tests.map((test) => {
+        {all.map((test, i) => {
+          const why = leftOut(test.id);
+          const usual = record.get(test.id);
+          const instrument = instrumentFor(test.id);
+          const shown = reading ? reading.value : Number(value.trim().replace(",", ".") || Number.NaN);
           const before = observations.find((o) => o.testId === test.id && o.phase === "before");
           const now = answered(test.id);
           const isActive = test.id === activeId;
           return (
-            <li key={test.id} className={isActive ? "border-2 border-ink p-3" : "rule-row"}>
+            <li key={test.id} className={isActive ? "border-2 border-ink p-3" : `rule-row ${i === tests.length ? "mt-4" : ""}`}>
               <div className="flex flex-wrap items-baseline gap-x-6">
                 {isActive ? (
                   <h2>{test.name}</h2>
@@ -157,13 +206,29 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
                     {now.lineRadiusMm !== null && <span className="text-note">line radius {now.lineRadiusMm} mm</span>}
                   </span>
                 )}
-                {!now && !isActive && <span className="text-note">not done</span>}
+                {why && !isActive && <WhyLeftOut skip={why} closed={closed} say={(reason) => skip(test.id, reason)} />}
+                {!now && !why && !isActive && <span className="text-note">{i < tests.length ? "not done" : "when there is a reason"}</span>}
               </div>
               {isActive && (
                 <div className="mt-1 grid gap-4 lg:grid-cols-[1fr_520px]">
                   <div>
                     <p>{test.how}</p>
                     <p className="text-note">{test.why}</p>
+                    {usual && (
+                      <p className="mt-1">
+                        Such reels leave here with{" "}
+                        <span className="num">
+                          {Number(usual.median.toFixed(1))} ({Number(usual.low.toFixed(1))} to {Number(usual.high.toFixed(1))}) {test.unit}
+                        </span>
+                        , {usual.jobs} jobs{test.takesLineRadius && `, at ${lineRadiusMm} mm`}.
+                        {Number.isFinite(shown) && (
+                          <strong> This one is {againstWords[againstRecord(atRadius(test, shown), usual)]}.</strong>
+                        )}
+                      </p>
+                    )}
+                    {test.takesLineRadius && Number.isFinite(shown) && radiusMm > 0 && (
+                      <p>{torqueWords(shown, radiusMm)}, the same at any line radius.</p>
+                    )}
                     {test.caution && <p className="alarm mt-2">{test.caution}</p>}
                   </div>
                   <div>
@@ -198,8 +263,15 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
                         </label>
                       )}
                     </div>
-                    {test.takesLineRadius && (
-                      <PullScalePanel key={test.id} jobId={jobId} phase={phase} testId={test.id} onReading={setReading} />
+                    {instrument && (
+                      <InstrumentPanel
+                        key={test.id}
+                        jobId={jobId}
+                        phase={phase}
+                        testId={test.id}
+                        instrument={instrument}
+                        onReading={setReading}
+                      />
                     )}
                   </div>
                 </div>
@@ -210,6 +282,30 @@ export function TestRows({ head, phase, tests, observations, lineRadiusMm, recor
       </ol>
       {below}
     </BenchSheet>
+  );
+}
+
+const againstWords = { under: "under that", within: "as they do", over: "over that" } as const;
+const reasons = ["no line on it", "it would do harm", "a part is missing", "the customer did not want it", "no time, no doubt"] as const;
+
+/** Why a test was left out: one of the usual reasons, said after the press or not at all. */
+function WhyLeftOut({ skip, closed, say }: { skip: { readonly reason: string }; closed: boolean; say: (reason: string) => void }) {
+  return (
+    <span className="flex items-center gap-3">
+      left out
+      {closed ? (
+        skip.reason && `: ${skip.reason}`
+      ) : (
+        <select aria-label="Why it was left out" className="w-64" value={skip.reason} onChange={(event) => say(event.target.value)}>
+          <option value="">say why</option>
+          {[...new Set([...reasons, ...(skip.reason ? [skip.reason] : [])])].map((reason) => (
+            <option key={reason} value={reason}>
+              {reason}
+            </option>
+          ))}
+        </select>
+      )}
+    </span>
   );
 }
 

@@ -1,7 +1,7 @@
 "use client";
 import { Chart, LinearScale, LineController, LineElement, PointElement } from "chart.js";
 import { useEffect, useRef } from "react";
-import type { PullSample } from "@/core/drag/pull-trace";
+import type { TraceSample } from "@/core/proving/trace";
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
@@ -9,14 +9,15 @@ const ink = "#1B1F1E";
 const font = { family: '"Spline Sans Mono", monospace', size: 13 };
 
 interface Props {
-  readonly samples: readonly PullSample[];
+  readonly samples: readonly TraceSample[];
+  readonly unit: string;
   /** What no real instrument measured is drawn dashed. */
   readonly simulated: boolean;
   readonly heightPx: number;
 }
 
-/** Force over time in newtons and seconds, in the line grammar of the drawings: ink, square, no fill, no grid but the axes. */
-export function TraceChart({ samples, simulated, heightPx }: Props) {
+/** A reading over time in seconds, in the line grammar of the drawings: ink, square, no fill, no grid but the axes. */
+export function TraceChart({ samples, unit, simulated, heightPx }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<"line", { x: number; y: number }[]> | null>(null);
 
@@ -52,8 +53,9 @@ export function TraceChart({ samples, simulated, heightPx }: Props) {
           },
           y: {
             type: "linear",
-            min: 0,
-            title: { display: true, text: "N", font, color: ink },
+            // A level below full scale has no zero to stand on.
+            ...(unit.startsWith("dB") ? {} : { min: 0 }),
+            title: { display: true, text: unit, font, color: ink },
             ticks: { font, color: ink, maxTicksLimit: 5 },
             grid: { display: false },
             border: { color: ink, width: 1 },
@@ -63,17 +65,17 @@ export function TraceChart({ samples, simulated, heightPx }: Props) {
     });
     chart.current = made;
     return () => made.destroy();
-  }, [simulated]);
+  }, [simulated, unit]);
 
   useEffect(() => {
     if (!chart.current) return;
-    chart.current.data.datasets[0]!.data = samples.map((sample) => ({ x: sample.tMs / 1000, y: sample.forceN }));
+    chart.current.data.datasets[0]!.data = samples.map((sample) => ({ x: sample.tMs / 1000, y: sample.value }));
     chart.current.update("none");
   }, [samples]);
 
   return (
     <div style={{ height: heightPx }}>
-      <canvas ref={canvas} role="img" aria-label={`Pull over time${simulated ? ", simulated" : ""}`} />
+      <canvas ref={canvas} role="img" aria-label={`Reading over time${simulated ? ", simulated" : ""}`} />
     </div>
   );
 }

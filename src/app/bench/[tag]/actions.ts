@@ -1,12 +1,13 @@
 "use server";
 import { z } from "zod";
 import { testIdSchema, verdicts } from "@/core/proving/protocol";
+import { traceSchema } from "@/core/proving/trace";
 import { doStep, failGate, skipStep, undoStep } from "@/data/build";
 import { chooseEdition } from "@/data/choose-edition";
 import { recordLook, settleFault } from "@/data/diagnosis";
 import { declineJob, makeRepair } from "@/data/jobs";
 import { overrideSeat } from "@/data/machine";
-import { recordObservation } from "@/data/observations";
+import { recordObservation, skipTest } from "@/data/observations";
 import { addNeed } from "@/data/orders";
 import { learn, learnAct } from "@/data/playbook";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
@@ -41,10 +42,7 @@ const test = defineAction({
       .nullable(),
     instrument: z.string().min(1).max(60),
     simulated: z.boolean(),
-    trace: z
-      .array(z.object({ tMs: z.number(), forceN: z.number() }))
-      .max(5000)
-      .nullable(),
+    trace: traceSchema.nullable(),
   }),
   run: (ctx, input) => recordObservation(ctx, input),
 });
@@ -60,6 +58,21 @@ const mend = defineAction({
 });
 export async function mendInstead(press: Press) {
   return mend(press);
+}
+
+const leaveTest = defineAction({
+  name: "skip-test",
+  permission: "bench",
+  input: z.object({
+    jobId,
+    phase: z.enum(["before", "after"]),
+    testId: testIdSchema,
+    reason: z.string().trim().max(200, "At most 200 characters."),
+  }),
+  run: (ctx, input) => skipTest(ctx, input),
+});
+export async function leaveTestOut(press: Press) {
+  return leaveTest(press);
 }
 
 const decline = defineAction({

@@ -1,22 +1,29 @@
 import { protocolOfJob } from "@/core/intake/job-kinds";
-import { listObservations } from "@/data/observations";
+import { extraTests } from "@/core/proving/protocol";
+import { recordOfModel } from "@/data/model-record";
+import { listObservations, listSkipped } from "@/data/observations";
 import { TestRows } from "@/ui/bench/test-rows";
 import { getDb } from "../../../server";
-import { recordTest } from "../actions";
+import { leaveTestOut, recordTest } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Prove" };
 
 export default async function ProvePage(props: StationProps) {
   const { head, version, job } = await loadBench(props);
+  const db = getDb();
   return (
     <TestRows
       head={head}
       phase="after"
       tests={protocolOfJob(version.model.family, job.kind)}
-      observations={listObservations(getDb(), job.id)}
+      extras={extraTests(version.model.family)}
+      skipped={listSkipped(db, job.id)}
+      record={recordOfModel(db, version.model.id, version.lineRadiusMm)}
+      observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
-      record={recordTest}
+      answer={recordTest}
+      leaveOut={leaveTestOut}
       next={{ href: `/bench/${job.tag}/return`, words: "On to Return" }}
     />
   );

@@ -1,14 +1,16 @@
 import { protocolOfJob, stationAfter } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
+import { extraTests } from "@/core/proving/protocol";
 import { lastVisitOf } from "@/data/diagnosis";
 import { listJobPhotos } from "@/data/jobs";
-import { listObservations } from "@/data/observations";
+import { recordOfModel } from "@/data/model-record";
+import { listObservations, listSkipped } from "@/data/observations";
 import { AsItCame } from "@/ui/bench/as-it-came";
 import { LastVisitNote } from "@/ui/bench/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { TestRows } from "@/ui/bench/test-rows";
 import { getDb } from "../../../server";
-import { mendInstead, recordTest } from "../actions";
+import { leaveTestOut, mendInstead, recordTest } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Test" };
@@ -23,9 +25,13 @@ export default async function TestPage(props: StationProps) {
       head={head}
       phase="before"
       tests={protocolOfJob(version.model.family, job.kind)}
+      extras={extraTests(version.model.family)}
+      skipped={listSkipped(db, job.id)}
+      record={recordOfModel(db, version.model.id, version.lineRadiusMm)}
       observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
-      record={recordTest}
+      answer={recordTest}
+      leaveOut={leaveTestOut}
       next={{ href: `/bench/${job.tag}/${next}`, words: `On to ${stationNames[next]}` }}
       above={last && <LastVisitNote last={last} measured />}
       below={<AsItCame head={head} words={asFoundWords(job.intake)} photos={listJobPhotos(db, job.id)} />}

@@ -1,0 +1,105 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
+
+let server: Server;
+let person: Person;
+const folder = mkdtempSync(join(tmpdir(), "zorbek-instruments-"));
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** A mono 16-bit WAV: a second of a quiet room, then two of a click ten times as loud (amplitude ratio 10 is 20 dB). */
+function clickWav(): string {
+  const rate = 8000;
+  const sound = Int16Array.from({ length: 3 * rate }, (_, i) => Math.round((i < rate ? 300 : 3000) * Math.sin(i * 1.3)));
+  const head = Buffer.alloc(44);
+  head.write("RIFF", 0);
+  head.writeUInt32LE(36 + sound.byteLength, 4);
+  head.write("WAVEfmt ", 8);
+  head.writeUInt32LE(16, 16);
+  head.writeUInt16LE(1, 20);
+  head.writeUInt16LE(1, 22);
+  head.writeUInt32LE(rate, 24);
+  head.writeUInt32LE(rate * 2, 28);
+  head.writeUInt16LE(2, 32);
+  head.writeUInt16LE(16, 34);
+  head.write("data", 36);
+  head.writeUInt32LE(sound.byteLength, 40);
+  const file = join(folder, "click.wav");
+  writeFileSync(file, Buffer.concat([head, Buffer.from(sound.buffer)]));
+  return file;
+}
+
+const stored = <T>(testId: string, column: string) =>
+  server.value<T>(
+    `SELECT ${column} FROM observation JOIN job ON job.id = job_id WHERE tag = 'Z-00009-2' AND test_id = ? ORDER BY observation.id DESC LIMIT 1`,
+    testId,
+  );
+const answered = async (testId: string, before: number) => {
+  await person.press("Good");
+  await person.driver.wait(() => server.value<number>("SELECT count(*) FROM observation WHERE test_id = ?", testId) > before, 10_000);
+};
+const count = (testId: string) => server.value<number>("SELECT count(*) FROM observation WHERE test_id = ?", testId);
+
+describe("measuring at Test", () => {
+  it("streams from the stand-in that is set to a worn reel, and sets the reading beside what such reels leave with", async () => {
+    await person.go("/bench/Z-00009-2/test");
+    await person.press("Turning in gear");
+    await person.sees("Such reels leave here with");
+    await person.type("What the stand-in pretends", "a worn reel");
+    await person.press("Turn with the effort handle");
+    await person.sees("gritty or a tight spot", 20_000);
+    await person.sees("This one is over that.");
+    const before = count("turning");
+    await answered("turning", before);
+    expect(stored<number>("turning", "value")).toBeGreaterThan(15);
+    expect(stored("turning", "simulated")).toBe(1);
+  });
+
+  it("takes a pull from a spreadsheet, and says which row is wrong with one that cannot be read", async () => {
+    await person.go("/bench/Z-00009-2/test");
+    await person.press("Drag, star home");
+    const bad = join(folder, "bad.csv");
+    writeFileSync(bad, "t_s;N\n0;0\n0,1;ten\n");
+    await (await person.field("or from a file")).sendKeys(bad);
+    await person.sees("Row 3 is no time and value");
+    const good = join(folder, "pull.csv");
+    writeFileSync(
+      good,
+      `t_s;N\n${Array.from({ length: 80 }, (_, i) => `${(i * 0.05).toFixed(2).replace(".", ",")};${i < 10 ? i * 5 : 50}`).join("\n")}\n`,
+    );
+    await (await person.field("or from a file")).sendKeys(good);
+    await person.sees("running mean 50.0 N");
+    await person.sees("1.20 N·m at the spool"); // 50 N at 24 mm
+    await answered("drag-full", count("drag-full"));
+    expect([stored("drag-full", "simulated"), stored("drag-full", "instrument")]).toEqual([0, "file pull.csv"]);
+  });
+
+  it("hears a click in a WAV, as decibels above the room", async () => {
+    await person.go("/bench/Z-00009-2/test");
+    await person.press("Click");
+    await (await person.field("or from a file")).sendKeys(clickWav());
+    await person.sees("above it. Compare only at one distance.");
+    await answered("click", count("click"));
+    expect(stored<number>("click", "value")).toBeGreaterThan(19);
+    expect(stored<number>("click", "value")).toBeLessThan(20.5);
+  });
+
+  it("leaves a test out by one press, its reason after, and makes another that nothing waits for", async () => {
+    await person.go("/bench/Z-00009-2/test");
+    await person.press("Anti-reverse");
+    await person.key("n");
+    await person.type("Why it was left out", "a part is missing");
+    await person.driver.wait(() => server.value("SELECT reason FROM skipped_test") === "a part is missing", 10_000);
+    await person.press("Side play");
+    await person.type("Reading, if you took one (mm)", "0,4");
+    await person.key("d");
+    await person.driver.wait(() => count("side-play") === 1, 10_000);
+    expect(stored("side-play", "value")).toBe(0.4);
+  });
+});

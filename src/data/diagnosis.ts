@@ -1,12 +1,9 @@
 import { comebackPrior, type LastVisit, type LastWork } from "@/core/diagnosis/comeback-priors";
 import { type Case, type Diagnosis, diagnose, findingOfTest, type NextTest, nextTests, type Observation } from "@/core/diagnosis/diagnose";
-import { faults as catalogue, faultsFor, findFault } from "@/core/diagnosis/faults";
-import { type FindingId, findings } from "@/core/diagnosis/finding-table";
+import type { FindingId } from "@/core/diagnosis/finding-table";
 import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
-import { priorOf } from "@/core/diagnosis/prior-table";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
-import { links } from "@/core/diagnosis/strength-table";
 import type { UseFactor } from "@/core/diagnosis/use-factors";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { conditionMarks } from "@/core/intake/lists";
@@ -18,15 +15,16 @@ import { addFinding, listFindings, removeFinding } from "./findings";
 import { listFittedParts } from "./history";
 import { findJob, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
+import { faultOf, knowledgeOf } from "./knowledge";
 import { machineOf } from "./machine";
 import { listObservations } from "./observations";
 
-const known = new Set<string>(findings.map(({ id }) => id));
+const isFinding = (db: Db, id: string): id is FindingId => knowledgeOf(db).findings.some((finding) => finding.id === id);
 
 /** Notes what a look showed; null takes the answer back. */
 export function recordLook(ctx: Context, jobId: number, findingId: string, so: boolean | null): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (!known.has(findingId)) throw new Refusal("no-finding", "There is no such thing to look at. Reload the page.");
+  if (!isFinding(ctx.db, findingId)) throw new Refusal("no-finding", "There is no such thing to look at. Reload the page.");
   if (so === null) ctx.db.prepare("DELETE FROM look WHERE job_id = ? AND finding_id = ?").run(jobId, findingId);
   else
     ctx.db
@@ -41,7 +39,7 @@ export function recordLook(ctx: Context, jobId: number, findingId: string, so: b
 export function settleFault(ctx: Context, jobId: number, faultId: string, proved: boolean | null): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  if (!findFault(faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
+  if (!faultOf(db, faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
   if (proved === true) addFinding(ctx, jobId, faultId, "");
   else removeFinding(ctx, jobId, faultId);
   if (proved === null) db.prepare("DELETE FROM settled_fault WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);
@@ -59,9 +57,7 @@ export const listLooks = (db: Db, jobId: number): ReadonlyMap<FindingId, boolean
         finding: FindingId;
         so: 0 | 1;
       }[]
-    )
-      .filter(({ finding }) => known.has(finding))
-      .map(({ finding, so }) => [finding, so === 1]),
+    ).map(({ finding, so }) => [finding, so === 1]),
   );
 
 export const listSettled = (db: Db, jobId: number): ReadonlyMap<string, boolean> =>
@@ -157,15 +153,16 @@ export function caseOf(db: Db, job: Job): Case {
       ...(last ? (["opened"] as const) : []),
     ]),
   ];
+  const knowledge = knowledgeOf(db);
   const counts = listCounts(db, job, machine.model);
   const priors = new Map<string, number>();
-  for (const { id, needs, remedy } of catalogue) {
+  for (const { id, needs, remedy } of knowledge.faults) {
     const count = counts.get(id);
-    const prior = count ? shopPrior(priorOf(id, use), count.family, count.model) : priorOf(id, use);
+    const prior = count ? shopPrior(knowledge.priorOf(id, use), count.family, count.model) : knowledge.priorOf(id, use);
     if (last) priors.set(id, comebackPrior(prior, id, [...remedy.partRoles, ...(needs ? [needs] : [])], last));
     else if (count) priors.set(id, prior);
   }
-  return { roles, use, observations, settled: listSettled(db, job.id), priors };
+  return { roles, use, observations, settled: listSettled(db, job.id), priors, knowledge };
 }
 
 /** What was found and renewed in the job whose work came back; null for any other job. */
@@ -184,7 +181,7 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
   return {
     tag: last.tag,
     closedAt: last.closedAt ?? last.openedAt,
-    found: listFindings(db, last.id).map(({ faultId }) => findFault(faultId)?.name ?? faultId),
+    found: listFindings(db, last.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
     renewed: listFittedParts(db, last.id).map((part) => part.positionName),
     measured: listObservations(db, last.id)
       .filter(({ phase }) => phase === "after")
@@ -200,7 +197,8 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
 export function claimsOf(db: Db, job: Job): WeighedClaim[] {
   const machine = machineOf(db, job);
   const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
-  const able = new Set(faultsFor(roles).map(({ id }) => id));
+  const { faults, links } = knowledgeOf(db);
+  const able = new Set(faults.filter(({ needs }) => needs === undefined || roles.has(needs)).map(({ id }) => id));
   const names = new Map(protocolFor(machine.model.family).map(({ id, name }) => [id, name]));
   const evidence = {
     looks: listLooks(db, job.id),

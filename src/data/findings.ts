@@ -1,8 +1,8 @@
-import { findFault } from "@/core/diagnosis/faults";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
+import { faultOf } from "./knowledge";
 import { machineOf } from "./machine";
 
 export interface Finding {
@@ -16,7 +16,7 @@ export const listFindings = (db: Db, jobId: number): Finding[] =>
 /** Takes a fault into the job; the parts its remedy may need are foreseen in the quote, seat by seat, and can be struck there. */
 export function addFinding(ctx: Context, jobId: number, faultId: string, note: string): void {
   const job = getOpenJob(ctx.db, jobId);
-  const fault = findFault(faultId);
+  const fault = faultOf(ctx.db, faultId);
   if (!fault) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
   ctx.db
     .prepare(

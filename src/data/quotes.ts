@@ -1,4 +1,3 @@
-import { findFault } from "@/core/diagnosis/faults";
 import { type Consent, consentFor, type Estimate, estimate, type LabourLine, type PartLine } from "@/core/estimate/estimate";
 import { handling } from "@/core/intake/job-kinds";
 import { type Context, Refusal } from "./context";
@@ -7,6 +6,7 @@ import { listFindings } from "./findings";
 import { listFittedParts } from "./history";
 import { advanceStation, getOpenJob, type Job, priceInJob } from "./jobs";
 import { writeJournal } from "./journal";
+import { faultOf } from "./knowledge";
 import { machineOf } from "./machine";
 
 export interface Answer {
@@ -39,7 +39,7 @@ const listAnswers = (db: Db, jobId: number): Answer[] =>
 function remediesOf(db: Db, job: Job): LabourLine[] {
   const before = new Set(job.comebackOf === null ? [] : listFindings(db, job.comebackOf).map((finding) => finding.faultId));
   return listFindings(db, job.id).flatMap(({ faultId }) => {
-    const fault = findFault(faultId);
+    const fault = faultOf(db, faultId);
     if (!fault) return [];
     return before.has(faultId)
       ? [{ words: `${fault.remedy.words} (again, free)`, minutes: 0 }]

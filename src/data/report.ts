@@ -1,4 +1,3 @@
-import { findFault } from "@/core/diagnosis/faults";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { complaints, hands } from "@/core/intake/lists";
@@ -12,6 +11,7 @@ import { claimsOf } from "./diagnosis";
 import { listFindings } from "./findings";
 import { listFittedParts, listLeftOut } from "./history";
 import type { Job } from "./jobs";
+import { faultOf } from "./knowledge";
 import { machineOf } from "./machine";
 import { findPartType } from "./models";
 import { listObservations, listSkipped, type StoredObservation } from "./observations";
@@ -81,7 +81,7 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
           }
         : null,
     findings: listFindings(db, job.id).map((finding) => {
-      const fault = findFault(finding.faultId);
+      const fault = faultOf(db, finding.faultId);
       return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
     }),
     parts: listFittedParts(db, job.id).map((part) => {

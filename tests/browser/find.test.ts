@@ -103,3 +103,27 @@ describe("a capture that is stopped half-way", () => {
     await person.sees("too short to read");
   });
 });
+
+describe("what the shop knows better", () => {
+  it("is a fault and a sign of its own, tied together, suspected at the bench from then on", async () => {
+    await person.go("/shop/knowledge");
+    await person.type("What is wrong", "Salt crust under the foot");
+    await person.type("Told from others by", "Foot off: a white line");
+    await person.type("What is done", "Warm water, dry, a film of oil");
+    await person.press("Add the fault");
+    await person.sees("“Salt crust under the foot” brings nothing about");
+    await person.type("What is seen or felt", "White line round the foot");
+    await person.type("How one looks", "Foot off the rod, look under it");
+    await person.press("Add the sign");
+    await person.sees("Nothing brings “White line round the foot” about");
+    await person.type("It brings about as well", "White line round the foot");
+    await person.type("How often", "always");
+    await person.type("By what way", "it is the crust");
+    await person.press("Tie the sign");
+    await person.driver.wait(() => person.seesNot("What does not hang together"), 10_000);
+    await person.go("/bench/Z-00006-8/find");
+    await person.press("Every fault such a reel can have");
+    await person.press("Salt crust under the foot");
+    await person.sees("Foot off: a white line");
+  });
+});

@@ -312,7 +312,9 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.go("/counter");
     await person.type("Serial, as stamped", "ms30-90001");
     await person.type("In their words", "again");
-    await person.sees("Known reel: Marrowby Skerry 30, Pell Arrowsmith. Second visit. Main gear renewed just now. Pinion renewed just now.");
+    await person.sees(
+      "Known reel: Marrowby Skerry 30, Pell Arrowsmith. Second visit. Main gear renewed just now. Pinion renewed just now.",
+    );
     await person.press("Its whole history");
     await person.sees("Main gear, Pinion");
     await person.sees("22.5 → 9");

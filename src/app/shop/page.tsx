@@ -1,3 +1,4 @@
+import Link from "next/link";
 import { formatMinor } from "@/core/money/money";
 import { listSuppliers } from "@/data/orders";
 import { listPeople } from "@/data/people";
@@ -39,6 +40,12 @@ export default async function ShopPage() {
               ))}
             </form>
             <PersonForm add={addShopPerson} />
+          </section>
+          <section>
+            <h2>What the diagnosis knows</h2>
+            <Link className="act-link" href="/shop/knowledge">
+              Faults and signs, and our own word on them
+            </Link>
           </section>
           <section>
             <h2>Suppliers</h2>

@@ -3,7 +3,8 @@ import type { FindingSpec } from "./finding-table";
 import type { Look } from "./look-table";
 import type { Link } from "./strength-table";
 
-export interface Knowledge {
+/** As much of the knowledge as hangs together or does not. */
+export interface CheckedKnowledge {
   readonly faults: readonly Pick<Fault, "id">[];
   readonly findings: readonly Pick<FindingSpec, "id">[];
   readonly looks: ReadonlyMap<string, Pick<Look, "finding">>;
@@ -12,7 +13,7 @@ export interface Knowledge {
 }
 
 /** What is wrong with the knowledge itself: words that name nothing, orphans, and faults that no look can tell apart. Empty when nothing is. */
-export function checkKnowledge({ faults, findings, looks, links, hasPrior }: Knowledge): string[] {
+export function checkKnowledge({ faults, findings, looks, links, hasPrior }: CheckedKnowledge): string[] {
   const told: string[] = [];
   const faultIds = new Set(faults.map(({ id }) => id));
   const findingIds = new Set<string>(findings.map(({ id }) => id));

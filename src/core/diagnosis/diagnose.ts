@@ -1,13 +1,12 @@
 import type { TestId, Verdict } from "@/core/proving/protocol";
 import type { Fault } from "./fault";
-import { faults as catalogue } from "./fault-table";
-import { type FindingId, findings } from "./finding-table";
-import { type Look, looks, type Opening, openings, reliabilities } from "./look-table";
+import type { FindingId } from "./finding-table";
+import { commonKnowledge, type Knowledge } from "./knowledge";
+import { type Look, type Opening, openings, reliabilities } from "./look-table";
 import type { Evidence, Net, Weight } from "./net";
 import { binaryEntropy, type CandidateTest, testValues } from "./next-test";
 import { absenceOf, type Combination, combinations, marginalsOf, passes, posterior } from "./posterior";
-import { priorOf } from "./prior-table";
-import { type Link, links, strengths } from "./strength-table";
+import { type Link, strengths } from "./strength-table";
 import type { UseFactor } from "./use-factors";
 
 /** What somebody noticed of a finding, and how. */
@@ -29,6 +28,8 @@ export interface Case {
   readonly open?: readonly Opening[];
   /** The shop's own priors, where it has counted; else the table's. */
   readonly priors?: ReadonlyMap<string, number>;
+  /** What is reasoned from; the common tables where a shop added nothing. */
+  readonly knowledge?: Knowledge;
 }
 
 /** How a verdict of a test comes out, without the finding and with it. Rule of thumb (common practice). */
@@ -52,11 +53,24 @@ export const findingOfTest: Record<TestId, FindingId> = {
   knob: "knob-stiff",
 };
 
-const indexOf = new Map(findings.map((finding, i) => [finding.id, i]));
-const linksOf = new Map<string, Link[]>();
-for (const link of links) linksOf.set(link.fault, [...(linksOf.get(link.fault) ?? []), link]);
+interface Index {
+  readonly indexOf: ReadonlyMap<FindingId, number>;
+  readonly linksOf: ReadonlyMap<string, readonly Link[]>;
+}
+const indices = new WeakMap<Knowledge, Index>();
 
-function weightOf(observation: Observation): Weight {
+/** Findings by number and links by fault, made once for each state of the knowledge. */
+function indexOfKnowledge(knowledge: Knowledge): Index {
+  const known = indices.get(knowledge);
+  if (known) return known;
+  const linksOf = new Map<string, Link[]>();
+  for (const link of knowledge.links) linksOf.set(link.fault, [...(linksOf.get(link.fault) ?? []), link]);
+  const index = { indexOf: new Map(knowledge.findings.map((finding, i) => [finding.id, i])), linksOf };
+  indices.set(knowledge, index);
+  return index;
+}
+
+function weightOf(observation: Observation, { looks }: Knowledge): Weight {
   switch (observation.by) {
     case "told": {
       const [hit, alarm] = reliabilities.told;
@@ -76,7 +90,8 @@ function weightOf(observation: Observation): Weight {
 /** Most findings the exact table is made for; beyond it the least telling are left out, and said. */
 export const mostFindings = 14;
 
-interface Built {
+interface Built extends Index {
+  readonly knowledge: Knowledge;
   readonly faults: readonly Fault[];
   readonly net: Net;
   readonly evidence: Evidence;
@@ -84,25 +99,33 @@ interface Built {
 }
 
 function build(subject: Case): Built {
-  const faults = catalogue.filter((fault) => fault.needs === undefined || subject.roles.has(fault.needs));
+  const knowledge = subject.knowledge ?? commonKnowledge;
+  const { findings } = knowledge;
+  const index = indexOfKnowledge(knowledge);
+  const { indexOf, linksOf } = index;
+  const faults = knowledge.faults.filter((fault) => fault.needs === undefined || subject.roles.has(fault.needs));
   const net: Net = {
     leaks: findings.map((finding) => finding.leak),
     causes: faults.map((fault) => {
       const row = findings.map(() => 0);
       for (const link of linksOf.get(fault.id) ?? []) row[indexOf.get(link.finding)!] = strengths[link.strength];
       const settled = subject.settled?.get(fault.id);
-      const prior = settled === undefined ? (subject.priors?.get(fault.id) ?? priorOf(fault.id, subject.use)) : settled ? 1 : 0;
+      const prior = settled === undefined ? (subject.priors?.get(fault.id) ?? knowledge.priorOf(fault.id, subject.use)) : settled ? 1 : 0;
       return { alternatives: [{ prior, strengths: row }] };
     }),
   };
   const weights = new Map<FindingId, Weight>();
   for (const observation of subject.observations) {
+    // A sign the shop took away since it was looked at is not heard any more.
+    if (!indexOf.has(observation.finding)) continue;
     const before = weights.get(observation.finding) ?? ([1, 1] as Weight);
-    const weight = weightOf(observation);
+    const weight = weightOf(observation, knowledge);
     weights.set(observation.finding, [before[0] * weight[0], before[1] * weight[1]]);
   }
   const byTelling = [...weights].sort((a, b) => Math.abs(Math.log(b[1][1] / b[1][0])) - Math.abs(Math.log(a[1][1] / a[1][0])));
   return {
+    ...index,
+    knowledge,
     faults,
     net,
     evidence: new Map(byTelling.slice(0, mostFindings).map(([finding, weight]) => [indexOf.get(finding)!, weight])),
@@ -148,6 +171,7 @@ const logit = (p: number): number => Math.log2(p / (1 - p));
 export function diagnose(subject: Case, why = true): Diagnosis {
   const built = build(subject);
   const { faults, net, evidence, leftOut } = built;
+  const { findings } = built.knowledge;
   // One pair of passes serves all: what needs a hand first, section by section, then what needs none.
   const bySection = new Map<string, number[]>();
   faults.forEach((fault, f) => {
@@ -220,7 +244,8 @@ const stakeOf = (fault: Fault): number => Math.min(1, Math.max(0.3, fault.remedy
  */
 export function nextTests(subject: Case, most = 8): NextTest[] {
   const built = build(subject);
-  const { faults, net, evidence } = built;
+  const { faults, net, evidence, indexOf, linksOf } = built;
+  const { looks } = built.knowledge;
   const raised = raisedBy(
     built,
     posterior(net, evidence).causes.map(([p]) => p!),

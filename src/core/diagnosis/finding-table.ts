@@ -2,7 +2,8 @@
  * Conditions of a reel: what is really so, apart from who noticed it. A complaint, a test and a look are observations of one of them, each with
  * its own hits and false alarms. Source: common practice.
  */
-export type FindingArea = "turning" | "spool" | "drag" | "anti-reverse" | "click" | "bail" | "level-wind" | "controls" | "outside";
+export const findingAreas = ["turning", "spool", "drag", "anti-reverse", "click", "bail", "level-wind", "controls", "outside"] as const;
+export type FindingArea = (typeof findingAreas)[number];
 
 /** [id, what is so, where it is felt or seen, how often it is so in a reel in which nothing of the catalogue is wrong]. */
 type FindingRow = readonly [id: string, name: string, area: FindingArea, leak: number];
@@ -128,7 +129,8 @@ const rows = [
   ["nail-glides", "A nail glides over the stain", "outside", 0.05],
 ] as const satisfies readonly FindingRow[];
 
-export type FindingId = (typeof rows)[number][0];
+/** A finding of the table, or one a shop added. */
+export type FindingId = (typeof rows)[number][0] | `shop-${string}`;
 
 export interface FindingSpec {
   readonly id: FindingId;

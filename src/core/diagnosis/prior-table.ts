@@ -1,8 +1,8 @@
 import type { UseFactor } from "./use-factors";
 
 /** How common a fault is among reels that come to a bench, by class. Rule of thumb; a shop's own findings sharpen it. */
-const commonness = { everyday: 0.16, common: 0.07, uncommon: 0.025, rare: 0.008 } as const;
-type Commonness = keyof typeof commonness;
+export const commonness = { everyday: 0.16, common: 0.07, uncommon: 0.025, rare: 0.008 } as const;
+export type Commonness = keyof typeof commonness;
 
 type PriorRow = readonly [how: Commonness, likelier?: Partial<Record<UseFactor, number>>];
 

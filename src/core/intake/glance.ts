@@ -45,7 +45,7 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
       latest.set(part, visit.on);
       times.set(part, (times.get(part) ?? 0) + 1);
     }
-  for (const [part, on] of [...latest].sort(([, a], [, b]) => (a < b ? 1 : -1)).slice(0, 4)) {
+  for (const [part, on] of [...latest].sort(([, a], [, b]) => b.localeCompare(a)).slice(0, 4)) {
     const often = times.get(part)!;
     const days = Math.max(0, Math.round((Date.parse(today) - Date.parse(on.slice(0, 10))) / dayMs));
     said.push(`${part} renewed ${agoWords(days)}${often > 1 ? `, ${count(often)} times in all` : ""}.`);

@@ -194,7 +194,7 @@ export function FindSheet({
                       type="button"
                       className="key key-small"
                       disabled={looking.busy || head.closed}
-                      aria-label={`${one.name}: ${one.so ? "so" : "not so"}. Take the answer back`}
+                      aria-label={`${one.so ? "" : "not: "}${one.name} ✕, take the answer back`}
                       onClick={() => answer(one.finding, null)}
                     >
                       {one.so ? "" : "not: "}

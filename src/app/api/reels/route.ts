@@ -1,7 +1,7 @@
-import { findFault } from "@/core/diagnosis/faults";
 import { listFindings } from "@/data/findings";
 import { glanceAtReel } from "@/data/glance";
 import { listJobsOfReel } from "@/data/jobs";
+import { faultOf } from "@/data/knowledge";
 import { findReelBySerial } from "@/data/reels";
 import { dateWords } from "@/ui/dates";
 import { getDb, today } from "../../server";
@@ -16,7 +16,7 @@ export function GET(request: Request): Response {
     tag: job.tag,
     on: dateWords(job.openedAt),
     open: job.closedAt === null,
-    findings: listFindings(db, job.id).map((finding) => findFault(finding.faultId)?.name ?? finding.faultId),
+    findings: listFindings(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
   }));
   return Response.json({
     reel: {

@@ -1,5 +1,5 @@
-import { findings } from "@/core/diagnosis/finding-table";
 import { isolate } from "@/core/diagnosis/isolation";
+import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { openings } from "@/core/diagnosis/look-table";
 import { useFactors } from "@/core/diagnosis/use-factors";
 import { stationAfter } from "@/core/intake/job-kinds";
@@ -17,8 +17,6 @@ import { answerLook, settleSuspect } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Find" };
-
-const nameOf = new Map<string, string>(findings.map(({ id, name }) => [id, name]));
 
 export default async function FindPage(props: StationProps) {
   const { head, version, job } = await loadBench(props);
@@ -38,6 +36,7 @@ export default async function FindPage(props: StationProps) {
     click: before.get("click"),
   });
   const { subject, diagnosis, next } = diagnosisOf(db, job);
+  const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
   const tasks = new Set(listFindings(db, job.id).map((finding) => finding.faultId));
   const faultName = new Map(diagnosis.ranked.map(({ fault }) => [fault.id, fault.name.toLowerCase()]));
   const last = lastVisitOf(db, job);

@@ -1,8 +1,8 @@
 import { DateTime } from "luxon";
-import { findings } from "@/core/diagnosis/finding-table";
 import { broughtWith } from "@/core/intake/lists";
 import { nextService } from "@/core/intervals/next-service";
 import { claimsOf } from "@/data/diagnosis";
+import { knowledgeOf } from "@/data/knowledge";
 import { costToPutRight, getBill } from "@/data/quotes";
 import { handBackBlocks } from "@/data/returns";
 import { ClaimsPanel } from "@/ui/bench/claims-panel";
@@ -37,7 +37,7 @@ export default async function ReturnPage(props: StationProps) {
             jobId={job.id}
             closed={head.closed}
             claims={claims}
-            names={new Map(findings.map(({ id, name }) => [id, name]))}
+            names={new Map(knowledgeOf(db).findings.map(({ id, name }) => [id, name]))}
             look={answerLook}
           />
         )

@@ -1,10 +1,9 @@
 import { notFound } from "next/navigation";
-import { faultsFor } from "@/core/diagnosis/faults";
-import { priorOf } from "@/core/diagnosis/prior-table";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
 import { listSettled } from "@/data/diagnosis";
 import { listJobsOfLot } from "@/data/jobs";
+import { knowledgeOf } from "@/data/knowledge";
 import { findLot } from "@/data/lots";
 import { findModel, getCurrentModelVersion } from "@/data/models";
 import { listObservations } from "@/data/observations";
@@ -23,7 +22,9 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
   const jobs = listJobsOfLot(db, lot.id);
   const model = findModel(db, lot.modelId)!;
   const version = getCurrentModelVersion(db, lot.modelId);
-  const faults = faultsFor(new Set([...version.partTypes.values()].map((type) => type.role)));
+  const roles = new Set([...version.partTypes.values()].map((type) => type.role));
+  const knowledge = knowledgeOf(db);
+  const faults = knowledge.faults.filter(({ needs }) => needs === undefined || roles.has(needs));
   const settled = new Map(jobs.map((job) => [job.id, listSettled(db, job.id)]));
   const use = jobs[0]?.intake.life ?? [];
   const needs = faults.flatMap((fault) => {
@@ -38,7 +39,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
         proved,
         settled: known.length,
         rest,
-        need: lotNeed(priorOf(fault.id, use), { proved, settled: known.length }, rest),
+        need: lotNeed(knowledge.priorOf(fault.id, use), { proved, settled: known.length }, rest),
       },
     ];
   });

@@ -1,12 +1,12 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { findFault } from "@/core/diagnosis/faults";
 import { formatMinor } from "@/core/money/money";
 import { protocolFor } from "@/core/proving/protocol";
 import { listDonorSeats, listPiecesOfDonor } from "@/data/donors";
 import { listFindings } from "@/data/findings";
 import { listFittedParts } from "@/data/history";
 import { listJobsOfReel } from "@/data/jobs";
+import { faultOf } from "@/data/knowledge";
 import { findModel } from "@/data/models";
 import { listObservations } from "@/data/observations";
 import { findReel } from "@/data/reels";
@@ -26,7 +26,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   if (!reel) notFound();
   const visits = listJobsOfReel(db, reel.id).map((job) => ({
     job,
-    findings: listFindings(db, job.id).map((finding) => findFault(finding.faultId)?.name ?? finding.faultId),
+    findings: listFindings(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
     fitted: listFittedParts(db, job.id),
     observations: listObservations(db, job.id),
   }));

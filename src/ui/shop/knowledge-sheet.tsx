@@ -1,0 +1,321 @@
+"use client";
+import { type FormEvent, useState } from "react";
+import { findingAreas } from "@/core/diagnosis/finding-table";
+import { type ReelSection, reelSections } from "@/core/diagnosis/isolation";
+import { strengthIds } from "@/core/diagnosis/knowledge";
+import { openings } from "@/core/diagnosis/look-table";
+import { commonness } from "@/core/diagnosis/prior-table";
+import { type Strength, strengths } from "@/core/diagnosis/strength-table";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { sectionWords } from "@/ui/bench/section-words";
+import { Field, Refused } from "@/ui/controls/field";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+
+interface ShownLink {
+  readonly finding: string;
+  readonly name: string;
+  readonly strength: Strength | null;
+  readonly note: string;
+  readonly own: boolean;
+  /** What the common tables say of the pair; null where they say nothing. */
+  readonly common: Strength | null;
+}
+interface ShownFault {
+  readonly id: string;
+  readonly name: string;
+  readonly section: ReelSection;
+  readonly tellBy: string;
+  readonly remedy: string;
+  readonly own: boolean;
+  readonly links: readonly ShownLink[];
+}
+interface Props {
+  readonly faults: readonly ShownFault[];
+  readonly findings: readonly { readonly id: string; readonly name: string; readonly area: string; readonly own: boolean }[];
+  readonly loose: readonly string[];
+  readonly learnFault: Action<string>;
+  readonly learnSign: Action<string>;
+  readonly sayStrength: Action<void>;
+}
+
+const strengthWords = (strength: Strength) => `${strength} (${Math.round(strengths[strength] * 100)} in 100)`;
+
+/** Faults, signs and how often the one brings the other about: the tables, and the shop's own word where it knows better. */
+export function KnowledgeSheet({ faults, findings, loose, learnFault, learnSign, sayStrength }: Props) {
+  const [words, setWords] = useState("");
+  const [chosenId, setChosenId] = useState(faults[0]?.id ?? "");
+  const wanted = words.trim().toLowerCase();
+  const shown = faults.filter(({ name, section, links }) =>
+    `${name} ${sectionWords[section]} ${links.map((link) => link.name).join(" ")}`.toLowerCase().includes(wanted),
+  );
+  const chosen = faults.find(({ id }) => id === chosenId);
+  return (
+    <Sheet
+      fill
+      block={
+        <CornerBlock
+          cells={[
+            { label: "Faults", value: String(faults.length), large: true },
+            { label: "Signs", value: String(findings.length) },
+            { label: "The shop's own", value: String([...faults, ...findings].filter(({ own }) => own).length) },
+          ]}
+        />
+      }
+    >
+      <h1>Faults and signs</h1>
+      {loose.length > 0 && (
+        <section aria-label="What does not hang together" className="my-2 border-2 border-ink p-2">
+          <h2>What does not hang together</h2>
+          <ul>
+            {loose.map((said) => (
+              <li key={said}>{said}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="mt-2 grid gap-6 lg:grid-cols-[340px_1fr_300px]">
+        <section aria-label="Faults">
+          <Field label="Find a fault by its name, place or sign">
+            {(field) => (
+              <input {...field} type="search" value={words} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
+            )}
+          </Field>
+          <ul className="mt-1 max-h-[440px] overflow-y-auto">
+            {shown.map(({ id, name, section, own }) => (
+              <li key={id} className="rule-row">
+                <button
+                  type="button"
+                  className="min-h-10 w-full text-left font-semibold text-brass aria-pressed:text-ink"
+                  aria-pressed={id === chosenId}
+                  onClick={() => setChosenId(id)}
+                >
+                  {name}
+                  {own && " ✎"} <span className="text-note font-normal text-ink">{sectionWords[section]}</span>
+                </button>
+              </li>
+            ))}
+            {!shown.length && <li>No fault has these words. Add it on the right.</li>}
+          </ul>
+        </section>
+        {chosen ? <Strengths key={chosen.id} fault={chosen} findings={findings} sayStrength={sayStrength} /> : <div />}
+        <div className="flex flex-col gap-6">
+          <NewFault learn={learnFault} chosen={setChosenId} />
+          <NewSign learn={learnSign} />
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+function Strengths({ fault, findings, sayStrength }: { fault: ShownFault } & Pick<Props, "findings" | "sayStrength">) {
+  const act = useAct(sayStrength);
+  const [added, setAdded] = useState({ findingId: "", strength: "usually" as Strength, note: "" });
+  const others = findings.filter(({ id }) => !fault.links.some(({ finding }) => finding === id));
+  return (
+    <section aria-label={fault.name}>
+      <h2>{fault.name}</h2>
+      <p>{fault.tellBy}</p>
+      <p className="text-note">{fault.remedy}</p>
+      <table className="plain-table mt-2">
+        <thead>
+          <tr>
+            <th>Brings about</th>
+            <th>How often</th>
+          </tr>
+        </thead>
+        <tbody>
+          {fault.links.map((link) => (
+            <tr key={link.finding}>
+              <td>
+                {link.strength === null ? <s>{link.name}</s> : link.name}
+                <span className="block text-note">{link.note}</span>
+              </td>
+              <td className="w-52">
+                <select
+                  aria-label={`How often ${link.name}`}
+                  value={link.strength ?? "never"}
+                  disabled={act.busy}
+                  onChange={(event) =>
+                    act.press({
+                      faultId: fault.id,
+                      findingId: link.finding,
+                      strength: event.target.value === "never" ? null : event.target.value,
+                      note: link.note,
+                    })
+                  }
+                >
+                  {strengthIds.map((id) => (
+                    <option key={id} value={id}>
+                      {strengthWords(id)}
+                    </option>
+                  ))}
+                  <option value="never">never, here</option>
+                </select>
+                {link.own && (
+                  <button
+                    type="button"
+                    className="act-link"
+                    disabled={act.busy}
+                    onClick={() => act.press({ faultId: fault.id, findingId: link.finding, strength: "as-common", note: "" })}
+                  >
+                    {link.common ? `as the tables say: ${link.common}` : "take it back"}
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <form
+        className="mt-3 grid grid-cols-[1fr_200px] gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          act.press({ faultId: fault.id, ...added });
+        }}
+      >
+        <Field label="It brings about as well" error={act.fields.findingId}>
+          {(field) => (
+            <select {...field} value={added.findingId} onChange={(event) => setAdded({ ...added, findingId: event.target.value })}>
+              <option value="">a sign</option>
+              {others.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="How often">
+          {(field) => (
+            <select
+              {...field}
+              value={added.strength}
+              onChange={(event) => setAdded({ ...added, strength: event.target.value as Strength })}
+            >
+              {strengthIds.map((id) => (
+                <option key={id} value={id}>
+                  {strengthWords(id)}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="By what way" error={act.fields.note}>
+          {(field) => <input {...field} value={added.note} onChange={(event) => setAdded({ ...added, note: event.target.value })} />}
+        </Field>
+        <button type="submit" className="key key-small self-end" disabled={act.busy}>
+          Tie the sign
+        </button>
+      </form>
+      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+    </section>
+  );
+}
+
+/** A choice out of few, by its words. */
+function Choice(props: { label: string; of: Readonly<Record<string, string>>; value: string; onChoose: (id: string) => void }) {
+  return (
+    <Field label={props.label}>
+      {(field) => (
+        <select {...field} value={props.value} onChange={(event) => props.onChoose(event.target.value)}>
+          {Object.entries(props.of).map(([id, said]) => (
+            <option key={id} value={id}>
+              {said}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+const minutesOf = (text: string) => (text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", ".")));
+const same = (list: readonly string[]) => Object.fromEntries(list.map((one) => [one, one]));
+
+function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: string) => void }) {
+  const empty = { name: "", section: "gear-side", commonness: "uncommon", tellBy: "", remedy: "", minutes: "15" };
+  const [typed, setTyped] = useState(empty);
+  const act = useAct(learn, (id) => {
+    setTyped(empty);
+    chosen(id);
+  });
+  const text = (name: "name" | "tellBy" | "remedy" | "minutes", label: string) => (
+    <Field label={label} error={act.fields[name]}>
+      {(field) => (
+        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
+      )}
+    </Field>
+  );
+  const send = (event: FormEvent) => {
+    event.preventDefault();
+    act.press({ ...typed, minutes: minutesOf(typed.minutes) });
+  };
+  return (
+    <form className="flex flex-col gap-1" onSubmit={send}>
+      <h2>A fault of our own</h2>
+      {text("name", "What is wrong")}
+      {text("tellBy", "Told from others by")}
+      {text("remedy", "What is done")}
+      <div className="grid grid-cols-2 gap-2">
+        <Choice
+          label="Where"
+          of={Object.fromEntries(reelSections.map((id) => [id, sectionWords[id]]))}
+          value={typed.section}
+          onChoose={(section) => setTyped({ ...typed, section })}
+        />
+        {text("minutes", "Minutes")}
+      </div>
+      <Choice
+        label="How common"
+        of={same(Object.keys(commonness))}
+        value={typed.commonness}
+        onChoose={(how) => setTyped({ ...typed, commonness: how })}
+      />
+      <button type="submit" className="key key-small" disabled={act.busy}>
+        Add the fault
+      </button>
+      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+    </form>
+  );
+}
+
+function NewSign({ learn }: { learn: Action<string> }) {
+  const empty = { name: "", area: "turning", how: "", minutes: "1", open: "nothing" };
+  const [typed, setTyped] = useState(empty);
+  const act = useAct(learn, () => setTyped(empty));
+  const text = (name: "name" | "how" | "minutes", label: string) => (
+    <Field label={label} error={act.fields[name]}>
+      {(field) => (
+        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
+      )}
+    </Field>
+  );
+  return (
+    <form
+      className="flex flex-col gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.press({ ...typed, minutes: minutesOf(typed.minutes) });
+      }}
+    >
+      <h2>A sign of our own</h2>
+      {text("name", "What is seen or felt")}
+      {text("how", "How one looks")}
+      <div className="grid grid-cols-2 gap-2">
+        <Choice
+          label="Opened as far as"
+          of={Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name]))}
+          value={typed.open}
+          onChoose={(open) => setTyped({ ...typed, open })}
+        />
+        {text("minutes", "Minutes of the look")}
+      </div>
+      <Choice label="Where it is felt" of={same(findingAreas)} value={typed.area} onChoose={(area) => setTyped({ ...typed, area })} />
+      <button type="submit" className="key key-small" disabled={act.busy}>
+        Add the sign
+      </button>
+      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+    </form>
+  );
+}

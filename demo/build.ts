@@ -9,6 +9,7 @@ import type { Db } from "@/data/database";
 import { recordLook, settleFault } from "@/data/diagnosis";
 import { findJob, type Intake, openJob } from "@/data/jobs";
 import { addUnknownModel, takeLoosePart } from "@/data/loose-parts";
+import { openLot } from "@/data/lots";
 import { overrideSeat } from "@/data/machine";
 import { addModel, addPartType } from "@/data/models";
 import { recordObservation } from "@/data/observations";
@@ -376,5 +377,33 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
       intake: { complaints: ["drag-weak"] },
     });
     test(ctxAt(0, 9), id, "before", { "free-spool": ["good", 30], turning: ["good", 9.5], "drag-full": ["bad", 41] });
+  });
+
+  // A lot of like reels from one sender, begun: tested across, two of them looked into.
+  inOne(() => {
+    const lot = openLot(ctxAt(-1, 17), {
+      name: "Harbour hire, autumn",
+      customerId: customers[2]!,
+      modelId: "skerry-40x",
+      water: "salt",
+      tripsPerYear: 90,
+      life: ["fleet"],
+      dragWish: "greased",
+      limitMinor: parseMinor("45"),
+      promisedOn: day(6),
+      rows: Array.from({ length: 8 }, (_, i) => ({
+        serial: `SX40 ${7101 + i}`,
+        mark: `boat ${i + 1}`,
+        complaint: i % 3 === 0 ? "drag weak" : "",
+        condition: i === 4 ? "foot pitted" : "",
+      })),
+    });
+    if ("faults" in lot) throw new Error(JSON.stringify(lot.faults));
+    const jobs = db.prepare("SELECT id FROM job WHERE lot_id = ? ORDER BY id").pluck().all(lot.id) as number[];
+    jobs.slice(0, 6).forEach((id, i) => {
+      test(ctxAt(0, 8, 30 + i), id, "before", { "free-spool": ["good"], turning: [i % 3 ? "good" : "doubtful"] });
+    });
+    settleFault(ctxAt(0, 9), jobs[0]!, "drag-worn", true);
+    settleFault(ctxAt(0, 9, 10), jobs[1]!, "drag-worn", false);
   });
 }

@@ -1,7 +1,9 @@
 import { DateTime } from "luxon";
 import Link from "next/link";
 import { hangTags } from "@/core/schedule/hang-tags";
+import { unitsOfRack } from "@/core/schedule/lots-on-rack";
 import { moveWords, nextToTakeDown } from "@/core/schedule/whose-move";
+import { listOpenLots } from "@/data/lots";
 import { listRack } from "@/data/rack";
 import { getShopSettings } from "@/data/settings";
 import { NextLink } from "@/ui/bench/next-link";
@@ -20,13 +22,24 @@ export default function RackPage() {
   const db = getDb();
   const day = today();
   const settings = getShopSettings(db);
-  const rack = listRack(db);
+  const rack = unitsOfRack(listRack(db), ({ job }) => job.lotId);
+  const lots = new Map(listOpenLots(db).map((lot) => [lot.id, lot]));
   const last = [DateTime.fromISO(day).plus({ days: 7 }).toISODate()!, ...rack.map((job) => job.promisedOn)].sort().at(-1)!;
   const count = Math.min(60, Math.max(8, DateTime.fromISO(last).diff(DateTime.fromISO(day), "days").days + 1));
   const days = Array.from({ length: count }, (_, i) => DateTime.fromISO(day).plus({ days: i }).toISODate()!);
   const minutesPerDay = settings.benchHoursPerDay * 60;
   const next = nextToTakeDown(rack, day);
-  const byTag = new Map(rack.map((job) => [job.tag, job]));
+  const byTag = new Map(
+    rack.map((unit) => {
+      const { job, station } = unit.jobs[0]!;
+      const lot = unit.lotId === null ? null : lots.get(unit.lotId)!;
+      const shown = lot
+        ? { title: lot.name, href: `/bench/lot/${lot.id}`, station: `${unit.jobs.length} of ${lot.reels} reels` }
+        : { title: unit.tag, href: `/bench/${unit.tag}`, station: stationNames[station] };
+      return [unit.tag, { ...unit, ...shown, owner: job.customer.name, reel: job.reel.modelName }];
+    }),
+  );
+  const taken = next && byTag.get(next.job.tag)!;
   return (
     <div className="flex min-h-[calc(100dvh-88px)] flex-col gap-4">
       <h1 className="sr-only">Rack</h1>
@@ -36,49 +49,37 @@ export default function RackPage() {
           ...hung,
           words: hung.day === day ? "Today" : dayWords(hung.day),
           tags: hung.tags.map((tag) => {
-            const { job, move, station, promisedOn } = byTag.get(tag.tag)!;
-            return {
-              ...tag,
-              href: `/bench/${tag.tag}`,
-              owner: job.customer.name,
-              reel: job.reel.modelName,
-              station: stationNames[station],
-              move,
-              late: promisedOn < day,
-            };
+            const { title, href, owner, reel, station, move, promisedOn } = byTag.get(tag.tag)!;
+            return { ...tag, tag: title, href, owner, reel, station, move, late: promisedOn < day };
           }),
         }))}
       />
       <Sheet
         act={
-          next ? (
-            <NextLink href={`/bench/${next.job.tag}`} words={`Take down ${next.job.tag}`} />
-          ) : (
-            <NextLink href="/counter" words="Take a reel in" />
-          )
+          taken ? <NextLink href={taken.href} words={`Take down ${taken.title}`} /> : <NextLink href="/counter" words="Take a reel in" />
         }
         block={
           <CornerBlock
             cells={
-              next
+              taken
                 ? [
-                    { label: "Tag", value: next.job.tag, large: true },
-                    { label: "Reel", value: next.job.job.reel.modelName },
-                    { label: "Station", value: stationNames[next.job.station] },
-                    { label: "Whose move", value: moveWords[next.job.move] },
-                    { label: "Promised", value: dayWords(next.job.promisedOn) },
+                    { label: taken.lotId === null ? "Tag" : "Lot", value: taken.title, large: true },
+                    { label: "Reel", value: taken.reel },
+                    { label: "Station", value: taken.station },
+                    { label: "Whose move", value: moveWords[taken.move] },
+                    { label: "Promised", value: dayWords(taken.promisedOn) },
                   ]
                 : [{ label: "Hanging", value: String(rack.length), large: true }]
             }
           />
         }
       >
-        {next ? (
+        {taken ? (
           <p>
             <strong>
-              Next: {next.job.job.customer.name}'s {next.job.job.reel.modelName}
+              Next: {taken.owner}'s {taken.lotId === null ? taken.reel : `lot of ${taken.reel}`}
             </strong>{" "}
-            because {next.because}. About <span className="num">{next.job.minutesLeft}</span> minutes of bench left.
+            because {next.because}. About <span className="num">{taken.minutesLeft}</span> minutes of bench left.
           </p>
         ) : (
           <p>

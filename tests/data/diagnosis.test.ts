@@ -3,7 +3,7 @@ import { caseOf, diagnosisOf, listLooks, normOf, recordLook, settleFault } from 
 import { listFindings } from "@/data/findings";
 import { findJob } from "@/data/jobs";
 import { recordObservation } from "@/data/observations";
-import { getQuote } from "@/data/quotes";
+import { getQuote, setQuotePart } from "@/data/quotes";
 import { intake, openWorkshop, refusal, type Workshop } from "./workshop";
 
 let shop: Workshop;
@@ -50,6 +50,26 @@ describe("a job's diagnosis", () => {
     recordLook(shop.ctx, id, "washers-thin", null);
     expect(listLooks(shop.db, id).size).toBe(0);
     expect(p(id, "drag-worn")).toBeCloseTo(before, 12);
+  });
+
+  it("takes a withdrawn fault's parts out of the estimate again, but none that another fault or a person wants", () => {
+    const id = shop.open();
+    const seats = () => getQuote(shop.db, job(id)).parts.map(({ positionId }) => positionId);
+    settleFault(shop.ctx, id, "drag-worn", true);
+    const byWorn = seats();
+    settleFault(shop.ctx, id, "gears-worn", true);
+    setQuotePart(shop.ctx, id, "star", true);
+    settleFault(shop.ctx, id, "drag-worn", false);
+    for (const seat of byWorn) expect(seats()).not.toContain(seat);
+    expect(seats()).toEqual(expect.arrayContaining(["main-gear", "star"]));
+    // Two faults that both want the friction washers: one withdrawn leaves them to the other.
+    for (const fault of ["drag-worn", "drag-fused"]) settleFault(shop.ctx, id, fault, true);
+    settleFault(shop.ctx, id, "drag-worn", false);
+    expect(seats()).toEqual(expect.arrayContaining(["friction-mid", "friction-high"]));
+    expect(seats()).not.toContain("friction-low"); // a washer of another role, which the second fault does not ask for
+    setQuotePart(shop.ctx, id, "pinion", false);
+    settleFault(shop.ctx, id, "drag-fused", false);
+    expect(seats()).not.toContain("pinion"); // struck by hand, and it stays struck
   });
 
   it("refuses what is not in the catalogue, and a job that is closed", () => {

@@ -48,6 +48,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
   const [work, setWork] = useState<string>(tests[0]?.id ?? "");
   const [chosen, setChosen] = useState<number | null>(null);
   const [last, setLast] = useState<Verdict | null>(null);
+  const [lastProved, setLastProved] = useState<boolean | null>(null);
   const [words, setWords] = useState("");
   const testing = tests.find((one) => one.id === work);
   const fault = faults.find((one) => one.id === work);
@@ -80,6 +81,11 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
       trace: null,
     });
   };
+  const prove = (proved: boolean) => {
+    if (!here || !fault) return;
+    setLastProved(proved);
+    settling.press({ jobId: here.jobId, faultId: fault.id, proved });
+  };
   const left = open.filter((reel) => !done(reel)).length;
   const asking = open.filter((reel) => reel.asks).length;
   return (
@@ -103,16 +109,20 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
           </>
         ) : here && fault ? (
           <>
-            <MainKey words="Proved" busy={busy} onPress={() => settling.press({ jobId: here.jobId, faultId: fault.id, proved: true })}>
+            <MainKey words="Proved" busy={busy} onPress={() => prove(true)}>
               {here.mark || here.serial || here.tag}: proved
             </MainKey>
-            <Key
-              shortcut="x"
-              words="Ruled out"
-              busy={busy}
-              onPress={() => settling.press({ jobId: here.jobId, faultId: fault.id, proved: false })}
-            >
+            <Key shortcut="x" words="Ruled out" busy={busy} onPress={() => prove(false)}>
               Ruled out
+            </Key>
+            <Key
+              shortcut="a"
+              words="As the last one"
+              busy={busy}
+              disabled={lastProved === null}
+              onPress={() => lastProved !== null && prove(lastProved)}
+            >
+              As the last one
             </Key>
           </>
         ) : (
@@ -122,7 +132,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
       block={
         <CornerBlock
           cells={[
-            { label: "Lot", value: lot.name, large: true },
+            { label: "Lot", value: lot.name },
             { label: "Sender", value: lot.customer },
             { label: "Model", value: lot.model },
             { label: "Left in this", value: `${left} of ${open.length}` },
@@ -136,7 +146,14 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
           <div className="mb-2 flex flex-wrap items-end gap-2">
             <Field label="Work across the lot" className="w-80">
               {(field) => (
-                <select {...field} value={work} onChange={(event) => setWork(event.target.value)}>
+                <select
+                  {...field}
+                  value={work}
+                  onChange={(event) => {
+                    setWork(event.target.value);
+                    setLastProved(null);
+                  }}
+                >
                   <optgroup label="Tests">
                     {tests.map((one) => (
                       <option key={one.id} value={one.id}>
@@ -186,7 +203,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
                   <td>
                     <button
                       type="button"
-                      className="min-h-6 font-semibold text-brass disabled:text-ink"
+                      className="min-h-6 whitespace-nowrap font-semibold text-brass disabled:text-ink"
                       disabled={reel.closed}
                       aria-label={`Take up ${reel.tag}`}
                       onClick={() => setChosen(reel.jobId)}
@@ -244,7 +261,9 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
             }}
           >
             <h2>One answer for the lot</h2>
-            <p>{asking ? `${asking} reels wait for the customer's yes.` : "None waits for an answer."}</p>
+            <p>
+              {asking ? `${asking} ${asking === 1 ? "reel waits" : "reels wait"} for the customer's yes.` : "None waits for an answer."}
+            </p>
             <Field label="What the customer said" error={answering.fields.words}>
               {(field) => <input {...field} value={words} onChange={(event) => setWords(event.target.value)} autoComplete="off" />}
             </Field>

@@ -109,7 +109,11 @@ export const calls: Record<string, Call> = {
       parts: z.array(
         z.object({ partTypeId: z.string(), words: z.string(), quantity: z.number().int().min(1), priceMinor: z.number().int().min(0) }),
       ),
-      rates: z.object({ ratePerHourMinor: z.number().int().min(0), tax: z.number().int().min(0).max(10_000) }),
+      rates: z.object({
+        ratePerHourMinor: z.number().int().min(0),
+        tax: z.number().int().min(0).max(10_000),
+        discount: z.number().int().min(0).max(10_000).default(0),
+      }),
     }),
     ({ labour, parts, rates }) => estimate(labour, parts, rates),
   ),

@@ -42,6 +42,8 @@ const views = [
   ["gauges", "/gauges"],
   ["ledger", "/ledger/reel/1"],
   ["shop", "/shop"],
+  ["knowledge", "/shop/knowledge"],
+  ["lot", "/bench/lot/1"],
 ];
 for (const old of readdirSync(folder))
   if (old.endsWith(".png") && !views.some(([name]) => `${name}.png` === old)) rmSync(join(folder, old));

@@ -2,14 +2,13 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { glanceAtCustomers, listCustomers, setDiscountClass } from "@/data/customers";
 import { glanceAtReel } from "@/data/glance";
 import { declineJob, findJob, listJobPhotos, pictureJob } from "@/data/jobs";
-import { recordObservation } from "@/data/observations";
 import { getBill } from "@/data/quotes";
 import { moveOf } from "@/data/rack";
 import { getReport } from "@/data/report";
 import { closeJob, markReady } from "@/data/returns";
 import { defaultShopSettings, saveShopSettings } from "@/data/settings";
 import { takePart } from "@/data/tray";
-import { intake, openWorkshop, refusal, type Workshop } from "./workshop";
+import { answer, intake, openWorkshop, refusal, type Workshop } from "./workshop";
 
 let shop: Workshop;
 beforeEach(() => {
@@ -94,17 +93,7 @@ describe("what is known before a word is written", () => {
       const ctx = { ...shop.ctx, now: `${on}T09:00:00.000Z` };
       const id = shop.open({ serial: "G1", promisedOn: on });
       shop.db.prepare("UPDATE job SET opened_at = ? WHERE id = ?").run(ctx.now, id);
-      recordObservation(ctx, {
-        jobId: id,
-        phase: "before",
-        testId: "drag-full",
-        verdict: "good",
-        value: pull,
-        lineRadiusMm: 24,
-        instrument: "typed",
-        simulated: false,
-        trace: null,
-      });
+      answer(ctx, id, "drag-full", "good", pull);
       if (declined) declineJob(ctx, id, "no");
       markReady(ctx, id);
       closeJob(ctx, id, "Ada");

@@ -1,10 +1,10 @@
 import { beforeEach, describe, expect, it } from "vitest";
+import type { TestId, Verdict } from "@/core/proving/protocol";
 import { caseOf, diagnosisOf, listLooks, normOf, recordLook, settleFault } from "@/data/diagnosis";
 import { listFindings } from "@/data/findings";
 import { findJob } from "@/data/jobs";
-import { recordObservation } from "@/data/observations";
 import { getQuote, setQuotePart } from "@/data/quotes";
-import { intake, openWorkshop, refusal, type Workshop } from "./workshop";
+import { answer, intake, openWorkshop, refusal, type Workshop } from "./workshop";
 
 let shop: Workshop;
 beforeEach(() => {
@@ -13,24 +13,8 @@ beforeEach(() => {
 const job = (id: number) => findJob(shop.db, id)!;
 const p = (id: number, fault: string) =>
   diagnosisOf(shop.db, job(id)).diagnosis.ranked.find((suspect) => suspect.fault.id === fault)!.probability;
-const test = (
-  id: number,
-  testId: "turning" | "free-spool",
-  verdict: "good" | "bad",
-  value: number | null,
-  phase: "before" | "after" = "before",
-) =>
-  recordObservation(shop.ctx, {
-    jobId: id,
-    phase,
-    testId,
-    verdict,
-    value,
-    lineRadiusMm: null,
-    instrument: "typed",
-    simulated: false,
-    trace: null,
-  });
+const test = (id: number, testId: TestId, verdict: Verdict, value: number | null, phase: "before" | "after" = "before") =>
+  answer(shop.ctx, id, testId, verdict, value, phase);
 
 describe("a job's diagnosis", () => {
   it("goes from the complaint over a look to a proved fault, a task with its parts foreseen", () => {

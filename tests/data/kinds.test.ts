@@ -4,13 +4,13 @@ import { protocolFor, type TestId, type Verdict } from "@/core/proving/protocol"
 import { doStep, getBuild } from "@/data/build";
 import { claimsOf, diagnosisOf, lastVisitOf, recordLook, settleFault } from "@/data/diagnosis";
 import { findJob, type Intake, makeRepair } from "@/data/jobs";
-import { listObservations, recordObservation } from "@/data/observations";
+import { listObservations } from "@/data/observations";
 import { costToPutRight, getBill, getQuote } from "@/data/quotes";
 import { getReport } from "@/data/report";
 import { closeJob, markReady } from "@/data/returns";
 import { fitFromStock } from "@/data/stock";
 import { expectedNext, noteWell, takePart } from "@/data/tray";
-import { intake, openWorkshop, refusal, type Workshop } from "./workshop";
+import { answer, intake, openWorkshop, refusal, type Workshop } from "./workshop";
 
 let shop: Workshop;
 beforeEach(() => {
@@ -18,17 +18,7 @@ beforeEach(() => {
 });
 const job = (id: number) => findJob(shop.db, id)!;
 const test = (id: number, phase: "before" | "after", testId: TestId, verdict: Verdict, value: number | null = null) =>
-  recordObservation(shop.ctx, {
-    jobId: id,
-    phase,
-    testId,
-    verdict,
-    value,
-    lineRadiusMm: null,
-    instrument: "typed",
-    simulated: false,
-    trace: null,
-  });
+  answer(shop.ctx, id, testId, verdict, value, phase);
 const p = (id: number, fault: string) =>
   diagnosisOf(shop.db, job(id)).diagnosis.ranked.find((suspect) => suspect.fault.id === fault)!.probability;
 const words = (change: Partial<Intake>) => ({ intake: intake(change) });

@@ -1,9 +1,11 @@
 import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "#demo/models/skerry-30";
+import type { TestId, Verdict } from "@/core/proving/protocol";
 import type { Context, Refusal } from "@/data/context";
 import { addCustomer } from "@/data/customers";
 import { type Db, openMemoryDatabase } from "@/data/database";
 import { type Intake, type NewJob, openJob } from "@/data/jobs";
 import { addModel, addPartType } from "@/data/models";
+import { recordObservation } from "@/data/observations";
 import { addSupplier, setOffer } from "@/data/orders";
 import { ensureFirstPerson } from "@/data/people";
 import { setBin } from "@/data/stock";
@@ -57,6 +59,27 @@ export function openWorkshop(): Workshop {
     }).id;
   return { db, ctx, customerId, open };
 }
+
+/** One answer to one test, as typed at the bench. */
+export const answer = (
+  ctx: Context,
+  jobId: number,
+  testId: TestId,
+  verdict: Verdict,
+  value: number | null = null,
+  phase: "before" | "after" = "before",
+) =>
+  recordObservation(ctx, {
+    jobId,
+    phase,
+    testId,
+    verdict,
+    value,
+    lineRadiusMm: testId.startsWith("drag") ? 24 : null,
+    instrument: "typed",
+    simulated: false,
+    trace: null,
+  });
 
 /** Runs what must be refused and gives back the refusal. */
 export function refusal(work: () => unknown): Refusal {

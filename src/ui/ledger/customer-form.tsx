@@ -3,7 +3,8 @@ import { useState } from "react";
 import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/field";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
 
 interface Customer {
   readonly id: number;
@@ -20,11 +21,7 @@ export function CustomerForm({ customer, save }: { customer: Customer; save: Act
   const [typed, setTyped] = useState(customer);
   const act = useAct(save);
   const input = (name: "name" | "phone" | "email" | "note", label: string) => (
-    <Field label={label} error={act.fields[name]}>
-      {(field) => (
-        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
-      )}
-    </Field>
+    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
   );
   return (
     <form
@@ -38,21 +35,13 @@ export function CustomerForm({ customer, save }: { customer: Customer; save: Act
       {input("phone", "Phone")}
       {input("email", "E-mail")}
       {input("note", "Note")}
-      <Field label="Discount" error={act.fields.discountClass}>
-        {(field) => (
-          <select
-            {...field}
-            value={typed.discountClass}
-            onChange={(event) => setTyped({ ...typed, discountClass: event.target.value as DiscountClass })}
-          >
-            {Object.entries(discountClasses).map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <ChoiceField
+        label="Discount"
+        of={discountClasses}
+        value={typed.discountClass}
+        error={act.fields.discountClass}
+        onChoose={(id) => setTyped({ ...typed, discountClass: id as DiscountClass })}
+      />
       <button type="submit" className="key key-small" disabled={act.busy}>
         Keep the card
       </button>

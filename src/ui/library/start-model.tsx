@@ -4,7 +4,8 @@ import { useState } from "react";
 import { familyWords } from "@/core/families/family-ids";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/field";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
 
 /** A new model begins as a copy of its family and is edited at its drawing. */
 export function StartModel({ start }: { start: Action<{ id: string }> }) {
@@ -12,11 +13,7 @@ export function StartModel({ start }: { start: Action<{ id: string }> }) {
   const [typed, setTyped] = useState({ maker: "", name: "", prefix: "", family: "star-drag-bridge" });
   const act = useAct(start, ({ id }) => router.push(`/library/${id}`));
   const input = (name: "maker" | "name" | "prefix", label: string) => (
-    <Field label={label} error={act.fields[name]}>
-      {(field) => (
-        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
-      )}
-    </Field>
+    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
   );
   return (
     <form
@@ -27,17 +24,13 @@ export function StartModel({ start }: { start: Action<{ id: string }> }) {
       }}
     >
       <h2>A new model from its family</h2>
-      <Field label="Family" error={act.fields.family}>
-        {(field) => (
-          <select {...field} value={typed.family} onChange={(event) => setTyped({ ...typed, family: event.target.value })}>
-            {Object.entries(familyWords).map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <ChoiceField
+        label="Family"
+        of={familyWords}
+        value={typed.family}
+        error={act.fields.family}
+        onChoose={(family) => setTyped({ ...typed, family })}
+      />
       {input("maker", "Maker")}
       {input("name", "Model")}
       {input("prefix", "Part numbers begin with")}

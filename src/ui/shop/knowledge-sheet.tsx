@@ -10,6 +10,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sectionWords } from "@/ui/bench/section-words";
 import { Field, Refused } from "@/ui/controls/field";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 interface ShownLink {
@@ -213,23 +214,6 @@ function Strengths({ fault, findings, sayStrength }: { fault: ShownFault } & Pic
   );
 }
 
-/** A choice out of few, by its words. */
-function Choice(props: { label: string; of: Readonly<Record<string, string>>; value: string; onChoose: (id: string) => void }) {
-  return (
-    <Field label={props.label}>
-      {(field) => (
-        <select {...field} value={props.value} onChange={(event) => props.onChoose(event.target.value)}>
-          {Object.entries(props.of).map(([id, said]) => (
-            <option key={id} value={id}>
-              {said}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
-  );
-}
-
 const minutesOf = (text: string) => (text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", ".")));
 const same = (list: readonly string[]) => Object.fromEntries(list.map((one) => [one, one]));
 
@@ -241,11 +225,7 @@ function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: strin
     chosen(id);
   });
   const text = (name: "name" | "tellBy" | "remedy" | "minutes", label: string) => (
-    <Field label={label} error={act.fields[name]}>
-      {(field) => (
-        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
-      )}
-    </Field>
+    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
   );
   const send = (event: FormEvent) => {
     event.preventDefault();
@@ -258,7 +238,7 @@ function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: strin
       {text("tellBy", "Told from others by")}
       {text("remedy", "What is done")}
       <div className="grid grid-cols-2 gap-2">
-        <Choice
+        <ChoiceField
           label="Where"
           of={Object.fromEntries(reelSections.map((id) => [id, sectionWords[id]]))}
           value={typed.section}
@@ -266,7 +246,7 @@ function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: strin
         />
         {text("minutes", "Minutes")}
       </div>
-      <Choice
+      <ChoiceField
         label="How common"
         of={same(Object.keys(commonness))}
         value={typed.commonness}
@@ -285,11 +265,7 @@ function NewSign({ learn }: { learn: Action<string> }) {
   const [typed, setTyped] = useState(empty);
   const act = useAct(learn, () => setTyped(empty));
   const text = (name: "name" | "how" | "minutes", label: string) => (
-    <Field label={label} error={act.fields[name]}>
-      {(field) => (
-        <input {...field} value={typed[name]} onChange={(event) => setTyped({ ...typed, [name]: event.target.value })} autoComplete="off" />
-      )}
-    </Field>
+    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
   );
   return (
     <form
@@ -303,7 +279,7 @@ function NewSign({ learn }: { learn: Action<string> }) {
       {text("name", "What is seen or felt")}
       {text("how", "How one looks")}
       <div className="grid grid-cols-2 gap-2">
-        <Choice
+        <ChoiceField
           label="Opened as far as"
           of={Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name]))}
           value={typed.open}
@@ -311,7 +287,7 @@ function NewSign({ learn }: { learn: Action<string> }) {
         />
         {text("minutes", "Minutes of the look")}
       </div>
-      <Choice label="Where it is felt" of={same(findingAreas)} value={typed.area} onChoose={(area) => setTyped({ ...typed, area })} />
+      <ChoiceField label="Where it is felt" of={same(findingAreas)} value={typed.area} onChoose={(area) => setTyped({ ...typed, area })} />
       <button type="submit" className="key key-small" disabled={act.busy}>
         Add the sign
       </button>

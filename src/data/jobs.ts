@@ -39,6 +39,7 @@ const intakeSchema = z.object({
     .array(z.object({ mark: z.enum(Object.keys(conditionMarks) as [ConditionId, ...ConditionId[]]), zone: z.enum(zoneIds) }))
     .default([]),
   conditionNote: z.string(),
+  brakes: z.string().default(""),
   dragWish: z.enum(["greased", "dry", "shop"]),
   handleHole: z.enum(["as-found", "short", "long"]),
 });
@@ -54,6 +55,8 @@ export type Intake = {
   /** Where on the outline each condition sits. */
   marks?: PlacedMark[];
   conditionNote: string;
+  /** Brake setting as found, to be put back: blocks in and out, dial. Only casting reels have one. */
+  brakes?: string;
   dragWish: DragWish;
   handleHole: HandleHole;
 };

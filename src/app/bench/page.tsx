@@ -22,11 +22,12 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
     if ("job" in found) redirect(`/bench/${found.job.tag}`);
     refused = found.message;
   }
-  const rack = listRack(db);
+  // The reels of a lot are found in it.
+  const rack = listRack(db).filter(({ job }) => job.lotId === null);
   const lots = listOpenLots(db);
   return (
     <Sheet fill>
-      <div className="grid gap-6 md:grid-cols-[360px_1fr]">
+      <div className="grid items-start gap-6 md:grid-cols-[360px_1fr]">
         <form action="/bench" className="flex flex-col gap-3">
           <h1>Which reel?</h1>
           <label htmlFor="tag" className="text-note">

@@ -56,6 +56,7 @@ const intake = defineAction({
         marks: form.marks,
         life: form.life,
         conditionNote: form.conditionNote,
+        brakes: form.brakes,
         dragWish: form.dragWish,
         handleHole: form.handleHole,
       },

@@ -79,6 +79,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     deposit: "",
     life: [],
     conditionNote: "",
+    brakes: "",
     dragWish: "shop",
     handleHole: "as-found",
     limit: "",
@@ -214,7 +215,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
           <fieldset className="flex flex-col gap-2">
             <legend className="flex w-full justify-between text-head font-semibold">
-              Whose, and which reel
+              Whose, which reel, what with it
               <Link className="act-link text-text" href="/counter/lot">
                 A lot of like reels
               </Link>
@@ -311,6 +312,40 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 </div>
               </div>
             )}
+            <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
+            <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />
+              <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
+            </div>
+            {family.startsWith("baitcaster") && (
+              <Field label="Brakes as found, to be put back" error={error("brakes")}>
+                {(field) => <input {...field} {...register("brakes")} placeholder="blocks in, dial" autoComplete="off" />}
+              </Field>
+            )}
+          </fieldset>
+
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">What is wrong, how it lives</legend>
+            <SelectField label="Comes for" options={comesFor} register={register("kind")} error={error("kind")} />
+            {kind === "purchase-check" ? (
+              <Ticks legend="Says the seller" options={claims} register={register("claims")} error={error("claims")} />
+            ) : (
+              <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
+            )}
+            <Field label={complaintLabels[kind] ?? "In their words"} error={error("complaint")}>
+              {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
+            </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Water" options={waterWords} register={register("water")} error={error("water")} />
+              <Field label="Trips a year" error={error("tripsPerYear")}>
+                {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
+              </Field>
+            </div>
+            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
+          </fieldset>
+
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">As it came, how far, until when</legend>
             <Ticks
               legend="As found"
               options={conditionMarks}
@@ -339,35 +374,6 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
             >
               {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
             </Field>
-          </fieldset>
-
-          <fieldset className="flex flex-col gap-2">
-            <legend className="text-head font-semibold">What is wrong, how it lives</legend>
-            <SelectField label="Comes for" options={comesFor} register={register("kind")} error={error("kind")} />
-            {kind === "purchase-check" ? (
-              <Ticks legend="Says the seller" options={claims} register={register("claims")} error={error("claims")} />
-            ) : (
-              <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
-            )}
-            <Field label={complaintLabels[kind] ?? "In their words"} error={error("complaint")}>
-              {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
-            </Field>
-            <div className="grid grid-cols-2 gap-2">
-              <SelectField label="Water" options={waterWords} register={register("water")} error={error("water")} />
-              <Field label="Trips a year" error={error("tripsPerYear")}>
-                {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
-              </Field>
-            </div>
-            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
-          </fieldset>
-
-          <fieldset className="flex flex-col gap-2">
-            <legend className="text-head font-semibold">With it, how far, until when</legend>
-            <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
-            <div className="grid grid-cols-2 gap-2">
-              <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />
-              <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
-            </div>
             <Field label={`Go ahead up to (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
               {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
             </Field>

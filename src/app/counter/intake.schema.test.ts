@@ -24,6 +24,7 @@ const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   deposit: "",
   life: [],
   conditionNote: "",
+  brakes: "",
   dragWish: "shop",
   handleHole: "as-found",
   limit: "59.50",

@@ -52,6 +52,7 @@ export const intakeFormSchema = z
     discountClass: keys(discountClasses),
     deposit: amount,
     conditionNote: z.string().trim().max(500, "At most 500 characters."),
+    brakes: z.string().trim().max(80, "At most 80 letters."),
     dragWish: keys(dragWishes),
     handleHole: keys(handleHoles),
     limit: z

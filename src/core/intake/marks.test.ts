@@ -14,9 +14,14 @@ describe("how a reel came, in words", () => {
   });
 
   it("says a mark without a place once, and never twice what has one", () => {
-    expect(asFoundWords({ marks: [{ mark: "bent", zone: "knob" }], conditions: ["bent", "opened"], conditionNote: "by a fall" })).toBe(
-      "bent handle or post: knob; opened before; by a fall",
-    );
+    expect(
+      asFoundWords({
+        marks: [{ mark: "bent", zone: "knob" }],
+        conditions: ["bent", "opened"],
+        conditionNote: "by a fall",
+        brakes: "dial 4",
+      }),
+    ).toBe("bent handle or post: knob; opened before; by a fall; brakes as found: dial 4");
     expect(asFoundWords({ conditions: [], conditionNote: "" })).toBe("");
   });
 });

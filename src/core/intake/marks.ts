@@ -20,9 +20,12 @@ export function asFoundWords(intake: {
   readonly marks?: readonly PlacedMark[];
   readonly conditions: readonly ConditionId[];
   readonly conditionNote: string;
+  readonly brakes?: string;
 }): string {
   const marks = intake.marks ?? [];
   const placed = new Set(marks.map(({ mark }) => mark));
   const others = intake.conditions.filter((id) => !placed.has(id)).map((id) => conditionMarks[id]);
-  return [markWords(marks), ...others, intake.conditionNote].filter(Boolean).join("; ");
+  return [markWords(marks), ...others, intake.conditionNote, intake.brakes && `brakes as found: ${intake.brakes}`]
+    .filter(Boolean)
+    .join("; ");
 }

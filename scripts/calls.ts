@@ -15,6 +15,7 @@ import { type FamilyId, familyWords } from "@/core/families/family-ids";
 import { type TestId, testIds, testSpec, verdicts } from "@/core/proving/protocol";
 import { parseTag } from "@/core/tags/tag";
 import { buildOrder } from "@/core/teardown/build-order";
+import { checkOrder } from "@/core/teardown/check-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 
 export interface Call {
@@ -48,8 +49,22 @@ const verdict = z.enum(verdicts).optional();
 export const calls: Record<string, Call> = {
   "build-order": call(z.object({ anatomy: anatomySchema, removed: z.array(z.string()) }), ({ anatomy, removed }) => {
     const order = buildOrder(anatomy, removed);
-    return order.ok ? { order: order.value.map((step) => step.operation.id) } : { conflict: order.message };
+    return order.ok
+      ? { order: order.value.steps.map((step) => step.operation.id), inversions: order.value.inversions, proven: order.value.proven }
+      : { conflict: order.message, ...("circle" in order ? { circle: order.circle } : {}) };
   }),
+  "check-order": call(
+    z.object({
+      anatomy: anatomySchema,
+      removed: z.array(z.string()),
+      /** Operation ids, or seat ids for their placing, first done first. */
+      performed: z.array(z.string()),
+    }),
+    ({ anatomy, removed, performed }) => {
+      const order = buildOrder(anatomy, removed);
+      return order.ok ? { errors: checkOrder(anatomy, removed, performed) } : { conflict: order.message };
+    },
+  ),
   "removal-order": call(z.object({ anatomy: anatomySchema }), ({ anatomy }) => ({ order: removalOrder(anatomy) })),
   "check-anatomy": call(z.object({ anatomy: anatomySchema, partTypes: z.array(partTypeSchema) }), ({ anatomy, partTypes }) => ({
     faults: checkAnatomy(anatomy, partTypes),

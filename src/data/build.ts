@@ -52,7 +52,7 @@ export function getBuild(
     ).map((row) => [row.operation_id, row]),
   );
   const wellOf = new Map(wells.map((well) => [well.positionId, well]));
-  const steps = order.value.map((step) => ({
+  const steps = order.value.steps.map((step) => ({
     ...step,
     state: rows.get(step.operation.id)?.state ?? ("waiting" as const),
     note: rows.get(step.operation.id)?.note ?? "",

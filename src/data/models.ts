@@ -150,9 +150,9 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
       .prepare("INSERT INTO model_version (model_id, number, line_radius_mm, editions, gear_pairs) VALUES (?, ?, ?, ?, ?)")
       .run(modelId, number, version.lineRadiusMm, JSON.stringify(anatomy.editions), JSON.stringify(anatomy.gearPairs)).lastInsertRowid,
   );
-  const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side) VALUES (?, ?, ?, ?, ?)");
+  const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side, beside) VALUES (?, ?, ?, ?, ?, ?)");
   anatomy.assemblies.forEach((assembly, index) => {
-    addAssembly.run(id, assembly.id, index, assembly.name, assembly.side);
+    addAssembly.run(id, assembly.id, index, assembly.name, assembly.side, assembly.beside ? 1 : 0);
   });
   const addPosition = db.prepare(
     "INSERT INTO position (model_version_id, id, assembly_id, ordinal, name, part_type_id, seat) VALUES (?, ?, ?, ?, ?, ?, ?)",
@@ -253,9 +253,14 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
       }
     | undefined;
   if (!version) throw new Error(`getModelVersion: no version ${id}`);
-  const assemblies = db
-    .prepare("SELECT id, name, side FROM assembly WHERE model_version_id = ? ORDER BY ordinal")
-    .all(id) as Anatomy["assemblies"];
+  const assemblies = (
+    db.prepare("SELECT id, name, side, beside FROM assembly WHERE model_version_id = ? ORDER BY ordinal").all(id) as {
+      id: string;
+      name: string;
+      side: Anatomy["assemblies"][number]["side"];
+      beside: 0 | 1;
+    }[]
+  ).map(({ beside, ...assembly }) => (beside ? { ...assembly, beside: true as const } : assembly));
   const positions = (
     db
       .prepare("SELECT id, assembly_id, ordinal, name, part_type_id, seat FROM position WHERE model_version_id = ?")

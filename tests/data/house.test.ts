@@ -107,7 +107,7 @@ describe("models and what a job pins", () => {
       rename,
       () => db.prepare("DELETE FROM operation WHERE id = 'gate-star'").run(),
       () => db.prepare("UPDATE model_version SET line_radius_mm = 1").run(),
-      () => db.prepare("INSERT INTO assembly VALUES (1, 'late', 9, 'Late', 'tail')").run(),
+      () => db.prepare("INSERT INTO assembly VALUES (1, 'late', 9, 'Late', 'tail', 0)").run(),
     ])
       expect(change).toThrow(/model-version-used/);
   });

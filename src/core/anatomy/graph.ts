@@ -1,12 +1,27 @@
 /**
  * A shortest cycle among directed edges, as the node ids in order, or null when there is none.
- * Breadth first from every node: O(nodes · edges), which for 300 positions is some ten thousand steps.
+ * What is free is peeled off first (Kahn 1962), so that an order without a cycle costs one pass over its edges; only what is left is searched,
+ * breadth first from every node of it.
  */
 export function shortestCycle(nodes: readonly string[], edges: readonly { before: string; after: string }[]): string[] | null {
   const next = new Map<string, string[]>();
-  for (const edge of edges) next.set(edge.before, [...(next.get(edge.before) ?? []), edge.after]);
+  const waits = new Map<string, number>(nodes.map((node) => [node, 0]));
+  for (const { before, after } of edges) {
+    const followers = next.get(before);
+    if (followers) followers.push(after);
+    else next.set(before, [after]);
+    waits.set(after, (waits.get(after) ?? 0) + 1);
+  }
+  const free = [...waits].flatMap(([node, count]) => (count === 0 ? [node] : []));
+  for (let at = 0; at < free.length; at++)
+    for (const after of next.get(free[at]!) ?? []) {
+      const left = waits.get(after)! - 1;
+      waits.set(after, left);
+      if (left === 0) free.push(after);
+    }
+  const peeled = new Set(free);
   let best: string[] | null = null;
-  for (const start of nodes) {
+  for (const start of nodes.filter((node) => !peeled.has(node))) {
     const from = new Map<string, string>();
     const queue = [start];
     search: for (let at = 0; at < queue.length; at++) {

@@ -34,7 +34,7 @@ describe("a machine guessed from the order of removal", () => {
         const removed = anatomy.positions.map((position) => position.id);
         expect(removalOrder(anatomy)).toHaveLength(list.length);
         const built = buildOrder(anatomy, removed);
-        expect(built.ok && built.value.map((step) => step.position!.id)).toEqual([...removed].reverse());
+        expect(built.ok && built.value.steps.map((step) => step.position!.id)).toEqual([...removed].reverse());
       }),
     );
   });

@@ -99,6 +99,8 @@ export const assemblySchema = z.object({
   id,
   name: z.string().min(1).max(60),
   side: z.enum(["handle", "tail", "frame"]),
+  /** Put together in the hand and fitted as one: its parts stay together in the order. */
+  beside: z.literal(true).optional(),
 });
 
 export const operationKinds = ["place", "start", "turn-home", "tighten", "press", "set-state", "lubricate", "gate", "release"] as const;

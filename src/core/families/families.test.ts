@@ -28,7 +28,7 @@ describe.each(familyIds)("the template of %s", (id) => {
     const removed = removalOrder(anatomy);
     const built = buildOrder(anatomy, removed);
     if (!built.ok) throw new Error(built.message);
-    const order = built.value.map((step) => step.operation.id);
+    const order = built.value.steps.map((step) => step.operation.id);
     for (const c of seatConstraints(anatomy))
       expect(order.indexOf(`place-${c.before}`), c.reason).toBeLessThan(order.indexOf(`place-${c.after}`));
     for (const operation of anatomy.operations) {

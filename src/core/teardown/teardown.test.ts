@@ -26,7 +26,7 @@ const machines = fc.array(fc.array(fc.nat(), { maxLength: 3 }), { minLength: 1, 
 const orderOf = (anatomy: Anatomy, removed: readonly string[]): string[] => {
   const built = buildOrder(anatomy, removed);
   if (!built.ok) throw new Error(built.message);
-  return built.value.filter((step) => step.operation.kind === "place").map((step) => step.position!.id);
+  return built.value.steps.filter((step) => step.operation.kind === "place").map((step) => step.position!.id);
 };
 
 describe("removal order", () => {
@@ -70,7 +70,7 @@ describe("build order", () => {
   it("puts each gate before the cover that would bury what it tests", () => {
     const built = buildOrder(skerry30Anatomy, removalOrder(skerry30Anatomy));
     if (!built.ok) throw new Error(built.message);
-    const ids = built.value.map((step) => step.operation.id);
+    const ids = built.value.steps.map((step) => step.operation.id);
     const comesFirst = (a: string, b: string) => expect(ids.indexOf(a), `${a} before ${b}`).toBeLessThan(ids.indexOf(b));
     expect(ids).toHaveLength(new Set(ids).size);
     comesFirst("gate-dog", placeOperationId("under-gear-washer"));
@@ -85,7 +85,7 @@ describe("build order", () => {
     const handleOnly = removalOrder(skerry30Anatomy).slice(0, 6);
     const built = buildOrder(skerry30Anatomy, handleOnly);
     if (!built.ok) throw new Error(built.message);
-    const ids = built.value.map((step) => step.operation.id);
+    const ids = built.value.steps.map((step) => step.operation.id);
     expect(ids).toContain("gate-star");
     expect(ids).not.toContain("gate-dog");
     expect(ids).not.toContain("tighten-bridge");

@@ -47,7 +47,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
   const order = machine.positions.length ? buildOrder(machine, removalOrder(machine)) : null;
   const seen = new Map(learned.map((one) => [one.operationId, one]));
   const minutesOf = (id: string) => draft.anatomy.operations.find((operation) => operation.id === id)?.minutes;
-  const known = order?.ok ? order.value.reduce((sum, step) => sum + (minutesOf(step.operation.id) ?? 0), 0) : 0;
+  const known = order?.ok ? order.value.steps.reduce((sum, step) => sum + (minutesOf(step.operation.id) ?? 0), 0) : 0;
   const addAct = () => {
     const id = freeOperationId(draft.anatomy, "gate");
     change(editOperation(draft, operationSchema.parse({ id, kind: "gate", words: "Look whether …" })));
@@ -108,7 +108,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
         </thead>
         <tbody>
           {order?.ok &&
-            order.value.map((step, i) => {
+            order.value.steps.map((step, i) => {
               const { operation, position } = step;
               const part = position ? types.get(position.partTypeId) : undefined;
               const own = draft.anatomy.operations.find((one) => one.id === operation.id);

@@ -1,5 +1,15 @@
 import { comebackPrior, type LastVisit, type LastWork } from "@/core/diagnosis/comeback-priors";
-import { type Case, type Diagnosis, diagnose, findingOfTest, type NextTest, nextTests, type Observation } from "@/core/diagnosis/diagnose";
+import {
+  type Case,
+  type Diagnosis,
+  diagnose,
+  findingOfTest,
+  isHeavy,
+  type NextTest,
+  nextTestSteps,
+  type Observation,
+  quickNextTests,
+} from "@/core/diagnosis/diagnose";
 import type { FindingId } from "@/core/diagnosis/finding-table";
 import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
@@ -8,6 +18,7 @@ import type { UseFactor } from "@/core/diagnosis/use-factors";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { conditionMarks } from "@/core/intake/lists";
 import { protocolFor, type TestId, testSpec } from "@/core/proving/protocol";
+import { runInSlices } from "@/core/slices";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { readSerial } from "./editions";
@@ -213,8 +224,12 @@ export function claimsOf(db: Db, job: Job): WeighedClaim[] {
   return (job.intake.claims ?? []).map((claim) => weighClaim(claim, evidence));
 }
 
-/** The diagnosis of a job, and what to look at next. */
-export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[] } {
+/** The diagnosis of a job, and what to look at next; of a heavy case a first answer, to be followed by `exactNextTests`. */
+export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[]; heavy: boolean } {
   const subject = caseOf(db, job);
-  return { subject, diagnosis: diagnose(subject), next: nextTests(subject) };
+  return { subject, diagnosis: diagnose(subject), next: quickNextTests(subject), heavy: isHeavy(subject) };
 }
+
+/** What to look at next from everything that was noticed, slice by slice, so that the bench is served between. */
+export const exactNextTests = (db: Db, job: Job, breathe: () => Promise<void>): Promise<NextTest[]> =>
+  runInSlices(nextTestSteps(caseOf(db, job)), breathe);

@@ -36,7 +36,7 @@ describe("an ordinary reel of a known customer", () => {
     await keys(Key.SPACE); // line on the spool
     await tab(4); // drag, handle hole, comes for: a repair; says the customer
     await keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.SPACE); // drag weak
-    await tab(4); // their words, water, trips, life
+    await tab(5); // their words, water, trips, life, pictures
     await tab(4); // as found, the outline, anything else; the limit
     await keys("80", Key.ENTER);
     await person.sees("Taken in as");

@@ -127,3 +127,40 @@ describe("what the shop knows better", () => {
     await person.sees("Foot off: a white line");
   });
 });
+
+describe("a case with much to weigh", () => {
+  it("has a first answer at once and the exact one after it, and the bench goes on meanwhile", async () => {
+    await person.go("/counter");
+    await person.type("Known customer", "Brindle Okafor");
+    await person.type("Model", "Marrowby Skerry 30");
+    for (const complaint of [
+      "stiff to turn",
+      "gritty or grinding",
+      "spins short",
+      "drag jerks",
+      "drag weak",
+      "slips backwards",
+      "click weak",
+    ])
+      await person.press(complaint);
+    await person.press("Take it in");
+    await person.sees("Taken in as");
+    const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
+    await person.go(`/bench/${tag}/find`);
+    const looks = () => server.value<number>("SELECT count(*) FROM look JOIN job ON job.id = look.job_id WHERE job.tag = ?", tag);
+    for (let i = 1; i <= 5; i++) {
+      await person.key("n");
+      await person.driver.wait(() => looks() === i, 20_000);
+      // Until the answer is on the page: a key pressed before that counts for nothing.
+      await person.driver.wait(async () => (await person.read()).split("✕").length - 1 === i, 20_000);
+      await person.rest(400);
+    }
+    await person.go(`/bench/${tag}/find`);
+    await person.driver.wait(() => person.seesNot("A first answer, from what tells most."), 60_000);
+    const id = server.value<number>("SELECT id FROM job WHERE tag = ?", tag);
+    const exact = (await (await fetch(`${server.base}/api/looks?job=${id}`)).json()) as { how: string }[];
+    expect(exact.length).toBeGreaterThan(1);
+    await person.sees(exact[0]!.how);
+    expect((await fetch(`${server.base}/api/looks?job=99999`)).status).toBe(404);
+  });
+});

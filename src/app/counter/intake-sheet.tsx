@@ -342,6 +342,21 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
               </Field>
             </div>
             <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
+            <Field
+              label="Pictures of it as it came"
+              hint={pictures.length ? `${pictures.length} go along when it is taken in.` : undefined}
+            >
+              {(field) => (
+                <input
+                  {...field}
+                  key={taken?.reelId ?? "first"}
+                  type="file"
+                  multiple
+                  accept="image/jpeg,image/png,image/webp"
+                  onChange={(event) => setPictures([...(event.target.files ?? [])])}
+                />
+              )}
+            </Field>
           </fieldset>
 
           <fieldset className="flex flex-col gap-2">
@@ -391,21 +406,6 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 {(field) => <input {...field} {...register("promisedOn")} type="date" />}
               </Field>
             </div>
-            <Field
-              label="Pictures of it as it came"
-              hint={pictures.length ? `${pictures.length} go along when it is taken in.` : undefined}
-            >
-              {(field) => (
-                <input
-                  {...field}
-                  key={taken?.reelId ?? "first"}
-                  type="file"
-                  multiple
-                  accept="image/jpeg,image/png,image/webp"
-                  onChange={(event) => setPictures([...(event.target.files ?? [])])}
-                />
-              )}
-            </Field>
             {!modelId && <p>There is no model in the library yet. Add one before taking a reel in.</p>}
           </fieldset>
         </div>

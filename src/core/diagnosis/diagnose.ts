@@ -1,10 +1,11 @@
 import type { TestId, Verdict } from "@/core/proving/protocol";
+import { runToEnd, type Sliced } from "@/core/slices";
 import type { Fault } from "./fault";
 import type { FindingId } from "./finding-table";
 import { commonKnowledge, type Knowledge } from "./knowledge";
 import { type Look, type Opening, openings, reliabilities } from "./look-table";
 import type { Evidence, Net, Weight } from "./net";
-import { binaryEntropy, type CandidateTest, testValues } from "./next-test";
+import { binaryEntropy, type CandidateTest, testValueSteps } from "./next-test";
 import { absenceOf, type Combination, combinations, marginalsOf, passes, posterior } from "./posterior";
 import { type Link, strengths } from "./strength-table";
 import type { UseFactor } from "./use-factors";
@@ -98,7 +99,7 @@ interface Built extends Index {
   readonly leftOut: readonly FindingId[];
 }
 
-function build(subject: Case): Built {
+function build(subject: Case, limit = mostFindings): Built {
   const knowledge = subject.knowledge ?? commonKnowledge;
   const { findings } = knowledge;
   const index = indexOfKnowledge(knowledge);
@@ -128,8 +129,8 @@ function build(subject: Case): Built {
     knowledge,
     faults,
     net,
-    evidence: new Map(byTelling.slice(0, mostFindings).map(([finding, weight]) => [indexOf.get(finding)!, weight])),
-    leftOut: byTelling.slice(mostFindings).map(([finding]) => finding),
+    evidence: new Map(byTelling.slice(0, limit).map(([finding, weight]) => [indexOf.get(finding)!, weight])),
+    leftOut: byTelling.slice(limit).map(([finding]) => finding),
   };
 }
 
@@ -242,8 +243,8 @@ const stakeOf = (fault: Fault): number => Math.min(1, Math.max(0.3, fault.remedy
  * What to look at next, best first: the drop of doubt that is to be expected about what is to be done, one remedy a fault in question, per
  * minute of bench time. A look whose finding nothing in question brings about is not proposed, nor one that was made already.
  */
-export function nextTests(subject: Case, most = 8): NextTest[] {
-  const built = build(subject);
+export function* nextTestSteps(subject: Case, most = 8, limit = mostFindings): Sliced<NextTest[]> {
+  const built = build(subject, limit);
   const { faults, net, evidence, indexOf, linksOf } = built;
   const { looks } = built.knowledge;
   const raised = raisedBy(
@@ -271,7 +272,7 @@ export function nextTests(subject: Case, most = 8): NextTest[] {
         ],
       };
     });
-  const values = testValues(
+  const values = yield* testValueSteps(
     net,
     evidence,
     asked.map((f) => [f]),
@@ -318,6 +319,7 @@ export function nextTests(subject: Case, most = 8): NextTest[] {
   }
   // However likely a suspect is, somebody has to see it before the remedy is made: the sign of the one that would cost most in vain is among
   // the first three.
+  yield;
   const atStake = ({ fault, probability }: RankedFault) => probability * stakeOf(fault);
   const suspect = diagnose(subject, false)
     .ranked.filter(({ fault, spokenFor }) => spokenFor && isReal(fault))
@@ -330,3 +332,15 @@ export function nextTests(subject: Case, most = 8): NextTest[] {
   }
   return inOrder.slice(0, most);
 }
+
+/** The same at once. */
+export const nextTests = (subject: Case, most = 8): NextTest[] => runToEnd(nextTestSteps(subject, most));
+
+/** Findings up to which the looks are valued while somebody waits: each more doubles the work. */
+export const quickFindings = 8;
+
+/** Whether valuing the looks takes noticeably long, so that a quick answer comes first. */
+export const isHeavy = (subject: Case): boolean => new Set(subject.observations.map(({ finding }) => finding)).size > quickFindings;
+
+/** What to look at next from the most telling findings alone: a first answer of a heavy case, exact for any other. */
+export const quickNextTests = (subject: Case, most = 8): NextTest[] => runToEnd(nextTestSteps(subject, most, quickFindings));

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
+import { runInSlices } from "@/core/slices";
 import { checkKnowledge } from "./check-knowledge";
-import { diagnose, nextTests, type Observation } from "./diagnose";
+import { diagnose, isHeavy, nextTestSteps, nextTests, type Observation, quickNextTests } from "./diagnose";
 import { faults } from "./fault-table";
 import { findings } from "./finding-table";
 import { looks } from "./look-table";
@@ -152,5 +153,27 @@ describe("a reading beside its norm", () => {
   it("refuses what cannot be", () => {
     expect(() => numberWeight(-1, norm, "more")).toThrow(RangeError);
     expect(() => numberWeight(1, { ...norm, spread: 0 }, "more")).toThrow(RangeError);
+  });
+});
+
+describe("a heavy case", () => {
+  const observations = findings.slice(0, 12).map(({ id }, i) => look(id, i % 4 === 0));
+  const heavy = { roles: roles("star-drag-bridge"), use: [], observations };
+
+  it("is told from a light one, which the quick answer serves exactly", () => {
+    const light = { ...heavy, observations: observations.slice(0, 6) };
+    expect([isHeavy(light), isHeavy(heavy)]).toEqual([false, true]);
+    expect(quickNextTests(light)).toEqual(nextTests(light));
+  });
+
+  it("gets a first answer that asks nothing twice, and comes to the exact one in slices", async () => {
+    const made = new Set(observations.map(({ finding }) => finding));
+    for (const { look: one } of quickNextTests(heavy)) expect(made.has(one.finding)).toBe(false);
+    let pauses = 0;
+    const sliced = await runInSlices(nextTestSteps(heavy), async () => {
+      pauses++;
+    });
+    expect(sliced).toEqual(nextTests(heavy));
+    expect(pauses).toBeGreaterThan(10);
   });
 });

@@ -1,3 +1,4 @@
+import { runToEnd, type Sliced } from "@/core/slices";
 import type { Evidence, Net, Weight } from "./net";
 import { backwardPass, dot, forwardPass, split, weightTable } from "./posterior";
 
@@ -33,16 +34,17 @@ export interface TestValue {
 /**
  * What each test would tell about what is to be done: the groups are the sections to open, or the remedies to make. The expected drop of their
  * uncertainty, before any cost. A test of a finding that has evidence already adds to it, as a second look does.
+ * Pauses after each finding.
  * @param groups cause numbers; a cause belongs to one group. @param stakes how much the doubt about each group weighs.
  * @returns best per minute first.
  */
-export function testValues(
+export function* testValueSteps(
   net: Net,
   evidence: Evidence,
   groups: readonly (readonly number[])[],
   tests: readonly CandidateTest[],
   stakes: readonly number[] = groups.map(() => 1),
-): TestValue[] {
+): Sliced<TestValue[]> {
   const grouped = groups.flat();
   const order = [...grouped, ...net.causes.map((_, f) => f).filter((f) => !grouped.includes(f))];
   const byFinding = new Map<number, CandidateTest[]>();
@@ -88,6 +90,10 @@ export function testValues(
       const gain = before - outcomes.reduce((sum, outcome) => sum + outcome.probability * uncertainty(outcome.groups), 0);
       values.push({ id: test.id, gain, gainPerMinute: gain / test.minutes, outcomes });
     }
+    yield;
   }
   return values.sort((a, b) => b.gainPerMinute - a.gainPerMinute || (a.id < b.id ? -1 : 1));
 }
+
+/** The same at once. */
+export const testValues = (...of: Parameters<typeof testValueSteps>): TestValue[] => runToEnd(testValueSteps(...of));

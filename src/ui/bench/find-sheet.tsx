@@ -1,5 +1,5 @@
 "use client";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Isolation, ReelSection } from "@/core/diagnosis/isolation";
@@ -46,7 +46,9 @@ interface Props {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly suspects: readonly ShownSuspect[];
+  /** What to look at next; a first answer where `exactLooks` says where the rest of the thinking is to be had. */
   readonly looks: readonly ShownLook[];
+  readonly exactLooks: string | null;
   readonly made: readonly { readonly finding: string; readonly name: string; readonly so: boolean }[];
   readonly isolations: readonly Isolation[];
   readonly nothing: number;
@@ -63,13 +65,30 @@ interface Props {
 const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)} in 100`);
 const shadeOf = (p: number): Shade | 0 => (p >= 0.5 ? 3 : p >= 0.2 ? 2 : p >= 0.08 ? 1 : 0);
 
+/** The first answer at once, and the exact one in its place when it has come. What was asked with other looks made is not shown. */
+function useExactLooks(quick: readonly ShownLook[], from: string | null, made: string) {
+  const [exact, setExact] = useState<{ readonly made: string; readonly looks: readonly ShownLook[] } | null>(null);
+  useEffect(() => {
+    if (!from) return;
+    const stop = new AbortController();
+    fetch(from, { signal: stop.signal })
+      .then(async (response) => (response.ok ? ((await response.json()) as ShownLook[]) : null))
+      .then((looks) => looks && setExact({ made, looks }))
+      .catch(() => {}); // the first answer stands
+    return () => stop.abort();
+  }, [from, made]);
+  const come = from !== null && exact?.made === made;
+  return { looks: come ? exact.looks : quick, thinking: from !== null && !come };
+}
+
 /** Which side to open, what to look at next, and what is most likely wrong with it; the drawing is hatched as densely as its parts are suspect. */
 export function FindSheet({
   head,
   anatomy,
   partTypes,
   suspects,
-  looks,
+  looks: quickLooks,
+  exactLooks,
   made,
   isolations,
   nothing,
@@ -85,6 +104,7 @@ export function FindSheet({
   const settling = useAct(settle);
   const [openId, setOpenId] = useState<string | null>(null);
   const [all, setAll] = useState(false);
+  const { looks, thinking } = useExactLooks(quickLooks, exactLooks, made.map(({ finding, so }) => `${finding} ${so}`).join());
   const first = looks[0];
   const tasks = suspects.filter((suspect) => suspect.task);
   const spoken = suspects.filter((suspect) => suspect.spokenFor || suspect.settled !== null || suspect.task);
@@ -151,6 +171,11 @@ export function FindSheet({
             )}
           </div>
           <h2>Look at this next</h2>
+          {thinking && (
+            <p role="status" className="text-note">
+              A first answer, from what tells most. All of it is being weighed.
+            </p>
+          )}
           {!looks.length && <p>No look would tell more.</p>}
           <ol className="flex flex-col gap-2">
             {looks.map((one, i) => (

@@ -1,6 +1,5 @@
 import { isolate } from "@/core/diagnosis/isolation";
 import { commonKnowledge } from "@/core/diagnosis/knowledge";
-import { openings } from "@/core/diagnosis/look-table";
 import { useFactors } from "@/core/diagnosis/use-factors";
 import { stationAfter } from "@/core/intake/job-kinds";
 import { complaints } from "@/core/intake/lists";
@@ -15,6 +14,7 @@ import { stationNames } from "@/ui/bench/stations-words";
 import { getDb } from "../../../server";
 import { answerLook, settleSuspect } from "../actions";
 import { loadBench, type StationProps } from "../bench";
+import { shownLooks } from "../shown-looks";
 
 export const metadata = { title: "Find" };
 
@@ -35,10 +35,9 @@ export default async function FindPage(props: StationProps) {
     antiReverse: before.get("anti-reverse"),
     click: before.get("click"),
   });
-  const { subject, diagnosis, next } = diagnosisOf(db, job);
+  const { subject, diagnosis, next, heavy } = diagnosisOf(db, job);
   const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
   const tasks = new Set(listFindings(db, job.id).map((finding) => finding.faultId));
-  const faultName = new Map(diagnosis.ranked.map(({ fault }) => [fault.id, fault.name.toLowerCase()]));
   const last = lastVisitOf(db, job);
   const claims = claimsOf(db, job);
   const following = stationAfter(job.kind, "find") ?? "quote";
@@ -63,19 +62,8 @@ export default async function FindPage(props: StationProps) {
         settled: subject.settled?.get(fault.id) ?? null,
         task: tasks.has(fault.id),
       }))}
-      looks={next.slice(0, 4).map(({ look, minutes, parts }) => ({
-        finding: look.finding,
-        name: nameOf.get(look.finding) ?? look.finding,
-        how: look.how,
-        minutes: Math.round(minutes),
-        opening: look.open === "nothing" ? "" : openings[look.open].name,
-        why:
-          parts.yes && parts.no
-            ? `Parts ${faultName.get(parts.yes)} from ${faultName.get(parts.no)}.`
-            : parts.yes
-              ? `Speaks for or against ${faultName.get(parts.yes)}.`
-              : "Narrows it down.",
-      }))}
+      looks={shownLooks(next, subject.knowledge ?? commonKnowledge)}
+      exactLooks={heavy ? `/api/looks?job=${job.id}` : null}
       made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
       isolations={isolations}
       nothing={diagnosis.nothing}

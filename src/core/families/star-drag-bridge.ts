@@ -71,7 +71,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
       ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", trap: "Press the stack down before the nut goes on." }],
-      ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "salt sits here first") }],
+      ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "salt sits here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
       ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, stripsEasily: true, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
     ],
     head: [

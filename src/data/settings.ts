@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { defaultDiscounts, discountsSchema } from "@/core/estimate/discounts";
+import { type Schools, schoolsSchema, usualSchools } from "@/core/lubrication/schools";
 import type { Context } from "./context";
 import type { Db } from "./database";
 import { writeJournal } from "./journal";
@@ -14,6 +15,8 @@ export const shopSettingsSchema = z.object({
   footSwitchKey: z.string().min(1).max(20),
   shortcuts: z.boolean(),
   discounts: discountsSchema,
+  /** The shop's way with oil and grease; its drag stands by itself above. */
+  schools: schoolsSchema.omit({ drag: true }),
 });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
 
@@ -27,6 +30,7 @@ export const defaultShopSettings: ShopSettings = {
   footSwitchKey: "PageDown",
   shortcuts: true,
   discounts: defaultDiscounts,
+  schools: schoolsSchema.omit({ drag: true }).parse(usualSchools),
 };
 
 /** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */
@@ -41,3 +45,6 @@ export function saveShopSettings(ctx: Context, settings: ShopSettings): void {
     .run(JSON.stringify(settings));
   writeJournal(ctx, "shop-settings-saved", {}, settings);
 }
+
+/** The shop's way in every school. */
+export const schoolsOfShop = ({ schools, dragSchool }: ShopSettings): Schools => ({ ...schools, drag: dragSchool });

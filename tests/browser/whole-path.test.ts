@@ -193,6 +193,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
 
   it("goes together in the computed order; a failed gate stops it, the picture comes back, a washer is left for now", async () => {
     await person.press("On to Build");
+    await person.sees("steps done");
     const total = Number(/(\d+)\/(\d+)/.exec(await person.read())![2]);
     let failedOnce = false;
     let left = 0;

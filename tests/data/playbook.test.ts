@@ -41,20 +41,22 @@ describe("the playbook", () => {
   it("takes a caution or a trap a job taught, for the next job and not for this one", () => {
     const shop = openWorkshop();
     const id = shop.open();
-    expect(learn(shop.ctx, id, { about: "trap", positionId: "handle-nut", words: "The nut was glued." })).toEqual({ number: 2 });
-    const trap = (jobId: number) => machineOf(shop.db, findJob(shop.db, jobId)!).anatomy.positions.find((p) => p.id === "handle-nut")!.trap;
+    expect(learn(shop.ctx, id, { about: "trap", positionId: "keyed-high", words: "The washer was glued." })).toEqual({ number: 2 });
+    const trap = (jobId: number) => machineOf(shop.db, findJob(shop.db, jobId)!).anatomy.positions.find((p) => p.id === "keyed-high")!.trap;
     expect(trap(id)).toBeUndefined();
-    expect(trap(shop.open())).toBe("The nut was glued.");
-    expect(refusal(() => learn(shop.ctx, id, { about: "trap", positionId: "handle-nut", words: "The nut was glued." })).code).toBe("known");
-    expect(refusal(() => learn(shop.ctx, id, { about: "caution", positionId: "handle-nut", words: "  " }))).toMatchObject({
+    expect(trap(shop.open())).toBe("The washer was glued.");
+    expect(refusal(() => learn(shop.ctx, id, { about: "trap", positionId: "keyed-high", words: "The washer was glued." })).code).toBe(
+      "known",
+    );
+    expect(refusal(() => learn(shop.ctx, id, { about: "caution", positionId: "keyed-high", words: "  " }))).toMatchObject({
       code: "empty",
       field: "words",
     });
     expect(refusal(() => learn(shop.ctx, id, { about: "caution", positionId: "nowhere", words: "x" })).code).toBe("no-seat");
     // What a seat says already stays, and the two together have a limit.
-    learn(shop.ctx, id, { about: "trap", positionId: "handle-nut", words: "Warm it." });
-    expect(trap(shop.open())).toBe("The nut was glued. Warm it.");
-    expect(refusal(() => learn(shop.ctx, id, { about: "trap", positionId: "handle-nut", words: "y".repeat(190) })).code).toBe("too-long");
+    learn(shop.ctx, id, { about: "trap", positionId: "keyed-high", words: "Warm it." });
+    expect(trap(shop.open())).toBe("The washer was glued. Warm it.");
+    expect(refusal(() => learn(shop.ctx, id, { about: "trap", positionId: "keyed-high", words: "y".repeat(190) })).code).toBe("too-long");
   });
 
   it("takes an act a job taught, after the one it follows", () => {

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { formatMinor } from "@/core/money/money";
+import { instruments } from "@/core/proving/read-trace";
 import { listSuppliers } from "@/data/orders";
 import { listPeople } from "@/data/people";
 import { getShopSettings } from "@/data/settings";
@@ -71,9 +72,12 @@ export default async function ShopPage() {
           <section>
             <h2>Instruments</h2>
             <ul>
-              <li className="rule-row py-1">
-                Pull scale <span className="simulated">simulated</span>
-              </li>
+              {Object.values(instruments).map(({ id, name, uncertainty }) => (
+                <li key={id} className="rule-row py-1">
+                  {name.charAt(0).toUpperCase() + name.slice(1)} <span className="simulated">simulated</span>{" "}
+                  <span className="text-note">{uncertainty}</span>
+                </li>
+              ))}
               <li className="rule-row py-1">
                 Suppliers' order desk <span className="simulated">simulated</span>
               </li>

@@ -1,45 +1,167 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
-import type { PartType } from "@/core/anatomy/types";
-import { dragWishes } from "@/core/intake/lists";
-import { lubricantFor } from "./lubricant-for";
+import { type PartType, positionSchema } from "@/core/anatomy/types";
+import { families } from "@/core/families/families";
+import { lubricantFor, lubricantUse, reelProducts, schoolFor } from "./lubricant-for";
+import { lubricationSchools, type SchoolId, type Schools, schoolIds, schoolInForce, schoolsSchema, usualSchools } from "./schools";
 
 const seat = (id: string) => skerry30Anatomy.positions.find((position) => position.id === id)!;
 const typeOf = (id: string) => skerry30Parts.find((part) => part.id === seat(id).partTypeId)!;
-const advise = (id: string, drag: keyof typeof dragWishes, shopDrag: "greased" | "dry" = "greased", type: PartType = typeOf(id)) =>
-  lubricantFor(seat(id), type, { drag, shopDrag });
+const shop = (change: Partial<Schools> = {}) => ({ shop: { ...usualSchools, ...change } });
 
-describe("what goes on a part", () => {
-  // Common practice: the nearest wish wins, and the part's own nature stands above all of them.
-  it.each([
-    ["greased", "dry", "drag grease", "customer"],
-    ["dry", "greased", "nothing", "customer"],
-    ["shop", "greased", "drag grease", "shop"],
-    ["shop", "dry", "nothing", "shop"],
-  ] as const)("a friction washer, wish %s in a shop that does it %s: %s, ruled by the %s", (wish, shop, product, ruledBy) => {
-    expect(advise("friction-mid", wish, shop)).toMatchObject({ product, ruledBy });
+/** A part of each place about which practitioners differ. */
+const places: Readonly<Record<SchoolId, PartType | null>> = {
+  drag: typeOf("friction-mid"),
+  leather: { ...typeOf("friction-mid"), material: "leather" },
+  worm: families["baitcaster-round"].parts.find(({ role }) => role === "worm") ?? null,
+  spoolBearings: typeOf("head-bearing"),
+  bearingSeats: families.spinning.parts.find(({ role }) => role === "gear-bearing") ?? null,
+  click: typeOf("click-tongue"),
+  clutchOil: families.spinning.parts.find(({ role }) => role === "roller-clutch") ?? null,
+  brakeDrum: families["baitcaster-low-profile"].parts.find(({ role }) => role === "brake-drum") ?? null,
+  bridgeSleeve: typeOf("bridge"),
+};
+const bare = positionSchema.parse({ id: "p", assemblyId: "a", ordinal: 0, name: "P", partTypeId: "t" });
+
+/** What each school puts at its place. Source: common practice. */
+const expected: readonly (readonly [SchoolId, string, string])[] = [
+  ["drag", "greased", "drag grease"],
+  ["drag", "dry", "nothing"],
+  ["leather", "greased", "drag grease"],
+  ["leather", "bare", "nothing"],
+  ["worm", "oil", "viscous reel oil"],
+  ["worm", "grease", "reel grease"],
+  ["spoolBearings", "drop", "light oil"],
+  ["spoolBearings", "dry", "nothing"],
+  ["spoolBearings", "warm", "light oil"],
+  ["bearingSeats", "oiled", "medium oil"],
+  ["bearingSeats", "packed", "reel grease"],
+  ["click", "greased", "reel grease"],
+  ["click", "dry", "nothing"],
+  ["clutchOil", "trace", "light oil"],
+  ["clutchOil", "generous", "light oil"],
+  ["brakeDrum", "dry", "nothing"],
+  ["brakeDrum", "wiped", "light oil"],
+  ["bridgeSleeve", "grease", "reel grease"],
+  ["bridgeSleeve", "oil", "light oil"],
+];
+
+describe("where practitioners differ", () => {
+  it.each(expected)("%s done %s puts %s there, whoever says so", (school, choice, product) => {
+    const type = places[school]!;
+    expect(schoolFor(type)).toBe(school);
+    expect(lubricantFor(bare, type, shop({ [school]: choice }))).toMatchObject({ product, ruledBy: "shop" });
+    const other = Object.keys(lubricationSchools[school].choices).find((one) => one !== choice)!;
+    expect(lubricantFor(bare, type, { ...shop({ [school]: other }), customer: { [school]: choice } })).toMatchObject({
+      product,
+      ruledBy: "customer",
+    });
+    const all = { ...shop({ [school]: other }), customer: { [school]: other }, job: { [school]: choice } };
+    expect(lubricantFor(bare, type, all)).toMatchObject({ product, ruledBy: "job" });
   });
 
-  it("never puts anything on an old dry lining, whatever is wished", () => {
-    const old = { ...typeOf("friction-mid"), material: "old dry lining" };
-    for (const wish of Object.keys(dragWishes) as (keyof typeof dragWishes)[])
-      for (const shop of ["greased", "dry"] as const) {
-        const advice = advise("friction-mid", wish, shop, old);
-        expect(advice).toMatchObject({ product: "nothing", ruledBy: "part" });
-        expect(advice?.why).toContain("do not sand, brush or blow");
-      }
+  it("has a row for every choice of every school that has a place of its own", () => {
+    for (const school of schoolIds)
+      if (places[school])
+        for (const choice of Object.keys(lubricationSchools[school].choices))
+          expect(
+            expected.some(([s, c]) => s === school && c === choice),
+            `${school} ${choice}`,
+          ).toBe(true);
+    expect(schoolsSchema.parse(usualSchools)).toEqual(usualSchools);
   });
 
-  it("puts nothing into a sealed bearing, a drop on a shielded one", () => {
-    const bearing = typeOf("head-bearing");
-    if (bearing.shape.kind !== "bearing") throw new Error("no bearing");
-    const sealed: PartType = { ...bearing, shape: { ...bearing.shape, closure: "sealed" } };
-    expect(advise("head-bearing", "shop", "greased", sealed)).toMatchObject({ product: "nothing inside", ruledBy: "part" });
-    expect(advise("head-bearing", "shop")).toMatchObject({ product: "light oil", amount: "1 small drop" });
+  it("lets the nearest word win", () => {
+    expect(schoolInForce("worm", { ...shop(), customer: { worm: "grease" } })).toEqual({ choice: "grease", by: "customer" });
+    expect(schoolInForce("worm", { ...shop({ worm: "grease" }), customer: { click: "dry" } })).toEqual({ choice: "grease", by: "shop" });
   });
 
-  it("follows the model elsewhere, and says nothing where the model says nothing", () => {
-    expect(advise("lock-screw", "dry")).toMatchObject({ product: "reel grease", amount: "plenty", ruledBy: "model" });
-    expect(advise("keyed-low", "greased")).toBeNull();
+  it("says what a wish sets aside, and leaves the model its own words where they agree", () => {
+    const tongue = seat("click-tongue");
+    expect(lubricantFor(tongue, typeOf("click-tongue"), shop())).toMatchObject({ product: "reel grease", ruledBy: "model", overruled: "" });
+    expect(lubricantFor(tongue, typeOf("click-tongue"), { ...shop(), customer: { click: "dry" } })).toMatchObject({
+      product: "nothing",
+      ruledBy: "customer",
+      overruled: "reel grease, as the model says",
+    });
+  });
+});
+
+const choices = fc.record(
+  Object.fromEntries(schoolIds.map((id) => [id, fc.constantFrom(...Object.keys(lubricationSchools[id].choices))])),
+) as fc.Arbitrary<Schools>;
+const wishes = fc.record({ shop: choices, customer: fc.oneof(fc.constant({}), choices), job: fc.oneof(fc.constant({}), choices) });
+const anyPart = fc.constantFrom(...Object.values(families).flatMap(({ parts }) => parts));
+const modelSays = fc.option(
+  fc.constantFrom("reel grease", "light oil", "car grease", "petroleum jelly", "drag grease", "sewing oil", "nothing"),
+  { nil: undefined },
+);
+
+describe("what is never done, whatever is wished or written", () => {
+  const advice = (type: PartType, says: string | undefined, schools: Parameters<typeof lubricantFor>[2]) =>
+    lubricantFor({ ...bare, ...(says ? { lubricant: { product: says, amount: "some", why: "so it was" } } : {}) }, type, schools);
+
+  it("greases no one-way clutch, and nothing goes on the sleeve it grips", () => {
+    fc.assert(
+      fc.property(
+        anyPart.filter(({ role }) => /clutch$|clutch-sleeve/.test(role)),
+        modelSays,
+        wishes,
+        (type, says, schools) => {
+          if (type.role === "roller-clutch") expect(advice(type, says, schools)!.product).not.toMatch(/grease/);
+          if (type.role === "clutch-sleeve") expect(advice(type, says, schools)!.product).toBe("nothing");
+        },
+      ),
+    );
+  });
+
+  it("puts nothing on an old dry lining, and says not to sand, brush or blow it", () => {
+    fc.assert(
+      fc.property(anyPart, modelSays, wishes, (type, says, schools) => {
+        const told = advice({ ...type, material: "old dry lining" }, says, schools)!;
+        expect(told).toMatchObject({ product: "nothing", ruledBy: "safety" });
+        expect(told.why).toContain("do not sand, brush or blow");
+        if (says && says !== "nothing" && !("drag" in schools.job) && !("drag" in schools.customer)) expect(told.overruled).not.toBe("");
+      }),
+    );
+  });
+
+  it("puts nothing into a sealed bearing", () => {
+    fc.assert(
+      fc.property(anyPart, modelSays, wishes, (type, says, schools) => {
+        if (type.shape.kind !== "bearing") return;
+        const sealed: PartType = { ...type, shape: { ...type.shape, closure: "sealed" } };
+        expect(advice(sealed, says, schools)).toMatchObject({ product: "nothing", ruledBy: "part" });
+      }),
+    );
+  });
+
+  it("takes only products made for reels", () => {
+    fc.assert(
+      fc.property(anyPart, modelSays, wishes, (type, says, schools) => {
+        const told = advice(type, says, schools);
+        if (told) expect(reelProducts).toContain(told.product);
+        if (says === "petroleum jelly" && told?.ruledBy === "safety" && type.material !== "old dry lining")
+          expect(told.overruled).toContain("petroleum jelly");
+      }),
+    );
+  });
+});
+
+describe("what a build uses", () => {
+  it("counts drops of oils and dabs of greases by product, and nothing for nothing", () => {
+    const of = (id: string) => lubricantFor(seat(id), typeOf(id), shop());
+    const uses = lubricantUse(["head-bearing", "tail-bearing", "friction-mid", "friction-high", "keyed-low"].map(of));
+    expect(uses).toEqual([
+      { product: "light oil", drops: 2, dabs: 0 },
+      { product: "drag grease", drops: 0, dabs: 2 },
+    ]);
+    expect(lubricantUse([of("keyed-low"), null])).toEqual([]);
+  });
+
+  it("knows every product the families write down", () => {
+    for (const { anatomy } of Object.values(families))
+      for (const { id, lubricant } of anatomy.positions) if (lubricant) expect(reelProducts, id).toContain(lubricant.product);
   });
 });

@@ -1,49 +1,179 @@
 import type { Lubricant, PartType, Position } from "@/core/anatomy/types";
-import type { DragWish } from "@/core/intake/lists";
+import { type Choice, type SchoolId, type SchoolsInForce, schoolInForce } from "./schools";
 
-export interface LubricantAdvice extends Lubricant {
-  /** Whose rule it is, nearest first: the part's own nature, this customer's wish, the shop's way, the model. */
-  readonly ruledBy: "part" | "customer" | "shop" | "model";
+/** Products made for reels; nothing else goes in (common practice: no car grease, no petroleum jelly). */
+export const reelProducts = [
+  "nothing",
+  "light oil",
+  "medium oil",
+  "viscous reel oil",
+  "reel grease",
+  "drag grease",
+  "seal-safe grease",
+  "its own magnetic fluid",
+] as const;
+export type ReelProduct = (typeof reelProducts)[number];
+
+export interface LubricantAdvice extends Omit<Lubricant, "product"> {
+  readonly product: ReelProduct;
+  /** Whose rule it is, strongest first: safety, the part's own nature, this job, the customer's wish, the shop's way, the model. */
+  readonly ruledBy: "safety" | "part" | "job" | "customer" | "shop" | "model";
+  /** What was wished or written and is not followed here, and why; empty when nothing was. */
+  readonly overruled: string;
 }
 
-/** Materials that are ruined by any lubricant: an old dry lining slips for good once it is greased (common practice). */
-const alwaysDry: ReadonlySet<string> = new Set(["old dry lining"]);
+/** Materials that are ruined by any lubricant, and that nobody is to sand, brush or blow. */
+const dryLinings: ReadonlySet<string> = new Set(["old dry lining"]);
+const supple: ReadonlySet<string> = new Set(["leather", "felt"]);
 
-/**
- * What goes on a part as it is fitted, or null when nothing does.
- * Precedence: the part's nature, then the customer's wish for the drag, then the shop's way, then what the model says (common practice:
- * greased starts smooth and stands salt, dry pulls most).
- */
-export function lubricantFor(
-  position: Position,
-  type: PartType,
-  wishes: { drag: DragWish; shopDrag: "greased" | "dry" },
-): LubricantAdvice | null {
-  if (alwaysDry.has(type.material))
+type Rule = Pick<LubricantAdvice, "product" | "amount" | "why"> & { readonly drops?: number };
+type SchoolRule = { readonly [S in SchoolId]?: Readonly<Record<Choice<S>, Rule>> };
+const rule = (product: ReelProduct, amount: string, why: string, drops?: number): Rule => ({
+  product,
+  amount,
+  why,
+  ...(drops ? { drops } : {}),
+});
+
+/** What each school puts where it differs. Source: common practice. */
+const bySchool = {
+  drag: {
+    greased: rule("drag grease", "a film, wiped till the weave shows", "smooth start, stands salt"),
+    dry: rule("nothing", "clean and dry", "the most pull"),
+  },
+  leather: {
+    greased: rule("drag grease", "worked in, wiped off", "keeps it supple"),
+    bare: rule("nothing", "kept free of grease", "grease only on the gear's teeth"),
+  },
+  worm: {
+    oil: rule("viscous reel oil", "1 to 2 drops", "grease holds grit", 2),
+    grease: rule("reel grease", "a drop each side", "stays where it is put", 2),
+  },
+  spoolBearings: {
+    drop: rule("light oil", "1 small drop", "more only slows it", 1),
+    dry: rule("nothing", "dry after cleaning", "speed; a parched one gets its drop after all"),
+    warm: rule("light oil", "1 drop, warmed in", "it creeps in: a small heat source, never over open solvent", 1),
+  },
+  bearingSeats: {
+    oiled: rule("medium oil", "1 to 2 drops", "light load, slow turning", 2),
+    packed: rule("reel grease", "seat packed, bearing oiled first", "keeps salt out"),
+  },
+  click: {
+    greased: rule("reel grease", "a dab", "keeps salt off; more quietens it"),
+    dry: rule("nothing", "dry", "louder"),
+  },
+  clutchOil: {
+    trace: rule("light oil", "a trace", "never grease: it clogs the needles and takes the grip", 1),
+    generous: rule("light oil", "2 to 3 drops", "never grease: it clogs the needles and takes the grip", 3),
+  },
+  brakeDrum: {
+    dry: rule("nothing", "bone dry", "oil here and the brakes fade"),
+    wiped: rule("light oil", "a drop on the cloth, wiped", "no squeal; any more and the brakes fade", 1),
+  },
+  bridgeSleeve: {
+    grease: rule("reel grease", "a film on the post", "the sleeve turns on it under load"),
+    oil: rule("light oil", "1 drop", "freer, wants doing more often", 1),
+  },
+} as const satisfies SchoolRule;
+
+const schoolOfRole: Readonly<Record<string, SchoolId>> = {
+  worm: "worm",
+  "spool-bearing": "spoolBearings",
+  "gear-bearing": "bearingSeats",
+  "pinion-bearing": "bearingSeats",
+  "pressure-plate-bearing": "bearingSeats",
+  "click-tongue": "click",
+  "roller-clutch": "clutchOil",
+  "brake-drum": "brakeDrum",
+  // The sleeve turns on the bridge's post.
+  bridge: "bridgeSleeve",
+};
+
+/** The school that has a say on a part; null where practitioners agree. */
+export function schoolFor(type: PartType): SchoolId | null {
+  if (type.shape.kind === "friction-washer") return supple.has(type.material) ? "leather" : "drag";
+  return schoolOfRole[type.role] ?? null;
+}
+
+const isGrease = (product: string) => /grease|vaseline|jelly|fat/i.test(product);
+const isReelProduct = (product: string): product is ReelProduct => (reelProducts as readonly string[]).includes(product);
+
+/** What nobody's wish may change; null where a wish may. */
+function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
+  if (dryLinings.has(type.material))
     return {
-      product: "nothing",
-      amount: "leave it dry",
-      why: "an old dry lining slips for good once it is greased; do not sand, brush or blow it",
-      ruledBy: "part",
+      ...rule("nothing", "leave it dry", "an old dry lining slips for good once it is greased; do not sand, brush or blow it"),
+      ruledBy: "safety",
     };
   if (type.shape.kind === "bearing" && type.shape.closure === "sealed")
     return {
-      product: "nothing inside",
-      amount: "wipe the seals",
-      why: "a sealed bearing cannot be oiled; replace it when it is rough",
+      ...rule("nothing", "nothing inside; wipe the seals", "a sealed bearing cannot be oiled; replace it when it is rough"),
       ruledBy: "part",
     };
-  if (type.shape.kind === "friction-washer") {
-    const wish = wishes.drag === "shop" ? wishes.shopDrag : wishes.drag;
-    const ruledBy = wishes.drag === "shop" ? "shop" : "customer";
-    if (wish === "dry")
-      return {
-        product: "nothing",
-        amount: "clean and dry",
-        why: ruledBy === "customer" ? "the customer wants the most pull" : "this shop's way",
-        ruledBy,
-      };
-    return { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start, stands salt", ruledBy };
+  if (type.role === "clutch-sleeve")
+    return { ...rule("nothing", "clean and dry", "the needles grip it: anything on it and the clutch slips"), ruledBy: "part" };
+  return null;
+}
+
+/**
+ * What goes on a part as it is fitted, or null when nothing does. Precedence: safety, the part's nature, this job, the customer, the shop, the
+ * model. What a wish or the model asked for and does not get is said in `overruled`. Source: common practice.
+ */
+export function lubricantFor(position: Position, type: PartType, schools: SchoolsInForce): LubricantAdvice | null {
+  const school = schoolFor(type);
+  const wish = school ? schoolInForce(school, schools) : null;
+  const wished = school && wish ? (bySchool[school] as Record<string, Rule>)[wish.choice]! : null;
+  const model = position.lubricant;
+  const fixed = never(type);
+  if (fixed) {
+    const asked = wished && wish!.by !== "shop" ? wished.product : (model?.product ?? wished?.product);
+    const { ruledBy, ...what } = fixed;
+    return { ...what, ruledBy, overruled: asked && asked !== "nothing" && !/^nothing/.test(asked) ? `${asked}: ${fixed.why}` : "" };
   }
-  return position.lubricant ? { ...position.lubricant, ruledBy: "model" } : null;
+  if (wished && wish) {
+    // The shop's way says no more than the model where the model knows its own reel; a wish does.
+    if (
+      wish.by === "shop" &&
+      model &&
+      isReelProduct(model.product) &&
+      school !== "drag" &&
+      school !== "leather" &&
+      agrees(model.product, wished.product)
+    )
+      return { ...model, product: model.product, ruledBy: "model", overruled: "" };
+    const overruled = model && !agrees(model.product, wished.product) ? `${model.product}, as the model says` : "";
+    return { ...wished, ruledBy: wish.by, overruled };
+  }
+  if (!model) return null;
+  if (!isReelProduct(model.product)) {
+    const instead = isGrease(model.product) ? "reel grease" : /oil/i.test(model.product) ? "light oil" : "nothing";
+    return { ...model, product: instead, ruledBy: "safety", overruled: `${model.product}: only products made for reels` };
+  }
+  return { ...model, product: model.product, ruledBy: "model", overruled: "" };
+}
+
+/** Two products of one kind: both oils, both greases, both nothing. */
+const agrees = (a: string, b: string): boolean => {
+  const kind = (product: string) => (product === "nothing" ? "nothing" : isGrease(product) ? "grease" : "oil");
+  return kind(a) === kind(b);
+};
+
+export interface LubricantUse {
+  readonly product: ReelProduct;
+  readonly drops: number;
+  /** Films, dabs and beads of a grease. */
+  readonly dabs: number;
+}
+
+/** What a build uses, by product: drops of oils, dabs of greases. */
+export function lubricantUse(advices: readonly (LubricantAdvice | null)[]): LubricantUse[] {
+  const use = new Map<ReelProduct, { drops: number; dabs: number }>();
+  for (const advice of advices) {
+    if (!advice || advice.product === "nothing") continue;
+    const so = use.get(advice.product) ?? { drops: 0, dabs: 0 };
+    if (isGrease(advice.product)) so.dabs++;
+    else so.drops += advice.drops ?? 1;
+    use.set(advice.product, so);
+  }
+  return reelProducts.flatMap((product) => (use.has(product) ? [{ product, ...use.get(product)! }] : []));
 }

@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, Operation, PartType, Position } from "@/core/anatomy/types";
-import type { LubricantAdvice } from "@/core/lubrication/lubricant-for";
+import { type LubricantAdvice, lubricantUse } from "@/core/lubrication/lubricant-for";
 import { cutaway } from "@/core/schematic/cutaway";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -39,7 +39,13 @@ interface Props {
   readonly learn: Action<{ number: number }>;
 }
 
-const ruledByWords = { part: "the part's own nature", customer: "the customer's wish", shop: "the shop's way" } as const;
+const ruledByWords = {
+  safety: "safety first",
+  part: "the part's own nature",
+  job: "a note on this job",
+  customer: "the customer's wish",
+  shop: "the shop's way",
+} as const;
 const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped: "left in the tray for now" } as const;
 
 /** The way back, step by step, in the computed order. A gate that fails stops everything until it passes. */
@@ -79,6 +85,7 @@ export function BuildSheet({
     const assembly = anatomy.assemblies.find((a) => a.id === about.assemblyId)!;
     return { assembly, view: cutaway(anatomy, new Map(Object.entries(partTypes)), assembly.id, seated, placing) };
   }, [anatomy, neverOff, partTypes, step, steps]);
+  const uses = lubricantUse(steps.map((s) => (s.operation.kind === "place" ? s.lubricant : null)));
   const doneCount = steps.filter((s) => s.state === "done").length;
   const listRef = useRef<HTMLOListElement>(null);
   const hereId = step?.operation.id;
@@ -215,6 +222,7 @@ export function BuildSheet({
                     {step.lubricant && step.lubricant.ruledBy !== "model" && (
                       <span className="text-note"> ({ruledByWords[step.lubricant.ruledBy]})</span>
                     )}
+                    {step.lubricant?.overruled && <span className="block text-note">Not {step.lubricant.overruled}.</span>}
                   </dd>
                   {step.position.trap && (
                     <>
@@ -241,6 +249,19 @@ export function BuildSheet({
             </span>{" "}
             steps done
           </p>
+          {uses.length > 0 && (
+            <p className="text-note">
+              On the whole:{" "}
+              {uses
+                .map(({ product, drops, dabs }) =>
+                  [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} film${dabs === 1 ? "" : "s"} or dabs`]
+                    .filter(Boolean)
+                    .join(" "),
+                )
+                .join("; ")}
+              .
+            </p>
+          )}
           <ol className="mt-1 max-h-[460px] overflow-auto border-t border-ink" ref={listRef}>
             {steps.map((s, index) => (
               <li key={s.operation.id} className="rule-row" data-step={s.operation.id}>

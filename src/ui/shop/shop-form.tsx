@@ -1,10 +1,12 @@
 "use client";
 import { useForm } from "react-hook-form";
 import { type Discounts, discountClasses } from "@/core/estimate/discounts";
+import { lubricationSchools, type Schools } from "@/core/lubrication/schools";
 import { formatMinor, parseMinor } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
+import { SelectField } from "@/ui/controls/select-field";
 
 interface Settings {
   readonly shopName: string;
@@ -16,6 +18,7 @@ interface Settings {
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
   readonly discounts: Discounts;
+  readonly schools: Omit<Schools, "drag">;
 }
 
 /** Basis points of a percentage as typed; null when it is none. */
@@ -109,6 +112,20 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
           </Field>
         ))}
       </div>
+      <fieldset>
+        <legend className="font-semibold">Oil and grease, as the shop does it</legend>
+        <div className="grid grid-cols-2 gap-3">
+          {(Object.keys(settings.schools) as Exclude<keyof Schools, "drag">[]).map((school) => (
+            <SelectField
+              key={school}
+              label={lubricationSchools[school].name}
+              options={lubricationSchools[school].choices}
+              register={register(`schools.${school}`)}
+              error={undefined}
+            />
+          ))}
+        </div>
+      </fieldset>
       <label className="flex min-h-10 items-center gap-3">
         <input type="checkbox" {...register("shortcuts")} className="h-5 min-h-0 w-5 accent-ink" />
         Single keys act as shortcuts

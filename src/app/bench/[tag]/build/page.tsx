@@ -1,6 +1,7 @@
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
+import type { SchoolsInForce } from "@/core/lubrication/schools";
 import { getBuild } from "@/data/build";
-import { getShopSettings } from "@/data/settings";
+import { getShopSettings, schoolsOfShop } from "@/data/settings";
 import { BuildSheet } from "@/ui/bench/build-sheet";
 import { getDb } from "../../../server";
 import { gateFailed, learnActFromJob, stepDone, stepSkipped, stepUndone } from "../actions";
@@ -12,18 +13,18 @@ export default async function BuildPage(props: StationProps) {
   const { head, job, version } = await loadBench(props);
   const db = getDb();
   const build = getBuild(db, job, version);
+  const { dragWish } = job.intake;
+  const schools: SchoolsInForce = {
+    customer: dragWish === "shop" ? {} : { drag: dragWish },
+    shop: schoolsOfShop(getShopSettings(db)),
+  };
   const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
   return (
     <BuildSheet
       head={head}
       steps={build.steps.map((step) => ({
         ...step,
-        lubricant:
-          step.position &&
-          lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, {
-            drag: job.intake.dragWish,
-            shopDrag: getShopSettings(db).dragSchool,
-          }),
+        lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, schools),
       }))}
       currentId={build.current?.operation.id ?? null}
       conflict={build.conflict}

@@ -15,15 +15,11 @@ import { Field, Refused } from "@/ui/controls/field";
 import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
 import { ConditionOutline } from "@/ui/counter/condition-outline";
+import { type Known, KnownReel } from "@/ui/counter/known-reel";
+import { TakenNote } from "@/ui/counter/taken-note";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import type { TakenIn } from "./actions";
 import { comesFor, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
-
-interface Known {
-  reel: { id: number; modelId: string; modelName: string; ownerId: number; ownerName: string; hand: "right" | "left" } | null;
-  glance?: string[];
-  visits?: { tag: string; on: string; open: boolean; findings: string[] }[];
-}
 
 interface Props {
   readonly customers: readonly { id: number; name: string; phone: string; discountClass: DiscountClass; glance: string }[];
@@ -143,7 +139,6 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     const there = marks.some((mark) => mark.zone === zone && mark.mark === inHand);
     setValue("marks", there ? marks.filter((mark) => mark.zone !== zone || mark.mark !== inHand) : [...marks, { mark: inHand, zone }]);
   };
-  const handedBack = known?.visits?.find((visit) => !visit.open);
   return (
     <form
       noValidate
@@ -182,34 +177,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
           />
         }
       >
-        {taken && (
-          <p role="status" className="mb-3 border-2 border-ink p-2">
-            {!taken.job ? (
-              <>
-                Kept for its parts.{" "}
-                <Link className="act-link" href={`/ledger/reel/${taken.reelId}`}>
-                  Choose what it gives
-                </Link>
-              </>
-            ) : taken.declined ? (
-              <>
-                Not taken on, written down as{" "}
-                <Link className="act-link num" href={`/ledger/reel/${taken.reelId}`}>
-                  {taken.job.tag}
-                </Link>{" "}
-                for {taken.name}. The page is clear for the next reel.
-              </>
-            ) : (
-              <>
-                Taken in as{" "}
-                <Link className="act-link num" href={`/bench/${taken.job.tag}`}>
-                  {taken.job.tag}
-                </Link>{" "}
-                for {taken.name}. Tie the tag on, band the line. The page is clear for the next reel.
-              </>
-            )}
-          </p>
-        )}
+        {taken && <TakenNote taken={taken} />}
         <Refused message={Object.keys(act.fields).length ? null : act.message} />
         <Refused message={pictureMessage} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
@@ -287,31 +255,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
               </Field>
               <SelectField label="Hand" options={hands} register={register("hand")} error={error("hand")} />
             </div>
-            {known?.reel && (
-              <div role="status" className="border-2 border-ink p-2">
-                <p className="font-semibold">
-                  Known reel: {known.reel.modelName}, {known.reel.ownerName}. {known.glance?.join(" ")}
-                </p>
-                <ul>
-                  {known.visits?.slice(0, 3).map((visit) => (
-                    <li key={visit.tag}>
-                      {visit.on} <span className="num">{visit.tag}</span>
-                      {visit.open ? " still hangs here" : ""}: {visit.findings.join("; ") || "no fault noted"}
-                    </li>
-                  ))}
-                </ul>
-                <div className="mt-1 flex items-center gap-3">
-                  <Link className="act-link" href={`/ledger/reel/${known.reel.id}`}>
-                    Its whole history
-                  </Link>
-                  {handedBack && kind !== "comeback" && (
-                    <button type="button" className="key key-small" onClick={() => setValue("kind", "comeback")}>
-                      Our work came back
-                    </button>
-                  )}
-                </div>
-              </div>
-            )}
+            {known?.reel && <KnownReel known={known} onComeback={kind === "comeback" ? null : () => setValue("kind", "comeback")} />}
             <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
             <div className="grid grid-cols-2 gap-2">
               <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />

@@ -95,7 +95,7 @@ export function schoolFor(type: PartType): SchoolId | null {
   return schoolOfRole[type.role] ?? null;
 }
 
-const isGrease = (product: string) => /grease|vaseline|jelly|fat/i.test(product);
+const isGrease = (product: string) => /grease|jelly|fat/i.test(product);
 const isReelProduct = (product: string): product is ReelProduct => (reelProducts as readonly string[]).includes(product);
 
 /** What nobody's wish may change; null where a wish may. */

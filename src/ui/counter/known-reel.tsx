@@ -1,0 +1,47 @@
+import Link from "next/link";
+
+/** What the shop knows of a serial, as the counter asks for it. */
+export interface Known {
+  readonly reel: {
+    readonly id: number;
+    readonly modelId: string;
+    readonly modelName: string;
+    readonly ownerId: number;
+    readonly ownerName: string;
+    readonly hand: "right" | "left";
+  } | null;
+  /** Its history in a few sentences. */
+  readonly glance?: readonly string[];
+  readonly visits?: readonly { readonly tag: string; readonly on: string; readonly open: boolean; readonly findings: readonly string[] }[];
+}
+
+/** A reel that was here before: its history in a breath, its last visits, and whether our own work came back with it. */
+export function KnownReel({ known, onComeback }: { known: Known; onComeback: (() => void) | null }) {
+  const { reel, glance = [], visits = [] } = known;
+  if (!reel) return null;
+  return (
+    <div role="status" className="border-2 border-ink p-2">
+      <p className="font-semibold">
+        Known reel: {reel.modelName}, {reel.ownerName}. {glance.join(" ")}
+      </p>
+      <ul>
+        {visits.slice(0, 3).map((visit) => (
+          <li key={visit.tag}>
+            {visit.on} <span className="num">{visit.tag}</span>
+            {visit.open ? " still hangs here" : ""}: {visit.findings.join("; ") || "no fault noted"}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-1 flex items-center gap-3">
+        <Link className="act-link" href={`/ledger/reel/${reel.id}`}>
+          Its whole history
+        </Link>
+        {onComeback && visits.some((visit) => !visit.open) && (
+          <button type="button" className="key key-small" onClick={onComeback}>
+            Our work came back
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import Link from "next/link";
+
+interface Taken {
+  readonly job: { readonly tag: string } | null;
+  readonly reelId: number;
+  readonly declined: boolean;
+  readonly name: string;
+}
+
+/** What became of the reel that was just written down: hanging here, kept for its parts, or sent away. */
+export function TakenNote({ taken }: { taken: Taken }) {
+  return (
+    <p role="status" className="mb-3 border-2 border-ink p-2">
+      {!taken.job ? (
+        <>
+          Kept for its parts.{" "}
+          <Link className="act-link" href={`/ledger/reel/${taken.reelId}`}>
+            Choose what it gives
+          </Link>
+        </>
+      ) : (
+        <>
+          {taken.declined ? "Not taken on, written down as " : "Taken in as "}
+          <Link className="act-link num" href={taken.declined ? `/ledger/reel/${taken.reelId}` : `/bench/${taken.job.tag}`}>
+            {taken.job.tag}
+          </Link>{" "}
+          for {taken.name}. {!taken.declined && "Tie the tag on, band the line. "}The page is clear for the next reel.
+        </>
+      )}
+    </p>
+  );
+}

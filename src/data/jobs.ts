@@ -306,9 +306,12 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   return { id: number, tag };
 }
 
+/** The last job in which this bench worked on a reel; one sent back unrepaired or only checked has no work that could come back. */
 const lastClosedJob = (db: Db, reelId: number): number | null =>
   (db
-    .prepare("SELECT id FROM job WHERE reel_id = ? AND closed_at IS NOT NULL ORDER BY closed_at DESC, id DESC LIMIT 1")
+    .prepare(
+      "SELECT id FROM job WHERE reel_id = ? AND closed_at IS NOT NULL AND declined_reason IS NULL AND kind <> 'purchase-check' ORDER BY closed_at DESC, id DESC LIMIT 1",
+    )
     .pluck()
     .get(reelId) as number | undefined) ?? null;
 

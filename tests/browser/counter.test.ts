@@ -117,6 +117,8 @@ describe("what is not a repair", () => {
     expect(server.value("SELECT declined_reason FROM job WHERE closed_at IS NOT NULL ORDER BY id DESC LIMIT 1")).toBe(
       "frame cracked through",
     );
+    await person.go(`/ledger/reel/${server.value<number>("SELECT max(id) FROM reel")}`);
+    await person.sees("Went back unrepaired: frame cracked through");
   });
 
   it("keeps a reel for its parts, which then hang nowhere and take no job", async () => {

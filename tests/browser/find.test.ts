@@ -157,6 +157,8 @@ describe("a case with much to weigh", () => {
     }
     await person.go(`/bench/${tag}/find`);
     await person.driver.wait(() => person.seesNot("A first answer, from what tells most."), 60_000);
+    const asked = "return performance.getEntriesByType('resource').some(({ name }) => name.includes('/api/looks'))";
+    expect(await person.driver.executeScript(asked), "the exact answer was asked for").toBe(true);
     const id = server.value<number>("SELECT id FROM job WHERE tag = ?", tag);
     const exact = (await (await fetch(`${server.base}/api/looks?job=${id}`)).json()) as { how: string }[];
     expect(exact.length).toBeGreaterThan(1);

@@ -3,7 +3,7 @@ import { jobKindIds } from "@/core/intake/job-kinds";
 import { protocolFor, type TestId, type Verdict } from "@/core/proving/protocol";
 import { doStep, getBuild } from "@/data/build";
 import { claimsOf, diagnosisOf, lastVisitOf, recordLook, settleFault } from "@/data/diagnosis";
-import { findJob, type Intake, makeRepair } from "@/data/jobs";
+import { declineJob, findJob, type Intake, makeRepair } from "@/data/jobs";
 import { listObservations } from "@/data/observations";
 import { costToPutRight, getBill, getQuote } from "@/data/quotes";
 import { getReport } from "@/data/report";
@@ -40,6 +40,11 @@ const repaired = (serial: string): number => {
 describe("a comeback", () => {
   it("is refused without an earlier job of that serial, and opens on the last one with its priors raised and its work free", () => {
     expect(refusal(() => shop.open({ kind: "comeback", serial: "C1" }))).toMatchObject({ code: "no-earlier-job", field: "serial" });
+    // Neither a reel that was sent away nor one that was only looked over carries work of ours.
+    const away = shop.open({ serial: "C1" });
+    declineJob(shop.ctx, away, "too dear");
+    closeJob(shop.ctx, away, "Ada Brook");
+    expect(refusal(() => shop.open({ kind: "comeback", serial: "C1" })).code).toBe("no-earlier-job");
     const first = repaired("C1");
     const again = shop.open({ kind: "comeback", serial: "C1", ...words({ complaints: ["drag-weak"] }) });
     const plain = shop.open({ serial: "P1", ...words({ complaints: ["drag-weak"], life: [] }) });

@@ -138,7 +138,7 @@ export function ReturnSheet({
               {currency}, tax included.
             </p>
           )}
-          {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
+          {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
           {!head.closed && (
             <Field label="Taken by" error={closing.fields.signedBy}>
               {(field) => <input {...field} value={signedBy} onChange={(event) => setSignedBy(event.target.value)} autoComplete="off" />}

@@ -12,7 +12,16 @@ export interface Known {
   } | null;
   /** Its history in a few sentences. */
   readonly glance?: readonly string[];
-  readonly visits?: readonly { readonly tag: string; readonly on: string; readonly open: boolean; readonly findings: readonly string[] }[];
+  readonly visits?: readonly {
+    readonly tag: string;
+    readonly on: string;
+    readonly open: boolean;
+    /** Handed back after work of ours. */
+    readonly worked: boolean;
+    /** Why it went back unrepaired. */
+    readonly declined: string | null;
+    readonly findings: readonly string[];
+  }[];
 }
 
 /** A reel that was here before: its history in a breath, its last visits, and whether our own work came back with it. */
@@ -28,7 +37,8 @@ export function KnownReel({ known, onComeback }: { known: Known; onComeback: (()
         {visits.slice(0, 3).map((visit) => (
           <li key={visit.tag}>
             {visit.on} <span className="num">{visit.tag}</span>
-            {visit.open ? " still hangs here" : ""}: {visit.findings.join("; ") || "no fault noted"}
+            {visit.open ? " still hangs here" : ""}:{" "}
+            {visit.declined !== null ? `went back unrepaired, ${visit.declined}` : visit.findings.join("; ") || "no fault noted"}
           </li>
         ))}
       </ul>
@@ -36,7 +46,7 @@ export function KnownReel({ known, onComeback }: { known: Known; onComeback: (()
         <Link className="act-link" href={`/ledger/reel/${reel.id}`}>
           Its whole history
         </Link>
-        {onComeback && visits.some((visit) => !visit.open) && (
+        {onComeback && visits.some((visit) => visit.worked) && (
           <button type="button" className="key key-small" onClick={onComeback}>
             Our work came back
           </button>

@@ -16,6 +16,9 @@ export function GET(request: Request): Response {
     tag: job.tag,
     on: dateWords(job.openedAt),
     open: job.closedAt === null,
+    /** Handed back after work of ours, which can come back. */
+    worked: job.closedAt !== null && job.declinedReason === null && job.kind !== "purchase-check",
+    declined: job.declinedReason,
     findings: listFindings(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
   }));
   return Response.json({

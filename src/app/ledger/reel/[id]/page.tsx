@@ -91,7 +91,10 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
                 </Link>
                 {!visit.job.closedAt && "hangs here now"}
               </td>
-              <td>{visit.findings.join("; ") || "–"}</td>
+              <td>
+                {visit.findings.join("; ") || "–"}
+                {visit.job.declinedReason !== null && <span className="block">Went back unrepaired: {visit.job.declinedReason}</span>}
+              </td>
               <td>{visit.fitted.map((part) => part.positionName).join(", ") || "–"}</td>
               {protocol.map(({ id }) => (
                 <td key={id} className="num whitespace-nowrap">

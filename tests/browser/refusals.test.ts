@@ -107,6 +107,7 @@ describe("what is typed wrong", () => {
     await (await person.field("Counted SK-250")).sendKeys("\n");
     await person.sees("A bin cannot hold less than nothing.");
     expect(await person.value("Counted SK-250")).toBe("-3");
+    await person.rest(320); // a second press within 300 ms counts as the glove's
     await person.type("Counted SK-250", "4");
     await (await person.field("Counted SK-250")).sendKeys("\n");
     await person.driver.wait(() => server.value("SELECT count FROM stock WHERE part_type_id = 'sk-star'") === 4, 10_000);

@@ -93,6 +93,7 @@ describe("an old reel nobody has a schematic of", () => {
     await (await person.field("flange, mm")).sendKeys("\n");
     await person.sees("cannot be drawn");
     await person.type("flange, mm", "70");
+    await person.rest(320); // a second press within 300 ms counts as the glove's
     await (await person.field("flange, mm")).sendKeys("\n");
     await person.sees("Save version 3: 1 change");
     expect(await height()).toBeGreaterThan(before);

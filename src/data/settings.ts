@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { defaultDiscounts, discountsSchema } from "@/core/estimate/discounts";
-import { type Schools, schoolsSchema, usualSchools } from "@/core/lubrication/schools";
+import { type Schools, schoolsSchema, usualSchools } from "@/core/schools/schools";
 import type { Context } from "./context";
 import type { Db } from "./database";
 import { writeJournal } from "./journal";

@@ -3,15 +3,15 @@ import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { type PartType, positionSchema } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
+import { benchSchools, type SchoolId, type Schools, schoolIds, schoolInForce, schoolsSchema, usualSchools } from "@/core/schools/schools";
 import { lubricantFor, lubricantUse, reelProducts, schoolFor } from "./lubricant-for";
-import { lubricationSchools, type SchoolId, type Schools, schoolIds, schoolInForce, schoolsSchema, usualSchools } from "./schools";
 
 const seat = (id: string) => skerry30Anatomy.positions.find((position) => position.id === id)!;
 const typeOf = (id: string) => skerry30Parts.find((part) => part.id === seat(id).partTypeId)!;
 const shop = (change: Partial<Schools> = {}) => ({ shop: { ...usualSchools, ...change } });
 
 /** A part of each place about which practitioners differ. */
-const places: Readonly<Record<SchoolId, PartType | null>> = {
+const places: Readonly<Partial<Record<SchoolId, PartType | null>>> = {
   drag: typeOf("friction-mid"),
   leather: { ...typeOf("friction-mid"), material: "leather" },
   worm: families["baitcaster-round"].parts.find(({ role }) => role === "worm") ?? null,
@@ -52,7 +52,7 @@ describe("where practitioners differ", () => {
     const type = places[school]!;
     expect(schoolFor(type)).toBe(school);
     expect(lubricantFor(bare, type, shop({ [school]: choice }))).toMatchObject({ product, ruledBy: "shop" });
-    const other = Object.keys(lubricationSchools[school].choices).find((one) => one !== choice)!;
+    const other = Object.keys(benchSchools[school].choices).find((one) => one !== choice)!;
     expect(lubricantFor(bare, type, { ...shop({ [school]: other }), customer: { [school]: choice } })).toMatchObject({
       product,
       ruledBy: "customer",
@@ -64,7 +64,7 @@ describe("where practitioners differ", () => {
   it("has a row for every choice of every school that has a place of its own", () => {
     for (const school of schoolIds)
       if (places[school])
-        for (const choice of Object.keys(lubricationSchools[school].choices))
+        for (const choice of Object.keys(benchSchools[school].choices))
           expect(
             expected.some(([s, c]) => s === school && c === choice),
             `${school} ${choice}`,
@@ -89,7 +89,7 @@ describe("where practitioners differ", () => {
 });
 
 const choices = fc.record(
-  Object.fromEntries(schoolIds.map((id) => [id, fc.constantFrom(...Object.keys(lubricationSchools[id].choices))])),
+  Object.fromEntries(schoolIds.map((id) => [id, fc.constantFrom(...Object.keys(benchSchools[id].choices))])),
 ) as fc.Arbitrary<Schools>;
 const wishes = fc.record({ shop: choices, customer: fc.oneof(fc.constant({}), choices), job: fc.oneof(fc.constant({}), choices) });
 const anyPart = fc.constantFrom(...Object.values(families).flatMap(({ parts }) => parts));

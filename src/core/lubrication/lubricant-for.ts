@@ -1,5 +1,5 @@
 import type { Lubricant, PartType, Position } from "@/core/anatomy/types";
-import { type Choice, type SchoolId, type SchoolsInForce, schoolInForce } from "./schools";
+import { type Choice, type SchoolId, type SchoolsInForce, schoolInForce } from "@/core/schools/schools";
 
 /** Products made for reels; nothing else goes in (common practice: no car grease, no petroleum jelly). */
 export const reelProducts = [
@@ -76,7 +76,10 @@ const bySchool = {
   },
 } as const satisfies SchoolRule;
 
-const schoolOfRole: Readonly<Record<string, SchoolId>> = {
+/** The schools that say what goes on a part. */
+export type LubricantSchool = keyof typeof bySchool;
+
+const schoolOfRole: Readonly<Record<string, LubricantSchool>> = {
   worm: "worm",
   "spool-bearing": "spoolBearings",
   "gear-bearing": "bearingSeats",
@@ -90,13 +93,15 @@ const schoolOfRole: Readonly<Record<string, SchoolId>> = {
 };
 
 /** The school that has a say on a part; null where practitioners agree. */
-export function schoolFor(type: PartType): SchoolId | null {
+export function schoolFor(type: PartType): LubricantSchool | null {
   if (type.shape.kind === "friction-washer") return supple.has(type.material) ? "leather" : "drag";
   return schoolOfRole[type.role] ?? null;
 }
 
 const isGrease = (product: string) => /grease|jelly|fat/i.test(product);
 const isReelProduct = (product: string): product is ReelProduct => (reelProducts as readonly string[]).includes(product);
+
+const isSealed = ({ shape }: PartType): boolean => shape.kind === "bearing" && shape.closure === "sealed";
 
 /** What nobody's wish may change; null where a wish may. */
 function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
@@ -105,7 +110,7 @@ function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
       ...rule("nothing", "leave it dry", "an old dry lining slips for good once it is greased; do not sand, brush or blow it"),
       ruledBy: "safety",
     };
-  if (type.shape.kind === "bearing" && type.shape.closure === "sealed")
+  if (isSealed(type))
     return {
       ...rule("nothing", "nothing inside; wipe the seals", "a sealed bearing cannot be oiled; replace it when it is rough"),
       ruledBy: "part",
@@ -128,6 +133,14 @@ export function lubricantFor(position: Position, type: PartType, schools: School
   if (fixed) {
     const asked = wished && wish!.by !== "shop" ? wished.product : (model?.product ?? wished?.product);
     const { ruledBy, ...what } = fixed;
+    // Some pick the seals out and oil it; it is told why that is not done here, not done in silence.
+    if (isSealed(type) && schoolInForce("sealedBearings", schools).choice === "oil")
+      return {
+        ...what,
+        ruledBy,
+        overruled:
+          "picking its seals out: they seldom sit tight again, the grease inside is lost and water gets in; replace it when it is rough",
+      };
     return { ...what, ruledBy, overruled: asked && asked !== "nothing" && !/^nothing/.test(asked) ? `${asked}: ${fixed.why}` : "" };
   }
   if (wished && wish) {

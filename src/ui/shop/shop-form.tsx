@@ -1,8 +1,8 @@
 "use client";
 import { useForm } from "react-hook-form";
 import { type Discounts, discountClasses } from "@/core/estimate/discounts";
-import { lubricationSchools, type Schools } from "@/core/lubrication/schools";
 import { formatMinor, parseMinor } from "@/core/money/money";
+import { benchSchools, type Schools } from "@/core/schools/schools";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
@@ -118,8 +118,8 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
           {(Object.keys(settings.schools) as Exclude<keyof Schools, "drag">[]).map((school) => (
             <SelectField
               key={school}
-              label={lubricationSchools[school].name}
-              options={lubricationSchools[school].choices}
+              label={benchSchools[school].name}
+              options={benchSchools[school].choices}
               register={register(`schools.${school}`)}
               error={undefined}
             />

@@ -1,5 +1,5 @@
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
-import type { SchoolsInForce } from "@/core/lubrication/schools";
+import type { SchoolsInForce } from "@/core/schools/schools";
 import { getBuild } from "@/data/build";
 import { getShopSettings, schoolsOfShop } from "@/data/settings";
 import { BuildSheet } from "@/ui/bench/build-sheet";

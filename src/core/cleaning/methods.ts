@@ -1,0 +1,183 @@
+import type { PartType } from "@/core/anatomy/types";
+import type { Choice } from "@/core/schools/schools";
+
+/** How parts are cleaned; the order is the one a bench works in: what soaks longest goes in first. Source: common practice. */
+export const cleanMethods = {
+  degreaser: {
+    name: "Degreaser bath, then brush",
+    how: "Soak, then a brass or toothbrush along each valley of the teeth; a swab thinned till it just passes through each bore.",
+    not: "No steel brush, no coarse abrasive; leave no fibres.",
+    soakMinutes: 20,
+    handMinutes: 1,
+    dryMinutes: 10,
+  },
+  bearings: {
+    name: "Bearings, a bath of their own",
+    how: "Soak, swirl, let it run out. Hold the outer ring, press, turn the inner slowly: it must feel smooth.",
+    not: "Never spin a bearing dry with compressed air.",
+    soakMinutes: 15,
+    handMinutes: 1,
+    dryMinutes: 20,
+  },
+  soap: {
+    name: "Mild soapy water",
+    how: "Soft brush, rinse; sand and mud out with hot water; warm air till dry all through.",
+    not: "No strong solvent on plastic, carbon, paint or anodising; never closed damp.",
+    soakMinutes: 5,
+    handMinutes: 1,
+    dryMinutes: 30,
+  },
+  "friction-bath": {
+    name: "Friction washers, washed",
+    how: "Short degreaser bath alone, laid flat to dry, greased anew at Build.",
+    not: "Do not bend them: carbon breaks.",
+    soakMinutes: 5,
+    handMinutes: 0.5,
+    dryMinutes: 20,
+  },
+  wipe: {
+    name: "Wiped by hand",
+    how: "Flat on a towel, in circles; seals and sealed bearings with a cloth alone.",
+    not: "No bath: it swells rubber, washes a sealed bearing out and dries leather.",
+    soakMinutes: 0,
+    handMinutes: 0.5,
+    dryMinutes: 0,
+  },
+  swab: {
+    name: "Swabbed, then wiped dry",
+    how: "Swab with a trace of oil to clean, then dry swabs till nothing shows; clean fingers after.",
+    not: "It must end dry: oil left here and the brakes fade.",
+    soakMinutes: 0,
+    handMinutes: 1,
+    dryMinutes: 0,
+  },
+  polish: {
+    name: "Steel wool, oiled",
+    how: "Shafts and sleeves with the finest wool and oil: polish, not scour; a fused plate till a fingernail runs smooth.",
+    not: "Bronze under thin chrome stays where it shows: promise nothing.",
+    soakMinutes: 0,
+    handMinutes: 2,
+    dryMinutes: 0,
+  },
+  magnet: {
+    name: "Magnets and their fluid",
+    how: "Lint-free swab; alcohol only if the fluid is to be renewed, then its own drop at Build and no more wiping.",
+    not: "No degreaser near magnetic fluid; away from screws and springs.",
+    soakMinutes: 0,
+    handMinutes: 2,
+    dryMinutes: 5,
+  },
+  "leave-dry": {
+    name: "Old dry lining: left alone",
+    how: "Leave it in place if it is sound. If it must be moved: wet wipe, bag the wipe.",
+    not: "Do not sand, brush, blow or wash it off.",
+    soakMinutes: 0,
+    handMinutes: 1,
+    dryMinutes: 0,
+  },
+} as const;
+export type CleanMethod = keyof typeof cleanMethods;
+export const cleanMethodIds = Object.keys(cleanMethods) as [CleanMethod, ...CleanMethod[]];
+/** Methods that put parts into a vessel; what goes in is counted when it comes out. */
+export const isBath = (method: CleanMethod): boolean => cleanMethods[method].soakMinutes > 0;
+
+const soft: ReadonlySet<string> = new Set(["leather", "felt", "cork", "wood"]);
+const surfaces = /^(plastic|hard plastic|nylon|phenolic|carbon|anodised aluminium|aluminium|chromed brass|painted)/;
+const brakes: ReadonlySet<string> = new Set(["brake-drum", "brake-block", "brake-hub"]);
+const polished: ReadonlySet<string> = new Set(["shaft", "sleeve"]);
+
+/** How one part is cleaned. @param friction the school of friction washers, which some wash and some only wipe. */
+export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing">): CleanMethod {
+  const { shape, material, role } = type;
+  if (material === "old dry lining") return "leave-dry";
+  if (shape.kind === "magnet" || material === "magnet") return "magnet";
+  if (shape.kind === "bearing") return shape.closure === "sealed" ? "wipe" : "bearings";
+  if (shape.kind === "friction-washer")
+    return friction === "washed" && !soft.has(material) && material !== "rubber" ? "friction-bath" : "wipe";
+  if (brakes.has(role)) return "swab";
+  if (material === "rubber" || soft.has(material)) return "wipe";
+  // The needles of a one-way clutch are rinsed like a bearing; its sleeve must end clean and dry.
+  if (role === "roller-clutch") return "bearings";
+  if (surfaces.test(material)) return "soap";
+  if (polished.has(shape.kind) && /steel/.test(material)) return "polish";
+  return "degreaser";
+}
+
+/** What must not come together, and why; each is said where both lie in one job's plan. Source: common practice. */
+const apart: readonly (readonly [CleanMethod, CleanMethod, string])[] = [
+  ["degreaser", "bearings", "grit of the gears' bath gets into the bearings"],
+  ["degreaser", "soap", "strong solvent crazes plastic and lifts paint"],
+  ["degreaser", "magnet", "solvent carries magnetic fluid away; the magnet pulls screws and springs out of the row"],
+  ["degreaser", "wipe", "solvent swells rubber and dries leather"],
+  ["friction-bath", "degreaser", "friction washers take the gears' grease up"],
+  ["swab", "degreaser", "the brakes must end dry"],
+  ["leave-dry", "degreaser", "an old lining's dust must not be washed off"],
+  ["leave-dry", "soap", "an old lining's dust must not be washed off"],
+];
+
+/** The pairs of methods in a plan that must stay apart, with the reason. */
+export function keepApart(methods: ReadonlySet<CleanMethod>): { readonly a: CleanMethod; readonly b: CleanMethod; readonly why: string }[] {
+  return apart.flatMap(([a, b, why]) => (methods.has(a) && methods.has(b) ? [{ a, b, why }] : []));
+}
+
+/** What a worn one looks like, by what it is. Source: common practice. */
+export function wearSignsOf({ shape, role, material }: PartType): string[] {
+  if (role === "clutch-sleeve") return ["pitted: the clutch slips", "scored"];
+  if (role === "roller-clutch") return ["grease in it: slips or skips", "needles rough"];
+  if (material === "old dry lining") return ["broken or loose: refer to licensed handling"];
+  switch (shape.kind) {
+    case "gear":
+    case "pinion":
+      return ["teeth bent, hooked or missing", "burrs: file off", "ridge worn into the flank"];
+    case "bearing":
+      return ["rough when turned slowly under pressure", "noisy", "frozen", "shield bent"];
+    case "friction-washer":
+      return soft.has(material) ? ["scarred", "cracked or stiff", "no grease left"] : ["glazed", "frayed edge", "torn"];
+    case "keyed-washer":
+    case "eared-washer":
+    case "washer":
+      return ["ridged: a fingernail catches", "ears or flats rounded", "blued"];
+    case "cupped-washer":
+      return ["flat: the cup is gone", "cracked"];
+    case "tongue":
+      return ["point sheared to a slope", "metal dust under it"];
+    case "ratchet":
+      return ["teeth rounded", "loose"];
+    case "dog":
+      return ["nose rounded", "ears spread or broken"];
+    case "coil-spring":
+    case "wire-spring":
+    case "wave-spring":
+    case "clip":
+      return ["bent or set short", "rusted", "proud: file flush"];
+    case "spool":
+    case "drum":
+      return ["flange chipped", "shaft end mushroomed", "corroded under the line"];
+    case "plate":
+    case "body":
+    case "frame":
+    case "cover":
+      return ["cracked at a hole", "green or white corrosion", "thread stripped"];
+    case "screw":
+    case "nut":
+      return ["slot torn", "odd one: not this reel's", "thread pulled"];
+    case "roller":
+      return ["seized", "grooved by braid"];
+    case "bail":
+      return ["bent"];
+    case "worm":
+    case "pawl":
+      return ["groove or tip worn", "grit in the groove"];
+    case "o-ring":
+    case "lip-seal":
+      return ["cut, flat or hard", "swollen"];
+    case "shaft":
+    case "sleeve":
+    case "pin":
+      return ["scored", "pitted", "bent"];
+    case "magnet":
+      return ["chipped", "loose"];
+    default:
+      return ["cracked", "bent", "corroded"];
+  }
+}

@@ -1,0 +1,141 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { families } from "@/core/families/families";
+import { type CleanMethod, cleanMethodIds, cleanMethodOf, cleanMethods, isBath, keepApart, wearSignsOf } from "./methods";
+import { type CleanGroup, cleanGroups, leastMinutes, planCleaning } from "./plan";
+
+const anyPart = Object.values(families).flatMap(({ parts }) => parts);
+
+describe("how a part is cleaned", () => {
+  // Source of each row: common practice.
+  it.each([
+    ["main-gear", "degreaser"],
+    ["pinion", "degreaser"],
+    ["dog-spring", "degreaser"],
+    ["spool-bearing", "bearings"],
+    ["roller-clutch", "bearings"],
+    ["o-ring", "wipe"],
+    ["lip-seal", "wipe"],
+    ["brake-block", "swab"],
+    ["brake-drum", "swab"],
+    ["magnet", "magnet"],
+    ["side-cover", "soap"],
+    ["spool", "soap"],
+    ["spool-shaft", "polish"],
+  ] as const)("%s: %s", (role, method) => {
+    const parts = anyPart.filter((part) => part.role === role);
+    expect(parts.length, role).toBeGreaterThan(0);
+    for (const part of parts) expect(cleanMethodOf(part, "wiped"), part.name).toBe(method);
+  });
+
+  it("bathes no rubber, leather, sealed bearing, magnet or old lining, whoever asks", () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...anyPart), fc.constantFrom("wiped" as const, "washed" as const), (part, school) => {
+        for (const material of ["rubber", "leather", "felt", "old dry lining", "magnet"]) {
+          const method = cleanMethodOf(
+            { ...part, shape: { kind: "friction-washer", outsideMm: 20, insideMm: 8, thicknessMm: 1 }, material },
+            school,
+          );
+          expect(isBath(method), `${part.name} of ${material}`).toBe(false);
+        }
+        if (part.shape.kind === "bearing")
+          expect(cleanMethodOf({ ...part, shape: { ...part.shape, closure: "sealed" } }, school)).toBe("wipe");
+      }),
+    );
+  });
+
+  it("puts no plastic into degreaser", () => {
+    for (const part of anyPart)
+      if (/plastic|nylon|phenolic/.test(part.material))
+        expect(["soap", "swab", "wipe"], part.name).toContain(cleanMethodOf(part, "washed"));
+  });
+
+  it("knows what a worn one looks like, for every part of every family", () => {
+    for (const part of anyPart) expect(wearSignsOf(part).length, part.name).toBeGreaterThan(0);
+  });
+
+  it("says what must stay apart, with the reason, and nothing of what is not there", () => {
+    expect(keepApart(new Set<CleanMethod>(["degreaser", "soap"])).map(({ why }) => why)).toEqual([expect.stringMatching(/plastic/)]);
+    expect(keepApart(new Set<CleanMethod>(["soap", "wipe"]))).toEqual([]);
+  });
+});
+
+const group = (method: CleanMethod, parts: number): CleanGroup => ({
+  ...cleanGroups(Array.from({ length: parts }, (_, i) => ({ positionId: `${method}-${i}`, method })))[0]!,
+});
+
+/** All orders of a list, by plain recursion: the slow way to be sure. */
+const permutations = <T>(list: readonly T[]): T[][] =>
+  list.length < 2
+    ? [[...list]]
+    : list.flatMap((head, i) => permutations([...list.slice(0, i), ...list.slice(i + 1)]).map((rest) => [head, ...rest]));
+
+/** When everything is dry if the groups are worked in this order, told by a clock that runs minute by minute. */
+function byTheClock(groups: readonly CleanGroup[], order: readonly CleanGroup[]): number {
+  const baths = [...groups].filter(({ soakMinutes }) => soakMinutes > 0).sort((a, b) => b.soakMinutes - a.soakMinutes);
+  const outAt = new Map(baths.map((bath, i) => [bath.method, i + 1 + bath.soakMinutes]));
+  let clock = baths.length;
+  let dry = 0;
+  for (const next of order) {
+    while (clock < (outAt.get(next.method) ?? 0)) clock += 0.5;
+    clock += next.handMinutes;
+    dry = Math.max(dry, clock + next.dryMinutes);
+  }
+  return dry;
+}
+
+const anyTray = fc
+  .uniqueArray(fc.constantFrom(...cleanMethodIds), { minLength: 1, maxLength: 6 })
+  .chain((methods) => fc.tuple(...methods.map((method) => fc.integer({ min: 1, max: 14 }).map((parts) => group(method, parts)))));
+
+describe("the plan for a tray", () => {
+  it("groups parts by method and loses none", () => {
+    const parts = anyPart.map((part, i) => ({ positionId: `${part.id}-${i}`, method: cleanMethodOf(part, "wiped") }));
+    const groups = cleanGroups(parts);
+    expect(groups.flatMap(({ positionIds }) => positionIds).sort()).toEqual(parts.map(({ positionId }) => positionId).sort());
+    expect(new Set(groups.map(({ method }) => method)).size).toBe(groups.length);
+  });
+
+  it("fills the baths first, the longest first", () => {
+    const { acts } = planCleaning([group("soap", 4), group("degreaser", 10), group("bearings", 3), group("wipe", 5)]);
+    expect(acts.slice(0, 3).map(({ kind, method }) => [kind, method])).toEqual([
+      ["load", "degreaser"],
+      ["load", "bearings"],
+      ["load", "soap"],
+    ]);
+    // While they soak the hands wipe.
+    expect(acts[3]).toMatchObject({ kind: "hand", method: "wipe", startMinute: 3 });
+  });
+
+  it("is as soon as the best of all orders tried one by one against a clock", () => {
+    fc.assert(
+      fc.property(anyTray, (groups) => {
+        const plan = planCleaning(groups);
+        const best = Math.min(...permutations(groups).map((order) => byTheClock(groups, order)));
+        expect(plan.doneMinute).toBeCloseTo(best, 6);
+        expect(plan.doneMinute).toBeGreaterThanOrEqual(leastMinutes(groups) - 1e-9);
+        expect(plan.doneMinute).toBeLessThanOrEqual(plan.oneByOneMinutes + 1e-9);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it("has one pair of hands: no two acts at once, none before its bath is out", () => {
+    fc.assert(
+      fc.property(anyTray, (groups) => {
+        const { acts } = planCleaning(groups);
+        acts.forEach((act, i) => {
+          if (i > 0) expect(act.startMinute).toBeGreaterThanOrEqual(acts[i - 1]!.startMinute + acts[i - 1]!.minutes - 1e-9);
+          const load = acts.find(({ kind, method }) => kind === "load" && method === act.method);
+          if (act.kind === "hand" && load)
+            expect(act.startMinute).toBeGreaterThanOrEqual(load.startMinute + load.minutes + cleanMethods[act.method].soakMinutes - 1e-9);
+        });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it("plans nothing for an empty tray", () => {
+    expect(planCleaning([])).toEqual({ acts: [], doneMinute: 0, oneByOneMinutes: 0, handMinutes: 0 });
+  });
+});

@@ -1,0 +1,98 @@
+import { type CleanMethod, cleanMethodIds, cleanMethods, isBath } from "./methods";
+
+/** Parts that are cleaned together: one method, one vessel or one place on the towel. */
+export interface CleanGroup {
+  readonly method: CleanMethod;
+  readonly positionIds: readonly string[];
+  readonly soakMinutes: number;
+  /** Work of the hands once it is out of the bath. */
+  readonly handMinutes: number;
+  readonly dryMinutes: number;
+}
+
+/** Groups the parts by method, in the order the methods are listed; methods without a part have no group. */
+export function cleanGroups(parts: readonly { readonly positionId: string; readonly method: CleanMethod }[]): CleanGroup[] {
+  return cleanMethodIds.flatMap((method) => {
+    const positionIds = parts.filter((part) => part.method === method).map(({ positionId }) => positionId);
+    if (!positionIds.length) return [];
+    const { soakMinutes, handMinutes, dryMinutes } = cleanMethods[method];
+    return [{ method, positionIds, soakMinutes, handMinutes: handMinutes * positionIds.length, dryMinutes }];
+  });
+}
+
+export interface PlannedAct {
+  readonly kind: "load" | "hand";
+  readonly method: CleanMethod;
+  /** Minutes from the start. */
+  readonly startMinute: number;
+  readonly minutes: number;
+}
+
+export interface CleanPlan {
+  /** What the hands do, first first: baths are filled, then each group in its turn. */
+  readonly acts: readonly PlannedAct[];
+  /** When everything is dry, minutes from the start. */
+  readonly doneMinute: number;
+  /** What it would take one group after the other, waiting at each bath. */
+  readonly oneByOneMinutes: number;
+  readonly handMinutes: number;
+}
+
+/** Putting a bath's parts in takes the hands this long. */
+const loadMinutes = 1;
+/** Up to this many groups every order is tried; there are fewer methods than that. */
+const triedUpTo = 10;
+
+/**
+ * The order in which one pair of hands cleans a tray soonest. Baths are filled first, the longest first; then each group waits for its bath
+ * (head), takes the hands, and dries by itself (tail). That is one machine with heads and tails; every order is tried with the best so far as
+ * a bound (exact), groups in the order of Schrage's rule first.
+ */
+export function planCleaning(groups: readonly CleanGroup[]): CleanPlan {
+  const baths = groups.filter(({ method }) => isBath(method)).sort((a, b) => b.soakMinutes - a.soakMinutes);
+  const loads = baths.map(({ method }, i): PlannedAct => ({ kind: "load", method, startMinute: i * loadMinutes, minutes: loadMinutes }));
+  const loaded = loads.length * loadMinutes;
+  const jobs = groups.map((group) => {
+    const load = loads.find(({ method }) => method === group.method);
+    return { ...group, head: load ? load.startMinute + loadMinutes + group.soakMinutes : 0 };
+  });
+  if (jobs.length > triedUpTo) throw new RangeError(`planCleaning: ${jobs.length} groups, at most ${triedUpTo} are planned`);
+  let best: { order: number[]; done: number } = { order: [], done: Number.POSITIVE_INFINITY };
+  const walk = (order: number[], at: number, done: number) => {
+    if (done >= best.done) return;
+    if (order.length === jobs.length) {
+      best = { order, done };
+      return;
+    }
+    const left = jobs.map((_, i) => i).filter((i) => !order.includes(i));
+    // The first order walked is a good one: what can start soonest, and of those what dries longest.
+    left.sort((a, b) => Math.max(at, jobs[a]!.head) - Math.max(at, jobs[b]!.head) || jobs[b]!.dryMinutes - jobs[a]!.dryMinutes);
+    for (const i of left) {
+      const job = jobs[i]!;
+      const end = Math.max(at, job.head) + job.handMinutes;
+      walk([...order, i], end, Math.max(done, end + job.dryMinutes));
+    }
+  };
+  walk([], loaded, groups.length ? 0 : -1);
+  let at = loaded;
+  const hands = best.order.map((i): PlannedAct => {
+    const job = jobs[i]!;
+    const startMinute = Math.max(at, job.head);
+    at = startMinute + job.handMinutes;
+    return { kind: "hand", method: job.method, startMinute, minutes: job.handMinutes };
+  });
+  const handMinutes = loaded + groups.reduce((sum, group) => sum + group.handMinutes, 0);
+  return {
+    acts: [...loads, ...hands],
+    doneMinute: groups.length ? best.done : 0,
+    oneByOneMinutes: loaded + groups.reduce((sum, group) => sum + group.soakMinutes + group.handMinutes + group.dryMinutes, 0),
+    handMinutes,
+  };
+}
+
+/** Lowest bound on any plan, for judging one: the hands' work, and every group's own way through. */
+export const leastMinutes = (groups: readonly CleanGroup[]): number =>
+  Math.max(
+    0,
+    ...groups.map((group) => (isBath(group.method) ? loadMinutes + group.soakMinutes : 0) + group.handMinutes + group.dryMinutes),
+  );

@@ -1,8 +1,10 @@
 import { DateTime } from "luxon";
+import { cleanMethods, isBath } from "@/core/cleaning/methods";
 import type { JobKind } from "@/core/intake/job-kinds";
 import { parseMinor } from "@/core/money/money";
 import type { TestId, Verdict } from "@/core/proving/protocol";
 import { doStep, getBuild } from "@/data/build";
+import { beginSoak, cleanedByHand, countBack, getCleaning } from "@/data/cleaning";
 import type { Context } from "@/data/context";
 import { addCustomer } from "@/data/customers";
 import type { Db } from "@/data/database";
@@ -13,7 +15,7 @@ import { openLot } from "@/data/lots";
 import { overrideSeat } from "@/data/machine";
 import { addModel, addPartType } from "@/data/models";
 import { recordObservation } from "@/data/observations";
-import { addNeed, addSupplier, listNeeds, placeOrder, sendWaitingOrders, setOffer } from "@/data/orders";
+import { addSupplier, listNeeds, placeOrder, sendWaitingOrders, setOffer } from "@/data/orders";
 import { addPerson, ensureFirstPerson, renamePerson } from "@/data/people";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
 import { closeJob, markReady, tickBrought } from "@/data/returns";
@@ -174,7 +176,11 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   };
   const strip = (ctx: Context, jobId: number, count = Number.POSITIVE_INFINITY) => {
     const job = findJob(db, jobId)!;
-    for (const id of expectedNext(db, job).slice(0, Math.min(count, 1000))) takePart(ctx, jobId, id);
+    let at = DateTime.fromISO(ctx.now, { zone: "utc" });
+    for (const id of expectedNext(db, job).slice(0, Math.min(count, 1000))) {
+      at = at.plus({ seconds: 8 + ((jobId * 5 + id.length) % 14) });
+      takePart({ ...ctx, now: at.toISO()! }, jobId, id);
+    }
   };
   const replaceForeseen = (ctx: Context, jobId: number, ids: string[]) => {
     for (const id of ids) {
@@ -192,6 +198,20 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
       at = at.plus({ seconds: slow + ((i * 7 + jobId * 13) % 25) });
       doStep({ ...ctx, now: at.toISO()! }, jobId, step.operation.id);
     });
+  };
+  /** Every group through its bath or the hands, and counted back. */
+  const clean = (ctx: Context, jobId: number) => {
+    const job = findJob(db, jobId)!;
+    let at = DateTime.fromISO(ctx.now, { zone: "utc" });
+    for (const { method } of getCleaning(db, job).groups) {
+      at = at.plus({ minutes: 2 });
+      const here = { ...ctx, now: at.toISO()! };
+      if (!isBath(method)) cleanedByHand(here, jobId, method);
+      else {
+        const { soakId } = beginSoak(here, jobId, { method, minutes: cleanMethods[method].soakMinutes, intoSoakId: null, mark: "" });
+        countBack({ ...here, now: at.plus({ seconds: 40 }).toISO()! }, jobId, soakId, []);
+      }
+    }
   };
   const giveBack = (ctx: Context, jobId: number, takenBy: string) => {
     markReady(ctx, jobId);
@@ -212,6 +232,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
       test(ctxAt(offset + 1, 9, 10), id, "before", readings);
       find(ctxAt(offset + 1, 9, 20), id, ["hardened-grease", "drag-worn"]);
       strip(ctxAt(offset + 1, 9, 40), id);
+      clean(ctxAt(offset + 1, 9, 44), id);
       replaceForeseen(ctxAt(offset + 1, 10), id, ["friction-low", "friction-mid"]);
       build(ctxAt(offset + 1, 10, 30), id);
       test(ctxAt(offset + 1, 11), id, "after", after);
@@ -225,6 +246,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     test(ctxAt(-119, 14), id, "before", { ...sound, turning: ["doubtful", 12] });
     find(ctxAt(-119, 14, 10), id, ["hardened-grease"]);
     strip(ctxAt(-119, 14, 20), id);
+    clean(ctxAt(-119, 14, 30), id);
     build(ctxAt(-119, 15), id);
     test(ctxAt(-119, 15, 20), id, "after", sound);
     giveBack(ctxAt(-114, 11), id, "Odo Pellinor");
@@ -252,8 +274,8 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     test(ctxAt(-4, 9), id, "before", worn);
     find(ctxAt(-4, 9, 15), id, ["gear-burr"]);
     strip(ctxAt(-4, 9, 30), id);
-    noteWell(ctxAt(-4, 10), id, "main-gear", { verdict: "replace", orientation: "", note: "three teeth hooked" });
-    addNeed(ctxAt(-4, 10, 5), id, "main-gear");
+    clean(ctxAt(-4, 9, 50), id);
+    noteWell(ctxAt(-4, 10), id, "main-gear", { verdict: "replace", orientation: "", note: "three teeth hooked", at: "clean" });
     return id;
   })();
   inOne(() => {
@@ -317,6 +339,9 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     find(ctxAt(-1, 13, 20), id, ["hardened-grease"]);
     strip(ctxAt(-1, 13, 40), id, 26);
     noteWell(ctxAt(-1, 14), id, "tail-bearing", { verdict: "watch", orientation: "", note: "a tick in one place" });
+    // Its caked gears lie in the bath while the demo begins.
+    const begun = { ...ctxAt(0, 8), now: now.toUTC().minus({ minutes: 5 }).toISO()! };
+    beginSoak(begun, id, { method: "degreaser", minutes: 60, intoSoakId: null, mark: "" });
   });
 
   // Three awkward ones: a hybrid, one nobody has a schematic of, one with the lining of its time.

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { getShopSettings } from "@/data/settings";
 import { KeysProvider } from "@/ui/keys/keys";
 import { Rail } from "@/ui/shell/rail";
+import { SoakBell } from "@/ui/shell/soak-bell";
 import "./globals.css";
 import { currentPerson, getDb } from "./server";
 
@@ -23,6 +24,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <KeysProvider footSwitchKey={settings.footSwitchKey} shortcutsOn={settings.shortcuts}>
           <Rail person={person.name} />
+          <SoakBell />
           <main className="p-4">{children}</main>
         </KeysProvider>
       </body>

@@ -1,7 +1,10 @@
 import type { Operation, Position } from "@/core/anatomy/types";
 import { protocolOfJob, stationsOf } from "@/core/intake/job-kinds";
+import { type BeforeBuried, beforeBuried, type SeatState } from "@/core/teardown/before-buried";
 import { buildOrder } from "@/core/teardown/build-order";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
+import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
+import { wantsNew } from "@/core/teardown/verdicts";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob, type Job } from "./jobs";
@@ -28,6 +31,9 @@ export interface Build {
   readonly current: Step | null;
   readonly failedGate: Step | null;
   readonly conflict: string | null;
+  /** Parts that go in the other way round than the reverse of their removal, and whether no order has fewer. */
+  readonly inversions: number;
+  readonly proven: boolean;
 }
 
 /** The rebuild of a job: the computed order with what was done of it. */
@@ -41,7 +47,7 @@ export function getBuild(
     version.anatomy,
     wells.map((well) => well.positionId),
   );
-  if (!order.ok) return { steps: [], current: null, failedGate: null, conflict: order.message };
+  if (!order.ok) return { steps: [], current: null, failedGate: null, conflict: order.message, inversions: 0, proven: true };
   const rows = new Map(
     (
       db.prepare("SELECT operation_id, state, note FROM build_step WHERE job_id = ?").all(job.id) as {
@@ -59,7 +65,14 @@ export function getBuild(
     well: step.position ? (wellOf.get(step.position.id) ?? null) : null,
   }));
   const failedGate = steps.find((step) => step.state === "failed") ?? null;
-  return { steps, failedGate, current: failedGate ?? steps.find((step) => step.state === "waiting") ?? null, conflict: null };
+  return {
+    steps,
+    failedGate,
+    current: failedGate ?? steps.find((step) => step.state === "waiting") ?? null,
+    conflict: null,
+    inversions: order.value.inversions,
+    proven: order.value.proven,
+  };
 }
 
 function writeStep(ctx: Context, jobId: number, operationId: string, state: StepState, note: string): void {
@@ -77,13 +90,39 @@ function getStep(build: Build, operationId: string): Step {
   return step;
 }
 
+/** What a step would cover of bearings, tension washers and drag stack, looked over before it does; null where it covers nothing of the kind. */
+export function buriedBy(build: Build, version: ModelVersion, step: Step): BeforeBuried | null {
+  if (step.operation.kind !== "place" || !step.position) return null;
+  const states = new Map(
+    build.steps.flatMap((one): [string, SeatState][] =>
+      one.operation.kind === "place" && one.position && one.well
+        ? [
+            [
+              one.position.id,
+              {
+                seated: one.state === "done",
+                verdict: one.well.verdict,
+                renewed: one.well.renewed,
+                orientation: one.well.orientation,
+                foundCount: one.well.foundCount,
+                leftOut: one.well.leftOutReason !== null,
+              },
+            ],
+          ]
+        : [],
+    ),
+  );
+  return beforeBuried(version.anatomy, version.partTypes, step.position.id, states);
+}
+
 /**
- * Does one step. Stops when a gate has failed and not been passed since, when the new part is not here yet, and when something that
- * belongs underneath still lies in the tray.
+ * Does one step. Stops when a gate has failed and not been passed since, when the new part is not here yet or lies in a bath, when something
+ * that belongs underneath still lies in the tray, and when it would bury something that is wrong; the last goes on with a reason.
  */
-export function doStep(ctx: Context, jobId: number, operationId: string): void {
+export function doStep(ctx: Context, jobId: number, operationId: string, reason = ""): void {
   const job = getOpenJob(ctx.db, jobId);
-  const build = getBuild(ctx.db, job);
+  const version = machineOf(ctx.db, job);
+  const build = getBuild(ctx.db, job, version);
   const step = getStep(build, operationId);
   if (step.state === "done") throw new Refusal("done", `"${step.operation.words}" is done already.`);
   if (build.failedGate && build.failedGate.operation.id !== operationId)
@@ -91,11 +130,13 @@ export function doStep(ctx: Context, jobId: number, operationId: string): void {
       "gate",
       `A gate did not pass: ${build.failedGate.operation.words}. Put that right and pass it before anything else goes on.`,
     );
-  if (step.operation.kind === "place" && step.well?.verdict === "replace" && !step.well.renewed)
+  if (step.operation.kind === "place" && step.well && wantsNew(step.well.verdict) && !step.well.renewed)
     throw new Refusal(
       "waits-for-part",
       `The new ${step.position?.name} is not here yet. Take it from stock or receive it at Parts, or change its verdict at Strip.`,
     );
+  if (step.operation.kind === "place" && step.well && step.well.soakId !== null)
+    throw new Refusal("in-bath", `${step.position?.name} is still in its bath. Take it out and count it back at Clean.`);
   const settled = new Set(build.steps.filter((s) => s.state === "done" || s.state === "skipped").map((s) => s.operation.id));
   const missing = missingBefore(step.needs, settled);
   if (missing.length) {
@@ -105,12 +146,19 @@ export function doStep(ctx: Context, jobId: number, operationId: string): void {
       `First: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. It goes in before this one and cannot be reached afterwards.`,
     );
   }
-  writeStep(ctx, jobId, operationId, "done", "");
+  const faults = buriedBy(build, version, step)?.faults ?? [];
+  if (faults.length && !reason)
+    throw new Refusal(
+      "buries",
+      `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why it is closed so.`,
+      "reason",
+    );
+  writeStep(ctx, jobId, operationId, "done", faults.length ? reason : "");
   writeJournal(
     ctx,
     step.operation.kind === "gate" ? "gate-passed" : "step-done",
     { jobId, reelId: job.reel.id },
-    { operation: operationId },
+    { operation: operationId, ...(faults.length ? { closedOver: faults.length, reason } : {}) },
   );
   advanceStation(ctx, job, "build");
 }
@@ -141,6 +189,63 @@ export function undoStep(ctx: Context, jobId: number, operationId: string): void
   const { changes } = ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, operationId);
   if (!changes) throw new Refusal("not-done", "There is nothing to undo on this step.");
   writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: operationId });
+}
+
+/** Every step done that stands on another one, itself among them: what comes apart when it is opened again. */
+function standsOn(build: Build, operationId: string): string[] {
+  const open = new Set([operationId]);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const step of build.steps)
+      if (!open.has(step.operation.id) && step.needs.some((id) => open.has(id))) {
+        open.add(step.operation.id);
+        grown = true;
+      }
+  }
+  return build.steps.filter((step) => step.state !== "waiting" && open.has(step.operation.id)).map((step) => step.operation.id);
+}
+
+/**
+ * Opens the build again down to a step that was done: it and everything that stands on it wait once more.
+ * @param gateId the gate that failed by it; it is remembered for the next time this gate fails.
+ * @returns how many steps wait again.
+ */
+export function openAgain(ctx: Context, jobId: number, operationId: string, gateId: string | null): { steps: number } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const build = getBuild(db, job);
+  if (getStep(build, operationId).state === "waiting") throw new Refusal("not-done", "This step is open already.");
+  const open = new Set(standsOn(build, operationId));
+  // The gate is to be passed again once it is mended.
+  if (gateId !== null && build.failedGate?.operation.id === gateId) open.add(gateId);
+  for (const id of open) {
+    db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
+    writeJournal(
+      ctx,
+      "step-undone",
+      { jobId, reelId: job.reel.id },
+      { operation: id, ...(id === operationId && gateId ? { gate: gateId } : {}) },
+    );
+  }
+  return { steps: open.size };
+}
+
+/** Where to look for a gate that failed, with what this model's gate was failed by before at this bench. */
+export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): LikelyTrap[] {
+  const rows = db
+    .prepare(
+      `SELECT json_extract(journal.detail, '$.operation') AS operation, count(*) AS times
+       FROM journal JOIN job ON job.id = journal.job_id JOIN model_version ON model_version.id = job.model_version_id
+       WHERE journal.action = 'step-undone' AND json_extract(journal.detail, '$.gate') = ? AND model_version.model_id = ? GROUP BY operation`,
+    )
+    .all(gate.operation.id, modelId) as { operation: string; times: number }[];
+  const seatOf = new Map(build.steps.flatMap((step) => (step.position ? [[step.operation.id, step.position.id] as const] : [])));
+  const caused = new Map(rows.flatMap(({ operation, times }) => (seatOf.has(operation) ? [[seatOf.get(operation)!, times] as const] : [])));
+  return likelyTraps(
+    build.steps.map(({ operation, position, state }) => ({ operation, position, done: state === "done" })),
+    gate.operation.id,
+    caused,
+  );
 }
 
 export interface ClosingBlock {

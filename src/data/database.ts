@@ -47,7 +47,10 @@ const readMigrations = (directory: string): Migration[] =>
 
 const checksum = (sql: string): string => createHash("sha256").update(sql.replaceAll("\r\n", "\n")).digest("hex");
 
-/** Applies what is missing, each migration and its log row in one transaction. */
+/**
+ * Applies what is missing, each migration and its log row in one transaction. References are looked over before it commits rather than at
+ * each statement, so that a migration can build a table anew.
+ */
 export function migrate(db: Db, migrations: readonly Migration[]): void {
   db.exec("CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, checksum TEXT NOT NULL, at TEXT NOT NULL) STRICT");
   const applied = new Map(
@@ -65,9 +68,17 @@ export function migrate(db: Db, migrations: readonly Migration[]): void {
     if (before === sum) continue;
     if (before !== undefined)
       throw new Error(`Migration ${name} has changed since it was applied. Restore the file, or start with a fresh ZORBEK_DATA.`);
-    db.transaction(() => {
-      db.exec(sql);
-      db.prepare("INSERT INTO migration (name, checksum, at) VALUES (?, ?, ?)").run(name, sum, new Date().toISOString());
-    }).immediate();
+    // Has no effect inside a transaction, so it stands around it.
+    db.pragma("foreign_keys = OFF");
+    try {
+      db.transaction(() => {
+        db.exec(sql);
+        const broken = db.pragma("foreign_key_check") as { table: string }[];
+        if (broken.length) throw new Error(`Migration ${name} would leave rows of ${broken[0]!.table} without what they point to.`);
+        db.prepare("INSERT INTO migration (name, checksum, at) VALUES (?, ?, ?)").run(name, sum, new Date().toISOString());
+      }).immediate();
+    } finally {
+      db.pragma("foreign_keys = ON");
+    }
   }
 }

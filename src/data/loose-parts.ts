@@ -106,13 +106,13 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   const addPrice = db.prepare("INSERT INTO job_price (job_id, part_type_id, price_minor) VALUES (?, ?, ?)");
   const addInstance = db.prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')");
   const addWell = db.prepare(
-    "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at) VALUES (?, ?, ?, ?, ?, ?)",
+    "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at, pulled_with) VALUES (?, ?, ?, ?, ?, ?, ?)",
   );
   for (const part of parts) {
     const position = anatomy.positions.find((seat) => seat.id === `part-${part.well}`)!;
     addPrice.run(jobId, position.partTypeId, 0);
     const instanceId = addInstance.run(job.reel.id, position.id, position.partTypeId).lastInsertRowid;
-    addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now);
+    addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now, part.well);
   }
   writeJournal(ctx, "schematic-made", { jobId, reelId: job.reel.id }, { model: version.model.id, seats: parts.length });
   return { modelId: version.model.id };

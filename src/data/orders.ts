@@ -1,10 +1,10 @@
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
-import { advanceStation, getOpenJob } from "./jobs";
+import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
-import { requireConsent } from "./quotes";
-import { moveStock } from "./stock";
+import { getQuote, requireConsent } from "./quotes";
+import { findStock, moveStock } from "./stock";
 import { wantedPart } from "./wanted-part";
 
 export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
@@ -79,31 +79,49 @@ export function setOffer(ctx: Context, offer: { supplierId: string; partTypeId: 
     .run(offer.supplierId, offer.partTypeId, offer.priceMinor);
 }
 
+function insertNeed(ctx: Context, job: Job, positionId: string, partTypeId: string): void {
+  ctx.db
+    .prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, ?, ?, 'open', ?)")
+    .run(job.id, positionId, partTypeId, ctx.now);
+  ctx.db
+    .prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)")
+    .run(job.id, positionId, partTypeId);
+  writeJournal(ctx, "need-added", { jobId: job.id, reelId: job.reel.id }, { position: positionId, part: partTypeId });
+}
+
+const needOf = (db: Db, jobId: number, positionId: string) =>
+  db
+    .prepare("SELECT state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
+    .get(jobId, positionId) as { state: string } | undefined;
+
 /** A seat of this job wants a new piece that is not in the bin. */
 export function addNeed(ctx: Context, jobId: number, positionId: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
   const position = wantedPart(db, job, positionId);
-  const there = db
-    .prepare("SELECT state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
-    .get(jobId, positionId) as { state: string } | undefined;
+  const there = needOf(db, jobId, positionId);
   if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the list of needs" : there.state} for this seat already.`);
   if (!listOffers(db, position.partTypeId).length)
     throw new Refusal("no-offer", `No supplier in the book sells ${position.name}. Add an offer at Stores, or look for a donor.`);
-  db.prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, ?, ?, 'open', ?)").run(
-    jobId,
-    positionId,
-    position.partTypeId,
-    ctx.now,
-  );
-  db.prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)").run(
-    jobId,
-    positionId,
-    position.partTypeId,
-  );
-  writeJournal(ctx, "need-added", { jobId, reelId: job.reel.id }, { position: positionId, part: position.partTypeId });
+  insertNeed(ctx, job, positionId, position.partTypeId);
   advanceStation(ctx, job, "parts");
+}
+
+/** What a verdict at the tray does at Stores: a need where the bin is empty and nothing is against it. @returns what became of it, in words. */
+export function openNeed(ctx: Context, job: Job, positionId: string): string {
+  const { db } = ctx;
+  const { partTypeId } = wantedPart(db, job, positionId);
+  const { consent } = getQuote(db, job);
+  if (consent !== "within-limit" && consent !== "agreed") return "Foreseen in the quote; the sum is above what was agreed: ask at Quote.";
+  if (needOf(db, job.id, positionId)) return "Wanted at Stores already.";
+  const line = findStock(db, partTypeId);
+  const free = line ? line.count - line.keptAside : 0;
+  if (line && free > 0) return `Foreseen in the quote; ${free} in bin ${line.bin}: take it at Parts.`;
+  if (!listOffers(db, partTypeId).length)
+    return "Foreseen in the quote; nobody in the book sells it: look for a donor or a substitute at Parts.";
+  insertNeed(ctx, job, positionId, partTypeId);
+  return "Foreseen in the quote and on the list of needs at Stores.";
 }
 
 export function withdrawNeed(ctx: Context, needId: number): void {

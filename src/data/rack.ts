@@ -23,7 +23,17 @@ export function moveOf(db: Db, job: Job): WhoseMove {
 }
 
 /** Share of a job's minutes still ahead, by the station reached (rule of thumb until stations keep their own time). */
-const share: Record<Station, number> = { test: 1, find: 0.9, quote: 0.8, strip: 0.7, parts: 0.5, build: 0.4, prove: 0.15, return: 0.05 };
+const share: Record<Station, number> = {
+  test: 1,
+  find: 0.9,
+  quote: 0.8,
+  strip: 0.7,
+  clean: 0.6,
+  parts: 0.5,
+  build: 0.4,
+  prove: 0.15,
+  return: 0.05,
+};
 
 /** Every open job as it hangs on the rack. */
 export function listRack(db: Db): HangingJob[] {

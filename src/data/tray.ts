@@ -1,13 +1,13 @@
-import { removalOrder } from "@/core/teardown/removal-order";
+import { pullGroup } from "@/core/teardown/pull-group";
+import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
+import { openNeed } from "./orders";
 import { requireConsent, setQuotePart } from "./quotes";
-
-export const wellVerdicts = ["ok", "worn", "replace", "watch"] as const;
-export type WellVerdict = (typeof wellVerdicts)[number];
+import { expectedOff } from "./ways";
 
 export interface Well {
   readonly well: number;
@@ -16,8 +16,17 @@ export interface Well {
   readonly verdict: WellVerdict;
   readonly orientation: string;
   readonly note: string;
+  /** As found: the hole a screw sat in, the way of a thread, how many like ones lay here. */
+  readonly hole: string;
+  readonly thread: "right" | "left" | null;
+  readonly foundCount: number;
   readonly photoHash: string | null;
   readonly takenAt: string;
+  /** The first well of the pull it came off in. */
+  readonly pulledWith: number;
+  readonly cleanedAt: string | null;
+  /** The bath it lies in now. */
+  readonly soakId: number | null;
   readonly leftOutReason: string | null;
   /** A new piece lies in the well: fitted from stock in this job. */
   readonly renewed: boolean;
@@ -29,6 +38,9 @@ export function listWells(db: Db, jobId: number): Well[] {
   const rows = db
     .prepare(
       `SELECT tray_well.well, tray_well.position_id, tray_well.instance_id, tray_well.verdict, tray_well.orientation, tray_well.note,
+              tray_well.hole, tray_well.thread, tray_well.found_count, tray_well.pulled_with, tray_well.cleaned_at,
+              (SELECT soak_id FROM soak_part WHERE soak_part.job_id = tray_well.job_id
+               AND soak_part.position_id = tray_well.position_id AND soak_part.back IS NULL) AS soak_id,
               tray_well.photo_hash, tray_well.taken_at, tray_well.left_out_reason,
               instance.fitted_job_id IS tray_well.job_id AS renewed,
               EXISTS (SELECT 1 FROM build_step WHERE build_step.job_id = tray_well.job_id
@@ -42,6 +54,12 @@ export function listWells(db: Db, jobId: number): Well[] {
     verdict: WellVerdict;
     orientation: string;
     note: string;
+    hole: string;
+    thread: "right" | "left" | null;
+    found_count: number;
+    pulled_with: number;
+    cleaned_at: string | null;
+    soak_id: number | null;
     photo_hash: string | null;
     taken_at: string;
     left_out_reason: string | null;
@@ -55,6 +73,12 @@ export function listWells(db: Db, jobId: number): Well[] {
     verdict: row.verdict,
     orientation: row.orientation,
     note: row.note,
+    hole: row.hole,
+    thread: row.thread,
+    foundCount: row.found_count,
+    pulledWith: row.pulled_with,
+    cleanedAt: row.cleaned_at,
+    soakId: row.soak_id,
     photoHash: row.photo_hash,
     takenAt: row.taken_at,
     leftOutReason: row.left_out_reason,
@@ -64,49 +88,74 @@ export function listWells(db: Db, jobId: number): Well[] {
 }
 
 /** What is expected to come off next, first first, given what lies in the tray. */
-export function expectedNext(db: Db, job: Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">): string[] {
+export function expectedNext(db: Db, job: Job): string[] {
   const off = new Set(listWells(db, job.id).map((well) => well.positionId));
-  return removalOrder(machineOf(db, job).anatomy).filter((id) => !off.has(id));
+  return expectedOff(db, job).filter((id) => !off.has(id));
+}
+
+/** What would come off in one pull with the next part. */
+export function nextPull(db: Db, job: Job): string[] {
+  const { anatomy, partTypes } = machineOf(db, job);
+  return pullGroup(anatomy, partTypes, expectedNext(db, job));
 }
 
 /**
  * Takes one part off into the next well.
  * @throws Refusal when it lies in the tray already, has no such seat, or the customer has not said yes.
  */
-export function takePart(ctx: Context, jobId: number, positionId: string): { well: number } {
+export const takePart = (ctx: Context, jobId: number, positionId: string): { well: number } => takeParts(ctx, jobId, [positionId]);
+
+/**
+ * Takes parts off in one pull: into the next wells in their order, kept together.
+ * @returns the last well filled. @throws Refusal as takePart does; then none of them moved.
+ */
+export function takeParts(ctx: Context, jobId: number, positionIds: readonly string[]): { well: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
-  const version = machineOf(db, job);
-  const position = version.anatomy.positions.find((p) => p.id === positionId);
-  if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
-  const lying = db.prepare("SELECT well FROM tray_well WHERE job_id = ? AND position_id = ?").get(jobId, positionId) as
-    | { well: number }
-    | undefined;
-  if (lying) throw new Refusal("in-tray", `${position.name} already lies in well ${lying.well}. Nothing was added.`);
-  const seated = db
-    .prepare("SELECT id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id IS NULL")
-    .get(job.reel.id, positionId) as { id: number } | undefined;
-  const instanceId =
-    seated?.id ??
-    Number(
-      db
-        .prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')")
-        .run(job.reel.id, positionId, position.partTypeId).lastInsertRowid,
-    );
-  const well = (db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM tray_well WHERE job_id = ?").get(jobId) as { next: number })
-    .next;
-  db.prepare("INSERT INTO tray_well (job_id, position_id, well, instance_id, orientation, taken_at) VALUES (?, ?, ?, ?, ?, ?)").run(
-    jobId,
-    positionId,
-    well,
-    instanceId,
-    position.orientation ?? "",
-    ctx.now,
-  );
-  writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well });
+  const { anatomy } = machineOf(db, job);
+  const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM tray_well WHERE job_id = ?").get(jobId) as { next: number };
+  positionIds.forEach((positionId, i) => {
+    const position = anatomy.positions.find((seat) => seat.id === positionId);
+    if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+    const lying = db.prepare("SELECT well FROM tray_well WHERE job_id = ? AND position_id = ?").get(jobId, positionId) as
+      | { well: number }
+      | undefined;
+    if (lying) throw new Refusal("in-tray", `${position.name} already lies in well ${lying.well}. Nothing was added.`);
+    const seated = db
+      .prepare("SELECT id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id IS NULL")
+      .get(job.reel.id, positionId) as { id: number } | undefined;
+    const instanceId =
+      seated?.id ??
+      Number(
+        db
+          .prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')")
+          .run(job.reel.id, positionId, position.partTypeId).lastInsertRowid,
+      );
+    // What was to stay came off after all.
+    db.prepare("DELETE FROM seat_in_place WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+    db.prepare(
+      "INSERT INTO tray_well (job_id, position_id, well, instance_id, orientation, hole, taken_at, pulled_with) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+    ).run(jobId, positionId, next + i, instanceId, position.orientation ?? "", position.hole ?? "", ctx.now, next);
+    writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well: next + i });
+  });
   advanceStation(ctx, job, "strip");
-  return { well };
+  return { well: next + positionIds.length - 1 };
+}
+
+/** A part is served where it sits: it cannot be drawn, or is not worth it. It is off the expected list and stands in the report. */
+export function serveInPlace(ctx: Context, jobId: number, positionId: string, reason: string): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  if (!machineOf(db, job).anatomy.positions.some((seat) => seat.id === positionId))
+    throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+  if (listWells(db, jobId).some((well) => well.positionId === positionId))
+    throw new Refusal("in-tray", "It lies in the tray: undo that first.");
+  db.prepare(
+    "INSERT INTO seat_in_place (job_id, position_id, reason, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET reason = excluded.reason",
+  ).run(jobId, positionId, reason, ctx.now);
+  writeJournal(ctx, "served-in-place", { jobId, reelId: job.reel.id }, { position: positionId, reason });
+  advanceStation(ctx, job, "strip");
 }
 
 /** Puts the part of the last well back where it was: the undo of a press. Only the last, because the order in the tray is the way back. */
@@ -117,6 +166,7 @@ export function putBackLast(ctx: Context, jobId: number): { positionId: string }
   if (!last) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
   if (last.renewed || last.refitted)
     throw new Refusal("in-use", "The last well holds a new or refitted part. Undo that at Parts or Build first.");
+  if (last.soakId !== null) throw new Refusal("in-bath", "The part of the last well lies in a bath. Count it back at Clean first.");
   db.prepare("DELETE FROM tray_well WHERE job_id = ? AND position_id = ?").run(jobId, last.positionId);
   writeJournal(ctx, "part-off-undone", { jobId, reelId: job.reel.id }, { position: last.positionId, well: last.well });
   return { positionId: last.positionId };
@@ -126,18 +176,55 @@ export interface WellNote {
   readonly verdict: WellVerdict;
   readonly orientation: string;
   readonly note: string;
+  readonly hole?: string;
+  readonly thread?: "right" | "left" | null;
+  readonly foundCount?: number;
+  /** Where it was looked at: coming off, or cleaned. */
+  readonly at?: "strip" | "clean";
 }
 
-/** Says how the part lay and what it looks like. "Replace" foresees a new one in the quote. */
-export function noteWell(ctx: Context, jobId: number, positionId: string, note: WellNote): void {
+export interface VerdictAnswer {
+  /** What became of the verdict at Quote and Stores, in words; empty when it asks for nothing. */
+  readonly words: string;
+}
+
+/**
+ * Says how the part lay and what it looks like. A verdict that asks for another piece goes to Quote at once, and to the needs at Stores when
+ * none lies in the bin and the customer's word allows it; taking the verdict back takes both back.
+ */
+export function noteWell(ctx: Context, jobId: number, positionId: string, note: WellNote): VerdictAnswer {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  const { changes } = db
-    .prepare("UPDATE tray_well SET verdict = ?, orientation = ?, note = ? WHERE job_id = ? AND position_id = ?")
-    .run(note.verdict, note.orientation, note.note, jobId, positionId);
-  if (!changes) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
-  if (note.verdict === "replace") setQuotePart(ctx, jobId, positionId, true);
-  writeJournal(ctx, "part-looked-at", { jobId, reelId: job.reel.id }, { position: positionId, verdict: note.verdict });
+  const well = listWells(db, jobId).find((one) => one.positionId === positionId);
+  if (!well) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
+  db.prepare(
+    "UPDATE tray_well SET verdict = ?, orientation = ?, note = ?, hole = ?, thread = ?, found_count = ? WHERE job_id = ? AND position_id = ?",
+  ).run(
+    note.verdict,
+    note.orientation,
+    note.note,
+    note.hole ?? well.hole,
+    note.thread === undefined ? well.thread : note.thread,
+    note.foundCount ?? well.foundCount,
+    jobId,
+    positionId,
+  );
+  writeJournal(
+    ctx,
+    "part-looked-at",
+    { jobId, reelId: job.reel.id },
+    { position: positionId, verdict: note.verdict, at: note.at ?? "strip" },
+  );
+  if (wantsNew(note.verdict)) {
+    if (well.renewed) return { words: "" };
+    setQuotePart(ctx, jobId, positionId, true);
+    return { words: openNeed(ctx, job, positionId) };
+  }
+  if (wantsNew(well.verdict) && !well.renewed) {
+    setQuotePart(ctx, jobId, positionId, false);
+    db.prepare("UPDATE need SET state = 'withdrawn' WHERE job_id = ? AND position_id = ? AND state = 'open'").run(jobId, positionId);
+  }
+  return { words: "" };
 }
 
 /** Ties the picture of the opened joint to the part that opened it. */

@@ -2,7 +2,7 @@ import { protocolFor, type TestId, type TestSpec } from "@/core/proving/protocol
 import type { FamilyId } from "../families/family-ids";
 
 /** The stations of a bench, in the order of a repair. */
-export const stations = ["test", "find", "quote", "strip", "parts", "build", "prove", "return"] as const;
+export const stations = ["test", "find", "quote", "strip", "clean", "parts", "build", "prove", "return"] as const;
 export type Station = (typeof stations)[number];
 
 /** What a reel comes for. */

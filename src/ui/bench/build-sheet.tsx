@@ -3,7 +3,10 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, Operation, PartType, Position } from "@/core/anatomy/types";
 import { type LubricantAdvice, lubricantUse } from "@/core/lubrication/lubricant-for";
+import { cautionsAt, pullsLine } from "@/core/safety/cautions";
 import { cutaway } from "@/core/schematic/cutaway";
+import type { BeforeBuried } from "@/core/teardown/before-buried";
+import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
@@ -11,8 +14,12 @@ import { Key, MainKey } from "@/ui/controls/keys";
 import { CutawayView } from "@/ui/glyphs/cutaway-view";
 import { ActLesson } from "./act-lesson";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { BuriedCheck } from "./buried-check";
+import { Cautions } from "./cautions";
+import { GateTraps } from "./gate-traps";
 import { NextLink } from "./next-link";
-import type { ShownWell } from "./tray-sheet";
+import { OtherPiece } from "./other-piece";
+import type { ShownWell } from "./shown-well";
 
 export interface ShownStep {
   readonly operation: Operation;
@@ -21,6 +28,8 @@ export interface ShownStep {
   readonly note: string;
   readonly well: ShownWell | null;
   readonly lubricant: LubricantAdvice | null;
+  /** What it covers, looked over before it does. */
+  readonly buries: BeforeBuried | null;
 }
 
 interface Props {
@@ -28,6 +37,13 @@ interface Props {
   readonly steps: readonly ShownStep[];
   readonly currentId: string | null;
   readonly conflict: string | null;
+  /** Parts that go in the other way round than they came off, and whether no order has fewer. */
+  readonly inversions: number;
+  readonly proven: boolean;
+  /** Where to look for the gate that failed, likeliest first. */
+  readonly traps: readonly LikelyTrap[];
+  /** Oil is warmed into spool bearings here. */
+  readonly warmed: boolean;
   readonly anatomy: Anatomy;
   /** Seats that were never emptied, so they are in from the start. */
   readonly neverOff: readonly string[];
@@ -36,6 +52,7 @@ interface Props {
   readonly failed: Action<void>;
   readonly skipped: Action<void>;
   readonly undone: Action<void>;
+  readonly again: Action<{ steps: number }>;
   readonly learn: Action<{ number: number }>;
 }
 
@@ -54,6 +71,10 @@ export function BuildSheet({
   steps,
   currentId,
   conflict,
+  inversions,
+  proven,
+  traps,
+  warmed,
   anatomy,
   neverOff,
   partTypes,
@@ -61,10 +82,19 @@ export function BuildSheet({
   failed,
   skipped,
   undone,
+  again,
   learn,
 }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const doing = useAct(done, () => setChosen(null));
+  const [reason, setReason] = useState("");
+  const [other, setOther] = useState(false);
+  const settle = () => {
+    setChosen(null);
+    setReason("");
+    setOther(false);
+  };
+  const doing = useAct(done, settle);
+  const opening = useAct(again, settle);
   const failing = useAct(failed);
   const skipping = useAct(skipped, () => setChosen(null));
   const undoing = useAct(undone, () => setChosen(null));
@@ -85,6 +115,7 @@ export function BuildSheet({
     const assembly = anatomy.assemblies.find((a) => a.id === about.assemblyId)!;
     return { assembly, view: cutaway(anatomy, new Map(Object.entries(partTypes)), assembly.id, seated, placing) };
   }, [anatomy, neverOff, partTypes, step, steps]);
+  const byId = useMemo(() => new Map(anatomy.positions.map((position) => [position.id, position])), [anatomy]);
   const uses = lubricantUse(steps.map((s) => (s.operation.kind === "place" ? s.lubricant : null)));
   const doneCount = steps.filter((s) => s.state === "done").length;
   const listRef = useRef<HTMLOListElement>(null);
@@ -96,7 +127,7 @@ export function BuildSheet({
     if (list && here) list.scrollTop = here.offsetTop - list.offsetTop - list.clientHeight / 3;
   }, [hereId]);
   const press = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
-  const busy = doing.busy || failing.busy || skipping.busy || undoing.busy;
+  const busy = opening.busy || doing.busy || failing.busy || skipping.busy || undoing.busy;
   return (
     <BenchSheet
       head={head}
@@ -105,7 +136,7 @@ export function BuildSheet({
         <>
           {step && step.state !== "done" && !head.closed ? (
             <>
-              <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => doing.press(press)}>
+              <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => doing.press({ ...press, reason })}>
                 {isGate ? "It passes" : "Done"}
               </MainKey>
               {isGate ? (
@@ -120,6 +151,11 @@ export function BuildSheet({
             </>
           ) : (
             <NextLink href={`/bench/${head.tag}/prove`} words="On to Prove" />
+          )}
+          {!head.closed && steps.length > 0 && !isGate && (
+            <Key shortcut="w" words="Another piece is in the hand" pressed={other} onPress={() => setOther(!other)}>
+              Another piece
+            </Key>
           )}
           <Key
             shortcut="u"
@@ -136,7 +172,7 @@ export function BuildSheet({
         </>
       }
     >
-      <Refused message={conflict ?? doing.message ?? failing.message ?? skipping.message ?? undoing.message} />
+      <Refused message={conflict ?? opening.message ?? doing.message ?? failing.message ?? skipping.message ?? undoing.message} />
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <div className="min-w-0">
           {!steps.length && <p>Nothing was taken off, so there is nothing to build.</p>}
@@ -157,6 +193,27 @@ export function BuildSheet({
               )}
             </div>
           )}
+          {other && (
+            <OtherPiece
+              key={step?.operation.id ?? "end"}
+              anatomy={anatomy}
+              partTypes={partTypes}
+              steps={steps}
+              seat={step?.operation.kind === "place" && step.state !== "done" ? step.position : null}
+              busy={busy}
+              onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
+            />
+          )}
+          {step?.buries && (
+            <BuriedCheck
+              buries={step.buries}
+              positions={byId}
+              partTypes={partTypes}
+              reason={reason}
+              error={doing.fields.reason}
+              onReason={setReason}
+            />
+          )}
           {step && (
             <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
               <div>
@@ -174,18 +231,25 @@ export function BuildSheet({
                 )}
                 {isGate && step.state !== "failed" && <p className="mt-1">Test it now: what comes next covers it.</p>}
                 {isGate && step.state === "failed" && (
-                  <div className="alarm mt-2" role="alert">
-                    <p className="font-semibold">Stop. It did not pass; nothing else goes on before it does. Look here:</p>
-                    <ol className="list-decimal pl-6">
-                      {step.operation.lookAt.map((look) => (
-                        <li key={look}>{look}</li>
-                      ))}
-                    </ol>
-                  </div>
+                  <GateTraps
+                    traps={traps}
+                    busy={busy}
+                    onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: step.operation.id })}
+                  />
                 )}
-                {step.operation.caution && <p className="alarm mt-2">{step.operation.caution}</p>}
-                {step.position?.caution && step.operation.kind === "place" && <p className="alarm mt-2">{step.position.caution}</p>}
-                {type?.hazard && type.hazard !== step.position?.caution && <p className="alarm mt-2">{type.hazard}</p>}
+                <Cautions
+                  said={[
+                    ...(step.operation.caution ? [step.operation.caution] : []),
+                    ...(step.position && type && step.operation.kind === "place"
+                      ? cautionsAt({
+                          at: "build",
+                          position: step.position,
+                          type,
+                          warmed: warmed && type.role === "spool-bearing" && step.lubricant?.product !== "nothing",
+                        })
+                      : cautionsAt({ at: "gate", pullsLine: pullsLine(step.operation.words) })),
+                  ]}
+                />
                 {!head.closed && <ActLesson key={step.operation.id} jobId={head.jobId} operationId={step.operation.id} learn={learn} />}
               </div>
               {step.position && step.operation.kind === "place" && (
@@ -248,6 +312,13 @@ export function BuildSheet({
               {doneCount}/{steps.length}
             </span>{" "}
             steps done
+            {steps.length > 0 && (
+              <span className="block text-note">
+                {inversions === 0
+                  ? "Exactly the reverse of how it came apart."
+                  : `${inversions} ${inversions === 1 ? "pair goes" : "pairs go"} in the other way round than they came off${proven ? "; no order has fewer" : "; not proven to be the fewest"}.`}
+              </span>
+            )}
           </p>
           {uses.length > 0 && (
             <p className="text-note">

@@ -1,3 +1,4 @@
+import type { WellVerdict } from "@/core/teardown/verdicts";
 export interface SeatFacts {
   readonly positionId: string;
   /** What the job wants here: the machine's own part, or one foreseen in its stead. */
@@ -6,7 +7,7 @@ export interface SeatFacts {
   readonly stock: { readonly count: number; readonly keptAside: number; readonly bin: string } | null;
   readonly inTray: boolean;
   readonly well: number | null;
-  readonly verdict: "ok" | "worn" | "replace" | "watch" | null;
+  readonly verdict: WellVerdict | null;
   readonly renewed: boolean;
   readonly refitted: boolean;
   readonly need: "open" | "ordered" | "arrived" | null;

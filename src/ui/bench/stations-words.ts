@@ -6,6 +6,7 @@ export const stationNames = {
   find: "Find",
   quote: "Quote",
   strip: "Strip",
+  clean: "Clean",
   parts: "Parts",
   build: "Build",
   prove: "Prove",

@@ -1,28 +1,23 @@
 "use client";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Assembly, PartType, Position } from "@/core/anatomy/types";
+import { cautionsAt } from "@/core/safety/cautions";
+import type { Choice } from "@/core/schools/schools";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { Cautions } from "./cautions";
 import { LessonForm } from "./lesson-form";
 import { NextLink } from "./next-link";
 import { PictureKey } from "./picture-key";
-
-export interface ShownWell {
-  readonly well: number;
-  readonly positionId: string;
-  readonly verdict: "ok" | "worn" | "replace" | "watch";
-  readonly orientation: string;
-  readonly note: string;
-  readonly photoHash: string | null;
-  readonly leftOutReason: string | null;
-  readonly renewed: boolean;
-  readonly refitted: boolean;
-}
+import type { ShownWell } from "./shown-well";
+import { StuckPanel } from "./stuck-panel";
+import { TrayWells } from "./tray-wells";
+import { WellForm } from "./well-form";
 
 interface Props {
   readonly head: BenchHead;
@@ -31,36 +26,65 @@ interface Props {
   readonly positions: readonly Position[];
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly expected: readonly string[];
+  /** What comes off in one pull with the next part, that part first. */
+  readonly pull: readonly string[];
+  readonly laying: Choice<"layingOut">;
+  /** Why some of the reel stays together; empty when all of it comes apart. */
+  readonly stays: string;
+  readonly electric: boolean;
+  readonly inPlace: readonly { readonly positionId: string; readonly reason: string }[];
   readonly wells: readonly ShownWell[];
   readonly take: Action<{ well: number }>;
   readonly putBack: Action<{ positionId: string }>;
-  readonly note: Action<void>;
+  readonly serve: Action<void>;
+  readonly note: Action<{ words: string }>;
   readonly learn: Action<{ number: number }>;
 }
 
-export const wellVerdictWords = { ok: "sound", worn: "worn, goes back", replace: "replace", watch: "watch next time" } as const;
-
-/** Parts come off into numbered wells; the order in the tray is the way back. One press takes the next expected part. */
-export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, expected, wells, take, putBack, note, learn }: Props) {
+/** Parts come off into numbered wells; the order in the tray is the way back. One press takes the next expected part, another the whole stack. */
+export function TraySheet({
+  head,
+  mayStrip,
+  assemblies,
+  positions,
+  partTypes,
+  expected,
+  pull,
+  laying,
+  stays,
+  electric,
+  inPlace,
+  wells,
+  take,
+  putBack,
+  serve,
+  note,
+  learn,
+}: Props) {
   const byId = new Map(positions.map((position) => [position.id, position]));
   const [chosen, setChosen] = useState<string | null>(null);
   const [filter, setFilter] = useState("");
-  const taking = useAct(take, () => setChosen(null));
+  const [stuck, setStuck] = useState(false);
+  const settle = () => {
+    setChosen(null);
+    setStuck(false);
+  };
+  const taking = useAct(take, settle);
   const undoing = useAct(putBack);
-  const noting = useAct(note);
   const nextId = chosen && expected.includes(chosen) ? chosen : expected[0];
   const next = nextId ? byId.get(nextId) : undefined;
   const type = next ? partTypes[next.partTypeId] : undefined;
   const list = expected.filter((id) => (byId.get(id)?.name ?? "").toLowerCase().includes(filter.toLowerCase()));
   const [openWell, setOpenWell] = useState<string | null>(null);
   const shown = wells.find((well) => well.positionId === openWell) ?? wells.at(-1);
-
-  const tray = useRef<HTMLOListElement>(null);
-  const filled = wells.length;
-  useEffect(() => {
-    // The newest well is the one the hand has just filled.
-    if (tray.current && filled) tray.current.scrollTop = tray.current.scrollHeight;
-  }, [filled]);
+  const shownSeat = shown && byId.get(shown.positionId);
+  const mayTake = next && mayStrip && !head.closed;
+  const stack = nextId === pull[0] && pull.length > 1 ? pull : [];
+  const holders = next
+    ? positions
+        .filter(({ id, restsOn }) => expected.includes(id) && (next.heldBy.includes(id) || restsOn.includes(next.id)))
+        .map(({ name }) => name)
+    : [];
 
   return (
     <BenchSheet
@@ -68,16 +92,31 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
       station="strip"
       act={
         <>
-          {next && mayStrip && !head.closed ? (
+          {mayTake ? (
             <MainKey
               busy={taking.busy}
               words="Take off the next part"
-              onPress={() => taking.press({ jobId: head.jobId, positionId: next.id })}
+              onPress={() => taking.press({ jobId: head.jobId, positionIds: [next.id] })}
             >
               {next.name} into well {wells.length + 1}
             </MainKey>
           ) : (
-            <NextLink href={`/bench/${head.tag}/${mayStrip ? "parts" : "quote"}`} words={mayStrip ? "On to Parts" : "Ask first: Quote"} />
+            <NextLink href={`/bench/${head.tag}/${mayStrip ? "clean" : "quote"}`} words={mayStrip ? "On to Clean" : "Ask first: Quote"} />
+          )}
+          {mayTake && stack.length > 0 && (
+            <Key
+              shortcut="g"
+              words="The whole stack in one pull"
+              busy={taking.busy}
+              onPress={() => taking.press({ jobId: head.jobId, positionIds: stack })}
+            >
+              {stack.length} in one pull
+            </Key>
+          )}
+          {mayTake && (
+            <Key shortcut="n" words="It will not come" pressed={stuck} onPress={() => setStuck(!stuck)}>
+              Will not come
+            </Key>
           )}
           <Key
             shortcut="u"
@@ -98,29 +137,34 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
           {next && type && (
             <div className="mt-2 border-2 border-ink p-3">
               <div className="slides-in flex justify-center" key={next.id}>
-                <Glyph type={type} turned={next.turned} widthPx={260} heightPx={130} scale={4} />
+                <Glyph type={type} turned={next.turned} widthPx={260} heightPx={110} scale={4} />
               </div>
               <p className="text-head font-semibold">{next.name}</p>
               <p className="num">{sizeWords(type.shape)}</p>
               {next.hole && <p>Hole: {next.hole}</p>}
               {next.orientation && <p>Lies: {next.orientation}</p>}
               {next.hides && <p>It clings or hides: look for it on the part above.</p>}
-              {next.inPlace && <p>Served in place: it is not drawn here.</p>}
+              {next.inPlace && <p>Usually served in place: press “Will not come”.</p>}
               {type.thread === "left" && <p className="font-semibold">Left-hand thread.</p>}
-              {type.flies && !next.caution && (
-                <p className="alarm mt-2">It flies when freed: glasses on. Makers and local rules stand above this.</p>
+              <Cautions said={cautionsAt({ at: "strip", position: next, type, electric })} />
+              {stuck && (
+                <StuckPanel
+                  key={next.id}
+                  jobId={head.jobId}
+                  position={next}
+                  type={type}
+                  holders={holders}
+                  serve={serve}
+                  onDone={() => setStuck(false)}
+                />
               )}
-              {type.hazard && type.hazard !== next.caution && (
-                <p className="alarm mt-2">{type.hazard} Makers and local rules stand above this.</p>
-              )}
-              {next.caution && <p className="alarm mt-2">{next.caution} Makers and local rules stand above this.</p>}
             </div>
           )}
           <label className="mt-3 block text-note" htmlFor="other-part">
             Another came off first? A few letters
           </label>
           <input id="other-part" value={filter} onChange={(event) => setFilter(event.target.value)} autoComplete="off" />
-          <ul className="mt-1 max-h-72 overflow-auto">
+          <ul className="mt-1 max-h-60 overflow-auto">
             {list.map((id) => (
               <li key={id} className="rule-row">
                 <button
@@ -137,89 +181,29 @@ export function TraySheet({ head, mayStrip, assemblies, positions, partTypes, ex
         </div>
         <div>
           <h2>Tray</h2>
+          {stays && <p>Not all of it comes apart: {stays}.</p>}
+          {inPlace.length > 0 && (
+            <p>Served in place: {inPlace.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
+          )}
           {!wells.length && <p>Empty. The first part goes into well 1.</p>}
-          <ol
-            ref={tray}
-            className="mt-2 grid max-h-[calc(100dvh-300px)] min-h-40 grid-cols-[repeat(auto-fill,minmax(96px,1fr))] overflow-y-auto border-t border-l border-ink"
-          >
-            {wells.map((well) => {
-              const position = byId.get(well.positionId)!;
-              return (
-                <li key={well.positionId} className="border-r border-b border-ink">
-                  <button
-                    type="button"
-                    className={`relative flex h-[104px] w-full flex-col items-center justify-between p-1 ${shown?.positionId === well.positionId ? "outline-2 -outline-offset-2 outline-ink" : ""}`}
-                    aria-pressed={shown?.positionId === well.positionId}
-                    onClick={() => setOpenWell(well.positionId)}
-                  >
-                    <span className="num absolute top-0.5 left-1 text-note">{well.well}</span>
-                    {well.photoHash && <span className="absolute top-0.5 right-1 text-note">pic</span>}
-                    {well.refitted ? (
-                      <span className="flex h-16 w-full items-center justify-center border border-dashed border-ink text-note">empty</span>
-                    ) : (
-                      <Glyph type={partTypes[position.partTypeId]!} turned={position.turned} widthPx={84} heightPx={62} scale={2.4} />
-                    )}
-                    <span className="line-clamp-2 text-note leading-[14px] text-brass">
-                      {position.name}
-                      {well.renewed ? " · new" : well.verdict !== "ok" ? ` · ${wellVerdictWords[well.verdict]}` : ""}
-                    </span>
-                  </button>
-                </li>
-              );
-            })}
-          </ol>
+          <TrayWells
+            wells={wells}
+            positions={byId}
+            partTypes={partTypes}
+            assemblies={assemblies}
+            laying={laying}
+            shownId={shown?.positionId ?? null}
+            onShow={setOpenWell}
+          />
         </div>
-        {shown && (
+        {shown && shownSeat && (
           <div key={shown.positionId} className="flex flex-col gap-3">
-            <form
-              className="flex flex-col gap-3"
-              onSubmit={(event) => {
-                event.preventDefault();
-                const data = new FormData(event.currentTarget);
-                noting.press({
-                  jobId: head.jobId,
-                  positionId: shown.positionId,
-                  verdict: data.get("verdict"),
-                  orientation: data.get("orientation"),
-                  note: data.get("note"),
-                });
-              }}
-            >
-              <h2>
-                Well {shown.well}: {byId.get(shown.positionId)?.name}
-              </h2>
-              <p className="text-note">{assemblies.find((assembly) => assembly.id === byId.get(shown.positionId)?.assemblyId)?.name}</p>
-              <fieldset className="flex flex-wrap gap-1">
-                <legend className="text-note font-normal">Looked at, it is</legend>
-                {Object.entries(wellVerdictWords).map(([id, words]) => (
-                  <label
-                    key={id}
-                    className="flex min-h-10 cursor-pointer items-center gap-2 border border-brass px-2 font-semibold text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
-                  >
-                    <input
-                      type="radio"
-                      name="verdict"
-                      value={id}
-                      defaultChecked={shown.verdict === id}
-                      className="h-4 min-h-0 w-4 accent-ink"
-                    />
-                    {words}
-                  </label>
-                ))}
-              </fieldset>
-              <Field label="How it lay" error={noting.fields.orientation}>
-                {(field) => <input {...field} name="orientation" defaultValue={shown.orientation} autoComplete="off" />}
-              </Field>
-              <Field label="Note" error={noting.fields.note}>
-                {(field) => <input {...field} name="note" defaultValue={shown.note} autoComplete="off" />}
-              </Field>
-              <button type="submit" className="key" disabled={noting.busy || head.closed}>
-                Keep
-              </button>
-              <Refused message={Object.keys(noting.fields).length ? null : noting.message} />
-              <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
-            </form>
-            <LessonForm head={head} position={byId.get(shown.positionId)!} learn={learn} />
+            <WellForm head={head} shown={shown} position={shownSeat} type={partTypes[shownSeat.partTypeId]!} note={note} at="strip" />
+            <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
+            <details>
+              <summary className="act-link min-h-10">What this reel taught</summary>
+              <LessonForm head={head} position={shownSeat} learn={learn} />
+            </details>
           </div>
         )}
       </div>

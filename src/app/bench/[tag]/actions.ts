@@ -2,7 +2,8 @@
 import { z } from "zod";
 import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { traceSchema } from "@/core/proving/trace";
-import { doStep, failGate, skipStep, undoStep } from "@/data/build";
+import { wellVerdicts } from "@/core/teardown/verdicts";
+import { doStep, failGate, openAgain, skipStep, undoStep } from "@/data/build";
 import { chooseEdition } from "@/data/choose-edition";
 import { recordLook, settleFault } from "@/data/diagnosis";
 import { declineJob, makeRepair } from "@/data/jobs";
@@ -13,7 +14,7 @@ import { learn, learnAct } from "@/data/playbook";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
 import { closeJob, markReady, tickBrought } from "@/data/returns";
 import { fitFromDonor, fitFromStock, returnToStock } from "@/data/stock";
-import { leaveOut, noteWell, putBackLast, takePart, wellVerdicts } from "@/data/tray";
+import { leaveOut, noteWell, putBackLast, serveInPlace, takeParts } from "@/data/tray";
 import { wantInstead, wantKit } from "@/data/wanted-part";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
@@ -140,11 +141,23 @@ export async function recordCustomerAnswer(press: Press) {
 const take = defineAction({
   name: "take",
   permission: "bench",
-  input: seat,
-  run: (ctx, input) => takePart(ctx, input.jobId, input.positionId),
+  input: z.object({ jobId, positionIds: z.array(z.string().min(1).max(60)).min(1).max(60) }),
+  run: (ctx, input) => takeParts(ctx, input.jobId, input.positionIds),
 });
-export async function takePartOff(press: Press) {
+export async function takePartsOff(press: Press) {
   return take(press);
+}
+
+const inPlace = defineAction({
+  name: "serve-in-place",
+  permission: "bench",
+  input: seat.extend({
+    reason: z.string().trim().min(2, "Why does it stay in? It stands in the report.").max(200, "At most 200 characters."),
+  }),
+  run: (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
+});
+export async function servePartInPlace(press: Press) {
+  return inPlace(press);
 }
 
 const putBack = defineAction({
@@ -164,6 +177,10 @@ const note = defineAction({
     verdict: z.enum(wellVerdicts),
     orientation: z.string().max(160, "At most 160 characters."),
     note: z.string().max(300, "At most 300 characters."),
+    hole: z.string().max(60, "At most 60 characters."),
+    thread: z.enum(["right", "left"]).nullable(),
+    foundCount: z.number("Type a whole number.").int("Type a whole number.").min(0, "None or more.").max(20, "At most 20 in one seat."),
+    at: z.enum(["strip", "clean"]),
   }),
   run: (ctx, { jobId: id, positionId, ...said }) => noteWell(ctx, id, positionId, said),
 });
@@ -274,8 +291,8 @@ export async function overrideReelSeat(press: Press) {
 const done = defineAction({
   name: "step-done",
   permission: "bench",
-  input: step,
-  run: (ctx, input) => doStep(ctx, input.jobId, input.operationId),
+  input: step.extend({ reason: z.string().trim().max(300, "At most 300 characters.").default("") }),
+  run: (ctx, input) => doStep(ctx, input.jobId, input.operationId, input.reason),
 });
 export async function stepDone(press: Press) {
   return done(press);
@@ -309,6 +326,16 @@ const undo = defineAction({
 });
 export async function stepUndone(press: Press) {
   return undo(press);
+}
+
+const again = defineAction({
+  name: "open-again",
+  permission: "bench",
+  input: step.extend({ gateId: z.string().max(80).nullable() }),
+  run: (ctx, input) => openAgain(ctx, input.jobId, input.operationId, input.gateId),
+});
+export async function openStepAgain(press: Press) {
+  return again(press);
 }
 
 const out = defineAction({

@@ -1,10 +1,10 @@
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
-import type { SchoolsInForce } from "@/core/schools/schools";
-import { getBuild } from "@/data/build";
-import { getShopSettings, schoolsOfShop } from "@/data/settings";
+import { schoolInForce } from "@/core/schools/schools";
+import { buriedBy, getBuild, trapsOf } from "@/data/build";
+import { schoolsOf } from "@/data/ways";
 import { BuildSheet } from "@/ui/bench/build-sheet";
 import { getDb } from "../../../server";
-import { gateFailed, learnActFromJob, stepDone, stepSkipped, stepUndone } from "../actions";
+import { gateFailed, learnActFromJob, openStepAgain, stepDone, stepSkipped, stepUndone } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Build" };
@@ -13,11 +13,7 @@ export default async function BuildPage(props: StationProps) {
   const { head, job, version } = await loadBench(props);
   const db = getDb();
   const build = getBuild(db, job, version);
-  const { dragWish } = job.intake;
-  const schools: SchoolsInForce = {
-    customer: dragWish === "shop" ? {} : { drag: dragWish },
-    shop: schoolsOfShop(getShopSettings(db)),
-  };
+  const schools = schoolsOf(db, job);
   const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
   return (
     <BuildSheet
@@ -25,9 +21,14 @@ export default async function BuildPage(props: StationProps) {
       steps={build.steps.map((step) => ({
         ...step,
         lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, schools),
+        buries: step.state === "done" ? null : buriedBy(build, version, step),
       }))}
       currentId={build.current?.operation.id ?? null}
       conflict={build.conflict}
+      inversions={build.inversions}
+      proven={build.proven}
+      traps={build.failedGate ? trapsOf(db, build, build.failedGate, version.model.id) : []}
+      warmed={schoolInForce("spoolBearings", schools).choice === "warm"}
       anatomy={version.anatomy}
       neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}
@@ -35,6 +36,7 @@ export default async function BuildPage(props: StationProps) {
       failed={gateFailed}
       skipped={stepSkipped}
       undone={stepUndone}
+      again={openStepAgain}
       learn={learnActFromJob}
     />
   );

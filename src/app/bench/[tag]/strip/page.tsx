@@ -1,10 +1,13 @@
+import { isElectric } from "@/core/safety/cautions";
+import { schoolInForce } from "@/core/schools/schools";
 import { listLooseParts } from "@/data/loose-parts";
 import { getQuote } from "@/data/quotes";
-import { expectedNext, listWells } from "@/data/tray";
+import { expectedNext, listWells, nextPull } from "@/data/tray";
+import { listInPlace, schoolsOf, stripPlanOf } from "@/data/ways";
 import { LooseTraySheet } from "@/ui/bench/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/tray-sheet";
 import { getDb } from "../../../server";
-import { learnFromJob, noteTrayWell, putLastBack, takePartOff } from "../actions";
+import { learnFromJob, noteTrayWell, putLastBack, servePartInPlace, takePartsOff } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "../loose-actions";
 
@@ -35,9 +38,15 @@ export default async function StripPage(props: StationProps) {
       positions={version.anatomy.positions}
       partTypes={Object.fromEntries(version.partTypes)}
       expected={expectedNext(db, job)}
+      pull={nextPull(db, job)}
+      laying={schoolInForce("layingOut", schoolsOf(db, job)).choice}
+      stays={stripPlanOf(db, job, version).because}
+      electric={isElectric(version.partTypes.values())}
+      inPlace={listInPlace(db, job.id)}
       wells={listWells(db, job.id)}
-      take={takePartOff}
+      take={takePartsOff}
       putBack={putLastBack}
+      serve={servePartInPlace}
       note={noteTrayWell}
       learn={learnFromJob}
     />

@@ -1,0 +1,40 @@
+import { isElectric } from "@/core/safety/cautions";
+import { getCleaning, listSoaks } from "@/data/cleaning";
+import { listWells } from "@/data/tray";
+import { CleanSheet } from "@/ui/bench/clean-sheet";
+import { NoSchematic } from "@/ui/bench/no-schematic";
+import { getDb } from "../../../server";
+import { noteTrayWell } from "../actions";
+import { loadBench, type StationProps } from "../bench";
+import { allBack, beginBath, cleanGroupAgain, handCleaned, takeOutOfBath } from "../clean-actions";
+
+export const metadata = { title: "Clean" };
+
+export default async function CleanPage(props: StationProps) {
+  const { head, job, version } = await loadBench(props);
+  const db = getDb();
+  if (!version.anatomy.positions.length) return <NoSchematic head={head} station="clean" />;
+  const cleaning = getCleaning(db, job, version);
+  return (
+    <CleanSheet
+      head={head}
+      modelId={version.model.id}
+      positions={version.anatomy.positions}
+      partTypes={Object.fromEntries(version.partTypes)}
+      electric={isElectric(version.partTypes.values())}
+      wells={listWells(db, job.id)}
+      groups={cleaning.groups}
+      plan={cleaning.plan}
+      apart={cleaning.apart}
+      soaks={cleaning.soaks}
+      othersSoaks={listSoaks(db).filter((soak) => soak.jobs.every(({ jobId }) => jobId !== job.id))}
+      nowMs={Date.now()}
+      begin={beginBath}
+      count={allBack}
+      cancel={takeOutOfBath}
+      byHand={handCleaned}
+      again={cleanGroupAgain}
+      note={noteTrayWell}
+    />
+  );
+}

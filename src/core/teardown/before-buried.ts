@@ -1,0 +1,119 @@
+import { fitFaults } from "@/core/anatomy/check-fit";
+import type { PartKind } from "@/core/anatomy/shapes";
+import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
+import { dragStackOf, workingGaps } from "@/core/drag/working-gaps";
+import { type WellVerdict, wantsNew } from "./verdicts";
+
+/** What is looked at once more before a cover hides it. */
+const watched: ReadonlySet<PartKind> = new Set(["bearing", "friction-washer", "keyed-washer", "eared-washer", "cupped-washer"]);
+
+/** How a seat stands in this build. */
+export interface SeatState {
+  /** In the reel now: never off, or fitted again. */
+  readonly seated: boolean;
+  readonly verdict: WellVerdict;
+  /** A new piece lies there. */
+  readonly renewed: boolean;
+  /** How it lay when it came off, in somebody's words; empty when nobody said. */
+  readonly orientation: string;
+  readonly foundCount: number;
+  /** It stays out on purpose. */
+  readonly leftOut?: boolean;
+}
+
+export interface BuriedRow {
+  readonly positionId: string;
+  readonly name: string;
+  /** How it has to lie. */
+  readonly lies: string;
+  readonly seated: boolean;
+}
+
+export interface BeforeBuried {
+  /** What the next part covers, from the base up. */
+  readonly rows: readonly BuriedRow[];
+  /** What is wrong with it; the cover does not go on without a reason. */
+  readonly faults: readonly string[];
+  /** What a bench looks at twice, without being able to say that it is wrong. */
+  readonly doubts: readonly string[];
+  /** Slipping places of a drag stack that is covered, as it stands and as the model has it; null where no stack is covered. */
+  readonly gaps: { readonly now: number; readonly model: number } | null;
+}
+
+/** Everything a part hides when it goes on: what it rests on or holds, what that rests on in turn, and what rides on it. */
+function coveredBy(anatomy: Pick<Anatomy, "positions">, cover: Position): Set<string> {
+  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
+  const covered = new Set<string>();
+  const queue = [...cover.restsOn, ...anatomy.positions.filter(({ heldBy }) => heldBy.includes(cover.id)).map(({ id }) => id)];
+  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
+    if (covered.has(id) || id === cover.id) continue;
+    covered.add(id);
+    queue.push(...(byId.get(id)?.restsOn ?? []));
+    for (const rider of anatomy.positions) if (rider.ridesOn === id && rider.assemblyId === byId.get(id)?.assemblyId) queue.push(rider.id);
+  }
+  return covered;
+}
+
+/**
+ * The check of bearings, tension washers and drag stack before the next part buries them: count, order, way round, fit by the sizes of the
+ * pieces that really lie there, and working gaps. Null when the part buries nothing of the kind, or an earlier cover did already.
+ * @param types the pieces in this reel by part type. @param states by seat; a seat without one was never touched.
+ */
+export function beforeBuried(
+  anatomy: Anatomy,
+  types: ReadonlyMap<string, PartType>,
+  coverId: string,
+  states: ReadonlyMap<string, SeatState>,
+): BeforeBuried | null {
+  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
+  const kindOf = (position: Position) => types.get(position.partTypeId)?.shape.kind;
+  const cover = byId.get(coverId);
+  if (!cover || watched.has(kindOf(cover) ?? "body")) return null;
+  const isWatched = (id: string) => watched.has(kindOf(byId.get(id)!) ?? "body");
+  const hidden = new Set(
+    anatomy.positions
+      .filter((position) => position.id !== coverId && !isWatched(position.id) && (states.get(position.id)?.seated ?? true))
+      .flatMap((position) => [...coveredBy(anatomy, position)]),
+  );
+  const covered = [...coveredBy(anatomy, cover)].filter(
+    (id) => isWatched(id) && states.has(id) && !states.get(id)!.leftOut && !hidden.has(id),
+  );
+  if (!covered.length) return null;
+  const seats = anatomy.positions.filter(({ id }) => covered.includes(id)).sort((a, b) => a.ordinal - b.ordinal);
+
+  const faults: string[] = [];
+  const doubts: string[] = [];
+  for (const seat of seats) {
+    const state = states.get(seat.id)!;
+    if (!state.seated) faults.push(`${seat.name} is not in.`);
+    else if (wantsNew(state.verdict) && !state.renewed) faults.push(`${seat.name} was to be replaced, and the old piece lies there.`);
+    if (state.foundCount !== 1)
+      doubts.push(`${seat.name}: ${state.foundCount} lay here when it was opened, the model has one. Which is right for this reel?`);
+    if (state.orientation && seat.orientation && state.orientation !== seat.orientation)
+      doubts.push(`${seat.name} lay “${state.orientation}”; it belongs “${seat.orientation}”.`);
+  }
+  const names = new Set(seats.flatMap((seat) => [seat.name, types.get(seat.partTypeId)?.name ?? seat.name]));
+  faults.push(...fitFaults(anatomy, types).filter((fault) => [...names].some((name) => fault.includes(name))));
+
+  const stackAssembly = seats.find((seat) => kindOf(seat) === "friction-washer")?.assemblyId;
+  const stack = stackAssembly ? dragStackOf(anatomy, types, stackAssembly) : [];
+  const gaps = stack.length
+    ? {
+        model: workingGaps(stack.map(({ turnsWith }) => ({ member: turnsWith }))),
+        now: workingGaps(stack.filter(({ id }) => states.get(id)?.seated ?? true).map(({ turnsWith }) => ({ member: turnsWith }))),
+      }
+    : null;
+  if (gaps && gaps.now !== gaps.model)
+    faults.push(`The drag would slip in ${gaps.now} place${gaps.now === 1 ? "" : "s"} instead of ${gaps.model}: it pulls that much less.`);
+  return {
+    rows: seats.map((seat) => ({
+      positionId: seat.id,
+      name: seat.name,
+      lies: seat.orientation ?? "",
+      seated: states.get(seat.id)!.seated,
+    })),
+    faults,
+    doubts,
+    gaps,
+  };
+}

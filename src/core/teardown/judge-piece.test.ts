@@ -1,0 +1,55 @@
+import { describe, expect, it } from "vitest";
+import { families } from "@/core/families/families";
+import { confusable, judgePiece } from "./judge-piece";
+
+const { anatomy, parts } = families["star-drag-bridge"];
+const types = new Map(parts.map((part) => [part.id, part]));
+const pieceOf = (seat: string) => anatomy.positions.find(({ id }) => id === seat)!.partTypeId;
+const judge = (seat: string, fromSeat: string) => judgePiece(anatomy, types, seat, pieceOf(fromSeat));
+
+describe("a piece out of another well", () => {
+  it("keyed for eared is refused, and eared for keyed", () => {
+    expect(judge("keyed-low", "eared")).toEqual({ fits: false, words: expect.stringMatching(/eared washer.*takes a keyed washer/) });
+    expect(judge("eared", "keyed-high").fits).toBe(false);
+  });
+
+  it("a long screw in a short hole is refused, with how far it comes out", () => {
+    expect(judge("foot-screw-front", "head-screw-top")).toEqual({ fits: false, words: expect.stringMatching(/Its thread|comes out \d/) });
+    const short = types.get(pieceOf("foot-screw-front"))!;
+    const long = { ...short, id: "long", name: "Long screw", shape: { ...short.shape, lengthMm: 9, threadedMm: 9 } } as typeof short;
+    expect(judgePiece(anatomy, new Map([...types, ["long", long]]), "foot-screw-front", "long")).toEqual({
+      fits: false,
+      words: "It is 9 mm long, the hole (foot, front) 5.5 mm deep: it comes out 3.5 mm on the other side.",
+    });
+  });
+
+  it("a screw threaded all the way is refused where the spring rides on its smooth part", () => {
+    expect(judge("bridge-screw-top-front", "bridge-screw-low-front")).toEqual({
+      fits: false,
+      words: expect.stringMatching(/shorter|thread/),
+    });
+  });
+
+  it("the same part from another well is the same part", () => {
+    expect(judge("friction-mid", "friction-high").fits).toBe(true);
+    expect(judge("head-screw-top", "head-screw-rear").fits).toBe(true);
+  });
+
+  it("a washer with another hole is refused by its sizes", () => {
+    expect(judge("friction-mid", "friction-low").fits).toBe(false);
+  });
+
+  it("knows which pieces could be taken for each other", () => {
+    expect(confusable(anatomy, types, "keyed-low")).toContain("eared");
+    expect(confusable(anatomy, types, "foot-screw-front")).toContain("head-screw-top");
+    expect(confusable(anatomy, types, "handle")).toEqual([]);
+  });
+
+  it("lets every seat keep its own piece, in every family", () => {
+    for (const family of Object.values(families)) {
+      const catalogue = new Map(family.parts.map((part) => [part.id, part]));
+      for (const seat of family.anatomy.positions)
+        expect(judgePiece(family.anatomy, catalogue, seat.id, seat.partTypeId).fits, seat.name).toBe(true);
+    }
+  });
+});

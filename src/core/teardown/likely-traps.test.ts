@@ -1,0 +1,43 @@
+import { describe, expect, it } from "vitest";
+import { families } from "@/core/families/families";
+import { buildOrder } from "./build-order";
+import { likelyTraps } from "./likely-traps";
+import { removalOrder } from "./removal-order";
+
+const actsOf = (family: keyof typeof families, until: string) => {
+  const { anatomy } = families[family];
+  const built = buildOrder(anatomy, removalOrder(anatomy));
+  if (!built.ok) throw new Error(built.message);
+  const at = built.value.steps.findIndex(({ operation }) => operation.id === until);
+  return built.value.steps.map(({ operation, position }, i) => ({ operation, position, done: i < at }));
+};
+
+describe("where to look when a gate fails", () => {
+  it("asks first after what the gate asks after, and ties it to its seat", () => {
+    const traps = likelyTraps(actsOf("star-drag-bridge", "gate-dog"), "gate-dog");
+    expect(traps[0]!.because).toMatch(/gate asks/);
+    expect(traps.slice(0, 2).map(({ positionId }) => positionId)).toEqual(expect.arrayContaining(["dog"]));
+    expect(traps.map(({ positionId }) => positionId)).toContain("dog-spring");
+  });
+
+  it("names nothing from before the last gate that passed", () => {
+    const acts = actsOf("star-drag-bridge", "gate-star");
+    const lastGate = acts.filter(({ done }) => done).findLastIndex(({ operation }) => operation.kind === "gate");
+    const proved = new Set(acts.slice(0, lastGate).flatMap(({ position }) => (position ? [position.id] : [])));
+    for (const { positionId } of likelyTraps(acts, "gate-star")) if (positionId) expect(proved.has(positionId), positionId).toBe(false);
+    expect(likelyTraps(acts, "gate-star").map(({ positionId }) => positionId)).toEqual(expect.arrayContaining(["tension-upper"]));
+  });
+
+  it("puts first what failed this gate before", () => {
+    const traps = likelyTraps(actsOf("star-drag-bridge", "gate-star"), "gate-star", new Map([["star", 2]]));
+    expect(traps[0]).toMatchObject({ positionId: "star", because: "it was this 2 times before" });
+  });
+
+  it("has something to say at every gate of every family", () => {
+    for (const id of Object.keys(families) as (keyof typeof families)[])
+      for (const { operation } of actsOf(id, "").filter((act) => act.operation.kind === "gate"))
+        expect(likelyTraps(actsOf(id, operation.id), operation.id).length, `${id} ${operation.id}`).toBeGreaterThan(0);
+  });
+
+  it("says nothing of a gate that is not there", () => expect(likelyTraps([], "gate-dog")).toEqual([]));
+});

@@ -1,0 +1,61 @@
+import type { Operation, Position } from "@/core/anatomy/types";
+
+export interface DoneAct {
+  readonly operation: Operation;
+  readonly position: Position | null;
+  readonly done: boolean;
+}
+
+export interface LikelyTrap {
+  /** The seat to open again; null for a look without a seat of its own. */
+  readonly positionId: string | null;
+  readonly operationId: string | null;
+  readonly words: string;
+  readonly because: string;
+}
+
+const wordsOf = (text: string) =>
+  text
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter((word) => word.length > 2);
+
+/** The seat a look speaks of: the one whose name shares the most words with it, the nearest to the gate among equals. */
+function seatOf(look: string, acts: readonly DoneAct[]): DoneAct | null {
+  const said = new Set(wordsOf(look));
+  let best: { act: DoneAct; shared: number } | null = null;
+  for (const act of acts) {
+    if (!act.position) continue;
+    const names = wordsOf(act.position.name);
+    const shared = names.filter((word) => said.has(word) || said.has(`${word}s`)).length / names.length;
+    if (shared >= 0.5 && shared >= (best?.shared ?? 0)) best = { act, shared };
+  }
+  return best?.act ?? null;
+}
+
+/**
+ * Where to look when a gate did not pass, likeliest first: what this model's gates were failed by before, then what the gate itself asks
+ * after, then the traps of what went in since the last gate that passed, the latest first. Nothing from before that gate: it was proved then.
+ * @param acts the build in order, up to and with the gate. @param caused how often each seat was what failed this gate.
+ */
+export function likelyTraps(acts: readonly DoneAct[], gateId: string, caused: ReadonlyMap<string, number> = new Map()): LikelyTrap[] {
+  const at = acts.findIndex(({ operation }) => operation.id === gateId);
+  const gate = acts[at];
+  if (!gate) return [];
+  const lastGate = acts.slice(0, at).findLastIndex(({ operation, done }) => operation.kind === "gate" && done);
+  const since = acts.slice(lastGate + 1, at).filter(({ done }) => done);
+  const placed = since.filter(({ operation }) => operation.kind === "place");
+  const found: LikelyTrap[] = [];
+  const add = (act: DoneAct | null, words: string, because: string) => {
+    if (act && found.some(({ positionId }) => positionId === act.position!.id)) return;
+    found.push({ positionId: act?.position?.id ?? null, operationId: act?.operation.id ?? null, words, because });
+  };
+  const times = (count: number) => (count === 1 ? "it was this once before" : `it was this ${count} times before`);
+  for (const act of [...placed].sort((a, b) => (caused.get(b.position!.id) ?? 0) - (caused.get(a.position!.id) ?? 0))) {
+    const count = caused.get(act.position!.id) ?? 0;
+    if (count > 0) add(act, act.position!.trap ?? act.position!.orientation ?? act.position!.name, times(count));
+  }
+  for (const look of gate.operation.lookAt) add(seatOf(look, placed), look, "the gate asks after it");
+  for (const act of [...placed].reverse()) if (act.position!.trap) add(act, act.position!.trap, "it went in since the last gate");
+  return found;
+}

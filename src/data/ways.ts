@@ -1,0 +1,95 @@
+import { seatConstraints } from "@/core/anatomy/constraints";
+import { isChoice, type SchoolId, type Schools, type SchoolsInForce, schoolIds, schoolInForce } from "@/core/schools/schools";
+import { byBenchOrder, type StripPlan, stripPlan } from "@/core/schools/ways";
+import { removalOrder } from "@/core/teardown/removal-order";
+import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
+import { listFindings } from "./findings";
+import { getOpenJob, type Job } from "./jobs";
+import { writeJournal } from "./journal";
+import { faultOf } from "./knowledge";
+import { machineOf } from "./machine";
+import type { ModelVersion } from "./models";
+import { getShopSettings, schoolsOfShop } from "./settings";
+
+type WaysJob = Pick<Job, "id" | "customer" | "intake">;
+
+const chosen = (rows: unknown): Partial<Schools> =>
+  Object.fromEntries(
+    (rows as { school: SchoolId; choice: string }[])
+      // A school that is no more, or lost a choice, says nothing.
+      .filter(({ school, choice }) => schoolIds.includes(school) && isChoice(school, choice))
+      .map(({ school, choice }) => [school, choice]),
+  );
+
+/** The ways of working on a job: a note on it, the customer's wishes (the drag asked for at intake among them), the shop's. */
+export function schoolsOf(db: Db, job: WaysJob): SchoolsInForce {
+  const { dragWish } = job.intake;
+  return {
+    job: chosen(db.prepare("SELECT school, choice FROM job_school WHERE job_id = ?").all(job.id)),
+    customer: {
+      ...chosen(db.prepare("SELECT school, choice FROM customer_school WHERE customer_id = ?").all(job.customer.id)),
+      ...(dragWish === "shop" ? {} : { drag: dragWish }),
+    },
+    shop: schoolsOfShop(getShopSettings(db)),
+  };
+}
+
+/** Sets a way for one job or for all of its customer's reels; null gives it back to whoever stands behind. */
+export function setWay(ctx: Context, jobId: number, scope: "job" | "customer", school: SchoolId, choice: string | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (choice !== null && !isChoice(school, choice)) throw new Refusal("no-choice", "There is no such way. Reload the page.", school);
+  const [table, column, id] =
+    scope === "job" ? (["job_school", "job_id", job.id] as const) : (["customer_school", "customer_id", job.customer.id] as const);
+  if (choice === null) ctx.db.prepare(`DELETE FROM ${table} WHERE ${column} = ? AND school = ?`).run(id, school);
+  else
+    ctx.db
+      .prepare(`INSERT INTO ${table} (${column}, school, choice) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET choice = excluded.choice`)
+      .run(id, school, choice);
+  writeJournal(ctx, "way-chosen", { jobId, customerId: job.customer.id }, { scope, school, choice });
+}
+
+/** The halves a job's findings are about; empty when nothing was found, and then nothing can be left closed for it. */
+function sidesNeeded(db: Db, job: Pick<Job, "id">, version: ModelVersion): Set<"handle" | "tail" | "frame"> {
+  const sides = new Set<"handle" | "tail" | "frame">();
+  const sideOf = new Map(version.anatomy.assemblies.map(({ id, side }) => [id, side]));
+  for (const { faultId } of listFindings(db, job.id)) {
+    const fault = faultOf(db, faultId);
+    const roles = new Set([...(fault?.remedy.partRoles ?? []), ...(fault?.needs ? [fault.needs] : [])]);
+    if (fault?.section === "gear-side") sides.add("handle");
+    // What concerns the line of the shafts is not told from one half.
+    if (!fault || fault.section === "shaft-line") return new Set();
+    for (const position of version.anatomy.positions)
+      if (roles.has(version.partTypes.get(position.partTypeId)?.role ?? "")) sides.add(sideOf.get(position.assemblyId)!);
+  }
+  return sides;
+}
+
+/** What of a reel is expected to come off, and why the rest stays. */
+export function stripPlanOf(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): StripPlan {
+  const schools = schoolsOf(db, job);
+  return stripPlan(
+    version.anatomy,
+    version.partTypes,
+    { depth: schoolInForce("depth", schools).choice, fluidSeal: schoolInForce("fluidSeal", schools).choice },
+    { kind: job.kind, sides: sidesNeeded(db, job, version) },
+  );
+}
+
+/** Seats served where they sit, with the reason. */
+export const listInPlace = (db: Db, jobId: number): { positionId: string; reason: string }[] =>
+  db.prepare("SELECT position_id AS positionId, reason FROM seat_in_place WHERE job_id = ? ORDER BY at, position_id").all(jobId) as {
+    positionId: string;
+    reason: string;
+  }[];
+
+/** Everything expected to come off in the shop's bench order, what is off already among it. */
+export function expectedOff(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): string[] {
+  const { off } = stripPlanOf(db, job, version);
+  const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
+  const constraints = seatConstraints(version.anatomy);
+  const order = removalOrder(version.anatomy).filter((id) => off.has(id) && !inPlace.has(id));
+  return byBenchOrder(version.anatomy, order, schoolInForce("benchOrder", schoolsOf(db, job)).choice, (id, gone) =>
+    constraints.every((constraint) => constraint.before !== id || gone.has(constraint.after)),
+  );
+}

@@ -2,10 +2,14 @@ import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { complaints, hands } from "@/core/intake/lists";
 import { asFoundWords } from "@/core/intake/marks";
+import { componentServices } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
-import { type Change, compare } from "@/core/proving/compare";
+import { lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
+import { compare } from "@/core/proving/compare";
 import { extraTests, type TestSpec } from "@/core/proving/protocol";
-import type { Report, ReportTest } from "@/core/report/report";
+import { changeWords, type Report, type ReportTest } from "@/core/report/report";
+import { cautionsAt } from "@/core/safety/cautions";
+import { getBuild } from "./build";
 import type { Db } from "./database";
 import { claimsOf } from "./diagnosis";
 import { listFindings } from "./findings";
@@ -13,13 +17,12 @@ import { listFittedParts, listLeftOut } from "./history";
 import type { Job } from "./jobs";
 import { faultOf } from "./knowledge";
 import { machineOf } from "./machine";
-import { findPartType } from "./models";
+import { findPartType, type ModelVersion } from "./models";
 import { listObservations, listSkipped, type StoredObservation } from "./observations";
 import { costToPutRight, getBill } from "./quotes";
 import { getShopSettings } from "./settings";
 import { listWells } from "./tray";
-
-const changeWords: Record<Change, string> = { better: "better", same: "the same", worse: "not better", "not-comparable": "not comparable" };
+import { listInPlace, schoolsOf } from "./ways";
 
 const words = (observation: StoredObservation | undefined, skipped: string | undefined): string =>
   observation
@@ -49,14 +52,48 @@ function reportTests(
   });
 }
 
+/** Oils and greases that went in with the parts fitted so far. */
+function lubricantsUsed(db: Db, job: Job, version: ModelVersion): string[] {
+  const schools = schoolsOf(db, job);
+  const fitted = getBuild(db, job, version).steps.filter((step) => step.operation.kind === "place" && step.state === "done");
+  return lubricantUse(
+    fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, schools)),
+  ).map(({ product, drops, dabs }) =>
+    [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} film${dabs === 1 ? "" : "s"} or dabs`]
+      .filter(Boolean)
+      .join(", "),
+  );
+}
+
+/** How to look after it, by its water and by what it has been through. */
+function careAdvice({ water, life }: Job["intake"]): string[] {
+  return [
+    "Back the drag off before you put the reel away; store it dry and at an even temperature.",
+    water === "fresh"
+      ? "Wipe it after each outing."
+      : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag. Never a hard jet: it drives salt in.",
+    ...(life.includes("kayak") ? ["From a kayak: once it was under, have it opened soon; the film inside lasts a season at most."] : []),
+    ...(life.includes("stored") ? ["Grease hardens in years of standing: turn it through once a season."] : []),
+  ];
+}
+
+export interface ReportDates {
+  readonly opened: string;
+  readonly closed: string | null;
+  /** The ISO day a number of months after the reel went home, or from today while it is here. */
+  readonly after: (months: number) => string;
+  readonly words: (isoDay: string) => string;
+}
+
 /** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
-export function getReport(db: Db, job: Job, dates: { opened: string; closed: string | null; next: (months: number) => string }): Report {
+export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const version = machineOf(db, job);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { estimate: sum } = getBill(db, job);
   const observations = listObservations(db, job.id);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
-  const service = nextService({ water: job.intake.water, tripsPerYear: job.intake.tripsPerYear });
+  const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };
+  const service = nextService(use);
   return {
     shopName: getShopSettings(db).shopName,
     tag: job.tag,
@@ -95,9 +132,12 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
         turned: position.turned,
       };
     }),
+    inPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ name: positions.get(positionId)?.name ?? positionId, reason })),
+    lubricants: lubricantsUsed(db, job, version),
+    cautions: cautionsAt({ at: "report", types: [...version.partTypes.values()] }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
     watch: listWells(db, job.id)
-      .filter((well) => well.verdict === "watch" || (well.verdict === "worn" && !well.renewed))
+      .filter((well) => (well.verdict === "watch" || well.verdict === "worn") && !well.renewed)
       .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
     tests: reportTests(
       observations,
@@ -107,13 +147,16 @@ export function getReport(db: Db, job: Job, dates: { opened: string; closed: str
       ],
       skips,
     ),
-    advice: [
-      "Back the drag off before you put the reel away; store it dry and at an even temperature.",
-      job.intake.water === "fresh"
-        ? "Wipe it after each outing."
-        : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag.",
-    ],
-    nextService: `${dates.next(service.months)} (${service.because}; a rule of thumb)`,
+    advice: careAdvice(job.intake),
+    nextService: `${dates.words(dates.after(service.months))} (${service.because}; a rule of thumb)`,
+    due: componentServices(version.partTypes.values(), use).map(({ id, component, what, months, because, byOwner }) => ({
+      id,
+      component,
+      what,
+      on: dates.after(months),
+      because,
+      byOwner,
+    })),
     price: {
       labour: sum.labourMinor,
       parts: sum.partsMinor,

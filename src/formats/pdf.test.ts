@@ -8,9 +8,12 @@ import { afterAll, describe, expect, it } from "vitest";
 import { skerry30Parts } from "#demo/models/skerry-30";
 import type { Report } from "@/core/report/report";
 import { formatTag } from "@/core/tags/tag";
+import { historyPdf } from "./history-pdf";
 import { labelPdf } from "./label-pdf";
+import { lotReportPdf } from "./lot-report-pdf";
 import { receiptPdf } from "./receipt-pdf";
 import { reportPdf } from "./report-pdf";
+import { shortReportPdf } from "./short-report-pdf";
 
 const folder = mkdtempSync(join(tmpdir(), "zorbek-pdf-"));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -108,6 +111,9 @@ describe("the report", () => {
     check: null,
     findings: [{ name: "Gears worn", remedy: "Fit a pair", minutes: 30 }],
     parts: [{ number: part.number, words: "Main gear", price: 2890, type: part, turned: false }],
+    inPlace: [{ name: "Trip lever", reason: "not worth drawing" }],
+    lubricants: ["light oil, 5 drops"],
+    cautions: ["This old friction lining may contain asbestos."],
     leftOut: [{ name: "Click spring", reason: "not to be had any more" }],
     watch: [{ name: "Spool bearing", note: "a tick in one place" }],
     tests: [
@@ -115,6 +121,10 @@ describe("the report", () => {
     ],
     advice: ["Rinse it."],
     nextService: "1 Mar 2027",
+    due: [
+      { id: "outside", component: "Outside", what: "quick clean", on: "2026-04-01", because: "every third trip in salt", byOwner: true },
+      { id: "whole", component: "Whole reel", what: "full service", on: "2027-03-01", because: "salt water", byOwner: false },
+    ],
     price: { labour: 3375, parts: 2890, discount: 0, deposit: 1000, tax: 1253, taxPercent: 20, total: 7518, currency: "EUR" },
   };
 
@@ -127,6 +137,10 @@ describe("the report", () => {
       "SK-220",
       "28.90",
       "not to be had any more",
+      "Trip lever: not worth drawing",
+      "light oil, 5 drops",
+      "may contain asbestos",
+      "Outside: quick clean, yourself, by 1 Apr 2026",
       "a tick in one place",
       "22 cN·m",
       "simulated",
@@ -151,5 +165,121 @@ describe("the report", () => {
     expect(pages).toBeGreaterThan(1);
     expect(text).toContain("Part 40");
     expect(text).toContain("75.18");
+  });
+
+  it("says what is not better than it came", async () => {
+    const tests = [{ ...report.tests[0]!, change: "not better" }];
+    expect(read(await reportPdf({ ...report, tests })).text).toContain("Not better than it came: Turning in gear");
+    expect(read(await reportPdf(report)).text).not.toContain("Not better than it came");
+  });
+
+  it("in short fits one page and keeps what matters", async () => {
+    const { pages, text } = read(await shortReportPdf(report));
+    expect(pages).toBe(1);
+    for (const words of [
+      "Gears worn: Fit a pair",
+      "SK-220 Main gear",
+      "22 cN·m, now 9 cN·m: better",
+      "a tick in one place",
+      "asbestos",
+      "75.18",
+    ])
+      expect(text, words).toContain(words);
+  });
+});
+
+describe("the sheet of a lot", () => {
+  const row = (i: number) => ({
+    tag: formatTag(i),
+    mark: `boat ${i}`,
+    serial: `S${i}`,
+    state: i % 2 ? "handed back" : "ready",
+    findings: ["Drag worn"],
+    parts: ["Friction washer, low"],
+    readings: ["Turning in gear 21 cN·m → 9 cN·m"],
+    watch: i === 3 ? ["Spool bearing"] : [],
+    totalMinor: 3050,
+  });
+  const lot = {
+    shopName: "The Bench",
+    name: "Ferry hire",
+    sender: "Lake Ferry",
+    model: "Maker Model",
+    openedOn: "1 Mar 2026",
+    currency: "EUR",
+  };
+
+  it("lists 34 reels over its pages, each with its tag and mark, and what the lot comes to", async () => {
+    const { pages, text } = read(await lotReportPdf({ ...lot, rows: Array.from({ length: 34 }, (_, i) => row(i + 1)) }));
+    expect(pages).toBeGreaterThan(1);
+    for (let i = 1; i <= 34; i++) expect(text).toContain(formatTag(i));
+    for (const words of [
+      "34 of 34 finished",
+      "Drag worn: 34 of 34 reels (100 %)",
+      "34 × Friction washer, low",
+      "boat 34",
+      "To watch: Spool bearing",
+      "1037.00",
+    ])
+      expect(text, words).toContain(words);
+  });
+});
+
+describe("a reel's history on paper", () => {
+  it("tells every visit, what was measured and what is due", async () => {
+    const { text } = read(
+      await historyPdf({
+        format: "zorbek-reel-history",
+        version: 1,
+        exportedOn: "2026-11-25",
+        shop: "The Bench",
+        reel: { maker: "Maker", model: "Model", serial: "S1", hand: "left" },
+        visits: [
+          {
+            tag: formatTag(7),
+            takenInOn: "2026-03-01",
+            handedBackOn: "2026-03-08",
+            cameFor: "repair",
+            found: ["Gears worn"],
+            unrepaired: null,
+            partsFitted: [{ number: "SK-220", name: "Main gear", seat: "Main gear", used: true }],
+            leftOut: [],
+            servedInPlace: [{ seat: "Trip lever", reason: "not worth drawing" }],
+            measurements: [
+              {
+                test: "Turning in gear",
+                phase: "before",
+                verdict: "bad",
+                value: 21,
+                unit: "cN·m",
+                lineRadiusMm: null,
+                instrument: "typed",
+                simulated: false,
+              },
+              {
+                test: "Turning in gear",
+                phase: "after",
+                verdict: "good",
+                value: 9,
+                unit: "cN·m",
+                lineRadiusMm: null,
+                instrument: "gauge",
+                simulated: true,
+              },
+            ],
+          },
+        ],
+        next: [{ component: "Drag", what: "looked at", on: "2027-03-08", because: "once a year" }],
+      }),
+    );
+    for (const words of [
+      "Maker Model",
+      "Found: Gears worn",
+      "SK-220 Main gear, used, off a donor",
+      "Trip lever, not worth drawing",
+      "21 cN·m, then 9 cN·m (simulated)",
+      "8 Mar 2027: Drag",
+    ])
+      expect(text, words).toContain(words);
   });
 });

@@ -1,47 +1,30 @@
+import { DateTime } from "luxon";
 import { drawGlyph } from "@/core/glyphs/draw-glyph";
 import { formatMinor } from "@/core/money/money";
-import type { Report, ReportTest } from "@/core/report/report";
+import { changeWords, type Report, type ReportTest } from "@/core/report/report";
 import { drawGlyphPaths, drawQr, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
+import { flowOf } from "./pdf-flow";
 
-const left = 18 * mm;
-const right = 192 * mm;
-const width = right - left;
-const foot = 278 * mm;
+const dueWords = (isoDay: string) => DateTime.fromISO(isoDay).setLocale("en-GB").toFormat("d LLL yyyy");
+
+const page = { widthMm: 210, heightMm: 297, marginMm: 18 } as const;
 
 /**
  * The report the owner keeps, A4: reel, findings, work, parts with their drawings, before and after, advice, next service, price. A purchase
  * check says instead what the seller claims beside what was seen, and what it would cost to put right.
  */
 export const reportPdf = (report: Report): Promise<Buffer> =>
-  makePdf({ widthMm: 210, heightMm: 297, title: `${report.check ? "Purchase check" : "Service report"} ${report.tag}` }, (doc) => {
-    let y = 18 * mm;
-    /** Starts a new page when the next block would run off this one. */
-    const room = (need: number) => {
-      if (y + need <= foot) return;
-      doc.addPage();
-      y = 18 * mm;
-    };
-    const line = (font: "sans" | "bold" | "mono", size: number, words: string, x = left, w = width) => {
-      doc.font(font).fontSize(size);
-      const height = doc.heightOfString(words, { width: w });
-      room(height);
-      doc.text(words, x, y, { width: w });
-      y += height + 2;
-    };
-    const heading = (words: string) => {
-      room(22 * mm);
-      y += 4 * mm;
-      doc.lineWidth(1).moveTo(left, y).lineTo(right, y).stroke();
-      y += 1.5 * mm;
-      line("bold", 13, words);
-    };
+  makePdf({ ...page, title: `${report.check ? "Purchase check" : "Service report"} ${report.tag}` }, (doc) => {
+    const flow = flowOf(doc, page);
+    const { left, right, room, line, heading } = flow;
+    const width = right - left;
 
     doc
       .font("bold")
       .fontSize(22)
-      .text(report.check ? "Purchase check" : "Service report", left, y, { lineBreak: false });
-    drawQr(doc, report.tag, right - 26 * mm, y - 4 * mm, 26 * mm);
-    y += 10 * mm;
+      .text(report.check ? "Purchase check" : "Service report", left, flow.y, { lineBreak: false });
+    drawQr(doc, report.tag, right - 26 * mm, flow.y - 4 * mm, 26 * mm);
+    flow.y += 10 * mm;
     line("sans", 11, report.shopName, left, 130 * mm);
     line("mono", 14, report.tag, left, 130 * mm);
     line("bold", 12, `${report.reel}, ${report.hand}${report.serial ? `, serial ${report.serial}` : ", no serial"}`, left, 140 * mm);
@@ -89,24 +72,36 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
         doc,
         glyph.paths,
         left + 10 * mm - ((glyph.left + glyph.right) / 2) * scale,
-        y + 6.5 * mm + ((glyph.up - glyph.down) / 2) * scale,
+        flow.y + 6.5 * mm + ((glyph.up - glyph.down) / 2) * scale,
         scale,
       );
       doc
         .font("mono")
         .fontSize(10)
-        .text(part.number, left + 24 * mm, y + 4.5 * mm, { lineBreak: false });
+        .text(part.number, left + 24 * mm, flow.y + 4.5 * mm, { lineBreak: false });
       doc
         .font("sans")
         .fontSize(11)
-        .text(part.words, left + 48 * mm, y + 4.2 * mm, { lineBreak: false });
+        .text(part.words, left + 48 * mm, flow.y + 4.2 * mm, { lineBreak: false });
       doc
         .font("mono")
         .fontSize(10)
-        .text(formatMinor(part.price), right - 30 * mm, y + 4.5 * mm, { width: 30 * mm, align: "right" });
-      y += 14 * mm;
+        .text(formatMinor(part.price), right - 30 * mm, flow.y + 4.5 * mm, { width: 30 * mm, align: "right" });
+      flow.y += 14 * mm;
     }
 
+    if (report.inPlace.length) {
+      heading("Served where it sits");
+      for (const part of report.inPlace) line("sans", 11, `${part.name}: ${part.reason}`);
+    }
+    if (report.lubricants.length) {
+      heading("Oiled and greased with");
+      line("sans", 11, report.lubricants.join("; "));
+    }
+    for (const words of report.cautions) {
+      heading("Take care");
+      line("bold", 11, words);
+    }
     if (report.leftOut.length) {
       heading("Left out on purpose");
       for (const part of report.leftOut) line("sans", 11, `${part.name}: ${part.reason}`);
@@ -119,9 +114,12 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     heading(report.check ? "How it tests" : "Before and after");
     for (const test of report.tests) {
       room(9 * mm);
-      drawTest(doc, report.check ? { ...test, after: test.before, before: "", bars: null } : test, y);
-      y += 8 * mm;
+      drawTest(doc, report.check ? { ...test, after: test.before, before: "", bars: null } : test, left, flow.y);
+      flow.y += 8 * mm;
     }
+    const notBetter = report.tests.filter(({ change }) => change === changeWords.worse).map(({ name }) => name);
+    if (notBetter.length && !report.check)
+      line("bold", 11, `Not better than it came: ${notBetter.join(", ")}.${report.watch.length ? " See what to watch above." : ""}`);
     if (report.tests.some((test) => test.simulated)) line("sans", 9, "Readings marked with a dashed bar came from a simulated instrument.");
     if (!report.check)
       line(
@@ -133,6 +131,8 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     heading("Care and next service");
     for (const words of report.advice) line("sans", 11, words);
     line("bold", 11, `Next service: ${report.nextService}`);
+    for (const due of report.due.filter(({ id }) => id !== "whole"))
+      line("sans", 11, `${due.component}: ${due.what}, ${due.byOwner ? "yourself, " : ""}by ${dueWords(due.on)} (${due.because})`);
 
     heading("Price");
     const { price } = report;
@@ -141,22 +141,9 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       ["Parts", price.parts],
       ...(price.discount ? ([["Discount", -price.discount]] as const) : []),
       [`Tax ${price.taxPercent} %`, price.tax],
-    ] as const) {
-      room(7 * mm);
-      doc.font("sans").fontSize(11).text(words, left, y, { lineBreak: false });
-      doc
-        .font("mono")
-        .fontSize(11)
-        .text(formatMinor(amount), right - 40 * mm, y, { width: 40 * mm, align: "right" });
-      y += 6 * mm;
-    }
-    room(8 * mm);
-    doc.font("bold").fontSize(13).text(`Total, ${price.currency}`, left, y, { lineBreak: false });
-    doc
-      .font("mono")
-      .fontSize(13)
-      .text(formatMinor(price.total), right - 40 * mm, y, { width: 40 * mm, align: "right" });
-    y += 9 * mm;
+    ] as const)
+      flow.amount(words, formatMinor(amount));
+    flow.amount(`Total, ${price.currency}`, formatMinor(price.total), 13);
     if (price.deposit)
       line(
         "sans",
@@ -167,7 +154,7 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
   });
 
 /** One test: name, before small, after large, and two bars to one scale. */
-function drawTest(doc: Pdf, test: ReportTest, y: number): void {
+export function drawTest(doc: Pdf, test: ReportTest, left: number, y: number): void {
   doc
     .font("sans")
     .fontSize(11)

@@ -8,3 +8,9 @@ export const instantWords = (iso: string): string => DateTime.fromISO(iso).setLo
 
 /** "4 Dec 2026" */
 export const dateWords = (iso: string): string => DateTime.fromISO(iso).setLocale("en-GB").toFormat("d LLL yyyy");
+
+/** The ISO day a number of months after a day or instant; a share of a month is days. */
+export const monthsAfter = (fromIso: string, months: number): string =>
+  DateTime.fromISO(fromIso)
+    .plus({ months: Math.floor(months), days: Math.round((months % 1) * 30) })
+    .toISODate()!;

@@ -114,6 +114,7 @@ describe("what one job learned serves the next", () => {
   it("puts a caution into the playbook by one act at the bench, and shows it on the next reel of that model", async () => {
     await person.go("/bench/Z-00010-1/strip");
     await person.press("Handle nut");
+    await person.press("What this reel taught");
     await person.type("For every such reel", "On this one the nut was glued: warm it, never force.");
     await person.press("As a caution");
     await person.sees("In the playbook since version 2.");

@@ -68,7 +68,7 @@ describe("a tray through its baths", () => {
     expect(refusal(() => beginSoak(shop.ctx, id, bath({ method: "wipe" }))).code).toBe("no-bath");
     expect(refusal(() => cleanedByHand(shop.ctx, id, "degreaser")).code).toBe("bath");
     const few = shop.open();
-    takeParts(shop.ctx, few, expectedNext(shop.db, job(shop, few)).slice(0, 2));
+    takeParts(shop.ctx, few, expectedNext(shop.db, job(shop, few)).slice(0, 1));
     beginSoak(shop.ctx, few, bath());
     expect(refusal(() => putBackLast(shop.ctx, few)).code).toBe("in-bath");
   });

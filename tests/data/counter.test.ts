@@ -8,14 +8,14 @@ import { getReport } from "@/data/report";
 import { closeJob, markReady } from "@/data/returns";
 import { defaultShopSettings, saveShopSettings } from "@/data/settings";
 import { takePart } from "@/data/tray";
-import { answer, intake, openWorkshop, refusal, type Workshop } from "./workshop";
+import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "./workshop";
 
 let shop: Workshop;
 beforeEach(() => {
   shop = openWorkshop();
 });
 const job = (id: number) => findJob(shop.db, id)!;
-const reportOf = (id: number) => getReport(shop.db, job(id), { opened: "", closed: null, next: () => "" });
+const reportOf = (id: number) => getReport(shop.db, job(id), reportDates);
 
 describe("what the counter agrees", () => {
   it("pins the discount of the class as it was, and the deposit, into the report", () => {

@@ -8,7 +8,7 @@ import { getQuote } from "@/data/quotes";
 import { getReport } from "@/data/report";
 import { findStock, fitFromStock, setBin } from "@/data/stock";
 import { takePart } from "@/data/tray";
-import { openWorkshop, refusal } from "./workshop";
+import { openWorkshop, refusal, reportDates } from "./workshop";
 
 const hybrid = () => {
   const shop = openWorkshop();
@@ -47,7 +47,7 @@ describe("a reel built from parts of two models", () => {
     setBin(ctx, "zz-9", "Z1", 1, 0);
     fitFromStock(ctx, jobId, "lock-screw");
     expect([findStock(db, "zz-9")?.count, findStock(db, "sk-lock-screw")?.count]).toEqual([0, 2]);
-    const report = getReport(db, job(), { opened: "", closed: null, next: () => "" });
+    const report = getReport(db, job(), reportDates);
     expect(report.parts).toMatchObject([{ number: "ZZ-9", price: 250 }]);
     expect(refusal(() => overrideSeat(ctx, jobId, "lock-screw", "SK-262")).code).toBe("used");
   });

@@ -10,7 +10,7 @@ import { getReport } from "@/data/report";
 import { closeJob, markReady } from "@/data/returns";
 import { fitFromStock } from "@/data/stock";
 import { expectedNext, noteWell, takePart } from "@/data/tray";
-import { answer, intake, openWorkshop, refusal, type Workshop } from "./workshop";
+import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "./workshop";
 
 let shop: Workshop;
 beforeEach(() => {
@@ -102,7 +102,7 @@ describe("a purchase check", () => {
     expect(costToPutRight(shop.db, job(id)).totalMinor).toBeGreaterThan(0);
     for (const spec of protocolFor("star-drag-bridge")) test(id, "before", spec.id, "bad");
     markReady(shop.ctx, id);
-    const report = getReport(shop.db, job(id), { opened: "", closed: null, next: () => "" });
+    const report = getReport(shop.db, job(id), reportDates);
     expect(report.check?.claims.map(({ standing }) => standing)).toEqual(["does not hold", "does not hold"]);
     closeJob(shop.ctx, id, "Ada Brook");
     expect(job(id).finalTotalMinor).toBe(fee);

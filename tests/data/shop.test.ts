@@ -24,7 +24,7 @@ import { getReport } from "@/data/report";
 import { closeJob, handBackBlocks, markReady, notGivenBack, tickBrought } from "@/data/returns";
 import { defaultShopSettings, getShopSettings, saveShopSettings, shopSettingsSchema } from "@/data/settings";
 import { takePart } from "@/data/tray";
-import { openWorkshop, refusal } from "./workshop";
+import { openWorkshop, refusal, reportDates } from "./workshop";
 
 const observe = (jobId: number, phase: "before" | "after", value: number | null, verdict: "good" | "doubtful" | "bad" = "good") => ({
   jobId,
@@ -255,7 +255,7 @@ describe("rack and return", () => {
     recordObservation(ctx, observe(id, "before", 10));
     recordObservation(ctx, observe(id, "after", 20));
     addFinding(ctx, id, "hardened-grease", "");
-    const report = getReport(db, findJob(db, id)!, { opened: "then", closed: null, next: (months) => `in ${months} months` });
+    const report = getReport(db, findJob(db, id)!, reportDates);
     expect(report).toMatchObject({
       complaint: "stiff since spring",
       openedOn: "then",

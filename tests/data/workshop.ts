@@ -8,6 +8,7 @@ import { addModel, addPartType } from "@/data/models";
 import { recordObservation } from "@/data/observations";
 import { addSupplier, setOffer } from "@/data/orders";
 import { ensureFirstPerson } from "@/data/people";
+import type { ReportDates } from "@/data/report";
 import { setBin } from "@/data/stock";
 
 export interface Workshop {
@@ -59,6 +60,9 @@ export function openWorkshop(): Workshop {
     }).id;
   return { db, ctx, customerId, open };
 }
+
+/** Dates of a report that say how far off they are. */
+export const reportDates: ReportDates = { opened: "then", closed: null, after: (months) => `in ${months} months`, words: (day) => day };
 
 /** One answer to one test, as typed at the bench. */
 export const answer = (

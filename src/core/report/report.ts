@@ -1,4 +1,13 @@
 import type { PartType } from "@/core/anatomy/types";
+import type { Change } from "@/core/proving/compare";
+
+/** What came of a reading, in words; what is not better is said so. */
+export const changeWords: Readonly<Record<Change, string>> = {
+  better: "better",
+  same: "the same",
+  worse: "not better",
+  "not-comparable": "not comparable",
+};
 
 /** What the owner's report says, whatever it is printed on. */
 export interface ReportTest {
@@ -38,11 +47,26 @@ export interface Report {
     readonly type: PartType;
     readonly turned: boolean;
   }[];
+  /** Seats served where they sit, with the reason. */
+  readonly inPlace: readonly { readonly name: string; readonly reason: string }[];
+  /** Oils and greases that went in, in words. */
+  readonly lubricants: readonly string[];
+  /** What can hurt the owner too: an old lining. */
+  readonly cautions: readonly string[];
   readonly leftOut: readonly { readonly name: string; readonly reason: string }[];
   readonly watch: readonly { readonly name: string; readonly note: string }[];
   readonly tests: readonly ReportTest[];
   readonly advice: readonly string[];
   readonly nextService: string;
+  /** When each component is due, soonest first: ISO date, and whether the owner does it. */
+  readonly due: readonly {
+    readonly id: string;
+    readonly component: string;
+    readonly what: string;
+    readonly on: string;
+    readonly because: string;
+    readonly byOwner: boolean;
+  }[];
   readonly price: {
     readonly labour: number;
     readonly parts: number;

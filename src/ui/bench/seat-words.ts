@@ -1,4 +1,4 @@
-import type { WellVerdict } from "@/core/teardown/verdicts";
+import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 export interface SeatFacts {
   readonly positionId: string;
   /** What the job wants here: the machine's own part, or one foreseen in its stead. */
@@ -39,6 +39,6 @@ export function seatWords(seat: SeatFacts): string {
   if (seat.refitted) return seat.renewed ? "new piece fitted" : "refitted";
   if (seat.renewed) return `new piece in well ${seat.well}`;
   if (seat.need) return needWords[seat.need];
-  if (seat.verdict === "replace") return "to be replaced";
+  if (seat.verdict && wantsNew(seat.verdict)) return seat.verdict === "missing" ? "missing" : "to be replaced";
   return seat.inTray ? `in well ${seat.well}` : "in the reel";
 }

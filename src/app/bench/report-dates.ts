@@ -1,0 +1,12 @@
+import type { Job } from "@/data/jobs";
+import type { ReportDates } from "@/data/report";
+import { dateWords, monthsAfter } from "@/ui/dates";
+import { today } from "../server";
+
+/** The dates of a job's report in the shop's words: intervals count from the day the reel went home, or from today while it is here. */
+export const reportDates = (job: Pick<Job, "openedAt" | "closedAt">): ReportDates => ({
+  opened: dateWords(job.openedAt),
+  closed: job.closedAt ? dateWords(job.closedAt) : null,
+  after: (months) => monthsAfter(job.closedAt ?? today(), months),
+  words: dateWords,
+});

@@ -1,0 +1,88 @@
+import type { PartType } from "@/core/anatomy/types";
+import { nextService, type UseProfile } from "./next-service";
+
+export interface ComponentService {
+  readonly id: string;
+  readonly component: string;
+  readonly what: string;
+  readonly months: number;
+  readonly because: string;
+  /** The owner's own few minutes; the rest is the bench's. */
+  readonly byOwner: boolean;
+}
+
+/** Months from a number of trips; nobody fishes more often than that, so never under a week. */
+const monthsOfTrips = (trips: number, tripsPerYear: number): number => Math.max(0.25, (12 * trips) / Math.max(1, tripsPerYear));
+
+const seals: ReadonlySet<PartType["shape"]["kind"]> = new Set(["lip-seal"]);
+
+/**
+ * When each component of a reel is due again, by its use, soonest first. Rules of thumb (common practice): the worm at two months at the
+ * longest; the line roller after a season, in salt by half; outer points every third trip in salt; the cone of a spincast after some twenty
+ * trips; drag once a year, in hard salt use twice; seals of a sealed reel every year; the whole as nextService says.
+ */
+export function componentServices(types: Iterable<Pick<PartType, "role" | "shape">>, use: UseProfile): ComponentService[] {
+  const all = [...types];
+  const has = (role: string) => all.some((type) => type.role === role);
+  const salt = use.water !== "fresh";
+  const whole = nextService(use);
+  const rows: (ComponentService | false)[] = [
+    {
+      id: "whole",
+      component: "Whole reel",
+      what: "full service",
+      months: whole.months,
+      because: whole.because,
+      byOwner: false,
+    },
+    has("worm") && {
+      id: "worm",
+      component: "Worm of the level wind",
+      what: "wipe and oil",
+      months: Math.min(2, monthsOfTrips(10, use.tripsPerYear)),
+      because: "two months is the longest",
+      byOwner: true,
+    },
+    has("line-roller") && {
+      id: "line-roller",
+      component: "Line roller",
+      what: "rinse, dry, a drop of oil",
+      months: salt ? Math.min(6, monthsOfTrips(6, use.tripsPerYear)) : 12,
+      because: salt ? "salt sits in it first" : "once a season",
+      byOwner: true,
+    },
+    salt && {
+      id: "outside",
+      component: "Outside, brakes and handle",
+      what: "quick clean, a drop at the knob",
+      months: monthsOfTrips(3, use.tripsPerYear),
+      because: "every third trip in salt",
+      byOwner: true,
+    },
+    has("pick-up-cone") && {
+      id: "cone",
+      component: "Cone end",
+      what: "clean, cam greased, a drop on the pin",
+      months: Math.min(12, monthsOfTrips(20, use.tripsPerYear)),
+      because: "after some 20 trips, once a season at least",
+      byOwner: true,
+    },
+    all.some(({ shape }) => shape.kind === "friction-washer") && {
+      id: "drag",
+      component: "Drag",
+      what: "stack looked at, cleaned, greased or left dry as wished",
+      months: whole.months <= 6 ? 6 : 12,
+      because: whole.months <= 6 ? "hard use in salt" : "once a year",
+      byOwner: false,
+    },
+    all.some(({ shape }) => seals.has(shape.kind)) && {
+      id: "seals",
+      component: "Seals",
+      what: "looked at, renewed where hard or cut",
+      months: 12,
+      because: "every year",
+      byOwner: false,
+    },
+  ];
+  return rows.filter((row): row is ComponentService => row !== false).sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));
+}

@@ -1,0 +1,40 @@
+import { DateTime } from "luxon";
+import type { ReelHistory } from "@/core/history/history";
+import { makePdf } from "./pdf";
+import { flowOf } from "./pdf-flow";
+
+const page = { widthMm: 210, heightMm: 297, marginMm: 18 } as const;
+const words = (isoDay: string) => DateTime.fromISO(isoDay).setLocale("en-GB").toFormat("d LLL yyyy");
+
+/** A reel's whole history on paper, A4, visit by visit, the oldest first. */
+export const historyPdf = (history: ReelHistory): Promise<Buffer> =>
+  makePdf({ ...page, title: `History of ${history.reel.maker} ${history.reel.model} ${history.reel.serial}` }, (doc) => {
+    const { line, heading } = flowOf(doc, page);
+    const { reel } = history;
+    line("bold", 20, `${reel.maker} ${reel.model}`);
+    line("mono", 13, reel.serial || "no serial");
+    line("sans", 11, `${reel.hand} hand. Kept by ${history.shop}, printed ${words(history.exportedOn)}.`);
+    if (!history.visits.length) line("sans", 11, "Nothing is on record yet.");
+    for (const visit of history.visits) {
+      heading(`${words(visit.takenInOn)}, ${visit.tag}: ${visit.cameFor}`);
+      line("sans", 10, visit.handedBackOn ? `Handed back ${words(visit.handedBackOn)}.` : "Still here.");
+      if (visit.unrepaired !== null) line("sans", 11, `Went back unrepaired: ${visit.unrepaired}`);
+      if (visit.found.length) line("sans", 11, `Found: ${visit.found.join("; ")}.`);
+      for (const part of visit.partsFitted) line("sans", 11, `New: ${part.number} ${part.seat}${part.used ? ", used, off a donor" : ""}`);
+      for (const part of visit.leftOut) line("sans", 11, `Left out: ${part.seat}, ${part.reason}`);
+      for (const part of visit.servedInPlace) line("sans", 11, `Served in place: ${part.seat}, ${part.reason}`);
+      const tests = [...new Set(visit.measurements.map(({ test }) => test))];
+      for (const test of tests) {
+        const said = (phase: "before" | "after") => {
+          const one = visit.measurements.find((measured) => measured.test === test && measured.phase === phase);
+          if (!one) return "not done";
+          return one.value === null ? one.verdict : `${Number(one.value.toFixed(1))} ${one.unit}${one.simulated ? " (simulated)" : ""}`;
+        };
+        line("sans", 10, `${test}: ${said("before")}, then ${said("after")}`);
+      }
+    }
+    if (history.next.length) {
+      heading("Due next (rules of thumb)");
+      for (const due of history.next) line("sans", 11, `${words(due.on)}: ${due.component}, ${due.what} (${due.because})`);
+    }
+  });

@@ -1,0 +1,45 @@
+import { formatMinor } from "@/core/money/money";
+import type { Report } from "@/core/report/report";
+import { drawQr, makePdf, pointsPerMm as mm } from "./pdf";
+import { flowOf } from "./pdf-flow";
+
+const page = { widthMm: 148, heightMm: 210, marginMm: 12 } as const; // A5
+
+/** The report in short, A5: what was done, what is new in it, what to watch, when it is due, what it cost. */
+export const shortReportPdf = (report: Report): Promise<Buffer> =>
+  makePdf({ ...page, title: `Short report ${report.tag}` }, (doc) => {
+    const flow = flowOf(doc, page);
+    drawQr(doc, report.tag, flow.right - 22 * mm, flow.y - 2 * mm, 24 * mm);
+    const narrow = 95 * mm;
+    flow.line("bold", 18, "In short", flow.left, narrow);
+    flow.line("mono", 13, report.tag, flow.left, narrow);
+    flow.line("bold", 12, `${report.reel}${report.serial ? `, serial ${report.serial}` : ""}`, flow.left, narrow);
+    flow.line("sans", 10, `${report.shopName}, for ${report.owner}, ${report.closedOn ?? report.openedOn}`, flow.left, narrow);
+    const list = (heading: string, rows: readonly string[]) => {
+      if (!rows.length) return;
+      flow.heading(heading);
+      for (const row of rows) flow.line("sans", 11, row);
+    };
+    list(
+      "Done",
+      report.declined === null ? report.findings.map(({ name, remedy }) => `${name}: ${remedy}`) : [`Unrepaired: ${report.declined}`],
+    );
+    list(
+      "New in it",
+      report.parts.map(({ number, words }) => `${number} ${words}`),
+    );
+    list(
+      "Before and after",
+      report.tests
+        .filter(({ bars }) => bars !== null)
+        .map(({ name, before, after, change }) => `${name}: ${before}, now ${after}: ${change}`),
+    );
+    list("Not fitted, or to watch", [
+      ...report.leftOut.map(({ name, reason }) => `${name} left out: ${reason}`),
+      ...report.watch.map(({ name, note }) => (note ? `${name}: ${note}` : name)),
+    ]);
+    list("Take care", report.cautions);
+    list("Next", [report.nextService]);
+    flow.y += 3 * mm;
+    flow.amount(`Total, ${report.price.currency}, tax included`, formatMinor(report.price.total), 13);
+  });

@@ -1,16 +1,20 @@
 import { DateTime } from "luxon";
 import Link from "next/link";
+import { fetchAfterDays } from "@/core/hand-back/hand-back";
 import { hangTags } from "@/core/schedule/hang-tags";
 import { unitsOfRack } from "@/core/schedule/lots-on-rack";
 import { moveWords, nextToTakeDown } from "@/core/schedule/whose-move";
 import { listOpenLots } from "@/data/lots";
 import { listRack } from "@/data/rack";
+import { listUnclaimed } from "@/data/returns";
 import { getShopSettings } from "@/data/settings";
 import { NextLink } from "@/ui/bench/next-link";
 import { stationNames } from "@/ui/bench/stations-words";
 import { dayWords } from "@/ui/dates";
 import { RackRail } from "@/ui/rack/rack-rail";
+import { UnclaimedList } from "@/ui/rack/unclaimed-list";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { toldToFetch } from "./bench/[tag]/actions";
 import { getDb, today } from "./server";
 
 export const metadata = { title: "Rack" };
@@ -40,6 +44,7 @@ export default function RackPage() {
     }),
   );
   const taken = next && byTag.get(next.job.tag)!;
+  const unclaimed = listUnclaimed(db, DateTime.fromISO(day).minus({ days: fetchAfterDays }).toISODate()!);
   return (
     <div className="flex min-h-[calc(100dvh-88px)] flex-col gap-4">
       <h1 className="sr-only">Rack</h1>
@@ -88,6 +93,16 @@ export default function RackPage() {
               Take a reel in
             </Link>
           </p>
+        )}
+        {unclaimed.length > 0 && (
+          <UnclaimedList
+            told={toldToFetch}
+            reels={unclaimed.map((one) => ({
+              ...one,
+              readyOn: dayWords(one.readyOn),
+              toldOn: one.toldOn && dayWords(one.toldOn),
+            }))}
+          />
         )}
       </Sheet>
     </div>

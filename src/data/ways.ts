@@ -1,6 +1,7 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
+import { findBearing } from "@/core/bearings/find-bearing";
 import { isChoice, type SchoolId, type Schools, type SchoolsInForce, schoolIds, schoolInForce } from "@/core/schools/schools";
-import { byBenchOrder, type StripPlan, stripPlan } from "@/core/schools/ways";
+import { byBenchOrder, type Foreseen, foreseenBySchool, type StripPlan, stripPlan } from "@/core/schools/ways";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
@@ -91,5 +92,33 @@ export function expectedOff(db: Db, job: Job, version: ModelVersion = machineOf(
   const order = removalOrder(version.anatomy).filter((id) => off.has(id) && !inPlace.has(id));
   return byBenchOrder(version.anatomy, order, schoolInForce("benchOrder", schoolsOf(db, job)).choice, (id, gone) =>
     constraints.every((constraint) => constraint.before !== id || gone.has(constraint.after)),
+  );
+}
+
+/** Parts the ways of working foresee on a job though nothing was found, without those in its quote. */
+export function foreseenOf(db: Db, job: Job, version: ModelVersion): Foreseen[] {
+  const schools = schoolsOf(db, job);
+  const { off } = stripPlanOf(db, job, version);
+  const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
+  // Seals count from the last time this bench renewed one on this reel.
+  const last = db
+    .prepare(
+      `SELECT max(job.closed_at) FROM instance JOIN job ON job.id = instance.fitted_job_id JOIN part_type ON part_type.id = instance.part_type_id
+       WHERE instance.reel_id = ? AND json_extract(part_type.shape, '$.kind') IN ('o-ring', 'lip-seal')`,
+    )
+    .pluck()
+    .get(job.reel.id) as string | null;
+  const monthsSince = last === null ? null : (Date.parse(job.openedAt) - Date.parse(last)) / (30.44 * 86_400_000);
+  const positions = version.anatomy.positions.filter((position) => off.has(position.id) && !quoted.has(position.id));
+  return foreseenBySchool(
+    positions,
+    version.partTypes,
+    {
+      bearings: schoolInForce("bearings", schools).choice,
+      softDrag: schoolInForce("softDrag", schools).choice,
+      seals: schoolInForce("seals", schools).choice,
+    },
+    monthsSince,
+    (size) => findBearing(size).length > 0,
   );
 }

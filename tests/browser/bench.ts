@@ -200,6 +200,44 @@ export class Person {
     await this.rest(320);
   }
 
+  /** What the main key says now. */
+  async mainKey(): Promise<string> {
+    return this.driver.executeScript<string>("return document.querySelector('.key-main')?.innerText.replace(/\\s+/g, ' ') ?? ''");
+  }
+
+  /** The space bar, and then until the main key or the step says something else: its work is done. */
+  async space(): Promise<void> {
+    const said = "return (document.querySelector('.key-main')?.innerText ?? '') + '|' + (document.querySelector('h1')?.innerText ?? '')";
+    const before = await this.driver.executeScript<string>(said);
+    await this.key(" ");
+    await this.driver
+      .wait(async () => (await this.driver.executeScript<string>(said).catch(() => before)) !== before, 15_000)
+      .catch(async () => {
+        throw new Error(`Nothing came of the space bar at "${before}". The page says:\n${await this.read()}`);
+      });
+    await this.rest(60);
+  }
+
+  /** Goes by the Tab key to what says these words, as one without a mouse does, and leaves the focus there. */
+  async tabTo(words: string): Promise<void> {
+    const here = `const at = document.activeElement; if (at === document.body) return ''; const label = at?.id ? document.querySelector('label[for="' + at.id + '"]') : null;
+      return [at?.getAttribute('aria-label'), label?.innerText, at?.innerText, at?.value].filter(Boolean).join(' ').replace(/\\s+/g, ' ')`;
+    for (let tabs = 0; tabs < 250; tabs++) {
+      if ((await this.driver.executeScript<string>(here)).includes(words)) return;
+      await this.driver.actions().sendKeys(Key.TAB).perform();
+    }
+    throw new Error(`The Tab key does not come to "${words}". The page says:\n${await this.read()}`);
+  }
+
+  /** Keys as typed, wherever the focus is. */
+  async keys(...keys: string[]): Promise<void> {
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+    await this.rest(320);
+  }
+
   /** A scanner: fast characters and Enter, as one burst. */
   async scan(text: string): Promise<void> {
     await this.driver.executeScript(

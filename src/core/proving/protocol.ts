@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { FamilyId } from "@/core/families/family-ids";
+import { hazards } from "@/core/safety/cautions";
 
 export const verdicts = ["good", "doubtful", "bad"] as const;
 export type Verdict = (typeof verdicts)[number];
@@ -36,9 +37,6 @@ export interface TestSpec {
   readonly caution?: string;
 }
 
-const pullCaution =
-  "The line is loaded: lash the rod down, stand out of its line, glove on. Stay under a third of what rod and line are rated for; their makers' limits stand above this.";
-
 const pull = (id: TestId, name: string, how: string, why: string, better: TestSpec["better"]): TestSpec => ({
   id,
   name,
@@ -47,7 +45,7 @@ const pull = (id: TestId, name: string, how: string, why: string, better: TestSp
   unit: "N",
   takesLineRadius: true,
   better,
-  caution: pullCaution,
+  caution: hazards.pull,
 });
 const feel = (id: TestId, name: string, how: string, why: string): TestSpec => ({
   id,
@@ -137,7 +135,7 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
   "side-play": {
     id: "side-play",
     name: "Side play",
-    how: "Push the spool from end to end, feel it knock. The number is off a dial gauge on the flange.",
+    how: "In free spool close the tension till the spool just has no play, then open it to the first play you feel: barely there. The number is off a dial gauge on the flange.",
     why: "Barely there is right; none binds, much wears pinion and bearings.",
     unit: "mm",
     takesLineRadius: false,

@@ -2,8 +2,10 @@ import type { ReactNode } from "react";
 import { type JobKind, jobKinds } from "@/core/intake/job-kinds";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { EditionLine, type ShownEdition } from "./edition-line";
+import { LotNext, type LotPlace } from "./lot-next";
 import { Stations } from "./stations";
 import { type StationId, stationNames } from "./stations-words";
+import { type ShownCard, TakenDownCard } from "./taken-down-card";
 
 /** What every station's sheet carries of its job. */
 export interface BenchHead {
@@ -16,8 +18,14 @@ export interface BenchHead {
   readonly moveWords: string;
   readonly promised: string;
   readonly closed: boolean;
+  /** It has a motor or a battery: said before it is tested, opened or cleaned. */
+  readonly electric: boolean;
   /** Where its model was built in several ways. */
   readonly edition: ShownEdition | null;
+  /** The lot it came with. */
+  readonly lot: LotPlace | null;
+  /** For one taken down again after weeks. */
+  readonly card: ShownCard | null;
 }
 
 /** Stations at which it matters how the reel was built, before its parts are told apart. */
@@ -39,7 +47,16 @@ export function BenchSheet({
     <Sheet
       fill
       top={<Stations tag={head.tag} kind={head.kind} reached={head.reached} here={station} />}
-      act={act}
+      act={
+        head.lot ? (
+          <>
+            {act}
+            <LotNext lot={head.lot} tag={head.tag} station={station} />
+          </>
+        ) : (
+          act
+        )
+      }
       block={
         <CornerBlock
           cells={[
@@ -53,6 +70,7 @@ export function BenchSheet({
         />
       }
     >
+      {head.card && <TakenDownCard jobId={head.jobId} card={head.card} />}
       {head.edition && editionStations.has(station) && <EditionLine jobId={head.jobId} edition={head.edition} closed={head.closed} />}
       {children}
     </Sheet>

@@ -7,10 +7,11 @@ import { cautionsAt, pullsLine } from "@/core/safety/cautions";
 import { cutaway } from "@/core/schematic/cutaway";
 import type { BeforeBuried } from "@/core/teardown/before-buried";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
+import { screwRing } from "@/core/teardown/screw-ring";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
-import { Key, MainKey } from "@/ui/controls/keys";
+import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { CutawayView } from "@/ui/glyphs/cutaway-view";
 import { ActLesson } from "./act-lesson";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
@@ -19,6 +20,7 @@ import { Cautions } from "./cautions";
 import { GateTraps } from "./gate-traps";
 import { NextLink } from "./next-link";
 import { OtherPiece } from "./other-piece";
+import { ScrewRingView } from "./screw-ring-view";
 import type { ShownWell } from "./shown-well";
 
 export interface ShownStep {
@@ -116,6 +118,7 @@ export function BuildSheet({
     return { assembly, view: cutaway(anatomy, new Map(Object.entries(partTypes)), assembly.id, seated, placing) };
   }, [anatomy, neverOff, partTypes, step, steps]);
   const byId = useMemo(() => new Map(anatomy.positions.map((position) => [position.id, position])), [anatomy]);
+  const ring = step ? screwRing(anatomy, new Map(Object.entries(partTypes)), step) : [];
   const uses = lubricantUse(steps.map((s) => (s.operation.kind === "place" ? s.lubricant : null)));
   const doneCount = steps.filter((s) => s.state === "done").length;
   const listRef = useRef<HTMLOListElement>(null);
@@ -302,6 +305,7 @@ export function BuildSheet({
                   )}
                 </dl>
               )}
+              {ring.length > 0 && <ScrewRingView ring={ring} hereId={step.position?.id ?? null} />}
               {step.operation.tool && <p className="self-start">Tool: {step.operation.tool}</p>}
             </div>
           )}
@@ -340,7 +344,10 @@ export function BuildSheet({
                   type="button"
                   className={`flex min-h-9 w-full items-center gap-2 text-left ${s.operation.id === step?.operation.id ? "bg-ink text-sheet" : ""}`}
                   aria-current={s.operation.id === step?.operation.id ? "step" : undefined}
-                  onClick={() => setChosen(s.operation.id)}
+                  onClick={() => {
+                    setChosen(s.operation.id);
+                    toMainKey();
+                  }}
                 >
                   <span className="num w-8 text-right text-note">{index + 1}</span>
                   <span className={s.state === "done" || s.operation.id === step?.operation.id ? "" : "font-semibold text-brass"}>

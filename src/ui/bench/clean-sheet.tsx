@@ -43,7 +43,6 @@ interface Props {
   readonly modelId: string;
   readonly positions: readonly Position[];
   readonly partTypes: Readonly<Record<string, PartType>>;
-  readonly electric: boolean;
   readonly wells: readonly ShownWell[];
   readonly groups: readonly ShownGroup[];
   readonly plan: CleanPlan;
@@ -225,7 +224,7 @@ export function CleanSheet(props: Props) {
                   at: "clean",
                   method: group.method,
                   types: group.positionIds.flatMap((id) => partTypes[byId.get(id)?.partTypeId ?? ""] ?? []),
-                  electric: props.electric,
+                  electric: head.electric,
                 })}
               />
               {soak && group.soaking.length > 0 && (

@@ -10,6 +10,7 @@ import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { Cautions } from "./cautions";
 import { NextLink } from "./next-link";
 import { sectionWords } from "./section-words";
 
@@ -309,7 +310,7 @@ export function FindSheet({
                 <p>
                   Remedy: {open.remedy}, <span className="num">{open.minutes}</span> min (typical).
                 </p>
-                {open.caution && <p className="alarm">{open.caution} Makers, local rules and licensed practice stand above this.</p>}
+                {open.caution && <Cautions said={[open.caution]} />}
                 {!head.closed && (
                   <div className="flex flex-wrap gap-2">
                     <button

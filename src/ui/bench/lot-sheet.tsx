@@ -9,6 +9,7 @@ import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { useScan } from "@/ui/keys/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { LotProgress, type LotReelPlace } from "./lot-progress";
 
 interface LotReel {
   readonly jobId: number;
@@ -39,12 +40,14 @@ interface Props {
   readonly test: Action<number>;
   readonly settle: Action<void>;
   readonly answer: Action<{ reels: number }>;
+  readonly places: readonly LotReelPlace[];
+  readonly handBack: Action<{ reels: number; left: number }>;
 }
 
 const marks: Record<Verdict, string> = { good: "good", doubtful: "?", bad: "BAD" };
 
 /** A lot worked across its reels: one test or one fault at a time, a press a reel, and the next reel lies there already. */
-export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test, settle, answer }: Props) {
+export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test, settle, answer, places, handBack }: Props) {
   const [work, setWork] = useState<string>(tests[0]?.id ?? "");
   const [chosen, setChosen] = useState<number | null>(null);
   const [last, setLast] = useState<Verdict | null>(null);
@@ -231,6 +234,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
           </table>
         </div>
         <div className="flex flex-col gap-4">
+          <LotProgress lotId={lot.id} customer={lot.customer} reels={places} handBack={handBack} />
           <div>
             <h2>What the rest will want</h2>
             {!needs.length && <p>Nothing proved in any of them yet.</p>}

@@ -45,7 +45,8 @@ export function OtherPiece({ anatomy, partTypes, steps, seat, busy, onOpen }: Pr
       <label className="block text-note" htmlFor="other-piece">
         A few letters
       </label>
-      <input id="other-piece" value={typed} onChange={(event) => setTyped(event.target.value)} autoComplete="off" />
+      {/* biome-ignore lint/a11y/noAutofocus: the key that opened this asked for it */}
+      <input id="other-piece" autoFocus value={typed} onChange={(event) => setTyped(event.target.value)} autoComplete="off" />
       <ul className="mt-1 flex flex-wrap gap-1">
         {pieces.map((position) => (
           <li key={position.id}>

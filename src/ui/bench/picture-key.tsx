@@ -10,12 +10,15 @@ export function PictureKey({
   place,
   photoHash,
   words = "Picture of the joint",
+  edge = false,
 }: {
   head: BenchHead;
   /** Neither a seat nor a well: the reel as it came. */
   place: { readonly positionId?: string; readonly well?: number };
   photoHash: string | null;
   words?: string;
+  /** Along the sheet's edge of a phone, under the thumb: the key alone. */
+  edge?: boolean;
 }) {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
@@ -38,8 +41,8 @@ export function PictureKey({
   };
 
   return (
-    <div className="flex flex-col gap-2">
-      {photoHash && (
+    <div className={edge ? "flex lg:hidden" : "flex flex-col gap-2"}>
+      {photoHash && !edge && (
         // A private picture from this server, of a size made at upload: the image optimiser has nothing to add.
         // biome-ignore lint/performance/noImgElement: see above
         <img src={`/api/photos/${photoHash}`} alt="The joint as it lay" className="max-h-52 border border-ink object-contain" />
@@ -58,7 +61,7 @@ export function PictureKey({
         }}
       />
       <button type="button" className="key" disabled={busy || head.closed} onClick={() => input.current?.click()}>
-        {busy ? "Sending…" : photoHash ? "Another picture" : words}
+        {busy ? "Sending…" : edge ? words : photoHash ? "Another picture" : words}
       </button>
       <Refused message={message} />
     </div>

@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import type { Consent, Estimate, LabourLine, PartLine, PinnedRates } from "@/core/estimate/estimate";
 import { formatMinor, labourPrice } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
@@ -29,6 +29,10 @@ interface Props {
   readonly strike: Action<void>;
   readonly answer: Action<void>;
   readonly decline: Action<void>;
+  readonly ways: ReactNode;
+  /** Parts a way of working foresees though nothing was found; those in the quote already are left out. */
+  readonly foreseen: readonly { readonly positionId: string; readonly words: string }[];
+  readonly foresee: Action<void>;
 }
 
 const consentWords: Record<Consent, string> = {
@@ -51,7 +55,11 @@ export function QuoteSheet({
   strike,
   answer,
   decline,
+  ways,
+  foreseen,
+  foresee,
 }: Props) {
+  const foreseeing = useAct(foresee);
   const { estimate, consent } = quote;
   const striking = useAct(strike);
   const [words, setWords] = useState("");
@@ -143,7 +151,28 @@ export function QuoteSheet({
           <p className="mt-2 text-note">
             Work is priced on the sum of minutes, tax on the net total, half a cent rounded up. Rates as pinned when the reel came in.
           </p>
-          <Refused message={striking.message} />
+          <Refused message={striking.message ?? foreseeing.message} />
+          {foreseen.length > 0 && !head.closed && (
+            <div className="mt-3">
+              <h3>By the way of working, though nothing was found</h3>
+              <ul>
+                {foreseen.map(({ positionId, words: what }) => (
+                  <li key={positionId} className="rule-row flex items-center justify-between gap-2">
+                    {what}
+                    <button
+                      type="button"
+                      className="act-link min-h-10"
+                      aria-label={`Foresee ${what}`}
+                      onClick={() => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
+                    >
+                      foresee
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+          <div className="mt-3">{ways}</div>
         </div>
         <div className="flex flex-col gap-3">
           <div className="border-2 border-ink p-3">

@@ -8,6 +8,8 @@ import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { DeclineForm } from "./decline-form";
+import { type HandBack, HandBackFields, handBackInput } from "./hand-back-fields";
+import { type ShownTime, StationTimes } from "./station-times";
 
 interface Props {
   readonly head: BenchHead;
@@ -25,6 +27,12 @@ interface Props {
   readonly blocks: readonly { code: string; message: string; positionId?: string }[];
   readonly brought: readonly { id: string; words: string; given: boolean }[];
   readonly nextOn: string;
+  /** What is due when, by component, in words. */
+  readonly due: readonly { readonly id: string; readonly words: string }[];
+  readonly times: readonly ShownTime[];
+  readonly correct: Action<void>;
+  /** How a closed one was handed back, in words; empty while it is here. */
+  readonly handedBack: string;
   readonly ready: Action<void>;
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
@@ -46,12 +54,16 @@ export function ReturnSheet({
   blocks,
   brought,
   nextOn,
+  due,
+  times,
+  correct,
+  handedBack,
   ready,
   tick,
   leaveOut,
   handBack,
 }: Props) {
-  const [signedBy, setSignedBy] = useState(customer);
+  const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
   const readying = useAct(ready);
   const ticking = useAct(tick);
   const closing = useAct(handBack);
@@ -69,7 +81,7 @@ export function ReturnSheet({
             Report
           </a>
         ) : hangs ? (
-          <MainKey busy={closing.busy} words="Hand it back" onPress={() => closing.press({ jobId: head.jobId, signedBy })}>
+          <MainKey busy={closing.busy} words="Hand it back" onPress={() => closing.press({ jobId: head.jobId, ...handBackInput(hand) })}>
             Hand it back
           </MainKey>
         ) : (
@@ -84,6 +96,7 @@ export function ReturnSheet({
       <div className="grid gap-8 lg:grid-cols-3">
         <section>
           <h2>{head.closed ? "Handed back" : "What still keeps it"}</h2>
+          {handedBack && <p>{handedBack}</p>}
           {!head.closed && !blocks.length && (
             <p className="mt-2">
               {putRightMinor === null
@@ -99,6 +112,9 @@ export function ReturnSheet({
               </li>
             ))}
           </ul>
+          <div className="mt-4">
+            <StationTimes jobId={head.jobId} closed={head.closed} times={times} correct={correct} />
+          </div>
         </section>
         <section className="flex flex-col gap-3">
           <h2>Came with it</h2>
@@ -118,6 +134,11 @@ export function ReturnSheet({
           <Refused message={ticking.message} />
           <p>Back the drag off for storage, wipe, a film of oil on bare metal.</p>
           <p>Next service: {nextOn}</p>
+          <ul className="text-note">
+            {due.map(({ id, words }) => (
+              <li key={id}>{words}</li>
+            ))}
+          </ul>
         </section>
         <section className="flex flex-col gap-3">
           <div className="border-2 border-ink p-3">
@@ -139,14 +160,18 @@ export function ReturnSheet({
             </p>
           )}
           {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
-          {!head.closed && (
-            <Field label="Taken by" error={closing.fields.signedBy}>
-              {(field) => <input {...field} value={signedBy} onChange={(event) => setSignedBy(event.target.value)} autoComplete="off" />}
-            </Field>
-          )}
+          {!head.closed && <HandBackFields value={hand} errors={closing.fields} onChange={setHand} />}
           <a className="key" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
             {head.closed ? "Report" : "Report as it stands"}
           </a>
+          <div className="flex gap-2">
+            <a className="key key-small flex-1" href={`/bench/${head.tag}/short.pdf`} target="_blank" rel="noreferrer">
+              In short
+            </a>
+            <a className="key key-small flex-1" href={`/bench/${head.tag}/service.ics`}>
+              Dates as a calendar
+            </a>
+          </div>
           <Link className="key" href={`/ledger/reel/${reelId}`}>
             The reel's history
           </Link>

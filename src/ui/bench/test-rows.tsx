@@ -6,11 +6,13 @@ import { againstRecord, type ModelRecord } from "@/core/proving/model-record";
 import type { TestId, TestSpec, Verdict } from "@/core/proving/protocol";
 import { instrumentFor, torqueWords } from "@/core/proving/read-trace";
 import type { TraceSample } from "@/core/proving/trace";
+import { cautionsAt } from "@/core/safety/cautions";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
+import { Cautions } from "./cautions";
 import { InstrumentPanel, type InstrumentReading } from "./instrument-panel";
 import { NextLink } from "./next-link";
 
@@ -229,7 +231,12 @@ export function TestRows({
                     {test.takesLineRadius && Number.isFinite(shown) && radiusMm > 0 && (
                       <p>{torqueWords(shown, radiusMm)}, the same at any line radius.</p>
                     )}
-                    {test.caution && <p className="alarm mt-2">{test.caution}</p>}
+                    <Cautions
+                      said={[
+                        ...cautionsAt({ at: "test", pullsLine: false, electric: head.electric }),
+                        ...(test.caution ? [test.caution] : []),
+                      ]}
+                    />
                   </div>
                   <div>
                     <div className="flex items-end gap-4">

@@ -7,7 +7,7 @@ import type { Choice } from "@/core/schools/schools";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
-import { Key, MainKey } from "@/ui/controls/keys";
+import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { Cautions } from "./cautions";
@@ -31,7 +31,6 @@ interface Props {
   readonly laying: Choice<"layingOut">;
   /** Why some of the reel stays together; empty when all of it comes apart. */
   readonly stays: string;
-  readonly electric: boolean;
   readonly inPlace: readonly { readonly positionId: string; readonly reason: string }[];
   readonly wells: readonly ShownWell[];
   readonly take: Action<{ well: number }>;
@@ -52,7 +51,6 @@ export function TraySheet({
   pull,
   laying,
   stays,
-  electric,
   inPlace,
   wells,
   take,
@@ -118,6 +116,9 @@ export function TraySheet({
               Will not come
             </Key>
           )}
+          {wells.length > 0 && !head.closed && (
+            <PictureKey head={head} place={{ positionId: wells.at(-1)!.positionId }} photoHash={null} words="Picture" edge />
+          )}
           <Key
             shortcut="u"
             words="Undo the last"
@@ -146,7 +147,7 @@ export function TraySheet({
               {next.hides && <p>It clings or hides: look for it on the part above.</p>}
               {next.inPlace && <p>Usually served in place: press “Will not come”.</p>}
               {type.thread === "left" && <p className="font-semibold">Left-hand thread.</p>}
-              <Cautions said={cautionsAt({ at: "strip", position: next, type, electric })} />
+              <Cautions said={cautionsAt({ at: "strip", position: next, type, electric: head.electric })} />
               {stuck && (
                 <StuckPanel
                   key={next.id}
@@ -171,7 +172,10 @@ export function TraySheet({
                   type="button"
                   className="min-h-10 w-full text-left font-semibold text-brass aria-pressed:text-ink"
                   aria-pressed={id === nextId}
-                  onClick={() => setChosen(id)}
+                  onClick={() => {
+                    setChosen(id);
+                    toMainKey();
+                  }}
                 >
                   {byId.get(id)?.name}
                 </button>

@@ -36,3 +36,6 @@ export function Key({ children, onPress, busy, disabled, shortcut, words, label,
 export function MainKey(props: Omit<KeyProps, "shortcut">) {
   return <Key {...props} shortcut=" " className={`key-main ${props.className ?? ""}`} />;
 }
+
+/** Gives the keyboard back to the main act after something was chosen for it, so that the space bar does it. */
+export const toMainKey = (): void => document.querySelector<HTMLElement>(".key-main")?.focus();

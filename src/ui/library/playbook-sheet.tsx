@@ -3,11 +3,13 @@ import { useState } from "react";
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import { actWords, editOperation, freeOperationId, removeOperation } from "@/core/anatomy/draft";
 import { type Anatomy, type Operation, operationKinds, operationSchema, type PartType } from "@/core/anatomy/types";
+import type { Station } from "@/core/intake/job-kinds";
 import { buildOrder } from "@/core/teardown/build-order";
 import type { LearnedMinutes } from "@/core/teardown/learned-minutes";
 import { removalOrder } from "@/core/teardown/removal-order";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
+import { stationNames } from "@/ui/bench/stations-words";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
@@ -20,6 +22,8 @@ interface Props extends ModelProps {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly learned: readonly LearnedMinutes[];
+  /** What the stations usually take with this model here. */
+  readonly stations: readonly { readonly station: Station; readonly minutes: number; readonly jobs: number }[];
   readonly save: Action<{ number: number }>;
   readonly putIn: Action<{ number: number }>;
 }
@@ -37,7 +41,7 @@ const kindWordsOfActs: Record<Operation["kind"], string> = {
 };
 
 /** How this shop rebuilds the model: every act in its computed order with its cautions, traps, tools and minutes. */
-export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, save, putIn }: Props) {
+export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, save, putIn }: Props) {
   const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
   const { draft, types, change } = drafting;
   const [editionId, setEditionId] = useState(anatomy.editions[0]?.id ?? null);
@@ -91,6 +95,8 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
               <span className="num">{Math.round(known)}</span> min for the acts whose time is known.
             </>
           )}
+          {stations.length > 0 &&
+            ` Usual here: ${stations.map(({ station, minutes, jobs }) => `${stationNames[station]} ${Math.round(minutes)} min (${jobs} jobs)`).join(", ")}.`}
         </span>
       </div>
       <Refused message={taking.message} />

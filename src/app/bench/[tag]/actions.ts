@@ -1,7 +1,9 @@
 "use server";
 import { z } from "zod";
+import { stations } from "@/core/intake/job-kinds";
 import { testIdSchema, verdicts } from "@/core/proving/protocol";
 import { traceSchema } from "@/core/proving/trace";
+import { schoolIds } from "@/core/schools/schools";
 import { wellVerdicts } from "@/core/teardown/verdicts";
 import { doStep, failGate, openAgain, skipStep, undoStep } from "@/data/build";
 import { chooseEdition } from "@/data/choose-edition";
@@ -12,12 +14,16 @@ import { recordObservation, skipTest } from "@/data/observations";
 import { addNeed } from "@/data/orders";
 import { learn, learnAct } from "@/data/playbook";
 import { recordAnswer, setQuotePart } from "@/data/quotes";
-import { closeJob, markReady, tickBrought } from "@/data/returns";
+import { closeJob, markReady, noteTold, tickBrought } from "@/data/returns";
+import { correctStationTime } from "@/data/station-time";
 import { fitFromDonor, fitFromStock, returnToStock } from "@/data/stock";
+import { takeDown } from "@/data/taken-down";
 import { leaveOut, noteWell, putBackLast, serveInPlace, takeParts } from "@/data/tray";
 import { wantInstead, wantKit } from "@/data/wanted-part";
+import { setWay } from "@/data/ways";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
+import { handBackSchema } from "../hand-back.schema";
 
 const jobId = z.number().int().positive();
 const seat = z.object({ jobId, positionId: z.string().min(1).max(60) });
@@ -373,9 +379,53 @@ export async function tickItem(press: Press) {
 const close = defineAction({
   name: "close",
   permission: "counter",
-  input: z.object({ jobId, signedBy: z.string().trim().min(2, "Who took it? Write a name.").max(80, "At most 80 characters.") }),
-  run: (ctx, input) => closeJob(ctx, input.jobId, input.signedBy),
+  input: handBackSchema.extend({ jobId }),
+  run: (ctx, { jobId: id, signedBy, ...noted }) => closeJob(ctx, id, signedBy, noted),
 });
 export async function handBack(press: Press) {
   return close(press);
+}
+
+const read = defineAction({
+  name: "taken-down",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => takeDown(ctx, input.jobId),
+});
+export async function readCard(press: Press) {
+  return read(press);
+}
+
+const minutes = defineAction({
+  name: "station-minutes",
+  permission: "bench",
+  input: z.object({
+    jobId,
+    station: z.enum(stations),
+    minutes: z.number("Type the minutes.").min(0, "None or more.").max(6000, "At most 100 hours.").nullable(),
+  }),
+  run: (ctx, input) => correctStationTime(ctx, input.jobId, input.station, input.minutes),
+});
+export async function correctMinutes(press: Press) {
+  return minutes(press);
+}
+
+const way = defineAction({
+  name: "way",
+  permission: "bench",
+  input: z.object({ jobId, scope: z.enum(["job", "customer"]), school: z.enum(schoolIds), choice: z.string().max(40).nullable() }),
+  run: (ctx, input) => setWay(ctx, input.jobId, input.scope, input.school, input.choice),
+});
+export async function chooseWay(press: Press) {
+  return way(press);
+}
+
+const told = defineAction({
+  name: "told-to-fetch",
+  permission: "counter",
+  input: z.object({ jobId }),
+  run: (ctx, input) => noteTold(ctx, input.jobId),
+});
+export async function toldToFetch(press: Press) {
+  return told(press);
 }

@@ -1,15 +1,18 @@
 import { notFound, redirect } from "next/navigation";
+import { isElectric } from "@/core/safety/cautions";
 import { moveWords } from "@/core/schedule/whose-move";
 import type { Db } from "@/data/database";
 import { editionOfReel } from "@/data/editions";
-import { findJobByTag, type Job } from "@/data/jobs";
+import { findJobByTag, type Job, listJobsOfLot } from "@/data/jobs";
+import { findLot } from "@/data/lots";
 import { machineOf } from "@/data/machine";
 import { getModelVersion, type ModelVersion } from "@/data/models";
 import { moveOf } from "@/data/rack";
+import { takenDownCard } from "@/data/taken-down";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
-import { dayWords } from "@/ui/dates";
+import { dateWords, dayWords } from "@/ui/dates";
 import { getDb } from "../../server";
-import { chooseReelEdition } from "./actions";
+import { chooseReelEdition, readCard } from "./actions";
 
 export interface Bench {
   readonly job: Job;
@@ -34,6 +37,18 @@ function shownEdition(db: Db, job: Job): BenchHead["edition"] {
   };
 }
 
+function shownLot(db: Db, job: Job): BenchHead["lot"] {
+  const lot = job.lotId === null ? null : findLot(db, job.lotId);
+  if (!lot) return null;
+  const reels = listJobsOfLot(db, lot.id).map(({ tag, mark, station }) => ({ tag, mark, station }));
+  return { id: lot.id, name: lot.name, reels };
+}
+
+function shownCard(db: Db, job: Job): BenchHead["card"] {
+  const card = takenDownCard(db, job, new Date().toISOString());
+  return card && { ...card, last: `${dateWords(card.lastOn)} by ${card.person}`, read: readCard };
+}
+
 /** The job of a tag in the address; a tag written another way is sent to its own address. */
 export async function loadBench({ params }: StationProps): Promise<Bench> {
   const tag = decodeURIComponent((await params).tag);
@@ -42,9 +57,10 @@ export async function loadBench({ params }: StationProps): Promise<Bench> {
   if (!("job" in found)) notFound();
   const { job } = found;
   if (job.tag !== tag) redirect(`/bench/${job.tag}`);
+  const version = machineOf(db, job);
   return {
     job,
-    version: machineOf(db, job),
+    version,
     head: {
       jobId: job.id,
       tag: job.tag,
@@ -54,7 +70,10 @@ export async function loadBench({ params }: StationProps): Promise<Bench> {
       moveWords: job.closedAt ? "handed back" : moveWords[moveOf(db, job)],
       promised: dayWords(job.promisedOn),
       closed: job.closedAt !== null,
+      electric: isElectric(version.partTypes.values()),
       edition: shownEdition(db, job),
+      lot: shownLot(db, job),
+      card: shownCard(db, job),
     },
   };
 }

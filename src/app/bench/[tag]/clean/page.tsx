@@ -1,4 +1,3 @@
-import { isElectric } from "@/core/safety/cautions";
 import { getCleaning, listSoaks } from "@/data/cleaning";
 import { listWells } from "@/data/tray";
 import { CleanSheet } from "@/ui/bench/clean-sheet";
@@ -21,7 +20,6 @@ export default async function CleanPage(props: StationProps) {
       modelId={version.model.id}
       positions={version.anatomy.positions}
       partTypes={Object.fromEntries(version.partTypes)}
-      electric={isElectric(version.partTypes.values())}
       wells={listWells(db, job.id)}
       groups={cleaning.groups}
       plan={cleaning.plan}

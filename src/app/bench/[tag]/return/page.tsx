@@ -1,25 +1,37 @@
-import { DateTime } from "luxon";
+import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { broughtWith } from "@/core/intake/lists";
+import { componentServices } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
 import { claimsOf } from "@/data/diagnosis";
 import { knowledgeOf } from "@/data/knowledge";
 import { costToPutRight, getBill } from "@/data/quotes";
-import { handBackBlocks } from "@/data/returns";
+import { handBackBlocks, handBackNote } from "@/data/returns";
+import { listStationTimes } from "@/data/station-time";
 import { ClaimsPanel } from "@/ui/bench/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return-sheet";
-import { dateWords } from "@/ui/dates";
+import { dateWords, monthsAfter } from "@/ui/dates";
 import { getDb, today } from "../../../server";
-import { answerLook, handBack, hangReady, leavePartOut, sendBackUnrepaired, tickItem } from "../actions";
+import { answerLook, correctMinutes, handBack, hangReady, leavePartOut, sendBackUnrepaired, tickItem } from "../actions";
 import { loadBench, type StationProps } from "../bench";
 
 export const metadata = { title: "Return" };
 
+const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<typeof handBackNote>): string =>
+  [
+    signedBy && `Taken by ${signedBy}.`,
+    paidBy && `Paid: ${paidWords[paidBy]}${paidNote ? ` (${paidNote})` : ""}.`,
+    oldParts && `Old parts: ${oldPartsWords[oldParts]}.`,
+  ]
+    .filter(Boolean)
+    .join(" ");
+
 export default async function ReturnPage(props: StationProps) {
-  const { head, job } = await loadBench(props);
+  const { head, job, version } = await loadBench(props);
   const db = getDb();
   const check = job.kind === "purchase-check";
   const claims = claimsOf(db, job);
-  const next = nextService({ water: job.intake.water, tripsPerYear: job.intake.tripsPerYear });
+  const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };
+  const next = nextService(use);
   return (
     <ReturnSheet
       head={head}
@@ -44,11 +56,16 @@ export default async function ReturnPage(props: StationProps) {
       }
       blocks={job.closedAt ? [] : handBackBlocks(db, job)}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
-      nextOn={`${dateWords(
-        DateTime.fromISO(job.closedAt ?? today())
-          .plus({ months: next.months })
-          .toISO()!,
-      )} (${next.because}; rule of thumb)`}
+      nextOn={`${dateWords(monthsAfter(job.closedAt ?? today(), next.months))} (${next.because}; rule of thumb)`}
+      due={componentServices(version.partTypes.values(), use)
+        .filter(({ id }) => id !== "whole")
+        .map(({ id, component, what, months }) => ({
+          id,
+          words: `${component}: ${what}, by ${dateWords(monthsAfter(job.closedAt ?? today(), months))}`,
+        }))}
+      times={listStationTimes(db, job.id)}
+      correct={correctMinutes}
+      handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
       ready={hangReady}
       tick={tickItem}
       leaveOut={leavePartOut}

@@ -1,4 +1,3 @@
-import { isElectric } from "@/core/safety/cautions";
 import { schoolInForce } from "@/core/schools/schools";
 import { listLooseParts } from "@/data/loose-parts";
 import { getQuote } from "@/data/quotes";
@@ -41,7 +40,6 @@ export default async function StripPage(props: StationProps) {
       pull={nextPull(db, job)}
       laying={schoolInForce("layingOut", schoolsOf(db, job)).choice}
       stays={stripPlanOf(db, job, version).because}
-      electric={isElectric(version.partTypes.values())}
       inPlace={listInPlace(db, job.id)}
       wells={listWells(db, job.id)}
       take={takePartsOff}

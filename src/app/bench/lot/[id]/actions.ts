@@ -1,8 +1,10 @@
 "use server";
 import { z } from "zod";
 import { answerLot } from "@/data/lots";
+import { closeLot } from "@/data/returns";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../../server";
+import { handBackSchema } from "../../hand-back.schema";
 
 const answer = defineAction({
   name: "answer-lot",
@@ -16,4 +18,14 @@ const answer = defineAction({
 });
 export async function answerWholeLot(press: Press) {
   return answer(press);
+}
+
+const close = defineAction({
+  name: "close-lot",
+  permission: "counter",
+  input: handBackSchema.extend({ lotId: z.number().int().positive() }),
+  run: (ctx, { lotId, signedBy, ...noted }) => closeLot(ctx, lotId, signedBy, noted),
+});
+export async function handBackReady(press: Press) {
+  return close(press);
 }

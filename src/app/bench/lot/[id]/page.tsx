@@ -8,10 +8,11 @@ import { findLot } from "@/data/lots";
 import { findModel, getCurrentModelVersion } from "@/data/models";
 import { listObservations } from "@/data/observations";
 import { getQuote } from "@/data/quotes";
+import { listStationTimes } from "@/data/station-time";
 import { LotSheet } from "@/ui/bench/lot-sheet";
 import { getDb } from "../../../server";
 import { recordTest, settleSuspect } from "../../[tag]/actions";
-import { answerWholeLot } from "./actions";
+import { answerWholeLot, handBackReady } from "./actions";
 
 export const metadata = { title: "Lot" };
 
@@ -70,6 +71,13 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
       test={recordTest}
       settle={settleSuspect}
       answer={answerWholeLot}
+      places={jobs.map((job) => ({
+        tag: job.tag,
+        mark: job.mark,
+        station: job.station,
+        minutes: listStationTimes(db, job.id).reduce((sum, { minutes }) => sum + minutes, 0),
+      }))}
+      handBack={handBackReady}
     />
   );
 }

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { partsByAge } from "@/core/history/parts-by-age";
 import { formatMinor } from "@/core/money/money";
 import { protocolFor } from "@/core/proving/protocol";
 import { listDonorSeats, listPiecesOfDonor } from "@/data/donors";
@@ -9,12 +10,14 @@ import { listJobsOfReel } from "@/data/jobs";
 import { faultOf } from "@/data/knowledge";
 import { findModel } from "@/data/models";
 import { listObservations } from "@/data/observations";
+import { dueOfReel } from "@/data/reel-history";
 import { findReel } from "@/data/reels";
 import { HistoryChart } from "@/ui/charts/history-chart";
-import { dateWords } from "@/ui/dates";
+import { dateWords, monthsAfter } from "@/ui/dates";
+import { ReelTimeline } from "@/ui/ledger/reel-timeline";
 import { ScrapForm } from "@/ui/ledger/scrap-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { getDb } from "../../../server";
+import { getDb, today } from "../../../server";
 import { scrapForParts } from "../../actions";
 
 export const metadata = { title: "Reel" };
@@ -37,6 +40,12 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   const protocol = protocolFor(findModel(db, reel.modelId)!.family);
   const given = listPiecesOfDonor(db, reel.id);
   const oldestFirst = [...visits].reverse();
+  const due = dueOfReel(db, reel.id, monthsAfter);
+  const ages = partsByAge(
+    visits.flatMap(({ job, fitted }) =>
+      fitted.map((part) => ({ seat: part.positionName, on: (job.closedAt ?? job.openedAt).slice(0, 10) })),
+    ),
+  );
   return (
     <Sheet
       fill
@@ -54,6 +63,32 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
       <h1>
         {reel.modelName}, {reel.hand} hand
       </h1>
+      {visits.length > 0 && (
+        <ReelTimeline
+          today={today()}
+          visits={oldestFirst.map(({ job }) => ({
+            tag: job.tag,
+            on: job.openedAt.slice(0, 10),
+            words: dateWords(job.openedAt),
+            open: job.closedAt === null,
+          }))}
+          due={due.map(({ id, on, component }) => ({ id, on, words: `${component} ${dateWords(on)}` }))}
+        />
+      )}
+      <p className="flex flex-wrap gap-2">
+        <a className="key key-small" href={`/ledger/reel/${reel.id}/history.pdf`} target="_blank" rel="noreferrer">
+          History on paper
+        </a>
+        <a className="key key-small" href={`/ledger/reel/${reel.id}/history.json`}>
+          History as a file
+        </a>
+      </p>
+      {ages.length > 0 && (
+        <p className="mt-2">
+          New parts by age: {ages.map(({ seat, on, times }) => `${seat} ${dateWords(on)}${times > 1 ? `, ${times} times` : ""}`).join("; ")}
+          . The rest is as old as nobody here knows.
+        </p>
+      )}
       {oldestFirst.length > 1 && (
         <div className="my-3 max-w-4xl">
           <HistoryChart

@@ -1,4 +1,5 @@
 import { listLearnedMinutes } from "@/data/playbook";
+import { usualStationMinutes } from "@/data/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
 import { putLearnedMinutesIn, saveModelVersion } from "../../actions";
 import { loadModel, type ModelPageProps } from "../model";
@@ -13,6 +14,7 @@ export default async function PlaybookPage(props: ModelPageProps) {
       {...leaf}
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
+      stations={usualStationMinutes(db, model.id)}
       learned={listLearnedMinutes(db, model.id)}
       save={saveModelVersion}
       putIn={putLearnedMinutesIn}

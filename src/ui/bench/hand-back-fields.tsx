@@ -1,0 +1,58 @@
+import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
+
+export interface HandBack {
+  readonly signedBy: string;
+  readonly paidBy: string;
+  readonly paidNote: string;
+  readonly oldParts: string;
+}
+
+const none = { "": "not said" } as const;
+
+/** Who took it, how it was paid (a note, no card is handled here), and what became of the old parts. */
+export function HandBackFields({
+  value,
+  errors,
+  onChange,
+}: {
+  value: HandBack;
+  errors: Readonly<Record<string, string>>;
+  onChange: (value: HandBack) => void;
+}) {
+  return (
+    <>
+      <TextField label="Taken by" value={value.signedBy} error={errors.signedBy} onType={(signedBy) => onChange({ ...value, signedBy })} />
+      <div className="grid grid-cols-2 gap-2">
+        <ChoiceField
+          label="Paid"
+          of={{ ...none, ...paidWords }}
+          value={value.paidBy}
+          error={errors.paidBy}
+          onChoose={(paidBy) => onChange({ ...value, paidBy })}
+        />
+        <TextField
+          label="Note of the payment"
+          value={value.paidNote}
+          error={errors.paidNote}
+          onType={(paidNote) => onChange({ ...value, paidNote })}
+        />
+      </div>
+      <ChoiceField
+        label="Old parts"
+        of={{ ...none, ...oldPartsWords }}
+        value={value.oldParts}
+        error={errors.oldParts}
+        onChoose={(oldParts) => onChange({ ...value, oldParts })}
+      />
+    </>
+  );
+}
+
+/** What is sent of it: what was not said is nothing. */
+export const handBackInput = ({ signedBy, paidBy, paidNote, oldParts }: HandBack) => ({
+  signedBy,
+  paidBy: paidBy || null,
+  paidNote,
+  oldParts: oldParts || null,
+});

@@ -1,0 +1,43 @@
+"use client";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+
+export interface ShownCard {
+  readonly last: string;
+  readonly off: string;
+  readonly soaking: string;
+  readonly waiting: string;
+  readonly said: string;
+  readonly next: string;
+  readonly read: Action<void>;
+}
+
+/** A reel taken down again after weeks: one card with what is off, soaking, waited for, what the customer said, and the next move. */
+export function TakenDownCard({ jobId, card }: { jobId: number; card: ShownCard }) {
+  const act = useAct(card.read);
+  return (
+    <section aria-label="Taken down again" className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 border-2 border-ink p-3">
+      <h2 className="col-span-2">Taken down again: last touched {card.last}</h2>
+      {(
+        [
+          ["Off", card.off],
+          ["In the bath", card.soaking],
+          ["Waits for", card.waiting],
+          ["The customer said", `“${card.said}”`],
+          ["Next move", card.next],
+        ] as const
+      ).map(([label, words]) => (
+        <p key={label} className="contents">
+          <span className="text-note">{label}</span>
+          <strong>{words}</strong>
+        </p>
+      ))}
+      <Refused message={act.message} />
+      <Key className="key-small mt-2 justify-self-start" busy={act.busy} onPress={() => act.press({ jobId })}>
+        Read: go on
+      </Key>
+    </section>
+  );
+}

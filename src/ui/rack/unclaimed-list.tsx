@@ -1,0 +1,51 @@
+"use client";
+import Link from "next/link";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+
+interface Props {
+  readonly reels: readonly {
+    readonly jobId: number;
+    readonly tag: string;
+    readonly reel: string;
+    readonly customer: string;
+    readonly phone: string;
+    readonly readyOn: string;
+    readonly toldOn: string | null;
+  }[];
+  readonly told: Action<void>;
+}
+
+/** Reels that hang ready and nobody fetches: whom to call, and when somebody did last. */
+export function UnclaimedList({ reels, told }: Props) {
+  const act = useAct(told);
+  return (
+    <section aria-label="Not fetched" className="mt-3">
+      <h2>Ready for two weeks and not fetched</h2>
+      <Refused message={act.message} />
+      <ul>
+        {reels.map((one) => (
+          <li key={one.jobId} className="rule-row flex flex-wrap items-center gap-x-4">
+            <Link className="act-link num inline-flex min-h-10 items-center" href={`/bench/${one.tag}/return`}>
+              {one.tag}
+            </Link>
+            <span>
+              {one.customer}, <span className="num">{one.phone || "no number in the book"}</span>: {one.reel}, ready since {one.readyOn}
+              {one.toldOn ? `, told ${one.toldOn}` : ", not told yet"}
+            </span>
+            <Key
+              className="key-small ml-auto"
+              busy={act.busy}
+              label={`Told ${one.customer} today`}
+              onPress={() => act.press({ jobId: one.jobId })}
+            >
+              Told today
+            </Key>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

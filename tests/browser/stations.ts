@@ -1,0 +1,47 @@
+import type { Context } from "@/data/context";
+import { openDatabase } from "@/data/database";
+import { ensureFirstPerson } from "@/data/people";
+import type { Person, Server } from "./bench";
+
+/** Work on a server's own data beside it, as a second program on the same file. */
+export function onTheData<T>(server: Server, work: (ctx: Context) => T): T {
+  const db = openDatabase(server.data);
+  try {
+    return db.transaction(() => work({ db, person: ensureFirstPerson(db), now: new Date().toISOString() }))();
+  } finally {
+    db.close();
+  }
+}
+
+/** Takes everything off by the space bar, stacks by their own key. */
+export async function stripAll(person: Person): Promise<void> {
+  for (let presses = 0; presses < 80; presses++) {
+    const next = await person.mainKey();
+    if (next.startsWith("On to Clean")) return;
+    if (/in one pull/.test(await person.read())) {
+      await person.key("g");
+      await person.driver.wait(async () => (await person.mainKey()) !== next, 15_000, `nothing came of the pull at "${next}"`);
+      await person.rest(60);
+    } else await person.space();
+  }
+  throw new Error(`It does not come apart. The page says:\n${await person.read()}`);
+}
+
+/** Every bath and every group by hand, all counted back, by the space bar. */
+export async function cleanAll(person: Person): Promise<void> {
+  for (let presses = 0; presses < 24; presses++) {
+    if ((await person.mainKey()).startsWith("On to Parts")) return;
+    await person.space();
+  }
+  throw new Error(`It does not get clean. The page says:\n${await person.read()}`);
+}
+
+/** The way back by the space bar. @param at what else is done when a step is reached, before its press; true when it was done there. */
+export async function buildAll(person: Person, at: (heading: string) => Promise<boolean> = async () => false): Promise<void> {
+  for (let presses = 0; presses < 140; presses++) {
+    if ((await person.mainKey()).startsWith("On to Prove")) return;
+    const heading = await person.driver.executeScript<string>("return document.querySelector('h1')?.innerText ?? ''");
+    if (!(await at(heading))) await person.space();
+  }
+  throw new Error(`It does not go together. The page says:\n${await person.read()}`);
+}

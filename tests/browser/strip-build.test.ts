@@ -1,0 +1,243 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import ICAL from "ical.js";
+import { Key } from "selenium-webdriver";
+import { afterAll, describe, expect, it } from "vitest";
+import { openJob } from "@/data/jobs";
+import { setBin } from "@/data/stock";
+import { atTheBench, type Person, type Server } from "./bench";
+import { buildAll, cleanAll, onTheData, stripAll } from "./stations";
+
+let server: Server;
+let person: Person;
+const folder = mkdtempSync(join(tmpdir(), "zorbek-strip-"));
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const open = (modelId: string, serial: string): string =>
+  onTheData(
+    server,
+    (ctx) =>
+      openJob(ctx, {
+        customer: { id: 1 },
+        modelId,
+        serial,
+        hand: "right",
+        complaint: "its year's service",
+        intake: {
+          complaints: ["service"],
+          water: "salt",
+          tripsPerYear: 24,
+          conditions: [],
+          life: [],
+          conditionNote: "",
+          dragWish: "greased",
+          handleHole: "as-found",
+        },
+        brought: [],
+        limitMinor: 100_000,
+        wantedOn: null,
+        promisedOn: new Date().toISOString().slice(0, 10),
+      }).tag,
+  );
+const wells = (tag: string) =>
+  server.value<number>("SELECT count(*) FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?)", tag);
+const state = (tag: string, operation: string) =>
+  server.value<string | undefined>(
+    "SELECT state FROM build_step WHERE operation_id = ? AND job_id = (SELECT id FROM job WHERE tag = ?)",
+    operation,
+    tag,
+  );
+
+describe("a star drag reel, apart and together by the keyboard alone", () => {
+  let tag = "";
+
+  it("comes apart: one taken out of turn by a few letters, stacks in one pull, the caution said before the act", async () => {
+    tag = open("skerry-30", "KEYS 1");
+    await person.go(`/bench/${tag}/strip`);
+    await person.sees("into well 1");
+    await person.tabTo("Another came off first?");
+    await person.keys("foot screw, f");
+    await person.tabTo("Foot screw, front");
+    await person.keys(Key.ENTER);
+    await person.sees("Foot screw, front into well 1");
+    // The focus is back on the main act: the space bar takes it.
+    await person.keys(" ");
+    await person.sees("into well 2");
+    await person.tabTo("Another came off first?");
+    await person.keys(Key.chord(Key.CONTROL, "a"), Key.BACK_SPACE, "dog spring");
+    await person.tabTo("Dog spring");
+    await person.keys(Key.ENTER);
+    await person.sees("The dog spring flies");
+    await person.sees("Makers' instructions, local codes and licensed practice stand above this.");
+    await person.go(`/bench/${tag}/strip`);
+    await stripAll(person);
+    expect(wells(tag)).toBe(54);
+    expect(
+      server.value(
+        "SELECT max(n) FROM (SELECT count(*) AS n FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?) GROUP BY pulled_with)",
+        tag,
+      ),
+    ).toBeGreaterThanOrEqual(5);
+  });
+
+  it("shows the hazards of each bath at the bath", async () => {
+    await person.go(`/bench/${tag}/clean`);
+    await person.sees("no flame or hot surface near; oily rags into a closed metal bin");
+    await cleanAll(person);
+  });
+
+  it("refuses what would be built in wrong: order, keyed for eared, the long screw left for the short hole, the stack nested", async () => {
+    await person.go(`/bench/${tag}/build`);
+    await person.sees("go in the other way round than they came off; no order has fewer");
+    const seen = new Set<string>();
+    const once = (what: string) => !seen.has(what) && Boolean(seen.add(what));
+    await buildAll(person, async (heading) => {
+      if (heading === "Fit Bridge" && once("order")) {
+        // The main gear before what belongs under it.
+        await person.tabTo("Fit Main gear");
+        await person.keys(Key.ENTER);
+        await person.sees("Main gear");
+        await person.keys(" ");
+        await person.sees("It goes in before this one and cannot be reached afterwards.");
+        expect(state(tag, "place-main-gear")).toBeUndefined();
+        await person.tabTo("Fit Bridge");
+        await person.keys(Key.ENTER);
+        return true;
+      }
+      if (heading === "Fit Keyed washer, low" && once("swapped")) {
+        await person.key("w");
+        await person.keys("eared");
+        await person.tabTo("Eared washer");
+        await person.keys(Key.ENTER);
+        await person.sees("Do not fit it here.");
+        await person.sees("takes a keyed washer");
+        await person.key("w");
+        return true;
+      }
+      if (heading === "Fit Head plate screw, top" && once("screw")) {
+        // A short one lies in the long one's well: the long one went into the foot.
+        await person.key("w");
+        await person.keys("foot screw, r");
+        await person.tabTo("Foot screw, rear");
+        await person.keys(Key.ENTER);
+        await person.sees("Do not fit it here.");
+        await person.sees("was said to be in already");
+        await person.tabTo("Open Foot screw, rear again");
+        await person.keys(Key.ENTER);
+        await person.sees("Fit Foot screw, rear");
+        expect(state(tag, "place-foot-screw-rear")).toBeUndefined();
+        return true;
+      }
+      if (heading.startsWith("Gate: The star takes the drag") && once("nested")) {
+        await person.key("x");
+        await person.sees("Stop. It did not pass");
+        await person.tabTo("It was this, open it again: Tension washers");
+        await person.keys(Key.ENTER);
+        await person.sees("Fit Tension washer");
+        expect(state(tag, "gate-star")).toBeUndefined();
+        expect(state(tag, "place-star")).toBeUndefined();
+        return true;
+      }
+      if (heading === "Fit Star" && once("look")) await person.sees("Look once more, this covers them: 2");
+      return false;
+    });
+    expect([...seen].sort()).toEqual(["look", "nested", "order", "screw", "swapped"]);
+    expect(server.value("SELECT count(*) FROM build_step WHERE state = 'done' AND job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(
+      68,
+    );
+  });
+
+  it("remembers what failed the gate, for the next such reel", async () => {
+    const cause = server.value<string>(
+      "SELECT json_extract(detail, '$.operation') FROM journal WHERE action = 'step-undone' AND json_extract(detail, '$.gate') = 'gate-star'",
+    );
+    expect(cause).toMatch(/^place-tension/);
+  });
+});
+
+describe("a spinning reel, with a washer lost in the bath", () => {
+  let tag = "";
+  let modelId = "";
+
+  it("comes apart by the keyboard, and the bath gives one part less back than went in", async () => {
+    modelId = server.value<string>("SELECT id FROM model WHERE family = 'spinning' ORDER BY id");
+    tag = open(modelId, "KEYS 2");
+    await person.go(`/bench/${tag}/strip`);
+    await stripAll(person);
+    const all = wells(tag);
+    expect(all).toBeGreaterThan(40);
+    await person.go(`/bench/${tag}/clean`);
+    await person.space(); // the longest bath first
+    await person.tabTo("Degreaser bath, then brush");
+    await person.keys(Key.ENTER);
+    await person.tabTo("Rotor washer");
+    await person.keys(Key.ENTER);
+    await person.sees("1 missing");
+    await person.key(" ");
+    await person.sees("Rotor washer: Foreseen in the quote");
+    await cleanAll(person);
+    expect(server.value("SELECT note FROM tray_well WHERE verdict = 'missing' AND job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(
+      "lost in the bath",
+    );
+  });
+
+  it("does not go together without it; with a new one out of the bin it does, every gate passed", async () => {
+    onTheData(server, (ctx) =>
+      setBin(
+        ctx,
+        ctx.db
+          .prepare("SELECT part_type_id FROM tray_well JOIN instance ON instance.id = instance_id WHERE verdict = 'missing'")
+          .pluck()
+          .get() as string,
+        "R1",
+        3,
+        0,
+      ),
+    );
+    await person.go(`/bench/${tag}/build`);
+    let refused = false;
+    await buildAll(person, async (heading) => {
+      if (heading !== "Fit Rotor washer" || refused) return false;
+      refused = true;
+      await person.keys(" ");
+      await person.sees("The new Rotor washer is not here yet.");
+      await person.go(`/bench/${tag}/parts`);
+      await person.tabTo("Rotor washer");
+      await person.keys(Key.ENTER);
+      await person.tabTo("Used here");
+      await person.keys(Key.ENTER);
+      await person.sees("Now: new piece in well");
+      await person.go(`/bench/${tag}/build`);
+      return true;
+    });
+    expect(refused).toBe(true);
+    await person.go(`/bench/${tag}/return`);
+    expect(await person.seesNot("is not empty")).toBe(true);
+  });
+
+  it("prints reports that another program reads, and dates that another calendar reads", async () => {
+    const get = async (file: string) => Buffer.from(await (await fetch(`${server.base}/bench/${tag}/${file}`)).arrayBuffer());
+    for (const [file, words] of [
+      ["report.pdf", ["Service report", tag, "Rotor washer", "Oiled and greased with", "Line roller: rinse, dry, a drop of oil"]],
+      ["short.pdf", ["In short", tag, "Rotor washer"]],
+    ] as const) {
+      const path = join(folder, file);
+      writeFileSync(path, await get(file));
+      const text = execFileSync("pdftotext", ["-layout", path, "-"], { encoding: "utf8" }).replace(/\s+/g, " ");
+      for (const said of words) expect(text, file).toContain(said);
+    }
+    const calendar = new ICAL.Component(ICAL.parse((await get("service.ics")).toString()));
+    const events = calendar.getAllSubcomponents("vevent").map((one) => new ICAL.Event(one));
+    expect(events.map(({ summary }) => summary).some((summary) => summary.endsWith("Whole reel"))).toBe(true);
+    for (const { startDate } of events) {
+      expect(startDate.isDate).toBe(true);
+      expect(startDate.toJSDate().getTime()).toBeGreaterThan(Date.now());
+    }
+  });
+});

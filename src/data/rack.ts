@@ -1,10 +1,12 @@
-import type { Station } from "@/core/intake/job-kinds";
+import { type Station, stations, stationsOf } from "@/core/intake/job-kinds";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
 import type { Db } from "./database";
 import { listFindings } from "./findings";
 import { type Job, listOpenJobs } from "./jobs";
+import { getModelVersion } from "./models";
 import { listNeeds } from "./orders";
 import { getQuote } from "./quotes";
+import { usualStationMinutes } from "./station-time";
 
 export interface HangingJob extends RackJob {
   readonly job: Job;
@@ -22,7 +24,7 @@ export function moveOf(db: Db, job: Job): WhoseMove {
   });
 }
 
-/** Share of a job's minutes still ahead, by the station reached (rule of thumb until stations keep their own time). */
+/** Share of a job's minutes still ahead, by the station reached (rule of thumb, for models whose stations were not timed here yet). */
 const share: Record<Station, number> = {
   test: 1,
   find: 0.9,
@@ -35,9 +37,14 @@ const share: Record<Station, number> = {
   return: 0.05,
 };
 
-/** Every open job as it hangs on the rack. */
+/** Every open job as it hangs on the rack. What is left of it is what its stations usually take at this bench, where that is known. */
 export function listRack(db: Db): HangingJob[] {
+  const usual = new Map<string, ReturnType<typeof usualStationMinutes>>();
   return listOpenJobs(db).map((job) => {
+    const { id: modelId } = getModelVersion(db, job.modelVersionId).model;
+    if (!usual.has(modelId)) usual.set(modelId, usualStationMinutes(db, modelId));
+    const ahead = stations.indexOf(job.station as Station);
+    const timed = usual.get(modelId)!.filter(({ station }) => stations.indexOf(station) >= ahead && stationsOf(job.kind).includes(station));
     const station = job.station as Station;
     return {
       job,
@@ -45,7 +52,15 @@ export function listRack(db: Db): HangingJob[] {
       tag: job.tag,
       promisedOn: job.promisedOn,
       move: moveOf(db, job),
-      minutesLeft: Math.max(5, Math.round(getQuote(db, job).estimate.minutes * share[station])),
+      minutesLeft: Math.max(
+        5,
+        Math.round(
+          // Strip and build are the work; without them timed the quote's minutes say more.
+          timed.some((one) => one.station === "build")
+            ? timed.reduce((sum, { minutes }) => sum + minutes, 0)
+            : getQuote(db, job).estimate.minutes * share[station],
+        ),
+      ),
     };
   });
 }

@@ -50,6 +50,13 @@ describe("the service dates as a calendar", () => {
     expect(String(alarm.getFirstPropertyValue("trigger"))).toBe("-P7D");
   });
 
+  it("has what the standard asks of every event, once (RFC 5545, 3.6.1), and an end that is not its own first day", () => {
+    const unfolded = text.replace(/\r\n[ \t]/g, "");
+    for (const event of unfolded.split("BEGIN:VEVENT").slice(1))
+      for (const property of ["UID:", "DTSTAMP:", "DTSTART;VALUE=DATE:"]) expect(event.split(`\r\n${property}`).length, property).toBe(2);
+    expect(unfolded).toContain("Skerry 30\\; boat\\, two");
+  });
+
   it("folds its lines at 75 octets and ends them as the standard says", () => {
     for (const line of text.split("\r\n")) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     expect(text.includes("\n") && !/[^\r]\n/.test(text)).toBe(true);

@@ -155,7 +155,7 @@ export class Person {
 
   /** Presses a key, link or button by the words on it. */
   async press(words: string): Promise<void> {
-    const kinds = '*[self::button or self::a or self::label or @role="button"][not(@disabled)]';
+    const kinds = '*[self::button or self::a or self::label or self::summary or @role="button"][not(@disabled)]';
     const exactly = `//${kinds}[normalize-space(.) = ${literal(words)} or @aria-label = ${literal(words)}]`;
     const containing = `//${kinds}[contains(normalize-space(.), ${literal(words)})]`;
     const pick = async () => this.find((await this.driver.findElements(By.xpath(exactly))).length ? exactly : containing, `key "${words}"`);

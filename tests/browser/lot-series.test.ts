@@ -100,9 +100,9 @@ describe("a lot of thirty-four: three reels finished in series", () => {
       const next = server.value<string>("SELECT tag FROM job WHERE lot_id = ? AND closed_at IS NULL ORDER BY id", lotId);
       await phone.go(`/bench/${next}/strip`);
       await phone.space();
-      for (const words of ["Undo", "into well 2", "Picture"]) {
+      for (const words of ["Undo", "into well", "Picture"]) {
         const [top, bottom, width] = await phone.driver.executeScript<number[]>(
-          "const key = [...document.querySelectorAll('button')].find((one) => one.innerText.includes(arguments[0])); const box = key.getBoundingClientRect(); return [box.top, box.bottom, box.width]",
+          "const key = [...document.querySelectorAll('.sheet-edge button')].find((one) => one.innerText.includes(arguments[0])); const box = key.getBoundingClientRect(); return [box.top, box.bottom, box.width]",
           words,
         );
         // The lower half of a phone held in one hand.

@@ -7,6 +7,7 @@ import {
   addAssembly,
   addSeat,
   alongAxis,
+  buildBeside,
   choosePart,
   countChanges,
   type Draft,
@@ -156,6 +157,15 @@ describe("a machine on the drawing table", () => {
     expect(diff(added.anatomy)).toEqual(["added operation It turns: "]);
     expect(editOperation(added, { ...gate, words: "It turns freely" }).anatomy.operations.at(-1)!.words).toBe("It turns freely");
     expect(diff(removeOperation(added, id).anatomy)).toEqual([]);
+  });
+
+  it("says of an assembly that it is built in the hand, and takes it back", () => {
+    const beside = buildBeside(draft, "stack", true);
+    expect(beside.anatomy.assemblies.filter((assembly) => assembly.beside).map(({ id }) => id)).toEqual(["stack"]);
+    expect(buildBeside(buildBeside(beside, "tail", true), "stack", false).anatomy.assemblies.filter(({ beside: so }) => so)).toHaveLength(
+      1,
+    );
+    expect(buildBeside(beside, "stack", false).anatomy).toEqual(draft.anatomy);
   });
 
   it("shows the catalogue with the parts only it knows", () => {

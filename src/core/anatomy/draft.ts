@@ -181,6 +181,19 @@ export function addAssembly(draft: Draft, assembly: Omit<Assembly, "id">): { dra
   return { assemblyId: id, draft: { ...draft, anatomy: { ...draft.anatomy, assemblies: [...assemblies, { ...assembly, id }] } } };
 }
 
+/** Says whether an assembly is put together in the hand and fitted as one; its parts then stay together in the order. */
+export const buildBeside = (draft: Draft, assemblyId: string, beside: boolean): Draft => ({
+  ...draft,
+  anatomy: {
+    ...draft.anatomy,
+    assemblies: draft.anatomy.assemblies.map((assembly) => {
+      if (assembly.id !== assemblyId) return assembly;
+      const { beside: _was, ...plain } = assembly;
+      return beside ? { ...plain, beside: true as const } : plain;
+    }),
+  },
+});
+
 /** Changes an act, or adds it when the machine has none of this id. */
 export function editOperation(draft: Draft, operation: Operation): Draft {
   const { operations } = draft.anatomy;

@@ -1,3 +1,4 @@
+import { oneMachine } from "@/core/schedule/one-machine";
 import { type CleanMethod, cleanMethodIds, cleanMethods, isBath } from "./methods";
 
 /** Parts that are cleaned together: one method, one vessel or one place on the towel. */
@@ -40,13 +41,10 @@ export interface CleanPlan {
 
 /** Putting a bath's parts in takes the hands this long. */
 const loadMinutes = 1;
-/** Up to this many groups every order is tried; there are fewer methods than that. */
-const triedUpTo = 10;
 
 /**
  * The order in which one pair of hands cleans a tray soonest. Baths are filled first, the longest first; then each group waits for its bath
- * (head), takes the hands, and dries by itself (tail). That is one machine with heads and tails; every order is tried with the best so far as
- * a bound (exact), groups in the order of Schrage's rule first.
+ * (head), takes the hands, and dries by itself (tail): one machine with heads and tails, solved exactly.
  */
 export function planCleaning(groups: readonly CleanGroup[]): CleanPlan {
   const baths = groups.filter(({ method }) => isBath(method)).sort((a, b) => b.soakMinutes - a.soakMinutes);
@@ -56,24 +54,10 @@ export function planCleaning(groups: readonly CleanGroup[]): CleanPlan {
     const load = loads.find(({ method }) => method === group.method);
     return { ...group, head: load ? load.startMinute + loadMinutes + group.soakMinutes : 0 };
   });
-  if (jobs.length > triedUpTo) throw new RangeError(`planCleaning: ${jobs.length} groups, at most ${triedUpTo} are planned`);
-  let best: { order: number[]; done: number } = { order: [], done: Number.POSITIVE_INFINITY };
-  const walk = (order: number[], at: number, done: number) => {
-    if (done >= best.done) return;
-    if (order.length === jobs.length) {
-      best = { order, done };
-      return;
-    }
-    const left = jobs.map((_, i) => i).filter((i) => !order.includes(i));
-    // The first order walked is a good one: what can start soonest, and of those what dries longest.
-    left.sort((a, b) => Math.max(at, jobs[a]!.head) - Math.max(at, jobs[b]!.head) || jobs[b]!.dryMinutes - jobs[a]!.dryMinutes);
-    for (const i of left) {
-      const job = jobs[i]!;
-      const end = Math.max(at, job.head) + job.handMinutes;
-      walk([...order, i], end, Math.max(done, end + job.dryMinutes));
-    }
-  };
-  walk([], loaded, groups.length ? 0 : -1);
+  const best = oneMachine(
+    jobs.map(({ head, handMinutes, dryMinutes }) => ({ head, work: handMinutes, tail: dryMinutes })),
+    loaded,
+  );
   let at = loaded;
   const hands = best.order.map((i): PlannedAct => {
     const job = jobs[i]!;

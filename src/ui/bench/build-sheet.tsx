@@ -177,10 +177,10 @@ export function BuildSheet({
     >
       <Refused message={conflict ?? opening.message ?? doing.message ?? failing.message ?? skipping.message ?? undoing.message} />
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
-        <div className="min-w-0">
+        <div className="flex min-w-0 flex-col">
           {!steps.length && <p>Nothing was taken off, so there is nothing to build.</p>}
           {drawing && (
-            <div className="relative h-[300px] border border-ink">
+            <div className="relative h-[210px] border border-ink lg:h-[300px]">
               <p className="absolute top-1 left-2 text-note">{drawing.assembly.name}, as it should look now</p>
               <CutawayView
                 drawing={drawing.view}
@@ -195,27 +195,6 @@ export function BuildSheet({
                 />
               )}
             </div>
-          )}
-          {other && (
-            <OtherPiece
-              key={step?.operation.id ?? "end"}
-              anatomy={anatomy}
-              partTypes={partTypes}
-              steps={steps}
-              seat={step?.operation.kind === "place" && step.state !== "done" ? step.position : null}
-              busy={busy}
-              onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
-            />
-          )}
-          {step?.buries && (
-            <BuriedCheck
-              buries={step.buries}
-              positions={byId}
-              partTypes={partTypes}
-              reason={reason}
-              error={doing.fields.reason}
-              onReason={setReason}
-            />
           )}
           {step && (
             <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
@@ -308,6 +287,27 @@ export function BuildSheet({
               {ring.length > 0 && <ScrewRingView ring={ring} hereId={step.position?.id ?? null} />}
               {step.operation.tool && <p className="self-start">Tool: {step.operation.tool}</p>}
             </div>
+          )}
+          {other && (
+            <OtherPiece
+              key={step?.operation.id ?? "end"}
+              anatomy={anatomy}
+              partTypes={partTypes}
+              steps={steps}
+              seat={step?.operation.kind === "place" && step.state !== "done" ? step.position : null}
+              busy={busy}
+              onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
+            />
+          )}
+          {step?.buries && (
+            <BuriedCheck
+              buries={step.buries}
+              positions={byId}
+              partTypes={partTypes}
+              reason={reason}
+              error={doing.fields.reason}
+              onReason={setReason}
+            />
           )}
         </div>
         <div>

@@ -39,15 +39,12 @@ export function CleanRail({ plan, soaks, nowMs }: { plan: CleanPlan; soaks: read
         ].join("; ")}
       >
         {running.map((soak, i) => (
-          <line
-            key={soak.id}
-            x1={0}
-            x2={x(soak.leftMinutes)}
-            y1={i * rowPx + 24}
-            y2={i * rowPx + 24}
-            className="ln-hidden"
-            strokeWidth={3}
-          />
+          <g key={soak.id}>
+            <text x={0} y={i * rowPx + 13} className="fl-ink text-note">
+              {cleanMethods[soak.method].name}: {Math.ceil(soak.leftMinutes)} min more
+            </text>
+            <line x1={0} x2={x(soak.leftMinutes)} y1={i * rowPx + 22} y2={i * rowPx + 22} className="ln-hidden" />
+          </g>
         ))}
         {methods.map((method, i) => {
           const y = (running.length + i) * rowPx + 24;

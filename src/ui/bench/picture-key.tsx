@@ -41,7 +41,7 @@ export function PictureKey({
   };
 
   return (
-    <div className={edge ? "flex lg:hidden" : "flex flex-col gap-2"}>
+    <div className={edge ? "flex flex-1 lg:hidden [&>button]:flex-1" : "flex flex-col gap-2"}>
       {photoHash && !edge && (
         // A private picture from this server, of a size made at upload: the image optimiser has nothing to add.
         // biome-ignore lint/performance/noImgElement: see above

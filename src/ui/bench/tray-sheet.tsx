@@ -1,14 +1,16 @@
 "use client";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Assembly, PartType, Position } from "@/core/anatomy/types";
 import { cautionsAt } from "@/core/safety/cautions";
+import { assemblyPlates } from "@/core/schematic/assembly-plate";
 import type { Choice } from "@/core/schools/schools";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { Glyph } from "@/ui/glyphs/glyph";
+import { PlateView } from "@/ui/glyphs/plate";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
 import { Cautions } from "./cautions";
 import { LessonForm } from "./lesson-form";
@@ -22,8 +24,8 @@ import { WellForm } from "./well-form";
 interface Props {
   readonly head: BenchHead;
   readonly mayStrip: boolean;
-  readonly assemblies: readonly Assembly[];
-  readonly positions: readonly Position[];
+  readonly assemblies: Assembly[];
+  readonly positions: Position[];
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly expected: readonly string[];
   /** What comes off in one pull with the next part, that part first. */
@@ -76,6 +78,15 @@ export function TraySheet({
   const [openWell, setOpenWell] = useState<string | null>(null);
   const shown = wells.find((well) => well.positionId === openWell) ?? wells.at(-1);
   const shownSeat = shown && byId.get(shown.positionId);
+  const plate = useMemo(() => {
+    if (!next) return null;
+    const all = assemblyPlates(
+      { assemblies, positions, operations: [], editions: [], gearPairs: [] },
+      new Map(Object.entries(partTypes)),
+      next.assemblyId,
+    );
+    return all.find(({ callouts }) => callouts.some(({ positionIds }) => positionIds.includes(next.id))) ?? null;
+  }, [assemblies, positions, partTypes, next]);
   const mayTake = next && mayStrip && !head.closed;
   const stack = nextId === pull[0] && pull.length > 1 ? pull : [];
   const holders = next
@@ -188,6 +199,23 @@ export function TraySheet({
           {stays && <p>Not all of it comes apart: {stays}.</p>}
           {inPlace.length > 0 && (
             <p>Served in place: {inPlace.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
+          )}
+          {next && plate && (
+            <details className="mb-2">
+              <summary className="act-link min-h-10">Find it on the plate: {plate.name}</summary>
+              <div className="h-56 border border-ink p-1">
+                <PlateView
+                  plate={plate}
+                  title={`What comes off, on the plate: ${plate.name}`}
+                  names={Object.fromEntries(positions.map(({ id, name }) => [id, name]))}
+                  states={Object.fromEntries(wells.map(({ positionId, well }) => [positionId, `in well ${well}`]))}
+                  pickedPositionId={next.id}
+                  onPick={(id) => {
+                    if (expected.includes(id)) setChosen(id);
+                  }}
+                />
+              </div>
+            </details>
           )}
           {!wells.length && <p>Empty. The first part goes into well 1.</p>}
           <TrayWells

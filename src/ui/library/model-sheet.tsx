@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
-import { addAssembly, addSeat, alongAxis, editPart, editSeat, moveSeat, removeSeat } from "@/core/anatomy/draft";
+import { addAssembly, addSeat, alongAxis, buildBeside, editPart, editSeat, moveSeat, removeSeat } from "@/core/anatomy/draft";
 import { findSeats } from "@/core/anatomy/find-seats";
 import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
@@ -59,6 +59,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
   const type = position && types.get(position.partTypeId);
   const found = findSeats(shown, types, sought).slice(0, 12);
   const names = Object.fromEntries(draft.anatomy.positions.map((p) => [p.id, p.name]));
+  const shownAssembly = draft.anatomy.assemblies.find((assembly) => assembly.id === plate.assemblyId);
   const assemblyName = (seatId: string) =>
     draft.anatomy.assemblies.find((assembly) => assembly.id === draft.anatomy.positions.find((p) => p.id === seatId)?.assemblyId)?.name ??
     "";
@@ -301,6 +302,15 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
               <Key className="key-small" shortcut="a" words="Add a part" pressed={adding} onPress={() => setAdding(!adding)}>
                 {position ? "Add a part after it" : "Add a part"}
               </Key>
+              {shownAssembly && (
+                <Key
+                  className="key-small"
+                  pressed={shownAssembly.beside === true}
+                  onPress={() => change(buildBeside(draft, shownAssembly.id, !shownAssembly.beside))}
+                >
+                  Built in the hand, fitted as one
+                </Key>
+              )}
               {plate.assemblyId === null && (
                 <NewAssembly
                   onAdd={(name, side) => {

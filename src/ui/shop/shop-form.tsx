@@ -113,7 +113,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
         ))}
       </div>
       <fieldset>
-        <legend className="font-semibold">Oil and grease, as the shop does it</legend>
+        <legend className="font-semibold">Ways of working, where practitioners differ</legend>
         <div className="grid grid-cols-2 gap-3">
           {(Object.keys(settings.schools) as Exclude<keyof Schools, "drag">[]).map((school) => (
             <SelectField

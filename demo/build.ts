@@ -431,4 +431,26 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     settleFault(ctxAt(0, 9), jobs[0]!, "drag-worn", true);
     settleFault(ctxAt(0, 9, 10), jobs[1]!, "drag-worn", false);
   });
+
+  // One whose drag jumps from loose to locked: its tension washers lay in one another.
+  inOne(() => {
+    const id = open(ctxAt(-2, 10), 3, "MS30 44871", day(4), {
+      complaint: "Drag jumps from nothing to locked",
+      limit: "90",
+      intake: { complaints: ["drag-jerky"], conditions: ["opened"], tripsPerYear: 12 },
+    });
+    test(ctxAt(-1, 10), id, "before", {
+      "free-spool": ["good", 29],
+      turning: ["good", 10],
+      "drag-light": ["bad", 2],
+      "drag-strike": ["bad", 61],
+    });
+    find(ctxAt(-1, 10, 10), id, ["tension-washers-nested"]);
+    strip(ctxAt(-1, 10, 20), id, 7);
+    noteWell(ctxAt(-1, 10, 26), id, "tension-upper", {
+      verdict: "ok",
+      orientation: "cup up, lying in the lower one",
+      note: "both the same way round",
+    });
+  });
 }

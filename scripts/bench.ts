@@ -7,6 +7,7 @@ import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { performance } from "node:perf_hooks";
+import { linearRegression } from "simple-statistics";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { type Anatomy, anatomySchema } from "@/core/anatomy/types";
@@ -14,6 +15,10 @@ import { bruteForce } from "@/core/diagnosis/brute-force";
 import { type Case, diagnose, nextTests } from "@/core/diagnosis/diagnose";
 import { findings } from "@/core/diagnosis/finding-table";
 import type { Net } from "@/core/diagnosis/net";
+import type { DragElement } from "@/core/drag/capacity";
+import { stackOf } from "@/core/drag/disc-springs";
+import { fishRun } from "@/core/drag/fish-run";
+import { fitDrag } from "@/core/drag/fit-drag";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
@@ -165,4 +170,47 @@ async function libraryOfAThousand(): Promise<void> {
     child.kill();
     rmSync(data, { recursive: true, force: true });
   }
+}
+
+// A drag fit against the least squares line of as many numbers, and a run's heat against the same steps of one multiplication each.
+{
+  const disc = { outsideMm: 20, insideMm: 10.2, thicknessMm: 0.8, coneHeightMm: 0.55 };
+  const star = {
+    known: true as const,
+    pitchMm: 0.75,
+    springs: stackOf([
+      { disc, up: true },
+      { disc, up: false },
+    ]),
+    stackStiffnessNPerMm: 4000,
+    endStopTurns: 3,
+  };
+  const stack: DragElement[] = Array.from({ length: 7 }, (_, i) =>
+    i % 2
+      ? { member: "none", outsideMm: 31, insideMm: 9, mu: 0.2 }
+      : { member: i % 4 ? "sleeve" : "gear", outsideMm: 31, insideMm: 9, mu: null },
+  );
+  const pulls = Array.from({ length: 12 }, (_, i) => ({ turns: 0.1 * (i + 1), pullN: 8 + 5 * i, lineRadiusMm: 24 }));
+  const path = { ratio: 3, efficiency: 0.9, lossNmm: 15 };
+  const fitMs = medianMs(() => fitDrag(pulls, stack, star, path, "uniform-pressure"));
+  const lineMs = medianMs(() => linearRegression(pulls.map(({ turns, pullN }) => [turns, pullN])));
+  print("drag-fit", fitMs, lineMs, "12 pulls on the springs against a straight line through them");
+  const run = {
+    pieces: [{ seconds: 120, metresPerSecond: 2 }],
+    spoolTorqueNmm: 1200,
+    arborRadiusMm: 12,
+    fullRadiusMm: 26,
+    capacityM: 300,
+    outM: 0,
+    heatCapacityJPerK: 25,
+    lossWPerK: 0.8,
+    ambientC: 18,
+  };
+  const runMs = medianMs(() => fishRun(run));
+  const stepsMs = medianMs(() => {
+    let t = 0;
+    for (let i = 0; i < 2400; i++) t += Math.sqrt(144 + 532 * (1 - i / 2400)) * 0.05;
+    return t;
+  });
+  print("fish-run", runMs, stepsMs, "two minutes in steps of 0.05 s against one root a step");
 }

@@ -17,12 +17,8 @@ import { parseTag } from "@/core/tags/tag";
 import { buildOrder } from "@/core/teardown/build-order";
 import { checkOrder } from "@/core/teardown/check-order";
 import { removalOrder } from "@/core/teardown/removal-order";
-
-export interface Call {
-  readonly input: z.ZodType;
-  readonly run: (input: never) => unknown;
-}
-const call = <S extends z.ZodType>(input: S, run: (value: z.output<S>) => unknown): Call => ({ input, run: run as Call["run"] });
+import { type Call, call } from "./call-of";
+import { gaugeCalls } from "./gauge-calls";
 
 /** The words calls take, by what they name, each with the trade's own words. */
 export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -117,6 +113,7 @@ export const calls: Record<string, Call> = {
   "read-pull": call(z.object({ samples: z.array(z.object({ tMs: z.number(), forceN: z.number() })) }), ({ samples }) =>
     readPullTrace(samples),
   ),
+  ...gaugeCalls,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),
   estimate: call(
     z.object({

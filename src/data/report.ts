@@ -13,6 +13,7 @@ import { getBuild } from "./build";
 import type { Db } from "./database";
 import { claimsOf } from "./diagnosis";
 import { listFindings } from "./findings";
+import { listKeptGauges } from "./gauges";
 import { listFittedParts, listLeftOut } from "./history";
 import type { Job } from "./jobs";
 import { faultOf } from "./knowledge";
@@ -134,6 +135,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     }),
     inPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ name: positions.get(positionId)?.name ?? positionId, reason })),
     lubricants: lubricantsUsed(db, job, version),
+    computed: listKeptGauges(db, job.id).map(({ words: said }) => said),
     cautions: cautionsAt({ at: "report", types: [...version.partTypes.values()] }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
     watch: listWells(db, job.id)

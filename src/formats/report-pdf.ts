@@ -98,6 +98,10 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       heading("Oiled and greased with");
       line("sans", 11, report.lubricants.join("; "));
     }
+    if (report.computed.length) {
+      heading("Computed");
+      for (const words of report.computed) line("sans", 11, words);
+    }
     for (const words of report.cautions) {
       heading("Take care");
       line("bold", 11, words);

@@ -29,9 +29,9 @@ describe("the fit of a machine, in millimetres", () => {
   });
 
   it("keeps the stack on its sleeve, and says what stands beyond it", () => {
-    // Ratchet to 7.5, washer 0.8, gear floor 2, three friction 0.9, three metal 1.2, ferrule 6, tension 2 × 0.8, spacer 1.5 over the star's own height.
+    // Ratchet to 7.5, washer 0.8, gear floor 2, three friction 0.9, three metal 1.2, ferrule 6, tension 2 × 0.5, spacer 1.5 over the star's own height.
     const stack = stackOn(anatomy, types(), "gear-sleeve")!;
-    expect(stack.topMm).toBeCloseTo(7.5 + 0.8 + 2 + 3 * 0.9 + 3 * 1.2 + 6 + 2 * 0.8 + 1.5, 6);
+    expect(stack.topMm).toBeCloseTo(7.5 + 0.8 + 2 + 3 * 0.9 + 3 * 1.2 + 6 + 2 * 0.5 + 1.5, 6);
     const faults = fitFaults(anatomy, types({ "gear-sleeve": { lengthMm: 24 } }));
     expect(faults).toEqual([expect.stringContaining("Gear sleeve is 24 mm long")]);
     expect(faults[0]).toContain("beyond it");

@@ -49,7 +49,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["keyed", "232", "Keyed drag washer", "keyed-washer", { kind: "keyed-washer", outsideMm: 30, insideMm: 8.2, thicknessMm: 1.2, acrossFlatsMm: 6.5 }, steel, 280],
     ["eared", "233", "Eared drag washer", "eared-washer", { kind: "eared-washer", outsideMm: 29, insideMm: 8.6, thicknessMm: 1.2, ears: 4, earMm: 3.2 }, steel, 310],
     ["ferrule", "240", "Stack ferrule", "stack-ferrule", { kind: "sleeve", outsideMm: 12, boreMm: 8.2, lengthMm: 6 }, "brass", 260],
-    ["tension", "241", "Tension washer", "tension-washer", { kind: "cupped-washer", outsideMm: 16, insideMm: 8.2, thicknessMm: 0.8, coneHeightMm: 0.6 }, "spring steel", 140],
+    ["tension", "241", "Tension washer", "tension-washer", { kind: "cupped-washer", outsideMm: 16, insideMm: 8.2, thicknessMm: 0.5, coneHeightMm: 0.4 }, "spring steel", 140],
     ["star", "250", "Star, five arms", "star", { kind: "star", outsideMm: 44, boreMm: 8.1, arms: 5, hubMm: 14 }, "anodised aluminium", 1190],
     ["handle-spacer", "259", "Handle spacer", "handle-spacer", { kind: "washer", outsideMm: 12, insideMm: 8.2, thicknessMm: 1.5 }, "brass", 110],
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],

@@ -51,6 +51,8 @@ export interface Report {
   readonly inPlace: readonly { readonly name: string; readonly reason: string }[];
   /** Oils and greases that went in, in words. */
   readonly lubricants: readonly string[];
+  /** What gauges said of this reel and somebody kept. */
+  readonly computed: readonly string[];
   /** What can hurt the owner too: an old lining. */
   readonly cautions: readonly string[];
   readonly leftOut: readonly { readonly name: string; readonly reason: string }[];

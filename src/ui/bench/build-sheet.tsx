@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, Operation, PartType, Position } from "@/core/anatomy/types";
@@ -270,6 +271,16 @@ export function BuildSheet({
                     )}
                     {step.lubricant?.overruled && <span className="block text-note">Not {step.lubricant.overruled}.</span>}
                   </dd>
+                  {type?.shape.kind === "cupped-washer" && (
+                    <>
+                      <dt className="text-note">Force</dt>
+                      <dd>
+                        <Link className="act-link" href={`/gauges/washers?job=${head.tag}`}>
+                          what these washers do as they lie
+                        </Link>
+                      </dd>
+                    </>
+                  )}
                   {step.position.trap && (
                     <>
                       <dt className="text-note">Trap</dt>

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useRef, useState } from "react";
 import { compare } from "@/core/proving/compare";
@@ -215,6 +216,11 @@ export function TestRows({
                 <div className="mt-1 grid gap-4 lg:grid-cols-[1fr_520px]">
                   <div>
                     <p>{test.how}</p>
+                    {test.id.startsWith("drag") && (
+                      <Link className="act-link inline-flex min-h-6 items-center" href={`/gauges/drag?job=${head.tag}`}>
+                        What this drag should pull
+                      </Link>
+                    )}
                     <p className="text-note">{test.why}</p>
                     {usual && (
                       <p className="mt-1">

@@ -5,6 +5,7 @@ import { pullAtRadius, torqueAtSpoolNmm } from "@/core/drag/pull";
 import { convert, type Quantity, type UnitOf, unitFactors } from "@/core/units/units";
 import { Field } from "@/ui/controls/field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { GaugeTabs, gaugeNames } from "./gauge-frame";
 
 const read = (text: string): number | null => {
   const value = Number(text.trim().replace(",", "."));
@@ -16,7 +17,11 @@ const show = (value: number) => value.toLocaleString("en-GB", { maximumSignifica
 /** Three gauges to begin with: a pull carried to another line radius, exact units, and which bearing it is. Each shows its inputs, unit and method. */
 export function GaugesSheet() {
   return (
-    <Sheet fill block={<CornerBlock cells={[{ label: "Gauges", value: "3", large: true }]} />}>
+    <Sheet
+      fill
+      top={<GaugeTabs here="" job={null} />}
+      block={<CornerBlock cells={[{ label: "Gauge", value: gaugeNames[""], large: true }]} />}
+    >
       <div className="grid gap-10 lg:grid-cols-2">
         <div className="flex flex-col gap-8">
           <PullGauge />

@@ -1,0 +1,9 @@
+import type { z } from "zod";
+
+export interface Call {
+  readonly input: z.ZodType;
+  readonly run: (input: never) => unknown;
+}
+
+/** A core function that takes JSON, with the schema of what it takes. */
+export const call = <S extends z.ZodType>(input: S, run: (value: z.output<S>) => unknown): Call => ({ input, run: run as Call["run"] });

@@ -1,0 +1,20 @@
+"use server";
+import { z } from "zod";
+import { keepGauge } from "@/data/gauges";
+import type { Press } from "@/ui/act/press";
+import { defineAction } from "../server";
+
+const keep = defineAction({
+  name: "keep-gauge",
+  permission: "bench",
+  input: z.object({
+    jobId: z.number().int().positive(),
+    gauge: z.enum(["drag", "washers"]),
+    input: z.json(),
+    words: z.string().trim().min(1, "There is no result to keep yet.").max(1000, "At most 1000 characters."),
+  }),
+  run: (ctx, { jobId, gauge, input, words }) => keepGauge(ctx, jobId, gauge, input, words),
+});
+export async function keepWithJob(press: Press) {
+  return keep(press);
+}

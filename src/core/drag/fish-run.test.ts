@@ -1,0 +1,93 @@
+import { createRequire } from "node:module";
+import { describe, expect, it } from "vitest";
+import { type FishRun, fishRun, runFault, walkRun } from "./fish-run";
+
+/** The package ships its sources as types, which our stricter settings do not read. */
+const { Solver } = createRequire(import.meta.url)("odex") as {
+  Solver: new (
+    dimensions: number,
+  ) => {
+    solve: (f: (t: number, y: number[]) => number[], from: number, start: number[], to: number) => { y: number[] };
+  };
+};
+
+const run = (change: Partial<FishRun> = {}): FishRun => ({
+  pieces: [{ seconds: 20, metresPerSecond: 4 }],
+  spoolTorqueNmm: 1200,
+  arborRadiusMm: 12,
+  fullRadiusMm: 26,
+  capacityM: 300,
+  outM: 0,
+  heatCapacityJPerK: 25,
+  lossWPerK: 0.8,
+  ambientC: 18,
+  ...change,
+});
+
+describe("the heat of a run", () => {
+  it("follows the exponential of a constant power (closed form)", () => {
+    // A ring so thin that the pull does not change: dT/dt = (P − hA·(T − Ta))/C.
+    const thin = run({ arborRadiusMm: 25.999999 });
+    const power = (1200 / 26) * 4;
+    const exact = 18 + (power / 0.8) * (1 - Math.exp((-0.8 * 20) / 25));
+    expect(fishRun(thin).points.at(-1)!.washerC).toBeCloseTo(exact, 3);
+  });
+
+  it("agrees with an independent integrator over a run of three speeds (odex, Bulirsch–Stoer)", () => {
+    const pieces = [
+      { seconds: 6, metresPerSecond: 7 },
+      { seconds: 10, metresPerSecond: 0 },
+      { seconds: 15, metresPerSecond: 3 },
+    ];
+    const mine = fishRun(run({ pieces })).points.at(-1)!;
+    let state = [0, 18];
+    let at = 0;
+    for (const { seconds, metresPerSecond: v } of pieces) {
+      const rate = (_t: number, [out, temp]: number[]) => {
+        const r = Math.sqrt(144 + (676 - 144) * (1 - out! / 300));
+        return [v, ((1200 / r) * v - 0.8 * (temp! - 18)) / 25];
+      };
+      state = new Solver(2).solve(rate, at, state, at + seconds).y;
+      at += seconds;
+    }
+    expect(mine.outM).toBeCloseTo(state[0]!, 6);
+    expect(mine.washerC).toBeCloseTo(state[1]!, 4);
+  });
+
+  it("keeps its books: the energy put in is what the washers hold and what they lost", () => {
+    const { points, energyJ } = fishRun(run(), 0.01);
+    const held = 25 * (points.at(-1)!.washerC - 18);
+    const lost = points
+      .slice(1)
+      .reduce((sum, p, i) => sum + 0.8 * ((p.washerC + points[i]!.washerC) / 2 - 18) * (p.seconds - points[i]!.seconds), 0);
+    expect(held + lost).toBeCloseTo(energyJ, 1);
+  });
+
+  it("pulls harder as the spool is drawn down, and ends when it is bare", () => {
+    const long = fishRun(run({ pieces: [{ seconds: 200, metresPerSecond: 4 }] }));
+    expect(long.bare).toBe(true);
+    const last = long.points.at(-1)!;
+    expect(last.outM).toBe(300);
+    expect(last.radiusMm).toBeCloseTo(12, 9);
+    expect(long.mostPullN).toBeCloseTo(100, 6);
+    for (let i = 1; i < long.points.length; i++) expect(long.points[i]!.pullN).toBeGreaterThanOrEqual(long.points[i - 1]!.pullN);
+  });
+
+  it("can be stopped between steps", () => {
+    const walk = walkRun(run());
+    for (let i = 0; i < 5; i++) walk.next();
+    expect(walk.return(undefined as never).done).toBe(true);
+    expect(walk.next().done).toBe(true);
+  });
+
+  it.each([
+    [{ spoolTorqueNmm: -1 }, "spoolTorqueNmm"],
+    [{ arborRadiusMm: 30 }, "fullRadiusMm"],
+    [{ capacityM: Number.NaN }, "capacityM"],
+    [{ outM: 400 }, "outM"],
+    [{ pieces: [] }, "pieces"],
+    [{ pieces: [{ seconds: 2, metresPerSecond: 400 }] }, "pieces"],
+    [{ lossWPerK: -2 }, "lossWPerK"],
+  ] as const)("refuses %j at %s", (change, field) => expect(runFault(run(change as Partial<FishRun>))?.field).toBe(field));
+  it("has nothing against a run that can be", () => expect(runFault(run())).toBeNull());
+});

@@ -1,0 +1,126 @@
+import fc from "fast-check";
+import { linearRegression } from "simple-statistics";
+import { describe, expect, it } from "vitest";
+import { type Star, starForce } from "./adjusters";
+import { capacityNmm, type DragElement } from "./capacity";
+import { stackOf } from "./disc-springs";
+import { dragAdvice, dragVerdict, fitDrag, throughOrigin } from "./fit-drag";
+
+const disc = { outsideMm: 20, insideMm: 10.2, thicknessMm: 0.8, coneHeightMm: 0.55 };
+const star = (ups: boolean[]): Star & { known: true } => ({
+  known: true,
+  pitchMm: 0.75,
+  springs: stackOf(ups.map((up) => ({ disc, up }))),
+  stackStiffnessNPerMm: 4000,
+  endStopTurns: 2.5,
+});
+const stack = (mu: number): DragElement[] =>
+  Array.from({ length: 7 }, (_, i) =>
+    i % 2
+      ? { member: "none", outsideMm: 31, insideMm: 9, mu }
+      : { member: i % 4 ? "sleeve" : "gear", outsideMm: 31, insideMm: 9, mu: null },
+  );
+const path = { ratio: 3, efficiency: 0.9, lossNmm: 15 };
+const turnsTaken = [0.25, 0.5, 0.75, 1, 1.25];
+
+/** Pulls a drag of this coefficient gives, each at its own line radius, with a little scatter. */
+const pulls = (mu: number, noise: (i: number) => number = () => 0) =>
+  turnsTaken.map((turns, i) => {
+    const lineRadiusMm = 24 - i;
+    const torque =
+      capacityNmm(stack(mu), starForce(star([true, false]), turns).forceN, "uniform-pressure") / (path.ratio * path.efficiency) +
+      path.lossNmm;
+    return { turns, lineRadiusMm, pullN: (torque / lineRadiusMm) * (1 + noise(i)) };
+  });
+
+describe("least squares through the origin", () => {
+  it("has the slope an independent package finds (simple-statistics)", () => {
+    const x = [1, 2, 3.5, 5];
+    const y = [2.1, 3.9, 7.2, 9.8];
+    // Points and their mirror through the origin: the common line of both passes through it.
+    const mirrored = x.flatMap((v, i) => [
+      [v, y[i]!],
+      [-v, -y[i]!],
+    ]);
+    const { m, b } = linearRegression(mirrored);
+    expect(b).toBeCloseTo(0, 12);
+    expect(throughOrigin(x, y).k).toBeCloseTo(m, 12);
+  });
+});
+
+describe("what measured pulls say", () => {
+  it("finds the coefficient it was made with, at any line radius", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 0.5, noNaN: true }), (mu) => {
+        const fit = fitDrag(pulls(mu), stack(0.2), star([true, false]), path, "uniform-pressure");
+        expect(fit.of).toBe("mu");
+        expect(fit.value).toBeCloseTo(mu, 6);
+      }),
+    );
+  });
+
+  it("keeps it in the interval under a few per cent of scatter, in at least nine of ten tries", () => {
+    let within = 0;
+    for (let seed = 1; seed <= 60; seed++) {
+      let state = seed;
+      // A small generator of its own, so that every run is the same.
+      const random = () => {
+        state = (state * 16807) % 2147483647;
+        return state / 2147483647;
+      };
+      const scatter = turnsTaken.map(() => (random() + random() + random() - 1.5) * 0.04);
+      const fit = fitDrag(
+        pulls(0.2, (i) => scatter[i]!),
+        stack(0.2),
+        star([true, false]),
+        path,
+        "uniform-pressure",
+      );
+      if (fit.low <= 0.2 && fit.high >= 0.2) within++;
+    }
+    expect(within).toBeGreaterThanOrEqual(54);
+  });
+
+  it("tells only the product where the springs are not known, and that nested washers give near four times of it", () => {
+    const small = [0.05, 0.1, 0.15];
+    const rigid = (ups: boolean[]) => ({ ...star(ups), stackStiffnessNPerMm: 1e9 });
+    const of = (ups: boolean[]) =>
+      fitDrag(
+        small.map((turns) => ({
+          turns,
+          lineRadiusMm: 20,
+          pullN: (capacityNmm(stack(0.2), starForce(rigid(ups), turns).forceN, "uniform-pressure") / 2.7 + 15) / 20,
+        })),
+        stack(0.2),
+        { known: false, pitchMm: 0.75 },
+        path,
+        "uniform-pressure",
+      );
+    const [opposed, nested] = [of([true, false]), of([true, true])];
+    expect(opposed.of).toBe("product");
+    expect(nested.value / opposed.value).toBeGreaterThan(3.4);
+    expect(dragVerdict(nested, null, null, opposed.value)).toMatchObject({ says: "nested tension washers" });
+    expect(dragVerdict(opposed, null, null, null).says).toBe("not told");
+  });
+
+  it("says dry, oily or right only outside the whole interval, and nothing of carbon", () => {
+    const fitted = (mu: number) => fitDrag(pulls(mu), stack(0.2), star([true, false]), path, "uniform-pressure");
+    expect(dragVerdict(fitted(0.4), "leather, dry", null, null).says).toBe("as it should be");
+    expect(dragVerdict(fitted(0.12), "leather, dry", null, null).says).toBe("oily");
+    expect(dragVerdict(fitted(0.6), "leather, dry", null, null).says).toBe("dry or glazed");
+    expect(dragVerdict(fitted(0.4), "leather, dry", 1.5, null).says).toBe("dry or glazed");
+    expect(dragVerdict(fitted(0.2), null, null, null).says).toBe("not told");
+  });
+
+  it("refuses what it cannot tell from", () => {
+    expect(() => fitDrag([{ turns: 0, pullN: 3, lineRadiusMm: 20 }], stack(0.2), star([true, false]), path, "uniform-wear")).toThrow(
+      /star on/,
+    );
+    expect(() => fitDrag(pulls(0.2), [], star([true, false]), path, "uniform-wear")).toThrow(/slips nowhere/);
+  });
+
+  it("advises a quarter of the line at the strike and never more than the knot bears (common practice)", () => {
+    expect(dragAdvice(100, "usual").strikeN).toBe(25);
+    expect(dragAdvice(100, "heavy, from a boat").mostN).toBeLessThan(80);
+  });
+});

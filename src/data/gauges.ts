@@ -1,0 +1,100 @@
+import type { DragElement } from "@/core/drag/capacity";
+import { type DiscSpring, moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-springs";
+import type { MeasuredPull } from "@/core/drag/fit-drag";
+import { dragStackOf } from "@/core/drag/working-gaps";
+import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
+import { getOpenJob, type Job } from "./jobs";
+import { writeJournal } from "./journal";
+import { machineOf } from "./machine";
+import { listWells } from "./tray";
+
+export interface SpringRow {
+  readonly name: string;
+  readonly disc: DiscSpring;
+  readonly material: string;
+  readonly up: boolean;
+  /** How it lay when this reel was opened, in somebody's words; empty when nobody said. */
+  readonly lay: string;
+}
+
+export interface DragOfReel {
+  readonly stack: readonly (DragElement & { readonly name: string; readonly material: string })[];
+  readonly springs: readonly SpringRow[];
+  readonly ratio: number | null;
+  readonly arborRadiusMm: number | null;
+  readonly fullRadiusMm: number;
+  readonly pulls: readonly MeasuredPull[];
+}
+
+/** The drag of a reel as its machine has it: stack, tension washers, gears, spool, and the pulls taken before. */
+export function dragOfReel(db: Db, job: Job): DragOfReel {
+  const version = machineOf(db, job);
+  const typeOf = (partTypeId: string) => version.partTypes.get(partTypeId);
+  const lay = new Map(listWells(db, job.id).map((well) => [well.positionId, well.orientation]));
+  const assembly = version.anatomy.assemblies.find(({ id }) => dragStackOf(version.anatomy, version.partTypes, id).length);
+  const stack = assembly ? dragStackOf(version.anatomy, version.partTypes, assembly.id) : [];
+  const springs = version.anatomy.positions
+    .filter(({ partTypeId }) => typeOf(partTypeId)?.shape.kind === "cupped-washer")
+    .sort((a, b) => a.ordinal - b.ordinal);
+  const shapeOf = (role: string) => [...version.partTypes.values()].find((type) => type.role === role)?.shape;
+  const [gear, pinion, spool] = [shapeOf("main-gear"), shapeOf("pinion"), shapeOf("spool")];
+  return {
+    stack: stack.flatMap((seat) => {
+      const type = typeOf(seat.partTypeId)!;
+      const { shape } = type;
+      const ring = "outsideMm" in shape && "insideMm" in shape ? { outsideMm: shape.outsideMm, insideMm: shape.insideMm } : null;
+      // A gear's cup is the face the lowest washer lies on.
+      const cup = shape.kind === "gear" && shape.cupMm ? { outsideMm: shape.cupMm, insideMm: shape.boreMm } : null;
+      const size = ring ?? cup;
+      if (!size) return [];
+      const loose = shape.kind === "friction-washer";
+      return [
+        { name: seat.name, material: type.material, member: loose ? ("none" as const) : seat.turnsWith, ...size, mu: loose ? 0.2 : null },
+      ];
+    }),
+    springs: springs.flatMap((seat): SpringRow[] => {
+      const type = typeOf(seat.partTypeId)!;
+      if (type.shape.kind !== "cupped-washer") return [];
+      const { outsideMm, insideMm, thicknessMm, coneHeightMm } = type.shape;
+      const said = lay.get(seat.id) ?? "";
+      const material = type.material in moduli ? (type.material as SpringMaterial) : "spring steel";
+      return [
+        {
+          name: seat.name,
+          disc: { outsideMm, insideMm, thicknessMm, coneHeightMm, platedModulusMpa: platedModulus(material) },
+          material,
+          // As it was found, where somebody said so; else as the model has it.
+          up: /cup (up|down)/.test(said) ? /cup up/.test(said) : seat.turned,
+          lay: said,
+        },
+      ];
+    }),
+    ratio: gear?.kind === "gear" && pinion?.kind === "pinion" ? gear.teeth / pinion.teeth : null,
+    arborRadiusMm: spool?.kind === "spool" ? spool.arborMm / 2 : null,
+    fullRadiusMm: version.lineRadiusMm,
+    pulls: [],
+  };
+}
+
+export interface KeptGauge {
+  readonly gauge: string;
+  readonly at: string;
+  readonly words: string;
+}
+
+/** Keeps what a gauge said with a job, in words that stand in its report; a new one of the same gauge takes its place. */
+export function keepGauge(ctx: Context, jobId: number, gauge: string, input: unknown, words: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (!words.trim()) throw new Refusal("empty", "There is no result to keep yet.");
+  ctx.db
+    .prepare(
+      `INSERT INTO gauge_result (job_id, gauge, input, words, at) VALUES (?, ?, ?, ?, ?)
+       ON CONFLICT (job_id, gauge) DO UPDATE SET input = excluded.input, words = excluded.words, at = excluded.at`,
+    )
+    .run(jobId, gauge, JSON.stringify(input), words, ctx.now);
+  writeJournal(ctx, "gauge-kept", { jobId, reelId: job.reel.id }, { gauge });
+}
+
+export const listKeptGauges = (db: Db, jobId: number): KeptGauge[] =>
+  db.prepare("SELECT gauge, at, words FROM gauge_result WHERE job_id = ? ORDER BY gauge").all(jobId) as KeptGauge[];

@@ -1,0 +1,339 @@
+"use client";
+import Link from "next/link";
+import { useMemo, useState } from "react";
+import { members } from "@/core/anatomy/types";
+import { type Star, starForce } from "@/core/drag/adjusters";
+import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault } from "@/core/drag/capacity";
+import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
+import { type DragUse, dragAdvice, dragShares, knotShare } from "@/core/drag/fit-drag";
+import { pullN } from "@/core/drag/pull";
+import { convert, type UnitOf, unitFactors } from "@/core/units/units";
+import type { Action } from "@/ui/act/press";
+import { CurveChart } from "@/ui/charts/curve-chart";
+import { Field } from "@/ui/controls/field";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { FishRunPanel } from "./fish-run-panel";
+import { GaugeFrame, type GaugeJob } from "./gauge-frame";
+import { shown, typedNumber } from "./typed";
+
+interface Row {
+  readonly id: number;
+  readonly name: string;
+  readonly member: DragElement["member"];
+  readonly outside: string;
+  readonly inside: string;
+  /** Empty for a metal ring. */
+  readonly mu: string;
+}
+
+interface Props {
+  readonly job: GaugeJob | null;
+  readonly stack: readonly (DragElement & { readonly name: string })[];
+  readonly springs: readonly { readonly disc: DiscSpring; readonly up: boolean }[];
+  readonly ratio: number | null;
+  readonly arborRadiusMm: number | null;
+  readonly fullRadiusMm: number | null;
+  readonly keep: Action<void>;
+}
+
+const memberWords: Record<DragElement["member"], string> = {
+  none: "loose",
+  frame: "frame",
+  gear: "gear",
+  sleeve: "sleeve",
+  spool: "spool",
+  handle: "handle",
+};
+
+/** A three-gap stack to begin with when no reel is named. */
+const ownStack: Props["stack"] = Array.from({ length: 7 }, (_, i) => ({
+  name: i % 2 ? `Friction washer ${(i + 1) / 2}` : i === 0 ? "Gear" : i % 4 ? "Keyed washer" : "Eared washer",
+  member: i % 2 ? ("none" as const) : i % 4 ? ("sleeve" as const) : ("gear" as const),
+  outsideMm: 31,
+  insideMm: 9,
+  mu: i % 2 ? 0.2 : null,
+}));
+const ownSprings: Props["springs"] = [true, false].map((up) => ({
+  disc: { outsideMm: 20, insideMm: 10.2, thicknessMm: 0.8, coneHeightMm: 0.55 },
+  up,
+}));
+
+const elementOf = (row: Row): DragElement => ({
+  member: row.member,
+  outsideMm: typedNumber(row.outside),
+  insideMm: typedNumber(row.inside),
+  mu: row.mu.trim() === "" ? null : typedNumber(row.mu),
+});
+/** How far a coefficient is usually off when it was not measured on this reel. */
+const muOff = 0.2;
+
+/** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
+export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, keep }: Props) {
+  const [rows, setRows] = useState<readonly Row[]>(() =>
+    (stack.length ? stack : ownStack).map(({ name, member, outsideMm, insideMm, mu }, id) => ({
+      id,
+      name,
+      member,
+      outside: String(outsideMm),
+      inside: String(insideMm),
+      mu: mu === null ? "" : String(mu),
+    })),
+  );
+  const [model, setModel] = useState<PressureModel>("uniform-pressure");
+  const [typed, setTyped] = useState({
+    pitch: "0.75",
+    stiffness: "4000",
+    stop: "2.5",
+    ratio: String(Math.round((ratio ?? 3) * 1000) / 1000),
+    efficiency: "0.9",
+    loss: "15",
+    arbor: String(arborRadiusMm ?? 12),
+    full: String(fullRadiusMm ?? 24),
+    breaking: "120",
+  });
+  const [unit, setUnit] = useState<UnitOf<"force">>("N");
+  const [use, setUse] = useState<DragUse>("usual");
+  const [percent, setPercent] = useState(50);
+  const value = Object.fromEntries(Object.entries(typed).map(([key, text]) => [key, typedNumber(text)])) as Record<
+    keyof typeof typed,
+    number
+  >;
+  const between = (key: keyof typeof typed, low: number, high: number, words: string) =>
+    value[key] >= low && value[key] <= high ? undefined : words;
+  const errors: Partial<Record<keyof typeof typed, string | undefined>> = {
+    pitch: between("pitch", 0.05, 5, "A thread's pitch is 0.05 to 5 mm."),
+    stiffness: between("stiffness", 10, 1e6, "How much the stack gives: 10 N/mm or more."),
+    stop: between("stop", 0.05, 20, "Turns to the end of the thread, above 0."),
+    ratio: between("ratio", 0.2, 20, "A ratio from 0.2 to 20; 1 for a drag on the spool."),
+    efficiency: between("efficiency", 0.3, 1, "From 0.3 to 1."),
+    loss: between("loss", 0, 2000, "From 0 N·mm up."),
+    arbor: between("arbor", 1, 150, "A radius from 1 mm up."),
+    full: value.full > value.arbor ? between("full", 1, 200, "A radius from 1 mm up.") : "The full spool is wider than its arbor.",
+    breaking: between("breaking", 0.5, 5000, "The line's breaking load in the unit chosen."),
+  };
+  const elements = rows.map(elementOf);
+  const fault = stackFault(elements);
+  // The line is no part of the drag: its field stays whatever is typed in it.
+  const { breaking: lineError, ...dragErrors } = errors;
+  const ready = !fault && !Object.values(dragErrors).some(Boolean) && rows.length > 1;
+  const inUnit = (newtons: number) => convert("force", newtons, "N", unit);
+
+  const star: Star = useMemo(
+    () => ({
+      pitchMm: value.pitch,
+      springs: stackOf(springs.length ? springs : ownSprings),
+      stackStiffnessNPerMm: value.stiffness,
+      endStopTurns: value.stop,
+    }),
+    [springs, value.pitch, value.stiffness, value.stop],
+  );
+  const computed = useMemo(() => {
+    if (!ready) return null;
+    const gaps = gapsOf(elements, model);
+    const torqueAt = (turns: number, factor = 1) => capacityNmm(elements, starForce(star, turns).forceN, model) * factor;
+    const pullAt = (turns: number, radius: number, factor = 1) =>
+      pullN({ stackNmm: torqueAt(turns, factor), ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }, radius);
+    const steps = Array.from({ length: 41 }, (_, i) => (value.stop * i) / 40);
+    return { gaps, torqueAt, pullAt, steps };
+  }, [ready, elements, model, star, value.ratio, value.efficiency, value.loss, value.stop]);
+  const turns = (value.stop * percent) / 100;
+  const fullPull = computed?.pullAt(turns, value.full) ?? 0;
+  const barePull = computed?.pullAt(turns, value.arbor) ?? 0;
+  const low = computed?.pullAt(turns, value.full, 1 - muOff) ?? 0;
+  const high = computed?.pullAt(turns, value.full, 1 + muOff) ?? 0;
+  const breakingN = convert("force", value.breaking, unit, "N");
+  const advice = dragAdvice(breakingN, use);
+  const springsFlat = computed ? starForce(star, turns).springsFlat : false;
+  const words = computed
+    ? `Drag: ${computed.gaps.length} slipping places; at ${shown(turns, 3)} turns of the star ${shown(inUnit(fullPull))} ${unit} at a full spool (${shown(inUnit(low), 3)} to ${shown(inUnit(high), 3)}, coefficient ±20 %), ${shown(inUnit(barePull))} ${unit} when it is bare.`
+    : "";
+  const change = (id: number, edit: Partial<Row>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
+  const number = (key: keyof typeof typed, label: string) => (
+    <TextField label={label} value={typed[key]} error={errors[key]} onType={(text) => setTyped({ ...typed, [key]: text })} />
+  );
+  const curveOf = (radius: number, factor = 1) => computed!.steps.map((x) => ({ x, y: inUnit(computed!.pullAt(x, radius, factor)) }));
+  return (
+    <GaugeFrame
+      gauge="drag"
+      job={job}
+      keep={keep}
+      result={
+        computed && {
+          words,
+          csv: [
+            `turns;full spool ${unit};bare ${unit}`,
+            ...computed.steps.map((x) =>
+              [x, inUnit(computed.pullAt(x, value.full)), inUnit(computed.pullAt(x, value.arbor))].map((v) => v.toFixed(4)).join(";"),
+            ),
+          ].join("\r\n"),
+          input: { stack: elements, model, ...value },
+        }
+      }
+    >
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="flex flex-col gap-3">
+          <h1>The stack, from the base up</h1>
+          <table className="plain-table">
+            <thead>
+              <tr>
+                <th>Ring</th>
+                <th>Turns with</th>
+                <th>Outside, mm</th>
+                <th>Hole, mm</th>
+                <th>Coefficient</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row, i) => {
+                const slips = computed?.gaps.some(({ slipsAbove }) => slipsAbove === i);
+                const cell = (key: "outside" | "inside" | "mu", label: string) => (
+                  <input
+                    aria-label={`${row.name}, ${label}`}
+                    aria-invalid={fault?.at === i && fault.field === (key === "mu" ? "mu" : `${key}Mm`)}
+                    className="num min-h-9 w-20"
+                    inputMode="decimal"
+                    value={row[key]}
+                    onChange={(event) => change(row.id, { [key]: event.target.value })}
+                  />
+                );
+                return (
+                  <tr key={row.id}>
+                    <td>
+                      {row.name}
+                      {slips && <span className="block text-note">slips on its upper face</span>}
+                    </td>
+                    <td>
+                      <select
+                        aria-label={`${row.name}, turns with`}
+                        className="min-h-9"
+                        value={row.member}
+                        onChange={(event) => change(row.id, { member: event.target.value as Row["member"] })}
+                      >
+                        {members.map((member) => (
+                          <option key={member} value={member}>
+                            {memberWords[member]}
+                          </option>
+                        ))}
+                      </select>
+                    </td>
+                    <td>{cell("outside", "outside")}</td>
+                    <td>{cell("inside", "hole")}</td>
+                    <td>{cell("mu", "coefficient; empty for metal")}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {fault && (
+            <p role="alert" className="alarm">
+              {rows[fault.at]?.name}: {fault.message}
+            </p>
+          )}
+          <div className="grid grid-cols-3 gap-3">
+            {number("pitch", "Star's thread, mm a turn")}
+            {number("stiffness", "Rest of the stack, N/mm")}
+            {number("stop", "Turns to the end stop")}
+            {number("ratio", "Ratio, gear to spool")}
+            {number("efficiency", "Efficiency backwards")}
+            {number("loss", "Losses at the spool, N·mm")}
+            {number("arbor", "Arbor radius, mm")}
+            {number("full", "Full radius, mm")}
+            <ChoiceField
+              label="Rings are"
+              of={{ "uniform-pressure": "new: even pressure", "uniform-wear": "run in: even wear" }}
+              value={model}
+              onChoose={(id) => setModel(id as PressureModel)}
+            />
+          </div>
+          <p className="text-note">
+            Coefficients of carbon are your own data; 0.2 is a place to begin. Tension washers:{" "}
+            <Link className="act-link" href={`/gauges/washers${job ? `?job=${job.tag}` : ""}`}>
+              as {springs.length ? "this reel has them" : "two opposed"}
+            </Link>
+            .
+          </p>
+        </div>
+        <div className="flex flex-col gap-3">
+          {computed ? (
+            <>
+              <p className="num text-measure" role="status">
+                {shown(inUnit(fullPull))} {unit}
+              </p>
+              <p>
+                at a full spool, <span className="num">±{shown(inUnit((high - low) / 2), 2)}</span> for a coefficient 20 % off;{" "}
+                <span className="num">{shown(inUnit(barePull))}</span> {unit} when the spool is bare. Slips in{" "}
+                <span className="num">{computed.gaps.length}</span> place{computed.gaps.length === 1 ? "" : "s"}.
+              </p>
+              <div className="grid grid-cols-[1fr_auto] items-end gap-3">
+                <Field label={`Star at ${shown(turns, 3)} turns from the first contact`}>
+                  {(field) => (
+                    <input
+                      {...field}
+                      type="range"
+                      min={0}
+                      max={100}
+                      value={percent}
+                      onChange={(event) => setPercent(Number(event.target.value))}
+                    />
+                  )}
+                </Field>
+                <ChoiceField
+                  label="Unit"
+                  of={Object.fromEntries(Object.keys(unitFactors.force).map((name) => [name, name]))}
+                  value={unit}
+                  onChoose={(id) => {
+                    const next = id as UnitOf<"force">;
+                    // The same breaking load, said in the other unit.
+                    if (Number.isFinite(value.breaking))
+                      setTyped({ ...typed, breaking: shown(convert("force", value.breaking, unit, next)) });
+                    setUnit(next);
+                  }}
+                />
+              </div>
+              {springsFlat && (
+                <p className="border-l-4 border-ink pl-2">The tension washers are flat here: from now on the pull climbs steeply.</p>
+              )}
+              <CurveChart
+                curves={[
+                  { name: "full spool", points: curveOf(value.full), line: "solid" },
+                  { name: "bare spool", points: curveOf(value.arbor), line: "dashed" },
+                  { name: "low", points: curveOf(value.full, 1 - muOff), line: "thin" },
+                  { name: "high", points: curveOf(value.full, 1 + muOff), line: "thin" },
+                ]}
+                xName="turns of the star"
+                yName={`pull, ${unit}`}
+                atX={turns}
+                heightPx={220}
+                summary={`Solid: full spool, to ${shown(inUnit(computed.pullAt(value.stop, value.full)))} ${unit} at the end stop. Thin: coefficient 20 % off. Dashed: bare spool, ${shown(value.full / value.arbor, 3)} times as hard.`}
+              />
+              <div className="grid grid-cols-2 gap-3">
+                {number("breaking", `Line breaks at, ${unit}`)}
+                <ChoiceField
+                  label="Fishing"
+                  of={Object.fromEntries(Object.keys(dragShares).map((name) => [name, name]))}
+                  value={use}
+                  onChoose={(id) => setUse(id as DragUse)}
+                />
+              </div>
+              {!lineError && (
+                <p>
+                  Set the strike to about <strong className="num">{shown(inUnit(advice.strikeN))}</strong> {unit} (
+                  {Math.round(dragShares[use] * 100)} % of the line; common practice). A knot leaves about {Math.round(knotShare * 100)} %:
+                  with the spool drawn down never above <span className="num">{shown(inUnit(advice.mostN))}</span> {unit}.
+                  {barePull > advice.mostN && <strong> This setting is above it on a bare spool.</strong>}
+                </p>
+              )}
+              <FishRunPanel spoolTorqueNmm={fullPull * value.full} arborRadiusMm={value.arbor} fullRadiusMm={value.full} />
+              <p className="text-note">
+                Method: torque = force × Σ μ·r over the gaps, each slipping where μ·r is least; at the line (T ÷ (i·η) + losses) ÷ radius,
+                as the fish drives the train backwards.
+              </p>
+            </>
+          ) : (
+            <p>Mend what is marked; the pull comes back.</p>
+          )}
+        </div>
+      </div>
+    </GaugeFrame>
+  );
+}

@@ -1,0 +1,99 @@
+"use client";
+import Link from "next/link";
+import type { ReactNode } from "react";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+
+/** The reel a gauge was opened for. */
+export interface GaugeJob {
+  readonly jobId: number;
+  readonly tag: string;
+  readonly reel: string;
+  readonly closed: boolean;
+}
+
+export const gaugeNames = {
+  "": "Pull, bearing, units",
+  drag: "Drag",
+  washers: "Tension washers",
+} as const;
+export type GaugeId = keyof typeof gaugeNames;
+
+interface Props {
+  readonly gauge: GaugeId;
+  readonly job: GaugeJob | null;
+  /** What is kept with the job, copied as text, and copied as a table; null while nothing can be computed. */
+  readonly result: { readonly words: string; readonly csv: string; readonly input: unknown } | null;
+  readonly keep: Action<void>;
+  readonly children: ReactNode;
+}
+
+/** A gauge's sheet: the others along the top, its result to be copied or kept along the bottom. */
+export function GaugeFrame({ gauge, job, result, keep, children }: Props) {
+  const act = useAct(keep);
+  const copy = (text: string) => void navigator.clipboard?.writeText(text);
+  return (
+    <Sheet
+      fill
+      top={<GaugeTabs here={gauge} job={job} />}
+      act={
+        <>
+          {job && !job.closed && (
+            <Key
+              className="key-main"
+              shortcut=" "
+              words="Keep the result with the job"
+              busy={act.busy}
+              disabled={!result}
+              onPress={() => result && act.press({ jobId: job.jobId, gauge, input: result.input, words: result.words })}
+            >
+              Keep with {job.tag}
+            </Key>
+          )}
+          <Key shortcut="t" words="Copy as text" disabled={!result} onPress={() => result && copy(result.words)}>
+            Copy as text
+          </Key>
+          <Key shortcut="v" words="Copy as CSV" disabled={!result} onPress={() => result && copy(result.csv)}>
+            Copy as CSV
+          </Key>
+        </>
+      }
+      block={
+        <CornerBlock
+          cells={
+            job
+              ? [
+                  { label: "Tag", value: job.tag, large: true },
+                  { label: "Reel", value: job.reel },
+                ]
+              : [{ label: "Gauge", value: gaugeNames[gauge], large: true }]
+          }
+        />
+      }
+    >
+      <Refused message={act.message} />
+      {children}
+    </Sheet>
+  );
+}
+
+/** The gauges side by side; opened for a reel they stay with it. */
+export function GaugeTabs({ here, job }: { here: GaugeId; job: GaugeJob | null }) {
+  return (
+    <nav aria-label="Gauges" className="flex overflow-x-auto border-b border-ink">
+      {(Object.entries(gaugeNames) as [GaugeId, string][]).map(([id, name]) => (
+        <Link
+          key={id}
+          href={`/gauges${id && `/${id}`}${job ? `?job=${job.tag}` : ""}`}
+          aria-current={id === here ? "page" : undefined}
+          className={`flex min-h-14 items-center px-4 ${id === here ? "text-head font-semibold" : "font-semibold text-brass"}`}
+        >
+          {name}
+        </Link>
+      ))}
+    </nav>
+  );
+}

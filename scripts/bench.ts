@@ -20,6 +20,7 @@ import { stackOf } from "@/core/drag/disc-springs";
 import { fishRun } from "@/core/drag/fish-run";
 import { fitDrag } from "@/core/drag/fit-drag";
 import { modelPlates } from "@/core/schematic/assembly-plate";
+import { fitSpin, spinDown } from "@/core/spin/fit-spin";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { openDatabase } from "@/data/database";
@@ -213,4 +214,11 @@ async function libraryOfAThousand(): Promise<void> {
     return t;
   });
   print("fish-run", runMs, stepsMs, "two minutes in steps of 0.05 s against one root a step");
+  // A spin of 400 pulses: its losses against a straight line through its speeds.
+  const walk = spinDown(150, { a: 4, b: 0.08, c: 0.0005 }, 20, 400);
+  const times: number[] = [];
+  for (const { t, angle } of walk) if (angle >= times.length * 3) times.push(t + times.length * 1e-9);
+  const spinMs = medianMs(() => fitSpin(times, 2));
+  const speedsMs = medianMs(() => linearRegression(times.map((t, i) => [t, i])));
+  print("spin-fit", spinMs, speedsMs, `${times.length} pulses against a straight line through as many`);
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { members } from "@/core/anatomy/types";
+import { answerBearing, bearingFault } from "@/core/bearings/bearing-answer";
 import { camRise, hasFreeSpool, leverForce, starForce } from "@/core/drag/adjusters";
 import { capacityNmm, type DragElement, gapsOf, pressureModels, stackFault } from "@/core/drag/capacity";
 import {
@@ -18,7 +19,15 @@ import {
 import { fishRun, runFault } from "@/core/drag/fish-run";
 import { fitDrag } from "@/core/drag/fit-drag";
 import { pullN, spoolTorqueNmm } from "@/core/drag/pull";
+import { ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
+import { backingM, capacityM, lineFault } from "@/core/line/line";
+import { fitSpin } from "@/core/spin/fit-spin";
+import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { call } from "./call-of";
+
+const refuse = (ctx: z.RefinementCtx, fault: { field: string; message: string } | null) => {
+  if (fault) ctx.addIssue({ code: "custom", path: [fault.field], message: fault.message });
+};
 
 const row = z
   .array(
@@ -169,12 +178,65 @@ export const gaugeCalls = {
         ambientC: z.number().default(20),
       })
       .superRefine((run, ctx) => {
-        const fault = runFault(run);
-        if (fault) ctx.addIssue({ code: "custom", path: [fault.field], message: fault.message });
+        refuse(ctx, runFault(run));
       }),
     (run) => {
       const { points, ...rest } = fishRun(run);
       return { ...rest, last: points.at(-1) };
     },
+  ),
+  bearing: call(
+    z
+      .strictObject({ boreMm: z.number(), outsideMm: z.number(), widthMm: z.number(), offMm: z.number().default(0.1) })
+      .superRefine((measure, ctx) => refuse(ctx, bearingFault(measure))),
+    ({ offMm, ...measure }) => answerBearing(measure, offMm),
+  ),
+  thread: call(
+    z
+      .strictObject({
+        of: z.enum(["screw", "hole"]),
+        diameterMm: z.number(),
+        offMm: z.number().default(0.03),
+        pitch: z.strictObject({ mm: z.number(), offMm: z.number().default(0.02) }).optional(),
+      })
+      .superRefine((measure, ctx) => refuse(ctx, threadFault(measure as ThreadMeasure))),
+    (measure) => findThread(measure as ThreadMeasure),
+  ),
+  spin: call(
+    z.strictObject({ times: z.array(z.number()).min(8).max(100_000), pulsesPerTurn: z.number().int().min(1).max(100).default(1) }),
+    ({ times, pulsesPerTurn }) => fitSpin(times, pulsesPerTurn),
+  ),
+  gearing: call(
+    z.strictObject({
+      handleTurns: z.number().positive(),
+      spoolTurns: z.number().positive(),
+      offTurns: z.number().min(0).default(0.5),
+      lineDiameterMm: z.number().positive().optional(),
+    }),
+    ({ handleTurns, spoolTurns, offTurns, lineDiameterMm }) => {
+      const interval = ratioOfCounts(handleTurns, spoolTurns, offTurns);
+      return {
+        ...interval,
+        ...(interval.high > interval.low ? { simplest: simplestFraction(interval.low, interval.high) } : {}),
+        pairs: toothPairs(interval),
+        ...(lineDiameterMm ? { retrieveMm: retrievePerTurn(interval.ratio, lineDiameterMm) } : {}),
+      };
+    },
+  ),
+  line: call(
+    z
+      .strictObject({
+        arborMm: z.number(),
+        fullMm: z.number(),
+        widthMm: z.number(),
+        lineMm: z.number(),
+        backing: z.strictObject({ mm: z.number().positive(), mainMetres: z.number().min(0) }).optional(),
+      })
+      .superRefine(({ lineMm, ...ring }, ctx) => refuse(ctx, lineFault(ring, lineMm))),
+    ({ lineMm, backing, ...ring }) => ({
+      squareM: capacityM(ring, lineMm, "square"),
+      hexagonalM: capacityM(ring, lineMm, "hexagonal"),
+      ...(backing ? { backingM: backingM(ring, { mm: lineMm, metres: backing.mainMetres }, backing.mm, "square") } : {}),
+    }),
   ),
 };

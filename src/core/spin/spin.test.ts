@@ -1,0 +1,154 @@
+import fc from "fast-check";
+import { levenbergMarquardt } from "ml-levenberg-marquardt";
+import { describe, expect, it } from "vitest";
+import { fitSpin, type SpinLosses, spinDown, stopSeconds } from "./fit-spin";
+import { leastSquares } from "./least-squares";
+
+/** NIST StRD, Norris (linear regression): y, x; recalled, and confirmed by the certified values below. */
+// biome-ignore format: a table
+const norris = [
+  [0.1, 0.2], [338.8, 337.4], [118.1, 118.2], [888.0, 884.6], [9.2, 10.1], [228.1, 226.5], [668.5, 666.3], [998.5, 996.3], [449.1, 448.6], [778.9, 777.0], [559.2, 558.2], [0.3, 0.4],
+  [0.1, 0.6], [778.1, 775.5], [668.8, 666.9], [339.3, 338.0], [448.9, 447.5], [10.8, 11.6], [557.7, 556.0], [228.3, 228.1], [998.0, 995.8], [888.8, 887.6], [119.6, 120.2], [0.3, 0.3],
+  [0.6, 0.3], [557.6, 556.8], [339.3, 339.1], [888.0, 887.2], [998.5, 999.0], [778.9, 779.0], [10.2, 11.1], [117.6, 118.3], [228.9, 229.2], [668.4, 669.1], [449.2, 448.9], [0.2, 0.5],
+] as const;
+
+describe("least squares", () => {
+  it("reaches the certified values of NIST's Norris set", () => {
+    const fit = leastSquares(
+      norris.map(([, x]) => [1, x]),
+      norris.map(([y]) => y),
+    );
+    expect(fit.coefficients[0]).toBeCloseTo(-0.262323073774029, 9);
+    expect(fit.coefficients[1]).toBeCloseTo(1.00211681802045, 11);
+    expect(fit.residualSd).toBeCloseTo(0.884796396144373, 10);
+  });
+
+  it("refuses what it cannot tell", () => {
+    expect(() => leastSquares([[1, 2]], [1])).toThrow(RangeError);
+    expect(() =>
+      leastSquares(
+        [
+          [1, 1],
+          [1, 1],
+          [1, 1],
+        ],
+        [1, 2, 3],
+      ),
+    ).toThrow(RangeError);
+  });
+});
+
+describe("spin-down in closed form, ω₀ = 200 rad/s (worked values)", () => {
+  it.each([
+    [{ a: 2, b: 0, c: 0 }, 100],
+    [{ a: 2, b: 0.05, c: 0 }, 35.835189],
+    [{ a: 2, b: 0, c: 0.001 }, 30.204993],
+    [{ a: 2, b: 0.05, c: 0.001 }, 21.958968],
+    [{ a: 0.2, b: 0.05, c: 0.001 }, 52.34924],
+    [{ a: 1, b: 0.1, c: 0.0025 }, 18.181818],
+  ])("%j stands after %f s", (losses, seconds) => expect(stopSeconds(200, losses)).toBeCloseTo(seconds, 5));
+
+  it("never stands where nothing rubs", () => {
+    expect(stopSeconds(200, { a: 0, b: 0.05, c: 0.001 })).toBe(Number.POSITIVE_INFINITY);
+  });
+
+  it.each([
+    [{ a: 2, b: 0, c: 0 }, [190, 180, 160]],
+    [{ a: 0, b: 0.05, c: 0 }, [155.760157, 121.306132, 73.575888]],
+    [{ a: 0, b: 0, c: 0.001 }, [100, 66.666667, 40]],
+    [{ a: 2, b: 0.05, c: 0 }, [146.912188, 105.567358, 48.291066]],
+    [{ a: 2, b: 0, c: 0.001 }, [94.114667, 56.773936, 21.955936]],
+  ])("%j at 5, 10 and 20 s", (losses, speeds) => {
+    const walk = spinDown(200, losses, 20);
+    for (const [i, t] of [5, 10, 20].entries()) expect(walk[t * 200]!.speed).toBeCloseTo(speeds[i]!, 5);
+  });
+
+  it("turns the angle of the closed forms until it stands", () => {
+    expect(spinDown(200, { a: 2, b: 0.05, c: 0.001 }, 30).at(-1)!.angle).toBeCloseTo(1080.074058, 1);
+    expect(spinDown(200, { a: 2, b: 0, c: 0 }, 110).at(-1)!.angle).toBeCloseTo(10000, 1);
+  });
+});
+
+/** Times at which a spool of this loss passes its marks, with jitter. */
+function pulses(losses: SpinLosses, startRadPerS: number, perTurn: number, seconds: number, jitterS = 0, seed = 7): number[] {
+  const walk = spinDown(startRadPerS, losses, seconds, 2000);
+  const step = (2 * Math.PI) / perTurn;
+  let state = seed;
+  const random = () => {
+    state = (state * 16807) % 2147483647;
+    return state / 2147483647 - 0.5;
+  };
+  const times: number[] = [];
+  for (let i = 1, next = 0; i < walk.length; i++)
+    while (walk[i]!.angle >= next) {
+      const [p, q] = [walk[i - 1]!, walk[i]!];
+      times.push(p.t + ((next - p.angle) / (q.angle - p.angle || 1)) * (q.t - p.t) + random() * jitterS);
+      next += step;
+    }
+  return times;
+}
+
+describe("losses from pulse times", () => {
+  it.each([
+    { a: 6, b: 0.05, c: 0.0006 },
+    { a: 2, b: 0.2, c: 0 },
+    { a: 10, b: 0, c: 0.001 },
+  ])("recovers %j", (losses) => {
+    const fit = fitSpin(pulses(losses, 150, 4, 25), 4);
+    for (const term of ["a", "b", "c"] as const)
+      expect(Math.abs(fit.terms[term].value - losses[term]), term).toBeLessThan(
+        0.05 * Math.max(losses[term], { a: 1, b: 0.03, c: 0.0006 }[term]),
+      );
+    expect(fit.cannot).toBe("");
+  });
+
+  it("agrees with an independent curve fit of the closed form (ml-levenberg-marquardt, a and b)", () => {
+    const times = pulses({ a: 5, b: 0.1, c: 0 }, 120, 4, 15, 0.0001);
+    const step = Math.PI / 2;
+    const x = times.slice(1).map((t, i) => (t + times[i]!) / 2);
+    const y = times.slice(1).map((t, i) => step / (t - times[i]!));
+    const { parameterValues } = levenbergMarquardt(
+      { x, y },
+      ([w0, a, b]: number[]) =>
+        (t: number) =>
+          (w0! + a! / b!) * Math.exp(-b! * t) - a! / b!,
+      {
+        initialValues: [100, 3, 0.05],
+        damping: 0.01,
+        maxIterations: 400,
+      },
+    );
+    const fit = fitSpin(times, 4);
+    expect(Math.abs(fit.terms.a.value / parameterValues[1]! - 1)).toBeLessThan(0.06);
+    expect(Math.abs(fit.terms.b.value / parameterValues[2]! - 1)).toBeLessThan(0.12);
+  });
+
+  it("never gives a loss below nothing, whatever the jitter", () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        fc.integer({ min: 1, max: 1000 }),
+        (a, b, seed) => {
+          const { terms } = fitSpin(pulses({ a, b, c: 0 }, 120, 2, 20, 0.0004, seed), 2);
+          for (const term of Object.values(terms)) {
+            expect(term.value).toBeGreaterThanOrEqual(0);
+            expect(term.low).toBeLessThanOrEqual(term.value);
+            expect(term.high).toBeGreaterThanOrEqual(term.value);
+          }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it("says that it cannot tell the terms apart over a short range of speeds", () => {
+    expect(fitSpin(pulses({ a: 4, b: 0.05, c: 0 }, 120, 4, 3), 4).cannot).toMatch(/under four to one/);
+  });
+
+  it("refuses what is no run", () => {
+    expect(() => fitSpin([0, 1, 2], 1)).toThrow(/eight/);
+    expect(() => fitSpin([0, 1, 2, 3, 4, 4, 5, 6, 7], 1)).toThrow(/rise/);
+    expect(() => fitSpin([0, 1, 2, 3, 4, 5, 6, 7, 8], 0)).toThrow(/whole number/);
+  });
+});

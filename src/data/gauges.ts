@@ -1,12 +1,13 @@
+import type { PartKind, PartShape } from "@/core/anatomy/shapes";
 import type { DragElement } from "@/core/drag/capacity";
 import { type DiscSpring, moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-springs";
-import type { MeasuredPull } from "@/core/drag/fit-drag";
 import { dragStackOf } from "@/core/drag/working-gaps";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
+import { findPartType } from "./models";
 import { listWells } from "./tray";
 
 export interface SpringRow {
@@ -24,7 +25,8 @@ export interface DragOfReel {
   readonly ratio: number | null;
   readonly arborRadiusMm: number | null;
   readonly fullRadiusMm: number;
-  readonly pulls: readonly MeasuredPull[];
+  /** It is squeezed by a lever and its cam. */
+  readonly lever: boolean;
 }
 
 /** The drag of a reel as its machine has it: stack, tension washers, gears, spool, and the pulls taken before. */
@@ -73,7 +75,7 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
     ratio: gear?.kind === "gear" && pinion?.kind === "pinion" ? gear.teeth / pinion.teeth : null,
     arborRadiusMm: spool?.kind === "spool" ? spool.arborMm / 2 : null,
     fullRadiusMm: version.lineRadiusMm,
-    pulls: [],
+    lever: version.model.family === "lever-drag",
   };
 }
 
@@ -98,3 +100,33 @@ export function keepGauge(ctx: Context, jobId: number, gauge: string, input: unk
 
 export const listKeptGauges = (db: Db, jobId: number): KeptGauge[] =>
   db.prepare("SELECT gauge, at, words FROM gauge_result WHERE job_id = ? ORDER BY gauge").all(jobId) as KeptGauge[];
+
+/** Parts of a kind in the whole catalogue, with their bins and the models they sit in. */
+export function listCatalogue(db: Db, kinds: readonly string[]) {
+  const rows = db
+    .prepare(
+      `SELECT part_type.id, coalesce(stock.count, 0) AS stock, coalesce(stock.bin, '') AS bin,
+              (SELECT json_group_array(DISTINCT model.maker || ' ' || model.name) FROM position
+               JOIN model_version ON model_version.id = position.model_version_id JOIN model ON model.id = model_version.model_id
+               WHERE position.part_type_id = part_type.id) AS models
+       FROM part_type LEFT JOIN stock ON stock.part_type_id = part_type.id
+       WHERE json_extract(part_type.shape, '$.kind') IN (SELECT value FROM json_each(?)) ORDER BY part_type.number`,
+    )
+    .all(JSON.stringify(kinds)) as { id: string; stock: number; bin: string; models: string }[];
+  return rows.map(({ id, stock, bin, models }) => {
+    const { number, name, shape, thread } = findPartType(db, id)!;
+    return { type: { number, name, shape, ...(thread ? { thread } : {}) }, stock, bin, models: JSON.parse(models) as string[] };
+  });
+}
+
+/** Seats of a reel whose part is of a kind, each once by its sizes. */
+export function seatsOfKind(db: Db, job: Job, kind: PartKind): { name: string; shape: PartShape }[] {
+  const version = machineOf(db, job);
+  const seen = new Set<string>();
+  return version.anatomy.positions.flatMap((position) => {
+    const type = version.partTypes.get(position.partTypeId);
+    if (type?.shape.kind !== kind || seen.has(type.id)) return [];
+    seen.add(type.id);
+    return [{ name: position.name, shape: type.shape }];
+  });
+}

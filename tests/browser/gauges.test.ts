@@ -26,11 +26,11 @@ describe("gauges opened for a reel", () => {
     await person.sees("lay: cup up, lying in the lower one");
     await person.sees("times as stiff as opposed");
     const nested = await big();
-    await person.press("Turn Tension washer, upper over");
+    await person.press("cup up, turn Tension washer, upper over");
     await person.rest(200);
     expect(await person.seesNot("times as stiff as opposed")).toBe(true);
     expect(await big()).toBeLessThan(nested);
-    await person.press("Turn Tension washer, upper over");
+    await person.press("cup down, turn Tension washer, upper over");
     await person.sees("times as stiff as opposed");
   });
 
@@ -72,11 +72,71 @@ describe("gauges opened for a reel", () => {
     await person.sees("25 % of the line; common practice");
   });
 
+  it("says what measured pulls tell, and refuses what cannot be read", async () => {
+    await person.press("What measured pulls say");
+    await person.type("Turns and pull, N", "0.5 ten");
+    await person.sees("Each pull: turns of the star and newtons");
+    await person.type("Turns and pull, N", "0.5 12; 1 25; 1.5 37");
+    await person.sees("Coefficient 0.");
+    await person.sees("compare with this reel's own earlier pulls");
+    await person.type("Tension washers", "sizes not known");
+    await person.sees("without the springs' sizes pulls tell no more");
+  });
+
+  it("shows a cam half a turn round as lost free spool", async () => {
+    await person.type("Squeezed by", "a lever and its cam");
+    await person.type("Cam fitted", "half a turn round");
+    await person.sees("No free spool: at the lever's first mark it presses already.");
+    await person.type("Cam: degrees and rise", "0 0; 0 1");
+    await person.sees("degrees rising");
+    await person.type("Cam: degrees and rise", "0 0; 60 0.4; 120 0.7");
+    await person.type("Cam fitted", "as it belongs");
+    expect(await person.seesNot("No free spool")).toBe(true);
+    await person.type("Squeezed by", "a star and tension washers");
+  });
+
   it("walks a run in a worker of its own and says how hot it gets", async () => {
     await person.press("The heat of a run");
     await person.press("Let it run");
     await person.sees("Hottest", 20_000);
     await person.type("Run: seconds at m/s", "quickly");
     await person.sees("Each piece: seconds above 0");
+  });
+});
+
+describe("the smaller gauges", () => {
+  it("tell a thread and how it is told from its neighbours", async () => {
+    await person.go("/gauges/screw");
+    await person.sees("M3 × 0.5");
+    await person.type("Length over threads", "");
+    await person.sees("The length over the threads, above 0 mm; leave both empty without.");
+    await person.type("Threads in that length", "");
+    await person.sees("can be it");
+    await person.sees("a known screw of either laid along it shows it");
+  });
+
+  it("refuse what cannot be at its field, each of them", async () => {
+    for (const [gauge, label, text, words] of [
+      ["bearing", "Outside, mm", "3", "The outside is more than the bore"],
+      ["screw", "Diameter, mm", "-2", "A diameter from 0.5 to 30 mm."],
+      ["spin", "Pulses a turn", "1.5", "a whole number from 1"],
+      ["gearing", "Turns of the handle", "0", "Turns of the handle, above 0."],
+      ["line", "Full across, mm", "20", "The full spool is wider than its arbor."],
+      ["line", "Line across, mm", "900", "A line is 0.03 to 3 mm across."],
+    ] as const) {
+      await person.go(`/gauges/${gauge}`);
+      await person.type(label, text);
+      await person.sees(words);
+      expect(await person.value(label), gauge).toBe(text);
+    }
+  });
+
+  it("open with a reel's own numbers", async () => {
+    const tag = server.value<string>("SELECT tag FROM job WHERE complaint LIKE 'Drag jumps%'");
+    await person.go(`/gauges/gearing?job=${tag}`);
+    await person.sees("51 and 17 teeth, as its schematic has them");
+    await person.sees("3 : 1");
+    await person.go(`/gauges/line?job=${tag}`);
+    await person.sees("Its own spool");
   });
 });

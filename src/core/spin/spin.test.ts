@@ -1,3 +1,4 @@
+import { createRequire } from "node:module";
 import fc from "fast-check";
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import { describe, expect, it } from "vitest";
@@ -67,6 +68,23 @@ describe("spin-down in closed form, ω₀ = 200 rad/s (worked values)", () => {
     expect(spinDown(200, { a: 2, b: 0.05, c: 0.001 }, 30).at(-1)!.angle).toBeCloseTo(1080.074058, 1);
     expect(spinDown(200, { a: 2, b: 0, c: 0 }, 110).at(-1)!.angle).toBeCloseTo(10000, 1);
   });
+});
+
+/** The package ships its sources as types, which our stricter settings do not read. */
+const { Solver } = createRequire(import.meta.url)("odex") as {
+  Solver: new (
+    dimensions: number,
+  ) => {
+    solve: (f: (t: number, y: number[]) => number[], from: number, start: number[], to: number) => { y: number[] };
+  };
+};
+
+it("is walked as an independent integrator walks it (odex)", () => {
+  const losses = { a: 2, b: 0.05, c: 0.001 };
+  const walk = spinDown(200, losses, 15);
+  const { y } = new Solver(2).solve((_t, [w]) => [-(losses.a + losses.b * w! + losses.c * w! * w!), w!], 0, [200, 0], 15);
+  expect(walk.at(-1)!.speed).toBeCloseTo(y[0]!, 3);
+  expect(walk.at(-1)!.angle).toBeCloseTo(y[1]!, 1);
 });
 
 /** Times at which a spool of this loss passes its marks, with jitter. */

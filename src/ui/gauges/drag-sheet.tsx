@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { members } from "@/core/anatomy/types";
-import { type Star, starForce } from "@/core/drag/adjusters";
+import { hasFreeSpool, type LeverDrag, leverForce, type Star, starForce } from "@/core/drag/adjusters";
 import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault } from "@/core/drag/capacity";
 import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
 import { type DragUse, dragAdvice, dragShares, knotShare } from "@/core/drag/fit-drag";
@@ -14,6 +14,7 @@ import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
+import { MeasuredPanel } from "./measured-panel";
 import { shown, typedNumber } from "./typed";
 
 interface Row {
@@ -33,6 +34,8 @@ interface Props {
   readonly ratio: number | null;
   readonly arborRadiusMm: number | null;
   readonly fullRadiusMm: number | null;
+  /** It has a lever and a cam. */
+  readonly lever: boolean;
   readonly keep: Action<void>;
 }
 
@@ -67,8 +70,19 @@ const elementOf = (row: Row): DragElement => ({
 /** How far a coefficient is usually off when it was not measured on this reel. */
 const muOff = 0.2;
 
+/** "0 0; 60 0.4" as points of a cam. */
+const pointsOf = (text: string) =>
+  text
+    .split(";")
+    .map((point) => point.trim())
+    .filter(Boolean)
+    .map((point) => {
+      const [degrees, rise] = point.split(/\s+/);
+      return { degrees: typedNumber(degrees ?? ""), riseMm: typedNumber(rise ?? "") };
+    });
+
 /** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
-export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, keep }: Props) {
+export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, keep }: Props) {
   const [rows, setRows] = useState<readonly Row[]>(() =>
     (stack.length ? stack : ownStack).map(({ name, member, outsideMm, insideMm, mu }, id) => ({
       id,
@@ -90,7 +104,14 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
     arbor: String(arborRadiusMm ?? 12),
     full: String(fullRadiusMm ?? 24),
     breaking: "120",
+    leverStiffness: "900",
+    knobPitch: "0.5",
+    knobTurns: "0.4",
+    gap: "0.2",
   });
+  const [by, setBy] = useState<"star" | "lever">(lever ? "lever" : "star");
+  const [cam, setCam] = useState("0 0; 30 0.1; 90 0.5; 120 0.7");
+  const [reversed, setReversed] = useState(false);
   const [unit, setUnit] = useState<UnitOf<"force">>("N");
   const [use, setUse] = useState<DragUse>("usual");
   const [percent, setPercent] = useState(50);
@@ -110,12 +131,26 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
     arbor: between("arbor", 1, 150, "A radius from 1 mm up."),
     full: value.full > value.arbor ? between("full", 1, 200, "A radius from 1 mm up.") : "The full spool is wider than its arbor.",
     breaking: between("breaking", 0.5, 5000, "The line's breaking load in the unit chosen."),
+    leverStiffness: by === "lever" ? between("leverStiffness", 1, 1e6, "From 1 N/mm up.") : undefined,
+    knobPitch: by === "lever" ? between("knobPitch", 0.05, 5, "A pitch is 0.05 to 5 mm.") : undefined,
+    knobTurns: by === "lever" ? between("knobTurns", 0, 20, "From 0 turns up.") : undefined,
+    gap: by === "lever" ? between("gap", 0, 10, "From 0 mm up.") : undefined,
   };
+  const camPoints = pointsOf(cam);
+  const camFault =
+    by === "lever" &&
+    (camPoints.length < 2 ||
+      camPoints.some(
+        ({ degrees, riseMm }, i) =>
+          !(Number.isFinite(riseMm) && (i === 0 ? Number.isFinite(degrees) : degrees > camPoints[i - 1]!.degrees)),
+      ))
+      ? "Two points or more, degrees and rise, degrees rising: 0 0; 60 0.4"
+      : undefined;
   const elements = rows.map(elementOf);
   const fault = stackFault(elements);
   // The line is no part of the drag: its field stays whatever is typed in it.
   const { breaking: lineError, ...dragErrors } = errors;
-  const ready = !fault && !Object.values(dragErrors).some(Boolean) && rows.length > 1;
+  const ready = !fault && !camFault && !Object.values(dragErrors).some(Boolean) && rows.length > 1;
   const inUnit = (newtons: number) => convert("force", newtons, "N", unit);
 
   const star: Star = useMemo(
@@ -127,25 +162,37 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
     }),
     [springs, value.pitch, value.stiffness, value.stop],
   );
-  const computed = useMemo(() => {
+  const leverDrag: LeverDrag = {
+    stiffnessNPerMm: value.leverStiffness,
+    cam: camPoints,
+    knobPitchMm: value.knobPitch,
+    knobTurns: value.knobTurns,
+    gapMm: value.gap,
+    camReversed: reversed,
+  };
+  /** How far the adjuster goes: turns of the star, degrees of the lever. */
+  const most = by === "star" ? value.stop : (camPoints.at(-1)?.degrees ?? 0);
+  const computed = (() => {
     if (!ready) return null;
     const gaps = gapsOf(elements, model);
-    const torqueAt = (turns: number, factor = 1) => capacityNmm(elements, starForce(star, turns).forceN, model) * factor;
+    const forceAt = (x: number) => (by === "star" ? starForce(star, x).forceN : leverForce(leverDrag, x));
+    const torqueAt = (turns: number, factor = 1) => capacityNmm(elements, forceAt(turns), model) * factor;
     const pullAt = (turns: number, radius: number, factor = 1) =>
       pullN({ stackNmm: torqueAt(turns, factor), ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }, radius);
-    const steps = Array.from({ length: 41 }, (_, i) => (value.stop * i) / 40);
+    const steps = Array.from({ length: 41 }, (_, i) => (most * i) / 40);
     return { gaps, torqueAt, pullAt, steps };
-  }, [ready, elements, model, star, value.ratio, value.efficiency, value.loss, value.stop]);
-  const turns = (value.stop * percent) / 100;
+  })();
+  const turns = (most * percent) / 100;
+  const atWords = by === "star" ? `${shown(turns, 3)} turns of the star` : `the lever at ${shown(turns, 3)}°`;
   const fullPull = computed?.pullAt(turns, value.full) ?? 0;
   const barePull = computed?.pullAt(turns, value.arbor) ?? 0;
   const low = computed?.pullAt(turns, value.full, 1 - muOff) ?? 0;
   const high = computed?.pullAt(turns, value.full, 1 + muOff) ?? 0;
   const breakingN = convert("force", value.breaking, unit, "N");
   const advice = dragAdvice(breakingN, use);
-  const springsFlat = computed ? starForce(star, turns).springsFlat : false;
+  const springsFlat = computed && by === "star" ? starForce(star, turns).springsFlat : false;
   const words = computed
-    ? `Drag: ${computed.gaps.length} slipping places; at ${shown(turns, 3)} turns of the star ${shown(inUnit(fullPull))} ${unit} at a full spool (${shown(inUnit(low), 3)} to ${shown(inUnit(high), 3)}, coefficient ±20 %), ${shown(inUnit(barePull))} ${unit} when it is bare.`
+    ? `Drag: ${computed.gaps.length} slipping places; at ${atWords} ${shown(inUnit(fullPull))} ${unit} at a full spool (${shown(inUnit(low), 3)} to ${shown(inUnit(high), 3)}, coefficient ±20 %), ${shown(inUnit(barePull))} ${unit} when it is bare.`
     : "";
   const change = (id: number, edit: Partial<Row>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
   const number = (key: keyof typeof typed, label: string) => (
@@ -161,12 +208,12 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
         computed && {
           words,
           csv: [
-            `turns;full spool ${unit};bare ${unit}`,
+            `${by === "star" ? "turns" : "degrees"};full spool ${unit};bare ${unit}`,
             ...computed.steps.map((x) =>
               [x, inUnit(computed.pullAt(x, value.full)), inUnit(computed.pullAt(x, value.arbor))].map((v) => v.toFixed(4)).join(";"),
             ),
           ].join("\r\n"),
-          input: { stack: elements, model, ...value },
+          input: { stack: elements, model, by, ...typed },
         }
       }
     >
@@ -230,9 +277,33 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
             </p>
           )}
           <div className="grid grid-cols-3 gap-3">
-            {number("pitch", "Star's thread, mm a turn")}
-            {number("stiffness", "Rest of the stack, N/mm")}
-            {number("stop", "Turns to the end stop")}
+            <ChoiceField
+              label="Squeezed by"
+              of={{ star: "a star and tension washers", lever: "a lever and its cam" }}
+              value={by}
+              onChoose={(id) => setBy(id as "star")}
+            />
+            {by === "star" ? (
+              <>
+                {number("pitch", "Star's thread, mm a turn")}
+                {number("stiffness", "Rest of the stack, N/mm")}
+                {number("stop", "Turns to the end stop")}
+              </>
+            ) : (
+              <>
+                <TextField label="Cam: degrees and rise, mm" value={cam} error={camFault} onType={setCam} />
+                <ChoiceField
+                  label="Cam fitted"
+                  of={{ right: "as it belongs", wrong: "half a turn round" }}
+                  value={reversed ? "wrong" : "right"}
+                  onChoose={(id) => setReversed(id === "wrong")}
+                />
+                {number("leverStiffness", "Springs and plates, N/mm")}
+                {number("knobPitch", "Preset knob, mm a turn")}
+                {number("knobTurns", "Preset knob, turns")}
+                {number("gap", "Stands off, mm")}
+              </>
+            )}
             {number("ratio", "Ratio, gear to spool")}
             {number("efficiency", "Efficiency backwards")}
             {number("loss", "Losses at the spool, N·mm")}
@@ -265,7 +336,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                 <span className="num">{computed.gaps.length}</span> place{computed.gaps.length === 1 ? "" : "s"}.
               </p>
               <div className="grid grid-cols-[1fr_auto] items-end gap-3">
-                <Field label={`Star at ${shown(turns, 3)} turns from the first contact`}>
+                <Field label={by === "star" ? `Star at ${shown(turns, 3)} turns from the first contact` : `Lever at ${shown(turns, 3)}°`}>
                   {(field) => (
                     <input
                       {...field}
@@ -290,6 +361,12 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                   }}
                 />
               </div>
+              {by === "lever" && !hasFreeSpool(leverDrag) && (
+                <p className="alarm">
+                  No free spool: at the lever's first mark it presses already.{" "}
+                  {reversed ? "The cam is half a turn round." : "Back the preset knob off, or look whether the cam is half a turn round."}
+                </p>
+              )}
               {springsFlat && (
                 <p className="border-l-4 border-ink pl-2">The tension washers are flat here: from now on the pull climbs steeply.</p>
               )}
@@ -300,11 +377,11 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                   { name: "low", points: curveOf(value.full, 1 - muOff), line: "thin" },
                   { name: "high", points: curveOf(value.full, 1 + muOff), line: "thin" },
                 ]}
-                xName="turns of the star"
+                xName={by === "star" ? "turns of the star" : "degrees of the lever"}
                 yName={`pull, ${unit}`}
                 atX={turns}
                 heightPx={220}
-                summary={`Solid: full spool, to ${shown(inUnit(computed.pullAt(value.stop, value.full)))} ${unit} at the end stop. Thin: coefficient 20 % off. Dashed: bare spool, ${shown(value.full / value.arbor, 3)} times as hard.`}
+                summary={`Solid: full spool, to ${shown(inUnit(computed.pullAt(most, value.full)))} ${unit} at the end. Thin: coefficient 20 % off. Dashed: bare spool, ${shown(value.full / value.arbor, 3)} times as hard.`}
               />
               <div className="grid grid-cols-2 gap-3">
                 {number("breaking", `Line breaks at, ${unit}`)}
@@ -323,6 +400,13 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                   {barePull > advice.mostN && <strong> This setting is above it on a bare spool.</strong>}
                 </p>
               )}
+              <MeasuredPanel
+                elements={elements}
+                model={model}
+                star={by === "star" ? star : null}
+                path={{ ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }}
+                radiusMm={value.full}
+              />
               <FishRunPanel spoolTorqueNmm={fullPull * value.full} arborRadiusMm={value.arbor} fullRadiusMm={value.full} />
               <p className="text-note">
                 Method: torque = force × Σ μ·r over the gaps, each slipping where μ·r is least; at the line (T ÷ (i·η) + losses) ÷ radius,

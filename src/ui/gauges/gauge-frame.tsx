@@ -16,9 +16,14 @@ export interface GaugeJob {
 }
 
 export const gaugeNames = {
-  "": "Pull, bearing, units",
+  "": "Pull, units",
   drag: "Drag",
   washers: "Tension washers",
+  bearing: "Bearing",
+  screw: "Thread",
+  spin: "Spin",
+  gearing: "Gearing",
+  line: "Line",
 } as const;
 export type GaugeId = keyof typeof gaugeNames;
 

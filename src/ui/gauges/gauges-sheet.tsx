@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import { findBearing } from "@/core/bearings/find-bearing";
 import { pullAtRadius, torqueAtSpoolNmm } from "@/core/drag/pull";
 import { convert, type Quantity, type UnitOf, unitFactors } from "@/core/units/units";
 import { Field } from "@/ui/controls/field";
@@ -14,7 +13,7 @@ const read = (text: string): number | null => {
 const mend = (text: string, value: number | null) => (value === null ? `“${text}” is no number from 0 up.` : undefined);
 const show = (value: number) => value.toLocaleString("en-GB", { maximumSignificantDigits: 5, useGrouping: false });
 
-/** Three gauges to begin with: a pull carried to another line radius, exact units, and which bearing it is. Each shows its inputs, unit and method. */
+/** A pull carried to another line radius, and exact units. Each shows its inputs, unit and method. */
 export function GaugesSheet() {
   return (
     <Sheet
@@ -25,7 +24,6 @@ export function GaugesSheet() {
       <div className="grid gap-10 lg:grid-cols-2">
         <div className="flex flex-col gap-8">
           <PullGauge />
-          <BearingGauge />
         </div>
         <UnitGauge />
       </div>
@@ -75,46 +73,6 @@ function PullGauge() {
           </p>
         </>
       )}
-    </section>
-  );
-}
-
-/** Bore, outside and width under the caliper give the number a bearing is bought by. */
-function BearingGauge() {
-  const [typed, setTyped] = useState({ bore: "5", outside: "11", width: "5" });
-  const [bore, outside, width] = [read(typed.bore), read(typed.outside), read(typed.width)];
-  const found =
-    bore !== null && outside !== null && width !== null ? findBearing({ boreMm: bore, outsideMm: outside, widthMm: width }) : null;
-  const input = (key: keyof typeof typed, label: string, value: number | null) => (
-    <Field label={label} error={mend(typed[key], value)}>
-      {(field) => (
-        <input {...field} inputMode="decimal" value={typed[key]} onChange={(event) => setTyped({ ...typed, [key]: event.target.value })} />
-      )}
-    </Field>
-  );
-  return (
-    <section className="flex flex-col gap-3">
-      <h1>Which bearing is it</h1>
-      <div className="grid grid-cols-3 gap-3">
-        {input("bore", "Bore, mm", bore)}
-        {input("outside", "Outside, mm", outside)}
-        {input("width", "Width, mm", width)}
-      </div>
-      {found && (
-        <div role="status">
-          {found.map((match) => (
-            <p key={match.number}>
-              <span className="num text-head font-medium">{match.number}</span> {match.boreMm} × {match.outsideMm}, open {match.openMm},
-              shielded {match.shieldedMm} wide
-              {match.width !== "both" && `; you measured the ${match.width} one`}
-            </p>
-          ))}
-          {!found.length && (
-            <p>None in the table within 0.1 mm. Measure bore, outside and width again; two bearings can share two of the three.</p>
-          )}
-        </div>
-      )}
-      <p className="text-note">Table: ISO 15 / ABMA 20 boundary dimensions, within ±0.1 mm of a caliper in the hand (common practice).</p>
     </section>
   );
 }

@@ -193,7 +193,7 @@ export function WashersSheet({
                     <button
                       type="button"
                       className="key key-small w-full"
-                      aria-label={`Turn ${row.name} over`}
+                      aria-label={`${row.up ? "cup up" : "cup down"}, turn ${row.name} over`}
                       onClick={() => change(row.id, { up: !row.up })}
                     >
                       {row.up ? "cup up" : "cup down"}

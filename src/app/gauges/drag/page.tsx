@@ -18,6 +18,7 @@ export default async function DragPage(props: GaugeProps) {
       ratio={drag?.ratio ?? null}
       arborRadiusMm={drag?.arborRadiusMm ?? null}
       fullRadiusMm={drag?.fullRadiusMm ?? null}
+      lever={drag?.lever ?? false}
       keep={keepWithJob}
     />
   );

@@ -1,0 +1,31 @@
+import { dragOfReel, seatsOfKind } from "@/data/gauges";
+import { GearingSheet } from "@/ui/gauges/small-gauges";
+import { getDb } from "../../server";
+import { keepWithJob } from "../actions";
+import { type GaugeProps, gaugeJob } from "../gauge-job";
+
+export const metadata = { title: "Gearing" };
+
+export default async function GearingPage(props: GaugeProps) {
+  const opened = await gaugeJob(props);
+  const db = getDb();
+  const drag = opened ? dragOfReel(db, opened.job) : null;
+  const gear = opened ? seatsOfKind(db, opened.job, "gear")[0]?.shape : undefined;
+  const pinion = opened ? seatsOfKind(db, opened.job, "pinion")[0]?.shape : undefined;
+  const own =
+    drag && gear?.kind === "gear" && pinion?.kind === "pinion"
+      ? [
+          {
+            name: `${gear.teeth} and ${pinion.teeth} teeth, as its schematic has them`,
+            values: {
+              handleTurns: String(pinion.teeth),
+              spoolTurns: String(gear.teeth),
+              offTurns: "0",
+              fullMm: String(drag.fullRadiusMm * 2),
+              ...(drag.arborRadiusMm ? { emptyMm: String(drag.arborRadiusMm * 2) } : {}),
+            },
+          },
+        ]
+      : [];
+  return <GearingSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} own={own} />;
+}

@@ -1,0 +1,24 @@
+import { dragOfReel, seatsOfKind } from "@/data/gauges";
+import { LineSheet } from "@/ui/gauges/small-gauges";
+import { getDb } from "../../server";
+import { keepWithJob } from "../actions";
+import { type GaugeProps, gaugeJob } from "../gauge-job";
+
+export const metadata = { title: "Line" };
+
+export default async function LinePage(props: GaugeProps) {
+  const opened = await gaugeJob(props);
+  const db = getDb();
+  const drag = opened ? dragOfReel(db, opened.job) : null;
+  const spool = opened ? seatsOfKind(db, opened.job, "spool")[0]?.shape : undefined;
+  const own =
+    drag && spool?.kind === "spool"
+      ? [
+          {
+            name: "Its own spool",
+            values: { arborMm: String(spool.arborMm), fullMm: String(drag.fullRadiusMm * 2), widthMm: String(spool.widthMm) },
+          },
+        ]
+      : [];
+  return <LineSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} own={own} />;
+}

@@ -1,0 +1,33 @@
+import { listCatalogue, seatsOfKind } from "@/data/gauges";
+import { ScrewSheet } from "@/ui/gauges/small-gauges";
+import { getDb } from "../../server";
+import { keepWithJob } from "../actions";
+import { type GaugeProps, gaugeJob } from "../gauge-job";
+
+export const metadata = { title: "Thread" };
+
+export default async function ScrewPage(props: GaugeProps) {
+  const opened = await gaugeJob(props);
+  const db = getDb();
+  const own = opened
+    ? seatsOfKind(db, opened.job, "screw").flatMap(({ name, shape }) =>
+        shape.kind === "screw"
+          ? [
+              {
+                name,
+                values: { of: "screw", diameterMm: String(Math.round((shape.threadMm - 0.07) * 100) / 100), overMm: "", threads: "" },
+              },
+            ]
+          : [],
+      )
+    : [];
+  return (
+    <ScrewSheet
+      key={opened?.shown.tag ?? ""}
+      job={opened?.shown ?? null}
+      keep={keepWithJob}
+      own={own}
+      catalogue={listCatalogue(db, ["screw"])}
+    />
+  );
+}

@@ -1,0 +1,137 @@
+"use client";
+import { type ReactNode, useState } from "react";
+import type { Action } from "@/ui/act/press";
+import { type Curve, CurveChart } from "@/ui/charts/curve-chart";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { GaugeFrame, type GaugeId, type GaugeJob } from "./gauge-frame";
+
+export interface GaugeField {
+  readonly key: string;
+  readonly label: string;
+  /** A choice instead of a number. */
+  readonly of?: Readonly<Record<string, string>>;
+}
+
+/** What a gauge says of what was typed: what is wrong at which field, or its result. */
+export type GaugeAnswer =
+  | { readonly fault: { readonly field: string; readonly message: string } }
+  | {
+      readonly big: string;
+      /** What is kept with a job and copied. */
+      readonly words: string;
+      readonly rows: readonly (readonly [label: string, value: string])[];
+      readonly notes?: readonly string[];
+      readonly chart?: { readonly curves: readonly Curve[]; readonly xName: string; readonly yName: string; readonly summary: string };
+    };
+
+interface Props {
+  readonly gauge: GaugeId;
+  readonly job: GaugeJob | null;
+  readonly title: string;
+  readonly fields: readonly GaugeField[];
+  readonly initial: Readonly<Record<string, string>>;
+  /** Sets of numbers off the reel it was opened for: one press fills them in. */
+  readonly presets?: readonly { readonly name: string; readonly values: Readonly<Record<string, string>> }[];
+  readonly compute: (typed: Readonly<Record<string, string>>) => GaugeAnswer;
+  /** Where the method and its numbers come from. */
+  readonly method: string;
+  readonly extra?: (set: (values: Readonly<Record<string, string>>) => void, typed: Readonly<Record<string, string>>) => ReactNode;
+  readonly keep: Action<void>;
+}
+
+/** A gauge of a few numbers: typed on the left, its answer with method and source on the right; what is wrong is said at its field. */
+export function FormGauge({ gauge, job, title, fields, initial, presets = [], compute, method, extra, keep }: Props) {
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({ ...initial, ...presets[0]?.values });
+  const set = (values: Readonly<Record<string, string>>) => setTyped({ ...typed, ...values });
+  const answer = compute(typed);
+  const fault = "fault" in answer ? answer.fault : null;
+  const known = fault && fields.some(({ key }) => key === fault.field);
+  const said = "fault" in answer ? null : answer;
+  return (
+    <GaugeFrame
+      gauge={gauge}
+      job={job}
+      keep={keep}
+      result={
+        said && {
+          words: said.words,
+          csv: said.rows.map(([label, value]) => `"${label.replaceAll('"', '""')}";"${value.replaceAll('"', '""')}"`).join("\r\n"),
+          input: { ...typed },
+        }
+      }
+    >
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="flex flex-col gap-3">
+          <h1>{title}</h1>
+          {presets.length > 0 && (
+            <div className="flex max-h-40 flex-wrap gap-1 overflow-auto">
+              {presets.map((preset) => (
+                <button key={preset.name} type="button" className="key key-small" onClick={() => set(preset.values)}>
+                  {preset.name}
+                </button>
+              ))}
+            </div>
+          )}
+          <div className="grid grid-cols-2 gap-3">
+            {fields.map(({ key, label, of }) =>
+              of ? (
+                <ChoiceField
+                  key={key}
+                  label={label}
+                  of={of}
+                  value={typed[key] ?? ""}
+                  error={fault?.field === key ? fault.message : undefined}
+                  onChoose={(id) => set({ [key]: id })}
+                />
+              ) : (
+                <TextField
+                  key={key}
+                  label={label}
+                  value={typed[key] ?? ""}
+                  error={fault?.field === key ? fault.message : undefined}
+                  onType={(text) => set({ [key]: text })}
+                />
+              ),
+            )}
+          </div>
+          {extra?.(set, typed)}
+        </div>
+        <div className="flex flex-col gap-3">
+          {fault && !known && (
+            <p role="alert" className="alarm">
+              {fault.message}
+            </p>
+          )}
+          {said ? (
+            <>
+              <p className="num text-measure" role="status">
+                {said.big}
+              </p>
+              {said.rows.length > 0 && (
+                <table className="plain-table">
+                  <tbody>
+                    {said.rows.map(([label, value]) => (
+                      <tr key={`${label} ${value}`}>
+                        <td>{label}</td>
+                        <td className="num">{value}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              )}
+              {said.chart && <CurveChart {...said.chart} heightPx={200} />}
+              {said.notes?.map((note) => (
+                <p key={note} className="border-l-4 border-ink pl-2">
+                  {note}
+                </p>
+              ))}
+            </>
+          ) : (
+            known && <p>Mend what is marked; the answer comes back.</p>
+          )}
+          <p className="text-note">{method}</p>
+        </div>
+      </div>
+    </GaugeFrame>
+  );
+}

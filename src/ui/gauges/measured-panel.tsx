@@ -1,0 +1,104 @@
+"use client";
+import { useState } from "react";
+import type { Star } from "@/core/drag/adjusters";
+import { type DragElement, type FrictionMaterial, frictionRanges, type PressureModel } from "@/core/drag/capacity";
+import { type DragPathOfFit, dragVerdict, fitDrag, type MeasuredPull } from "@/core/drag/fit-drag";
+import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { shown, typedNumber } from "./typed";
+
+interface Props {
+  readonly elements: readonly DragElement[];
+  readonly model: PressureModel;
+  /** Null where a lever squeezes it: then only the product can be told. */
+  readonly star: Star | null;
+  readonly path: DragPathOfFit;
+  /** Line radius of pulls typed without one. */
+  readonly radiusMm: number;
+}
+
+const pullsOf = (text: string, radiusMm: number): MeasuredPull[] =>
+  text
+    .split(";")
+    .map((pull) => pull.trim())
+    .filter(Boolean)
+    .map((pull) => {
+      const [turns, newtons, radius] = pull.split(/\s+/);
+      return {
+        turns: typedNumber(turns ?? ""),
+        pullN: typedNumber(newtons ?? ""),
+        lineRadiusMm: radius === undefined ? radiusMm : typedNumber(radius),
+      };
+    });
+
+/** Pulls off the scale: the coefficient they tell, how sure it is, and what that says of the washers. */
+export function MeasuredPanel({ elements, model, star, path, radiusMm }: Props) {
+  const [text, setText] = useState("");
+  const [peak, setPeak] = useState("");
+  const [known, setKnown] = useState("known");
+  const [material, setMaterial] = useState("");
+  const pulls = pullsOf(text, radiusMm);
+  const wrong = pulls.some(({ turns, pullN, lineRadiusMm }) => !(turns >= 0 && pullN >= 0 && lineRadiusMm > 0));
+  const startPeak = peak.trim() === "" ? null : typedNumber(peak);
+  const peakWrong =
+    startPeak !== null && !(startPeak >= 0.5 && startPeak <= 10) ? "Start over running pull, such as 1.4; or empty." : undefined;
+  let said: { value: string; verdict: string } | null = null;
+  let refused: string | undefined = wrong
+    ? "Each pull: turns of the star and newtons, and the line's radius where it differs: 0.5 12; 1 25 22"
+    : undefined;
+  if (!wrong && pulls.length) {
+    try {
+      const fit = fitDrag(
+        pulls,
+        elements,
+        star && known === "known" ? { ...star, known: true } : { known: false, pitchMm: star?.pitchMm ?? 1 },
+        path,
+        model,
+      );
+      const { says, because } = dragVerdict(
+        fit,
+        material === "" ? null : (material as FrictionMaterial),
+        peakWrong ? null : startPeak,
+        null,
+      );
+      said = {
+        value:
+          fit.of === "mu"
+            ? `Coefficient ${shown(fit.value, 3)}${Number.isFinite(fit.low) ? ` (${shown(Math.max(0, fit.low), 2)} to ${shown(fit.high, 2)})` : ", from one pull: no interval"}`
+            : `Coefficient × stiffness ${shown(fit.value, 3)} N/mm: without the springs' sizes pulls tell no more`,
+        verdict: `${says}: ${because}.`,
+      };
+    } catch (error) {
+      refused = error instanceof RangeError ? error.message.replace(/^fitDrag: /, "") : "These pulls cannot be read.";
+    }
+  }
+  return (
+    <details className="border-t border-ink pt-2">
+      <summary className="act-link min-h-10">What measured pulls say</summary>
+      <div className="grid grid-cols-2 gap-3">
+        <TextField label="Turns and pull, N (and radius, mm); one after the other" value={text} error={refused} onType={setText} />
+        <TextField label="Start over running pull, from a trace (or empty)" value={peak} error={peakWrong} onType={setPeak} />
+        <ChoiceField
+          label="Tension washers"
+          of={{ known: "sizes known, as above", unknown: "sizes not known" }}
+          value={known}
+          onChoose={setKnown}
+        />
+        <ChoiceField
+          label="Friction washers"
+          of={{
+            "": "carbon or another: your own data",
+            ...Object.fromEntries(Object.entries(frictionRanges).map(([name, [low, high]]) => [name, `${name}: ${low} to ${high}`])),
+          }}
+          value={material}
+          onChoose={setMaterial}
+        />
+      </div>
+      {said && (
+        <p role="status" className="mt-2">
+          <strong>{said.value}.</strong> {said.verdict}
+        </p>
+      )}
+      <p className="text-note">Least squares on the torque at the spool; ranges on steel after Shigley's clutch table, from memory.</p>
+    </details>
+  );
+}

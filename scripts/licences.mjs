@@ -18,7 +18,7 @@ const allowed = new Set([
   "Zlib",
 ]);
 // Libraries used unchanged as separate files, and fonts.
-const allowedFor = { "LGPL-3.0-or-later": /^@img\/sharp-/, "OFL-1.1": /^@fontsource\//, "MPL-2.0": /^(axe-core|lightningcss)/ };
+const allowedFor = { "LGPL-3.0-or-later": /^@img\/sharp-/, "OFL-1.1": /^@fontsource\//, "MPL-2.0": /^(axe-core|lightningcss|ical\.js)/ };
 
 // Says nothing in its package.json; its LICENSE file is the MIT text.
 const readByHand = new Map([["png-js", "MIT"]]);

@@ -39,7 +39,7 @@ const views = [
     "const press = (words) => [...document.querySelectorAll('button')].find((b) => b.textContent.trim() === words).click(); press('Gear and drag stack'); setTimeout(() => document.querySelector('[aria-label=\"Look at Eared washer\"]').click(), 200)",
     900,
   ],
-  ["gauges", "/gauges"],
+  ["gauges", "/gauges/washers?job=Z-00024-1"],
   ["ledger", "/ledger/reel/2"],
   ["shop", "/shop"],
   ["knowledge", "/shop/knowledge"],

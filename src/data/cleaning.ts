@@ -8,7 +8,7 @@ import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
 import type { ModelVersion } from "./models";
 import { listWells, noteWell, type Well } from "./tray";
-import { schoolsOf } from "./ways";
+import { schoolsOf, unopenedUnit } from "./ways";
 
 export interface SoakJob {
   readonly jobId: number;
@@ -70,7 +70,9 @@ const needsCleaning = (well: Well): boolean => !well.renewed && well.leftOutReas
 /** The cleaning of a job: its tray by method, the soonest way through what is left, what must not come together. */
 export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Cleaning {
   const friction = schoolInForce("frictionWashing", schoolsOf(db, job)).choice;
-  const wells = listWells(db, job.id).filter(needsCleaning);
+  // What stays sealed is not washed.
+  const sealed = unopenedUnit(db, job, version);
+  const wells = listWells(db, job.id).filter((well) => needsCleaning(well) && !sealed.has(well.positionId));
   const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const methodOf = new Map(
     wells.flatMap((well) => {

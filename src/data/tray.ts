@@ -7,7 +7,7 @@ import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
 import { openNeed } from "./orders";
 import { requireConsent, setQuotePart } from "./quotes";
-import { expectedOff } from "./ways";
+import { expectedOff, unopenedUnit } from "./ways";
 
 export interface Well {
   readonly well: number;
@@ -96,7 +96,7 @@ export function expectedNext(db: Db, job: Job): string[] {
 /** What would come off in one pull with the next part. */
 export function nextPull(db: Db, job: Job): string[] {
   const { anatomy, partTypes } = machineOf(db, job);
-  return pullGroup(anatomy, partTypes, expectedNext(db, job));
+  return pullGroup(anatomy, partTypes, expectedNext(db, job), unopenedUnit(db, job));
 }
 
 /**

@@ -1,7 +1,7 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { findBearing } from "@/core/bearings/find-bearing";
 import { isChoice, type SchoolId, type Schools, type SchoolsInForce, schoolIds, schoolInForce } from "@/core/schools/schools";
-import { byBenchOrder, type Foreseen, foreseenBySchool, type StripPlan, stripPlan } from "@/core/schools/ways";
+import { byBenchOrder, type Foreseen, foreseenBySchool, type StripPlan, sealUnitOf, stripPlan } from "@/core/schools/ways";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
@@ -75,6 +75,12 @@ export function stripPlanOf(db: Db, job: Job, version: ModelVersion = machineOf(
     { depth: schoolInForce("depth", schools).choice, fluidSeal: schoolInForce("fluidSeal", schools).choice },
     { kind: job.kind, sides: sidesNeeded(db, job, version) },
   );
+}
+
+/** Seats that come out as one and stay together: a fluid-sealed clutch that is not opened here. */
+export function unopenedUnit(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Set<string> {
+  if (schoolInForce("fluidSeal", schoolsOf(db, job)).choice === "here") return new Set();
+  return sealUnitOf(version.anatomy, version.partTypes);
 }
 
 /** Seats served where they sit, with the reason. */

@@ -8,6 +8,7 @@ import sharp from "sharp";
 import { afterAll, describe, expect, it } from "vitest";
 import { skerry30Anatomy } from "#demo/models/skerry-30";
 import { atTheBench, type Person, type Server } from "./bench";
+import { cleanAll } from "./stations";
 
 let server: Server;
 let person: Person;
@@ -161,17 +162,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
   it("goes through its baths by the space bar alone, counted back into the wells", async () => {
     await person.press("On to Clean");
     await person.sees("The soonest way");
-    for (let presses = 0; presses < 20; presses++) {
-      const act = await (await person.driver.findElement(By.css(".key-main"))).getText();
-      if (act.startsWith("On to Parts")) break;
-      await person.key(" ");
-      await person.driver.wait(
-        async () => (await person.driver.findElement(By.css(".key-main")).then((key) => key.getText())) !== act,
-        10_000,
-        `nothing came of "${act}"`,
-      );
-      await person.rest(400);
-    }
+    await cleanAll(person);
     await person.sees("On to Parts");
     const mine = "job_id = (SELECT id FROM job WHERE tag = ?)";
     expect(server.value(`SELECT count(*) FROM tray_well WHERE cleaned_at IS NULL AND ${mine}`, tag)).toBe(0);

@@ -1,15 +1,6 @@
-import { createRequire } from "node:module";
 import { describe, expect, it } from "vitest";
+import { Solver } from "../../../tests/odex";
 import { type FishRun, fishRun, runFault, walkRun } from "./fish-run";
-
-/** The package ships its sources as types, which our stricter settings do not read. */
-const { Solver } = createRequire(import.meta.url)("odex") as {
-  Solver: new (
-    dimensions: number,
-  ) => {
-    solve: (f: (t: number, y: number[]) => number[], from: number, start: number[], to: number) => { y: number[] };
-  };
-};
 
 const run = (change: Partial<FishRun> = {}): FishRun => ({
   pieces: [{ seconds: 20, metresPerSecond: 4 }],

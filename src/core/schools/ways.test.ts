@@ -4,9 +4,10 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import { cleanMethodOf } from "@/core/cleaning/methods";
 import { families } from "@/core/families/families";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
+import { pullGroup } from "@/core/teardown/pull-group";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type Choice, isChoice, type SchoolId, schoolIds, usualSchools } from "./schools";
-import { bearingVerdict, byBenchOrder, foreseenBySchool, layOut, stripPlan } from "./ways";
+import { bearingVerdict, byBenchOrder, foreseenBySchool, layOut, sealUnitOf, stripPlan } from "./ways";
 
 const star = families["star-drag-bridge"];
 const sealed = families["spinning-fluid-sealed"];
@@ -106,8 +107,16 @@ const changes: readonly (readonly [SchoolId, string, what: string, () => void])[
     "operations",
     () => {
       const { off, because } = strip("full", "lifted", sealed);
-      expect([off.has("fluid-magnet"), off.has("clutch"), off.has("rotor")]).toEqual([false, false, true]);
+      expect(off.size).toBe(sealed.anatomy.positions.length);
       expect(because).toMatch(/unbroken/);
+      // In one pull, with what lies between its parts; the ring screws and what is under it are no part of it.
+      const unit = sealUnitOf(sealed.anatomy, typesOf(sealed.parts));
+      expect([...unit].sort()).toEqual(expect.arrayContaining(["clutch", "clutch-ring", "fluid-magnet", "two-ear", "unit-cap"]));
+      expect([unit.has("rotor"), unit.has("pinion"), unit.has("clutch-plate")]).toEqual([false, false, false]);
+      expect(sealUnitOf(star.anatomy, typesOf(star.parts)).size).toBe(0);
+      const order = removalOrder(sealed.anatomy);
+      const pull = pullGroup(sealed.anatomy, typesOf(sealed.parts), order.slice(order.findIndex((id) => unit.has(id))), unit);
+      expect(new Set(pull)).toEqual(unit);
     },
   ],
   ["fluidSeal", "sent", "operations", () => expect(strip("full", "sent", sealed).because).toMatch(/maker/)],

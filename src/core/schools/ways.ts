@@ -8,8 +8,28 @@ import type { Choice } from "./schools";
 /** Seats that carry the whole fluid seal: they come out as one unit. */
 const sealUnit: ReadonlySet<string> = new Set(["roller-clutch", "clutch-sleeve", "seal-magnet", "clutch-cap"]);
 
-/** Whether a machine's clutch runs in magnetic fluid. */
-export const hasFluidSeal = (types: Iterable<Pick<PartType, "role">>): boolean => [...types].some(({ role }) => role === "seal-magnet");
+/**
+ * The seats of a clutch sealed with magnetic fluid, with what lies between them: they come out as one. Empty where there is no such seal.
+ */
+export function sealUnitOf(anatomy: Pick<Anatomy, "positions">, types: ReadonlyMap<string, PartType>): Set<string> {
+  const roleOf = (position: Position) => types.get(position.partTypeId)?.role ?? "";
+  if (!anatomy.positions.some((position) => roleOf(position) === "seal-magnet")) return new Set();
+  const core = new Set(anatomy.positions.filter((position) => sealUnit.has(roleOf(position))).map(({ id }) => id));
+  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
+  /** Everything below a seat that it rests on, as long as that is above something of the unit. */
+  const restsOnUnit = (id: string, seen = new Set<string>()): boolean =>
+    (byId.get(id)?.restsOn ?? []).some((below) => core.has(below) || (!seen.has(below) && restsOnUnit(below, seen.add(below))));
+  const unit = new Set(core);
+  for (const id of core) {
+    const queue = [...(byId.get(id)?.restsOn ?? [])];
+    for (let below = queue.pop(); below !== undefined; below = queue.pop())
+      if (!unit.has(below) && restsOnUnit(below)) {
+        unit.add(below);
+        queue.push(...(byId.get(below)?.restsOn ?? []));
+      }
+  }
+  return unit;
+}
 
 export interface StripPlan {
   /** Seats expected to come off. */
@@ -21,7 +41,7 @@ export interface StripPlan {
 /**
  * Which seats are expected to come off. To the last screw: all. Only what the complaint needs: the assemblies of the named sides, and
  * those of the frame that must be off to reach them. Outside only: none; the reel is oiled at its outer points.
- * A fluid-sealed clutch that is sent or lifted as one is not taken apart.
+ * A fluid-sealed clutch that is sent or lifted comes out as one (sealUnitOf) and is not taken apart.
  */
 export function stripPlan(
   anatomy: Pick<Anatomy, "assemblies" | "positions">,
@@ -52,18 +72,12 @@ export function stripPlan(
     off = reach;
     if (off.size < all.size) reasons.push("the complaint needs no more");
   }
-  if (ways.fluidSeal !== "here") {
-    const unit = anatomy.positions.filter((position) => sealUnit.has(types.get(position.partTypeId)?.role ?? ""));
-    if (hasFluidSeal([...types.values()]) && unit.length) {
-      const kept = new Set(unit.map(({ id }) => id));
-      off = new Set([...off].filter((id) => !kept.has(id)));
-      reasons.push(
-        ways.fluidSeal === "sent"
-          ? "the sealed clutch goes to its maker as it is"
-          : "the sealed clutch is lifted as one, its seal unbroken",
-      );
-    }
-  }
+  if (ways.fluidSeal !== "here" && [...sealUnitOf(anatomy, types)].some((id) => off.has(id)))
+    reasons.push(
+      ways.fluidSeal === "sent"
+        ? "the sealed clutch is lifted as one and goes to its maker as it is"
+        : "the sealed clutch is lifted as one, its seal unbroken",
+    );
   return { off, because: reasons.join("; ") };
 }
 

@@ -1,7 +1,7 @@
-import { createRequire } from "node:module";
 import fc from "fast-check";
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import { describe, expect, it } from "vitest";
+import { Solver } from "../../../tests/odex";
 import { fitSpin, type SpinLosses, spinDown, stopSeconds } from "./fit-spin";
 import { leastSquares } from "./least-squares";
 
@@ -69,15 +69,6 @@ describe("spin-down in closed form, ω₀ = 200 rad/s (worked values)", () => {
     expect(spinDown(200, { a: 2, b: 0, c: 0 }, 110).at(-1)!.angle).toBeCloseTo(10000, 1);
   });
 });
-
-/** The package ships its sources as types, which our stricter settings do not read. */
-const { Solver } = createRequire(import.meta.url)("odex") as {
-  Solver: new (
-    dimensions: number,
-  ) => {
-    solve: (f: (t: number, y: number[]) => number[], from: number, start: number[], to: number) => { y: number[] };
-  };
-};
 
 it("is walked as an independent integrator walks it (odex)", () => {
   const losses = { a: 2, b: 0.05, c: 0.001 };

@@ -18,16 +18,18 @@ const stacked: ReadonlySet<PartKind> = new Set([
 /**
  * What comes off in one pull with the next part: the run of washers, friction washers and the like that lie on each other in one assembly.
  * They stay together and keep their order. One part alone is no group.
- * @param expected seats in the order they are expected off. @returns seats in that order, the next one first; empty when nothing is expected.
+ * @param unit seats that come out as one whatever they are, such as a sealed clutch. @param expected seats in the order they are expected off. @returns seats in that order, the next one first; empty when nothing is expected.
  */
 export function pullGroup(
   anatomy: Pick<Anatomy, "positions">,
   types: ReadonlyMap<string, PartType>,
   expected: readonly string[],
+  unit: ReadonlySet<string> = new Set(),
 ): string[] {
   const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
   const first = expected[0] ? byId.get(expected[0]) : undefined;
   if (!first) return [];
+  if (unit.has(first.id)) return expected.filter((id) => unit.has(id));
   const group: string[] = [];
   for (const id of expected) {
     const position = byId.get(id);

@@ -10,7 +10,8 @@ import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import type { GaugeJob } from "./gauge-frame";
-import { shown, typedNumber } from "./typed";
+import { SoundField } from "./sound-field";
+import { shown, typedMm, typedNumber } from "./typed";
 
 /** A part of the catalogue as a finder lists it. */
 export interface CataloguePart {
@@ -37,10 +38,10 @@ const shelf = ({ type, stock, bin, models }: CataloguePart): readonly [string, s
 export function BearingSheet({ job, keep, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const measure = {
-      boreMm: typedNumber(typed.boreMm!),
-      outsideMm: typedNumber(typed.outsideMm!),
-      widthMm: typedNumber(typed.widthMm!),
-      offMm: typedNumber(typed.offMm!),
+      boreMm: typedMm(typed.boreMm!),
+      outsideMm: typedMm(typed.outsideMm!),
+      widthMm: typedMm(typed.widthMm!),
+      offMm: typedMm(typed.offMm!),
     };
     const fault = bearingFault(measure);
     if (fault) return { fault };
@@ -101,7 +102,7 @@ export function BearingSheet({ job, keep, own, catalogue }: Opened & { own: read
 
 export function ScrewSheet({ job, keep, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
-    const over = typedNumber(typed.overMm!);
+    const over = typedMm(typed.overMm!);
     const threads = typedNumber(typed.threads!);
     const counted = typed.overMm!.trim() !== "" || typed.threads!.trim() !== "";
     if (counted && !(over > 0))
@@ -109,8 +110,8 @@ export function ScrewSheet({ job, keep, own, catalogue }: Opened & { own: readon
     if (counted && !(threads >= 1)) return { fault: { field: "threads", message: "How many threads lie in that length: 1 or more." } };
     const measure: ThreadMeasure = {
       of: typed.of as "screw",
-      diameterMm: typedNumber(typed.diameterMm!),
-      offMm: typedNumber(typed.offMm!),
+      diameterMm: typedMm(typed.diameterMm!),
+      offMm: typedMm(typed.offMm!),
       ...(counted ? { pitch: { mm: over / threads, offMm: Math.max(0.005, 0.1 / threads) } } : {}),
     };
     const fault = threadFault(measure);
@@ -224,17 +225,23 @@ export function SpinSheet({ job, keep }: Opened) {
       initial={{ perTurn: "1", times: sampleTimes }}
       compute={compute}
       extra={(set, typed) => (
-        <Field label="Pulse times, s (these are simulated; paste your pickup's)" error={undefined}>
-          {(field) => (
-            <textarea
-              {...field}
-              rows={10}
-              className="num"
-              value={typed.times ?? ""}
-              onChange={(event) => set({ times: event.target.value })}
-            />
-          )}
-        </Field>
+        <>
+          <SoundField onTimes={(times) => set({ times })} />
+          <Field
+            label={typed.times === sampleTimes ? "Pulse times, s (simulated; paste your pickup's)" : "Pulse times, s"}
+            error={undefined}
+          >
+            {(field) => (
+              <textarea
+                {...field}
+                rows={10}
+                className="num"
+                value={typed.times ?? ""}
+                onChange={(event) => set({ times: event.target.value })}
+              />
+            )}
+          </Field>
+        </>
       )}
       method="dω/dt = −(a + b·ω + c·ω²), fitted to the pulse times by least squares on the integrated law; a loss counts only if its 95 % interval excludes nothing. Start speed standardised at 1000 turns a minute."
     />
@@ -243,7 +250,7 @@ export function SpinSheet({ job, keep }: Opened) {
 
 export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
-    const value = (key: string) => typedNumber(typed[key]!);
+    const value = (key: string) => (key.endsWith("Mm") ? typedMm : typedNumber)(typed[key]!);
     for (const [field, words] of [
       ["handleTurns", "Turns of the handle, above 0."],
       ["spoolTurns", "Turns of the rotor or spool, above 0."],
@@ -255,6 +262,8 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
       return { fault: { field: "offTurns", message: "How far the count may be off: 0 to 2 turns." } };
     if (!(value("emptyMm") > 0 && value("emptyMm") <= value("fullMm")))
       return { fault: { field: "emptyMm", message: "Nearly empty it is no wider than full." } };
+    const other = typed.other!.trim() === "" ? null : typedNumber(typed.other!);
+    if (other !== null && !(other > 0.2 && other < 20)) return { fault: { field: "other", message: "A ratio from 0.2 to 20, or empty." } };
     const interval = ratioOfCounts(value("handleTurns"), value("spoolTurns"), value("offTurns"));
     const pairs = toothPairs(interval);
     const simplest = interval.high > interval.low ? simplestFraction(interval.low, interval.high) : null;
@@ -311,8 +320,9 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
         { key: "fullMm", label: "Line across, full spool, mm" },
         { key: "emptyMm", label: "Line across, nearly empty, mm" },
         { key: "handleMm", label: "Handle, axis to knob, mm" },
+        { key: "other", label: "Second speed or another set, ratio (or empty)" },
       ]}
-      initial={{ handleTurns: "10", spoolTurns: "52", offTurns: "0.5", fullMm: "45", emptyMm: "30", handleMm: "60" }}
+      initial={{ handleTurns: "10", spoolTurns: "52", offTurns: "0.5", fullMm: "45", emptyMm: "30", handleMm: "60", other: "" }}
       presets={own}
       compute={compute}
       method="Ratio = turns over turns; retrieve = ratio × π × diameter. Teeth from 5 to 20 on the pinion, to 120 on the gear; the simplest fraction by the Stern–Brocot tree."
@@ -322,7 +332,7 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
 
 export function LineSheet({ job, keep, own }: Opened & { own: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
-    const value = (key: string) => typedNumber(typed[key]!);
+    const value = (key: string) => (key.endsWith("Mm") ? typedMm : typedNumber)(typed[key]!);
     const ring = { arborMm: value("arborMm"), fullMm: value("fullMm"), widthMm: value("widthMm") };
     const fault = lineFault(ring, value("lineMm"));
     if (fault) return { fault };

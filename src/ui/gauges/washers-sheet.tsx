@@ -21,7 +21,7 @@ import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
-import { shown, typedNumber } from "./typed";
+import { shown, typedMm } from "./typed";
 
 export interface ShownDisc {
   readonly name: string;
@@ -51,10 +51,10 @@ const sizes = [
 ] as const;
 
 const discOf = (row: Row): DiscSpring => ({
-  outsideMm: typedNumber(row.outside),
-  insideMm: typedNumber(row.inside),
-  thicknessMm: typedNumber(row.thickness),
-  coneHeightMm: typedNumber(row.cone),
+  outsideMm: typedMm(row.outside),
+  insideMm: typedMm(row.inside),
+  thicknessMm: typedMm(row.thickness),
+  coneHeightMm: typedMm(row.cone),
   platedModulusMpa: platedModulus(row.material),
 });
 
@@ -95,7 +95,7 @@ export function WashersSheet({
   const [at, setAt] = useState(50);
   const change = (id: number, edit: Partial<Row>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
   const faults = new Map(rows.map((row) => [row.id, discFault(discOf(row))]));
-  const pitchValue = typedNumber(pitch);
+  const pitchValue = typedMm(pitch);
   const pitchFault = pitchValue > 0 && pitchValue <= 5 ? undefined : "A thread's pitch is above 0 mm, at most 5.";
   const ready = rows.length > 0 && ![...faults.values()].some(Boolean) && !pitchFault;
 

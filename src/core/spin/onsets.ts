@@ -1,0 +1,35 @@
+/** Length of the stretches a sound is looked at in, s. */
+const stretchS = 0.001;
+/** Two clicks closer than this are one that rings, s. */
+const deadS = 0.004;
+
+/**
+ * Times of the clicks in a recording, s from its start: where the energy of a millisecond stands far above that of the sound around it, at the
+ * loudest sample of it. @param sound amplitudes, ±1 at full scale. @param rate samples a second. @param above how many times the background.
+ */
+export function onsetsOfSound(sound: ArrayLike<number>, rate: number, above = 8): number[] {
+  const step = Math.max(1, Math.round(rate * stretchS));
+  const count = Math.floor(sound.length / step);
+  const energy = Float64Array.from({ length: count }, (_, i) => {
+    let sum = 0;
+    for (let j = i * step; j < (i + 1) * step; j++) sum += sound[j]! ** 2;
+    return sum / step;
+  });
+  // The background is the lower half of what is heard in a quarter of a second around.
+  const reach = Math.max(4, Math.round(0.125 / stretchS));
+  const onsets: number[] = [];
+  for (let i = 0; i < count; i++) {
+    if (energy[i] === 0) continue;
+    const around = Array.from(energy.subarray(Math.max(0, i - reach), i + reach + 1)).sort((a, b) => a - b);
+    const background = around[Math.floor(around.length / 2)]!;
+    if (energy[i]! < above * background || energy[i]! < 1e-7) continue;
+    // Only the first loud stretch of a click: the one before was quiet.
+    if (i > 0 && energy[i - 1]! > energy[i]! / 2) continue;
+    let loudest = i * step;
+    for (let j = i * step; j < Math.min(sound.length, (i + 2) * step); j++)
+      if (Math.abs(sound[j]!) > Math.abs(sound[loudest]!)) loudest = j;
+    const time = loudest / rate;
+    if (!onsets.length || time - onsets.at(-1)! >= deadS) onsets.push(time);
+  }
+  return onsets;
+}

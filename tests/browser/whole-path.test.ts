@@ -8,7 +8,7 @@ import sharp from "sharp";
 import { afterAll, describe, expect, it } from "vitest";
 import { skerry30Anatomy } from "#demo/models/skerry-30";
 import { atTheBench, type Person, type Server } from "./bench";
-import { cleanAll } from "./stations";
+import { cleanAll, stripAll } from "./stations";
 
 let server: Server;
 let person: Person;
@@ -138,10 +138,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("into well 2");
     await person.key("u");
     await person.sees("into well 1");
-    for (let well = 1; well <= seats; well++) {
-      await person.key(" ");
-      await person.sees(well < seats ? `into well ${well + 1}` : "On to Clean");
-    }
+    await stripAll(person);
     expect(server.value("SELECT count(*) FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(seats);
     for (const seat of ["Main gear", "Pinion"]) {
       await (await person.driver.findElement(By.xpath(`//ol//button[.//span[contains(normalize-space(.), "${seat}")]]`))).click();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { Solver } from "../../../tests/odex";
+import { Solver } from "#tests/odex";
 import { type FishRun, fishRun, runFault, walkRun } from "./fish-run";
 
 const run = (change: Partial<FishRun> = {}): FishRun => ({

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import { describe, expect, it } from "vitest";
-import { Solver } from "../../../tests/odex";
+import { Solver } from "#tests/odex";
 import { fitSpin, type SpinLosses, spinDown, stopSeconds } from "./fit-spin";
 import { leastSquares } from "./least-squares";
 

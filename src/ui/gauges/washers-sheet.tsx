@@ -206,7 +206,7 @@ export function WashersSheet({
                       <button
                         type="button"
                         className="act-link"
-                        aria-label={`Take ${row.name} out`}
+                        aria-label={`take out ${row.name}`}
                         onClick={() => setRows(rows.filter((one) => one !== row))}
                       >
                         take out

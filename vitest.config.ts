@@ -27,7 +27,7 @@ export default defineConfig({
           hookTimeout: 120_000,
           retry: 1, // a browser on two busy cores can lose a key press; what is truly broken fails twice
           globalSetup: ["tests/browser/filled-demo.ts"],
-          maxWorkers: 3, // a person at a screen mostly waits: three of them share two cores
+          maxWorkers: 2, // a person at a screen mostly waits: two share two cores; a third made presses come late
         },
       },
     ],

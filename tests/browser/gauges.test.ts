@@ -138,5 +138,11 @@ describe("the smaller gauges", () => {
     await person.sees("3 : 1");
     await person.go(`/gauges/line?job=${tag}`);
     await person.sees("Its own spool");
+    // Its chart is read by the arrow keys.
+    await person.tabTo("Read at");
+    const reading = () => person.driver.executeScript<string>("return document.activeElement.labels[0].innerText");
+    const before = await reading();
+    await person.keys(Key.ARROW_RIGHT);
+    expect(await reading()).not.toBe(before);
   });
 });

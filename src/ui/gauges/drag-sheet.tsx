@@ -1,7 +1,6 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { members } from "@/core/anatomy/types";
 import { hasFreeSpool, type LeverDrag, leverForce, type Star, starForce } from "@/core/drag/adjusters";
 import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault } from "@/core/drag/capacity";
 import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
@@ -15,17 +14,8 @@ import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { MeasuredPanel } from "./measured-panel";
+import { type StackRow, StackTable } from "./stack-table";
 import { shown, typedNumber } from "./typed";
-
-interface Row {
-  readonly id: number;
-  readonly name: string;
-  readonly member: DragElement["member"];
-  readonly outside: string;
-  readonly inside: string;
-  /** Empty for a metal ring. */
-  readonly mu: string;
-}
 
 interface Props {
   readonly job: GaugeJob | null;
@@ -38,15 +28,6 @@ interface Props {
   readonly lever: boolean;
   readonly keep: Action<void>;
 }
-
-const memberWords: Record<DragElement["member"], string> = {
-  none: "loose",
-  frame: "frame",
-  gear: "gear",
-  sleeve: "sleeve",
-  spool: "spool",
-  handle: "handle",
-};
 
 /** A three-gap stack to begin with when no reel is named. */
 const ownStack: Props["stack"] = Array.from({ length: 7 }, (_, i) => ({
@@ -61,7 +42,7 @@ const ownSprings: Props["springs"] = [true, false].map((up) => ({
   up,
 }));
 
-const elementOf = (row: Row): DragElement => ({
+const elementOf = (row: StackRow): DragElement => ({
   member: row.member,
   outsideMm: typedNumber(row.outside),
   insideMm: typedNumber(row.inside),
@@ -83,7 +64,7 @@ const pointsOf = (text: string) =>
 
 /** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
 export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, keep }: Props) {
-  const [rows, setRows] = useState<readonly Row[]>(() =>
+  const [rows, setRows] = useState<readonly StackRow[]>(() =>
     (stack.length ? stack : ownStack).map(({ name, member, outsideMm, insideMm, mu }, id) => ({
       id,
       name,
@@ -194,7 +175,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   const words = computed
     ? `Drag: ${computed.gaps.length} slipping places; at ${atWords} ${shown(inUnit(fullPull))} ${unit} at a full spool (${shown(inUnit(low), 3)} to ${shown(inUnit(high), 3)}, coefficient ±20 %), ${shown(inUnit(barePull))} ${unit} when it is bare.`
     : "";
-  const change = (id: number, edit: Partial<Row>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
+  const change = (id: number, edit: Partial<StackRow>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
   const number = (key: keyof typeof typed, label: string) => (
     <TextField label={label} value={typed[key]} error={errors[key]} onType={(text) => setTyped({ ...typed, [key]: text })} />
   );
@@ -220,57 +201,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <h1>The stack, from the base up</h1>
-          <table className="plain-table">
-            <thead>
-              <tr>
-                <th>Ring</th>
-                <th>Turns with</th>
-                <th>Outside, mm</th>
-                <th>Hole, mm</th>
-                <th>Coefficient</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row, i) => {
-                const slips = computed?.gaps.some(({ slipsAbove }) => slipsAbove === i);
-                const cell = (key: "outside" | "inside" | "mu", label: string) => (
-                  <input
-                    aria-label={`${row.name}, ${label}`}
-                    aria-invalid={fault?.at === i && fault.field === (key === "mu" ? "mu" : `${key}Mm`)}
-                    className="num min-h-9 w-20"
-                    inputMode="decimal"
-                    value={row[key]}
-                    onChange={(event) => change(row.id, { [key]: event.target.value })}
-                  />
-                );
-                return (
-                  <tr key={row.id}>
-                    <td>
-                      {row.name}
-                      {slips && <span className="block text-note">slips on its upper face</span>}
-                    </td>
-                    <td>
-                      <select
-                        aria-label={`${row.name}, turns with`}
-                        className="min-h-9"
-                        value={row.member}
-                        onChange={(event) => change(row.id, { member: event.target.value as Row["member"] })}
-                      >
-                        {members.map((member) => (
-                          <option key={member} value={member}>
-                            {memberWords[member]}
-                          </option>
-                        ))}
-                      </select>
-                    </td>
-                    <td>{cell("outside", "outside")}</td>
-                    <td>{cell("inside", "hole")}</td>
-                    <td>{cell("mu", "coefficient; empty for metal")}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <StackTable rows={rows} gaps={computed?.gaps ?? []} fault={fault} onChange={change} />
           {fault && (
             <p role="alert" className="alarm">
               {rows[fault.at]?.name}: {fault.message}

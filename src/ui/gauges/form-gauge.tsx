@@ -2,8 +2,10 @@
 import { type ReactNode, useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { type Curve, CurveChart } from "@/ui/charts/curve-chart";
+import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { GaugeFrame, type GaugeId, type GaugeJob } from "./gauge-frame";
+import { shown } from "./typed";
 
 export interface GaugeField {
   readonly key: string;
@@ -23,6 +25,36 @@ export type GaugeAnswer =
       readonly notes?: readonly string[];
       readonly chart?: { readonly curves: readonly Curve[]; readonly xName: string; readonly yName: string; readonly summary: string };
     };
+
+type Chart = NonNullable<Extract<GaugeAnswer, { big: string }>["chart"]>;
+
+/** Value of a curve at a place along it, straight between its points. */
+function valueAt(points: Chart["curves"][number]["points"], x: number): number {
+  const after = points.findIndex((point) => point.x >= x);
+  if (after <= 0) return points[after === 0 ? 0 : points.length - 1]?.y ?? Number.NaN;
+  const [a, b] = [points[after - 1]!, points[after]!];
+  return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x || 1);
+}
+
+/** A chart that is read by arrow keys as well as by eye: the place along it is a slider, its values stand in its label. */
+function ReadChart({ chart }: { chart: Chart }) {
+  const [percent, setPercent] = useState(50);
+  const xs = chart.curves.flatMap(({ points }) => points.map(({ x }) => x));
+  const [low, high] = [Math.min(...xs), Math.max(...xs)];
+  const x = low + ((high - low) * percent) / 100;
+  return (
+    <>
+      <CurveChart {...chart} atX={x} heightPx={200} />
+      <Field
+        label={`Read at ${shown(x, 3)} (${chart.xName}): ${chart.curves.map(({ name, points }) => `${name} ${shown(valueAt(points, x), 3)}`).join(", ")} (${chart.yName})`}
+      >
+        {(field) => (
+          <input {...field} type="range" min={0} max={100} value={percent} onChange={(event) => setPercent(Number(event.target.value))} />
+        )}
+      </Field>
+    </>
+  );
+}
 
 interface Props {
   readonly gauge: GaugeId;
@@ -119,7 +151,7 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
                   </tbody>
                 </table>
               )}
-              {said.chart && <CurveChart {...said.chart} heightPx={200} />}
+              {said.chart && <ReadChart chart={said.chart} />}
               {said.notes?.map((note) => (
                 <p key={note} className="border-l-4 border-ink pl-2">
                   {note}

@@ -15,6 +15,7 @@ export default defineConfig({
           include: ["src/**/*.test.ts", "tests/data/**/*.test.ts"],
           environment: "node",
           testTimeout: 60_000, // some start another program; nothing here asserts a time
+          hookTimeout: 60_000, // one fills a whole demo
         },
       },
       {

@@ -95,7 +95,8 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   const [reversed, setReversed] = useState(false);
   const [unit, setUnit] = useState<UnitOf<"force">>("N");
   const [use, setUse] = useState<DragUse>("usual");
-  const [percent, setPercent] = useState(50);
+  // Within the travel of usual tension washers: beyond it they are flat.
+  const [percent, setPercent] = useState(25);
   const value = Object.fromEntries(Object.entries(typed).map(([key, text]) => [key, typedNumber(text)])) as Record<
     keyof typeof typed,
     number

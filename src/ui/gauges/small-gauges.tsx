@@ -273,7 +273,7 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
       big: `${shown(interval.ratio, 3)} : 1`,
       words: `Ratio ${shown(interval.ratio, 3)} (${shown(interval.low, 3)} to ${shown(interval.high, 3)}); ${shown(full / 1000, 3)} m a turn full, ${shown(empty / 1000, 3)} m nearly empty.`,
       rows: [
-        ["Between", `${shown(interval.low, 4)} and ${shown(interval.high, 4)}`],
+        ...(simplest ? ([["Between", `${shown(interval.low, 4)} and ${shown(interval.high, 4)}`]] as const) : []),
         ...(simplest ? ([["Simplest fraction", `${simplest.over} : ${simplest.under}`]] as const) : []),
         ["Retrieve, full and nearly empty", `${shown(full, 4)} and ${shown(empty, 4)} mm a turn`],
         ["At the knob to lift 10 N at the line", `${shown(knob, 3)} N (efficiency 0.9, a rule of thumb)`],

@@ -75,7 +75,7 @@ const lowProfile: TemplateTable = {
       ["knob", "Handle knob", "knob", { acrossMm: -45, restsOn: ["knob-washer"], ...oiled("1–2 drops", "it spins in salt spray") }],
     ],
     brake: [
-      ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool"], turnsWith: "frame", heldBy: sideScrews }],
+      ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool", "spool-bearing", "brake-block-a", "brake-block-b"], turnsWith: "frame", heldBy: sideScrews }],
       ["brake-drum", "Brake track", "brake-drum", { restsOn: ["side-plate"], orientation: "clean and bone dry", trap: "Oil here and the brakes fade: casts run wild." }],
       ["magnet-front", "Brake magnet, front", "magnet", { acrossMm: 8, restsOn: ["side-plate"], freeOrder: "magnets", caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws." }],
       ["magnet-rear", "Brake magnet, rear", "magnet", { acrossMm: -8, restsOn: ["side-plate"], freeOrder: "magnets" }],

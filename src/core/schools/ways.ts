@@ -1,6 +1,7 @@
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 import type { JobKind } from "@/core/intake/job-kinds";
+import { reachOf } from "@/core/teardown/reach";
 import type { Choice } from "./schools";
 
 /** Everything a school other than oil and grease changes at the bench; each is asked where the act is. Source: common practice. */
@@ -56,20 +57,10 @@ export function stripPlan(
   const reasons: string[] = [];
   if (depth === "complaint" && need.sides.size) {
     const wanted = anatomy.assemblies.filter(({ side }) => need.sides.has(side)).map(({ id }) => id);
-    // What sits on, goes through or holds a wanted part has to come off first, wherever it belongs.
-    const reach = new Set(anatomy.positions.filter(({ assemblyId }) => wanted.includes(assemblyId)).map(({ id }) => id));
-    for (let grown = true; grown; ) {
-      grown = false;
-      for (const position of anatomy.positions) {
-        if (reach.has(position.id)) {
-          for (const holder of position.heldBy) if (!reach.has(holder)) grown = Boolean(reach.add(holder));
-        } else if (
-          [...position.restsOn, ...position.passesThrough, ...(position.ridesOn ? [position.ridesOn] : [])].some((id) => reach.has(id))
-        )
-          grown = Boolean(reach.add(position.id));
-      }
-    }
-    off = reach;
+    off = reachOf(
+      anatomy,
+      anatomy.positions.filter(({ assemblyId }) => wanted.includes(assemblyId)).map(({ id }) => id),
+    );
     if (off.size < all.size) reasons.push("the complaint needs no more");
   }
   if (ways.fluidSeal !== "here" && [...sealUnitOf(anatomy, types)].some((id) => off.has(id)))

@@ -1,7 +1,8 @@
 import { fitFaults } from "@/core/anatomy/check-fit";
 import type { PartKind } from "@/core/anatomy/shapes";
-import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
+import { type Anatomy, type PartType, type Position, placeOperationId } from "@/core/anatomy/types";
 import { dragStackOf, workingGaps } from "@/core/drag/working-gaps";
+import { orderReasons } from "./build-order";
 import { type WellVerdict, wantsNew } from "./verdicts";
 
 /** What is looked at once more before a cover hides it. */
@@ -40,18 +41,20 @@ export interface BeforeBuried {
   readonly gaps: { readonly now: number; readonly model: number } | null;
 }
 
-/** Everything a part hides when it goes on: what it rests on or holds, what that rests on in turn, and what rides on it. */
-function coveredBy(anatomy: Pick<Anatomy, "positions">, cover: Position): Set<string> {
-  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
-  const covered = new Set<string>();
-  const queue = [...cover.restsOn, ...anatomy.positions.filter(({ heldBy }) => heldBy.includes(cover.id)).map(({ id }) => id)];
-  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
-    if (covered.has(id) || id === cover.id) continue;
-    covered.add(id);
-    queue.push(...(byId.get(id)?.restsOn ?? []));
-    for (const rider of anatomy.positions) if (rider.ridesOn === id && rider.assemblyId === byId.get(id)?.assemblyId) queue.push(rider.id);
-  }
-  return covered;
+/**
+ * What must be in before each seat is filled, by whatever road: seats, and the acts that stand between them. Once a seat is filled, none of
+ * these can be reached any more. What only comes later, rides on it, or is the part in the hand is never among them.
+ */
+function underneath(anatomy: Anatomy): (positionId: string) => Set<string> {
+  const before = new Map<string, string[]>();
+  for (const reason of orderReasons(anatomy)) before.set(reason.after, [...(before.get(reason.after) ?? []), reason.before]);
+  const seatOf = new Map(anatomy.positions.map(({ id }) => [placeOperationId(id), id]));
+  return (positionId) => {
+    const seen = new Set(before.get(placeOperationId(positionId)) ?? []);
+    // A set hands out what is added to it while it is walked.
+    for (const id of seen) for (const earlier of before.get(id) ?? []) seen.add(earlier);
+    return new Set([...seen].flatMap((id) => seatOf.get(id) ?? []));
+  };
 }
 
 /**
@@ -69,13 +72,14 @@ export function beforeBuried(
   const kindOf = (position: Position) => types.get(position.partTypeId)?.shape.kind;
   const cover = byId.get(coverId);
   if (!cover || watched.has(kindOf(cover) ?? "body")) return null;
+  const under = underneath(anatomy);
   const isWatched = (id: string) => watched.has(kindOf(byId.get(id)!) ?? "body");
   const hidden = new Set(
     anatomy.positions
       .filter((position) => position.id !== coverId && !isWatched(position.id) && (states.get(position.id)?.seated ?? true))
-      .flatMap((position) => [...coveredBy(anatomy, position)]),
+      .flatMap(({ id }) => [...under(id)]),
   );
-  const covered = [...coveredBy(anatomy, cover)].filter(
+  const covered = [...under(coverId)].filter(
     (id) => isWatched(id) && states.has(id) && !states.get(id)!.leftOut && !hidden.has(id),
   );
   if (!covered.length) return null;
@@ -100,7 +104,12 @@ export function beforeBuried(
   const gaps = stack.length
     ? {
         model: workingGaps(stack.map(({ turnsWith }) => ({ member: turnsWith }))),
-        now: workingGaps(stack.filter(({ id }) => states.get(id)?.seated ?? true).map(({ turnsWith }) => ({ member: turnsWith }))),
+        // What still comes after this part is taken as coming: only what is about to be covered can be missing now.
+        now: workingGaps(
+          stack
+            .filter(({ id }) => !covered.includes(id) || states.get(id)!.seated)
+            .map(({ turnsWith }) => ({ member: turnsWith })),
+        ),
       }
     : null;
   if (gaps && gaps.now !== gaps.model)

@@ -1,12 +1,12 @@
 import { serialRuleSchema } from "@/core/anatomy/serial";
 import { interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
+import { addPartType, setPartFacts } from "@/data/catalogue/part-types";
 import type { Context } from "@/data/context";
 import { scrapReel } from "@/data/donors";
 import { type MakerRule, saveSerialRules } from "@/data/editions";
 import { saveInterchangeSet, saveKit } from "@/data/interchange";
-import { addPartType, setPartFacts } from "@/data/models";
-import { setOffer } from "@/data/orders";
+import { setOffer } from "@/data/parts/suppliers";
 import { ensureReel } from "@/data/reels";
 import { setBin } from "@/data/stock";
 import { skerry30Parts } from "./models/skerry-30";

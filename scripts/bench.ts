@@ -23,8 +23,9 @@ import { modelPlates } from "@/core/schematic/assembly-plate";
 import { fitSpin, spinDown } from "@/core/spin/fit-spin";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { addPartType } from "@/data/catalogue/part-types";
 import { openDatabase } from "@/data/database";
-import { addModel, addPartType } from "@/data/models";
+import { addModel } from "@/data/models";
 import { ensureFirstPerson } from "@/data/people";
 
 /** Median of several timed runs after a warm-up, in milliseconds. */

@@ -67,7 +67,12 @@ export function defineAction<S extends z.ZodType, R>(spec: ActionSpec<S, R>): (p
       const db = getDb();
       const person = await currentPerson(db);
       if (!allowed[spec.permission].includes(person.role))
-        return { ok: false, message: `${person.name} may not do this (role: ${person.role}). Choose another person at Shop.`, fields: {} };
+        return {
+          ok: false,
+          message: `${person.name} may not do this (role: ${person.role}). Choose another person at Shop.`,
+          fields: {},
+          way: { to: "people" },
+        };
       const ctx: Context = { db, person, now: new Date().toISOString() };
       const value = pressOnce(ctx, { id: outer.data.pressId, action: spec.name }, () => spec.run(ctx, parsed.data));
       if (spec.afterwards) await spec.afterwards(db);
@@ -75,7 +80,7 @@ export function defineAction<S extends z.ZodType, R>(spec: ActionSpec<S, R>): (p
     } catch (error) {
       unstable_rethrow(error);
       if (error instanceof Refusal)
-        return { ok: false, message: error.message, fields: error.field ? { [error.field]: error.message } : {} };
+        return { ok: false, message: error.message, fields: error.field ? { [error.field]: error.message } : {}, way: error.way };
       return { ok: false, message: logged(spec.name, error), fields: {} };
     }
   };

@@ -133,10 +133,16 @@ export function doStep(ctx: Context, jobId: number, operationId: string, reason 
   if (step.operation.kind === "place" && step.well && wantsNew(step.well.verdict) && !step.well.renewed)
     throw new Refusal(
       "waits-for-part",
-      `The new ${step.position?.name} is not here yet. Take it from stock or receive it at Parts, or change its verdict at Strip.`,
+      `The new ${step.position?.name} is not here yet. Fit one at Parts, or change its verdict at Strip.`,
+      null,
+      { to: "station", tag: job.tag, station: "parts" },
     );
   if (step.operation.kind === "place" && step.well && step.well.soakId !== null)
-    throw new Refusal("in-bath", `${step.position?.name} is still in its bath. Take it out and count it back at Clean.`);
+    throw new Refusal("in-bath", `${step.position?.name} is still in its bath. Take it out and count it back at Clean.`, null, {
+      to: "station",
+      tag: job.tag,
+      station: "clean",
+    });
   const settled = new Set(build.steps.filter((s) => s.state === "done" || s.state === "skipped").map((s) => s.operation.id));
   const missing = missingBefore(step.needs, settled);
   if (missing.length) {

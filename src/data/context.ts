@@ -1,3 +1,4 @@
+import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Db } from "./database";
 
 export type Role = "owner" | "bench" | "counter";
@@ -25,6 +26,8 @@ export class Refusal extends Error {
     readonly code: string,
     message: string,
     readonly field: string | null = null,
+    /** Where it can be put right, one press away. */
+    readonly way: WayOut | null = null,
   ) {
     super(message);
   }

@@ -11,25 +11,35 @@ export interface Customer {
   readonly email: string;
   readonly note: string;
   readonly discountClass: DiscountClass;
+  /** Not offered at the Counter any more; the reels and reports keep the name. */
+  readonly retired: boolean;
   readonly rowVersion: number;
 }
 
-const columns = "id, name, phone, email, note, discount_class AS discountClass, row_version AS rowVersion";
+const columns =
+  "id, name, phone, email, note, discount_class AS discountClass, retired_at IS NOT NULL AS retired, row_version AS rowVersion";
+type CustomerRow = Omit<Customer, "retired"> & { readonly retired: 0 | 1 };
+const toCustomer = (row: CustomerRow): Customer => ({ ...row, retired: row.retired === 1 });
 
-export const listCustomers = (db: Db): Customer[] => db.prepare(`SELECT ${columns} FROM customer ORDER BY name`).all() as Customer[];
+/** Customers who still come here, by name. */
+export const listCustomers = (db: Db): Customer[] =>
+  (db.prepare(`SELECT ${columns} FROM customer WHERE retired_at IS NULL ORDER BY name`).all() as CustomerRow[]).map(toCustomer);
 
-export const findCustomer = (db: Db, id: number): Customer | null =>
-  (db.prepare(`SELECT ${columns} FROM customer WHERE id = ?`).get(id) as Customer | undefined) ?? null;
+export const findCustomer = (db: Db, id: number): Customer | null => {
+  const row = db.prepare(`SELECT ${columns} FROM customer WHERE id = ?`).get(id) as CustomerRow | undefined;
+  return row ? toCustomer(row) : null;
+};
 
 function indexCustomer(db: Db, id: number, name: string, phone: string, email: string): void {
   indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email}` });
 }
 
 /** Adds a customer. @returns the new id. */
-export function addCustomer(ctx: Context, customer: { name: string; phone: string; email: string }): number {
+export function addCustomer(ctx: Context, customer: { name: string; phone: string; email: string; note?: string }): number {
   const id = Number(
-    ctx.db.prepare("INSERT INTO customer (name, phone, email) VALUES (?, ?, ?)").run(customer.name, customer.phone, customer.email)
-      .lastInsertRowid,
+    ctx.db
+      .prepare("INSERT INTO customer (name, phone, email, note) VALUES (?, ?, ?, ?)")
+      .run(customer.name, customer.phone, customer.email, customer.note ?? "").lastInsertRowid,
   );
   indexCustomer(ctx.db, id, customer.name, customer.phone, customer.email);
   writeJournal(ctx, "customer-added", { customerId: id });
@@ -65,8 +75,26 @@ export function setDiscountClass(ctx: Context, id: number, discountClass: Discou
   if (changes) writeJournal(ctx, "customer-changed", { customerId: id }, { discountClass });
 }
 
+/** Not offered at the Counter any more, or again. @throws Refusal while a reel of theirs is in the shop. */
+export function retireCustomer(ctx: Context, id: number, retired: boolean): void {
+  const here = ctx.db.prepare("SELECT tag FROM job WHERE customer_id = ? AND closed_at IS NULL LIMIT 1").pluck().get(id) as
+    | string
+    | undefined;
+  if (retired && here)
+    throw new Refusal("in-the-shop", `A reel of theirs is still in the shop as ${here}. Hand it back first.`, null, {
+      to: "station",
+      tag: here,
+      station: "return",
+    });
+  const { changes } = ctx.db
+    .prepare("UPDATE customer SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(retired ? ctx.now : null, id);
+  if (!changes) throw new Refusal("no-customer", "This customer is not in the book any more.");
+  writeJournal(ctx, retired ? "customer-retired" : "customer-used-again", { customerId: id });
+}
+
 /** Changes a customer. @throws Refusal when another window saved first: nothing is overwritten. */
-export function changeCustomer(ctx: Context, customer: Customer): void {
+export function changeCustomer(ctx: Context, customer: Omit<Customer, "retired">): void {
   const { changes } = ctx.db
     .prepare(
       "UPDATE customer SET name = ?, phone = ?, email = ?, note = ?, discount_class = ?, row_version = row_version + 1 WHERE id = ? AND row_version = ?",

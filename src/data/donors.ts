@@ -1,10 +1,11 @@
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
+import { findPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { editionOfReel } from "./editions";
 import { writeJournal } from "./journal";
 import { listOverrides } from "./machine";
-import { findPartType, getCurrentModelVersion } from "./models";
+import { getCurrentModelVersion } from "./models";
 import { findReel } from "./reels";
 
 export interface DonorPiece {
@@ -95,7 +96,12 @@ export function scrapReel(
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
   if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)} already.`);
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
-  if (hanging) throw new Refusal("hanging", `It still hangs here as ${hanging.tag}. Hand that job back first.`);
+  if (hanging)
+    throw new Refusal("hanging", `It still hangs here as ${hanging.tag}. Hand that job back first.`, null, {
+      to: "station",
+      tag: hanging.tag,
+      station: "return",
+    });
   if (!give.pieces.length) throw new Refusal("nothing", "Choose at least one part worth keeping.", "pieces");
   const seats = new Map(listDonorSeats(db, reelId).map((seat) => [seat.positionId, seat]));
   const add = db.prepare(

@@ -2,12 +2,12 @@ import type { PartKind, PartShape } from "@/core/anatomy/shapes";
 import type { DragElement } from "@/core/drag/capacity";
 import { type DiscSpring, moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-springs";
 import { dragStackOf } from "@/core/drag/working-gaps";
+import { findPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
-import { findPartType } from "./models";
 import { listWells } from "./tray";
 
 export interface SpringRow {

@@ -9,10 +9,11 @@ import {
   whereFits,
 } from "@/core/interchange/interchange";
 import { type Kit, kitFaults, kitSchema } from "@/core/interchange/kit";
+import { findPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { writeJournal } from "./journal";
-import { findModel, findPartType, getCurrentModelVersion } from "./models";
+import { findModel, getCurrentModelVersion } from "./models";
 
 export const listInterchangeSets = (db: Db): InterchangeSet[] =>
   (db.prepare("SELECT set_json FROM interchange_set ORDER BY name").all() as { set_json: string }[]).map((row) =>
@@ -22,7 +23,8 @@ export const listInterchangeSets = (db: Db): InterchangeSet[] =>
 /** Adds a set or changes it. @throws Refusal when it names a model or part that is not here. */
 export function saveInterchangeSet(ctx: Context, set: InterchangeSet): void {
   for (const id of [...set.members.map((member) => member.modelId), ...set.exclusions.map((out) => out.modelId)])
-    if (id !== undefined && !findModel(ctx.db, id)) throw new Refusal("no-model", `Model ${id} is not in the library.`, "members");
+    if (id !== undefined && !findModel(ctx.db, id))
+      throw new Refusal("no-model", `Model ${id} is not in the library.`, "members", { to: "new-model" });
   for (const { partTypeId } of set.members)
     if (partTypeId !== undefined && !findPartType(ctx.db, partTypeId))
       throw new Refusal("no-part", `Part ${partTypeId} is not in the catalogue.`, "members");

@@ -202,11 +202,13 @@ export function findJobByTag(db: Db, text: string): { job: Job } | { message: st
 /** @throws Refusal when it is not there, or closed and the act needs it open. */
 export function getOpenJob(db: Db, id: number): Job {
   const job = findJob(db, id);
-  if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.");
+  if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.", null, { to: "rack" });
   if (job.closedAt)
     throw new Refusal(
       "closed",
       `${job.tag} was handed back on ${job.closedAt.slice(0, 10)}; its record cannot change. Take the reel in again.`,
+      null,
+      { to: "counter" },
     );
   return job;
 }
@@ -245,7 +247,11 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
   const reelId = ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
   if (hanging)
-    throw new Refusal("already-here", `This reel already hangs here as ${hanging.tag}. Open that job, or check the serial.`, "serial");
+    throw new Refusal("already-here", `This reel already hangs here as ${hanging.tag}. Open that job, or check the serial.`, "serial", {
+      to: "station",
+      tag: hanging.tag,
+      station: "test",
+    });
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
   if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
   const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);

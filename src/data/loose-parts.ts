@@ -1,10 +1,11 @@
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
+import { addPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob } from "./jobs";
 import { writeJournal } from "./journal";
-import { addModel, addModelVersion, addPartType, getModelVersion, type Model, markModelVersionUsed } from "./models";
+import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "./models";
 import { requireConsent } from "./quotes";
 
 export interface LoosePartRow {

@@ -1,10 +1,11 @@
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { PartType } from "@/core/anatomy/types";
+import { findPartByNumber, findPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
-import { findPartByNumber, findPartType, getModelVersion, type ModelVersion } from "./models";
+import { getModelVersion, type ModelVersion } from "./models";
 
 /** Seats of a reel that hold another part than its model says. */
 export const listOverrides = (db: Db, reelId: number): ReadonlyMap<string, string> =>
@@ -49,7 +50,8 @@ export function overrideSeat(ctx: Context, jobId: number, positionId: string, nu
     return;
   }
   const type = findPartByNumber(db, number);
-  if (!type) throw new Refusal("no-part", `No part in the catalogue has the number ${number}. Bring it in at the Library first.`, "number");
+  if (!type)
+    throw new Refusal("no-part", `No part in the catalogue has the number ${number}. Add it first.`, "number", { to: "new-part", number });
   const used = db
     .prepare("SELECT 1 FROM instance WHERE reel_id = ? AND position_id = ? AND fitted_job_id = ?")
     .get(job.reel.id, positionId, jobId);

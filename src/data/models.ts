@@ -2,8 +2,9 @@ import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
 import type { Draft } from "@/core/anatomy/draft";
 import { settleDraft } from "@/core/anatomy/settle-draft";
-import { type Anatomy, anatomySchema, operationSchema, type PartType, partTypeSchema, positionSchema } from "@/core/anatomy/types";
+import { type Anatomy, anatomySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
 import { type FamilyId, familyWords } from "@/core/families/family-ids";
+import { addPartType, findPartType, type PartTypeRow, partTypeColumns, toPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { findAnything, indexForFind } from "./find";
@@ -33,95 +34,6 @@ export interface ModelFileContent {
   readonly partTypes: readonly PartType[];
   readonly anatomy: Anatomy;
 }
-
-interface PartTypeRow {
-  id: string;
-  number: string;
-  name: string;
-  role: string;
-  shape: string;
-  material: string;
-  price_minor: number;
-  thread: "right" | "left" | null;
-  superseded_by: string | null;
-  hazard: string | null;
-  flies: 0 | 1 | null;
-}
-
-const partTypeColumns =
-  "part_type.id, part_type.number, part_type.name, part_type.role, part_type.shape, part_type.material, part_type.price_minor, part_type.thread, part_type.superseded_by, part_type.hazard, part_type.flies";
-
-const toPartType = (row: PartTypeRow): PartType =>
-  partTypeSchema.parse({
-    id: row.id,
-    number: row.number,
-    name: row.name,
-    role: row.role,
-    shape: JSON.parse(row.shape),
-    material: row.material,
-    priceMinor: row.price_minor,
-    thread: row.thread ?? undefined,
-    supersededBy: row.superseded_by ?? undefined,
-    hazard: row.hazard ?? undefined,
-    flies: row.flies === null ? undefined : row.flies === 1,
-  });
-
-export function addPartType(ctx: Context, part: PartType): void {
-  ctx.db
-    .prepare(
-      `INSERT INTO part_type (id, number, name, role, shape, material, price_minor, thread, superseded_by, hazard, flies)
-       VALUES (@id, @number, @name, @role, @shape, @material, @priceMinor, @thread, @supersededBy, @hazard, @flies)`,
-    )
-    .run({
-      ...part,
-      shape: JSON.stringify(part.shape),
-      thread: part.thread ?? null,
-      supersededBy: part.supersededBy ?? null,
-      hazard: part.hazard ?? null,
-      flies: part.flies === undefined ? null : Number(part.flies),
-    });
-  indexForFind(ctx.db, {
-    kind: "part",
-    ref: part.id,
-    title: `${part.number} ${part.name}`,
-    words: `${part.number} ${part.name} ${part.role} ${part.material}`,
-  });
-}
-
-/** What of a catalogue entry may change without its being another part: what it costs, what it is sold as now, what it can do to one. */
-export function setPartFacts(
-  ctx: Context,
-  id: string,
-  facts: { priceMinor: number; supersededBy: string | null; hazard: string | null },
-): void {
-  const part = findPartType(ctx.db, id);
-  if (part && facts.supersededBy?.toUpperCase() === part.number.toUpperCase())
-    throw new Refusal("itself", "A number is not sold as itself.", "supersededBy");
-  ctx.db
-    .prepare("UPDATE part_type SET price_minor = @priceMinor, superseded_by = @supersededBy, hazard = @hazard WHERE id = @id")
-    .run({ id, ...facts });
-  writeJournal(ctx, "part-facts-changed", {}, { part: id, ...facts });
-}
-
-export function findPartType(db: Db, id: string): PartType | null {
-  const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE id = ?`).get(id) as PartTypeRow | undefined;
-  return row ? toPartType(row) : null;
-}
-
-export function findPartByNumber(db: Db, number: string): PartType | null {
-  const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE number = ? COLLATE NOCASE`).get(number.trim()) as
-    | PartTypeRow
-    | undefined;
-  return row ? toPartType(row) : null;
-}
-
-/** The whole catalogue; a shop's has some thousands of entries at most. */
-export const listPartTypes = (db: Db): PartType[] =>
-  (db.prepare(`SELECT ${partTypeColumns} FROM part_type ORDER BY number`).all() as PartTypeRow[]).map(toPartType);
-
-/** Whether the catalogue has this id or this number already. */
-export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
-  db.prepare("SELECT 1 FROM part_type WHERE id = ? OR number = ?").get(part.id, part.number) !== undefined;
 
 /** Adds a model with its first version. @throws Refusal naming what does not fit together. */
 export function addModel(ctx: Context, model: Model, version: { lineRadiusMm: number; anatomy: Anatomy }): number {
@@ -219,7 +131,7 @@ export function getCurrentModelVersion(db: Db, modelId: string): ModelVersion {
   const row = db.prepare("SELECT id FROM model_version WHERE model_id = ? ORDER BY number DESC LIMIT 1").get(modelId) as
     | { id: number }
     | undefined;
-  if (!row) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId");
+  if (!row) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId", { to: "new-model" });
   return getModelVersion(db, row.id);
 }
 
@@ -322,14 +234,7 @@ export function reviseModel(ctx: Context, modelId: string, baseNumber: number, d
   const bases = Object.values(draft.parts).flatMap(({ from }) => (from === null ? [] : [findPartType(ctx.db, from)]));
   const catalogue = new Map(bases.flatMap((part) => (part ? [[part.id, part] as const] : [])));
   const { anatomy, newPartTypes } = settleDraft(draft, catalogue, current.number + 1);
-  for (const part of newPartTypes) {
-    if (isPartKnown(ctx.db, part))
-      throw new Refusal(
-        "number-taken",
-        `${part.number} is in the catalogue already. Choose that part for the seat, or give this one another number.`,
-      );
-    addPartType(ctx, part);
-  }
+  for (const part of newPartTypes) addPartType(ctx, part);
   addModelVersion(ctx, modelId, { lineRadiusMm: current.lineRadiusMm, anatomy });
   return { number: current.number + 1 };
 }

@@ -1,8 +1,10 @@
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
+import { findPartCard } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
+import { listOffers } from "./parts/suppliers";
 import { getQuote, requireConsent } from "./quotes";
 import { findStock, moveStock } from "./stock";
 import { wantedPart } from "./wanted-part";
@@ -18,14 +20,6 @@ export interface Need {
   readonly number: string;
   readonly name: string;
   readonly state: NeedState;
-}
-
-export interface Offer {
-  readonly supplierId: string;
-  readonly supplierName: string;
-  readonly priceMinor: number;
-  readonly postageMinor: number;
-  readonly leadDays: number;
 }
 
 export interface OrderView {
@@ -56,29 +50,6 @@ export function listNeeds(db: Db, filter: { states: readonly NeedState[]; jobId?
     .all({ states: JSON.stringify(filter.states), job: filter.jobId ?? null }) as Need[];
 }
 
-/** Who sells a part, the cheapest piece first. */
-export const listOffers = (db: Db, partTypeId: string): Offer[] =>
-  db
-    .prepare(
-      `SELECT supplier.id AS supplierId, supplier.name AS supplierName, offer.price_minor AS priceMinor, supplier.postage_minor AS postageMinor, supplier.lead_days AS leadDays
-       FROM offer JOIN supplier ON supplier.id = offer.supplier_id WHERE offer.part_type_id = ? ORDER BY offer.price_minor, supplier.id`,
-    )
-    .all(partTypeId) as Offer[];
-
-export function addSupplier(ctx: Context, supplier: { id: string; name: string; postageMinor: number; leadDays: number }): void {
-  ctx.db
-    .prepare("INSERT INTO supplier (id, name, postage_minor, lead_days) VALUES (?, ?, ?, ?)")
-    .run(supplier.id, supplier.name, supplier.postageMinor, supplier.leadDays);
-}
-
-export function setOffer(ctx: Context, offer: { supplierId: string; partTypeId: string; priceMinor: number }): void {
-  ctx.db
-    .prepare(
-      "INSERT INTO offer (supplier_id, part_type_id, price_minor) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET price_minor = excluded.price_minor",
-    )
-    .run(offer.supplierId, offer.partTypeId, offer.priceMinor);
-}
-
 function insertNeed(ctx: Context, job: Job, positionId: string, partTypeId: string): void {
   ctx.db
     .prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, ?, ?, 'open', ?)")
@@ -102,8 +73,18 @@ export function addNeed(ctx: Context, jobId: number, positionId: string): void {
   const position = wantedPart(db, job, positionId);
   const there = needOf(db, jobId, positionId);
   if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the list of needs" : there.state} for this seat already.`);
+  if (findPartCard(db, position.partTypeId)?.retired)
+    throw new Refusal("retired", `${position.name} is not ordered any more. Choose what replaces it, or use its number again.`, null, {
+      to: "part",
+      partTypeId: position.partTypeId,
+      at: "facts",
+    });
   if (!listOffers(db, position.partTypeId).length)
-    throw new Refusal("no-offer", `No supplier in the book sells ${position.name}. Add an offer at Stores, or look for a donor.`);
+    throw new Refusal("no-offer", `No supplier in the book sells ${position.name}. Add an offer to the part, or look for a donor.`, null, {
+      to: "part",
+      partTypeId: position.partTypeId,
+      at: "offers",
+    });
   insertNeed(ctx, job, positionId, position.partTypeId);
   advanceStation(ctx, job, "parts");
 }
@@ -136,8 +117,10 @@ export function withdrawNeed(ctx: Context, needId: number): void {
  */
 export function placeOrder(ctx: Context, supplierId: string, needIds: readonly number[], today: string): { orderId: number } {
   const { db } = ctx;
-  const supplier = db.prepare("SELECT lead_days FROM supplier WHERE id = ?").get(supplierId) as { lead_days: number } | undefined;
-  if (!supplier) throw new Refusal("no-supplier", "This supplier is not in the book.", "supplierId");
+  const supplier = db.prepare("SELECT lead_days FROM supplier WHERE id = ? AND retired_at IS NULL").get(supplierId) as
+    | { lead_days: number }
+    | undefined;
+  if (!supplier) throw new Refusal("no-supplier", "This supplier is not used any more. Choose another.", "supplierId", { to: "suppliers" });
   const needs = db
     .prepare(
       `SELECT need.id, need.part_type_id, offer.price_minor FROM need JOIN offer ON offer.part_type_id = need.part_type_id AND offer.supplier_id = @supplier
@@ -199,8 +182,9 @@ export function receive(ctx: Context, orderLineId: number, quantity: number): { 
   if (quantity > outstanding)
     throw new Refusal(
       "quantity",
-      `Only ${outstanding} of this line are outstanding. Extra pieces are counted into the bin at Stock.`,
+      `Only ${outstanding} of this line are outstanding. Count extra pieces into the bin at Stores.`,
       "quantity",
+      { to: "bins", partTypeId: line.part_type_id },
     );
   db.prepare("UPDATE order_line SET received = received + ? WHERE id = ?").run(quantity, orderLineId);
   moveStock(ctx, { partTypeId: line.part_type_id, delta: quantity, reason: "received", orderLineId });
@@ -230,11 +214,3 @@ export function listOrders(db: Db, limit: number): OrderView[] {
   );
   return orders.map((order) => ({ ...order, lines: lines.all(order.id) as OrderView["lines"] }));
 }
-
-export const listSuppliers = (db: Db): { id: string; name: string; postageMinor: number; leadDays: number }[] =>
-  db.prepare("SELECT id, name, postage_minor AS postageMinor, lead_days AS leadDays FROM supplier ORDER BY name").all() as {
-    id: string;
-    name: string;
-    postageMinor: number;
-    leadDays: number;
-  }[];

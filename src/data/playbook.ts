@@ -58,7 +58,12 @@ export function learn(ctx: Context, jobId: number, lesson: Lesson): { number: nu
   const { model } = getModelVersion(ctx.db, job.modelVersionId);
   const current = getCurrentModelVersion(ctx.db, model.id);
   const seat = current.anatomy.positions.find((position) => position.id === lesson.positionId);
-  if (!seat) throw new Refusal("no-seat", "The newest version of this model has no such seat. Look at its schematic in the Library.");
+  if (!seat)
+    throw new Refusal("no-seat", "The newest version of this model has no such seat. Look at its schematic in the Library.", null, {
+      to: "model",
+      modelId: model.id,
+      page: "",
+    });
   const words = lesson.words.trim();
   if (lesson.about !== "confirmed" && !words) throw new Refusal("empty", "What is to be said at this seat?", "words");
   const before = lesson.about === "confirmed" ? "" : (seat[lesson.about] ?? "");
@@ -90,7 +95,11 @@ export function learnAct(
   const words = taught.words.trim();
   if (!words) throw new Refusal("empty", "What is to be done, or looked at?", "words");
   if (!actOf(anatomy, taught.afterOperationId))
-    throw new Refusal("no-act", "The newest version of this model has no such act. Look at its playbook in the Library.");
+    throw new Refusal("no-act", "The newest version of this model has no such act. Look at its playbook in the Library.", null, {
+      to: "model",
+      modelId: model.id,
+      page: "playbook",
+    });
   if (anatomy.operations.some((operation) => operation.words === words))
     throw new Refusal("known", "The playbook has this act already.", "words");
   const act = operationSchema.parse({

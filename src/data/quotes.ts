@@ -127,7 +127,13 @@ export function requireConsent(db: Db, job: Job): void {
     throw new Refusal(
       "ask-first",
       `The estimate of ${(sum.totalMinor / 100).toFixed(2)} is above what was agreed. Ask the customer at Quote first.`,
+      null,
+      { to: "station", tag: job.tag, station: "quote" },
     );
   if (consent === "refused")
-    throw new Refusal("refused", "The customer said no to this sum. Strike work or parts at Quote, or hand the reel back as it is.");
+    throw new Refusal("refused", "The customer said no to this sum. Strike work or parts at Quote, or hand the reel back as it is.", null, {
+      to: "station",
+      tag: job.tag,
+      station: "quote",
+    });
 }

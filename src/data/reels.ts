@@ -52,7 +52,7 @@ export function ensureReel(ctx: Context, reel: { modelId: string; serial: string
     return known.id;
   }
   const model = findModel(ctx.db, reel.modelId);
-  if (!model) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId");
+  if (!model) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId", { to: "new-model" });
   const id = Number(
     ctx.db
       .prepare("INSERT INTO reel (model_id, serial, hand, owner_id) VALUES (?, ?, ?, ?)")

@@ -73,7 +73,7 @@ export const handBackNote = (
 export function closeLot(ctx: Context, lotId: number, signedBy: string, note: HandBackNote): { reels: number; left: number } {
   const open = listJobsOfLot(ctx.db, lotId).filter((job) => job.closedAt === null);
   const ready = open.filter((job) => job.station === "return" && !handBackBlocks(ctx.db, job).length);
-  if (!ready.length) throw new Refusal("none-ready", "No reel of this lot hangs ready. Prove them, and hang each ready at Return.");
+  if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what it still lacks.");
   for (const job of ready) closeJob(ctx, job.id, signedBy, note);
   return { reels: ready.length, left: open.length - ready.length };
 }

@@ -1,8 +1,8 @@
+import { findPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { advanceStation, getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
-import { findPartType } from "./models";
 import { requireConsent } from "./quotes";
 import { rememberSeat, wantedPart } from "./wanted-part";
 
@@ -70,26 +70,45 @@ export function countBin(ctx: Context, partTypeId: string, counted: number): voi
   writeJournal(ctx, "bin-counted", {}, { part: partTypeId, counted });
 }
 
-/** Puts a part into a bin for the first time, for a new shop or a new part. */
-export function setBin(ctx: Context, partTypeId: string, bin: string, count: number, minimum: number): void {
+/** Gives a part a bin, or changes its name and its minimum. @param count how many lie in it; null where nobody counted. */
+export function setBin(ctx: Context, partTypeId: string, bin: string, count: number | null, minimum: number): void {
+  if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue.", "partTypeId");
   ctx.db
     .prepare(
       `INSERT INTO stock (part_type_id, bin, count, minimum) VALUES (?, ?, 0, ?)
        ON CONFLICT (part_type_id) DO UPDATE SET bin = excluded.bin, minimum = excluded.minimum`,
     )
     .run(partTypeId, bin, minimum);
-  countBin(ctx, partTypeId, count);
+  if (count !== null) countBin(ctx, partTypeId, count);
+}
+
+/** Gives a bin up. @throws Refusal while something is counted in it. */
+export function removeBin(ctx: Context, partTypeId: string): void {
+  const line = findStock(ctx.db, partTypeId);
+  if (!line) return;
+  if (line.count > 0)
+    throw new Refusal("not-empty", `Bin ${line.bin} holds ${line.count}. Count it to 0 first if they are gone.`, "count", {
+      to: "bins",
+      partTypeId,
+    });
+  ctx.db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);
+  writeJournal(ctx, "bin-removed", {}, { part: partTypeId });
 }
 
 /** The well a new piece may go into. @throws Refusal when the old one is still in the reel, or a new one lies there already. */
-function openWell(db: Db, jobId: number, positionId: string, name: string): { instanceId: number } {
+function openWell(db: Db, { id: jobId, tag }: Job, positionId: string, name: string): { instanceId: number } {
   const well = db
     .prepare(
       `SELECT instance.id, instance.fitted_job_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
        WHERE tray_well.job_id = ? AND tray_well.position_id = ?`,
     )
     .get(jobId, positionId) as { id: number; fitted_job_id: number | null } | undefined;
-  if (!well) throw new Refusal("not-in-tray", `${name} is still in the reel. Take it off at Strip first.`);
+  if (!well)
+    throw new Refusal("not-in-tray", `${name} is still in the reel. Take it off at Strip first.`, null, {
+      to: "station",
+      tag,
+      station: "strip",
+    });
   if (well.fitted_job_id === jobId) throw new Refusal("used", `A new ${name} already lies in the tray. Nothing was taken.`);
   return { instanceId: well.id };
 }
@@ -127,7 +146,7 @@ export function fitFromStock(ctx: Context, jobId: number, positionId: string): v
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
   const { name, partTypeId } = wantedPart(db, job, positionId);
-  const well = openWell(db, jobId, positionId, name);
+  const well = openWell(db, job, positionId, name);
   const mine = db.prepare("SELECT id FROM need WHERE job_id = ? AND position_id = ? AND state = 'arrived'").get(jobId, positionId) as
     | { id: number }
     | undefined;
@@ -154,7 +173,7 @@ export function fitFromDonor(ctx: Context, jobId: number, positionId: string, do
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
   const { name } = wantedPart(db, job, positionId);
-  const well = openWell(db, jobId, positionId, name);
+  const well = openWell(db, job, positionId, name);
   const piece = db.prepare("SELECT part_type_id FROM donor_piece WHERE id = ? AND state = 'lying'").get(donorPieceId) as
     | { part_type_id: string }
     | undefined;
@@ -182,7 +201,12 @@ export function returnToStock(ctx: Context, jobId: number, positionId: string): 
   const fitted = db
     .prepare("SELECT 1 FROM build_step WHERE job_id = ? AND operation_id = 'place-' || ? AND state = 'done'")
     .get(jobId, positionId);
-  if (fitted) throw new Refusal("fitted", "It is fitted already. Undo the step at Build first.");
+  if (fitted)
+    throw new Refusal("fitted", "It is fitted already. Undo the step at Build first.", null, {
+      to: "station",
+      tag: job.tag,
+      station: "build",
+    });
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(old.id, jobId, positionId);
   db.prepare("DELETE FROM instance WHERE id = ?").run(row.id);
   db.prepare("UPDATE instance SET removed_job_id = NULL WHERE id = ?").run(old.id);

@@ -165,8 +165,17 @@ export function putBackLast(ctx: Context, jobId: number): { positionId: string }
   const last = listWells(db, jobId).at(-1);
   if (!last) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
   if (last.renewed || last.refitted)
-    throw new Refusal("in-use", "The last well holds a new or refitted part. Undo that at Parts or Build first.");
-  if (last.soakId !== null) throw new Refusal("in-bath", "The part of the last well lies in a bath. Count it back at Clean first.");
+    throw new Refusal("in-use", "The last well holds a new or refitted part. Undo that at Parts or Build first.", null, {
+      to: "station",
+      tag: job.tag,
+      station: last.refitted ? "build" : "parts",
+    });
+  if (last.soakId !== null)
+    throw new Refusal("in-bath", "The part of the last well lies in a bath. Count it back at Clean first.", null, {
+      to: "station",
+      tag: job.tag,
+      station: "clean",
+    });
   db.prepare("DELETE FROM tray_well WHERE job_id = ? AND position_id = ?").run(jobId, last.positionId);
   writeJournal(ctx, "part-off-undone", { jobId, reelId: job.reel.id }, { position: last.positionId, well: last.well });
   return { positionId: last.positionId };

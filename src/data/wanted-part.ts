@@ -1,12 +1,13 @@
 import { fitFaults } from "@/core/anatomy/check-fit";
 import { withKit } from "@/core/interchange/kit";
+import { findPartType } from "./catalogue/part-types";
 import { type Context, Refusal } from "./context";
 import type { Db } from "./database";
 import { listKits } from "./interchange";
 import { getOpenJob, type Job } from "./jobs";
 import { writeJournal } from "./journal";
 import { machineOf } from "./machine";
-import { findPartType, getModelVersion } from "./models";
+import { getModelVersion } from "./models";
 
 /** The part a job wants in a seat: what was foreseen for it, else what its machine has there. @throws Refusal for no such seat. */
 export function wantedPart(

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
-import { kindWords, type PartKind, type PartShape, shapeSchema } from "@/core/anatomy/shapes";
+import { partIdOf } from "@/core/anatomy/identifier";
+import { kindWords, type PartKind, type PartShape, shapeSchema, sizeLabel } from "@/core/anatomy/shapes";
 import { type PartType, partTypeSchema } from "@/core/anatomy/types";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
 import { parseMinor } from "@/core/money/money";
@@ -45,19 +46,6 @@ const kindOf = new Map<string, PartKind>(
     [plain(words), kind as PartKind],
   ]),
 );
-const idOf = (number: string): string =>
-  number
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-+|-+$/g, "")
-    .slice(0, 60);
-
-/** "outsideMm" as a column's heading: outside. */
-const sizeWords = (key: string): string =>
-  key
-    .replace(/Mm$/, "")
-    .replace(/([A-Z])/g, " $1")
-    .toLowerCase();
 const sizeKeys = [
   ...new Set(
     Object.values(typicalShapes).flatMap((shape) =>
@@ -74,14 +62,14 @@ export const columnMeanings: Readonly<Record<string, string>> = {
   role: "role",
   material: "material",
   price: "price",
-  ...Object.fromEntries(sizeKeys.map((key) => [key, key.endsWith("Mm") ? `${sizeWords(key)}, mm` : sizeWords(key)])),
+  ...Object.fromEntries(sizeKeys.map((key) => [key, sizeLabel(key)])),
 };
 
 /** What a heading means by its own words; nothing for a strange one. */
 function meaningOf(column: string): string {
   const heading = plain(column);
   const told = Object.entries(headings).find(([, names]) => names.includes(heading))?.[0];
-  return told ?? sizeKeys.find((key) => plain(sizeWords(key)) === heading) ?? "";
+  return told ?? sizeKeys.find((key) => plain(sizeLabel(key)) === heading) ?? "";
 }
 
 /**
@@ -117,7 +105,7 @@ export function readPartsCsv(
     const say = (column: string, message: string) => faults.push({ row, column, message });
     const cell = (key: keyof typeof headings) => (columnOf[key] ? (cells[columnOf[key]] ?? "").trim() : "");
     const number = cell("number");
-    const id = idOf(number);
+    const id = partIdOf(number);
     if (!id) {
       say("number", "A part has a number with letters or digits.");
       continue;
@@ -149,7 +137,7 @@ export function readPartsCsv(
       id,
       number,
       name: cell("name") || "-",
-      role: cell("role") ? idOf(cell("role")) : kind,
+      role: cell("role") ? partIdOf(cell("role")) : kind,
       shape: shapeSchema.safeParse(shape).data ?? (typicalShapes[kind] as PartShape),
       material: cell("material") || "not known yet",
       priceMinor: price ?? 0,

@@ -29,9 +29,10 @@ export class Server {
     readonly data: string,
   ) {}
 
-  static async start(): Promise<Server> {
+  /** @param empty a shop nobody has worked in; else a demo of its own. */
+  static async start(empty = false): Promise<Server> {
     const server = new Server(await freePort(), mkdtempSync(join(tmpdir(), "zorbek-browser-")));
-    cpSync(inject("filledDemo"), server.data, { recursive: true });
+    if (!empty) cpSync(inject("filledDemo"), server.data, { recursive: true });
     await server.up();
     return server;
   }
@@ -251,12 +252,12 @@ export class Person {
   rest = (ms: number) => new Promise<void>((settle) => setTimeout(settle, ms));
 }
 
-/** Starts a server with a demo of its own and a person at it before a file's tests, and ends both after them. */
-export function atTheBench(ready: (server: Server, person: Person) => void): void {
+/** Starts a server with a demo of its own, or an empty shop, and a person at it before a file's tests, and ends both after them. */
+export function atTheBench(ready: (server: Server, person: Person) => void, { empty = false } = {}): void {
   let server: Server | null = null;
   let person: Person | null = null;
   beforeAll(async () => {
-    server = await Server.start();
+    server = await Server.start(empty);
     person = await Person.at(server);
     ready(server, person);
   });

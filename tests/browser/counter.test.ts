@@ -135,7 +135,7 @@ describe("what is not a repair", () => {
     await person.type("Drawer they go into", "D9");
     await person.press("Keep 2 parts and end this reel");
     await person.sees("It gave its parts");
-    await person.go("/stores");
+    await person.go("/stores/bins");
     await person.sees("Marrowby Skerry 30 MS3090001");
   });
 });

@@ -173,14 +173,14 @@ describe("a model as a file", () => {
     await person.go("/library");
     await person.type("Family", "centrepin");
     await person.type("Maker", "Own bench");
-    await person.press("Start it");
+    await person.press("Create the model");
     await person.sees("What is it called?");
     await person.type("Part numbers begin with", "LN");
     await person.type("Model", "Test wheel");
-    await person.press("Start it");
+    await person.press("Create the model");
     await person.sees("are in the catalogue already");
     await person.type("Part numbers begin with", "TW");
-    await person.press("Start it");
+    await person.press("Create the model");
     await person.sees("Own bench Test wheel");
     await person.press("Hub, bearings and spring");
     await person.sees("TW-20");

@@ -102,7 +102,7 @@ describe("what is typed wrong", () => {
   });
 
   it("never lets a bin go below nothing, at the bin", async () => {
-    await person.go("/stores");
+    await person.go("/stores/bins");
     await person.type("Counted SK-250", "-3");
     await (await person.field("Counted SK-250")).sendKeys("\n");
     await person.sees("A bin cannot hold less than nothing.");
@@ -116,7 +116,7 @@ describe("what is typed wrong", () => {
   it("receives no more than was ordered, and says what is outstanding", async () => {
     await person.go("/stores");
     await person.type("How many Main gear, 51 teeth came", "5");
-    await person.press("Came in");
+    await person.press("Receive");
     await person.sees("Only 1 of this line are outstanding");
   });
 

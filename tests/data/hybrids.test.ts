@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { addPartType } from "@/data/catalogue/part-types";
 import { addFinding } from "@/data/findings";
 import { findJob } from "@/data/jobs";
 import { machineOf, overrideSeat } from "@/data/machine";
-import { addPartType } from "@/data/models";
-import { addNeed, listNeeds, setOffer } from "@/data/orders";
+import { addNeed, listNeeds } from "@/data/orders";
+import { setOffer } from "@/data/parts/suppliers";
 import { getQuote } from "@/data/quotes";
 import { getReport } from "@/data/report";
 import { findStock, fitFromStock, setBin } from "@/data/stock";

@@ -3,20 +3,10 @@ import { skerry30, skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30
 import { editPart, editSeat, startDraft } from "@/core/anatomy/draft";
 import { families } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
+import { addPartType, findPartByNumber, findPartType, isPartKnown, listPartTypes } from "@/data/catalogue/part-types";
 import { listPlaces } from "@/data/interchange";
 import { findModelPicture, markModelPicture, setModelPicture } from "@/data/model-pictures";
-import {
-  addPartType,
-  bringModelIn,
-  findPartByNumber,
-  findPartType,
-  getCurrentModelVersion,
-  isPartKnown,
-  listModelsWithCounts,
-  listPartTypes,
-  previewModelFile,
-  reviseModel,
-} from "@/data/models";
+import { bringModelIn, getCurrentModelVersion, listModelsWithCounts, previewModelFile, reviseModel } from "@/data/models";
 import { openWorkshop, refusal } from "./workshop";
 
 const draft = startDraft(skerry30Anatomy);
@@ -114,7 +104,7 @@ describe("the catalogue", () => {
   it("keeps one part a number", () => {
     const { ctx, db } = openWorkshop();
     const part = listPartTypes(db)[0]!;
-    expect(() => addPartType(ctx, { ...part, id: "again" })).toThrow(/UNIQUE/);
+    expect(() => addPartType(ctx, { ...part, id: "again" })).toThrow(/in the catalogue already/);
   });
 });
 

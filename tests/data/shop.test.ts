@@ -4,18 +4,8 @@ import { addCustomer, changeCustomer, findCustomer, listCustomers } from "@/data
 import { addFinding, listFindings, removeFinding } from "@/data/findings";
 import { findJob, findJobByTag, listClosedJobs, listJobsOfReel, listOpenJobs } from "@/data/jobs";
 import { listObservations, recordObservation } from "@/data/observations";
-import {
-  addNeed,
-  addSupplier,
-  listNeeds,
-  listOffers,
-  listOrders,
-  listSuppliers,
-  placeOrder,
-  sendWaitingOrders,
-  setOffer,
-  withdrawNeed,
-} from "@/data/orders";
+import { addNeed, listNeeds, listOrders, placeOrder, sendWaitingOrders, withdrawNeed } from "@/data/orders";
+import { addSupplier, listOffers, listSuppliers, setOffer } from "@/data/parts/suppliers";
 import { addPerson, ensureFirstPerson, findPerson, listPeople } from "@/data/people";
 import { getQuote, recordAnswer, setQuotePart } from "@/data/quotes";
 import { listRack } from "@/data/rack";

@@ -1,12 +1,13 @@
 import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "#demo/models/skerry-30";
 import type { TestId, Verdict } from "@/core/proving/protocol";
+import { addPartType } from "@/data/catalogue/part-types";
 import type { Context, Refusal } from "@/data/context";
 import { addCustomer } from "@/data/customers";
 import { type Db, openMemoryDatabase } from "@/data/database";
 import { type Intake, type NewJob, openJob } from "@/data/jobs";
-import { addModel, addPartType } from "@/data/models";
+import { addModel } from "@/data/models";
 import { recordObservation } from "@/data/observations";
-import { addSupplier, setOffer } from "@/data/orders";
+import { addSupplier, setOffer } from "@/data/parts/suppliers";
 import { ensureFirstPerson } from "@/data/people";
 import type { ReportDates } from "@/data/report";
 import { setBin } from "@/data/stock";

@@ -178,7 +178,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
         }
       >
         {taken && <TakenNote taken={taken} />}
-        <Refused message={Object.keys(act.fields).length ? null : act.message} />
+        <Refused of={[act]} beside />
         <Refused message={pictureMessage} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
           <fieldset className="flex flex-col gap-2">

@@ -1,20 +1,43 @@
 "use server";
 import { z } from "zod";
 import { discountClassIds } from "@/core/estimate/discounts";
-import { changeCustomer } from "@/data/customers";
+import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers";
 import { scrapReel } from "@/data/donors";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
+
+const card = {
+  name: z.string().trim().min(1, "A customer has a name.").max(80, "At most 80 letters."),
+  phone: z.string().trim().max(40, "At most 40 characters."),
+  email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
+  note: z.string().trim().max(500, "At most 500 characters."),
+};
+const add = defineAction({
+  name: "add-customer",
+  permission: "counter",
+  input: z.object(card),
+  run: (ctx, input) => addCustomer(ctx, input),
+});
+export async function addNewCustomer(press: Press) {
+  return add(press);
+}
+
+const use = defineAction({
+  name: "retire-customer",
+  permission: "counter",
+  input: z.object({ id: z.number().int().positive(), retired: z.boolean() }),
+  run: (ctx, { id, retired }) => retireCustomer(ctx, id, retired),
+});
+export async function retireCustomerCard(press: Press) {
+  return use(press);
+}
 
 const save = defineAction({
   name: "save-customer",
   permission: "counter",
   input: z.object({
     id: z.number().int().positive(),
-    name: z.string().trim().min(1, "A customer has a name.").max(80, "At most 80 letters."),
-    phone: z.string().trim().max(40, "At most 40 characters."),
-    email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
-    note: z.string().trim().max(500, "At most 500 characters."),
+    ...card,
     discountClass: z.enum(discountClassIds),
     rowVersion: z.number().int(),
   }),

@@ -5,10 +5,10 @@ import { listClosedJobs } from "@/data/jobs";
 import { listJournal } from "@/data/journal";
 import { listReels } from "@/data/reels";
 import { dateWords, instantWords } from "@/ui/dates";
-import { CustomerForm } from "@/ui/ledger/customer-form";
+import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../server";
-import { saveCustomer } from "./actions";
+import { addNewCustomer, retireCustomerCard, saveCustomer } from "./actions";
 
 export const metadata = { title: "Ledger" };
 
@@ -35,11 +35,17 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
           <h1>{customer ? `Reels of ${customer.name}` : "Reels"}</h1>
           {customer && (
             <>
-              <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} />
+              <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
               <Link className="act-link" href="/ledger">
                 All reels
               </Link>
             </>
+          )}
+          {!customer && (
+            <details className="mt-1">
+              <summary className="min-h-10 cursor-pointer font-semibold text-brass">New customer</summary>
+              <NewCustomer add={addNewCustomer} />
+            </details>
           )}
           <table className="plain-table mt-2">
             <thead>

@@ -3,10 +3,9 @@ import { z } from "zod";
 import { idFor } from "@/core/anatomy/draft";
 import { grades, interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
-import { parseMinor } from "@/core/money/money";
+import { findPartByNumber } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/context";
 import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet, saveKit } from "@/data/interchange";
-import { findPartByNumber, findPartType, setPartFacts } from "@/data/models";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
 
@@ -15,7 +14,9 @@ const partId = (ctx: Context, number: string): string => {
   if (!part)
     throw new Refusal(
       "no-part",
-      number.trim() ? `No part in the catalogue has the number ${number}.` : "A line has neither a model nor a part number.",
+      number.trim() ? `No part in the catalogue has the number ${number}. Add it first.` : "A line has neither a model nor a part number.",
+      null,
+      number.trim() ? { to: "new-part", number } : null,
     );
   return part.id;
 };
@@ -100,30 +101,4 @@ const kit = defineAction({
 });
 export async function saveModelKit(press: Press) {
   return kit(press);
-}
-
-const price = defineAction({
-  name: "part-facts",
-  permission: "bench",
-  input: z.object({
-    partTypeId: z.string().max(60),
-    price: z.string().max(20),
-    supersededBy: z.string().trim().max(40),
-    hazard: z.string().trim().max(200, "At most 200 letters."),
-  }),
-  run: (ctx, { partTypeId, price: typed, supersededBy, hazard }) => {
-    if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue any more.");
-    if (supersededBy && !findPartByNumber(ctx.db, supersededBy))
-      throw new Refusal("no-part", `No part in the catalogue has the number ${supersededBy}. Bring it in first.`, "supersededBy");
-    const priceMinor = parseMinor(typed);
-    if (priceMinor === null) throw new Refusal("no-amount", `"${typed}" is no amount such as 3.40.`, "price");
-    setPartFacts(ctx, partTypeId, {
-      priceMinor,
-      supersededBy: supersededBy || null,
-      hazard: hazard || null,
-    });
-  },
-});
-export async function savePartFacts(press: Press) {
-  return price(press);
 }

@@ -2,7 +2,8 @@ import Link from "next/link";
 import { findBySize } from "@/core/anatomy/find-by-size";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/families/family-ids";
-import { countModels, findModelsAndParts, listModelsWithCounts, listPartTypes } from "@/data/models";
+import { listPartTypes } from "@/data/catalogue/part-types";
+import { countModels, findModelsAndParts, listModelsWithCounts } from "@/data/models";
 import { columnMeanings } from "@/formats/parts-csv";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { BringModel } from "@/ui/library/bring-model";
@@ -41,7 +42,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
               <input type="search" name="q" defaultValue={sought} autoComplete="off" />
             </label>
             <button type="submit" className="key key-small">
-              Look
+              Search
             </button>
           </form>
           {models.length > 0 && (
@@ -119,6 +120,12 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
         </div>
         <div className="flex flex-col gap-8">
           <StartModel start={startModel} />
+          <div>
+            <h2>A part by hand</h2>
+            <Link className="act-link" href="/library/new-part" prefetch={false}>
+              Add a part to the catalogue
+            </Link>
+          </div>
           <BringModel look={previewModel} bring={bringModel} />
           <BringParts look={previewParts} bring={bringParts} meanings={columnMeanings} />
         </div>

@@ -1,7 +1,5 @@
 import Link from "next/link";
-import { formatMinor } from "@/core/money/money";
 import { instruments } from "@/core/proving/read-trace";
-import { listSuppliers } from "@/data/orders";
 import { listPeople } from "@/data/people";
 import { getShopSettings } from "@/data/settings";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
@@ -31,7 +29,7 @@ export default async function ShopPage() {
       <div className="grid gap-10 lg:grid-cols-[1fr_1fr]">
         <ShopForm settings={settings} save={saveSettings} />
         <div className="flex flex-col gap-6">
-          <section>
+          <section id="people">
             <h1>Who is at the bench</h1>
             <form action={choosePerson} className="mt-2 flex flex-wrap gap-2">
               {listPeople(db).map((person) => (
@@ -50,24 +48,9 @@ export default async function ShopPage() {
           </section>
           <section>
             <h2>Suppliers</h2>
-            <table className="plain-table">
-              <thead>
-                <tr>
-                  <th>Supplier</th>
-                  <th className="text-right">Post, {settings.currency}</th>
-                  <th className="text-right">Days</th>
-                </tr>
-              </thead>
-              <tbody>
-                {listSuppliers(db).map((supplier) => (
-                  <tr key={supplier.id}>
-                    <td>{supplier.name}</td>
-                    <td className="num text-right">{formatMinor(supplier.postageMinor)}</td>
-                    <td className="num text-right">{supplier.leadDays}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <Link className="act-link" href="/stores/suppliers">
+              Who we order from
+            </Link>
           </section>
           <section>
             <h2>Instruments</h2>

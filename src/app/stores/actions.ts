@@ -1,10 +1,14 @@
 "use server";
 import { z } from "zod";
+import { findPartByNumber } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/context";
 import { placeOrder, receive, sendWaitingOrders, withdrawNeed } from "@/data/orders";
-import { countBin } from "@/data/stock";
+import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
+import { countBin, removeBin, setBin } from "@/data/stock";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../server";
+import { typedAmount, typedNumber, typedWords } from "../server/typed";
 
 const place = defineAction({
   name: "place-order",
@@ -55,4 +59,96 @@ const count = defineAction({
 });
 export async function countStock(press: Press) {
   return count(press);
+}
+
+const partOf = (ctx: Context, number: string) => {
+  const part = findPartByNumber(ctx.db, number);
+  if (!part)
+    throw new Refusal("no-part", `No part in the catalogue has the number ${number}. Add it first.`, "number", { to: "new-part", number });
+  return part.id;
+};
+
+const supplierCard = {
+  name: typedWords("A supplier has a name.", 60),
+  postageMinor: typedAmount("What a parcel costs, such as 4.50, or 0."),
+  leadDays: typedNumber("How many days until it comes: a whole number such as 5.", { min: 0, max: 365, whole: true }),
+};
+const newSupplier = defineAction({
+  name: "add-supplier",
+  permission: "stores",
+  input: z.object(supplierCard),
+  run: (ctx, input) => addSupplier(ctx, input),
+});
+export async function addNewSupplier(press: Press) {
+  return newSupplier(press);
+}
+
+const supplier = defineAction({
+  name: "change-supplier",
+  permission: "stores",
+  input: z.object({ id: z.string().max(60), rowVersion: z.number().int(), ...supplierCard }),
+  run: (ctx, input) => changeSupplier(ctx, input),
+});
+export async function saveSupplier(press: Press) {
+  return supplier(press);
+}
+
+const supplierUse = defineAction({
+  name: "retire-supplier",
+  permission: "stores",
+  input: z.object({ id: z.string().max(60), retired: z.boolean() }),
+  run: (ctx, { id, retired }) => retireSupplier(ctx, id, retired),
+});
+export async function retireSupplierCard(press: Press) {
+  return supplierUse(press);
+}
+
+const offer = defineAction({
+  name: "set-offer",
+  permission: "stores",
+  input: z.object({
+    partTypeId: z.string().max(60),
+    supplierId: z.string().min(1, "Choose the supplier.").max(60),
+    priceMinor: typedAmount("What a piece costs there, such as 3.40."),
+  }),
+  run: (ctx, input) => setOffer(ctx, input),
+});
+export async function saveOffer(press: Press) {
+  return offer(press);
+}
+
+const noOffer = defineAction({
+  name: "remove-offer",
+  permission: "stores",
+  input: z.object({ partTypeId: z.string().max(60), supplierId: z.string().max(60) }),
+  run: (ctx, { supplierId, partTypeId }) => removeOffer(ctx, supplierId, partTypeId),
+});
+export async function removePartOffer(press: Press) {
+  return noOffer(press);
+}
+
+const bin = defineAction({
+  name: "set-bin",
+  permission: "stores",
+  input: z.object({
+    number: typedWords("Which part: its number.", 40),
+    bin: typedWords("What stands on the bin, such as A3.", 20),
+    // Null where only the bin changes: what lies in it is not counted anew.
+    count: typedNumber("How many lie in it: a whole number, or 0.", { min: 0, max: 100_000, whole: true }).nullable(),
+    minimum: typedNumber("Below how many to order: a whole number, or 0.", { min: 0, max: 100_000, whole: true }),
+  }),
+  run: (ctx, input) => setBin(ctx, partOf(ctx, input.number), input.bin, input.count, input.minimum),
+});
+export async function saveBin(press: Press) {
+  return bin(press);
+}
+
+const noBin = defineAction({
+  name: "remove-bin",
+  permission: "stores",
+  input: z.object({ partTypeId: z.string().max(60) }),
+  run: (ctx, input) => removeBin(ctx, input.partTypeId),
+});
+export async function giveUpBin(press: Press) {
+  return noBin(press);
 }

@@ -136,6 +136,22 @@ export const kindWords: Record<PartKind, string> = {
   body: "body",
 };
 
+/** A size's name as a label: "outsideMm" is "outside, mm". */
+export function sizeLabel(key: string): string {
+  const words = key
+    .replace(/Mm$/, "")
+    .replace(/([A-Z])/g, " $1")
+    .toLowerCase();
+  return key.endsWith("Mm") ? `${words}, mm` : words;
+}
+
+/** Sizes that are words rather than numbers, with what they may be. */
+export const wordSizes: Readonly<Record<string, readonly string[]>> = {
+  closure: ["open", "shielded", "sealed"],
+  drive: ["slot", "cross", "hex"],
+  form: ["E", "C", "wire"],
+};
+
 const size = (value: number) => String(Math.round(value * 100) / 100);
 
 /** The sizes one reads off a caliper, in the order a parts list prints them. @example "31 × 8.6 × 0.9" */

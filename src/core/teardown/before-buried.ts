@@ -79,9 +79,7 @@ export function beforeBuried(
       .filter((position) => position.id !== coverId && !isWatched(position.id) && (states.get(position.id)?.seated ?? true))
       .flatMap(({ id }) => [...under(id)]),
   );
-  const covered = [...under(coverId)].filter(
-    (id) => isWatched(id) && states.has(id) && !states.get(id)!.leftOut && !hidden.has(id),
-  );
+  const covered = [...under(coverId)].filter((id) => isWatched(id) && states.has(id) && !states.get(id)!.leftOut && !hidden.has(id));
   if (!covered.length) return null;
   const seats = anatomy.positions.filter(({ id }) => covered.includes(id)).sort((a, b) => a.ordinal - b.ordinal);
 
@@ -106,9 +104,7 @@ export function beforeBuried(
         model: workingGaps(stack.map(({ turnsWith }) => ({ member: turnsWith }))),
         // What still comes after this part is taken as coming: only what is about to be covered can be missing now.
         now: workingGaps(
-          stack
-            .filter(({ id }) => !covered.includes(id) || states.get(id)!.seated)
-            .map(({ turnsWith }) => ({ member: turnsWith })),
+          stack.filter(({ id }) => !covered.includes(id) || states.get(id)!.seated).map(({ turnsWith }) => ({ member: turnsWith })),
         ),
       }
     : null;

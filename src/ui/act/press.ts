@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { WayOut } from "@/core/vocabulary/way-out";
 
 /** What a client sends with every act: an id it made itself, so that the same press sent twice is done once. */
 export const pressSchema = z.object({ pressId: z.string().min(8).max(64), input: z.unknown() });
@@ -10,7 +11,7 @@ export interface Press {
 /** Exactly one outcome: the value, or words with the fields they belong to. */
 export type ActionResult<R> =
   | { readonly ok: true; readonly value: R }
-  | { readonly ok: false; readonly message: string; readonly fields: Readonly<Record<string, string>> };
+  | { readonly ok: false; readonly message: string; readonly fields: Readonly<Record<string, string>>; readonly way?: WayOut | null };
 
 export type Action<R> = (press: Press) => Promise<ActionResult<R>>;
 

@@ -2,6 +2,7 @@
 import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
 import { useCallback, useRef, useState } from "react";
+import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Action, ActionResult } from "./press";
 
 /** A press is sent again with the same id while no answer comes: after 0.5, 1, 2, 4 s. The server does it once. */
@@ -9,12 +10,21 @@ const retryDelaysMs = [500, 1000, 2000, 4000];
 /** Two presses within this time count once: a gloved finger bounces. */
 const bounceMs = 300;
 
+interface Failure {
+  readonly message: string;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly way: WayOut | null;
+}
+const none: Readonly<Record<string, string>> = {};
+
 export interface Act<R> {
   /** Sends the press; resolves with the outcome, or null when it was a bounce or a press is still under way. */
   readonly press: (input: unknown) => Promise<ActionResult<R> | null>;
   readonly busy: boolean;
   readonly message: string | null;
   readonly fields: Readonly<Record<string, string>>;
+  /** Where what was refused can be put right, when that is elsewhere. */
+  readonly way: WayOut | null;
   readonly clear: () => void;
 }
 
@@ -22,7 +32,7 @@ export interface Act<R> {
 export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R> {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
-  const [failure, setFailure] = useState<{ message: string; fields: Readonly<Record<string, string>> } | null>(null);
+  const [failure, setFailure] = useState<Failure | null>(null);
   const running = useRef(false);
   const lastAt = useRef(0);
   const afterRef = useRef(after);
@@ -44,13 +54,13 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
             if (result.ok) {
               afterRef.current?.(result.value);
               router.refresh();
-            } else setFailure({ message: result.message, fields: result.fields });
+            } else setFailure({ message: result.message, fields: result.fields, way: result.way ?? null });
             return result;
           } catch {
             const delay = retryDelaysMs[attempt];
             if (delay === undefined) {
               const message = "The bench computer does not answer. Nothing is lost on this page: start it again, then press once more.";
-              setFailure({ message, fields: {} });
+              setFailure({ message, fields: {}, way: null });
               return { ok: false, message, fields: {} } as const;
             }
             await new Promise((resolve) => setTimeout(resolve, delay));
@@ -64,5 +74,5 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
     [action, router],
   );
   const clear = useCallback(() => setFailure(null), []);
-  return { press, busy, message: failure?.message ?? null, fields: failure?.fields ?? {}, clear };
+  return { press, busy, message: failure?.message ?? null, fields: failure?.fields ?? none, way: failure?.way ?? null, clear };
 }

@@ -32,7 +32,7 @@ export function ActLesson({ jobId, operationId, learn }: { jobId: number; operat
           As a gate
         </button>
       </div>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
       {said && <p role="status">{said}</p>}
     </details>
   );

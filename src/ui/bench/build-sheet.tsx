@@ -176,7 +176,7 @@ export function BuildSheet({
         </>
       }
     >
-      <Refused message={conflict ?? opening.message ?? doing.message ?? failing.message ?? skipping.message ?? undoing.message} />
+      <Refused message={conflict} of={[opening, doing, failing, skipping, undoing]} />
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <div className="flex min-w-0 flex-col">
           {!steps.length && <p>Nothing was taken off, so there is nothing to build.</p>}

@@ -19,7 +19,7 @@ export function ClaimsPanel({ jobId, closed, claims, names, look }: Props) {
   return (
     <section aria-label="What the seller says" className="mb-4">
       <h2>What the seller says</h2>
-      <Refused message={act.message} />
+      <Refused of={[act]} />
       <ul>
         {claims.map(({ claim, standing, against, fits, ask }) => (
           <li key={claim} className="rule-row flex min-h-14 flex-wrap items-center gap-x-6 gap-y-1 py-1">

@@ -24,7 +24,7 @@ export function DeclineForm({ jobId, reason, decline }: Props) {
         <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId, reason: null })}>
           Take it on after all
         </button>
-        <Refused message={act.message} />
+        <Refused of={[act]} />
       </div>
     );
   if (!open)

@@ -50,7 +50,7 @@ export function EditionLine({ jobId, edition, closed }: { jobId: number; edition
           It is this one
         </button>
       )}
-      <Refused message={act.message} />
+      <Refused of={[act]} />
     </div>
   );
 }

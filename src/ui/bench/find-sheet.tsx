@@ -147,7 +147,7 @@ export function FindSheet({
         </>
       }
     >
-      <Refused message={looking.message ?? settling.message} />
+      <Refused of={[looking, settling]} />
       {above}
       <div className="grid gap-6 lg:grid-cols-[400px_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">

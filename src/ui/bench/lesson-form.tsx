@@ -40,7 +40,7 @@ export function LessonForm({ head, position, learn }: { head: BenchHead; positio
           </button>
         )}
       </div>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
       {said && <p role="status">{said}</p>}
     </div>
   );

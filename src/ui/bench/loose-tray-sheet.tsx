@@ -79,7 +79,7 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
         )
       }
     >
-      <Refused message={taking.message ?? undoing.message ?? making.message} />
+      <Refused of={[taking, undoing, making]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_380px_260px]">
         <div>
           <h2>No schematic. What came off?</h2>

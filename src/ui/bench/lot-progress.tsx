@@ -82,7 +82,7 @@ export function LotProgress({
           </button>
         </form>
       )}
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
       {said && <p role="status">{said}</p>}
     </div>
   );

@@ -143,7 +143,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
         />
       }
     >
-      <Refused message={recording.message ?? settling.message} />
+      <Refused of={[recording, settling]} />
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
         <div className="min-w-0">
           <div className="mb-2 flex flex-wrap items-end gap-2">
@@ -274,7 +274,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
             <button type="submit" className="key key-small" disabled={answering.busy || !asking}>
               Yes, for all of them
             </button>
-            <Refused message={Object.keys(answering.fields).length ? null : answering.message} />
+            <Refused of={[answering]} beside />
           </form>
         </div>
       </div>

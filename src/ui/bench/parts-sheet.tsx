@@ -151,7 +151,7 @@ export function PartsSheet(props: Props) {
                   </button>
                 </div>
               ))}
-              <Refused message={converting.message} />
+              <Refused of={[converting]} />
             </div>
           )}
         </div>
@@ -266,7 +266,7 @@ export function PartsSheet(props: Props) {
               </div>
             )}
             <OverrideForm key={picked} head={head} positionId={picked} own={overridden.includes(picked)} override={override} />
-            <Refused message={using.message ?? ordering.message ?? undoing.message ?? changing.message ?? fromDonor.message} />
+            <Refused of={[using, ordering, undoing, changing, fromDonor]} />
           </div>
         )}
       </div>

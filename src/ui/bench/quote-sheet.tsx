@@ -151,7 +151,7 @@ export function QuoteSheet({
           <p className="mt-2 text-note">
             Work is priced on the sum of minutes, tax on the net total, half a cent rounded up. Rates as pinned when the reel came in.
           </p>
-          <Refused message={striking.message ?? foreseeing.message} />
+          <Refused of={[striking, foreseeing]} />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
               <h3>By the way of working, though nothing was found</h3>
@@ -193,7 +193,7 @@ export function QuoteSheet({
               <Field label="What the customer said, in their words" error={answering.fields.words}>
                 {(field) => <textarea {...field} rows={3} value={words} onChange={(event) => setWords(event.target.value)} />}
               </Field>
-              <Refused message={Object.keys(answering.fields).length ? null : answering.message} />
+              <Refused of={[answering]} beside />
             </>
           )}
           {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}

@@ -91,7 +91,8 @@ export function ReturnSheet({
         )
       }
     >
-      <Refused message={readying.message ?? (Object.keys(closing.fields).length ? null : closing.message)} />
+      <Refused of={[readying]} />
+      <Refused of={[closing]} beside />
       {above}
       <div className="grid gap-8 lg:grid-cols-3">
         <section>
@@ -131,7 +132,7 @@ export function ReturnSheet({
               <span>{item.given ? "given back ✓" : "still here"}</span>
             </Key>
           ))}
-          <Refused message={ticking.message} />
+          <Refused of={[ticking]} />
           <p>Back the drag off for storage, wipe, a film of oil on bare metal.</p>
           <p>Next service: {nextOn}</p>
           <ul className="text-note">

@@ -55,7 +55,7 @@ export function StationTimes({
           ),
         )}
       </div>
-      <Refused message={act.message} />
+      <Refused of={[act]} />
     </section>
   );
 }

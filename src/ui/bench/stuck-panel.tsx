@@ -45,7 +45,7 @@ export function StuckPanel({ jobId, position, type, holders, serve, onDone }: Pr
           <input {...field} value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} autoComplete="off" />
         )}
       </Field>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
       <div className="flex gap-2">
         <button type="submit" className="key key-small" disabled={act.busy}>
           Serve in place

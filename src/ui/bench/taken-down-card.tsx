@@ -34,7 +34,7 @@ export function TakenDownCard({ jobId, card }: { jobId: number; card: ShownCard 
           <strong>{words}</strong>
         </p>
       ))}
-      <Refused message={act.message} />
+      <Refused of={[act]} />
       <Key className="key-small mt-2 justify-self-start" busy={act.busy} onPress={() => act.press({ jobId })}>
         Read: go on
       </Key>

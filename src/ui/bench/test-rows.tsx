@@ -163,7 +163,7 @@ export function TestRows({
         )
       }
     >
-      <Refused message={act.message ?? leaving.message} />
+      <Refused of={[act, leaving]} />
       {above}
       {stopped && !closed && makeRepair && <MakeRepair jobId={jobId} makeRepair={makeRepair} />}
       <ol>
@@ -331,7 +331,7 @@ function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<v
       <Key shortcut="r" words="Make it a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
         Make it a repair
       </Key>
-      <Refused message={act.message} />
+      <Refused of={[act]} />
     </div>
   );
 }

@@ -142,7 +142,7 @@ export function TraySheet({
         </>
       }
     >
-      <Refused message={taking.message ?? undoing.message} />
+      <Refused of={[taking, undoing]} />
       <div className={`grid gap-6 ${next ? "lg:grid-cols-[300px_1fr_300px]" : "lg:grid-cols-[1fr_300px]"}`}>
         <div className={next ? "" : "hidden"}>
           <h2>Comes off next</h2>

@@ -93,7 +93,7 @@ export function WellForm({ head, shown, position, type, note, at }: Props) {
       <button type="submit" className="key" disabled={noting.busy || head.closed}>
         Keep
       </button>
-      <Refused message={Object.keys(noting.fields).length ? null : noting.message} />
+      <Refused of={[noting]} beside />
       {said && <p role="status">{said}</p>}
     </form>
   );

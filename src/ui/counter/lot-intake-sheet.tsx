@@ -157,7 +157,7 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
                 Ten more rows
               </button>
             </div>
-            <Refused message={Object.keys(act.fields).length ? null : act.message} />
+            <Refused of={[act]} beside />
             {faults.length > 0 && (
               <p role="alert" className="alarm">
                 {faults.length} {faults.length === 1 ? "cell is" : "cells are"} wrong; nothing was taken in. Mend them where they stand.

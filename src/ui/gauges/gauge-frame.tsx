@@ -79,7 +79,7 @@ export function GaugeFrame({ gauge, job, result, keep, children }: Props) {
         />
       }
     >
-      <Refused message={act.message} />
+      <Refused of={[act]} />
       {children}
     </Sheet>
   );

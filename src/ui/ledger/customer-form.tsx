@@ -1,10 +1,8 @@
 "use client";
-import { useState } from "react";
 import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
 import type { Action } from "@/ui/act/press";
-import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
-import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
+import { RetireKey } from "@/ui/controls/retire-key";
 
 interface Customer {
   readonly id: number;
@@ -13,39 +11,54 @@ interface Customer {
   readonly email: string;
   readonly note: string;
   readonly discountClass: DiscountClass;
+  readonly retired: boolean;
   readonly rowVersion: number;
 }
 
+const Card = () => (
+  <>
+    <FormText name="name" label="Name" />
+    <FormText name="phone" label="Phone" />
+    <FormText name="email" label="E-mail" />
+    <FormText name="note" label="Note" />
+  </>
+);
+
 /** A customer's card. It is saved over the version that was read, so that two windows never overwrite each other unseen. */
-export function CustomerForm({ customer, save }: { customer: Customer; save: Action<void> }) {
-  const [typed, setTyped] = useState(customer);
-  const act = useAct(save);
-  const input = (name: "name" | "phone" | "email" | "note", label: string) => (
-    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
-  );
+export function CustomerForm({ customer, save, retire }: { customer: Customer; save: Action<void>; retire: Action<void> }) {
+  const { id, rowVersion, retired, ...values } = customer;
   return (
-    <form
-      className="grid grid-cols-2 gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        act.press({ ...typed, rowVersion: customer.rowVersion });
-      }}
+    <div className="flex flex-col items-start gap-2">
+      <ActForm
+        action={save}
+        label={customer.name}
+        className="grid w-full grid-cols-2 items-end gap-2"
+        values={values}
+        also={{ id, rowVersion }}
+      >
+        <Card />
+        <FormChoice name="discountClass" label="Discount" of={discountClasses} />
+        <FormSend whenChanged>Save</FormSend>
+      </ActForm>
+      <RetireKey id={id} name={customer.name} retired={retired} retire={retire} />
+      {retired && <p className="text-note">Not offered at the Counter any more; reels and reports keep the name.</p>}
+    </div>
+  );
+}
+
+/** A customer who has no reel here yet. */
+export function NewCustomer({ add, after }: { add: Action<number>; after?: (id: number) => void }) {
+  return (
+    <ActForm
+      action={add}
+      label="New customer"
+      className="grid grid-cols-2 items-end gap-2"
+      values={{ name: "", phone: "", email: "", note: "" }}
+      empties
+      {...(after ? { after } : {})}
     >
-      {input("name", "Name")}
-      {input("phone", "Phone")}
-      {input("email", "E-mail")}
-      {input("note", "Note")}
-      <ChoiceField
-        label="Discount"
-        of={discountClasses}
-        value={typed.discountClass}
-        error={act.fields.discountClass}
-        onChoose={(id) => setTyped({ ...typed, discountClass: id as DiscountClass })}
-      />
-      <button type="submit" className="key key-small" disabled={act.busy}>
-        Keep the card
-      </button>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
-    </form>
+      <Card />
+      <FormSend>Add the customer</FormSend>
+    </ActForm>
   );
 }

@@ -80,7 +80,7 @@ export function ScrapForm({ reelId, seats, scrap }: Props) {
           Leave it whole
         </button>
       </div>
-      <Refused message={act.message} />
+      <Refused of={[act]} />
     </form>
   );
 }

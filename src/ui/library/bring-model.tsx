@@ -33,7 +33,7 @@ export function BringModel({ look, bring }: { look: Action<Preview>; bring: Acti
           looking.press({ text });
         }}
       />
-      <Refused message={looking.message ?? bringing.message} />
+      <Refused of={[looking, bringing]} />
       {file && preview && (
         <div className="border-2 border-ink p-3">
           <p>

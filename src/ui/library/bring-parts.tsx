@@ -51,7 +51,7 @@ export function BringParts({
           looking.press({ text: read, mapping: {} });
         }}
       />
-      <Refused message={looking.message ?? bringing.message} />
+      <Refused of={[looking, bringing]} />
       {done !== null && <p role="status">{done} parts are in the catalogue now.</p>}
       {preview && (
         <div className="border-2 border-ink p-3">

@@ -252,7 +252,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               Save the rules
             </button>
           </div>
-          <Refused message={savingRules.message} />
+          <Refused of={[savingRules]} />
         </div>
       </div>
     </ModelLeaf>

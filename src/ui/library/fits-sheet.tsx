@@ -188,7 +188,7 @@ export function FitsSheet(props: Props) {
               </ul>
             </div>
           ))}
-          <Refused message={removing.message} />
+          <Refused of={[removing]} />
         </div>
       </div>
     </Sheet>
@@ -293,7 +293,7 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
           />
         </div>
       ))}
-      <Refused message={act.fields.name || act.fields.roles ? null : act.message} />
+      <Refused of={[act]} beside />
       <div className="flex gap-2">
         <button
           type="button"
@@ -364,7 +364,7 @@ function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () =
           />
         </div>
       ))}
-      <Refused message={act.fields.name ? null : act.message} />
+      <Refused of={[act]} beside />
       <div className="flex gap-2">
         <button
           type="button"

@@ -45,7 +45,7 @@ export function ModelLeaf({ modelId, versionNumber, cells, here, drafting, idle,
           <ModelPages modelId={modelId} here={here} />
           {links && <span className="flex items-center gap-4">{links}</span>}
         </div>
-        <Refused message={drafting.act.message} />
+        <Refused of={[drafting.act]} />
         {children}
       </div>
     </Sheet>

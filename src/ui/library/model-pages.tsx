@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { RoomPages } from "@/ui/sheets/room-pages";
 
 const pages = [
   ["", "Schematic"],
@@ -12,18 +12,5 @@ export type ModelPage = (typeof pages)[number][1];
 
 /** What there is of a model, as the leaves of its folder. */
 export function ModelPages({ modelId, here }: { modelId: string; here: ModelPage }) {
-  return (
-    <nav aria-label="Of this model" className="flex flex-wrap gap-x-5 gap-y-1">
-      {pages.map(([path, name]) => (
-        <Link
-          key={name}
-          href={`/library/${modelId}${path}`}
-          aria-current={name === here ? "page" : undefined}
-          className={name === here ? "text-head font-semibold" : "act-link self-end"}
-        >
-          {name}
-        </Link>
-      ))}
-    </nav>
-  );
+  return <RoomPages label="Of this model" here={here} pages={pages.map(([path, name]) => [`/library/${modelId}${path}`, name])} />;
 }

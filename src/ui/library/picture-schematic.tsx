@@ -115,7 +115,7 @@ export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
             />
           )}
         </Field>
-        <Refused message={message ?? marking.message} />
+        <Refused message={message} of={[marking]} />
         {said && <p role="status">{said}</p>}
         {picture && (
           <>

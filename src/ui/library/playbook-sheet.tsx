@@ -99,7 +99,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
             ` Usual here: ${stations.map(({ station, minutes, jobs }) => `${stationNames[station]} ${Math.round(minutes)} min (${jobs} jobs)`).join(", ")}.`}
         </span>
       </div>
-      <Refused message={taking.message} />
+      <Refused of={[taking]} />
       {order && !order.ok && <p className="alarm">{order.message}</p>}
       <table className="plain-table">
         <thead>

@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import type { SeatChange } from "@/core/anatomy/draft";
-import { type PartShape, shapeSchema } from "@/core/anatomy/shapes";
+import { type PartShape, shapeSchema, sizeLabel, wordSizes } from "@/core/anatomy/shapes";
 import {
   type Anatomy,
   members,
@@ -31,21 +31,6 @@ interface Props {
 export type SeatLeafName = (typeof leaves)[number];
 const leaves = ["Part", "Seat", "Order", "Care"] as const;
 
-/** "outsideMm" as a label: outside, mm. */
-const labelOf = (key: string): string => {
-  const words = key
-    .replace(/Mm$/, "")
-    .replace(/([A-Z])/g, " $1")
-    .toLowerCase();
-  return key.endsWith("Mm") ? `${words}, mm` : words;
-};
-
-/** Sizes that are words rather than numbers, with what they may be. */
-const wordSizes: Readonly<Record<string, readonly string[]>> = {
-  closure: ["open", "shielded", "sealed"],
-  drive: ["slot", "cross", "hex"],
-  form: ["E", "C", "wire"],
-};
 /** Sizes a part may have or not, by its kind. */
 const optionalSizes: Partial<Record<PartShape["kind"], readonly string[]>> = {
   gear: ["cupMm", "floorMm"],
@@ -114,7 +99,7 @@ function PartLeaf({ type, onPart }: Pick<Props, "type" | "onPart">) {
       {numbers.map(([key, value]) => (
         <LeaveField
           key={key}
-          label={labelOf(key)}
+          label={sizeLabel(key)}
           value={String(value)}
           decimal
           onLeave={(text) => size(key, text, optional.includes(key))}
@@ -123,7 +108,7 @@ function PartLeaf({ type, onPart }: Pick<Props, "type" | "onPart">) {
       {absent.map((key) => (
         <LeaveField
           key={key}
-          label={`${labelOf(key)} (if any)`}
+          label={`${sizeLabel(key)} (if any)`}
           value=""
           decimal
           onLeave={(text) => (text ? size(key, text, true) : null)}
@@ -132,7 +117,7 @@ function PartLeaf({ type, onPart }: Pick<Props, "type" | "onPart">) {
       {Object.entries(wordSizes).map(
         ([key, words]) =>
           key in shape && (
-            <Field key={key} label={labelOf(key)}>
+            <Field key={key} label={sizeLabel(key)}>
               {(field) => (
                 <select
                   {...field}

@@ -24,7 +24,7 @@ export function UnclaimedList({ reels, told }: Props) {
   return (
     <section aria-label="Not fetched" className="mt-3">
       <h2>Ready for two weeks and not fetched</h2>
-      <Refused message={act.message} />
+      <Refused of={[act]} />
       <ul>
         {reels.map((one) => (
           <li key={one.jobId} className="rule-row flex flex-wrap items-center gap-x-4">

@@ -209,7 +209,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: ShownFault } & Pic
           Tie the sign
         </button>
       </form>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
     </section>
   );
 }
@@ -255,7 +255,7 @@ function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: strin
       <button type="submit" className="key key-small" disabled={act.busy}>
         Add the fault
       </button>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
     </form>
   );
 }
@@ -291,7 +291,7 @@ function NewSign({ learn }: { learn: Action<string> }) {
       <button type="submit" className="key key-small" disabled={act.busy}>
         Add the sign
       </button>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
     </form>
   );
 }

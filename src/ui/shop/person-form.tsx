@@ -32,7 +32,7 @@ export function PersonForm({ add }: { add: Action<number> }) {
       <button type="submit" className="key key-small" disabled={act.busy}>
         Add
       </button>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
     </form>
   );
 }

@@ -133,7 +133,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
       <button type="submit" className="key" disabled={act.busy}>
         Keep these rules
       </button>
-      <Refused message={Object.keys(act.fields).length ? null : act.message} />
+      <Refused of={[act]} beside />
     </form>
   );
 }

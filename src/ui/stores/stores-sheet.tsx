@@ -7,6 +7,7 @@ import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { MainKey } from "@/ui/controls/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { StoresPages } from "./stores-pages";
 
 interface ShownOffer {
   readonly supplierId: string;
@@ -17,7 +18,7 @@ interface ShownOffer {
 }
 
 interface Props {
-  readonly needs: readonly { id: number; tag: string; number: string; name: string; offers: readonly ShownOffer[] }[];
+  readonly needs: readonly { id: number; tag: string; partTypeId: string; number: string; name: string; offers: readonly ShownOffer[] }[];
   readonly orders: readonly {
     id: number;
     supplierName: string;
@@ -33,36 +34,14 @@ interface Props {
       tags: string | null;
     }[];
   }[];
-  readonly stock: readonly {
-    partTypeId: string;
-    number: string;
-    name: string;
-    bin: string;
-    count: number;
-    minimum: number;
-    keptAside: number;
-  }[];
-  /** Pieces off scrapped reels, each with the reel it came from. */
-  readonly donors: readonly {
-    id: number;
-    number: string;
-    name: string;
-    condition: string;
-    priceMinor: number;
-    drawer: string;
-    origin: string;
-    reelId: number;
-  }[];
   readonly currency: string;
-  readonly highlight: string | null;
   readonly place: Action<{ orderId: number }>;
   readonly receive: Action<{ keptAsideFor: string[] }>;
   readonly withdraw: Action<void>;
-  readonly count: Action<void>;
 }
 
-/** Needs pooled over jobs, orders under way, the bins. */
-export function StoresSheet({ needs, orders, stock, donors, currency, highlight, place, receive, withdraw, count }: Props) {
+/** Needs pooled over jobs, and orders on their way. */
+export function StoresSheet({ needs, orders, currency, place, receive, withdraw }: Props) {
   const suppliers = new Map<string, { name: string; postageMinor: number; leadDays: number; ids: number[]; sumMinor: number }>();
   for (const need of needs)
     for (const offer of need.offers) {
@@ -107,10 +86,11 @@ export function StoresSheet({ needs, orders, stock, donors, currency, highlight,
         />
       }
     >
-      <Refused message={placing.message ?? withdrawing.message} />
-      <div className="grid gap-8 lg:grid-cols-[1fr_1fr]">
+      <Refused of={[placing, withdrawing]} />
+      <StoresPages here="Needs and orders" />
+      <div className="mt-3 grid gap-8 lg:grid-cols-[1fr_1fr]">
         <section>
-          <h1>Needs</h1>
+          <h2>Needs</h2>
           <table className="plain-table mt-2">
             <thead>
               <tr>
@@ -133,6 +113,11 @@ export function StoresSheet({ needs, orders, stock, donors, currency, highlight,
                   </td>
                   <td className="text-note">
                     {need.offers.map((offer) => `${offer.supplierName} ${formatMinor(offer.priceMinor)}`).join(", ")}
+                    {!need.offers.length && (
+                      <Link className="act-link" href={`/library/part/${encodeURIComponent(need.partTypeId)}#offers`} prefetch={false}>
+                        Nobody yet: add an offer
+                      </Link>
+                    )}
                   </td>
                   <td>
                     <button
@@ -148,10 +133,10 @@ export function StoresSheet({ needs, orders, stock, donors, currency, highlight,
               ))}
             </tbody>
           </table>
-          {!needs.length && <p className="mt-2">Nothing is wanted.</p>}
+          {!needs.length && <p className="mt-2">No open needs.</p>}
           {ranked.length > 0 && (
             <fieldset className="mt-3 flex flex-col gap-1">
-              <legend>Where it goes on one parcel</legend>
+              <legend>Supplier for this order</legend>
               {ranked.map(([id, row]) => (
                 <button
                   key={id}
@@ -170,7 +155,9 @@ export function StoresSheet({ needs, orders, stock, donors, currency, highlight,
               ))}
             </fieldset>
           )}
-          <h2 className="mt-6">Orders</h2>
+        </section>
+        <section>
+          <h2>Orders</h2>
           {!orders.length && <p>None yet.</p>}
           {orders.map((order) => (
             <div key={order.id} className="mt-2 border-t-2 border-ink pt-1">
@@ -185,56 +172,6 @@ export function StoresSheet({ needs, orders, stock, donors, currency, highlight,
               </ul>
             </div>
           ))}
-        </section>
-        <section>
-          <h1>Bins</h1>
-          <table className="plain-table mt-2">
-            <thead>
-              <tr>
-                <th>Bin</th>
-                <th>Part</th>
-                <th className="text-right">Lies</th>
-                <th className="text-right">Least</th>
-                <th>Counted</th>
-              </tr>
-            </thead>
-            <tbody>
-              {stock.map((line) => (
-                <BinRow key={line.partTypeId} line={line} count={count} highlight={line.partTypeId === highlight} />
-              ))}
-            </tbody>
-          </table>
-          {donors.length > 0 && (
-            <>
-              <h2 className="mt-6">Off donors</h2>
-              <table className="plain-table">
-                <thead>
-                  <tr>
-                    <th>Drawer</th>
-                    <th>Piece</th>
-                    <th>Came off</th>
-                    <th className="text-right">Asked, {currency}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {donors.map((piece) => (
-                    <tr key={piece.id}>
-                      <td>{piece.drawer || "–"}</td>
-                      <td>
-                        <span className="num">{piece.number}</span> {piece.name}, {piece.condition}
-                      </td>
-                      <td>
-                        <Link className="act-link" href={`/ledger/reel/${piece.reelId}`} prefetch={false}>
-                          {piece.origin}
-                        </Link>
-                      </td>
-                      <td className="num text-right">{formatMinor(piece.priceMinor)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </>
-          )}
         </section>
       </div>
     </Sheet>
@@ -271,59 +208,11 @@ function OrderLine({ line, receive }: { line: Props["orders"][number]["lines"][n
             aria-invalid={Boolean(act.fields.quantity)}
           />
           <button type="submit" className="key key-small" disabled={act.busy}>
-            Came in
+            Receive
           </button>
         </form>
       )}
-      {act.message && (
-        <p role="alert" className="alarm w-full">
-          {act.message}
-        </p>
-      )}
+      <Refused of={[act]} />
     </li>
-  );
-}
-
-function BinRow({ line, count, highlight }: { line: Props["stock"][number]; count: Props["count"]; highlight: boolean }) {
-  const [counted, setCounted] = useState("");
-  const act = useAct(count, () => setCounted(""));
-  return (
-    <tr className={highlight ? "outline-2 outline-ink" : ""}>
-      <td className="num">{line.bin}</td>
-      <td>
-        <span className="num">{line.number}</span> {line.name}
-        {act.message && (
-          <p role="alert" className="alarm">
-            {act.message}
-          </p>
-        )}
-      </td>
-      <td className="num text-right">
-        {line.count}
-        {line.keptAside > 0 && <span className="text-note"> ({line.keptAside} kept)</span>}
-      </td>
-      <td className="num text-right">{line.minimum}</td>
-      <td>
-        <form
-          className="flex gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            act.press({ partTypeId: line.partTypeId, count: counted.trim() === "" ? null : Number(counted) });
-          }}
-        >
-          <input
-            style={{ width: 64 }}
-            inputMode="decimal"
-            aria-label={`Counted ${line.number}`}
-            value={counted}
-            onChange={(event) => setCounted(event.target.value)}
-            aria-invalid={Boolean(act.message)}
-          />
-          <button type="submit" className="key key-small" disabled={act.busy}>
-            Set
-          </button>
-        </form>
-      </td>
-    </tr>
   );
 }

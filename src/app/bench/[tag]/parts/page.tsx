@@ -1,9 +1,9 @@
 import { gradeWords } from "@/core/interchange/interchange";
+import { findPartType } from "@/data/catalogue/part-types";
 import { listDonorPieces } from "@/data/donors";
 import { listFitsOfModel, listKits } from "@/data/interchange";
 import { priceInJob } from "@/data/jobs";
 import { listOverrides } from "@/data/machine";
-import { findPartType } from "@/data/models";
 import { listNeeds } from "@/data/orders";
 import { getQuote } from "@/data/quotes";
 import { findStock } from "@/data/stock";

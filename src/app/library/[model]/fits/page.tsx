@@ -1,7 +1,8 @@
 import type { PartType } from "@/core/anatomy/types";
 import { kitFaults } from "@/core/interchange/kit";
+import { findPartType } from "@/data/catalogue/part-types";
 import { listFits, listInterchangeSets, listKits } from "@/data/interchange";
-import { findPartType, listModels } from "@/data/models";
+import { listModels } from "@/data/models";
 import { findStock } from "@/data/stock";
 import { FitsSheet } from "@/ui/library/fits-sheet";
 import { removeSharedSet, saveModelKit, saveSharedSet } from "../../fits-actions";

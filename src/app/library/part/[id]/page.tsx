@@ -4,25 +4,27 @@ import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { findBearing } from "@/core/bearings/find-bearing";
 import { gradeWords } from "@/core/interchange/interchange";
 import { formatMinor } from "@/core/money/money";
+import { findPartByNumber, findPartCard } from "@/data/catalogue/part-types";
 import { listDonorPieces } from "@/data/donors";
 import { listPlaces } from "@/data/interchange";
-import { findPartByNumber, findPartType } from "@/data/models";
-import { listOffers } from "@/data/orders";
+import { listOffers, listSuppliers } from "@/data/parts/suppliers";
 import { getShopSettings } from "@/data/settings";
 import { findStock } from "@/data/stock";
 import { Glyph } from "@/ui/glyphs/glyph";
-import { PartFactsForm } from "@/ui/library/part-facts-form";
+import { PartBin, PartFacts, PartOffers } from "@/ui/library/part-card";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { getDb } from "../../../server";
-import { savePartFacts } from "../../fits-actions";
+import { addNewSupplier, removePartOffer, saveBin, saveOffer } from "../../../stores/actions";
+import { retirePartCard, savePartFacts } from "../../parts-actions";
 
 export const metadata = { title: "Part" };
 
 /** One catalogue entry: what it is, where it sits and where else it fits, who sells it, and for a bearing its number in the standard's table. */
 export default async function PartPage({ params }: { params: Promise<{ id: string }> }) {
   const db = getDb();
-  const part = findPartType(db, decodeURIComponent((await params).id));
-  if (!part) notFound();
+  const card = findPartCard(db, decodeURIComponent((await params).id));
+  if (!card) notFound();
+  const { part } = card;
   const { places, not } = listPlaces(db, part.id);
   const stock = findStock(db, part.id);
   const donors = listDonorPieces(db, part.id);
@@ -37,7 +39,7 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
           cells={[
             { label: "Number", value: part.number, large: true },
             { label: "Kind", value: kindWords[part.shape.kind] },
-            { label: "Lies", value: stock ? `${stock.count} in ${stock.bin}` : "no bin" },
+            { label: "In stock", value: stock ? `${stock.count} in ${stock.bin}` : "no bin" },
           ]}
         />
       }
@@ -45,7 +47,7 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
       <div className="grid gap-8 lg:grid-cols-[320px_1fr_1fr]">
         <div>
           <h1>{part.name}</h1>
-          <Glyph type={part} widthPx={300} heightPx={200} />
+          <Glyph type={part} widthPx={300} heightPx={150} />
           <p className="num">{sizeWords(part.shape)}</p>
           <p>
             {part.material}
@@ -75,12 +77,17 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
               {size.offMm.toFixed(2)} mm off). <span className="text-note">ISO 15 / ABMA 20</span>
             </p>
           ))}
-          <PartFactsForm
-            partTypeId={part.id}
-            price={formatMinor(part.priceMinor)}
+          {card.retired && <p className="mt-1 border-2 border-ink px-2 py-1">Retired: not ordered or offered any more.</p>}
+          <PartFacts
+            id={part.id}
+            name={part.name}
+            priceMinor={part.priceMinor}
             supersededBy={part.supersededBy ?? ""}
             hazard={part.hazard ?? ""}
+            rowVersion={card.rowVersion}
+            retired={card.retired}
             save={savePartFacts}
+            retire={retirePartCard}
           />
         </div>
         <div>
@@ -108,14 +115,22 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
             ))}
           </ul>
         </div>
-        <div>
-          <h2>Who sells it</h2>
-          {listOffers(db, part.id).map((offer) => (
-            <p key={offer.supplierId} className="rule-row py-1">
-              {offer.supplierName} <span className="num">{formatMinor(offer.priceMinor)}</span>, post{" "}
-              <span className="num">{formatMinor(offer.postageMinor)}</span>, {offer.leadDays} days
-            </p>
-          ))}
+        <div className="flex flex-col gap-6">
+          <PartBin number={part.number} bin={stock} save={saveBin} />
+          <PartOffers
+            partTypeId={part.id}
+            offers={listOffers(db, part.id)}
+            suppliers={Object.fromEntries(
+              listSuppliers(db)
+                .filter(({ retired }) => !retired)
+                .map(({ id, name }) => [id, name]),
+            )}
+            currency={currency}
+            save={saveOffer}
+            remove={removePartOffer}
+            addSupplier={addNewSupplier}
+          />
+          {donors.length > 0 && <h2>Off donor reels</h2>}
           {donors.map((piece) => (
             <p key={piece.id} className="rule-row py-1">
               Off{" "}
@@ -126,9 +141,6 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
               {piece.drawer && `, drawer ${piece.drawer}`}
             </p>
           ))}
-          <Link className="act-link" href={`/stores?part=${part.id}`}>
-            Its bin at Stores
-          </Link>
         </div>
       </div>
     </Sheet>

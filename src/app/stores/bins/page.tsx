@@ -1,0 +1,27 @@
+import { findPartType } from "@/data/catalogue/part-types";
+import { listDonorPieces } from "@/data/donors";
+import { getShopSettings } from "@/data/settings";
+import { listStock } from "@/data/stock";
+import { BinsSheet } from "@/ui/stores/bins-sheet";
+import { getDb } from "../../server";
+import { countStock, giveUpBin, saveBin } from "../actions";
+
+export const metadata = { title: "Bins" };
+
+export default async function BinsPage({ searchParams }: { searchParams: Promise<{ part?: string }> }) {
+  const db = getDb();
+  const { part } = await searchParams;
+  const wanted = part ? findPartType(db, part) : null;
+  return (
+    <BinsSheet
+      stock={listStock(db)}
+      donors={listDonorPieces(db)}
+      currency={getShopSettings(db).currency}
+      highlight={part ?? null}
+      newNumber={wanted?.number ?? ""}
+      count={countStock}
+      save={saveBin}
+      giveUp={giveUpBin}
+    />
+  );
+}

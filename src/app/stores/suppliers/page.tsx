@@ -1,0 +1,20 @@
+import { listSuppliers } from "@/data/parts/suppliers";
+import { getShopSettings } from "@/data/settings";
+import { SuppliersSheet } from "@/ui/stores/suppliers-sheet";
+import { getDb } from "../../server";
+import { addNewSupplier, retireSupplierCard, saveSupplier } from "../actions";
+
+export const metadata = { title: "Suppliers" };
+
+export default async function SuppliersPage() {
+  const db = getDb();
+  return (
+    <SuppliersSheet
+      suppliers={listSuppliers(db)}
+      currency={getShopSettings(db).currency}
+      add={addNewSupplier}
+      save={saveSupplier}
+      retire={retireSupplierCard}
+    />
+  );
+}

@@ -1,0 +1,144 @@
+import { type PartType, partTypeSchema } from "@/core/anatomy/types";
+import { type Context, Refusal } from "../context";
+import type { Db } from "../database";
+import { indexForFind } from "../find";
+import { writeJournal } from "../journal";
+
+export interface PartTypeRow {
+  id: string;
+  number: string;
+  name: string;
+  role: string;
+  shape: string;
+  material: string;
+  price_minor: number;
+  thread: "right" | "left" | null;
+  superseded_by: string | null;
+  hazard: string | null;
+  flies: 0 | 1 | null;
+}
+
+export const partTypeColumns =
+  "part_type.id, part_type.number, part_type.name, part_type.role, part_type.shape, part_type.material, part_type.price_minor, part_type.thread, part_type.superseded_by, part_type.hazard, part_type.flies";
+
+export const toPartType = (row: PartTypeRow): PartType =>
+  partTypeSchema.parse({
+    id: row.id,
+    number: row.number,
+    name: row.name,
+    role: row.role,
+    shape: JSON.parse(row.shape),
+    material: row.material,
+    priceMinor: row.price_minor,
+    thread: row.thread ?? undefined,
+    supersededBy: row.superseded_by ?? undefined,
+    hazard: row.hazard ?? undefined,
+    flies: row.flies === null ? undefined : row.flies === 1,
+  });
+
+/** @throws Refusal when its number or id is in the catalogue already. */
+export function addPartType(ctx: Context, part: PartType): void {
+  if (isPartKnown(ctx.db, part))
+    throw new Refusal(
+      "number-taken",
+      `${part.number} is in the catalogue already. Choose that part, or give this one another number.`,
+      "number",
+    );
+  ctx.db
+    .prepare(
+      `INSERT INTO part_type (id, number, name, role, shape, material, price_minor, thread, superseded_by, hazard, flies)
+       VALUES (@id, @number, @name, @role, @shape, @material, @priceMinor, @thread, @supersededBy, @hazard, @flies)`,
+    )
+    .run({
+      ...part,
+      shape: JSON.stringify(part.shape),
+      thread: part.thread ?? null,
+      supersededBy: part.supersededBy ?? null,
+      hazard: part.hazard ?? null,
+      flies: part.flies === undefined ? null : Number(part.flies),
+    });
+  indexPart(ctx.db, part);
+}
+
+const indexPart = (db: Db, part: PartType): void =>
+  indexForFind(db, {
+    kind: "part",
+    ref: part.id,
+    title: `${part.number} ${part.name}`,
+    words: `${part.number} ${part.name} ${part.role} ${part.material}`,
+  });
+
+/** The catalogue's own facts of an entry, beside what it is. */
+export interface PartCard {
+  readonly part: PartType;
+  readonly retired: boolean;
+  readonly rowVersion: number;
+}
+
+export function findPartCard(db: Db, id: string): PartCard | null {
+  const row = db.prepare(`SELECT ${partTypeColumns}, retired_at, row_version FROM part_type WHERE id = ?`).get(id) as
+    | (PartTypeRow & { retired_at: string | null; row_version: number })
+    | undefined;
+  return row ? { part: toPartType(row), retired: row.retired_at !== null, rowVersion: row.row_version } : null;
+}
+
+/** What of a catalogue entry may change without its being another part. Its sizes are changed at a schematic, where they make a new entry. */
+export interface PartFacts {
+  readonly name?: string;
+  readonly priceMinor: number;
+  readonly supersededBy: string | null;
+  readonly hazard: string | null;
+}
+
+/** @throws Refusal when it is sold as itself, when the new number is not in the catalogue, or when another window saved first. */
+export function setPartFacts(ctx: Context, id: string, facts: PartFacts, rowVersion?: number): void {
+  const card = findPartCard(ctx.db, id);
+  if (!card) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  const name = facts.name ?? card.part.name;
+  if (facts.supersededBy?.toUpperCase() === card.part.number.toUpperCase())
+    throw new Refusal("itself", "A number is not sold as itself.", "supersededBy");
+  if (facts.supersededBy && !findPartByNumber(ctx.db, facts.supersededBy))
+    throw new Refusal("no-part", `No part in the catalogue has the number ${facts.supersededBy}. Add it first.`, "supersededBy", {
+      to: "new-part",
+      number: facts.supersededBy,
+    });
+  const { changes } = ctx.db
+    .prepare(
+      `UPDATE part_type SET name = @name, price_minor = @priceMinor, superseded_by = @supersededBy, hazard = @hazard, row_version = row_version + 1
+       WHERE id = @id AND row_version = @rowVersion`,
+    )
+    .run({ ...facts, id, name, rowVersion: rowVersion ?? card.rowVersion });
+  if (!changes)
+    throw new Refusal("changed-elsewhere", "This part was changed in another window. Reload to see it, then type your change again.");
+  indexPart(ctx.db, { ...card.part, name });
+  writeJournal(ctx, "part-facts-changed", {}, { part: id, ...facts });
+}
+
+/** No longer ordered nor offered, or used again. Reels and reports that have it keep it. */
+export function retirePart(ctx: Context, id: string, retired: boolean): void {
+  const { changes } = ctx.db
+    .prepare("UPDATE part_type SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(retired ? ctx.now : null, id);
+  if (!changes) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  writeJournal(ctx, retired ? "part-retired" : "part-used-again", {}, { part: id });
+}
+
+export function findPartType(db: Db, id: string): PartType | null {
+  const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE id = ?`).get(id) as PartTypeRow | undefined;
+  return row ? toPartType(row) : null;
+}
+
+export function findPartByNumber(db: Db, number: string): PartType | null {
+  const row = db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE number = ? COLLATE NOCASE`).get(number.trim()) as
+    | PartTypeRow
+    | undefined;
+  return row ? toPartType(row) : null;
+}
+
+/** The catalogue in use; a shop's has some thousands of entries at most. */
+export const listPartTypes = (db: Db): PartType[] =>
+  (db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE retired_at IS NULL ORDER BY number`).all() as PartTypeRow[]).map(toPartType);
+
+/** Whether the catalogue has this id or this number already. */
+export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
+  db.prepare("SELECT 1 FROM part_type WHERE id = ? OR number = ?").get(part.id, part.number) !== undefined;

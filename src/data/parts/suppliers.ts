@@ -1,0 +1,110 @@
+import { idFor } from "@/core/anatomy/draft";
+import { type Context, Refusal } from "../context";
+import type { Db } from "../database";
+import { writeJournal } from "../journal";
+
+export interface Supplier {
+  readonly id: string;
+  readonly name: string;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+  /** How many parts it is known to sell. */
+  readonly offers: number;
+  readonly retired: boolean;
+  readonly rowVersion: number;
+}
+
+export interface Offer {
+  readonly supplierId: string;
+  readonly supplierName: string;
+  readonly priceMinor: number;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+}
+
+/** Everyone who was ever ordered from, those still used first, by name. */
+export const listSuppliers = (db: Db): Supplier[] =>
+  (
+    db
+      .prepare(
+        `SELECT id, name, postage_minor AS postageMinor, lead_days AS leadDays, retired_at IS NOT NULL AS retired, row_version AS rowVersion,
+                (SELECT count(*) FROM offer WHERE offer.supplier_id = supplier.id) AS offers
+         FROM supplier ORDER BY retired_at IS NOT NULL, name`,
+      )
+      .all() as (Omit<Supplier, "retired"> & { retired: 0 | 1 })[]
+  ).map((row) => ({ ...row, retired: row.retired === 1 }));
+
+/** Who sells a part, the cheapest piece first; suppliers no longer used are left out. */
+export const listOffers = (db: Db, partTypeId: string): Offer[] =>
+  db
+    .prepare(
+      `SELECT supplier.id AS supplierId, supplier.name AS supplierName, offer.price_minor AS priceMinor, supplier.postage_minor AS postageMinor, supplier.lead_days AS leadDays
+       FROM offer JOIN supplier ON supplier.id = offer.supplier_id
+       WHERE offer.part_type_id = ? AND supplier.retired_at IS NULL ORDER BY offer.price_minor, supplier.id`,
+    )
+    .all(partTypeId) as Offer[];
+
+interface SupplierCard {
+  readonly name: string;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+}
+
+function refuseTwin(db: Db, name: string, id: string): void {
+  if (db.prepare("SELECT 1 FROM supplier WHERE name = ? COLLATE NOCASE AND id <> ?").get(name, id))
+    throw new Refusal("name-taken", `${name} is in the book already.`, "name");
+}
+
+/** Writes a supplier into the book. @returns its id, made from the name where none is given. @throws Refusal for a name that is there. */
+export function addSupplier(ctx: Context, { id: given, ...card }: SupplierCard & { readonly id?: string }): string {
+  const { db } = ctx;
+  const id = given ?? idFor(card.name, db.prepare("SELECT id FROM supplier").pluck().all() as string[]);
+  refuseTwin(db, card.name, id);
+  db.prepare("INSERT INTO supplier (id, name, postage_minor, lead_days) VALUES (?, ?, ?, ?)").run(
+    id,
+    card.name,
+    card.postageMinor,
+    card.leadDays,
+  );
+  writeJournal(ctx, "supplier-added", {}, { supplier: id });
+  return id;
+}
+
+/** @throws Refusal when another window saved first. */
+export function changeSupplier(ctx: Context, supplier: SupplierCard & { readonly id: string; readonly rowVersion: number }): void {
+  refuseTwin(ctx.db, supplier.name, supplier.id);
+  const { changes } = ctx.db
+    .prepare(
+      "UPDATE supplier SET name = ?, postage_minor = ?, lead_days = ?, row_version = row_version + 1 WHERE id = ? AND row_version = ?",
+    )
+    .run(supplier.name, supplier.postageMinor, supplier.leadDays, supplier.id, supplier.rowVersion);
+  if (!changes)
+    throw new Refusal("changed-elsewhere", "This supplier was changed in another window. Reload to see it, then type your change again.");
+  writeJournal(ctx, "supplier-changed", {}, { supplier: supplier.id });
+}
+
+/** No longer ordered from, or used again. What is on its way still comes in. */
+export function retireSupplier(ctx: Context, id: string, retired: boolean): void {
+  const { changes } = ctx.db
+    .prepare("UPDATE supplier SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(retired ? ctx.now : null, id);
+  if (!changes) throw new Refusal("no-supplier", "This supplier is not in the book.");
+  writeJournal(ctx, retired ? "supplier-retired" : "supplier-used-again", {}, { supplier: id });
+}
+
+/** What a supplier asks for a part, new or changed. */
+export function setOffer(ctx: Context, offer: { supplierId: string; partTypeId: string; priceMinor: number }): void {
+  if (!ctx.db.prepare("SELECT 1 FROM supplier WHERE id = ?").get(offer.supplierId))
+    throw new Refusal("no-supplier", "This supplier is not in the book. Add it first.", "supplierId", { to: "suppliers" });
+  ctx.db
+    .prepare(
+      "INSERT INTO offer (supplier_id, part_type_id, price_minor) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET price_minor = excluded.price_minor",
+    )
+    .run(offer.supplierId, offer.partTypeId, offer.priceMinor);
+}
+
+/** The supplier does not sell it any more. Orders already placed keep their lines. */
+export function removeOffer(ctx: Context, supplierId: string, partTypeId: string): void {
+  ctx.db.prepare("DELETE FROM offer WHERE supplier_id = ? AND part_type_id = ?").run(supplierId, partTypeId);
+  writeJournal(ctx, "offer-removed", {}, { supplier: supplierId, part: partTypeId });
+}

@@ -1,0 +1,114 @@
+"use client";
+import { createContext, type ReactNode, useContext, useEffect, useRef } from "react";
+import { type DefaultValues, type FieldValues, FormProvider, useForm, useFormContext } from "react-hook-form";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "./field";
+
+interface FormState {
+  readonly faults: Readonly<Record<string, string>>;
+  readonly busy: boolean;
+  readonly changed: boolean;
+}
+const State = createContext<FormState>({ faults: {}, busy: false, changed: false });
+
+interface Props<T extends FieldValues, R> {
+  readonly action: Action<R>;
+  /** What the fields begin with; their names are the input's. */
+  readonly values: T;
+  /** Sent along with what was typed: whose card it is, the version that was read. */
+  readonly also?: Readonly<Record<string, unknown>>;
+  readonly after?: (value: R) => void;
+  /** A form for something new is empty again once it is in. */
+  readonly empties?: boolean;
+  readonly label?: string;
+  readonly className?: string;
+  readonly children: ReactNode;
+}
+
+/**
+ * A form of one act: what is typed goes to the action as it stands, and the action's own schema says what is wrong with it, beside the field,
+ * which is brought into sight. Nothing typed is lost by a refusal.
+ */
+export function ActForm<T extends FieldValues, R>({ action, values, also, after, empties, label, className = "", children }: Props<T, R>) {
+  const form = useForm<T>({ defaultValues: values as DefaultValues<T> });
+  const act = useAct(action, (value) => {
+    if (empties) form.reset(values);
+    else form.reset(form.getValues());
+    after?.(value);
+  });
+  const element = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    if (!Object.keys(act.fields).length) return;
+    const wrong = element.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+    wrong?.focus();
+    wrong?.scrollIntoView({ block: "nearest" });
+  }, [act.fields]);
+  const named = Object.keys(act.fields).some((name) => name in values);
+  return (
+    <FormProvider {...form}>
+      <State.Provider value={{ faults: act.fields, busy: act.busy, changed: form.formState.isDirty }}>
+        <form
+          ref={element}
+          noValidate
+          aria-label={label}
+          className={className}
+          onSubmit={(event) => {
+            event.preventDefault();
+            void form.handleSubmit((typed) => act.press({ ...also, ...typed }))();
+          }}
+        >
+          {children}
+          <Refused of={[act]} beside={named} />
+        </form>
+      </State.Provider>
+    </FormProvider>
+  );
+}
+
+interface FieldProps {
+  readonly name: string;
+  readonly label: string;
+  readonly hint?: ReactNode;
+  readonly className?: string;
+}
+
+/** One line of text in a form; `figures` where numbers are typed. */
+export function FormText({ name, label, hint, className = "", figures = false }: FieldProps & { readonly figures?: boolean }) {
+  const { register } = useFormContext();
+  const { faults } = useContext(State);
+  return (
+    <Field label={label} error={faults[name]} hint={hint} className={className}>
+      {(field) => <input {...field} {...register(name)} autoComplete="off" {...(figures ? { inputMode: "decimal" as const } : {})} />}
+    </Field>
+  );
+}
+
+/** One choice out of few in a form, by its words. */
+export function FormChoice({ name, label, hint, className = "", of }: FieldProps & { readonly of: Readonly<Record<string, string>> }) {
+  const { register } = useFormContext();
+  const { faults } = useContext(State);
+  return (
+    <Field label={label} error={faults[name]} hint={hint} className={className}>
+      {(field) => (
+        <select {...field} {...register(name)}>
+          {Object.entries(of).map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** Sends the form. `whenChanged`: there is nothing to save until something was typed. */
+export function FormSend({ children, whenChanged, large }: { children: ReactNode; whenChanged?: boolean; large?: boolean }) {
+  const { busy, changed } = useContext(State);
+  return (
+    <button type="submit" className={`key ${large ? "" : "key-small"}`} disabled={busy || (whenChanged && !changed)}>
+      {children}
+    </button>
+  );
+}

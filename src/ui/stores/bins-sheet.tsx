@@ -1,0 +1,227 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { formatMinor } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { StoresPages } from "./stores-pages";
+
+interface BinLine {
+  readonly partTypeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly bin: string;
+  readonly count: number;
+  readonly minimum: number;
+  readonly keptAside: number;
+}
+
+interface Props {
+  readonly stock: readonly BinLine[];
+  /** Pieces off scrapped reels, each with the reel it came from. */
+  readonly donors: readonly {
+    readonly id: number;
+    readonly number: string;
+    readonly name: string;
+    readonly condition: string;
+    readonly priceMinor: number;
+    readonly drawer: string;
+    readonly origin: string;
+    readonly reelId: number;
+  }[];
+  readonly currency: string;
+  readonly highlight: string | null;
+  /** The part somebody came here for, when it has no bin yet. */
+  readonly newNumber: string;
+  readonly count: Action<void>;
+  readonly save: Action<void>;
+  readonly giveUp: Action<void>;
+}
+
+/** What lies in the bins: counted where it stands, moved to another bin, given up when it is empty. */
+export function BinsSheet({ stock, donors, currency, highlight, newNumber, count, save, giveUp }: Props) {
+  const has = stock.some((line) => line.partTypeId === highlight);
+  return (
+    <Sheet fill block={<CornerBlock cells={[{ label: "Bins", value: String(stock.length), large: true }]} />}>
+      <StoresPages here="Bins" />
+      <div className="mt-4 grid gap-10 lg:grid-cols-[1fr_300px]">
+        <div>
+          {!stock.length && <p>No bin yet. Give the first part one here.</p>}
+          {stock.length > 0 && (
+            <table className="plain-table">
+              <thead>
+                <tr>
+                  <th>Bin</th>
+                  <th>Part</th>
+                  <th className="text-right">In stock</th>
+                  <th className="text-right">Minimum</th>
+                  <th>Count</th>
+                  <th />
+                </tr>
+              </thead>
+              <tbody>
+                {stock.map((line) => (
+                  <BinRow
+                    key={line.partTypeId}
+                    line={line}
+                    here={line.partTypeId === highlight}
+                    count={count}
+                    save={save}
+                    giveUp={giveUp}
+                  />
+                ))}
+              </tbody>
+            </table>
+          )}
+          {donors.length > 0 && (
+            <>
+              <h2 className="mt-6">Donor parts</h2>
+              <table className="plain-table">
+                <thead>
+                  <tr>
+                    <th>Drawer</th>
+                    <th>Piece</th>
+                    <th>From reel</th>
+                    <th className="text-right">Asked, {currency}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {donors.map((piece) => (
+                    <tr key={piece.id}>
+                      <td>{piece.drawer || "–"}</td>
+                      <td>
+                        <span className="num">{piece.number}</span> {piece.name}, {piece.condition}
+                      </td>
+                      <td>
+                        <Link className="act-link" href={`/ledger/reel/${piece.reelId}`} prefetch={false}>
+                          {piece.origin}
+                        </Link>
+                      </td>
+                      <td className="num text-right">{formatMinor(piece.priceMinor)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
+          )}
+        </div>
+        <ActForm
+          action={save}
+          label="A bin for a part"
+          className="flex flex-col gap-2 self-start"
+          values={{ number: has ? "" : newNumber, bin: "", count: "", minimum: "0" }}
+          empties
+        >
+          <h2>A bin for a part</h2>
+          <FormText name="number" label="Part number" />
+          <FormText name="bin" label="Bin" hint="What stands on it, such as A3" />
+          <FormText name="count" label="In stock" figures />
+          <FormText name="minimum" label="Minimum" figures />
+          <FormSend large>Save the bin</FormSend>
+        </ActForm>
+      </div>
+    </Sheet>
+  );
+}
+
+function BinRow({
+  line,
+  here,
+  count,
+  save,
+  giveUp,
+}: {
+  line: BinLine;
+  here: boolean;
+  count: Action<void>;
+  save: Action<void>;
+  giveUp: Action<void>;
+}) {
+  const [counted, setCounted] = useState("");
+  const [moving, setMoving] = useState(false);
+  const counting = useAct(count, () => setCounted(""));
+  const giving = useAct(giveUp);
+  return (
+    <>
+      <tr className={here ? "outline-2 outline-ink" : ""}>
+        <td className="num">{line.bin}</td>
+        <td>
+          <Link className="act-link num" href={`/library/part/${encodeURIComponent(line.partTypeId)}`} prefetch={false}>
+            {line.number}
+          </Link>{" "}
+          {line.name}
+          <Refused of={[counting, giving]} />
+        </td>
+        <td className="num text-right">
+          {line.count}
+          {line.keptAside > 0 && <span className="text-note"> ({line.keptAside} set aside)</span>}
+        </td>
+        <td className="num text-right">{line.minimum}</td>
+        <td>
+          <form
+            className="flex gap-1"
+            onSubmit={(event) => {
+              event.preventDefault();
+              counting.press({ partTypeId: line.partTypeId, count: counted.trim() === "" ? null : Number(counted) });
+            }}
+          >
+            <input
+              style={{ width: 64 }}
+              inputMode="decimal"
+              aria-label={`Counted ${line.number}`}
+              value={counted}
+              onChange={(event) => setCounted(event.target.value)}
+              aria-invalid={Boolean(counting.message)}
+            />
+            <button type="submit" className="key key-small" disabled={counting.busy}>
+              Set
+            </button>
+          </form>
+        </td>
+        <td>
+          <button
+            type="button"
+            className="act-link min-h-10"
+            aria-expanded={moving}
+            aria-label={`Change the bin of ${line.number}`}
+            onClick={() => setMoving(!moving)}
+          >
+            Change
+          </button>
+        </td>
+      </tr>
+      {moving && (
+        <tr>
+          <td colSpan={6}>
+            <div className="flex flex-wrap items-end gap-2">
+              <ActForm
+                action={save}
+                label={`Bin of ${line.number}`}
+                className="flex flex-wrap items-end gap-2"
+                values={{ bin: line.bin, minimum: String(line.minimum) }}
+                also={{ number: line.number, count: null }}
+                after={() => setMoving(false)}
+              >
+                <FormText name="bin" label="Bin" className="w-28" />
+                <FormText name="minimum" label="Minimum" figures className="w-28" />
+                <FormSend whenChanged>Save</FormSend>
+              </ActForm>
+              <button
+                type="button"
+                className="key key-small"
+                disabled={giving.busy}
+                aria-label={`Give up the bin of ${line.number}`}
+                onClick={() => giving.press({ partTypeId: line.partTypeId })}
+              >
+                Give up this bin
+              </button>
+            </div>
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+"use client";
+import { formatMinor } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { RetireKey } from "@/ui/controls/retire-key";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { StoresPages } from "./stores-pages";
+
+interface Supplier {
+  readonly id: string;
+  readonly name: string;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+  readonly offers: number;
+  readonly retired: boolean;
+  readonly rowVersion: number;
+}
+
+interface Props {
+  readonly suppliers: readonly Supplier[];
+  readonly currency: string;
+  readonly add: Action<string>;
+  readonly save: Action<void>;
+  readonly retire: Action<void>;
+}
+
+const Card = ({ currency }: { currency: string }) => (
+  <>
+    <FormText name="name" label="Name" className="min-w-40 flex-1" />
+    <FormText name="postageMinor" label={`Postage a parcel, ${currency}`} figures className="w-36" />
+    <FormText name="leadDays" label="Days until it comes" figures className="w-32" />
+  </>
+);
+
+/** Who the shop orders from: each card is changed where it stands, and retired when it is not ordered from any more. */
+export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props) {
+  return (
+    <Sheet
+      fill
+      block={<CornerBlock cells={[{ label: "Suppliers", value: String(suppliers.filter((one) => !one.retired).length), large: true }]} />}
+    >
+      <StoresPages here="Suppliers" />
+      <div className="mt-4 grid gap-10 lg:grid-cols-[1fr_320px]">
+        <div>
+          {!suppliers.length && <p>No supplier yet. Add the first one here; what it sells is added at the part.</p>}
+          {suppliers.map((supplier) => (
+            <div key={`${supplier.id} ${supplier.rowVersion}`} className="rule-row py-3">
+              <div className="flex flex-wrap items-end gap-2">
+                <ActForm
+                  action={save}
+                  label={supplier.name}
+                  className="flex flex-1 flex-wrap items-end gap-2"
+                  values={{ name: supplier.name, postageMinor: formatMinor(supplier.postageMinor), leadDays: String(supplier.leadDays) }}
+                  also={{ id: supplier.id, rowVersion: supplier.rowVersion }}
+                >
+                  <Card currency={currency} />
+                  <FormSend whenChanged>Save</FormSend>
+                </ActForm>
+                <RetireKey id={supplier.id} name={supplier.name} retired={supplier.retired} retire={retire} />
+              </div>
+              <p className="text-note">
+                Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue
+                {supplier.retired && "; not ordered from any more"}
+              </p>
+            </div>
+          ))}
+        </div>
+        <ActForm
+          action={add}
+          label="New supplier"
+          className="flex flex-col gap-2 self-start"
+          values={{ name: "", postageMinor: "", leadDays: "" }}
+          empties
+        >
+          <h2>New supplier</h2>
+          <Card currency={currency} />
+          <FormSend large>Add the supplier</FormSend>
+        </ActForm>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,160 @@
+import { By } from "selenium-webdriver";
+import { describe, expect, it } from "vitest";
+import type { WayOut } from "@/core/vocabulary/way-out";
+import { wayLink } from "@/ui/controls/way-link";
+import { atTheBench, type Person, type Server } from "./bench";
+
+let server: Server;
+let person: Person;
+atTheBench(
+  (startedServer, startedPerson) => {
+    server = startedServer;
+    person = startedPerson;
+  },
+  { empty: true },
+);
+
+const choose = async (label: string, words: string) => {
+  const field = await person.field(label);
+  await field.findElement(By.xpath(`.//option[contains(normalize-space(.), "${words}")]`)).then((option) => option.click());
+};
+
+/** Touches a callout of the schematic by its words. */
+const touch = async (words: string) => {
+  await person.press("Handle and star");
+  const callout = await person.driver.findElement(By.css(`svg [role="button"][aria-label*="${words}"]`));
+  await person.driver.executeScript("arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))", callout);
+  await person.sees(`Seat: ${words}`);
+};
+
+describe("a shop that starts with nothing", () => {
+  let tag = "";
+
+  it("makes its first model from a family and takes in the first reel", async () => {
+    await person.go("/library");
+    await person.sees("No model yet.");
+    await choose("Family", "conventional, star drag on a bridge");
+    await person.press("Create the model");
+    await person.sees("What is it called?"); // said at the field, with nothing lost
+    await person.type("Maker", "Osier");
+    await person.type("Model", "Tern 20");
+    await person.type("Part numbers begin with", "OT");
+    await person.press("Create the model");
+    await person.sees("Osier Tern 20");
+    await person.go("/counter");
+    await person.type("Name", "Ola Marsh");
+    await person.press("gritty or grinding");
+    await person.type("Go ahead up to", "400");
+    await person.press("Take it in");
+    await person.sees("Taken in as");
+    tag = /Z-\d{5}-\d/.exec(await person.read())![0];
+  });
+
+  it("is sent from Parts to the part, where supplier and offer are written down, and can order then", async () => {
+    await person.go(`/bench/${tag}/parts`);
+    await touch("Handle lock screw");
+    await person.press("Order");
+    await person.sees("No supplier in the book sells");
+    await person.press("Add an offer");
+    await person.sees("Nobody in the book yet.");
+    await person.press("Add the supplier");
+    await person.sees("A supplier has a name.");
+    const form = 'form[aria-label="New supplier"] ';
+    for (const [name, text] of [
+      ["name", "Ferry Lane Spares"],
+      ["postageMinor", "4,50"],
+      ["leadDays", "6"],
+    ] as const)
+      await person.driver.findElement(By.css(`${form}[name="${name}"]`)).then((field) => field.sendKeys(text));
+    await person.press("Add the supplier");
+    await person.sees("Save the offer");
+    await person.type("Price a piece", "1,20");
+    await person.press("Save the offer");
+    await person.sees("Ferry Lane Spares 1.20, postage 4.50, 6 days");
+    await person.go(`/bench/${tag}/parts`);
+    await touch("Handle lock screw");
+    await person.press("Order");
+    await person.sees("Now: on the list of needs");
+    await person.press("Place the order at Stores");
+    await person.press("Order 1 from Ferry Lane Spares");
+    await person.sees("0 of 1 in");
+    await person.press("Receive");
+    await person.sees("1 of 1 in");
+  });
+
+  it("fits the piece once the old one is off: the refusal leads to Strip", async () => {
+    await person.go(`/bench/${tag}/parts`);
+    await person.press("Used here");
+    await person.sees("still in the reel");
+    await person.press("Go to Strip");
+    await person.sees("into well 1");
+    await person.space();
+    await person.go(`/bench/${tag}/parts`);
+    await person.press("arrived");
+    await person.press("Used here");
+    await person.sees("Now: new piece in well");
+    expect(server.value("SELECT state || ' ' || position_id FROM need")).toBe("used lock-screw");
+  });
+
+  it("adds a part by hand, gives it a bin, changes its price and retires it; a customer and a supplier as well", async () => {
+    await person.go("/library/new-part?number=OT-X1");
+    await choose("Kind", "ball bearing");
+    await person.type("Name", "Spool bearing, spare");
+    await person.type("Material", "stainless steel");
+    await person.type("Price", "8.90");
+    await person.type("bore, mm", "0");
+    await person.press("Add the part");
+    await person.sees("a size is above 0");
+    await person.type("bore, mm", "5");
+    await person.type("outside, mm", "11");
+    await person.type("width, mm", "4");
+    await person.press("Add the part");
+    await person.sees("Where it sits, and where else it fits");
+    await person.type("Bin", "A1");
+    await person.type("In stock", "3");
+    await person.press("Give it a bin");
+    await person.sees("3 in bin A1");
+    await person.type("Price, for jobs opened from now on", "9.50");
+    await person.press("Save");
+    await person.sees("9.50 EUR");
+    await person.press("Retire Spool bearing, spare");
+    await person.sees("Retired: not ordered or offered any more.");
+    await person.go("/stores/suppliers");
+    await person.press("Retire Ferry Lane Spares");
+    await person.sees("not ordered from any more");
+    await person.go("/ledger");
+    await person.press("New customer");
+    await person.type("Name", "Ben Rowe");
+    await person.press("Add the customer");
+    await person.driver.wait(() => server.value("SELECT count(*) FROM customer") === 2, 10_000);
+  });
+
+  /** Every way a refusal can point, followed: the page is there, and on it the place that was named. */
+  const ways: { readonly [To in WayOut["to"]]: (() => Extract<WayOut, { to: To }>)[] } = {
+    station: [() => ({ to: "station", tag, station: "clean" }), () => ({ to: "station", tag, station: "quote" })],
+    part: (["offers", "bin", "facts"] as const).map((at) => () => ({ to: "part", partTypeId: "ot-x1", at })),
+    "new-part": [() => ({ to: "new-part", number: "OT-77" })],
+    suppliers: [() => ({ to: "suppliers" })],
+    bins: [() => ({ to: "bins", partTypeId: "ot-x1" })],
+    customer: [() => ({ to: "customer", customerId: server.value<number>("SELECT min(id) FROM customer") })],
+    "new-model": [() => ({ to: "new-model" })],
+    reel: [() => ({ to: "reel", reelId: server.value<number>("SELECT min(id) FROM reel") })],
+    people: [() => ({ to: "people" })],
+    rack: [() => ({ to: "rack" })],
+    counter: [() => ({ to: "counter" })],
+    model: (["", "playbook"] as const).map((page) => () => ({
+      to: "model",
+      modelId: server.value<string>("SELECT min(id) FROM model"),
+      page,
+    })),
+  };
+  it.each(Object.entries(ways))("finds what a refusal points to: %s", async (_, some) => {
+    for (const way of some) {
+      const { href } = wayLink(way());
+      const response = await fetch(server.base + href);
+      expect(response.status, href).toBe(200);
+      const [, place] = href.split("#");
+      if (place) expect(await response.text(), href).toContain(`id="${place}"`);
+    }
+  });
+});

@@ -1,7 +1,10 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
+import type { Db } from "@/data/database";
 import { getShopSettings } from "@/data/settings";
+import { DataUnusable } from "@/data/unusable";
 import { KeysProvider } from "@/ui/keys/keys";
+import { Sheet } from "@/ui/sheets/sheet";
 import { Rail } from "@/ui/shell/rail";
 import { SoakBell } from "@/ui/shell/soak-bell";
 import "./globals.css";
@@ -15,8 +18,33 @@ export const metadata: Metadata = {
 };
 export const viewport: Viewport = { themeColor: "#A9ADA3" };
 
+/** Without data there are no rooms: one page says what is wrong with it and what to do. */
+function dataOrWhyNot(): { db: Db } | { unusable: DataUnusable } {
+  try {
+    return { db: getDb() };
+  } catch (error) {
+    if (error instanceof DataUnusable) return { unusable: error };
+    throw error;
+  }
+}
+
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const db = getDb();
+  const data = dataOrWhyNot();
+  if ("unusable" in data)
+    return (
+      <html lang="en">
+        <body>
+          <main className="p-4">
+            <Sheet>
+              <h1>Zorbek cannot work with this data</h1>
+              <p className="mt-2">{data.unusable.message}</p>
+              <p className="mt-2 font-semibold">{data.unusable.remedy}</p>
+            </Sheet>
+          </main>
+        </body>
+      </html>
+    );
+  const { db } = data;
   const person = await currentPerson(db);
   const settings = getShopSettings(db);
   return (

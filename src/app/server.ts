@@ -7,6 +7,7 @@ import { type Context, type Person, Refusal, type Role } from "@/data/context";
 import { type Db, openDatabase } from "@/data/database";
 import { ensureFirstPerson, findPerson } from "@/data/people";
 import { pressOnce } from "@/data/press";
+import { DataUnusable } from "@/data/unusable";
 import { type ActionResult, type Press, personCookie, pressSchema } from "@/ui/act/press";
 
 const holder = globalThis as typeof globalThis & { zorbekDb?: Db };
@@ -79,6 +80,7 @@ export function defineAction<S extends z.ZodType, R>(spec: ActionSpec<S, R>): (p
       return { ok: true, value };
     } catch (error) {
       unstable_rethrow(error);
+      if (error instanceof DataUnusable) return { ok: false, message: `${error.message} ${error.remedy}`, fields: {} };
       if (error instanceof Refusal)
         return { ok: false, message: error.message, fields: error.field ? { [error.field]: error.message } : {}, way: error.way };
       return { ok: false, message: logged(spec.name, error), fields: {} };

@@ -1,3 +1,5 @@
+import { join } from "node:path";
+import Database from "better-sqlite3";
 import { describe, expect, it } from "vitest";
 import { atTheBench, type Person, type Server } from "./bench";
 
@@ -69,5 +71,20 @@ describe("a power cut in the middle of a strip", () => {
     await person.key(" "); // this window still believes well 5 is free
     await person.sees("already lies in well 5");
     expect(wells()).toBe(5);
+  });
+});
+
+describe("data that a newer version wrote", () => {
+  it("is left alone, and every page says why and what to do", async () => {
+    await server.kill();
+    const db = new Database(join(server.data, "zorbek.db"));
+    db.prepare("INSERT INTO migration (name, checksum, at) VALUES ('0999-later.sql', 'x', 'y')").run();
+    db.close();
+    await server.up();
+    for (const path of ["/", "/bench/Z-00007-6/strip", "/shop"]) {
+      const page = await fetch(server.base + path).then((response) => response.text());
+      expect(page, path).toContain("written by a newer Zorbek (0999-later.sql)");
+      expect(page, path).toContain("Start the newer version");
+    }
   });
 });

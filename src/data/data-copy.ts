@@ -1,0 +1,109 @@
+import { randomUUID } from "node:crypto";
+import { closeSync, copyFileSync, existsSync, fsyncSync, linkSync, mkdirSync, openSync, readdirSync, renameSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import Database from "better-sqlite3";
+import { DataUnusable } from "./unusable";
+
+/** How many copies stay; the oldest goes when a new one is safe. */
+export const copiesKept = 5;
+
+const copies = (directory: string) => join(directory, "backups");
+
+function syncPath(path: string): void {
+  const handle = openSync(path, "r");
+  fsyncSync(handle);
+  closeSync(handle);
+}
+
+/** A picture never changes under its name, so a second name for the same bytes is a copy that outlives the first; where links are not to be had the bytes are copied. */
+function keepPicture(from: string, to: string): void {
+  try {
+    linkSync(from, to);
+  } catch {
+    copyFileSync(from, to);
+    syncPath(to);
+  }
+}
+
+/**
+ * Looks whether a copy can be worked with: opens it, has SQLite check every page and reference, and looks for every picture it names.
+ * @param absent pictures that were missing already when it was made. @throws Error saying what is wrong with it.
+ */
+export function verifyCopy(folder: string, absent: ReadonlySet<string> = new Set()): void {
+  const db = new Database(join(folder, "zorbek.db"), { readonly: true, fileMustExist: true });
+  try {
+    const integrity = db.pragma("integrity_check", { simple: true });
+    if (integrity !== "ok") throw new Error(`its database is damaged: ${String(integrity)}`);
+    if ((db.pragma("foreign_key_check") as unknown[]).length) throw new Error("its rows do not belong together");
+    const hasPictures = db.prepare("SELECT 1 FROM sqlite_schema WHERE name = 'photo'").get();
+    for (const hash of hasPictures ? (db.prepare("SELECT hash FROM photo").pluck().all() as string[]) : [])
+      if (!absent.has(hash) && !existsSync(join(folder, "photos", `${hash}.jpg`))) throw new Error(`picture ${hash} is not in it`);
+  } finally {
+    db.close();
+  }
+}
+
+/**
+ * Copies the database as it is at one instant, with the pictures it names, into a folder that appears whole or not at all. SQLite writes the
+ * copy itself (VACUUM INTO, its own way to back up a database in use); it is then on disk, and opened and looked over, before it counts.
+ * @param db the open database. @param name what the copy is called. @returns its folder.
+ */
+export function copyData(db: Database.Database, directory: string, name: string): string {
+  const half = join(copies(directory), `.half-${randomUUID()}`);
+  const whole = join(copies(directory), name);
+  try {
+    mkdirSync(join(half, "photos"), { recursive: true });
+    db.prepare("VACUUM INTO ?").run(join(half, "zorbek.db"));
+    syncPath(join(half, "zorbek.db"));
+    const absent = new Set<string>();
+    const copy = new Database(join(half, "zorbek.db"), { readonly: true });
+    // Read from the copy, so that database and pictures are of the same instant.
+    const hashes = copy.prepare("SELECT 1 FROM sqlite_schema WHERE name = 'photo'").get()
+      ? (copy.prepare("SELECT hash FROM photo").pluck().all() as string[])
+      : [];
+    copy.close();
+    for (const hash of hashes) {
+      const picture = join(directory, "photos", `${hash}.jpg`);
+      if (existsSync(picture)) keepPicture(picture, join(half, "photos", `${hash}.jpg`));
+      else absent.add(hash);
+    }
+    verifyCopy(half, absent);
+    syncPath(join(half, "photos"));
+    syncPath(half);
+    rmSync(whole, { recursive: true, force: true });
+    renameSync(half, whole);
+    syncPath(copies(directory));
+    return whole;
+  } catch (error) {
+    rmSync(half, { recursive: true, force: true });
+    throw error;
+  }
+}
+
+/** The copies of a data directory, oldest first: their names begin with the instant they were made. */
+export const listCopies = (directory: string): string[] =>
+  existsSync(copies(directory))
+    ? readdirSync(copies(directory))
+        .filter((name) => /^\d{8}T\d{6}/.test(name))
+        .sort()
+    : [];
+
+/**
+ * The copy that is made before the first of some migrations changes anything. Older copies than the last five go.
+ * @throws DataUnusable when it cannot be made: then nothing is changed either.
+ */
+export function copyBeforeMigration(db: Database.Database, directory: string, migration: string, now: Date): string {
+  const stamp = now.toISOString().replace(/[-:]/g, "").slice(0, 15);
+  try {
+    const folder = copyData(db, directory, `${stamp}-before-${migration.replace(/\.sql$/, "")}`);
+    for (const old of listCopies(directory).slice(0, -copiesKept)) rmSync(join(copies(directory), old), { recursive: true, force: true });
+    return folder;
+  } catch (error) {
+    throw new DataUnusable(
+      "no-copy",
+      "This version of Zorbek keeps its data in a new way. It makes a copy of everything before it changes that, and the copy could not be made. Nothing was changed.",
+      `Make room on the disk of ${directory} and see that it can be written to, then start Zorbek again.`,
+      { cause: error },
+    );
+  }
+}

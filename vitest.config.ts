@@ -12,7 +12,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "unit",
-          include: ["src/**/*.test.ts", "tests/*.test.ts", "tests/data/**/*.test.ts"],
+          include: ["src/**/*.test.ts", "tests/*.test.ts"],
           environment: "node",
           testTimeout: 60_000, // some start another program; nothing here asserts a time
           hookTimeout: 60_000, // one fills a whole demo

@@ -1,14 +1,14 @@
 import { serialRuleSchema } from "@/core/anatomy/serial";
 import { interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
+import { type MakerRule, saveSerialRules } from "@/data/catalogue/editions";
+import { saveInterchangeSet, saveKit } from "@/data/catalogue/interchange";
 import { addPartType, setPartFacts } from "@/data/catalogue/part-types";
-import type { Context } from "@/data/context";
-import { scrapReel } from "@/data/donors";
-import { type MakerRule, saveSerialRules } from "@/data/editions";
-import { saveInterchangeSet, saveKit } from "@/data/interchange";
+import { ensureReel } from "@/data/customers/reels";
+import { scrapReel } from "@/data/parts/donors";
+import { setBin } from "@/data/parts/stock";
 import { setOffer } from "@/data/parts/suppliers";
-import { ensureReel } from "@/data/reels";
-import { setBin } from "@/data/stock";
+import type { Context } from "@/data/store/context";
 import { skerry30Parts } from "./models/skerry-30";
 
 const rule = (modelId: string | null, pattern: string, fromYear: number, toYear: number, more: object = {}): MakerRule => ({

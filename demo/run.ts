@@ -1,6 +1,6 @@
 import { rmSync } from "node:fs";
 import { DateTime } from "luxon";
-import { dataDirectory, openDatabase } from "@/data/database";
+import { dataDirectory, openDatabase } from "@/data/store/database";
 import { buildDemo, isEmpty } from "./build";
 
 const directory = dataDirectory();

@@ -23,10 +23,10 @@ import { modelPlates } from "@/core/schematic/assembly-plate";
 import { fitSpin, spinDown } from "@/core/spin/fit-spin";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
-import { openDatabase } from "@/data/database";
-import { addModel } from "@/data/models";
-import { ensureFirstPerson } from "@/data/people";
+import { ensureFirstPerson } from "@/data/shop/people";
+import { openDatabase } from "@/data/store/database";
 
 /** Median of several timed runs after a warm-up, in milliseconds. */
 function medianMs(work: () => unknown, runs = 15): number {

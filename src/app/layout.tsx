@@ -1,8 +1,8 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
-import type { Db } from "@/data/database";
-import { getShopSettings } from "@/data/settings";
-import { DataUnusable } from "@/data/unusable";
+import { getShopSettings } from "@/data/shop/settings";
+import type { Db } from "@/data/store/database";
+import { DataUnusable } from "@/data/store/unusable";
 import { KeysProvider } from "@/ui/keys/keys";
 import { Sheet } from "@/ui/sheets/sheet";
 import { Rail } from "@/ui/shell/rail";

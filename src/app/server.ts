@@ -3,11 +3,11 @@ import { randomUUID } from "node:crypto";
 import { cookies } from "next/headers";
 import { unstable_rethrow } from "next/navigation";
 import type { z } from "zod";
-import { type Context, type Person, Refusal, type Role } from "@/data/context";
-import { type Db, openDatabase } from "@/data/database";
-import { ensureFirstPerson, findPerson } from "@/data/people";
-import { pressOnce } from "@/data/press";
-import { DataUnusable } from "@/data/unusable";
+import { ensureFirstPerson, findPerson } from "@/data/shop/people";
+import { type Context, type Person, Refusal, type Role } from "@/data/store/context";
+import { type Db, openDatabase } from "@/data/store/database";
+import { pressOnce } from "@/data/store/press";
+import { DataUnusable } from "@/data/store/unusable";
 import { type ActionResult, type Press, personCookie, pressSchema } from "@/ui/act/press";
 
 const holder = globalThis as typeof globalThis & { zorbekDb?: Db };

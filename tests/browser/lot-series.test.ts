@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it } from "vitest";
-import { openLot } from "@/data/lots";
+import { openLot } from "@/data/counter/lots";
 import { atTheBench, Person, type Server } from "./bench";
 import { buildAll, cleanAll, onTheData, stripAll } from "./stations";
 

@@ -1,9 +1,9 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
 import { moveWords } from "@/core/schedule/whose-move";
-import { findJobByTag } from "@/data/jobs";
-import { listOpenLots } from "@/data/lots";
-import { listRack } from "@/data/rack";
+import { listOpenLots } from "@/data/counter/lots";
+import { findJobByTag } from "@/data/jobs/jobs";
+import { listRack } from "@/data/schedule/rack";
 import { stationNames } from "@/ui/bench/stations-words";
 import { Refused } from "@/ui/controls/field";
 import { dayWords } from "@/ui/dates";

@@ -1,5 +1,5 @@
-import type { Job } from "@/data/jobs";
-import type { ReportDates } from "@/data/report";
+import type { ReportDates } from "@/data/hand-back/report";
+import type { Job } from "@/data/jobs/jobs";
 import { dateWords, monthsAfter } from "@/ui/dates";
 import { today } from "../server";
 

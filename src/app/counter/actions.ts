@@ -1,11 +1,11 @@
 "use server";
 import { parseMinor } from "@/core/money/money";
-import { type Context, Refusal } from "@/data/context";
-import { addCustomer, setDiscountClass } from "@/data/customers";
-import { declineJob, openJob } from "@/data/jobs";
-import { addUnknownModel } from "@/data/loose-parts";
-import { ensureReel } from "@/data/reels";
-import { closeJob } from "@/data/returns";
+import { addUnknownModel } from "@/data/bench/loose-parts";
+import { addCustomer, setDiscountClass } from "@/data/customers/customers";
+import { ensureReel } from "@/data/customers/reels";
+import { closeJob } from "@/data/hand-back/returns";
+import { declineJob, openJob } from "@/data/jobs/jobs";
+import { type Context, Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../server";
 import { intakeFormSchema, notInLibrary } from "./intake.schema";

@@ -1,7 +1,7 @@
 import { DateTime } from "luxon";
-import { glanceAtCustomers, listCustomers } from "@/data/customers";
-import { listModels } from "@/data/models";
-import { getShopSettings } from "@/data/settings";
+import { listModels } from "@/data/catalogue/models";
+import { glanceAtCustomers, listCustomers } from "@/data/customers/customers";
+import { getShopSettings } from "@/data/shop/settings";
 import { dateWords } from "@/ui/dates";
 import { getDb, today } from "../server";
 import { takeIn } from "./actions";

@@ -1,6 +1,6 @@
 "use server";
 import { z } from "zod";
-import { keepGauge } from "@/data/gauges";
+import { keepGauge } from "@/data/gauges/gauges";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
 

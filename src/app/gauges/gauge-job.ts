@@ -1,4 +1,4 @@
-import { findJobByTag, type Job } from "@/data/jobs";
+import { findJobByTag, type Job } from "@/data/jobs/jobs";
 import type { GaugeJob } from "@/ui/gauges/gauge-frame";
 import { getDb } from "../server";
 

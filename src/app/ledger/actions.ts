@@ -1,8 +1,8 @@
 "use server";
 import { z } from "zod";
 import { discountClassIds } from "@/core/estimate/discounts";
-import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers";
-import { scrapReel } from "@/data/donors";
+import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
+import { scrapReel } from "@/data/parts/donors";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
 

@@ -1,9 +1,9 @@
 import Link from "next/link";
 import { formatMinor } from "@/core/money/money";
-import { findCustomer } from "@/data/customers";
-import { listClosedJobs } from "@/data/jobs";
-import { listJournal } from "@/data/journal";
-import { listReels } from "@/data/reels";
+import { findCustomer } from "@/data/customers/customers";
+import { listReels } from "@/data/customers/reels";
+import { listClosedJobs } from "@/data/jobs/jobs";
+import { listJournal } from "@/data/store/journal";
 import { dateWords, instantWords } from "@/ui/dates";
 import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";

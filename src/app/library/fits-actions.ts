@@ -3,9 +3,9 @@ import { z } from "zod";
 import { idFor } from "@/core/anatomy/draft";
 import { grades, interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
+import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet, saveKit } from "@/data/catalogue/interchange";
 import { findPartByNumber } from "@/data/catalogue/part-types";
-import { type Context, Refusal } from "@/data/context";
-import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet, saveKit } from "@/data/interchange";
+import { type Context, Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";
 

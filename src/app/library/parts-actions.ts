@@ -5,7 +5,7 @@ import { kindWords, type PartKind, shapeSchema, sizeLabel, sizeWords } from "@/c
 import { partTypeSchema } from "@/core/anatomy/types";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
 import { addPartType, isPartKnown, retirePart, setPartFacts } from "@/data/catalogue/part-types";
-import { Refusal } from "@/data/context";
+import { Refusal } from "@/data/store/context";
 import { readPartsCsv } from "@/formats/parts-csv";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../server";

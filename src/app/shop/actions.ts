@@ -3,10 +3,10 @@ import { nanoid } from "nanoid";
 import { cookies } from "next/headers";
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import { Refusal } from "@/data/context";
-import { writeJournal } from "@/data/journal";
-import { addPerson, findPerson } from "@/data/people";
-import { saveShopSettings, shopSettingsSchema } from "@/data/settings";
+import { addPerson, findPerson } from "@/data/shop/people";
+import { saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
+import { Refusal } from "@/data/store/context";
+import { writeJournal } from "@/data/store/journal";
 import { type Press, personCookie } from "@/ui/act/press";
 import { defineAction } from "../server";
 

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { instruments } from "@/core/proving/read-trace";
-import { listPeople } from "@/data/people";
-import { getShopSettings } from "@/data/settings";
+import { listPeople } from "@/data/shop/people";
+import { getShopSettings } from "@/data/shop/settings";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { PersonForm } from "@/ui/shop/person-form";
 import { ShopForm } from "@/ui/shop/shop-form";

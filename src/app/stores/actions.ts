@@ -1,10 +1,10 @@
 "use server";
 import { z } from "zod";
 import { findPartByNumber } from "@/data/catalogue/part-types";
-import { type Context, Refusal } from "@/data/context";
-import { placeOrder, receive, sendWaitingOrders, withdrawNeed } from "@/data/orders";
+import { countBin, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
-import { countBin, removeBin, setBin } from "@/data/stock";
+import { type Context, Refusal } from "@/data/store/context";
+import { placeOrder, receive, sendWaitingOrders, withdrawNeed } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../server";

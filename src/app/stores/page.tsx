@@ -1,6 +1,6 @@
-import { listNeeds, listOrders } from "@/data/orders";
 import { listOffers } from "@/data/parts/suppliers";
-import { getShopSettings } from "@/data/settings";
+import { getShopSettings } from "@/data/shop/settings";
+import { listNeeds, listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
 import { getDb } from "../server";

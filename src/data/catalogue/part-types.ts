@@ -1,8 +1,8 @@
 import { type PartType, partTypeSchema } from "@/core/anatomy/types";
-import { type Context, Refusal } from "../context";
-import type { Db } from "../database";
-import { indexForFind } from "../find";
-import { writeJournal } from "../journal";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { indexForFind } from "@/data/store/find";
+import { writeJournal } from "@/data/store/journal";
 
 export interface PartTypeRow {
   id: string;

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { openWorkshop, refusal } from "#tests/data/workshop";
+import { openWorkshop, refusal } from "#tests/workshop";
+import { changeCustomer, findCustomer, listCustomers, retireCustomer } from "@/data/customers/customers";
+import { addNeed, listNeeds, placeOrder } from "@/data/stores/orders";
 import { findPartCard, listPartTypes, retirePart, setPartFacts } from "../catalogue/part-types";
-import { changeCustomer, findCustomer, listCustomers, retireCustomer } from "../customers";
-import { addNeed, listNeeds, placeOrder } from "../orders";
-import { findStock, removeBin, setBin } from "../stock";
+import { findStock, removeBin, setBin } from "./stock";
 import { addSupplier, changeSupplier, listOffers, listSuppliers, removeOffer, retireSupplier, setOffer } from "./suppliers";
 
 describe("the book of suppliers", () => {

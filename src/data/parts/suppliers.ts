@@ -1,7 +1,7 @@
 import { idFor } from "@/core/anatomy/draft";
-import { type Context, Refusal } from "../context";
-import type { Db } from "../database";
-import { writeJournal } from "../journal";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
 
 export interface Supplier {
   readonly id: string;

@@ -2,8 +2,8 @@ import { findBySize } from "@/core/anatomy/find-by-size";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { looksLikeTag } from "@/core/tags/tag";
 import { listPartTypes } from "@/data/catalogue/part-types";
-import { type FindHit, findAnything } from "@/data/find";
-import { findJobByTag } from "@/data/jobs";
+import { findJobByTag } from "@/data/jobs/jobs";
+import { type FindHit, findAnything } from "@/data/store/find";
 import { getDb } from "../../server";
 
 /** What the finder shows for the letters typed so far. A whole wrong tag says so instead of finding nothing. */

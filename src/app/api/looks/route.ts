@@ -1,6 +1,6 @@
-import { exactNextTests } from "@/data/diagnosis";
-import { findJob } from "@/data/jobs";
-import { knowledgeOf } from "@/data/knowledge";
+import { exactNextTests } from "@/data/diagnosis/diagnosis";
+import { knowledgeOf } from "@/data/diagnosis/knowledge";
+import { findJob } from "@/data/jobs/jobs";
 import { shownLooks } from "../../bench/[tag]/shown-looks";
 import { getDb } from "../../server";
 

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { type Context, Refusal } from "@/data/context";
-import { pictureJob } from "@/data/jobs";
-import { pictureLoosePart } from "@/data/loose-parts";
-import { keepPhoto, photoLimits, washPhoto } from "@/data/photos";
-import { pictureWell } from "@/data/tray";
+import { pictureLoosePart } from "@/data/bench/loose-parts";
+import { pictureWell } from "@/data/bench/tray";
+import { pictureJob } from "@/data/jobs/jobs";
+import { type Context, Refusal } from "@/data/store/context";
+import { keepPhoto, photoLimits, washPhoto } from "@/data/store/photos";
 import { currentPerson, getDb, logged } from "../../server";
 
 const placeSchema = z.object({

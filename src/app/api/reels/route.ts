@@ -1,8 +1,8 @@
-import { listFindings } from "@/data/findings";
-import { glanceAtReel } from "@/data/glance";
-import { listJobsOfReel } from "@/data/jobs";
-import { faultOf } from "@/data/knowledge";
-import { findReelBySerial } from "@/data/reels";
+import { findReelBySerial } from "@/data/customers/reels";
+import { listFindings } from "@/data/diagnosis/faults";
+import { faultOf } from "@/data/diagnosis/knowledge";
+import { listJobsOfReel } from "@/data/jobs/jobs";
+import { glanceAtReel } from "@/data/ledger/glance";
 import { dateWords } from "@/ui/dates";
 import { getDb, today } from "../../server";
 

@@ -1,5 +1,5 @@
 import { cleanMethods } from "@/core/cleaning/methods";
-import { listSoaks } from "@/data/cleaning";
+import { listSoaks } from "@/data/bench/cleaning";
 import { getDb } from "../../server";
 
 /** The baths that run, for the bell on every page. */

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { cleanMethodIds } from "@/core/cleaning/methods";
-import { beginSoak, cancelSoak, cleanAgain, cleanedByHand, countBack } from "@/data/cleaning";
+import { beginSoak, cancelSoak, cleanAgain, cleanedByHand, countBack } from "@/data/bench/cleaning";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
 

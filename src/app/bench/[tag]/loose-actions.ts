@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
-import { makeSchematic, nameLoosePart, putLooseBack, takeLoosePart } from "@/data/loose-parts";
+import { makeSchematic, nameLoosePart, putLooseBack, takeLoosePart } from "@/data/bench/loose-parts";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
 

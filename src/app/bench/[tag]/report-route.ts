@@ -1,6 +1,6 @@
 import type { Report } from "@/core/report/report";
-import { findJobByTag, type Job } from "@/data/jobs";
-import { getReport } from "@/data/report";
+import { getReport } from "@/data/hand-back/report";
+import { findJobByTag, type Job } from "@/data/jobs/jobs";
 import { getDb } from "../../server";
 import { reportDates } from "../report-dates";
 

@@ -4,8 +4,8 @@ import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
 import { dragWishes } from "@/core/intake/lists";
 import { waters } from "@/core/intervals/next-service";
 import { parseMinor } from "@/core/money/money";
-import { Refusal } from "@/data/context";
-import { openLot } from "@/data/lots";
+import { openLot } from "@/data/counter/lots";
+import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../../server";
 

@@ -1,7 +1,7 @@
 import { DateTime } from "luxon";
-import { listCustomers } from "@/data/customers";
-import { listModels } from "@/data/models";
-import { getShopSettings } from "@/data/settings";
+import { listModels } from "@/data/catalogue/models";
+import { listCustomers } from "@/data/customers/customers";
+import { getShopSettings } from "@/data/shop/settings";
 import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
 import { getDb, today } from "../../server";
 import { takeLotIn } from "./actions";

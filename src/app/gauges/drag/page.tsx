@@ -1,4 +1,4 @@
-import { dragOfReel } from "@/data/gauges";
+import { dragOfReel } from "@/data/gauges/gauges";
 import { DragSheet } from "@/ui/gauges/drag-sheet";
 import { getDb } from "../../server";
 import { keepWithJob } from "../actions";

@@ -1,4 +1,4 @@
-import { dragOfReel, seatsOfKind } from "@/data/gauges";
+import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
 import { LineSheet } from "@/ui/gauges/small-gauges";
 import { getDb } from "../../server";
 import { keepWithJob } from "../actions";

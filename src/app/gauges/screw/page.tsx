@@ -1,4 +1,4 @@
-import { listCatalogue, seatsOfKind } from "@/data/gauges";
+import { listCatalogue, seatsOfKind } from "@/data/gauges/gauges";
 import { ScrewSheet } from "@/ui/gauges/small-gauges";
 import { getDb } from "../../server";
 import { keepWithJob } from "../actions";

@@ -1,4 +1,4 @@
-import { dragOfReel } from "@/data/gauges";
+import { dragOfReel } from "@/data/gauges/gauges";
 import { WashersSheet } from "@/ui/gauges/washers-sheet";
 import { getDb } from "../../server";
 import { keepWithJob } from "../actions";

@@ -1,7 +1,7 @@
 import { notFound } from "next/navigation";
 import { familyWords } from "@/core/families/family-ids";
-import type { Db } from "@/data/database";
-import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/models";
+import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
+import type { Db } from "@/data/store/database";
 import type { ModelProps } from "@/ui/library/model-leaf";
 import { getDb } from "../../server";
 

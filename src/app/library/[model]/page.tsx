@@ -1,6 +1,6 @@
-import { findModelPicture } from "@/data/model-pictures";
-import { listSeatWear } from "@/data/seat-wear";
-import { listStock } from "@/data/stock";
+import { findModelPicture } from "@/data/catalogue/model-pictures";
+import { listSeatWear } from "@/data/ledger/seat-wear";
+import { listStock } from "@/data/parts/stock";
 import { ModelSheet } from "@/ui/library/model-sheet";
 import { markPicture, saveModelVersion } from "../actions";
 import { loadModel, type ModelPageProps } from "./model";

@@ -1,4 +1,4 @@
-import { getShopSettings } from "@/data/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { NewPartSheet } from "@/ui/library/new-part-sheet";
 import { getDb } from "../../server";
 import { addNewPart } from "../parts-actions";

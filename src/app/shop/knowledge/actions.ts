@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { shopFaultSchema, shopFindingSchema, strengthIds } from "@/core/diagnosis/knowledge";
-import { addShopFault, addShopFinding, setStrength } from "@/data/knowledge";
+import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
 

@@ -1,5 +1,5 @@
 import { commonKnowledge } from "@/core/diagnosis/knowledge";
-import { knowledgeFaults, knowledgeOf, listStrengths } from "@/data/knowledge";
+import { knowledgeFaults, knowledgeOf, listStrengths } from "@/data/diagnosis/knowledge";
 import { KnowledgeSheet } from "@/ui/shop/knowledge-sheet";
 import { getDb } from "../../server";
 import { learnFault, learnSign, sayStrength } from "./actions";

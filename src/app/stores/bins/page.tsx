@@ -1,7 +1,7 @@
 import { findPartType } from "@/data/catalogue/part-types";
-import { listDonorPieces } from "@/data/donors";
-import { getShopSettings } from "@/data/settings";
-import { listStock } from "@/data/stock";
+import { listDonorPieces } from "@/data/parts/donors";
+import { listStock } from "@/data/parts/stock";
+import { getShopSettings } from "@/data/shop/settings";
 import { BinsSheet } from "@/ui/stores/bins-sheet";
 import { getDb } from "../../server";
 import { countStock, giveUpBin, saveBin } from "../actions";

@@ -1,5 +1,5 @@
 import { listSuppliers } from "@/data/parts/suppliers";
-import { getShopSettings } from "@/data/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { SuppliersSheet } from "@/ui/stores/suppliers-sheet";
 import { getDb } from "../../server";
 import { addNewSupplier, retireSupplierCard, saveSupplier } from "../actions";

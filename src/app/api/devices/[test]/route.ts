@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { ComplaintId } from "@/core/intake/lists";
 import { type TestId, testIdSchema } from "@/core/proving/protocol";
 import { instrumentFor } from "@/core/proving/read-trace";
-import { findJob } from "@/data/jobs";
+import { findJob } from "@/data/jobs/jobs";
 import { type PretendedReel, simulatedInstrument } from "@/devices/instruments";
 import { getDb } from "../../../server";
 

@@ -1,4 +1,4 @@
-import { readPhoto } from "@/data/photos";
+import { readPhoto } from "@/data/store/photos";
 import { getDb } from "../../../server";
 
 /** A kept picture by its hash; always the type it was re-encoded to. */

@@ -1,7 +1,7 @@
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { schoolInForce } from "@/core/schools/schools";
-import { buriedBy, getBuild, trapsOf } from "@/data/build";
-import { schoolsOf } from "@/data/ways";
+import { buriedBy, getBuild, trapsOf } from "@/data/bench/build";
+import { schoolsOf } from "@/data/bench/ways";
 import { BuildSheet } from "@/ui/bench/build-sheet";
 import { getDb } from "../../../server";
 import { gateFailed, learnActFromJob, openStepAgain, stepDone, stepSkipped, stepUndone } from "../actions";

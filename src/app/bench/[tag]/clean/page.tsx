@@ -1,5 +1,5 @@
-import { getCleaning, listSoaks } from "@/data/cleaning";
-import { listWells } from "@/data/tray";
+import { getCleaning, listSoaks } from "@/data/bench/cleaning";
+import { listWells } from "@/data/bench/tray";
 import { CleanSheet } from "@/ui/bench/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { getDb } from "../../../server";

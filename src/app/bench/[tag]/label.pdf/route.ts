@@ -1,6 +1,6 @@
 import { broughtWith } from "@/core/intake/lists";
-import { findJobByTag } from "@/data/jobs";
-import { getShopSettings } from "@/data/settings";
+import { findJobByTag } from "@/data/jobs/jobs";
+import { getShopSettings } from "@/data/shop/settings";
 import { labelPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
 import { getDb } from "../../../server";

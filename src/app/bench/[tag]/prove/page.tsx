@@ -1,7 +1,7 @@
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { extraTests } from "@/core/proving/protocol";
-import { recordOfModel } from "@/data/model-record";
-import { listObservations, listSkipped } from "@/data/observations";
+import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { recordOfModel } from "@/data/ledger/model-record";
 import { TestRows } from "@/ui/bench/test-rows";
 import { getDb } from "../../../server";
 import { leaveTestOut, recordTest } from "../actions";

@@ -1,6 +1,6 @@
 import { schoolIds, schoolInForce } from "@/core/schools/schools";
-import { getQuote } from "@/data/quotes";
-import { foreseenOf, schoolsOf } from "@/data/ways";
+import { foreseenOf, schoolsOf } from "@/data/bench/ways";
+import { getQuote } from "@/data/quote/quotes";
 import { QuoteSheet } from "@/ui/bench/quote-sheet";
 import { WaysPanel } from "@/ui/bench/ways-panel";
 import { getDb } from "../../../server";

@@ -1,8 +1,8 @@
 import { jobKinds } from "@/core/intake/job-kinds";
 import { broughtWith, complaints } from "@/core/intake/lists";
 import { asFoundWords } from "@/core/intake/marks";
-import { findJobByTag } from "@/data/jobs";
-import { getShopSettings } from "@/data/settings";
+import { findJobByTag } from "@/data/jobs/jobs";
+import { getShopSettings } from "@/data/shop/settings";
 import { receiptPdf } from "@/formats/receipt-pdf";
 import { dateWords, dayWords } from "@/ui/dates";
 import { getDb } from "../../../server";

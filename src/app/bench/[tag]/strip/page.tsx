@@ -1,8 +1,8 @@
 import { schoolInForce } from "@/core/schools/schools";
-import { listLooseParts } from "@/data/loose-parts";
-import { getQuote } from "@/data/quotes";
-import { expectedNext, listWells, nextPull } from "@/data/tray";
-import { listInPlace, schoolsOf, stripPlanOf } from "@/data/ways";
+import { listLooseParts } from "@/data/bench/loose-parts";
+import { expectedNext, listWells, nextPull } from "@/data/bench/tray";
+import { listInPlace, schoolsOf, stripPlanOf } from "@/data/bench/ways";
+import { getQuote } from "@/data/quote/quotes";
 import { LooseTraySheet } from "@/ui/bench/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/tray-sheet";
 import { getDb } from "../../../server";

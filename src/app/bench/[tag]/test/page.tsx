@@ -1,10 +1,10 @@
 import { protocolOfJob, stationAfter } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
 import { extraTests } from "@/core/proving/protocol";
-import { lastVisitOf } from "@/data/diagnosis";
-import { listJobPhotos } from "@/data/jobs";
-import { recordOfModel } from "@/data/model-record";
-import { listObservations, listSkipped } from "@/data/observations";
+import { lastVisitOf } from "@/data/diagnosis/diagnosis";
+import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { listJobPhotos } from "@/data/jobs/jobs";
+import { recordOfModel } from "@/data/ledger/model-record";
 import { AsItCame } from "@/ui/bench/as-it-came";
 import { LastVisitNote } from "@/ui/bench/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
-import { answerLot } from "@/data/lots";
-import { closeLot } from "@/data/returns";
+import { answerLot } from "@/data/counter/lots";
+import { closeLot } from "@/data/hand-back/returns";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../../server";
 import { handBackSchema } from "../../hand-back.schema";

@@ -1,5 +1,5 @@
 import type { ReelHistory } from "@/core/history/history";
-import { getReelHistory } from "@/data/reel-history";
+import { getReelHistory } from "@/data/ledger/reel-history";
 import { monthsAfter } from "@/ui/dates";
 import { getDb, today } from "../../../server";
 

@@ -1,4 +1,4 @@
-import { listSerialRules } from "@/data/editions";
+import { listSerialRules } from "@/data/catalogue/editions";
 import { EditionsSheet } from "@/ui/library/editions-sheet";
 import { saveMakerRules, saveModelVersion } from "../../actions";
 import { loadModel, type ModelPageProps } from "../model";

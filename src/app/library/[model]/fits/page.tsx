@@ -1,9 +1,9 @@
 import type { PartType } from "@/core/anatomy/types";
 import { kitFaults } from "@/core/interchange/kit";
+import { listFits, listInterchangeSets, listKits } from "@/data/catalogue/interchange";
+import { listModels } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
-import { listFits, listInterchangeSets, listKits } from "@/data/interchange";
-import { listModels } from "@/data/models";
-import { findStock } from "@/data/stock";
+import { findStock } from "@/data/parts/stock";
 import { FitsSheet } from "@/ui/library/fits-sheet";
 import { removeSharedSet, saveModelKit, saveSharedSet } from "../../fits-actions";
 import { loadModel, type ModelPageProps } from "../model";

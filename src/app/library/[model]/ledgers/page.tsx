@@ -1,4 +1,4 @@
-import { listStock } from "@/data/stock";
+import { listStock } from "@/data/parts/stock";
 import { LedgersSheet } from "@/ui/library/ledgers-sheet";
 import { saveModelVersion } from "../../actions";
 import { loadModel, type ModelPageProps } from "../model";

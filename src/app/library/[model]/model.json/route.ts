@@ -1,4 +1,4 @@
-import { findModel, getCurrentModelVersion } from "@/data/models";
+import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { writeModelJson } from "@/formats/model-json";
 import { getDb } from "../../../server";
 

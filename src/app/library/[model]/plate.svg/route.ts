@@ -1,5 +1,5 @@
 import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
-import { findModel, getCurrentModelVersion } from "@/data/models";
+import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { plateSvg } from "@/formats/plate-svg";
 import { getDb } from "../../../server";
 

@@ -1,5 +1,5 @@
 import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
-import { findModel, getCurrentModelVersion } from "@/data/models";
+import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { platesPdf } from "@/formats/plates-pdf";
 import { getDb } from "../../../server";
 

@@ -1,5 +1,5 @@
-import { listLearnedMinutes } from "@/data/playbook";
-import { usualStationMinutes } from "@/data/station-time";
+import { listLearnedMinutes } from "@/data/bench/playbook";
+import { usualStationMinutes } from "@/data/jobs/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
 import { putLearnedMinutesIn, saveModelVersion } from "../../actions";
 import { loadModel, type ModelPageProps } from "../model";

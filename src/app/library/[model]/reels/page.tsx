@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { listReelsOfModel } from "@/data/editions";
+import { listReelsOfModel } from "@/data/catalogue/editions";
 import { dayWords } from "@/ui/dates";
 import { ModelPages } from "@/ui/library/model-pages";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";

@@ -1,6 +1,6 @@
-import { type Context, Refusal } from "@/data/context";
-import { setModelPicture } from "@/data/model-pictures";
-import { keepPhoto, photoLimits, washSchematic } from "@/data/photos";
+import { setModelPicture } from "@/data/catalogue/model-pictures";
+import { type Context, Refusal } from "@/data/store/context";
+import { keepPhoto, photoLimits, washSchematic } from "@/data/store/photos";
 import { currentPerson, getDb, logged } from "../../../../server";
 
 const refused = (status: number, message: string) => Response.json({ message }, { status });

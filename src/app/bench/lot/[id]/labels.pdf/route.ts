@@ -1,7 +1,7 @@
 import { broughtWith } from "@/core/intake/lists";
-import { listJobsOfLot } from "@/data/jobs";
-import { findLot } from "@/data/lots";
-import { getShopSettings } from "@/data/settings";
+import { findLot } from "@/data/counter/lots";
+import { listJobsOfLot } from "@/data/jobs/jobs";
+import { getShopSettings } from "@/data/shop/settings";
 import { labelSheetPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
 import { getDb } from "../../../../server";

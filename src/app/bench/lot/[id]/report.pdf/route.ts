@@ -1,4 +1,4 @@
-import { getLotReport } from "@/data/lot-report";
+import { getLotReport } from "@/data/hand-back/lot-report";
 import { lotReportPdf } from "@/formats/lot-report-pdf";
 import { dateWords } from "@/ui/dates";
 import { getDb } from "../../../../server";

@@ -1,0 +1,316 @@
+import type { Operation, Position } from "@/core/anatomy/types";
+import { protocolOfJob, stationsOf } from "@/core/intake/job-kinds";
+import { type BeforeBuried, beforeBuried, type SeatState } from "@/core/teardown/before-buried";
+import { buildOrder } from "@/core/teardown/build-order";
+import { leftOver, missingBefore } from "@/core/teardown/left-over";
+import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
+import { wantsNew } from "@/core/teardown/verdicts";
+import type { ModelVersion } from "@/data/catalogue/models";
+import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { listWells, type Well } from "./tray";
+
+export type StepState = "waiting" | "done" | "failed" | "skipped";
+
+export interface Step {
+  readonly operation: Operation;
+  readonly position: Position | null;
+  readonly needs: readonly string[];
+  readonly state: StepState;
+  readonly note: string;
+  readonly well: Well | null;
+}
+
+export interface Build {
+  readonly steps: readonly Step[];
+  /** Where the hands are: the first step neither done nor skipped; null when all are. */
+  readonly current: Step | null;
+  readonly failedGate: Step | null;
+  readonly conflict: string | null;
+  /** Parts that go in the other way round than the reverse of their removal, and whether no order has fewer. */
+  readonly inversions: number;
+  readonly proven: boolean;
+}
+
+/** The rebuild of a job: the computed order with what was done of it. */
+export function getBuild(
+  db: Db,
+  job: Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">,
+  version: ModelVersion = machineOf(db, job),
+): Build {
+  const wells = listWells(db, job.id);
+  const order = buildOrder(
+    version.anatomy,
+    wells.map((well) => well.positionId),
+  );
+  if (!order.ok) return { steps: [], current: null, failedGate: null, conflict: order.message, inversions: 0, proven: true };
+  const rows = new Map(
+    (
+      db.prepare("SELECT operation_id, state, note FROM build_step WHERE job_id = ?").all(job.id) as {
+        operation_id: string;
+        state: StepState;
+        note: string;
+      }[]
+    ).map((row) => [row.operation_id, row]),
+  );
+  const wellOf = new Map(wells.map((well) => [well.positionId, well]));
+  const steps = order.value.steps.map((step) => ({
+    ...step,
+    state: rows.get(step.operation.id)?.state ?? ("waiting" as const),
+    note: rows.get(step.operation.id)?.note ?? "",
+    well: step.position ? (wellOf.get(step.position.id) ?? null) : null,
+  }));
+  const failedGate = steps.find((step) => step.state === "failed") ?? null;
+  return {
+    steps,
+    failedGate,
+    current: failedGate ?? steps.find((step) => step.state === "waiting") ?? null,
+    conflict: null,
+    inversions: order.value.inversions,
+    proven: order.value.proven,
+  };
+}
+
+function writeStep(ctx: Context, jobId: number, operationId: string, state: StepState, note: string): void {
+  ctx.db
+    .prepare(
+      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id) VALUES (?, ?, ?, ?, ?, ?)
+       ON CONFLICT (job_id, operation_id) DO UPDATE SET state = excluded.state, note = excluded.note, at = excluded.at, person_id = excluded.person_id`,
+    )
+    .run(jobId, operationId, state, note, ctx.now, ctx.person.id);
+}
+
+function getStep(build: Build, operationId: string): Step {
+  const step = build.steps.find((candidate) => candidate.operation.id === operationId);
+  if (!step) throw new Refusal("no-step", "This step is not part of the build any more. Reload the page.");
+  return step;
+}
+
+/** What a step would cover of bearings, tension washers and drag stack, looked over before it does; null where it covers nothing of the kind. */
+export function buriedBy(build: Build, version: ModelVersion, step: Step): BeforeBuried | null {
+  if (step.operation.kind !== "place" || !step.position) return null;
+  const states = new Map(
+    build.steps.flatMap((one): [string, SeatState][] =>
+      one.operation.kind === "place" && one.position && one.well
+        ? [
+            [
+              one.position.id,
+              {
+                seated: one.state === "done",
+                verdict: one.well.verdict,
+                renewed: one.well.renewed,
+                orientation: one.well.orientation,
+                foundCount: one.well.foundCount,
+                leftOut: one.well.leftOutReason !== null,
+              },
+            ],
+          ]
+        : [],
+    ),
+  );
+  return beforeBuried(version.anatomy, version.partTypes, step.position.id, states);
+}
+
+/**
+ * Does one step. Stops when a gate has failed and not been passed since, when the new part is not here yet or lies in a bath, when something
+ * that belongs underneath still lies in the tray, and when it would bury something that is wrong; the last goes on with a reason.
+ */
+export function doStep(ctx: Context, jobId: number, operationId: string, reason = ""): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const version = machineOf(ctx.db, job);
+  const build = getBuild(ctx.db, job, version);
+  const step = getStep(build, operationId);
+  if (step.state === "done") throw new Refusal("done", `"${step.operation.words}" is done already.`);
+  if (build.failedGate && build.failedGate.operation.id !== operationId)
+    throw new Refusal(
+      "gate",
+      `A gate did not pass: ${build.failedGate.operation.words}. Put that right and pass it before anything else goes on.`,
+    );
+  if (step.operation.kind === "place" && step.well && wantsNew(step.well.verdict) && !step.well.renewed)
+    throw new Refusal(
+      "waits-for-part",
+      `The new ${step.position?.name} is not here yet. Fit one at Parts, or change its verdict at Strip.`,
+      null,
+      { to: "station", tag: job.tag, station: "parts" },
+    );
+  if (step.operation.kind === "place" && step.well && step.well.soakId !== null)
+    throw new Refusal("in-bath", `${step.position?.name} is still in its bath. Take it out and count it back at Clean.`, null, {
+      to: "station",
+      tag: job.tag,
+      station: "clean",
+    });
+  const settled = new Set(build.steps.filter((s) => s.state === "done" || s.state === "skipped").map((s) => s.operation.id));
+  const missing = missingBefore(step.needs, settled);
+  if (missing.length) {
+    const first = getStep(build, missing[0]!);
+    throw new Refusal(
+      "missing-before",
+      `First: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. It goes in before this one and cannot be reached afterwards.`,
+    );
+  }
+  const faults = buriedBy(build, version, step)?.faults ?? [];
+  if (faults.length && !reason)
+    throw new Refusal(
+      "buries",
+      `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why it is closed so.`,
+      "reason",
+    );
+  writeStep(ctx, jobId, operationId, "done", faults.length ? reason : "");
+  writeJournal(
+    ctx,
+    step.operation.kind === "gate" ? "gate-passed" : "step-done",
+    { jobId, reelId: job.reel.id },
+    { operation: operationId, ...(faults.length ? { closedOver: faults.length, reason } : {}) },
+  );
+  advanceStation(ctx, job, "build");
+}
+
+/** A gate that did not pass: it stops the build until it does. */
+export function failGate(ctx: Context, jobId: number, operationId: string, note: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const step = getStep(getBuild(ctx.db, job), operationId);
+  if (step.operation.kind !== "gate") throw new Refusal("no-gate", "Only a gate can fail; undo the step instead.");
+  writeStep(ctx, jobId, operationId, "failed", note);
+  writeJournal(ctx, "gate-failed", { jobId, reelId: job.reel.id }, { operation: operationId });
+  advanceStation(ctx, job, "build");
+}
+
+/** Goes on without this part for now. It stays in the tray, and the tray must be empty before the reel is handed back. */
+export function skipStep(ctx: Context, jobId: number, operationId: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const step = getStep(getBuild(ctx.db, job), operationId);
+  if (step.operation.kind === "gate") throw new Refusal("gate", "A gate is not skipped: it passes or it fails.");
+  if (step.state === "done") throw new Refusal("done", "This step is done. Undo it instead.");
+  writeStep(ctx, jobId, operationId, "skipped", "");
+  writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId });
+}
+
+/** Takes a step back to waiting; the journal keeps both. */
+export function undoStep(ctx: Context, jobId: number, operationId: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, operationId);
+  if (!changes) throw new Refusal("not-done", "There is nothing to undo on this step.");
+  writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: operationId });
+}
+
+/** Every step done that stands on another one, itself among them: what comes apart when it is opened again. */
+function standsOn(build: Build, operationId: string): string[] {
+  const open = new Set([operationId]);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const step of build.steps)
+      if (!open.has(step.operation.id) && step.needs.some((id) => open.has(id))) {
+        open.add(step.operation.id);
+        grown = true;
+      }
+  }
+  return build.steps.filter((step) => step.state !== "waiting" && open.has(step.operation.id)).map((step) => step.operation.id);
+}
+
+/**
+ * Opens the build again down to a step that was done: it and everything that stands on it wait once more.
+ * @param gateId the gate that failed by it; it is remembered for the next time this gate fails.
+ * @returns how many steps wait again.
+ */
+export function openAgain(ctx: Context, jobId: number, operationId: string, gateId: string | null): { steps: number } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const build = getBuild(db, job);
+  if (getStep(build, operationId).state === "waiting") throw new Refusal("not-done", "This step is open already.");
+  const open = new Set(standsOn(build, operationId));
+  // The gate is to be passed again once it is mended.
+  if (gateId !== null && build.failedGate?.operation.id === gateId) open.add(gateId);
+  for (const id of open) {
+    db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
+    writeJournal(
+      ctx,
+      "step-undone",
+      { jobId, reelId: job.reel.id },
+      { operation: id, ...(id === operationId && gateId ? { gate: gateId } : {}) },
+    );
+  }
+  return { steps: open.size };
+}
+
+/** Where to look for a gate that failed, with what this model's gate was failed by before at this bench. */
+export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): LikelyTrap[] {
+  const rows = db
+    .prepare(
+      `SELECT json_extract(journal.detail, '$.operation') AS operation, count(*) AS times
+       FROM journal JOIN job ON job.id = journal.job_id JOIN model_version ON model_version.id = job.model_version_id
+       WHERE journal.action = 'step-undone' AND json_extract(journal.detail, '$.gate') = ? AND model_version.model_id = ? GROUP BY operation`,
+    )
+    .all(gate.operation.id, modelId) as { operation: string; times: number }[];
+  const seatOf = new Map(build.steps.flatMap((step) => (step.position ? [[step.operation.id, step.position.id] as const] : [])));
+  const caused = new Map(rows.flatMap(({ operation, times }) => (seatOf.has(operation) ? [[seatOf.get(operation)!, times] as const] : [])));
+  return likelyTraps(
+    build.steps.map(({ operation, position, state }) => ({ operation, position, done: state === "done" })),
+    gate.operation.id,
+    caused,
+  );
+}
+
+export interface ClosingBlock {
+  readonly code: "left-over" | "gate" | "step" | "brought" | "tests";
+  readonly message: string;
+  readonly positionId?: string;
+}
+
+/** What a light service or a purchase check still owes: its tests, and for a service none of them bad in the end. */
+function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
+  const phase = job.kind === "purchase-check" ? "before" : "after";
+  const made = new Map(
+    listObservations(db, job.id)
+      .filter((observation) => observation.phase === phase)
+      .map((observation) => [observation.testId, observation.verdict]),
+  );
+  const skipped = new Map(
+    listSkipped(db, job.id)
+      .filter((skip) => skip.phase === phase)
+      .map((skip) => [skip.testId, skip.reason]),
+  );
+  return protocolOfJob(version.model.family, job.kind).flatMap(({ id, name }): ClosingBlock[] => {
+    const verdict = made.get(id);
+    const skip = skipped.get(id);
+    if (verdict === undefined && skip !== undefined)
+      return skip
+        ? []
+        : [{ code: "tests", message: `${name} was left out: say why, beside it at ${phase === "before" ? "Test" : "Prove"}.` }];
+    if (verdict === undefined) return [{ code: "tests", message: `Not tested: ${name}` }];
+    if (phase === "after" && verdict === "bad")
+      return [{ code: "tests", message: `${name} is still bad: make it a repair at Test, or mend it and test again.` }];
+    return [];
+  });
+}
+
+/** Everything that keeps a reel from going home, in the order a bench would clear it. Empty means it may close. */
+export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
+  const version = machineOf(db, job);
+  const names = new Map(version.anatomy.positions.map((position) => [position.id, position.name]));
+  const blocks: ClosingBlock[] = [];
+  const wells = listWells(db, job.id).map((well) => ({ ...well, name: names.get(well.positionId) ?? well.positionId }));
+  for (const well of leftOver(wells))
+    blocks.push({
+      code: "left-over",
+      positionId: well.positionId,
+      message: `Well ${well.well} is not empty: ${well.name}. Fit it at Build, or say why it stays out.`,
+    });
+  // A reel nobody opened has nothing to build; its tests are what is asked of it.
+  if (!wells.length && job.declinedReason !== null) return blocks;
+  if (!wells.length && !stationsOf(job.kind).includes("build")) return [...blocks, ...testBlocks(db, job, version)];
+  const leftOut = new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId));
+  for (const step of getBuild(db, job, version).steps) {
+    if (step.operation.kind === "place" || step.state === "done") continue;
+    if (step.position && leftOut.has(step.position.id)) continue;
+    blocks.push(
+      step.operation.kind === "gate"
+        ? { code: "gate", message: `Gate not passed: ${step.operation.words}` }
+        : { code: "step", message: `Not done: ${step.operation.words}` },
+    );
+  }
+  return blocks;
+}

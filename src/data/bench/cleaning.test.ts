@@ -1,0 +1,184 @@
+import { describe, expect, it } from "vitest";
+import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { findJob } from "@/data/jobs/jobs";
+import { setBin } from "@/data/parts/stock";
+import { getQuote } from "@/data/quote/quotes";
+import { listNeeds } from "@/data/stores/orders";
+import { doStep } from "./build";
+import { beginSoak, cancelSoak, cleanAgain, cleanedByHand, countBack, getCleaning, listSoaks } from "./cleaning";
+import { expectedNext, listWells, nextPull, noteWell, putBackLast, serveInPlace, takePart, takeParts } from "./tray";
+import { listInPlace, setWay, stripPlanOf } from "./ways";
+
+const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
+const strip = (shop: Workshop, id: number) => takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+const bath = (change: Partial<Parameters<typeof beginSoak>[2]> = {}) => ({
+  method: "degreaser" as const,
+  minutes: 20,
+  intoSoakId: null,
+  mark: "",
+  ...change,
+});
+const later = (shop: Workshop, minutes: number) => ({
+  ...shop.ctx,
+  now: new Date(Date.parse(shop.ctx.now) + minutes * 60_000).toISOString(),
+});
+const group = (shop: Workshop, id: number, method: string) =>
+  getCleaning(shop.db, job(shop, id)).groups.find((one) => one.method === method)!;
+
+describe("a tray through its baths", () => {
+  it("plans every part of the tray by its method, once", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    const { groups, plan } = getCleaning(shop.db, job(shop, id));
+    expect(groups.flatMap(({ positionIds }) => positionIds).sort()).toEqual(
+      listWells(shop.db, id)
+        .map(({ positionId }) => positionId)
+        .sort(),
+    );
+    expect(plan.doneMinute).toBeLessThan(plan.oneByOneMinutes);
+  });
+
+  it("counts back into the wells; what is missing is foreseen, wanted, and not fitted", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    setBin(shop.ctx, getQuoteType(shop, "yoke-spring-front"), "A1", 0, 0);
+    const { soakId } = beginSoak(shop.ctx, id, bath());
+    expect(listWells(shop.db, id).find(({ positionId }) => positionId === "main-gear")!.soakId).toBe(soakId);
+    expect(refusal(() => doStep(shop.ctx, id, "place-main-gear")).code).toBe("in-bath");
+    expect(refusal(() => countBack(shop.ctx, id, soakId, ["spool"])).code).toBe("not-in-bath");
+    const { words } = countBack(later(shop, 21), id, soakId, ["yoke-spring-front"]);
+    expect(words).toMatch(/Yoke spring, front: .*needs at Stores/);
+    const lost = listWells(shop.db, id).find(({ positionId }) => positionId === "yoke-spring-front")!;
+    expect(lost).toMatchObject({ verdict: "missing", note: "lost in the bath", cleanedAt: null, soakId: null });
+    expect(listNeeds(shop.db, { states: ["open"], jobId: id }).map(({ positionId }) => positionId)).toEqual(["yoke-spring-front"]);
+    expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toContain("yoke-spring-front");
+    expect(refusal(() => doStep(shop.ctx, id, "place-yoke-spring-front")).code).toBe("waits-for-part");
+    expect(listSoaks(shop.db)).toEqual([]);
+    expect(refusal(() => countBack(shop.ctx, id, soakId, [])).code).toBe("counted");
+  });
+
+  it("puts nothing into a bath twice, and what does not belong there not at all", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    beginSoak(shop.ctx, id, bath());
+    expect(refusal(() => beginSoak(shop.ctx, id, bath())).code).toBe("nothing");
+    expect(refusal(() => beginSoak(shop.ctx, id, bath({ method: "wipe" }))).code).toBe("no-bath");
+    expect(refusal(() => cleanedByHand(shop.ctx, id, "degreaser")).code).toBe("bath");
+    const few = shop.open();
+    takeParts(shop.ctx, few, expectedNext(shop.db, job(shop, few)).slice(0, 1));
+    beginSoak(shop.ctx, few, bath());
+    expect(refusal(() => putBackLast(shop.ctx, few)).code).toBe("in-bath");
+  });
+
+  it("lets two reels share a basket: like ones only when marked, and empties it when both are counted", () => {
+    const shop = openWorkshop();
+    const [a, b] = [shop.open(), shop.open()];
+    strip(shop, a);
+    strip(shop, b);
+    const { soakId } = beginSoak(shop.ctx, a, bath());
+    const like = refusal(() => beginSoak(shop.ctx, b, bath({ intoSoakId: soakId })));
+    expect([like.code, like.field]).toEqual(["like-reels", "mark"]);
+    beginSoak(later(shop, 5), b, bath({ intoSoakId: soakId, mark: "red thread" }));
+    const [soak] = listSoaks(shop.db);
+    expect(soak!.jobs.map(({ tag, mark }) => [tag, mark])).toEqual([
+      [job(shop, a).tag, ""],
+      [job(shop, b).tag, "red thread"],
+    ]);
+    // The last in sets when it is up.
+    expect(soak!.dueAt).toBe(later(shop, 25).now);
+    countBack(later(shop, 25), a, soakId, []);
+    expect(listSoaks(shop.db)).toHaveLength(1);
+    countBack(later(shop, 26), b, soakId, []);
+    expect(listSoaks(shop.db)).toHaveLength(0);
+  });
+
+  it("takes a bath back as it was, and cleans a group again", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    const { soakId } = beginSoak(shop.ctx, id, bath());
+    cancelSoak(shop.ctx, id, soakId);
+    expect(group(shop, id, "degreaser").waiting.length).toBe(group(shop, id, "degreaser").positionIds.length);
+    cleanedByHand(shop.ctx, id, "wipe");
+    expect(group(shop, id, "wipe").clean.length).toBeGreaterThan(0);
+    cleanAgain(shop.ctx, id, "wipe");
+    expect(group(shop, id, "wipe").waiting.length).toBeGreaterThan(0);
+  });
+
+  it("washes or wipes friction washers as the nearest word says", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    expect(group(shop, id, "friction-bath")).toBeUndefined();
+    setWay(shop.ctx, id, "customer", "frictionWashing", "washed");
+    expect(group(shop, id, "friction-bath").positionIds).toContain("friction-low");
+    setWay(shop.ctx, id, "job", "frictionWashing", "wiped");
+    expect(group(shop, id, "friction-bath")).toBeUndefined();
+    setWay(shop.ctx, id, "job", "frictionWashing", null);
+    expect(group(shop, id, "friction-bath")).toBeDefined();
+    expect(refusal(() => setWay(shop.ctx, id, "job", "frictionWashing", "boiled")).code).toBe("no-choice");
+  });
+});
+
+const getQuoteType = (shop: Workshop, positionId: string): string =>
+  shop.db.prepare("SELECT part_type_id FROM position WHERE id = ?").pluck().get(positionId) as string;
+
+describe("taking parts off", () => {
+  it("takes a stack in one pull, in its order, all or none", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    const order = expectedNext(shop.db, job(shop, id));
+    takeParts(shop.ctx, id, order.slice(0, order.indexOf("friction-high")));
+    const pull = nextPull(shop.db, job(shop, id));
+    expect(pull.length).toBeGreaterThan(3);
+    const before = listWells(shop.db, id).length;
+    expect(refusal(() => takeParts(shop.ctx, id, [...pull, order[0]!])).code).toBe("in-tray");
+    // A refusal rolls back at the action's edge; here the work is undone by hand to look on.
+    shop.db.prepare("DELETE FROM tray_well WHERE job_id = ? AND well > ?").run(id, before);
+    takeParts(shop.ctx, id, pull);
+    const wells = listWells(shop.db, id).slice(before);
+    expect(wells.map(({ positionId }) => positionId)).toEqual(pull);
+    expect(new Set(wells.map(({ pulledWith }) => pulledWith))).toEqual(new Set([before + 1]));
+  });
+
+  it("serves in place with a reason, and takes it off after all", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    const [first] = expectedNext(shop.db, job(shop, id));
+    serveInPlace(shop.ctx, id, first!, "pressed in");
+    expect(expectedNext(shop.db, job(shop, id))).not.toContain(first);
+    expect(listInPlace(shop.db, id)).toEqual([{ positionId: first, reason: "pressed in" }]);
+    takePart(shop.ctx, id, first!);
+    expect(listInPlace(shop.db, id)).toEqual([]);
+    expect(refusal(() => serveInPlace(shop.ctx, id, first!, "no")).code).toBe("in-tray");
+  });
+
+  it("opens only what the complaint needs where that is the way", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    setWay(shop.ctx, id, "job", "depth", "complaint");
+    const all = expectedNext(shop.db, job(shop, id)).length;
+    shop.db.prepare("INSERT INTO finding (job_id, fault_id, at) VALUES (?, 'click-tongue-worn', ?)").run(id, shop.ctx.now);
+    const fewer = expectedNext(shop.db, job(shop, id));
+    expect(fewer.length).toBeLessThan(all);
+    expect(fewer).toContain("click-tongue");
+    expect(stripPlanOf(shop.db, job(shop, id)).because).toMatch(/complaint/);
+  });
+
+  it("sends a verdict to Quote and Stores at once, and takes it back", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    const note = (verdict: "replace" | "wrong" | "ok") => noteWell(shop.ctx, id, "star", { verdict, orientation: "", note: "" });
+    expect(note("wrong").words).toMatch(/bin A1/);
+    expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toEqual(["star"]);
+    setBin(shop.ctx, getQuoteType(shop, "star"), "A1", 0, 0);
+    expect(note("replace").words).toMatch(/needs at Stores/);
+    note("ok");
+    expect(getQuote(shop.db, job(shop, id)).parts).toEqual([]);
+    expect(listNeeds(shop.db, { states: ["open"], jobId: id })).toEqual([]);
+  });
+});

@@ -1,0 +1,227 @@
+import { type CleanMethod, cleanMethodOf, cleanMethods, isBath, keepApart } from "@/core/cleaning/methods";
+import { type CleanGroup, type CleanPlan, cleanGroups, planCleaning } from "@/core/cleaning/plan";
+import { schoolInForce } from "@/core/schools/schools";
+import type { ModelVersion } from "@/data/catalogue/models";
+import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { listWells, noteWell, type Well } from "./tray";
+import { schoolsOf, unopenedUnit } from "./ways";
+
+export interface SoakJob {
+  readonly jobId: number;
+  readonly tag: string;
+  readonly modelId: string;
+  readonly mark: string;
+  readonly parts: number;
+}
+
+/** A bath that has not been emptied yet. */
+export interface Soak {
+  readonly id: number;
+  readonly method: CleanMethod;
+  readonly startedAt: string;
+  readonly dueAt: string;
+  readonly jobs: readonly SoakJob[];
+}
+
+/** Baths with something still in them, the first due first. */
+export function listSoaks(db: Db): Soak[] {
+  const soaks = db
+    .prepare("SELECT id, method, minutes, started_at AS startedAt FROM soak WHERE ended_at IS NULL ORDER BY started_at, id")
+    .all() as { id: number; method: CleanMethod; minutes: number; startedAt: string }[];
+  const inIt = db.prepare(
+    `SELECT soak_part.job_id AS jobId, job.tag, model_version.model_id AS modelId, max(soak_part.mark) AS mark, count(*) AS parts
+     FROM soak_part JOIN job ON job.id = soak_part.job_id JOIN model_version ON model_version.id = job.model_version_id
+     WHERE soak_part.soak_id = ? AND soak_part.back IS NULL GROUP BY soak_part.job_id ORDER BY soak_part.job_id`,
+  );
+  return soaks
+    .map(({ id, method, minutes, startedAt }) => ({
+      id,
+      method,
+      startedAt,
+      dueAt: new Date(Date.parse(startedAt) + minutes * 60_000).toISOString(),
+      jobs: inIt.all(id) as SoakJob[],
+    }))
+    .sort((a, b) => (a.dueAt < b.dueAt ? -1 : a.dueAt > b.dueAt ? 1 : a.id - b.id));
+}
+
+export interface TrayGroup extends CleanGroup {
+  /** Parts of the group by where they are now. */
+  readonly waiting: readonly string[];
+  readonly soaking: readonly string[];
+  readonly clean: readonly string[];
+}
+
+export interface Cleaning {
+  readonly groups: readonly TrayGroup[];
+  /** For what is not clean yet. */
+  readonly plan: CleanPlan;
+  readonly apart: ReturnType<typeof keepApart>;
+  readonly soaks: readonly Soak[];
+  readonly methodOf: ReadonlyMap<string, CleanMethod>;
+}
+
+/** A new piece is clean as it comes; what stays out or is gone is not cleaned. */
+const needsCleaning = (well: Well): boolean => !well.renewed && well.leftOutReason === null && well.verdict !== "missing" && !well.refitted;
+
+/** The cleaning of a job: its tray by method, the soonest way through what is left, what must not come together. */
+export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Cleaning {
+  const friction = schoolInForce("frictionWashing", schoolsOf(db, job)).choice;
+  // What stays sealed is not washed.
+  const sealed = unopenedUnit(db, job, version);
+  const wells = listWells(db, job.id).filter((well) => needsCleaning(well) && !sealed.has(well.positionId));
+  const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
+  const methodOf = new Map(
+    wells.flatMap((well) => {
+      const type = version.partTypes.get(seats.get(well.positionId)?.partTypeId ?? "");
+      return type ? [[well.positionId, cleanMethodOf(type, friction)] as const] : [];
+    }),
+  );
+  const wellOf = new Map(wells.map((well) => [well.positionId, well]));
+  const groupsOf = (some: readonly Well[]) =>
+    cleanGroups(some.flatMap(({ positionId }) => (methodOf.has(positionId) ? [{ positionId, method: methodOf.get(positionId)! }] : [])));
+  const groups = groupsOf(wells).map((group): TrayGroup => {
+    const by = (where: (well: Well) => boolean) => group.positionIds.filter((id) => where(wellOf.get(id)!));
+    return {
+      ...group,
+      clean: by((well) => well.cleanedAt !== null),
+      soaking: by((well) => well.soakId !== null),
+      waiting: by((well) => well.cleanedAt === null && well.soakId === null),
+    };
+  });
+  const left = groupsOf(wells.filter((well) => well.cleanedAt === null && well.soakId === null));
+  return {
+    groups,
+    plan: planCleaning(left),
+    apart: keepApart(new Set(groups.map(({ method }) => method))),
+    soaks: listSoaks(db).filter((soak) => soak.jobs.some(({ jobId }) => jobId === job.id)),
+    methodOf,
+  };
+}
+
+const waitingOf = (db: Db, job: Job, method: CleanMethod): readonly string[] =>
+  getCleaning(db, job).groups.find((group) => group.method === method)?.waiting ?? [];
+
+/**
+ * Puts a group into its bath, alone or into one that is running. Parts of like reels share a basket only when this reel's are marked.
+ * @throws Refusal when nothing of the group waits, or two like reels would lie unmarked in one basket.
+ */
+export function beginSoak(
+  ctx: Context,
+  jobId: number,
+  bath: { readonly method: CleanMethod; readonly minutes: number; readonly intoSoakId: number | null; readonly mark: string },
+): { soakId: number } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  if (!isBath(bath.method)) throw new Refusal("no-bath", "This group is cleaned by hand, not in a bath.");
+  const parts = waitingOf(db, job, bath.method);
+  if (!parts.length) throw new Refusal("nothing", "Nothing of this group waits: it is in its bath, or clean already.");
+  let soakId: number;
+  if (bath.intoSoakId === null)
+    soakId = Number(
+      db.prepare("INSERT INTO soak (method, minutes, started_at) VALUES (?, ?, ?)").run(bath.method, bath.minutes, ctx.now).lastInsertRowid,
+    );
+  else {
+    const soak = listSoaks(db).find(({ id }) => id === bath.intoSoakId);
+    if (!soak || soak.method !== bath.method)
+      throw new Refusal("no-soak", "That bath has been emptied. Start one of its own.", "intoSoakId");
+    const modelId = machineOf(db, job).model.id;
+    const like = soak.jobs.find((other) => other.jobId !== jobId && other.modelId === modelId);
+    if (like && (!bath.mark || bath.mark === like.mark))
+      throw new Refusal(
+        "like-reels",
+        `${like.tag} is a like reel: their parts cannot be told apart in one basket. Mark these (a red thread, a lidded sieve), or use a basket of its own.`,
+        "mark",
+      );
+    soakId = soak.id;
+    // The parts that came last set when the bath is up.
+    const until = (Date.parse(ctx.now) - Date.parse(soak.startedAt)) / 60_000 + bath.minutes;
+    db.prepare("UPDATE soak SET minutes = max(minutes, ?) WHERE id = ?").run(until, soakId);
+  }
+  const add = db.prepare("INSERT INTO soak_part (soak_id, job_id, position_id, mark) VALUES (?, ?, ?, ?)");
+  for (const positionId of parts) add.run(soakId, jobId, positionId, bath.mark);
+  writeJournal(ctx, "soak-begun", { jobId, reelId: job.reel.id }, { method: bath.method, parts: parts.length, minutes: bath.minutes });
+  advanceStation(ctx, job, "clean");
+  return { soakId };
+}
+
+/**
+ * Counts a reel's parts back out of a bath into their wells. What is named missing is lost in the bath: it is foreseen and wanted anew.
+ * @returns what was said of each missing part at Quote and Stores.
+ */
+export function countBack(ctx: Context, jobId: number, soakId: number, missing: readonly string[]): { words: string } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const inBath = db
+    .prepare("SELECT position_id FROM soak_part WHERE soak_id = ? AND job_id = ? AND back IS NULL")
+    .pluck()
+    .all(soakId, jobId) as string[];
+  if (!inBath.length) throw new Refusal("counted", "These were counted back already.");
+  const stranger = missing.find((id) => !inBath.includes(id));
+  if (stranger) throw new Refusal("not-in-bath", "One of these was not in this bath. Reload the page.");
+  const names = new Map(machineOf(db, job).anatomy.positions.map((position) => [position.id, position.name]));
+  const said: string[] = [];
+  for (const positionId of inBath) {
+    const lost = missing.includes(positionId);
+    db.prepare("UPDATE soak_part SET back = ? WHERE soak_id = ? AND job_id = ? AND position_id = ?").run(
+      lost ? "missing" : "well",
+      soakId,
+      jobId,
+      positionId,
+    );
+    if (!lost) {
+      db.prepare("UPDATE tray_well SET cleaned_at = ? WHERE job_id = ? AND position_id = ?").run(ctx.now, jobId, positionId);
+      continue;
+    }
+    const well = listWells(db, jobId).find((one) => one.positionId === positionId)!;
+    const note = [well.note, "lost in the bath"].filter(Boolean).join("; ").slice(0, 300);
+    const { words } = noteWell(ctx, jobId, positionId, { verdict: "missing", orientation: well.orientation, note, at: "clean" });
+    said.push(`${names.get(positionId)}: ${words}`);
+  }
+  const left = db.prepare("SELECT count(*) FROM soak_part WHERE soak_id = ? AND back IS NULL").pluck().get(soakId) as number;
+  if (!left) db.prepare("UPDATE soak SET ended_at = ? WHERE id = ?").run(ctx.now, soakId);
+  writeJournal(
+    ctx,
+    "soak-counted",
+    { jobId, reelId: job.reel.id },
+    { soak: soakId, back: inBath.length - missing.length, missing: missing.length },
+  );
+  return { words: said.join("\n") };
+}
+
+/** Takes a reel's parts out of a bath again as dirty as they went in: the undo of a press. */
+export function cancelSoak(ctx: Context, jobId: number, soakId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("DELETE FROM soak_part WHERE soak_id = ? AND job_id = ? AND back IS NULL").run(soakId, jobId);
+  if (!changes) throw new Refusal("counted", "These were counted back already.");
+  ctx.db
+    .prepare("UPDATE soak SET ended_at = ? WHERE id = ? AND NOT EXISTS (SELECT 1 FROM soak_part WHERE soak_id = soak.id AND back IS NULL)")
+    .run(ctx.now, soakId);
+  writeJournal(ctx, "cleaning-undone", { jobId, reelId: job.reel.id }, { soak: soakId });
+}
+
+/** A group done by hand: wiped, swabbed, polished, or left alone on purpose. */
+export function cleanedByHand(ctx: Context, jobId: number, method: CleanMethod): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (isBath(method)) throw new Refusal("bath", `${cleanMethods[method].name}: put it into its bath and count it back.`);
+  const parts = waitingOf(ctx.db, job, method);
+  if (!parts.length) throw new Refusal("nothing", "Nothing of this group waits.");
+  const set = ctx.db.prepare("UPDATE tray_well SET cleaned_at = ? WHERE job_id = ? AND position_id = ?");
+  for (const positionId of parts) set.run(ctx.now, jobId, positionId);
+  writeJournal(ctx, "cleaned-by-hand", { jobId, reelId: job.reel.id }, { method, parts: parts.length });
+  advanceStation(ctx, job, "clean");
+}
+
+/** A group is to be cleaned again. */
+export function cleanAgain(ctx: Context, jobId: number, method: CleanMethod): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const group = getCleaning(db, job).groups.find((one) => one.method === method);
+  if (!group?.clean.length) throw new Refusal("nothing", "Nothing of this group is clean yet.");
+  const set = db.prepare("UPDATE tray_well SET cleaned_at = NULL WHERE job_id = ? AND position_id = ?");
+  for (const positionId of group.clean) set.run(jobId, positionId);
+  writeJournal(ctx, "cleaning-undone", { jobId, reelId: job.reel.id }, { method });
+}

@@ -1,0 +1,120 @@
+import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
+import { kindWords, type PartKind } from "@/core/anatomy/shapes";
+import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
+import { addPartType } from "@/data/catalogue/part-types";
+import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
+import { requireConsent } from "@/data/quote/quotes";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+
+export interface LoosePartRow {
+  readonly well: number;
+  readonly kind: PartKind;
+  readonly name: string;
+  readonly photoHash: string | null;
+}
+
+/** What came off a reel without a schematic, in its order. */
+export const listLooseParts = (db: Db, jobId: number): LoosePartRow[] =>
+  db
+    .prepare("SELECT well, kind, name, photo_hash AS photoHash FROM loose_part WHERE job_id = ? ORDER BY well")
+    .all(jobId) as LoosePartRow[];
+
+/** A model nobody has a schematic of: in the library with no seats yet, so that its reel can be taken in. */
+export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string {
+  const same = ctx.db.prepare("SELECT id FROM model WHERE maker = ? AND name = ?").get(model.maker, model.name) as
+    | { id: string }
+    | undefined;
+  if (same) return same.id;
+  const { next } = ctx.db.prepare("SELECT count(*) + 1 AS next FROM model").get() as { next: number };
+  const id = `unknown-${next}`;
+  addModel(
+    ctx,
+    { id, ...model },
+    {
+      lineRadiusMm: 24,
+      anatomy: {
+        assemblies: [{ id: "as-taken-off", name: "As it came apart", side: "frame" }],
+        positions: [],
+        operations: [],
+        editions: [],
+        gearPairs: [],
+      },
+    },
+  );
+  return id;
+}
+
+const hasSeats = (db: Db, modelVersionId: number): boolean =>
+  db.prepare("SELECT 1 FROM position WHERE model_version_id = ? LIMIT 1").get(modelVersionId) !== undefined;
+
+/** One part off, known by its kind alone: one press. @throws Refusal when the model has a schematic after all. */
+export function takeLoosePart(ctx: Context, jobId: number, kind: PartKind): { well: number } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  requireConsent(db, job);
+  if (hasSeats(db, job.modelVersionId))
+    throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
+  if (!(kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
+  const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM loose_part WHERE job_id = ?").get(jobId) as { next: number };
+  db.prepare("INSERT INTO loose_part (job_id, well, kind, taken_at) VALUES (?, ?, ?, ?)").run(jobId, next, kind, ctx.now);
+  writeJournal(ctx, "loose-part-off", { jobId, reelId: job.reel.id }, { kind, well: next });
+  advanceStation(ctx, job, "strip");
+  return { well: next };
+}
+
+/** Puts the last one back where it was. */
+export function putLooseBack(ctx: Context, jobId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db
+    .prepare("DELETE FROM loose_part WHERE job_id = ? AND well = (SELECT max(well) FROM loose_part WHERE job_id = ?)")
+    .run(jobId, jobId);
+  if (!changes) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
+  writeJournal(ctx, "loose-part-undone", { jobId, reelId: job.reel.id });
+}
+
+export function nameLoosePart(ctx: Context, jobId: number, well: number, name: string): void {
+  getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("UPDATE loose_part SET name = ? WHERE job_id = ? AND well = ?").run(name, jobId, well);
+  if (!changes) throw new Refusal("no-well", "This well is empty.");
+  writeJournal(ctx, "loose-part-named", { jobId }, { well });
+}
+
+export function pictureLoosePart(ctx: Context, jobId: number, well: number, photoHash: string): void {
+  getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("UPDATE loose_part SET photo_hash = ? WHERE job_id = ? AND well = ?").run(photoHash, jobId, well);
+  if (!changes) throw new Refusal("no-well", "This well is empty.");
+  writeJournal(ctx, "picture-taken", { jobId }, { well, photo: photoHash });
+}
+
+/**
+ * The teardown becomes the model's schematic in one act: a new version with a guessed seat for every part, and the tray of this job is the
+ * tray of those seats. The job moves to the new version; that is allowed only from one without seats, on which nothing can depend.
+ */
+export function makeSchematic(ctx: Context, jobId: number): { modelId: string } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const version = getModelVersion(db, job.modelVersionId);
+  if (version.anatomy.positions.length) throw new Refusal("has-schematic", "This model has a schematic already.");
+  const parts = listLooseParts(db, jobId);
+  if (!parts.length) throw new Refusal("empty", "Nothing was taken off yet: there is nothing to make a schematic of.");
+  const { anatomy, partTypes } = guessAnatomy(parts, `u${jobId}`);
+  for (const part of partTypes) addPartType(ctx, part);
+  const versionId = addModelVersion(ctx, version.model.id, { lineRadiusMm: version.lineRadiusMm, anatomy });
+  markModelVersionUsed(db, versionId);
+  db.prepare("UPDATE job SET model_version_id = ?, row_version = row_version + 1 WHERE id = ?").run(versionId, jobId);
+  const addPrice = db.prepare("INSERT INTO job_price (job_id, part_type_id, price_minor) VALUES (?, ?, ?)");
+  const addInstance = db.prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')");
+  const addWell = db.prepare(
+    "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at, pulled_with) VALUES (?, ?, ?, ?, ?, ?, ?)",
+  );
+  for (const part of parts) {
+    const position = anatomy.positions.find((seat) => seat.id === `part-${part.well}`)!;
+    addPrice.run(jobId, position.partTypeId, 0);
+    const instanceId = addInstance.run(job.reel.id, position.id, position.partTypeId).lastInsertRowid;
+    addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now, part.well);
+  }
+  writeJournal(ctx, "schematic-made", { jobId, reelId: job.reel.id }, { model: version.model.id, seats: parts.length });
+  return { modelId: version.model.id };
+}

@@ -1,0 +1,252 @@
+import { describe, expect, it } from "vitest";
+import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { findReelBySerial } from "@/data/customers/reels";
+import { addFinding } from "@/data/diagnosis/faults";
+import { recordObservation } from "@/data/diagnosis/observations";
+import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
+import { findJob } from "@/data/jobs/jobs";
+import { countBin, findStock, fitFromStock, returnToStock } from "@/data/parts/stock";
+import { getBill, getQuote, recordAnswer } from "@/data/quote/quotes";
+import { moveOf } from "@/data/schedule/rack";
+import { addNeed, listNeeds, listOrders, placeOrder, receive, sendWaitingOrders } from "@/data/stores/orders";
+import { simulatedSupplierDesk } from "@/devices/supplier-desk";
+import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takePart } from "./tray";
+
+const strip = ({ ctx, db }: Workshop, jobId: number, count = 999) => {
+  for (const id of expectedNext(db, findJob(db, jobId)!).slice(0, count)) takePart(ctx, jobId, id);
+};
+const buildAll = ({ ctx, db }: Workshop, jobId: number) => {
+  for (const step of getBuild(db, findJob(db, jobId)!).steps) if (step.state !== "done") doStep(ctx, jobId, step.operation.id);
+};
+const order = (shop: Workshop, jobId: number) =>
+  placeOrder(
+    shop.ctx,
+    "quay",
+    listNeeds(shop.db, { states: ["open"], jobId }).map((need) => need.id),
+    "2026-03-02",
+  );
+
+describe("intake", () => {
+  it("knows a serial again however it is written, and refuses a reel that hangs here already", () => {
+    const shop = openWorkshop();
+    shop.open({ serial: "ab-12 3" });
+    expect(findReelBySerial(shop.db, "AB123")?.visits).toBe(1);
+    expect(refusal(() => shop.open({ serial: "AB 123" }))).toMatchObject({ code: "already-here", field: "serial" });
+  });
+
+  it("takes reels without a serial as different reels", () => {
+    const shop = openWorkshop();
+    const [a, b] = [shop.open({ serial: "" }), shop.open({ serial: "" })];
+    expect(findJob(shop.db, a)!.reel.id).not.toBe(findJob(shop.db, b)!.reel.id);
+  });
+
+  it("refuses a model the library does not have", () => {
+    const shop = openWorkshop();
+    expect(refusal(() => shop.open({ modelId: "nothing" })).field).toBe("modelId");
+  });
+});
+
+describe("quote and consent", () => {
+  it("does nothing above the limit before a yes, and a yes is kept with its words and sum", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ limitMinor: 1000 });
+    addFinding(shop.ctx, id, "gears-worn", "");
+    expect(moveOf(shop.db, findJob(shop.db, id)!)).toBe("customer");
+    for (const act of [() => takePart(shop.ctx, id, "lock-screw"), () => addNeed(shop.ctx, id, "main-gear")])
+      expect(refusal(act).code).toBe("ask-first");
+    recordAnswer(shop.ctx, id, { accepted: true, words: "go ahead then" });
+    const { answers, estimate, consent } = getQuote(shop.db, findJob(shop.db, id)!);
+    expect(consent).toBe("agreed");
+    expect(answers[0]).toMatchObject({ words: "go ahead then", totalMinor: estimate.totalMinor, at: shop.ctx.now });
+    takePart(shop.ctx, id, "lock-screw");
+    // Foreseeing more than the yes covered stops it again.
+    addFinding(shop.ctx, id, "click-gear-loose", "");
+    expect(refusal(() => takePart(shop.ctx, id, "handle-nut")).code).toBe("ask-first");
+  });
+
+  it("bills what was fitted, not what was foreseen", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    addFinding(shop.ctx, id, "drag-worn", "");
+    strip(shop, id);
+    fitFromStock(shop.ctx, id, "friction-mid");
+    const job = findJob(shop.db, id)!;
+    expect(getQuote(shop.db, job).estimate.partsMinor).toBe(340 + 320 + 320);
+    expect(getBill(shop.db, job).estimate.partsMinor).toBe(320);
+  });
+});
+
+describe("the tray", () => {
+  it("numbers wells in the order of removal and takes a part once, also from a second device", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    expect(takePart(shop.ctx, id, "lock-screw").well).toBe(1);
+    expect(refusal(() => takePart(shop.ctx, id, "lock-screw")).message).toContain("well 1");
+    expect(takePart(shop.ctx, id, "handle-nut").well).toBe(2);
+    expect(putBackLast(shop.ctx, id).positionId).toBe("handle-nut");
+    expect(listWells(shop.db, id).map((well) => well.positionId)).toEqual(["lock-screw"]);
+  });
+
+  it("says so when there is nothing to undo or no such seat", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    expect(refusal(() => putBackLast(shop.ctx, id)).code).toBe("empty");
+    expect(refusal(() => takePart(shop.ctx, id, "no-such")).code).toBe("no-seat");
+  });
+});
+
+describe("stock and orders", () => {
+  it("never goes below nothing", () => {
+    const shop = openWorkshop();
+    expect(refusal(() => countBin(shop.ctx, "sk-star", -1)).field).toBe("count");
+    expect(refusal(() => countBin(shop.ctx, "sk-star", 1.5)).field).toBe("count");
+    expect(() => shop.db.prepare("UPDATE stock SET count = -1").run()).toThrow(/CHECK/);
+    countBin(shop.ctx, "sk-star", 0);
+    const id = shop.open();
+    strip(shop, id);
+    expect(refusal(() => fitFromStock(shop.ctx, id, "star")).code).toBe("short");
+    expect(findStock(shop.db, "sk-star")?.count).toBe(0);
+  });
+
+  it("takes a used part from the bin, puts the new piece into the well, and undoes both", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    expect(refusal(() => fitFromStock(shop.ctx, id, "star")).code).toBe("not-in-tray");
+    strip(shop, id, 8);
+    fitFromStock(shop.ctx, id, "star");
+    expect(findStock(shop.db, "sk-star")?.count).toBe(1);
+    expect(listWells(shop.db, id).find((well) => well.positionId === "star")?.renewed).toBe(true);
+    expect(refusal(() => fitFromStock(shop.ctx, id, "star")).code).toBe("used");
+    returnToStock(shop.ctx, id, "star");
+    expect(findStock(shop.db, "sk-star")?.count).toBe(2);
+    expect(listWells(shop.db, id).find((well) => well.positionId === "star")?.renewed).toBe(false);
+  });
+
+  it("orders what is short, receives it in parts, keeps it aside for its reel and frees the job", async () => {
+    const shop = openWorkshop();
+    const [first, second] = [shop.open(), shop.open({ promisedOn: "2026-03-20" })];
+    for (const id of [first, second]) {
+      strip(shop, id);
+      addNeed(shop.ctx, id, "main-gear");
+    }
+    countBin(shop.ctx, "sk-main-gear", 0);
+    placeOrder(
+      shop.ctx,
+      "quay",
+      listNeeds(shop.db, { states: ["open"] }).map((need) => need.id),
+      "2026-03-02",
+    );
+    await sendWaitingOrders(shop.db, simulatedSupplierDesk);
+    const [placed] = listOrders(shop.db, 1);
+    expect(placed).toMatchObject({ expectedOn: "2026-03-05", lines: [{ quantity: 2, received: 0 }] });
+    expect(placed!.reference).toMatch(/^SIM-/);
+    expect(moveOf(shop.db, findJob(shop.db, first)!)).toBe("supplier");
+    const lineId = placed!.lines[0]!.id;
+    expect(receive(shop.ctx, lineId, 1).keptAsideFor).toEqual([findJob(shop.db, first)!.tag]); // promised first
+    expect(moveOf(shop.db, findJob(shop.db, first)!)).toBe("ours");
+    expect(moveOf(shop.db, findJob(shop.db, second)!)).toBe("supplier");
+    expect(refusal(() => fitFromStock(shop.ctx, second, "main-gear")).message).toContain("kept aside");
+    fitFromStock(shop.ctx, first, "main-gear");
+    expect(refusal(() => receive(shop.ctx, lineId, 2)).field).toBe("quantity");
+    expect(refusal(() => receive(shop.ctx, lineId, 0)).field).toBe("quantity");
+    receive(shop.ctx, lineId, 1);
+    fitFromStock(shop.ctx, second, "main-gear");
+    expect(findStock(shop.db, "sk-main-gear")?.count).toBe(0);
+    expect(listNeeds(shop.db, { states: ["open", "ordered", "arrived"] })).toEqual([]);
+  });
+
+  it("keeps one need a seat, and stock always equals the sum of its moves", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    addNeed(shop.ctx, id, "star");
+    expect(refusal(() => addNeed(shop.ctx, id, "star")).code).toBe("needed");
+    order(shop, id);
+    expect(refusal(() => order(shop, id)).code).toBe("nothing-to-order");
+    const off = shop.db
+      .prepare(
+        "SELECT part_type_id FROM stock WHERE count <> (SELECT coalesce(sum(delta), 0) FROM stock_move WHERE part_type_id = stock.part_type_id)",
+      )
+      .all();
+    expect(off).toEqual([]);
+  });
+});
+
+describe("build, gates and closing", () => {
+  it("refuses a part before what belongs under it, with the well to look in", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id);
+    const { message, code } = refusal(() => doStep(shop.ctx, id, "place-keyed-high"));
+    expect(code).toBe("missing-before");
+    expect(message).toMatch(/well \d+/);
+  });
+
+  it("stops at a gate that failed until it passes, and a gate cannot be skipped", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id, 8);
+    const ids = getBuild(shop.db, findJob(shop.db, id)!).steps.map((step) => step.operation.id);
+    const gate = ids.indexOf("gate-star");
+    for (const step of ids.slice(0, gate)) doStep(shop.ctx, id, step);
+    expect(refusal(() => skipStep(shop.ctx, id, "gate-star")).code).toBe("gate");
+    failGate(shop.ctx, id, "gate-star", "");
+    expect(refusal(() => doStep(shop.ctx, id, ids[gate + 1]!)).code).toBe("gate");
+    expect(getBuild(shop.db, findJob(shop.db, id)!).failedGate?.operation.lookAt.length).toBeGreaterThan(0);
+    doStep(shop.ctx, id, "gate-star");
+    doStep(shop.ctx, id, ids[gate + 1]!);
+  });
+
+  it("does not fit the old piece where a new one was promised", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id, 1);
+    noteWell(shop.ctx, id, "lock-screw", { verdict: "replace", orientation: "", note: "" });
+    expect(refusal(() => doStep(shop.ctx, id, "place-lock-screw")).code).toBe("waits-for-part");
+    fitFromStock(shop.ctx, id, "lock-screw");
+    doStep(shop.ctx, id, "place-lock-screw");
+    expect(refusal(() => returnToStock(shop.ctx, id, "lock-screw")).code).toBe("fitted");
+  });
+
+  it("does not close with a part in the tray; fitted or left out with a reason it closes, once", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ brought: ["line"] });
+    strip(shop, id);
+    for (const step of getBuild(shop.db, findJob(shop.db, id)!).steps)
+      if (step.operation.id === "place-friction-high") skipStep(shop.ctx, id, step.operation.id);
+      else doStep(shop.ctx, id, step.operation.id, "the stack is closed without it for now");
+    expect(closingBlocks(shop.db, findJob(shop.db, id)!)).toMatchObject([{ code: "left-over", positionId: "friction-high" }]);
+    expect(refusal(() => markReady(shop.ctx, id)).message).toContain("Friction washer, high");
+    expect(refusal(() => closeJob(shop.ctx, id, "Ada")).code).toBe("left-over");
+    leaveOut(shop.ctx, id, "friction-high", "stack measured too high with it");
+    markReady(shop.ctx, id);
+    expect(refusal(() => closeJob(shop.ctx, id, "Ada")).code).toBe("brought");
+    tickBrought(shop.ctx, id, "line", true);
+    closeJob(shop.ctx, id, "Ada");
+    expect(refusal(() => closeJob(shop.ctx, id, "Ada")).code).toBe("closed");
+    expect(refusal(() => takePart(shop.ctx, id, "star")).code).toBe("closed");
+  });
+
+  it("asks for the undone step again, and lets a reel that was never opened go home", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    strip(shop, id, 3);
+    buildAll(shop, id);
+    undoStep(shop.ctx, id, "place-lock-screw");
+    expect(closingBlocks(shop.db, findJob(shop.db, id)!)).toHaveLength(1);
+    const other = shop.open();
+    recordObservation(shop.ctx, {
+      jobId: other,
+      phase: "before",
+      testId: "click",
+      verdict: "good",
+      value: null,
+      lineRadiusMm: null,
+      instrument: "by ear",
+      simulated: false,
+      trace: null,
+    });
+    markReady(shop.ctx, other);
+    closeJob(shop.ctx, other, "Ada");
+  });
+});

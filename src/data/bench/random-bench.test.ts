@@ -1,0 +1,111 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { openWorkshop } from "#tests/workshop";
+import { closeJob, markReady } from "@/data/hand-back/returns";
+import { findJob } from "@/data/jobs/jobs";
+import { countBin, fitFromStock, returnToStock } from "@/data/parts/stock";
+import type { Context } from "@/data/store/context";
+import { addNeed, listNeeds, listOrders, placeOrder, receive } from "@/data/stores/orders";
+import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takePart } from "./tray";
+
+const seats = ["lock-screw", "handle-nut", "handle", "handle-spacer", "star", "tension-upper"] as const;
+const seat = fc.constantFrom(...seats);
+
+type Act = (ctx: Context, jobId: number) => unknown;
+const acts: fc.Arbitrary<readonly [string, Act]> = fc.oneof(
+  fc.constant(["take next", (ctx: Context, id: number) => takePart(ctx, id, expectedNext(ctx.db, findJob(ctx.db, id)!)[0]!)] as const),
+  seat.map((s) => [`take ${s}`, (ctx: Context, id: number) => takePart(ctx, id, s)] as const),
+  fc.constant(["put back", (ctx: Context, id: number) => putBackLast(ctx, id)] as const),
+  seat.map(
+    (s) => [`replace ${s}`, (ctx: Context, id: number) => noteWell(ctx, id, s, { verdict: "replace", orientation: "", note: "" })] as const,
+  ),
+  seat.map((s) => [`use ${s}`, (ctx: Context, id: number) => fitFromStock(ctx, id, s)] as const),
+  seat.map((s) => [`return ${s}`, (ctx: Context, id: number) => returnToStock(ctx, id, s)] as const),
+  seat.map((s) => [`need ${s}`, (ctx: Context, id: number) => addNeed(ctx, id, s)] as const),
+  fc.constant([
+    "order",
+    (ctx: Context, id: number) =>
+      placeOrder(
+        ctx,
+        "quay",
+        listNeeds(ctx.db, { states: ["open"], jobId: id }).map((need) => need.id),
+        "2026-03-02",
+      ),
+  ] as const),
+  fc.constant([
+    "receive",
+    (ctx: Context) =>
+      receive(
+        ctx,
+        listOrders(ctx.db, 9)
+          .flatMap((order) => order.lines)
+          .find((line) => line.received < line.quantity)!.id,
+        1,
+      ),
+  ] as const),
+  seat.map((s) => [`count ${s}`, (ctx: Context) => countBin(ctx, `sk-${s.replace("tension-upper", "tension")}`, 1)] as const),
+  fc.constant([
+    "do next",
+    (ctx: Context, id: number) => doStep(ctx, id, getBuild(ctx.db, findJob(ctx.db, id)!).current!.operation.id),
+  ] as const),
+  seat.map((s) => [`do ${s}`, (ctx: Context, id: number) => doStep(ctx, id, `place-${s}`)] as const),
+  seat.map((s) => [`skip ${s}`, (ctx: Context, id: number) => skipStep(ctx, id, `place-${s}`)] as const),
+  seat.map((s) => [`undo ${s}`, (ctx: Context, id: number) => undoStep(ctx, id, `place-${s}`)] as const),
+  fc.constant(["fail gate", (ctx: Context, id: number) => failGate(ctx, id, "gate-star", "")] as const),
+  seat.map((s) => [`leave out ${s}`, (ctx: Context, id: number) => leaveOut(ctx, id, s, "cracked, waits for another")] as const),
+  fc.constant(["ready", (ctx: Context, id: number) => markReady(ctx, id)] as const),
+  fc.constant(["close", (ctx: Context, id: number) => closeJob(ctx, id, "Ada")] as const),
+);
+
+/** A refusal or a missing thing is an answer; anything the database itself objects to is a hole in the rules above it. */
+const attempt = (name: string, work: () => unknown) => {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Error && (error.name === "Refusal" || error instanceof TypeError)) return;
+    throw new Error(`${name}: ${String(error)}`);
+  }
+};
+
+describe("whatever is pressed in whatever order", () => {
+  it("never loses or doubles a piece, never lets stock go below nothing, never closes over a full tray", () => {
+    fc.assert(
+      fc.property(fc.array(acts, { minLength: 5, maxLength: 60 }), (sequence) => {
+        const { ctx, db, open } = openWorkshop();
+        const id = open();
+        const one = <T>(sql: string) => db.prepare(sql).pluck().get() as T;
+        let entries = 0;
+        for (const [name, act] of sequence) {
+          attempt(name, () => db.transaction(() => act(ctx, id))());
+          expect(one<number>("SELECT min(count) FROM stock"), name).toBeGreaterThanOrEqual(0);
+          expect(
+            one<number>(
+              "SELECT count(*) FROM stock WHERE count <> (SELECT coalesce(sum(delta), 0) FROM stock_move WHERE part_type_id = stock.part_type_id)",
+            ),
+            name,
+          ).toBe(0);
+          // Every new piece in the reel left a bin, and none twice.
+          const fitted = one<number>("SELECT count(*) FROM instance WHERE origin = 'stock'");
+          const used = one<number>("SELECT -coalesce(sum(delta), 0) FROM stock_move WHERE reason IN ('used', 'used-undone')");
+          expect(fitted, name).toBe(used);
+          expect(one<number>("SELECT count(*) FROM need WHERE state = 'arrived'"), name).toBeLessThanOrEqual(
+            one<number>("SELECT sum(received) FROM order_line") ?? 0,
+          );
+          const wells = listWells(db, id).map((well) => well.well);
+          expect(wells, name).toEqual(Array.from({ length: wells.length }, (_, i) => i + 1));
+          const now = one<number>("SELECT count(*) FROM journal");
+          expect(now, `${name}: the journal only grows`).toBeGreaterThanOrEqual(entries);
+          entries = now;
+          const job = findJob(db, id)!;
+          if (job.closedAt)
+            expect(
+              closingBlocks(db, job).filter((block) => block.code === "left-over"),
+              name,
+            ).toEqual([]);
+        }
+      }),
+      { numRuns: 25 },
+    );
+  }, 120_000);
+});

@@ -1,0 +1,107 @@
+import type { DiscountClass } from "@/core/estimate/discounts";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { indexForFind } from "@/data/store/find";
+import { writeJournal } from "@/data/store/journal";
+
+export interface Customer {
+  readonly id: number;
+  readonly name: string;
+  readonly phone: string;
+  readonly email: string;
+  readonly note: string;
+  readonly discountClass: DiscountClass;
+  /** Not offered at the Counter any more; the reels and reports keep the name. */
+  readonly retired: boolean;
+  readonly rowVersion: number;
+}
+
+const columns =
+  "id, name, phone, email, note, discount_class AS discountClass, retired_at IS NOT NULL AS retired, row_version AS rowVersion";
+type CustomerRow = Omit<Customer, "retired"> & { readonly retired: 0 | 1 };
+const toCustomer = (row: CustomerRow): Customer => ({ ...row, retired: row.retired === 1 });
+
+/** Customers who still come here, by name. */
+export const listCustomers = (db: Db): Customer[] =>
+  (db.prepare(`SELECT ${columns} FROM customer WHERE retired_at IS NULL ORDER BY name`).all() as CustomerRow[]).map(toCustomer);
+
+export const findCustomer = (db: Db, id: number): Customer | null => {
+  const row = db.prepare(`SELECT ${columns} FROM customer WHERE id = ?`).get(id) as CustomerRow | undefined;
+  return row ? toCustomer(row) : null;
+};
+
+function indexCustomer(db: Db, id: number, name: string, phone: string, email: string): void {
+  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email}` });
+}
+
+/** Adds a customer. @returns the new id. */
+export function addCustomer(ctx: Context, customer: { name: string; phone: string; email: string; note?: string }): number {
+  const id = Number(
+    ctx.db
+      .prepare("INSERT INTO customer (name, phone, email, note) VALUES (?, ?, ?, ?)")
+      .run(customer.name, customer.phone, customer.email, customer.note ?? "").lastInsertRowid,
+  );
+  indexCustomer(ctx.db, id, customer.name, customer.phone, customer.email);
+  writeJournal(ctx, "customer-added", { customerId: id });
+  return id;
+}
+
+/** What the counter says of a customer before a word is written: how many reels, how often here, what hangs here now. */
+export interface CustomerGlance {
+  readonly reels: number;
+  readonly visits: number;
+  readonly hanging: number;
+  /** ISO instant of the last handing over; null when nothing was handed over yet. */
+  readonly lastOn: string | null;
+}
+
+export const glanceAtCustomers = (db: Db): ReadonlyMap<number, CustomerGlance> =>
+  new Map(
+    (
+      db
+        .prepare(
+          `SELECT customer_id AS id, count(DISTINCT reel_id) AS reels, count(*) AS visits, sum(closed_at IS NULL) AS hanging, max(closed_at) AS lastOn
+           FROM job GROUP BY customer_id`,
+        )
+        .all() as (CustomerGlance & { id: number })[]
+    ).map(({ id, ...rest }) => [id, rest]),
+  );
+
+/** The class the counter last gave a customer; the next reel begins with it. */
+export function setDiscountClass(ctx: Context, id: number, discountClass: DiscountClass): void {
+  const { changes } = ctx.db
+    .prepare("UPDATE customer SET discount_class = ?, row_version = row_version + 1 WHERE id = ? AND discount_class <> ?")
+    .run(discountClass, id, discountClass);
+  if (changes) writeJournal(ctx, "customer-changed", { customerId: id }, { discountClass });
+}
+
+/** Not offered at the Counter any more, or again. @throws Refusal while a reel of theirs is in the shop. */
+export function retireCustomer(ctx: Context, id: number, retired: boolean): void {
+  const here = ctx.db.prepare("SELECT tag FROM job WHERE customer_id = ? AND closed_at IS NULL LIMIT 1").pluck().get(id) as
+    | string
+    | undefined;
+  if (retired && here)
+    throw new Refusal("in-the-shop", `A reel of theirs is still in the shop as ${here}. Hand it back first.`, null, {
+      to: "station",
+      tag: here,
+      station: "return",
+    });
+  const { changes } = ctx.db
+    .prepare("UPDATE customer SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(retired ? ctx.now : null, id);
+  if (!changes) throw new Refusal("no-customer", "This customer is not in the book any more.");
+  writeJournal(ctx, retired ? "customer-retired" : "customer-used-again", { customerId: id });
+}
+
+/** Changes a customer. @throws Refusal when another window saved first: nothing is overwritten. */
+export function changeCustomer(ctx: Context, customer: Omit<Customer, "retired">): void {
+  const { changes } = ctx.db
+    .prepare(
+      "UPDATE customer SET name = ?, phone = ?, email = ?, note = ?, discount_class = ?, row_version = row_version + 1 WHERE id = ? AND row_version = ?",
+    )
+    .run(customer.name, customer.phone, customer.email, customer.note, customer.discountClass, customer.id, customer.rowVersion);
+  if (!changes)
+    throw new Refusal("changed-elsewhere", "This customer was changed in another window. Reload to see it, then type your change again.");
+  indexCustomer(ctx.db, customer.id, customer.name, customer.phone, customer.email);
+  writeJournal(ctx, "customer-changed", { customerId: customer.id });
+}

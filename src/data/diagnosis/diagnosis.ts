@@ -1,0 +1,235 @@
+import { comebackPrior, type LastVisit, type LastWork } from "@/core/diagnosis/comeback-priors";
+import {
+  type Case,
+  type Diagnosis,
+  diagnose,
+  findingOfTest,
+  isHeavy,
+  type NextTest,
+  nextTestSteps,
+  type Observation,
+  quickNextTests,
+} from "@/core/diagnosis/diagnose";
+import type { FindingId } from "@/core/diagnosis/finding-table";
+import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
+import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
+import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
+import type { UseFactor } from "@/core/diagnosis/use-factors";
+import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
+import { conditionMarks } from "@/core/intake/lists";
+import { protocolFor, type TestId, testSpec } from "@/core/proving/protocol";
+import { runInSlices } from "@/core/slices";
+import { readSerial } from "@/data/catalogue/editions";
+import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { listFittedParts } from "@/data/jobs/pieces";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { addFinding, listFindings, removeFinding } from "./faults";
+import { faultOf, knowledgeOf } from "./knowledge";
+import { listObservations } from "./observations";
+
+const isFinding = (db: Db, id: string): id is FindingId => knowledgeOf(db).findings.some((finding) => finding.id === id);
+
+/** Notes what a look showed; null takes the answer back. */
+export function recordLook(ctx: Context, jobId: number, findingId: string, so: boolean | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (!isFinding(ctx.db, findingId)) throw new Refusal("no-finding", "There is no such thing to look at. Reload the page.");
+  if (so === null) ctx.db.prepare("DELETE FROM look WHERE job_id = ? AND finding_id = ?").run(jobId, findingId);
+  else
+    ctx.db
+      .prepare(
+        "INSERT INTO look (job_id, finding_id, so, at, person_id) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO UPDATE SET so = excluded.so, at = excluded.at, person_id = excluded.person_id",
+      )
+      .run(jobId, findingId, Number(so), ctx.now, ctx.person.id);
+  writeJournal(ctx, "looked-at", { jobId, reelId: job.reel.id }, { finding: findingId, so });
+}
+
+/** Proved, ruled out, or open again. A proved fault becomes a task of the job with its parts foreseen; a ruled-out one is no task. */
+export function settleFault(ctx: Context, jobId: number, faultId: string, proved: boolean | null): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  if (!faultOf(db, faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
+  if (proved === true) addFinding(ctx, jobId, faultId, "");
+  else removeFinding(ctx, jobId, faultId);
+  if (proved === null) db.prepare("DELETE FROM settled_fault WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);
+  else
+    db.prepare(
+      "INSERT INTO settled_fault (job_id, fault_id, proved, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET proved = excluded.proved, at = excluded.at",
+    ).run(jobId, faultId, Number(proved), ctx.now);
+  writeJournal(ctx, "fault-settled", { jobId, reelId: job.reel.id }, { fault: faultId, proved });
+}
+
+export const listLooks = (db: Db, jobId: number): ReadonlyMap<FindingId, boolean> =>
+  new Map(
+    (
+      db.prepare("SELECT finding_id AS finding, so FROM look WHERE job_id = ? ORDER BY at, finding_id").all(jobId) as {
+        finding: FindingId;
+        so: 0 | 1;
+      }[]
+    ).map(({ finding, so }) => [finding, so === 1]),
+  );
+
+export const listSettled = (db: Db, jobId: number): ReadonlyMap<string, boolean> =>
+  new Map(
+    (
+      db.prepare("SELECT fault_id AS fault, proved FROM settled_fault WHERE job_id = ?").all(jobId) as { fault: string; proved: 0 | 1 }[]
+    ).map(({ fault, proved }) => [fault, proved === 1]),
+  );
+
+/**
+ * What this bench settled of each fault, in a family and in one of its models, without the job in question. Only reels in which the fault was
+ * proved or ruled out count; of one sender's like reels of one month no more than a few.
+ */
+function listCounts(db: Db, job: Job, model: { id: string; family: string }): Map<string, { family: Count; model: Count }> {
+  const rows = db
+    .prepare(
+      `WITH ranked AS (
+         SELECT settled_fault.fault_id AS fault, settled_fault.proved, model.id AS model_id,
+                row_number() OVER (PARTITION BY settled_fault.fault_id, job.customer_id, model.id, substr(job.opened_at, 1, 7) ORDER BY job.id) AS place
+         FROM settled_fault JOIN job ON job.id = settled_fault.job_id JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id
+         WHERE model.family = @family AND job.id <> @job)
+       SELECT fault, count(*) AS settled, sum(proved) AS proved, sum(model_id = @model) AS modelSettled, sum(proved AND model_id = @model) AS modelProved
+       FROM ranked WHERE place <= @most GROUP BY fault`,
+    )
+    .all({ family: model.family, model: model.id, job: job.id, most: lotCounts }) as {
+    fault: string;
+    settled: number;
+    proved: number;
+    modelSettled: number;
+    modelProved: number;
+  }[];
+  return new Map(
+    rows.map((row) => [
+      row.fault,
+      { family: { proved: row.proved, settled: row.settled }, model: { proved: row.modelProved, settled: row.modelSettled } },
+    ]),
+  );
+}
+
+/** Fewest readings a norm of this model's own is made from. */
+const leastReadings = 3;
+/** Where the model has no record of its own (rule of thumb). */
+const rules: Partial<Record<TestId, Norm>> = {
+  turning: { median: 10, spread: 0.3, count: 0 },
+  "free-spool": { median: 28, spread: 0.35, count: 0 },
+};
+
+/** What a test of a model usually reads once the reel is sound: its readings after service, from this shop's jobs. */
+export function normOf(db: Db, modelId: string, test: TestId): Norm | null {
+  const values = (
+    db
+      .prepare(
+        `SELECT observation.value FROM observation JOIN job ON job.id = observation.job_id JOIN model_version ON model_version.id = job.model_version_id
+         WHERE model_version.model_id = ? AND observation.test_id = ? AND observation.phase = 'after' AND observation.value > 0 ORDER BY observation.value`,
+      )
+      .pluck()
+      .all(modelId, test) as number[]
+  ).map(Math.log);
+  if (values.length < leastReadings) return rules[test] ?? null;
+  const middle = (values[Math.floor((values.length - 1) / 2)]! + values[Math.ceil((values.length - 1) / 2)]!) / 2;
+  const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - middle) ** 2, 0) / values.length);
+  // A handful of readings that agree by chance must not make a cliff.
+  return { median: Math.exp(middle), spread: Math.max(0.15, spread), count: values.length };
+}
+
+/** The case of a job as it stands: complaint, tests, looks, what is settled, this reel's own roles and life, the shop's own counts. */
+export function caseOf(db: Db, job: Job): Case {
+  const machine = machineOf(db, job);
+  const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
+  const observations: Observation[] = [];
+  for (const complaint of job.intake.complaints) {
+    const finding = findingOfComplaint[complaint];
+    if (finding) observations.push({ by: "told", finding });
+  }
+  for (const test of listObservations(db, job.id)) {
+    if (test.phase !== "before") continue;
+    const { better } = testSpec(test.testId);
+    const norm = test.value !== null && better !== "none" ? normOf(db, machine.model.id, test.testId) : null;
+    const finding = findingOfTest[test.testId];
+    // The number where there is one: it sharpens what the verdict says, and is not heard beside it.
+    if (norm && test.value !== null && better !== "none")
+      observations.push({ by: "number", finding, weight: numberWeight(test.value, norm, better) });
+    else observations.push({ by: "test", finding, verdict: test.verdict });
+  }
+  for (const [finding, so] of listLooks(db, job.id)) observations.push({ by: "look", finding, so });
+  const year = readSerial(db, machine.model, job.reel.serial)?.year ?? null;
+  const last = lastWorkOf(db, job);
+  const use = [
+    ...new Set<UseFactor>([
+      ...lifeFactorsOf(job.intake, year, Number(job.openedAt.slice(0, 4))),
+      ...(job.kind === "purchase-check" ? (["second-hand"] as const) : []),
+      // What a hand before us can have done wrong, we can have too.
+      ...(last ? (["opened"] as const) : []),
+    ]),
+  ];
+  const knowledge = knowledgeOf(db);
+  const counts = listCounts(db, job, machine.model);
+  const priors = new Map<string, number>();
+  for (const { id, needs, remedy } of knowledge.faults) {
+    const count = counts.get(id);
+    const prior = count ? shopPrior(knowledge.priorOf(id, use), count.family, count.model) : knowledge.priorOf(id, use);
+    if (last) priors.set(id, comebackPrior(prior, id, [...remedy.partRoles, ...(needs ? [needs] : [])], last));
+    else if (count) priors.set(id, prior);
+  }
+  return { roles, use, observations, settled: listSettled(db, job.id), priors, knowledge };
+}
+
+/** What was found and renewed in the job whose work came back; null for any other job. */
+function lastWorkOf(db: Db, job: Job): LastWork | null {
+  if (job.comebackOf === null) return null;
+  return {
+    faults: new Set(listFindings(db, job.comebackOf).map((finding) => finding.faultId)),
+    renewed: new Set(listFittedParts(db, job.comebackOf).map((part) => part.role)),
+  };
+}
+
+export function lastVisitOf(db: Db, job: Job): LastVisit | null {
+  const last = job.comebackOf === null ? null : findJob(db, job.comebackOf);
+  if (!last) return null;
+  const protocol = protocolFor(machineOf(db, last).model.family);
+  return {
+    tag: last.tag,
+    closedAt: last.closedAt ?? last.openedAt,
+    found: listFindings(db, last.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
+    renewed: listFittedParts(db, last.id).map((part) => part.positionName),
+    measured: listObservations(db, last.id)
+      .filter(({ phase }) => phase === "after")
+      .map(({ testId, verdict, value, unit }) => ({
+        testId,
+        name: protocol.find(({ id }) => id === testId)?.name ?? testId,
+        words: value === null ? verdict : `${Number(value.toFixed(1))} ${unit}`,
+      })),
+  };
+}
+
+/** What a seller says of the reel, each beside what was found so far. Empty but for a purchase check. */
+export function claimsOf(db: Db, job: Job): WeighedClaim[] {
+  const machine = machineOf(db, job);
+  const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
+  const { faults, links } = knowledgeOf(db);
+  const able = new Set(faults.filter(({ needs }) => needs === undefined || roles.has(needs)).map(({ id }) => id));
+  const names = new Map(protocolFor(machine.model.family).map(({ id, name }) => [id, name]));
+  const evidence = {
+    looks: listLooks(db, job.id),
+    tests: new Map(
+      listObservations(db, job.id)
+        .filter(({ phase }) => phase === "before")
+        .map(({ testId, verdict }) => [testId, { name: names.get(testId) ?? testId, verdict }]),
+    ),
+    conditions: job.intake.conditions.map((id) => ({ id, name: conditionMarks[id] })),
+    possible: new Set(links.filter(({ fault }) => able.has(fault)).map(({ finding }) => finding)),
+  };
+  return (job.intake.claims ?? []).map((claim) => weighClaim(claim, evidence));
+}
+
+/** The diagnosis of a job, and what to look at next; of a heavy case a first answer, to be followed by `exactNextTests`. */
+export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[]; heavy: boolean } {
+  const subject = caseOf(db, job);
+  return { subject, diagnosis: diagnose(subject), next: quickNextTests(subject), heavy: isHeavy(subject) };
+}
+
+/** What to look at next from everything that was noticed, slice by slice, so that the bench is served between. */
+export const exactNextTests = (db: Db, job: Job, breathe: () => Promise<void>): Promise<NextTest[]> =>
+  runInSlices(nextTestSteps(caseOf(db, job)), breathe);

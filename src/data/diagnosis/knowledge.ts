@@ -1,0 +1,86 @@
+import { checkKnowledge } from "@/core/diagnosis/check-knowledge";
+import type { Fault } from "@/core/diagnosis/fault";
+import type { FindingId } from "@/core/diagnosis/finding-table";
+import { commonKnowledge, type Knowledge, type ShopFault, type ShopFinding, type ShopStrength, withShop } from "@/core/diagnosis/knowledge";
+import type { Strength } from "@/core/diagnosis/strength-table";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+
+type Row = { id: string; json: string };
+const rowsOf = (db: Db, table: "shop_fault" | "shop_finding", column: string) =>
+  db.prepare(`SELECT id, ${column} AS json FROM ${table} ORDER BY id`).all() as Row[];
+
+/** What this bench reasons from: the common tables, and what the shop added or said otherwise. */
+export function knowledgeOf(db: Db): Knowledge {
+  return withShop({
+    faults: rowsOf(db, "shop_fault", "fault").map(({ id, json }) => ({ ...(JSON.parse(json) as ShopFault), id })),
+    findings: rowsOf(db, "shop_finding", "finding").map(({ id, json }) => ({
+      ...(JSON.parse(json) as ShopFinding),
+      id: id as `shop-${string}`,
+    })),
+    strengths: listStrengths(db),
+  });
+}
+
+export const listStrengths = (db: Db): ShopStrength[] =>
+  db
+    .prepare("SELECT fault_id AS fault, finding_id AS finding, strength, note FROM shop_strength ORDER BY fault_id, finding_id")
+    .all() as ShopStrength[];
+
+/** The fault of an id, common or the shop's own; null when neither holds it any more. */
+export function faultOf(db: Db, id: string): Fault | null {
+  const known = commonById.get(id);
+  if (known || !id.startsWith("shop-")) return known ?? null;
+  return knowledgeOf(db).faults.find((fault) => fault.id === id) ?? null;
+}
+const commonById = new Map(commonKnowledge.faults.map((fault) => [fault.id, fault]));
+
+/** What does not hang together: orphans, and faults that no look can part, with names for ids. */
+export function knowledgeFaults(db: Db): string[] {
+  const knowledge = knowledgeOf(db);
+  const names = new Map<string, string>([...knowledge.faults, ...knowledge.findings].map(({ id, name }) => [id, `“${name}”`]));
+  return checkKnowledge(knowledge).map((said) => said.replace(/\bshop-[a-z]+-\d+\b/g, (id) => names.get(id) ?? id));
+}
+
+/** The next free id of a kind; `f` for faults and `s` for signs, so that neither is taken for the other. */
+function nextId(db: Db, table: "shop_fault" | "shop_finding"): string {
+  const numbers = rowsOf(db, table, "id").map(({ id }) => Number(id.split("-").at(-1)));
+  return `shop-${table === "shop_fault" ? "fault" : "sign"}-${Math.max(0, ...numbers) + 1}`;
+}
+
+function refuseTwin(names: readonly { readonly name: string }[], name: string): void {
+  const twin = names.find((one) => one.name.toLowerCase() === name.toLowerCase());
+  if (twin) throw new Refusal("twin", `“${twin.name}” stands there already.`, "name");
+}
+
+export function addShopFault(ctx: Context, fault: ShopFault): string {
+  refuseTwin(knowledgeOf(ctx.db).faults, fault.name);
+  const id = nextId(ctx.db, "shop_fault");
+  ctx.db.prepare("INSERT INTO shop_fault (id, fault, at) VALUES (?, ?, ?)").run(id, JSON.stringify(fault), ctx.now);
+  writeJournal(ctx, "fault-learned", {}, { fault: id });
+  return id;
+}
+
+export function addShopFinding(ctx: Context, finding: ShopFinding): string {
+  refuseTwin(knowledgeOf(ctx.db).findings, finding.name);
+  const id = nextId(ctx.db, "shop_finding");
+  ctx.db.prepare("INSERT INTO shop_finding (id, finding, at) VALUES (?, ?, ?)").run(id, JSON.stringify(finding), ctx.now);
+  writeJournal(ctx, "sign-learned", {}, { finding: id });
+  return id;
+}
+
+/** Says how often a fault brings a sign about; null strikes the pair, "as common" takes the shop's own word back. */
+export function setStrength(ctx: Context, fault: string, finding: string, strength: Strength | "as-common" | null, note: string): void {
+  const { db } = ctx;
+  const knowledge = knowledgeOf(db);
+  if (!knowledge.faults.some(({ id }) => id === fault)) throw new Refusal("no-fault", "This fault is not there any more.", "faultId");
+  if (!knowledge.findings.some(({ id }) => id === finding)) throw new Refusal("no-finding", "Choose a sign from the list.", "findingId");
+  if (strength === "as-common") db.prepare("DELETE FROM shop_strength WHERE fault_id = ? AND finding_id = ?").run(fault, finding);
+  else
+    db.prepare(
+      `INSERT INTO shop_strength (fault_id, finding_id, strength, note) VALUES (?, ?, ?, ?)
+       ON CONFLICT DO UPDATE SET strength = excluded.strength, note = excluded.note`,
+    ).run(fault, finding as FindingId, strength, note);
+  writeJournal(ctx, "strength-said", {}, { fault, finding, strength });
+}

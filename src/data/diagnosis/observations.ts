@@ -1,0 +1,130 @@
+import { type TestId, testSpec, type Verdict } from "@/core/proving/protocol";
+import { type TraceSample, traceSchema } from "@/core/proving/trace";
+import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
+import type { Context } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+
+export type Phase = "before" | "after";
+
+export interface StoredObservation {
+  readonly id: number;
+  readonly testId: TestId;
+  readonly phase: Phase;
+  readonly verdict: Verdict;
+  readonly value: number | null;
+  readonly unit: string | null;
+  readonly lineRadiusMm: number | null;
+  readonly instrument: string;
+  readonly simulated: boolean;
+  readonly trace: readonly TraceSample[] | null;
+  readonly at: string;
+}
+
+export interface NewObservation {
+  readonly jobId: number;
+  readonly phase: Phase;
+  readonly testId: TestId;
+  readonly verdict: Verdict;
+  readonly value: number | null;
+  readonly lineRadiusMm: number | null;
+  readonly instrument: string;
+  readonly simulated: boolean;
+  readonly trace: readonly TraceSample[] | null;
+}
+
+/** Keeps one answer to one test. A second answer does not erase the first: the newest counts, both stay. */
+export function recordObservation(ctx: Context, observation: NewObservation): number {
+  const job = getOpenJob(ctx.db, observation.jobId);
+  const spec = testSpec(observation.testId);
+  const unit = observation.value === null ? null : spec.unit;
+  const id = Number(
+    ctx.db
+      .prepare(
+        `INSERT INTO observation (job_id, phase, test_id, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at, person_id)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      )
+      .run(
+        observation.jobId,
+        observation.phase,
+        observation.testId,
+        observation.verdict,
+        unit === null ? null : observation.value,
+        unit,
+        spec.takesLineRadius ? observation.lineRadiusMm : null,
+        observation.instrument,
+        observation.simulated ? 1 : 0,
+        observation.trace ? JSON.stringify(traceSchema.parse(observation.trace)) : null,
+        ctx.now,
+        ctx.person.id,
+      ).lastInsertRowid,
+  );
+  ctx.db
+    .prepare("DELETE FROM skipped_test WHERE job_id = ? AND phase = ? AND test_id = ?")
+    .run(observation.jobId, observation.phase, observation.testId);
+  writeJournal(
+    ctx,
+    "tested",
+    { jobId: job.id, reelId: job.reel.id },
+    { phase: observation.phase, test: observation.testId, verdict: observation.verdict },
+  );
+  advanceStation(ctx, job, observation.phase === "before" ? "test" : "prove");
+  return id;
+}
+
+export interface SkippedTest {
+  readonly phase: Phase;
+  readonly testId: TestId;
+  /** Empty until somebody says it. */
+  readonly reason: string;
+}
+
+/** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */
+export function skipTest(ctx: Context, { jobId, phase, testId, reason }: SkippedTest & { jobId: number }): void {
+  const job = getOpenJob(ctx.db, jobId);
+  ctx.db
+    .prepare(
+      `INSERT INTO skipped_test (job_id, phase, test_id, reason, at, person_id) VALUES (?, ?, ?, ?, ?, ?)
+       ON CONFLICT DO UPDATE SET reason = excluded.reason, at = excluded.at, person_id = excluded.person_id`,
+    )
+    .run(jobId, phase, testId, reason, ctx.now, ctx.person.id);
+  writeJournal(ctx, "test-left-out", { jobId, reelId: job.reel.id }, { phase, test: testId, reason });
+}
+
+export const listSkipped = (db: Db, jobId: number): SkippedTest[] =>
+  db.prepare("SELECT phase, test_id AS testId, reason FROM skipped_test WHERE job_id = ? ORDER BY at, test_id").all(jobId) as SkippedTest[];
+
+/** The newest answer to each test of a job, by phase. */
+export function listObservations(db: Db, jobId: number): StoredObservation[] {
+  const rows = db
+    .prepare(
+      `SELECT id, test_id, phase, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at FROM observation
+       WHERE id IN (SELECT max(id) FROM observation WHERE job_id = ? GROUP BY phase, test_id) ORDER BY id`,
+    )
+    .all(jobId) as {
+    id: number;
+    test_id: TestId;
+    phase: Phase;
+    verdict: Verdict;
+    value: number | null;
+    unit: string | null;
+    line_radius_mm: number | null;
+    instrument: string;
+    simulated: 0 | 1;
+    trace: string | null;
+    at: string;
+  }[];
+  return rows.map((row) => ({
+    id: row.id,
+    testId: row.test_id,
+    phase: row.phase,
+    verdict: row.verdict,
+    value: row.value,
+    unit: row.unit,
+    lineRadiusMm: row.line_radius_mm,
+    instrument: row.instrument,
+    simulated: row.simulated === 1,
+    trace: row.trace ? traceSchema.parse(JSON.parse(row.trace)) : null,
+    at: row.at,
+  }));
+}

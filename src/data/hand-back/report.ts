@@ -1,0 +1,174 @@
+import { claims, standingWords } from "@/core/diagnosis/purchase-check";
+import { protocolOfJob } from "@/core/intake/job-kinds";
+import { complaints, hands } from "@/core/intake/lists";
+import { asFoundWords } from "@/core/intake/marks";
+import { componentServices } from "@/core/intervals/component-service";
+import { nextService } from "@/core/intervals/next-service";
+import { lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
+import { compare } from "@/core/proving/compare";
+import { extraTests, type TestSpec } from "@/core/proving/protocol";
+import { changeWords, type Report, type ReportTest } from "@/core/report/report";
+import { cautionsAt } from "@/core/safety/cautions";
+import { getBuild } from "@/data/bench/build";
+import { listWells } from "@/data/bench/tray";
+import { listInPlace, schoolsOf } from "@/data/bench/ways";
+import type { ModelVersion } from "@/data/catalogue/models";
+import { findPartType } from "@/data/catalogue/part-types";
+import { claimsOf } from "@/data/diagnosis/diagnosis";
+import { listFindings } from "@/data/diagnosis/faults";
+import { faultOf } from "@/data/diagnosis/knowledge";
+import { listObservations, listSkipped, type StoredObservation } from "@/data/diagnosis/observations";
+import { listKeptGauges } from "@/data/gauges/gauges";
+import type { Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
+import { costToPutRight, getBill } from "@/data/quote/quotes";
+import { getShopSettings } from "@/data/shop/settings";
+import type { Db } from "@/data/store/database";
+
+const words = (observation: StoredObservation | undefined, skipped: string | undefined): string =>
+  observation
+    ? observation.value === null
+      ? observation.verdict
+      : `${Number(observation.value.toFixed(1))} ${observation.unit}`
+    : skipped
+      ? `not done: ${skipped}`
+      : "not done";
+
+function reportTests(
+  observations: readonly StoredObservation[],
+  protocol: readonly TestSpec[],
+  skips: ReadonlyMap<string, string>,
+): ReportTest[] {
+  return protocol.map((spec) => {
+    const before = observations.find((o) => o.testId === spec.id && o.phase === "before");
+    const after = observations.find((o) => o.testId === spec.id && o.phase === "after");
+    return {
+      name: spec.name,
+      before: words(before, skips.get(`before ${spec.id}`)),
+      after: words(after, skips.get(`after ${spec.id}`)),
+      change: before && after ? changeWords[compare(spec, before, after)] : "",
+      simulated: Boolean(before?.simulated || after?.simulated),
+      bars: before?.value != null && after?.value != null ? { before: before.value, after: after.value } : null,
+    };
+  });
+}
+
+/** Oils and greases that went in with the parts fitted so far. */
+function lubricantsUsed(db: Db, job: Job, version: ModelVersion): string[] {
+  const schools = schoolsOf(db, job);
+  const fitted = getBuild(db, job, version).steps.filter((step) => step.operation.kind === "place" && step.state === "done");
+  return lubricantUse(
+    fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, schools)),
+  ).map(({ product, drops, dabs }) =>
+    [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} film${dabs === 1 ? "" : "s"} or dabs`]
+      .filter(Boolean)
+      .join(", "),
+  );
+}
+
+/** How to look after it, by its water and by what it has been through. */
+function careAdvice({ water, life }: Job["intake"]): string[] {
+  return [
+    "Back the drag off before you put the reel away; store it dry and at an even temperature.",
+    water === "fresh"
+      ? "Wipe it after each outing."
+      : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag. Never a hard jet: it drives salt in.",
+    ...(life.includes("kayak") ? ["From a kayak: once it was under, have it opened soon; the film inside lasts a season at most."] : []),
+    ...(life.includes("stored") ? ["Grease hardens in years of standing: turn it through once a season."] : []),
+  ];
+}
+
+export interface ReportDates {
+  readonly opened: string;
+  readonly closed: string | null;
+  /** The ISO day a number of months after the reel went home, or from today while it is here. */
+  readonly after: (months: number) => string;
+  readonly words: (isoDay: string) => string;
+}
+
+/** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
+export function getReport(db: Db, job: Job, dates: ReportDates): Report {
+  const version = machineOf(db, job);
+  const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
+  const { estimate: sum } = getBill(db, job);
+  const observations = listObservations(db, job.id);
+  const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
+  const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };
+  const service = nextService(use);
+  return {
+    shopName: getShopSettings(db).shopName,
+    tag: job.tag,
+    owner: job.customer.name,
+    reel: job.reel.modelName,
+    serial: job.reel.serial,
+    hand: hands[job.reel.hand],
+    openedOn: dates.opened,
+    closedOn: dates.closed,
+    complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    asFound: asFoundWords(job.intake),
+    declined: job.declinedReason,
+    check:
+      job.kind === "purchase-check"
+        ? {
+            claims: claimsOf(db, job).map(({ claim, standing, against, fits }) => ({
+              claim: claims[claim],
+              standing: standingWords[standing],
+              because: [...against, ...fits].join("; "),
+            })),
+            putRight: costToPutRight(db, job).totalMinor,
+          }
+        : null,
+    findings: listFindings(db, job.id).map((finding) => {
+      const fault = faultOf(db, finding.faultId);
+      return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
+    }),
+    parts: listFittedParts(db, job.id).map((part) => {
+      const position = positions.get(part.positionId)!;
+      const type = findPartType(db, part.partTypeId)!;
+      return {
+        number: part.number,
+        words: part.offDonor ? `${part.positionName}, used, off a donor` : part.positionName,
+        price: part.priceMinor,
+        type,
+        turned: position.turned,
+      };
+    }),
+    inPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ name: positions.get(positionId)?.name ?? positionId, reason })),
+    lubricants: lubricantsUsed(db, job, version),
+    computed: listKeptGauges(db, job.id).map(({ words: said }) => said),
+    cautions: cautionsAt({ at: "report", types: [...version.partTypes.values()] }),
+    leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
+    watch: listWells(db, job.id)
+      .filter((well) => (well.verdict === "watch" || well.verdict === "worn") && !well.renewed)
+      .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
+    tests: reportTests(
+      observations,
+      [
+        ...protocolOfJob(version.model.family, job.kind),
+        ...extraTests(version.model.family).filter(({ id }) => observations.some((o) => o.testId === id)),
+      ],
+      skips,
+    ),
+    advice: careAdvice(job.intake),
+    nextService: `${dates.words(dates.after(service.months))} (${service.because}; a rule of thumb)`,
+    due: componentServices(version.partTypes.values(), use).map(({ id, component, what, months, because, byOwner }) => ({
+      id,
+      component,
+      what,
+      on: dates.after(months),
+      because,
+      byOwner,
+    })),
+    price: {
+      labour: sum.labourMinor,
+      parts: sum.partsMinor,
+      discount: sum.discountMinor,
+      deposit: job.depositMinor,
+      tax: sum.taxMinor,
+      taxPercent: job.rates.tax / 100,
+      total: job.finalTotalMinor ?? sum.totalMinor,
+      currency: job.currency,
+    },
+  };
+}

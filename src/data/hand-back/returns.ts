@@ -1,0 +1,111 @@
+import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back";
+import { type ClosingBlock, closingBlocks } from "@/data/bench/build";
+import { advanceStation, getOpenJob, type Job, listJobsOfLot } from "@/data/jobs/jobs";
+import { getBill } from "@/data/quote/quotes";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+
+/** What came with the reel and has not been ticked off. */
+export const notGivenBack = (job: Job): string[] => job.brought.filter((item) => item.givenBackAt === null).map((item) => item.item);
+
+/** What keeps the job open now, the reel first, then what came with it. */
+export function handBackBlocks(db: Db, job: Job): ClosingBlock[] {
+  return [
+    ...closingBlocks(db, job),
+    ...notGivenBack(job).map((item) => ({ code: "brought" as const, message: `Came with it and is not ticked off: ${item}` })),
+  ];
+}
+
+/** The reel is proved and hangs ready. @throws Refusal with the first thing that still keeps it on the bench. */
+export function markReady(ctx: Context, jobId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const [first, ...others] = closingBlocks(ctx.db, job);
+  if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
+  advanceStation(ctx, job, "return");
+}
+
+export function tickBrought(ctx: Context, jobId: number, item: string, given: boolean): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db
+    .prepare("UPDATE job_brought SET given_back_at = ? WHERE job_id = ? AND item = ?")
+    .run(given ? ctx.now : null, jobId, item);
+  if (!changes) throw new Refusal("no-item", "This did not come with the reel.");
+  writeJournal(ctx, given ? "item-given-back" : "item-kept", { jobId: job.id }, { item });
+}
+
+/** Hands the reel back: nothing in the tray, every gate passed, everything that came with it ticked. The sum is fixed here. */
+export function closeJob(ctx: Context, jobId: number, signedBy: string, note: HandBackNote = {}): { totalMinor: number } {
+  const job = getOpenJob(ctx.db, jobId);
+  const [first, ...others] = handBackBlocks(ctx.db, job);
+  if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
+  const { totalMinor } = getBill(ctx.db, job).estimate;
+  ctx.db
+    .prepare(
+      `UPDATE job SET station = 'closed', closed_at = ?, final_total_minor = ?, signed_by = ?, paid_by = ?, paid_note = ?, old_parts = ?,
+              row_version = row_version + 1 WHERE id = ?`,
+    )
+    .run(ctx.now, totalMinor, signedBy, note.paidBy ?? null, note.paidNote ?? "", note.oldParts ?? null, jobId);
+  writeJournal(
+    ctx,
+    "handed-back",
+    { jobId, reelId: job.reel.id, customerId: job.customer.id },
+    { totalMinor, paidBy: note.paidBy ?? null, oldParts: note.oldParts ?? null },
+  );
+  return { totalMinor };
+}
+
+/** How a closed job was handed back; nulls where nobody noted it. */
+export const handBackNote = (
+  db: Db,
+  jobId: number,
+): { signedBy: string | null; paidBy: PaidWay | null; paidNote: string; oldParts: OldParts | null } =>
+  db
+    .prepare("SELECT signed_by AS signedBy, paid_by AS paidBy, paid_note AS paidNote, old_parts AS oldParts FROM job WHERE id = ?")
+    .get(jobId) as {
+    signedBy: string | null;
+    paidBy: PaidWay | null;
+    paidNote: string;
+    oldParts: OldParts | null;
+  };
+
+/** Hands back every reel of a lot that hangs ready, to one person. @throws Refusal when none does. @returns how many, and what is left here. */
+export function closeLot(ctx: Context, lotId: number, signedBy: string, note: HandBackNote): { reels: number; left: number } {
+  const open = listJobsOfLot(ctx.db, lotId).filter((job) => job.closedAt === null);
+  const ready = open.filter((job) => job.station === "return" && !handBackBlocks(ctx.db, job).length);
+  if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what it still lacks.");
+  for (const job of ready) closeJob(ctx, job.id, signedBy, note);
+  return { reels: ready.length, left: open.length - ready.length };
+}
+
+export interface Unclaimed {
+  readonly jobId: number;
+  readonly tag: string;
+  readonly reel: string;
+  readonly customer: string;
+  readonly phone: string;
+  readonly readyOn: string;
+  /** When its owner was told last; null when nobody did. */
+  readonly toldOn: string | null;
+}
+
+/** Reels that hang ready and are not fetched, the longest waiting first. @param before ready before this ISO day. */
+export const listUnclaimed = (db: Db, before: string): Unclaimed[] =>
+  db
+    .prepare(
+      `SELECT job.id AS jobId, job.tag, model.maker || ' ' || model.name AS reel, customer.name AS customer, customer.phone,
+              (SELECT substr(max(journal.at), 1, 10) FROM journal WHERE journal.job_id = job.id AND journal.action = 'station-reached'
+               AND json_extract(journal.detail, '$.station') = 'return') AS readyOn,
+              (SELECT substr(max(fetch_reminder.at), 1, 10) FROM fetch_reminder WHERE fetch_reminder.job_id = job.id) AS toldOn
+       FROM job JOIN customer ON customer.id = job.customer_id JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id
+       WHERE job.station = 'return' AND readyOn < ? ORDER BY readyOn, job.id`,
+    )
+    .all(before) as Unclaimed[];
+
+/** Notes that the owner was told the reel hangs ready. */
+export function noteTold(ctx: Context, jobId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (job.station !== "return") throw new Refusal("not-ready", "It does not hang ready yet.");
+  ctx.db.prepare("INSERT INTO fetch_reminder (job_id, at, person_id) VALUES (?, ?, ?)").run(jobId, ctx.now, ctx.person.id);
+  writeJournal(ctx, "told-to-fetch", { jobId, customerId: job.customer.id });
+}

@@ -1,0 +1,48 @@
+import type { Db } from "@/data/store/database";
+
+export interface FittedPart {
+  readonly positionId: string;
+  readonly positionName: string;
+  readonly partTypeId: string;
+  readonly role: string;
+  readonly number: string;
+  readonly name: string;
+  /** What it is billed at: a donor's piece at its own price, a new one at the job's. */
+  readonly priceMinor: number;
+  readonly offDonor: boolean;
+}
+
+/** New pieces fitted by a job, seat by seat. */
+export const listFittedParts = (db: Db, jobId: number): FittedPart[] =>
+  (
+    db
+      .prepare(
+        `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.role, part_type.number, part_type.name,
+              coalesce(donor_piece.price_minor,
+                       (SELECT price_minor FROM job_price WHERE job_price.job_id = job.id AND job_price.part_type_id = part_type.id),
+                       part_type.price_minor) AS priceMinor,
+              donor_piece.id IS NOT NULL AS offDonor
+       FROM instance JOIN job ON job.id = instance.fitted_job_id
+       JOIN position ON position.model_version_id = job.model_version_id AND position.id = instance.position_id
+       JOIN part_type ON part_type.id = instance.part_type_id
+       LEFT JOIN donor_piece ON donor_piece.id = instance.donor_piece_id
+       WHERE instance.fitted_job_id = ? ORDER BY part_type.number, instance.position_id`,
+      )
+      .all(jobId) as (Omit<FittedPart, "offDonor"> & { offDonor: 0 | 1 })[]
+  ).map((row) => ({ ...row, offDonor: row.offDonor === 1 }));
+
+export interface LeftOutPart {
+  readonly positionName: string;
+  readonly reason: string;
+}
+
+/** Parts left out on purpose, with the reason that stands in the report. */
+export const listLeftOut = (db: Db, jobId: number): LeftOutPart[] =>
+  db
+    .prepare(
+      `SELECT position.name AS positionName, tray_well.left_out_reason AS reason
+       FROM tray_well JOIN job ON job.id = tray_well.job_id
+       JOIN position ON position.model_version_id = job.model_version_id AND position.id = tray_well.position_id
+       WHERE tray_well.job_id = ? AND tray_well.left_out_reason IS NOT NULL ORDER BY tray_well.well`,
+    )
+    .all(jobId) as LeftOutPart[];

@@ -1,0 +1,27 @@
+import { type ModelRecord, modelRecord } from "@/core/proving/model-record";
+import { type TestId, testSpec } from "@/core/proving/protocol";
+import type { Db } from "@/data/store/database";
+
+/** The record of a model's tests after service, over this shop's jobs; pulls as they would read at a line radius. */
+export function recordOfModel(db: Db, modelId: string, lineRadiusMm: number): ReadonlyMap<TestId, ModelRecord> {
+  const rows = db
+    .prepare(
+      `SELECT observation.test_id AS test, observation.value, observation.line_radius_mm AS radius FROM observation
+       JOIN job ON job.id = observation.job_id JOIN model_version ON model_version.id = job.model_version_id
+       WHERE observation.id IN (SELECT max(id) FROM observation WHERE phase = 'after' GROUP BY job_id, test_id)
+         AND model_version.model_id = ? AND observation.value IS NOT NULL`,
+    )
+    .all(modelId) as { test: TestId; value: number; radius: number | null }[];
+  const values = new Map<TestId, number[]>();
+  for (const { test, value, radius } of rows) {
+    const pull = testSpec(test).takesLineRadius;
+    if (pull && radius === null) continue;
+    values.set(test, [...(values.get(test) ?? []), pull ? (value * radius!) / lineRadiusMm : value]);
+  }
+  return new Map(
+    [...values].flatMap(([test, of]) => {
+      const record = modelRecord(of);
+      return record ? [[test, record] as const] : [];
+    }),
+  );
+}

@@ -1,0 +1,84 @@
+import type { ReelHistory } from "@/core/history/history";
+import { jobKinds } from "@/core/intake/job-kinds";
+import { componentServices } from "@/core/intervals/component-service";
+import { testSpec } from "@/core/proving/protocol";
+import { listInPlace } from "@/data/bench/ways";
+import { findModel } from "@/data/catalogue/models";
+import { findReel } from "@/data/customers/reels";
+import { listFindings } from "@/data/diagnosis/faults";
+import { faultOf } from "@/data/diagnosis/knowledge";
+import { listObservations } from "@/data/diagnosis/observations";
+import { listJobsOfReel } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
+import { getShopSettings } from "@/data/shop/settings";
+import type { Db } from "@/data/store/database";
+
+/** What is due next on a reel by component, counted from its last service here; empty when it never had one. */
+export function dueOfReel(db: Db, reelId: number, after: (fromIso: string, months: number) => string) {
+  const last = listJobsOfReel(db, reelId).find(
+    (job) => job.closedAt !== null && job.declinedReason === null && job.kind !== "purchase-check",
+  );
+  if (!last) return [];
+  const { water, tripsPerYear } = last.intake;
+  return componentServices(machineOf(db, last).partTypes.values(), { water, tripsPerYear }).map(
+    ({ id, component, what, months, because, byOwner }) => ({
+      id,
+      component,
+      what,
+      on: after(last.closedAt!, months),
+      because,
+      byOwner,
+    }),
+  );
+}
+
+/** Everything this bench knows of a reel, for its owner to keep or hand on; null when there is no such reel. */
+export function getReelHistory(
+  db: Db,
+  reelId: number,
+  dates: { readonly today: string; readonly after: (fromIso: string, months: number) => string },
+): ReelHistory | null {
+  const reel = findReel(db, reelId);
+  const model = reel && findModel(db, reel.modelId);
+  if (!reel || !model) return null;
+  return {
+    format: "zorbek-reel-history",
+    version: 1,
+    exportedOn: dates.today,
+    shop: getShopSettings(db).shopName,
+    reel: { maker: model.maker, model: model.name, serial: reel.serial, hand: reel.hand },
+    visits: listJobsOfReel(db, reelId)
+      .reverse()
+      .map((job) => {
+        const names = new Map(machineOf(db, job).anatomy.positions.map((position) => [position.id, position.name]));
+        return {
+          tag: job.tag,
+          takenInOn: job.openedAt.slice(0, 10),
+          handedBackOn: job.closedAt?.slice(0, 10) ?? null,
+          cameFor: jobKinds[job.kind],
+          found: listFindings(db, job.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
+          unrepaired: job.declinedReason,
+          partsFitted: listFittedParts(db, job.id).map((part) => ({
+            number: part.number,
+            name: part.name,
+            seat: part.positionName,
+            used: part.offDonor,
+          })),
+          leftOut: listLeftOut(db, job.id).map(({ positionName, reason }) => ({ seat: positionName, reason })),
+          servedInPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ seat: names.get(positionId) ?? positionId, reason })),
+          measurements: listObservations(db, job.id).map((one) => ({
+            test: testSpec(one.testId).name,
+            phase: one.phase,
+            verdict: one.verdict,
+            value: one.value,
+            unit: one.unit,
+            lineRadiusMm: one.lineRadiusMm,
+            instrument: one.instrument,
+            simulated: one.simulated,
+          })),
+        };
+      }),
+    next: dueOfReel(db, reelId, dates.after).map(({ component, what, on, because }) => ({ component, what, on, because })),
+  };
+}

@@ -1,0 +1,50 @@
+import { z } from "zod";
+import { defaultDiscounts, discountsSchema } from "@/core/estimate/discounts";
+import { type Schools, schoolsSchema, usualSchools } from "@/core/schools/schools";
+import type { Context } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+
+export const shopSettingsSchema = z.object({
+  shopName: z.string().trim().min(1, "The shop needs a name: it stands on every tag.").max(60),
+  ratePerHourMinor: z.number().int().min(0).max(1_000_000),
+  taxBasisPoints: z.number().int().min(0).max(10_000),
+  currency: z.string().regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR (ISO 4217)."),
+  benchHoursPerDay: z.number().min(0.5, "At least half an hour a day.").max(16, "At most 16 hours a day."),
+  dragSchool: z.enum(["greased", "dry"]),
+  footSwitchKey: z.string().min(1).max(20),
+  shortcuts: z.boolean(),
+  discounts: discountsSchema,
+  /** The shop's way with oil and grease; its drag stands by itself above. */
+  schools: schoolsSchema.omit({ drag: true }),
+});
+export type ShopSettings = z.infer<typeof shopSettingsSchema>;
+
+export const defaultShopSettings: ShopSettings = {
+  shopName: "The bench",
+  ratePerHourMinor: 4500,
+  taxBasisPoints: 2000,
+  currency: "EUR",
+  benchHoursPerDay: 6,
+  dragSchool: "greased",
+  footSwitchKey: "PageDown",
+  shortcuts: true,
+  discounts: defaultDiscounts,
+  schools: schoolsSchema.omit({ drag: true }).parse(usualSchools),
+};
+
+/** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */
+export function getShopSettings(db: Db): ShopSettings {
+  const row = db.prepare("SELECT value FROM setting WHERE key = 'shop'").get() as { value: string } | undefined;
+  return row ? shopSettingsSchema.parse({ ...defaultShopSettings, ...(JSON.parse(row.value) as object) }) : defaultShopSettings;
+}
+
+export function saveShopSettings(ctx: Context, settings: ShopSettings): void {
+  ctx.db
+    .prepare("INSERT INTO setting (key, value) VALUES ('shop', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
+    .run(JSON.stringify(settings));
+  writeJournal(ctx, "shop-settings-saved", {}, settings);
+}
+
+/** The shop's way in every school. */
+export const schoolsOfShop = ({ schools, dragSchool }: ShopSettings): Schools => ({ ...schools, drag: dragSchool });

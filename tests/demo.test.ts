@@ -1,0 +1,72 @@
+import { DateTime } from "luxon";
+import { beforeAll, describe, expect, it } from "vitest";
+import { buildDemo, isEmpty } from "#demo/build";
+import { checkAnatomy } from "@/core/anatomy/check-anatomy";
+import { familyIds } from "@/core/families/family-ids";
+import { closingBlocks } from "@/data/bench/build";
+import { getCurrentModelVersion, listModels } from "@/data/catalogue/models";
+import { listObservations } from "@/data/diagnosis/observations";
+import { listClosedJobs, listOpenJobs } from "@/data/jobs/jobs";
+import { type Db, openMemoryDatabase } from "@/data/store/database";
+
+const now = DateTime.fromISO("2026-06-15T10:00:00", { zone: "utc" });
+let db: Db;
+beforeAll(async () => {
+  db = openMemoryDatabase();
+  await buildDemo(db, now);
+});
+const one = <T>(sql: string) => db.prepare(sql).pluck().get() as T;
+
+describe("the demo workshop", () => {
+  it("is built only into an empty shop", () => {
+    expect(isEmpty(openMemoryDatabase())).toBe(true);
+    expect(isEmpty(db)).toBe(false);
+  });
+
+  it("has a model of every family, each fitting and with its catalogue", () => {
+    const models = listModels(db);
+    expect(new Set(models.map((model) => model.family))).toEqual(new Set(familyIds));
+    for (const model of models) {
+      const version = getCurrentModelVersion(db, model.id);
+      expect(checkAnatomy(version.anatomy, [...version.partTypes.values()]), model.name).toEqual([]);
+    }
+  });
+
+  it("has reels at many stations, and closed ones with nothing left in their trays", () => {
+    expect(listOpenJobs(db).length).toBeGreaterThanOrEqual(5);
+    expect(new Set(listOpenJobs(db).map((job) => job.station)).size).toBeGreaterThanOrEqual(5);
+    for (const job of listClosedJobs(db, 99)) {
+      expect(closingBlocks(db, job), job.tag).toEqual([]);
+      expect(job.finalTotalMinor, job.tag).toBeGreaterThan(0);
+      expect(
+        listObservations(db, job.id).some((o) => o.phase === "after"),
+        job.tag,
+      ).toBe(true);
+    }
+  });
+
+  it("says of every instrument reading that it was simulated", () => {
+    expect(one<number>("SELECT count(*) FROM observation WHERE instrument = 'pull scale' AND simulated = 0")).toBe(0);
+    expect(one<number>("SELECT count(*) FROM observation WHERE instrument = 'pull scale'")).toBeGreaterThan(10);
+  });
+
+  it("counts every date from today and puts nothing that happened into the future", () => {
+    expect(one<string>("SELECT max(at) FROM journal") <= now.endOf("day").toUTC().toISO()!).toBe(true);
+    for (const job of listOpenJobs(db)) expect(Math.abs(DateTime.fromISO(job.promisedOn).diff(now, "days").days), job.tag).toBeLessThan(10);
+  });
+
+  it("is the same every time for the same day", async () => {
+    const again = openMemoryDatabase();
+    await buildDemo(again, now);
+    for (const table of ["job", "customer", "reel", "journal", "observation", "tray_well", "stock", "need", "instance"]) {
+      const rows = (which: Db) => which.prepare(`SELECT * FROM ${table} ORDER BY 1, 2`).all();
+      expect(rows(again), table).toEqual(rows(db));
+    }
+  });
+
+  it("names no person twice and gives every customer an address that cannot exist", () => {
+    const emails = db.prepare("SELECT email FROM customer WHERE email <> ''").pluck().all() as string[];
+    for (const email of emails) expect(email).toMatch(/\.example$/); // RFC 2606: reserved, so that nobody is ever written to
+    expect(one<number>("SELECT count(*) - count(DISTINCT name) FROM customer")).toBe(0);
+  });
+});

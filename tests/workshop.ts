@@ -2,10 +2,11 @@ import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "
 import type { TestId, Verdict } from "@/core/proving/protocol";
 import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
+import { type NewJob, openJob } from "@/data/counter/open-job";
 import { addCustomer } from "@/data/customers/customers";
 import { recordObservation } from "@/data/diagnosis/observations";
 import type { ReportDates } from "@/data/hand-back/report";
-import { type Intake, type NewJob, openJob } from "@/data/jobs/jobs";
+import type { Intake } from "@/data/jobs/jobs";
 import { setBin } from "@/data/parts/stock";
 import { addSupplier, setOffer } from "@/data/parts/suppliers";
 import { ensureFirstPerson } from "@/data/shop/people";

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import ICAL from "ical.js";
 import { Key } from "selenium-webdriver";
 import { afterAll, describe, expect, it } from "vitest";
-import { openJob } from "@/data/jobs/jobs";
+import { openJob } from "@/data/counter/open-job";
 import { setBin } from "@/data/parts/stock";
 import { atTheBench, type Person, type Server } from "./bench";
 import { buildAll, cleanAll, onTheData, stripAll } from "./stations";

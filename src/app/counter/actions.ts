@@ -1,10 +1,11 @@
 "use server";
 import { parseMinor } from "@/core/money/money";
 import { addUnknownModel } from "@/data/bench/loose-parts";
+import { openJob } from "@/data/counter/open-job";
 import { addCustomer, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
+import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
-import { declineJob, openJob } from "@/data/jobs/jobs";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
 import { defineAction, today } from "../server";

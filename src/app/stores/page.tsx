@@ -1,6 +1,5 @@
-import { listOffers } from "@/data/parts/suppliers";
 import { getShopSettings } from "@/data/shop/settings";
-import { listNeeds, listOrders } from "@/data/stores/orders";
+import { listOpenNeeds, listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
 import { getDb } from "../server";
@@ -12,7 +11,7 @@ export default async function StoresPage() {
   const db = getDb();
   return (
     <StoresSheet
-      needs={listNeeds(db, { states: ["open"] }).map((need) => ({ ...need, offers: listOffers(db, need.partTypeId) }))}
+      needs={listOpenNeeds(db)}
       orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
       currency={getShopSettings(db).currency}
       place={placeSupplierOrder}

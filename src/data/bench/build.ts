@@ -4,6 +4,7 @@ import { type BeforeBuried, beforeBuried, type SeatState } from "@/core/teardown
 import { buildOrder } from "@/core/teardown/build-order";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
 import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
+import { notDue } from "@/core/teardown/not-due";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
@@ -23,6 +24,8 @@ export interface Step {
   readonly state: StepState;
   readonly note: string;
   readonly well: Well | null;
+  /** Nobody can do it, because a part stays out on purpose; it is neither asked for nor waited for. */
+  readonly notDue: boolean;
 }
 
 export interface Build {
@@ -58,17 +61,24 @@ export function getBuild(
     ).map((row) => [row.operation_id, row]),
   );
   const wellOf = new Map(wells.map((well) => [well.positionId, well]));
+  const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
+  const impossible = notDue(
+    order.value.steps.map(({ operation }) => operation),
+    new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId)),
+    (id) => version.partTypes.get(seats.get(id)?.partTypeId ?? "")?.shape.kind,
+  );
   const steps = order.value.steps.map((step) => ({
     ...step,
     state: rows.get(step.operation.id)?.state ?? ("waiting" as const),
     note: rows.get(step.operation.id)?.note ?? "",
     well: step.position ? (wellOf.get(step.position.id) ?? null) : null,
+    notDue: impossible.has(step.operation.id),
   }));
-  const failedGate = steps.find((step) => step.state === "failed") ?? null;
+  const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
   return {
     steps,
     failedGate,
-    current: failedGate ?? steps.find((step) => step.state === "waiting") ?? null,
+    current: failedGate ?? steps.find((step) => step.state === "waiting" && !step.notDue) ?? null,
     conflict: null,
     inversions: order.value.inversions,
     proven: order.value.proven,
@@ -143,7 +153,7 @@ export function doStep(ctx: Context, jobId: number, operationId: string, reason 
       tag: job.tag,
       station: "clean",
     });
-  const settled = new Set(build.steps.filter((s) => s.state === "done" || s.state === "skipped").map((s) => s.operation.id));
+  const settled = new Set(build.steps.filter((s) => s.state === "done" || s.state === "skipped" || s.notDue).map((s) => s.operation.id));
   const missing = missingBefore(step.needs, settled);
   if (missing.length) {
     const first = getStep(build, missing[0]!);
@@ -198,7 +208,7 @@ export function undoStep(ctx: Context, jobId: number, operationId: string): void
 }
 
 /** Every step done that stands on another one, itself among them: what comes apart when it is opened again. */
-function standsOn(build: Build, operationId: string): string[] {
+export function standsOn(build: Build, operationId: string): string[] {
   const open = new Set([operationId]);
   for (let grown = true; grown; ) {
     grown = false;
@@ -302,10 +312,8 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
   // A reel nobody opened has nothing to build; its tests are what is asked of it.
   if (!wells.length && job.declinedReason !== null) return blocks;
   if (!wells.length && !stationsOf(job.kind).includes("build")) return [...blocks, ...testBlocks(db, job, version)];
-  const leftOut = new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId));
   for (const step of getBuild(db, job, version).steps) {
-    if (step.operation.kind === "place" || step.state === "done") continue;
-    if (step.position && leftOut.has(step.position.id)) continue;
+    if (step.operation.kind === "place" || step.state === "done" || step.notDue) continue;
     blocks.push(
       step.operation.kind === "gate"
         ? { code: "gate", message: `Gate not passed: ${step.operation.words}` }

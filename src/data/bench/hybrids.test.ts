@@ -4,11 +4,13 @@ import { addPartType } from "@/data/catalogue/part-types";
 import { addFinding } from "@/data/diagnosis/faults";
 import { getReport } from "@/data/hand-back/report";
 import { findJob } from "@/data/jobs/jobs";
-import { machineOf, overrideSeat } from "@/data/jobs/machine";
-import { findStock, fitFromStock, setBin } from "@/data/parts/stock";
+import { machineOf } from "@/data/jobs/machine";
+import { findStock, setBin } from "@/data/parts/stock";
 import { setOffer } from "@/data/parts/suppliers";
+import { listNeeds } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
-import { addNeed, listNeeds } from "@/data/stores/orders";
+import { askForPart, fitFromStock } from "./fit-part";
+import { overrideSeat } from "./own-part";
 import { takePart } from "./tray";
 
 const hybrid = () => {
@@ -41,7 +43,7 @@ describe("a reel built from parts of two models", () => {
   it("orders, quotes and reports the part it really has, also when it was wanted before anybody noticed", () => {
     const { ctx, db, jobId, job } = hybrid();
     takePart(ctx, jobId, "lock-screw");
-    addNeed(ctx, jobId, "lock-screw");
+    askForPart(ctx, jobId, "lock-screw");
     overrideSeat(ctx, jobId, "lock-screw", "ZZ-9");
     expect(listNeeds(db, { states: ["open"], jobId }).map((need) => need.number)).toEqual(["ZZ-9"]);
     expect(getQuote(db, job()).parts.map((part) => [part.partTypeId, part.priceMinor])).toEqual([["zz-9", 250]]);

@@ -3,6 +3,8 @@ import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
+import { pieceInSeat } from "@/data/parts/fitting";
+import { pinPrices } from "@/data/parts/wanted";
 import { requireConsent } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -104,15 +106,13 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   const versionId = addModelVersion(ctx, version.model.id, { lineRadiusMm: version.lineRadiusMm, anatomy });
   markModelVersionUsed(db, versionId);
   db.prepare("UPDATE job SET model_version_id = ?, row_version = row_version + 1 WHERE id = ?").run(versionId, jobId);
-  const addPrice = db.prepare("INSERT INTO job_price (job_id, part_type_id, price_minor) VALUES (?, ?, ?)");
-  const addInstance = db.prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')");
+  pinPrices(ctx, jobId, versionId);
   const addWell = db.prepare(
     "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at, pulled_with) VALUES (?, ?, ?, ?, ?, ?, ?)",
   );
   for (const part of parts) {
     const position = anatomy.positions.find((seat) => seat.id === `part-${part.well}`)!;
-    addPrice.run(jobId, position.partTypeId, 0);
-    const instanceId = addInstance.run(job.reel.id, position.id, position.partTypeId).lastInsertRowid;
+    const instanceId = pieceInSeat(ctx, job.reel.id, position.id, position.partTypeId);
     addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now, part.well);
   }
   writeJournal(ctx, "schematic-made", { jobId, reelId: job.reel.id }, { model: version.model.id, seats: parts.length });

@@ -5,12 +5,14 @@ import { addFinding } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { countBin, findStock, fitFromStock, returnToStock } from "@/data/parts/stock";
+import { countBin, findStock } from "@/data/parts/stock";
+import { listNeeds } from "@/data/parts/wanted";
 import { getBill, getQuote, recordAnswer } from "@/data/quote/quotes";
 import { moveOf } from "@/data/schedule/rack";
-import { addNeed, listNeeds, listOrders, placeOrder, receive, sendWaitingOrders } from "@/data/stores/orders";
+import { listOrders, placeOrder, receive, sendWaitingOrders } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takePart } from "./tray";
 
 const strip = ({ ctx, db }: Workshop, jobId: number, count = 999) => {
@@ -53,7 +55,7 @@ describe("quote and consent", () => {
     const id = shop.open({ limitMinor: 1000 });
     addFinding(shop.ctx, id, "gears-worn", "");
     expect(moveOf(shop.db, findJob(shop.db, id)!)).toBe("customer");
-    for (const act of [() => takePart(shop.ctx, id, "lock-screw"), () => addNeed(shop.ctx, id, "main-gear")])
+    for (const act of [() => takePart(shop.ctx, id, "lock-screw"), () => askForPart(shop.ctx, id, "main-gear")])
       expect(refusal(act).code).toBe("ask-first");
     recordAnswer(shop.ctx, id, { accepted: true, words: "go ahead then" });
     const { answers, estimate, consent } = getQuote(shop.db, findJob(shop.db, id)!);
@@ -118,7 +120,7 @@ describe("stock and orders", () => {
     expect(findStock(shop.db, "sk-star")?.count).toBe(1);
     expect(listWells(shop.db, id).find((well) => well.positionId === "star")?.renewed).toBe(true);
     expect(refusal(() => fitFromStock(shop.ctx, id, "star")).code).toBe("used");
-    returnToStock(shop.ctx, id, "star");
+    takeBack(shop.ctx, id, "star");
     expect(findStock(shop.db, "sk-star")?.count).toBe(2);
     expect(listWells(shop.db, id).find((well) => well.positionId === "star")?.renewed).toBe(false);
   });
@@ -128,7 +130,7 @@ describe("stock and orders", () => {
     const [first, second] = [shop.open(), shop.open({ promisedOn: "2026-03-20" })];
     for (const id of [first, second]) {
       strip(shop, id);
-      addNeed(shop.ctx, id, "main-gear");
+      askForPart(shop.ctx, id, "main-gear");
     }
     countBin(shop.ctx, "sk-main-gear", 0);
     placeOrder(
@@ -146,7 +148,7 @@ describe("stock and orders", () => {
     expect(receive(shop.ctx, lineId, 1).keptAsideFor).toEqual([findJob(shop.db, first)!.tag]); // promised first
     expect(moveOf(shop.db, findJob(shop.db, first)!)).toBe("ours");
     expect(moveOf(shop.db, findJob(shop.db, second)!)).toBe("supplier");
-    expect(refusal(() => fitFromStock(shop.ctx, second, "main-gear")).message).toContain("kept aside");
+    expect(refusal(() => fitFromStock(shop.ctx, second, "main-gear")).message).toContain("set aside");
     fitFromStock(shop.ctx, first, "main-gear");
     expect(refusal(() => receive(shop.ctx, lineId, 2)).field).toBe("quantity");
     expect(refusal(() => receive(shop.ctx, lineId, 0)).field).toBe("quantity");
@@ -159,8 +161,8 @@ describe("stock and orders", () => {
   it("keeps one need a seat, and stock always equals the sum of its moves", () => {
     const shop = openWorkshop();
     const id = shop.open();
-    addNeed(shop.ctx, id, "star");
-    expect(refusal(() => addNeed(shop.ctx, id, "star")).code).toBe("needed");
+    askForPart(shop.ctx, id, "star");
+    expect(refusal(() => askForPart(shop.ctx, id, "star")).code).toBe("needed");
     order(shop, id);
     expect(refusal(() => order(shop, id)).code).toBe("nothing-to-order");
     const off = shop.db
@@ -205,7 +207,7 @@ describe("build, gates and closing", () => {
     expect(refusal(() => doStep(shop.ctx, id, "place-lock-screw")).code).toBe("waits-for-part");
     fitFromStock(shop.ctx, id, "lock-screw");
     doStep(shop.ctx, id, "place-lock-screw");
-    expect(refusal(() => returnToStock(shop.ctx, id, "lock-screw")).code).toBe("fitted");
+    expect(refusal(() => takeBack(shop.ctx, id, "lock-screw")).way).toMatchObject({ to: "open-again" });
   });
 
   it("does not close with a part in the tray; fitted or left out with a reason it closes, once", () => {

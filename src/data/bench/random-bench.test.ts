@@ -3,10 +3,12 @@ import { describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { countBin, fitFromStock, returnToStock } from "@/data/parts/stock";
+import { countBin } from "@/data/parts/stock";
+import { listNeeds } from "@/data/parts/wanted";
 import type { Context } from "@/data/store/context";
-import { addNeed, listNeeds, listOrders, placeOrder, receive } from "@/data/stores/orders";
+import { listOrders, placeOrder, receive } from "@/data/stores/orders";
 import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takePart } from "./tray";
 
 const seats = ["lock-screw", "handle-nut", "handle", "handle-spacer", "star", "tension-upper"] as const;
@@ -21,8 +23,8 @@ const acts: fc.Arbitrary<readonly [string, Act]> = fc.oneof(
     (s) => [`replace ${s}`, (ctx: Context, id: number) => noteWell(ctx, id, s, { verdict: "replace", orientation: "", note: "" })] as const,
   ),
   seat.map((s) => [`use ${s}`, (ctx: Context, id: number) => fitFromStock(ctx, id, s)] as const),
-  seat.map((s) => [`return ${s}`, (ctx: Context, id: number) => returnToStock(ctx, id, s)] as const),
-  seat.map((s) => [`need ${s}`, (ctx: Context, id: number) => addNeed(ctx, id, s)] as const),
+  seat.map((s) => [`return ${s}`, (ctx: Context, id: number) => takeBack(ctx, id, s)] as const),
+  seat.map((s) => [`need ${s}`, (ctx: Context, id: number) => askForPart(ctx, id, s)] as const),
   fc.constant([
     "order",
     (ctx: Context, id: number) =>

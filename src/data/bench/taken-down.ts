@@ -1,11 +1,11 @@
 import { cleanMethods } from "@/core/cleaning/methods";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { listNeeds } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-import { listNeeds } from "@/data/stores/orders";
 import { getBuild } from "./build";
 import { getCleaning } from "./cleaning";
 import { expectedNext, listWells } from "./tray";

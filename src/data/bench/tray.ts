@@ -2,11 +2,13 @@ import { pullGroup } from "@/core/teardown/pull-group";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { requireConsent, setQuotePart } from "@/data/quote/quotes";
+import { pieceInSeat } from "@/data/parts/fitting";
+import { setForeseen } from "@/data/parts/wanted";
+import { requireConsent } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-import { openNeed } from "@/data/stores/orders";
+import { wantForVerdict } from "./fit-part";
 import { expectedOff, unopenedUnit } from "./ways";
 
 export interface Well {
@@ -122,16 +124,7 @@ export function takeParts(ctx: Context, jobId: number, positionIds: readonly str
       | { well: number }
       | undefined;
     if (lying) throw new Refusal("in-tray", `${position.name} already lies in well ${lying.well}. Nothing was added.`);
-    const seated = db
-      .prepare("SELECT id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id IS NULL")
-      .get(job.reel.id, positionId) as { id: number } | undefined;
-    const instanceId =
-      seated?.id ??
-      Number(
-        db
-          .prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')")
-          .run(job.reel.id, positionId, position.partTypeId).lastInsertRowid,
-      );
+    const instanceId = pieceInSeat(ctx, job.reel.id, positionId, position.partTypeId);
     // What was to stay came off after all.
     db.prepare("DELETE FROM seat_in_place WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
     db.prepare(
@@ -226,12 +219,11 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
   );
   if (wantsNew(note.verdict)) {
     if (well.renewed) return { words: "" };
-    setQuotePart(ctx, jobId, positionId, true);
-    return { words: openNeed(ctx, job, positionId) };
+    setForeseen(ctx, jobId, positionId, true);
+    return { words: wantForVerdict(ctx, job, positionId) };
   }
   if (wantsNew(well.verdict) && !well.renewed) {
-    setQuotePart(ctx, jobId, positionId, false);
-    db.prepare("UPDATE need SET state = 'withdrawn' WHERE job_id = ? AND position_id = ? AND state = 'open'").run(jobId, positionId);
+    setForeseen(ctx, jobId, positionId, false);
   }
   return { words: "" };
 }

@@ -4,11 +4,12 @@ import type { Water } from "@/core/intervals/next-service";
 import { checkLotRows, isBlank, type LotFault, type LotRow, largestLot, readComplaint } from "@/core/lots/lot-rows";
 import { findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
-import { type Job, listJobsOfLot, openJob } from "@/data/jobs/jobs";
+import { type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { openJob } from "./open-job";
 
 export interface NewLot {
   readonly name: string;

@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import type { TestId, Verdict } from "@/core/proving/protocol";
 import { findJob } from "@/data/jobs/jobs";
-import { getQuote, setQuotePart } from "@/data/quote/quotes";
+import { setForeseen } from "@/data/parts/wanted";
+import { getQuote } from "@/data/quote/quotes";
 import { caseOf, diagnosisOf, listLooks, normOf, recordLook, settleFault } from "./diagnosis";
 import { listFindings } from "./faults";
 
@@ -42,7 +43,7 @@ describe("a job's diagnosis", () => {
     settleFault(shop.ctx, id, "drag-worn", true);
     const byWorn = seats();
     settleFault(shop.ctx, id, "gears-worn", true);
-    setQuotePart(shop.ctx, id, "star", true);
+    setForeseen(shop.ctx, id, "star", true);
     settleFault(shop.ctx, id, "drag-worn", false);
     for (const seat of byWorn) expect(seats()).not.toContain(seat);
     expect(seats()).toEqual(expect.arrayContaining(["main-gear", "star"]));
@@ -51,7 +52,7 @@ describe("a job's diagnosis", () => {
     settleFault(shop.ctx, id, "drag-worn", false);
     expect(seats()).toEqual(expect.arrayContaining(["friction-mid", "friction-high"]));
     expect(seats()).not.toContain("friction-low"); // a washer of another role, which the second fault does not ask for
-    setQuotePart(shop.ctx, id, "pinion", false);
+    setForeseen(shop.ctx, id, "pinion", false);
     settleFault(shop.ctx, id, "drag-fused", false);
     expect(seats()).not.toContain("pinion"); // struck by hand, and it stays struck
   });

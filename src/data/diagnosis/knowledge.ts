@@ -28,12 +28,19 @@ export const listStrengths = (db: Db): ShopStrength[] =>
     .prepare("SELECT fault_id AS fault, finding_id AS finding, strength, note FROM shop_strength ORDER BY fault_id, finding_id")
     .all() as ShopStrength[];
 
-/** The fault of an id, common or the shop's own; null when neither holds it any more. */
-export function faultOf(db: Db, id: string): Fault | null {
-  const known = commonById.get(id);
-  if (known || !id.startsWith("shop-")) return known ?? null;
-  return knowledgeOf(db).faults.find((fault) => fault.id === id) ?? null;
+/** Gives faults by id, common or the shop's own; null for one that neither holds any more. The shop's are read once, when the first is asked for. */
+export function faultNamer(db: Db): (id: string) => Fault | null {
+  let own: ReadonlyMap<string, Fault> | null = null;
+  return (id) => {
+    const known = commonById.get(id);
+    if (known || !id.startsWith("shop-")) return known ?? null;
+    own ??= new Map(knowledgeOf(db).faults.map((fault) => [fault.id, fault]));
+    return own.get(id) ?? null;
+  };
 }
+
+/** The fault of an id. */
+export const faultOf = (db: Db, id: string): Fault | null => faultNamer(db)(id);
 const commonById = new Map(commonKnowledge.faults.map((fault) => [fault.id, fault]));
 
 /** What does not hang together: orphans, and faults that no look can part, with names for ids. */

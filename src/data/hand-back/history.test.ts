@@ -4,11 +4,12 @@ import { z } from "zod";
 import { answer, openWorkshop, refusal } from "#tests/workshop";
 import { historySchema } from "@/core/history/history";
 import { doStep, getBuild } from "@/data/bench/build";
+import { fitFromStock } from "@/data/bench/fit-part";
 import { expectedNext, noteWell, serveInPlace, takePart } from "@/data/bench/tray";
 import { findJob } from "@/data/jobs/jobs";
 import { correctStationTime, listStationTimes, usualStationMinutes } from "@/data/jobs/station-time";
 import { getReelHistory } from "@/data/ledger/reel-history";
-import { fitFromStock, setBin } from "@/data/parts/stock";
+import { setBin } from "@/data/parts/stock";
 import { closeJob, markReady } from "./returns";
 
 const dates = {

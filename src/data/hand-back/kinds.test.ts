@@ -3,12 +3,13 @@ import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } fro
 import { jobKindIds } from "@/core/intake/job-kinds";
 import { protocolFor, type TestId, type Verdict } from "@/core/proving/protocol";
 import { doStep, getBuild } from "@/data/bench/build";
+import { fitFromStock } from "@/data/bench/fit-part";
 import { expectedNext, noteWell, takePart } from "@/data/bench/tray";
 import { claimsOf, diagnosisOf, lastVisitOf, recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { listObservations } from "@/data/diagnosis/observations";
-import { declineJob, findJob, type Intake, makeRepair } from "@/data/jobs/jobs";
-import { fitFromStock } from "@/data/parts/stock";
+import { findJob, type Intake, makeRepair } from "@/data/jobs/jobs";
 import { costToPutRight, getBill, getQuote } from "@/data/quote/quotes";
+import { declineJob } from "./decline";
 import { getReport } from "./report";
 import { closeJob, markReady } from "./returns";
 

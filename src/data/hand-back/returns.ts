@@ -1,6 +1,7 @@
 import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back";
 import { type ClosingBlock, closingBlocks } from "@/data/bench/build";
 import { advanceStation, getOpenJob, type Job, listJobsOfLot } from "@/data/jobs/jobs";
+import { endNeedsOfJob } from "@/data/parts/wanted";
 import { getBill } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -40,6 +41,7 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string, note: Ha
   const [first, ...others] = handBackBlocks(ctx.db, job);
   if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
   const { totalMinor } = getBill(ctx.db, job).estimate;
+  endNeedsOfJob(ctx, jobId, "closed");
   ctx.db
     .prepare(
       `UPDATE job SET station = 'closed', closed_at = ?, final_total_minor = ?, signed_by = ?, paid_by = ?, paid_note = ?, old_parts = ?,

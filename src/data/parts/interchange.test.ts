@@ -5,6 +5,7 @@ import type { PartType } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
 import { interchangeSetSchema } from "@/core/interchange/interchange";
+import { askForPart, fitFromDonor, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { expectedNext, takePart } from "@/data/bench/tray";
 import {
   listFits,
@@ -19,12 +20,11 @@ import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { findJob } from "@/data/jobs/jobs";
 import { listOverrides, machineOf } from "@/data/jobs/machine";
-import { getBill, getQuote, setQuotePart } from "@/data/quote/quotes";
-import { addNeed, listNeeds } from "@/data/stores/orders";
+import { getBill, getQuote } from "@/data/quote/quotes";
 import { listDonorPieces, listDonorSeats, listPiecesOfDonor, scrapReel } from "./donors";
-import { fitFromDonor, fitFromStock, returnToStock, setBin } from "./stock";
+import { setBin } from "./stock";
 import { setOffer } from "./suppliers";
-import { wantedPart, wantInstead, wantKit } from "./wanted";
+import { listNeeds, setForeseen, wantedPart, wantInstead, wantKit } from "./wanted";
 
 let shop: Workshop;
 const strip = (jobId: number, ...until: string[]) => {
@@ -100,7 +100,7 @@ describe("another part than the model's", () => {
     wantInstead(shop.ctx, id, "star", "star-b");
     expect(getQuote(shop.db, findJob(shop.db, id)!).parts).toMatchObject([{ partTypeId: "star-b", priceMinor: 1500 }]);
     setOffer(shop.ctx, { supplierId: "quay", partTypeId: "star-b", priceMinor: 900 });
-    addNeed(shop.ctx, id, "star");
+    askForPart(shop.ctx, id, "star");
     expect(listNeeds(shop.db, { states: ["open"], jobId: id })).toMatchObject([{ partTypeId: "star-b" }]);
     strip(id, "star");
     expect(refusal(() => fitFromStock(shop.ctx, id, "star")).code).toBe("short");
@@ -108,7 +108,7 @@ describe("another part than the model's", () => {
     fitFromStock(shop.ctx, id, "star");
     expect(listOverrides(shop.db, findJob(shop.db, id)!.reel.id).get("star")).toBe("star-b");
     expect(machineOf(shop.db, findJob(shop.db, id)!).partTypes.get("star-b")?.name).toBe("Star, indented");
-    returnToStock(shop.ctx, id, "star");
+    takeBack(shop.ctx, id, "star");
     expect(listOverrides(shop.db, findJob(shop.db, id)!.reel.id).size).toBe(0);
     expect(refusal(() => wantInstead(shop.ctx, id, "star", "gone")).code).toBe("no-part");
   });
@@ -198,7 +198,7 @@ describe("a donor reel", () => {
     const [piece] = listDonorPieces(shop.db, "sk-main-gear");
     expect(refusal(() => fitFromDonor(shop.ctx, job, "main-gear", piece!.id)).code).toBe("not-in-tray");
     strip(job, "main-gear");
-    setQuotePart(shop.ctx, job, "main-gear", true);
+    setForeseen(shop.ctx, job, "main-gear", true);
     fitFromDonor(shop.ctx, job, "main-gear", piece!.id);
     expect(getBill(shop.db, findJob(shop.db, job)!).estimate.partsMinor).toBe(1156);
     expect(listDonorPieces(shop.db)).toEqual([]);
@@ -206,7 +206,7 @@ describe("a donor reel", () => {
     const other = shop.open();
     strip(other, "main-gear");
     expect(refusal(() => fitFromDonor(shop.ctx, other, "main-gear", piece!.id)).code).toBe("no-piece");
-    returnToStock(shop.ctx, job, "main-gear");
+    takeBack(shop.ctx, job, "main-gear");
     expect(listDonorPieces(shop.db)).toHaveLength(1);
     expect(getBill(shop.db, findJob(shop.db, job)!).estimate.partsMinor).toBe(0);
   });

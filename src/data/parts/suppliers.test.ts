@@ -1,10 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal } from "#tests/workshop";
+import { askForPart } from "@/data/bench/fit-part";
 import { changeCustomer, findCustomer, listCustomers, retireCustomer } from "@/data/customers/customers";
-import { addNeed, listNeeds, placeOrder } from "@/data/stores/orders";
+import { placeOrder } from "@/data/stores/orders";
 import { findPartCard, listPartTypes, retirePart, setPartFacts } from "../catalogue/part-types";
 import { findStock, removeBin, setBin } from "./stock";
 import { addSupplier, changeSupplier, listOffers, listSuppliers, removeOffer, retireSupplier, setOffer } from "./suppliers";
+import { listNeeds } from "./wanted";
 
 describe("the book of suppliers", () => {
   it("takes a new one under an id of its own and refuses the same name twice, however it is written", () => {
@@ -28,12 +30,12 @@ describe("the book of suppliers", () => {
   it("asks a retired one for nothing more, and can use it again", () => {
     const { ctx, db, open } = openWorkshop();
     const job = open();
-    addNeed(ctx, job, "main-gear");
+    askForPart(ctx, job, "main-gear");
     const [need] = listNeeds(db, { states: ["open"] });
     retireSupplier(ctx, "quay", true);
     expect(listOffers(db, "sk-star")).toEqual([]);
     expect(refusal(() => placeOrder(ctx, "quay", [need!.id], "2026-03-02")).way).toEqual({ to: "suppliers" });
-    expect(refusal(() => addNeed(ctx, job, "star")).way).toEqual({ to: "part", partTypeId: "sk-star", at: "offers" });
+    expect(refusal(() => askForPart(ctx, job, "star")).way).toEqual({ to: "part", partTypeId: "sk-star", at: "offers" });
     retireSupplier(ctx, "quay", false);
     expect(placeOrder(ctx, "quay", [need!.id], "2026-03-02").orderId).toBeGreaterThan(0);
   });
@@ -51,10 +53,10 @@ describe("a part that is not used any more", () => {
     const { ctx, db, open } = openWorkshop();
     retirePart(ctx, "sk-star", true);
     expect(listPartTypes(db).map(({ id }) => id)).not.toContain("sk-star");
-    expect(refusal(() => addNeed(ctx, open(), "star")).way).toEqual({ to: "part", partTypeId: "sk-star", at: "facts" });
+    expect(refusal(() => askForPart(ctx, open(), "star")).way).toEqual({ to: "part", partTypeId: "sk-star", at: "facts" });
     expect(findPartCard(db, "sk-star")).toMatchObject({ retired: true });
     retirePart(ctx, "sk-star", false);
-    addNeed(ctx, open(), "star");
+    askForPart(ctx, open(), "star");
   });
 
   it("changes its name and price over what was read; the number it is sold as has to be there", () => {

@@ -34,15 +34,23 @@ export const listSuppliers = (db: Db): Supplier[] =>
       .all() as (Omit<Supplier, "retired"> & { retired: 0 | 1 })[]
   ).map((row) => ({ ...row, retired: row.retired === 1 }));
 
-/** Who sells a part, the cheapest piece first; suppliers no longer used are left out. */
-export const listOffers = (db: Db, partTypeId: string): Offer[] =>
-  db
+/** Who sells each of some parts, the cheapest piece first; suppliers no longer used are left out. */
+export function offersOf(db: Db, partTypeIds: readonly string[]): ReadonlyMap<string, Offer[]> {
+  const rows = db
     .prepare(
-      `SELECT supplier.id AS supplierId, supplier.name AS supplierName, offer.price_minor AS priceMinor, supplier.postage_minor AS postageMinor, supplier.lead_days AS leadDays
+      `SELECT offer.part_type_id AS partTypeId, supplier.id AS supplierId, supplier.name AS supplierName, offer.price_minor AS priceMinor,
+              supplier.postage_minor AS postageMinor, supplier.lead_days AS leadDays
        FROM offer JOIN supplier ON supplier.id = offer.supplier_id
-       WHERE offer.part_type_id = ? AND supplier.retired_at IS NULL ORDER BY offer.price_minor, supplier.id`,
+       WHERE offer.part_type_id IN (SELECT value FROM json_each(?)) AND supplier.retired_at IS NULL ORDER BY offer.price_minor, supplier.id`,
     )
-    .all(partTypeId) as Offer[];
+    .all(JSON.stringify(partTypeIds)) as (Offer & { partTypeId: string })[];
+  const offers = new Map<string, Offer[]>();
+  for (const { partTypeId, ...offer } of rows) offers.set(partTypeId, [...(offers.get(partTypeId) ?? []), offer]);
+  return offers;
+}
+
+/** Who sells one part. */
+export const listOffers = (db: Db, partTypeId: string): Offer[] => offersOf(db, [partTypeId]).get(partTypeId) ?? [];
 
 interface SupplierCard {
   readonly name: string;

@@ -1,7 +1,6 @@
 import { fitFaults } from "@/core/anatomy/check-fit";
 import { withKit } from "@/core/interchange/kit";
 import { listKits } from "@/data/catalogue/interchange";
-import { getModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -9,51 +8,143 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 
-/** The part a job wants in a seat: what was foreseen for it, else what its machine has there. @throws Refusal for no such seat. */
-export function wantedPart(
-  db: Db,
-  job: Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">,
-  positionId: string,
-): { name: string; partTypeId: string } {
-  const position = machineOf(db, job).anatomy.positions.find((seat) => seat.id === positionId);
-  if (!position) throw new Refusal("no-seat", "This model has no such seat.");
-  const foreseen = db.prepare("SELECT part_type_id FROM quote_part WHERE job_id = ? AND position_id = ?").get(job.id, positionId) as
-    | { part_type_id: string }
-    | undefined;
-  return { name: position.name, partTypeId: foreseen?.part_type_id ?? position.partTypeId };
+/**
+ * What a job wants: the parts foreseen in its quote, the needs at Stores, and the prices they are billed at. This file alone writes `need`,
+ * `quote_part` and `job_price`. It asks nobody's consent: whoever orders or fits does, once the change is in (quote/consent).
+ */
+
+type JobOfMachine = Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">;
+
+// Prices
+
+/** Pins what every part of a model version costs now, for a job that opens on it. */
+export function pinPrices(ctx: Context, jobId: number, modelVersionId: number): void {
+  ctx.db
+    .prepare(
+      `INSERT OR IGNORE INTO job_price (job_id, part_type_id, price_minor)
+       SELECT DISTINCT ?, part_type.id, part_type.price_minor
+       FROM position JOIN part_type ON part_type.id = position.part_type_id WHERE position.model_version_id = ?`,
+    )
+    .run(jobId, modelVersionId);
 }
 
-function foresee(ctx: Context, jobId: number, positionId: string, partTypeId: string, priceMinor: number): void {
+const pinPrice = (db: Db, jobId: number, partTypeId: string): void => {
+  db.prepare(
+    "INSERT OR IGNORE INTO job_price (job_id, part_type_id, price_minor) SELECT ?, id, price_minor FROM part_type WHERE id = ?",
+  ).run(jobId, partTypeId);
+};
+
+/** What a part costs in this job: the price when it was opened; a part that came later at today's price. */
+export function priceInJob(db: Db, jobId: number, partTypeId: string): number {
+  const row = db
+    .prepare(
+      `SELECT coalesce((SELECT price_minor FROM job_price WHERE job_id = @job AND part_type_id = @part),
+                       (SELECT price_minor FROM part_type WHERE id = @part)) AS price`,
+    )
+    .get({ job: jobId, part: partTypeId }) as { price: number | null };
+  if (row.price === null) throw new Error(`priceInJob: no part type ${partTypeId}`);
+  return row.price;
+}
+
+// Foreseen in the quote
+
+/** The part a job wants in a seat: what was foreseen for it, else what its machine has there. @throws Refusal for no such seat. */
+export function wantedPart(db: Db, job: JobOfMachine, positionId: string): { name: string; partTypeId: string } {
+  const position = machineOf(db, job).anatomy.positions.find((seat) => seat.id === positionId);
+  if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+  const foreseen = db.prepare("SELECT part_type_id FROM quote_part WHERE job_id = ? AND position_id = ?").pluck().get(job.id, positionId) as
+    | string
+    | undefined;
+  return { name: position.name, partTypeId: foreseen ?? position.partTypeId };
+}
+
+/** Seats of a job with a part in its quote. */
+export const listForeseenSeats = (db: Db, jobId: number): string[] =>
+  db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(jobId) as string[];
+
+/** Why a part stands in the quote when nobody chose it: it was fitted, or a fault's remedy asks for it (the fault's id). */
+const byFitting = "fitted";
+
+/** Foresees a part for a seat; a seat that has one already keeps it. @param by the fault whose remedy asks for it, if one does. */
+export function foresee(ctx: Context, jobId: number, positionId: string, partTypeId: string, by: string | null = null): void {
+  ctx.db
+    .prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id, foreseen_by) VALUES (?, ?, ?, ?)")
+    .run(jobId, positionId, partTypeId, by);
+  pinPrice(ctx.db, jobId, partTypeId);
+}
+
+/** Foresees this part for a seat whatever stood there, and for its open need too. */
+function foreseeThis(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
   const { db } = ctx;
   db.prepare(
     "INSERT INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET part_type_id = excluded.part_type_id",
   ).run(jobId, positionId, partTypeId);
-  db.prepare("INSERT OR IGNORE INTO job_price (job_id, part_type_id, price_minor) VALUES (?, ?, ?)").run(jobId, partTypeId, priceMinor);
+  pinPrice(db, jobId, partTypeId);
   db.prepare("UPDATE need SET part_type_id = ? WHERE job_id = ? AND position_id = ? AND state = 'open'").run(partTypeId, jobId, positionId);
 }
 
-const refuseOrdered = (db: Db, jobId: number, positionId: string, name: string) => {
-  const there = db
-    .prepare("SELECT state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('ordered', 'arrived')")
-    .get(jobId, positionId) as { state: string } | undefined;
-  if (there) throw new Refusal("ordered", `${name} is ${there.state} already. When it comes it can go to stock.`);
+/** What sits in a seat is another part than its model says: whatever was foreseen or wanted there for the model's part is for that one now. */
+export function wantOwnPart(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
+  ctx.db.prepare("UPDATE quote_part SET part_type_id = ? WHERE job_id = ? AND position_id = ?").run(partTypeId, jobId, positionId);
+  ctx.db
+    .prepare("UPDATE need SET part_type_id = ? WHERE job_id = ? AND position_id = ? AND state = 'open'")
+    .run(partTypeId, jobId, positionId);
+  pinPrice(ctx.db, jobId, partTypeId);
+}
+
+/** Strikes the part of a seat from the quote; what was wanted or put aside for it at Stores is free again. */
+export function strike(ctx: Context, jobId: number, positionId: string): void {
+  ctx.db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+  endNeed(ctx, jobId, positionId, "let-go");
+}
+
+/** Strikes what a fault's remedy had foreseen. @returns the seats. */
+export function strikeOfFault(ctx: Context, jobId: number, faultId: string): string[] {
+  const seats = ctx.db
+    .prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by = ?")
+    .pluck()
+    .all(jobId, faultId) as string[];
+  for (const seat of seats) strike(ctx, jobId, seat);
+  return seats;
+}
+
+/** Foresees the machine's own part for a seat, or strikes what is foreseen there. */
+export function setForeseen(ctx: Context, jobId: number, positionId: string, wanted: boolean): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { partTypeId } = wantedPart(ctx.db, job, positionId);
+  if (wanted) foresee(ctx, jobId, positionId, partTypeId);
+  else strike(ctx, jobId, positionId);
+  writeJournal(ctx, wanted ? "part-foreseen" : "part-struck", { jobId, reelId: job.reel.id }, { position: positionId });
+}
+
+/** @throws Refusal where a piece for the seat is on its way, put aside, or lies in its well already. */
+function refuseUnderWay(db: Db, { id: jobId, tag }: Job, positionId: string, name: string): void {
+  const state = needOf(db, jobId, positionId)?.state;
+  if (state === "ordered" || state === "arrived")
+    throw new Refusal(
+      "ordered",
+      state === "ordered"
+        ? `${name} is on order already. Strike it at Quote first: when it comes it goes to stock.`
+        : `${name} has come and is put aside. Strike it at Quote first: it goes to stock.`,
+      null,
+      { to: "station", tag, station: "quote" },
+    );
   const used = db
     .prepare(
       "SELECT 1 FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job",
     )
     .get({ job: jobId, seat: positionId });
   if (used) throw new Refusal("used", `A new ${name} already lies in the tray. Undo that first.`);
-};
+}
 
 /** Foresees another part for a seat than the machine has there: one that interchanges with it. */
 export function wantInstead(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
   const job = getOpenJob(ctx.db, jobId);
-  const part = findPartType(ctx.db, partTypeId);
-  if (!part) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue any more.");
   const { name } = wantedPart(ctx.db, job, positionId);
-  refuseOrdered(ctx.db, jobId, positionId, name);
-  foresee(ctx, jobId, positionId, part.id, part.priceMinor);
-  writeJournal(ctx, "part-wanted-instead", { jobId, reelId: job.reel.id }, { position: positionId, part: part.id });
+  refuseUnderWay(ctx.db, job, positionId, name);
+  foreseeThis(ctx, jobId, positionId, partTypeId);
+  writeJournal(ctx, "part-wanted-instead", { jobId, reelId: job.reel.id }, { position: positionId, part: partTypeId });
 }
 
 /**
@@ -67,29 +158,205 @@ export function wantKit(ctx: Context, jobId: number, kitId: string): { parts: nu
   const kit = listKits(db, machine.model.id).find((one) => one.id === kitId);
   if (!kit) throw new Refusal("no-kit", "This kit is not for this model any more.");
   const types = new Map(machine.partTypes);
-  const parts = kit.seats.map(({ positionId, partTypeId }) => {
+  for (const { positionId, partTypeId } of kit.seats) {
     const part = findPartType(db, partTypeId);
     if (!part) throw new Refusal("no-part", `Part ${partTypeId} of the kit is not in the catalogue any more.`);
     types.set(part.id, part);
-    const { name } = wantedPart(db, job, positionId);
-    refuseOrdered(db, jobId, positionId, name);
-    return { positionId, part };
-  });
+    refuseUnderWay(db, job, positionId, wantedPart(db, job, positionId).name);
+  }
   const faults = fitFaults(withKit(machine.anatomy, kit), types);
   if (faults.length) throw new Refusal("kit", `It does not fit this reel as it is:\n${faults.join("\n")}`);
-  for (const { positionId, part } of parts) foresee(ctx, jobId, positionId, part.id, part.priceMinor);
+  for (const { positionId, partTypeId } of kit.seats) foreseeThis(ctx, jobId, positionId, partTypeId);
   writeJournal(ctx, "kit-foreseen", { jobId, reelId: job.reel.id }, { kit: kit.id });
-  return { parts: parts.length };
+  return { parts: kit.seats.length };
 }
 
-/** Says what now sits in a seat of a reel; where that is the model's own part there is nothing to remember. */
-export function rememberSeat(ctx: Context, job: Job, positionId: string, partTypeId: string): void {
-  const own = getModelVersion(ctx.db, job.modelVersionId).anatomy.positions.find((position) => position.id === positionId)?.partTypeId;
-  if (partTypeId === own) ctx.db.prepare("DELETE FROM reel_override WHERE reel_id = ? AND position_id = ?").run(job.reel.id, positionId);
-  else
-    ctx.db
-      .prepare(
-        "INSERT INTO reel_override (reel_id, position_id, part_type_id, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET part_type_id = excluded.part_type_id, at = excluded.at",
-      )
-      .run(job.reel.id, positionId, partTypeId, ctx.now);
+// Needs at Stores
+
+export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
+
+export interface Need {
+  readonly id: number;
+  readonly jobId: number;
+  readonly tag: string;
+  readonly positionId: string;
+  readonly partTypeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly state: NeedState;
+}
+
+/** Needs in the given states, oldest first. */
+export function listNeeds(db: Db, filter: { states: readonly NeedState[]; jobId?: number }): Need[] {
+  return db
+    .prepare(
+      `SELECT need.id, need.job_id AS jobId, job.tag, need.position_id AS positionId, need.part_type_id AS partTypeId, part_type.number, part_type.name, need.state
+       FROM need JOIN job ON job.id = need.job_id JOIN part_type ON part_type.id = need.part_type_id
+       WHERE need.state IN (SELECT value FROM json_each(@states)) AND (@job IS NULL OR need.job_id = @job) ORDER BY need.id`,
+    )
+    .all({ states: JSON.stringify(filter.states), job: filter.jobId ?? null }) as Need[];
+}
+
+/** How many pieces are on order for each of some jobs; none where a job is not in it. */
+export const countOnOrder = (db: Db, jobIds: readonly number[]): ReadonlyMap<number, number> =>
+  new Map(
+    db
+      .prepare("SELECT job_id, count(*) FROM need WHERE state = 'ordered' AND job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id")
+      .raw()
+      .all(JSON.stringify(jobIds)) as [number, number][],
+  );
+
+/** The need of a seat that is not ended yet. */
+export const needOf = (db: Db, jobId: number, positionId: string): { id: number; state: "open" | "ordered" | "arrived" } | undefined =>
+  db
+    .prepare("SELECT id, state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
+    .get(jobId, positionId) as { id: number; state: "open" | "ordered" | "arrived" } | undefined;
+
+/** Puts a part for a seat on the list of needs, and into the quote. */
+export function openNeed(ctx: Context, job: Pick<Job, "id" | "reel">, positionId: string, partTypeId: string): void {
+  ctx.db
+    .prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, ?, ?, 'open', ?)")
+    .run(job.id, positionId, partTypeId, ctx.now);
+  foresee(ctx, job.id, positionId, partTypeId);
+  writeJournal(ctx, "need-added", { jobId: job.id, reelId: job.reel.id }, { position: positionId, part: partTypeId });
+}
+
+/** Takes an open need off the list. @throws Refusal when it is on order. */
+export function withdrawNeed(ctx: Context, needId: number): void {
+  const { changes } = ctx.db
+    .prepare("UPDATE need SET state_before = state, state = 'withdrawn', ended_why = 'let-go' WHERE id = ? AND state = 'open'")
+    .run(needId);
+  if (!changes) throw new Refusal("ordered", "This need is on order already. When it comes it goes to stock.");
+  writeJournal(ctx, "need-withdrawn", {}, { need: needId });
+}
+
+type Why = "fitted" | "let-go" | "declined" | "closed";
+
+function endNeed(ctx: Context, jobId: number, positionId: string, why: Why): void {
+  ctx.db
+    .prepare(
+      `UPDATE need SET state_before = state, state = 'withdrawn', ended_why = @why
+       WHERE job_id = @job AND position_id = @seat AND state IN ('open', 'ordered', 'arrived')`,
+    )
+    .run({ job: jobId, seat: positionId, why });
+}
+
+/** A need dies with its job: nothing is put aside for it any more, and what is on order comes to stock. @returns how many ended. */
+export function endNeedsOfJob(ctx: Context, jobId: number, why: "declined" | "closed"): number {
+  const { changes } = ctx.db
+    .prepare(
+      `UPDATE need SET state_before = state, state = 'withdrawn', ended_why = ?
+       WHERE job_id = ? AND state IN ('open', 'ordered', 'arrived')`,
+    )
+    .run(why, jobId);
+  if (changes) writeJournal(ctx, "needs-ended", { jobId }, { needs: changes, why });
+  return changes;
+}
+
+/** Pieces of a part that lie in the bin and are nobody's: what is put aside for jobs is not among them. */
+const freeInBin = (db: Db, partTypeId: string): number =>
+  db
+    .prepare(
+      `SELECT coalesce((SELECT count FROM stock WHERE part_type_id = @part), 0)
+              - (SELECT count(*) FROM need WHERE part_type_id = @part AND state = 'arrived')`,
+    )
+    .pluck()
+    .get({ part: partTypeId }) as number;
+
+/** Gives ended needs back what they had, as far as it is still to be had: the piece put aside, the one on order, or a place on the list. */
+function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why = 'declined'", id: number): void {
+  const { db } = ctx;
+  const rows = db
+    .prepare(
+      `SELECT need.id, need.job_id, need.position_id, need.part_type_id, need.state_before, need.order_line_id,
+              (SELECT order_line.quantity - order_line.received - (SELECT count(*) FROM need AS other WHERE other.order_line_id = order_line.id AND other.state = 'ordered')
+               FROM order_line WHERE order_line.id = need.order_line_id) AS coming
+       FROM need WHERE ${where} ORDER BY need.id`,
+    )
+    .all(id) as {
+    id: number;
+    job_id: number;
+    position_id: string;
+    part_type_id: string;
+    state_before: "open" | "ordered" | "arrived";
+    coming: number | null;
+  }[];
+  for (const row of rows) {
+    const there = needOf(db, row.job_id, row.position_id) !== undefined;
+    const had = row.state_before;
+    const state = there
+      ? "withdrawn"
+      : had === "ordered" && (row.coming ?? 0) > 0
+        ? "ordered"
+        : had !== "open" && freeInBin(db, row.part_type_id) > 0
+          ? "arrived"
+          : "open";
+    db.prepare("UPDATE need SET state = ?, ended_by = NULL, ended_why = CASE WHEN ? THEN ended_why END WHERE id = ?").run(
+      state,
+      there ? 1 : 0,
+      row.id,
+    );
+  }
+}
+
+/** A job that was declined is taken on after all. */
+export const reviveNeedsOfJob = (ctx: Context, jobId: number): void => revive(ctx, "job_id = ? AND ended_why = 'declined'", jobId);
+
+export interface FittedPiece {
+  readonly instanceId: number;
+  readonly partTypeId: string;
+  /** Out of the bin, where the one that was put aside for this seat lies: any other piece frees that one, and one on order comes to stock. */
+  readonly setAside: boolean;
+}
+
+/** A piece went into a seat: it stands in the quote, and the seat's need is met, or not needed any more. */
+export function meetNeed(ctx: Context, job: Pick<Job, "id">, positionId: string, piece: FittedPiece): void {
+  foresee(ctx, job.id, positionId, piece.partTypeId, byFitting);
+  ctx.db
+    .prepare(
+      `UPDATE need SET state_before = state, state = CASE WHEN state = 'arrived' AND @aside THEN 'used' ELSE 'withdrawn' END, ended_why = 'fitted', ended_by = @by
+       WHERE job_id = @job AND position_id = @seat AND state IN ('open', 'ordered', 'arrived')`,
+    )
+    .run({ job: job.id, seat: positionId, by: piece.instanceId, aside: piece.setAside ? 1 : 0 });
+}
+
+/** The piece came out again, and lies where it came from: what its need had is given back, and it leaves the quote if it alone brought itself in. */
+export function unmeetNeed(ctx: Context, jobId: number, positionId: string, instanceId: number): void {
+  revive(ctx, "ended_by = ?", instanceId);
+  ctx.db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ? AND foreseen_by = ?").run(jobId, positionId, byFitting);
+}
+
+/** Open needs that a supplier sells, with its price. */
+export const listOrderable = (
+  db: Db,
+  supplierId: string,
+  needIds: readonly number[],
+): { id: number; jobId: number; tag: string; partTypeId: string; priceMinor: number }[] =>
+  db
+    .prepare(
+      `SELECT need.id, need.job_id AS jobId, job.tag, need.part_type_id AS partTypeId, offer.price_minor AS priceMinor
+       FROM need JOIN offer ON offer.part_type_id = need.part_type_id AND offer.supplier_id = @supplier JOIN job ON job.id = need.job_id
+       WHERE need.state = 'open' AND need.id IN (SELECT value FROM json_each(@needs)) ORDER BY need.id`,
+    )
+    .all({ supplier: supplierId, needs: JSON.stringify(needIds) }) as {
+    id: number;
+    jobId: number;
+    tag: string;
+    partTypeId: string;
+    priceMinor: number;
+  }[];
+
+export function markOrdered(ctx: Context, needId: number, orderLineId: number): void {
+  ctx.db.prepare("UPDATE need SET state = 'ordered', order_line_id = ? WHERE id = ?").run(orderLineId, needId);
+}
+
+/** Pieces of an order line came: as many as are waited for are put aside, the earliest promised first. @returns the tags of their jobs. */
+export function markArrived(ctx: Context, orderLineId: number, quantity: number): string[] {
+  const waiting = ctx.db
+    .prepare(
+      "SELECT need.id, job.tag FROM need JOIN job ON job.id = need.job_id WHERE need.order_line_id = ? AND need.state = 'ordered' ORDER BY job.promised_on, need.id LIMIT ?",
+    )
+    .all(orderLineId, quantity) as { id: number; tag: string }[];
+  for (const { id } of waiting) ctx.db.prepare("UPDATE need SET state = 'arrived' WHERE id = ?").run(id);
+  return [...new Set(waiting.map(({ tag }) => tag))];
 }

@@ -1,9 +1,9 @@
 import { type Consent, consentFor, type Estimate, estimate, type LabourLine, type PartLine } from "@/core/estimate/estimate";
+import { groupBy } from "@/core/group-by";
 import { handling } from "@/core/intake/job-kinds";
-import { listFindings } from "@/data/diagnosis/faults";
-import { faultOf } from "@/data/diagnosis/knowledge";
-import { advanceStation, getOpenJob, type Job, priceInJob } from "@/data/jobs/jobs";
-import { machineOf } from "@/data/jobs/machine";
+import { formatMinor } from "@/core/money/money";
+import { faultNamer } from "@/data/diagnosis/knowledge";
+import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -17,71 +17,95 @@ export interface Answer {
   readonly person: string;
 }
 
+const byJob = <T extends { readonly jobId: number }>(rows: readonly T[]) => groupBy(rows, ({ jobId }) => jobId);
+
 export interface Quote {
   readonly labour: readonly LabourLine[];
   readonly parts: readonly (PartLine & { readonly positionId: string })[];
   readonly estimate: Estimate;
   readonly answers: readonly Answer[];
   readonly consent: Consent;
+  /** Faults found so far: before the first there is nothing to ask about. */
+  readonly faults: number;
 }
 
-const listAnswers = (db: Db, jobId: number): Answer[] =>
-  (
+/**
+ * The quotes of several jobs as their faults and foreseen parts stand now, with the customers' answers: the same few statements for one job or
+ * for a whole rack of them.
+ */
+export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quote> {
+  const ids = JSON.stringify(jobs.map(({ id }) => id));
+  const withEarlier = JSON.stringify(jobs.flatMap(({ id, comebackOf }) => (comebackOf === null ? [id] : [id, comebackOf])));
+  const faults = byJob(
     db
       .prepare(
-        `SELECT answer.accepted, answer.total_minor AS totalMinor, answer.words, answer.at, person.name AS person
-         FROM answer JOIN person ON person.id = answer.person_id WHERE answer.job_id = ? ORDER BY answer.id`,
+        "SELECT job_id AS jobId, fault_id AS faultId FROM finding WHERE job_id IN (SELECT value FROM json_each(?)) ORDER BY at, fault_id",
       )
-      .all(jobId) as (Omit<Answer, "accepted"> & { accepted: 0 | 1 })[]
-  ).map((row) => ({ ...row, accepted: row.accepted === 1 }));
-
-/** The work each found fault asks for. What was found the last time as well is ours to do again, free. */
-function remediesOf(db: Db, job: Job): LabourLine[] {
-  const before = new Set(job.comebackOf === null ? [] : listFindings(db, job.comebackOf).map((finding) => finding.faultId));
-  return listFindings(db, job.id).flatMap(({ faultId }) => {
-    const fault = faultOf(db, faultId);
-    if (!fault) return [];
-    return before.has(faultId)
-      ? [{ words: `${fault.remedy.words} (again, free)`, minutes: 0 }]
-      : [{ words: fault.remedy.words, minutes: fault.remedy.minutes }];
-  });
-}
-
-/** What it would cost to put right what a check found: the findings' work and the parts foreseen, at this job's rates. */
-export function costToPutRight(db: Db, job: Job): Estimate {
-  return estimate(remediesOf(db, job), listForeseenParts(db, job), job.rates);
-}
-
-function listForeseenParts(db: Db, job: Job): Quote["parts"] {
-  return (
+      .all(withEarlier) as { jobId: number; faultId: string }[],
+  );
+  const parts = byJob(
     db
       .prepare(
-        `SELECT quote_part.position_id, part_type.id AS part_type_id, part_type.number, part_type.name
-         FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id WHERE job_id = ? ORDER BY part_type.number, quote_part.position_id`,
+        `SELECT quote_part.job_id AS jobId, quote_part.position_id AS positionId, part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS words,
+                coalesce((SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
+                         part_type.price_minor) AS priceMinor
+         FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id
+         WHERE quote_part.job_id IN (SELECT value FROM json_each(?)) ORDER BY part_type.number, quote_part.position_id`,
       )
-      .all(job.id) as { position_id: string; part_type_id: string; number: string; name: string }[]
-  ).map((row) => ({
-    positionId: row.position_id,
-    partTypeId: row.part_type_id,
-    words: `${row.number} ${row.name}`,
-    quantity: 1,
-    priceMinor: priceInJob(db, job.id, row.part_type_id),
-  }));
+      .all(ids) as { jobId: number; positionId: string; partTypeId: string; words: string; priceMinor: number }[],
+  );
+  const answers = byJob(
+    (
+      db
+        .prepare(
+          `SELECT answer.job_id AS jobId, answer.accepted, answer.total_minor AS totalMinor, answer.words, answer.at, person.name AS person
+           FROM answer JOIN person ON person.id = answer.person_id WHERE answer.job_id IN (SELECT value FROM json_each(?)) ORDER BY answer.id`,
+        )
+        .all(ids) as (Omit<Answer, "accepted"> & { jobId: number; accepted: 0 | 1 })[]
+    ).map((row) => ({ ...row, accepted: row.accepted === 1 })),
+  );
+  const faultById = faultNamer(db);
+  return new Map(
+    jobs.map((job) => {
+      const own = faults.get(job.id) ?? [];
+      const before = new Set(job.comebackOf === null ? [] : (faults.get(job.comebackOf) ?? []).map(({ faultId }) => faultId));
+      // What was found the last time as well is ours to do again, free.
+      const remedies = own.flatMap(({ faultId }): LabourLine[] => {
+        const remedy = faultById(faultId)?.remedy;
+        if (!remedy) return [];
+        return before.has(faultId)
+          ? [{ words: `${remedy.words} (again, free)`, minutes: 0 }]
+          : [{ words: remedy.words, minutes: remedy.minutes }];
+      });
+      const said = answers.get(job.id) ?? [];
+      if (job.declinedReason !== null)
+        return [
+          job.id,
+          { labour: [], parts: [], estimate: estimate([], [], job.rates), answers: said, consent: "within-limit", faults: own.length },
+        ];
+      const foreseen = (parts.get(job.id) ?? []).map((part) => ({ ...part, quantity: 1 }));
+      // A check is billed as a check, whatever it found.
+      const billed =
+        job.kind === "purchase-check"
+          ? { labour: [handling[job.kind]], parts: [] }
+          : { labour: [handling[job.kind], ...remedies], parts: foreseen };
+      const sum = estimate(billed.labour, billed.parts, job.rates);
+      return [
+        job.id,
+        { ...billed, estimate: sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length },
+      ];
+    }),
+  );
 }
 
-/** The estimate of a job as its findings and foreseen parts stand now, with the customer's answers. */
-export function getQuote(db: Db, job: Job): Quote {
-  if (job.declinedReason !== null) {
-    const sum = estimate([], [], job.rates);
-    return { labour: [], parts: [], estimate: sum, answers: listAnswers(db, job.id), consent: "within-limit" };
-  }
-  const labour = [handling[job.kind], ...remediesOf(db, job)];
-  const parts = listForeseenParts(db, job);
-  const billed = job.kind === "purchase-check" ? { labour: labour.slice(0, 1), parts: [] } : { labour, parts };
-  const sum = estimate(billed.labour, billed.parts, job.rates);
-  const answers = listAnswers(db, job.id);
-  return { ...billed, estimate: sum, answers, consent: consentFor(sum.totalMinor, job.limitMinor, answers) };
-}
+/** The quote of one job. */
+export const getQuote = (db: Db, job: Job): Quote => quotesOf(db, [job]).get(job.id)!;
+
+/** What it would cost to put right what a check found: the faults' work and the parts foreseen, at this job's rates. */
+export const costToPutRight = (db: Db, job: Job): Estimate => {
+  const { labour, parts } = getQuote(db, { ...job, kind: "repair", declinedReason: null });
+  return estimate(labour.slice(1), parts, job.rates);
+};
 
 /** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
 export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
@@ -93,19 +117,6 @@ export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
     priceMinor: part.priceMinor,
   }));
   return { labour, estimate: estimate(labour, parts, job.rates) };
-}
-
-/** Foresees a part for a seat, or strikes it. */
-export function setQuotePart(ctx: Context, jobId: number, positionId: string, wanted: boolean): void {
-  const job = getOpenJob(ctx.db, jobId);
-  const position = machineOf(ctx.db, job).anatomy.positions.find((p) => p.id === positionId);
-  if (!position) throw new Refusal("no-seat", "This model has no such seat.");
-  if (wanted)
-    ctx.db
-      .prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?)")
-      .run(jobId, positionId, position.partTypeId);
-  else ctx.db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
-  writeJournal(ctx, wanted ? "part-foreseen" : "part-struck", { jobId }, { position: positionId });
 }
 
 /** Records what the customer said, in their words and at this time, for the sum as it stands. */
@@ -123,17 +134,31 @@ export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: bo
 /** @throws Refusal when the sum is above the limit and nobody has said yes. */
 export function requireConsent(db: Db, job: Job): void {
   const { consent, estimate: sum } = getQuote(db, job);
+  const way = { to: "station", tag: job.tag, station: "quote" } as const;
   if (consent === "ask")
     throw new Refusal(
       "ask-first",
-      `The estimate of ${(sum.totalMinor / 100).toFixed(2)} is above what was agreed. Ask the customer at Quote first.`,
+      `The quote of ${formatMinor(sum.totalMinor)} ${job.currency} is above what was agreed. Ask the customer at Quote first.`,
       null,
-      { to: "station", tag: job.tag, station: "quote" },
+      way,
     );
   if (consent === "refused")
-    throw new Refusal("refused", "The customer said no to this sum. Strike work or parts at Quote, or hand the reel back as it is.", null, {
-      to: "station",
-      tag: job.tag,
-      station: "quote",
-    });
+    throw new Refusal(
+      "refused",
+      "The customer said no to this sum. Strike work or parts at Quote, or give the reel back as it is.",
+      null,
+      way,
+    );
+}
+
+/**
+ * Does something that may raise the sum, and asks consent once it is in: refused, nothing of it stays.
+ * @throws Refusal as requireConsent does, or the work's own.
+ */
+export function withConsent<T>(ctx: Context, jobId: number, work: (job: Job) => T): T {
+  return ctx.db.transaction(() => {
+    const answer = work(getOpenJob(ctx.db, jobId));
+    requireConsent(ctx.db, getOpenJob(ctx.db, jobId));
+    return answer;
+  })();
 }

@@ -1,28 +1,39 @@
 import { type Station, stations, stationsOf } from "@/core/intake/job-kinds";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
-import { getModelVersion } from "@/data/catalogue/models";
-import { listFindings } from "@/data/diagnosis/faults";
 import { type Job, listOpenJobs } from "@/data/jobs/jobs";
 import { usualStationMinutes } from "@/data/jobs/station-time";
-import { getQuote } from "@/data/quote/quotes";
+import { countOnOrder } from "@/data/parts/wanted";
+import { type Quote, quotesOf } from "@/data/quote/quotes";
 import type { Db } from "@/data/store/database";
-import { listNeeds } from "@/data/stores/orders";
 
 export interface HangingJob extends RackJob {
   readonly job: Job;
   readonly station: Station;
 }
 
-export function moveOf(db: Db, job: Job): WhoseMove {
-  const quote = getQuote(db, job);
-  // Before anything was found there is nothing to ask about.
-  const asks = (quote.consent === "ask" || quote.consent === "refused") && listFindings(db, job.id).length > 0;
-  return whoseMove({
-    ready: job.station === "return" || job.declinedReason !== null,
-    waitsForAnswer: asks && job.station !== "return",
-    openNeeds: listNeeds(db, { states: ["ordered"], jobId: job.id }).length,
-  });
+/** Whose move each of some jobs is. @param quotes theirs. */
+function movesOf(db: Db, jobs: readonly Job[], quotes: ReadonlyMap<number, Quote>): ReadonlyMap<number, WhoseMove> {
+  const onOrder = countOnOrder(
+    db,
+    jobs.map(({ id }) => id),
+  );
+  return new Map(
+    jobs.map((job) => {
+      const { consent, faults } = quotes.get(job.id)!;
+      return [
+        job.id,
+        whoseMove({
+          ready: job.station === "return" || job.declinedReason !== null,
+          // Before anything was found there is nothing to ask about.
+          waitsForAnswer: (consent === "ask" || consent === "refused") && faults > 0 && job.station !== "return",
+          openNeeds: onOrder.get(job.id) ?? 0,
+        }),
+      ];
+    }),
+  );
 }
+
+export const moveOf = (db: Db, job: Job): WhoseMove => movesOf(db, [job], quotesOf(db, [job])).get(job.id)!;
 
 /** Share of a job's minutes still ahead, by the station reached (rule of thumb, for models whose stations were not timed here yet). */
 const share: Record<Station, number> = {
@@ -40,8 +51,11 @@ const share: Record<Station, number> = {
 /** Every open job as it hangs on the rack. What is left of it is what its stations usually take at this bench, where that is known. */
 export function listRack(db: Db): HangingJob[] {
   const usual = new Map<string, ReturnType<typeof usualStationMinutes>>();
-  return listOpenJobs(db).map((job) => {
-    const { id: modelId } = getModelVersion(db, job.modelVersionId).model;
+  const jobs = listOpenJobs(db);
+  const quotes = quotesOf(db, jobs);
+  const moves = movesOf(db, jobs, quotes);
+  return jobs.map((job) => {
+    const { modelId } = job.reel;
     if (!usual.has(modelId)) usual.set(modelId, usualStationMinutes(db, modelId));
     const ahead = stations.indexOf(job.station as Station);
     const timed = usual.get(modelId)!.filter(({ station }) => stations.indexOf(station) >= ahead && stationsOf(job.kind).includes(station));
@@ -51,14 +65,14 @@ export function listRack(db: Db): HangingJob[] {
       station,
       tag: job.tag,
       promisedOn: job.promisedOn,
-      move: moveOf(db, job),
+      move: moves.get(job.id)!,
       minutesLeft: Math.max(
         5,
         Math.round(
           // Strip and build are the work; without them timed the quote's minutes say more.
           timed.some((one) => one.station === "build")
             ? timed.reduce((sum, { minutes }) => sum + minutes, 0)
-            : getQuote(db, job).estimate.minutes * share[station],
+            : quotes.get(job.id)!.estimate.minutes * share[station],
         ),
       ),
     };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
 import { openWorkshop, refusal, reportDates } from "#tests/workshop";
+import { askForPart } from "@/data/bench/fit-part";
 import { takePart } from "@/data/bench/tray";
 import { addCustomer, changeCustomer, findCustomer, listCustomers } from "@/data/customers/customers";
 import { ensureReel, findReel, listReels, normaliseSerial } from "@/data/customers/reels";
@@ -10,11 +11,12 @@ import { getReport } from "@/data/hand-back/report";
 import { closeJob, handBackBlocks, markReady, notGivenBack, tickBrought } from "@/data/hand-back/returns";
 import { findJob, findJobByTag, listClosedJobs, listJobsOfReel, listOpenJobs } from "@/data/jobs/jobs";
 import { addSupplier, listOffers, listSuppliers, setOffer } from "@/data/parts/suppliers";
-import { getQuote, recordAnswer, setQuotePart } from "@/data/quote/quotes";
+import { listNeeds, setForeseen, withdrawNeed } from "@/data/parts/wanted";
+import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { listRack } from "@/data/schedule/rack";
 import { addPerson, ensureFirstPerson, findPerson, listPeople } from "@/data/shop/people";
 import { defaultShopSettings, getShopSettings, saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
-import { addNeed, listNeeds, listOrders, placeOrder, sendWaitingOrders, withdrawNeed } from "./orders";
+import { listOrders, placeOrder, sendWaitingOrders } from "./orders";
 
 const observe = (jobId: number, phase: "before" | "after", value: number | null, verdict: "good" | "doubtful" | "bad" = "good") => ({
   jobId,
@@ -135,12 +137,12 @@ describe("findings and quotes", () => {
     addFinding(ctx, id, "yoke-springs-weak", "both");
     expect(listFindings(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both" }]);
     expect(getQuote(db, findJob(db, id)!).parts.map((part) => part.positionId)).toEqual(["yoke-spring-front", "yoke-spring-rear"]);
-    setQuotePart(ctx, id, "yoke-spring-front", false);
+    setForeseen(ctx, id, "yoke-spring-front", false);
     expect(getQuote(db, findJob(db, id)!).parts).toHaveLength(1);
     removeFinding(ctx, id, "yoke-springs-weak");
     expect(listFindings(db, id)).toEqual([]);
     expect(refusal(() => addFinding(ctx, id, "made-up", "")).code).toBe("no-fault");
-    expect(refusal(() => setQuotePart(ctx, id, "made-up", true)).code).toBe("no-seat");
+    expect(refusal(() => setForeseen(ctx, id, "made-up", true)).code).toBe("no-seat");
   });
 
   it("stops at a no, also within the limit, until the sum is smaller or the answer another", () => {
@@ -149,7 +151,7 @@ describe("findings and quotes", () => {
     addFinding(ctx, id, "gears-worn", "");
     recordAnswer(ctx, id, { accepted: false, words: "too dear" });
     expect(refusal(() => takePart(ctx, id, "lock-screw")).code).toBe("refused");
-    setQuotePart(ctx, id, "main-gear", false);
+    setForeseen(ctx, id, "main-gear", false);
     expect(getQuote(db, findJob(db, id)!).consent).toBe("within-limit");
     takePart(ctx, id, "lock-screw");
   });
@@ -165,8 +167,8 @@ describe("suppliers", () => {
     expect(listOffers(db, "sk-star").map((offer) => offer.supplierId)).toEqual(["quay", "far"]);
     expect(listSuppliers(db)).toHaveLength(2);
     const id = open();
-    addNeed(ctx, id, "star");
-    addNeed(ctx, id, "handle");
+    askForPart(ctx, id, "star");
+    askForPart(ctx, id, "handle");
     const sent: number[] = [];
     const desk = {
       simulated: true,
@@ -186,7 +188,7 @@ describe("suppliers", () => {
 
   it("keeps an order that could not be sent, and sends it the next time", async () => {
     const { ctx, db, open } = openWorkshop();
-    addNeed(ctx, open(), "star");
+    askForPart(ctx, open(), "star");
     placeOrder(ctx, "quay", [1], "2026-03-02");
     await expect(sendWaitingOrders(db, { simulated: true, place: () => Promise.reject(new Error("line down")) })).rejects.toThrow(
       "line down",
@@ -199,10 +201,10 @@ describe("suppliers", () => {
   it("lets an open need be withdrawn, an ordered one not", () => {
     const { ctx, db, open } = openWorkshop();
     const id = open();
-    addNeed(ctx, id, "star");
+    askForPart(ctx, id, "star");
     withdrawNeed(ctx, 1);
     expect(listNeeds(db, { states: ["open"] })).toEqual([]);
-    addNeed(ctx, id, "star");
+    askForPart(ctx, id, "star");
     placeOrder(ctx, "quay", [2], "2026-03-02");
     expect(refusal(() => withdrawNeed(ctx, 2)).code).toBe("ordered");
   });

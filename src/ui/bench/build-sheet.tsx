@@ -33,12 +33,16 @@ export interface ShownStep {
   readonly lubricant: LubricantAdvice | null;
   /** What it covers, looked over before it does. */
   readonly buries: BeforeBuried | null;
+  /** Nobody can do it: a part stays out on purpose. */
+  readonly notDue: boolean;
 }
 
 interface Props {
   readonly head: BenchHead;
   readonly steps: readonly ShownStep[];
   readonly currentId: string | null;
+  /** A step that is done and has to be opened again, and how many stand on it: somebody was sent here for it. */
+  readonly open: { readonly operationId: string; readonly words: string; readonly steps: number } | null;
   readonly conflict: string | null;
   /** Parts that go in the other way round than they came off, and whether no order has fewer. */
   readonly inversions: number;
@@ -73,6 +77,7 @@ export function BuildSheet({
   head,
   steps,
   currentId,
+  open,
   conflict,
   inversions,
   proven,
@@ -177,6 +182,17 @@ export function BuildSheet({
       }
     >
       <Refused message={conflict} of={[opening, doing, failing, skipping, undoing]} />
+      {open && !head.closed && (
+        <div className="mb-3 flex flex-wrap items-center gap-3 border-2 border-ink p-2">
+          <p className="flex-1">
+            <strong>{open.words}</strong> is done. Opened again, {open.steps === 1 ? "this step waits" : `these ${open.steps} steps wait`}{" "}
+            once more; then fit the piece at Parts.
+          </p>
+          <Key busy={busy} onPress={() => opening.press({ jobId: head.jobId, operationId: open.operationId, gateId: null })}>
+            Open it again
+          </Key>
+        </div>
+      )}
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <div className="flex min-w-0 flex-col">
           {!steps.length && <p>Nothing was taken off, so there is nothing to build.</p>}
@@ -365,7 +381,7 @@ export function BuildSheet({
                     {s.operation.kind === "gate" && "Gate: "}
                     {s.operation.words}
                   </span>
-                  <span className="ml-auto pr-1 text-note whitespace-nowrap">{stateWords[s.state]}</span>
+                  <span className="ml-auto pr-1 text-note whitespace-nowrap">{s.notDue ? "a part stays out" : stateWords[s.state]}</span>
                 </button>
               </li>
             ))}

@@ -5,6 +5,8 @@ export function wayLink(way: WayOut): { words: string; href: string } {
   switch (way.to) {
     case "station":
       return { words: `Go to ${way.station.charAt(0).toUpperCase()}${way.station.slice(1)}`, href: `/bench/${way.tag}/${way.station}` };
+    case "open-again":
+      return { words: "Open it again", href: `/bench/${way.tag}/build?open=${encodeURIComponent(way.operationId)}` };
     case "part":
       return {
         words: way.at === "offers" ? "Add an offer" : way.at === "bin" ? "Give it a bin" : "Open the part",

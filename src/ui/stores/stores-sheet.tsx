@@ -18,7 +18,15 @@ interface ShownOffer {
 }
 
 interface Props {
-  readonly needs: readonly { id: number; tag: string; partTypeId: string; number: string; name: string; offers: readonly ShownOffer[] }[];
+  readonly needs: readonly {
+    id: number;
+    tag: string;
+    partTypeId: string;
+    number: string;
+    name: string;
+    offers: readonly ShownOffer[];
+    waitsForYes: boolean;
+  }[];
   readonly orders: readonly {
     id: number;
     supplierName: string;
@@ -43,7 +51,7 @@ interface Props {
 /** Needs pooled over jobs, and orders on their way. */
 export function StoresSheet({ needs, orders, currency, place, receive, withdraw }: Props) {
   const suppliers = new Map<string, { name: string; postageMinor: number; leadDays: number; ids: number[]; sumMinor: number }>();
-  for (const need of needs)
+  for (const need of needs.filter(({ waitsForYes }) => !waitsForYes))
     for (const offer of need.offers) {
       const row = suppliers.get(offer.supplierId) ?? {
         name: offer.supplierName,
@@ -110,6 +118,11 @@ export function StoresSheet({ needs, orders, currency, place, receive, withdraw 
                     <Link className="act-link" href={`/bench/${need.tag}/parts`}>
                       {need.tag}
                     </Link>
+                    {need.waitsForYes && (
+                      <Link className="act-link block text-note" href={`/bench/${need.tag}/quote`} prefetch={false}>
+                        waits for the customer's yes
+                      </Link>
+                    )}
                   </td>
                   <td className="text-note">
                     {need.offers.map((offer) => `${offer.supplierName} ${formatMinor(offer.priceMinor)}`).join(", ")}

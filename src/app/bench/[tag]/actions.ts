@@ -7,20 +7,20 @@ import { schoolIds } from "@/core/schools/schools";
 import { wellVerdicts } from "@/core/teardown/verdicts";
 import { doStep, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
 import { chooseEdition } from "@/data/bench/choose-edition";
+import { askForPart, fitFromDonor, fitFromStock, takeBack } from "@/data/bench/fit-part";
+import { overrideSeat } from "@/data/bench/own-part";
 import { learn, learnAct } from "@/data/bench/playbook";
 import { takeDown } from "@/data/bench/taken-down";
 import { leaveOut, noteWell, putBackLast, serveInPlace, takeParts } from "@/data/bench/tray";
 import { setWay } from "@/data/bench/ways";
 import { recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { recordObservation, skipTest } from "@/data/diagnosis/observations";
+import { declineJob } from "@/data/hand-back/decline";
 import { closeJob, markReady, noteTold, tickBrought } from "@/data/hand-back/returns";
-import { declineJob, makeRepair } from "@/data/jobs/jobs";
-import { overrideSeat } from "@/data/jobs/machine";
+import { makeRepair } from "@/data/jobs/jobs";
 import { correctStationTime } from "@/data/jobs/station-time";
-import { fitFromDonor, fitFromStock, returnToStock } from "@/data/parts/stock";
-import { wantInstead, wantKit } from "@/data/parts/wanted";
-import { recordAnswer, setQuotePart } from "@/data/quote/quotes";
-import { addNeed } from "@/data/stores/orders";
+import { setForeseen, wantInstead, wantKit } from "@/data/parts/wanted";
+import { recordAnswer } from "@/data/quote/quotes";
 import type { Press } from "@/ui/act/press";
 import { defineAction } from "../../server";
 import { handBackSchema } from "../hand-back.schema";
@@ -124,7 +124,7 @@ const foresee = defineAction({
   name: "foresee",
   permission: "bench",
   input: seat.extend({ wanted: z.boolean() }),
-  run: (ctx, { jobId: id, positionId, wanted }) => setQuotePart(ctx, id, positionId, wanted),
+  run: (ctx, { jobId: id, positionId, wanted }) => setForeseen(ctx, id, positionId, wanted),
 });
 export async function foreseePart(press: Press) {
   return foresee(press);
@@ -268,7 +268,7 @@ const unuse = defineAction({
   name: "unuse",
   permission: "bench",
   input: seat,
-  run: (ctx, input) => returnToStock(ctx, input.jobId, input.positionId),
+  run: (ctx, input) => takeBack(ctx, input.jobId, input.positionId),
 });
 export async function undoUsePartHere(press: Press) {
   return unuse(press);
@@ -278,7 +278,7 @@ const need = defineAction({
   name: "need",
   permission: "bench",
   input: seat,
-  run: (ctx, input) => addNeed(ctx, input.jobId, input.positionId),
+  run: (ctx, input) => askForPart(ctx, input.jobId, input.positionId),
 });
 export async function orderPart(press: Press) {
   return need(press);

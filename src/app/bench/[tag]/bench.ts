@@ -20,7 +20,7 @@ export interface Bench {
   readonly head: BenchHead;
 }
 
-export type StationProps = { params: Promise<{ tag: string }> };
+export type StationProps = { params: Promise<{ tag: string }>; searchParams: Promise<{ open?: string }> };
 
 function shownEdition(db: Db, job: Job): BenchHead["edition"] {
   if (job.editionId === null) return null;
@@ -50,7 +50,7 @@ function shownCard(db: Db, job: Job): BenchHead["card"] {
 }
 
 /** The job of a tag in the address; a tag written another way is sent to its own address. */
-export async function loadBench({ params }: StationProps): Promise<Bench> {
+export async function loadBench({ params }: Pick<StationProps, "params">): Promise<Bench> {
   const tag = decodeURIComponent((await params).tag);
   const db = getDb();
   const found = findJobByTag(db, tag);

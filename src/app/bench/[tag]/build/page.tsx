@@ -1,6 +1,6 @@
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { schoolInForce } from "@/core/schools/schools";
-import { buriedBy, getBuild, trapsOf } from "@/data/bench/build";
+import { buriedBy, getBuild, standsOn, trapsOf } from "@/data/bench/build";
 import { schoolsOf } from "@/data/bench/ways";
 import { BuildSheet } from "@/ui/bench/build-sheet";
 import { getDb } from "../../../server";
@@ -14,6 +14,8 @@ export default async function BuildPage(props: StationProps) {
   const db = getDb();
   const build = getBuild(db, job, version);
   const schools = schoolsOf(db, job);
+  const { open: asked } = await props.searchParams;
+  const open = build.steps.find((step) => step.operation.id === asked && step.state === "done");
   const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
   return (
     <BuildSheet
@@ -24,6 +26,7 @@ export default async function BuildPage(props: StationProps) {
         buries: step.state === "done" ? null : buriedBy(build, version, step),
       }))}
       currentId={build.current?.operation.id ?? null}
+      open={open ? { operationId: open.operation.id, words: open.operation.words, steps: standsOn(build, open.operation.id).length } : null}
       conflict={build.conflict}
       inversions={build.inversions}
       proven={build.proven}

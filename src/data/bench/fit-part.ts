@@ -1,0 +1,62 @@
+import { findPartCard } from "@/data/catalogue/part-types";
+import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
+import * as fitting from "@/data/parts/fitting";
+import { findStock } from "@/data/parts/stock";
+import { listOffers } from "@/data/parts/suppliers";
+import { needOf, openNeed, wantedPart } from "@/data/parts/wanted";
+import { getQuote, withConsent } from "@/data/quote/quotes";
+import { type Context, Refusal } from "@/data/store/context";
+
+/** What the bench does to get a piece into a seat. Each asks consent once its change is in: a part above the limit is neither ordered nor fitted. */
+
+/** Takes a new piece from stock for a seat of this reel. */
+export const fitFromStock = (ctx: Context, jobId: number, positionId: string): void =>
+  withConsent(ctx, jobId, (job) => fitting.fitFromStock(ctx, job, positionId));
+
+/** Takes a piece off a donor's drawer for a seat of this reel. */
+export const fitFromDonor = (ctx: Context, jobId: number, positionId: string, donorPieceId: number): void =>
+  withConsent(ctx, jobId, (job) => fitting.fitFromDonor(ctx, job, positionId, donorPieceId));
+
+/** The undo of either. */
+export const takeBack = (ctx: Context, jobId: number, positionId: string): void =>
+  fitting.takeBack(ctx, getOpenJob(ctx.db, jobId), positionId);
+
+/** A seat of this job wants a new piece that is not in the bin. @throws Refusal when it is wanted already, or nobody sells it. */
+export function askForPart(ctx: Context, jobId: number, positionId: string): void {
+  const { db } = ctx;
+  withConsent(ctx, jobId, (job) => {
+    const { name, partTypeId } = wantedPart(db, job, positionId);
+    const there = needOf(db, jobId, positionId);
+    if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the list of needs" : there.state} for this seat already.`);
+    if (findPartCard(db, partTypeId)?.retired)
+      throw new Refusal("retired", `${name} is not ordered any more. Choose what replaces it, or use its number again.`, null, {
+        to: "part",
+        partTypeId,
+        at: "facts",
+      });
+    if (!listOffers(db, partTypeId).length)
+      throw new Refusal("no-offer", `No supplier in the book sells ${name}. Add an offer to the part, or look for a donor.`, null, {
+        to: "part",
+        partTypeId,
+        at: "offers",
+      });
+    openNeed(ctx, job, positionId, partTypeId);
+    advanceStation(ctx, job, "parts");
+  });
+}
+
+/** What a verdict at the tray does at Stores: a need where the bin is empty and nothing is against it. @returns what became of it, in words. */
+export function wantForVerdict(ctx: Context, job: Job, positionId: string): string {
+  const { db } = ctx;
+  const { partTypeId } = wantedPart(db, job, positionId);
+  const { consent } = getQuote(db, job);
+  if (consent !== "within-limit" && consent !== "agreed") return "Added to the quote; the sum is above what was agreed: ask at Quote.";
+  if (needOf(db, job.id, positionId)) return "Wanted at Stores already.";
+  const line = findStock(db, partTypeId);
+  const free = line ? line.count - line.keptAside : 0;
+  if (line && free > 0) return `Added to the quote; ${free} in bin ${line.bin}: fit it at Parts.`;
+  if (!listOffers(db, partTypeId).length)
+    return "Added to the quote; nobody in the book sells it: look for a donor or a substitute at Parts.";
+  openNeed(ctx, job, positionId, partTypeId);
+  return "Added to the quote and to the needs at Stores.";
+}

@@ -1,0 +1,27 @@
+import { findPartByNumber } from "@/data/catalogue/part-types";
+import { getOpenJob } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { foundPieceIs } from "@/data/parts/fitting";
+import { wantOwnPart } from "@/data/parts/wanted";
+import { type Context, Refusal } from "@/data/store/context";
+import { writeJournal } from "@/data/store/journal";
+
+/** Says that this reel has another part in a seat, by its number; an empty number gives the seat back to the model. */
+export function overrideSeat(ctx: Context, jobId: number, positionId: string, number: string): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  if (!machineOf(db, job).anatomy.positions.some((seat) => seat.id === positionId))
+    throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+  if (!number) {
+    foundPieceIs(ctx, job, positionId, null);
+    writeJournal(ctx, "seat-as-model", { jobId, reelId: job.reel.id }, { position: positionId });
+    return;
+  }
+  const type = findPartByNumber(db, number);
+  if (!type)
+    throw new Refusal("no-part", `No part in the catalogue has the number ${number}. Add it first.`, "number", { to: "new-part", number });
+  foundPieceIs(ctx, job, positionId, type.id);
+  // What was foreseen or wanted for this seat was the model's part: it would come for nothing.
+  wantOwnPart(ctx, jobId, positionId, type.id);
+  writeJournal(ctx, "seat-overridden", { jobId, reelId: job.reel.id }, { position: positionId, part: type.id });
+}

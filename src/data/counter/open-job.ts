@@ -1,0 +1,119 @@
+import { type DiscountClass, discountOf } from "@/core/estimate/discounts";
+import type { JobKind } from "@/core/intake/job-kinds";
+import type { BroughtId, Hand } from "@/core/intake/lists";
+import { formatTag } from "@/core/tags/tag";
+import { editionOfReel } from "@/data/catalogue/editions";
+import { getCurrentModelVersion, markModelVersionUsed } from "@/data/catalogue/models";
+import { addCustomer, findCustomer } from "@/data/customers/customers";
+import { ensureReel, normaliseSerial } from "@/data/customers/reels";
+import { type Intake, intakeSchema } from "@/data/jobs/jobs";
+import { pinPrices } from "@/data/parts/wanted";
+import { getShopSettings } from "@/data/shop/settings";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { indexForFind } from "@/data/store/find";
+import { writeJournal } from "@/data/store/journal";
+
+export interface NewJob {
+  readonly customer: { readonly id: number } | { readonly name: string; readonly phone: string; readonly email: string };
+  readonly modelId: string;
+  readonly serial: string;
+  readonly hand: Hand;
+  /** Repair, where nothing else is said. */
+  readonly kind?: JobKind;
+  readonly complaint: string;
+  readonly intake: Intake;
+  readonly brought: readonly BroughtId[];
+  readonly limitMinor: number | null;
+  readonly discountClass?: DiscountClass;
+  readonly depositMinor?: number;
+  readonly wantedOn: string | null;
+  readonly promisedOn: string;
+  /** The lot it came with, and what tells it from its sisters. */
+  readonly lot?: { readonly id: number; readonly mark: string };
+}
+
+/**
+ * Takes a reel in. Pins the model version, the prices of its parts, the hourly rate and the tax as they stand now.
+ * @returns the job's id and claim tag.
+ * @throws Refusal for an unknown customer or model, or when this reel already hangs here.
+ */
+export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } {
+  const { db } = ctx;
+  const customerId = "id" in job.customer ? job.customer.id : addCustomer(ctx, job.customer);
+  const customer = findCustomer(db, customerId);
+  if (!customer)
+    throw new Refusal("no-customer", "This customer is not in the book any more. Choose again or type a new one.", "customerId");
+  const version = getCurrentModelVersion(db, job.modelId);
+  const reelId = ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
+  const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
+  if (hanging)
+    throw new Refusal("already-here", `This reel already hangs here as ${hanging.tag}. Open that job, or check the serial.`, "serial", {
+      to: "station",
+      tag: hanging.tag,
+      station: "test",
+    });
+  const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
+  if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
+  const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);
+  const kind = job.kind ?? "repair";
+  const lastJob = kind === "comeback" ? lastClosedJob(db, reelId) : null;
+  if (kind === "comeback" && lastJob === null)
+    throw new Refusal(
+      "no-earlier-job",
+      "Nothing we handed back stands under this serial. Check it, or take the reel in as a repair.",
+      "serial",
+    );
+  const settings = getShopSettings(db);
+  const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
+  const tag = formatTag(number);
+  markModelVersionUsed(db, version.id);
+  db.prepare(
+    `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of, discount_basis_points, deposit_minor)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(
+    number,
+    tag,
+    reelId,
+    customerId,
+    version.id,
+    job.complaint,
+    JSON.stringify(intakeSchema.parse(job.intake)),
+    job.limitMinor,
+    job.wantedOn,
+    job.promisedOn,
+    settings.ratePerHourMinor,
+    settings.taxBasisPoints,
+    settings.currency,
+    ctx.now,
+    edition?.edition.id ?? null,
+    job.lot?.id ?? null,
+    job.lot?.mark ?? "",
+    kind,
+    lastJob,
+    discountOf(settings.discounts, job.discountClass ?? "none"),
+    job.depositMinor ?? 0,
+  );
+  const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
+  for (const item of job.brought) addBrought.run(number, item);
+  pinPrices(ctx, number, version.id);
+  const modelName = `${version.model.maker} ${version.model.name}`;
+  indexForFind(db, {
+    kind: "job",
+    ref: tag,
+    title: `${tag} ${modelName}, ${customer.name}`,
+    words: `${tag.replaceAll("-", "")} ${tag} ${modelName} ${job.serial} ${customer.name}`,
+  });
+  writeJournal(ctx, "job-opened", { jobId: number, reelId, customerId }, { tag });
+  return { id: number, tag };
+}
+
+/** The last job in which this bench worked on a reel; one sent back unrepaired or only checked has no work that could come back. */
+const lastClosedJob = (db: Db, reelId: number): number | null =>
+  (db
+    .prepare(
+      "SELECT id FROM job WHERE reel_id = ? AND closed_at IS NOT NULL AND declined_reason IS NULL AND kind <> 'purchase-check' ORDER BY closed_at DESC, id DESC LIMIT 1",
+    )
+    .pluck()
+    .get(reelId) as number | undefined) ?? null;

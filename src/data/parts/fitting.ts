@@ -1,0 +1,173 @@
+import { placeOperationId } from "@/core/anatomy/types";
+import { getModelVersion } from "@/data/catalogue/models";
+import { advanceStation, type Job } from "@/data/jobs/jobs";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { findStock, moveStock } from "./stock";
+import { meetNeed, needOf, unmeetNeed, wantedPart } from "./wanted";
+
+/**
+ * The pieces in the seats of a reel: what was found there, what was fitted instead, and where that came from. This file alone writes
+ * `instance`, what a seat of a reel remembers (`reel_override`), and whether a donor's piece is taken. Like wanted.ts it asks no consent.
+ */
+
+/** The piece that sits in a seat now; written down as found when nobody had looked at it yet. @returns its id. */
+export function pieceInSeat(ctx: Context, reelId: number, positionId: string, partTypeId: string): number {
+  const seated = ctx.db
+    .prepare("SELECT id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id IS NULL")
+    .pluck()
+    .get(reelId, positionId) as number | undefined;
+  return (
+    seated ??
+    Number(
+      ctx.db
+        .prepare("INSERT INTO instance (reel_id, position_id, part_type_id, origin) VALUES (?, ?, ?, 'found')")
+        .run(reelId, positionId, partTypeId).lastInsertRowid,
+    )
+  );
+}
+
+/** Says what sits in a seat of a reel; where that is the model's own part there is nothing to remember. */
+function rememberSeat(ctx: Context, job: Job, positionId: string, partTypeId: string): void {
+  const own = getModelVersion(ctx.db, job.modelVersionId).anatomy.positions.find((position) => position.id === positionId)?.partTypeId;
+  if (partTypeId === own) ctx.db.prepare("DELETE FROM reel_override WHERE reel_id = ? AND position_id = ?").run(job.reel.id, positionId);
+  else
+    ctx.db
+      .prepare(
+        "INSERT INTO reel_override (reel_id, position_id, part_type_id, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET part_type_id = excluded.part_type_id, at = excluded.at",
+      )
+      .run(job.reel.id, positionId, partTypeId, ctx.now);
+}
+
+/** The piece found in a seat is another part than its model says; null gives the seat back to the model. @throws Refusal once a new piece lies there. */
+export function foundPieceIs(ctx: Context, job: Job, positionId: string, partTypeId: string | null): void {
+  const { db } = ctx;
+  if (partTypeId === null) {
+    db.prepare("DELETE FROM reel_override WHERE reel_id = ? AND position_id = ?").run(job.reel.id, positionId);
+    return;
+  }
+  const used = db
+    .prepare("SELECT 1 FROM instance WHERE reel_id = ? AND position_id = ? AND fitted_job_id = ?")
+    .get(job.reel.id, positionId, job.id);
+  if (used) throw new Refusal("used", "A new piece was already taken for this seat. Undo that first.", "number");
+  rememberSeat(ctx, job, positionId, partTypeId);
+  db.prepare(
+    "UPDATE instance SET part_type_id = ? WHERE reel_id = ? AND position_id = ? AND removed_job_id IS NULL AND origin = 'found'",
+  ).run(partTypeId, job.reel.id, positionId);
+}
+
+const isBuilt = (db: Db, jobId: number, positionId: string): boolean =>
+  db
+    .prepare("SELECT 1 FROM build_step WHERE job_id = ? AND operation_id = ? AND state = 'done'")
+    .get(jobId, placeOperationId(positionId)) !== undefined;
+
+const refuseBuilt = (db: Db, { id, tag }: Job, positionId: string, name: string): void => {
+  if (isBuilt(db, id, positionId))
+    throw new Refusal("built", `${name} is built in already. Open it again at Build first.`, null, {
+      to: "open-again",
+      tag,
+      operationId: placeOperationId(positionId),
+    });
+};
+
+/** The piece in the well that a new one takes the place of. @throws Refusal when it is still in the reel, built in again, or new already. */
+function openWell(db: Db, job: Job, positionId: string, name: string): { instanceId: number } {
+  const well = db
+    .prepare(
+      `SELECT instance.id, instance.fitted_job_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
+       WHERE tray_well.job_id = ? AND tray_well.position_id = ?`,
+    )
+    .get(job.id, positionId) as { id: number; fitted_job_id: number | null } | undefined;
+  if (!well)
+    throw new Refusal("not-in-tray", `${name} is still in the reel. Take it off at Strip first.`, null, {
+      to: "station",
+      tag: job.tag,
+      station: "strip",
+    });
+  refuseBuilt(db, job, positionId, name);
+  if (well.fitted_job_id === job.id) throw new Refusal("used", `A new ${name} already lies in the tray. Nothing was taken.`);
+  return { instanceId: well.id };
+}
+
+/** Lays a piece into the well of the old one, which goes to the old parts. Where it is another part than before, the reel remembers it. */
+function layInWell(
+  ctx: Context,
+  job: Job,
+  positionId: string,
+  oldInstanceId: number,
+  piece: { partTypeId: string; donorPieceId: number | null },
+): void {
+  const { db } = ctx;
+  db.prepare("UPDATE instance SET removed_job_id = ? WHERE id = ?").run(job.id, oldInstanceId);
+  const fresh = Number(
+    db
+      .prepare(
+        "INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id, donor_piece_id) VALUES (?, ?, ?, 'stock', ?, ?)",
+      )
+      .run(job.reel.id, positionId, piece.partTypeId, job.id, piece.donorPieceId).lastInsertRowid,
+  );
+  db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(fresh, job.id, positionId);
+  meetNeed(ctx, job, positionId, { instanceId: fresh, partTypeId: piece.partTypeId, setAside: piece.donorPieceId === null });
+  rememberSeat(ctx, job, positionId, piece.partTypeId);
+  advanceStation(ctx, job, "parts");
+}
+
+/** Takes a new piece from stock for a seat. One put aside for this very seat is taken first; those put aside for others are not touched. */
+export function fitFromStock(ctx: Context, job: Job, positionId: string): void {
+  const { db } = ctx;
+  const { name, partTypeId } = wantedPart(db, job, positionId);
+  const well = openWell(db, job, positionId, name);
+  const setAside = needOf(db, job.id, positionId)?.state === "arrived";
+  const line = findStock(db, partTypeId);
+  const free = (line?.count ?? 0) - (line?.keptAside ?? 0) + (setAside ? 1 : 0);
+  if (free < 1)
+    throw new Refusal(
+      "short",
+      line?.keptAside
+        ? "What is in the bin is set aside for other reels. Order one for this one."
+        : "None in the bin. Order it, it becomes a need of this job.",
+    );
+  moveStock(ctx, { partTypeId, delta: -1, reason: "used", jobId: job.id });
+  layInWell(ctx, job, positionId, well.instanceId, { partTypeId, donorPieceId: null });
+  writeJournal(ctx, "part-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, part: partTypeId });
+}
+
+/** Takes a piece off a donor's drawer for a seat; it is billed at the piece's own price. What was put aside or is on order for the seat is free. */
+export function fitFromDonor(ctx: Context, job: Job, positionId: string, donorPieceId: number): void {
+  const { db } = ctx;
+  const { name } = wantedPart(db, job, positionId);
+  const well = openWell(db, job, positionId, name);
+  const partTypeId = db.prepare("SELECT part_type_id FROM donor_piece WHERE id = ? AND state = 'lying'").pluck().get(donorPieceId) as
+    | string
+    | undefined;
+  if (partTypeId === undefined) throw new Refusal("no-piece", "Another job took this piece. Choose another, or order a new one.");
+  db.prepare("UPDATE donor_piece SET state = 'used', used_job_id = ? WHERE id = ?").run(job.id, donorPieceId);
+  layInWell(ctx, job, positionId, well.instanceId, { partTypeId, donorPieceId });
+  writeJournal(ctx, "donor-piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, piece: donorPieceId });
+}
+
+/** Puts the new piece back where it came from and the old one back into its well; what the seat's need had is given back to it. */
+export function takeBack(ctx: Context, job: Job, positionId: string): void {
+  const { db } = ctx;
+  const row = db
+    .prepare(
+      `SELECT instance.id, instance.part_type_id, instance.donor_piece_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
+       WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job`,
+    )
+    .get({ job: job.id, seat: positionId }) as { id: number; part_type_id: string; donor_piece_id: number | null } | undefined;
+  const old = db
+    .prepare("SELECT id, part_type_id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id = ? ORDER BY id DESC LIMIT 1")
+    .get(job.reel.id, positionId, job.id) as { id: number; part_type_id: string } | undefined;
+  if (!row || !old) throw new Refusal("not-used", "No new piece lies in this well.");
+  refuseBuilt(db, job, positionId, wantedPart(db, job, positionId).name);
+  db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(old.id, job.id, positionId);
+  if (row.donor_piece_id === null) moveStock(ctx, { partTypeId: row.part_type_id, delta: 1, reason: "used-undone", jobId: job.id });
+  unmeetNeed(ctx, job.id, positionId, row.id);
+  db.prepare("DELETE FROM instance WHERE id = ?").run(row.id);
+  db.prepare("UPDATE instance SET removed_job_id = NULL WHERE id = ?").run(old.id);
+  if (row.donor_piece_id !== null)
+    db.prepare("UPDATE donor_piece SET state = 'lying', used_job_id = NULL WHERE id = ?").run(row.donor_piece_id);
+  rememberSeat(ctx, job, positionId, old.part_type_id);
+  writeJournal(ctx, "part-used-undone", { jobId: job.id, reelId: job.reel.id }, { position: positionId });
+}

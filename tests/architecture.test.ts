@@ -1,0 +1,105 @@
+import { existsSync, readdirSync, readFileSync, statSync } from "node:fs";
+import { dirname, join, normalize } from "node:path";
+import { describe, expect, it } from "vitest";
+
+/** All program files below src, tests left out. */
+const files = readdirSync("src", { recursive: true, encoding: "utf8" })
+  .map((file) => join("src", file))
+  .filter((file) => /\.(ts|tsx)$/.test(file) && !/\.test\./.test(file) && statSync(file).isFile());
+
+const endings = ["", ".ts", ".tsx", "/index.ts"];
+/** The file an import means, by alias or by relative path; null for a package. */
+function target(specifier: string, from: string): string | null {
+  const path = specifier.startsWith("@/")
+    ? join("src", specifier.slice(2))
+    : specifier.startsWith(".")
+      ? normalize(join(dirname(from), specifier))
+      : null;
+  if (path === null) return null;
+  return endings.map((ending) => path + ending).find((file) => existsSync(file) && statSync(file).isFile()) ?? null;
+}
+
+/** Every import of a file, types as well: what only borrows a type is tied to it all the same. */
+const importsOf = (file: string): string[] =>
+  [...readFileSync(file, "utf8").matchAll(/(?:from|import)\s*\(?\s*["']([^"']+)["']/g)].flatMap(
+    ([, specifier]) => target(specifier!, file) ?? [],
+  );
+
+const graph = new Map(files.map((file) => [file, importsOf(file)]));
+
+/** One circle of a graph as its nodes in order, or null. Depth first; the way back up to a node still open is the circle. */
+function circle(nodes: Iterable<string>, next: (node: string) => Iterable<string>): string[] | null {
+  const state = new Map<string, "open" | "done">();
+  const path: string[] = [];
+  const visit = (node: string): string[] | null => {
+    state.set(node, "open");
+    path.push(node);
+    for (const to of next(node)) {
+      if (state.get(to) === "open") return [...path.slice(path.indexOf(to)), to];
+      const found = state.has(to) ? null : visit(to);
+      if (found) return found;
+    }
+    path.pop();
+    state.set(node, "done");
+    return null;
+  };
+  for (const node of nodes) {
+    const found = state.has(node) ? null : visit(node);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** The room of a file below a floor: its first folder; a file that lies on the floor itself is a room of its own. */
+const roomOf = (floor: string, file: string) => file.slice(floor.length + 1).split("/")[0]!;
+
+describe("the house", () => {
+  it("is read whole", () => {
+    expect(files.length).toBeGreaterThan(300);
+    expect([...graph.values()].flat().length).toBeGreaterThan(1500);
+  });
+
+  it("has no circle of files", () => expect(circle(graph.keys(), (file) => graph.get(file) ?? [])).toBeNull());
+
+  it.each(["core", "data", "ui"])("has no circle of rooms in %s", (floor) => {
+    const below = `src/${floor}`;
+    const rooms = new Map<string, Set<string>>();
+    for (const [file, imports] of graph) {
+      if (!file.startsWith(`${below}/`)) continue;
+      const room = roomOf(below, file);
+      const others = rooms.get(room) ?? rooms.set(room, new Set()).get(room)!;
+      for (const to of imports) if (to.startsWith(`${below}/`) && roomOf(below, to) !== room) others.add(roomOf(below, to));
+    }
+    expect(circle(rooms.keys(), (room) => rooms.get(room) ?? [])).toBeNull();
+  });
+
+  // app → ui, data, formats, devices → core; workers run core for ui.
+  const may: Readonly<Record<string, readonly string[]>> = {
+    core: [],
+    data: ["core"],
+    formats: ["core"],
+    devices: ["core"],
+    workers: ["core"],
+    ui: ["core", "workers"],
+    app: ["core", "data", "formats", "devices", "workers", "ui"],
+  };
+  it.each(Object.entries(may))("has no arrow upward from %s, by alias or by path", (floor, allowed) => {
+    const wrong = [...graph].flatMap(([file, imports]) =>
+      file.startsWith(`src/${floor}/`)
+        ? imports.filter((to) => ![floor, ...allowed].includes(to.split("/")[1]!)).map((to) => `${file} → ${to}`)
+        : [],
+    );
+    expect(wrong).toEqual([]);
+  });
+
+  it("has no clock and no chance in core: both are passed in", () => {
+    const wrong = files.filter(
+      (file) =>
+        file.startsWith("src/core/") &&
+        /\bDate\.now\b|\bnew Date\(\s*\)|\bMath\.random\b|\bperformance\.now\b|\bcrypto\b|\bDateTime\.(now|local)\(\s*\)/.test(
+          readFileSync(file, "utf8"),
+        ),
+    );
+    expect(wrong).toEqual([]);
+  });
+});

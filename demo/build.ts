@@ -1,8 +1,8 @@
 import { DateTime } from "luxon";
 import { cleanMethods, isBath } from "@/core/cleaning/methods";
-import type { JobKind } from "@/core/intake/job-kinds";
 import { parseMinor } from "@/core/money/money";
-import type { TestId, Verdict } from "@/core/proving/protocol";
+import type { JobKind } from "@/core/vocabulary/job-kinds";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { doStep, getBuild } from "@/data/bench/build";
 import { beginSoak, cleanedByHand, countBack, getCleaning } from "@/data/bench/cleaning";
 import { fitFromStock } from "@/data/bench/fit-part";

@@ -2,7 +2,7 @@ import { DateTime } from "luxon";
 import { beforeAll, describe, expect, it } from "vitest";
 import { buildDemo, isEmpty } from "#demo/build";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
-import { familyIds } from "@/core/families/family-ids";
+import { familyIds } from "@/core/vocabulary/families";
 import { closingBlocks } from "@/data/bench/build";
 import { getCurrentModelVersion, listModels } from "@/data/catalogue/models";
 import { listObservations } from "@/data/diagnosis/observations";

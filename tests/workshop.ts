@@ -1,5 +1,5 @@
 import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "#demo/models/skerry-30";
-import type { TestId, Verdict } from "@/core/proving/protocol";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { type NewJob, openJob } from "@/data/counter/open-job";

@@ -1,5 +1,7 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
+import { getDb } from "@/app/server/db";
+import { currentPerson } from "@/app/server/person";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { DataUnusable } from "@/data/store/unusable";
@@ -8,7 +10,6 @@ import { Sheet } from "@/ui/sheets/sheet";
 import { Rail } from "@/ui/shell/rail";
 import { SoakBell } from "@/ui/shell/soak-bell";
 import "./globals.css";
-import { currentPerson, getDb } from "./server";
 
 /** Every page is made when it is asked for: one made at build time would open a shop's data and show it stale. */
 export const dynamic = "force-dynamic";

@@ -1,5 +1,8 @@
 import { DateTime } from "luxon";
 import Link from "next/link";
+import { toldToFetch } from "@/app/bench/[tag]/return/actions";
+import { today } from "@/app/server/clock";
+import { readPage } from "@/app/server/reading";
 import { fetchAfterDays } from "@/core/hand-back/hand-back";
 import { hangTags } from "@/core/schedule/hang-tags";
 import { unitsOfRack } from "@/core/schedule/lots-on-rack";
@@ -8,22 +11,20 @@ import { listOpenLots } from "@/data/counter/lots";
 import { listUnclaimed } from "@/data/hand-back/returns";
 import { listRack } from "@/data/schedule/rack";
 import { getShopSettings } from "@/data/shop/settings";
-import { NextLink } from "@/ui/bench/next-link";
 import { stationNames } from "@/ui/bench/stations-words";
+import { NextLink } from "@/ui/controls/next-link";
 import { dayWords } from "@/ui/dates";
 import { RackRail } from "@/ui/rack/rack-rail";
 import { UnclaimedList } from "@/ui/rack/unclaimed-list";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { toldToFetch } from "./bench/[tag]/actions";
-import { getDb, today } from "./server";
 
 export const metadata = { title: "Rack" };
 
 /** How much of a bench hour a tag needs to be read: shorter work still hangs this long. */
 const shortestMinutes = 60;
 
-export default function RackPage() {
-  const db = getDb();
+export default async function RackPage() {
+  const db = await readPage("rack");
   const day = today();
   const settings = getShopSettings(db);
   const rack = unitsOfRack(listRack(db), ({ job }) => job.lotId);

@@ -4,8 +4,8 @@ import { describe, expect, it } from "vitest";
 import { z } from "zod";
 import { anatomySchema, tightnessClasses, verifiable } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
-import { familyIds } from "@/core/families/family-ids";
 import { modelFromTemplate } from "@/core/families/template";
+import { familyIds } from "@/core/vocabulary/families";
 import { modelFileSchema, readModelJson, writeModelJson } from "./model-json";
 
 const file = (family: (typeof familyIds)[number]) => {

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { anatomySchema, partTypeSchema } from "@/core/anatomy/types";
-import { familyIdSchema } from "@/core/families/family-ids";
 import { fail, ok, type Result } from "@/core/result";
+import { familyIds } from "@/core/vocabulary/families";
 
 /**
  * A whole model as one file: the machine, its catalogue entries, nothing of any job. JSON is the exact form: what is written is read back
@@ -15,7 +15,7 @@ export const modelFileSchema = z.strictObject({
     id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, "small letters, digits and dashes"),
     maker: z.string().trim().min(1).max(60),
     name: z.string().trim().min(1).max(60),
-    family: familyIdSchema,
+    family: z.enum(familyIds),
   }),
   lineRadiusMm: z.number().positive().max(200),
   partTypes: z.array(partTypeSchema).max(1000),

@@ -5,8 +5,8 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import { familyIds } from "@/core/families/family-ids";
 import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
+import { familyIds } from "@/core/vocabulary/families";
 import { plateSvg } from "./plate-svg";
 import { platesPdf } from "./plates-pdf";
 

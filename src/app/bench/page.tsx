@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
+import { readPage } from "@/app/server/reading";
 import { moveWords } from "@/core/schedule/whose-move";
 import { listOpenLots } from "@/data/counter/lots";
 import { findJobByTag } from "@/data/jobs/jobs";
@@ -8,13 +9,12 @@ import { stationNames } from "@/ui/bench/stations-words";
 import { Refused } from "@/ui/controls/field";
 import { dayWords } from "@/ui/dates";
 import { Sheet } from "@/ui/sheets/sheet";
-import { getDb } from "../server";
 
 export const metadata = { title: "Bench" };
 
 /** Which reel lies on the bench: scan or type its tag, or take one of those that hang here. */
 export default async function BenchPage({ searchParams }: { searchParams: Promise<{ tag?: string }> }) {
-  const db = getDb();
+  const db = await readPage("jobs");
   const { tag } = await searchParams;
   let refused: string | null = null;
   if (tag) {

@@ -1,4 +1,6 @@
 "use server";
+import { defineAction } from "@/app/server/action";
+import { today } from "@/app/server/clock";
 import { parseMinor } from "@/core/money/money";
 import { addUnknownModel } from "@/data/bench/loose-parts";
 import { openJob } from "@/data/counter/open-job";
@@ -6,19 +8,10 @@ import { addCustomer, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
-import { type Context, Refusal } from "@/data/store/context";
+import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
-import { defineAction, today } from "../server";
-import { intakeFormSchema, notInLibrary } from "./intake.schema";
-
-export interface TakenIn {
-  /** Null for a reel kept for its parts: it hangs nowhere. */
-  readonly job: { readonly id: number; readonly tag: string } | null;
-  readonly reelId: number;
-  readonly declined: boolean;
-}
-
-const reelOf = (ctx: Context, jobId: number): number => ctx.db.prepare("SELECT reel_id FROM job WHERE id = ?").pluck().get(jobId) as number;
+import { intakeFormSchema, notInLibrary } from "@/ui/counter/intake.schema";
+import type { TakenIn } from "@/ui/counter/taken-note";
 
 const intake = defineAction({
   name: "intake",
@@ -74,7 +67,7 @@ const intake = defineAction({
       // It never left the customer's hand.
       closeJob(ctx, job.id, "not taken on");
     }
-    return { job, reelId: reelOf(ctx, job.id), declined };
+    return { job: { id: job.id, tag: job.tag }, reelId: job.reelId, declined };
   },
 });
 

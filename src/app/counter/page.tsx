@@ -1,16 +1,17 @@
 import { DateTime } from "luxon";
+import { today } from "@/app/server/clock";
+import { readPage } from "@/app/server/reading";
 import { listModels } from "@/data/catalogue/models";
 import { glanceAtCustomers, listCustomers } from "@/data/customers/customers";
 import { getShopSettings } from "@/data/shop/settings";
+import { IntakeSheet } from "@/ui/counter/intake-sheet";
 import { dateWords } from "@/ui/dates";
-import { getDb, today } from "../server";
 import { takeIn } from "./actions";
-import { IntakeSheet } from "./intake-sheet";
 
 export const metadata = { title: "Counter" };
 
 export default async function CounterPage() {
-  const db = getDb();
+  const db = await readPage("customers");
   const day = today();
   const glances = glanceAtCustomers(db);
   const glanceOf = (id: number): string => {

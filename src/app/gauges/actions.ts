@@ -1,8 +1,8 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
 import { keepGauge } from "@/data/gauges/gauges";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../server";
 
 const keep = defineAction({
   name: "keep-gauge",

@@ -1,10 +1,10 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
 import { discountClassIds } from "@/core/estimate/discounts";
 import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
 import { scrapReel } from "@/data/parts/donors";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../server";
 
 const card = {
   name: z.string().trim().min(1, "A customer has a name.").max(80, "At most 80 letters."),

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { readPage } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
 import { findCustomer } from "@/data/customers/customers";
 import { listReels } from "@/data/customers/reels";
@@ -7,13 +8,12 @@ import { listJournal } from "@/data/store/journal";
 import { dateWords, instantWords } from "@/ui/dates";
 import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { getDb } from "../server";
 import { addNewCustomer, retireCustomerCard, saveCustomer } from "./actions";
 
 export const metadata = { title: "Ledger" };
 
 export default async function LedgerPage({ searchParams }: { searchParams: Promise<{ customer?: string }> }) {
-  const db = getDb();
+  const db = await readPage("ledger");
   const { customer: wanted } = await searchParams;
   const customer = wanted ? findCustomer(db, Number(wanted)) : null;
   const reels = listReels(db).filter((reel) => !customer || reel.ownerId === customer.id);

@@ -1,10 +1,11 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
 import { draftSchema } from "@/core/anatomy/draft";
 import { serialRuleSchema } from "@/core/anatomy/serial";
 import { families } from "@/core/families/families";
-import { familyIdSchema } from "@/core/families/family-ids";
 import { modelFromTemplate } from "@/core/families/template";
+import { familyIds } from "@/core/vocabulary/families";
 import { putMinutesIn } from "@/data/bench/playbook";
 import { saveSerialRules } from "@/data/catalogue/editions";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
@@ -13,7 +14,6 @@ import { addPartType, isPartKnown } from "@/data/catalogue/part-types";
 import { Refusal } from "@/data/store/context";
 import { modelFileLimit, readModelJson } from "@/formats/model-json";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../server";
 
 const revise = defineAction({
   name: "revise-model",
@@ -58,7 +58,7 @@ const start = defineAction({
   input: z.object({
     maker: z.string().trim().min(1, "Who made it? Write “not known” if nobody knows.").max(60, "At most 60 letters."),
     name: z.string().trim().min(1, "What is it called?").max(60, "At most 60 letters."),
-    family: familyIdSchema,
+    family: z.enum(familyIds),
     prefix: z
       .string()
       .trim()

@@ -1,5 +1,6 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
 import { idFor } from "@/core/anatomy/draft";
 import { grades, interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
@@ -7,7 +8,6 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../server";
 
 const partId = (ctx: Context, number: string): string => {
   const part = findPartByNumber(ctx.db, number);

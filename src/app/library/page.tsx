@@ -1,7 +1,8 @@
 import Link from "next/link";
+import { readPage } from "@/app/server/reading";
 import { findBySize } from "@/core/anatomy/find-by-size";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
-import { familyWords } from "@/core/families/family-ids";
+import { familyWords } from "@/core/vocabulary/families";
 import { countModels, findModelsAndParts, listModelsWithCounts } from "@/data/catalogue/models";
 import { listPartTypes } from "@/data/catalogue/part-types";
 import { columnMeanings } from "@/formats/parts-csv";
@@ -10,7 +11,6 @@ import { BringModel } from "@/ui/library/bring-model";
 import { BringParts } from "@/ui/library/bring-parts";
 import { StartModel } from "@/ui/library/start-model";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { getDb } from "../server";
 import { bringModel, previewModel, startModel } from "./actions";
 import { bringParts, previewParts } from "./parts-actions";
 
@@ -20,7 +20,7 @@ const aPage = 50;
 
 /** Every model, a page at a time; or what is looked for by name, number, maker or a measured size. */
 export default async function LibraryPage({ searchParams }: { searchParams: Promise<{ q?: string; page?: string }> }) {
-  const db = getDb();
+  const db = await readPage("library");
   const { q = "", page: asked = "1" } = await searchParams;
   const sought = q.trim().slice(0, 100);
   const found = sought ? findModelsAndParts(db, sought) : null;

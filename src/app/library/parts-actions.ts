@@ -1,5 +1,7 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
+import { typedAmount, typedWords } from "@/app/server/typed";
 import { partIdOf } from "@/core/anatomy/identifier";
 import { kindWords, type PartKind, shapeSchema, sizeLabel, sizeWords } from "@/core/anatomy/shapes";
 import { partTypeSchema } from "@/core/anatomy/types";
@@ -8,8 +10,6 @@ import { addPartType, isPartKnown, retirePart, setPartFacts } from "@/data/catal
 import { Refusal } from "@/data/store/context";
 import { readPartsCsv } from "@/formats/parts-csv";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../server";
-import { typedAmount, typedWords } from "../server/typed";
 
 const fileInput = z.object({
   text: z.string().min(1, "The file is empty.").max(2_000_000, "The list has more than 2 MB: split it."),

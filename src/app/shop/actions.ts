@@ -3,12 +3,12 @@ import { nanoid } from "nanoid";
 import { cookies } from "next/headers";
 import { redirect } from "next/navigation";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
 import { addPerson, findPerson } from "@/data/shop/people";
 import { saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
 import { Refusal } from "@/data/store/context";
 import { writeJournal } from "@/data/store/journal";
 import { type Press, personCookie } from "@/ui/act/press";
-import { defineAction } from "../server";
 
 const settings = defineAction({
   name: "save-settings",

@@ -1,17 +1,18 @@
 import Link from "next/link";
+import { currentPerson } from "@/app/server/person";
+import { readPage } from "@/app/server/reading";
 import { instruments } from "@/core/proving/read-trace";
 import { listPeople } from "@/data/shop/people";
 import { getShopSettings } from "@/data/shop/settings";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { PersonForm } from "@/ui/shop/person-form";
 import { ShopForm } from "@/ui/shop/shop-form";
-import { currentPerson, getDb } from "../server";
 import { addShopPerson, choosePerson, saveSettings } from "./actions";
 
 export const metadata = { title: "Shop" };
 
 export default async function ShopPage() {
-  const db = getDb();
+  const db = await readPage("shop");
   const me = await currentPerson(db);
   const settings = getShopSettings(db);
   return (

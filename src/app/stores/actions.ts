@@ -1,5 +1,8 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
+import { today } from "@/app/server/clock";
+import { typedAmount, typedNumber, typedWords } from "@/app/server/typed";
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { countBin, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
@@ -8,8 +11,6 @@ import { type Context, Refusal } from "@/data/store/context";
 import { placeOrder, receive, sendWaitingOrders } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import type { Press } from "@/ui/act/press";
-import { defineAction, today } from "../server";
-import { typedAmount, typedNumber, typedWords } from "../server/typed";
 
 const place = defineAction({
   name: "place-order",

@@ -1,14 +1,14 @@
+import { readPage } from "@/app/server/reading";
 import { getShopSettings } from "@/data/shop/settings";
 import { listOpenNeeds, listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
-import { getDb } from "../server";
 import { placeSupplierOrder, receiveLine, withdrawOpenNeed } from "./actions";
 
 export const metadata = { title: "Stores" };
 
 export default async function StoresPage() {
-  const db = getDb();
+  const db = await readPage("stores");
   return (
     <StoresSheet
       needs={listOpenNeeds(db)}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import { familyIds } from "@/core/families/family-ids";
+import { familyIds } from "@/core/vocabulary/families";
 import { holeSpareMm, ledgersOf, lubricantTotals } from "./ledgers";
 
 const of = (id: (typeof familyIds)[number]) => ledgersOf(families[id].anatomy, new Map(families[id].parts.map((part) => [part.id, part])));

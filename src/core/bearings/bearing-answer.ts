@@ -1,4 +1,4 @@
-import type { Water } from "@/core/intervals/next-service";
+import type { Water } from "@/core/vocabulary/use";
 import { bearingTable } from "./bearing-table";
 import { type BearingMatch, findBearing } from "./find-bearing";
 

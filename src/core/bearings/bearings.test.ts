@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import { familyIds } from "@/core/families/family-ids";
+import { familyIds } from "@/core/vocabulary/families";
 import { bearingTable } from "./bearing-table";
 import { findBearing } from "./find-bearing";
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { Station } from "@/core/intake/job-kinds";
+import type { Station } from "@/core/vocabulary/job-kinds";
 import { idleMinutes, stationMinutes, stationOfJournal, usualMinutes } from "./station-time";
 
 const at = (station: Station | null, minute: number) =>

@@ -1,10 +1,16 @@
-import type { Station } from "@/core/intake/job-kinds";
-
 /** One press at a job, with the station it was made at. */
 export interface StationPress {
   readonly station: Station;
   /** Instant, ms. */
   readonly atMs: number;
+}
+
+/** Minutes a job spent at a station. */
+export interface StationTime {
+  readonly station: Station;
+  readonly minutes: number;
+  /** Put right by hand. */
+  readonly corrected: boolean;
 }
 
 /** After this long without a press the clock of a station stands (common practice: a telephone, a customer, a meal). */
@@ -83,3 +89,5 @@ export function usualMinutes(perJob: readonly number[], least = 3): number | nul
   const middle = (spent.length - 1) / 2;
   return (spent[Math.floor(middle)]! + spent[Math.ceil(middle)]!) / 2;
 }
+
+import type { Station } from "@/core/vocabulary/job-kinds";

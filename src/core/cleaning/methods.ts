@@ -1,8 +1,18 @@
 import type { PartType } from "@/core/anatomy/types";
-import type { Choice } from "@/core/schools/schools";
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import type { Choice } from "@/core/ways/ways";
 
-/** How parts are cleaned; the order is the one a bench works in: what soaks longest goes in first. Source: common practice. */
-export const cleanMethods = {
+export interface CleanMethodSpec {
+  readonly name: string;
+  readonly how: string;
+  readonly not: string;
+  readonly soakMinutes: number;
+  readonly handMinutes: number;
+  readonly dryMinutes: number;
+}
+
+/** What each way of cleaning is. Source: common practice. */
+export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   degreaser: {
     name: "Degreaser bath, then brush",
     how: "Soak, then a brass or toothbrush along each valley of the teeth; a swab thinned till it just passes through each bore.",
@@ -75,9 +85,8 @@ export const cleanMethods = {
     handMinutes: 1,
     dryMinutes: 0,
   },
-} as const;
-export type CleanMethod = keyof typeof cleanMethods;
-export const cleanMethodIds = Object.keys(cleanMethods) as [CleanMethod, ...CleanMethod[]];
+};
+
 /** Methods that put parts into a vessel; what goes in is counted when it comes out. */
 export const isBath = (method: CleanMethod): boolean => cleanMethods[method].soakMinutes > 0;
 
@@ -86,7 +95,7 @@ const surfaces = /^(plastic|hard plastic|nylon|phenolic|carbon|anodised aluminiu
 const brakes: ReadonlySet<string> = new Set(["brake-drum", "brake-block", "brake-hub"]);
 const polished: ReadonlySet<string> = new Set(["shaft", "sleeve"]);
 
-/** How one part is cleaned. @param friction the school of friction washers, which some wash and some only wipe. */
+/** How one part is cleaned. @param friction the way of friction washers, which some wash and some only wipe. */
 export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing">): CleanMethod {
   const { shape, material, role } = type;
   if (material === "old dry lining") return "leave-dry";

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import { type CleanMethod, cleanMethodIds, cleanMethodOf, cleanMethods, isBath, keepApart, wearSignsOf } from "./methods";
+import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
+import { cleanMethodOf, cleanMethods, isBath, keepApart, wearSignsOf } from "./methods";
 import { type CleanGroup, cleanGroups, leastMinutes, planCleaning } from "./plan";
 
 const anyPart = Object.values(families).flatMap(({ parts }) => parts);
@@ -30,16 +31,16 @@ describe("how a part is cleaned", () => {
 
   it("bathes no rubber, leather, sealed bearing, magnet or old lining, whoever asks", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...anyPart), fc.constantFrom("wiped" as const, "washed" as const), (part, school) => {
+      fc.property(fc.constantFrom(...anyPart), fc.constantFrom("wiped" as const, "washed" as const), (part, way) => {
         for (const material of ["rubber", "leather", "felt", "old dry lining", "magnet"]) {
           const method = cleanMethodOf(
             { ...part, shape: { kind: "friction-washer", outsideMm: 20, insideMm: 8, thicknessMm: 1 }, material },
-            school,
+            way,
           );
           expect(isBath(method), `${part.name} of ${material}`).toBe(false);
         }
         if (part.shape.kind === "bearing")
-          expect(cleanMethodOf({ ...part, shape: { ...part.shape, closure: "sealed" } }, school)).toBe("wipe");
+          expect(cleanMethodOf({ ...part, shape: { ...part.shape, closure: "sealed" } }, way)).toBe("wipe");
       }),
     );
   });

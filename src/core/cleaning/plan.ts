@@ -1,5 +1,6 @@
 import { oneMachine } from "@/core/schedule/one-machine";
-import { type CleanMethod, cleanMethodIds, cleanMethods, isBath } from "./methods";
+import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
+import { cleanMethods, isBath } from "./methods";
 
 /** Parts that are cleaned together: one method, one vessel or one place on the towel. */
 export interface CleanGroup {

@@ -1,5 +1,3 @@
-import type { TestId } from "@/core/proving/protocol";
-
 /** What a comeback says beyond any customer's word: what was found last time, and what was renewed then. */
 export interface LastWork {
   readonly faults: ReadonlySet<string>;
@@ -27,3 +25,5 @@ export interface LastVisit {
   readonly renewed: readonly string[];
   readonly measured: readonly { readonly testId: TestId; readonly name: string; readonly words: string }[];
 }
+
+import type { TestId } from "@/core/vocabulary/tests";

@@ -1,5 +1,6 @@
-import type { TestId, Verdict } from "@/core/proving/protocol";
 import { runToEnd, type Sliced } from "@/core/slices";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
+import type { UseFactor } from "@/core/vocabulary/use";
 import type { Fault } from "./fault";
 import type { FindingId } from "./finding-table";
 import { commonKnowledge, type Knowledge } from "./knowledge";
@@ -8,7 +9,6 @@ import type { Evidence, Net, Weight } from "./net";
 import { binaryEntropy, type CandidateTest, testValueSteps } from "./next-test";
 import { absenceOf, type Combination, combinations, marginalsOf, passes, posterior } from "./posterior";
 import { type Link, strengths } from "./strength-table";
-import type { UseFactor } from "./use-factors";
 
 /** What somebody noticed of a finding, and how. */
 export type Observation =

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import { familyIds } from "@/core/families/family-ids";
+import { familyIds } from "@/core/vocabulary/families";
 import { faults, faultsFor, findFault } from "./faults";
 import { isolate } from "./isolation";
 

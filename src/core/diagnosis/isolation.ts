@@ -1,5 +1,3 @@
-import type { Verdict } from "@/core/proving/protocol";
-
 /** Where a reel is opened for a fault, or that it need not be. */
 export const reelSections = [
   "gear-side",
@@ -95,3 +93,5 @@ export function isolate(evidence: IsolationEvidence): Isolation[] {
     found.push({ section: "click", open: "The tail plate: click tongue, then its spring.", because: "The click was weak or silent." });
   return found;
 }
+
+import type { Verdict } from "@/core/vocabulary/tests";

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { UseFactor } from "@/core/vocabulary/use";
 import type { Fault } from "./fault";
 import { faults as commonFaults } from "./fault-table";
 import { findings as commonFindings, type FindingId, type FindingSpec, findingAreas } from "./finding-table";
@@ -6,7 +7,6 @@ import { reelSections } from "./isolation";
 import { looks as commonLooks, type Look, type Opening, openings } from "./look-table";
 import { type Commonness, commonness, hasPrior, priorOf } from "./prior-table";
 import { links as commonLinks, type Link, type Strength, strengths } from "./strength-table";
-import type { UseFactor } from "./use-factors";
 
 /** Everything the diagnosis reasons from. */
 export interface Knowledge {

@@ -1,4 +1,4 @@
-import type { UseFactor } from "./use-factors";
+import type { UseFactor } from "@/core/vocabulary/use";
 
 /** How common a fault is among reels that come to a bench, by class. Rule of thumb; a shop's own findings sharpen it. */
 export const commonness = { everyday: 0.16, common: 0.07, uncommon: 0.025, rare: 0.008 } as const;

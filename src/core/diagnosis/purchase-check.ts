@@ -1,5 +1,5 @@
-import type { ConditionId } from "@/core/intake/lists";
-import type { TestId, Verdict } from "@/core/proving/protocol";
+import type { ConditionId } from "@/core/vocabulary/counter-lists";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { type FindingId, findings } from "./finding-table";
 
 /** What sellers say of a used reel, as a counter hears it. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import type { TestId, Verdict } from "@/core/proving/protocol";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { type Case, diagnose, findingOfTest, nextTests, type Observation } from "./diagnose";
 import { faults } from "./fault-table";
 import type { FindingId } from "./finding-table";

@@ -1,7 +1,7 @@
-import type { FamilyId } from "@/core/families/family-ids";
-import type { TestId, Verdict } from "@/core/proving/protocol";
+import type { FamilyId } from "@/core/vocabulary/families";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
+import type { UseFactor } from "@/core/vocabulary/use";
 import type { FindingId } from "./finding-table";
-import type { UseFactor } from "./use-factors";
 
 /**
  * Cases the diagnosis is tried on, one for each cause. They were written from the trade's fault list (common practice) before any strength was

@@ -111,7 +111,7 @@ const lowProfile: TemplateTable = {
       ["tension-cap", "Spool tension knob", "tension-cap", { acrossMm: 20, restsOn: ["cap-ring"], orientation: "backed off" }],
     ],
     wind: [
-      ["worm", "Worm", "worm", { restsOn: ["frame"], lubricant: { product: "viscous reel oil", amount: "1–2 drops", why: "grease holds grit; another school greases it" } }],
+      ["worm", "Worm", "worm", { restsOn: ["frame"], lubricant: { product: "viscous reel oil", amount: "1–2 drops", why: "grease holds grit; another way greases it" } }],
       ["guide-bar", "Guide bar", "guide-bar", { acrossMm: 9, restsOn: ["frame"] }],
       ["guide", "Line guide", "guide", { restsOn: ["worm", "guide-bar"], alongMm: 20 }],
       ["pawl", "Pawl", "pawl", { acrossMm: -10, restsOn: ["guide"], orientation: "its curve in the groove", trap: "A thumb on the spool while loosening the star bends it." }],

@@ -3,8 +3,8 @@ import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { familyIds, familyWords } from "@/core/vocabulary/families";
 import { families } from "./families";
-import { familyIds, familyWords } from "./family-ids";
 import { modelFromTemplate } from "./template";
 
 describe.each(familyIds)("the template of %s", (id) => {

@@ -1,6 +1,6 @@
+import type { FamilyId } from "@/core/vocabulary/families";
 import { baitcasterLowProfile, baitcasterRound } from "./baitcaster";
 import { centrepin } from "./centrepin";
-import type { FamilyId } from "./family-ids";
 import { leverDrag } from "./lever-drag";
 import { spincast } from "./spincast";
 import { spinning } from "./spinning";

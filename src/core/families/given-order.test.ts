@@ -5,8 +5,8 @@ import { buildOrder } from "@/core/teardown/build-order";
 import { missingBefore } from "@/core/teardown/left-over";
 import { reachOf } from "@/core/teardown/reach";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { familyIds } from "@/core/vocabulary/families";
 import { families } from "./families";
-import { familyIds } from "./family-ids";
 
 /** Every complaint a build would raise on its way, from the first step of the given order to the last, and how often each seat was looked over. */
 function walk(anatomy: Anatomy, parts: readonly PartType[], off: ReadonlySet<string>) {

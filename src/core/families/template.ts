@@ -1,7 +1,7 @@
 import type { z } from "zod";
 import type { Edition } from "@/core/anatomy/edition";
 import { type Anatomy, anatomySchema, type GearPair, type operationSchema, type PartType, type positionSchema } from "@/core/anatomy/types";
-import type { FamilyId } from "./family-ids";
+import type { FamilyId } from "@/core/vocabulary/families";
 import { withLedgerDefaults } from "./ledger-defaults";
 
 /**

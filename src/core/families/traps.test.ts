@@ -4,8 +4,8 @@ import { type Anatomy, placeOperationId } from "@/core/anatomy/types";
 import { buildOrder } from "@/core/teardown/build-order";
 import { checkOrder } from "@/core/teardown/check-order";
 import { removalOrder } from "@/core/teardown/removal-order";
+import type { FamilyId } from "@/core/vocabulary/families";
 import { families } from "./families";
-import type { FamilyId } from "./family-ids";
 
 const steps = (anatomy: Anatomy) => {
   const built = buildOrder(anatomy, removalOrder(anatomy));

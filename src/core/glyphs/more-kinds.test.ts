@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { PartShape } from "@/core/anatomy/shapes";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
 import { families } from "@/core/families/families";
-import { familyIds } from "@/core/families/family-ids";
+import { familyIds } from "@/core/vocabulary/families";
 import { drawGlyph } from "./draw-glyph";
 
 const features = (shape: PartShape, name: string) => drawGlyph(shape).paths.filter((path) => path.feature === name);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { findings } from "@/core/diagnosis/finding-table";
+import { complaints } from "@/core/vocabulary/counter-lists";
 import { findingOfComplaint, lifeFactorsOf } from "./complaint-findings";
-import { complaints } from "./lists";
 
 const intake = { water: "fresh", tripsPerYear: 5, conditions: [] as string[], life: [] as ("kayak" | "old")[] };
 

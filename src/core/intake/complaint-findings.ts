@@ -1,6 +1,6 @@
 import type { FindingId } from "@/core/diagnosis/finding-table";
-import type { UseFactor } from "@/core/diagnosis/use-factors";
-import type { ComplaintId } from "./lists";
+import type { ComplaintId } from "@/core/vocabulary/counter-lists";
+import type { UseFactor } from "@/core/vocabulary/use";
 
 /** The condition a complaint tells of; "just a service" tells of none. */
 export const findingOfComplaint: Readonly<Partial<Record<ComplaintId, FindingId>>> = {

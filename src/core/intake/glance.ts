@@ -1,5 +1,3 @@
-import type { TestId } from "@/core/proving/protocol";
-
 /** One earlier visit, as far as a counter says it in a breath. */
 export interface GlanceVisit {
   /** ISO date. */
@@ -60,3 +58,5 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
   }
   return said;
 }
+
+import type { TestId } from "@/core/vocabulary/tests";

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { familyIds } from "@/core/families/family-ids";
 import { protocolFor } from "@/core/proving/protocol";
-import { handling, jobKindIds, protocolOfJob, stationAfter, stations, stationsOf } from "./job-kinds";
+import { familyIds } from "@/core/vocabulary/families";
+import { jobKindIds, stations } from "@/core/vocabulary/job-kinds";
+import { handling, protocolOfJob, stationAfter, stationsOf } from "./job-kinds";
 
 describe("what a reel came for", () => {
   it("opens the reel for a repair, a full service and a comeback, and for nothing else (common practice)", () => {

@@ -1,4 +1,4 @@
-import { type ConditionId, conditionMarks } from "./lists";
+import { type ConditionId, conditionMarks } from "@/core/vocabulary/counter-lists";
 import { type ZoneId, zoneWords } from "./outlines";
 
 export interface PlacedMark {

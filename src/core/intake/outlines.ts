@@ -1,4 +1,4 @@
-import type { FamilyId } from "@/core/families/family-ids";
+import type { FamilyId } from "@/core/vocabulary/families";
 
 /** A part of a reel's outside that a finger can point at. */
 export interface OutlineZone {

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
-import type { FamilyId } from "@/core/families/family-ids";
+import type { FamilyId } from "@/core/vocabulary/families";
+import { waters } from "@/core/vocabulary/use";
 import { componentServices } from "./component-service";
-import { waters } from "./next-service";
 
 const due = (family: FamilyId, water: (typeof waters)[number], tripsPerYear: number) =>
   Object.fromEntries(componentServices(families[family].parts, { water, tripsPerYear }).map(({ id, months }) => [id, months]));

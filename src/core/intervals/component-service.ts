@@ -1,5 +1,6 @@
 import type { PartType } from "@/core/anatomy/types";
-import { nextService, type UseProfile } from "./next-service";
+import type { UseProfile } from "@/core/vocabulary/use";
+import { nextService } from "./next-service";
 
 export interface ComponentService {
   readonly id: string;

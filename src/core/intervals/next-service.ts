@@ -1,11 +1,4 @@
-export const waters = ["fresh", "brackish", "salt"] as const;
-export type Water = (typeof waters)[number];
-export const waterWords: Record<Water, string> = { fresh: "fresh water", brackish: "brackish", salt: "salt water" };
-
-export interface UseProfile {
-  readonly water: Water;
-  readonly tripsPerYear: number;
-}
+import { type UseProfile, waterWords } from "@/core/vocabulary/use";
 
 export interface NextService {
   readonly months: number;

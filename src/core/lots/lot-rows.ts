@@ -1,4 +1,4 @@
-import { type ComplaintId, complaints } from "@/core/intake/lists";
+import { type ComplaintId, complaints } from "@/core/vocabulary/counter-lists";
 
 /** One reel of a lot as it stands in the grid, or in a spreadsheet that was pasted: everything is text. */
 export interface LotRow {

@@ -3,15 +3,15 @@ import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { type PartType, positionSchema } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
-import { benchSchools, type SchoolId, type Schools, schoolIds, schoolInForce, schoolsSchema, usualSchools } from "@/core/schools/schools";
-import { lubricantFor, lubricantUse, reelProducts, schoolFor } from "./lubricant-for";
+import { benchWays, usualWays, type WayId, type Ways, wayIds, wayInForce, waysSchema } from "@/core/ways/ways";
+import { lubricantFor, lubricantUse, reelProducts, wayFor } from "./lubricant-for";
 
 const seat = (id: string) => skerry30Anatomy.positions.find((position) => position.id === id)!;
 const typeOf = (id: string) => skerry30Parts.find((part) => part.id === seat(id).partTypeId)!;
-const shop = (change: Partial<Schools> = {}) => ({ shop: { ...usualSchools, ...change } });
+const shop = (change: Partial<Ways> = {}) => ({ shop: { ...usualWays, ...change } });
 
 /** A part of each place about which practitioners differ. */
-const places: Readonly<Partial<Record<SchoolId, PartType | null>>> = {
+const places: Readonly<Partial<Record<WayId, PartType | null>>> = {
   drag: typeOf("friction-mid"),
   leather: { ...typeOf("friction-mid"), material: "leather" },
   worm: families["baitcaster-round"].parts.find(({ role }) => role === "worm") ?? null,
@@ -24,8 +24,8 @@ const places: Readonly<Partial<Record<SchoolId, PartType | null>>> = {
 };
 const bare = positionSchema.parse({ id: "p", assemblyId: "a", ordinal: 0, name: "P", partTypeId: "t" });
 
-/** What each school puts at its place. Source: common practice. */
-const expected: readonly (readonly [SchoolId, string, string])[] = [
+/** What each way puts at its place. Source: common practice. */
+const expected: readonly (readonly [WayId, string, string])[] = [
   ["drag", "greased", "drag grease"],
   ["drag", "dry", "nothing"],
   ["leather", "greased", "drag grease"],
@@ -48,33 +48,33 @@ const expected: readonly (readonly [SchoolId, string, string])[] = [
 ];
 
 describe("where practitioners differ", () => {
-  it.each(expected)("%s done %s puts %s there, whoever says so", (school, choice, product) => {
-    const type = places[school]!;
-    expect(schoolFor(type)).toBe(school);
-    expect(lubricantFor(bare, type, shop({ [school]: choice }))).toMatchObject({ product, ruledBy: "shop" });
-    const other = Object.keys(benchSchools[school].choices).find((one) => one !== choice)!;
-    expect(lubricantFor(bare, type, { ...shop({ [school]: other }), customer: { [school]: choice } })).toMatchObject({
+  it.each(expected)("%s done %s puts %s there, whoever says so", (way, choice, product) => {
+    const type = places[way]!;
+    expect(wayFor(type)).toBe(way);
+    expect(lubricantFor(bare, type, shop({ [way]: choice }))).toMatchObject({ product, ruledBy: "shop" });
+    const other = Object.keys(benchWays[way].choices).find((one) => one !== choice)!;
+    expect(lubricantFor(bare, type, { ...shop({ [way]: other }), customer: { [way]: choice } })).toMatchObject({
       product,
       ruledBy: "customer",
     });
-    const all = { ...shop({ [school]: other }), customer: { [school]: other }, job: { [school]: choice } };
+    const all = { ...shop({ [way]: other }), customer: { [way]: other }, job: { [way]: choice } };
     expect(lubricantFor(bare, type, all)).toMatchObject({ product, ruledBy: "job" });
   });
 
-  it("has a row for every choice of every school that has a place of its own", () => {
-    for (const school of schoolIds)
-      if (places[school])
-        for (const choice of Object.keys(benchSchools[school].choices))
+  it("has a row for every choice of every way that has a place of its own", () => {
+    for (const way of wayIds)
+      if (places[way])
+        for (const choice of Object.keys(benchWays[way].choices))
           expect(
-            expected.some(([s, c]) => s === school && c === choice),
-            `${school} ${choice}`,
+            expected.some(([s, c]) => s === way && c === choice),
+            `${way} ${choice}`,
           ).toBe(true);
-    expect(schoolsSchema.parse(usualSchools)).toEqual(usualSchools);
+    expect(waysSchema.parse(usualWays)).toEqual(usualWays);
   });
 
   it("lets the nearest word win", () => {
-    expect(schoolInForce("worm", { ...shop(), customer: { worm: "grease" } })).toEqual({ choice: "grease", by: "customer" });
-    expect(schoolInForce("worm", { ...shop({ worm: "grease" }), customer: { click: "dry" } })).toEqual({ choice: "grease", by: "shop" });
+    expect(wayInForce("worm", { ...shop(), customer: { worm: "grease" } })).toEqual({ choice: "grease", by: "customer" });
+    expect(wayInForce("worm", { ...shop({ worm: "grease" }), customer: { click: "dry" } })).toEqual({ choice: "grease", by: "shop" });
   });
 
   it("says what a wish sets aside, and leaves the model its own words where they agree", () => {
@@ -89,8 +89,8 @@ describe("where practitioners differ", () => {
 });
 
 const choices = fc.record(
-  Object.fromEntries(schoolIds.map((id) => [id, fc.constantFrom(...Object.keys(benchSchools[id].choices))])),
-) as fc.Arbitrary<Schools>;
+  Object.fromEntries(wayIds.map((id) => [id, fc.constantFrom(...Object.keys(benchWays[id].choices))])),
+) as fc.Arbitrary<Ways>;
 const wishes = fc.record({ shop: choices, customer: fc.oneof(fc.constant({}), choices), job: fc.oneof(fc.constant({}), choices) });
 const anyPart = fc.constantFrom(...Object.values(families).flatMap(({ parts }) => parts));
 const modelSays = fc.option(
@@ -99,8 +99,8 @@ const modelSays = fc.option(
 );
 
 describe("what is never done, whatever is wished or written", () => {
-  const advice = (type: PartType, says: string | undefined, schools: Parameters<typeof lubricantFor>[2]) =>
-    lubricantFor({ ...bare, ...(says ? { lubricant: { product: says, amount: "some", why: "so it was" } } : {}) }, type, schools);
+  const advice = (type: PartType, says: string | undefined, ways: Parameters<typeof lubricantFor>[2]) =>
+    lubricantFor({ ...bare, ...(says ? { lubricant: { product: says, amount: "some", why: "so it was" } } : {}) }, type, ways);
 
   it("greases no one-way clutch, and nothing goes on the sleeve it grips", () => {
     fc.assert(
@@ -108,9 +108,9 @@ describe("what is never done, whatever is wished or written", () => {
         anyPart.filter(({ role }) => /clutch$|clutch-sleeve/.test(role)),
         modelSays,
         wishes,
-        (type, says, schools) => {
-          if (type.role === "roller-clutch") expect(advice(type, says, schools)!.product).not.toMatch(/grease/);
-          if (type.role === "clutch-sleeve") expect(advice(type, says, schools)!.product).toBe("nothing");
+        (type, says, ways) => {
+          if (type.role === "roller-clutch") expect(advice(type, says, ways)!.product).not.toMatch(/grease/);
+          if (type.role === "clutch-sleeve") expect(advice(type, says, ways)!.product).toBe("nothing");
         },
       ),
     );
@@ -118,29 +118,29 @@ describe("what is never done, whatever is wished or written", () => {
 
   it("puts nothing on an old dry lining, and says not to sand, brush or blow it", () => {
     fc.assert(
-      fc.property(anyPart, modelSays, wishes, (type, says, schools) => {
-        const told = advice({ ...type, material: "old dry lining" }, says, schools)!;
+      fc.property(anyPart, modelSays, wishes, (type, says, ways) => {
+        const told = advice({ ...type, material: "old dry lining" }, says, ways)!;
         expect(told).toMatchObject({ product: "nothing", ruledBy: "safety" });
         expect(told.why).toContain("do not sand, brush or blow");
-        if (says && says !== "nothing" && !("drag" in schools.job) && !("drag" in schools.customer)) expect(told.overruled).not.toBe("");
+        if (says && says !== "nothing" && !("drag" in ways.job) && !("drag" in ways.customer)) expect(told.overruled).not.toBe("");
       }),
     );
   });
 
   it("puts nothing into a sealed bearing", () => {
     fc.assert(
-      fc.property(anyPart, modelSays, wishes, (type, says, schools) => {
+      fc.property(anyPart, modelSays, wishes, (type, says, ways) => {
         if (type.shape.kind !== "bearing") return;
         const sealed: PartType = { ...type, shape: { ...type.shape, closure: "sealed" } };
-        expect(advice(sealed, says, schools)).toMatchObject({ product: "nothing", ruledBy: "part" });
+        expect(advice(sealed, says, ways)).toMatchObject({ product: "nothing", ruledBy: "part" });
       }),
     );
   });
 
   it("takes only products made for reels", () => {
     fc.assert(
-      fc.property(anyPart, modelSays, wishes, (type, says, schools) => {
-        const told = advice(type, says, schools);
+      fc.property(anyPart, modelSays, wishes, (type, says, ways) => {
+        const told = advice(type, says, ways);
         if (told) expect(reelProducts).toContain(told.product);
         if (says === "petroleum jelly" && told?.ruledBy === "safety" && type.material !== "old dry lining")
           expect(told.overruled).toContain("petroleum jelly");

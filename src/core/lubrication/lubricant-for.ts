@@ -1,5 +1,5 @@
 import type { Lubricant, PartType, Position } from "@/core/anatomy/types";
-import { type Choice, type SchoolId, type SchoolsInForce, schoolInForce } from "@/core/schools/schools";
+import { type Choice, type WayId, type WaysInForce, wayInForce } from "@/core/ways/ways";
 
 /** Products made for reels; nothing else goes in (common practice: no car grease, no petroleum jelly). */
 export const reelProducts = [
@@ -27,7 +27,7 @@ const dryLinings: ReadonlySet<string> = new Set(["old dry lining"]);
 const supple: ReadonlySet<string> = new Set(["leather", "felt"]);
 
 type Rule = Pick<LubricantAdvice, "product" | "amount" | "why"> & { readonly drops?: number };
-type SchoolRule = { readonly [S in SchoolId]?: Readonly<Record<Choice<S>, Rule>> };
+type WayRule = { readonly [S in WayId]?: Readonly<Record<Choice<S>, Rule>> };
 const rule = (product: ReelProduct, amount: string, why: string, drops?: number): Rule => ({
   product,
   amount,
@@ -35,8 +35,8 @@ const rule = (product: ReelProduct, amount: string, why: string, drops?: number)
   ...(drops ? { drops } : {}),
 });
 
-/** What each school puts where it differs. Source: common practice. */
-const bySchool = {
+/** What each way puts where it differs. Source: common practice. */
+const byWay = {
   drag: {
     greased: rule("drag grease", "a film, wiped till the weave shows", "smooth start, stands salt"),
     dry: rule("nothing", "clean and dry", "the most pull"),
@@ -74,12 +74,12 @@ const bySchool = {
     grease: rule("reel grease", "a film on the post", "the sleeve turns on it under load"),
     oil: rule("light oil", "1 drop", "freer, wants doing more often", 1),
   },
-} as const satisfies SchoolRule;
+} as const satisfies WayRule;
 
-/** The schools that say what goes on a part. */
-export type LubricantSchool = keyof typeof bySchool;
+/** The ways that say what goes on a part. */
+export type LubricantWay = keyof typeof byWay;
 
-const schoolOfRole: Readonly<Record<string, LubricantSchool>> = {
+const wayOfRole: Readonly<Record<string, LubricantWay>> = {
   worm: "worm",
   "spool-bearing": "spoolBearings",
   "gear-bearing": "bearingSeats",
@@ -92,10 +92,10 @@ const schoolOfRole: Readonly<Record<string, LubricantSchool>> = {
   bridge: "bridgeSleeve",
 };
 
-/** The school that has a say on a part; null where practitioners agree. */
-export function schoolFor(type: PartType): LubricantSchool | null {
+/** The way that has a say on a part; null where practitioners agree. */
+export function wayFor(type: PartType): LubricantWay | null {
   if (type.shape.kind === "friction-washer") return supple.has(type.material) ? "leather" : "drag";
-  return schoolOfRole[type.role] ?? null;
+  return wayOfRole[type.role] ?? null;
 }
 
 const isGrease = (product: string) => /grease|jelly|fat/i.test(product);
@@ -124,17 +124,17 @@ function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
  * What goes on a part as it is fitted, or null when nothing does. Precedence: safety, the part's nature, this job, the customer, the shop, the
  * model. What a wish or the model asked for and does not get is said in `overruled`. Source: common practice.
  */
-export function lubricantFor(position: Position, type: PartType, schools: SchoolsInForce): LubricantAdvice | null {
-  const school = schoolFor(type);
-  const wish = school ? schoolInForce(school, schools) : null;
-  const wished = school && wish ? (bySchool[school] as Record<string, Rule>)[wish.choice]! : null;
+export function lubricantFor(position: Position, type: PartType, ways: WaysInForce): LubricantAdvice | null {
+  const way = wayFor(type);
+  const wish = way ? wayInForce(way, ways) : null;
+  const wished = way && wish ? (byWay[way] as Record<string, Rule>)[wish.choice]! : null;
   const model = position.lubricant;
   const fixed = never(type);
   if (fixed) {
     const asked = wished && wish!.by !== "shop" ? wished.product : (model?.product ?? wished?.product);
     const { ruledBy, ...what } = fixed;
     // Some pick the seals out and oil it; it is told why that is not done here, not done in silence.
-    if (isSealed(type) && schoolInForce("sealedBearings", schools).choice === "oil")
+    if (isSealed(type) && wayInForce("sealedBearings", ways).choice === "oil")
       return {
         ...what,
         ruledBy,
@@ -149,8 +149,8 @@ export function lubricantFor(position: Position, type: PartType, schools: School
       wish.by === "shop" &&
       model &&
       isReelProduct(model.product) &&
-      school !== "drag" &&
-      school !== "leather" &&
+      way !== "drag" &&
+      way !== "leather" &&
       agrees(model.product, wished.product)
     )
       return { ...model, product: model.product, ruledBy: "model", overruled: "" };

@@ -1,4 +1,5 @@
-import type { TestSpec, Verdict } from "./protocol";
+import type { Verdict } from "@/core/vocabulary/tests";
+import type { TestSpec } from "./protocol";
 
 export interface Observation {
   readonly verdict: Verdict;

@@ -1,28 +1,6 @@
-import { z } from "zod";
-import type { FamilyId } from "@/core/families/family-ids";
 import { hazards } from "@/core/safety/cautions";
-
-export const verdicts = ["good", "doubtful", "bad"] as const;
-export type Verdict = (typeof verdicts)[number];
-
-export const testIds = [
-  "free-spool",
-  "turning",
-  "drag-light",
-  "drag-strike",
-  "drag-full",
-  "anti-reverse",
-  "click",
-  "bail",
-  "roller",
-  "level-wind",
-  "cast-pin",
-  "side-play",
-  "dead-angle",
-  "knob",
-] as const;
-export type TestId = (typeof testIds)[number];
-export const testIdSchema = z.enum(testIds);
+import type { FamilyId } from "@/core/vocabulary/families";
+import type { TestId } from "@/core/vocabulary/tests";
 
 export interface TestSpec {
   readonly id: TestId;

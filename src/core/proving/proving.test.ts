@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { familyIds } from "@/core/families/family-ids";
+import { familyIds } from "@/core/vocabulary/families";
 import { compare, type Observation } from "./compare";
 import { protocolFor, testSpec } from "./protocol";
 

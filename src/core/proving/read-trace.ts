@@ -1,7 +1,7 @@
 import { torqueAtSpoolNmm } from "@/core/drag/pull";
 import { readPullTrace } from "@/core/drag/pull-trace";
 import { fail, ok, type Result } from "@/core/result";
-import type { TestId } from "./protocol";
+import type { TestId } from "@/core/vocabulary/tests";
 import { withoutRoom } from "./sound";
 import { readSpinTrace, standardStart } from "./spin-trace";
 import { quantile, type TraceSample } from "./trace";

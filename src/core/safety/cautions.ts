@@ -1,5 +1,5 @@
 import type { PartType, Position } from "@/core/anatomy/types";
-import type { CleanMethod } from "@/core/cleaning/methods";
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 
 /** What can hurt somebody at a reel bench, and the words at the step. Source: common practice; makers, local codes and licensed practice stand above. */
 export const hazards = {

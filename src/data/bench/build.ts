@@ -1,10 +1,10 @@
-import type { Operation, Position } from "@/core/anatomy/types";
 import { protocolOfJob, stationsOf } from "@/core/intake/job-kinds";
 import { type BeforeBuried, beforeBuried, type SeatState } from "@/core/teardown/before-buried";
 import { buildOrder } from "@/core/teardown/build-order";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
 import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
 import { notDue } from "@/core/teardown/not-due";
+import type { Step, StepState } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
@@ -13,20 +13,7 @@ import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-import { listWells, type Well } from "./tray";
-
-export type StepState = "waiting" | "done" | "failed" | "skipped";
-
-export interface Step {
-  readonly operation: Operation;
-  readonly position: Position | null;
-  readonly needs: readonly string[];
-  readonly state: StepState;
-  readonly note: string;
-  readonly well: Well | null;
-  /** Nobody can do it, because a part stays out on purpose; it is neither asked for nor waited for. */
-  readonly notDue: boolean;
-}
+import { listWells } from "./tray";
 
 export interface Build {
   readonly steps: readonly Step[];

@@ -161,7 +161,7 @@ describe("taking parts off", () => {
     const id = shop.open();
     setWay(shop.ctx, id, "job", "depth", "complaint");
     const all = expectedNext(shop.db, job(shop, id)).length;
-    shop.db.prepare("INSERT INTO finding (job_id, fault_id, at) VALUES (?, 'click-tongue-worn', ?)").run(id, shop.ctx.now);
+    shop.db.prepare("INSERT INTO job_fault (job_id, fault_id, at) VALUES (?, 'click-tongue-worn', ?)").run(id, shop.ctx.now);
     const fewer = expectedNext(shop.db, job(shop, id));
     expect(fewer.length).toBeLessThan(all);
     expect(fewer).toContain("click-tongue");

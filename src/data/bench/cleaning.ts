@@ -1,31 +1,17 @@
-import { type CleanMethod, cleanMethodOf, cleanMethods, isBath, keepApart } from "@/core/cleaning/methods";
-import { type CleanGroup, type CleanPlan, cleanGroups, planCleaning } from "@/core/cleaning/plan";
-import { schoolInForce } from "@/core/schools/schools";
+import { cleanMethodOf, cleanMethods, isBath, keepApart } from "@/core/cleaning/methods";
+import { type CleanPlan, cleanGroups, planCleaning } from "@/core/cleaning/plan";
+import type { Soak, SoakJob, TrayGroup } from "@/core/cleaning/soak";
+import type { Well } from "@/core/teardown/well";
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import { wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-import { listWells, noteWell, type Well } from "./tray";
-import { schoolsOf, unopenedUnit } from "./ways";
-
-export interface SoakJob {
-  readonly jobId: number;
-  readonly tag: string;
-  readonly modelId: string;
-  readonly mark: string;
-  readonly parts: number;
-}
-
-/** A bath that has not been emptied yet. */
-export interface Soak {
-  readonly id: number;
-  readonly method: CleanMethod;
-  readonly startedAt: string;
-  readonly dueAt: string;
-  readonly jobs: readonly SoakJob[];
-}
+import { listWells, noteWell } from "./tray";
+import { unopenedUnit, waysOf } from "./ways";
 
 /** Baths with something still in them, the first due first. */
 export function listSoaks(db: Db): Soak[] {
@@ -48,13 +34,6 @@ export function listSoaks(db: Db): Soak[] {
     .sort((a, b) => (a.dueAt < b.dueAt ? -1 : a.dueAt > b.dueAt ? 1 : a.id - b.id));
 }
 
-export interface TrayGroup extends CleanGroup {
-  /** Parts of the group by where they are now. */
-  readonly waiting: readonly string[];
-  readonly soaking: readonly string[];
-  readonly clean: readonly string[];
-}
-
 export interface Cleaning {
   readonly groups: readonly TrayGroup[];
   /** For what is not clean yet. */
@@ -69,7 +48,7 @@ const needsCleaning = (well: Well): boolean => !well.renewed && well.leftOutReas
 
 /** The cleaning of a job: its tray by method, the soonest way through what is left, what must not come together. */
 export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Cleaning {
-  const friction = schoolInForce("frictionWashing", schoolsOf(db, job)).choice;
+  const friction = wayInForce("frictionWashing", waysOf(db, job)).choice;
   // What stays sealed is not washed.
   const sealed = unopenedUnit(db, job, version);
   const wells = listWells(db, job.id).filter((well) => needsCleaning(well) && !sealed.has(well.positionId));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, reportDates } from "#tests/workshop";
 import { addPartType } from "@/data/catalogue/part-types";
-import { addFinding } from "@/data/diagnosis/faults";
+import { addFault } from "@/data/diagnosis/faults";
 import { getReport } from "@/data/hand-back/report";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -58,7 +58,7 @@ describe("a reel built from parts of two models", () => {
   it("foresees its own part for a fault", () => {
     const { ctx, db, jobId, job } = hybrid();
     overrideSeat(ctx, jobId, "dog-spring", "ZZ-9");
-    addFinding(ctx, jobId, "dog-spring-off", "");
+    addFault(ctx, jobId, "dog-spring-off", "");
     // The older part has another role, so the remedy's role finds nothing: it is not foreseen under a wrong number.
     expect(getQuote(db, job()).parts).toEqual([]);
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { findReelBySerial } from "@/data/customers/reels";
-import { addFinding } from "@/data/diagnosis/faults";
+import { addFault } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
@@ -53,7 +53,7 @@ describe("quote and consent", () => {
   it("does nothing above the limit before a yes, and a yes is kept with its words and sum", () => {
     const shop = openWorkshop();
     const id = shop.open({ limitMinor: 1000 });
-    addFinding(shop.ctx, id, "gears-worn", "");
+    addFault(shop.ctx, id, "gears-worn", "");
     expect(moveOf(shop.db, findJob(shop.db, id)!)).toBe("customer");
     for (const act of [() => takePart(shop.ctx, id, "lock-screw"), () => askForPart(shop.ctx, id, "main-gear")])
       expect(refusal(act).code).toBe("ask-first");
@@ -63,14 +63,14 @@ describe("quote and consent", () => {
     expect(answers[0]).toMatchObject({ words: "go ahead then", totalMinor: estimate.totalMinor, at: shop.ctx.now });
     takePart(shop.ctx, id, "lock-screw");
     // Foreseeing more than the yes covered stops it again.
-    addFinding(shop.ctx, id, "click-gear-loose", "");
+    addFault(shop.ctx, id, "click-gear-loose", "");
     expect(refusal(() => takePart(shop.ctx, id, "handle-nut")).code).toBe("ask-first");
   });
 
   it("bills what was fitted, not what was foreseen", () => {
     const shop = openWorkshop();
     const id = shop.open();
-    addFinding(shop.ctx, id, "drag-worn", "");
+    addFault(shop.ctx, id, "drag-worn", "");
     strip(shop, id);
     fitFromStock(shop.ctx, id, "friction-mid");
     const job = findJob(shop.db, id)!;

@@ -1,4 +1,5 @@
 import { cleanMethods } from "@/core/cleaning/methods";
+import type { TakenDownCard } from "@/core/history/taken-down-card";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listNeeds } from "@/data/parts/wanted";
@@ -12,18 +13,6 @@ import { expectedNext, listWells } from "./tray";
 
 /** Untouched for this long a reel is no longer in anybody's head. */
 export const forgottenAfterDays = 7;
-
-export interface TakenDownCard {
-  readonly lastOn: string;
-  readonly person: string;
-  /** What lies in the tray, and what of it waits in a bath. */
-  readonly off: string;
-  readonly soaking: string;
-  readonly waiting: string;
-  /** The customer's own words, the last ones. */
-  readonly said: string;
-  readonly next: string;
-}
 
 /** What the hands did next, in one sentence, from the station the reel has reached. */
 function nextMove(db: Db, job: Job): string {

@@ -1,5 +1,6 @@
 import { pullGroup } from "@/core/teardown/pull-group";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
+import type { Well } from "@/core/teardown/well";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { pieceInSeat } from "@/data/parts/fitting";
@@ -10,30 +11,6 @@ import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { wantForVerdict } from "./fit-part";
 import { expectedOff, unopenedUnit } from "./ways";
-
-export interface Well {
-  readonly well: number;
-  readonly positionId: string;
-  readonly instanceId: number;
-  readonly verdict: WellVerdict;
-  readonly orientation: string;
-  readonly note: string;
-  /** As found: the hole a screw sat in, the way of a thread, how many like ones lay here. */
-  readonly hole: string;
-  readonly thread: "right" | "left" | null;
-  readonly foundCount: number;
-  readonly photoHash: string | null;
-  readonly takenAt: string;
-  /** The first well of the pull it came off in. */
-  readonly pulledWith: number;
-  readonly cleanedAt: string | null;
-  /** The bath it lies in now. */
-  readonly soakId: number | null;
-  readonly leftOutReason: string | null;
-  /** A new piece lies in the well: fitted from stock in this job. */
-  readonly renewed: boolean;
-  readonly refitted: boolean;
-}
 
 /** The tray of a job, well by well in the order the parts came off. */
 export function listWells(db: Db, jobId: number): Well[] {

@@ -1,60 +1,63 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { findBearing } from "@/core/bearings/find-bearing";
-import { isChoice, type SchoolId, type Schools, type SchoolsInForce, schoolIds, schoolInForce } from "@/core/schools/schools";
-import { byBenchOrder, type Foreseen, foreseenBySchool, type StripPlan, sealUnitOf, stripPlan } from "@/core/schools/ways";
+import { type Foreseen, foreseenByWay } from "@/core/estimate/foreseen-by-way";
+import { byBenchOrder } from "@/core/teardown/bench-order";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { sealUnitOf } from "@/core/teardown/seal-unit";
+import { type StripPlan, stripPlan } from "@/core/teardown/strip-plan";
+import { isChoice, type WayId, type Ways, type WaysInForce, wayIds, wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
-import { listFindings } from "@/data/diagnosis/faults";
+import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { getShopSettings, schoolsOfShop } from "@/data/shop/settings";
+import { getShopSettings, waysOfShop } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 
 type WaysJob = Pick<Job, "id" | "customer" | "intake">;
 
-const chosen = (rows: unknown): Partial<Schools> =>
+const chosen = (rows: unknown): Partial<Ways> =>
   Object.fromEntries(
-    (rows as { school: SchoolId; choice: string }[])
-      // A school that is no more, or lost a choice, says nothing.
-      .filter(({ school, choice }) => schoolIds.includes(school) && isChoice(school, choice))
-      .map(({ school, choice }) => [school, choice]),
+    (rows as { way: WayId; choice: string }[])
+      // A way that is no more, or lost a choice, says nothing.
+      .filter(({ way, choice }) => wayIds.includes(way) && isChoice(way, choice))
+      .map(({ way, choice }) => [way, choice]),
   );
 
 /** The ways of working on a job: a note on it, the customer's wishes (the drag asked for at intake among them), the shop's. */
-export function schoolsOf(db: Db, job: WaysJob): SchoolsInForce {
+export function waysOf(db: Db, job: WaysJob): WaysInForce {
   const { dragWish } = job.intake;
   return {
-    job: chosen(db.prepare("SELECT school, choice FROM job_school WHERE job_id = ?").all(job.id)),
+    job: chosen(db.prepare("SELECT way, choice FROM job_way WHERE job_id = ?").all(job.id)),
     customer: {
-      ...chosen(db.prepare("SELECT school, choice FROM customer_school WHERE customer_id = ?").all(job.customer.id)),
+      ...chosen(db.prepare("SELECT way, choice FROM customer_way WHERE customer_id = ?").all(job.customer.id)),
       ...(dragWish === "shop" ? {} : { drag: dragWish }),
     },
-    shop: schoolsOfShop(getShopSettings(db)),
+    shop: waysOfShop(getShopSettings(db)),
   };
 }
 
 /** Sets a way for one job or for all of its customer's reels; null gives it back to whoever stands behind. */
-export function setWay(ctx: Context, jobId: number, scope: "job" | "customer", school: SchoolId, choice: string | null): void {
+export function setWay(ctx: Context, jobId: number, scope: "job" | "customer", way: WayId, choice: string | null): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (choice !== null && !isChoice(school, choice)) throw new Refusal("no-choice", "There is no such way. Reload the page.", school);
+  if (choice !== null && !isChoice(way, choice)) throw new Refusal("no-choice", "There is no such way. Reload the page.", way);
   const [table, column, id] =
-    scope === "job" ? (["job_school", "job_id", job.id] as const) : (["customer_school", "customer_id", job.customer.id] as const);
-  if (choice === null) ctx.db.prepare(`DELETE FROM ${table} WHERE ${column} = ? AND school = ?`).run(id, school);
+    scope === "job" ? (["job_way", "job_id", job.id] as const) : (["customer_way", "customer_id", job.customer.id] as const);
+  if (choice === null) ctx.db.prepare(`DELETE FROM ${table} WHERE ${column} = ? AND way = ?`).run(id, way);
   else
     ctx.db
-      .prepare(`INSERT INTO ${table} (${column}, school, choice) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET choice = excluded.choice`)
-      .run(id, school, choice);
-  writeJournal(ctx, "way-chosen", { jobId, customerId: job.customer.id }, { scope, school, choice });
+      .prepare(`INSERT INTO ${table} (${column}, way, choice) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET choice = excluded.choice`)
+      .run(id, way, choice);
+  writeJournal(ctx, "way-chosen", { jobId, customerId: job.customer.id }, { scope, way, choice });
 }
 
 /** The halves a job's findings are about; empty when nothing was found, and then nothing can be left closed for it. */
 function sidesNeeded(db: Db, job: Pick<Job, "id">, version: ModelVersion): Set<"handle" | "tail" | "frame"> {
   const sides = new Set<"handle" | "tail" | "frame">();
   const sideOf = new Map(version.anatomy.assemblies.map(({ id, side }) => [id, side]));
-  for (const { faultId } of listFindings(db, job.id)) {
+  for (const { faultId } of listFaults(db, job.id)) {
     const fault = faultOf(db, faultId);
     const roles = new Set([...(fault?.remedy.partRoles ?? []), ...(fault?.needs ? [fault.needs] : [])]);
     if (fault?.section === "gear-side") sides.add("handle");
@@ -68,18 +71,18 @@ function sidesNeeded(db: Db, job: Pick<Job, "id">, version: ModelVersion): Set<"
 
 /** What of a reel is expected to come off, and why the rest stays. */
 export function stripPlanOf(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): StripPlan {
-  const schools = schoolsOf(db, job);
+  const ways = waysOf(db, job);
   return stripPlan(
     version.anatomy,
     version.partTypes,
-    { depth: schoolInForce("depth", schools).choice, fluidSeal: schoolInForce("fluidSeal", schools).choice },
+    { depth: wayInForce("depth", ways).choice, fluidSeal: wayInForce("fluidSeal", ways).choice },
     { kind: job.kind, sides: sidesNeeded(db, job, version) },
   );
 }
 
 /** Seats that come out as one and stay together: a fluid-sealed clutch that is not opened here. */
 export function unopenedUnit(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Set<string> {
-  if (schoolInForce("fluidSeal", schoolsOf(db, job)).choice === "here") return new Set();
+  if (wayInForce("fluidSeal", waysOf(db, job)).choice === "here") return new Set();
   return sealUnitOf(version.anatomy, version.partTypes);
 }
 
@@ -96,14 +99,14 @@ export function expectedOff(db: Db, job: Job, version: ModelVersion = machineOf(
   const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
   const constraints = seatConstraints(version.anatomy);
   const order = removalOrder(version.anatomy).filter((id) => off.has(id) && !inPlace.has(id));
-  return byBenchOrder(version.anatomy, order, schoolInForce("benchOrder", schoolsOf(db, job)).choice, (id, gone) =>
+  return byBenchOrder(version.anatomy, order, wayInForce("benchOrder", waysOf(db, job)).choice, (id, gone) =>
     constraints.every((constraint) => constraint.before !== id || gone.has(constraint.after)),
   );
 }
 
 /** Parts the ways of working foresee on a job though nothing was found, without those in its quote. */
 export function foreseenOf(db: Db, job: Job, version: ModelVersion): Foreseen[] {
-  const schools = schoolsOf(db, job);
+  const ways = waysOf(db, job);
   const { off } = stripPlanOf(db, job, version);
   const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
   // Seals count from the last time this bench renewed one on this reel.
@@ -116,13 +119,13 @@ export function foreseenOf(db: Db, job: Job, version: ModelVersion): Foreseen[] 
     .get(job.reel.id) as string | null;
   const monthsSince = last === null ? null : (Date.parse(job.openedAt) - Date.parse(last)) / (30.44 * 86_400_000);
   const positions = version.anatomy.positions.filter((position) => off.has(position.id) && !quoted.has(position.id));
-  return foreseenBySchool(
+  return foreseenByWay(
     positions,
     version.partTypes,
     {
-      bearings: schoolInForce("bearings", schools).choice,
-      softDrag: schoolInForce("softDrag", schools).choice,
-      seals: schoolInForce("seals", schools).choice,
+      bearings: wayInForce("bearings", ways).choice,
+      softDrag: wayInForce("softDrag", ways).choice,
+      seals: wayInForce("seals", ways).choice,
     },
     monthsSince,
     (size) => findBearing(size).length > 0,

@@ -1,14 +1,8 @@
+import type { ModelPicture } from "@/core/schematic/model-picture";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { findModel, getCurrentModelVersion } from "./models";
-
-export interface ModelPicture {
-  readonly photoHash: string;
-  readonly width: number;
-  readonly height: number;
-  readonly marks: readonly { readonly positionId: string; readonly x: number; readonly y: number }[];
-}
 
 export function findModelPicture(db: Db, modelId: string): ModelPicture | null {
   const row = db.prepare("SELECT photo_hash AS photoHash, width, height FROM model_picture WHERE model_id = ?").get(modelId) as

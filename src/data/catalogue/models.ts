@@ -3,7 +3,7 @@ import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-ana
 import type { Draft } from "@/core/anatomy/draft";
 import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, anatomySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
-import { type FamilyId, familyWords } from "@/core/families/family-ids";
+import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { findAnything, indexForFind } from "@/data/store/find";

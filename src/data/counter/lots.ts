@@ -1,7 +1,6 @@
-import type { UseFactor } from "@/core/diagnosis/use-factors";
-import type { DragWish } from "@/core/intake/lists";
-import type { Water } from "@/core/intervals/next-service";
 import { checkLotRows, isBlank, type LotFault, type LotRow, largestLot, readComplaint } from "@/core/lots/lot-rows";
+import type { DragWish } from "@/core/vocabulary/counter-lists";
+import type { UseFactor, Water } from "@/core/vocabulary/use";
 import { findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
 import { type Job, listJobsOfLot } from "@/data/jobs/jobs";

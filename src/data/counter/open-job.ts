@@ -1,7 +1,7 @@
 import { type DiscountClass, discountOf } from "@/core/estimate/discounts";
-import type { JobKind } from "@/core/intake/job-kinds";
-import type { BroughtId, Hand } from "@/core/intake/lists";
 import { formatTag } from "@/core/tags/tag";
+import type { BroughtId, Hand } from "@/core/vocabulary/counter-lists";
+import type { JobKind } from "@/core/vocabulary/job-kinds";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion, markModelVersionUsed } from "@/data/catalogue/models";
 import { addCustomer, findCustomer } from "@/data/customers/customers";
@@ -35,10 +35,10 @@ export interface NewJob {
 
 /**
  * Takes a reel in. Pins the model version, the prices of its parts, the hourly rate and the tax as they stand now.
- * @returns the job's id and claim tag.
+ * @returns the job's id and claim tag, and its reel.
  * @throws Refusal for an unknown customer or model, or when this reel already hangs here.
  */
-export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } {
+export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; reelId: number } {
   const { db } = ctx;
   const customerId = "id" in job.customer ? job.customer.id : addCustomer(ctx, job.customer);
   const customer = findCustomer(db, customerId);
@@ -106,7 +106,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string } 
     words: `${tag.replaceAll("-", "")} ${tag} ${modelName} ${job.serial} ${customer.name}`,
   });
   writeJournal(ctx, "job-opened", { jobId: number, reelId, customerId }, { tag });
-  return { id: number, tag };
+  return { id: number, tag, reelId };
 }
 
 /** The last job in which this bench worked on a reel; one sent back unrepaired or only checked has no work that could come back. */

@@ -1,4 +1,4 @@
-import type { Hand } from "@/core/intake/lists";
+import type { Hand } from "@/core/vocabulary/counter-lists";
 import { findModel } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

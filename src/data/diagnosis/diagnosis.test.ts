@@ -1,11 +1,11 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
-import type { TestId, Verdict } from "@/core/proving/protocol";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { caseOf, diagnosisOf, listLooks, normOf, recordLook, settleFault } from "./diagnosis";
-import { listFindings } from "./faults";
+import { listFaults } from "./faults";
 
 let shop: Workshop;
 beforeEach(() => {
@@ -25,11 +25,11 @@ describe("a job's diagnosis", () => {
     expect(p(id, "drag-worn")).toBeGreaterThan(before);
     expect(diagnosisOf(shop.db, job(id)).next.map(({ look }) => look.finding)).not.toContain("washers-thin");
     settleFault(shop.ctx, id, "drag-worn", true);
-    expect(listFindings(shop.db, id).map(({ faultId }) => faultId)).toEqual(["drag-worn"]);
+    expect(listFaults(shop.db, id).map(({ faultId }) => faultId)).toEqual(["drag-worn"]);
     expect(getQuote(shop.db, job(id)).parts.length).toBeGreaterThan(0);
     expect(p(id, "drag-worn")).toBeCloseTo(1, 9);
     settleFault(shop.ctx, id, "drag-worn", false);
-    expect(listFindings(shop.db, id)).toEqual([]);
+    expect(listFaults(shop.db, id)).toEqual([]);
     expect(p(id, "drag-worn")).toBe(0);
     settleFault(shop.ctx, id, "drag-worn", null);
     recordLook(shop.ctx, id, "washers-thin", null);

@@ -14,11 +14,12 @@ import type { FindingId } from "@/core/diagnosis/finding-table";
 import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
-import type { UseFactor } from "@/core/diagnosis/use-factors";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
-import { conditionMarks } from "@/core/intake/lists";
-import { protocolFor, type TestId, testSpec } from "@/core/proving/protocol";
+import { protocolFor, testSpec } from "@/core/proving/protocol";
 import { runInSlices } from "@/core/slices";
+import { conditionMarks } from "@/core/vocabulary/counter-lists";
+import type { TestId } from "@/core/vocabulary/tests";
+import type { UseFactor } from "@/core/vocabulary/use";
 import { readSerial } from "@/data/catalogue/editions";
 import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -26,7 +27,7 @@ import { listFittedParts } from "@/data/jobs/pieces";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-import { addFinding, listFindings, removeFinding } from "./faults";
+import { addFault, listFaults, withdrawFault } from "./faults";
 import { faultOf, knowledgeOf } from "./knowledge";
 import { listObservations } from "./observations";
 
@@ -51,8 +52,8 @@ export function settleFault(ctx: Context, jobId: number, faultId: string, proved
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   if (!faultOf(db, faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
-  if (proved === true) addFinding(ctx, jobId, faultId, "");
-  else removeFinding(ctx, jobId, faultId);
+  if (proved === true) addFault(ctx, jobId, faultId, "");
+  else withdrawFault(ctx, jobId, faultId);
   if (proved === null) db.prepare("DELETE FROM settled_fault WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);
   else
     db.prepare(
@@ -180,7 +181,7 @@ export function caseOf(db: Db, job: Job): Case {
 function lastWorkOf(db: Db, job: Job): LastWork | null {
   if (job.comebackOf === null) return null;
   return {
-    faults: new Set(listFindings(db, job.comebackOf).map((finding) => finding.faultId)),
+    faults: new Set(listFaults(db, job.comebackOf).map((finding) => finding.faultId)),
     renewed: new Set(listFittedParts(db, job.comebackOf).map((part) => part.role)),
   };
 }
@@ -192,7 +193,7 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
   return {
     tag: last.tag,
     closedAt: last.closedAt ?? last.openedAt,
-    found: listFindings(db, last.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
+    found: listFaults(db, last.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
     renewed: listFittedParts(db, last.id).map((part) => part.positionName),
     measured: listObservations(db, last.id)
       .filter(({ phase }) => phase === "after")

@@ -6,13 +6,14 @@ import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { faultOf } from "./knowledge";
 
-export interface Finding {
+/** A fault taken into a job. */
+export interface JobFault {
   readonly faultId: string;
   readonly note: string;
 }
 
-export const listFindings = (db: Db, jobId: number): Finding[] =>
-  db.prepare("SELECT fault_id AS faultId, note FROM finding WHERE job_id = ? ORDER BY at, fault_id").all(jobId) as Finding[];
+export const listFaults = (db: Db, jobId: number): JobFault[] =>
+  db.prepare("SELECT fault_id AS faultId, note FROM job_fault WHERE job_id = ? ORDER BY at, fault_id").all(jobId) as JobFault[];
 
 /** Puts the parts a fault's remedy may need into the quote, seat by seat, or only at some seats. */
 function foreseeParts(ctx: Context, job: Job, faultId: string, only?: ReadonlySet<string>): void {
@@ -24,12 +25,12 @@ function foreseeParts(ctx: Context, job: Job, faultId: string, only?: ReadonlySe
 }
 
 /** Takes a fault into the job; the parts its remedy may need are foreseen in the quote, seat by seat, and can be struck there. */
-export function addFinding(ctx: Context, jobId: number, faultId: string, note: string): void {
+export function addFault(ctx: Context, jobId: number, faultId: string, note: string): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!faultOf(ctx.db, faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
   ctx.db
     .prepare(
-      "INSERT INTO finding (job_id, fault_id, note, at) VALUES (?, ?, ?, ?) ON CONFLICT (job_id, fault_id) DO UPDATE SET note = excluded.note",
+      "INSERT INTO job_fault (job_id, fault_id, note, at) VALUES (?, ?, ?, ?) ON CONFLICT (job_id, fault_id) DO UPDATE SET note = excluded.note",
     )
     .run(jobId, faultId, note, ctx.now);
   foreseeParts(ctx, job, faultId);
@@ -37,12 +38,12 @@ export function addFinding(ctx: Context, jobId: number, faultId: string, note: s
   advanceStation(ctx, job, "find");
 }
 
-export function removeFinding(ctx: Context, jobId: number, faultId: string): void {
+export function withdrawFault(ctx: Context, jobId: number, faultId: string): void {
   const job = getOpenJob(ctx.db, jobId);
-  const { changes } = ctx.db.prepare("DELETE FROM finding WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);
+  const { changes } = ctx.db.prepare("DELETE FROM job_fault WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);
   if (!changes) return;
   const gone = new Set(strikeOfFault(ctx, jobId, faultId));
   // What another fault of this job wants as well is foreseen by that one now; what somebody struck stays struck.
-  for (const other of listFindings(ctx.db, jobId)) foreseeParts(ctx, job, other.faultId, gone);
+  for (const other of listFaults(ctx.db, jobId)) foreseeParts(ctx, job, other.faultId, gone);
   writeJournal(ctx, "fault-withdrawn", { jobId, reelId: job.reel.id }, { fault: faultId });
 }

@@ -1,25 +1,11 @@
-import { type TestId, testSpec, type Verdict } from "@/core/proving/protocol";
+import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
+import { testSpec } from "@/core/proving/protocol";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-
-export type Phase = "before" | "after";
-
-export interface StoredObservation {
-  readonly id: number;
-  readonly testId: TestId;
-  readonly phase: Phase;
-  readonly verdict: Verdict;
-  readonly value: number | null;
-  readonly unit: string | null;
-  readonly lineRadiusMm: number | null;
-  readonly instrument: string;
-  readonly simulated: boolean;
-  readonly trace: readonly TraceSample[] | null;
-  readonly at: string;
-}
 
 export interface NewObservation {
   readonly jobId: number;
@@ -72,13 +58,6 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
   return id;
 }
 
-export interface SkippedTest {
-  readonly phase: Phase;
-  readonly testId: TestId;
-  /** Empty until somebody says it. */
-  readonly reason: string;
-}
-
 /** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */
 export function skipTest(ctx: Context, { jobId, phase, testId, reason }: SkippedTest & { jobId: number }): void {
   const job = getOpenJob(ctx.db, jobId);
@@ -95,7 +74,7 @@ export const listSkipped = (db: Db, jobId: number): SkippedTest[] =>
   db.prepare("SELECT phase, test_id AS testId, reason FROM skipped_test WHERE job_id = ? ORDER BY at, test_id").all(jobId) as SkippedTest[];
 
 /** The newest answer to each test of a job, by phase. */
-export function listObservations(db: Db, jobId: number): StoredObservation[] {
+export function listObservations(db: Db, jobId: number): Observation[] {
   const rows = db
     .prepare(
       `SELECT id, test_id, phase, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at FROM observation

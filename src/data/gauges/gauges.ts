@@ -1,6 +1,7 @@
 import type { PartKind, PartShape } from "@/core/anatomy/shapes";
 import type { DragElement } from "@/core/drag/capacity";
-import { type DiscSpring, moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-springs";
+import { moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-springs";
+import type { SpringRow } from "@/core/drag/spring-row";
 import { dragStackOf } from "@/core/drag/working-gaps";
 import { listWells } from "@/data/bench/tray";
 import { findPartType } from "@/data/catalogue/part-types";
@@ -9,15 +10,6 @@ import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-
-export interface SpringRow {
-  readonly name: string;
-  readonly disc: DiscSpring;
-  readonly material: string;
-  readonly up: boolean;
-  /** How it lay when this reel was opened, in somebody's words; empty when nobody said. */
-  readonly lay: string;
-}
 
 export interface DragOfReel {
   readonly stack: readonly (DragElement & { readonly name: string; readonly material: string })[];

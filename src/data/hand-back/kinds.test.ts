@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
-import { jobKindIds } from "@/core/intake/job-kinds";
-import { protocolFor, type TestId, type Verdict } from "@/core/proving/protocol";
+import { protocolFor } from "@/core/proving/protocol";
+import { jobKindIds } from "@/core/vocabulary/job-kinds";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { doStep, getBuild } from "@/data/bench/build";
 import { fitFromStock } from "@/data/bench/fit-part";
 import { expectedNext, noteWell, takePart } from "@/data/bench/tray";

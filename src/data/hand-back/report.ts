@@ -1,23 +1,24 @@
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { protocolOfJob } from "@/core/intake/job-kinds";
-import { complaints, hands } from "@/core/intake/lists";
 import { asFoundWords } from "@/core/intake/marks";
 import { componentServices } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
 import { lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
 import { compare } from "@/core/proving/compare";
+import type { Observation } from "@/core/proving/observation";
 import { extraTests, type TestSpec } from "@/core/proving/protocol";
 import { changeWords, type Report, type ReportTest } from "@/core/report/report";
 import { cautionsAt } from "@/core/safety/cautions";
+import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
-import { listInPlace, schoolsOf } from "@/data/bench/ways";
+import { listInPlace, waysOf } from "@/data/bench/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
-import { listFindings } from "@/data/diagnosis/faults";
+import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
-import { listObservations, listSkipped, type StoredObservation } from "@/data/diagnosis/observations";
+import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { listKeptGauges } from "@/data/gauges/gauges";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -26,7 +27,7 @@ import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 
-const words = (observation: StoredObservation | undefined, skipped: string | undefined): string =>
+const words = (observation: Observation | undefined, skipped: string | undefined): string =>
   observation
     ? observation.value === null
       ? observation.verdict
@@ -36,7 +37,7 @@ const words = (observation: StoredObservation | undefined, skipped: string | und
       : "not done";
 
 function reportTests(
-  observations: readonly StoredObservation[],
+  observations: readonly Observation[],
   protocol: readonly TestSpec[],
   skips: ReadonlyMap<string, string>,
 ): ReportTest[] {
@@ -56,10 +57,10 @@ function reportTests(
 
 /** Oils and greases that went in with the parts fitted so far. */
 function lubricantsUsed(db: Db, job: Job, version: ModelVersion): string[] {
-  const schools = schoolsOf(db, job);
+  const ways = waysOf(db, job);
   const fitted = getBuild(db, job, version).steps.filter((step) => step.operation.kind === "place" && step.state === "done");
   return lubricantUse(
-    fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, schools)),
+    fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, ways)),
   ).map(({ product, drops, dabs }) =>
     [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} film${dabs === 1 ? "" : "s"} or dabs`]
       .filter(Boolean)
@@ -119,7 +120,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
             putRight: costToPutRight(db, job).totalMinor,
           }
         : null,
-    findings: listFindings(db, job.id).map((finding) => {
+    findings: listFaults(db, job.id).map((finding) => {
       const fault = faultOf(db, finding.faultId);
       return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
     }),

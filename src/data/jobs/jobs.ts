@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { type ClaimId, claimIds } from "@/core/diagnosis/purchase-check";
-import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
 import type { PinnedRates } from "@/core/estimate/estimate";
 import { groupBy } from "@/core/group-by";
-import { type JobKind, type Station, stations } from "@/core/intake/job-kinds";
+import type { PlacedMark } from "@/core/intake/marks";
+import { zoneIds } from "@/core/intake/outlines";
+import { parseTag } from "@/core/tags/tag";
 import {
   type BroughtId,
   type ComplaintId,
@@ -12,11 +13,9 @@ import {
   type DragWish,
   type Hand,
   type HandleHole,
-} from "@/core/intake/lists";
-import type { PlacedMark } from "@/core/intake/marks";
-import { zoneIds } from "@/core/intake/outlines";
-import type { Water } from "@/core/intervals/next-service";
-import { parseTag } from "@/core/tags/tag";
+} from "@/core/vocabulary/counter-lists";
+import { type JobKind, type Station, stations } from "@/core/vocabulary/job-kinds";
+import { type UseFactor, useFactors, type Water } from "@/core/vocabulary/use";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";

@@ -1,16 +1,10 @@
+import type { StationTime } from "@/core/bench-time/station-time";
 import { stationMinutes, stationOfJournal, usualMinutes } from "@/core/bench-time/station-time";
-import { type Station, stations } from "@/core/intake/job-kinds";
+import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { getOpenJob } from "./jobs";
-
-export interface StationTime {
-  readonly station: Station;
-  readonly minutes: number;
-  /** Put right by hand. */
-  readonly corrected: boolean;
-}
 
 interface Row {
   jobId: number | null;

@@ -1,5 +1,5 @@
 import { glance } from "@/core/intake/glance";
-import type { TestId } from "@/core/proving/protocol";
+import type { TestId } from "@/core/vocabulary/tests";
 import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";

@@ -1,5 +1,6 @@
 import { type ModelRecord, modelRecord } from "@/core/proving/model-record";
-import { type TestId, testSpec } from "@/core/proving/protocol";
+import { testSpec } from "@/core/proving/protocol";
+import type { TestId } from "@/core/vocabulary/tests";
 import type { Db } from "@/data/store/database";
 
 /** The record of a model's tests after service, over this shop's jobs; pulls as they would read at a line radius. */

@@ -1,11 +1,11 @@
 import type { ReelHistory } from "@/core/history/history";
-import { jobKinds } from "@/core/intake/job-kinds";
 import { componentServices } from "@/core/intervals/component-service";
 import { testSpec } from "@/core/proving/protocol";
+import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { listInPlace } from "@/data/bench/ways";
 import { findModel } from "@/data/catalogue/models";
 import { findReel } from "@/data/customers/reels";
-import { listFindings } from "@/data/diagnosis/faults";
+import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
@@ -57,7 +57,7 @@ export function getReelHistory(
           takenInOn: job.openedAt.slice(0, 10),
           handedBackOn: job.closedAt?.slice(0, 10) ?? null,
           cameFor: jobKinds[job.kind],
-          found: listFindings(db, job.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
+          found: listFaults(db, job.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
           unrepaired: job.declinedReason,
           partsFitted: listFittedParts(db, job.id).map((part) => ({
             number: part.number,

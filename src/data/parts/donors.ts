@@ -1,4 +1,5 @@
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
+import type { DonorPiece } from "@/core/ordering/book";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
@@ -7,20 +8,6 @@ import { listOverrides } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-
-export interface DonorPiece {
-  readonly id: number;
-  readonly partTypeId: string;
-  readonly number: string;
-  readonly name: string;
-  readonly condition: "good" | "worn";
-  readonly priceMinor: number;
-  readonly drawer: string;
-  /** The reel it came off, as the bench says it. */
-  readonly origin: string;
-  readonly reelId: number;
-  readonly usedTag: string | null;
-}
 
 const select = `
   SELECT donor_piece.id, part_type.id AS partTypeId, part_type.number, part_type.name, donor_piece.condition, donor_piece.price_minor AS priceMinor,

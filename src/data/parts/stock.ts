@@ -1,18 +1,8 @@
+import type { StockLine } from "@/core/ordering/book";
 import { findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-
-export interface StockLine {
-  readonly partTypeId: string;
-  readonly number: string;
-  readonly name: string;
-  readonly bin: string;
-  readonly count: number;
-  readonly minimum: number;
-  /** Pieces that came for a job and are kept aside for it. */
-  readonly keptAside: number;
-}
 
 const select = `
   SELECT part_type.id AS partTypeId, part_type.number, part_type.name, stock.bin, stock.count, stock.minimum,

@@ -1,26 +1,8 @@
 import { idFor } from "@/core/anatomy/draft";
+import type { Offer, Supplier } from "@/core/ordering/book";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-
-export interface Supplier {
-  readonly id: string;
-  readonly name: string;
-  readonly postageMinor: number;
-  readonly leadDays: number;
-  /** How many parts it is known to sell. */
-  readonly offers: number;
-  readonly retired: boolean;
-  readonly rowVersion: number;
-}
-
-export interface Offer {
-  readonly supplierId: string;
-  readonly supplierName: string;
-  readonly priceMinor: number;
-  readonly postageMinor: number;
-  readonly leadDays: number;
-}
 
 /** Everyone who was ever ordered from, those still used first, by name. */
 export const listSuppliers = (db: Db): Supplier[] =>

@@ -1,5 +1,6 @@
 import { fitFaults } from "@/core/anatomy/check-fit";
 import { withKit } from "@/core/interchange/kit";
+import type { Need, NeedState } from "@/core/ordering/book";
 import { listKits } from "@/data/catalogue/interchange";
 import { findPartType } from "@/data/catalogue/part-types";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -172,19 +173,6 @@ export function wantKit(ctx: Context, jobId: number, kitId: string): { parts: nu
 }
 
 // Needs at Stores
-
-export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
-
-export interface Need {
-  readonly id: number;
-  readonly jobId: number;
-  readonly tag: string;
-  readonly positionId: string;
-  readonly partTypeId: string;
-  readonly number: string;
-  readonly name: string;
-  readonly state: NeedState;
-}
 
 /** Needs in the given states, oldest first. */
 export function listNeeds(db: Db, filter: { states: readonly NeedState[]; jobId?: number }): Need[] {

@@ -1,5 +1,6 @@
-import { type Station, stations, stationsOf } from "@/core/intake/job-kinds";
+import { stationsOf } from "@/core/intake/job-kinds";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
+import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import { type Job, listOpenJobs } from "@/data/jobs/jobs";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { countOnOrder } from "@/data/parts/wanted";

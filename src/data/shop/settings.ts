@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { defaultDiscounts, discountsSchema } from "@/core/estimate/discounts";
-import { type Schools, schoolsSchema, usualSchools } from "@/core/schools/schools";
+import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -11,12 +11,12 @@ export const shopSettingsSchema = z.object({
   taxBasisPoints: z.number().int().min(0).max(10_000),
   currency: z.string().regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR (ISO 4217)."),
   benchHoursPerDay: z.number().min(0.5, "At least half an hour a day.").max(16, "At most 16 hours a day."),
-  dragSchool: z.enum(["greased", "dry"]),
+  dragWay: z.enum(["greased", "dry"]),
   footSwitchKey: z.string().min(1).max(20),
   shortcuts: z.boolean(),
   discounts: discountsSchema,
   /** The shop's way with oil and grease; its drag stands by itself above. */
-  schools: schoolsSchema.omit({ drag: true }),
+  ways: waysSchema.omit({ drag: true }),
 });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
 
@@ -26,11 +26,11 @@ export const defaultShopSettings: ShopSettings = {
   taxBasisPoints: 2000,
   currency: "EUR",
   benchHoursPerDay: 6,
-  dragSchool: "greased",
+  dragWay: "greased",
   footSwitchKey: "PageDown",
   shortcuts: true,
   discounts: defaultDiscounts,
-  schools: schoolsSchema.omit({ drag: true }).parse(usualSchools),
+  ways: waysSchema.omit({ drag: true }).parse(usualWays),
 };
 
 /** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */
@@ -46,5 +46,5 @@ export function saveShopSettings(ctx: Context, settings: ShopSettings): void {
   writeJournal(ctx, "shop-settings-saved", {}, settings);
 }
 
-/** The shop's way in every school. */
-export const schoolsOfShop = ({ schools, dragSchool }: ShopSettings): Schools => ({ ...schools, drag: dragSchool });
+/** The shop's way in every way. */
+export const waysOfShop = ({ ways, dragWay }: ShopSettings): Ways => ({ ...ways, drag: dragWay });

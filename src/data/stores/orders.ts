@@ -1,9 +1,10 @@
 import { groupBy } from "@/core/group-by";
+import type { Need, Offer } from "@/core/ordering/book";
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
 import { listOpenJobs } from "@/data/jobs/jobs";
 import { moveStock } from "@/data/parts/stock";
-import { type Offer, offersOf } from "@/data/parts/suppliers";
-import { listNeeds, listOrderable, markArrived, markOrdered, type Need } from "@/data/parts/wanted";
+import { offersOf } from "@/data/parts/suppliers";
+import { listNeeds, listOrderable, markArrived, markOrdered } from "@/data/parts/wanted";
 import { quotesOf } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

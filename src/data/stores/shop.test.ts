@@ -5,7 +5,7 @@ import { askForPart } from "@/data/bench/fit-part";
 import { takePart } from "@/data/bench/tray";
 import { addCustomer, changeCustomer, findCustomer, listCustomers } from "@/data/customers/customers";
 import { ensureReel, findReel, listReels, normaliseSerial } from "@/data/customers/reels";
-import { addFinding, listFindings, removeFinding } from "@/data/diagnosis/faults";
+import { addFault, listFaults, withdrawFault } from "@/data/diagnosis/faults";
 import { listObservations, recordObservation } from "@/data/diagnosis/observations";
 import { getReport } from "@/data/hand-back/report";
 import { closeJob, handBackBlocks, markReady, notGivenBack, tickBrought } from "@/data/hand-back/returns";
@@ -133,22 +133,22 @@ describe("findings and quotes", () => {
   it("foresees a fault's parts, strikes them, and withdraws the fault", () => {
     const { ctx, db, open } = openWorkshop();
     const id = open();
-    addFinding(ctx, id, "yoke-springs-weak", "");
-    addFinding(ctx, id, "yoke-springs-weak", "both");
-    expect(listFindings(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both" }]);
+    addFault(ctx, id, "yoke-springs-weak", "");
+    addFault(ctx, id, "yoke-springs-weak", "both");
+    expect(listFaults(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both" }]);
     expect(getQuote(db, findJob(db, id)!).parts.map((part) => part.positionId)).toEqual(["yoke-spring-front", "yoke-spring-rear"]);
     setForeseen(ctx, id, "yoke-spring-front", false);
     expect(getQuote(db, findJob(db, id)!).parts).toHaveLength(1);
-    removeFinding(ctx, id, "yoke-springs-weak");
-    expect(listFindings(db, id)).toEqual([]);
-    expect(refusal(() => addFinding(ctx, id, "made-up", "")).code).toBe("no-fault");
+    withdrawFault(ctx, id, "yoke-springs-weak");
+    expect(listFaults(db, id)).toEqual([]);
+    expect(refusal(() => addFault(ctx, id, "made-up", "")).code).toBe("no-fault");
     expect(refusal(() => setForeseen(ctx, id, "made-up", true)).code).toBe("no-seat");
   });
 
   it("stops at a no, also within the limit, until the sum is smaller or the answer another", () => {
     const { ctx, db, open } = openWorkshop();
     const id = open();
-    addFinding(ctx, id, "gears-worn", "");
+    addFault(ctx, id, "gears-worn", "");
     recordAnswer(ctx, id, { accepted: false, words: "too dear" });
     expect(refusal(() => takePart(ctx, id, "lock-screw")).code).toBe("refused");
     setForeseen(ctx, id, "main-gear", false);
@@ -225,7 +225,7 @@ describe("rack and return", () => {
   it("keeps a job open for what came with it, and fixes its sum when it goes", () => {
     const { ctx, db, open } = openWorkshop();
     const id = open({ brought: ["box", "clamp"] });
-    addFinding(ctx, id, "knob-stiff", "");
+    addFault(ctx, id, "knob-stiff", "");
     markReady(ctx, id);
     tickBrought(ctx, id, "box", true);
     expect(notGivenBack(findJob(db, id)!)).toEqual(["clamp"]);
@@ -246,7 +246,7 @@ describe("rack and return", () => {
     const id = open({ complaint: "stiff since spring" });
     recordObservation(ctx, observe(id, "before", 10));
     recordObservation(ctx, observe(id, "after", 20));
-    addFinding(ctx, id, "hardened-grease", "");
+    addFault(ctx, id, "hardened-grease", "");
     const report = getReport(db, findJob(db, id)!, reportDates);
     expect(report).toMatchObject({
       complaint: "stiff since spring",

@@ -8,9 +8,9 @@ export interface Press {
   readonly input: unknown;
 }
 
-/** Exactly one outcome: the value, or words with the fields they belong to. */
+/** Exactly one outcome: the value (with a note when something that should follow it did not), or words with the fields they belong to. */
 export type ActionResult<R> =
-  | { readonly ok: true; readonly value: R }
+  | { readonly ok: true; readonly value: R; readonly note?: string }
   | { readonly ok: false; readonly message: string; readonly fields: Readonly<Record<string, string>>; readonly way?: WayOut | null };
 
 export type Action<R> = (press: Press) => Promise<ActionResult<R>>;

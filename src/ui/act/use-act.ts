@@ -6,7 +6,7 @@ import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Action, ActionResult } from "./press";
 
 /** A press is sent again with the same id while no answer comes: after 0.5, 1, 2, 4 s. The server does it once. */
-const retryDelaysMs = [500, 1000, 2000, 4000];
+export const retryDelaysMs = [500, 1000, 2000, 4000];
 /** Two presses within this time count once: a gloved finger bounces. */
 const bounceMs = 300;
 
@@ -52,6 +52,7 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
           try {
             const result = await action(sent);
             if (result.ok) {
+              if (result.note) setFailure({ message: result.note, fields: none, way: null });
               afterRef.current?.(result.value);
               router.refresh();
             } else setFailure({ message: result.message, fields: result.fields, way: result.way ?? null });

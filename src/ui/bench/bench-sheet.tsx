@@ -1,11 +1,11 @@
 import type { ReactNode } from "react";
-import { type JobKind, jobKinds } from "@/core/intake/job-kinds";
+import { type JobKind, jobKinds } from "@/core/vocabulary/job-kinds";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { EditionLine, type ShownEdition } from "./edition-line";
+import { type EditionChoice, EditionLine } from "./edition-line";
 import { LotNext, type LotPlace } from "./lot-next";
 import { Stations } from "./stations";
 import { type StationId, stationNames } from "./stations-words";
-import { type ShownCard, TakenDownCard } from "./taken-down-card";
+import { type CardToRead, TakenDownCard } from "./taken-down-card";
 
 /** What every station's sheet carries of its job. */
 export interface BenchHead {
@@ -21,11 +21,11 @@ export interface BenchHead {
   /** It has a motor or a battery: said before it is tested, opened or cleaned. */
   readonly electric: boolean;
   /** Where its model was built in several ways. */
-  readonly edition: ShownEdition | null;
+  readonly edition: EditionChoice | null;
   /** The lot it came with. */
   readonly lot: LotPlace | null;
   /** For one taken down again after weeks. */
-  readonly card: ShownCard | null;
+  readonly card: CardToRead | null;
 }
 
 /** Stations at which it matters how the reel was built, before its parts are told apart. */

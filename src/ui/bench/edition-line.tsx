@@ -3,7 +3,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 
-export interface ShownEdition {
+export interface EditionChoice {
   readonly id: string;
   readonly source: "chosen" | "serial" | "year" | "assumed";
   readonly year: number | null;
@@ -11,7 +11,7 @@ export interface ShownEdition {
   readonly choose: Action<void>;
 }
 
-const sourceWords: Record<ShownEdition["source"], string> = {
+const sourceWords: Record<EditionChoice["source"], string> = {
   chosen: "seen on this reel",
   serial: "told by the serial",
   year: "told by the year of the serial",
@@ -19,7 +19,7 @@ const sourceWords: Record<ShownEdition["source"], string> = {
 };
 
 /** Which edition of its model lies here and how that is known; one press says what was seen on it. */
-export function EditionLine({ jobId, edition, closed }: { jobId: number; edition: ShownEdition; closed: boolean }) {
+export function EditionLine({ jobId, edition, closed }: { jobId: number; edition: EditionChoice; closed: boolean }) {
   const act = useAct(edition.choose);
   const here = edition.options.find((option) => option.id === edition.id);
   return (

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { type Station, stations } from "@/core/intake/job-kinds";
+import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import { useShortcut } from "@/ui/keys/keys";
 
 export interface LotPlace {

@@ -1,5 +1,5 @@
+import { NextLink } from "@/ui/controls/next-link";
 import { type BenchHead, BenchSheet } from "./bench-sheet";
-import { NextLink } from "./next-link";
 import type { StationId } from "./stations-words";
 
 /** A station that needs the machine's structure, for a reel that has none yet. */

@@ -1,6 +1,6 @@
 "use client";
-import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useRef } from "react";
+import { useUpload } from "@/ui/act/use-upload";
 import { Refused } from "@/ui/controls/field";
 import type { BenchHead } from "./bench-sheet";
 
@@ -21,24 +21,7 @@ export function PictureKey({
   edge?: boolean;
 }) {
   const input = useRef<HTMLInputElement>(null);
-  const router = useRouter();
-  const [message, setMessage] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-
-  const send = async (file: File) => {
-    setBusy(true);
-    setMessage(null);
-    const form = new FormData();
-    form.set("photo", file);
-    form.set("jobId", String(head.jobId));
-    for (const [key, value] of Object.entries(place)) form.set(key, String(value));
-    const response = await fetch("/api/photos", { method: "POST", body: form }).catch(() => null);
-    setBusy(false);
-    if (input.current) input.current.value = "";
-    if (response?.ok) return router.refresh();
-    const answer = response ? ((await response.json().catch(() => null)) as { message?: string } | null) : null;
-    setMessage(answer?.message ?? "The picture did not arrive. It is still on your phone: send it again.");
-  };
+  const { send, busy, message } = useUpload<{ hash: string }>("/api/photos", "photo");
 
   return (
     <div className={edge ? "flex flex-1 lg:hidden [&>button]:flex-1" : "flex flex-col gap-2"}>
@@ -57,7 +40,8 @@ export function PictureKey({
         tabIndex={-1}
         onChange={(event) => {
           const file = event.target.files?.[0];
-          if (file) void send(file);
+          event.target.value = "";
+          if (file) void send(file, { jobId: head.jobId, ...place });
         }}
       />
       <button type="button" className="key" disabled={busy || head.closed} onClick={() => input.current?.click()}>

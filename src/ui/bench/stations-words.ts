@@ -1,5 +1,3 @@
-import type { Station } from "@/core/intake/job-kinds";
-
 /** The stations of a repair in the bench's words; apart from the component because pages on the server read them too. */
 export const stationNames = {
   test: "Test",
@@ -13,3 +11,5 @@ export const stationNames = {
   return: "Return",
 } as const satisfies Record<Station, string>;
 export type StationId = Station;
+
+import type { Station } from "@/core/vocabulary/job-kinds";

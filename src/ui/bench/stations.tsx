@@ -1,7 +1,8 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { type JobKind, stationsOf } from "@/core/intake/job-kinds";
+import { stationsOf } from "@/core/intake/job-kinds";
+import type { JobKind } from "@/core/vocabulary/job-kinds";
 import { useShortcut } from "@/ui/keys/keys";
 import { type StationId, stationNames } from "./stations-words";
 

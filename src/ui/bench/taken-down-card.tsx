@@ -1,21 +1,17 @@
 "use client";
+import type { TakenDownCard as Card } from "@/core/history/taken-down-card";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 
-export interface ShownCard {
+export interface CardToRead extends Omit<Card, "lastOn" | "person"> {
   readonly last: string;
-  readonly off: string;
-  readonly soaking: string;
-  readonly waiting: string;
-  readonly said: string;
-  readonly next: string;
   readonly read: Action<void>;
 }
 
 /** A reel taken down again after weeks: one card with what is off, soaking, waited for, what the customer said, and the next move. */
-export function TakenDownCard({ jobId, card }: { jobId: number; card: ShownCard }) {
+export function TakenDownCard({ jobId, card }: { jobId: number; card: CardToRead }) {
   const act = useAct(card.read);
   return (
     <section aria-label="Taken down again" className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 border-2 border-ink p-3">

@@ -1,8 +1,8 @@
 "use client";
 import type { KeyboardEvent } from "react";
-import { type ConditionId, conditionMarks } from "@/core/intake/lists";
 import type { PlacedMark } from "@/core/intake/marks";
 import { type OutlineZone, outlineSize, type ZoneId, zoneWords } from "@/core/intake/outlines";
+import { type ConditionId, conditionMarks } from "@/core/vocabulary/counter-lists";
 import { useRoving } from "@/ui/controls/use-roving";
 
 interface Props {

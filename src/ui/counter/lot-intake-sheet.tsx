@@ -2,9 +2,9 @@
 import { useRouter } from "next/navigation";
 import Papa from "papaparse";
 import { type ClipboardEvent, useState } from "react";
-import { dragWishes, lives } from "@/core/intake/lists";
-import { waterWords } from "@/core/intervals/next-service";
 import { isBlank, type LotColumn, type LotFault, type LotRow, lotColumns, lotColumnWords } from "@/core/lots/lot-rows";
+import { dragWishes, lives } from "@/core/vocabulary/counter-lists";
+import { waterWords } from "@/core/vocabulary/use";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";

@@ -1,14 +1,15 @@
 import Link from "next/link";
 
-interface Taken {
-  readonly job: { readonly tag: string } | null;
+/** What became of a reel at the counter. */
+export interface TakenIn {
+  /** Null for a reel kept for its parts: it hangs nowhere. */
+  readonly job: { readonly id: number; readonly tag: string } | null;
   readonly reelId: number;
   readonly declined: boolean;
-  readonly name: string;
 }
 
 /** What became of the reel that was just written down: hanging here, kept for its parts, or sent away. */
-export function TakenNote({ taken }: { taken: Taken }) {
+export function TakenNote({ taken }: { taken: TakenIn & { readonly name: string } }) {
   return (
     <p role="status" className="mb-3 border-2 border-ink p-2">
       {!taken.job ? (

@@ -15,6 +15,7 @@ import {
   stackOf,
   stackStroke,
 } from "@/core/drag/disc-springs";
+import type { SpringRow } from "@/core/drag/spring-row";
 import type { Action } from "@/ui/act/press";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
@@ -22,14 +23,6 @@ import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { shown, typedMm } from "./typed";
-
-export interface ShownDisc {
-  readonly name: string;
-  readonly disc: DiscSpring;
-  readonly material: string;
-  readonly up: boolean;
-  readonly lay: string;
-}
 
 interface Row {
   readonly id: number;
@@ -58,7 +51,7 @@ const discOf = (row: Row): DiscSpring => ({
   platedModulusMpa: platedModulus(row.material),
 });
 
-const ownDiscs: readonly ShownDisc[] = [true, false].map((up, i) => ({
+const ownDiscs: readonly SpringRow[] = [true, false].map((up, i) => ({
   name: `Washer ${i + 1}`,
   disc: { outsideMm: 20, insideMm: 10.2, thicknessMm: 0.8, coneHeightMm: 0.55 },
   material: "spring steel",
@@ -74,7 +67,7 @@ export function WashersSheet({
   keep,
 }: {
   job: GaugeJob | null;
-  discs: readonly ShownDisc[];
+  discs: readonly SpringRow[];
   pitchMm: number;
   keep: Action<void>;
 }) {

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { idFor } from "@/core/anatomy/draft";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType, Position } from "@/core/anatomy/types";
+import type { FitOffer } from "@/core/interchange/fit-offer";
 import { type Grade, grades, gradeWords, type InterchangeSet } from "@/core/interchange/interchange";
 import type { Kit } from "@/core/interchange/kit";
 import type { Action } from "@/ui/act/press";
@@ -16,17 +17,6 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import type { ModelProps } from "./model-leaf";
 import { ModelPages } from "./model-pages";
 
-export interface ShownFit {
-  readonly part: PartType;
-  readonly grade: Grade;
-  readonly note: string;
-  readonly mark: string;
-  readonly because: string;
-  readonly inBin: number;
-  /** What the fit check says against it, in millimetres. */
-  readonly but: readonly string[];
-}
-
 interface Props extends ModelProps {
   readonly positions: readonly Position[];
   /** Part roles of this model. */
@@ -37,7 +27,7 @@ interface Props extends ModelProps {
   /** Numbers of the single parts that sets name, by id. */
   readonly numbers: Readonly<Record<string, string>>;
   readonly seatId: string;
-  readonly fits: readonly ShownFit[];
+  readonly fits: readonly FitOffer[];
   readonly saveSet: Action<void>;
   readonly removeSet: Action<void>;
   readonly saveKit: Action<void>;

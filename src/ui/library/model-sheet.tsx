@@ -8,6 +8,7 @@ import { findSeats } from "@/core/anatomy/find-seats";
 import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
+import type { ModelPicture } from "@/core/schematic/model-picture";
 import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
@@ -15,7 +16,7 @@ import { PlateView, type Shade } from "@/ui/glyphs/plate";
 import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { AxisList } from "./axis-list";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
-import { PictureSchematic, type ShownPicture } from "./picture-schematic";
+import { PictureSchematic } from "./picture-schematic";
 import { type SeatLeafName, SeatPanel } from "./seat-panel";
 import { useDraft } from "./use-draft";
 
@@ -31,7 +32,7 @@ interface Props extends ModelProps {
   readonly wear: Readonly<Record<string, SeatWear>>;
   readonly stock: Readonly<Record<string, { readonly count: number; readonly minimum: number }>>;
   readonly save: Action<{ number: number }>;
-  readonly picture: ShownPicture | null;
+  readonly picture: ModelPicture | null;
   readonly mark: Action<void>;
 }
 

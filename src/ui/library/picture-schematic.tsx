@@ -1,22 +1,16 @@
 "use client";
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Position } from "@/core/anatomy/types";
+import type { ModelPicture } from "@/core/schematic/model-picture";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
+import { useUpload } from "@/ui/act/use-upload";
 import { Field, Refused } from "@/ui/controls/field";
-
-export interface ShownPicture {
-  readonly photoHash: string;
-  readonly width: number;
-  readonly height: number;
-  readonly marks: readonly { readonly positionId: string; readonly x: number; readonly y: number }[];
-}
 
 interface Props {
   readonly modelId: string;
   readonly positions: readonly Position[];
-  readonly picture: ShownPicture | null;
+  readonly picture: ModelPicture | null;
   readonly mark: Action<void>;
 }
 
@@ -31,8 +25,6 @@ const arrowSteps: Readonly<Record<string, readonly [number, number]>> = {
 
 /** A printed schematic as a picture, with this model's seats placed on it by touch. */
 export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
-  const router = useRouter();
-  const [message, setMessage] = useState<string | null>(null);
   const [said, setSaid] = useState("");
   const marked = new Set(picture?.marks.map((place) => place.positionId));
   const [seat, setSeat] = useState(positions.find((position) => !marked.has(position.id))?.id ?? "");
@@ -44,16 +36,11 @@ export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
     if (seat) marking.press({ modelId, positionId: seat, x: within(x), y: within(y) });
   };
 
+  const upload = useUpload<{ cleaned: string[] }>(`/api/models/${modelId}/picture`, "picture");
   const send = async (file: File) => {
-    setMessage(null);
     setSaid("");
-    const form = new FormData();
-    form.set("picture", file);
-    const response = await fetch(`/api/models/${modelId}/picture`, { method: "POST", body: form }).catch(() => null);
-    const answer = response ? ((await response.json().catch(() => null)) as { message?: string; cleaned?: string[] } | null) : null;
-    if (!response?.ok) return setMessage(answer?.message ?? "The picture did not arrive. Choose it again.");
-    setSaid(answer?.cleaned?.length ? `Only its drawing was kept; left out: ${answer.cleaned.join(", ")}.` : "The picture is kept.");
-    router.refresh();
+    const kept = await upload.send(file);
+    if (kept) setSaid(kept.cleaned.length ? `Only its drawing was kept; left out: ${kept.cleaned.join(", ")}.` : "The picture is kept.");
   };
 
   return (
@@ -115,7 +102,7 @@ export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
             />
           )}
         </Field>
-        <Refused message={message} of={[marking]} />
+        <Refused message={upload.message} of={[marking]} />
         {said && <p role="status">{said}</p>}
         {picture && (
           <>

@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { familyWords } from "@/core/families/family-ids";
+import { familyWords } from "@/core/vocabulary/families";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 

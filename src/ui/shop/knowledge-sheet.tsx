@@ -1,8 +1,9 @@
 "use client";
 import { type FormEvent, useState } from "react";
 import { findingAreas } from "@/core/diagnosis/finding-table";
-import { type ReelSection, reelSections } from "@/core/diagnosis/isolation";
+import { reelSections } from "@/core/diagnosis/isolation";
 import { strengthIds } from "@/core/diagnosis/knowledge";
+import type { FaultWithSigns } from "@/core/diagnosis/knowledge-page";
 import { openings } from "@/core/diagnosis/look-table";
 import { commonness } from "@/core/diagnosis/prior-table";
 import { type Strength, strengths } from "@/core/diagnosis/strength-table";
@@ -13,26 +14,8 @@ import { Field, Refused } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
-interface ShownLink {
-  readonly finding: string;
-  readonly name: string;
-  readonly strength: Strength | null;
-  readonly note: string;
-  readonly own: boolean;
-  /** What the common tables say of the pair; null where they say nothing. */
-  readonly common: Strength | null;
-}
-interface ShownFault {
-  readonly id: string;
-  readonly name: string;
-  readonly section: ReelSection;
-  readonly tellBy: string;
-  readonly remedy: string;
-  readonly own: boolean;
-  readonly links: readonly ShownLink[];
-}
 interface Props {
-  readonly faults: readonly ShownFault[];
+  readonly faults: readonly FaultWithSigns[];
   readonly findings: readonly { readonly id: string; readonly name: string; readonly area: string; readonly own: boolean }[];
   readonly loose: readonly string[];
   readonly learnFault: Action<string>;
@@ -109,7 +92,7 @@ export function KnowledgeSheet({ faults, findings, loose, learnFault, learnSign,
   );
 }
 
-function Strengths({ fault, findings, sayStrength }: { fault: ShownFault } & Pick<Props, "findings" | "sayStrength">) {
+function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } & Pick<Props, "findings" | "sayStrength">) {
   const act = useAct(sayStrength);
   const [added, setAdded] = useState({ findingId: "", strength: "usually" as Strength, note: "" });
   const others = findings.filter(({ id }) => !fault.links.some(({ finding }) => finding === id));

@@ -2,7 +2,7 @@
 import { useForm } from "react-hook-form";
 import { type Discounts, discountClasses } from "@/core/estimate/discounts";
 import { formatMinor, parseMinor } from "@/core/money/money";
-import { benchSchools, type Schools } from "@/core/schools/schools";
+import { benchWays, type Ways } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
@@ -14,11 +14,11 @@ interface Settings {
   readonly taxBasisPoints: number;
   readonly currency: string;
   readonly benchHoursPerDay: number;
-  readonly dragSchool: "greased" | "dry";
+  readonly dragWay: "greased" | "dry";
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
   readonly discounts: Discounts;
-  readonly schools: Omit<Schools, "drag">;
+  readonly ways: Omit<Ways, "drag">;
 }
 
 /** Basis points of a percentage as typed; null when it is none. */
@@ -89,9 +89,9 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
         <Field label="Bench hours a day" error={typed.benchHoursPerDay?.message ?? act.fields.benchHoursPerDay}>
           {(field) => <input {...field} {...register("benchHoursPerDay")} inputMode="decimal" />}
         </Field>
-        <Field label="Drag, when nobody says otherwise" error={act.fields.dragSchool}>
+        <Field label="Drag, when nobody says otherwise" error={act.fields.dragWay}>
           {(field) => (
-            <select {...field} {...register("dragSchool")}>
+            <select {...field} {...register("dragWay")}>
               <option value="greased">greased</option>
               <option value="dry">dry</option>
             </select>
@@ -115,12 +115,12 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
       <fieldset>
         <legend className="font-semibold">Ways of working, where practitioners differ</legend>
         <div className="grid grid-cols-2 gap-3">
-          {(Object.keys(settings.schools) as Exclude<keyof Schools, "drag">[]).map((school) => (
+          {(Object.keys(settings.ways) as Exclude<keyof Ways, "drag">[]).map((way) => (
             <SelectField
-              key={school}
-              label={benchSchools[school].name}
-              options={benchSchools[school].choices}
-              register={register(`schools.${school}`)}
+              key={way}
+              label={benchWays[way].name}
+              options={benchWays[way].choices}
+              register={register(`ways.${way}`)}
               error={undefined}
             />
           ))}

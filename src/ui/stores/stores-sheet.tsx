@@ -2,20 +2,13 @@
 import Link from "next/link";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
+import type { Offer } from "@/core/ordering/book";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { MainKey } from "@/ui/controls/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { StoresPages } from "./stores-pages";
-
-interface ShownOffer {
-  readonly supplierId: string;
-  readonly supplierName: string;
-  readonly priceMinor: number;
-  readonly postageMinor: number;
-  readonly leadDays: number;
-}
 
 interface Props {
   readonly needs: readonly {
@@ -24,7 +17,7 @@ interface Props {
     partTypeId: string;
     number: string;
     name: string;
-    offers: readonly ShownOffer[];
+    offers: readonly Offer[];
     waitsForYes: boolean;
   }[];
   readonly orders: readonly {

@@ -1,15 +1,14 @@
+import { readFile } from "@/app/server/reading";
 import { findBySize } from "@/core/anatomy/find-by-size";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { looksLikeTag } from "@/core/tags/tag";
 import { listPartTypes } from "@/data/catalogue/part-types";
 import { findJobByTag } from "@/data/jobs/jobs";
 import { type FindHit, findAnything } from "@/data/store/find";
-import { getDb } from "../../server";
 
 /** What the finder shows for the letters typed so far. A whole wrong tag says so instead of finding nothing. */
-export function GET(request: Request): Response {
+export const GET = readFile("rack", (db, _: object, request) => {
   const text = (new URL(request.url).searchParams.get("q") ?? "").slice(0, 80);
-  const db = getDb();
   // "washer 20 × 8 × 1": something that was measured, not a name.
   const measured = /\d\s*(?:[x×*\s]\s*\d)/i.test(text) && !looksLikeTag(text) ? findBySize(listPartTypes(db), text) : [];
   const hits: FindHit[] = [
@@ -25,4 +24,4 @@ export function GET(request: Request): Response {
     if ("message" in found) return Response.json({ hits, message: found.message });
   }
   return Response.json({ hits });
-}
+});

@@ -1,12 +1,11 @@
+import { readFile } from "@/app/server/reading";
+import { lookLines } from "@/core/diagnosis/look-line";
 import { exactNextTests } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { findJob } from "@/data/jobs/jobs";
-import { shownLooks } from "../../bench/[tag]/shown-looks";
-import { getDb } from "../../server";
 
 /** The next looks of a heavy case, from everything that was noticed. Given up when nobody waits for them any more. */
-export async function GET(request: Request): Promise<Response> {
-  const db = getDb();
+export const GET = readFile("jobs", async (db, _: object, request) => {
   const job = findJob(db, Number(new URL(request.url).searchParams.get("job")));
   if (!job) return new Response("No such job hangs here.", { status: 404 });
   const next = await exactNextTests(db, job, async () => {
@@ -16,5 +15,5 @@ export async function GET(request: Request): Promise<Response> {
     if (request.signal.aborted) return null;
     throw error;
   });
-  return next ? Response.json(shownLooks(next, knowledgeOf(db))) : new Response(null, { status: 499 });
-}
+  return next ? Response.json(lookLines(next, knowledgeOf(db))) : new Response(null, { status: 499 });
+});

@@ -1,15 +1,15 @@
+import { today } from "@/app/server/clock";
+import { readFile } from "@/app/server/reading";
 import { findReelBySerial } from "@/data/customers/reels";
-import { listFindings } from "@/data/diagnosis/faults";
+import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listJobsOfReel } from "@/data/jobs/jobs";
 import { glanceAtReel } from "@/data/ledger/glance";
 import { dateWords } from "@/ui/dates";
-import { getDb, today } from "../../server";
 
 /** What is known of a serial: the reel, its owner and its last visits, for the counter. */
-export function GET(request: Request): Response {
+export const GET = readFile("customers", (db, _: object, request) => {
   const query = new URL(request.url).searchParams;
-  const db = getDb();
   const reel = findReelBySerial(db, (query.get("serial") ?? "").slice(0, 40));
   if (!reel) return Response.json({ reel: null });
   const visits = listJobsOfReel(db, reel.id).map((job) => ({
@@ -19,7 +19,7 @@ export function GET(request: Request): Response {
     /** Handed back after work of ours, which can come back. */
     worked: job.closedAt !== null && job.declinedReason === null && job.kind !== "purchase-check",
     declined: job.declinedReason,
-    findings: listFindings(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
+    findings: listFaults(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
   }));
   return Response.json({
     reel: {
@@ -33,4 +33,4 @@ export function GET(request: Request): Response {
     visits,
     glance: glanceAtReel(db, reel.id, today()),
   });
-}
+});

@@ -1,5 +1,5 @@
 import { redirect } from "next/navigation";
-import { loadBench, type StationProps } from "./bench";
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 
 /** A scanned tag opens the station the job has reached. */
 export default async function JobPage(props: StationProps) {

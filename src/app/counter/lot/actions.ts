@@ -1,13 +1,13 @@
 "use server";
 import { z } from "zod";
-import { type UseFactor, useFactors } from "@/core/diagnosis/use-factors";
-import { dragWishes } from "@/core/intake/lists";
-import { waters } from "@/core/intervals/next-service";
+import { defineAction } from "@/app/server/action";
+import { today } from "@/app/server/clock";
 import { parseMinor } from "@/core/money/money";
+import { dragWishes } from "@/core/vocabulary/counter-lists";
+import { type UseFactor, useFactors, waters } from "@/core/vocabulary/use";
 import { openLot } from "@/data/counter/lots";
 import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
-import { defineAction, today } from "../../server";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
 

@@ -1,15 +1,16 @@
 import { DateTime } from "luxon";
+import { today } from "@/app/server/clock";
+import { readPage } from "@/app/server/reading";
 import { listModels } from "@/data/catalogue/models";
 import { listCustomers } from "@/data/customers/customers";
 import { getShopSettings } from "@/data/shop/settings";
 import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
-import { getDb, today } from "../../server";
 import { takeLotIn } from "./actions";
 
 export const metadata = { title: "A lot at the counter" };
 
-export default function LotIntakePage() {
-  const db = getDb();
+export default async function LotIntakePage() {
+  const db = await readPage("customers");
   return (
     <LotIntakeSheet
       customers={Object.fromEntries(listCustomers(db).map(({ id, name }) => [String(id), name]))}

@@ -1,14 +1,13 @@
+import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel } from "@/data/gauges/gauges";
 import { DragSheet } from "@/ui/gauges/drag-sheet";
-import { getDb } from "../../server";
 import { keepWithJob } from "../actions";
-import { type GaugeProps, gaugeJob } from "../gauge-job";
 
 export const metadata = { title: "Drag" };
 
 export default async function DragPage(props: GaugeProps) {
-  const opened = await gaugeJob(props);
-  const drag = opened ? dragOfReel(getDb(), opened.job) : null;
+  const { db, opened } = await gaugeJob(props);
+  const drag = opened ? dragOfReel(db, opened.job) : null;
   return (
     <DragSheet
       key={opened?.shown.tag ?? ""}

@@ -1,14 +1,12 @@
+import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
 import { GearingSheet } from "@/ui/gauges/small-gauges";
-import { getDb } from "../../server";
 import { keepWithJob } from "../actions";
-import { type GaugeProps, gaugeJob } from "../gauge-job";
 
 export const metadata = { title: "Gearing" };
 
 export default async function GearingPage(props: GaugeProps) {
-  const opened = await gaugeJob(props);
-  const db = getDb();
+  const { db, opened } = await gaugeJob(props);
   const drag = opened ? dragOfReel(db, opened.job) : null;
   const gear = opened ? seatsOfKind(db, opened.job, "gear")[0]?.shape : undefined;
   const pinion = opened ? seatsOfKind(db, opened.job, "pinion")[0]?.shape : undefined;

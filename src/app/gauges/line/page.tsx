@@ -1,14 +1,12 @@
+import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
 import { LineSheet } from "@/ui/gauges/small-gauges";
-import { getDb } from "../../server";
 import { keepWithJob } from "../actions";
-import { type GaugeProps, gaugeJob } from "../gauge-job";
 
 export const metadata = { title: "Line" };
 
 export default async function LinePage(props: GaugeProps) {
-  const opened = await gaugeJob(props);
-  const db = getDb();
+  const { db, opened } = await gaugeJob(props);
   const drag = opened ? dragOfReel(db, opened.job) : null;
   const spool = opened ? seatsOfKind(db, opened.job, "spool")[0]?.shape : undefined;
   const own =

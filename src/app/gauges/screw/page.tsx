@@ -1,14 +1,12 @@
+import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { listCatalogue, seatsOfKind } from "@/data/gauges/gauges";
 import { ScrewSheet } from "@/ui/gauges/small-gauges";
-import { getDb } from "../../server";
 import { keepWithJob } from "../actions";
-import { type GaugeProps, gaugeJob } from "../gauge-job";
 
 export const metadata = { title: "Thread" };
 
 export default async function ScrewPage(props: GaugeProps) {
-  const opened = await gaugeJob(props);
-  const db = getDb();
+  const { db, opened } = await gaugeJob(props);
   const own = opened
     ? seatsOfKind(db, opened.job, "screw").flatMap(({ name, shape }) =>
         shape.kind === "screw"

@@ -1,10 +1,10 @@
+import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { SpinSheet } from "@/ui/gauges/small-gauges";
 import { keepWithJob } from "../actions";
-import { type GaugeProps, gaugeJob } from "../gauge-job";
 
 export const metadata = { title: "Spin" };
 
 export default async function SpinPage(props: GaugeProps) {
-  const opened = await gaugeJob(props);
+  const { opened } = await gaugeJob(props);
   return <SpinSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} />;
 }

@@ -1,9 +1,9 @@
+import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { findModelPicture } from "@/data/catalogue/model-pictures";
 import { listSeatWear } from "@/data/ledger/seat-wear";
 import { listStock } from "@/data/parts/stock";
 import { ModelSheet } from "@/ui/library/model-sheet";
 import { markPicture, saveModelVersion } from "../actions";
-import { loadModel, type ModelPageProps } from "./model";
 
 export default async function ModelPage(props: ModelPageProps) {
   const { db, model, version, leaf } = await loadModel(props);

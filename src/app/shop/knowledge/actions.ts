@@ -1,9 +1,9 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
 import { shopFaultSchema, shopFindingSchema, strengthIds } from "@/core/diagnosis/knowledge";
 import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../../server";
 
 const fault = defineAction({
   name: "add-fault",

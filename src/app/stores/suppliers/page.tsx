@@ -1,13 +1,13 @@
+import { readPage } from "@/app/server/reading";
 import { listSuppliers } from "@/data/parts/suppliers";
 import { getShopSettings } from "@/data/shop/settings";
 import { SuppliersSheet } from "@/ui/stores/suppliers-sheet";
-import { getDb } from "../../server";
 import { addNewSupplier, retireSupplierCard, saveSupplier } from "../actions";
 
 export const metadata = { title: "Suppliers" };
 
 export default async function SuppliersPage() {
-  const db = getDb();
+  const db = await readPage("stores");
   return (
     <SuppliersSheet
       suppliers={listSuppliers(db)}

@@ -1,10 +1,10 @@
 import { z } from "zod";
-import type { ComplaintId } from "@/core/intake/lists";
-import { type TestId, testIdSchema } from "@/core/proving/protocol";
+import { readFile } from "@/app/server/reading";
 import { instrumentFor } from "@/core/proving/read-trace";
+import type { ComplaintId } from "@/core/vocabulary/counter-lists";
+import { type TestId, testIds } from "@/core/vocabulary/tests";
 import { findJob } from "@/data/jobs/jobs";
 import { type PretendedReel, simulatedInstrument } from "@/devices/instruments";
-import { getDb } from "../../../server";
 
 const querySchema = z.object({
   job: z.coerce.number().int().positive(),
@@ -24,13 +24,13 @@ const pretence: Partial<Record<TestId, { sound: number; worn: number; told: read
 };
 
 /** Streams one measuring as server-sent events; ends with the event `end`. */
-export async function GET(request: Request, { params }: { params: Promise<{ test: string }> }): Promise<Response> {
+export const GET = readFile("jobs", (db, { test: asked }: { test: string }, request) => {
   const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  const test = testIdSchema.safeParse((await params).test);
+  const test = z.enum(testIds).safeParse(asked);
   const instrument = test.success ? instrumentFor(test.data) : null;
   const reel = test.success ? pretence[test.data] : undefined;
   if (!query.success || !instrument || !reel) return new Response("An instrument needs a job and a test it can measure.", { status: 400 });
-  const job = findJob(getDb(), query.data.job);
+  const job = findJob(db, query.data.job);
   if (!job) return new Response("No such job hangs here.", { status: 404 });
   const { pretend, phase } = query.data;
   const told = (ids: readonly ComplaintId[]) =>
@@ -51,4 +51,4 @@ export async function GET(request: Request, { params }: { params: Promise<{ test
     },
   });
   return new Response(stream, { headers: { "content-type": "text/event-stream", "cache-control": "no-store" } });
-}
+});

@@ -1,19 +1,17 @@
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
-import { schoolInForce } from "@/core/schools/schools";
+import { wayInForce } from "@/core/ways/ways";
 import { buriedBy, getBuild, standsOn, trapsOf } from "@/data/bench/build";
-import { schoolsOf } from "@/data/bench/ways";
-import { BuildSheet } from "@/ui/bench/build-sheet";
-import { getDb } from "../../../server";
-import { gateFailed, learnActFromJob, openStepAgain, stepDone, stepSkipped, stepUndone } from "../actions";
-import { loadBench, type StationProps } from "../bench";
+import { waysOf } from "@/data/bench/ways";
+import { BuildSheet } from "@/ui/bench/build/build-sheet";
+import { gateFailed, learnActFromJob, openStepAgain, stepDone, stepSkipped, stepUndone } from "./actions";
 
 export const metadata = { title: "Build" };
 
 export default async function BuildPage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
-  const db = getDb();
+  const { db, head, job, version } = await loadBench(props);
   const build = getBuild(db, job, version);
-  const schools = schoolsOf(db, job);
+  const ways = waysOf(db, job);
   const { open: asked } = await props.searchParams;
   const open = build.steps.find((step) => step.operation.id === asked && step.state === "done");
   const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
@@ -22,7 +20,7 @@ export default async function BuildPage(props: StationProps) {
       head={head}
       steps={build.steps.map((step) => ({
         ...step,
-        lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, schools),
+        lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, ways),
         buries: step.state === "done" ? null : buriedBy(build, version, step),
       }))}
       currentId={build.current?.operation.id ?? null}
@@ -31,7 +29,7 @@ export default async function BuildPage(props: StationProps) {
       inversions={build.inversions}
       proven={build.proven}
       traps={build.failedGate ? trapsOf(db, build, build.failedGate, version.model.id) : []}
-      warmed={schoolInForce("spoolBearings", schools).choice === "warm"}
+      warmed={wayInForce("spoolBearings", ways).choice === "warm"}
       anatomy={version.anatomy}
       neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}

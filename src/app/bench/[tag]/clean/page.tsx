@@ -1,17 +1,15 @@
+import { noteTrayWell } from "@/app/bench/[tag]/strip/actions";
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
 import { listWells } from "@/data/bench/tray";
-import { CleanSheet } from "@/ui/bench/clean-sheet";
+import { CleanSheet } from "@/ui/bench/clean/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
-import { getDb } from "../../../server";
-import { noteTrayWell } from "../actions";
-import { loadBench, type StationProps } from "../bench";
-import { allBack, beginBath, cleanGroupAgain, handCleaned, takeOutOfBath } from "../clean-actions";
+import { allBack, beginBath, cleanGroupAgain, handCleaned, takeOutOfBath } from "./actions";
 
 export const metadata = { title: "Clean" };
 
 export default async function CleanPage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
-  const db = getDb();
+  const { db, head, job, version } = await loadBench(props);
   if (!version.anatomy.positions.length) return <NoSchematic head={head} station="clean" />;
   const cleaning = getCleaning(db, job, version);
   return (

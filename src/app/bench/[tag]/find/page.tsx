@@ -1,26 +1,25 @@
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { isolate } from "@/core/diagnosis/isolation";
 import { commonKnowledge } from "@/core/diagnosis/knowledge";
-import { useFactors } from "@/core/diagnosis/use-factors";
+import { lookLines } from "@/core/diagnosis/look-line";
+import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
-import { complaints } from "@/core/intake/lists";
 import { protocolFor } from "@/core/proving/protocol";
+import { complaints } from "@/core/vocabulary/counter-lists";
+import { useFactors } from "@/core/vocabulary/use";
 import { claimsOf, diagnosisOf, lastVisitOf, listLooks } from "@/data/diagnosis/diagnosis";
-import { listFindings } from "@/data/diagnosis/faults";
+import { listFaults } from "@/data/diagnosis/faults";
 import { listObservations } from "@/data/diagnosis/observations";
-import { ClaimsPanel } from "@/ui/bench/claims-panel";
-import { FindSheet } from "@/ui/bench/find-sheet";
-import { LastVisitNote } from "@/ui/bench/last-visit-note";
+import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
+import { FindSheet } from "@/ui/bench/find/find-sheet";
+import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
-import { getDb } from "../../../server";
-import { answerLook, settleSuspect } from "../actions";
-import { loadBench, type StationProps } from "../bench";
-import { shownLooks } from "../shown-looks";
+import { answerLook, settleSuspect } from "./actions";
 
 export const metadata = { title: "Find" };
 
 export default async function FindPage(props: StationProps) {
-  const { head, version, job } = await loadBench(props);
-  const db = getDb();
+  const { db, head, version, job } = await loadBench(props);
   const before = new Map(
     listObservations(db, job.id)
       .filter((o) => o.phase === "before")
@@ -37,7 +36,7 @@ export default async function FindPage(props: StationProps) {
   });
   const { subject, diagnosis, next, heavy } = diagnosisOf(db, job);
   const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
-  const tasks = new Set(listFindings(db, job.id).map((finding) => finding.faultId));
+  const tasks = new Set(listFaults(db, job.id).map((finding) => finding.faultId));
   const last = lastVisitOf(db, job);
   const claims = claimsOf(db, job);
   const following = stationAfter(job.kind, "find") ?? "quote";
@@ -46,23 +45,8 @@ export default async function FindPage(props: StationProps) {
       head={head}
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
-      suspects={diagnosis.ranked.map(({ fault, probability, spokenFor, reasons }) => ({
-        id: fault.id,
-        name: fault.name,
-        section: fault.section,
-        probability,
-        spokenFor,
-        feltAs: fault.feltAs,
-        tellBy: fault.tellBy,
-        remedy: fault.remedy.words,
-        minutes: fault.remedy.minutes,
-        caution: fault.caution ?? "",
-        partRoles: [...fault.remedy.partRoles, ...(fault.needs ? [fault.needs] : [])],
-        reasons: reasons.slice(0, 5).map(({ finding, bits }) => ({ words: nameOf.get(finding) ?? finding, bits })),
-        settled: subject.settled?.get(fault.id) ?? null,
-        task: tasks.has(fault.id),
-      }))}
-      looks={shownLooks(next, subject.knowledge ?? commonKnowledge)}
+      suspects={suspectsOf(diagnosis, (finding) => nameOf.get(finding) ?? finding, subject.settled ?? new Map(), tasks)}
+      looks={lookLines(next, subject.knowledge ?? commonKnowledge)}
       exactLooks={heavy ? `/api/looks?job=${job.id}` : null}
       made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
       isolations={isolations}

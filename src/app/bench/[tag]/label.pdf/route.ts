@@ -1,16 +1,11 @@
-import { broughtWith } from "@/core/intake/lists";
-import { findJobByTag } from "@/data/jobs/jobs";
+import { jobFile, pdfResponse } from "@/app/server/files";
+import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { getShopSettings } from "@/data/shop/settings";
 import { labelPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
-import { getDb } from "../../../server";
-import { pdfResponse } from "../pdf-response";
 
-export async function GET(_request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
-  const db = getDb();
-  const found = findJobByTag(db, (await params).tag);
-  if (!("job" in found)) return new Response(found.message, { status: 404 });
-  const { job } = found;
+/** The claim tag. */
+export const GET = jobFile(async (db, job) => {
   const bytes = await labelPdf({
     tag: job.tag,
     shopName: getShopSettings(db).shopName,
@@ -20,4 +15,4 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tag
     cameWith: job.brought.map((item) => broughtWith[item.item]),
   });
   return pdfResponse(bytes, `tag-${job.tag}.pdf`);
-}
+});

@@ -1,3 +1,4 @@
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { gradeWords } from "@/core/interchange/interchange";
 import { listWells } from "@/data/bench/tray";
 import { listFitsOfModel, listKits } from "@/data/catalogue/interchange";
@@ -8,17 +9,14 @@ import { findStock } from "@/data/parts/stock";
 import { listNeeds, priceInJob } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { NoSchematic } from "@/ui/bench/no-schematic";
-import { PartsSheet } from "@/ui/bench/parts-sheet";
-import type { SeatFacts } from "@/ui/bench/seat-words";
-import { getDb } from "../../../server";
-import { foreseeKit, orderPart, overrideReelSeat, undoUsePartHere, useDonorPiece, usePartHere, wantPartInstead } from "../actions";
-import { loadBench, type StationProps } from "../bench";
+import { PartsSheet } from "@/ui/bench/parts/parts-sheet";
+import type { SeatFacts } from "@/ui/bench/parts/seat-words";
+import { foreseeKit, orderPart, overrideReelSeat, undoUsePartHere, useDonorPiece, usePartHere, wantPartInstead } from "./actions";
 
 export const metadata = { title: "Parts" };
 
 export default async function PartsPage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
-  const db = getDb();
+  const { db, head, job, version } = await loadBench(props);
   const wells = new Map(listWells(db, job.id).map((well) => [well.positionId, well]));
   const needs = new Map(
     listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id }).map((need) => [need.positionId, need.state]),

@@ -1,17 +1,15 @@
+import { leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { extraTests } from "@/core/proving/protocol";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { recordOfModel } from "@/data/ledger/model-record";
-import { TestRows } from "@/ui/bench/test-rows";
-import { getDb } from "../../../server";
-import { leaveTestOut, recordTest } from "../actions";
-import { loadBench, type StationProps } from "../bench";
+import { TestRows } from "@/ui/bench/test/test-rows";
 
 export const metadata = { title: "Prove" };
 
 export default async function ProvePage(props: StationProps) {
-  const { head, version, job } = await loadBench(props);
-  const db = getDb();
+  const { db, head, version, job } = await loadBench(props);
   return (
     <TestRows
       head={head}

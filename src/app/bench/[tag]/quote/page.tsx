@@ -1,18 +1,16 @@
-import { schoolIds, schoolInForce } from "@/core/schools/schools";
-import { foreseenOf, schoolsOf } from "@/data/bench/ways";
+import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { wayLines } from "@/core/ways/ways";
+import { foreseenOf, waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
-import { QuoteSheet } from "@/ui/bench/quote-sheet";
-import { WaysPanel } from "@/ui/bench/ways-panel";
-import { getDb } from "../../../server";
-import { chooseWay, foreseePart, recordCustomerAnswer, sendBackUnrepaired } from "../actions";
-import { loadBench, type StationProps } from "../bench";
+import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
+import { WaysPanel } from "@/ui/bench/quote/ways-panel";
+import { chooseWay, foreseePart, recordCustomerAnswer, sendBackUnrepaired } from "./actions";
 
 export const metadata = { title: "Quote" };
 
 export default async function QuotePage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
-  const db = getDb();
-  const schools = schoolsOf(db, job);
+  const { db, head, job, version } = await loadBench(props);
+  const ways = waysOf(db, job);
   const names = Object.fromEntries(version.anatomy.positions.map((position) => [position.id, position.name]));
   return (
     <QuoteSheet
@@ -27,20 +25,7 @@ export default async function QuotePage(props: StationProps) {
       declinedReason={job.declinedReason}
       answer={recordCustomerAnswer}
       decline={sendBackUnrepaired}
-      ways={
-        <WaysPanel
-          jobId={job.id}
-          closed={head.closed}
-          customer={job.customer.name}
-          ways={schoolIds.map((school) => ({
-            school,
-            ...schoolInForce(school, schools),
-            job: schools.job?.[school] ?? null,
-            customer: schools.customer?.[school] ?? null,
-          }))}
-          choose={chooseWay}
-        />
-      }
+      ways={<WaysPanel jobId={job.id} closed={head.closed} customer={job.customer.name} ways={wayLines(ways)} choose={chooseWay} />}
       foreseen={foreseenOf(db, job, version)}
       foresee={foreseePart}
     />

@@ -1,18 +1,13 @@
-import { jobKinds } from "@/core/intake/job-kinds";
-import { broughtWith, complaints } from "@/core/intake/lists";
+import { jobFile, pdfResponse } from "@/app/server/files";
 import { asFoundWords } from "@/core/intake/marks";
-import { findJobByTag } from "@/data/jobs/jobs";
+import { broughtWith, complaints } from "@/core/vocabulary/counter-lists";
+import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { getShopSettings } from "@/data/shop/settings";
 import { receiptPdf } from "@/formats/receipt-pdf";
 import { dateWords, dayWords } from "@/ui/dates";
-import { getDb } from "../../../server";
-import { pdfResponse } from "../pdf-response";
 
-export async function GET(_request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
-  const db = getDb();
-  const found = findJobByTag(db, (await params).tag);
-  if (!("job" in found)) return new Response(found.message, { status: 404 });
-  const { job } = found;
+/** What the customer takes home: what was agreed and how the reel came. */
+export const GET = jobFile(async (db, job) => {
   const bytes = await receiptPdf({
     tag: job.tag,
     shopName: getShopSettings(db).shopName,
@@ -30,4 +25,4 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tag
     depositMinor: job.depositMinor,
   });
   return pdfResponse(bytes, `receipt-${job.tag}.pdf`);
-}
+});

@@ -1,18 +1,20 @@
+import { answerLook } from "@/app/bench/[tag]/find/actions";
+import { sendBackUnrepaired } from "@/app/bench/[tag]/quote/actions";
+import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { today } from "@/app/server/clock";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
-import { broughtWith } from "@/core/intake/lists";
 import { componentServices } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
+import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
-import { ClaimsPanel } from "@/ui/bench/claims-panel";
-import { ReturnSheet } from "@/ui/bench/return-sheet";
+import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
+import { ReturnSheet } from "@/ui/bench/return/return-sheet";
 import { dateWords, monthsAfter } from "@/ui/dates";
-import { getDb, today } from "../../../server";
-import { answerLook, correctMinutes, handBack, hangReady, leavePartOut, sendBackUnrepaired, tickItem } from "../actions";
-import { loadBench, type StationProps } from "../bench";
+import { correctMinutes, handBack, hangReady, leavePartOut, tickItem } from "./actions";
 
 export const metadata = { title: "Return" };
 
@@ -26,8 +28,7 @@ const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<ty
     .join(" ");
 
 export default async function ReturnPage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
-  const db = getDb();
+  const { db, head, job, version } = await loadBench(props);
   const check = job.kind === "purchase-check";
   const claims = claimsOf(db, job);
   const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };

@@ -1,8 +1,5 @@
+import { pdfResponse, reportFile } from "@/app/server/files";
 import { shortReportPdf } from "@/formats/short-report-pdf";
-import { pdfResponse } from "../pdf-response";
-import { reportOf, type TagParams } from "../report-route";
 
-export async function GET(_request: Request, props: TagParams): Promise<Response> {
-  const found = await reportOf(props);
-  return found instanceof Response ? found : pdfResponse(await shortReportPdf(found.report), `short-report-${found.job.tag}.pdf`);
-}
+/** The report on half a sheet. */
+export const GET = reportFile(async (report, job) => pdfResponse(await shortReportPdf(report), `short-${job.tag}.pdf`));

@@ -1,20 +1,18 @@
-import { schoolInForce } from "@/core/schools/schools";
+import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { wayInForce } from "@/core/ways/ways";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { expectedNext, listWells, nextPull } from "@/data/bench/tray";
-import { listInPlace, schoolsOf, stripPlanOf } from "@/data/bench/ways";
+import { listInPlace, stripPlanOf, waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
-import { LooseTraySheet } from "@/ui/bench/loose-tray-sheet";
-import { TraySheet } from "@/ui/bench/tray-sheet";
-import { getDb } from "../../../server";
-import { learnFromJob, noteTrayWell, putLastBack, servePartInPlace, takePartsOff } from "../actions";
-import { loadBench, type StationProps } from "../bench";
-import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "../loose-actions";
+import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
+import { TraySheet } from "@/ui/bench/strip/strip-sheet";
+import { learnFromJob, noteTrayWell, putLastBack, servePartInPlace, takePartsOff } from "./actions";
+import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
 
 export default async function StripPage(props: StationProps) {
-  const { head, job, version } = await loadBench(props);
-  const db = getDb();
+  const { db, head, job, version } = await loadBench(props);
   const { consent } = getQuote(db, job);
   const mayStrip = consent === "within-limit" || consent === "agreed";
   if (!version.anatomy.positions.length)
@@ -38,7 +36,7 @@ export default async function StripPage(props: StationProps) {
       partTypes={Object.fromEntries(version.partTypes)}
       expected={expectedNext(db, job)}
       pull={nextPull(db, job)}
-      laying={schoolInForce("layingOut", schoolsOf(db, job)).choice}
+      laying={wayInForce("layingOut", waysOf(db, job)).choice}
       stays={stripPlanOf(db, job, version).because}
       inPlace={listInPlace(db, job.id)}
       wells={listWells(db, job.id)}

@@ -1,3 +1,4 @@
+import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { protocolOfJob, stationAfter } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
 import { extraTests } from "@/core/proving/protocol";
@@ -5,19 +6,16 @@ import { lastVisitOf } from "@/data/diagnosis/diagnosis";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { listJobPhotos } from "@/data/jobs/jobs";
 import { recordOfModel } from "@/data/ledger/model-record";
-import { AsItCame } from "@/ui/bench/as-it-came";
-import { LastVisitNote } from "@/ui/bench/last-visit-note";
+import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
-import { TestRows } from "@/ui/bench/test-rows";
-import { getDb } from "../../../server";
-import { leaveTestOut, mendInstead, recordTest } from "../actions";
-import { loadBench, type StationProps } from "../bench";
+import { AsItCame } from "@/ui/bench/test/as-it-came";
+import { TestRows } from "@/ui/bench/test/test-rows";
+import { leaveTestOut, mendInstead, recordTest } from "./actions";
 
 export const metadata = { title: "Test" };
 
 export default async function TestPage(props: StationProps) {
-  const { head, version, job } = await loadBench(props);
-  const db = getDb();
+  const { db, head, version, job } = await loadBench(props);
   const next = stationAfter(job.kind, "test")!;
   const last = lastVisitOf(db, job);
   return (

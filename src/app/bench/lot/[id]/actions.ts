@@ -1,10 +1,10 @@
 "use server";
 import { z } from "zod";
+import { defineAction } from "@/app/server/action";
+import { handBackSchema } from "@/app/server/hand-back.schema";
 import { answerLot } from "@/data/counter/lots";
 import { closeLot } from "@/data/hand-back/returns";
 import type { Press } from "@/ui/act/press";
-import { defineAction } from "../../../server";
-import { handBackSchema } from "../../hand-back.schema";
 
 const answer = defineAction({
   name: "answer-lot",

@@ -1,4 +1,7 @@
 import { notFound } from "next/navigation";
+import { settleSuspect } from "@/app/bench/[tag]/find/actions";
+import { recordTest } from "@/app/bench/[tag]/test/actions";
+import { readPage } from "@/app/server/reading";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
 import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
@@ -9,15 +12,13 @@ import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { getQuote } from "@/data/quote/quotes";
-import { LotSheet } from "@/ui/bench/lot-sheet";
-import { getDb } from "../../../server";
-import { recordTest, settleSuspect } from "../../[tag]/actions";
+import { LotSheet } from "@/ui/bench/lot/lot-sheet";
 import { answerWholeLot, handBackReady } from "./actions";
 
 export const metadata = { title: "Lot" };
 
 export default async function LotPage({ params }: { params: Promise<{ id: string }> }) {
-  const db = getDb();
+  const db = await readPage("jobs");
   const lot = findLot(db, Number((await params).id));
   if (!lot) notFound();
   const jobs = listJobsOfLot(db, lot.id);

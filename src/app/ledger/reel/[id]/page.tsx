@@ -1,11 +1,13 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { today } from "@/app/server/clock";
+import { readPage } from "@/app/server/reading";
 import { partsByAge } from "@/core/history/parts-by-age";
 import { formatMinor } from "@/core/money/money";
 import { protocolFor } from "@/core/proving/protocol";
 import { findModel } from "@/data/catalogue/models";
 import { findReel } from "@/data/customers/reels";
-import { listFindings } from "@/data/diagnosis/faults";
+import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
@@ -17,19 +19,18 @@ import { dateWords, monthsAfter } from "@/ui/dates";
 import { ReelTimeline } from "@/ui/ledger/reel-timeline";
 import { ScrapForm } from "@/ui/ledger/scrap-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { getDb, today } from "../../../server";
 import { scrapForParts } from "../../actions";
 
 export const metadata = { title: "Reel" };
 
 /** All visits of one reel, newest first, with what was measured before and after each. */
 export default async function ReelPage({ params }: { params: Promise<{ id: string }> }) {
-  const db = getDb();
+  const db = await readPage("ledger");
   const reel = findReel(db, Number((await params).id));
   if (!reel) notFound();
   const visits = listJobsOfReel(db, reel.id).map((job) => ({
     job,
-    findings: listFindings(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
+    findings: listFaults(db, job.id).map((finding) => faultOf(db, finding.faultId)?.name ?? finding.faultId),
     fitted: listFittedParts(db, job.id),
     observations: listObservations(db, job.id),
   }));

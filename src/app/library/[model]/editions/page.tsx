@@ -1,7 +1,7 @@
+import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { listSerialRules } from "@/data/catalogue/editions";
 import { EditionsSheet } from "@/ui/library/editions-sheet";
 import { saveMakerRules, saveModelVersion } from "../../actions";
-import { loadModel, type ModelPageProps } from "../model";
 
 export const metadata = { title: "Editions" };
 

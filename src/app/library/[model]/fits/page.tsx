@@ -1,3 +1,4 @@
+import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import type { PartType } from "@/core/anatomy/types";
 import { kitFaults } from "@/core/interchange/kit";
 import { listFits, listInterchangeSets, listKits } from "@/data/catalogue/interchange";
@@ -6,7 +7,6 @@ import { findPartType } from "@/data/catalogue/part-types";
 import { findStock } from "@/data/parts/stock";
 import { FitsSheet } from "@/ui/library/fits-sheet";
 import { removeSharedSet, saveModelKit, saveSharedSet } from "../../fits-actions";
-import { loadModel, type ModelPageProps } from "../model";
 
 export const metadata = { title: "Fits and kits" };
 

@@ -1,7 +1,7 @@
+import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { listStock } from "@/data/parts/stock";
 import { LedgersSheet } from "@/ui/library/ledgers-sheet";
 import { saveModelVersion } from "../../actions";
-import { loadModel, type ModelPageProps } from "../model";
 
 export const metadata = { title: "Ledgers of a model" };
 

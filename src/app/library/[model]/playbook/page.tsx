@@ -1,8 +1,8 @@
+import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { listLearnedMinutes } from "@/data/bench/playbook";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
 import { putLearnedMinutesIn, saveModelVersion } from "../../actions";
-import { loadModel, type ModelPageProps } from "../model";
 
 export const metadata = { title: "Playbook" };
 

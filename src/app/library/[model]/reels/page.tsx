@@ -1,9 +1,9 @@
 import Link from "next/link";
+import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { listReelsOfModel } from "@/data/catalogue/editions";
 import { dayWords } from "@/ui/dates";
 import { ModelPages } from "@/ui/library/model-pages";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { loadModel, type ModelPageProps } from "../model";
 
 export const metadata = { title: "Reels of a model" };
 

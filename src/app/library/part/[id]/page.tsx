@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { readPage } from "@/app/server/reading";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { findBearing } from "@/core/bearings/find-bearing";
 import { gradeWords } from "@/core/interchange/interchange";
@@ -13,7 +14,6 @@ import { getShopSettings } from "@/data/shop/settings";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PartBin, PartFacts, PartOffers } from "@/ui/library/part-card";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { getDb } from "../../../server";
 import { addNewSupplier, removePartOffer, saveBin, saveOffer } from "../../../stores/actions";
 import { retirePartCard, savePartFacts } from "../../parts-actions";
 
@@ -21,7 +21,7 @@ export const metadata = { title: "Part" };
 
 /** One catalogue entry: what it is, where it sits and where else it fits, who sells it, and for a bearing its number in the standard's table. */
 export default async function PartPage({ params }: { params: Promise<{ id: string }> }) {
-  const db = getDb();
+  const db = await readPage("library");
   const card = findPartCard(db, decodeURIComponent((await params).id));
   if (!card) notFound();
   const { part } = card;

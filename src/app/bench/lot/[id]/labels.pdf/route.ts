@@ -1,16 +1,15 @@
-import { broughtWith } from "@/core/intake/lists";
+import { pdfResponse } from "@/app/server/files";
+import { readFile } from "@/app/server/reading";
+import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { findLot } from "@/data/counter/lots";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { getShopSettings } from "@/data/shop/settings";
 import { labelSheetPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
-import { getDb } from "../../../../server";
-import { pdfResponse } from "../../../[tag]/pdf-response";
 
 /** The claim tags of a whole lot, ten to an A4 sheet. */
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  const db = getDb();
-  const lot = findLot(db, Number((await params).id));
+export const GET = readFile("jobs", async (db, { id }: { id: string }) => {
+  const lot = findLot(db, Number(id));
   if (!lot) return new Response("There is no such lot.", { status: 404 });
   const { shopName } = getShopSettings(db);
   const bytes = await labelSheetPdf(
@@ -25,4 +24,4 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
     })),
   );
   return pdfResponse(bytes, `lot-${lot.id}-tags.pdf`);
-}
+});

@@ -1,8 +1,4 @@
-import { pdfResponse } from "@/app/bench/[tag]/pdf-response";
+import { historyFile, pdfResponse } from "@/app/server/files";
 import { historyPdf } from "@/formats/history-pdf";
-import { historyOf, noReel, type ReelParams } from "../history-route";
 
-export async function GET(_request: Request, props: ReelParams): Promise<Response> {
-  const history = await historyOf(props);
-  return history ? pdfResponse(await historyPdf(history), "reel-history.pdf") : noReel();
-}
+export const GET = historyFile(async (history) => pdfResponse(await historyPdf(history), "reel-history.pdf"));

@@ -1,0 +1,67 @@
+"use server";
+import { z } from "zod";
+import { defineAction } from "@/app/server/action";
+import { step } from "@/app/server/bench-input";
+import { doStep, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
+import { learnAct } from "@/data/bench/playbook";
+import type { Press } from "@/ui/act/press";
+
+const actLesson = defineAction({
+  name: "learn-act",
+  permission: "bench",
+  input: step.extend({ kind: z.enum(["gate", "press"]), words: z.string().max(200, "At most 200 characters.") }),
+  run: (ctx, { jobId: id, operationId, kind, words }) => learnAct(ctx, id, { afterOperationId: operationId, kind, words }),
+});
+export async function learnActFromJob(press: Press) {
+  return actLesson(press);
+}
+
+const done = defineAction({
+  name: "step-done",
+  permission: "bench",
+  input: step.extend({ reason: z.string().trim().max(300, "At most 300 characters.").default("") }),
+  run: (ctx, input) => doStep(ctx, input.jobId, input.operationId, input.reason),
+});
+export async function stepDone(press: Press) {
+  return done(press);
+}
+
+const failed = defineAction({
+  name: "gate-failed",
+  permission: "bench",
+  input: step.extend({ note: z.string().max(300) }),
+  run: (ctx, input) => failGate(ctx, input.jobId, input.operationId, input.note),
+});
+export async function gateFailed(press: Press) {
+  return failed(press);
+}
+
+const skip = defineAction({
+  name: "step-skip",
+  permission: "bench",
+  input: step,
+  run: (ctx, input) => skipStep(ctx, input.jobId, input.operationId),
+});
+export async function stepSkipped(press: Press) {
+  return skip(press);
+}
+
+const undo = defineAction({
+  name: "step-undo",
+  permission: "bench",
+  input: step,
+  run: (ctx, input) => undoStep(ctx, input.jobId, input.operationId),
+});
+export async function stepUndone(press: Press) {
+  return undo(press);
+}
+
+const again = defineAction({
+  name: "open-again",
+  permission: "bench",
+  input: step.extend({ gateId: z.string().max(80).nullable() }),
+  run: (ctx, input) => openAgain(ctx, input.jobId, input.operationId, input.gateId),
+});
+export async function openStepAgain(press: Press) {
+  return again(press);
+}

@@ -1,0 +1,62 @@
+"use server";
+import { z } from "zod";
+import { defineAction } from "@/app/server/action";
+import { jobId, seat } from "@/app/server/bench-input";
+import { wayIds } from "@/core/ways/ways";
+import { setWay } from "@/data/bench/ways";
+import { declineJob } from "@/data/hand-back/decline";
+import { setForeseen } from "@/data/parts/wanted";
+import { recordAnswer } from "@/data/quote/quotes";
+import type { Press } from "@/ui/act/press";
+
+const decline = defineAction({
+  name: "decline",
+  permission: "counter",
+  input: z.object({
+    jobId,
+    reason: z
+      .string()
+      .trim()
+      .min(2, "Say why, in a few words: it stands in the reel's history.")
+      .max(500, "At most 500 characters.")
+      .nullable(),
+  }),
+  run: (ctx, input) => declineJob(ctx, input.jobId, input.reason),
+});
+export async function sendBackUnrepaired(press: Press) {
+  return decline(press);
+}
+
+const foresee = defineAction({
+  name: "foresee",
+  permission: "bench",
+  input: seat.extend({ wanted: z.boolean() }),
+  run: (ctx, { jobId: id, positionId, wanted }) => setForeseen(ctx, id, positionId, wanted),
+});
+export async function foreseePart(press: Press) {
+  return foresee(press);
+}
+
+const answer = defineAction({
+  name: "answer",
+  permission: "counter",
+  input: z.object({
+    jobId,
+    accepted: z.boolean(),
+    words: z.string().trim().min(2, "Write what the customer said, in a few words.").max(500, "At most 500 characters."),
+  }),
+  run: (ctx, { jobId: id, ...said }) => recordAnswer(ctx, id, said),
+});
+export async function recordCustomerAnswer(press: Press) {
+  return answer(press);
+}
+
+const way = defineAction({
+  name: "way",
+  permission: "bench",
+  input: z.object({ jobId, scope: z.enum(["job", "customer"]), way: z.enum(wayIds), choice: z.string().max(40).nullable() }),
+  run: (ctx, input) => setWay(ctx, input.jobId, input.scope, input.way, input.choice),
+});
+export async function chooseWay(press: Press) {
+  return way(press);
+}

@@ -1,0 +1,68 @@
+"use server";
+import { z } from "zod";
+import { defineAction } from "@/app/server/action";
+import { jobId, seat } from "@/app/server/bench-input";
+import { wellVerdicts } from "@/core/teardown/verdicts";
+import { learn } from "@/data/bench/playbook";
+import { noteWell, putBackLast, serveInPlace, takeParts } from "@/data/bench/tray";
+import type { Press } from "@/ui/act/press";
+
+const take = defineAction({
+  name: "take",
+  permission: "bench",
+  input: z.object({ jobId, positionIds: z.array(z.string().min(1).max(60)).min(1).max(60) }),
+  run: (ctx, input) => takeParts(ctx, input.jobId, input.positionIds),
+});
+export async function takePartsOff(press: Press) {
+  return take(press);
+}
+
+const inPlace = defineAction({
+  name: "serve-in-place",
+  permission: "bench",
+  input: seat.extend({
+    reason: z.string().trim().min(2, "Why does it stay in? It stands in the report.").max(200, "At most 200 characters."),
+  }),
+  run: (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
+});
+export async function servePartInPlace(press: Press) {
+  return inPlace(press);
+}
+
+const putBack = defineAction({
+  name: "put-back",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => putBackLast(ctx, input.jobId),
+});
+export async function putLastBack(press: Press) {
+  return putBack(press);
+}
+
+const note = defineAction({
+  name: "note-well",
+  permission: "bench",
+  input: seat.extend({
+    verdict: z.enum(wellVerdicts),
+    orientation: z.string().max(160, "At most 160 characters."),
+    note: z.string().max(300, "At most 300 characters."),
+    hole: z.string().max(60, "At most 60 characters."),
+    thread: z.enum(["right", "left"]).nullable(),
+    foundCount: z.number("Type a whole number.").int("Type a whole number.").min(0, "None or more.").max(20, "At most 20 in one seat."),
+    at: z.enum(["strip", "clean"]),
+  }),
+  run: (ctx, { jobId: id, positionId, ...said }) => noteWell(ctx, id, positionId, said),
+});
+export async function noteTrayWell(press: Press) {
+  return note(press);
+}
+
+const lesson = defineAction({
+  name: "learn",
+  permission: "bench",
+  input: seat.extend({ about: z.enum(["caution", "trap", "confirmed"]), words: z.string().max(200, "At most 200 characters.") }),
+  run: (ctx, { jobId: id, ...taught }) => learn(ctx, id, taught),
+});
+export async function learnFromJob(press: Press) {
+  return lesson(press);
+}

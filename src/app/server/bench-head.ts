@@ -1,0 +1,81 @@
+import { notFound, redirect } from "next/navigation";
+import { chooseReelEdition, readCard } from "@/app/bench/[tag]/actions";
+import { readPage } from "@/app/server/reading";
+import { isElectric } from "@/core/safety/cautions";
+import { moveWords } from "@/core/schedule/whose-move";
+import { takenDownCard } from "@/data/bench/taken-down";
+import { editionOfReel } from "@/data/catalogue/editions";
+import { getModelVersion, type ModelVersion } from "@/data/catalogue/models";
+import { findLot } from "@/data/counter/lots";
+import { findJobByTag, type Job, listJobsOfLot } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { moveOf } from "@/data/schedule/rack";
+import type { Db } from "@/data/store/database";
+import type { BenchHead } from "@/ui/bench/bench-sheet";
+import { dateWords, dayWords } from "@/ui/dates";
+
+export interface Bench {
+  readonly db: Db;
+  readonly job: Job;
+  readonly version: ModelVersion;
+  readonly head: BenchHead;
+}
+
+export type StationProps = { params: Promise<{ tag: string }>; searchParams: Promise<{ open?: string }> };
+
+function shownEdition(db: Db, job: Job): BenchHead["edition"] {
+  if (job.editionId === null) return null;
+  const { anatomy, model } = getModelVersion(db, job.modelVersionId);
+  const known = editionOfReel(db, job.reel, model, anatomy);
+  if (!known) return null;
+  return {
+    id: job.editionId,
+    // A rule that was written anew since the job was opened does not speak for what is pinned.
+    source: known.edition.id === job.editionId ? known.source : "assumed",
+    year: known.year,
+    options: anatomy.editions.map(({ id, name, mark }) => ({ id, name, mark: mark ?? "" })),
+    choose: chooseReelEdition,
+  };
+}
+
+function shownLot(db: Db, job: Job): BenchHead["lot"] {
+  const lot = job.lotId === null ? null : findLot(db, job.lotId);
+  if (!lot) return null;
+  const reels = listJobsOfLot(db, lot.id).map(({ tag, mark, station }) => ({ tag, mark, station }));
+  return { id: lot.id, name: lot.name, reels };
+}
+
+function shownCard(db: Db, job: Job): BenchHead["card"] {
+  const card = takenDownCard(db, job, new Date().toISOString());
+  return card && { ...card, last: `${dateWords(card.lastOn)} by ${card.person}`, read: readCard };
+}
+
+/** The job of a tag in the address; a tag written another way is sent to its own address. */
+export async function loadBench({ params }: Pick<StationProps, "params">): Promise<Bench> {
+  const tag = decodeURIComponent((await params).tag);
+  const db = await readPage("jobs");
+  const found = findJobByTag(db, tag);
+  if (!("job" in found)) notFound();
+  const { job } = found;
+  if (job.tag !== tag) redirect(`/bench/${job.tag}`);
+  const version = machineOf(db, job);
+  return {
+    db,
+    job,
+    version,
+    head: {
+      jobId: job.id,
+      tag: job.tag,
+      reel: job.reel.serial ? `${job.reel.modelName} · ${job.reel.serial}` : job.reel.modelName,
+      kind: job.kind,
+      reached: job.station,
+      moveWords: job.closedAt ? "handed back" : moveWords[moveOf(db, job)],
+      promised: dayWords(job.promisedOn),
+      closed: job.closedAt !== null,
+      electric: isElectric(version.partTypes.values()),
+      edition: shownEdition(db, job),
+      lot: shownLot(db, job),
+      card: shownCard(db, job),
+    },
+  };
+}

@@ -1,0 +1,52 @@
+import "server-only";
+import type { ReelHistory } from "@/core/history/history";
+import type { Report } from "@/core/report/report";
+import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
+import { getReport } from "@/data/hand-back/report";
+import { findJobByTag, type Job } from "@/data/jobs/jobs";
+import { getReelHistory } from "@/data/ledger/reel-history";
+import type { Db } from "@/data/store/database";
+import { monthsAfter } from "@/ui/dates";
+import { today } from "./clock";
+import { readFile } from "./reading";
+import { reportDates } from "./report-dates";
+
+type Answer = Response | Promise<Response>;
+const none = (words: string) => new Response(words, { status: 404 });
+
+/** A file of this server; never cached, because the record behind it may change until the job is closed. */
+export function fileResponse(body: Buffer | string, type: string, name: string, shown: "inline" | "attachment" = "attachment"): Response {
+  return new Response(typeof body === "string" ? body : new Uint8Array(body), {
+    headers: { "content-type": type, "content-disposition": `${shown}; filename="${name}"`, "cache-control": "no-store" },
+  });
+}
+
+/** A PDF shown in the browser. */
+export const pdfResponse = (bytes: Buffer, name: string): Response => fileResponse(bytes, "application/pdf", name, "inline");
+
+/** A file of the job whose tag stands in the address. */
+export const jobFile = (work: (db: Db, job: Job) => Answer) =>
+  readFile("jobs", (db, { tag }: { tag: string }) => {
+    const found = findJobByTag(db, tag);
+    return "job" in found ? work(db, found.job) : none(found.message);
+  });
+
+/** A file made from a job's report. */
+export const reportFile = (work: (report: Report, job: Job) => Answer) =>
+  jobFile((db, job) => work(getReport(db, job, reportDates(job)), job));
+
+/** A file of the newest version of a model. */
+export const modelFile = (work: (model: Model, version: ModelVersion, query: URLSearchParams) => Answer) =>
+  readFile("library", (db, { model: id }: { model: string }, request) => {
+    const model = findModel(db, id);
+    return model
+      ? work(model, getCurrentModelVersion(db, model.id), new URL(request.url).searchParams)
+      : none("This model is not in the library.");
+  });
+
+/** A file of a reel's history. */
+export const historyFile = (work: (history: ReelHistory) => Answer) =>
+  readFile("ledger", (db, { id }: { id: string }) => {
+    const history = getReelHistory(db, Number(id), { today: today(), after: monthsAfter });
+    return history ? work(history) : none("There is no such reel.");
+  });

@@ -1,0 +1,11 @@
+import type { DiscSpring } from "./disc-springs";
+
+/** A tension washer of a reel, from the base up. */
+export interface SpringRow {
+  readonly name: string;
+  readonly disc: DiscSpring;
+  readonly material: string;
+  readonly up: boolean;
+  /** How it lay when this reel was opened, in somebody's words; empty when nobody said. */
+  readonly lay: string;
+}

@@ -1,0 +1,47 @@
+import { sizeWords } from "@/core/anatomy/shapes";
+import type { PartType, Position } from "@/core/anatomy/types";
+import type { Choice } from "@/core/ways/ways";
+
+export interface Foreseen {
+  readonly positionId: string;
+  readonly words: string;
+}
+
+const isSeal = ({ shape }: PartType) => shape.kind === "o-ring" || shape.kind === "lip-seal";
+const isSoft = ({ shape, material }: PartType) => shape.kind === "friction-washer" && (material === "leather" || material === "felt");
+
+/**
+ * Parts a way foresees before anything is found. Bearings by the upgrade way, a bush of a bearing's size by a bearing; leather and felt
+ * to carbon; seals of a sealed reel once a year. @param monthsSince months since this bench last renewed the seals; null when it never did.
+ */
+export function foreseenByWay(
+  positions: readonly Position[],
+  types: ReadonlyMap<string, PartType>,
+  ways: { readonly bearings: Choice<"bearings">; readonly softDrag: Choice<"softDrag">; readonly seals: Choice<"seals"> },
+  monthsSince: number | null,
+  bearingOfSize: (size: { boreMm: number; outsideMm: number; widthMm: number }) => boolean,
+): Foreseen[] {
+  return positions.flatMap((position): Foreseen[] => {
+    const type = types.get(position.partTypeId);
+    if (!type) return [];
+    const { shape } = type;
+    if (ways.bearings === "upgrade") {
+      if (shape.kind === "bearing")
+        return [
+          {
+            positionId: position.id,
+            words: `${position.name}: a better bearing of ${sizeWords(shape)} (ceramic is louder and needs no oil)`,
+          },
+        ];
+      if (shape.kind === "sleeve" && /bush/.test(type.role)) {
+        const size = { boreMm: shape.boreMm, outsideMm: shape.outsideMm, widthMm: shape.lengthMm };
+        if (bearingOfSize(size)) return [{ positionId: position.id, words: `${position.name}: a bearing in place of the bush, same size` }];
+      }
+    }
+    if (ways.softDrag === "carbon" && isSoft(type))
+      return [{ positionId: position.id, words: `${position.name}: carbon instead of ${type.material}` }];
+    if (ways.seals === "yearly" && isSeal(type) && (monthsSince === null || monthsSince >= 12))
+      return [{ positionId: position.id, words: `${position.name}: seals are new every year` }];
+    return [];
+  });
+}

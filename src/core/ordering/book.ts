@@ -1,0 +1,62 @@
+/** What the book of Stores holds: who sells what, what is wanted, what lies here. */
+
+export interface Supplier {
+  readonly id: string;
+  readonly name: string;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+  /** How many parts it is known to sell. */
+  readonly offers: number;
+  readonly retired: boolean;
+  readonly rowVersion: number;
+}
+
+export interface Offer {
+  readonly supplierId: string;
+  readonly supplierName: string;
+  readonly priceMinor: number;
+  readonly postageMinor: number;
+  readonly leadDays: number;
+}
+
+/** open, then ordered, arrived (set aside for its job), used; or withdrawn. */
+export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
+
+/** A piece that a job wants for a seat. */
+export interface Need {
+  readonly id: number;
+  readonly jobId: number;
+  readonly tag: string;
+  readonly positionId: string;
+  readonly partTypeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly state: NeedState;
+}
+
+/** A bin. */
+export interface StockLine {
+  readonly partTypeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly bin: string;
+  readonly count: number;
+  readonly minimum: number;
+  /** Pieces that came for a job and are kept aside for it. */
+  readonly keptAside: number;
+}
+
+/** A piece off a scrapped reel. */
+export interface DonorPiece {
+  readonly id: number;
+  readonly partTypeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly condition: "good" | "worn";
+  readonly priceMinor: number;
+  readonly drawer: string;
+  /** The reel it came off, as the bench says it. */
+  readonly origin: string;
+  readonly reelId: number;
+  readonly usedTag: string | null;
+}

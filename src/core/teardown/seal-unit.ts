@@ -1,0 +1,27 @@
+import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
+
+/** Seats that carry the whole fluid seal: they come out as one unit. */
+const sealUnit: ReadonlySet<string> = new Set(["roller-clutch", "clutch-sleeve", "seal-magnet", "clutch-cap"]);
+
+/**
+ * The seats of a clutch sealed with magnetic fluid, with what lies between them: they come out as one. Empty where there is no such seal.
+ */
+export function sealUnitOf(anatomy: Pick<Anatomy, "positions">, types: ReadonlyMap<string, PartType>): Set<string> {
+  const roleOf = (position: Position) => types.get(position.partTypeId)?.role ?? "";
+  if (!anatomy.positions.some((position) => roleOf(position) === "seal-magnet")) return new Set();
+  const core = new Set(anatomy.positions.filter((position) => sealUnit.has(roleOf(position))).map(({ id }) => id));
+  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
+  /** Everything below a seat that it rests on, as long as that is above something of the unit. */
+  const restsOnUnit = (id: string, seen = new Set<string>()): boolean =>
+    (byId.get(id)?.restsOn ?? []).some((below) => core.has(below) || (!seen.has(below) && restsOnUnit(below, seen.add(below))));
+  const unit = new Set(core);
+  for (const id of core) {
+    const queue = [...(byId.get(id)?.restsOn ?? [])];
+    for (let below = queue.pop(); below !== undefined; below = queue.pop())
+      if (!unit.has(below) && restsOnUnit(below)) {
+        unit.add(below);
+        queue.push(...(byId.get(below)?.restsOn ?? []));
+      }
+  }
+  return unit;
+}

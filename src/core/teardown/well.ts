@@ -1,0 +1,26 @@
+import type { WellVerdict } from "./verdicts";
+
+/** A well of the tray: the part that came off a seat, and what was seen of it. */
+export interface Well {
+  readonly well: number;
+  readonly positionId: string;
+  readonly instanceId: number;
+  readonly verdict: WellVerdict;
+  readonly orientation: string;
+  readonly note: string;
+  /** As found: the hole a screw sat in, the way of a thread, how many like ones lay here. */
+  readonly hole: string;
+  readonly thread: "right" | "left" | null;
+  readonly foundCount: number;
+  readonly photoHash: string | null;
+  readonly takenAt: string;
+  /** The first well of the pull it came off in. */
+  readonly pulledWith: number;
+  readonly cleanedAt: string | null;
+  /** The bath it lies in now. */
+  readonly soakId: number | null;
+  readonly leftOutReason: string | null;
+  /** A new piece lies in the well: fitted in this job. */
+  readonly renewed: boolean;
+  readonly refitted: boolean;
+}

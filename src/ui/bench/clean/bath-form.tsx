@@ -1,0 +1,67 @@
+import { cleanMethods } from "@/core/cleaning/methods";
+import type { Soak } from "@/core/cleaning/soak";
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import { Field } from "@/ui/controls/field";
+import { TextField } from "@/ui/controls/text-field";
+
+interface Bath {
+  readonly minutes: string;
+  readonly intoSoakId: number | null;
+  readonly mark: string;
+}
+
+interface Props {
+  readonly method: CleanMethod;
+  readonly modelId: string;
+  /** Baths of this method that run now. */
+  readonly soaks: readonly Soak[];
+  readonly bath: Bath;
+  readonly minutes: number;
+  readonly errors: Readonly<Record<string, string>>;
+  readonly onChange: (bath: Bath) => void;
+}
+
+/** How long, in which basket, and what marks these where a like reel's parts lie in it. */
+export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChange }: Props) {
+  const chosen = soaks.find(({ id }) => id === bath.intoSoakId);
+  return (
+    <div className="mb-4 flex flex-col gap-2">
+      <TextField
+        label={`Minutes (usual: ${cleanMethods[method].soakMinutes}, a rule of thumb)`}
+        value={bath.minutes || String(minutes)}
+        error={errors.minutes}
+        onType={(text) => onChange({ ...bath, minutes: text })}
+      />
+      {soaks.length > 0 && (
+        <Field label="Basket" error={errors.intoSoakId}>
+          {(field) => (
+            <select
+              {...field}
+              value={bath.intoSoakId ?? ""}
+              onChange={(event) => onChange({ ...bath, intoSoakId: event.target.value ? Number(event.target.value) : null })}
+            >
+              <option value="">one of its own</option>
+              {soaks.map((soak) => (
+                <option key={soak.id} value={soak.id}>
+                  with {soak.jobs.map(({ tag }) => tag).join(", ")}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      )}
+      {chosen && (
+        <TextField
+          label={
+            chosen.jobs.some((job) => job.modelId === modelId)
+              ? "A like reel lies in it: what marks these?"
+              : "What marks these (not needed: another kind of reel)"
+          }
+          value={bath.mark}
+          error={errors.mark}
+          onType={(mark) => onChange({ ...bath, mark })}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,288 @@
+"use client";
+import { useEffect, useState } from "react";
+import type { PartType, Position } from "@/core/anatomy/types";
+import { cleanMethods, isBath } from "@/core/cleaning/methods";
+import type { CleanPlan } from "@/core/cleaning/plan";
+import type { Soak, TrayGroup } from "@/core/cleaning/soak";
+import { cautionsAt } from "@/core/safety/cautions";
+import type { Well } from "@/core/teardown/well";
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
+import { Cautions } from "@/ui/bench/cautions";
+import { WellForm } from "@/ui/bench/strip/well-form";
+import { Refused } from "@/ui/controls/field";
+import { Key, MainKey } from "@/ui/controls/keys";
+import { NextLink } from "@/ui/controls/next-link";
+import { Glyph } from "@/ui/glyphs/glyph";
+import { BathForm } from "./bath-form";
+import { CleanRail } from "./clean-rail";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly modelId: string;
+  readonly positions: readonly Position[];
+  readonly partTypes: Readonly<Record<string, PartType>>;
+  readonly wells: readonly Well[];
+  readonly groups: readonly TrayGroup[];
+  readonly plan: CleanPlan;
+  readonly apart: readonly { readonly a: CleanMethod; readonly b: CleanMethod; readonly why: string }[];
+  /** Baths that hold parts of this reel, and those that hold only others'. */
+  readonly soaks: readonly Soak[];
+  readonly othersSoaks: readonly Soak[];
+  /** The server's clock when the page was made. */
+  readonly nowMs: number;
+  readonly begin: Action<{ soakId: number }>;
+  readonly count: Action<{ words: string }>;
+  readonly cancel: Action<void>;
+  readonly byHand: Action<void>;
+  readonly again: Action<void>;
+  readonly note: Action<{ words: string }>;
+}
+
+const tellBell = () => window.dispatchEvent(new Event("zorbek-bath"));
+
+/** The group the hands turn to next: a bath to be filled, then one that is up, then the plan's next act of the hands, then a bath that runs. */
+function nextMethod(groups: readonly TrayGroup[], plan: CleanPlan, soaks: readonly Soak[], now: number): CleanMethod | null {
+  const load = plan.acts.find(({ kind }) => kind === "load");
+  if (load) return load.method;
+  const up = soaks.find(({ dueAt }) => Date.parse(dueAt) <= now);
+  if (up) return up.method;
+  const hand = plan.acts.find(
+    ({ kind, method }) => kind === "hand" && groups.some((group) => group.method === method && group.waiting.length),
+  );
+  return hand?.method ?? soaks[0]?.method ?? null;
+}
+
+/** The tray by method: what goes into which bath first, what the hands do while it soaks, and everything counted back into its well. */
+export function CleanSheet(props: Props) {
+  const { head, positions, partTypes, wells, groups, plan, apart, soaks } = props;
+  const byId = new Map(positions.map((position) => [position.id, position]));
+  const [now, setNow] = useState(props.nowMs);
+  useEffect(() => {
+    const offset = props.nowMs - Date.now();
+    const ticking = setInterval(() => setNow(Date.now() + offset), 1000);
+    return () => clearInterval(ticking);
+  }, [props.nowMs]);
+  const due = nextMethod(groups, plan, soaks, now);
+  const [chosen, setChosen] = useState<CleanMethod | null>(null);
+  const group = groups.find(({ method }) => method === (chosen ?? due)) ?? groups[0];
+  const soak = group && soaks.find(({ method }) => method === group.method);
+  const [missing, setMissing] = useState<readonly string[]>([]);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const [said, setSaid] = useState("");
+  const settle = () => {
+    setChosen(null);
+    setMissing([]);
+    tellBell();
+  };
+  const begin = useAct(props.begin, settle);
+  const count = useAct(props.count, ({ words }) => {
+    setSaid(words);
+    settle();
+  });
+  const cancel = useAct(props.cancel, settle);
+  const byHand = useAct(props.byHand, settle);
+  const again = useAct(props.again, settle);
+  const acts = [begin, count, cancel, byHand, again];
+  const press = { jobId: head.jobId, method: group?.method };
+  const lost = missing.filter((id) => group?.soaking.includes(id));
+  const shown = wells.find(({ positionId }) => positionId === openId);
+  const shownSeat = shown && byId.get(shown.positionId);
+  const leftMinutes = soak ? Math.ceil((Date.parse(soak.dueAt) - now) / 60_000) : 0;
+  const [bath, setBath] = useState({ minutes: "", intoSoakId: null as number | null, mark: "" });
+  const minutes = bath.minutes === "" ? (group ? cleanMethods[group.method].soakMinutes : 0) : Number(bath.minutes.replace(",", "."));
+  const allClean = groups.length > 0 && groups.every(({ waiting, soaking }) => !waiting.length && !soaking.length);
+
+  const main = () => {
+    if (head.closed || !group || allClean) return <NextLink href={`/bench/${head.tag}/parts`} words="On to Parts" />;
+    if (group.soaking.length && soak)
+      return (
+        <MainKey
+          busy={count.busy}
+          words="Count the parts back"
+          onPress={() => count.press({ jobId: head.jobId, soakId: soak.id, missing: lost })}
+        >
+          {lost.length
+            ? `${group.soaking.length - lost.length} back, ${lost.length} missing`
+            : `All ${group.soaking.length} back${leftMinutes > 0 ? `, ${leftMinutes} min early` : ""}`}
+        </MainKey>
+      );
+    if (group.waiting.length && isBath(group.method))
+      return (
+        <MainKey
+          busy={begin.busy}
+          words="Into the bath"
+          onPress={() => begin.press({ ...press, minutes, intoSoakId: bath.intoSoakId, mark: bath.mark })}
+        >
+          {group.waiting.length} into the bath, {minutes} min
+        </MainKey>
+      );
+    if (group.waiting.length)
+      return (
+        <MainKey busy={byHand.busy} words="Cleaned by hand" onPress={() => byHand.press(press)}>
+          {group.method === "leave-dry" ? `${group.waiting.length} left alone` : `${group.waiting.length} done by hand`}
+        </MainKey>
+      );
+    return (
+      <Key className="key-main" busy={again.busy} onPress={() => again.press(press)}>
+        Clean these again
+      </Key>
+    );
+  };
+  return (
+    <BenchSheet
+      head={head}
+      station="clean"
+      act={
+        <>
+          {main()}
+          {soak && group?.soaking.length ? (
+            <Key
+              shortcut="u"
+              words="Take out, not counted"
+              busy={cancel.busy}
+              disabled={head.closed}
+              onPress={() => cancel.press({ jobId: head.jobId, soakId: soak.id })}
+            >
+              Undo the bath
+            </Key>
+          ) : null}
+        </>
+      }
+    >
+      <Refused message={acts.map(({ message, fields }) => (Object.keys(fields).length ? null : message)).find(Boolean) ?? null} />
+      {said && (
+        <p role="status" className="alarm whitespace-pre-line">
+          {said}
+        </p>
+      )}
+      {!groups.length && <p>Nothing lies in the tray to be cleaned. Parts come off at Strip.</p>}
+      {groups.length > 0 && (
+        <div className="grid gap-6 lg:grid-cols-[300px_1fr_300px]">
+          <div>
+            <h2>The soonest way</h2>
+            <CleanRail plan={plan} soaks={soaks} nowMs={now} />
+            <ul className="mt-2 flex flex-col" aria-label="Groups">
+              {groups.map((one) => (
+                <li key={one.method} className="rule-row">
+                  <button
+                    type="button"
+                    className="min-h-14 w-full text-left font-semibold text-brass aria-pressed:text-ink"
+                    aria-pressed={one.method === group?.method}
+                    onClick={() => setChosen(one.method)}
+                  >
+                    {cleanMethods[one.method].name}
+                    <span className="block text-note font-normal text-ink">
+                      {[
+                        one.waiting.length && `${one.waiting.length} wait`,
+                        one.soaking.length && `${one.soaking.length} in the bath`,
+                        one.clean.length && `${one.clean.length} clean`,
+                      ]
+                        .filter(Boolean)
+                        .join(", ")}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
+          {group && (
+            <div className="min-w-0">
+              <h1>{cleanMethods[group.method].name}</h1>
+              <p>{cleanMethods[group.method].how}</p>
+              <p className="font-semibold">{cleanMethods[group.method].not}</p>
+              {apart
+                .filter(({ a, b }) => a === group.method || b === group.method)
+                .map(({ a, b, why }) => (
+                  <p key={`${a} ${b}`} className="text-note">
+                    Apart from “{cleanMethods[a === group.method ? b : a].name}”: {why}.
+                  </p>
+                ))}
+              <Cautions
+                said={cautionsAt({
+                  at: "clean",
+                  method: group.method,
+                  types: group.positionIds.flatMap((id) => partTypes[byId.get(id)?.partTypeId ?? ""] ?? []),
+                  electric: head.electric,
+                })}
+              />
+              {soak && group.soaking.length > 0 && (
+                <p className="mt-2 text-head">
+                  {leftMinutes > 0 ? (
+                    <>
+                      Up in <span className="num">{leftMinutes}</span> min
+                    </>
+                  ) : (
+                    <strong>The bath is up.</strong>
+                  )}
+                  . Count them back; tap what is missing.
+                  {soak.jobs.length > 1 && (
+                    <span className="block text-note">
+                      In the same basket:{" "}
+                      {soak.jobs.map(({ tag, parts, mark }) => `${tag}, ${parts}${mark ? ` (${mark})` : ""}`).join("; ")}
+                    </span>
+                  )}
+                </p>
+              )}
+              <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] border-t border-l border-ink" aria-label="Parts">
+                {group.positionIds.map((id) => {
+                  const position = byId.get(id)!;
+                  const inBath = group.soaking.includes(id);
+                  const gone = missing.includes(id) && inBath;
+                  const well = wells.find(({ positionId }) => positionId === id);
+                  return (
+                    <li key={id} className="border-r border-b border-ink">
+                      <button
+                        type="button"
+                        aria-pressed={inBath ? gone : openId === id}
+                        className={`relative flex h-24 w-full flex-col items-center justify-between p-1 ${gone ? "alarm" : openId === id ? "outline-2 -outline-offset-2 outline-ink" : ""}`}
+                        onClick={() =>
+                          inBath ? setMissing(gone ? missing.filter((other) => other !== id) : [...missing, id]) : setOpenId(id)
+                        }
+                      >
+                        <span className="num absolute top-0.5 left-1 text-note">{well?.well}</span>
+                        <span className="absolute top-0.5 right-1 text-note">
+                          {gone ? "missing" : inBath ? "in the bath" : group.clean.includes(id) ? "clean" : ""}
+                        </span>
+                        <Glyph type={partTypes[position.partTypeId]!} turned={position.turned} widthPx={84} heightPx={54} scale={2.2} />
+                        <span className="line-clamp-2 text-note leading-[14px] text-brass">{position.name}</span>
+                      </button>
+                    </li>
+                  );
+                })}
+              </ul>
+            </div>
+          )}
+          <div>
+            {group && isBath(group.method) && group.waiting.length > 0 && !group.soaking.length && (
+              <BathForm
+                method={group.method}
+                modelId={props.modelId}
+                soaks={[...soaks, ...props.othersSoaks].filter(({ method }) => method === group.method)}
+                bath={bath}
+                minutes={minutes}
+                errors={begin.fields}
+                onChange={setBath}
+              />
+            )}
+            {shown && shownSeat ? (
+              <WellForm
+                key={shown.positionId}
+                head={head}
+                shown={shown}
+                position={shownSeat}
+                type={partTypes[shownSeat.partTypeId]!}
+                note={props.note}
+                at="clean"
+              />
+            ) : (
+              <p className="mt-2 text-note">Tap a part to look at it: its signs of wear, and your verdict.</p>
+            )}
+          </div>
+        </div>
+      )}
+    </BenchSheet>
+  );
+}

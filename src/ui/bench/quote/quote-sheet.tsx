@@ -1,0 +1,214 @@
+"use client";
+import { type ReactNode, useState } from "react";
+import type { Consent, Estimate, LabourLine, PartLine, PinnedRates } from "@/core/estimate/estimate";
+import { formatMinor, labourPrice } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
+import { Field, Refused } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+import { NextLink } from "@/ui/controls/next-link";
+import { instantWords } from "@/ui/dates";
+import { DeclineForm } from "./decline-form";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly quote: {
+    readonly labour: readonly LabourLine[];
+    readonly parts: readonly (PartLine & { readonly positionId: string })[];
+    readonly estimate: Estimate;
+    readonly answers: readonly { accepted: boolean; totalMinor: number; words: string; at: string; person: string }[];
+    readonly consent: Consent;
+  };
+  readonly seatNames: Readonly<Record<string, string>>;
+  readonly limitMinor: number | null;
+  readonly rates: PinnedRates;
+  readonly currency: string;
+  readonly customer: { readonly name: string; readonly phone: string };
+  readonly declinedReason: string | null;
+  readonly strike: Action<void>;
+  readonly answer: Action<void>;
+  readonly decline: Action<void>;
+  readonly ways: ReactNode;
+  /** Parts a way of working foresees though nothing was found; those in the quote already are left out. */
+  readonly foreseen: readonly { readonly positionId: string; readonly words: string }[];
+  readonly foresee: Action<void>;
+}
+
+const consentWords: Record<Consent, string> = {
+  "within-limit": "Within what was agreed at the counter. Go on.",
+  agreed: "The customer said yes to this sum.",
+  ask: "Above what was agreed: ask before anything is done or ordered.",
+  refused: "The customer said no to this sum. Strike work or parts, or hand the reel back.",
+};
+
+/** Labour, parts and tax against the customer's limit; above it the job waits for a yes, kept with its time and words. */
+export function QuoteSheet({
+  head,
+  quote,
+  seatNames,
+  limitMinor,
+  rates,
+  currency,
+  customer,
+  declinedReason,
+  strike,
+  answer,
+  decline,
+  ways,
+  foreseen,
+  foresee,
+}: Props) {
+  const foreseeing = useAct(foresee);
+  const { estimate, consent } = quote;
+  const striking = useAct(strike);
+  const [words, setWords] = useState("");
+  const answering = useAct(answer, () => setWords(""));
+  const mayGo = consent === "within-limit" || consent === "agreed";
+  const say = (accepted: boolean) => answering.press({ jobId: head.jobId, accepted, words });
+  return (
+    <BenchSheet
+      head={head}
+      station="quote"
+      act={
+        mayGo || head.closed ? (
+          declinedReason === null ? (
+            <NextLink href={`/bench/${head.tag}/strip`} words="On to Strip" />
+          ) : (
+            <NextLink href={`/bench/${head.tag}/return`} words="On to Return" />
+          )
+        ) : (
+          <>
+            <Key className="key-main" shortcut="y" words="Customer says yes" busy={answering.busy} onPress={() => say(true)}>
+              Customer says yes
+            </Key>
+            <Key shortcut="n" words="Customer says no" busy={answering.busy} onPress={() => say(false)} className="min-w-40">
+              Customer says no
+            </Key>
+          </>
+        )
+      }
+    >
+      <div className="grid gap-8 lg:grid-cols-[1fr_400px]">
+        <div>
+          <h1>Estimate</h1>
+          <table className="plain-table mt-2">
+            <thead>
+              <tr>
+                <th>Work, at {formatMinor(rates.ratePerHourMinor)} an hour</th>
+                <th className="text-right">min</th>
+                <th className="text-right">{currency}</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {quote.labour.map((line) => (
+                <tr key={line.words}>
+                  <td>{line.words}</td>
+                  <td className="num text-right">{line.minutes}</td>
+                  <td className="num text-right">{formatMinor(labourPrice(line.minutes, rates.ratePerHourMinor))}</td>
+                  <td />
+                </tr>
+              ))}
+              {quote.parts.map((line) => (
+                <tr key={line.positionId}>
+                  <td>
+                    {line.words}
+                    <span className="text-note"> for {seatNames[line.positionId] ?? line.positionId}</span>
+                  </td>
+                  <td />
+                  <td className="num text-right">{formatMinor(line.priceMinor)}</td>
+                  <td className="w-24 text-right">
+                    {!head.closed && (
+                      <button
+                        type="button"
+                        className="act-link"
+                        onClick={() => striking.press({ jobId: head.jobId, positionId: line.positionId, wanted: false })}
+                        aria-label={`Strike ${line.words}`}
+                      >
+                        strike
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <dl className="num mt-3 ml-auto grid w-72 grid-cols-[1fr_auto] gap-x-6 pr-24 text-right">
+            <dt>Work</dt>
+            <dd>{formatMinor(estimate.labourMinor)}</dd>
+            <dt>Parts</dt>
+            <dd>{formatMinor(estimate.partsMinor)}</dd>
+            {estimate.discountMinor > 0 && (
+              <>
+                <dt>Discount {(rates.discount ?? 0) / 100} %</dt>
+                <dd>−{formatMinor(estimate.discountMinor)}</dd>
+              </>
+            )}
+            <dt>Tax {rates.tax / 100} %</dt>
+            <dd>{formatMinor(estimate.taxMinor)}</dd>
+          </dl>
+          <p className="mt-2 text-note">
+            Work is priced on the sum of minutes, tax on the net total, half a cent rounded up. Rates as pinned when the reel came in.
+          </p>
+          <Refused of={[striking, foreseeing]} />
+          {foreseen.length > 0 && !head.closed && (
+            <div className="mt-3">
+              <h3>By the way of working, though nothing was found</h3>
+              <ul>
+                {foreseen.map(({ positionId, words: what }) => (
+                  <li key={positionId} className="rule-row flex items-center justify-between gap-2">
+                    {what}
+                    <button
+                      type="button"
+                      className="act-link min-h-10"
+                      aria-label={`Foresee ${what}`}
+                      onClick={() => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
+                    >
+                      foresee
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+          <div className="mt-3">{ways}</div>
+        </div>
+        <div className="flex flex-col gap-3">
+          <div className="border-2 border-ink p-3">
+            <p className="text-note">Total with tax, {currency}</p>
+            <p className="num text-measure">{formatMinor(estimate.totalMinor)}</p>
+            <p>
+              Agreed at the counter: <span className="num">{limitMinor === null ? "ask always" : formatMinor(limitMinor)}</span>
+            </p>
+          </div>
+          <p className={mayGo ? "font-semibold" : "alarm"} role="status">
+            {consentWords[consent]}
+          </p>
+          {!mayGo && !head.closed && (
+            <>
+              <p>
+                {customer.name}: <span className="num">{customer.phone || "no number in the book"}</span>
+              </p>
+              <Field label="What the customer said, in their words" error={answering.fields.words}>
+                {(field) => <textarea {...field} rows={3} value={words} onChange={(event) => setWords(event.target.value)} />}
+              </Field>
+              <Refused of={[answering]} beside />
+            </>
+          )}
+          {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
+          {quote.answers.length > 0 && (
+            <ul>
+              {quote.answers.map((said) => (
+                <li key={said.at} className="rule-row py-1">
+                  <strong>{said.accepted ? "Yes" : "No"}</strong> to <span className="num">{formatMinor(said.totalMinor)}</span>,{" "}
+                  {instantWords(said.at)}, noted by {said.person}: “{said.words}”
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      </div>
+    </BenchSheet>
+  );
+}

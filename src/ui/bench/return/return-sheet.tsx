@@ -1,0 +1,212 @@
+"use client";
+import Link from "next/link";
+import { type ReactNode, useState } from "react";
+import type { StationTime } from "@/core/bench-time/station-time";
+import { formatMinor } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
+import { DeclineForm } from "@/ui/bench/quote/decline-form";
+import { Field, Refused } from "@/ui/controls/field";
+import { Key, MainKey } from "@/ui/controls/keys";
+import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
+import { StationTimes } from "./station-times";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly customer: string;
+  readonly reelId: number;
+  readonly totalMinor: number;
+  readonly currency: string;
+  /** Paid at the counter already. */
+  readonly depositMinor: number;
+  readonly declinedReason: string | null;
+  readonly decline: Action<void>;
+  /** For a purchase check: what it would cost to put right. */
+  readonly putRightMinor: number | null;
+  readonly above?: ReactNode;
+  readonly blocks: readonly { code: string; message: string; positionId?: string }[];
+  readonly brought: readonly { id: string; words: string; given: boolean }[];
+  readonly nextOn: string;
+  /** What is due when, by component, in words. */
+  readonly due: readonly { readonly id: string; readonly words: string }[];
+  readonly times: readonly StationTime[];
+  readonly correct: Action<void>;
+  /** How a closed one was handed back, in words; empty while it is here. */
+  readonly handedBack: string;
+  readonly ready: Action<void>;
+  readonly tick: Action<void>;
+  readonly leaveOut: Action<void>;
+  readonly handBack: Action<{ totalMinor: number }>;
+}
+
+/** The last sheet: what still blocks, the report, what came with it, who took it. A part left in the tray keeps the job open. */
+export function ReturnSheet({
+  head,
+  customer,
+  reelId,
+  totalMinor,
+  currency,
+  depositMinor,
+  declinedReason,
+  decline,
+  putRightMinor,
+  above,
+  blocks,
+  brought,
+  nextOn,
+  due,
+  times,
+  correct,
+  handedBack,
+  ready,
+  tick,
+  leaveOut,
+  handBack,
+}: Props) {
+  const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
+  const readying = useAct(ready);
+  const ticking = useAct(tick);
+  const closing = useAct(handBack);
+  const hangs = head.reached === "return";
+  const readyWords =
+    declinedReason !== null ? "Unrepaired: hang it ready" : putRightMinor === null ? "Proved: hang it ready" : "Checked: hang it ready";
+  const dueMinor = totalMinor - depositMinor;
+  return (
+    <BenchSheet
+      head={head}
+      station="return"
+      act={
+        head.closed ? (
+          <a className="key key-main" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
+            Report
+          </a>
+        ) : hangs ? (
+          <MainKey busy={closing.busy} words="Hand it back" onPress={() => closing.press({ jobId: head.jobId, ...handBackInput(hand) })}>
+            Hand it back
+          </MainKey>
+        ) : (
+          <MainKey busy={readying.busy} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
+            {readyWords}
+          </MainKey>
+        )
+      }
+    >
+      <Refused of={[readying]} />
+      <Refused of={[closing]} beside />
+      {above}
+      <div className="grid gap-8 lg:grid-cols-3">
+        <section>
+          <h2>{head.closed ? "Handed back" : "What still keeps it"}</h2>
+          {handedBack && <p>{handedBack}</p>}
+          {!head.closed && !blocks.length && (
+            <p className="mt-2">
+              {putRightMinor === null
+                ? "Nothing. The tray is empty, every gate passed, all that came with it is ticked."
+                : "Nothing. Every test is answered, all that came with it is ticked."}
+            </p>
+          )}
+          <ul className="mt-2 flex flex-col gap-2">
+            {blocks.map((block) => (
+              <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>
+                {block.message}
+                {block.positionId && <LeaveOut head={head} positionId={block.positionId} leaveOut={leaveOut} />}
+              </li>
+            ))}
+          </ul>
+          <div className="mt-4">
+            <StationTimes jobId={head.jobId} closed={head.closed} times={times} correct={correct} />
+          </div>
+        </section>
+        <section className="flex flex-col gap-3">
+          <h2>Came with it</h2>
+          {!brought.length && <p>Nothing but the reel.</p>}
+          {brought.map((item) => (
+            <Key
+              key={item.id}
+              pressed={item.given}
+              disabled={head.closed}
+              onPress={() => ticking.press({ jobId: head.jobId, item: item.id, given: !item.given })}
+              className="justify-between"
+            >
+              {item.words}
+              <span>{item.given ? "given back ✓" : "still here"}</span>
+            </Key>
+          ))}
+          <Refused of={[ticking]} />
+          <p>Back the drag off for storage, wipe, a film of oil on bare metal.</p>
+          <p>Next service: {nextOn}</p>
+          <ul className="text-note">
+            {due.map(({ id, words }) => (
+              <li key={id}>{words}</li>
+            ))}
+          </ul>
+        </section>
+        <section className="flex flex-col gap-3">
+          <div className="border-2 border-ink p-3">
+            <p className="text-note">
+              {dueMinor < 0 ? "To give back" : "To pay"}, {currency}, tax included
+            </p>
+            <p className="num text-measure">{formatMinor(Math.abs(dueMinor))}</p>
+            {depositMinor > 0 && (
+              <p>
+                <span className="num">{formatMinor(totalMinor)}</span> less <span className="num">{formatMinor(depositMinor)}</span> paid at
+                the counter
+              </p>
+            )}
+          </div>
+          {putRightMinor !== null && (
+            <p>
+              To put right what was found, should the reel be bought: about <span className="num">{formatMinor(putRightMinor)}</span>{" "}
+              {currency}, tax included.
+            </p>
+          )}
+          {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
+          {!head.closed && <HandBackFields value={hand} errors={closing.fields} onChange={setHand} />}
+          <a className="key" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
+            {head.closed ? "Report" : "Report as it stands"}
+          </a>
+          <div className="flex gap-2">
+            <a className="key key-small flex-1" href={`/bench/${head.tag}/short.pdf`} target="_blank" rel="noreferrer">
+              In short
+            </a>
+            <a className="key key-small flex-1" href={`/bench/${head.tag}/service.ics`}>
+              Dates as a calendar
+            </a>
+          </div>
+          <Link className="key" href={`/ledger/reel/${reelId}`}>
+            The reel's history
+          </Link>
+        </section>
+      </div>
+    </BenchSheet>
+  );
+}
+
+function LeaveOut({ head, positionId, leaveOut }: { head: BenchHead; positionId: string; leaveOut: Action<void> }) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState("");
+  const act = useAct(leaveOut);
+  if (!open)
+    return (
+      <button type="button" className="act-link mt-1 block min-h-10" onClick={() => setOpen(true)}>
+        It stays out, with a reason
+      </button>
+    );
+  return (
+    <form
+      className="mt-2 flex flex-col gap-2 bg-sheet"
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.press({ jobId: head.jobId, positionId, reason });
+      }}
+    >
+      <Field label="Why it stays out (stands in the report and the journal)" error={act.fields.reason ?? act.message ?? undefined}>
+        {(field) => <input {...field} value={reason} onChange={(event) => setReason(event.target.value)} autoComplete="off" />}
+      </Field>
+      <button type="submit" className="key key-small" disabled={act.busy}>
+        Leave it out
+      </button>
+    </form>
+  );
+}

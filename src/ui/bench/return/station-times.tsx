@@ -1,0 +1,55 @@
+"use client";
+import type { StationTime } from "@/core/bench-time/station-time";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { stationNames } from "@/ui/bench/stations-words";
+import { Refused } from "@/ui/controls/field";
+import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
+
+/** What each station took by its own clock, to be put right where a hand knows better. */
+export function StationTimes({
+  jobId,
+  closed,
+  times,
+  correct,
+}: {
+  jobId: number;
+  closed: boolean;
+  times: readonly StationTime[];
+  correct: Action<void>;
+}) {
+  const act = useAct(correct);
+  const sum = times.reduce((minutes, time) => minutes + time.minutes, 0);
+  if (!times.length) return null;
+  return (
+    <section aria-label="Time">
+      <h2>
+        Time at the bench: <span className="num">{Math.round(sum)}</span> min
+      </h2>
+      <p className="text-note">Each station's clock starts with its first press and stands after three idle minutes.</p>
+      <div className="grid grid-cols-3 gap-2">
+        {times.map((time) =>
+          closed ? (
+            <p key={time.station}>
+              {stationNames[time.station]} <span className="num">{Math.round(time.minutes)}</span>
+            </p>
+          ) : (
+            <LeaveField
+              key={`${time.station} ${time.minutes}`}
+              label={`${stationNames[time.station]}, min${time.corrected ? " (put right)" : ""}`}
+              value={String(Math.round(time.minutes * 10) / 10)}
+              decimal
+              onLeave={(text) => {
+                const minutes = typedNumber(text);
+                if (minutes === null || (minutes !== undefined && minutes < 0)) return "Minutes as a number, or empty for the clock's.";
+                act.press({ jobId, station: time.station, minutes: minutes ?? null });
+                return null;
+              }}
+            />
+          ),
+        )}
+      </div>
+      <Refused of={[act]} />
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+"use client";
+import { useState } from "react";
+import type { PartType, Position } from "@/core/anatomy/types";
+import { wearSignsOf } from "@/core/cleaning/methods";
+import { wellVerdictWords } from "@/core/teardown/verdicts";
+import type { Well } from "@/core/teardown/well";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import type { BenchHead } from "@/ui/bench/bench-sheet";
+import { Field, Refused } from "@/ui/controls/field";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly shown: Well;
+  readonly position: Position;
+  readonly type: PartType;
+  readonly note: Action<{ words: string }>;
+  /** Where it is looked at: coming off, or cleaned. */
+  readonly at: "strip" | "clean";
+}
+
+/** How a part lay and what it looks like. The verdict goes to Quote and Stores at once, and what became of it is said here. */
+export function WellForm({ head, shown, position, type, note, at }: Props) {
+  const [said, setSaid] = useState("");
+  const noting = useAct(note, ({ words }) => setSaid(words || "Kept."));
+  const isScrew = type.shape.kind === "screw" || type.shape.kind === "nut" || type.shape.kind === "cap";
+  const signs = wearSignsOf(type);
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const data = new FormData(event.currentTarget);
+        setSaid("");
+        noting.press({
+          jobId: head.jobId,
+          positionId: shown.positionId,
+          verdict: data.get("verdict"),
+          orientation: data.get("orientation"),
+          note: data.get("note"),
+          hole: data.get("hole") ?? shown.hole,
+          thread: data.get("thread") || null,
+          foundCount: Number(data.get("foundCount") ?? shown.foundCount),
+          at,
+        });
+      }}
+    >
+      <h2>
+        Well {shown.well}: {position.name}
+      </h2>
+      <p className="text-note">A worn one: {signs.join("; ")}.</p>
+      <fieldset className="grid grid-cols-2 gap-1">
+        <legend className="text-note font-normal">Looked at, it is</legend>
+        {Object.entries(wellVerdictWords).map(([id, words]) => (
+          <label
+            key={id}
+            className="flex min-h-9 cursor-pointer items-center gap-2 border border-brass px-2 font-semibold text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
+          >
+            <input type="radio" name="verdict" value={id} defaultChecked={shown.verdict === id} className="h-4 min-h-0 w-4 accent-ink" />
+            {words}
+          </label>
+        ))}
+      </fieldset>
+      <Field label="How it lay" error={noting.fields.orientation}>
+        {(field) => <input {...field} name="orientation" defaultValue={shown.orientation} autoComplete="off" />}
+      </Field>
+      <div className="grid grid-cols-[1fr_auto] gap-2">
+        {isScrew ? (
+          <Field label="Hole it sat in" error={noting.fields.hole}>
+            {(field) => <input {...field} name="hole" defaultValue={shown.hole} autoComplete="off" />}
+          </Field>
+        ) : (
+          <Field label="How many lay here" error={noting.fields.foundCount}>
+            {(field) => (
+              <input {...field} name="foundCount" type="number" min={0} max={20} defaultValue={shown.foundCount} className="num" />
+            )}
+          </Field>
+        )}
+        {isScrew && (
+          <Field label="Thread" error={noting.fields.thread}>
+            {(field) => (
+              <select {...field} name="thread" defaultValue={shown.thread ?? type.thread ?? "right"}>
+                <option value="right">right-hand</option>
+                <option value="left">left-hand</option>
+              </select>
+            )}
+          </Field>
+        )}
+      </div>
+      <Field label="Note" error={noting.fields.note}>
+        {(field) => <input {...field} name="note" defaultValue={shown.note} autoComplete="off" />}
+      </Field>
+      <button type="submit" className="key" disabled={noting.busy || head.closed}>
+        Keep
+      </button>
+      <Refused of={[noting]} beside />
+      {said && <p role="status">{said}</p>}
+    </form>
+  );
+}

@@ -1,0 +1,326 @@
+"use client";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { type ReactNode, useRef, useState } from "react";
+import { compare } from "@/core/proving/compare";
+import { againstRecord, type ModelRecord } from "@/core/proving/model-record";
+import type { Observation } from "@/core/proving/observation";
+import type { TestSpec } from "@/core/proving/protocol";
+import { instrumentFor, torqueWords } from "@/core/proving/read-trace";
+import { cautionsAt } from "@/core/safety/cautions";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
+import { Cautions } from "@/ui/bench/cautions";
+import { Refused } from "@/ui/controls/field";
+import { Key, MainKey } from "@/ui/controls/keys";
+import { NextLink } from "@/ui/controls/next-link";
+import { InstrumentPanel, type InstrumentReading } from "./instrument-panel";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly phase: "before" | "after";
+  readonly tests: readonly TestSpec[];
+  /** Tests nothing waits for, to be chosen when there is a reason. */
+  readonly extras: readonly TestSpec[];
+  readonly skipped: readonly { readonly phase: "before" | "after"; readonly testId: TestId; readonly reason: string }[];
+  /** What such reels leave here with. */
+  readonly record: ReadonlyMap<TestId, ModelRecord>;
+  readonly observations: readonly Observation[];
+  readonly lineRadiusMm: number;
+  readonly answer: Action<number>;
+  readonly leaveOut: Action<void>;
+  readonly next: { href: string; words: string };
+  /** What stands above the tests: the last visit of a comeback. */
+  readonly above?: ReactNode;
+  /** What stands under them: how the reel came. */
+  readonly below?: ReactNode;
+  /** Where a short job can still become a repair. */
+  readonly makeRepair?: Action<void>;
+}
+
+const verdictWords: Record<Verdict, string> = { good: "good", doubtful: "doubtful", bad: "bad" };
+export const changeWords = {
+  better: "better",
+  same: "the same",
+  worse: "WORSE",
+  "not-comparable": "no line radius: cannot be compared",
+} as const;
+
+export const readingWords = (observation: Observation): string =>
+  observation.value === null ? verdictWords[observation.verdict] : `${Number(observation.value.toFixed(1))} ${observation.unit}`;
+
+/**
+ * The tests as rows; the one whose turn it is unfolds. One press answers it, the number is optional. The same rows serve before touching
+ * and after closing, where the earlier reading stands beside.
+ */
+export function TestRows({
+  head,
+  phase,
+  tests,
+  extras,
+  observations,
+  skipped,
+  record,
+  lineRadiusMm,
+  answer: answerTest,
+  leaveOut,
+  next,
+  above,
+  below,
+  makeRepair,
+}: Props) {
+  const { jobId, closed } = head;
+  const answered = (id: string) => observations.find((o) => o.testId === id && o.phase === phase);
+  const leftOut = (id: string) => (answered(id) ? undefined : skipped.find((skip) => skip.testId === id && skip.phase === phase));
+  // Written down, and not yet on the page that comes back: the next press is for the next test.
+  const [sent, setSent] = useState<ReadonlySet<string>>(new Set());
+  const firstOpen = tests.find((test) => !answered(test.id) && !leftOut(test.id) && !sent.has(test.id))?.id ?? null;
+  const [chosen, setChosen] = useState<TestId | null>(null);
+  const all = [...tests, ...extras];
+  const activeId = closed ? null : (chosen ?? firstOpen);
+  const active = all.find((test) => test.id === activeId);
+  const [value, setValue] = useState("");
+  const [radius, setRadius] = useState(String(lineRadiusMm));
+  const [reading, setReading] = useState<InstrumentReading | null>(null);
+  const router = useRouter();
+  const light = head.kind === "light-service";
+  const stopped = light && phase === "before" && observations.some((o) => o.phase === "before" && o.verdict === "bad");
+  const last = useRef<{ id: TestId; verdict: Verdict } | null>(null);
+  const written = (id: TestId | undefined) => id && setSent((before) => new Set([...before, id]));
+  const afterAnswer = () => {
+    written(last.current?.id);
+    setValue("");
+    setReading(null);
+    setChosen(null);
+    // A light service goes on by itself: a press saved at each of its two test sheets. A fault stops it.
+    const left = tests.filter((test) => test.id !== last.current?.id && !sent.has(test.id) && !answered(test.id));
+    if (light && !left.length && !stopped && last.current?.verdict !== "bad") router.push(next.href);
+  };
+  const act = useAct(answerTest, afterAnswer);
+  const leaving = useAct(leaveOut, () => {
+    written(skipping.current ?? undefined);
+    setChosen(null);
+  });
+  const skipping = useRef<TestId | null>(null);
+  const skip = (testId: TestId, reason: string) => {
+    skipping.current = testId;
+    leaving.press({ jobId, phase, testId, reason });
+  };
+  const radiusMm = Number(radius.replace(",", "."));
+  /** Compared where the record stands: the same torque at the model's own line radius. */
+  const atRadius = (test: TestSpec, pull: number) => (test.takesLineRadius && radiusMm > 0 ? (pull * radiusMm) / lineRadiusMm : pull);
+  const answer = (verdict: Verdict) => {
+    if (!active) return;
+    const typed = value.trim().replace(",", ".");
+    last.current = { id: active.id, verdict };
+    act.press({
+      jobId,
+      phase,
+      testId: active.id,
+      verdict,
+      value: reading ? reading.value : typed === "" ? null : Number(typed),
+      lineRadiusMm: active.takesLineRadius ? Number(radius.replace(",", ".")) : null,
+      instrument: reading ? reading.instrument : typed === "" ? "by hand and ear" : "typed",
+      simulated: reading?.simulated ?? false,
+      trace: reading?.trace ?? null,
+    });
+  };
+  return (
+    <BenchSheet
+      head={head}
+      station={phase === "before" ? "test" : "prove"}
+      act={
+        active ? (
+          <>
+            <MainKey words="Good" busy={act.busy} onPress={() => answer("good")}>
+              Good
+            </MainKey>
+            <Key shortcut="d" words="Doubtful" busy={act.busy} onPress={() => answer("doubtful")} className="min-w-36">
+              Doubtful
+            </Key>
+            <Key shortcut="x" words="Bad" busy={act.busy} onPress={() => answer("bad")} className="min-w-36">
+              Bad
+            </Key>
+            <Key shortcut="n" words="Not done" busy={leaving.busy} onPress={() => skip(active.id, "")} className="min-w-28">
+              Not done
+            </Key>
+          </>
+        ) : (
+          <NextLink {...next} />
+        )
+      }
+    >
+      <Refused of={[act, leaving]} />
+      {above}
+      {stopped && !closed && makeRepair && <MakeRepair jobId={jobId} makeRepair={makeRepair} />}
+      <ol>
+        {all.map((test, i) => {
+          const why = leftOut(test.id);
+          const usual = record.get(test.id);
+          const instrument = instrumentFor(test.id);
+          const shown = reading ? reading.value : Number(value.trim().replace(",", ".") || Number.NaN);
+          const before = observations.find((o) => o.testId === test.id && o.phase === "before");
+          const now = answered(test.id);
+          const isActive = test.id === activeId;
+          return (
+            <li key={test.id} className={isActive ? "border-2 border-ink p-3" : `rule-row ${i === tests.length ? "mt-4" : ""}`}>
+              <div className="flex flex-wrap items-baseline gap-x-6">
+                {isActive ? (
+                  <h2>{test.name}</h2>
+                ) : (
+                  <button
+                    type="button"
+                    disabled={closed}
+                    className="min-h-12 w-64 text-left font-semibold text-brass disabled:text-ink"
+                    onClick={() => {
+                      setChosen(test.id);
+                      setValue("");
+                      setReading(null);
+                    }}
+                  >
+                    {test.name}
+                  </button>
+                )}
+                {phase === "after" && before && (
+                  <span>
+                    before: <span className="num">{readingWords(before)}</span>
+                    {before.value !== null && `, ${before.verdict}`}
+                  </span>
+                )}
+                {now && (
+                  <span className="flex items-baseline gap-3">
+                    <span className="num text-head font-medium">{readingWords(now)}</span>
+                    {now.value !== null && <span>{now.verdict}</span>}
+                    {now.simulated && <span className="simulated">simulated</span>}
+                    {phase === "after" && before && <strong>{changeWords[compare(test, before, now)]}</strong>}
+                    {now.lineRadiusMm !== null && <span className="text-note">line radius {now.lineRadiusMm} mm</span>}
+                  </span>
+                )}
+                {why && !isActive && <WhyLeftOut skip={why} closed={closed} say={(reason) => skip(test.id, reason)} />}
+                {!now && !why && !isActive && <span className="text-note">{i < tests.length ? "not done" : "when there is a reason"}</span>}
+              </div>
+              {isActive && (
+                <div className="mt-1 grid gap-4 lg:grid-cols-[1fr_520px]">
+                  <div>
+                    <p>{test.how}</p>
+                    {test.id.startsWith("drag") && (
+                      <Link className="act-link inline-flex min-h-6 items-center" href={`/gauges/drag?job=${head.tag}`}>
+                        What this drag should pull
+                      </Link>
+                    )}
+                    <p className="text-note">{test.why}</p>
+                    {usual && (
+                      <p className="mt-1">
+                        Such reels leave here with{" "}
+                        <span className="num">
+                          {Number(usual.median.toFixed(1))} ({Number(usual.low.toFixed(1))} to {Number(usual.high.toFixed(1))}) {test.unit}
+                        </span>
+                        , {usual.jobs} jobs{test.takesLineRadius && `, at ${lineRadiusMm} mm`}.
+                        {Number.isFinite(shown) && (
+                          <strong> This one is {againstWords[againstRecord(atRadius(test, shown), usual)]}.</strong>
+                        )}
+                      </p>
+                    )}
+                    {test.takesLineRadius && Number.isFinite(shown) && radiusMm > 0 && (
+                      <p>{torqueWords(shown, radiusMm)}, the same at any line radius.</p>
+                    )}
+                    <Cautions
+                      said={[
+                        ...cautionsAt({ at: "test", pullsLine: false, electric: head.electric }),
+                        ...(test.caution ? [test.caution] : []),
+                      ]}
+                    />
+                  </div>
+                  <div>
+                    <div className="flex items-end gap-4">
+                      {test.unit && (
+                        <label className="flex-1 text-note">
+                          Reading, if you took one ({test.unit})
+                          <input
+                            inputMode="decimal"
+                            className="num"
+                            style={{ fontSize: 56, lineHeight: "56px", height: 72 }}
+                            value={reading ? reading.value.toFixed(1) : value}
+                            onChange={(event) => {
+                              setReading(null);
+                              setValue(event.target.value);
+                            }}
+                            aria-invalid={Boolean(act.fields.value)}
+                          />
+                          {act.fields.value && <span role="alert">{act.fields.value}</span>}
+                        </label>
+                      )}
+                      {test.takesLineRadius && (
+                        <label className="w-40 text-note">
+                          Line radius, mm
+                          <input
+                            inputMode="decimal"
+                            value={radius}
+                            onChange={(event) => setRadius(event.target.value)}
+                            aria-invalid={Boolean(act.fields.lineRadiusMm)}
+                          />
+                          {act.fields.lineRadiusMm && <span role="alert">{act.fields.lineRadiusMm}</span>}
+                        </label>
+                      )}
+                    </div>
+                    {instrument && (
+                      <InstrumentPanel
+                        key={test.id}
+                        jobId={jobId}
+                        phase={phase}
+                        testId={test.id}
+                        instrument={instrument}
+                        onReading={setReading}
+                      />
+                    )}
+                  </div>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {below}
+    </BenchSheet>
+  );
+}
+
+const againstWords = { under: "under that", within: "as they do", over: "over that" } as const;
+const reasons = ["no line on it", "it would do harm", "a part is missing", "the customer did not want it", "no time, no doubt"] as const;
+
+/** Why a test was left out: one of the usual reasons, said after the press or not at all. */
+function WhyLeftOut({ skip, closed, say }: { skip: { readonly reason: string }; closed: boolean; say: (reason: string) => void }) {
+  return (
+    <span className="flex items-center gap-3">
+      left out
+      {closed ? (
+        skip.reason && `: ${skip.reason}`
+      ) : (
+        <select aria-label="Why it was left out" className="w-64" value={skip.reason} onChange={(event) => say(event.target.value)}>
+          <option value="">say why</option>
+          {[...new Set([...reasons, ...(skip.reason ? [skip.reason] : [])])].map((reason) => (
+            <option key={reason} value={reason}>
+              {reason}
+            </option>
+          ))}
+        </select>
+      )}
+    </span>
+  );
+}
+
+/** A light service that met a fault: it stops here, or goes the long way. */
+function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<void> }) {
+  const act = useAct(makeRepair);
+  return (
+    <div className="alarm mb-3 flex flex-wrap items-center gap-4">
+      <p>A fault: this is more than a light service. What was tested stays.</p>
+      <Key shortcut="r" words="Make it a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
+        Make it a repair
+      </Key>
+      <Refused of={[act]} />
+    </div>
+  );
+}

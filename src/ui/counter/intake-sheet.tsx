@@ -1,0 +1,364 @@
+"use client";
+import Link from "next/link";
+import { useRef, useState } from "react";
+import { type FieldErrors, useForm } from "react-hook-form";
+import { claims } from "@/core/diagnosis/purchase-check";
+import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
+import { markWords } from "@/core/intake/marks";
+import { outlineOf, type ZoneId } from "@/core/intake/outlines";
+import {
+  broughtWith,
+  type ConditionId,
+  complaints,
+  conditionMarks,
+  dragWishes,
+  handleHoles,
+  hands,
+  lives,
+} from "@/core/vocabulary/counter-lists";
+import { type FamilyId, familyWords } from "@/core/vocabulary/families";
+import { waterWords } from "@/core/vocabulary/use";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { sendFile } from "@/ui/act/use-upload";
+import { Field, Refused } from "@/ui/controls/field";
+import { SelectField } from "@/ui/controls/select-field";
+import { Ticks } from "@/ui/controls/ticks";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { ConditionOutline } from "./condition-outline";
+import { comesFor, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
+import { type Known, KnownReel } from "./known-reel";
+import { type TakenIn, TakenNote } from "./taken-note";
+
+interface Props {
+  readonly customers: readonly { id: number; name: string; phone: string; discountClass: DiscountClass; glance: string }[];
+  readonly models: readonly { id: string; name: string; family: FamilyId }[];
+  readonly currency: string;
+  readonly today: string;
+  readonly promise: string;
+  readonly takeIn: Action<TakenIn>;
+}
+
+const actWords: Partial<Record<IntakeForm["kind"], string>> = { donor: "Keep it for its parts", declined: "Write down that it went" };
+const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
+  "purchase-check": "What the buyer wants to know",
+  declined: "Why it is not taken on",
+};
+
+/** Sends the pictures after the job has its number. @returns what went wrong, in words. */
+async function sendPictures(jobId: number, pictures: readonly File[]): Promise<string | null> {
+  const lost: string[] = [];
+  for (const picture of pictures) {
+    const result = await sendFile("/api/photos", "photo", picture, { jobId });
+    if (!result.ok) lost.push(`${picture.name}: ${result.message}`);
+  }
+  return lost.length ? `The reel is taken in, but not all its pictures. ${lost.join(" ")} Add them at its Test.` : null;
+}
+
+/** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
+export function IntakeSheet({ customers, models, currency, today, promise, takeIn }: Props) {
+  const empty: IntakeForm = {
+    customerId: "",
+    name: "",
+    phone: "",
+    email: "",
+    modelId: models[0]?.id ?? "",
+    unknownName: "",
+    family: "star-drag-bridge",
+    serial: "",
+    hand: "right",
+    kind: "repair",
+    claims: [],
+    complaints: [],
+    complaint: "",
+    water: "salt",
+    tripsPerYear: "20",
+    brought: [],
+    conditions: [],
+    marks: [],
+    discountClass: "none",
+    deposit: "",
+    life: [],
+    conditionNote: "",
+    brakes: "",
+    dragWish: "shop",
+    handleHole: "as-found",
+    limit: "",
+    wantedOn: "",
+    promisedOn: promise,
+  };
+  const form = useForm<IntakeForm>({
+    defaultValues: empty,
+    resolver: (values) => {
+      const parsed = intakeFormSchema.safeParse(values);
+      if (parsed.success) return { values: parsed.data as IntakeForm, errors: {} };
+      const errors: FieldErrors<IntakeForm> = {};
+      for (const issue of parsed.error.issues)
+        errors[issue.path[0] as keyof IntakeForm] ??= { type: "typed", message: issue.message } as never;
+      return { values: {}, errors };
+    },
+  });
+  const [taken, setTaken] = useState<(TakenIn & { name: string }) | null>(null);
+  const [known, setKnown] = useState<Known | null>(null);
+  const [inHand, setInHand] = useState<ConditionId | null>(null);
+  const [pictures, setPictures] = useState<readonly File[]>([]);
+  const [pictureMessage, setPictureMessage] = useState<string | null>(null);
+  const asked = useRef("");
+  const act = useAct(takeIn, (answer) => {
+    const values = form.getValues();
+    setTaken({ ...answer, name: values.name || (customers.find((c) => String(c.id) === values.customerId)?.name ?? "") });
+    setKnown(null);
+    setInHand(null);
+    asked.current = "";
+    form.reset(empty);
+    if (answer.job && !answer.declined) void sendPictures(answer.job.id, pictures).then(setPictureMessage);
+    setPictures([]);
+  });
+  const { register, watch, setValue, formState } = form;
+  const error = (name: keyof IntakeForm) => (formState.errors[name]?.message as string | undefined) ?? act.fields[name];
+
+  const lookUp = async () => {
+    const serial = form.getValues("serial").trim();
+    if (serial === asked.current) return;
+    asked.current = serial;
+    if (!serial) return setKnown(null);
+    const response = await fetch(`/api/reels?serial=${encodeURIComponent(serial)}`).catch(() => null);
+    const answer = response ? ((await response.json()) as Known) : null;
+    setKnown(answer);
+    if (answer?.reel) {
+      setValue("hand", answer.reel.hand);
+      setValue("modelId", answer.reel.modelId);
+      if (!form.getValues("customerId") && !form.getValues("name")) setValue("customerId", String(answer.reel.ownerId));
+    }
+  };
+
+  // Marks of another family's outline do not go along.
+  const send = form.handleSubmit((values) => act.press({ ...values, marks: placed }));
+  const [customerId, modelId, kind, marks] = [watch("customerId"), watch("modelId"), watch("kind"), watch("marks")];
+  const customer = customers.find((one) => String(one.id) === customerId);
+  const family = models.find((model) => model.id === modelId)?.family ?? watch("family");
+  const zones = outlineOf(family);
+  const placed = marks.filter(({ zone }) => zones.some(({ id }) => id === zone));
+  const tap = (zone: ZoneId) => {
+    if (!inHand) return;
+    const there = marks.some((mark) => mark.zone === zone && mark.mark === inHand);
+    setValue("marks", there ? marks.filter((mark) => mark.zone !== zone || mark.mark !== inHand) : [...marks, { mark: inHand, zone }]);
+  };
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send();
+      }}
+    >
+      <Sheet
+        fill
+        act={
+          <>
+            <button type="submit" className="key key-main" disabled={act.busy}>
+              {act.busy ? "Writing it down…" : (actWords[kind] ?? "Take it in")}
+              <span className="cap">enter</span>
+            </button>
+            {taken?.job && !taken.declined && (
+              <>
+                <a className="key" href={`/bench/${taken.job.tag}/label.pdf`} target="_blank" rel="noreferrer">
+                  Print tag {taken.job.tag}
+                </a>
+                <a className="key" href={`/bench/${taken.job.tag}/receipt.pdf`} target="_blank" rel="noreferrer">
+                  Receipt
+                </a>
+              </>
+            )}
+          </>
+        }
+        block={
+          <CornerBlock
+            cells={[
+              { label: "Tag", value: taken?.job?.tag ?? "next free", large: true },
+              { label: "Station", value: "Counter" },
+              { label: "Day", value: today },
+            ]}
+          />
+        }
+      >
+        {taken && <TakenNote taken={taken} />}
+        <Refused of={[act]} beside />
+        <Refused message={pictureMessage} />
+        <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
+          <fieldset className="flex flex-col gap-2">
+            <legend className="flex w-full justify-between text-head font-semibold">
+              Whose, which reel, what with it
+              <Link className="act-link text-text" href="/counter/lot">
+                A lot of like reels
+              </Link>
+            </legend>
+            <Field label="Known customer" error={error("customerId")}>
+              {(field) => (
+                <select
+                  {...field}
+                  {...register("customerId", {
+                    onChange: (event: { target: { value: string } }) =>
+                      setValue("discountClass", customers.find(({ id }) => String(id) === event.target.value)?.discountClass ?? "none"),
+                  })}
+                >
+                  <option value="">New customer</option>
+                  {customers.map((customer) => (
+                    <option key={customer.id} value={customer.id}>
+                      {customer.name} {customer.phone && `(${customer.phone})`}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            {customer && <p className="text-note">{customer.glance}</p>}
+            {!customerId && (
+              <>
+                <Field label="Name" error={error("name")}>
+                  {(field) => <input {...field} {...register("name")} autoComplete="off" />}
+                </Field>
+                <div className="grid grid-cols-2 gap-2">
+                  <Field label="Phone" error={error("phone")}>
+                    {(field) => <input {...field} {...register("phone")} inputMode="tel" autoComplete="off" />}
+                  </Field>
+                  <Field label="E-mail" error={error("email")}>
+                    {(field) => <input {...field} {...register("email")} inputMode="email" autoComplete="off" />}
+                  </Field>
+                </div>
+              </>
+            )}
+            <Field label="Model" error={error("modelId")}>
+              {(field) => (
+                <select {...field} {...register("modelId")}>
+                  {models.map((model) => (
+                    <option key={model.id} value={model.id}>
+                      {model.name}
+                    </option>
+                  ))}
+                  <option value={notInLibrary}>Not in the library, no schematic</option>
+                </select>
+              )}
+            </Field>
+            {modelId === notInLibrary && (
+              <div className="grid grid-cols-2 gap-2">
+                <Field label="What stands on it, or what it looks like" error={error("unknownName")}>
+                  {(field) => <input {...field} {...register("unknownName")} autoComplete="off" />}
+                </Field>
+                <SelectField
+                  label="Family, as near as you can tell"
+                  options={familyWords}
+                  register={register("family")}
+                  error={error("family")}
+                />
+              </div>
+            )}
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Serial, as stamped" error={error("serial")}>
+                {(field) => (
+                  <input {...field} {...register("serial", { onBlur: () => void lookUp() })} className="num" autoComplete="off" />
+                )}
+              </Field>
+              <SelectField label="Hand" options={hands} register={register("hand")} error={error("hand")} />
+            </div>
+            {known?.reel && <KnownReel known={known} onComeback={kind === "comeback" ? null : () => setValue("kind", "comeback")} />}
+            <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
+            <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />
+              <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
+            </div>
+            {family.startsWith("baitcaster") && (
+              <Field label="Brakes as found, to be put back" error={error("brakes")}>
+                {(field) => <input {...field} {...register("brakes")} placeholder="blocks in, dial" autoComplete="off" />}
+              </Field>
+            )}
+          </fieldset>
+
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">What is wrong, how it lives</legend>
+            <SelectField label="Comes for" options={comesFor} register={register("kind")} error={error("kind")} />
+            {kind === "purchase-check" ? (
+              <Ticks legend="Says the seller" options={claims} register={register("claims")} error={error("claims")} />
+            ) : (
+              <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
+            )}
+            <Field label={complaintLabels[kind] ?? "In their words"} error={error("complaint")}>
+              {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
+            </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Water" options={waterWords} register={register("water")} error={error("water")} />
+              <Field label="Trips a year" error={error("tripsPerYear")}>
+                {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
+              </Field>
+            </div>
+            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
+            <Field
+              label="Pictures of it as it came"
+              hint={pictures.length ? `${pictures.length} go along when it is taken in.` : undefined}
+            >
+              {(field) => (
+                <input
+                  {...field}
+                  key={taken?.reelId ?? "first"}
+                  type="file"
+                  multiple
+                  accept="image/jpeg,image/png,image/webp"
+                  onChange={(event) => setPictures([...(event.target.files ?? [])])}
+                />
+              )}
+            </Field>
+          </fieldset>
+
+          <fieldset className="flex flex-col gap-2">
+            <legend className="text-head font-semibold">As it came, how far, until when</legend>
+            <Ticks
+              legend="As found"
+              options={conditionMarks}
+              register={register("conditions")}
+              error={undefined}
+              onTick={(id, ticked) => {
+                setInHand(ticked && id !== "clean" ? (id as ConditionId) : null);
+                if (!ticked)
+                  setValue(
+                    "marks",
+                    marks.filter(({ mark }) => mark !== id),
+                  );
+              }}
+            />
+            <ConditionOutline zones={zones} marks={placed} inHand={inHand} onTap={tap} />
+            <Field
+              label="Anything else of it, in a few words"
+              hint={
+                placed.length
+                  ? markWords(placed)
+                  : inHand
+                    ? `Tap where: ${conditionMarks[inHand]}.`
+                    : "Tick what you see, then tap where it sits."
+              }
+              error={error("conditionNote")}
+            >
+              {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
+            </Field>
+            <Field label={`Go ahead up to (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
+              {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
+            </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Discount" options={discountClasses} register={register("discountClass")} error={error("discountClass")} />
+              <Field label={`Deposit (${currency})`} error={error("deposit")}>
+                {(field) => <input {...field} {...register("deposit")} inputMode="decimal" autoComplete="off" />}
+              </Field>
+            </div>
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Wanted by" error={error("wantedOn")}>
+                {(field) => <input {...field} {...register("wantedOn")} type="date" />}
+              </Field>
+              <Field label="Promised" error={error("promisedOn")}>
+                {(field) => <input {...field} {...register("promisedOn")} type="date" />}
+              </Field>
+            </div>
+            {!modelId && <p>There is no model in the library yet. Add one before taking a reel in.</p>}
+          </fieldset>
+        </div>
+      </Sheet>
+    </form>
+  );
+}

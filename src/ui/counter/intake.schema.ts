@@ -1,0 +1,103 @@
+import { z } from "zod";
+import { claimIds } from "@/core/diagnosis/purchase-check";
+import { discountClasses } from "@/core/estimate/discounts";
+import { zoneIds } from "@/core/intake/outlines";
+import { parseMinor } from "@/core/money/money";
+import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/vocabulary/counter-lists";
+import { familyIds } from "@/core/vocabulary/families";
+import { jobKinds } from "@/core/vocabulary/job-kinds";
+import { waters } from "@/core/vocabulary/use";
+
+const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
+/** What the counter can do with a reel: take it in for one kind of job, keep it for its parts, or send it away with a reason. */
+export const comesFor = { ...jobKinds, donor: "its parts only: a donor", declined: "not taken on" } as const;
+const amount = z
+  .string()
+  .trim()
+  .refine((text) => text === "" || parseMinor(text) !== null, "An amount such as 20 or 19.50, or empty.");
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day.");
+
+/** The choice of the model list for a reel the library has no model of. */
+export const notInLibrary = "not-in-library";
+
+/** The counter's one page, as typed. A known customer by id, or a new one by name. */
+export const intakeFormSchema = z
+  .object({
+    customerId: z.string().regex(/^\d*$/),
+    name: z.string().trim().max(80, "At most 80 letters."),
+    phone: z.string().trim().max(40, "At most 40 characters."),
+    email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
+    modelId: z.string().min(1, "Choose the model."),
+    unknownName: z.string().trim().max(60, "At most 60 letters."),
+    family: z.enum(familyIds),
+    serial: z
+      .string()
+      .trim()
+      .max(40, "At most 40 characters.")
+      .regex(/^[\p{L}\p{N}\s./-]*$/u, "A serial has letters, digits, dots, dashes and strokes."),
+    hand: keys(hands),
+    kind: keys(comesFor),
+    claims: z.array(z.enum(claimIds)).max(claimIds.length),
+    complaints: z.array(keys(complaints)).max(20),
+    complaint: z.string().trim().max(1000, "At most 1000 characters."),
+    water: z.enum(waters),
+    tripsPerYear: z
+      .string()
+      .trim()
+      .regex(/^\d{1,3}$/, "How many trips a year: a whole number up to 999."),
+    brought: z.array(keys(broughtWith)).max(20),
+    conditions: z.array(keys(conditionMarks)).max(20),
+    life: z.array(keys(lives)).max(10),
+    marks: z.array(z.object({ mark: keys(conditionMarks), zone: z.enum(zoneIds) })).max(60),
+    discountClass: keys(discountClasses),
+    deposit: amount,
+    conditionNote: z.string().trim().max(500, "At most 500 characters."),
+    brakes: z.string().trim().max(80, "At most 80 letters."),
+    dragWish: keys(dragWishes),
+    handleHole: keys(handleHoles),
+    limit: z
+      .string()
+      .trim()
+      .refine(
+        (text) => text === "" || parseMinor(text) !== null,
+        "An amount such as 60 or 59.50, or empty when every estimate is to be asked for.",
+      ),
+    wantedOn: z.union([z.literal(""), day]),
+    promisedOn: day,
+  })
+  .superRefine((form, context) => {
+    if (!form.customerId && !form.name)
+      context.addIssue({ code: "custom", path: ["name"], message: "Whose reel is it? Choose a customer or write a new name." });
+    if (form.modelId === notInLibrary && !form.unknownName)
+      context.addIssue({
+        code: "custom",
+        path: ["unknownName"],
+        message: "What stands on it, or what it looks like: the library keeps it under these words.",
+      });
+    if (form.kind === "purchase-check" && !form.claims.length && !form.complaint)
+      context.addIssue({
+        code: "custom",
+        path: ["complaint"],
+        message: "What is to be checked? Tick what the seller says, or write the question down.",
+      });
+    if (form.kind === "declined" && !form.complaint)
+      context.addIssue({
+        code: "custom",
+        path: ["complaint"],
+        message: "Why is it not taken on? The next one who meets this reel will ask.",
+      });
+    if (form.kind === "comeback" && !form.serial)
+      context.addIssue({
+        code: "custom",
+        path: ["serial"],
+        message: "The serial of the reel that came back: our last work is found by it.",
+      });
+    if ((form.kind === "repair" || form.kind === "comeback") && !form.complaints.length && !form.complaint)
+      context.addIssue({
+        code: "custom",
+        path: ["complaint"],
+        message: "What is wrong with it? Tick one, or write it in the customer's words.",
+      });
+  });
+
+export type IntakeForm = z.input<typeof intakeFormSchema>;

@@ -8,9 +8,9 @@ import { type FindingId, findings } from "@/core/diagnosis/finding-table";
 import { isolate } from "@/core/diagnosis/isolation";
 import { type Opening, openings } from "@/core/diagnosis/look-table";
 import { readPullTrace } from "@/core/drag/pull-trace";
-import { estimate } from "@/core/estimate/estimate";
 import { families } from "@/core/families/families";
 import { testSpec } from "@/core/proving/protocol";
+import { quoteSum } from "@/core/quote/quote-sum";
 import { parseTag } from "@/core/tags/tag";
 import { buildOrder } from "@/core/teardown/build-order";
 import { checkOrder } from "@/core/teardown/check-order";
@@ -40,6 +40,22 @@ function vocabularyId(what: string) {
     ctx.addIssue({ code: "custom", message: `"${id}" is no ${what}. Nearest: ${nearest.join(", ")}. --vocabulary lists all.` });
   });
 }
+
+/** The sum of a quote: work and parts at a job's rates. */
+const quote = call(
+  z.object({
+    labour: z.array(z.object({ words: z.string(), minutes: z.number().int().min(0) })),
+    parts: z.array(
+      z.object({ partTypeId: z.string(), words: z.string(), quantity: z.number().int().min(1), priceMinor: z.number().int().min(0) }),
+    ),
+    rates: z.object({
+      ratePerHourMinor: z.number().int().min(0),
+      tax: z.number().int().min(0).max(10_000),
+      discount: z.number().int().min(0).max(10_000).default(0),
+    }),
+  }),
+  ({ labour, parts, rates }) => quoteSum(labour, parts, rates),
+);
 
 const verdict = z.enum(verdicts).optional();
 /** Core functions that take JSON, each with the schema of what it takes. */
@@ -116,18 +132,7 @@ export const calls: Record<string, Call> = {
   ),
   ...gaugeCalls,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),
-  estimate: call(
-    z.object({
-      labour: z.array(z.object({ words: z.string(), minutes: z.number().int().min(0) })),
-      parts: z.array(
-        z.object({ partTypeId: z.string(), words: z.string(), quantity: z.number().int().min(1), priceMinor: z.number().int().min(0) }),
-      ),
-      rates: z.object({
-        ratePerHourMinor: z.number().int().min(0),
-        tax: z.number().int().min(0).max(10_000),
-        discount: z.number().int().min(0).max(10_000).default(0),
-      }),
-    }),
-    ({ labour, parts, rates }) => estimate(labour, parts, rates),
-  ),
+  quote,
+  // The name it was first published under.
+  estimate: quote,
 };

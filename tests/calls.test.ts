@@ -14,7 +14,7 @@ describe("core functions from the command line", () => {
       order: string[];
     };
     expect(answer.order).toEqual(["place-handle-nut", "tighten-nut", "gate-handle", "place-lock-screw"]);
-    expect(JSON.parse(call(["--schema", "estimate"]).stdout)).toMatchObject({
+    expect(JSON.parse(call(["--schema", "quote"]).stdout)).toMatchObject({
       type: "object",
       required: expect.arrayContaining(["labour", "parts", "rates"]),
     });

@@ -15,7 +15,7 @@ export interface Receipt {
   readonly asFound: string;
   readonly cameWith: readonly string[];
   readonly currency: string;
-  /** Null: every estimate is asked for. */
+  /** Null: every quote is asked for. */
   readonly limitMinor: number | null;
   readonly discountPercent: number;
   readonly depositMinor: number;

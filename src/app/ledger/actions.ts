@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { discountClassIds } from "@/core/estimate/discounts";
+import { discountClassIds } from "@/core/quote/discounts";
 import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
 import { scrapReel } from "@/data/parts/donors";
 import type { Press } from "@/ui/act/press";

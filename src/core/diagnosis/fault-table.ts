@@ -77,7 +77,7 @@ const rows: readonly FaultRow[] = [
   ["spring-proud", "A spring's end stands proud", "controls", "eccentric-spring", "Lever catches halfway", "A nail over the plate: a ridge and a rut.", "File the end flush, or renew the spring", 12, ["eccentric-spring"]],
   ["pinion-slot-worn", "Pinion's slot worn", "controls", "pinion", "Jumps out of gear under load", "Look at the slot's corners.", "Fit a pinion; look at the gear beside it", 25, ["pinion"]],
   ["o-ring-leaks", "O-ring flat, nicked or missing", "outside", "o-ring", "Water inside, seals look sound", "Roll each between two fingers.", "Renew the O-rings", 20, ["o-ring"]],
-  ["screw-seized", "A screw seized", "outside", null, "Cannot be opened", "A driver that fits does not move it.", "Penetrating oil and time, warmth with care; drilling last", 30, [], "Heat: nothing flammable near, and never on a wet or sealed part. Drilling: eyes covered, the reel clamped; estimate and ask first."],
+  ["screw-seized", "A screw seized", "outside", null, "Cannot be opened", "A driver that fits does not move it.", "Penetrating oil and time, warmth with care; drilling last", 30, [], "Heat: nothing flammable near, and never on a wet or sealed part. Drilling: eyes covered, the reel clamped; quote and ask first."],
   ["screw-missing", "A screw is missing", "outside", null, "A hole without its screw", "Count against the schematic.", "Fit the screw; who was in there, and what else is missing?", 5, []],
   ["cosmetic-only", "Nothing wrong: stain, thin chrome, normal noise", "outside", null, "Looks or sounds worse than it is", "A nail glides over it; the numbers stand where they should.", "Say so; no action", 0, []],
 ];

@@ -15,7 +15,7 @@ export interface JobState {
   readonly openNeeds: number;
 }
 
-/** Ready waits for nobody; an unanswered estimate waits for the customer; parts on order wait for the supplier; else it is ours. */
+/** Ready waits for nobody; an unanswered quote waits for the customer; parts on order wait for the supplier; else it is ours. */
 export function whoseMove(state: JobState): WhoseMove {
   if (state.ready) return "shelf";
   if (state.waitsForAnswer) return "customer";

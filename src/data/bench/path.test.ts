@@ -58,9 +58,9 @@ describe("quote and consent", () => {
     for (const act of [() => takePart(shop.ctx, id, "lock-screw"), () => askForPart(shop.ctx, id, "main-gear")])
       expect(refusal(act).code).toBe("ask-first");
     recordAnswer(shop.ctx, id, { accepted: true, words: "go ahead then" });
-    const { answers, estimate, consent } = getQuote(shop.db, findJob(shop.db, id)!);
+    const { answers, sum, consent } = getQuote(shop.db, findJob(shop.db, id)!);
     expect(consent).toBe("agreed");
-    expect(answers[0]).toMatchObject({ words: "go ahead then", totalMinor: estimate.totalMinor, at: shop.ctx.now });
+    expect(answers[0]).toMatchObject({ words: "go ahead then", totalMinor: sum.totalMinor, at: shop.ctx.now });
     takePart(shop.ctx, id, "lock-screw");
     // Foreseeing more than the yes covered stops it again.
     addFault(shop.ctx, id, "click-gear-loose", "");
@@ -74,8 +74,8 @@ describe("quote and consent", () => {
     strip(shop, id);
     fitFromStock(shop.ctx, id, "friction-mid");
     const job = findJob(shop.db, id)!;
-    expect(getQuote(shop.db, job).estimate.partsMinor).toBe(340 + 320 + 320);
-    expect(getBill(shop.db, job).estimate.partsMinor).toBe(320);
+    expect(getQuote(shop.db, job).sum.partsMinor).toBe(340 + 320 + 320);
+    expect(getBill(shop.db, job).sum.partsMinor).toBe(320);
   });
 });
 

@@ -1,6 +1,6 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { findBearing } from "@/core/bearings/find-bearing";
-import { type Foreseen, foreseenByWay } from "@/core/estimate/foreseen-by-way";
+import { type Foreseen, foreseenByWay } from "@/core/quote/foreseen-by-way";
 import { byBenchOrder } from "@/core/teardown/bench-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { sealUnitOf } from "@/core/teardown/seal-unit";

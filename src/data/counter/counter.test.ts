@@ -23,7 +23,7 @@ describe("what the counter agrees", () => {
     const id = shop.open({ discountClass: "trade", depositMinor: 1000 });
     const plain = shop.open();
     saveShopSettings(shop.ctx, { ...defaultShopSettings, discounts: { club: 0, trade: 9000, friend: 0 } });
-    const [off, full] = [getBill(shop.db, job(id)).estimate, getBill(shop.db, job(plain)).estimate];
+    const [off, full] = [getBill(shop.db, job(id)).sum, getBill(shop.db, job(plain)).sum];
     expect(off.netMinor).toBe(Math.round(full.netMinor * 0.85));
     expect(reportOf(id).price).toMatchObject({ discount: off.discountMinor, deposit: 1000, total: off.totalMinor });
     expect(reportOf(plain).price).toMatchObject({ discount: 0, deposit: 0 });
@@ -60,13 +60,13 @@ describe("what the counter agrees", () => {
 describe("a reel that goes back unrepaired", () => {
   it("hangs ready with nothing to pay, can be taken on after all, and says why in its report", () => {
     const id = shop.open();
-    const before = getBill(shop.db, job(id)).estimate.totalMinor;
+    const before = getBill(shop.db, job(id)).sum.totalMinor;
     declineJob(shop.ctx, id, "head plate cracked through");
     expect(moveOf(shop.db, job(id))).toBe("shelf");
-    expect(getBill(shop.db, job(id)).estimate.totalMinor).toBe(0);
+    expect(getBill(shop.db, job(id)).sum.totalMinor).toBe(0);
     expect(reportOf(id).declined).toBe("head plate cracked through");
     declineJob(shop.ctx, id, null);
-    expect(getBill(shop.db, job(id)).estimate.totalMinor).toBe(before);
+    expect(getBill(shop.db, job(id)).sum.totalMinor).toBe(before);
     declineJob(shop.ctx, id, "too dear for what it is");
     markReady(shop.ctx, id);
     closeJob(shop.ctx, id, "Ada");

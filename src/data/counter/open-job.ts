@@ -1,4 +1,4 @@
-import { type DiscountClass, discountOf } from "@/core/estimate/discounts";
+import { type DiscountClass, discountOf } from "@/core/quote/discounts";
 import { formatTag } from "@/core/tags/tag";
 import type { BroughtId, Hand } from "@/core/vocabulary/counter-lists";
 import type { JobKind } from "@/core/vocabulary/job-kinds";

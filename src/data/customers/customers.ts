@@ -1,4 +1,4 @@
-import type { DiscountClass } from "@/core/estimate/discounts";
+import type { DiscountClass } from "@/core/quote/discounts";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { indexForFind } from "@/data/store/find";

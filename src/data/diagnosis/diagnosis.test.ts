@@ -37,7 +37,7 @@ describe("a job's diagnosis", () => {
     expect(p(id, "drag-worn")).toBeCloseTo(before, 12);
   });
 
-  it("takes a withdrawn fault's parts out of the estimate again, but none that another fault or a person wants", () => {
+  it("takes a withdrawn fault's parts out of the quote again, but none that another fault or a person wants", () => {
     const id = shop.open();
     const seats = () => getQuote(shop.db, job(id)).parts.map(({ positionId }) => positionId);
     settleFault(shop.ctx, id, "drag-worn", true);

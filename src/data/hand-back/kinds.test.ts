@@ -57,9 +57,9 @@ describe("a comeback", () => {
     expect(lastVisitOf(shop.db, job(plain))).toBeNull();
     expect(p(again, "drag-worn")).toBeGreaterThan(p(plain, "drag-worn"));
     settleFault(shop.ctx, again, "drag-worn", true);
-    expect(getQuote(shop.db, job(again)).estimate.labourMinor).toBe(0);
+    expect(getQuote(shop.db, job(again)).sum.labourMinor).toBe(0);
     settleFault(shop.ctx, again, "hardened-grease", true);
-    expect(getQuote(shop.db, job(again)).estimate.labourMinor).toBeGreaterThan(0);
+    expect(getQuote(shop.db, job(again)).sum.labourMinor).toBeGreaterThan(0);
   });
 });
 
@@ -80,10 +80,10 @@ describe("a light service", () => {
   it("becomes a repair with all of it still there, at the price of one", () => {
     const id = shop.open({ kind: "light-service", complaint: "" });
     test(id, "before", "anti-reverse", "bad");
-    const before = getQuote(shop.db, job(id)).estimate.labourMinor;
+    const before = getQuote(shop.db, job(id)).sum.labourMinor;
     makeRepair(shop.ctx, id);
     expect(job(id).kind).toBe("repair");
-    expect(getQuote(shop.db, job(id)).estimate.labourMinor).toBeGreaterThan(before);
+    expect(getQuote(shop.db, job(id)).sum.labourMinor).toBeGreaterThan(before);
     expect(listObservations(shop.db, id)).toHaveLength(1);
   });
 });
@@ -98,9 +98,9 @@ describe("a purchase check", () => {
     expect(claimsOf(shop.db, job(id)).map(({ standing }) => standing)).toEqual(["against", "not-looked"]);
     recordLook(shop.ctx, id, "grease-hard", true);
     expect(claimsOf(shop.db, job(id))[1]!.standing).toBe("against");
-    const fee = getBill(shop.db, job(id)).estimate.totalMinor;
+    const fee = getBill(shop.db, job(id)).sum.totalMinor;
     settleFault(shop.ctx, id, "hardened-grease", true);
-    expect(getBill(shop.db, job(id)).estimate.totalMinor).toBe(fee);
+    expect(getBill(shop.db, job(id)).sum.totalMinor).toBe(fee);
     expect(costToPutRight(shop.db, job(id)).totalMinor).toBeGreaterThan(0);
     for (const spec of protocolFor("star-drag-bridge")) test(id, "before", spec.id, "bad");
     markReady(shop.ctx, id);

@@ -92,7 +92,7 @@ export interface ReportDates {
 export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const version = machineOf(db, job);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
-  const { estimate: sum } = getBill(db, job);
+  const { sum } = getBill(db, job);
   const observations = listObservations(db, job.id);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
   const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };

@@ -40,7 +40,7 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string, note: Ha
   const job = getOpenJob(ctx.db, jobId);
   const [first, ...others] = handBackBlocks(ctx.db, job);
   if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
-  const { totalMinor } = getBill(ctx.db, job).estimate;
+  const { totalMinor } = getBill(ctx.db, job).sum;
   endNeedsOfJob(ctx, jobId, "closed");
   ctx.db
     .prepare(

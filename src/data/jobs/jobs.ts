@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { type ClaimId, claimIds } from "@/core/diagnosis/purchase-check";
-import type { PinnedRates } from "@/core/estimate/estimate";
 import { groupBy } from "@/core/group-by";
 import type { PlacedMark } from "@/core/intake/marks";
 import { zoneIds } from "@/core/intake/outlines";
+import type { PinnedRates } from "@/core/quote/quote-sum";
 import { parseTag } from "@/core/tags/tag";
 import {
   type BroughtId,

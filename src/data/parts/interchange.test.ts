@@ -200,7 +200,7 @@ describe("a donor reel", () => {
     strip(job, "main-gear");
     setForeseen(shop.ctx, job, "main-gear", true);
     fitFromDonor(shop.ctx, job, "main-gear", piece!.id);
-    expect(getBill(shop.db, findJob(shop.db, job)!).estimate.partsMinor).toBe(1156);
+    expect(getBill(shop.db, findJob(shop.db, job)!).sum.partsMinor).toBe(1156);
     expect(listDonorPieces(shop.db)).toEqual([]);
     expect(listPiecesOfDonor(shop.db, reelId)[0]?.usedTag).toBe(findJob(shop.db, job)!.tag);
     const other = shop.open();
@@ -208,6 +208,6 @@ describe("a donor reel", () => {
     expect(refusal(() => fitFromDonor(shop.ctx, other, "main-gear", piece!.id)).code).toBe("no-piece");
     takeBack(shop.ctx, job, "main-gear");
     expect(listDonorPieces(shop.db)).toHaveLength(1);
-    expect(getBill(shop.db, findJob(shop.db, job)!).estimate.partsMinor).toBe(0);
+    expect(getBill(shop.db, findJob(shop.db, job)!).sum.partsMinor).toBe(0);
   });
 });

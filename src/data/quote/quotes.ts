@@ -1,7 +1,7 @@
-import { type Consent, consentFor, type Estimate, estimate, type LabourLine, type PartLine } from "@/core/estimate/estimate";
 import { groupBy } from "@/core/group-by";
 import { handling } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
+import { type Consent, consentFor, type LabourLine, type PartLine, type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";
@@ -22,7 +22,7 @@ const byJob = <T extends { readonly jobId: number }>(rows: readonly T[]) => grou
 export interface Quote {
   readonly labour: readonly LabourLine[];
   readonly parts: readonly (PartLine & { readonly positionId: string })[];
-  readonly estimate: Estimate;
+  readonly sum: QuoteSum;
   readonly answers: readonly Answer[];
   readonly consent: Consent;
   /** Faults found so far: before the first there is nothing to ask about. */
@@ -81,7 +81,7 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       if (job.declinedReason !== null)
         return [
           job.id,
-          { labour: [], parts: [], estimate: estimate([], [], job.rates), answers: said, consent: "within-limit", faults: own.length },
+          { labour: [], parts: [], sum: quoteSum([], [], job.rates), answers: said, consent: "within-limit", faults: own.length },
         ];
       const foreseen = (parts.get(job.id) ?? []).map((part) => ({ ...part, quantity: 1 }));
       // A check is billed as a check, whatever it found.
@@ -89,11 +89,8 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
         job.kind === "purchase-check"
           ? { labour: [handling[job.kind]], parts: [] }
           : { labour: [handling[job.kind], ...remedies], parts: foreseen };
-      const sum = estimate(billed.labour, billed.parts, job.rates);
-      return [
-        job.id,
-        { ...billed, estimate: sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length },
-      ];
+      const sum = quoteSum(billed.labour, billed.parts, job.rates);
+      return [job.id, { ...billed, sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length }];
     }),
   );
 }
@@ -102,13 +99,13 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
 export const getQuote = (db: Db, job: Job): Quote => quotesOf(db, [job]).get(job.id)!;
 
 /** What it would cost to put right what a check found: the faults' work and the parts foreseen, at this job's rates. */
-export const costToPutRight = (db: Db, job: Job): Estimate => {
+export const costToPutRight = (db: Db, job: Job): QuoteSum => {
   const { labour, parts } = getQuote(db, { ...job, kind: "repair", declinedReason: null });
-  return estimate(labour.slice(1), parts, job.rates);
+  return quoteSum(labour.slice(1), parts, job.rates);
 };
 
 /** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
-export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
+export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "sum"> {
   const { labour } = getQuote(db, job);
   const parts = listFittedParts(db, job.id).map((part) => ({
     partTypeId: part.partTypeId,
@@ -116,13 +113,13 @@ export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "estimate"> {
     quantity: 1,
     priceMinor: part.priceMinor,
   }));
-  return { labour, estimate: estimate(labour, parts, job.rates) };
+  return { labour, sum: quoteSum(labour, parts, job.rates) };
 }
 
 /** Records what the customer said, in their words and at this time, for the sum as it stands. */
 export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: boolean; words: string }): void {
   const job = getOpenJob(ctx.db, jobId);
-  const { totalMinor } = getQuote(ctx.db, job).estimate;
+  const { totalMinor } = getQuote(ctx.db, job).sum;
   ctx.db
     .prepare("INSERT INTO answer (job_id, accepted, total_minor, words, at, person_id) VALUES (?, ?, ?, ?, ?, ?)")
     .run(jobId, answer.accepted ? 1 : 0, totalMinor, answer.words, ctx.now, ctx.person.id);
@@ -133,7 +130,7 @@ export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: bo
 
 /** @throws Refusal when the sum is above the limit and nobody has said yes. */
 export function requireConsent(db: Db, job: Job): void {
-  const { consent, estimate: sum } = getQuote(db, job);
+  const { consent, sum } = getQuote(db, job);
   const way = { to: "station", tag: job.tag, station: "quote" } as const;
   if (consent === "ask")
     throw new Refusal(

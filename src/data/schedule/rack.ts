@@ -73,7 +73,7 @@ export function listRack(db: Db): HangingJob[] {
           // Strip and build are the work; without them timed the quote's minutes say more.
           timed.some((one) => one.station === "build")
             ? timed.reduce((sum, { minutes }) => sum + minutes, 0)
-            : quotes.get(job.id)!.estimate.minutes * share[station],
+            : quotes.get(job.id)!.sum.minutes * share[station],
         ),
       ),
     };

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defaultDiscounts, discountsSchema } from "@/core/estimate/discounts";
+import { defaultDiscounts, discountsSchema } from "@/core/quote/discounts";
 import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

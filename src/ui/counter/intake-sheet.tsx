@@ -3,9 +3,9 @@ import Link from "next/link";
 import { useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
 import { claims } from "@/core/diagnosis/purchase-check";
-import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
 import { markWords } from "@/core/intake/marks";
 import { outlineOf, type ZoneId } from "@/core/intake/outlines";
+import { type DiscountClass, discountClasses } from "@/core/quote/discounts";
 import {
   broughtWith,
   type ConditionId,

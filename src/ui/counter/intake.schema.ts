@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { claimIds } from "@/core/diagnosis/purchase-check";
-import { discountClasses } from "@/core/estimate/discounts";
 import { zoneIds } from "@/core/intake/outlines";
 import { parseMinor } from "@/core/money/money";
+import { discountClasses } from "@/core/quote/discounts";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/vocabulary/counter-lists";
 import { familyIds } from "@/core/vocabulary/families";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
@@ -60,7 +60,7 @@ export const intakeFormSchema = z
       .trim()
       .refine(
         (text) => text === "" || parseMinor(text) !== null,
-        "An amount such as 60 or 59.50, or empty when every estimate is to be asked for.",
+        "An amount such as 60 or 59.50, or empty when every quote is to be asked for.",
       ),
     wantedOn: z.union([z.literal(""), day]),
     promisedOn: day,

@@ -1,5 +1,5 @@
 "use client";
-import { type DiscountClass, discountClasses } from "@/core/estimate/discounts";
+import { type DiscountClass, discountClasses } from "@/core/quote/discounts";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { RetireKey } from "@/ui/controls/retire-key";

@@ -1,7 +1,7 @@
 "use client";
 import { useForm } from "react-hook-form";
-import { type Discounts, discountClasses } from "@/core/estimate/discounts";
 import { formatMinor, parseMinor } from "@/core/money/money";
+import { type Discounts, discountClasses } from "@/core/quote/discounts";
 import { benchWays, type Ways } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";

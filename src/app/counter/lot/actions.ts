@@ -41,7 +41,7 @@ const lot = defineAction({
   run: (ctx, form) => {
     const limitMinor = form.limit ? parseMinor(form.limit) : null;
     if (form.limit && limitMinor === null)
-      throw new Refusal("limit", "An amount such as 60 or 59.50, or empty when every estimate is to be asked for.", "limit");
+      throw new Refusal("limit", "An amount such as 60 or 59.50, or empty when every quote is to be asked for.", "limit");
     if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");
     return openLot(ctx, {
       ...form,

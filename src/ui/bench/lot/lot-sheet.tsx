@@ -17,7 +17,7 @@ interface LotReel {
   readonly serial: string;
   readonly mark: string;
   readonly closed: boolean;
-  /** Its estimate waits for the customer. */
+  /** Its quote waits for the customer. */
   readonly asks: boolean;
   readonly verdicts: Readonly<Partial<Record<TestId, Verdict>>>;
   readonly settled: Readonly<Record<string, boolean>>;

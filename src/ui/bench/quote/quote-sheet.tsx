@@ -1,7 +1,7 @@
 "use client";
 import { type ReactNode, useState } from "react";
-import type { Consent, Estimate, LabourLine, PartLine, PinnedRates } from "@/core/estimate/estimate";
 import { formatMinor, labourPrice } from "@/core/money/money";
+import type { Consent, LabourLine, PartLine, PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -16,7 +16,7 @@ interface Props {
   readonly quote: {
     readonly labour: readonly LabourLine[];
     readonly parts: readonly (PartLine & { readonly positionId: string })[];
-    readonly estimate: Estimate;
+    readonly sum: QuoteSum;
     readonly answers: readonly { accepted: boolean; totalMinor: number; words: string; at: string; person: string }[];
     readonly consent: Consent;
   };
@@ -60,7 +60,7 @@ export function QuoteSheet({
   foresee,
 }: Props) {
   const foreseeing = useAct(foresee);
-  const { estimate, consent } = quote;
+  const { sum, consent } = quote;
   const striking = useAct(strike);
   const [words, setWords] = useState("");
   const answering = useAct(answer, () => setWords(""));
@@ -91,7 +91,7 @@ export function QuoteSheet({
     >
       <div className="grid gap-8 lg:grid-cols-[1fr_400px]">
         <div>
-          <h1>Estimate</h1>
+          <h1>Quote</h1>
           <table className="plain-table mt-2">
             <thead>
               <tr>
@@ -136,17 +136,17 @@ export function QuoteSheet({
           </table>
           <dl className="num mt-3 ml-auto grid w-72 grid-cols-[1fr_auto] gap-x-6 pr-24 text-right">
             <dt>Work</dt>
-            <dd>{formatMinor(estimate.labourMinor)}</dd>
+            <dd>{formatMinor(sum.labourMinor)}</dd>
             <dt>Parts</dt>
-            <dd>{formatMinor(estimate.partsMinor)}</dd>
-            {estimate.discountMinor > 0 && (
+            <dd>{formatMinor(sum.partsMinor)}</dd>
+            {sum.discountMinor > 0 && (
               <>
                 <dt>Discount {(rates.discount ?? 0) / 100} %</dt>
-                <dd>−{formatMinor(estimate.discountMinor)}</dd>
+                <dd>−{formatMinor(sum.discountMinor)}</dd>
               </>
             )}
             <dt>Tax {rates.tax / 100} %</dt>
-            <dd>{formatMinor(estimate.taxMinor)}</dd>
+            <dd>{formatMinor(sum.taxMinor)}</dd>
           </dl>
           <p className="mt-2 text-note">
             Work is priced on the sum of minutes, tax on the net total, half a cent rounded up. Rates as pinned when the reel came in.
@@ -177,7 +177,7 @@ export function QuoteSheet({
         <div className="flex flex-col gap-3">
           <div className="border-2 border-ink p-3">
             <p className="text-note">Total with tax, {currency}</p>
-            <p className="num text-measure">{formatMinor(estimate.totalMinor)}</p>
+            <p className="num text-measure">{formatMinor(sum.totalMinor)}</p>
             <p>
               Agreed at the counter: <span className="num">{limitMinor === null ? "ask always" : formatMinor(limitMinor)}</span>
             </p>

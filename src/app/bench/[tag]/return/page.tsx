@@ -38,7 +38,7 @@ export default async function ReturnPage(props: StationProps) {
       head={head}
       customer={job.customer.name}
       reelId={job.reel.id}
-      totalMinor={job.finalTotalMinor ?? getBill(db, job).estimate.totalMinor}
+      totalMinor={job.finalTotalMinor ?? getBill(db, job).sum.totalMinor}
       currency={job.currency}
       depositMinor={job.depositMinor}
       declinedReason={job.declinedReason}

@@ -20,7 +20,7 @@ export interface PinnedRates {
   readonly discount?: BasisPoints;
 }
 
-export interface Estimate {
+export interface QuoteSum {
   readonly minutes: number;
   readonly labourMinor: number;
   readonly partsMinor: number;
@@ -32,7 +32,7 @@ export interface Estimate {
 }
 
 /** Labour, parts, discount and tax of a job, in minor units. Minutes are added first and priced once, so that ten short steps do not round ten times. */
-export function estimate(labour: readonly LabourLine[], parts: readonly PartLine[], rates: PinnedRates): Estimate {
+export function quoteSum(labour: readonly LabourLine[], parts: readonly PartLine[], rates: PinnedRates): QuoteSum {
   const minutes = labour.reduce((sum, line) => sum + line.minutes, 0);
   const labourMinor = labourPrice(minutes, rates.ratePerHourMinor);
   const partsMinor = parts.reduce((sum, line) => sum + line.quantity * line.priceMinor, 0);
@@ -46,7 +46,7 @@ export type Consent = "within-limit" | "agreed" | "ask" | "refused";
 
 /**
  * Whether the work may go on. Above the limit the customer is asked, and a yes covers no more than the sum it was given for.
- * @param limitMinor null when no limit was agreed: then every estimate is asked for.
+ * @param limitMinor null when no limit was agreed: then every quote is asked for.
  */
 export function consentFor(
   totalMinor: number,

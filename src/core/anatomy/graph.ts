@@ -1,27 +1,50 @@
+/** "This one before that one." */
+export interface Edge<N> {
+  readonly before: N;
+  readonly after: N;
+}
+
+/**
+ * Peels a graph: again and again the first node, in the order given, that waits for no other (Kahn 1962).
+ * @returns the nodes in the order they came free, and those that never do because they wait for each other.
+ */
+export function peel<N>(nodes: readonly N[], edges: readonly Edge<N>[]): { readonly order: N[]; readonly stuck: ReadonlySet<N> } {
+  const followers = new Map<N, N[]>();
+  const waits = new Map<N, number>(nodes.map((node) => [node, 0]));
+  for (const { before, after } of edges) {
+    if (!waits.has(before) || !waits.has(after)) continue;
+    const list = followers.get(before);
+    if (list) list.push(after);
+    else followers.set(before, [after]);
+    waits.set(after, waits.get(after)! + 1);
+  }
+  const left = new Set(nodes);
+  const order: N[] = [];
+  for (;;) {
+    // A set keeps the order given, so that what was left out before is looked at again first.
+    let free: N | undefined;
+    for (const node of left)
+      if (waits.get(node) === 0) {
+        free = node;
+        break;
+      }
+    if (free === undefined) return { order, stuck: left };
+    left.delete(free);
+    order.push(free);
+    for (const after of followers.get(free) ?? []) waits.set(after, waits.get(after)! - 1);
+  }
+}
+
 /**
  * A shortest cycle among directed edges, as the node ids in order, or null when there is none.
- * What is free is peeled off first (Kahn 1962), so that an order without a cycle costs one pass over its edges; only what is left is searched,
- * breadth first from every node of it.
+ * What is free is peeled off first; only what is left is searched, breadth first from every node of it.
  */
-export function shortestCycle(nodes: readonly string[], edges: readonly { before: string; after: string }[]): string[] | null {
+export function shortestCycle(nodes: readonly string[], edges: readonly Edge<string>[]): string[] | null {
+  const { stuck } = peel(nodes, edges);
   const next = new Map<string, string[]>();
-  const waits = new Map<string, number>(nodes.map((node) => [node, 0]));
-  for (const { before, after } of edges) {
-    const followers = next.get(before);
-    if (followers) followers.push(after);
-    else next.set(before, [after]);
-    waits.set(after, (waits.get(after) ?? 0) + 1);
-  }
-  const free = [...waits].flatMap(([node, count]) => (count === 0 ? [node] : []));
-  for (let at = 0; at < free.length; at++)
-    for (const after of next.get(free[at]!) ?? []) {
-      const left = waits.get(after)! - 1;
-      waits.set(after, left);
-      if (left === 0) free.push(after);
-    }
-  const peeled = new Set(free);
+  for (const { before, after } of edges) if (stuck.has(before) && stuck.has(after)) next.set(before, [...(next.get(before) ?? []), after]);
   let best: string[] | null = null;
-  for (const start of nodes.filter((node) => !peeled.has(node))) {
+  for (const start of stuck) {
     const from = new Map<string, string>();
     const queue = [start];
     search: for (let at = 0; at < queue.length; at++) {

@@ -1,3 +1,5 @@
+import { median } from "@/core/quantile";
+import type { Station } from "@/core/vocabulary/job-kinds";
 /** One press at a job, with the station it was made at. */
 export interface StationPress {
   readonly station: Station;
@@ -84,10 +86,6 @@ export function stationOfJournal(action: string, detail: Readonly<Record<string,
 
 /** The middle of what a station took over several jobs of one model, in minutes; null under three jobs, which say little. */
 export function usualMinutes(perJob: readonly number[], least = 3): number | null {
-  const spent = perJob.filter((minutes) => minutes > 0).sort((a, b) => a - b);
-  if (spent.length < least) return null;
-  const middle = (spent.length - 1) / 2;
-  return (spent[Math.floor(middle)]! + spent[Math.ceil(middle)]!) / 2;
+  const spent = perJob.filter((minutes) => minutes > 0);
+  return spent.length < least ? null : median(spent);
 }
-
-import type { Station } from "@/core/vocabulary/job-kinds";

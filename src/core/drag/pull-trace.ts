@@ -1,3 +1,4 @@
+import { median } from "@/core/quantile";
 import { fail, ok, type Result } from "@/core/result";
 
 export interface PullSample {
@@ -27,8 +28,7 @@ export interface PullReading {
 export function readPullTrace(samples: readonly PullSample[]): Result<PullReading, "too-short" | "no-slip"> {
   if (samples.length < 20) return fail("too-short", "The pull was too short to read: draw line for at least two seconds.");
   const forces = samples.map((sample) => sample.forceN);
-  const secondHalf = forces.slice(Math.floor(forces.length / 2)).sort((a, b) => a - b);
-  const level = secondHalf[Math.floor(secondHalf.length / 2)]!;
+  const level = median(forces.slice(Math.floor(forces.length / 2)));
   const firstThere = forces.findIndex((force) => force >= level * 0.9);
   if (level <= 0 || firstThere < 0 || firstThere > forces.length * 0.8)
     return fail("no-slip", "The line never ran: the force was still rising at the end. Pull on until it slips, or ease the star.");

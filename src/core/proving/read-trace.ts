@@ -1,10 +1,11 @@
 import { torqueAtSpoolNmm } from "@/core/drag/pull";
 import { readPullTrace } from "@/core/drag/pull-trace";
+import { quantile } from "@/core/quantile";
 import { fail, ok, type Result } from "@/core/result";
 import type { TestId } from "@/core/vocabulary/tests";
 import { withoutRoom } from "./sound";
 import { readSpinTrace, standardStart } from "./spin-trace";
-import { quantile, type TraceSample } from "./trace";
+import type { TraceSample } from "./trace";
 
 export type InstrumentId = "pull-scale" | "pulse-pickup" | "effort-handle" | "microphone";
 

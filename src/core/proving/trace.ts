@@ -18,9 +18,3 @@ export const traceSchema = z
     ]),
   )
   .max(mostSamples);
-
-/** Values sorted, and the one at a share of the way; the middle of nothing is not asked for. */
-export const quantile = (values: readonly number[], share: number): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!;
-};

@@ -3,7 +3,7 @@ import { type PretendedReel, pretended } from "@/devices/instruments";
 import { instrumentFor, readTrace } from "./read-trace";
 import { decibels, levelsOfSound, rootMeanSquare, withoutRoom } from "./sound";
 import { readSpinTrace, speedsFromPulses, standardStart } from "./spin-trace";
-import { quantile, type TraceSample, traceSchema } from "./trace";
+import { type TraceSample, traceSchema } from "./trace";
 
 const sine = (n: number, period: number, amplitude = 1) =>
   Float64Array.from({ length: n }, (_, i) => amplitude * Math.sin((2 * Math.PI * i) / period));
@@ -131,9 +131,5 @@ describe("a kept trace", () => {
       { tMs: 2, value: 3 },
     ]);
     expect(traceSchema.safeParse([{ tMs: 1, value: Number.NaN }]).success).toBe(false);
-  });
-
-  it("has its middle and its ends where they are", () => {
-    expect([0, 0.5, 1].map((share) => quantile([5, 1, 3], share))).toEqual([1, 3, 5]);
   });
 });

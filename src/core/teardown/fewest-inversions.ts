@@ -1,3 +1,5 @@
+import { peel } from "@/core/anatomy/graph";
+
 /** Most units a block is solved exactly for: a loose one of that size has a quarter of a million down-sets (2^18). */
 export const largestExactBlock = 18;
 
@@ -76,18 +78,13 @@ function innerOrder(before: readonly ReadonlySet<number>[], group: readonly numb
   return fewestInversions(within).order.map((i) => items[i]!);
 }
 
-/** The units that never become free, or null when all do (Kahn 1962). */
+/** The units that never become free, or null when all do. */
 function inCircle(needs: readonly ReadonlySet<number>[]): ReadonlySet<number> | null {
-  const waiting = new Set(needs.map((_, u) => u));
-  for (let moved = true; moved; ) {
-    moved = false;
-    for (const u of waiting)
-      if (![...needs[u]!].some((other) => waiting.has(other))) {
-        waiting.delete(u);
-        moved = true;
-      }
-  }
-  return waiting.size ? waiting : null;
+  const { stuck } = peel(
+    needs.map((_, u) => u),
+    needs.flatMap((set, u) => [...set].map((other) => ({ before: other, after: u }))),
+  );
+  return stuck.size ? stuck : null;
 }
 
 /** Everything that must come before each unit, also by way of others. */

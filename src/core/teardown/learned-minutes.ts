@@ -1,3 +1,5 @@
+import { median } from "@/core/quantile";
+
 export interface DoneStep {
   readonly jobId: number;
   readonly operationId: string;
@@ -33,9 +35,7 @@ export function learnedMinutes(steps: readonly DoneStep[], least = 2): LearnedMi
   return [...gaps]
     .filter(([, seen]) => seen.length >= least)
     .map(([operationId, seen]) => {
-      const sorted = [...seen].sort((a, b) => a - b);
-      const middle = (sorted.length - 1) / 2;
-      const minutes = (sorted[Math.floor(middle)]! + sorted[Math.ceil(middle)]!) / 2 / 60_000;
+      const minutes = median(seen) / 60_000;
       const step = minutes < 2 ? 0.1 : 0.5;
       return { operationId, median: Number(Math.max(step, Math.round(minutes / step) * step).toFixed(1)), seen: seen.length };
     })

@@ -16,6 +16,7 @@ import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { protocolFor, testSpec } from "@/core/proving/protocol";
+import { median } from "@/core/quantile";
 import { runInSlices } from "@/core/slices";
 import { conditionMarks } from "@/core/vocabulary/counter-lists";
 import type { TestId } from "@/core/vocabulary/tests";
@@ -129,7 +130,7 @@ export function normOf(db: Db, modelId: string, test: TestId): Norm | null {
       .all(modelId, test) as number[]
   ).map(Math.log);
   if (values.length < leastReadings) return rules[test] ?? null;
-  const middle = (values[Math.floor((values.length - 1) / 2)]! + values[Math.ceil((values.length - 1) / 2)]!) / 2;
+  const middle = median(values);
   const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - middle) ** 2, 0) / values.length);
   // A handful of readings that agree by chance must not make a cliff.
   return { median: Math.exp(middle), spread: Math.max(0.15, spread), count: values.length };

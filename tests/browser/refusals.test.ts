@@ -124,9 +124,9 @@ describe("what is typed wrong", () => {
     await person.go("/shop");
     await person.type("Currency", "euro");
     await person.type("Bench hours a day", "0");
-    await person.press("Keep these rules");
+    await person.press("Save");
     await person.sees("three capitals");
-    await person.sees("At least half an hour");
+    await person.sees("Hours such as 6 or 5.5");
     expect(await person.value("Currency")).toBe("euro");
   });
 

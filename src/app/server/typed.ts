@@ -31,3 +31,7 @@ export const typedNumber = (words: string, { min, max, whole = false }: { min: n
 
 /** A short text that has to be there. */
 export const typedWords = (words: string, max: number) => z.string().trim().min(1, words).max(max, `At most ${max} characters.`);
+
+/** A percentage, as basis points. @param words what to type instead. */
+export const typedPercent = (words = "A percentage such as 20 or 8.1.") =>
+  typedNumber(words, { min: 0, max: 100 }).transform((percent) => Math.round(percent * 100));

@@ -4,16 +4,23 @@ import { cookies } from "next/headers";
 import { redirect } from "next/navigation";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
+import { typedAmount, typedNumber, typedPercent } from "@/app/server/typed";
 import { addPerson, findPerson } from "@/data/shop/people";
 import { saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
 import { Refusal } from "@/data/store/context";
 import { writeJournal } from "@/data/store/journal";
 import { type Press, personCookie } from "@/ui/act/press";
 
+const off = typedPercent("A percentage such as 10, or 0.");
 const settings = defineAction({
   name: "save-settings",
   permission: "shop",
-  input: shopSettingsSchema,
+  input: shopSettingsSchema.extend({
+    ratePerHourMinor: typedAmount("An amount such as 45 or 45.50."),
+    taxBasisPoints: typedPercent(),
+    benchHoursPerDay: typedNumber("Hours such as 6 or 5.5, up to 16.", { min: 0.5, max: 16 }),
+    discounts: z.object({ club: off, trade: off, friend: off }),
+  }),
   run: (ctx, input) => saveShopSettings(ctx, input),
 });
 export async function saveSettings(press: Press) {

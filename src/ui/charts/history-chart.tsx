@@ -1,6 +1,7 @@
 "use client";
 import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from "chart.js";
 import { useEffect, useRef, useState } from "react";
+import { TabRail } from "@/ui/controls/tab-rail";
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale);
 
@@ -72,20 +73,15 @@ export function HistoryChart({ visits, series }: { visits: readonly string[]; se
   if (!shown) return null;
   return (
     <div>
-      <div className="flex flex-wrap gap-1">
-        {series.map((one) => (
-          <button key={one.id} type="button" className="key key-small" aria-pressed={one.id === chosen} onClick={() => setChosen(one.id)}>
-            {one.name}
-          </button>
-        ))}
-      </div>
-      <div className="mt-2 h-56">
-        <canvas
-          ref={canvas}
-          role="img"
-          aria-label={`${shown.name} over the visits, in ${shown.unit}: ${visits.map((visit, i) => `${visit} before ${shown.before[i] ?? "none"} after ${shown.after[i] ?? "none"}`).join("; ")}`}
-        />
-      </div>
+      <TabRail label="Readings" tabs={series} chosen={shown.id} onChoose={setChosen}>
+        <div className="mt-2 h-56">
+          <canvas
+            ref={canvas}
+            role="img"
+            aria-label={`${shown.name} over the visits, in ${shown.unit}: ${visits.map((visit, i) => `${visit} before ${shown.before[i] ?? "none"} after ${shown.after[i] ?? "none"}`).join("; ")}`}
+          />
+        </div>
+      </TabRail>
       <p className="text-note">Open squares, thin: before the work. Full squares: after it. Pulls at the line radius they were taken at.</p>
     </div>
   );

@@ -103,6 +103,17 @@ export function FormChoice({ name, label, hint, className = "", of }: FieldProps
   );
 }
 
+/** Yes or no in a form. */
+export function FormTick({ name, label }: Pick<FieldProps, "name" | "label">) {
+  const { register } = useFormContext();
+  return (
+    <label className="flex min-h-10 items-center gap-3">
+      <input type="checkbox" {...register(name)} className="h-5 min-h-0 w-5 accent-ink" />
+      {label}
+    </label>
+  );
+}
+
 /** Sends the form. `whenChanged`: there is nothing to save until something was typed. */
 export function FormSend({ children, whenChanged, large }: { children: ReactNode; whenChanged?: boolean; large?: boolean }) {
   const { busy, changed } = useContext(State);

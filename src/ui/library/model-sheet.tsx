@@ -12,8 +12,8 @@ import type { ModelPicture } from "@/core/schematic/model-picture";
 import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { TabRail } from "@/ui/controls/tab-rail";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
-import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { AxisList } from "./axis-list";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
 import { PictureSchematic } from "./picture-schematic";
@@ -155,215 +155,216 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         </ul>
       )}
       {guesses > 0 && <p>{guesses} seats are guessed; their numbers are dashed until somebody confirms them.</p>}
-      <div className="flex flex-wrap gap-1">
-        <PlateTabs plates={plates} chosen={onPicture ? "" : plate.id} onChoose={choosePlate} />
-        <button type="button" className="key key-small" aria-pressed={onPicture} onClick={() => choosePlate("picture")}>
-          Picture
-        </button>
-      </div>
-      {onPicture ? (
-        <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />
-      ) : (
-        <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_350px]">
-          <div className="flex min-w-0 flex-col gap-2">
-            <div className="flex flex-wrap items-start gap-2">
-              <Field label="Find on the schematic: a name, number or size" className="w-64">
-                {(field) => (
-                  <input
-                    {...field}
-                    type="search"
-                    value={sought}
-                    onChange={(event) => setSought(event.target.value)}
-                    autoComplete="off"
-                    placeholder="washer 20 × 8 × 1"
-                  />
-                )}
-              </Field>
-              <Field label="Highlight" className="w-52">
-                {(field) => (
-                  <select {...field} value={highlight} onChange={(event) => setHighlight(event.target.value)}>
-                    <option value="">nothing</option>
-                    <option value="wear">what wears here</option>
-                    <option value="stock">what the bins lack</option>
-                    {roles.map((role) => (
-                      <option key={role} value={`role ${role}`}>
-                        {role.replaceAll("-", " ")}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </Field>
-              {draft.anatomy.editions.length > 0 && (
-                <Field label="As built in" className="w-44">
+      <TabRail
+        label="Plates of the schematic"
+        tabs={[...plates, { id: "picture", name: "Picture" }]}
+        chosen={onPicture ? "picture" : plate.id}
+        onChoose={choosePlate}
+      >
+        {onPicture ? (
+          <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />
+        ) : (
+          <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_350px]">
+            <div className="flex min-w-0 flex-col gap-2">
+              <div className="flex flex-wrap items-start gap-2">
+                <Field label="Find on the schematic: a name, number or size" className="w-64">
                   {(field) => (
-                    <select {...field} value={editionId} onChange={(event) => setEditionId(event.target.value)}>
-                      <option value="">every edition</option>
-                      {draft.anatomy.editions.map((edition) => (
-                        <option key={edition.id} value={edition.id}>
-                          {edition.name}
+                    <input
+                      {...field}
+                      type="search"
+                      value={sought}
+                      onChange={(event) => setSought(event.target.value)}
+                      autoComplete="off"
+                      placeholder="washer 20 × 8 × 1"
+                    />
+                  )}
+                </Field>
+                <Field label="Highlight" className="w-52">
+                  {(field) => (
+                    <select {...field} value={highlight} onChange={(event) => setHighlight(event.target.value)}>
+                      <option value="">nothing</option>
+                      <option value="wear">what wears here</option>
+                      <option value="stock">what the bins lack</option>
+                      {roles.map((role) => (
+                        <option key={role} value={`role ${role}`}>
+                          {role.replaceAll("-", " ")}
                         </option>
                       ))}
                     </select>
                   )}
                 </Field>
+                {draft.anatomy.editions.length > 0 && (
+                  <Field label="As built in" className="w-44">
+                    {(field) => (
+                      <select {...field} value={editionId} onChange={(event) => setEditionId(event.target.value)}>
+                        <option value="">every edition</option>
+                        {draft.anatomy.editions.map((edition) => (
+                          <option key={edition.id} value={edition.id}>
+                            {edition.name}
+                          </option>
+                        ))}
+                      </select>
+                    )}
+                  </Field>
+                )}
+                {sought.trim() && (
+                  <ul className="flex flex-1 flex-wrap gap-1 pt-4" aria-label="Found">
+                    {found.map((seat) => (
+                      <li key={seat.id}>
+                        <button type="button" className="key key-small" onClick={() => goTo(seat.id)}>
+                          {seat.name}
+                        </button>
+                      </li>
+                    ))}
+                    {!found.length && <li>Nothing here is called or measured so.</li>}
+                  </ul>
+                )}
+              </div>
+              <div className="h-[345px] border border-ink p-2">
+                <PlateView
+                  plate={plate}
+                  title={`Schematic: ${plate.name}`}
+                  names={
+                    plate.assemblyId === null
+                      ? Object.fromEntries(plate.callouts.map((c) => [c.positionIds[0]!, assemblyName(c.positionIds[0]!)]))
+                      : names
+                  }
+                  guessed={new Set(draft.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
+                  shades={shades}
+                  states={states}
+                  pickedPositionId={picked}
+                  onPick={(id) => (plate.assemblyId === null ? choosePlate(plateOf(id) ?? "overview") : goTo(id))}
+                />
+              </div>
+              {row.length > 0 && <AxisList row={row} types={types} picked={picked} onPick={goTo} onMove={moveTo} />}
+            </div>
+            <div className="flex min-w-0 flex-col gap-3 lg:max-h-[560px] lg:overflow-y-auto lg:pr-1">
+              {position && type && (
+                <>
+                  <SeatPanel
+                    key={`${position.id} ${drafting.turn}`}
+                    anatomy={draft.anatomy}
+                    position={position}
+                    type={type}
+                    onSeat={(edit) => change(editSeat(draft, position.id, edit))}
+                    onPart={(edit) => change(editPart(draft, position.id, edit, types))}
+                    leaf={leaf}
+                    onLeaf={setLeaf}
+                  />
+                  <div className="flex flex-wrap gap-2">
+                    <Key
+                      className="key-small"
+                      shortcut="ArrowLeft"
+                      words="Move towards the base"
+                      onPress={() => moveTo(position.id, row.indexOf(position) - 1)}
+                    >
+                      ◂ Base
+                    </Key>
+                    <Key
+                      className="key-small"
+                      shortcut="ArrowRight"
+                      words="Move outward"
+                      onPress={() => moveTo(position.id, row.indexOf(position) + 1)}
+                    >
+                      Outward ▸
+                    </Key>
+                    <Key
+                      className="key-small"
+                      shortcut="t"
+                      words="Turn over"
+                      onPress={() => change(editSeat(draft, position.id, { turned: !position.turned }))}
+                    >
+                      Turn over
+                    </Key>
+                    {(position.guessed || position.verify.length > 0) && (
+                      <Key
+                        className="key-small"
+                        shortcut="y"
+                        words="Confirm this seat"
+                        onPress={() => change(editSeat(draft, position.id, { guessed: false, verify: [] }))}
+                      >
+                        It is so: confirm
+                      </Key>
+                    )}
+                    <Key
+                      className="key-small"
+                      disabled={draft.anatomy.positions.length < 2}
+                      onPress={() => {
+                        change(removeSeat(draft, position.id));
+                        setPicked(null);
+                      }}
+                    >
+                      Take it out
+                    </Key>
+                  </div>
+                </>
               )}
-              {sought.trim() && (
-                <ul className="flex flex-1 flex-wrap gap-1 pt-4" aria-label="Found">
-                  {found.map((seat) => (
-                    <li key={seat.id}>
-                      <button type="button" className="key key-small" onClick={() => goTo(seat.id)}>
-                        {seat.name}
+              <div className="flex flex-wrap gap-2">
+                <Key className="key-small" shortcut="a" words="Add a part" pressed={adding} onPress={() => setAdding(!adding)}>
+                  {position ? "Add a part after it" : "Add a part"}
+                </Key>
+                {shownAssembly && (
+                  <Key
+                    className="key-small"
+                    pressed={shownAssembly.beside === true}
+                    onPress={() => change(buildBeside(draft, shownAssembly.id, !shownAssembly.beside))}
+                  >
+                    Built in the hand, fitted as one
+                  </Key>
+                )}
+                {plate.assemblyId === null && (
+                  <NewAssembly
+                    onAdd={(name, side) => {
+                      const { draft: next, assemblyId } = addAssembly(draft, { name, side });
+                      change(next);
+                      setPlateId(assemblyId);
+                    }}
+                  />
+                )}
+              </div>
+              {adding && (
+                <ul className="flex flex-wrap gap-1" aria-label="Kinds of part">
+                  {kinds.map(([kind, words]) => (
+                    <li key={kind}>
+                      <button type="button" className="key key-small" onClick={() => add(kind)}>
+                        {words}
                       </button>
                     </li>
                   ))}
-                  {!found.length && <li>Nothing here is called or measured so.</li>}
                 </ul>
               )}
-            </div>
-            <div className="h-[345px] border border-ink p-2">
-              <PlateView
-                plate={plate}
-                title={`Schematic: ${plate.name}`}
-                names={
-                  plate.assemblyId === null
-                    ? Object.fromEntries(plate.callouts.map((c) => [c.positionIds[0]!, assemblyName(c.positionIds[0]!)]))
-                    : names
-                }
-                guessed={new Set(draft.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
-                shades={shades}
-                states={states}
-                pickedPositionId={picked}
-                onPick={(id) => (plate.assemblyId === null ? choosePlate(plateOf(id) ?? "overview") : goTo(id))}
-              />
-            </div>
-            {row.length > 0 && <AxisList row={row} types={types} picked={picked} onPick={goTo} onMove={moveTo} />}
-          </div>
-          <div className="flex min-w-0 flex-col gap-3 lg:max-h-[560px] lg:overflow-y-auto lg:pr-1">
-            {position && type && (
-              <>
-                <SeatPanel
-                  key={`${position.id} ${drafting.turn}`}
-                  anatomy={draft.anatomy}
-                  position={position}
-                  type={type}
-                  onSeat={(edit) => change(editSeat(draft, position.id, edit))}
-                  onPart={(edit) => change(editPart(draft, position.id, edit, types))}
-                  leaf={leaf}
-                  onLeaf={setLeaf}
-                />
-                <div className="flex flex-wrap gap-2">
-                  <Key
-                    className="key-small"
-                    shortcut="ArrowLeft"
-                    words="Move towards the base"
-                    onPress={() => moveTo(position.id, row.indexOf(position) - 1)}
-                  >
-                    ◂ Base
-                  </Key>
-                  <Key
-                    className="key-small"
-                    shortcut="ArrowRight"
-                    words="Move outward"
-                    onPress={() => moveTo(position.id, row.indexOf(position) + 1)}
-                  >
-                    Outward ▸
-                  </Key>
-                  <Key
-                    className="key-small"
-                    shortcut="t"
-                    words="Turn over"
-                    onPress={() => change(editSeat(draft, position.id, { turned: !position.turned }))}
-                  >
-                    Turn over
-                  </Key>
-                  {(position.guessed || position.verify.length > 0) && (
-                    <Key
-                      className="key-small"
-                      shortcut="y"
-                      words="Confirm this seat"
-                      onPress={() => change(editSeat(draft, position.id, { guessed: false, verify: [] }))}
-                    >
-                      It is so: confirm
-                    </Key>
-                  )}
-                  <Key
-                    className="key-small"
-                    disabled={draft.anatomy.positions.length < 2}
-                    onPress={() => {
-                      change(removeSeat(draft, position.id));
-                      setPicked(null);
-                    }}
-                  >
-                    Take it out
-                  </Key>
-                </div>
-              </>
-            )}
-            <div className="flex flex-wrap gap-2">
-              <Key className="key-small" shortcut="a" words="Add a part" pressed={adding} onPress={() => setAdding(!adding)}>
-                {position ? "Add a part after it" : "Add a part"}
-              </Key>
-              {shownAssembly && (
-                <Key
-                  className="key-small"
-                  pressed={shownAssembly.beside === true}
-                  onPress={() => change(buildBeside(draft, shownAssembly.id, !shownAssembly.beside))}
-                >
-                  Built in the hand, fitted as one
-                </Key>
-              )}
-              {plate.assemblyId === null && (
-                <NewAssembly
-                  onAdd={(name, side) => {
-                    const { draft: next, assemblyId } = addAssembly(draft, { name, side });
-                    change(next);
-                    setPlateId(assemblyId);
-                  }}
-                />
+              {!position && (
+                <ol>
+                  {plate.callouts.map((callout) => {
+                    const id = callout.positionIds[0];
+                    const part = types.get(callout.partTypeId);
+                    if (!id) return null;
+                    return (
+                      <li key={callout.item} className="rule-row flex items-baseline gap-2 py-1">
+                        <span className="num w-6 shrink-0">{callout.item}</span>
+                        {plate.assemblyId === null || !part ? (
+                          <button type="button" className="act-link text-left" onClick={() => choosePlate(plateOf(id) ?? "overview")}>
+                            {assemblyName(id)} <span className="font-normal text-ink text-note">{callout.positionIds.length} seats</span>
+                          </button>
+                        ) : (
+                          <span>
+                            <Link className="act-link num" href={`/library/part/${part.id}`}>
+                              {part.number}
+                            </Link>{" "}
+                            {part.name}
+                            {callout.positionIds.length > 1 && ` ×${callout.positionIds.length}`}{" "}
+                            <span className="num text-note">{sizeWords(part.shape)}</span>
+                          </span>
+                        )}
+                      </li>
+                    );
+                  })}
+                </ol>
               )}
             </div>
-            {adding && (
-              <ul className="flex flex-wrap gap-1" aria-label="Kinds of part">
-                {kinds.map(([kind, words]) => (
-                  <li key={kind}>
-                    <button type="button" className="key key-small" onClick={() => add(kind)}>
-                      {words}
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            )}
-            {!position && (
-              <ol>
-                {plate.callouts.map((callout) => {
-                  const id = callout.positionIds[0];
-                  const part = types.get(callout.partTypeId);
-                  if (!id) return null;
-                  return (
-                    <li key={callout.item} className="rule-row flex items-baseline gap-2 py-1">
-                      <span className="num w-6 shrink-0">{callout.item}</span>
-                      {plate.assemblyId === null || !part ? (
-                        <button type="button" className="act-link text-left" onClick={() => choosePlate(plateOf(id) ?? "overview")}>
-                          {assemblyName(id)} <span className="font-normal text-ink text-note">{callout.positionIds.length} seats</span>
-                        </button>
-                      ) : (
-                        <span>
-                          <Link className="act-link num" href={`/library/part/${part.id}`}>
-                            {part.number}
-                          </Link>{" "}
-                          {part.name}
-                          {callout.positionIds.length > 1 && ` ×${callout.positionIds.length}`}{" "}
-                          <span className="num text-note">{sizeWords(part.shape)}</span>
-                        </span>
-                      )}
-                    </li>
-                  );
-                })}
-              </ol>
-            )}
           </div>
-        </div>
-      )}
+        )}
+      </TabRail>
     </ModelLeaf>
   );
 }

@@ -16,6 +16,7 @@ import {
 import { Field } from "@/ui/controls/field";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
 import { PickMany } from "@/ui/controls/pick-many";
+import { TabRail } from "@/ui/controls/tab-rail";
 import { Glyph } from "@/ui/glyphs/glyph";
 
 interface Props {
@@ -59,17 +60,17 @@ export function SeatPanel({ anatomy, position, type, onSeat, onPart, leaf, onLea
           {position.guessed && <span className="ml-2 border border-dashed border-ink px-1 text-note">guessed</span>}
         </div>
       </div>
-      <div role="group" aria-label="What to change" className="flex gap-1">
-        {leaves.map((name) => (
-          <button key={name} type="button" className="key key-small flex-1" aria-pressed={leaf === name} onClick={() => onLeaf(name)}>
-            {name}
-          </button>
-        ))}
-      </div>
-      {leaf === "Part" && <PartLeaf type={type} onPart={onPart} />}
-      {leaf === "Seat" && <SeatLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
-      {leaf === "Order" && <OrderLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
-      {leaf === "Care" && <CareLeaf position={position} onSeat={onSeat} />}
+      <TabRail
+        label="What to change"
+        tabs={leaves.map((name) => ({ id: name, name }))}
+        chosen={leaf}
+        onChoose={(name) => onLeaf(name as SeatLeafName)}
+      >
+        {leaf === "Part" && <PartLeaf type={type} onPart={onPart} />}
+        {leaf === "Seat" && <SeatLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
+        {leaf === "Order" && <OrderLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
+        {leaf === "Care" && <CareLeaf position={position} onSeat={onSeat} />}
+      </TabRail>
     </div>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
 import { findingAreas } from "@/core/diagnosis/finding-table";
 import { reelSections } from "@/core/diagnosis/isolation";
 import { strengthIds } from "@/core/diagnosis/knowledge";
@@ -11,7 +11,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sectionWords } from "@/ui/bench/section-words";
 import { Field, Refused } from "@/ui/controls/field";
-import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 interface Props {
@@ -49,8 +49,8 @@ export function KnowledgeSheet({ faults, findings, loose, learnFault, learnSign,
     >
       <h1>Faults and signs</h1>
       {loose.length > 0 && (
-        <section aria-label="What does not hang together" className="my-2 border-2 border-ink p-2">
-          <h2>What does not hang together</h2>
+        <section aria-label="Inconsistencies" className="my-2 border-2 border-ink p-2">
+          <h2>Inconsistencies</h2>
           <ul>
             {loose.map((said) => (
               <li key={said}>{said}</li>
@@ -94,7 +94,6 @@ export function KnowledgeSheet({ faults, findings, loose, learnFault, learnSign,
 
 function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } & Pick<Props, "findings" | "sayStrength">) {
   const act = useAct(sayStrength);
-  const [added, setAdded] = useState({ findingId: "", strength: "usually" as Strength, note: "" });
   const others = findings.filter(({ id }) => !fault.links.some(({ finding }) => finding === id));
   return (
     <section aria-label={fault.name}>
@@ -104,7 +103,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
       <table className="plain-table mt-2">
         <thead>
           <tr>
-            <th>Brings about</th>
+            <th>Causes</th>
             <th>How often</th>
           </tr>
         </thead>
@@ -151,130 +150,76 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
           ))}
         </tbody>
       </table>
-      <form
-        className="mt-3 grid grid-cols-[1fr_200px] gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          act.press({ faultId: fault.id, ...added });
-        }}
+      <ActForm
+        action={sayStrength}
+        label="Link a sign"
+        className="mt-3 grid grid-cols-[1fr_200px] items-end gap-2"
+        values={{ findingId: "", strength: "usually", note: "" }}
+        also={{ faultId: fault.id }}
+        empties
       >
-        <Field label="It brings about as well" error={act.fields.findingId}>
-          {(field) => (
-            <select {...field} value={added.findingId} onChange={(event) => setAdded({ ...added, findingId: event.target.value })}>
-              <option value="">a sign</option>
-              {others.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label="How often">
-          {(field) => (
-            <select
-              {...field}
-              value={added.strength}
-              onChange={(event) => setAdded({ ...added, strength: event.target.value as Strength })}
-            >
-              {strengthIds.map((id) => (
-                <option key={id} value={id}>
-                  {strengthWords(id)}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label="By what way" error={act.fields.note}>
-          {(field) => <input {...field} value={added.note} onChange={(event) => setAdded({ ...added, note: event.target.value })} />}
-        </Field>
-        <button type="submit" className="key key-small self-end" disabled={act.busy}>
-          Tie the sign
-        </button>
-      </form>
-      <Refused of={[act]} beside />
+        <FormChoice
+          name="findingId"
+          label="It causes as well"
+          of={{ "": "a sign", ...Object.fromEntries(others.map(({ id, name }) => [id, name])) }}
+        />
+        <FormChoice name="strength" label="How often" of={Object.fromEntries(strengthIds.map((id) => [id, strengthWords(id)]))} />
+        <FormText name="note" label="Mechanism" />
+        <FormSend>Link sign</FormSend>
+      </ActForm>
+      <Refused of={[act]} />
     </section>
   );
 }
 
-const minutesOf = (text: string) => (text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", ".")));
 const same = (list: readonly string[]) => Object.fromEntries(list.map((one) => [one, one]));
 
 function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: string) => void }) {
-  const empty = { name: "", section: "gear-side", commonness: "uncommon", tellBy: "", remedy: "", minutes: "15" };
-  const [typed, setTyped] = useState(empty);
-  const act = useAct(learn, (id) => {
-    setTyped(empty);
-    chosen(id);
-  });
-  const text = (name: "name" | "tellBy" | "remedy" | "minutes", label: string) => (
-    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
-  );
-  const send = (event: FormEvent) => {
-    event.preventDefault();
-    act.press({ ...typed, minutes: minutesOf(typed.minutes) });
-  };
   return (
-    <form className="flex flex-col gap-1" onSubmit={send}>
+    <ActForm
+      action={learn}
+      label="A fault of our own"
+      className="flex flex-col gap-1"
+      values={{ name: "", section: "gear-side", commonness: "uncommon", tellBy: "", remedy: "", minutes: "15" }}
+      after={chosen}
+      empties
+    >
       <h2>A fault of our own</h2>
-      {text("name", "What is wrong")}
-      {text("tellBy", "Told from others by")}
-      {text("remedy", "What is done")}
+      <FormText name="name" label="What is wrong" />
+      <FormText name="tellBy" label="Told from others by" />
+      <FormText name="remedy" label="What is done" />
       <div className="grid grid-cols-2 gap-2">
-        <ChoiceField
-          label="Where"
-          of={Object.fromEntries(reelSections.map((id) => [id, sectionWords[id]]))}
-          value={typed.section}
-          onChoose={(section) => setTyped({ ...typed, section })}
-        />
-        {text("minutes", "Minutes")}
+        <FormChoice name="section" label="Where" of={Object.fromEntries(reelSections.map((id) => [id, sectionWords[id]]))} />
+        <FormText name="minutes" label="Minutes" figures />
       </div>
-      <ChoiceField
-        label="How common"
-        of={same(Object.keys(commonness))}
-        value={typed.commonness}
-        onChoose={(how) => setTyped({ ...typed, commonness: how })}
-      />
-      <button type="submit" className="key key-small" disabled={act.busy}>
-        Add the fault
-      </button>
-      <Refused of={[act]} beside />
-    </form>
+      <FormChoice name="commonness" label="How common" of={same(Object.keys(commonness))} />
+      <FormSend>Add the fault</FormSend>
+    </ActForm>
   );
 }
 
 function NewSign({ learn }: { learn: Action<string> }) {
-  const empty = { name: "", area: "turning", how: "", minutes: "1", open: "nothing" };
-  const [typed, setTyped] = useState(empty);
-  const act = useAct(learn, () => setTyped(empty));
-  const text = (name: "name" | "how" | "minutes", label: string) => (
-    <TextField label={label} value={typed[name]} error={act.fields[name]} onType={(said) => setTyped({ ...typed, [name]: said })} />
-  );
   return (
-    <form
+    <ActForm
+      action={learn}
+      label="A sign of our own"
       className="flex flex-col gap-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        act.press({ ...typed, minutes: minutesOf(typed.minutes) });
-      }}
+      values={{ name: "", area: "turning", how: "", minutes: "1", open: "nothing" }}
+      empties
     >
       <h2>A sign of our own</h2>
-      {text("name", "What is seen or felt")}
-      {text("how", "How one looks")}
+      <FormText name="name" label="What is seen or felt" />
+      <FormText name="how" label="How to check" />
       <div className="grid grid-cols-2 gap-2">
-        <ChoiceField
+        <FormChoice
+          name="open"
           label="Opened as far as"
           of={Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name]))}
-          value={typed.open}
-          onChoose={(open) => setTyped({ ...typed, open })}
         />
-        {text("minutes", "Minutes of the look")}
+        <FormText name="minutes" label="Minutes of the look" figures />
       </div>
-      <ChoiceField label="Where it is felt" of={same(findingAreas)} value={typed.area} onChoose={(area) => setTyped({ ...typed, area })} />
-      <button type="submit" className="key key-small" disabled={act.busy}>
-        Add the sign
-      </button>
-      <Refused of={[act]} beside />
-    </form>
+      <FormChoice name="area" label="Where it is felt" of={same(findingAreas)} />
+      <FormSend>Add the sign</FormSend>
+    </ActForm>
   );
 }

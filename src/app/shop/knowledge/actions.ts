@@ -1,6 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
+import { typedNumber } from "@/app/server/typed";
 import { shopFaultSchema, shopFindingSchema, strengthIds } from "@/core/diagnosis/knowledge";
 import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
 import type { Press } from "@/ui/act/press";
@@ -8,7 +9,9 @@ import type { Press } from "@/ui/act/press";
 const fault = defineAction({
   name: "add-fault",
   permission: "shop",
-  input: shopFaultSchema,
+  input: shopFaultSchema.extend({
+    minutes: typedNumber("Minutes of the remedy: a whole number up to 600.", { min: 0, max: 600, whole: true }),
+  }),
   run: (ctx, input) => addShopFault(ctx, input),
 });
 export async function learnFault(press: Press) {
@@ -18,7 +21,7 @@ export async function learnFault(press: Press) {
 const sign = defineAction({
   name: "add-sign",
   permission: "shop",
-  input: shopFindingSchema,
+  input: shopFindingSchema.extend({ minutes: typedNumber("Minutes of the look: from half a minute to an hour.", { min: 0.5, max: 60 }) }),
   run: (ctx, input) => addShopFinding(ctx, input),
 });
 export async function learnSign(press: Press) {

@@ -11,9 +11,9 @@ import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import { TabRail } from "@/ui/controls/tab-rail";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
-import { PlateTabs } from "@/ui/glyphs/plate-tabs";
 import { needWords, type SeatFacts, seatWords } from "./seat-words";
 
 interface Props {
@@ -103,18 +103,19 @@ export function PartsSheet(props: Props) {
     <BenchSheet head={head} station="parts" act={<NextLink href={`/bench/${head.tag}/build`} words="On to Build" />}>
       <div className="grid gap-6 lg:grid-cols-[1fr_330px]">
         <div className="flex min-w-0 flex-col gap-3">
-          <PlateTabs plates={plates} chosen={plate.id} onChoose={setPlateId} />
-          <div className="h-[340px] border border-ink p-2">
-            <PlateView
-              plate={plate}
-              title={`Schematic: ${plate.name}`}
-              names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
-              states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
-              guessed={new Set(anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
-              pickedPositionId={picked}
-              onPick={pick}
-            />
-          </div>
+          <TabRail label="Plates of the schematic" tabs={plates} chosen={plate.id} onChoose={setPlateId}>
+            <div className="h-[340px] border border-ink p-2">
+              <PlateView
+                plate={plate}
+                title={`Schematic: ${plate.name}`}
+                names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
+                states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
+                guessed={new Set(anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
+                pickedPositionId={picked}
+                onPick={pick}
+              />
+            </div>
+          </TabRail>
           <div>
             <h3>Wanted by this job</h3>
             {!wanted.length && <p>Nothing is marked to be replaced.</p>}

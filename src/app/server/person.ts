@@ -1,15 +1,16 @@
 import "server-only";
 import { cookies } from "next/headers";
+import { cache } from "react";
 import { ensureFirstPerson, findPerson } from "@/data/shop/people";
 import type { Person, Role } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { personCookie } from "@/ui/act/press";
 
-/** Who is at the bench: chosen at Shop and kept in a cookie; on a loopback server nobody signs in. */
-export async function currentPerson(db: Db): Promise<Person> {
+/** Who is at the bench, looked up once a request: chosen at Shop and kept in a cookie; on a loopback server nobody signs in. */
+export const currentPerson = cache(async (db: Db): Promise<Person> => {
   const chosen = Number((await cookies()).get(personCookie)?.value);
   return (Number.isInteger(chosen) ? findPerson(db, chosen) : null) ?? ensureFirstPerson(db);
-}
+});
 
 /** What an act changes; each role may change some. */
 export type Permission = "counter" | "bench" | "stores" | "shop";

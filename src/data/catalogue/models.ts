@@ -8,7 +8,7 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { findAnything, indexForFind } from "@/data/store/find";
 import { writeJournal } from "@/data/store/journal";
-import { addPartType, findPartType, type PartTypeRow, partTypeColumns, toPartType } from "./part-types";
+import { addPartType, findPartType, findPartTypes } from "./part-types";
 
 export interface Model {
   readonly id: string;
@@ -144,17 +144,41 @@ interface PositionRow {
   seat: string;
 }
 
+/** A version without the catalogue entries of its seats, which may change their price or name. */
+type FrozenVersion = Omit<ModelVersion, "partTypes">;
+
+/** What a used version holds never changes: each is read and checked once per process. */
+const readVersions = new WeakMap<Db, Map<number, FrozenVersion>>();
+
 /** One version with its whole machine and the catalogue entries its seats ask for. @throws Error for an unknown id. */
 export function getModelVersion(db: Db, id: number): ModelVersion {
+  const read = readVersions.get(db) ?? readVersions.set(db, new Map()).get(db)!;
+  let version = read.get(id);
+  if (!version) {
+    const { used, ...fresh } = readVersion(db, id);
+    version = fresh;
+    if (used) read.set(id, fresh);
+  }
+  return {
+    ...version,
+    partTypes: findPartTypes(
+      db,
+      version.anatomy.positions.map(({ partTypeId }) => partTypeId),
+    ),
+  };
+}
+
+function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boolean } {
   const version = db
     .prepare(
-      `SELECT model_version.id, model_version.number, model_version.line_radius_mm, model_version.editions, model_version.gear_pairs, model.id AS model_id, model.maker, model.name, model.family
+      `SELECT model_version.id, model_version.number, model_version.used, model_version.line_radius_mm, model_version.editions, model_version.gear_pairs, model.id AS model_id, model.maker, model.name, model.family
        FROM model_version JOIN model ON model.id = model_version.model_id WHERE model_version.id = ?`,
     )
     .get(id) as
     | {
         id: number;
         number: number;
+        used: 0 | 1;
         line_radius_mm: number;
         editions: string;
         gear_pairs: string;
@@ -197,14 +221,8 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
   ).map((row) =>
     operationSchema.parse({ ...(JSON.parse(row.act) as object), id: row.id, kind: row.kind, positionId: row.position_id ?? undefined }),
   );
-  const partTypes = (
-    db
-      .prepare(
-        `SELECT DISTINCT ${partTypeColumns} FROM position JOIN part_type ON part_type.id = position.part_type_id WHERE position.model_version_id = ?`,
-      )
-      .all(id) as PartTypeRow[]
-  ).map(toPartType);
   return {
+    used: version.used === 1,
     id: version.id,
     number: version.number,
     lineRadiusMm: version.line_radius_mm,
@@ -216,7 +234,6 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
       editions: anatomySchema.shape.editions.parse(JSON.parse(version.editions)),
       gearPairs: anatomySchema.shape.gearPairs.parse(JSON.parse(version.gear_pairs)),
     },
-    partTypes: new Map(partTypes.map((type) => [type.id, type])),
   };
 }
 

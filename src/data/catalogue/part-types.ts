@@ -4,7 +4,7 @@ import type { Db } from "@/data/store/database";
 import { indexForFind } from "@/data/store/find";
 import { writeJournal } from "@/data/store/journal";
 
-export interface PartTypeRow {
+interface PartTypeRow {
   id: string;
   number: string;
   name: string;
@@ -18,10 +18,10 @@ export interface PartTypeRow {
   flies: 0 | 1 | null;
 }
 
-export const partTypeColumns =
+const partTypeColumns =
   "part_type.id, part_type.number, part_type.name, part_type.role, part_type.shape, part_type.material, part_type.price_minor, part_type.thread, part_type.superseded_by, part_type.hazard, part_type.flies";
 
-export const toPartType = (row: PartTypeRow): PartType =>
+const toPartType = (row: PartTypeRow): PartType =>
   partTypeSchema.parse({
     id: row.id,
     number: row.number,
@@ -121,6 +121,25 @@ export function retirePart(ctx: Context, id: string, retired: boolean): void {
     .run(retired ? ctx.now : null, id);
   if (!changes) throw new Refusal("no-part", "This part is not in the catalogue any more.");
   writeJournal(ctx, retired ? "part-retired" : "part-used-again", {}, { part: id });
+}
+
+/** Read entries by id and row version: what an entry was at a version never changes, so each is read and checked once per process. */
+const readEntries = new WeakMap<Db, Map<string, { readonly rowVersion: number; readonly part: PartType }>>();
+
+/** Catalogue entries by id; unknown ids are left out. One statement, and another for those that were never read or have changed. */
+export function findPartTypes(db: Db, ids: Iterable<string>): ReadonlyMap<string, PartType> {
+  const read = readEntries.get(db) ?? readEntries.set(db, new Map()).get(db)!;
+  const wanted = JSON.stringify([...new Set(ids)]);
+  const versions = db
+    .prepare("SELECT id, row_version AS rowVersion FROM part_type WHERE id IN (SELECT value FROM json_each(?))")
+    .all(wanted) as { id: string; rowVersion: number }[];
+  const stale = versions.filter(({ id, rowVersion }) => read.get(id)?.rowVersion !== rowVersion).map(({ id }) => id);
+  if (stale.length)
+    for (const row of db
+      .prepare(`SELECT ${partTypeColumns}, part_type.row_version AS rowVersion FROM part_type WHERE id IN (SELECT value FROM json_each(?))`)
+      .all(JSON.stringify(stale)) as (PartTypeRow & { rowVersion: number })[])
+      read.set(row.id, { rowVersion: row.rowVersion, part: toPartType(row) });
+  return new Map(versions.map(({ id }) => [id, read.get(id)!.part]));
 }
 
 export function findPartType(db: Db, id: string): PartType | null {

@@ -1,7 +1,7 @@
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { PartType } from "@/core/anatomy/types";
 import { getModelVersion, type ModelVersion } from "@/data/catalogue/models";
-import { findPartType } from "@/data/catalogue/part-types";
+import { findPartTypes } from "@/data/catalogue/part-types";
 import type { Db } from "@/data/store/database";
 import type { Job } from "./jobs";
 
@@ -25,13 +25,11 @@ export function machineOf(db: Db, job: Pick<Job, "modelVersionId" | "editionId" 
   const version = { ...whole, anatomy: anatomyOfEdition(whole.anatomy, job.editionId) };
   const overrides = listOverrides(db, job.reel.id);
   if (!overrides.size) return version;
-  const partTypes = new Map<string, PartType>(version.partTypes);
+  const own = findPartTypes(db, overrides.values());
+  const partTypes = new Map<string, PartType>([...version.partTypes, ...own]);
   const positions = version.anatomy.positions.map((position) => {
-    const own = overrides.get(position.id);
-    const type = own ? findPartType(db, own) : null;
-    if (!type) return position;
-    partTypes.set(type.id, type);
-    return { ...position, partTypeId: type.id };
+    const type = own.get(overrides.get(position.id) ?? "");
+    return type ? { ...position, partTypeId: type.id } : position;
   });
   return { ...version, anatomy: { ...version.anatomy, positions }, partTypes };
 }

@@ -17,8 +17,13 @@ export const migrationsDirectory = () => join(process.cwd(), "src", "data", "sto
  * WAL with synchronous FULL: the package's default under WAL is NORMAL, which may lose the last commits at a power cut.
  * @throws DataUnusable when a migration that was applied has been changed since, the file is newer than this program, or no copy can be made.
  */
-export function openDatabase(directory: string = dataDirectory(), migrations = readMigrations(migrationsDirectory())): Db {
-  const db = openFile(directory);
+export function openDatabase(
+  directory: string = dataDirectory(),
+  migrations = readMigrations(migrationsDirectory()),
+  /** Told of every statement that is run, its values filled in: for counting them. */
+  onStatement?: (sql: string) => void,
+): Db {
+  const db = openFile(directory, onStatement);
   try {
     db.pragma("journal_mode = WAL");
     db.pragma("synchronous = FULL");
@@ -34,10 +39,13 @@ export function openDatabase(directory: string = dataDirectory(), migrations = r
   }
 }
 
-function openFile(directory: string): Db {
+function openFile(directory: string, onStatement?: (sql: string) => void): Db {
   try {
     mkdirSync(directory, { recursive: true });
-    return new Database(join(directory, "zorbek.db"), { timeout: 5000 });
+    return new Database(join(directory, "zorbek.db"), {
+      timeout: 5000,
+      ...(onStatement ? { verbose: (sql?: unknown) => onStatement(String(sql)) } : {}),
+    });
   } catch (error) {
     throw unusable(error, directory) ?? error;
   }

@@ -27,6 +27,7 @@ import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { ensureFirstPerson } from "@/data/shop/people";
 import { openDatabase } from "@/data/store/database";
+import { pageStatements } from "./page-statements";
 
 /** Median of several timed runs after a warm-up, in milliseconds. */
 function medianMs(work: () => unknown, runs = 15): number {
@@ -118,6 +119,28 @@ print(
 );
 
 await libraryOfAThousand();
+await statementsOfPages();
+
+/** What every page asks of the database, and whether that grows with the rack. */
+async function statementsOfPages(): Promise<void> {
+  if (!existsSync(".next/BUILD_ID")) {
+    console.log("page-statements: not counted, the application is not built (npm run demo builds it)");
+    return;
+  }
+  const data = mkdtempSync(join(tmpdir(), "zorbek-bench-"));
+  const more = 40;
+  try {
+    const rows = await pageStatements(data, more);
+    for (const row of rows) console.log(`page-statements ${row.page}: ${row.first}, with ${more} more jobs ${row.more}`);
+    const most = rows.reduce((a, b) => (b.more > a.more ? b : a));
+    const growing = rows.filter((row) => row.more > row.first);
+    console.log(
+      `page-statements: ratio ${(most.more / 25).toFixed(2)} (most, ${most.page} with ${most.more}, against 25; ${growing.length} pages grow with the jobs${growing.map(({ page }) => ` ${page}`).join("")})`,
+    );
+  } finally {
+    rmSync(data, { recursive: true, force: true });
+  }
+}
 
 /** The library page at 1,000 models against a page of the same server that reads nothing but the shop's settings. */
 async function libraryOfAThousand(): Promise<void> {

@@ -100,6 +100,7 @@ export function buildApplication() {
   return true;
 }
 
+/** @returns {never} */
 export function fail(words) {
   say(words);
   process.exit(1);

@@ -2,6 +2,7 @@ import "server-only";
 import { notFound } from "next/navigation";
 import type { Person } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
+import { readOnce } from "@/data/store/read-once";
 import { getDb } from "./db";
 import { currentPerson, mayRead, type Reading } from "./person";
 
@@ -9,7 +10,7 @@ import { currentPerson, mayRead, type Reading } from "./person";
 export async function readPage(reading: Reading): Promise<Db> {
   const db = getDb();
   if (!mayRead(await currentPerson(db), reading)) notFound();
-  return db;
+  return readOnce(db);
 }
 
 type FileReader = (db: Db, request: Request, person: Person) => Response | Promise<Response>;

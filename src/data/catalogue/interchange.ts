@@ -61,21 +61,31 @@ const modelsOf = (sets: readonly InterchangeSet[]) => [
   ...new Set(sets.flatMap((set) => set.members.flatMap(({ modelId }) => (modelId === undefined ? [] : [modelId])))),
 ];
 
+/** What parts are sold as by now; those with no new number are left out. */
+const newNumbers = (db: Db, partTypeIds: readonly string[]): ReadonlyMap<string, string> =>
+  new Map(
+    db
+      .prepare(
+        `SELECT part_type.id, next.id AS soldAs FROM part_type JOIN part_type AS next ON next.number = part_type.superseded_by COLLATE NOCASE
+         WHERE part_type.id IN (SELECT value FROM json_each(?))`,
+      )
+      .all(JSON.stringify(partTypeIds))
+      .map((row) => {
+        const { id, soldAs } = row as { id: string; soldAs: string };
+        return [id, soldAs];
+      }),
+  );
+
 /** What fits each seat of a model's newest version, best first. */
 export function listFitsOfModel(db: Db, modelId: string): ReadonlyMap<string, Fit[]> {
   const sets = listInterchangeSets(db).filter((set) => set.members.some((member) => member.modelId === modelId));
   const seats = listCatalogueSeats(db, { modelIds: [...modelsOf(sets), modelId] });
-  const newNumber = db.prepare(
-    "SELECT next.id FROM part_type JOIN part_type AS next ON next.number = part_type.superseded_by COLLATE NOCASE WHERE part_type.id = ?",
+  const own = seats.filter((seat) => seat.modelId === modelId);
+  const soldAs = newNumbers(
+    db,
+    own.map(({ partTypeId }) => partTypeId),
   );
-  return new Map(
-    seats
-      .filter((seat) => seat.modelId === modelId)
-      .map((seat) => [
-        seat.positionId,
-        whatFits(seat, seats, sets, (newNumber.get(seat.partTypeId) as { id: string } | undefined)?.id ?? null),
-      ]),
-  );
+  return new Map(own.map((seat) => [seat.positionId, whatFits(seat, seats, sets, soldAs.get(seat.partTypeId) ?? null)]));
 }
 
 /** What fits one seat of a model, best first; nothing for a seat it does not have. */

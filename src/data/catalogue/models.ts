@@ -8,6 +8,7 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { findAnything, indexForFind } from "@/data/store/find";
 import { writeJournal } from "@/data/store/journal";
+import { rootOf } from "@/data/store/read-once";
 import { addPartType, findPartType, findPartTypes } from "./part-types";
 
 export interface Model {
@@ -152,7 +153,8 @@ const readVersions = new WeakMap<Db, Map<number, FrozenVersion>>();
 
 /** One version with its whole machine and the catalogue entries its seats ask for. @throws Error for an unknown id. */
 export function getModelVersion(db: Db, id: number): ModelVersion {
-  const read = readVersions.get(db) ?? readVersions.set(db, new Map()).get(db)!;
+  const root = rootOf(db);
+  const read = readVersions.get(root) ?? readVersions.set(root, new Map()).get(root)!;
   let version = read.get(id);
   if (!version) {
     const { used, ...fresh } = readVersion(db, id);

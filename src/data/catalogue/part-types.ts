@@ -3,6 +3,7 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { indexForFind } from "@/data/store/find";
 import { writeJournal } from "@/data/store/journal";
+import { rootOf } from "@/data/store/read-once";
 
 interface PartTypeRow {
   id: string;
@@ -128,7 +129,8 @@ const readEntries = new WeakMap<Db, Map<string, { readonly rowVersion: number; r
 
 /** Catalogue entries by id; unknown ids are left out. One statement, and another for those that were never read or have changed. */
 export function findPartTypes(db: Db, ids: Iterable<string>): ReadonlyMap<string, PartType> {
-  const read = readEntries.get(db) ?? readEntries.set(db, new Map()).get(db)!;
+  const root = rootOf(db);
+  const read = readEntries.get(root) ?? readEntries.set(root, new Map()).get(root)!;
   const wanted = JSON.stringify([...new Set(ids)]);
   const versions = db
     .prepare("SELECT id, row_version AS rowVersion FROM part_type WHERE id IN (SELECT value FROM json_each(?))")

@@ -14,6 +14,7 @@ import type { FindingId } from "@/core/diagnosis/finding-table";
 import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
+import { groupBy } from "@/core/group-by";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { protocolFor, testSpec } from "@/core/proving/protocol";
 import { median } from "@/core/quantile";
@@ -73,12 +74,18 @@ export const listLooks = (db: Db, jobId: number): ReadonlyMap<FindingId, boolean
     ).map(({ finding, so }) => [finding, so === 1]),
   );
 
-export const listSettled = (db: Db, jobId: number): ReadonlyMap<string, boolean> =>
-  new Map(
-    (
-      db.prepare("SELECT fault_id AS fault, proved FROM settled_fault WHERE job_id = ?").all(jobId) as { fault: string; proved: 0 | 1 }[]
-    ).map(({ fault, proved }) => [fault, proved === 1]),
+/** By job, the faults that were proved (true) or ruled out. */
+export function settledOf(db: Db, jobIds: readonly number[]): ReadonlyMap<number, ReadonlyMap<string, boolean>> {
+  const rows = groupBy(
+    db
+      .prepare("SELECT job_id AS jobId, fault_id AS fault, proved FROM settled_fault WHERE job_id IN (SELECT value FROM json_each(?))")
+      .all(JSON.stringify(jobIds)) as { jobId: number; fault: string; proved: 0 | 1 }[],
+    ({ jobId }) => jobId,
   );
+  return new Map(jobIds.map((id) => [id, new Map((rows.get(id) ?? []).map(({ fault, proved }) => [fault, proved === 1]))]));
+}
+
+export const listSettled = (db: Db, jobId: number): ReadonlyMap<string, boolean> => settledOf(db, [jobId]).get(jobId)!;
 
 /**
  * What this bench settled of each fault, in a family and in one of its models, without the job in question. Only reels in which the fault was
@@ -110,6 +117,18 @@ function listCounts(db: Db, job: Job, model: { id: string; family: string }): Ma
   );
 }
 
+const readingsAfter = (db: Db, modelId: string) =>
+  groupBy(
+    db
+      .prepare(
+        `SELECT observation.test_id AS test, observation.value FROM observation JOIN job ON job.id = observation.job_id
+         JOIN model_version ON model_version.id = job.model_version_id
+         WHERE model_version.model_id = ? AND observation.phase = 'after' AND observation.value > 0 ORDER BY observation.value`,
+      )
+      .all(modelId) as { test: TestId; value: number }[],
+    ({ test }) => test,
+  );
+
 /** Fewest readings a norm of this model's own is made from. */
 const leastReadings = 3;
 /** Where the model has no record of its own (rule of thumb). */
@@ -120,15 +139,7 @@ const rules: Partial<Record<TestId, Norm>> = {
 
 /** What a test of a model usually reads once the reel is sound: its readings after service, from this shop's jobs. */
 export function normOf(db: Db, modelId: string, test: TestId): Norm | null {
-  const values = (
-    db
-      .prepare(
-        `SELECT observation.value FROM observation JOIN job ON job.id = observation.job_id JOIN model_version ON model_version.id = job.model_version_id
-         WHERE model_version.model_id = ? AND observation.test_id = ? AND observation.phase = 'after' AND observation.value > 0 ORDER BY observation.value`,
-      )
-      .pluck()
-      .all(modelId, test) as number[]
-  ).map(Math.log);
+  const values = (readingsAfter(db, modelId).get(test) ?? []).map(({ value }) => Math.log(value));
   if (values.length < leastReadings) return rules[test] ?? null;
   const middle = median(values);
   const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - middle) ** 2, 0) / values.length);

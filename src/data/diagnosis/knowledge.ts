@@ -1,7 +1,16 @@
 import { checkKnowledge } from "@/core/diagnosis/check-knowledge";
 import type { Fault } from "@/core/diagnosis/fault";
 import type { FindingId } from "@/core/diagnosis/finding-table";
-import { commonKnowledge, type Knowledge, type ShopFault, type ShopFinding, type ShopStrength, withShop } from "@/core/diagnosis/knowledge";
+import {
+  commonKnowledge,
+  type Knowledge,
+  type ShopFault,
+  type ShopFinding,
+  type ShopStrength,
+  shopFaultSchema,
+  shopFindingSchema,
+  withShop,
+} from "@/core/diagnosis/knowledge";
 import type { Strength } from "@/core/diagnosis/strength-table";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -14,9 +23,9 @@ const rowsOf = (db: Db, table: "shop_fault" | "shop_finding", column: string) =>
 /** What this bench reasons from: the common tables, and what the shop added or said otherwise. */
 export function knowledgeOf(db: Db): Knowledge {
   return withShop({
-    faults: rowsOf(db, "shop_fault", "fault").map(({ id, json }) => ({ ...(JSON.parse(json) as ShopFault), id })),
+    faults: rowsOf(db, "shop_fault", "fault").map(({ id, json }) => ({ ...shopFaultSchema.parse(JSON.parse(json)), id })),
     findings: rowsOf(db, "shop_finding", "finding").map(({ id, json }) => ({
-      ...(JSON.parse(json) as ShopFinding),
+      ...shopFindingSchema.parse(JSON.parse(json)),
       id: id as `shop-${string}`,
     })),
     strengths: listStrengths(db),

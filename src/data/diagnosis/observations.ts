@@ -1,3 +1,4 @@
+import { groupBy } from "@/core/group-by";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
 import { testSpec } from "@/core/proving/protocol";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
@@ -72,6 +73,19 @@ export function skipTest(ctx: Context, { jobId, phase, testId, reason }: Skipped
 
 export const listSkipped = (db: Db, jobId: number): SkippedTest[] =>
   db.prepare("SELECT phase, test_id AS testId, reason FROM skipped_test WHERE job_id = ? ORDER BY at, test_id").all(jobId) as SkippedTest[];
+
+/** By job, the newest verdict of each test before service. */
+export function verdictsBefore(db: Db, jobIds: readonly number[]): ReadonlyMap<number, Partial<Record<TestId, Verdict>>> {
+  const rows = db
+    .prepare(
+      `SELECT job_id AS jobId, test_id AS test, verdict FROM observation
+       WHERE id IN (SELECT max(id) FROM observation WHERE phase = 'before' AND job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id, test_id)`,
+    )
+    .all(JSON.stringify(jobIds)) as { jobId: number; test: TestId; verdict: Verdict }[];
+  return new Map(
+    [...groupBy(rows, ({ jobId }) => jobId)].map(([id, own]) => [id, Object.fromEntries(own.map(({ test, verdict }) => [test, verdict]))]),
+  );
+}
 
 /** The newest answer to each test of a job, by phase. */
 export function listObservations(db: Db, jobId: number): Observation[] {

@@ -4,7 +4,7 @@ import { moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-spr
 import type { SpringRow } from "@/core/drag/spring-row";
 import { dragStackOf } from "@/core/drag/working-gaps";
 import { listWells } from "@/data/bench/tray";
-import { findPartType } from "@/data/catalogue/part-types";
+import { findPartTypes } from "@/data/catalogue/part-types";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
@@ -105,8 +105,12 @@ export function listCatalogue(db: Db, kinds: readonly string[]) {
        WHERE json_extract(part_type.shape, '$.kind') IN (SELECT value FROM json_each(?)) ORDER BY part_type.number`,
     )
     .all(JSON.stringify(kinds)) as { id: string; stock: number; bin: string; models: string }[];
+  const types = findPartTypes(
+    db,
+    rows.map(({ id }) => id),
+  );
   return rows.map(({ id, stock, bin, models }) => {
-    const { number, name, shape, thread } = findPartType(db, id)!;
+    const { number, name, shape, thread } = types.get(id)!;
     return { type: { number, name, shape, ...(thread ? { thread } : {}) }, stock, bin, models: JSON.parse(models) as string[] };
   });
 }

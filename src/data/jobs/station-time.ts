@@ -1,5 +1,6 @@
 import type { StationTime } from "@/core/bench-time/station-time";
 import { stationMinutes, stationOfJournal, usualMinutes } from "@/core/bench-time/station-time";
+import { groupBy } from "@/core/group-by";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -18,20 +19,39 @@ const pressOf = ({ at, action, detail }: Row) => ({
   atMs: Date.parse(at),
 });
 
-/** What each station of a job took by its own clock, or as somebody put it right. Stations without a press are not listed. */
-export function listStationTimes(db: Db, jobId: number): StationTime[] {
-  const rows = db.prepare("SELECT job_id AS jobId, at, action, detail FROM journal WHERE job_id = ? ORDER BY id").all(jobId) as Row[];
-  const measured = stationMinutes(rows.map(pressOf).filter((press): press is { station: Station; atMs: number } => press.station !== null));
-  const fixed = new Map(
-    (db.prepare("SELECT station, minutes FROM station_minutes WHERE job_id = ?").all(jobId) as { station: Station; minutes: number }[]).map(
-      ({ station, minutes }) => [station, minutes],
-    ),
+/** What each station of some jobs took by its own clock, or as somebody put it right. Stations without a press are not listed. */
+export function stationTimesOf(db: Db, jobIds: readonly number[]): ReadonlyMap<number, StationTime[]> {
+  const ids = JSON.stringify(jobIds);
+  const presses = groupBy(
+    db
+      .prepare("SELECT job_id AS jobId, at, action, detail FROM journal WHERE job_id IN (SELECT value FROM json_each(?)) ORDER BY id")
+      .all(ids) as Row[],
+    ({ jobId }) => jobId,
   );
-  return stations.flatMap((station): StationTime[] => {
-    const minutes = fixed.get(station) ?? measured.get(station);
-    return minutes === undefined ? [] : [{ station, minutes, corrected: fixed.has(station) }];
-  });
+  const corrections = groupBy(
+    db
+      .prepare("SELECT job_id AS jobId, station, minutes FROM station_minutes WHERE job_id IN (SELECT value FROM json_each(?))")
+      .all(ids) as { jobId: number; station: Station; minutes: number }[],
+    ({ jobId }) => jobId,
+  );
+  return new Map(
+    jobIds.map((id) => {
+      const measured = stationMinutes(
+        (presses.get(id) ?? []).map(pressOf).filter((press): press is { station: Station; atMs: number } => press.station !== null),
+      );
+      const fixed = new Map((corrections.get(id) ?? []).map(({ station, minutes }) => [station, minutes]));
+      return [
+        id,
+        stations.flatMap((station): StationTime[] => {
+          const minutes = fixed.get(station) ?? measured.get(station);
+          return minutes === undefined ? [] : [{ station, minutes, corrected: fixed.has(station) }];
+        }),
+      ];
+    }),
+  );
 }
+
+export const listStationTimes = (db: Db, jobId: number): StationTime[] => stationTimesOf(db, [jobId]).get(jobId)!;
 
 /** Puts a station's minutes right; null goes back to its clock. */
 export function correctStationTime(ctx: Context, jobId: number, station: Station, minutes: number | null): void {
@@ -55,7 +75,7 @@ export function usualStationMinutes(db: Db, modelId: string): { station: Station
     )
     .pluck()
     .all(modelId) as number[];
-  const perJob = ids.map((id) => new Map(listStationTimes(db, id).map(({ station, minutes }) => [station, minutes])));
+  const perJob = [...stationTimesOf(db, ids).values()].map((times) => new Map(times.map(({ station, minutes }) => [station, minutes])));
   return stations.flatMap((station) => {
     const spent = perJob.flatMap((times) => (times.has(station) ? [times.get(station)!] : []));
     const minutes = usualMinutes(spent);

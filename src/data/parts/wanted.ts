@@ -36,15 +36,15 @@ const pinPrice = (db: Db, jobId: number, partTypeId: string): void => {
 };
 
 /** What a part costs in this job: the price when it was opened; a part that came later at today's price. */
-export function priceInJob(db: Db, jobId: number, partTypeId: string): number {
-  const row = db
+export function pricesInJob(db: Db, jobId: number, partTypeIds: readonly string[]): ReadonlyMap<string, number> {
+  const rows = db
     .prepare(
-      `SELECT coalesce((SELECT price_minor FROM job_price WHERE job_id = @job AND part_type_id = @part),
-                       (SELECT price_minor FROM part_type WHERE id = @part)) AS price`,
+      `SELECT part_type.id, coalesce(job_price.price_minor, part_type.price_minor) AS price
+       FROM part_type LEFT JOIN job_price ON job_price.job_id = ? AND job_price.part_type_id = part_type.id
+       WHERE part_type.id IN (SELECT value FROM json_each(?))`,
     )
-    .get({ job: jobId, part: partTypeId }) as { price: number | null };
-  if (row.price === null) throw new Error(`priceInJob: no part type ${partTypeId}`);
-  return row.price;
+    .all(jobId, JSON.stringify(partTypeIds)) as { id: string; price: number }[];
+  return new Map(rows.map(({ id, price }) => [id, price]));
 }
 
 // Foreseen in the quote

@@ -8,7 +8,7 @@ import { openWorkshop, refusal } from "#tests/workshop";
 import { addModelVersion, getCurrentModelVersion } from "@/data/catalogue/models";
 import { changeCustomer, findCustomer } from "@/data/customers/customers";
 import { findJob } from "@/data/jobs/jobs";
-import { priceInJob } from "@/data/parts/wanted";
+import { pricesInJob } from "@/data/parts/wanted";
 import { migrate, openDatabase } from "./database";
 import { findAnything } from "./find";
 import { listJournal } from "./journal";
@@ -101,30 +101,43 @@ describe("presses", () => {
 });
 
 describe("models and what a job pins", () => {
-  it("freezes a model version once a job uses it", () => {
-    const { db, open } = openWorkshop();
-    const rename = () => db.prepare("UPDATE position SET name = 'x' WHERE id = 'star'").run();
-    expect(rename().changes).toBe(1);
+  it("freezes a model version once a job uses it, and nothing of it can be changed, taken out, put in or moved in", () => {
+    const { db, ctx, open } = openWorkshop();
+    const free = addModelVersion(ctx, skerry30.id, { lineRadiusMm: 24, anatomy: skerry30Anatomy });
+    const changes = ["assembly", "position", "operation"].flatMap((table) => [
+      `UPDATE ${table} SET ordinal = ordinal + 1 WHERE model_version_id = 1`,
+      `DELETE FROM ${table} WHERE model_version_id = 1`,
+      `UPDATE ${table} SET model_version_id = 1, id = id || '-late' WHERE model_version_id = ${free}`,
+    ]);
+    // While nothing depends on it each of them goes through: what refuses them later is that it is used.
+    for (const change of changes) {
+      db.exec("BEGIN; PRAGMA defer_foreign_keys = ON");
+      expect(db.prepare(change).run().changes, change).toBeGreaterThan(0);
+      db.exec("ROLLBACK");
+    }
+    db.prepare("UPDATE model_version SET number = 10 WHERE id = 1").run(); // the one the next job takes
     open();
     for (const change of [
-      rename,
-      () => db.prepare("DELETE FROM operation WHERE id = 'gate-star'").run(),
-      () => db.prepare("UPDATE model_version SET line_radius_mm = 1").run(),
-      () => db.prepare("INSERT INTO assembly VALUES (1, 'late', 9, 'Late', 'tail', 0)").run(),
+      ...changes,
+      "UPDATE model_version SET line_radius_mm = 1 WHERE id = 1",
+      "DELETE FROM model_version WHERE id = 1",
+      "INSERT INTO assembly VALUES (1, 'late', 9, 'Late', 'tail', 0)",
+      "INSERT INTO position (model_version_id, id, assembly_id, ordinal, name, part_type_id, seat) SELECT 1, 'late', assembly_id, 99, 'Late', part_type_id, seat FROM position WHERE id = 'star' AND model_version_id = 1",
+      "INSERT INTO operation (model_version_id, id, ordinal, kind, position_id, act) VALUES (1, 'late', 99, 'note', NULL, '{}')",
     ])
-      expect(change).toThrow(/model-version-used/);
+      expect(() => db.prepare(change).run(), change).toThrow(/model-version-used/);
   });
 
   it("keeps the version, prices and tax a job was opened with", () => {
     const { db, ctx, open } = openWorkshop();
     const id = open();
-    const before = { version: findJob(db, id)!.modelVersionId, price: priceInJob(db, id, "sk-star"), rates: findJob(db, id)!.rates };
+    const before = { version: findJob(db, id)!.modelVersionId, price: pricesInJob(db, id, ["sk-star"]), rates: findJob(db, id)!.rates };
     const changed = structuredClone(skerry30Anatomy);
     changed.positions.find((p) => p.id === "star")!.name = "Star, later";
     addModelVersion(ctx, skerry30.id, { lineRadiusMm: 24, anatomy: changed });
     db.prepare("UPDATE part_type SET price_minor = price_minor + 500").run();
     db.prepare("INSERT INTO setting (key, value) VALUES ('shop', '{\"taxBasisPoints\":700,\"ratePerHourMinor\":9900}')").run();
-    expect({ version: findJob(db, id)!.modelVersionId, price: priceInJob(db, id, "sk-star"), rates: findJob(db, id)!.rates }).toEqual(
+    expect({ version: findJob(db, id)!.modelVersionId, price: pricesInJob(db, id, ["sk-star"]), rates: findJob(db, id)!.rates }).toEqual(
       before,
     );
     expect(getCurrentModelVersion(db, skerry30.id).number).toBe(2);

@@ -2,11 +2,11 @@ import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { gradeWords } from "@/core/interchange/interchange";
 import { listWells } from "@/data/bench/tray";
 import { listFitsOfModel, listKits } from "@/data/catalogue/interchange";
-import { findPartType } from "@/data/catalogue/part-types";
+import { findPartTypes } from "@/data/catalogue/part-types";
 import { listOverrides } from "@/data/jobs/machine";
 import { listDonorPieces } from "@/data/parts/donors";
-import { findStock } from "@/data/parts/stock";
-import { listNeeds, priceInJob } from "@/data/parts/wanted";
+import { listStock } from "@/data/parts/stock";
+import { listNeeds, pricesInJob } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet } from "@/ui/bench/parts/parts-sheet";
@@ -25,23 +25,25 @@ export default async function PartsPage(props: StationProps) {
   if (!version.anatomy.positions.length) return <NoSchematic head={head} station="parts" />;
   const fits = listFitsOfModel(db, version.model.id);
   const donors = listDonorPieces(db);
-  const partTypes = new Map(version.partTypes);
-  const part = (id: string) => {
-    const known = partTypes.get(id) ?? findPartType(db, id);
-    if (known) partTypes.set(id, known);
-    return known;
-  };
+  const kits = listKits(db, version.model.id);
+  const wanted = (position: { id: string; partTypeId: string }) => foreseen.get(position.id) ?? position.partTypeId;
+  const offeredIds = [...fits.values()].flat().map(({ partTypeId }) => partTypeId);
+  const partTypes = new Map([
+    ...version.partTypes,
+    ...findPartTypes(db, [...foreseen.values(), ...offeredIds, ...kits.flatMap(({ seats: of }) => of.map(({ partTypeId }) => partTypeId))]),
+  ]);
+  const prices = pricesInJob(db, job.id, version.anatomy.positions.map(wanted));
+  const bins = new Map(listStock(db).map((line) => [line.partTypeId, line]));
   const seats: SeatFacts[] = version.anatomy.positions.map((position) => {
-    const wantedPartTypeId = foreseen.get(position.id) ?? position.partTypeId;
-    part(wantedPartTypeId);
-    const stock = findStock(db, wantedPartTypeId);
+    const wantedPartTypeId = wanted(position);
+    const stock = bins.get(wantedPartTypeId);
     const well = wells.get(position.id);
     const offered = fits.get(position.id) ?? [];
     const fitting = new Set([wantedPartTypeId, position.partTypeId, ...offered.map((fit) => fit.partTypeId)]);
     return {
       positionId: position.id,
       wantedPartTypeId,
-      priceMinor: priceInJob(db, job.id, wantedPartTypeId),
+      priceMinor: prices.get(wantedPartTypeId)!,
       stock: stock ? { count: stock.count, keptAside: stock.keptAside, bin: stock.bin } : null,
       inTray: well !== undefined,
       well: well?.well ?? null,
@@ -53,7 +55,7 @@ export default async function PartsPage(props: StationProps) {
       fits: offered
         .filter((fit) => fit.partTypeId !== wantedPartTypeId)
         .flatMap((fit) => {
-          const type = part(fit.partTypeId);
+          const type = partTypes.get(fit.partTypeId);
           if (!type) return [];
           const note = [fit.note, fit.mark && `look for ${fit.mark}`].filter(Boolean).join("; ");
           return [
@@ -63,7 +65,7 @@ export default async function PartsPage(props: StationProps) {
               name: type.name,
               grade: gradeWords[fit.grade],
               note,
-              inBin: findStock(db, type.id)?.count ?? 0,
+              inBin: bins.get(type.id)?.count ?? 0,
             },
           ];
         }),
@@ -78,13 +80,13 @@ export default async function PartsPage(props: StationProps) {
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(partTypes)}
       seats={seats}
-      kits={listKits(db, version.model.id).map(({ id, name, note, caution, seats: of }) => ({
+      kits={kits.map(({ id, name, note, caution, seats: of }) => ({
         id,
         name,
         note,
         caution,
         parts: of.length,
-        priceMinor: of.reduce((sum, { partTypeId }) => sum + (part(partTypeId)?.priceMinor ?? 0), 0),
+        priceMinor: of.reduce((sum, { partTypeId }) => sum + (partTypes.get(partTypeId)?.priceMinor ?? 0), 0),
         wanted: of.every(({ positionId, partTypeId }) => foreseen.get(positionId) === partTypeId),
       }))}
       currency={job.currency}

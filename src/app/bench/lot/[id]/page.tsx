@@ -6,12 +6,12 @@ import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
 import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
-import { listSettled } from "@/data/diagnosis/diagnosis";
+import { settledOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
-import { listObservations } from "@/data/diagnosis/observations";
+import { verdictsBefore } from "@/data/diagnosis/observations";
 import { listJobsOfLot } from "@/data/jobs/jobs";
-import { listStationTimes } from "@/data/jobs/station-time";
-import { getQuote } from "@/data/quote/quotes";
+import { stationTimesOf } from "@/data/jobs/station-time";
+import { quotesOf } from "@/data/quote/quotes";
 import { LotSheet } from "@/ui/bench/lot/lot-sheet";
 import { answerWholeLot, handBackReady } from "./actions";
 
@@ -27,7 +27,11 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
   const roles = new Set([...version.partTypes.values()].map((type) => type.role));
   const knowledge = knowledgeOf(db);
   const faults = knowledge.faults.filter(({ needs }) => needs === undefined || roles.has(needs));
-  const settled = new Map(jobs.map((job) => [job.id, listSettled(db, job.id)]));
+  const ids = jobs.map(({ id }) => id);
+  const settled = settledOf(db, ids);
+  const quotes = quotesOf(db, jobs);
+  const verdicts = verdictsBefore(db, ids);
+  const times = stationTimesOf(db, ids);
   const use = jobs[0]?.intake.life ?? [];
   const needs = faults.flatMap((fault) => {
     const known = jobs.flatMap((job) => (settled.get(job.id)!.has(fault.id) ? [settled.get(job.id)!.get(fault.id)!] : []));
@@ -50,23 +54,16 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
       lot={{ id: lot.id, name: lot.name, customer: lot.customerName, model: `${model.maker} ${model.name}` }}
       tests={protocolFor(model.family).map(({ id, name, how }) => ({ id, name, how }))}
       faults={faults.map(({ id, name, section }) => ({ id, name, section }))}
-      reels={jobs.map((job) => {
-        const quote = getQuote(db, job);
-        return {
-          jobId: job.id,
-          tag: job.tag,
-          serial: job.reel.serial,
-          mark: job.mark,
-          closed: job.closedAt !== null,
-          asks: quote.consent === "ask",
-          verdicts: Object.fromEntries(
-            listObservations(db, job.id)
-              .filter((one) => one.phase === "before")
-              .map((one) => [one.testId, one.verdict]),
-          ),
-          settled: Object.fromEntries(settled.get(job.id)!),
-        };
-      })}
+      reels={jobs.map((job) => ({
+        jobId: job.id,
+        tag: job.tag,
+        serial: job.reel.serial,
+        mark: job.mark,
+        closed: job.closedAt !== null,
+        asks: quotes.get(job.id)!.consent === "ask",
+        verdicts: verdicts.get(job.id) ?? {},
+        settled: Object.fromEntries(settled.get(job.id)!),
+      }))}
       needs={needs}
       lineRadiusMm={version.lineRadiusMm}
       test={recordTest}
@@ -76,7 +73,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
         tag: job.tag,
         mark: job.mark,
         station: job.station,
-        minutes: listStationTimes(db, job.id).reduce((sum, { minutes }) => sum + minutes, 0),
+        minutes: times.get(job.id)!.reduce((sum, { minutes }) => sum + minutes, 0),
       }))}
       handBack={handBackReady}
     />

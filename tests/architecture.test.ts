@@ -102,4 +102,26 @@ describe("the house", () => {
     );
     expect(wrong).toEqual([]);
   });
+
+  it("has its shared ids in a leaf: the vocabulary borrows from no other room", () => {
+    const borrowed = [...graph].flatMap(([file, imports]) =>
+      file.startsWith("src/core/vocabulary/")
+        ? imports.filter((to) => !to.startsWith("src/core/vocabulary/")).map((to) => `${file} → ${to}`)
+        : [],
+    );
+    expect(borrowed).toEqual([]);
+  });
+
+  it("asks one place whether a person may read: every page and every file that is given out", () => {
+    const readers = /\b(readPage|loadBench|loadModel|gaugeJob|readFile|jobFile|reportFile|modelFile|historyFile)\(/;
+    const answers = files.filter((file) => /^src\/app\/.*\b(page\.tsx|route\.ts)$/.test(file));
+    expect(answers.length).toBeGreaterThan(50);
+    // A route without GET takes something in, which is a press; a page that reads no data has nothing to hide.
+    const open = answers.filter((file) => {
+      const text = readFileSync(file, "utf8");
+      const gives = file.endsWith("page.tsx") ? /@\/data|@\/app/.test(text) : /export (const|async function|function) GET/.test(text);
+      return gives && !readers.test(text) && !/redirect\(/.test(text);
+    });
+    expect(open).toEqual([]);
+  });
 });

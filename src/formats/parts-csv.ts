@@ -153,9 +153,3 @@ export function readPartsCsv(
     rows: data.length,
   };
 }
-
-/** Guards a cell that a spreadsheet would run as a formula, then quotes it as RFC 4180 asks. */
-export const csvCell = (text: string): string => {
-  const guarded = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-  return /[",\r\n]/.test(guarded) ? `"${guarded.replaceAll('"', '""')}"` : guarded;
-};

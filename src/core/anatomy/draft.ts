@@ -73,10 +73,6 @@ export function editPart(
   };
 }
 
-/** Puts a catalogue entry into a seat. */
-export const choosePart = (draft: Draft, seatId: string, partTypeId: string): Draft =>
-  withSeats(draft, (position) => (position.id === seatId ? { ...position, partTypeId } : position));
-
 /** The seats of an assembly along its axis, base first. */
 export const alongAxis = (anatomy: Anatomy, assemblyId: string): Position[] =>
   anatomy.positions

@@ -74,10 +74,3 @@ export function planCleaning(groups: readonly CleanGroup[]): CleanPlan {
     handMinutes,
   };
 }
-
-/** Lowest bound on any plan, for judging one: the hands' work, and every group's own way through. */
-export const leastMinutes = (groups: readonly CleanGroup[]): number =>
-  Math.max(
-    0,
-    ...groups.map((group) => (isBath(group.method) ? loadMinutes + group.soakMinutes : 0) + group.handMinutes + group.dryMinutes),
-  );

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { camRise, freeSpoolKnobTurns, hasFreeSpool, type LeverDrag, leverForce, type Star, starForce, starTorqueNmm } from "./adjusters";
+import { camRise, freeSpoolKnobTurns, hasFreeSpool, type LeverDrag, leverForce, type Star, starForce } from "./adjusters";
 import { stackDeflection, stackOf } from "./disc-springs";
 
 const disc = { outsideMm: 20, insideMm: 10.2, thicknessMm: 0.8, coneHeightMm: 0.55 };
@@ -44,15 +44,6 @@ describe("a star", () => {
     expect(ratio).toBeLessThan(4.1);
     expect(starForce(star([true, true]), 1.6).springsFlat).toBe(true);
     expect(starForce(star([true, false]), 1.6).springsFlat).toBe(false);
-  });
-
-  it("takes the torque of the screw formula: without friction the work put in is the work stored", () => {
-    // 2π·T = F·pitch for a screw without friction (energy).
-    const smooth = { pitchDiameterMm: 6, pitchMm: 0.75, mu: 0, collarMu: 0, collarRadiusMm: 5 };
-    expect(2 * Math.PI * starTorqueNmm(400, smooth)).toBeCloseTo(400 * 0.75, 6);
-    const dry = starTorqueNmm(400, { ...smooth, mu: 0.15 });
-    expect(dry).toBeGreaterThan(starTorqueNmm(400, smooth));
-    expect(starTorqueNmm(400, { ...smooth, mu: 0.15, collarMu: 0.1 })).toBeCloseTo(dry + 400 * 0.1 * 5, 6);
   });
 });
 

@@ -36,26 +36,6 @@ export function starForce(star: Star, turns: number): StarPoint {
   return { turns, forceN, springsFlat: stackDeflection(star.springs, forceN) >= flat.strokeMm - 1e-9 && flat.strokeMm > 0 };
 }
 
-/**
- * Torque to turn a star under a force, N·mm: square-cut screw formula with the flank angle of a 60° thread, plus the collar it turns on.
- * Source: Shigley, power screws.
- */
-export function starTorqueNmm(
-  forceN: number,
-  thread: {
-    readonly pitchDiameterMm: number;
-    readonly pitchMm: number;
-    readonly mu: number;
-    readonly collarMu: number;
-    readonly collarRadiusMm: number;
-  },
-): number {
-  const { pitchDiameterMm: d2, pitchMm: p, mu, collarMu, collarRadiusMm } = thread;
-  const flank = Math.cos(Math.PI / 6);
-  const raise = (p + (Math.PI * mu * d2) / flank) / (Math.PI * d2 - (mu * p) / flank);
-  return forceN * ((d2 / 2) * raise + collarMu * collarRadiusMm);
-}
-
 export interface CamPoint {
   readonly degrees: number;
   readonly riseMm: number;

@@ -1,5 +1,4 @@
 import type { Member } from "@/core/anatomy/types";
-import { workingGaps } from "./working-gaps";
 
 /** One ring of a drag stack, from the base up. */
 export interface DragElement {
@@ -59,9 +58,6 @@ export function gapsOf(stack: readonly DragElement[], model: PressureModel): Gap
 /** Torque at which a stack slips, N·mm, under an axial force. */
 export const capacityNmm = (stack: readonly DragElement[], forceN: number, model: PressureModel): number =>
   forceN * gapsOf(stack, model).reduce((sum, { muRadiusMm }) => sum + muRadiusMm, 0);
-
-/** Slipping places by their members alone; the same count as gapsOf finds. */
-export const gapCount = (stack: readonly DragElement[]): number => workingGaps(stack);
 
 /** What is wrong with a stack, in words and at which element; null when it can be computed. */
 export function stackFault(stack: readonly DragElement[]): { at: number; field: "outsideMm" | "insideMm" | "mu"; message: string } | null {

@@ -61,15 +61,6 @@ export function discForce(
   return ((4 * platedModulusMpa * t ** 4) / (k1 * outsideMm ** 2)) * (s / t) * ((h0 / t - s / t) * (h0 / t - s / (2 * t)) + 1);
 }
 
-/** Slope of the force, N/mm; below 0 past a snapping spring's maximum. */
-export function discStiffness(
-  { outsideMm, insideMm, thicknessMm: t, coneHeightMm: h0, platedModulusMpa = springSteelMpa }: DiscSpring,
-  s: number,
-): number {
-  const { k1 } = coefficients(outsideMm / insideMm);
-  return ((4 * platedModulusMpa * t ** 3) / (k1 * outsideMm ** 2)) * ((h0 / t) ** 2 - (3 * h0 * s) / t ** 2 + (1.5 * s ** 2) / t ** 2 + 1);
-}
-
 /** The two tensile stresses at the lower edges, MPa; the larger one governs. */
 export function discStress(disc: DiscSpring, s: number): { iiMpa: number; iiiMpa: number } {
   const { outsideMm, insideMm, thicknessMm: t, coneHeightMm: h0, platedModulusMpa = springSteelMpa } = disc;

@@ -41,10 +41,6 @@ export const backingM = (
 export const diameterWithLeft = ({ arborMm, fullMm }: SpoolRing, shareLeft: number): number =>
   Math.sqrt(arborMm ** 2 + (fullMm ** 2 - arborMm ** 2) * Math.min(1, Math.max(0, shareLeft)));
 
-/** Share of the line left by the diameter it stands at: what a break-off took. */
-export const shareLeftAt = ({ arborMm, fullMm }: SpoolRing, standsAtMm: number): number =>
-  Math.min(1, Math.max(0, (standsAtMm ** 2 - arborMm ** 2) / (fullMm ** 2 - arborMm ** 2)));
-
 /** Usual diameters of nylon by its class, as ranges, mm (common practice; makers differ, braid is about a third). */
 export const nylonByBreakingKg: readonly (readonly [kg: number, low: number, high: number])[] = [
   [2, 0.16, 0.2],

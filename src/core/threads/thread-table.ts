@@ -51,12 +51,8 @@ export const threadTable: readonly ThreadSize[] = [
   old(2.3, 0.4), old(2.6, 0.45), old(3, 0.6), old(4, 0.75),
 ];
 
-/** Pitch diameter of a 60° thread, mm (ISO 68-1). */
-export const pitchDiameter = ({ diameterMm: d, pitchMm: p }: Pick<ThreadSize, "diameterMm" | "pitchMm">): number => d - 0.649519 * p;
 /** Minor diameter of the nut, mm (ISO 68-1). */
 export const nutMinor = ({ diameterMm: d, pitchMm: p }: Pick<ThreadSize, "diameterMm" | "pitchMm">): number => d - 1.082532 * p;
 /** Stress area of a metric bolt, mm² (ISO 898-1). */
 export const stressArea = ({ diameterMm: d, pitchMm: p }: Pick<ThreadSize, "diameterMm" | "pitchMm">): number =>
   (Math.PI / 4) * (d - 0.938194 * p) ** 2;
-/** Tensile stress area of a unified bolt, in² (ASME B1.1). @param diameterIn inches. */
-export const unifiedStressArea = (diameterIn: number, threads: number): number => 0.7854 * (diameterIn - 0.9743 / threads) ** 2;

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { findThread, holeLimits, screwLimits, threadFault } from "./find-thread";
-import { nutMinor, pitchDiameter, stressArea, threadTable, unifiedStressArea } from "./thread-table";
+import { nutMinor, stressArea, threadTable } from "./thread-table";
 
 const thread = (name: string) => threadTable.find((size) => size.name === name)!;
 
@@ -23,33 +23,17 @@ describe("threads by their standards", () => {
     expect(Math.abs(stressArea({ diameterMm, pitchMm }) / area - 1)).toBeLessThan(0.005);
   });
 
-  // ISO 724, pitch and minor diameters.
+  // ISO 724, minor diameters.
   it.each([
-    ["M2 × 0.4", 1.74, 1.567],
-    ["M2.5 × 0.45", 2.208, 2.013],
-    ["M3 × 0.5", 2.675, 2.459],
-    ["M4 × 0.7", 3.545, 3.242],
-    ["M5 × 0.8", 4.48, 4.134],
-    ["M6 × 1", 5.35, 4.917],
-    ["M8 × 1.25", 7.188, 6.647],
-  ] as const)("%s: %f and %f mm", (name, d2, d1) => {
-    expect(pitchDiameter(thread(name))).toBeCloseTo(d2, 3);
+    ["M2 × 0.4", 1.567],
+    ["M2.5 × 0.45", 2.013],
+    ["M3 × 0.5", 2.459],
+    ["M4 × 0.7", 3.242],
+    ["M5 × 0.8", 4.134],
+    ["M6 × 1", 4.917],
+    ["M8 × 1.25", 6.647],
+  ] as const)("%s: %f mm", (name, d1) => {
     expect(nutMinor(thread(name))).toBeCloseTo(d1, 3);
-  });
-
-  // ASME B1.1, tensile stress areas recalled from Shigley ch. 8, in².
-  it.each([
-    [0.06, 80, 0.0018],
-    [0.086, 56, 0.0037],
-    [0.112, 40, 0.00604],
-    [0.138, 32, 0.00909],
-    [0.164, 32, 0.014],
-    [0.19, 24, 0.0175],
-    [0.19, 32, 0.02],
-    [0.25, 20, 0.0318],
-    [0.25, 28, 0.0364],
-  ])("%f in, %f threads: %f in²", (diameter, threads, area) => {
-    expect(Math.abs(unifiedStressArea(diameter, threads) / area - 1)).toBeLessThan(0.0035);
   });
 
   it("numbers its unified sizes by rule: #0 is 0.060 in, #8 0.164 in", () => {

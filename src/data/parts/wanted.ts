@@ -59,10 +59,6 @@ export function wantedPart(db: Db, job: JobOfMachine, positionId: string): { nam
   return { name: position.name, partTypeId: foreseen ?? position.partTypeId };
 }
 
-/** Seats of a job with a part in its quote. */
-export const listForeseenSeats = (db: Db, jobId: number): string[] =>
-  db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(jobId) as string[];
-
 /** Why a part stands in the quote when nobody chose it: it was fitted, or a fault's remedy asks for it (the fault's id). */
 const byFitting = "fitted";
 

@@ -26,7 +26,7 @@ export default defineConfig({
           environment: "node",
           testTimeout: 180_000,
           hookTimeout: 120_000,
-          retry: 1, // a browser on two busy cores can lose a key press; what is truly broken fails twice
+          retry: 0, // a flake is a fault of ours: a press that comes late, or a test that does not wait for what it says
           globalSetup: ["tests/browser/filled-demo.ts"],
           maxWorkers: 2, // a person at a screen mostly waits: two share two cores; a third made presses come late
         },

@@ -170,7 +170,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
         verdict,
         value: value === undefined ? null : Math.round(value * unlike * 10) / 10,
         lineRadiusMm: testId.startsWith("drag") ? skerry30LineRadiusMm : null,
-        instrument: value === undefined ? "by hand and ear" : testId.startsWith("drag") ? "pull scale" : "typed",
+        instrument: value === undefined ? "by hand" : testId.startsWith("drag") ? "pull scale" : "typed",
         simulated: value !== undefined && testId.startsWith("drag"),
         trace: null,
       });
@@ -409,11 +409,11 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     test(ctxAt(0, 9), id, "before", { "free-spool": ["good", 30], turning: ["good", 9.5], "drag-full": ["bad", 41] });
   });
 
-  // A lot of like reels from one sender, begun: tested across, two of them looked into.
+  // Several reels of one model from one sender, begun: tested across, two of them looked into.
   inOne(() => {
     const lot = openLot(ctxAt(-1, 17), {
       name: "Harbour hire, autumn",
-      customerId: customers[2]!,
+      customer: { id: customers[2]! },
       modelId: "skerry-40x",
       water: "salt",
       tripsPerYear: 90,

@@ -6,7 +6,7 @@ import { Sheet } from "@/ui/sheets/sheet";
 export default function Failed({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
   return (
     <Sheet>
-      <h1>This sheet could not be laid out</h1>
+      <h1>This page could not be shown</h1>
       <p className="mt-2">
         Nothing you confirmed is lost. Try again; if it comes back, tell the reference <span className="num">{error.digest ?? "none"}</span>
         .
@@ -16,7 +16,7 @@ export default function Failed({ error, reset }: { error: Error & { digest?: str
           Try again
         </button>
         <Link className="key" href="/">
-          Go to the rack
+          Go to the Rack
         </Link>
       </p>
     </Sheet>

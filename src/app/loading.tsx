@@ -2,7 +2,7 @@
 export default function Loading() {
   return (
     <p role="status" className="p-4">
-      Laying out the sheet…
+      Loading…
     </p>
   );
 }

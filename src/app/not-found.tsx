@@ -10,7 +10,7 @@ export default function NotFound() {
       </p>
       <p className="mt-4">
         <Link className="key" href="/">
-          Go to the rack
+          Go to the Rack
         </Link>
       </p>
     </Sheet>

@@ -61,9 +61,7 @@ export default async function RackPage() {
         }))}
       />
       <Sheet
-        act={
-          taken ? <NextLink href={taken.href} words={`Take down ${taken.title}`} /> : <NextLink href="/counter" words="Take a reel in" />
-        }
+        act={taken ? <NextLink href={taken.href} words={`Start ${taken.title}`} /> : <NextLink href="/counter" words="Check in a reel" />}
         block={
           <CornerBlock
             cells={
@@ -85,13 +83,13 @@ export default async function RackPage() {
             <strong>
               Next: {taken.owner}'s {taken.lotId === null ? taken.reel : `lot of ${taken.reel}`}
             </strong>{" "}
-            because {next.because}. About <span className="num">{taken.minutesLeft}</span> minutes of bench left.
+            because {next.because}. About <span className="num">{taken.minutesLeft}</span> bench minutes left.
           </p>
         ) : (
           <p>
-            {rack.length ? "Nothing here is yours to move: the rest waits for customers, suppliers or its owner." : "The rack is empty."}{" "}
+            {rack.length ? "Nothing is waiting on us: the rest waits for customers, suppliers or collection." : "The rack is empty."}{" "}
             <Link className="act-link" href="/counter">
-              Take a reel in
+              Check in a reel
             </Link>
           </p>
         )}

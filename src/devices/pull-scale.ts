@@ -1,4 +1,4 @@
-/** What the stand-in pretends hangs on it; a real scale ignores this. */
+/** What the simulated instrument shows hangs on it; a real scale ignores this. */
 export interface PullSetting {
   /** Force of even slip, N. */
   readonly levelN: number;

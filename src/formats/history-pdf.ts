@@ -14,13 +14,13 @@ export const historyPdf = (history: ReelHistory): Promise<Buffer> =>
     line("bold", 20, `${reel.maker} ${reel.model}`);
     line("mono", 13, reel.serial || "no serial");
     line("sans", 11, `${reel.hand} hand. Kept by ${history.shop}, printed ${words(history.exportedOn)}.`);
-    if (!history.visits.length) line("sans", 11, "Nothing is on record yet.");
+    if (!history.visits.length) line("sans", 11, "Nothing on record yet.");
     for (const visit of history.visits) {
       heading(`${words(visit.takenInOn)}, ${visit.tag}: ${visit.cameFor}`);
-      line("sans", 10, visit.handedBackOn ? `Handed back ${words(visit.handedBackOn)}.` : "Still here.");
-      if (visit.unrepaired !== null) line("sans", 11, `Went back unrepaired: ${visit.unrepaired}`);
+      line("sans", 10, visit.handedBackOn ? `Returned ${words(visit.handedBackOn)}.` : "Still in the shop.");
+      if (visit.unrepaired !== null) line("sans", 11, `Returned unrepaired: ${visit.unrepaired}`);
       if (visit.found.length) line("sans", 11, `Found: ${visit.found.join("; ")}.`);
-      for (const part of visit.partsFitted) line("sans", 11, `New: ${part.number} ${part.seat}${part.used ? ", used, off a donor" : ""}`);
+      for (const part of visit.partsFitted) line("sans", 11, `New: ${part.number} ${part.seat}${part.used ? ", used, from a donor" : ""}`);
       for (const part of visit.leftOut) line("sans", 11, `Left out: ${part.seat}, ${part.reason}`);
       for (const part of visit.servedInPlace) line("sans", 11, `Served in place: ${part.seat}, ${part.reason}`);
       const tests = [...new Set(visit.measurements.map(({ test }) => test))];

@@ -37,8 +37,8 @@ function drawLabel(doc: Pdf, label: Label): void {
   text("bold", 13, label.owner, 18.5, 42);
   text("sans", 11, label.reel, 24.5, 42);
   text("sans", 11, `Promised ${label.promised}`, 30, 42);
-  text("sans", 9, label.cameWith.length ? `With it: ${label.cameWith.join(", ")}` : "Nothing came with it", 36, 42);
-  text("sans", 8, "Line banded before it is hung.", 47, 42);
+  text("sans", 9, label.cameWith.length ? `With the reel: ${label.cameWith.join(", ")}` : "Nothing came with it", 36, 42);
+  text("sans", 8, "Band the line.", 47, 42);
   drawQr(doc, label.tag, 57 * mm, 12 * mm, 31 * mm);
 }
 

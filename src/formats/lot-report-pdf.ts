@@ -11,7 +11,7 @@ export const lotReportPdf = (report: LotReport): Promise<Buffer> =>
     const flow = flowOf(doc, page);
     const sums = lotSums(report);
     flow.line("bold", 20, `Lot: ${report.name}`);
-    flow.line("sans", 11, `${report.shopName}, for ${report.sender}. ${sums.reels} × ${report.model}, taken in ${report.openedOn}.`);
+    flow.line("sans", 11, `${report.shopName}, for ${report.sender}. ${sums.reels} × ${report.model}, received ${report.openedOn}.`);
     flow.line("bold", 12, `${sums.finished} of ${sums.reels} finished.`);
     if (sums.faults.length) {
       flow.heading("What was found");
@@ -19,7 +19,7 @@ export const lotReportPdf = (report: LotReport): Promise<Buffer> =>
         flow.line("sans", 11, `${name}: ${reels} of ${sums.reels} reels (${Math.round((100 * reels) / sums.reels)} %)`);
     }
     if (sums.parts.length) {
-      flow.heading("What went in");
+      flow.heading("Parts fitted");
       for (const { name, count } of sums.parts) flow.line("sans", 11, `${count} × ${name}`);
     }
     flow.heading("Reel by reel");

@@ -88,7 +88,7 @@ describe("the receipt", () => {
       }),
     );
     expect(pages).toBe(1);
-    for (const words of [tag, "pitting: foot, spool", "box, rod clamp", "nothing without asking you", "15 % off", "20.50 EUR"])
+    for (const words of [tag, "pitting: foot, spool", "box, rod clamp", "we ask before any work", "15 % off", "20.50 EUR"])
       expect(text).toContain(words);
     expect(await readQr(file, "receipt")).toBe(tag);
   });
@@ -149,7 +149,7 @@ describe("the report", () => {
       "Rinse it.",
       "1 Mar 2027",
       "75.18",
-      "not handed back yet",
+      "not returned yet",
     ])
       expect(text, words).toContain(words);
   });
@@ -158,7 +158,7 @@ describe("the report", () => {
     const { text } = read(await reportPdf({ ...report, findings: [], parts: [], leftOut: [], watch: [], tests: [] }));
     expect(text).toContain("No fault was found.");
     expect(text).toContain("None.");
-    expect(text).not.toMatch(/Left out on purpose|To watch next time|simulated/);
+    expect(text).not.toMatch(/Left out on purpose|Watch next time|simulated/);
   });
 
   it("goes on to another page rather than off the paper", async () => {
@@ -171,7 +171,7 @@ describe("the report", () => {
 
   it("says what is not better than it came", async () => {
     const tests = [{ ...report.tests[0]!, change: "not better" }];
-    expect(read(await reportPdf({ ...report, tests })).text).toContain("Not better than it came: Turning in gear");
+    expect(read(await reportPdf({ ...report, tests })).text).toContain("No better than received: Turning in gear");
     expect(read(await reportPdf(report)).text).not.toContain("Not better than it came");
   });
 
@@ -195,7 +195,7 @@ describe("the sheet of a lot", () => {
     tag: formatTag(i),
     mark: `boat ${i}`,
     serial: `S${i}`,
-    state: i % 2 ? "handed back" : "ready",
+    state: i % 2 ? "returned" : "ready",
     findings: ["Drag worn"],
     parts: ["Friction washer, low"],
     readings: ["Turning in gear 21 cN·m → 9 cN·m"],
@@ -277,7 +277,7 @@ describe("a reel's history on paper", () => {
     for (const words of [
       "Maker Model",
       "Found: Gears worn",
-      "SK-220 Main gear, used, off a donor",
+      "SK-220 Main gear, used, from a donor",
       "Trip lever, not worth drawing",
       "21 cN·m, then 9 cN·m (simulated)",
       "8 Mar 2027: Drag",

@@ -39,14 +39,14 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
     y = Math.max(y, 42 * mm);
     line("bold", 13, receipt.owner);
     line("bold", 12, receipt.reel);
-    line("sans", 11, `Taken in ${receipt.takenIn}, promised ${receipt.promised}.`);
+    line("sans", 11, `Received ${receipt.takenIn}, promised ${receipt.promised}.`);
     const { depositMinor, limitMinor, currency } = receipt;
     const rows: readonly (readonly [string, string])[] = [
-      ["Comes for", receipt.comesFor],
-      ["You told us", receipt.complaint || "nothing in particular"],
+      ["Job", receipt.comesFor],
+      ["You reported", receipt.complaint || "nothing in particular"],
       ["As found", receipt.asFound || "no marks written down"],
-      ["Left with it", receipt.cameWith.join(", ") || "nothing but the reel"],
-      ["We go ahead up to", limitMinor === null ? "nothing without asking you" : `${formatMinor(limitMinor)} ${currency}, tax included`],
+      ["Accessories", receipt.cameWith.join(", ") || "none"],
+      ["Spending limit", limitMinor === null ? "we ask before any work" : `${formatMinor(limitMinor)} ${currency}, tax included`],
       ...(receipt.discountPercent ? ([["Discount", `${receipt.discountPercent} % off work and parts`]] as const) : []),
       ["Deposit paid", depositMinor ? `${formatMinor(depositMinor)} ${currency}` : "none"],
     ];
@@ -61,5 +61,5 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
       line("bold", 12, words);
     }
     y += 4 * mm;
-    line("sans", 10, "Bring this paper, or its number, when you fetch the reel.");
+    line("sans", 10, "Bring this receipt, or its number, when you collect the reel.");
   });

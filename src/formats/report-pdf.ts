@@ -31,34 +31,34 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     line(
       "sans",
       11,
-      `For ${report.owner}. Taken in ${report.openedOn}${report.closedOn ? `, handed back ${report.closedOn}` : ", not handed back yet"}.`,
+      `For ${report.owner}. Received ${report.openedOn}${report.closedOn ? `, returned ${report.closedOn}` : ", not returned yet"}.`,
       left,
       140 * mm,
     );
 
-    heading("What you told us");
+    heading("You reported");
     line("sans", 11, report.complaint || "Nothing in particular.");
 
-    if (report.asFound) line("sans", 11, `It came with ${report.asFound}.`);
+    if (report.asFound) line("sans", 11, `As received: ${report.asFound}.`);
     if (report.declined !== null) {
-      heading("Goes back unrepaired");
+      heading("Returned unrepaired");
       line("bold", 11, report.declined);
     }
     if (report.check?.claims.length) {
-      heading("What the seller says");
+      heading("Seller says");
       for (const { claim, standing, because } of report.check.claims) {
         line("bold", 11, `“${claim}”: ${standing}`);
         if (because) line("sans", 11, because, left + 6 * mm, width - 6 * mm);
       }
-      line("sans", 9, "One thing against a claim is enough; nothing found against it reaches only as far as somebody looked.");
+      line("sans", 9, "One contradiction is enough; “nothing contradicts it” covers only what was checked.");
     }
 
-    heading(report.check ? "What was found" : "What was found and done");
+    heading(report.check ? "What was found" : "Found and done");
     if (!report.findings.length) line("sans", 11, "No fault was found.");
     for (const finding of report.findings)
       line("sans", 11, `${finding.name}: ${report.check ? "to put right, " : ""}${finding.remedy} (${finding.minutes} min).`);
     if (report.check && report.findings.length)
-      line("bold", 11, `To put all of it right: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
+      line("bold", 11, `Repairing all of it: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
 
     if (!report.check) {
       heading("Parts fitted");
@@ -91,15 +91,15 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     }
 
     if (report.inPlace.length) {
-      heading("Served where it sits");
+      heading("Served in place");
       for (const part of report.inPlace) line("sans", 11, `${part.name}: ${part.reason}`);
     }
     if (report.lubricants.length) {
-      heading("Oiled and greased with");
+      heading("Oil and grease");
       line("sans", 11, report.lubricants.join("; "));
     }
     if (report.computed.length) {
-      heading("Computed");
+      heading("Calculated");
       for (const words of report.computed) line("sans", 11, words);
     }
     for (const words of report.cautions) {
@@ -111,11 +111,11 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       for (const part of report.leftOut) line("sans", 11, `${part.name}: ${part.reason}`);
     }
     if (report.watch.length) {
-      heading("To watch next time");
+      heading("Watch next time");
       for (const part of report.watch) line("sans", 11, `${part.name}${part.note ? `: ${part.note}` : ""}`);
     }
 
-    heading(report.check ? "How it tests" : "Before and after");
+    heading(report.check ? "Test results" : "Before and after");
     for (const test of report.tests) {
       room(9 * mm);
       drawTest(doc, report.check ? { ...test, after: test.before, before: "", bars: null } : test, left, flow.y);
@@ -123,7 +123,7 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     }
     const notBetter = report.tests.filter(({ change }) => change === changeWords.worse).map(({ name }) => name);
     if (notBetter.length && !report.check)
-      line("bold", 11, `Not better than it came: ${notBetter.join(", ")}.${report.watch.length ? " See what to watch above." : ""}`);
+      line("bold", 11, `No better than received: ${notBetter.join(", ")}.${report.watch.length ? " See what to watch above." : ""}`);
     if (report.tests.some((test) => test.simulated)) line("sans", 9, "Readings marked with a dashed bar came from a simulated instrument.");
     if (!report.check)
       line(
@@ -152,9 +152,9 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       line(
         "sans",
         11,
-        `Paid at the counter: ${formatMinor(price.deposit)}. ${price.total < price.deposit ? "Given back" : "To pay"}: ${formatMinor(Math.abs(price.total - price.deposit))}.`,
+        `Paid at the counter: ${formatMinor(price.deposit)}. ${price.total < price.deposit ? "Refund" : "To pay"}: ${formatMinor(Math.abs(price.total - price.deposit))}.`,
       );
-    line("sans", 9, "Makers' instructions and local rules stand above anything advised here.");
+    line("sans", 9, "Makers' instructions and local rules come before anything advised here.");
   });
 
 /** One test: name, before small, after large, and two bars to one scale. */

@@ -11,7 +11,7 @@ export const shortReportPdf = (report: Report): Promise<Buffer> =>
     const flow = flowOf(doc, page);
     drawQr(doc, report.tag, flow.right - 22 * mm, flow.y - 2 * mm, 24 * mm);
     const narrow = 95 * mm;
-    flow.line("bold", 18, "In short", flow.left, narrow);
+    flow.line("bold", 18, "Short report", flow.left, narrow);
     flow.line("mono", 13, report.tag, flow.left, narrow);
     flow.line("bold", 12, `${report.reel}${report.serial ? `, serial ${report.serial}` : ""}`, flow.left, narrow);
     flow.line("sans", 10, `${report.shopName}, for ${report.owner}, ${report.closedOn ?? report.openedOn}`, flow.left, narrow);

@@ -18,7 +18,7 @@ const versions = (modelId: string) => server.value<number>("SELECT max(number) F
 const until = (what: () => boolean) => person.driver.wait(what, 10_000);
 /** The seats along the axis as the strip under the plate shows them. */
 const axis = async () => {
-  const keys = await person.driver.findElements(By.css('ol[aria-label^="Along the axis"] button[aria-label^="Look at"]'));
+  const keys = await person.driver.findElements(By.css('ol[aria-label^="Order along the axis"] button[aria-label^="Look at"]'));
   return Promise.all(keys.map(async (key) => (await key.getAttribute("aria-label"))!.slice("Look at ".length)));
 };
 
@@ -56,7 +56,7 @@ describe("the machine edited at its drawing", () => {
 
   it("takes a new part of a kind, its words and order, and saves them as a version", async () => {
     await person.press("Look at Rotor washer");
-    await person.press("Add a part after it");
+    await person.press("Add a part after this one");
     await person.press("plain washer");
     await person.sees("guessed");
     await person.type("outside, mm", "12");
@@ -67,7 +67,7 @@ describe("the machine edited at its drawing", () => {
     await person.sees("Rotor washer ✕");
     await person.press("Care");
     await person.type("Trap when it goes back", "Two of them: count.");
-    await person.press("It is so: confirm");
+    await person.press("Confirm");
     await person.press("Save version 2");
     await until(() => versions("plover-30") === 2);
     expect(server.value("SELECT seat ->> 'trap' FROM position WHERE name = 'Second rotor washer'")).toBe("Two of them: count.");
@@ -88,7 +88,7 @@ describe("the machine edited at its drawing", () => {
 
   it("is searched by name and size, zoomed by keys, and hatched by what one asks", async () => {
     await person.go("/library/skerry-30");
-    await person.type("Find on the schematic", "31 8.6");
+    await person.type("Find a name, number or size", "31 8.6");
     await person.press("Friction washer, high");
     await person.sees("SK-231");
     const scale = () =>
@@ -113,12 +113,12 @@ describe("editions", () => {
     await person.go("/library/dunlin-9/editions");
     await person.type("Try a serial", "f1407");
     await person.sees("Made in 1951");
-    await person.sees("Flat-bar dog spring, told by the year");
+    await person.sees("Flat-bar dog spring, from the year");
     await person.type("Try a serial", "Q2200");
     await person.sees("Made in 1960");
     await person.sees("Coil dog spring");
     await person.go("/bench/Z-00013-0/strip");
-    await person.sees("told by the year of the serial 1951");
+    await person.sees("from the year of the serial 1951");
     await person.sees("Dog spring, flat bar");
     await person.type("Edition", "Coil dog spring");
     await person.sees("seen on this reel");
@@ -128,24 +128,24 @@ describe("editions", () => {
   it("are added, and refused a pattern that cannot be read", async () => {
     await person.go("/library/weir-15/editions");
     await person.press("Add an edition");
-    await person.type("Serial written so", "{oops}");
-    await (await person.field("Serial written so")).sendKeys("\n");
+    await person.type("Serial pattern", "{oops}");
+    await (await person.field("Serial pattern")).sendKeys("\n");
     await person.sees("In braces stands");
-    await person.type("Serial written so", "W##*");
+    await person.type("Serial pattern", "W##*");
     await person.rest(320); // a second press within 300 ms counts as the glove's
-    await (await person.field("Serial written so")).sendKeys("\n");
+    await (await person.field("Serial pattern")).sendKeys("\n");
     await person.press("Save version 2");
     await until(() => versions("weir-15") === 2);
     await person.go("/library/weir-15/editions");
-    expect(await person.value("Serial written so")).toBe("W##*");
+    expect(await person.value("Serial pattern")).toBe("W##*");
   });
 });
 
 describe("what goes in place of what", () => {
   it("is offered at the bench: another number instead, a whole kit, a piece off a donor", async () => {
     await person.go("/bench/Z-00013-0/parts");
-    await person.press("Foresee all its parts");
-    await person.sees("Foreseen");
+    await person.press("Add all to quote");
+    await person.sees("In the quote");
     expect(
       server.value(
         "SELECT count(*) FROM quote_part JOIN job ON job.id = quote_part.job_id WHERE job.tag = 'Z-00013-0' AND part_type_id LIKE 'dn-c%'",
@@ -155,15 +155,15 @@ describe("what goes in place of what", () => {
     await person.press("Bridge and anti-reverse");
     const callout = await person.driver.findElement(By.css('svg [role="button"][aria-label*="Anti-reverse dog"]'));
     await person.driver.executeScript("arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))", callout);
-    await person.sees("Goes here too");
-    await person.press("This instead");
+    await person.sees("Also fits");
+    await person.press("Use this instead");
     await person.sees("Anti-reverse dog, hardened nose");
     await person.go("/bench/Z-00005-9/parts");
-    await person.sees("Off a donor");
+    await person.sees("From a donor reel");
     await person.press("Take it");
     await person.sees("new piece in well");
     expect(server.value("SELECT state FROM donor_piece WHERE part_type_id = 'sk-main-gear'")).toBe("used");
-    await person.press("Undo: back into the bin");
+    await person.press("Undo: back to the bin");
     await until(() => server.value("SELECT state FROM donor_piece WHERE part_type_id = 'sk-main-gear'") === "lying");
   });
 
@@ -171,7 +171,7 @@ describe("what goes in place of what", () => {
     await person.go("/library/rill-10/fits");
     await person.press("A new set");
     await person.type("What is shared", "Handle knobs");
-    await person.type("Roles that go over together", "handle knob");
+    await person.type("Parts that interchange together", "handle knob");
     await person.press("Save the set");
     await person.sees("Handle knobs");
     await person.press("A new kit");
@@ -215,6 +215,6 @@ describe("the library", () => {
           "SELECT count(*) FROM operation JOIN model_version ON model_version.id = operation.model_version_id WHERE model_version.model_id = 'skerry-30' AND operation.act ->> 'minutes' > 0",
         ) > 20,
     );
-    await person.sees("min for the acts whose time is known");
+    await person.sees("min for the steps with known times");
   });
 });

@@ -81,6 +81,16 @@ export class Server {
     }
   }
 
+  /** One column of the database as it is on disk. */
+  list<T>(sql: string): T[] {
+    const db = new Database(join(this.data, "zorbek.db"), { readonly: true });
+    try {
+      return db.prepare(sql).pluck().all() as T[];
+    } finally {
+      db.close();
+    }
+  }
+
   async stop(): Promise<void> {
     await this.kill();
     rmSync(this.data, { recursive: true, force: true });
@@ -188,6 +198,16 @@ export class Person {
       return;
     }
     await field.sendKeys(Key.chord(Key.CONTROL, "a"), Key.BACK_SPACE, text);
+    if ((await field.getAttribute("role")) === "combobox") await this.chooseFrom(field, text);
+  }
+
+  /** Takes what a search field offers for the text; a new name, for which it offers nothing, is left standing. */
+  private async chooseFrom(field: WebElement, text: string): Promise<void> {
+    const option = `//*[@role="option"][contains(normalize-space(.), ${literal(text)})]`;
+    const offered = () => this.driver.findElements(By.xpath(option));
+    await this.driver.wait(async () => (await offered()).length > 0, 1500).catch(() => null);
+    const [first] = await offered();
+    await (first ? first.click() : field.sendKeys(Key.TAB));
   }
 
   async value(label: string): Promise<string> {

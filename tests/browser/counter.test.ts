@@ -18,7 +18,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 describe("an ordinary reel of a known customer", () => {
   it("is taken in with under 60 keystrokes and no mouse, its complaint, line and limit with it", async () => {
     await person.go("/counter");
-    await (await person.field("Known customer")).sendKeys(""); // the page's first field has the focus
+    await (await person.field("Customer")).sendKeys(""); // the page's first field has the focus
     let strokes = 0;
     const keys = async (...typed: string[]) => {
       for (const key of typed.flatMap((text) => (text.length === 1 ? [text] : [...text]))) {
@@ -27,9 +27,14 @@ describe("an ordinary reel of a known customer", () => {
       }
     };
     const tab = (n: number) => keys(...Array.from({ length: n }, () => Key.TAB));
-    await keys("jo"); // Jory Tamsin
+    const offers = (name: string) => person.sees(name);
+    await keys("jo");
+    await offers("Jory Tamsin");
+    await keys(Key.ENTER);
     await tab(1);
-    await keys("marrowby sk"); // the first Skerry
+    await keys("sk 30");
+    await offers("Marrowby Skerry 30");
+    await keys(Key.ENTER);
     await tab(1);
     await keys("MS3061777");
     await tab(2); // hand, came with it
@@ -39,7 +44,7 @@ describe("an ordinary reel of a known customer", () => {
     await tab(5); // their words, water, trips, life, pictures
     await tab(4); // as found, the outline, anything else; the limit
     await keys("80", Key.ENTER);
-    await person.sees("Taken in as");
+    await person.sees("Checked in as");
     expect(strokes).toBeLessThan(60);
     const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
     const of = <T>(column: string) =>
@@ -66,20 +71,20 @@ describe("how it came", () => {
         .toBuffer(),
     );
     await person.go("/counter");
-    await person.type("Known customer", "Maren Quist");
-    await person.sees("hang here now");
+    await person.type("Customer", "Maren Quist");
+    await person.sees("in the shop now");
     await person.type("Model", "Marrowby Skerry 30");
     await person.press("pitting");
-    await person.sees("Tap where: pitting.");
+    await person.sees("Tap where it is: pitting.");
     await person.press("foot");
     await person.press("spool");
     await person.sees("pitting: foot, spool");
     await person.press("stiff to turn");
     await person.type("Discount", "trade");
     await person.type("Deposit", "25");
-    await (await person.field("Pictures of it")).sendKeys(picture);
-    await person.press("Take it in");
-    await person.sees("Taken in as");
+    await (await person.field("Photos as received")).sendKeys(picture);
+    await person.press("Check in");
+    await person.sees("Checked in as");
     const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
     await person.driver.wait(() => server.value("SELECT count(*) FROM job_photo") === 1, 10_000);
     expect((await fetch(`${server.base}/bench/${tag}/receipt.pdf`)).headers.get("content-type")).toBe("application/pdf");
@@ -92,49 +97,50 @@ describe("how it came", () => {
     ).toBe(1);
     await person.go(`/bench/${tag}/quote`);
     await person.sees("Discount 15 %");
-    await person.press("Send it back unrepaired");
-    await person.type("Why it goes back", "too dear for what it is");
-    await person.press("Send it back");
-    await person.sees("Goes back unrepaired: too dear for what it is");
+    await person.press("Return unrepaired");
+    await person.type("Why it is returned", "too dear for what it is");
+    await person.press("Return it");
+    await person.sees("Return unrepaired: too dear for what it is");
     await person.press("On to Return");
-    await person.sees("To give back");
-    await person.press("Unrepaired: hang it ready");
-    await person.press("Hand it back");
-    await person.sees("Handed back");
+    await person.sees("Refund due");
+    await person.press("Unrepaired: ready for collection");
+    await person.press("Return it");
+    await person.sees("Returned");
   });
 });
 
 describe("what is not a repair", () => {
   it("writes down why a reel was sent away, and asks for the reason", async () => {
     await person.go("/counter");
-    await person.type("Known customer", "Odo Pellinor");
-    await person.type("Comes for", "not taken on");
-    await person.press("Write down that it went");
-    await person.sees("Why is it not taken on?");
-    await person.type("Why it is not taken on", "frame cracked through");
-    await person.press("Write down that it went");
-    await person.sees("Not taken on, written down as");
+    await person.type("Customer", "Odo Pellinor");
+    await person.type("Model", "Marrowby Skerry 30");
+    await person.type("Job", "not accepted");
+    await person.press("Record that it was sent away");
+    await person.sees("Why is it not accepted?");
+    await person.type("Why we do not take it", "frame cracked through");
+    await person.press("Record that it was sent away");
+    await person.sees("Not accepted, recorded as");
     expect(server.value("SELECT declined_reason FROM job WHERE closed_at IS NOT NULL ORDER BY id DESC LIMIT 1")).toBe(
       "frame cracked through",
     );
     await person.go(`/ledger/reel/${server.value<number>("SELECT max(id) FROM reel")}`);
-    await person.sees("Went back unrepaired: frame cracked through");
+    await person.sees("Returned unrepaired: frame cracked through");
   });
 
   it("keeps a reel for its parts, which then hang nowhere and take no job", async () => {
     await person.go("/counter");
-    await person.type("Known customer", "Odo Pellinor");
+    await person.type("Customer", "Odo Pellinor");
     await person.type("Model", "Marrowby Skerry 30");
     await person.type("Serial", "MS30 90001");
-    await person.type("Comes for", "its parts only");
-    await person.press("Keep it for its parts");
-    await person.press("Choose what it gives");
-    await person.press("Keep it for its parts");
+    await person.type("Job", "parts only");
+    await person.press("Keep for parts");
+    await person.press("Choose the parts worth keeping");
+    await person.press("Keep for parts");
     await person.press("Star: good");
     await person.press("Handle: worn");
-    await person.type("Drawer they go into", "D9");
+    await person.type("Drawer", "D9");
     await person.press("Keep 2 parts and end this reel");
-    await person.sees("It gave its parts");
+    await person.sees("Scrapped for parts");
     await person.go("/stores/bins");
     await person.sees("Marrowby Skerry 30 MS3090001");
   });

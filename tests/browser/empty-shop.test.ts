@@ -42,11 +42,12 @@ describe("a shop that starts with nothing", () => {
     await person.press("Create the model");
     await person.sees("Osier Tern 20");
     await person.go("/counter");
-    await person.type("Name", "Ola Marsh");
+    await person.type("Customer", "Ola Marsh");
+    await person.type("Model", "Osier Tern 20");
     await person.press("gritty or grinding");
-    await person.type("Go ahead up to", "400");
-    await person.press("Take it in");
-    await person.sees("Taken in as");
+    await person.type("Spending limit", "400");
+    await person.press("Check in");
+    await person.sees("Checked in as");
     tag = /Z-\d{5}-\d/.exec(await person.read())![0];
   });
 
@@ -54,9 +55,9 @@ describe("a shop that starts with nothing", () => {
     await person.go(`/bench/${tag}/parts`);
     await touch("Handle lock screw");
     await person.press("Order");
-    await person.sees("No supplier in the book sells");
+    await person.sees("No supplier sells");
     await person.press("Add an offer");
-    await person.sees("Nobody in the book yet.");
+    await person.sees("No supplier yet.");
     await person.press("Add the supplier");
     await person.sees("A supplier has a name.");
     const form = 'form[aria-label="New supplier"] ';
@@ -74,7 +75,7 @@ describe("a shop that starts with nothing", () => {
     await person.go(`/bench/${tag}/parts`);
     await touch("Handle lock screw");
     await person.press("Order");
-    await person.sees("Now: on the list of needs");
+    await person.sees("Now: on the needs list");
     await person.press("Place the order at Stores");
     await person.press("Order 1 from Ferry Lane Spares");
     await person.sees("0 of 1 in");
@@ -84,14 +85,14 @@ describe("a shop that starts with nothing", () => {
 
   it("fits the piece once the old one is off: the refusal leads to Strip", async () => {
     await person.go(`/bench/${tag}/parts`);
-    await person.press("Used here");
+    await person.press("Fit from stock");
     await person.sees("still in the reel");
     await person.press("Go to Strip");
     await person.sees("into well 1");
     await person.space();
     await person.go(`/bench/${tag}/parts`);
     await person.press("arrived");
-    await person.press("Used here");
+    await person.press("Fit from stock");
     await person.sees("Now: new piece in well");
     expect(server.value("SELECT state || ' ' || position_id FROM need")).toBe("used lock-screw");
   });
@@ -118,10 +119,10 @@ describe("a shop that starts with nothing", () => {
     await person.press("Save");
     await person.sees("9.50 EUR");
     await person.press("Retire Spool bearing, spare");
-    await person.sees("Retired: not ordered or offered any more.");
+    await person.sees("Retired: no longer ordered or offered.");
     await person.go("/stores/suppliers");
     await person.press("Retire Ferry Lane Spares");
-    await person.sees("not ordered from any more");
+    await person.sees("no longer used");
     await person.go("/ledger");
     await person.press("New customer");
     await person.type("Name", "Ben Rowe");

@@ -16,14 +16,14 @@ const likelihood = async (name: string): Promise<number> => {
 
 const takeIn = async (serial: string): Promise<string> => {
   await person.go("/counter");
-  await person.type("Known customer", "Brindle Okafor");
+  await person.type("Customer", "Brindle Okafor");
   await person.type("Model", "Marrowby Skerry 30");
   await person.type("Serial", serial);
   await person.press("drag weak");
   await person.press("hire or charter");
-  await person.type("Go ahead up to", "200");
-  await person.press("Take it in");
-  await person.sees("Taken in as");
+  await person.type("Spending limit", "200");
+  await person.press("Check in");
+  await person.sees("Checked in as");
   return /Z-\d{5}-\d/.exec(await person.read())![0];
 };
 
@@ -42,8 +42,8 @@ describe("a diagnosis at the bench", () => {
   });
 
   it("moves with each look, says why, and takes an answer back", async () => {
-    await person.press("Friction washers thinner than their size: it is so").catch(() => person.press("It is so"));
-    await person.sees("Looked at");
+    await person.press("Friction washers thinner than their size: yes").catch(() => person.press("It is so"));
+    await person.sees("Checked");
     expect(await likelihood("Friction washers worn thin")).toBeGreaterThan(before);
     await person.press("Friction washers worn thin");
     await person.sees("+ Friction washers thinner than their size");
@@ -61,7 +61,7 @@ describe("a diagnosis at the bench", () => {
 
   it("becomes a task with its parts, and the next such reel begins from what was proved", async () => {
     await person.go(`/bench/${tag}/find`);
-    await person.press("Every fault such a reel can have");
+    await person.press("All faults possible in this reel");
     await person.press("Oil on washers meant to be dry");
     await person.press("Proved");
     await person.sees("1 found: on to Quote");
@@ -108,21 +108,21 @@ describe("what the shop knows better", () => {
   it("is a fault and a sign of its own, tied together, suspected at the bench from then on", async () => {
     await person.go("/shop/knowledge");
     await person.type("What is wrong", "Salt crust under the foot");
-    await person.type("Told from others by", "Foot off: a white line");
-    await person.type("What is done", "Warm water, dry, a film of oil");
+    await person.type("How to tell it apart", "Foot off: a white line");
+    await person.type("Remedy", "Warm water, dry, a film of oil");
     await person.press("Add the fault");
-    await person.sees("“Salt crust under the foot” brings nothing about");
+    await person.sees("“Salt crust under the foot” causes nothing");
     await person.type("What is seen or felt", "White line round the foot");
     await person.type("How to check", "Foot off the rod, look under it");
     await person.press("Add the sign");
-    await person.sees("Nothing brings “White line round the foot” about");
-    await person.type("It causes as well", "White line round the foot");
+    await person.sees("Nothing causes “White line round the foot”");
+    await person.type("Also causes", "White line round the foot");
     await person.type("How often", "always");
     await person.type("Mechanism", "it is the crust");
     await person.press("Link sign");
     await person.driver.wait(() => person.seesNot("Inconsistencies"), 10_000);
     await person.go("/bench/Z-00006-8/find");
-    await person.press("Every fault such a reel can have");
+    await person.press("All faults possible in this reel");
     await person.press("Salt crust under the foot");
     await person.sees("Foot off: a white line");
   });
@@ -131,7 +131,7 @@ describe("what the shop knows better", () => {
 describe("a case with much to weigh", () => {
   it("has a first answer at once and the exact one after it, and the bench goes on meanwhile", async () => {
     await person.go("/counter");
-    await person.type("Known customer", "Brindle Okafor");
+    await person.type("Customer", "Brindle Okafor");
     await person.type("Model", "Marrowby Skerry 30");
     for (const complaint of [
       "stiff to turn",
@@ -143,8 +143,8 @@ describe("a case with much to weigh", () => {
       "click weak",
     ])
       await person.press(complaint);
-    await person.press("Take it in");
-    await person.sees("Taken in as");
+    await person.press("Check in");
+    await person.sees("Checked in as");
     const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
     await person.go(`/bench/${tag}/find`);
     const looks = () => server.value<number>("SELECT count(*) FROM look JOIN job ON job.id = look.job_id WHERE job.tag = ?", tag);
@@ -156,7 +156,7 @@ describe("a case with much to weigh", () => {
       await person.rest(400);
     }
     await person.go(`/bench/${tag}/find`);
-    await person.driver.wait(() => person.seesNot("A first answer, from what tells most."), 60_000);
+    await person.driver.wait(() => person.seesNot("First answer, from the strongest signs."), 60_000);
     const asked = "return performance.getEntriesByType('resource').some(({ name }) => name.includes('/api/looks'))";
     expect(await person.driver.executeScript(asked), "the exact answer was asked for").toBe(true);
     const id = server.value<number>("SELECT id FROM job WHERE tag = ?", tag);

@@ -68,7 +68,7 @@ describe("gauges opened for a reel", () => {
     await person.type("Full radius, mm", "3");
     await person.sees("The full spool is wider than its arbor.");
     await person.type("Full radius, mm", "24");
-    await person.type("Line breaks at, lbf", "10");
+    await person.type("Breaking load, lbf", "10");
     await person.sees("25 % of the line; common practice");
   });
 
@@ -85,7 +85,7 @@ describe("gauges opened for a reel", () => {
 
   it("shows a cam half a turn round as lost free spool", async () => {
     await person.type("Squeezed by", "a lever and its cam");
-    await person.type("Cam fitted", "half a turn round");
+    await person.type("Cam fitted", "half a turn out");
     await person.sees("No free spool: at the lever's first mark it presses already.");
     await person.type("Cam: degrees and rise", "0 0; 0 1");
     await person.sees("degrees rising");
@@ -97,7 +97,7 @@ describe("gauges opened for a reel", () => {
 
   it("walks a run in a worker of its own and says how hot it gets", async () => {
     await person.press("The heat of a run");
-    await person.press("Let it run");
+    await person.press("Compute");
     await person.sees("Hottest", 20_000);
     await person.type("Run: seconds at m/s", "quickly");
     await person.sees("Each piece: seconds above 0");

@@ -51,10 +51,10 @@ describe("measuring at Test", () => {
     await person.go("/bench/Z-00009-2/test");
     await person.press("Turning in gear");
     await person.sees("Such reels leave here with");
-    await person.type("What the stand-in pretends", "a worn reel");
+    await person.type("What the simulated instrument shows", "a worn reel");
     await person.press("Turn with the effort handle");
     await person.sees("gritty or a tight spot", 20_000);
-    await person.sees("This one is over that.");
+    await person.sees("This one is above usual.");
     const before = count("turning");
     await answered("turning", before);
     expect(stored<number>("turning", "value")).toBeGreaterThan(15);

@@ -27,15 +27,15 @@ describe("an old reel nobody has a schematic of", () => {
 
   it("is taken in under what can be read on it", async () => {
     await person.go("/counter");
-    await person.type("Known customer", "Maren Quist");
+    await person.type("Customer", "Maren Quist");
     await person.type("Model", "Not in the library");
     await person.press("just a service");
-    await person.type("Go ahead up to", "100");
-    await person.press("Take it in");
-    await person.sees("What stands on it, or what it looks like: the library keeps it");
-    await person.type("What stands on it", "brass multiplier, about 1950");
-    await person.press("Take it in");
-    await person.sees("Taken in as");
+    await person.type("Spending limit", "100");
+    await person.press("Check in");
+    await person.sees("Markings, or what it looks like: the library keeps it");
+    await person.type("Markings, or what", "brass multiplier, about 1950");
+    await person.press("Check in");
+    await person.sees("Checked in as");
     tag = /Z-\d{5}-\d/.exec(await person.read())![0];
   });
 
@@ -45,14 +45,14 @@ describe("an old reel nobody has a schematic of", () => {
     await person.go(`/bench/${tag}/strip`);
     for (const [i, kind] of ["screw", "screw", "handle", "star", "friction washer", "gear", "wave spring", "spool"].entries()) {
       await person.press(kind);
-      await person.sees(`make these ${i + 1} the schematic`);
+      await person.sees(`make a schematic of these ${i + 1}`);
     }
     await person.press("Undo");
-    await person.sees("make these 7 the schematic");
+    await person.sees("make a schematic of these 7");
     await person.press("spool");
-    await person.sees("make these 8 the schematic");
-    await person.type("Name, if you have one", "Brass spool");
-    await person.press("Keep the name");
+    await person.sees("make a schematic of these 8");
+    await person.type("Name (optional)", "Brass spool");
+    await person.press("Save name");
     await person.driver.wait(
       () => server.value("SELECT name FROM loose_part WHERE well = 8 ORDER BY job_id DESC") === "Brass spool",
       10_000,
@@ -62,14 +62,14 @@ describe("an old reel nobody has a schematic of", () => {
       .png()
       .toFile(picture);
     await (await person.driver.findElement(By.css('input[type="file"]'))).sendKeys(picture);
-    await person.sees("Another picture");
+    await person.sees("Another photo");
   });
 
   it("becomes a schematic in one act: guessed, dashed, and good enough to order from and build by", async () => {
-    await person.press("All off: make these 8 the schematic");
+    await person.press("Done: make a schematic of these 8");
     await person.sees("Brass spool");
     await person.go(`/bench/${tag}/parts`);
-    await person.sees("As it came apart");
+    await person.sees("As received apart");
     expect((await person.driver.findElements(By.css("svg rect.ln-hidden"))).length).toBe(7); // two like screws share a callout
     await person.go(`/bench/${tag}/build`);
     await person.sees("Fit Brass spool");
@@ -82,7 +82,7 @@ describe("an old reel nobody has a schematic of", () => {
     const modelId = server.value<string>("SELECT model_id FROM reel ORDER BY id DESC LIMIT 1");
     await person.go(`/library/${modelId}`);
     await person.sees("8 seats are guessed");
-    await person.press("As it came apart");
+    await person.press("As received apart");
     await touch("Brass spool");
     const height = () =>
       person.driver.executeScript<number>(
@@ -97,9 +97,9 @@ describe("an old reel nobody has a schematic of", () => {
     await (await person.field("flange, mm")).sendKeys("\n");
     await person.sees("Save version 3: 1 change");
     expect(await height()).toBeGreaterThan(before);
-    await person.press("It is so: confirm");
+    await person.press("Confirm");
     await person.press("Undo");
-    await person.press("It is so: confirm");
+    await person.press("Confirm");
     await person.press("Save version 3");
     await person.sees("7 seats are guessed");
     expect(server.value("SELECT max(number) FROM model_version WHERE model_id = ?", modelId)).toBe(3);
@@ -114,19 +114,19 @@ describe("what one job learned serves the next", () => {
   it("puts a caution into the playbook by one act at the bench, and shows it on the next reel of that model", async () => {
     await person.go("/bench/Z-00010-1/strip");
     await person.press("Handle nut");
-    await person.press("What this reel taught");
-    await person.type("For every such reel", "On this one the nut was glued: warm it, never force.");
+    await person.press("Note for this model");
+    await person.type("What should every job on this model", "On this one the nut was glued: warm it, never force.");
     await person.press("As a caution");
-    await person.sees("In the playbook since version 2.");
+    await person.sees("In the playbook from version 2.");
     await person.press("As a caution").catch(() => undefined);
     expect(server.value("SELECT max(number) FROM model_version WHERE model_id = 'skerry-30'")).toBe(2);
     await person.go("/counter");
-    await person.type("Known customer", "Jory Tamsin");
+    await person.type("Customer", "Jory Tamsin");
     await person.type("Model", "Marrowby Skerry 30");
     await person.press("just a service");
-    await person.type("Go ahead up to", "100");
-    await person.press("Take it in");
-    await person.sees("Taken in as");
+    await person.type("Spending limit", "100");
+    await person.press("Check in");
+    await person.sees("Checked in as");
     const tag = /Z-\d{5}-\d/.exec(await person.read())![0];
     await person.go(`/bench/${tag}/strip`);
     await person.key(" ");
@@ -151,12 +151,12 @@ describe("a model as a file", () => {
   it("goes out and comes in again: the same is said to be the same, a change is listed before it is taken", async () => {
     const text = await (await fetch(`${server.base}/library/cairn-20/model.json`)).text();
     await bring(text);
-    await person.sees("the same as the version in the library");
+    await person.sees("Same as the version in the library");
     const changed = JSON.parse(text) as { anatomy: { positions: { id: string; name: string }[] } };
     changed.anatomy.positions.find((position) => position.id === "cam")!.name = "Cam, two ramps";
     await bring(JSON.stringify(changed));
     await person.sees("changed seat: Cam, two ramps (name)");
-    await person.press("Bring it in");
+    await person.press("Import");
     await person.sees("Version 2");
   });
 
@@ -201,7 +201,7 @@ describe("a parts list from a spreadsheet", () => {
     );
     await person.sees("Row 3, kind");
     await person.sees("Row 4, price");
-    await person.sees("Nothing was taken");
+    await person.sees("Nothing was imported");
     expect(server.value("SELECT count(*) FROM part_type WHERE number LIKE 'QQ-%'")).toBe(0);
     await choose("number,name,kind,price,outside\nQQ-1,Big washer,washer,0.60,22\nQQ-2,Odd thing,pin,1.00,\nQQ-3,Screw,screw,0.10,\n");
     await person.press("Bring 3 parts in");
@@ -215,19 +215,19 @@ describe("a hybrid reel", () => {
     await person.go("/bench/Z-00010-1/parts");
     await person.press("Handle and star");
     await touch("Star, five arms");
-    await person.type("On this reel it is another part", "NO-SUCH");
+    await person.type("This reel has a different part", "NO-SUCH");
     await person.press("Set");
     await person.sees("No part in the catalogue has the number NO-SUCH");
-    await person.type("On this reel it is another part", "sx-250");
+    await person.type("This reel has a different part", "sx-250");
     await person.press("Set");
     await person.sees("SX-250");
     await person.press("Order");
-    await person.sees("No supplier in the book sells");
-    await person.type("This reel's own part", "SK-220");
+    await person.sees("No supplier sells");
+    await person.type("Part number in this reel", "SK-220");
     await person.press("Set");
     await person.sees("Main gear, 51 teeth");
     await person.press("Order");
-    await person.sees("Now: on the list of needs");
+    await person.sees("Now: on the needs list");
     expect(server.value("SELECT part_type_id FROM need ORDER BY id DESC LIMIT 1")).toBe("sk-main-gear");
   });
 });

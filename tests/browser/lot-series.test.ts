@@ -28,7 +28,7 @@ describe("a lot of thirty-four: three reels finished in series", () => {
     const opened = onTheData(server, (ctx) =>
       openLot(ctx, {
         name: "Lake ferry, spring",
-        customerId: 1,
+        customer: { id: 1 },
         modelId,
         water: "fresh",
         tripsPerYear: 60,
@@ -63,7 +63,7 @@ describe("a lot of thirty-four: three reels finished in series", () => {
     expect(tags.map(stationOf)).toEqual(["build", "build", "build"]);
   });
 
-  it("is proved and hung ready reel by reel, and handed back in one act", async () => {
+  it("is proved and hung ready reel by reel, and returned in one act", async () => {
     for (const tag of tags) {
       await person.go(`/bench/${tag}/prove`);
       for (let tests = 0; tests < 12 && !(await person.read()).includes("On to Return"); tests++) {
@@ -71,15 +71,15 @@ describe("a lot of thirty-four: three reels finished in series", () => {
         await person.rest(250);
       }
       await person.press("On to Return");
-      await person.press("Proved: hang it ready");
-      await person.sees("Hand it back");
+      await person.press("Proved: ready for collection");
+      await person.sees("Return it");
     }
     await person.go(`/bench/lot/${lotId}`);
     await person.sees("Hand back the 3 that hang ready");
-    await person.type("Taken by", "Odo of the ferry");
+    await person.type("Collected by", "Odo of the ferry");
     await person.type("Paid", "on invoice");
     await person.press("Hand back the 3 that hang ready");
-    await person.sees(`3 handed back, ${reels - 3} still here.`);
+    await person.sees(`3 returned, ${reels - 3} still here.`);
     await person.sees("The first 2 took");
     expect(server.value("SELECT count(*) FROM job WHERE lot_id = ? AND closed_at IS NOT NULL AND paid_by = 'invoice'", lotId)).toBe(3);
   });
@@ -91,7 +91,7 @@ describe("a lot of thirty-four: three reels finished in series", () => {
     expect(text).toContain(`3 of ${reels} finished.`);
     for (let i = 1; i <= reels; i++) expect(text).toContain(`pin ${i}, serial LK${199 + i}`);
     for (const tag of tags) expect(text).toContain(tag);
-    expect(text.match(/handed back/g)).toHaveLength(3);
+    expect(text.match(/returned/g)).toHaveLength(3);
   });
 
   it("keeps next, picture and undo within reach of a thumb on a phone", async () => {

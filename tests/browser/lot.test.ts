@@ -28,23 +28,23 @@ const paste = async (cell: string, text: string) => {
 describe("a lot of thirty-four from a hire fleet", () => {
   it("is pasted from a spreadsheet; two bad rows keep all of it out until they are mended where they stand", async () => {
     await person.go("/counter/lot");
-    await person.type("What it is called", "Lake ferry, autumn");
-    await person.type("Sender", "Saltmarsh Charters");
+    await person.type("Name of the lot", "Lake ferry, autumn");
+    await person.type("Customer", "Saltmarsh Charters");
     await person.type("Model", "Marrowby Skerry 30");
-    await person.type("Up to each", "30");
+    await person.type("Limit per reel", "30");
     const rows = Array.from({ length: 34 }, (_, i) =>
       [i === 7 ? "LF??" : i === 20 ? "LF 1003" : `LF ${1000 + i}`, `boat ${i + 1}`, i % 3 ? "" : "drag weak", ""].join("\t"),
     );
     await paste("Serial, row 1", rows.join("\n"));
-    await person.sees("Take 34 reels in");
-    await person.press("Take 34 reels in");
-    await person.sees("2 cells are wrong; nothing was taken in");
+    await person.sees("Check in 34 reels");
+    await person.press("Check in 34 reels");
+    await person.sees("2 cells are wrong; nothing was checked in");
     await person.sees("A serial has letters, digits, dots, dashes and strokes.");
-    await person.sees("Stands in row 4 already.");
+    await person.sees("Same as row 4.");
     expect(server.value("SELECT count(*) FROM lot")).toBe(1);
     await person.type("Serial, row 8", "LF 1007");
     await person.type("Serial, row 21", "LF 1020");
-    await person.press("Take 34 reels in");
+    await person.press("Check in 34 reels");
     await person.sees("Work across the lot");
     expect(server.value("SELECT count(*) FROM job WHERE lot_id = 2")).toBe(34);
   });
@@ -79,7 +79,7 @@ describe("a lot of thirty-four from a hire fleet", () => {
     await person.sees("3 reels wait for the customer's yes.");
     await person.type("What the customer said", "Yes, all that have it.");
     await person.press("Yes, for all of them");
-    await person.sees("None waits for an answer.");
+    await person.sees("No reel is waiting for an answer.");
     expect(server.value("SELECT count(*) FROM answer JOIN job ON job.id = answer.job_id WHERE job.lot_id = 2")).toBe(3);
   });
 

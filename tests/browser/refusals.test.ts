@@ -92,13 +92,13 @@ describe("what is typed wrong", () => {
       ["hello", "A tag reads Z"],
     ] as const) {
       const { formatTag } = await import("@/core/tags/tag");
-      await person.type("Scan the tag", typed === "Z-00998-1" ? formatTag(998) : typed);
-      await person.press("Lay it on the bench");
+      await person.type("Scan or type the tag", typed === "Z-00998-1" ? formatTag(998) : typed);
+      await person.press("Open");
       await person.sees(words);
-      expect(await person.value("Scan the tag")).not.toBe("");
+      expect(await person.value("Scan or type the tag")).not.toBe("");
     }
     await person.go("/bench/Z-00998-1");
-    await person.sees("No reel hangs here under that tag");
+    await person.sees("No reel in the shop has that tag");
   });
 
   it("never lets a bin go below nothing, at the bin", async () => {
@@ -115,7 +115,7 @@ describe("what is typed wrong", () => {
 
   it("receives no more than was ordered, and says what is outstanding", async () => {
     await person.go("/stores");
-    await person.type("How many Main gear, 51 teeth came", "5");
+    await person.type("How many Main gear, 51 teeth received", "5");
     await person.press("Receive");
     await person.sees("Only 1 of this line are outstanding");
   });

@@ -61,7 +61,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     tag = open("skerry-30", "KEYS 1");
     await person.go(`/bench/${tag}/strip`);
     await person.sees("into well 1");
-    await person.tabTo("Another came off first?");
+    await person.tabTo("Something else came off?");
     await person.keys("foot screw, f");
     await person.tabTo("Foot screw, front");
     await person.keys(Key.ENTER);
@@ -69,12 +69,12 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     // The focus is back on the main act: the space bar takes it.
     await person.keys(" ");
     await person.sees("into well 2");
-    await person.tabTo("Another came off first?");
+    await person.tabTo("Something else came off?");
     await person.keys(Key.chord(Key.CONTROL, "a"), Key.BACK_SPACE, "dog spring");
     await person.tabTo("Dog spring");
     await person.keys(Key.ENTER);
     await person.sees("The dog spring flies");
-    await person.sees("Makers' instructions, local codes and licensed practice stand above this.");
+    await person.sees("Makers' instructions, local codes and licensed practice come first.");
     await person.go(`/bench/${tag}/strip`);
     await stripAll(person);
     expect(wells(tag)).toBe(54);
@@ -94,7 +94,8 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
 
   it("refuses what would be built in wrong: order, keyed for eared, the long screw left for the short hole, the stack nested", async () => {
     await person.go(`/bench/${tag}/build`);
-    await person.sees("go in the other way round than they came off; no order has fewer");
+    await person.press("Why this order");
+    await person.sees("swapped so that every check comes before it is covered");
     const seen = new Set<string>();
     const once = (what: string) => !seen.has(what) && Boolean(seen.add(what));
     await buildAll(person, async (heading) => {
@@ -134,17 +135,17 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         expect(state(tag, "place-foot-screw-rear")).toBeUndefined();
         return true;
       }
-      if (heading.startsWith("Gate: The star takes the drag") && once("nested")) {
+      if (heading.startsWith("Check: The star takes the drag") && once("nested")) {
         await person.key("x");
         await person.sees("Stop. It did not pass");
-        await person.tabTo("It was this, open it again: Tension washers");
+        await person.tabTo("This was it, open it again: Tension washers");
         await person.keys(Key.ENTER);
         await person.sees("Fit Tension washer");
         expect(state(tag, "gate-star")).toBeUndefined();
         expect(state(tag, "place-star")).toBeUndefined();
         return true;
       }
-      if (heading === "Fit Star" && once("look")) await person.sees("Look once more, this covers them: 2");
+      if (heading === "Fit Star" && once("look")) await person.sees("Look once more before these are covered: 2");
       return false;
     });
     expect([...seen].sort()).toEqual(["look", "nested", "order", "screw", "swapped"]);
@@ -180,7 +181,7 @@ describe("a spinning reel, with a washer lost in the bath", () => {
     await person.keys(Key.ENTER);
     await person.sees("1 missing");
     await person.key(" ");
-    await person.sees("Rotor washer: Foreseen in the quote");
+    await person.sees("Rotor washer: Added to the quote");
     await cleanAll(person);
     expect(server.value("SELECT note FROM tray_well WHERE verdict = 'missing' AND job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(
       "lost in the bath",
@@ -210,7 +211,7 @@ describe("a spinning reel, with a washer lost in the bath", () => {
       await person.go(`/bench/${tag}/parts`);
       await person.tabTo("Rotor washer");
       await person.keys(Key.ENTER);
-      await person.tabTo("Used here");
+      await person.tabTo("Fit from stock");
       await person.keys(Key.ENTER);
       await person.sees("Now: new piece in well");
       await person.go(`/bench/${tag}/build`);
@@ -224,8 +225,8 @@ describe("a spinning reel, with a washer lost in the bath", () => {
   it("prints reports that another program reads, and dates that another calendar reads", async () => {
     const get = async (file: string) => Buffer.from(await (await fetch(`${server.base}/bench/${tag}/${file}`)).arrayBuffer());
     for (const [file, words] of [
-      ["report.pdf", ["Service report", tag, "Rotor washer", "Oiled and greased with", "Line roller: rinse, dry, a drop of oil"]],
-      ["short.pdf", ["In short", tag, "Rotor washer"]],
+      ["report.pdf", ["Service report", tag, "Rotor washer", "Oil and grease", "Line roller: rinse, dry, a drop of oil"]],
+      ["short.pdf", ["Short report", tag, "Rotor washer"]],
     ] as const) {
       const path = join(folder, file);
       writeFileSync(path, await get(file));

@@ -136,7 +136,7 @@ describe("a phone at the bench", () => {
       );
       expect(overflow).toBeLessThanOrEqual(0);
       expect(bottom).toBeLessThanOrEqual(844);
-      await phone.sees("Picture of the joint");
+      await phone.sees("Photo of this joint");
       await phone.press("Undo");
       await phone.sees("into well 1");
     } finally {

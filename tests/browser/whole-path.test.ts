@@ -35,17 +35,18 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
 
   it("is taken in at the counter; what is missing is said at its field and nothing typed is lost", async () => {
     await person.go("/counter");
+    await person.type("Spending limit", "forty");
+    await person.press("Check in");
+    await person.sees("Whose reel is it?");
+    await person.type("Customer", "Pell Arrowsmith");
     await person.type("Phone", "0555 0199");
     await person.type("E-mail", "nobody");
-    await person.type("Go ahead up to", "forty");
-    await person.press("Take it in");
-    await person.sees("Whose reel is it?");
+    await person.press("Check in");
     await person.sees("This is no e-mail address");
     await person.sees("What is wrong with it?");
     await person.sees("An amount such as 60 or 59.50");
     expect(await person.value("Phone")).toBe("0555 0199");
-    expect(await person.value("Go ahead up to")).toBe("forty");
-    await person.type("Name", "Pell Arrowsmith");
+    expect(await person.value("Spending limit")).toBe("forty");
     await person.type("E-mail", "pell@arrowsmith.example");
     await person.type("Model", "Marrowby Skerry 30");
     await person.type("Serial, as stamped", "MS30 90001");
@@ -55,8 +56,8 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.press("line on the spool");
     await person.press("rod clamp");
     await person.press("pitting");
-    await person.type("Go ahead up to", "50");
-    await person.press("Take it in");
+    await person.type("Spending limit", "50");
+    await person.press("Check in");
     await person.sees("for Pell Arrowsmith");
     tag = /Z-\d{5}-\d/.exec(await person.read())![0];
     expect(server.value("SELECT complaint FROM job WHERE tag = ?", tag)).toBe("Grinds on every turn");
@@ -110,7 +111,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
   it("names the side to open, and takes faults from the catalogue", async () => {
     await person.press("On to Find");
     await person.sees("The handle side: gears, gear sleeve, bridge.");
-    await person.press("Every fault such a reel can have");
+    await person.press("All faults possible in this reel");
     await person.press("Main gear and pinion worn");
     await person.press("Proved");
     await person.sees("1 found");
@@ -119,14 +120,14 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("2 found");
   });
 
-  it("waits for the customer's yes above the limit, with their words", async () => {
+  it("waiting for the customer's OK above the limit, with their words", async () => {
     await person.press("on to Quote");
-    await person.sees("Above what was agreed");
+    await person.sees("Above the agreed limit");
     await person.press("Customer says yes");
     await person.sees("Write what the customer said");
     await person.type("What the customer said", "Yes, it was my father's, do it properly.");
     await person.press("Customer says yes");
-    await person.sees("The customer said yes to this sum.");
+    await person.sees("The customer agreed to this sum.");
     await person.sees("it was my father's");
   });
 
@@ -153,12 +154,12 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
       .png()
       .toFile(picture);
     await (await person.driver.findElement(By.css('input[type="file"]'))).sendKeys(picture);
-    await person.sees("Another picture");
+    await person.sees("Another photo");
   });
 
   it("goes through its baths by the space bar alone, counted back into the wells", async () => {
     await person.press("On to Clean");
-    await person.sees("The soonest way");
+    await person.sees("Fastest plan");
     await cleanAll(person);
     await person.sees("On to Parts");
     const mine = "job_id = (SELECT id FROM job WHERE tag = ?)";
@@ -168,16 +169,16 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
 
   it("picks parts on the schematic: one from stock, one wanted since its verdict, ordered, received and used", async () => {
     await person.press("On to Parts");
-    await person.sees("Wanted by this job");
+    await person.sees("Needed for this job");
     await person.press("Pinion in the bin");
     await person.sees("SK-221");
-    await person.press("Used here");
+    await person.press("Fit from stock");
     await person.sees("Now: new piece in well");
-    await person.press("Main gear on the list of needs");
+    await person.press("Main gear on the needs list");
     await person.sees("SK-220");
-    await person.press("Used here");
+    await person.press("Fit from stock");
     await person.sees("None in the bin");
-    await person.sees("Now: on the list of needs");
+    await person.sees("Now: on the needs list");
     await person.press("Place the order at Stores");
     await person.press("Order 1 from");
     await person.sees("0 of 1 in");
@@ -193,7 +194,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("1 of 1 in");
     await person.go(`/bench/${tag}/parts`);
     await person.press("Main gear arrived");
-    await person.press("Used here");
+    await person.press("Fit from stock");
     await person.sees("Now: new piece in well");
     expect(server.value("SELECT count FROM stock WHERE part_type_id = 'sk-main-gear'")).toBe(0);
   });
@@ -208,15 +209,15 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     let closedOver = false;
     for (let step = 0; step < total; step++) {
       const heading = await (await person.driver.findElement(By.css("h1"))).getText();
-      sawPicture ||= (await person.driver.findElements(By.css('img[alt^="The joint as it lay"]'))).length > 0;
-      if (heading.startsWith("Gate:") && !failedOnce) {
+      sawPicture ||= (await person.driver.findElements(By.css('img[alt^="The joint as it was"]'))).length > 0;
+      if (heading.startsWith("Check:") && !failedOnce) {
         failedOnce = true;
         await person.press("It fails");
         await person.sees("Stop. It did not pass");
         await person.sees("behind its stud");
         await person.press("Fit Main gear"); // another step is chosen, and refused
         await person.press("Done");
-        await person.sees("A gate did not pass");
+        await person.sees("A check did not pass");
         await person.press("Turn the sleeve by hand");
       }
       if (heading === "Fit Friction washer, high") {
@@ -229,8 +230,8 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
       await person.key(" ");
       if (warned) {
         closedOver = true;
-        await person.sees("say why it is closed so");
-        await person.type("why it is closed so", "a thinner one is on its way");
+        await person.sees("say why you close it anyway");
+        await person.type("why you close it anyway", "a thinner one is on its way");
         await person.press("Done");
       }
       await person.sees(`${step + 1 - left}/${total} steps done`);
@@ -263,7 +264,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
   it("does not go home with a washer in the tray; fitted, it does", async () => {
     await person.press("On to Return");
     await person.sees("is not empty: Friction washer, high");
-    await person.press("Proved: hang it ready");
+    await person.press("Proved: ready for collection");
     await person.driver.wait(
       async () => (await person.read()).split("is not empty: Friction washer, high").length === 3,
       10_000,
@@ -282,24 +283,24 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
       10_000,
     );
     await person.go(`/bench/${tag}/return`);
-    await person.press("Proved: hang it ready");
-    await person.sees("Hand it back");
-    await person.press("Hand it back");
-    await person.sees("Came with it and is not ticked off");
+    await person.press("Proved: ready for collection");
+    await person.sees("Return it");
+    await person.press("Return it");
+    await person.sees("Came with it, not ticked off");
     await person.press("rod clamp");
     await person.sees("given back");
     await person.press("line on the spool");
-    await person.sees("Nothing. The tray is empty");
+    await person.sees("Nothing: the tray is empty");
     // A second window still shows the open job; it is refused there once the first has closed it.
     const second = await person.driver.getWindowHandle();
     await person.driver.switchTo().newWindow("tab");
     await person.go(`/bench/${tag}/return`);
-    await person.press("Hand it back");
-    await person.sees("handed back");
+    await person.press("Return it");
+    await person.sees("Returned");
     await person.driver.close();
     await person.driver.switchTo().window(second);
-    await person.press("Hand it back");
-    await person.sees("its record cannot change");
+    await person.press("Return it");
+    await person.sees("its record cannot be changed");
   });
 
   it("prints a report that an independent reader can read", async () => {
@@ -332,10 +333,10 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees(
       "Known reel: Marrowby Skerry 30, Pell Arrowsmith. Second visit. Main gear renewed just now. Pinion renewed just now.",
     );
-    await person.press("Its whole history");
+    await person.press("Full history");
     await person.sees("Main gear, Pinion");
     await person.sees("22.5 → 9");
     await person.go("/ledger");
-    await person.sees("handed back");
+    await person.sees("Returned");
   });
 });

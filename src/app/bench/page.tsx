@@ -31,7 +31,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
         <form action="/bench" className="flex flex-col gap-3">
           <h1>Which reel?</h1>
           <label htmlFor="tag" className="text-note">
-            Scan the tag or type it, such as Z-00572-4
+            Scan or type the tag, such as Z-00572-4
           </label>
           <input
             id="tag"
@@ -43,7 +43,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
           />
           <Refused message={refused} />
           <button type="submit" className="key key-main">
-            Lay it on the bench
+            Open
           </button>
         </form>
         <div>
@@ -62,7 +62,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
               </ul>
             </>
           )}
-          <h2>Hanging here</h2>
+          <h2>In the shop</h2>
           <table className="plain-table mt-2">
             <thead>
               <tr>
@@ -93,7 +93,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
               ))}
             </tbody>
           </table>
-          {!rack.length && <p className="mt-2">Nothing hangs here. Take a reel in at the Counter.</p>}
+          {!rack.length && <p className="mt-2">No reel in the shop. Check one in at the Counter.</p>}
         </div>
       </div>
     </Sheet>

@@ -65,7 +65,7 @@ const intake = defineAction({
     if (declined) {
       declineJob(ctx, job.id, form.complaint);
       // It never left the customer's hand.
-      closeJob(ctx, job.id, "not taken on");
+      closeJob(ctx, job.id, "not accepted");
     }
     return { job: { id: job.id, tag: job.tag }, reelId: job.reelId, declined };
   },

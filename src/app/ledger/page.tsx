@@ -4,7 +4,7 @@ import { formatMinor } from "@/core/money/money";
 import { findCustomer } from "@/data/customers/customers";
 import { listReels } from "@/data/customers/reels";
 import { listClosedJobs } from "@/data/jobs/jobs";
-import { listJournal } from "@/data/store/journal";
+import { listJournalSentences } from "@/data/ledger/journal-sentences";
 import { dateWords, instantWords } from "@/ui/dates";
 import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
@@ -24,8 +24,8 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
       block={
         <CornerBlock
           cells={[
-            { label: "Reels known", value: String(reels.length), large: true },
-            { label: "Handed back lately", value: String(closed.length) },
+            { label: "Reels on record", value: String(reels.length), large: true },
+            { label: "Returned lately", value: String(closed.length) },
           ]}
         />
       }
@@ -75,7 +75,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
               ))}
             </tbody>
           </table>
-          <h2 className="mt-6">Handed back</h2>
+          <h2 className="mt-6">Returned</h2>
           <table className="plain-table">
             <tbody>
               {closed.map((job) => (
@@ -99,19 +99,11 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
           <h1>Journal</h1>
           <p className="text-note">Who did what when. Entries are added, never changed.</p>
           <ol className="mt-2">
-            {listJournal(db, { limit: 40 }).map((entry) => (
+            {listJournalSentences(db, { limit: 40 }).map((entry) => (
               <li key={entry.id} className="rule-row flex gap-3 py-1">
                 <span className="num w-40 shrink-0 text-note">{instantWords(entry.at)}</span>
                 <span className="w-24 shrink-0 num text-note">{entry.tag}</span>
-                <span>
-                  {entry.action.replaceAll("-", " ")}{" "}
-                  <span className="text-note">
-                    {Object.values(entry.detail)
-                      .filter((v) => typeof v !== "object")
-                      .join(" · ")}
-                  </span>
-                </span>
-                <span className="ml-auto text-note">{entry.person}</span>
+                <span>{entry.sentence}</span>
               </li>
             ))}
           </ol>

@@ -77,7 +77,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
               </tbody>
             </table>
           )}
-          {!models.length && <p className="mt-2">{sought ? "No model is called so." : "No model yet."}</p>}
+          {!models.length && <p className="mt-2">{sought ? "No model matches." : "No model yet."}</p>}
           {pages > 1 && (
             <nav aria-label="Pages" className="mt-2 flex items-center gap-4">
               {page > 1 && (
@@ -98,7 +98,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
           {sought && (
             <>
               <h2 className="mt-6">Parts</h2>
-              {!parts.length && <p>No part is called or measured so, to a tenth of a millimetre.</p>}
+              {!parts.length && <p>No part matches (sizes to 0.1 mm).</p>}
               <ul className="grid gap-x-6 lg:grid-cols-2">
                 {parts.map((part) => (
                   <li key={part.id} className="rule-row flex items-center gap-3 py-1">

@@ -83,11 +83,11 @@ async function followUp<R>(name: string, value: R, work: () => Promise<void>): P
 export function defineAction<S extends z.ZodType, R>(spec: ActionSpec<S, R>): (press: Press) => Promise<ActionResult<R>> {
   return async (press) => {
     const outer = pressSchema.safeParse(press);
-    if (!outer.success) return refused("This press did not arrive whole. Reload the page and try again.");
+    if (!outer.success) return refused("This press arrived damaged. Reload the page and try again.");
     const parsed = spec.input.safeParse(outer.data.input);
     if (!parsed.success) {
       const fields = fieldErrors(parsed.error);
-      return refused(Object.values(fields)[0] ?? "Something typed does not fit.", { fields });
+      return refused(Object.values(fields)[0] ?? "Something typed is not right.", { fields });
     }
     return actOnce({ ...spec, pressId: outer.data.pressId, run: (ctx) => spec.run(ctx, parsed.data) });
   };

@@ -69,7 +69,7 @@ export async function loadBench({ params }: Pick<StationProps, "params">): Promi
       reel: job.reel.serial ? `${job.reel.modelName} · ${job.reel.serial}` : job.reel.modelName,
       kind: job.kind,
       reached: job.station,
-      moveWords: job.closedAt ? "handed back" : moveWords[moveOf(db, job)],
+      moveWords: job.closedAt ? "returned" : moveWords[moveOf(db, job)],
       promised: dayWords(job.promisedOn),
       closed: job.closedAt !== null,
       electric: isElectric(version.partTypes.values()),

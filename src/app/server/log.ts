@@ -11,4 +11,4 @@ export function logFault(where: string, error: unknown): string {
 
 /** What the user sees of a fault that undid the whole act. */
 export const undoneWords = (reference: string): string =>
-  `Zorbek failed here and has noted it as ${reference}. Nothing was changed. Try again; if it comes back, quote that reference.`;
+  `Zorbek failed here and has noted it as ${reference}. Nothing was changed. Try again; if it happens again, quote that reference.`;

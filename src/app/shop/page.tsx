@@ -42,9 +42,9 @@ export default async function ShopPage() {
             <PersonForm add={addShopPerson} />
           </section>
           <section>
-            <h2>What the diagnosis knows</h2>
+            <h2>Diagnosis knowledge</h2>
             <Link className="act-link" href="/shop/knowledge">
-              Faults and signs, and our own word on them
+              Faults and signs, and our own additions
             </Link>
           </section>
           <section>
@@ -65,7 +65,7 @@ export default async function ShopPage() {
               <li className="rule-row py-1">
                 Suppliers' order desk <span className="simulated">simulated</span>
               </li>
-              <li className="rule-row py-1">Tag scanner: any that types like a keyboard</li>
+              <li className="rule-row py-1">Tag scanner: any keyboard-type scanner</li>
             </ul>
           </section>
         </div>

@@ -134,7 +134,7 @@ const bin = defineAction({
   permission: "stores",
   input: z.object({
     number: typedWords("Which part: its number.", 40),
-    bin: typedWords("What stands on the bin, such as A3.", 20),
+    bin: typedWords("The bin label, such as A3.", 20),
     // Null where only the bin changes: what lies in it is not counted anew.
     count: typedNumber("How many lie in it: a whole number, or 0.", { min: 0, max: 100_000, whole: true }).nullable(),
     minimum: typedNumber("Below how many to order: a whole number, or 0.", { min: 0, max: 100_000, whole: true }),

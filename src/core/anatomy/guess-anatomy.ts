@@ -64,7 +64,7 @@ export function guessAnatomy(parts: readonly LoosePart[], prefix: string): { ana
   return {
     partTypes,
     anatomy: anatomySchema.parse({
-      assemblies: [{ id: "as-taken-off", name: "As it came apart", side: "frame" }],
+      assemblies: [{ id: "as-taken-off", name: "As received apart", side: "frame" }],
       positions,
       operations: [],
     }),

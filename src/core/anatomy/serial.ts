@@ -46,7 +46,7 @@ export const serialRuleSchema = z
     /** The years in which serials were written so; they also decide the century of {YY}. */
     fromYear: z.number().int().min(1850).max(2200),
     toYear: z.number().int().min(1850).max(2200),
-    /** The year that A stands for, for {L}; letters that the maker left out. */
+    /** The year that A means, for {L}; letters that the maker left out. */
     letterYear: z.number().int().min(1850).max(2200).optional(),
     lettersLeftOut: z.string().max(26).default(""),
     /** The edition such a serial means, where it means one. */

@@ -38,7 +38,7 @@ export function bearingFault(measure: {
   if (!(outsideMm > boreMm && outsideMm <= 120))
     return { field: "outsideMm", message: "The outside is more than the bore, at most 120 mm." };
   if (!(widthMm > 0 && widthMm <= 40)) return { field: "widthMm", message: "A width above 0 mm, at most 40." };
-  if (!(offMm >= 0 && offMm <= 1)) return { field: "offMm", message: "How far the caliper may be off: 0 to 1 mm." };
+  if (!(offMm >= 0 && offMm <= 1)) return { field: "offMm", message: "Caliper tolerance: 0 to 1 mm." };
   return null;
 }
 

@@ -6,7 +6,7 @@ import { bearingTable } from "./bearing-table";
 import { findBearing } from "./find-bearing";
 
 describe("the bearing table", () => {
-  // ISO 15 / ABMA 20 boundary dimensions, bore × outside × shielded width (reference-values.md section 3, marked A: found in two places).
+  // ISO 15 / ABMA 20 boundary dimensions, bore × outside × shielded width, recalled alike from two tables.
   it.each([
     ["603", 3, 9, 5],
     ["604", 4, 12, 4],
@@ -27,7 +27,7 @@ describe("the bearing table", () => {
     expect(bearingTable.find((size) => size.number === number)).toMatchObject({ boreMm, outsideMm, shieldedMm });
   });
 
-  // The decoding rules hold on all rows (reference-values.md section 3).
+  // The decoding rules hold on all rows (ISO 15, from memory).
   it("follows the numbers' own rules: MRab is outside then bore, three digits end in the bore, 00 and 01 are 10 and 12 mm", () => {
     for (const { number, boreMm, outsideMm } of bearingTable) {
       const thin = /^MR(\d+)(\d)$/.exec(number);

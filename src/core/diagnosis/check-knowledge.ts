@@ -25,14 +25,15 @@ export function checkKnowledge({ faults, findings, looks, links, hasPrior }: Che
     seen.add(`${fault} ${finding}`);
   }
   for (const { id } of faults) {
-    if (!hasPrior(id)) told.push(`Nobody says how common ${id} is.`);
+    if (!hasPrior(id)) told.push(`How common ${id} is, is missing.`);
     const own = links.filter((link) => link.fault === id);
-    if (!own.length) told.push(`${id} brings nothing about: no look can find it.`);
-    else if (!own.some(({ strength }) => strength === "always")) told.push(`${id} has no sign that is always there: no look can prove it.`);
+    if (!own.length) told.push(`${id} causes nothing: no check can find it.`);
+    else if (!own.some(({ strength }) => strength === "always"))
+      told.push(`${id} has no sign that is always there: no check can prove it.`);
   }
   for (const { id } of findings) {
-    if (!looks.has(id)) told.push(`Nobody says how to look at ${id}.`);
-    if (!links.some((link) => link.finding === id)) told.push(`Nothing brings ${id} about.`);
+    if (!looks.has(id)) told.push(`No way to check ${id} is given.`);
+    if (!links.some((link) => link.finding === id)) told.push(`Nothing causes ${id}.`);
   }
   const signature = (id: string) =>
     links
@@ -43,6 +44,6 @@ export function checkKnowledge({ faults, findings, looks, links, hasPrior }: Che
   const bySignature = new Map<string, string[]>();
   for (const { id } of faults) bySignature.set(signature(id), [...(bySignature.get(signature(id)) ?? []), id]);
   for (const alike of bySignature.values())
-    if (alike.length > 1) told.push(`No look can part ${alike.join(" and ")}: they bring about the same.`);
+    if (alike.length > 1) told.push(`No check tells ${alike.join(" and ")} apart: they cause the same signs.`);
   return told;
 }

@@ -35,7 +35,7 @@ describe("isolation", () => {
     expect(isolate({ hasFreeSpool: true, turning: "bad" })[0]?.open).toContain("other test first");
   });
 
-  it("says nothing when nothing is off, and takes a test not made for no evidence", () => {
+  it("says nothing when nothing taken off, and takes a test not made for no evidence", () => {
     expect(isolate({ freeSpool: "good", turning: "good", drag: "good" })).toEqual([]);
     expect(isolate({})).toEqual([]);
     expect(isolate({ turning: "bad" })[0]?.open).toContain("other test first");

@@ -73,7 +73,7 @@ export function isolate(evidence: IsolationEvidence): Isolation[] {
   } else if (amiss(freeSpool) || amiss(turning)) {
     found.push({
       section: amiss(turning) ? "gear-side" : "spool-side",
-      open: `Make the other test first: ${amiss(turning) ? "spin it in free spool" : "turn it in gear"}, it halves the search.`,
+      open: `Do the other test first: ${amiss(turning) ? "spin it in free spool" : "turn it in gear"}, it halves the search.`,
       because: "Only one of the two tests that tell the halves apart was made.",
     });
   }

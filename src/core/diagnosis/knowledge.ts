@@ -35,8 +35,8 @@ export const shopFaultSchema = z.object({
   name: words(80, "What is wrong, in a few words."),
   section: z.enum(reelSections),
   commonness: z.enum(keysOf(commonness)),
-  tellBy: words(200, "How does one tell it from its neighbours?"),
-  remedy: words(200, "What is done about it?"),
+  tellBy: words(200, "How do you tell it apart?"),
+  remedy: words(200, "What is the remedy?"),
   minutes: z.number("Minutes of the remedy.").int().min(0).max(600, "At most ten hours."),
 });
 export type ShopFault = z.infer<typeof shopFaultSchema>;
@@ -45,8 +45,8 @@ export type ShopFault = z.infer<typeof shopFaultSchema>;
 export const shopFindingSchema = z.object({
   name: words(80, "What is seen or felt, in a few words."),
   area: z.enum(findingAreas),
-  how: words(200, "How does one look at it?"),
-  minutes: z.number("Minutes of the look.").min(0.5, "Half a minute at least.").max(60, "At most an hour."),
+  how: words(200, "How do you check it?"),
+  minutes: z.number("Minutes for the check.").min(0.5, "Half a minute at least.").max(60, "At most an hour."),
   open: z.enum(keysOf(openings)),
 });
 export type ShopFinding = z.infer<typeof shopFindingSchema>;

@@ -32,7 +32,7 @@ describe("the noisy OR of the textbook", () => {
     close(posterior(feverWith(c, f, m), evidence([0, notSeen])).evidence, none, 12);
   });
 
-  it("given fever and given none, with the priors 0.1, 0.05, 0.01 (reference-values.md sec. 6, by enumeration)", () => {
+  it("given fever and given none, with the priors 0.1, 0.05, 0.01 (by enumeration of the eight worlds)", () => {
     const net = feverWith(0.1, 0.05, 0.01);
     const fever = posterior(net, evidence([0, seen]));
     close(fever.evidence, 0.0866944, 7);

@@ -75,15 +75,15 @@ export function weighClaim(claim: ClaimId, evidence: ClaimEvidence): WeighedClai
     const name = nameOf.get(id) ?? id;
     if (so === undefined) ask.push(id);
     else if (so) against.push(name);
-    else fits.push(`not found: ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
+    else fits.push(`no ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
   }
   const standing = against.length ? "against" : doubtful.length ? "doubtful" : fits.length ? "nothing-against" : "not-looked";
   return { claim, standing, against: [...against, ...doubtful], fits, ask };
 }
 
 export const standingWords: Readonly<Record<WeighedClaim["standing"], string>> = {
-  against: "does not hold",
+  against: "contradicted by",
   doubtful: "doubtful",
-  "nothing-against": "nothing found against it",
+  "nothing-against": "nothing contradicts it",
   "not-looked": "not looked at",
 };

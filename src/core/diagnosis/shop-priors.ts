@@ -17,5 +17,5 @@ export function shopPrior(trade: number, family: Count, model: Count): number {
   return (familyWeight * inFamily + model.proved) / (familyWeight + model.settled);
 }
 
-/** A lot of like reels from one sender counts as few: they shared a boat, a shed and a hand. Most reels of a lot that count. */
+/** Several reels of one model from one sender counts as few: they shared a boat, a shed and a hand. Most reels of a lot that count. */
 export const lotCounts = 3;

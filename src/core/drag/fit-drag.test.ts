@@ -100,7 +100,7 @@ describe("what measured pulls say", () => {
     expect(opposed.of).toBe("product");
     expect(nested.value / opposed.value).toBeGreaterThan(3.4);
     expect(dragVerdict(nested, null, null, opposed.value)).toMatchObject({ says: "nested tension washers" });
-    expect(dragVerdict(opposed, null, null, null).says).toBe("not told");
+    expect(dragVerdict(opposed, null, null, null).says).toBe("not clear");
   });
 
   it("says dry, oily or right only outside the whole interval, and nothing of carbon", () => {
@@ -109,7 +109,7 @@ describe("what measured pulls say", () => {
     expect(dragVerdict(fitted(0.12), "leather, dry", null, null).says).toBe("oily");
     expect(dragVerdict(fitted(0.6), "leather, dry", null, null).says).toBe("dry or glazed");
     expect(dragVerdict(fitted(0.4), "leather, dry", 1.5, null).says).toBe("dry or glazed");
-    expect(dragVerdict(fitted(0.2), null, null, null).says).toBe("not told");
+    expect(dragVerdict(fitted(0.2), null, null, null).says).toBe("not clear");
   });
 
   it("refuses what it cannot tell from", () => {

@@ -74,7 +74,7 @@ export function fitDrag(
 }
 
 export interface DragVerdict {
-  readonly says: "as it should be" | "dry or glazed" | "oily" | "nested tension washers" | "not told";
+  readonly says: "as it should be" | "dry or glazed" | "oily" | "nested tension washers" | "not clear";
   readonly because: string;
 }
 
@@ -90,19 +90,19 @@ export function dragVerdict(
 ): DragVerdict {
   if (fit.of === "product") {
     if (expectedProduct === null)
-      return { says: "not told", because: "without the springs' sizes pulls give only coefficient times stiffness" };
+      return { says: "not clear", because: "without the spring sizes, pulls give only coefficient × stiffness" };
     const times = fit.value / expectedProduct;
     if (times > 2.5)
       return {
         says: "nested tension washers",
         because: `it gains ${times.toFixed(1)} times as much a turn as it should; two washers nested instead of opposed give about four times`,
       };
-    return { says: times < 0.5 ? "oily" : "as it should be", because: `it gains ${times.toFixed(1)} times what it should a turn` };
+    return { says: times < 0.5 ? "oily" : "as it should be", because: `it gains ${times.toFixed(1)} times what it should per turn` };
   }
   if (startPeak !== null && startPeak > 1.3)
     return { says: "dry or glazed", because: `it starts at ${startPeak.toFixed(2)} times its running pull` };
   if (material === null)
-    return { says: "not told", because: "no range is known for this material; compare with this reel's own earlier pulls" };
+    return { says: "not clear", because: "no range is known for this material; compare with this reel's own earlier pulls" };
   const [low, high] = frictionRanges[material];
   if (fit.high < low) return { says: "oily", because: `coefficient ${fit.value.toFixed(2)}, under the ${low} to ${high} of ${material}` };
   if (fit.low > high)

@@ -6,6 +6,6 @@ export interface SpringRow {
   readonly disc: DiscSpring;
   readonly material: string;
   readonly up: boolean;
-  /** How it lay when this reel was opened, in somebody's words; empty when nobody said. */
+  /** Orientation as found when this reel was opened, in somebody's words; empty when nobody said. */
   readonly lay: string;
 }

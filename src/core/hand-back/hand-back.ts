@@ -11,14 +11,14 @@ export const paidWays = Object.keys(paidWords) as [PaidWay, ...PaidWay[]];
 
 /** What became of the parts that were taken out. */
 export const oldPartsWords = {
-  returned: "given back with the reel",
-  kept: "kept here, the owner wants none",
-  none: "there are none",
+  returned: "returned with the reel",
+  kept: "discarded here",
+  none: "none",
 } as const;
 export type OldParts = keyof typeof oldPartsWords;
 export const oldPartsWays = Object.keys(oldPartsWords) as [OldParts, ...OldParts[]];
 
-/** How a reel was handed back. */
+/** How a reel was returned. */
 export interface HandBackNote {
   readonly paidBy?: PaidWay | null;
   readonly paidNote?: string;

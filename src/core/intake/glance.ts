@@ -53,7 +53,7 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
     const each = values.slice(1).every((value, i) => (worse === "fell" ? value < values[i]! : value > values[i]!));
     if (values.length >= 2 && each)
       said.push(
-        `It came with ${name} ${worse === "fell" ? "lower" : "higher"} each time: ${values.map((v) => Number(v.toFixed(1))).join(", ")} ${unit}.`,
+        `Received with ${name} ${worse === "fell" ? "lower" : "higher"} each time: ${values.map((v) => Number(v.toFixed(1))).join(", ")} ${unit}.`,
       );
   }
   return said;

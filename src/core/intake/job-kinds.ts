@@ -35,6 +35,6 @@ export const handling: Readonly<Record<JobKind, { readonly words: string; readon
   repair: { words: "Intake, tests before and after, report", minutes: 15 },
   "full-service": { words: "Intake, tests before and after, report", minutes: 15 },
   "light-service": { words: "Light service: wipe, oil at the outside points, three tests", minutes: 10 },
-  "purchase-check": { words: "Purchase check: tests, looks, report", minutes: 25 },
-  comeback: { words: "Looked at again, free: our own work", minutes: 0 },
+  "purchase-check": { words: "Purchase check: tests, inspection, report", minutes: 25 },
+  comeback: { words: "Checked again free of charge: our own work", minutes: 0 },
 };

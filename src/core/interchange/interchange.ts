@@ -9,7 +9,7 @@ export const gradeWords: Record<Grade, string> = {
   "drop-in": "drops in",
   "fits-with-note": "fits, with a note",
   "cut-to-size": "cut to size",
-  "donor-only": "off a donor only",
+  "donor-only": "from a donor only",
 };
 
 /**
@@ -109,8 +109,7 @@ export function whatFits(
   newNumber: string | null = null,
 ): Fit[] {
   const found: Fit[] = [{ partTypeId: seat.partTypeId, grade: "same-number", note: "", mark: "", because: sameNumber }];
-  if (newNumber)
-    found.push({ partTypeId: newNumber, grade: "drop-in", note: "", mark: "", because: "its number is sold under this one now" });
+  if (newNumber) found.push({ partTypeId: newNumber, grade: "drop-in", note: "", mark: "", because: "superseded by this number" });
   for (const set of setsOf(sets, seat))
     for (const { partTypeId, member } of givenBy(set, seat.role, seats))
       if (member.modelId !== seat.modelId)

@@ -71,7 +71,7 @@ export function componentServices(types: Iterable<Pick<PartType, "role" | "shape
     all.some(({ shape }) => shape.kind === "friction-washer") && {
       id: "drag",
       component: "Drag",
-      what: "stack looked at, cleaned, greased or left dry as wished",
+      what: "stack checked, cleaned, greased or left dry as wished",
       months: whole.months <= 6 ? 6 : 12,
       because: whole.months <= 6 ? "hard use in salt" : "once a year",
       byOwner: false,
@@ -79,7 +79,7 @@ export function componentServices(types: Iterable<Pick<PartType, "role" | "shape
     all.some(({ shape }) => seals.has(shape.kind)) && {
       id: "seals",
       component: "Seals",
-      what: "looked at, renewed where hard or cut",
+      what: "checked, renewed where hard or cut",
       months: 12,
       because: "every year",
       byOwner: false,

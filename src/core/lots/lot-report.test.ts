@@ -19,7 +19,7 @@ describe("what a lot comes to", () => {
     const sums = lotSums({
       rows: [
         row({
-          state: "handed back",
+          state: "returned",
           findings: ["Drag worn", "Drag worn"],
           parts: ["Friction washer", "Friction washer"],
           totalMinor: 3000,

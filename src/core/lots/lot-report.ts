@@ -42,7 +42,7 @@ const counted = (lists: readonly (readonly string[])[]): { name: string; count: 
 export function lotSums({ rows }: Pick<LotReport, "rows">): LotSums {
   return {
     reels: rows.length,
-    finished: rows.filter(({ state }) => state === "handed back" || state === "ready").length,
+    finished: rows.filter(({ state }) => state === "returned" || state === "ready").length,
     totalMinor: rows.reduce((sum, row) => sum + row.totalMinor, 0),
     faults: counted(rows.map(({ findings }) => [...new Set(findings)])).map(({ name, count }) => ({ name, reels: count })),
     parts: counted(rows.map(({ parts }) => parts)),

@@ -61,11 +61,11 @@ export function checkLotRows(rows: readonly LotRow[]): LotFault[] {
     else if (!/^[\p{L}\p{N}\s./-]*$/u.test(serial)) say("serial", "A serial has letters, digits, dots, dashes and strokes.");
     else if (serial) {
       const before = seen.get(sameSerial(serial));
-      if (before) say("serial", `Stands in row ${before} already.`);
+      if (before) say("serial", `Same as row ${before}.`);
       else seen.set(sameSerial(serial), i + 1);
     }
     if (row.mark.length > 40) say("mark", "At most 40 characters.");
-    if (!serial && !row.mark.trim()) say("serial", "A serial or a mark: something has to tell it from its sisters.");
+    if (!serial && !row.mark.trim()) say("serial", "A serial or a mark is needed to tell it apart.");
     if (row.complaint.length > 300) say("complaint", "At most 300 characters.");
     if (row.condition.length > 300) say("condition", "At most 300 characters.");
   });

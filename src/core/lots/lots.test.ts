@@ -9,7 +9,7 @@ describe("the grid of a lot", () => {
   it("names each fault by row and column and passes blank rows over", () => {
     const faults = checkLotRows([row("A 1"), row(""), row("a-1"), row("B?"), row("", { mark: "boat 4" }), row("", { complaint: "stiff" })]);
     expect(faults.map(({ row: r, column, message }) => `${r} ${column} ${message.slice(0, 14)}`)).toEqual([
-      "3 serial Stands in row ",
+      "3 serial Same as row 1.",
       "4 serial A serial has l",
       "6 serial A serial or a ",
     ]);

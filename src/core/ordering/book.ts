@@ -42,7 +42,7 @@ export interface StockLine {
   readonly bin: string;
   readonly count: number;
   readonly minimum: number;
-  /** Pieces that came for a job and are kept aside for it. */
+  /** Pieces that came for a job and are set aside for it. */
   readonly keptAside: number;
 }
 

@@ -32,7 +32,7 @@ export interface Report {
   readonly complaint: string;
   /** Marks it came with, in words; empty when none were written down. */
   readonly asFound: string;
-  /** Why it goes back unrepaired; null where it was worked on. */
+  /** Why it is returned unrepaired; null where it was worked on. */
   readonly declined: string | null;
   /** What a seller said, each as it stands after the check, and what it would cost to put the reel right; null for work that was done. */
   readonly check: {

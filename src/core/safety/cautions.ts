@@ -20,7 +20,7 @@ export const hazards = {
 export type HazardId = keyof typeof hazards;
 
 /** The line under every caution. */
-export const standsAbove = "Makers' instructions, local codes and licensed practice stand above this.";
+export const standsAbove = "Makers' instructions, local codes and licensed practice come first.";
 
 /** One act of the hands at a station, as far as it can hurt. */
 export type BenchAct =

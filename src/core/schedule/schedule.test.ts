@@ -28,12 +28,12 @@ describe("the next reel to take down", () => {
   });
 
   it("says when the day is past or today, and nothing when nothing is ours", () => {
-    expect(nextToTakeDown([job("a", "2026-03-01", 5)], "2026-03-03")?.because).toContain("past");
+    expect(nextToTakeDown([job("a", "2026-03-01", 5)], "2026-03-03")?.because).toContain("overdue");
     expect(nextToTakeDown([job("a", "2026-03-03", 5)], "2026-03-03")?.because).toContain("today");
     expect(nextToTakeDown([job("a", "2026-03-03", 5, "supplier")], "2026-03-03")).toBeNull();
   });
 
-  // EDD (Jackson), reference-values.md section 7, own instance: p 3 2 4 1 5, d 6 5 14 4 12 gives the order 4 2 1 5 3 and Lmax 1.
+  // EDD (Jackson 1955), an instance of our own worked by hand: p 3 2 4 1 5, d 6 5 14 4 12 gives the order 4 2 1 5 3 and Lmax 1.
   it("takes Jackson's instance down in earliest-due-date order, with a largest lateness of 1", () => {
     const p = [3, 2, 4, 1, 5];
     const d = [6, 5, 14, 4, 12];

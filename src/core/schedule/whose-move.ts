@@ -42,10 +42,6 @@ export function nextToTakeDown<J extends RackJob>(jobs: readonly J[], today: str
   if (!next) return null;
   const sameDay = ours.filter((job) => job.promisedOn === next.promisedOn).length;
   const when =
-    next.promisedOn < today
-      ? "its promised day is past"
-      : next.promisedOn === today
-        ? "it is promised for today"
-        : "its day comes first of those that are ours";
+    next.promisedOn < today ? "it is overdue" : next.promisedOn === today ? "it is due today" : "it is due first of the jobs waiting on us";
   return { job: next, because: sameDay > 1 ? `${when}, and it is the shortest of ${sameDay} due then` : when };
 }

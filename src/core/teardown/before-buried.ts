@@ -15,7 +15,7 @@ export interface SeatState {
   readonly verdict: WellVerdict;
   /** A new piece lies there. */
   readonly renewed: boolean;
-  /** How it lay when it came off, in somebody's words; empty when nobody said. */
+  /** Orientation as found when it came off, in somebody's words; empty when nobody said. */
   readonly orientation: string;
   readonly foundCount: number;
   /** It stays out on purpose. */

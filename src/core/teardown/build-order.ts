@@ -91,7 +91,8 @@ export function buildOrder(
   const filled = [...removed, ...added];
   const stranger = filled.find((id) => !positions.has(id));
   if (stranger) return { ok: false, code: "unknown", message: `${stranger} is not a seat of this model.` };
-  if (new Set(filled).size !== filled.length) return { ok: false, code: "unknown", message: "A seat stands twice in the removal order." };
+  if (new Set(filled).size !== filled.length)
+    return { ok: false, code: "unknown", message: "A seat is listed twice in the removal order." };
 
   const operations = operationsOf(anatomy);
   const reasons = orderReasons(anatomy, operations);
@@ -101,7 +102,7 @@ export function buildOrder(
     return {
       ok: false,
       code: "conflict",
-      message: `These wait for each other: ${cycle.map((id) => operations.get(id)?.words ?? id).join(" → ")}. Mend the model's order. (${circle.map(({ reason }) => reason).join("; ")}.)`,
+      message: `These wait for each other: ${cycle.map((id) => operations.get(id)?.words ?? id).join(" → ")}. Correct the model's order. (${circle.map(({ reason }) => reason).join("; ")}.)`,
       circle,
     };
   }

@@ -49,7 +49,7 @@ export function checkOrder(anatomy: Anatomy, removed: readonly string[], perform
     const id = steps.has(said) ? said : placeOperationId(said);
     const step = steps.get(id);
     const at = i + 1;
-    if (!step) errors.push({ at, kind: "stranger", operation: said, trapped: null, reason: `${said} is no act of this build.` });
+    if (!step) errors.push({ at, kind: "stranger", operation: said, trapped: null, reason: `${said} is not a step of this build.` });
     else if (done.has(id))
       errors.push({ at, kind: "twice", operation: id, trapped: null, reason: `${nameOf(id)} was done before already.` });
     else

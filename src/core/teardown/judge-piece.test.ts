@@ -23,6 +23,33 @@ describe("a piece out of another well", () => {
     });
   });
 
+  it("a screw 4 mm too long or too short is refused in a hole nobody measured, one within 0.4 mm is not", () => {
+    const screw = anatomy.positions.find(
+      ({ partTypeId, holeDepthMm }) => types.get(partTypeId)!.shape.kind === "screw" && holeDepthMm === undefined,
+    );
+    const seat = screw ?? { ...anatomy.positions.find(({ id }) => id === "foot-screw-front")!, holeDepthMm: undefined };
+    const unmeasured = {
+      ...anatomy,
+      positions: anatomy.positions.map((one) => (one.id === seat.id ? { ...one, holeDepthMm: undefined } : one)),
+    };
+    const own = types.get(seat.partTypeId)!;
+    if (own.shape.kind !== "screw") throw new Error("no screw");
+    for (const [off, fits, words] of [
+      [4, false, /4 mm longer/],
+      [0.5, false, /0.5 mm longer/],
+      [0.3, true, /fits|sizes/],
+      [-0.3, true, /fits|sizes/],
+      [-0.5, false, /0.5 mm shorter/],
+      [-2, false, /2 mm shorter/],
+    ] as const) {
+      const shape = { ...own.shape, lengthMm: own.shape.lengthMm + off, threadedMm: own.shape.threadedMm + off };
+      const other = { ...own, id: "other", name: "Other screw", shape } as typeof own;
+      const said = judgePiece(unmeasured, new Map([...types, ["other", other]]), seat.id, "other");
+      expect([off, said.fits], said.words).toEqual([off, fits]);
+      if (!fits) expect(said.words).toMatch(words);
+    }
+  });
+
   it("a screw threaded all the way is refused where the spring rides on its smooth part", () => {
     expect(judge("bridge-screw-top-front", "bridge-screw-low-front")).toEqual({
       fits: false,

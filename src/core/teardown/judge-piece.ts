@@ -19,7 +19,7 @@ export function judgePiece(anatomy: Anatomy, types: ReadonlyMap<string, PartType
   const seat = anatomy.positions.find(({ id }) => id === seatId);
   const [own, piece] = [seat && types.get(seat.partTypeId), types.get(pieceTypeId)];
   if (!seat || !own || !piece) throw new RangeError("judgePiece: no such seat or part");
-  if (own.id === piece.id) return { fits: true, words: `It is the same part: either goes into ${seat.name}.` };
+  if (own.id === piece.id) return { fits: true, words: `Same part: either can go into ${seat.name}.` };
   const [wants, is] = [own.shape, piece.shape];
   if (wants.kind !== is.kind)
     return { fits: false, words: `That is a ${kindWords[is.kind]} (${piece.name}); ${seat.name} takes a ${kindWords[wants.kind]}.` };
@@ -42,7 +42,8 @@ export function judgePiece(anatomy: Anatomy, types: ReadonlyMap<string, PartType
         fits: false,
         words: `It is ${mm(wants.lengthMm - is.lengthMm)} shorter than what belongs here${hole}: it holds by fewer turns.`,
       };
-    if (!same(wants.threadedMm, is.threadedMm))
+    // What matters is the smooth part: a spring rides on it, a plate turns on it.
+    if (Math.abs(wants.lengthMm - wants.threadedMm - (is.lengthMm - is.threadedMm)) > 0.4)
       return {
         fits: false,
         words: `It is threaded over ${mm(is.threadedMm)}; here ${mm(wants.threadedMm)} of thread belong, the rest smooth.`,
@@ -55,7 +56,7 @@ export function judgePiece(anatomy: Anatomy, types: ReadonlyMap<string, PartType
   const before = new Set(fitFaults(anatomy, types));
   const [fault] = fitFaults(seated, types).filter((words) => !before.has(words));
   if (fault) return { fits: false, words: fault };
-  if (sizeWords(wants) !== sizeWords(is))
+  if (wants.kind !== "screw" && sizeWords(wants) !== sizeWords(is))
     return { fits: false, words: `${piece.name} is ${sizeWords(is)}; ${seat.name} takes ${own.name}, ${sizeWords(wants)}.` };
   return { fits: true, words: `${piece.name} has the sizes of ${own.name}: it fits.` };
 }

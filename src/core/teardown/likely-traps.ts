@@ -55,7 +55,7 @@ export function likelyTraps(acts: readonly DoneAct[], gateId: string, caused: Re
     const count = caused.get(act.position!.id) ?? 0;
     if (count > 0) add(act, act.position!.trap ?? act.position!.orientation ?? act.position!.name, times(count));
   }
-  for (const look of gate.operation.lookAt) add(seatOf(look, placed), look, "the gate asks after it");
-  for (const act of [...placed].reverse()) if (act.position!.trap) add(act, act.position!.trap, "it went in since the last gate");
+  for (const look of gate.operation.lookAt) add(seatOf(look, placed), look, "the check tests it");
+  for (const act of [...placed].reverse()) if (act.position!.trap) add(act, act.position!.trap, "fitted since the last check");
   return found;
 }

@@ -49,7 +49,7 @@ export function threadFault({
   pitch,
 }: ThreadMeasure): { field: "diameterMm" | "offMm" | "pitch"; message: string } | null {
   if (!(diameterMm >= 0.5 && diameterMm <= 30)) return { field: "diameterMm", message: "A diameter from 0.5 to 30 mm." };
-  if (!(offMm >= 0 && offMm <= 1)) return { field: "offMm", message: "How far the caliper may be off: 0 to 1 mm." };
+  if (!(offMm >= 0 && offMm <= 1)) return { field: "offMm", message: "Caliper tolerance: 0 to 1 mm." };
   if (pitch && !(pitch.mm > 0.05 && pitch.mm <= 5 && pitch.offMm >= 0)) return { field: "pitch", message: "A pitch from 0.05 to 5 mm." };
   return null;
 }

@@ -45,7 +45,7 @@ export type ComplaintId = keyof typeof complaints;
 export type BroughtId = keyof typeof broughtWith;
 export type ConditionId = keyof typeof conditionMarks;
 
-export const dragWishes = { greased: "greased: smooth start", dry: "dry: most pull", shop: "as the shop does it" } as const;
+export const dragWishes = { greased: "greased: smooth start", dry: "dry: most pull", shop: "shop standard" } as const;
 export type DragWish = keyof typeof dragWishes;
 export const handleHoles = { "as-found": "as found", short: "short hole", long: "long hole" } as const;
 export type HandleHole = keyof typeof handleHoles;

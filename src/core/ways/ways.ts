@@ -19,15 +19,15 @@ export const benchWays = {
     choices: { leave: "left as they are", oil: "seals picked out and oiled (not advised)" },
   },
   depth: {
-    name: "How far a reel is stripped",
-    choices: { full: "to the last screw", complaint: "only the halves the complaint needs", light: "outside only, a few points" },
+    name: "How far to strip",
+    choices: { full: "to the last screw", complaint: "only the sides the complaint needs", light: "outside only, a few points" },
   },
   fluidSeal: {
     name: "Fluid-sealed clutch",
     choices: { lifted: "lifted as one, the seal unbroken", here: "taken apart and refilled here", sent: "sent to its maker" },
   },
   bearings: {
-    name: "Bearings are replaced",
+    name: "When to replace bearings",
     choices: {
       feel: "when rough by feel",
       talk: "only when they talk",
@@ -36,12 +36,12 @@ export const benchWays = {
   },
   softDrag: { name: "Old leather or felt drag", choices: { keep: "kept while supple", carbon: "changed to carbon" } },
   layingOut: {
-    name: "Parts are laid out",
+    name: "Laying out parts",
     choices: { left: "left to right", right: "right to left", assembly: "a tray to each assembly" },
   },
   frictionWashing: { name: "Friction washers", choices: { wiped: "only wiped", washed: "washed in degreaser, greased anew" } },
   seals: { name: "Seals of a sealed reel", choices: { evidence: "new when they show it", yearly: "all new every year" } },
-  benchOrder: { name: "Bench order", choices: { whole: "all apart, then all clean", halves: "half by half" } },
+  benchOrder: { name: "Bench order", choices: { whole: "all apart, then all clean", halves: "side by side" } },
 } as const;
 export type WayId = keyof typeof benchWays;
 export const wayIds = Object.keys(benchWays) as [WayId, ...WayId[]];

@@ -123,10 +123,7 @@ export function doStep(ctx: Context, jobId: number, operationId: string, reason 
   const step = getStep(build, operationId);
   if (step.state === "done") throw new Refusal("done", `"${step.operation.words}" is done already.`);
   if (build.failedGate && build.failedGate.operation.id !== operationId)
-    throw new Refusal(
-      "gate",
-      `A gate did not pass: ${build.failedGate.operation.words}. Put that right and pass it before anything else goes on.`,
-    );
+    throw new Refusal("gate", `A check did not pass: ${build.failedGate.operation.words}. Put that right and pass it before going on.`);
   if (step.operation.kind === "place" && step.well && wantsNew(step.well.verdict) && !step.well.renewed)
     throw new Refusal(
       "waits-for-part",
@@ -153,7 +150,7 @@ export function doStep(ctx: Context, jobId: number, operationId: string, reason 
   if (faults.length && !reason)
     throw new Refusal(
       "buries",
-      `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why it is closed so.`,
+      `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why you close it anyway.`,
       "reason",
     );
   writeStep(ctx, jobId, operationId, "done", faults.length ? reason : "");
@@ -170,17 +167,17 @@ export function doStep(ctx: Context, jobId: number, operationId: string, reason 
 export function failGate(ctx: Context, jobId: number, operationId: string, note: string): void {
   const job = getOpenJob(ctx.db, jobId);
   const step = getStep(getBuild(ctx.db, job), operationId);
-  if (step.operation.kind !== "gate") throw new Refusal("no-gate", "Only a gate can fail; undo the step instead.");
+  if (step.operation.kind !== "gate") throw new Refusal("no-gate", "Only a check can fail; undo the step instead.");
   writeStep(ctx, jobId, operationId, "failed", note);
   writeJournal(ctx, "gate-failed", { jobId, reelId: job.reel.id }, { operation: operationId });
   advanceStation(ctx, job, "build");
 }
 
-/** Goes on without this part for now. It stays in the tray, and the tray must be empty before the reel is handed back. */
+/** Goes on without this part for now. It stays in the tray, and the tray must be empty before the reel is returned. */
 export function skipStep(ctx: Context, jobId: number, operationId: string): void {
   const job = getOpenJob(ctx.db, jobId);
   const step = getStep(getBuild(ctx.db, job), operationId);
-  if (step.operation.kind === "gate") throw new Refusal("gate", "A gate is not skipped: it passes or it fails.");
+  if (step.operation.kind === "gate") throw new Refusal("gate", "A check cannot be skipped: it passes or it fails.");
   if (step.state === "done") throw new Refusal("done", "This step is done. Undo it instead.");
   writeStep(ctx, jobId, operationId, "skipped", "");
   writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId });
@@ -303,7 +300,7 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
     if (step.operation.kind === "place" || step.state === "done" || step.notDue) continue;
     blocks.push(
       step.operation.kind === "gate"
-        ? { code: "gate", message: `Gate not passed: ${step.operation.words}` }
+        ? { code: "gate", message: `Check not passed: ${step.operation.words}` }
         : { code: "step", message: `Not done: ${step.operation.words}` },
     );
   }

@@ -105,8 +105,7 @@ export function beginSoak(
     );
   else {
     const soak = listSoaks(db).find(({ id }) => id === bath.intoSoakId);
-    if (!soak || soak.method !== bath.method)
-      throw new Refusal("no-soak", "That bath has been emptied. Start one of its own.", "intoSoakId");
+    if (!soak || soak.method !== bath.method) throw new Refusal("no-soak", "That bath has been emptied. Start another.", "intoSoakId");
     const modelId = machineOf(db, job).model.id;
     const like = soak.jobs.find((other) => other.jobId !== jobId && other.modelId === modelId);
     if (like && (!bath.mark || bath.mark === like.mark))

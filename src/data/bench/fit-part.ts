@@ -27,7 +27,7 @@ export function askForPart(ctx: Context, jobId: number, positionId: string): voi
   withConsent(ctx, jobId, (job) => {
     const { name, partTypeId } = wantedPart(db, job, positionId);
     const there = needOf(db, jobId, positionId);
-    if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the list of needs" : there.state} for this seat already.`);
+    if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the needs list" : there.state} for this seat already.`);
     if (findPartCard(db, partTypeId)?.retired)
       throw new Refusal("retired", `${name} is not ordered any more. Choose what replaces it, or use its number again.`, null, {
         to: "part",
@@ -35,7 +35,7 @@ export function askForPart(ctx: Context, jobId: number, positionId: string): voi
         at: "facts",
       });
     if (!listOffers(db, partTypeId).length)
-      throw new Refusal("no-offer", `No supplier in the book sells ${name}. Add an offer to the part, or look for a donor.`, null, {
+      throw new Refusal("no-offer", `No supplier sells ${name}. Add an offer to the part, or look for a donor.`, null, {
         to: "part",
         partTypeId,
         at: "offers",
@@ -51,12 +51,11 @@ export function wantForVerdict(ctx: Context, job: Job, positionId: string): stri
   const { partTypeId } = wantedPart(db, job, positionId);
   const { consent } = getQuote(db, job);
   if (consent !== "within-limit" && consent !== "agreed") return "Added to the quote; the sum is above what was agreed: ask at Quote.";
-  if (needOf(db, job.id, positionId)) return "Wanted at Stores already.";
+  if (needOf(db, job.id, positionId)) return "Already on the needs list.";
   const line = findStock(db, partTypeId);
   const free = line ? line.count - line.keptAside : 0;
   if (line && free > 0) return `Added to the quote; ${free} in bin ${line.bin}: fit it at Parts.`;
-  if (!listOffers(db, partTypeId).length)
-    return "Added to the quote; nobody in the book sells it: look for a donor or a substitute at Parts.";
+  if (!listOffers(db, partTypeId).length) return "Added to the quote; no supplier sells it: look for a donor or a substitute at Parts.";
   openNeed(ctx, job, positionId, partTypeId);
   return "Added to the quote and to the needs at Stores.";
 }

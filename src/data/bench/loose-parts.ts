@@ -37,7 +37,7 @@ export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string 
     {
       lineRadiusMm: 24,
       anatomy: {
-        assemblies: [{ id: "as-taken-off", name: "As it came apart", side: "frame" }],
+        assemblies: [{ id: "as-taken-off", name: "As received apart", side: "frame" }],
         positions: [],
         operations: [],
         editions: [],

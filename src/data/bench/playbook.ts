@@ -59,13 +59,13 @@ export function learn(ctx: Context, jobId: number, lesson: Lesson): { number: nu
   const current = getCurrentModelVersion(ctx.db, model.id);
   const seat = current.anatomy.positions.find((position) => position.id === lesson.positionId);
   if (!seat)
-    throw new Refusal("no-seat", "The newest version of this model has no such seat. Look at its schematic in the Library.", null, {
+    throw new Refusal("no-seat", "The newest version of this model has no such seat. See its schematic in the Library.", null, {
       to: "model",
       modelId: model.id,
       page: "",
     });
   const words = lesson.words.trim();
-  if (lesson.about !== "confirmed" && !words) throw new Refusal("empty", "What is to be said at this seat?", "words");
+  if (lesson.about !== "confirmed" && !words) throw new Refusal("empty", "What should be said at this seat?", "words");
   const before = lesson.about === "confirmed" ? "" : (seat[lesson.about] ?? "");
   if (words && before.includes(words)) throw new Refusal("known", "The playbook says this already.", "words");
   const said = `${before} ${words}`.trim();
@@ -93,15 +93,15 @@ export function learnAct(
   const { model } = getModelVersion(ctx.db, job.modelVersionId);
   const { anatomy, lineRadiusMm, number } = getCurrentModelVersion(ctx.db, model.id);
   const words = taught.words.trim();
-  if (!words) throw new Refusal("empty", "What is to be done, or looked at?", "words");
+  if (!words) throw new Refusal("empty", "What should be done or checked?", "words");
   if (!actOf(anatomy, taught.afterOperationId))
-    throw new Refusal("no-act", "The newest version of this model has no such act. Look at its playbook in the Library.", null, {
+    throw new Refusal("no-act", "The newest version of this model has no such step. See its playbook in the Library.", null, {
       to: "model",
       modelId: model.id,
       page: "playbook",
     });
   if (anatomy.operations.some((operation) => operation.words === words))
-    throw new Refusal("known", "The playbook has this act already.", "words");
+    throw new Refusal("known", "The playbook has this step already.", "words");
   const act = operationSchema.parse({
     id: freeOperationId(anatomy, taught.kind),
     kind: taught.kind,

@@ -34,7 +34,7 @@ function nextMove(db: Db, job: Job): string {
       ? `Build: ${current.operation.words} (${steps.filter(({ state }) => state === "done").length} of ${steps.length} done).`
       : "Build is done: prove it.";
   }
-  return `On at ${job.station[0]!.toUpperCase()}${job.station.slice(1)}.`;
+  return `Continue at ${job.station[0]!.toUpperCase()}${job.station.slice(1)}.`;
 }
 
 /** One card for a reel that is taken down again after a week or more; null for one that was at work lately, or went home. */
@@ -49,13 +49,13 @@ export function takenDownCard(db: Db, job: Job, now: string): TakenDownCard | nu
   const wells = listWells(db, job.id).filter((well) => !well.refitted && well.leftOutReason === null);
   const soaking = wells.filter((well) => well.soakId !== null).length;
   const needs = listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id });
-  const words = { open: "to be ordered", ordered: "ordered", arrived: "arrived, kept aside", used: "", withdrawn: "" } as const;
+  const words = { open: "to be ordered", ordered: "ordered", arrived: "arrived, set aside", used: "", withdrawn: "" } as const;
   return {
     lastOn: last.at,
     person: last.person,
-    off: wells.length ? `${wells.length} parts in the tray` : "nothing is off",
-    soaking: soaking ? `${soaking} still in a bath` : "nothing soaks",
-    waiting: needs.length ? needs.map((need) => `${need.name}: ${words[need.state]}`).join("; ") : "nothing is waited for",
+    off: wells.length ? `${wells.length} parts in the tray` : "nothing taken off",
+    soaking: soaking ? `${soaking} still in a bath` : "nothing soaking",
+    waiting: needs.length ? needs.map((need) => `${need.name}: ${words[need.state]}`).join("; ") : "nothing awaited",
     said: getQuote(db, job).answers.at(-1)?.words || job.complaint || "nothing in particular",
     next: nextMove(db, job),
   };

@@ -42,7 +42,7 @@ export function waysOf(db: Db, job: WaysJob): WaysInForce {
 /** Sets a way for one job or for all of its customer's reels; null gives it back to whoever stands behind. */
 export function setWay(ctx: Context, jobId: number, scope: "job" | "customer", way: WayId, choice: string | null): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (choice !== null && !isChoice(way, choice)) throw new Refusal("no-choice", "There is no such way. Reload the page.", way);
+  if (choice !== null && !isChoice(way, choice)) throw new Refusal("no-choice", "There is no such choice. Reload the page.", way);
   const [table, column, id] =
     scope === "job" ? (["job_way", "job_id", job.id] as const) : (["customer_way", "customer_id", job.customer.id] as const);
   if (choice === null) ctx.db.prepare(`DELETE FROM ${table} WHERE ${column} = ? AND way = ?`).run(id, way);

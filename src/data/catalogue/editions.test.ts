@@ -35,7 +35,7 @@ beforeEach(() => {
 const seats = (jobId: number) => machineOf(db, findJob(db, jobId)!).anatomy.positions.map((p) => p.id);
 
 describe("editions on the bench", () => {
-  it("are told by the serial, pinned when the job is opened, and followed by tray and build", () => {
+  it("are from the serial, pinned when the job is opened, and followed by tray and build", () => {
     const early = shop.open({ serial: "MS83 00417" });
     const late = shop.open({ serial: "MS91 00417" });
     expect(seats(early)).not.toContain("under-gear-washer");

@@ -15,7 +15,7 @@ export function findModelPicture(db: Db, modelId: string): ModelPicture | null {
   return { ...row, marks };
 }
 
-/** Lays a washed picture beside the drawn schematic. Another picture begins without marks: they would point at the wrong places. */
+/** Lays a washed picture beside the drawn schematic. Another photo begins without marks: they would point at the wrong places. */
 export function setModelPicture(ctx: Context, modelId: string, picture: { hash: string; width: number; height: number }): void {
   if (!findModel(ctx.db, modelId)) throw new Refusal("no-model", "This model is not in the library.", null, { to: "new-model" });
   ctx.db.prepare("DELETE FROM model_picture WHERE model_id = ?").run(modelId);

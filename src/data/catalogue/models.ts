@@ -87,8 +87,29 @@ export function markModelVersionUsed(db: Db, id: number): void {
   db.prepare("UPDATE model_version SET used = 1 WHERE id = ? AND used = 0").run(id);
 }
 
-export const listModels = (db: Db): Model[] =>
-  db.prepare("SELECT id, maker, name, family FROM model ORDER BY maker, name").all() as Model[];
+/** Maker and name of some models, by id. */
+export const modelNames = (db: Db, ids: readonly string[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    (db.prepare("SELECT id, maker, name FROM model WHERE id IN (SELECT value FROM json_each(?))").all(JSON.stringify(ids)) as Model[]).map(
+      ({ id, maker, name }) => [id, `${maker} ${name}`],
+    ),
+  );
+
+/** Models by the beginnings of maker, name and family, best first; with nothing typed those that came in last. */
+export function searchModels(db: Db, text: string, limit: number): Model[] {
+  if (!text.trim())
+    return db
+      .prepare(
+        `SELECT id, maker, name, family FROM model
+         ORDER BY (SELECT max(reel.id) FROM reel WHERE reel.model_id = model.id) DESC, maker, name LIMIT ?`,
+      )
+      .all(limit) as Model[];
+  const found = findAnything(db, text, limit, ["model"]).map(({ ref }) => ref);
+  const rows = db
+    .prepare("SELECT id, maker, name, family FROM model WHERE id IN (SELECT value FROM json_each(?))")
+    .all(JSON.stringify(found)) as Model[];
+  return rows.sort((a, b) => found.indexOf(a.id) - found.indexOf(b.id));
+}
 
 export interface ModelLine extends Model {
   readonly number: number;

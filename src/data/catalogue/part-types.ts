@@ -97,7 +97,7 @@ export function setPartFacts(ctx: Context, id: string, facts: PartFacts, rowVers
   if (!card) throw new Refusal("no-part", "This part is not in the catalogue any more.");
   const name = facts.name ?? card.part.name;
   if (facts.supersededBy?.toUpperCase() === card.part.number.toUpperCase())
-    throw new Refusal("itself", "A number is not sold as itself.", "supersededBy");
+    throw new Refusal("itself", "A number cannot supersede itself.", "supersededBy");
   if (facts.supersededBy && !findPartByNumber(ctx.db, facts.supersededBy))
     throw new Refusal("no-part", `No part in the catalogue has the number ${facts.supersededBy}. Add it first.`, "supersededBy", {
       to: "new-part",

@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
 import { takePart } from "@/data/bench/tray";
-import { glanceAtCustomers, listCustomers, setDiscountClass } from "@/data/customers/customers";
+import { searchModels } from "@/data/catalogue/models";
+import { addCustomer, glanceAtCustomers, retireCustomer, searchCustomers, setDiscountClass } from "@/data/customers/customers";
 import { declineJob } from "@/data/hand-back/decline";
 import { getReport } from "@/data/hand-back/report";
 import { closeJob, markReady } from "@/data/hand-back/returns";
@@ -33,7 +34,7 @@ describe("what the counter agrees", () => {
     const changes = () => shop.db.prepare("SELECT count(*) FROM journal WHERE action = 'customer-changed'").pluck().get();
     setDiscountClass(shop.ctx, shop.customerId, "club");
     setDiscountClass(shop.ctx, shop.customerId, "club");
-    expect(listCustomers(shop.db)[0]!.discountClass).toBe("club");
+    expect(searchCustomers(shop.db, "", 1)[0]!.discountClass).toBe("club");
     expect(changes()).toBe(1);
   });
 
@@ -82,11 +83,37 @@ describe("a reel that goes back unrepaired", () => {
 });
 
 describe("what is known before a word is written", () => {
+  it("finds a customer by the first letters of name or phone, and offers the last ones before a letter is typed", () => {
+    const add = (name: string, phone: string) => addCustomer(shop.ctx, { name, phone, email: "" });
+    const ids = ["Elin Marsh", "Edda Marl", "Tove Elm"].map((name, i) => add(name, `070${i} 22`));
+    const found = (text: string) => searchCustomers(shop.db, text, 12).map(({ name }) => name);
+    expect(found("el").sort()).toEqual(["Elin Marsh", "Tove Elm"]);
+    expect(found("mar ed")).toEqual(["Edda Marl"]);
+    expect(found("0702")).toEqual(["Tove Elm"]);
+    expect(found("nobody")).toEqual([]);
+    shop.open();
+    expect(found("").slice(0, 2)).toEqual(["Ada Brook", "Tove Elm"]);
+    retireCustomer(shop.ctx, ids[0]!, true);
+    expect(found("el")).toEqual(["Tove Elm"]);
+    expect(searchCustomers(shop.db, "", 2)).toHaveLength(2);
+  });
+
+  it("finds a model by maker, name or family", () => {
+    const found = (text: string) => searchModels(shop.db, text, 12).map(({ id }) => id);
+    for (const text of ["marrow sk", "skerry", "star drag", ""]) expect(found(text), text).toEqual(["skerry-30"]);
+    expect(found("nothing")).toEqual([]);
+  });
+
   it("counts a customer's reels, visits and what hangs here", () => {
     const [first] = [shop.open({ serial: "A1" }), shop.open({ serial: "A2" })];
     declineJob(shop.ctx, first!, "no");
     closeJob(shop.ctx, first!, "Ada");
-    expect(glanceAtCustomers(shop.db).get(shop.customerId)).toEqual({ reels: 2, visits: 2, hanging: 1, lastOn: shop.ctx.now });
+    expect(glanceAtCustomers(shop.db, [shop.customerId]).get(shop.customerId)).toEqual({
+      reels: 2,
+      visits: 2,
+      hanging: 1,
+      lastOn: shop.ctx.now,
+    });
   });
 
   it("tells a reel's visits and falling drag, and leaves out those that were sent away", () => {
@@ -103,6 +130,6 @@ describe("what is known before a word is written", () => {
     visit("2024-01-01", 58, false);
     visit("2025-01-01", 20, true);
     const reel = visit("2026-01-01", 50, false);
-    expect(glanceAtReel(shop.db, reel, "2026-06-01")).toEqual(["Third visit.", "It came with drag at full lower each time: 58, 50 N."]);
+    expect(glanceAtReel(shop.db, reel, "2026-06-01")).toEqual(["Third visit.", "Received with drag at full lower each time: 58, 50 N."]);
   });
 });

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import type { LotRow } from "@/core/lots/lot-rows";
+import { searchCustomers } from "@/data/customers/customers";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { findJob, listJobsOfLot } from "@/data/jobs/jobs";
 import { getQuote } from "@/data/quote/quotes";
@@ -19,7 +20,7 @@ const row = (n: number, more: Partial<LotRow> = {}): LotRow => ({
 });
 const lot = (rows: readonly LotRow[], more: Partial<NewLot> = {}): NewLot => ({
   name: "Lake ferry, autumn",
-  customerId: shop.customerId,
+  customer: { id: shop.customerId },
   modelId: "skerry-30",
   water: "fresh",
   tripsPerYear: 120,
@@ -55,13 +56,22 @@ describe("a lot of like reels", () => {
     // The same reels cannot come twice.
     const again = openLot(shop.ctx, lot(rows.slice(0, 2)));
     expect("faults" in again && again.faults.map((fault) => fault.message)).toEqual([
-      expect.stringContaining("Hangs here already"),
-      expect.stringContaining("Hangs here already"),
+      expect.stringContaining("Already in the shop"),
+      expect.stringContaining("Already in the shop"),
     ]);
   });
 
+  it("adds a new customer with the lot, and not while a row is wrong", () => {
+    const named = () => searchCustomers(shop.db, "Orrin", 5).map(({ name }) => name);
+    const wrong = openLot(shop.ctx, lot([row(1), row(1)], { customer: { name: "Orrin Vale" } }));
+    expect("faults" in wrong).toBe(true);
+    expect(named()).toEqual([]);
+    openLot(shop.ctx, lot([row(1), row(2)], { customer: { name: "Orrin Vale" } }));
+    expect(named()).toEqual(["Orrin Vale"]);
+  });
+
   it("refuses nobody, nothing and too much", () => {
-    expect(refusal(() => openLot(shop.ctx, lot([row(1)], { customerId: 99 }))).code).toBe("no-customer");
+    expect(refusal(() => openLot(shop.ctx, lot([row(1)], { customer: { id: 99 } }))).code).toBe("no-customer");
     expect(refusal(() => openLot(shop.ctx, lot([{ serial: " ", mark: "", complaint: "", condition: "" }]))).code).toBe("empty");
     expect(refusal(() => openLot(shop.ctx, lot(Array.from({ length: 101 }, (_, i) => row(i))))).code).toBe("too-many");
   });

@@ -1,7 +1,7 @@
 import { checkLotRows, isBlank, type LotFault, type LotRow, largestLot, readComplaint } from "@/core/lots/lot-rows";
 import type { DragWish } from "@/core/vocabulary/counter-lists";
 import type { UseFactor, Water } from "@/core/vocabulary/use";
-import { findCustomer } from "@/data/customers/customers";
+import { addCustomer, findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
 import { type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
@@ -12,7 +12,8 @@ import { openJob } from "./open-job";
 
 export interface NewLot {
   readonly name: string;
-  readonly customerId: number;
+  /** A customer of the book, or the name of a new one: added with the lot, and not while a row is wrong. */
+  readonly customer: { readonly id: number } | { readonly name: string };
   readonly modelId: string;
   readonly water: Water;
   readonly tripsPerYear: number;
@@ -30,7 +31,7 @@ export function lotFaults(db: Db, lot: Pick<NewLot, "modelId" | "rows">): LotFau
     const reel = row.serial.trim() ? findReelBySerial(db, row.serial, lot.modelId) : null;
     if (!reel) return;
     const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reel.id) as { tag: string } | undefined;
-    if (hanging) faults.push({ row: i + 1, column: "serial", message: `Hangs here already as ${hanging.tag}.` });
+    if (hanging) faults.push({ row: i + 1, column: "serial", message: `Already in the shop as ${hanging.tag}.` });
   });
   return faults.sort((a, b) => a.row - b.row);
 }
@@ -38,22 +39,23 @@ export function lotFaults(db: Db, lot: Pick<NewLot, "modelId" | "rows">): LotFau
 /** Takes a whole lot in, all of it or, with the faults that keep it out, none. @throws Refusal for no customer, no rows, or too many. */
 export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { id: number; tags: string[] } {
   const { db } = ctx;
-  if (!findCustomer(db, lot.customerId))
-    throw new Refusal("no-customer", "This customer is not in the book any more. Choose again.", "customerId");
+  if ("id" in lot.customer && !findCustomer(db, lot.customer.id))
+    throw new Refusal("no-customer", "This customer is not in the book. Choose again.", "customerId");
   const rows = lot.rows.filter((row) => !isBlank(row));
   if (!rows.length) throw new Refusal("empty", "No reel stands in the grid yet.", "rows");
   if (rows.length > largestLot)
-    throw new Refusal("too-many", `A lot has at most ${largestLot} reels. Take the rest in as another.`, "rows");
+    throw new Refusal("too-many", `A lot has at most ${largestLot} reels. Check the rest in as another lot.`, "rows");
   const faults = lotFaults(db, lot);
   if (faults.length) return { faults };
+  const customerId = "id" in lot.customer ? lot.customer.id : addCustomer(ctx, { name: lot.customer.name, phone: "", email: "" });
   const id = Number(
-    db.prepare("INSERT INTO lot (name, customer_id, model_id, at) VALUES (?, ?, ?, ?)").run(lot.name, lot.customerId, lot.modelId, ctx.now)
+    db.prepare("INSERT INTO lot (name, customer_id, model_id, at) VALUES (?, ?, ?, ?)").run(lot.name, customerId, lot.modelId, ctx.now)
       .lastInsertRowid,
   );
   const tags = rows.map((row) => {
     const { ticked, words } = readComplaint(row.complaint);
     return openJob(ctx, {
-      customer: { id: lot.customerId },
+      customer: { id: customerId },
       modelId: lot.modelId,
       serial: row.serial.trim(),
       hand: "right",
@@ -75,7 +77,7 @@ export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { i
       lot: { id, mark: row.mark.trim() },
     }).tag;
   });
-  writeJournal(ctx, "lot-opened", { customerId: lot.customerId }, { lot: id, reels: tags.length });
+  writeJournal(ctx, "lot-opened", { customerId }, { lot: id, reels: tags.length });
   return { id, tags };
 }
 

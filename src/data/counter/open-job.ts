@@ -42,28 +42,23 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   const { db } = ctx;
   const customerId = "id" in job.customer ? job.customer.id : addCustomer(ctx, job.customer);
   const customer = findCustomer(db, customerId);
-  if (!customer)
-    throw new Refusal("no-customer", "This customer is not in the book any more. Choose again or type a new one.", "customerId");
+  if (!customer) throw new Refusal("no-customer", "This customer was retired. Choose again or type a new one.", "customerId");
   const version = getCurrentModelVersion(db, job.modelId);
   const reelId = ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
   if (hanging)
-    throw new Refusal("already-here", `This reel already hangs here as ${hanging.tag}. Open that job, or check the serial.`, "serial", {
+    throw new Refusal("already-here", `This reel is already in the shop as ${hanging.tag}. Open that job, or check the serial.`, "serial", {
       to: "station",
       tag: hanging.tag,
       station: "test",
     });
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
-  if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
+  if (scrapped) throw new Refusal("scrapped", `This reel scrapped for parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
   const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);
   const kind = job.kind ?? "repair";
   const lastJob = kind === "comeback" ? lastClosedJob(db, reelId) : null;
   if (kind === "comeback" && lastJob === null)
-    throw new Refusal(
-      "no-earlier-job",
-      "Nothing we handed back stands under this serial. Check it, or take the reel in as a repair.",
-      "serial",
-    );
+    throw new Refusal("no-earlier-job", "We have returned no reel with this serial. Check it, or check the reel in as a repair.", "serial");
   const settings = getShopSettings(db);
   const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
   const tag = formatTag(number);

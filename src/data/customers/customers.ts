@@ -1,7 +1,7 @@
 import type { DiscountClass } from "@/core/quote/discounts";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
-import { indexForFind } from "@/data/store/find";
+import { findAnything, indexForFind } from "@/data/store/find";
 import { writeJournal } from "@/data/store/journal";
 
 export interface Customer {
@@ -21,9 +21,23 @@ const columns =
 type CustomerRow = Omit<Customer, "retired"> & { readonly retired: 0 | 1 };
 const toCustomer = (row: CustomerRow): Customer => ({ ...row, retired: row.retired === 1 });
 
-/** Customers who still come here, by name. */
-export const listCustomers = (db: Db): Customer[] =>
-  (db.prepare(`SELECT ${columns} FROM customer WHERE retired_at IS NULL ORDER BY name`).all() as CustomerRow[]).map(toCustomer);
+/** Customers by the beginnings of name, phone or e-mail, best first; with nothing typed those who were here last. */
+export function searchCustomers(db: Db, text: string, limit: number): Customer[] {
+  if (!text.trim())
+    return (
+      db
+        .prepare(
+          `SELECT ${columns} FROM customer WHERE retired_at IS NULL
+           ORDER BY (SELECT max(job.id) FROM job WHERE job.customer_id = customer.id) DESC, customer.id DESC LIMIT ?`,
+        )
+        .all(limit) as CustomerRow[]
+    ).map(toCustomer);
+  const found = findAnything(db, text, limit, ["customer"]).map(({ ref }) => Number(ref));
+  const rows = db
+    .prepare(`SELECT ${columns} FROM customer WHERE retired_at IS NULL AND id IN (SELECT value FROM json_each(?))`)
+    .all(JSON.stringify(found)) as CustomerRow[];
+  return rows.map(toCustomer).sort((a, b) => found.indexOf(a.id) - found.indexOf(b.id));
+}
 
 export const findCustomer = (db: Db, id: number): Customer | null => {
   const row = db.prepare(`SELECT ${columns} FROM customer WHERE id = ?`).get(id) as CustomerRow | undefined;
@@ -55,15 +69,15 @@ export interface CustomerGlance {
   readonly lastOn: string | null;
 }
 
-export const glanceAtCustomers = (db: Db): ReadonlyMap<number, CustomerGlance> =>
+export const glanceAtCustomers = (db: Db, ids: readonly number[]): ReadonlyMap<number, CustomerGlance> =>
   new Map(
     (
       db
         .prepare(
           `SELECT customer_id AS id, count(DISTINCT reel_id) AS reels, count(*) AS visits, sum(closed_at IS NULL) AS hanging, max(closed_at) AS lastOn
-           FROM job GROUP BY customer_id`,
+           FROM job WHERE customer_id IN (SELECT value FROM json_each(?)) GROUP BY customer_id`,
         )
-        .all() as (CustomerGlance & { id: number })[]
+        .all(JSON.stringify(ids)) as (CustomerGlance & { id: number })[]
     ).map(({ id, ...rest }) => [id, rest]),
   );
 
@@ -81,7 +95,7 @@ export function retireCustomer(ctx: Context, id: number, retired: boolean): void
     | string
     | undefined;
   if (retired && here)
-    throw new Refusal("in-the-shop", `A reel of theirs is still in the shop as ${here}. Hand it back first.`, null, {
+    throw new Refusal("in-the-shop", `A reel of theirs is still in the shop as ${here}. Return it first.`, null, {
       to: "station",
       tag: here,
       station: "return",
@@ -89,7 +103,7 @@ export function retireCustomer(ctx: Context, id: number, retired: boolean): void
   const { changes } = ctx.db
     .prepare("UPDATE customer SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
     .run(retired ? ctx.now : null, id);
-  if (!changes) throw new Refusal("no-customer", "This customer is not in the book any more.");
+  if (!changes) throw new Refusal("no-customer", "This customer was retired.");
   writeJournal(ctx, retired ? "customer-retired" : "customer-used-again", { customerId: id });
 }
 

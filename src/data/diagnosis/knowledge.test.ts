@@ -55,11 +55,11 @@ describe("what a shop knows better than the tables", () => {
     addShopFault(shop.ctx, fault);
     addShopFinding(shop.ctx, sign);
     const said = knowledgeFaults(shop.db);
-    expect(said).toContainEqual(expect.stringContaining(`“${fault.name}” brings nothing about`));
-    expect(said).toContainEqual(expect.stringContaining(`Nothing brings “${sign.name}” about`));
+    expect(said).toContainEqual(expect.stringContaining(`“${fault.name}” causes nothing`));
+    expect(said).toContainEqual(expect.stringContaining(`Nothing causes “${sign.name}”`));
     const twin = addShopFault(shop.ctx, { ...fault, name: "The same by another name" });
     for (const id of ["shop-fault-1", twin]) setStrength(shop.ctx, id, "shop-sign-1", "always", "");
-    expect(knowledgeFaults(shop.db)).toEqual([expect.stringMatching(/No look can part “Salt crust.* and “The same/)]);
+    expect(knowledgeFaults(shop.db)).toEqual([expect.stringMatching(/No check tells “Salt crust.* and “The same/)]);
   });
 
   it("says otherwise than the tables, strikes a pair, and takes its word back", () => {

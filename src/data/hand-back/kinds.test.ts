@@ -105,7 +105,7 @@ describe("a purchase check", () => {
     for (const spec of protocolFor("star-drag-bridge")) test(id, "before", spec.id, "bad");
     markReady(shop.ctx, id);
     const report = getReport(shop.db, job(id), reportDates);
-    expect(report.check?.claims.map(({ standing }) => standing)).toEqual(["does not hold", "does not hold"]);
+    expect(report.check?.claims.map(({ standing }) => standing)).toEqual(["contradicted by", "contradicted by"]);
     closeJob(shop.ctx, id, "Ada Brook");
     expect(job(id).finalTotalMinor).toBe(fee);
   });

@@ -24,7 +24,7 @@ export function getLotReport(
       tag: job.tag,
       mark: job.mark,
       serial: job.reel.serial,
-      state: job.closedAt ? "handed back" : job.station === "return" ? "ready" : `at ${job.station}`,
+      state: job.closedAt ? "returned" : job.station === "return" ? "ready" : `at ${job.station}`,
       findings: report.findings.map(({ name }) => name),
       parts: report.parts.map(({ words: part }) => part),
       readings: report.tests

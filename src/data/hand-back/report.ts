@@ -62,7 +62,7 @@ function lubricantsUsed(db: Db, job: Job, version: ModelVersion): string[] {
   return lubricantUse(
     fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, ways)),
   ).map(({ product, drops, dabs }) =>
-    [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} film${dabs === 1 ? "" : "s"} or dabs`]
+    [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} ${dabs === 1 ? "film or dab" : "films or dabs"}`]
       .filter(Boolean)
       .join(", "),
   );
@@ -129,7 +129,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       const type = findPartType(db, part.partTypeId)!;
       return {
         number: part.number,
-        words: part.offDonor ? `${part.positionName}, used, off a donor` : part.positionName,
+        words: part.offDonor ? `${part.positionName}, used, from a donor` : part.positionName,
         price: part.priceMinor,
         type,
         turned: position.turned,

@@ -45,7 +45,7 @@ describe("handing back", () => {
     const shop = openWorkshop();
     const lot = openLot(shop.ctx, {
       name: "Ferry",
-      customerId: shop.customerId,
+      customer: { id: shop.customerId },
       modelId: "skerry-30",
       water: "fresh",
       tripsPerYear: 30,
@@ -67,8 +67,8 @@ describe("handing back", () => {
       (iso) => iso.slice(0, 10),
     )!;
     expect(report.rows.map(({ mark, state }) => [mark, state])).toEqual([
-      ["boat 0", "handed back"],
-      ["boat 1", "handed back"],
+      ["boat 0", "returned"],
+      ["boat 1", "returned"],
       ["boat 2", "at test"],
       ["boat 3", "at test"],
       ["boat 4", "at test"],
@@ -86,7 +86,7 @@ describe("a reel taken down again", () => {
     expect(takenDownCard(shop.db, job(shop, id), later(shop, 6).now)).toBeNull();
     expect(takenDownCard(shop.db, job(shop, id), later(shop, 8).now)).toMatchObject({
       off: "5 parts in the tray",
-      soaking: "nothing soaks",
+      soaking: "nothing soaking",
       said: "stiff",
       next: expect.stringMatching(/^Strip: .* comes off next, \d+ to go/),
     });
@@ -113,7 +113,7 @@ describe("a gate that failed", () => {
       const build = getBuild(shop.db, job(shop, id));
       return trapsOf(shop.db, build, build.failedGate!, "skerry-30");
     };
-    expect(traps(first)[0]!.because).toMatch(/asks after/);
+    expect(traps(first)[0]!.because).toMatch(/check tests/);
     openAgain(shop.ctx, first, "place-star", "gate-star");
     const { steps, failedGate } = getBuild(shop.db, job(shop, first));
     expect(failedGate).toBeNull();

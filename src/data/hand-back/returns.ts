@@ -14,7 +14,7 @@ export const notGivenBack = (job: Job): string[] => job.brought.filter((item) =>
 export function handBackBlocks(db: Db, job: Job): ClosingBlock[] {
   return [
     ...closingBlocks(db, job),
-    ...notGivenBack(job).map((item) => ({ code: "brought" as const, message: `Came with it and is not ticked off: ${item}` })),
+    ...notGivenBack(job).map((item) => ({ code: "brought" as const, message: `Came with it, not ticked off: ${item}` })),
   ];
 }
 
@@ -57,7 +57,7 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string, note: Ha
   return { totalMinor };
 }
 
-/** How a closed job was handed back; nulls where nobody noted it. */
+/** How a closed job was returned; nulls where nobody noted it. */
 export const handBackNote = (
   db: Db,
   jobId: number,
@@ -75,7 +75,7 @@ export const handBackNote = (
 export function closeLot(ctx: Context, lotId: number, signedBy: string, note: HandBackNote): { reels: number; left: number } {
   const open = listJobsOfLot(ctx.db, lotId).filter((job) => job.closedAt === null);
   const ready = open.filter((job) => job.station === "return" && !handBackBlocks(ctx.db, job).length);
-  if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what it still lacks.");
+  if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what is still open.");
   for (const job of ready) closeJob(ctx, job.id, signedBy, note);
   return { reels: ready.length, left: open.length - ready.length };
 }
@@ -107,7 +107,7 @@ export const listUnclaimed = (db: Db, before: string): Unclaimed[] =>
 /** Notes that the owner was told the reel hangs ready. */
 export function noteTold(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (job.station !== "return") throw new Refusal("not-ready", "It does not hang ready yet.");
+  if (job.station !== "return") throw new Refusal("not-ready", "It is not marked ready yet.");
   ctx.db.prepare("INSERT INTO fetch_reminder (job_id, at, person_id) VALUES (?, ?, ?)").run(jobId, ctx.now, ctx.person.id);
   writeJournal(ctx, "told-to-fetch", { jobId, customerId: job.customer.id });
 }

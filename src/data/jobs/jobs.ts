@@ -69,7 +69,7 @@ export interface Job {
   readonly rates: PinnedRates;
   /** Paid at the counter, off what is to pay in the end. */
   readonly depositMinor: number;
-  /** Why it goes back unrepaired; null while it does not. */
+  /** Why it is returned unrepaired; null while it does not. */
   readonly declinedReason: string | null;
   readonly currency: string;
   readonly openedAt: string;
@@ -203,7 +203,7 @@ export function findJobByTag(db: Db, text: string): { job: Job } | { message: st
   const parsed = parseTag(text);
   if (!parsed.ok) return { message: parsed.message };
   const [job] = toJobs(db, db.prepare(`${select} WHERE job.tag = ?`).all(parsed.value.tag) as JobRow[]);
-  return job ? { job } : { message: `No reel hangs here under ${parsed.value.tag}. Look for the owner or the serial instead.` };
+  return job ? { job } : { message: `No reel in the shop has the tag ${parsed.value.tag}. Look for the owner or the serial instead.` };
 }
 
 /** @throws Refusal when it is not there, or closed and the act needs it open. */
@@ -213,7 +213,7 @@ export function getOpenJob(db: Db, id: number): Job {
   if (job.closedAt)
     throw new Refusal(
       "closed",
-      `${job.tag} was handed back on ${job.closedAt.slice(0, 10)}; its record cannot change. Take the reel in again.`,
+      `${job.tag} was returned on ${job.closedAt.slice(0, 10)}; its record cannot be changed. Check the reel in again.`,
       null,
       { to: "counter" },
     );

@@ -81,10 +81,10 @@ export function scrapReel(
   const reel = findReel(db, reelId);
   if (!reel) throw new Refusal("no-reel", "This reel is not in the ledger any more.");
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
-  if (scrapped) throw new Refusal("scrapped", `This reel gave its parts on ${scrapped.slice(0, 10)} already.`);
+  if (scrapped) throw new Refusal("scrapped", `This reel scrapped for parts on ${scrapped.slice(0, 10)} already.`);
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
   if (hanging)
-    throw new Refusal("hanging", `It still hangs here as ${hanging.tag}. Hand that job back first.`, null, {
+    throw new Refusal("hanging", `It is still in the shop as ${hanging.tag}. Return that job first.`, null, {
       to: "station",
       tag: hanging.tag,
       station: "return",

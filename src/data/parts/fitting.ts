@@ -125,8 +125,8 @@ export function fitFromStock(ctx: Context, job: Job, positionId: string): void {
     throw new Refusal(
       "short",
       line?.keptAside
-        ? "What is in the bin is set aside for other reels. Order one for this one."
-        : "None in the bin. Order it, it becomes a need of this job.",
+        ? "Those in the bin are set aside for other reels. Order one for this reel."
+        : "None in the bin. Order it: it becomes a need of this job.",
     );
   moveStock(ctx, { partTypeId, delta: -1, reason: "used", jobId: job.id });
   layInWell(ctx, job, positionId, well.instanceId, { partTypeId, donorPieceId: null });

@@ -121,8 +121,8 @@ function refuseUnderWay(db: Db, { id: jobId, tag }: Job, positionId: string, nam
     throw new Refusal(
       "ordered",
       state === "ordered"
-        ? `${name} is on order already. Strike it at Quote first: when it comes it goes to stock.`
-        : `${name} has come and is put aside. Strike it at Quote first: it goes to stock.`,
+        ? `${name} is on order already. Remove it at Quote first: when it comes it goes to stock.`
+        : `${name} has come and is put aside. Remove it at Quote first: it goes to stock.`,
       null,
       { to: "station", tag, station: "quote" },
     );
@@ -196,7 +196,7 @@ export const needOf = (db: Db, jobId: number, positionId: string): { id: number;
     .prepare("SELECT id, state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
     .get(jobId, positionId) as { id: number; state: "open" | "ordered" | "arrived" } | undefined;
 
-/** Puts a part for a seat on the list of needs, and into the quote. */
+/** Puts a part for a seat on the needs list, and into the quote. */
 export function openNeed(ctx: Context, job: Pick<Job, "id" | "reel">, positionId: string, partTypeId: string): void {
   ctx.db
     .prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, ?, ?, 'open', ?)")

@@ -142,7 +142,7 @@ export function requireConsent(db: Db, job: Job): void {
   if (consent === "refused")
     throw new Refusal(
       "refused",
-      "The customer said no to this sum. Strike work or parts at Quote, or give the reel back as it is.",
+      "The customer said no to this sum. Remove work or parts at Quote, or return the reel as it is.",
       null,
       way,
     );

@@ -1,3 +1,4 @@
+import { z } from "zod";
 import type { Context } from "./context";
 import type { Db } from "./database";
 
@@ -6,7 +7,10 @@ export interface JournalEntry {
   readonly at: string;
   readonly person: string;
   readonly action: string;
+  readonly jobId: number | null;
   readonly tag: string | null;
+  readonly reelId: number | null;
+  readonly customerId: number | null;
   readonly detail: Readonly<Record<string, unknown>>;
 }
 
@@ -23,21 +27,17 @@ export function writeJournal(ctx: Context, action: string, subject: JournalSubje
     .run(ctx.now, ctx.person.id, action, subject.jobId ?? null, subject.reelId ?? null, subject.customerId ?? null, JSON.stringify(detail));
 }
 
+const detailSchema = z.record(z.string(), z.unknown());
+
 /** The newest entries first, of one job or of everything. */
 export function listJournal(db: Db, filter: { jobId?: number; limit: number }): JournalEntry[] {
   const rows = db
     .prepare(
-      `SELECT journal.id, journal.at, person.name AS person, journal.action, job.tag, journal.detail
+      `SELECT journal.id, journal.at, person.name AS person, journal.action, journal.job_id AS jobId, job.tag, journal.detail,
+              coalesce(journal.reel_id, job.reel_id) AS reelId, coalesce(journal.customer_id, job.customer_id) AS customerId
        FROM journal JOIN person ON person.id = journal.person_id LEFT JOIN job ON job.id = journal.job_id
        WHERE @job IS NULL OR journal.job_id = @job ORDER BY journal.id DESC LIMIT @limit`,
     )
-    .all({ job: filter.jobId ?? null, limit: filter.limit }) as {
-    id: number;
-    at: string;
-    person: string;
-    action: string;
-    tag: string | null;
-    detail: string;
-  }[];
-  return rows.map((row) => ({ ...row, detail: JSON.parse(row.detail) as Record<string, unknown> }));
+    .all({ job: filter.jobId ?? null, limit: filter.limit }) as (Omit<JournalEntry, "detail"> & { detail: string })[];
+  return rows.map((row) => ({ ...row, detail: detailSchema.parse(JSON.parse(row.detail)) }));
 }

@@ -12,8 +12,7 @@ export function pressOnce<T>(ctx: Context, press: { id: string; action: string }
         | { action: string; answer: string }
         | undefined;
       if (before) {
-        if (before.action !== press.action)
-          throw new Refusal("press-reused", "This press was already used for something else. Reload the page.");
+        if (before.action !== press.action) throw new Refusal("press-reused", "This press was used already. Reload the page.");
         return JSON.parse(before.answer) as T;
       }
       const answer = work();

@@ -105,7 +105,7 @@ export async function sendWaitingOrders(db: Db, desk: SupplierDesk): Promise<voi
   }
 }
 
-/** Takes in pieces of one order line, all or some. They go to stock, and as many as were wanted are kept aside for their jobs. */
+/** Takes in pieces of one order line, all or some. They go to stock, and as many as were wanted are set aside for their jobs. */
 export function receive(ctx: Context, orderLineId: number, quantity: number): { keptAsideFor: string[] } {
   const { db } = ctx;
   const line = db.prepare("SELECT part_type_id, quantity, received FROM order_line WHERE id = ?").get(orderLineId) as

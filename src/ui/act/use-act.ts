@@ -60,7 +60,7 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
           } catch {
             const delay = retryDelaysMs[attempt];
             if (delay === undefined) {
-              const message = "The bench computer does not answer. Nothing is lost on this page: start it again, then press once more.";
+              const message = "The bench computer does not answer. Nothing on this page is lost: start it again, then press once more.";
               setFailure({ message, fields: {}, way: null });
               return { ok: false, message, fields: {} } as const;
             }

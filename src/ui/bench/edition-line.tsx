@@ -13,8 +13,8 @@ export interface EditionChoice {
 
 const sourceWords: Record<EditionChoice["source"], string> = {
   chosen: "seen on this reel",
-  serial: "told by the serial",
-  year: "told by the year of the serial",
+  serial: "from the serial",
+  year: "from the year of the serial",
   assumed: "assumed: look for the mark",
 };
 
@@ -47,7 +47,7 @@ export function EditionLine({ jobId, edition, closed }: { jobId: number; edition
       </p>
       {edition.source === "assumed" && !closed && (
         <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ jobId, editionId: edition.id })}>
-          It is this one
+          Confirm this edition
         </button>
       )}
       <Refused of={[act]} />

@@ -9,7 +9,7 @@ export function PictureKey({
   head,
   place,
   photoHash,
-  words = "Picture of the joint",
+  words = "Photo of this joint",
   edge = false,
 }: {
   head: BenchHead;
@@ -28,7 +28,7 @@ export function PictureKey({
       {photoHash && !edge && (
         // A private picture from this server, of a size made at upload: the image optimiser has nothing to add.
         // biome-ignore lint/performance/noImgElement: see above
-        <img src={`/api/photos/${photoHash}`} alt="The joint as it lay" className="max-h-52 border border-ink object-contain" />
+        <img src={`/api/photos/${photoHash}`} alt="The joint as it was" className="max-h-52 border border-ink object-contain" />
       )}
       <input
         ref={input}
@@ -45,7 +45,7 @@ export function PictureKey({
         }}
       />
       <button type="button" className="key" disabled={busy || head.closed} onClick={() => input.current?.click()}>
-        {busy ? "Sending…" : edge ? words : photoHash ? "Another picture" : words}
+        {busy ? "Sending…" : edge ? words : photoHash ? "Another photo" : words}
       </button>
       <Refused message={message} />
     </div>

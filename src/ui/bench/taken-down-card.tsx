@@ -14,14 +14,14 @@ export interface CardToRead extends Omit<Card, "lastOn" | "person"> {
 export function TakenDownCard({ jobId, card }: { jobId: number; card: CardToRead }) {
   const act = useAct(card.read);
   return (
-    <section aria-label="Taken down again" className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 border-2 border-ink p-3">
-      <h2 className="col-span-2">Taken down again: last touched {card.last}</h2>
+    <section aria-label="Picked up again" className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 border-2 border-ink p-3">
+      <h2 className="col-span-2">Picked up again: last touched {card.last}</h2>
       {(
         [
           ["Off", card.off],
           ["In the bath", card.soaking],
           ["Waits for", card.waiting],
-          ["The customer said", `“${card.said}”`],
+          ["Customer said", `“${card.said}”`],
           ["Next move", card.next],
         ] as const
       ).map(([label, words]) => (
@@ -32,7 +32,7 @@ export function TakenDownCard({ jobId, card }: { jobId: number; card: CardToRead
       ))}
       <Refused of={[act]} />
       <Key className="key-small mt-2 justify-self-start" busy={act.busy} onPress={() => act.press({ jobId })}>
-        Read: go on
+        Continue
       </Key>
     </section>
   );

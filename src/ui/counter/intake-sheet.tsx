@@ -5,7 +5,7 @@ import { type FieldErrors, useForm } from "react-hook-form";
 import { claims } from "@/core/diagnosis/purchase-check";
 import { markWords } from "@/core/intake/marks";
 import { outlineOf, type ZoneId } from "@/core/intake/outlines";
-import { type DiscountClass, discountClasses } from "@/core/quote/discounts";
+import { discountClasses } from "@/core/quote/discounts";
 import {
   broughtWith,
   type ConditionId,
@@ -16,33 +16,34 @@ import {
   hands,
   lives,
 } from "@/core/vocabulary/counter-lists";
-import { type FamilyId, familyWords } from "@/core/vocabulary/families";
+import { familyWords } from "@/core/vocabulary/families";
 import { waterWords } from "@/core/vocabulary/use";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sendFile } from "@/ui/act/use-upload";
 import { Field, Refused } from "@/ui/controls/field";
+import { SearchField } from "@/ui/controls/search-field";
 import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { ConditionOutline } from "./condition-outline";
 import { comesFor, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
-import { type Known, KnownReel } from "./known-reel";
+import { type CustomerChoice, type Known, KnownReel, type ModelChoice } from "./known-reel";
 import { type TakenIn, TakenNote } from "./taken-note";
 
 interface Props {
-  readonly customers: readonly { id: number; name: string; phone: string; discountClass: DiscountClass; glance: string }[];
-  readonly models: readonly { id: string; name: string; family: FamilyId }[];
   readonly currency: string;
   readonly today: string;
   readonly promise: string;
   readonly takeIn: Action<TakenIn>;
 }
 
-const actWords: Partial<Record<IntakeForm["kind"], string>> = { donor: "Keep it for its parts", declined: "Write down that it went" };
+const unknownModel: ModelChoice = { id: notInLibrary, name: "Not in the library (no schematic)", family: "star-drag-bridge" };
+
+const actWords: Partial<Record<IntakeForm["kind"], string>> = { donor: "Keep for parts", declined: "Record that it was sent away" };
 const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
-  "purchase-check": "What the buyer wants to know",
-  declined: "Why it is not taken on",
+  "purchase-check": "Buyer's question",
+  declined: "Why we do not take it",
 };
 
 /** Sends the pictures after the job has its number. @returns what went wrong, in words. */
@@ -52,17 +53,17 @@ async function sendPictures(jobId: number, pictures: readonly File[]): Promise<s
     const result = await sendFile("/api/photos", "photo", picture, { jobId });
     if (!result.ok) lost.push(`${picture.name}: ${result.message}`);
   }
-  return lost.length ? `The reel is taken in, but not all its pictures. ${lost.join(" ")} Add them at its Test.` : null;
+  return lost.length ? `The reel is checked in, but not all photos were saved. ${lost.join(" ")} Add them at Test.` : null;
 }
 
 /** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
-export function IntakeSheet({ customers, models, currency, today, promise, takeIn }: Props) {
+export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
   const empty: IntakeForm = {
     customerId: "",
     name: "",
     phone: "",
     email: "",
-    modelId: models[0]?.id ?? "",
+    modelId: "",
     unknownName: "",
     family: "star-drag-bridge",
     serial: "",
@@ -98,6 +99,8 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
       return { values: {}, errors };
     },
   });
+  const [customer, setCustomer] = useState<CustomerChoice | null>(null);
+  const [model, setModel] = useState<ModelChoice | null>(null);
   const [taken, setTaken] = useState<(TakenIn & { name: string }) | null>(null);
   const [known, setKnown] = useState<Known | null>(null);
   const [inHand, setInHand] = useState<ConditionId | null>(null);
@@ -106,7 +109,9 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
   const asked = useRef("");
   const act = useAct(takeIn, (answer) => {
     const values = form.getValues();
-    setTaken({ ...answer, name: values.name || (customers.find((c) => String(c.id) === values.customerId)?.name ?? "") });
+    setTaken({ ...answer, name: values.name || (customer?.name ?? "") });
+    setCustomer(null);
+    setModel(null);
     setKnown(null);
     setInHand(null);
     asked.current = "";
@@ -117,6 +122,16 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
   const { register, watch, setValue, formState } = form;
   const error = (name: keyof IntakeForm) => (formState.errors[name]?.message as string | undefined) ?? act.fields[name];
 
+  const chooseCustomer = (choice: CustomerChoice | null, typed: string) => {
+    setCustomer(choice);
+    setValue("customerId", choice?.id ?? "");
+    setValue("name", choice ? "" : typed);
+    setValue("discountClass", choice?.discountClass ?? "none");
+  };
+  const chooseModel = (choice: ModelChoice | null) => {
+    setModel(choice);
+    setValue("modelId", choice?.id ?? "");
+  };
   const lookUp = async () => {
     const serial = form.getValues("serial").trim();
     if (serial === asked.current) return;
@@ -127,16 +142,15 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
     setKnown(answer);
     if (answer?.reel) {
       setValue("hand", answer.reel.hand);
-      setValue("modelId", answer.reel.modelId);
-      if (!form.getValues("customerId") && !form.getValues("name")) setValue("customerId", String(answer.reel.ownerId));
+      chooseModel(answer.reel.model);
+      if (!form.getValues("customerId") && !form.getValues("name")) chooseCustomer(answer.reel.owner, "");
     }
   };
 
   // Marks of another family's outline do not go along.
   const send = form.handleSubmit((values) => act.press({ ...values, marks: placed }));
-  const [customerId, modelId, kind, marks] = [watch("customerId"), watch("modelId"), watch("kind"), watch("marks")];
-  const customer = customers.find((one) => String(one.id) === customerId);
-  const family = models.find((model) => model.id === modelId)?.family ?? watch("family");
+  const [name, modelId, kind, marks] = [watch("name"), watch("modelId"), watch("kind"), watch("marks")];
+  const family = model && modelId !== notInLibrary ? model.family : watch("family");
   const zones = outlineOf(family);
   const placed = marks.filter(({ zone }) => zones.some(({ id }) => id === zone));
   const tap = (zone: ZoneId) => {
@@ -157,7 +171,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
         act={
           <>
             <button type="submit" className="key key-main" disabled={act.busy}>
-              {act.busy ? "Writing it down…" : (actWords[kind] ?? "Take it in")}
+              {act.busy ? "Saving…" : (actWords[kind] ?? "Check in")}
               <span className="cap">enter</span>
             </button>
             {taken?.job && !taken.declined && (
@@ -188,64 +202,47 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
           <fieldset className="flex flex-col gap-2">
             <legend className="flex w-full justify-between text-head font-semibold">
-              Whose, which reel, what with it
+              Owner and reel
               <Link className="act-link text-text" href="/counter/lot">
-                A lot of like reels
+                Several reels of one model
               </Link>
             </legend>
-            <Field label="Known customer" error={error("customerId")}>
-              {(field) => (
-                <select
-                  {...field}
-                  {...register("customerId", {
-                    onChange: (event: { target: { value: string } }) =>
-                      setValue("discountClass", customers.find(({ id }) => String(id) === event.target.value)?.discountClass ?? "none"),
-                  })}
-                >
-                  <option value="">New customer</option>
-                  {customers.map((customer) => (
-                    <option key={customer.id} value={customer.id}>
-                      {customer.name} {customer.phone && `(${customer.phone})`}
-                    </option>
-                  ))}
-                </select>
-              )}
-            </Field>
-            {customer && <p className="text-note">{customer.glance}</p>}
-            {!customerId && (
-              <>
-                <Field label="Name" error={error("name")}>
-                  {(field) => <input {...field} {...register("name")} autoComplete="off" />}
+            <SearchField
+              key={`customer ${taken?.reelId ?? ""}`}
+              label="Customer"
+              from="/api/choose/customers"
+              chosen={customer}
+              onChoose={chooseCustomer}
+              free
+              error={error("customerId") ?? error("name")}
+              hint={customer ? customer.glance : name ? "New customer." : "Name or phone; a new name adds a customer."}
+            />
+            {!customer && name && (
+              <div className="grid grid-cols-2 gap-2">
+                <Field label="Phone" error={error("phone")}>
+                  {(field) => <input {...field} {...register("phone")} inputMode="tel" autoComplete="off" />}
                 </Field>
-                <div className="grid grid-cols-2 gap-2">
-                  <Field label="Phone" error={error("phone")}>
-                    {(field) => <input {...field} {...register("phone")} inputMode="tel" autoComplete="off" />}
-                  </Field>
-                  <Field label="E-mail" error={error("email")}>
-                    {(field) => <input {...field} {...register("email")} inputMode="email" autoComplete="off" />}
-                  </Field>
-                </div>
-              </>
+                <Field label="E-mail" error={error("email")}>
+                  {(field) => <input {...field} {...register("email")} inputMode="email" autoComplete="off" />}
+                </Field>
+              </div>
             )}
-            <Field label="Model" error={error("modelId")}>
-              {(field) => (
-                <select {...field} {...register("modelId")}>
-                  {models.map((model) => (
-                    <option key={model.id} value={model.id}>
-                      {model.name}
-                    </option>
-                  ))}
-                  <option value={notInLibrary}>Not in the library, no schematic</option>
-                </select>
-              )}
-            </Field>
+            <SearchField
+              key={`model ${taken?.reelId ?? ""}`}
+              label="Model"
+              from="/api/choose/models"
+              chosen={model}
+              onChoose={chooseModel}
+              always={[unknownModel]}
+              error={error("modelId")}
+            />
             {modelId === notInLibrary && (
               <div className="grid grid-cols-2 gap-2">
-                <Field label="What stands on it, or what it looks like" error={error("unknownName")}>
+                <Field label="Markings, or what it looks like" error={error("unknownName")}>
                   {(field) => <input {...field} {...register("unknownName")} autoComplete="off" />}
                 </Field>
                 <SelectField
-                  label="Family, as near as you can tell"
+                  label="Family, as close as you can tell"
                   options={familyWords}
                   register={register("family")}
                   error={error("family")}
@@ -267,19 +264,19 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
               <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
             </div>
             {family.startsWith("baitcaster") && (
-              <Field label="Brakes as found, to be put back" error={error("brakes")}>
+              <Field label="Brake setting as found (goes back so)" error={error("brakes")}>
                 {(field) => <input {...field} {...register("brakes")} placeholder="blocks in, dial" autoComplete="off" />}
               </Field>
             )}
           </fieldset>
 
           <fieldset className="flex flex-col gap-2">
-            <legend className="text-head font-semibold">What is wrong, how it lives</legend>
-            <SelectField label="Comes for" options={comesFor} register={register("kind")} error={error("kind")} />
+            <legend className="text-head font-semibold">Complaint and use</legend>
+            <SelectField label="Job" options={comesFor} register={register("kind")} error={error("kind")} />
             {kind === "purchase-check" ? (
-              <Ticks legend="Says the seller" options={claims} register={register("claims")} error={error("claims")} />
+              <Ticks legend="Seller says" options={claims} register={register("claims")} error={error("claims")} />
             ) : (
-              <Ticks legend="Says the customer" options={complaints} register={register("complaints")} error={undefined} />
+              <Ticks legend="Customer reports" options={complaints} register={register("complaints")} error={undefined} />
             )}
             <Field label={complaintLabels[kind] ?? "In their words"} error={error("complaint")}>
               {(field) => <textarea {...field} {...register("complaint")} rows={2} />}
@@ -290,11 +287,8 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 {(field) => <input {...field} {...register("tripsPerYear")} inputMode="numeric" className="num" />}
               </Field>
             </div>
-            <Ticks legend="Its life" options={lives} register={register("life")} error={undefined} />
-            <Field
-              label="Pictures of it as it came"
-              hint={pictures.length ? `${pictures.length} go along when it is taken in.` : undefined}
-            >
+            <Ticks legend="History" options={lives} register={register("life")} error={undefined} />
+            <Field label="Photos as received" hint={pictures.length ? `${pictures.length} ready to save at check-in.` : undefined}>
               {(field) => (
                 <input
                   {...field}
@@ -309,7 +303,7 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
           </fieldset>
 
           <fieldset className="flex flex-col gap-2">
-            <legend className="text-head font-semibold">As it came, how far, until when</legend>
+            <legend className="text-head font-semibold">Condition, limit, date</legend>
             <Ticks
               legend="As found"
               options={conditionMarks}
@@ -326,19 +320,19 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
             />
             <ConditionOutline zones={zones} marks={placed} inHand={inHand} onTap={tap} />
             <Field
-              label="Anything else of it, in a few words"
+              label="Anything else, in a few words"
               hint={
                 placed.length
                   ? markWords(placed)
                   : inHand
-                    ? `Tap where: ${conditionMarks[inHand]}.`
-                    : "Tick what you see, then tap where it sits."
+                    ? `Tap where it is: ${conditionMarks[inHand]}.`
+                    : "Tick what you see, then tap where it is."
               }
               error={error("conditionNote")}
             >
               {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
             </Field>
-            <Field label={`Go ahead up to (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
+            <Field label={`Spending limit (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
               {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
             </Field>
             <div className="grid grid-cols-2 gap-2">
@@ -355,7 +349,6 @@ export function IntakeSheet({ customers, models, currency, today, promise, takeI
                 {(field) => <input {...field} {...register("promisedOn")} type="date" />}
               </Field>
             </div>
-            {!modelId && <p>There is no model in the library yet. Add one before taking a reel in.</p>}
           </fieldset>
         </div>
       </Sheet>

@@ -10,7 +10,7 @@ import { waters } from "@/core/vocabulary/use";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
 /** What the counter can do with a reel: take it in for one kind of job, keep it for its parts, or send it away with a reason. */
-export const comesFor = { ...jobKinds, donor: "its parts only: a donor", declined: "not taken on" } as const;
+export const comesFor = { ...jobKinds, donor: "parts only (donor)", declined: "not accepted" } as const;
 const amount = z
   .string()
   .trim()
@@ -72,7 +72,7 @@ export const intakeFormSchema = z
       context.addIssue({
         code: "custom",
         path: ["unknownName"],
-        message: "What stands on it, or what it looks like: the library keeps it under these words.",
+        message: "Markings, or what it looks like: the library keeps it under these words.",
       });
     if (form.kind === "purchase-check" && !form.claims.length && !form.complaint)
       context.addIssue({
@@ -84,7 +84,7 @@ export const intakeFormSchema = z
       context.addIssue({
         code: "custom",
         path: ["complaint"],
-        message: "Why is it not taken on? The next one who meets this reel will ask.",
+        message: "Why is it not accepted? The next one who meets this reel will ask.",
       });
     if (form.kind === "comeback" && !form.serial)
       context.addIssue({

@@ -1,13 +1,22 @@
 import Link from "next/link";
+import type { DiscountClass } from "@/core/quote/discounts";
+import type { FamilyId } from "@/core/vocabulary/families";
+import type { Choice } from "@/ui/controls/search-field";
+
+export interface CustomerChoice extends Choice {
+  readonly discountClass: DiscountClass;
+  readonly glance: string;
+}
+export interface ModelChoice extends Choice {
+  readonly family: FamilyId;
+}
 
 /** What the shop knows of a serial, as the counter asks for it. */
 export interface Known {
   readonly reel: {
     readonly id: number;
-    readonly modelId: string;
-    readonly modelName: string;
-    readonly ownerId: number;
-    readonly ownerName: string;
+    readonly model: ModelChoice;
+    readonly owner: CustomerChoice;
     readonly hand: "right" | "left";
   } | null;
   /** Its history in a few sentences. */
@@ -31,24 +40,24 @@ export function KnownReel({ known, onComeback }: { known: Known; onComeback: (()
   return (
     <div role="status" className="border-2 border-ink p-2">
       <p className="font-semibold">
-        Known reel: {reel.modelName}, {reel.ownerName}. {glance.join(" ")}
+        Known reel: {reel.model.name}, {reel.owner.name}. {glance.join(" ")}
       </p>
       <ul>
         {visits.slice(0, 3).map((visit) => (
           <li key={visit.tag}>
             {visit.on} <span className="num">{visit.tag}</span>
-            {visit.open ? " still hangs here" : ""}:{" "}
-            {visit.declined !== null ? `went back unrepaired, ${visit.declined}` : visit.findings.join("; ") || "no fault noted"}
+            {visit.open ? " still in the shop" : ""}:{" "}
+            {visit.declined !== null ? `returned unrepaired, ${visit.declined}` : visit.findings.join("; ") || "no fault recorded"}
           </li>
         ))}
       </ul>
       <div className="mt-1 flex items-center gap-3">
         <Link className="act-link" href={`/ledger/reel/${reel.id}`}>
-          Its whole history
+          Full history
         </Link>
         {onComeback && visits.some((visit) => visit.worked) && (
           <button type="button" className="key key-small" onClick={onComeback}>
-            Our work came back
+            Comeback of our work
           </button>
         )}
       </div>

@@ -8,11 +8,10 @@ import { waterWords } from "@/core/vocabulary/use";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
+import { type Choice, SearchField } from "@/ui/controls/search-field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 interface Props {
-  readonly customers: Readonly<Record<string, string>>;
-  readonly models: Readonly<Record<string, string>>;
   readonly currency: string;
   readonly promise: string;
   readonly takeIn: Action<{ faults: LotFault[] } | { id: number; tags: string[] }>;
@@ -22,12 +21,13 @@ const blank: LotRow = { serial: "", mark: "", complaint: "", condition: "" };
 const blanks = (count: number) => Array.from({ length: count }, () => blank);
 
 /** Like reels from one sender: said once what they share, then one line a reel, typed or pasted from a spreadsheet. */
-export function LotIntakeSheet({ customers, models, currency, promise, takeIn }: Props) {
+export function LotIntakeSheet({ currency, promise, takeIn }: Props) {
   const router = useRouter();
   const [form, setForm] = useState({
     name: "",
-    customerId: Object.keys(customers)[0] ?? "",
-    modelId: Object.keys(models)[0] ?? "",
+    customerId: "",
+    customerName: "",
+    modelId: "",
     water: "salt",
     tripsPerYear: "100",
     life: ["fleet"] as string[],
@@ -35,6 +35,8 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
     limit: "",
     promisedOn: promise,
   });
+  const [customer, setCustomer] = useState<Choice | null>(null);
+  const [model, setModel] = useState<Choice | null>(null);
   const [rows, setRows] = useState<readonly LotRow[]>(blanks(12));
   const [faults, setFaults] = useState<readonly LotFault[]>([]);
   const [at, setAt] = useState<{ row: number; column: LotColumn }>({ row: 0, column: "serial" });
@@ -71,7 +73,7 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
     setRows(rows.map((row, i) => (i > at.row && i <= last ? { ...row, [at.column]: value } : row)));
   };
   const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
-  const choice = (name: "customerId" | "modelId" | "water" | "dragWish", label: string, options: Readonly<Record<string, string>>) => (
+  const choice = (name: "water" | "dragWish", label: string, options: Readonly<Record<string, string>>) => (
     <Field label={label} error={act.fields[name]}>
       {(field) => (
         <select {...field} value={form[name]} onChange={(event) => set({ [name]: event.target.value })}>
@@ -101,7 +103,7 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
         fill
         act={
           <button type="submit" className="key key-main" disabled={act.busy || !filled}>
-            {act.busy ? "Writing them down…" : `Take ${filled} ${filled === 1 ? "reel" : "reels"} in`}
+            {act.busy ? "Saving…" : `Check in ${filled} ${filled === 1 ? "reel" : "reels"}`}
           </button>
         }
         block={
@@ -116,15 +118,35 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
         <div className="grid gap-6 lg:grid-cols-[300px_minmax(0,1fr)]">
           <div className="flex flex-col gap-2">
             <h1>A lot</h1>
-            {text("name", "What it is called")}
-            {choice("customerId", "Sender", customers)}
-            {choice("modelId", "Model", models)}
+            {text("name", "Name of the lot")}
+            <SearchField
+              label="Customer"
+              from="/api/choose/customers"
+              chosen={customer}
+              onChoose={(choice, typed) => {
+                setCustomer(choice);
+                set({ customerId: choice?.id ?? "", customerName: choice ? "" : typed });
+              }}
+              free
+              error={act.fields.customerId}
+              hint={customer ? "" : "A new name adds a customer."}
+            />
+            <SearchField
+              label="Model"
+              from="/api/choose/models"
+              chosen={model}
+              onChoose={(choice) => {
+                setModel(choice);
+                set({ modelId: choice?.id ?? "" });
+              }}
+              error={act.fields.modelId}
+            />
             <div className="grid grid-cols-2 gap-2">
               {choice("water", "Water", waterWords)}
               {text("tripsPerYear", "Trips a year")}
             </div>
             <fieldset className="flex flex-wrap gap-1">
-              <legend className="text-note font-normal">Their life</legend>
+              <legend className="text-note font-normal">History</legend>
               {Object.entries(lives).map(([id, words]) => (
                 <button
                   key={id}
@@ -139,7 +161,7 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
             </fieldset>
             {choice("dragWish", "Drag", dragWishes)}
             <div className="grid grid-cols-2 gap-2">
-              {text("limit", `Up to each (${currency})`)}
+              {text("limit", `Limit per reel (${currency})`)}
               <Field label="Promised" error={act.fields.promisedOn}>
                 {(field) => (
                   <input {...field} type="date" value={form.promisedOn} onChange={(event) => set({ promisedOn: event.target.value })} />
@@ -149,7 +171,7 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
           </div>
           <div className="min-w-0">
             <div className="mb-2 flex flex-wrap items-end gap-2">
-              <p className="flex-1">Paste from a spreadsheet into any cell, or type. Nothing is taken in while a row is wrong.</p>
+              <p className="flex-1">Type, or paste from a spreadsheet into any cell. Nothing is checked in until every row is right.</p>
               <button type="button" className="key key-small" onClick={fillDown}>
                 Fill down from row {at.row + 1}, {lotColumnWords[at.column].toLowerCase()}
               </button>
@@ -160,7 +182,8 @@ export function LotIntakeSheet({ customers, models, currency, promise, takeIn }:
             <Refused of={[act]} beside />
             {faults.length > 0 && (
               <p role="alert" className="alarm">
-                {faults.length} {faults.length === 1 ? "cell is" : "cells are"} wrong; nothing was taken in. Mend them where they stand.
+                {faults.length} {faults.length === 1 ? "cell is" : "cells are"} wrong; nothing was checked in. Fix them where they are
+                marked.
               </p>
             )}
             <div className="max-h-[470px] overflow-auto border border-ink">

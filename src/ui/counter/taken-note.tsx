@@ -16,16 +16,16 @@ export function TakenNote({ taken }: { taken: TakenIn & { readonly name: string 
         <>
           Kept for its parts.{" "}
           <Link className="act-link" href={`/ledger/reel/${taken.reelId}`}>
-            Choose what it gives
+            Choose the parts worth keeping
           </Link>
         </>
       ) : (
         <>
-          {taken.declined ? "Not taken on, written down as " : "Taken in as "}
+          {taken.declined ? "Not accepted, recorded as " : "Checked in as "}
           <Link className="act-link num" href={taken.declined ? `/ledger/reel/${taken.reelId}` : `/bench/${taken.job.tag}`}>
             {taken.job.tag}
           </Link>{" "}
-          for {taken.name}. {!taken.declined && "Tie the tag on, band the line. "}The page is clear for the next reel.
+          for {taken.name}. {!taken.declined && "Tie on the tag and band the line. "}The page is clear for the next reel.
         </>
       )}
     </p>

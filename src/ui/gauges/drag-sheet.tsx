@@ -218,7 +218,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
             {by === "star" ? (
               <>
                 {number("pitch", "Star's thread, mm a turn")}
-                {number("stiffness", "Rest of the stack, N/mm")}
+                {number("stiffness", "Stack stiffness, N/mm")}
                 {number("stop", "Turns to the end stop")}
               </>
             ) : (
@@ -226,18 +226,18 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                 <TextField label="Cam: degrees and rise, mm" value={cam} error={camFault} onType={setCam} />
                 <ChoiceField
                   label="Cam fitted"
-                  of={{ right: "as it belongs", wrong: "half a turn round" }}
+                  of={{ right: "as it belongs", wrong: "half a turn out" }}
                   value={reversed ? "wrong" : "right"}
                   onChoose={(id) => setReversed(id === "wrong")}
                 />
                 {number("leverStiffness", "Springs and plates, N/mm")}
                 {number("knobPitch", "Preset knob, mm a turn")}
                 {number("knobTurns", "Preset knob, turns")}
-                {number("gap", "Stands off, mm")}
+                {number("gap", "Clearance, mm")}
               </>
             )}
             {number("ratio", "Ratio, gear to spool")}
-            {number("efficiency", "Efficiency backwards")}
+            {number("efficiency", "Back-driven efficiency")}
             {number("loss", "Losses at the spool, N·mm")}
             {number("arbor", "Arbor radius, mm")}
             {number("full", "Full radius, mm")}
@@ -251,7 +251,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
           <p className="text-note">
             Coefficients of carbon are your own data; 0.2 is a place to begin. Tension washers:{" "}
             <Link className="act-link" href={`/gauges/washers${job ? `?job=${job.tag}` : ""}`}>
-              as {springs.length ? "this reel has them" : "two opposed"}
+              as {springs.length ? "this reel" : "two opposed"}
             </Link>
             .
           </p>
@@ -296,7 +296,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
               {by === "lever" && !hasFreeSpool(leverDrag) && (
                 <p className="alarm">
                   No free spool: at the lever's first mark it presses already.{" "}
-                  {reversed ? "The cam is half a turn round." : "Back the preset knob off, or look whether the cam is half a turn round."}
+                  {reversed ? "The cam is half a turn out." : "Back off the preset knob, or check that the cam is not half a turn out."}
                 </p>
               )}
               {springsFlat && (
@@ -316,7 +316,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                 summary={`Solid: full spool, to ${shown(inUnit(computed.pullAt(most, value.full)))} ${unit} at the end. Thin: coefficient 20 % off. Dashed: bare spool, ${shown(value.full / value.arbor, 3)} times as hard.`}
               />
               <div className="grid grid-cols-2 gap-3">
-                {number("breaking", `Line breaks at, ${unit}`)}
+                {number("breaking", `Breaking load, ${unit}`)}
                 <ChoiceField
                   label="Fishing"
                   of={Object.fromEntries(Object.keys(dragShares).map((name) => [name, name]))}
@@ -346,7 +346,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
               </p>
             </>
           ) : (
-            <p>Mend what is marked; the pull comes back.</p>
+            <p>Fix the marked fields to see the result.</p>
           )}
         </div>
       </div>

@@ -85,17 +85,17 @@ export function FishRunPanel({ spoolTorqueNmm, arborRadiusMm, fullRadiusMm }: Pr
           onType={setCapacity}
         />
         <TextField
-          label="Washers take up, J/K (weight in g × about 0.5)"
+          label="Washers heat capacity, J/K (weight in g × about 0.5)"
           value={heat}
           error={fault?.field === "heatCapacityJPerK" ? fault.message : undefined}
           onType={setHeat}
         />
-        <TextField label="They lose, W/K" value={loss} error={fault?.field === "lossWPerK" ? fault.message : undefined} onType={setLoss} />
+        <TextField label="Heat loss, W/K" value={loss} error={fault?.field === "lossWPerK" ? fault.message : undefined} onType={setLoss} />
       </div>
       <div className="mt-2 flex items-center gap-3">
         {share === null ? (
           <Key className="key-small" disabled={Boolean(fault)} onPress={start}>
-            Let it run
+            Compute
           </Key>
         ) : (
           <Key className="key-small" onPress={stop}>

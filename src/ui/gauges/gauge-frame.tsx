@@ -50,7 +50,7 @@ export function GaugeFrame({ gauge, job, result, keep, children }: Props) {
             <Key
               className="key-main"
               shortcut=" "
-              words="Keep the result with the job"
+              words="Save to job"
               busy={act.busy}
               disabled={!result}
               onPress={() => result && act.press({ jobId: job.jobId, gauge, input: result.input, words: result.words })}

@@ -68,7 +68,7 @@ export function MeasuredPanel({ elements, model, star, path, radiusMm }: Props) 
         verdict: `${says}: ${because}.`,
       };
     } catch (error) {
-      refused = error instanceof RangeError ? error.message.replace(/^fitDrag: /, "") : "These pulls cannot be read.";
+      refused = error instanceof RangeError ? error.message.replace(/^fitDrag: /, "") : "These pulls do not fit together.";
     }
   }
   return (

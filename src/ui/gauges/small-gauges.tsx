@@ -87,7 +87,7 @@ export function BearingSheet({ job, keep, own, catalogue }: Opened & { own: read
         { key: "boreMm", label: "Bore, mm" },
         { key: "outsideMm", label: "Outside, mm" },
         { key: "widthMm", label: "Width, mm" },
-        { key: "offMm", label: "Caliper may be off, mm" },
+        { key: "offMm", label: "Caliper tolerance ±, mm" },
         { key: "water", label: "Water", of: { fresh: "fresh", brackish: "brackish", salt: "salt" } },
         { key: "noise", label: "Owner minds noise", of: { no: "no", yes: "yes" } },
         { key: "oils", label: "Owner oils it", of: { yes: "yes", no: "seldom" } },
@@ -143,7 +143,7 @@ export function ScrewSheet({ job, keep, own, catalogue }: Opened & { own: readon
       fields={[
         { key: "of", label: "Measured", of: { screw: "outside of a screw", hole: "narrowest of a hole" } },
         { key: "diameterMm", label: "Diameter, mm" },
-        { key: "offMm", label: "Caliper may be off, mm" },
+        { key: "offMm", label: "Caliper tolerance ±, mm" },
         { key: "overMm", label: "Length over threads, mm (or empty)" },
         { key: "threads", label: "Threads in that length" },
       ]}
@@ -187,10 +187,10 @@ export function SpinSheet({ job, keep }: Opened) {
     const simulated = typed.times === sampleTimes;
     return {
       big: `${shown(fit.standardStopS, 3)} s`,
-      words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stand after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${there.map((term) => lossWords[term].split(":")[0]).join(", ") || "none told"}.`}`,
+      words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stand after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${there.map((term) => lossWords[term].split(":")[0]).join(", ") || "not told apart"}.`}`,
       rows: lossTerms.map((term): readonly [string, string] => {
         const { value, low, high, there: so } = fit.terms[term];
-        return [lossWords[term], so ? `${shown(value, 3)} (${shown(low, 2)} to ${shown(high, 2)})` : "not told from nothing"];
+        return [lossWords[term], so ? `${shown(value, 3)} (${shown(low, 2)} to ${shown(high, 2)})` : "not distinguishable from zero"];
       }),
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),
@@ -220,7 +220,7 @@ export function SpinSheet({ job, keep }: Opened) {
       gauge="spin"
       job={job}
       keep={keep}
-      title="What slows the spool"
+      title="Spool losses"
       fields={[{ key: "perTurn", label: "Pulses a turn" }]}
       initial={{ perTurn: "1", times: sampleTimes }}
       compute={compute}
@@ -259,7 +259,7 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
     ] as const)
       if (!(value(field) > 0 && value(field) < 2000)) return { fault: { field, message: words } };
     if (!(value("offTurns") >= 0 && value("offTurns") <= 2))
-      return { fault: { field: "offTurns", message: "How far the count may be off: 0 to 2 turns." } };
+      return { fault: { field: "offTurns", message: "Count tolerance: 0 to 2 turns." } };
     if (!(value("emptyMm") > 0 && value("emptyMm") <= value("fullMm")))
       return { fault: { field: "emptyMm", message: "Nearly empty it is no wider than full." } };
     const other = typed.other!.trim() === "" ? null : typedNumber(typed.other!);
@@ -316,7 +316,7 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
       fields={[
         { key: "handleTurns", label: "Turns of the handle, or pinion teeth" },
         { key: "spoolTurns", label: "Turns of spool or rotor, or gear teeth" },
-        { key: "offTurns", label: "The count may be off, turns" },
+        { key: "offTurns", label: "Count tolerance ±, turns" },
         { key: "fullMm", label: "Line across, full spool, mm" },
         { key: "emptyMm", label: "Line across, nearly empty, mm" },
         { key: "handleMm", label: "Handle, axis to knob, mm" },

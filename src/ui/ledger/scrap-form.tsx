@@ -23,7 +23,7 @@ export function ScrapForm({ reelId, seats, scrap }: Props) {
   if (!open)
     return (
       <button type="button" className="key key-small mt-4" onClick={() => setOpen(true)}>
-        Keep it for its parts
+        Keep for parts
       </button>
     );
   const assemblies = [...new Set(seats.map((seat) => seat.assembly))];
@@ -35,7 +35,7 @@ export function ScrapForm({ reelId, seats, scrap }: Props) {
         act.press({ reelId, drawer, pieces });
       }}
     >
-      <h2>What it gives</h2>
+      <h2>Parts worth keeping</h2>
       <p>
         Once it has given its parts it takes no job any more. A good piece is asked two fifths of new, a worn one three twentieths (rule of
         thumb).
@@ -70,14 +70,14 @@ export function ScrapForm({ reelId, seats, scrap }: Props) {
         ))}
       </div>
       <div className="mt-3 flex flex-wrap items-end gap-3">
-        <Field label="Drawer they go into" className="w-56" error={act.fields.drawer}>
+        <Field label="Drawer" className="w-56" error={act.fields.drawer}>
           {(field) => <input {...field} value={drawer} onChange={(event) => setDrawer(event.target.value)} autoComplete="off" />}
         </Field>
         <button type="submit" className="key" disabled={act.busy || !pieces.length}>
           Keep {pieces.length} {pieces.length === 1 ? "part" : "parts"} and end this reel
         </button>
         <button type="button" className="key" onClick={() => setOpen(false)}>
-          Leave it whole
+          Cancel
         </button>
       </div>
       <Refused of={[act]} />

@@ -41,7 +41,7 @@ export function AxisList({ row, types, picked, onPick, onMove }: Props) {
       }}
     >
       <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
-        <ol aria-label="Along the axis, base first" className="flex gap-1 overflow-x-auto pb-2">
+        <ol aria-label="Order along the axis, base first" className="flex gap-1 overflow-x-auto pb-2">
           {row.map((seat) => (
             <AxisItem key={seat.id} seat={seat} type={types.get(seat.partTypeId)} picked={seat.id === picked} onPick={onPick} />
           ))}

@@ -23,7 +23,7 @@ export function BringModel({ look, bring }: { look: Action<Preview>; bring: Acti
   const bringing = useAct(bring, ({ id }) => router.push(`/library/${id}`));
   return (
     <div className="flex flex-col gap-2">
-      <h2>A model from a file</h2>
+      <h2>Import a model</h2>
       <FileField
         label="Model file"
         accept="application/json,.json"
@@ -42,7 +42,7 @@ export function BringModel({ look, bring }: { look: Action<Preview>; bring: Acti
           {preview.known ? (
             preview.changes.length ? (
               <>
-                <p>It would be the next version. Against the one in the library:</p>
+                <p>It would become the next version. Changes from the one in the library:</p>
                 <ul className="max-h-40 overflow-auto">
                   {preview.changes.map((change) => (
                     <li key={`${change.what} ${change.kind} ${change.name}`} className="rule-row">
@@ -53,14 +53,14 @@ export function BringModel({ look, bring }: { look: Action<Preview>; bring: Acti
                 </ul>
               </>
             ) : (
-              <p>It is the same as the version in the library: nothing to bring in.</p>
+              <p>Same as the version in the library: nothing to import.</p>
             )
           ) : (
-            <p>The library does not have it yet.</p>
+            <p>New to the library.</p>
           )}
           {(!preview.known || preview.changes.length > 0) && (
             <button type="button" className="key mt-2" disabled={bringing.busy} onClick={() => bringing.press({ text: file.text })}>
-              Bring it in
+              Import
             </button>
           )}
         </div>

@@ -36,7 +36,7 @@ export function BringParts({
   });
   return (
     <div className="flex flex-col gap-2">
-      <h2>Parts from a spreadsheet</h2>
+      <h2>Import parts from a spreadsheet</h2>
       <p className="text-note">
         CSV with the columns number, name, kind; and price, material, role, outside, inside, thickness, length, teeth … where you have them.
       </p>
@@ -88,7 +88,7 @@ export function BringParts({
           </details>
           {preview.faults.length > 0 ? (
             <>
-              <p className="font-semibold">Nothing was taken. Mend these and choose the file again:</p>
+              <p className="font-semibold">Nothing was imported. Fix these and choose the file again:</p>
               <ul className="max-h-48 overflow-auto">
                 {preview.faults.map((fault) => (
                   <li key={`${fault.row} ${fault.column} ${fault.message}`} className="alarm mt-1">

@@ -25,9 +25,9 @@ interface Props extends ModelProps {
 
 const sourceWords = {
   chosen: "chosen",
-  serial: "told by the serial",
-  year: "told by the year",
-  assumed: "assumed: nothing tells, so the first of the list",
+  serial: "from the serial",
+  year: "from the year",
+  assumed: "assumed: the first on the list",
 } as const;
 
 /** The ways a model was built, how to tell them apart, and how its maker wrote serials; a serial can be tried at once. */
@@ -88,7 +88,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
       <div className="grid gap-8 lg:grid-cols-2">
         <div className="flex flex-col gap-3">
           <div className="flex items-end justify-between">
-            <h2>Ways it was built</h2>
+            <h2>Editions</h2>
             <Key
               className="key-small"
               shortcut="a"
@@ -109,7 +109,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               Add an edition
             </Key>
           </div>
-          {!editions.length && <p>One way only, as far as anybody here knows. With editions, seats and acts can belong to some of them.</p>}
+          {!editions.length && <p>One edition only. With more, seats and steps can belong to some of them.</p>}
           {editions.map((edition) => (
             <div key={`${edition.id} ${drafting.turn}`} className="border-2 border-ink p-3">
               <div className="flex flex-wrap gap-2">
@@ -117,7 +117,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
                 {year(edition, "fromYear", "From year")}
                 {year(edition, "toYear", "To year")}
                 <LeaveField
-                  label="Serial written so"
+                  label="Serial pattern"
                   value={edition.serialPattern ?? ""}
                   className="w-40"
                   onLeave={(serialPattern) => edit(edition, { serialPattern })}
@@ -137,13 +137,13 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
                   : "Every seat of it is in all editions: bind seats to it on the schematic."}
               </p>
               <button type="button" className="key key-small mt-2" onClick={() => change(removeEdition(draft, edition.id))}>
-                Take this edition out
+                Remove this edition
               </button>
             </div>
           ))}
         </div>
         <div className="flex flex-col gap-3">
-          <h2>What a serial tells</h2>
+          <h2>Serial rules</h2>
           <div className="border-2 border-ink p-3">
             <Field label="Try a serial">
               {(field) => (
@@ -152,10 +152,10 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
             </Field>
             <p className="mt-2" role="status">
               {!serial.trim()
-                ? "Type one as it stands on a reel."
+                ? "Type one as stamped on a reel."
                 : told
                   ? `${told.year ? `Made in ${told.year}` : "No single year"}${told.rule.note ? `: ${told.rule.note}` : ""}.`
-                  : `None of ${maker}'s rules fits it.`}
+                  : `No rule of ${maker} matches it.`}
               {serial.trim() && known && ` ${known.edition.name}, ${sourceWords[known.source]}.`}
             </p>
           </div>
@@ -180,10 +180,10 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               />
               {ruleYear(index, "fromYear", "From year")}
               {ruleYear(index, "toYear", "To year")}
-              {/\{L\}/i.test(rule.pattern) && ruleYear(index, "letterYear", "A stands for")}
+              {/\{L\}/i.test(rule.pattern) && ruleYear(index, "letterYear", "A means")}
               {/\{L\}/i.test(rule.pattern) && (
                 <LeaveField
-                  label="Letters left out"
+                  label="Letters not used"
                   value={rule.lettersLeftOut}
                   className="w-28"
                   onLeave={(text) => {
@@ -226,7 +226,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               <button
                 type="button"
                 className="key key-small"
-                aria-label={`Take rule ${index + 1} out`}
+                aria-label={`Remove rule ${index + 1}`}
                 onClick={() => setShownRules(shownRules.filter((_, i) => i !== index))}
               >
                 ✕
@@ -249,7 +249,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               disabled={savingRules.busy || JSON.stringify(shownRules) === JSON.stringify(rules)}
               onClick={() => savingRules.press({ maker, rules: shownRules })}
             >
-              Save the rules
+              Save rules
             </button>
           </div>
           <Refused of={[savingRules]} />

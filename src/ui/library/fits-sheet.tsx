@@ -12,6 +12,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { PickMany } from "@/ui/controls/pick-many";
+import { type Choice, SearchField } from "@/ui/controls/search-field";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import type { ModelProps } from "./model-leaf";
@@ -132,9 +133,7 @@ export function FitsSheet(props: Props) {
               onDone={() => setEditing(null)}
             />
           )}
-          {!sets.length && !editing && (
-            <p>Nothing is known to be shared. A set names the roles that go over, and the models it holds for.</p>
-          )}
+          {!sets.length && !editing && <p>Nothing shared yet. A set names the parts that interchange and the models it is true for.</p>}
           {sets.map((set) => (
             <div key={set.id} className="border border-ink p-2">
               <div className="flex items-start justify-between gap-2">
@@ -147,7 +146,7 @@ export function FitsSheet(props: Props) {
                     type="button"
                     className="key key-small"
                     disabled={removing.busy}
-                    aria-label={`Take the set ${set.name} out`}
+                    aria-label={`Remove the set ${set.name}`}
                     onClick={() => removing.press({ id: set.id })}
                   >
                     ✕
@@ -188,10 +187,14 @@ export function FitsSheet(props: Props) {
 interface MemberRow {
   readonly key: number;
   readonly who: string;
+  /** Its name when it was chosen here. */
+  readonly whoName: string;
   readonly number: string;
   readonly grade: Grade | "not";
   readonly note: string;
 }
+
+const singlePart: Choice = { id: "", name: "a single part" };
 
 function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Props & { set: InterchangeSet | null; onDone: () => void }) {
   const act = useAct(saveSet, onDone);
@@ -204,13 +207,21 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
           ...set.members.map((member, key) => ({
             key,
             who: member.modelId ?? "",
+            whoName: "",
             number: numbers[member.partTypeId ?? ""] ?? "",
             grade: member.grade,
             note: member.note,
           })),
-          ...set.exclusions.map((out, i) => ({ key: 1000 + i, who: out.modelId, number: "", grade: "not" as const, note: out.why })),
+          ...set.exclusions.map((out, i) => ({
+            key: 1000 + i,
+            who: out.modelId,
+            whoName: "",
+            number: "",
+            grade: "not" as const,
+            note: out.why,
+          })),
         ]
-      : [{ key: 0, who: modelId, number: "", grade: "drop-in", note: "" }],
+      : [{ key: 0, who: modelId, whoName: "", number: "", grade: "drop-in", note: "" }],
   );
   const setRow = (key: number, change: Partial<MemberRow>) => setRows(rows.map((row) => (row.key === key ? { ...row, ...change } : row)));
   return (
@@ -224,7 +235,7 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
           name,
           mark,
           roles: chosen,
-          rows: rows.map(({ key: _, ...row }) => row),
+          rows: rows.map(({ key: _, whoName: __, ...row }) => row),
         });
       }}
     >
@@ -235,22 +246,21 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
         {(field) => <input {...field} value={mark} onChange={(event) => setMark(event.target.value)} autoComplete="off" />}
       </Field>
       <PickMany
-        label="Roles that go over together"
+        label="Parts that interchange together"
         options={Object.fromEntries([...new Set([...roles, ...chosen])].map((role) => [role, role.replaceAll("-", " ")]))}
         chosen={chosen}
         onChange={setChosen}
       />
       {act.fields.roles && <p className="alarm">{act.fields.roles}</p>}
       {rows.map((row) => (
-        <div key={row.key} className="grid grid-cols-[1fr_120px_130px] gap-1">
-          <select aria-label="Model" value={row.who} onChange={(event) => setRow(row.key, { who: event.target.value })}>
-            <option value="">a single part …</option>
-            {Object.entries(models).map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
+        <div key={row.key} className="grid grid-cols-[1fr_120px_130px] items-end gap-1">
+          <SearchField
+            label="Model"
+            from="/api/choose/models"
+            chosen={row.who ? { id: row.who, name: row.whoName || (models[row.who] ?? row.who) } : singlePart}
+            onChoose={(choice) => setRow(row.key, { who: choice?.id ?? "", whoName: choice?.name ?? "" })}
+            always={[singlePart]}
+          />
           <input
             aria-label="Part number"
             className="num"
@@ -289,16 +299,19 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
           type="button"
           className="key key-small"
           onClick={() =>
-            setRows([...rows, { key: Math.max(...rows.map((row) => row.key)) + 1, who: "", number: "", grade: "drop-in", note: "" }])
+            setRows([
+              ...rows,
+              { key: Math.max(...rows.map((row) => row.key)) + 1, who: "", whoName: "", number: "", grade: "drop-in", note: "" },
+            ])
           }
         >
-          Another member
+          Add a line
         </button>
         <button type="submit" className="key key-small" disabled={act.busy}>
           Save the set
         </button>
         <button type="button" className="key key-small" onClick={onDone}>
-          Leave it
+          Cancel
         </button>
       </div>
     </form>
@@ -369,7 +382,7 @@ function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () =
           Save the kit
         </button>
         <button type="button" className="key key-small" onClick={onDone}>
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

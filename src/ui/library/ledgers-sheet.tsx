@@ -30,7 +30,7 @@ export function LedgersSheet({ modelId, versionNumber, cells, anatomy, partTypes
         className="key key-small border-dashed"
         onClick={() => change(editSeat(draft, position.id, { verify: [], guessed: false }))}
       >
-        {position.guessed ? "guessed" : `verify ${position.verify.join(", ")}`}: it is so
+        {position.guessed ? "guessed" : `verify ${position.verify.join(", ")}`}: confirm
       </button>
     ) : (
       <span className="text-note">seen</span>
@@ -42,11 +42,11 @@ export function LedgersSheet({ modelId, versionNumber, cells, anatomy, partTypes
     </Link>
   );
   return (
-    <ModelLeaf {...{ modelId, versionNumber, cells, drafting }} here="Ledgers" idle="Nothing to save: confirm what a teardown has shown">
+    <ModelLeaf {...{ modelId, versionNumber, cells, drafting }} here="Ledgers" idle="Nothing to save: confirm what a teardown showed">
       <div className="flex flex-col gap-6">
         <Ledger
           title={`Screws and nuts: ${screws.length}`}
-          heads={["", "Seat", "Number", "Size", "Hole", "Left under it", "Start", "Draw it", "Seen?"]}
+          heads={["", "Seat", "Number", "Size", "Hole", "Clearance below", "Start", "Tighten to", "Verified"]}
         >
           {screws.map((row) => {
             const { position, part } = row;
@@ -83,7 +83,7 @@ export function LedgersSheet({ modelId, versionNumber, cells, anatomy, partTypes
         </Ledger>
         <Ledger
           title={`Bearings: ${bearings.length}`}
-          heads={["", "Seat", "Number", "Size", "By the table", "Served", "In the bin", "Seen?"]}
+          heads={["", "Seat", "Number", "Size", "By the table", "Served", "In the bin", "Verified"]}
         >
           {bearings.map(({ position, part }) => (
             <tr key={position.id}>
@@ -105,7 +105,7 @@ export function LedgersSheet({ modelId, versionNumber, cells, anatomy, partTypes
           ))}
         </Ledger>
         {seals.length > 0 && (
-          <Ledger title={`Seals: ${seals.length}`} heads={["", "Seat", "Number", "Size", "How it lies", "In the bin", "Seen?"]}>
+          <Ledger title={`Seals: ${seals.length}`} heads={["", "Seat", "Number", "Size", "Orientation", "In the bin", "Verified"]}>
             {seals.map(({ position, part }) => (
               <tr key={position.id}>
                 <td>

@@ -130,7 +130,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
       cells={cells}
       here="Schematic"
       drafting={drafting}
-      idle="Touch a number to look or edit"
+      idle="Tap a number to view or edit"
       links={
         <>
           <a className="act-link" href={`/library/${modelId}/plate.svg?plate=${plate.id}`} download>
@@ -147,7 +147,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
     >
       {!draft.anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one, or add its parts here.</p>}
       {faults.length > 0 && draft.anatomy.positions.length > 0 && (
-        <ul className="alarm" aria-label="What does not fit">
+        <ul className="alarm" aria-label="Problems">
           {faults.slice(0, 4).map((fault) => (
             <li key={fault.message}>{fault.message}</li>
           ))}
@@ -167,7 +167,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
           <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_350px]">
             <div className="flex min-w-0 flex-col gap-2">
               <div className="flex flex-wrap items-start gap-2">
-                <Field label="Find on the schematic: a name, number or size" className="w-64">
+                <Field label="Find a name, number or size on the schematic" className="w-64">
                   {(field) => (
                     <input
                       {...field}
@@ -184,7 +184,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                     <select {...field} value={highlight} onChange={(event) => setHighlight(event.target.value)}>
                       <option value="">nothing</option>
                       <option value="wear">what wears here</option>
-                      <option value="stock">what the bins lack</option>
+                      <option value="stock">out of stock</option>
                       {roles.map((role) => (
                         <option key={role} value={`role ${role}`}>
                           {role.replaceAll("-", " ")}
@@ -194,7 +194,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                   )}
                 </Field>
                 {draft.anatomy.editions.length > 0 && (
-                  <Field label="As built in" className="w-44">
+                  <Field label="Edition" className="w-44">
                     {(field) => (
                       <select {...field} value={editionId} onChange={(event) => setEditionId(event.target.value)}>
                         <option value="">every edition</option>
@@ -216,7 +216,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                         </button>
                       </li>
                     ))}
-                    {!found.length && <li>Nothing here is called or measured so.</li>}
+                    {!found.length && <li>No match.</li>}
                   </ul>
                 )}
               </div>
@@ -255,7 +255,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                     <Key
                       className="key-small"
                       shortcut="ArrowLeft"
-                      words="Move towards the base"
+                      words="Move toward the base"
                       onPress={() => moveTo(position.id, row.indexOf(position) - 1)}
                     >
                       ◂ Base
@@ -283,7 +283,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                         words="Confirm this seat"
                         onPress={() => change(editSeat(draft, position.id, { guessed: false, verify: [] }))}
                       >
-                        It is so: confirm
+                        Confirm
                       </Key>
                     )}
                     <Key
@@ -294,14 +294,14 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                         setPicked(null);
                       }}
                     >
-                      Take it out
+                      Remove
                     </Key>
                   </div>
                 </>
               )}
               <div className="flex flex-wrap gap-2">
                 <Key className="key-small" shortcut="a" words="Add a part" pressed={adding} onPress={() => setAdding(!adding)}>
-                  {position ? "Add a part after it" : "Add a part"}
+                  {position ? "Add a part after this one" : "Add a part"}
                 </Key>
                 {shownAssembly && (
                   <Key
@@ -309,7 +309,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                     pressed={shownAssembly.beside === true}
                     onPress={() => change(buildBeside(draft, shownAssembly.id, !shownAssembly.beside))}
                   >
-                    Built in the hand, fitted as one
+                    Sub-assembly, fitted as one
                   </Key>
                 )}
                 {plate.assemblyId === null && (

@@ -32,7 +32,7 @@ export function PartFacts({ id, rowVersion, retired, save, retire, ...part }: Fa
       >
         <FormText name="name" label="Name" />
         <FormText name="priceMinor" label="Price, for jobs opened from now on" figures />
-        <FormText name="supersededBy" label="Sold now as number" />
+        <FormText name="supersededBy" label="Superseded by number" />
         <FormText name="hazard" label="Hazard in handling it" />
         <div className="flex gap-2">
           <FormSend whenChanged>Save</FormSend>
@@ -67,7 +67,7 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
   return (
     <div id="offers" className="flex flex-col gap-2">
       <h2>Who sells it</h2>
-      {!offers.length && <p>Nobody in the book yet.</p>}
+      {!offers.length && <p>No supplier yet.</p>}
       {offers.map((offer) => (
         <div key={offer.supplierId} className="rule-row flex items-center gap-2 py-1">
           <span className="flex-1">
@@ -101,7 +101,7 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
         </ActForm>
       )}
       <details open={!known}>
-        <summary className="min-h-10 cursor-pointer font-semibold text-brass">A supplier that is not in the book</summary>
+        <summary className="min-h-10 cursor-pointer font-semibold text-brass">New supplier</summary>
         <ActForm
           action={addSupplier}
           label="New supplier"

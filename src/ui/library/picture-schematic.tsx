@@ -40,7 +40,7 @@ export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
   const send = async (file: File) => {
     setSaid("");
     const kept = await upload.send(file);
-    if (kept) setSaid(kept.cleaned.length ? `Only its drawing was kept; left out: ${kept.cleaned.join(", ")}.` : "The picture is kept.");
+    if (kept) setSaid(kept.cleaned.length ? `Only the drawing was kept; left out: ${kept.cleaned.join(", ")}.` : "The picture is kept.");
   };
 
   return (

@@ -36,7 +36,7 @@ const kindWordsOfActs: Record<Operation["kind"], string> = {
   press: "press",
   "set-state": "set first",
   lubricate: "lubricate",
-  gate: "gate",
+  gate: "check",
   release: "release",
 };
 
@@ -62,7 +62,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
     <ModelLeaf {...{ modelId, versionNumber, cells, drafting }} here="Playbook" idle="Open a step to change it">
       <div className="flex flex-wrap items-end gap-3">
         {anatomy.editions.length > 0 && (
-          <Field label="As built in the edition" className="w-64">
+          <Field label="Edition" className="w-64">
             {(field) => (
               <select {...field} value={editionId ?? ""} onChange={(event) => setEditionId(event.target.value)}>
                 {anatomy.editions.map((edition) => (
@@ -74,14 +74,14 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
             )}
           </Field>
         )}
-        <Key className="key-small" shortcut="a" words="Add an act" onPress={addAct}>
-          Add an act
+        <Key className="key-small" shortcut="a" words="Add a step" onPress={addAct}>
+          Add a step
         </Key>
         {fresh.length > 0 && (
           <Key
             className="key-small"
             shortcut="y"
-            words="Put the learned minutes in"
+            words="Use measured times"
             busy={taking.busy}
             disabled={drafting.changes > 0}
             onPress={() => taking.press({ modelId, baseNumber: versionNumber })}
@@ -92,7 +92,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
         <span>
           {known > 0 && (
             <>
-              <span className="num">{Math.round(known)}</span> min for the acts whose time is known.
+              <span className="num">{Math.round(known)}</span> min for the steps with known times.
             </>
           )}
           {stations.length > 0 &&
@@ -176,8 +176,8 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
             })}
         </tbody>
       </table>
-      {!draft.anatomy.positions.length && <p>No schematic yet, so there is nothing to put in order.</p>}
-      <p className="text-note">A small number under the minutes is the median of what this bench timed, and how often.</p>
+      {!draft.anatomy.positions.length && <p>No schematic yet, so no steps.</p>}
+      <p className="text-note">The small number under the minutes is the median measured at this bench, and how often.</p>
     </ModelLeaf>
   );
 }
@@ -234,7 +234,7 @@ function ActForm({
       <PickMany label="After" options={acts} chosen={operation.after} onChange={(after) => take({ after })} />
       <PickMany label="Before" options={acts} chosen={operation.before} onChange={(before) => take({ before })} />
       <LeaveField
-        label="If it does not pass, look at (apart by ;)"
+        label="If it fails, look at (separate with ;)"
         value={operation.lookAt.join("; ")}
         onLeave={(text) =>
           take({
@@ -255,7 +255,7 @@ function ActForm({
       )}
       {onRemove && (
         <button type="button" className="key key-small" onClick={onRemove}>
-          {operation.kind === "place" ? "Say nothing of it" : "Take this act out"}
+          {operation.kind === "place" ? "No type" : "Remove this step"}
         </button>
       )}
     </div>

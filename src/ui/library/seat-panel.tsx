@@ -138,7 +138,7 @@ function PartLeaf({ type, onPart }: Pick<Props, "type" | "onPart">) {
       <LeaveField label="Material" value={type.material} onLeave={(text) => take({ material: text })} />
       <LeaveField label="Role" value={type.role} onLeave={(text) => take({ role: text })} />
       <LeaveField
-        label="Sold now as number"
+        label="Superseded by number"
         value={type.supersededBy ?? ""}
         onLeave={(text) => take({ supersededBy: text || undefined })}
       />
@@ -210,7 +210,7 @@ function SeatLeaf({ anatomy, position, onSeat }: LeafProps) {
   return (
     <div className="grid grid-cols-2 gap-x-2 gap-y-1">
       <LeaveField label="Name of the seat" value={position.name} onLeave={(name) => take({ name })} />
-      <LeaveField label="How it lies" value={position.orientation ?? ""} onLeave={(orientation) => take({ orientation })} />
+      <LeaveField label="Orientation" value={position.orientation ?? ""} onLeave={(orientation) => take({ orientation })} />
       <NumberField label="Beside the axis, mm" value={position.acrossMm} onLeave={(acrossMm) => take({ acrossMm: acrossMm ?? 0 })} />
       <NumberField label="Along it from the base, mm" value={position.alongMm} onLeave={(alongMm) => take({ alongMm })} />
       <Field label="Turns with">
@@ -226,7 +226,7 @@ function SeatLeaf({ anatomy, position, onSeat }: LeafProps) {
           </select>
         )}
       </Field>
-      <Field label="Drawn how hard">
+      <Field label="Tightness">
         {(field) => (
           <select
             {...field}
@@ -242,9 +242,9 @@ function SeatLeaf({ anatomy, position, onSeat }: LeafProps) {
       </Field>
       <LeaveField label="Hole" value={position.hole ?? ""} onLeave={(hole) => take({ hole })} />
       <NumberField label="Depth of the hole, mm" value={position.holeDepthMm} onLeave={(holeDepthMm) => take({ holeDepthMm })} />
-      <NumberField label="Started as number" value={position.startOrder} onLeave={(startOrder) => take({ startOrder })} />
+      <NumberField label="Start order" value={position.startOrder} onLeave={(startOrder) => take({ startOrder })} />
       <NumberField label="Catches every, degrees" value={position.indexDeg} onLeave={(indexDeg) => take({ indexDeg })} />
-      <Tick label="Goes through" on={position.through ?? false} onChange={(on) => take({ through: on || undefined })} />
+      <Tick label="Passes through" on={position.through ?? false} onChange={(on) => take({ through: on || undefined })} />
       <Tick label="Strips easily" on={position.stripsEasily ?? false} onChange={(on) => take({ stripsEasily: on || undefined })} />
       <Tick label="Hides or clings" on={position.hides} onChange={(hides) => take({ hides })} />
       <Tick label="Served in place only" on={position.inPlace ?? false} onChange={(on) => take({ inPlace: on || undefined })} />
@@ -293,9 +293,9 @@ function OrderLeaf({ anatomy, position, onSeat }: LeafProps) {
   return (
     <div className="flex flex-col gap-2">
       {many("Rests on", "restsOn")}
-      {one("Its hole goes over", "ridesOn")}
+      {one("Goes over", "ridesOn")}
       {one("Lies inside", "insideOf")}
-      {many("Goes through", "passesThrough")}
+      {many("Passes through", "passesThrough")}
       {many("Is held by", "heldBy")}
     </div>
   );
@@ -316,7 +316,7 @@ function CareLeaf({ position, onSeat }: Omit<LeafProps, "anatomy">) {
     <div className="grid grid-cols-2 gap-x-2 gap-y-1">
       <LeaveField
         className="col-span-2"
-        label="Caution before the hand moves"
+        label="Caution before the step"
         value={position.caution ?? ""}
         onLeave={(caution) => take({ caution })}
       />

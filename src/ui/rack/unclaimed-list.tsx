@@ -22,8 +22,8 @@ interface Props {
 export function UnclaimedList({ reels, told }: Props) {
   const act = useAct(told);
   return (
-    <section aria-label="Not fetched" className="mt-3">
-      <h2>Ready for two weeks and not fetched</h2>
+    <section aria-label="Not collected" className="mt-3">
+      <h2>Ready for two weeks, not collected</h2>
       <Refused of={[act]} />
       <ul>
         {reels.map((one) => (
@@ -32,16 +32,16 @@ export function UnclaimedList({ reels, told }: Props) {
               {one.tag}
             </Link>
             <span>
-              {one.customer}, <span className="num">{one.phone || "no number in the book"}</span>: {one.reel}, ready since {one.readyOn}
-              {one.toldOn ? `, told ${one.toldOn}` : ", not told yet"}
+              {one.customer}, <span className="num">{one.phone || "no phone number"}</span>: {one.reel}, ready since {one.readyOn}
+              {one.toldOn ? `, notified ${one.toldOn}` : ", not notified yet"}
             </span>
             <Key
               className="key-small ml-auto"
               busy={act.busy}
-              label={`Told ${one.customer} today`}
+              label={`Notified ${one.customer} today`}
               onPress={() => act.press({ jobId: one.jobId })}
             >
-              Told today
+              Notified today
             </Key>
           </li>
         ))}

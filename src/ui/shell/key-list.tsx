@@ -23,7 +23,7 @@ export function KeyList() {
         >
           <Dialog.Title>Keys on this page</Dialog.Title>
           <p className="mt-1 mb-2">
-            They rest while you type in a field. A scanned tag opens its reel anywhere. Shop switches them off or names the foot switch.
+            Off while you type in a field. A scanned tag opens its reel anywhere. Turn them off or set the foot switch at Shop.
           </p>
           {groups.map((group) => (
             <section key={group}>

@@ -76,7 +76,7 @@ export function SoakBell() {
     <div role="alert" className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-sheet px-4 py-2">
       {due.map((bath) => (
         <p key={bath.id}>
-          <strong>The bath is up: take it out.</strong> {bath.name}:{" "}
+          <strong>Bath finished: take it out.</strong> {bath.name}:{" "}
           {bath.tags.map(({ tag, parts }) => (
             <Link key={tag} href={`/bench/${tag}/clean`} className="act-link mr-3 inline-flex min-h-10 items-center">
               {tag}, {parts} part{parts === 1 ? "" : "s"}

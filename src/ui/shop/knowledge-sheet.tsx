@@ -142,7 +142,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
                     disabled={act.busy}
                     onClick={() => act.press({ faultId: fault.id, findingId: link.finding, strength: "as-common", note: "" })}
                   >
-                    {link.common ? `as the tables say: ${link.common}` : "take it back"}
+                    {link.common ? `standard: ${link.common}` : "undo"}
                   </button>
                 )}
               </td>
@@ -160,7 +160,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
       >
         <FormChoice
           name="findingId"
-          label="It causes as well"
+          label="Also causes"
           of={{ "": "a sign", ...Object.fromEntries(others.map(({ id, name }) => [id, name])) }}
         />
         <FormChoice name="strength" label="How often" of={Object.fromEntries(strengthIds.map((id) => [id, strengthWords(id)]))} />
@@ -178,16 +178,16 @@ function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: strin
   return (
     <ActForm
       action={learn}
-      label="A fault of our own"
+      label="Add our own fault"
       className="flex flex-col gap-1"
       values={{ name: "", section: "gear-side", commonness: "uncommon", tellBy: "", remedy: "", minutes: "15" }}
       after={chosen}
       empties
     >
-      <h2>A fault of our own</h2>
+      <h2>Add our own fault</h2>
       <FormText name="name" label="What is wrong" />
-      <FormText name="tellBy" label="Told from others by" />
-      <FormText name="remedy" label="What is done" />
+      <FormText name="tellBy" label="How to tell it apart" />
+      <FormText name="remedy" label="Remedy" />
       <div className="grid grid-cols-2 gap-2">
         <FormChoice name="section" label="Where" of={Object.fromEntries(reelSections.map((id) => [id, sectionWords[id]]))} />
         <FormText name="minutes" label="Minutes" figures />
@@ -202,23 +202,23 @@ function NewSign({ learn }: { learn: Action<string> }) {
   return (
     <ActForm
       action={learn}
-      label="A sign of our own"
+      label="Add our own sign"
       className="flex flex-col gap-1"
       values={{ name: "", area: "turning", how: "", minutes: "1", open: "nothing" }}
       empties
     >
-      <h2>A sign of our own</h2>
+      <h2>Add our own sign</h2>
       <FormText name="name" label="What is seen or felt" />
       <FormText name="how" label="How to check" />
       <div className="grid grid-cols-2 gap-2">
         <FormChoice
           name="open"
-          label="Opened as far as"
+          label="How far it must be open"
           of={Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name]))}
         />
-        <FormText name="minutes" label="Minutes of the look" figures />
+        <FormText name="minutes" label="Minutes for the check" figures />
       </div>
-      <FormChoice name="area" label="Where it is felt" of={same(findingAreas)} />
+      <FormChoice name="area" label="Where it shows" of={same(findingAreas)} />
       <FormSend>Add the sign</FormSend>
     </ActForm>
   );

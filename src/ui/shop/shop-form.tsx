@@ -48,7 +48,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
       </div>
       <div className="grid grid-cols-3 gap-3">
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
-        <FormChoice name="dragWay" label="Drag, when nobody says otherwise" of={{ greased: "greased", dry: "dry" }} />
+        <FormChoice name="dragWay" label="Drag, unless agreed otherwise" of={{ greased: "greased", dry: "dry" }} />
         <FormText name="footSwitchKey" label="Foot switch types" hint="The name of its key, such as PageDown" />
       </div>
       <div className="grid grid-cols-3 gap-3">
@@ -57,7 +57,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
         ))}
       </div>
       <fieldset>
-        <legend className="font-semibold">Ways of working, where practitioners differ</legend>
+        <legend className="font-semibold">Ways of working</legend>
         <div className="grid grid-cols-2 gap-3">
           {(Object.keys(settings.ways) as Exclude<keyof Ways, "drag">[]).map((way) => (
             <FormChoice key={way} name={`ways.${way}`} label={benchWays[way].name} of={benchWays[way].choices} />

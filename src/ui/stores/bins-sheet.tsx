@@ -49,7 +49,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
       <StoresPages here="Bins" />
       <div className="mt-4 grid gap-10 lg:grid-cols-[1fr_300px]">
         <div>
-          {!stock.length && <p>No bin yet. Give the first part one here.</p>}
+          {!stock.length && <p>No bin yet. Add the first one here.</p>}
           {stock.length > 0 && (
             <table className="plain-table">
               <thead>
@@ -117,7 +117,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
         >
           <h2>A bin for a part</h2>
           <FormText name="number" label="Part number" />
-          <FormText name="bin" label="Bin" hint="What stands on it, such as A3" />
+          <FormText name="bin" label="Bin" hint="Bin label, such as A3" />
           <FormText name="count" label="In stock" figures />
           <FormText name="minimum" label="Minimum" figures />
           <FormSend large>Save the bin</FormSend>
@@ -213,10 +213,10 @@ function BinRow({
                 type="button"
                 className="key key-small"
                 disabled={giving.busy}
-                aria-label={`Give up the bin of ${line.number}`}
+                aria-label={`Remove the bin of ${line.number}`}
                 onClick={() => giving.press({ partTypeId: line.partTypeId })}
               >
-                Give up this bin
+                Remove this bin
               </button>
             </div>
           </td>

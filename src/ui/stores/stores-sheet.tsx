@@ -75,7 +75,7 @@ export function StoresSheet({ needs, orders, currency, place, receive, withdraw 
             Order {supplier.ids.length} from {supplier.name}
           </MainKey>
         ) : (
-          <p className="p-4">No open needs. They come from Parts when a bin is short.</p>
+          <p className="p-4">No open needs. They come from Parts when stock is short.</p>
         )
       }
       block={
@@ -113,7 +113,7 @@ export function StoresSheet({ needs, orders, currency, place, receive, withdraw 
                     </Link>
                     {need.waitsForYes && (
                       <Link className="act-link block text-note" href={`/bench/${need.tag}/quote`} prefetch={false}>
-                        waits for the customer's yes
+                        waiting for the customer's OK
                       </Link>
                     )}
                   </td>
@@ -121,7 +121,7 @@ export function StoresSheet({ needs, orders, currency, place, receive, withdraw 
                     {need.offers.map((offer) => `${offer.supplierName} ${formatMinor(offer.priceMinor)}`).join(", ")}
                     {!need.offers.length && (
                       <Link className="act-link" href={`/library/part/${encodeURIComponent(need.partTypeId)}#offers`} prefetch={false}>
-                        Nobody yet: add an offer
+                        No supplier: add an offer
                       </Link>
                     )}
                   </td>
@@ -208,7 +208,7 @@ function OrderLine({ line, receive }: { line: Props["orders"][number]["lines"][n
             className="w-16"
             style={{ width: 64 }}
             inputMode="decimal"
-            aria-label={`How many ${line.name} came`}
+            aria-label={`How many ${line.name} received`}
             value={quantity}
             onChange={(event) => setQuantity(event.target.value)}
             aria-invalid={Boolean(act.fields.quantity)}

@@ -27,8 +27,8 @@ interface Props {
 const Card = ({ currency }: { currency: string }) => (
   <>
     <FormText name="name" label="Name" className="min-w-40 flex-1" />
-    <FormText name="postageMinor" label={`Postage a parcel, ${currency}`} figures className="w-36" />
-    <FormText name="leadDays" label="Days until it comes" figures className="w-32" />
+    <FormText name="postageMinor" label={`Postage per parcel, ${currency}`} figures className="w-36" />
+    <FormText name="leadDays" label="Delivery, days" figures className="w-32" />
   </>
 );
 
@@ -60,7 +60,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props
               </div>
               <p className="text-note">
                 Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue
-                {supplier.retired && "; not ordered from any more"}
+                {supplier.retired && "; no longer used"}
               </p>
             </div>
           ))}

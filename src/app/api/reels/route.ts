@@ -1,5 +1,8 @@
 import { today } from "@/app/server/clock";
+import { customerChoices } from "@/app/server/customer-choice";
 import { readFile } from "@/app/server/reading";
+import { findModel } from "@/data/catalogue/models";
+import { findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
@@ -24,10 +27,8 @@ export const GET = readFile("customers", (db, _: object, request) => {
   return Response.json({
     reel: {
       id: reel.id,
-      modelId: reel.modelId,
-      modelName: reel.modelName,
-      ownerId: reel.ownerId,
-      ownerName: reel.ownerName,
+      model: { id: reel.modelId, name: reel.modelName, family: findModel(db, reel.modelId)!.family },
+      owner: customerChoices(db, [findCustomer(db, reel.ownerId)!])[0]!,
       hand: reel.hand,
     },
     visits,

@@ -15,8 +15,9 @@ const lot = defineAction({
   name: "open-lot",
   permission: "counter",
   input: z.object({
-    name: z.string().trim().min(1, "What is the lot called? The sender and the month will do.").max(80, "At most 80 letters."),
-    customerId: z.string().regex(/^\d+$/, "Choose the sender."),
+    name: z.string().trim().min(1, "Name the lot: the customer and the month will do.").max(80, "At most 80 letters."),
+    customerId: z.string().regex(/^\d*$/),
+    customerName: z.string().trim().max(80, "At most 80 letters."),
     modelId: z.string().min(1, "Choose the model.").max(60),
     water: z.enum(waters),
     tripsPerYear: z
@@ -42,10 +43,12 @@ const lot = defineAction({
     const limitMinor = form.limit ? parseMinor(form.limit) : null;
     if (form.limit && limitMinor === null)
       throw new Refusal("limit", "An amount such as 60 or 59.50, or empty when every quote is to be asked for.", "limit");
+    if (!form.customerId && !form.customerName)
+      throw new Refusal("customer", "Whose reels are they? Choose a customer or type a new name.", "customerId");
     if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");
     return openLot(ctx, {
       ...form,
-      customerId: Number(form.customerId),
+      customer: form.customerId ? { id: Number(form.customerId) } : { name: form.customerName },
       tripsPerYear: Number(form.tripsPerYear),
       life: form.life as UseFactor[],
       limitMinor,

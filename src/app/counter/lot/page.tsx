@@ -1,8 +1,6 @@
 import { DateTime } from "luxon";
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
-import { listModels } from "@/data/catalogue/models";
-import { listCustomers } from "@/data/customers/customers";
 import { getShopSettings } from "@/data/shop/settings";
 import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
 import { takeLotIn } from "./actions";
@@ -13,8 +11,6 @@ export default async function LotIntakePage() {
   const db = await readPage("customers");
   return (
     <LotIntakeSheet
-      customers={Object.fromEntries(listCustomers(db).map(({ id, name }) => [String(id), name]))}
-      models={Object.fromEntries(listModels(db).map(({ id, maker, name }) => [id, `${maker} ${name}`]))}
       currency={getShopSettings(db).currency}
       promise={DateTime.fromISO(today()).plus({ days: 21 }).toISODate()!}
       takeIn={takeLotIn}

@@ -21,7 +21,7 @@ export async function learnFault(press: Press) {
 const sign = defineAction({
   name: "add-sign",
   permission: "shop",
-  input: shopFindingSchema.extend({ minutes: typedNumber("Minutes of the look: from half a minute to an hour.", { min: 0.5, max: 60 }) }),
+  input: shopFindingSchema.extend({ minutes: typedNumber("Minutes for the check: from half a minute to an hour.", { min: 0.5, max: 60 }) }),
   run: (ctx, input) => addShopFinding(ctx, input),
 });
 export async function learnSign(press: Press) {

@@ -9,7 +9,7 @@ export function ActLesson({ jobId, operationId, learn }: { jobId: number; operat
   const [words, setWords] = useState("");
   const [said, setSaid] = useState("");
   const act = useAct(learn, ({ number }) => {
-    setSaid(`In the playbook since version ${number}.`);
+    setSaid(`In the playbook from version ${number}.`);
     setWords("");
   });
   const press = (kind: "gate" | "press") => {
@@ -18,7 +18,7 @@ export function ActLesson({ jobId, operationId, learn }: { jobId: number; operat
   };
   return (
     <details className="mt-2">
-      <summary className="cursor-pointer font-semibold text-brass">For every such reel: one more act after this</summary>
+      <summary className="cursor-pointer font-semibold text-brass">Add a step for this model</summary>
       <div className="flex flex-wrap items-end gap-1">
         <Field label="What to do, or to look at" className="min-w-56 flex-1" error={act.fields.words}>
           {(field) => (
@@ -26,10 +26,10 @@ export function ActLesson({ jobId, operationId, learn }: { jobId: number; operat
           )}
         </Field>
         <button type="button" className="key key-small" disabled={!words.trim() || act.busy} onClick={() => press("press")}>
-          As an act
+          As a step
         </button>
         <button type="button" className="key key-small" disabled={!words.trim() || act.busy} onClick={() => press("gate")}>
-          As a gate
+          As a check
         </button>
       </div>
       <Refused of={[act]} beside />

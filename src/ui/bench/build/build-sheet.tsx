@@ -148,7 +148,7 @@ export function BuildSheet({
             <NextLink href={`/bench/${head.tag}/prove`} words="On to Prove" />
           )}
           {!head.closed && steps.length > 0 && !isGate && (
-            <Key shortcut="w" words="Another piece is in the hand" pressed={other} onPress={() => setOther(!other)}>
+            <Key shortcut="w" words="Not this part" pressed={other} onPress={() => setOther(!other)}>
               Another piece
             </Key>
           )}
@@ -193,7 +193,7 @@ export function BuildSheet({
                 // biome-ignore lint/performance/noImgElement: a private picture of this server, sized at upload
                 <img
                   src={`/api/photos/${step.well.photoHash}`}
-                  alt="The joint as it lay when it was opened"
+                  alt="The joint as it was opened"
                   className="absolute top-0 right-0 h-full max-w-[48%] border-l border-ink bg-sheet object-contain"
                 />
               )}
@@ -203,7 +203,7 @@ export function BuildSheet({
             <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
               <div>
                 <h1>
-                  {isGate && "Gate: "}
+                  {isGate && "Check: "}
                   {step.operation.words}
                 </h1>
                 {type && <p className="num">{sizeWords(type.shape)}</p>}
@@ -241,7 +241,7 @@ export function BuildSheet({
                 <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
                   {(step.well?.orientation || step.position.orientation) && (
                     <>
-                      <dt className="text-note">Lies</dt>
+                      <dt className="text-note">Orientation</dt>
                       <dd className="font-semibold">{step.well?.orientation || step.position.orientation}</dd>
                     </>
                   )}
@@ -256,7 +256,7 @@ export function BuildSheet({
                   )}
                   {(step.position.tightness || step.position.startOrder) && (
                     <>
-                      <dt className="text-note">Draw it</dt>
+                      <dt className="text-note">Tighten to</dt>
                       <dd>
                         {step.position.tightness}
                         {step.position.startOrder && `, started as number ${step.position.startOrder}`}
@@ -278,7 +278,7 @@ export function BuildSheet({
                       <dt className="text-note">Force</dt>
                       <dd>
                         <Link className="act-link" href={`/gauges/washers?job=${head.tag}`}>
-                          what these washers do as they lie
+                          what these tension washers do as stacked
                         </Link>
                       </dd>
                     </>
@@ -324,25 +324,30 @@ export function BuildSheet({
           )}
         </div>
         <div>
-          <p>
+          <div>
             <span className="num text-head font-medium">
               {doneCount}/{steps.length}
             </span>{" "}
             steps done
             {steps.length > 0 && (
-              <span className="block text-note">
+              <details className="text-note">
+                <summary className="cursor-pointer">Why this order</summary>
                 {inversions === 0
-                  ? "Exactly the reverse of how it came apart."
-                  : `${inversions} ${inversions === 1 ? "pair goes" : "pairs go"} in the other way round than they came off${proven ? "; no order has fewer" : "; not proven to be the fewest"}.`}
-              </span>
+                  ? "Exactly the reverse of the teardown."
+                  : `The reverse of the teardown, but ${inversions} ${inversions === 1 ? "pair is" : "pairs are"} swapped so that every check comes before it is covered${proven ? "; no order swaps fewer" : ""}.`}
+              </details>
             )}
-          </p>
+          </div>
           {uses.length > 0 && (
             <p className="text-note">
               On the whole:{" "}
               {uses
                 .map(({ product, drops, dabs }) =>
-                  [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} film${dabs === 1 ? "" : "s"} or dabs`]
+                  [
+                    product,
+                    drops && `${drops} drop${drops === 1 ? "" : "s"}`,
+                    dabs && `${dabs} ${dabs === 1 ? "film or dab" : "films or dabs"}`,
+                  ]
                     .filter(Boolean)
                     .join(" "),
                 )
@@ -364,7 +369,7 @@ export function BuildSheet({
                 >
                   <span className="num w-8 text-right text-note">{index + 1}</span>
                   <span className={s.state === "done" || s.operation.id === step?.operation.id ? "" : "font-semibold text-brass"}>
-                    {s.operation.kind === "gate" && "Gate: "}
+                    {s.operation.kind === "gate" && "Check: "}
                     {s.operation.words}
                   </span>
                   <span className="ml-auto pr-1 text-note whitespace-nowrap">{s.notDue ? "a part stays out" : stateWords[s.state]}</span>

@@ -17,7 +17,7 @@ export function BuriedCheck({ buries, positions, partTypes, reason, error, onRea
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Before it is covered">
       <h3>
-        Look once more, this covers them: <span className="num">{buries.rows.length}</span> from the base up
+        Look once more before these are covered: <span className="num">{buries.rows.length}</span> from the base up
         {buries.gaps && (
           <>
             , slipping in <span className="num">{buries.gaps.now}</span> place{buries.gaps.now === 1 ? "" : "s"}
@@ -51,7 +51,7 @@ export function BuriedCheck({ buries, positions, partTypes, reason, error, onRea
           {buries.faults.map((fault) => (
             <p key={fault}>{fault}</p>
           ))}
-          <Field label="Put it right first. Or: why it is closed so (stands in the journal)" error={error}>
+          <Field label="Put it right first, or say why you close it anyway (kept in the journal)" error={error}>
             {(field) => (
               <input {...field} value={reason} maxLength={300} onChange={(event) => onReason(event.target.value)} autoComplete="off" />
             )}

@@ -22,10 +22,10 @@ export function GateTraps({ traps, busy, onOpen }: Props) {
               <Key
                 className="key-small ml-2"
                 busy={busy}
-                label={`It was this, open it again: ${trap.words}`}
+                label={`This was it, open it again: ${trap.words}`}
                 onPress={() => onOpen(trap.operationId!)}
               >
-                It was this: open it again
+                This was it: open again
               </Key>
             )}
           </li>

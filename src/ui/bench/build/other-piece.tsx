@@ -41,7 +41,7 @@ export function OtherPiece({ anatomy, partTypes, steps, seat, busy, onOpen }: Pr
   const filled = placeOf?.state === "done";
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Another piece">
-      <h3>{seat ? `Not the ${seat.name}? Which piece is in your hand` : "Something still lies there? Which piece is it"}</h3>
+      <h3>{seat ? `Not the ${seat.name}? Which piece is it` : "A piece left over? Which one is it"}</h3>
       <label className="block text-note" htmlFor="other-piece">
         A few letters
       </label>
@@ -61,7 +61,7 @@ export function OtherPiece({ anatomy, partTypes, steps, seat, busy, onOpen }: Pr
       </ul>
       {chosen && (
         <div role="status" className={judged?.fits ? "mt-2" : "alarm mt-2"}>
-          {judged && <p className="font-semibold">{judged.fits ? "It may go in here." : "Do not fit it here."}</p>}
+          {judged && <p className="font-semibold">{judged.fits ? "It can go in here." : "Do not fit it here."}</p>}
           {judged && <p>{judged.words}</p>}
           {!filled && !judged?.fits && (
             <p>

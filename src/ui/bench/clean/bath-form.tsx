@@ -54,8 +54,8 @@ export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChan
         <TextField
           label={
             chosen.jobs.some((job) => job.modelId === modelId)
-              ? "A like reel lies in it: what marks these?"
-              : "What marks these (not needed: another kind of reel)"
+              ? "A like reel is in it: how will you tell them apart?"
+              : "How you tell them apart (not needed: other kind of reel)"
           }
           value={bath.mark}
           error={errors.mark}

@@ -101,7 +101,7 @@ export function CleanSheet(props: Props) {
       return (
         <MainKey
           busy={count.busy}
-          words="Count the parts back"
+          words="Count parts back"
           onPress={() => count.press({ jobId: head.jobId, soakId: soak.id, missing: lost })}
         >
           {lost.length
@@ -141,7 +141,7 @@ export function CleanSheet(props: Props) {
           {soak && group?.soaking.length ? (
             <Key
               shortcut="u"
-              words="Take out, not counted"
+              words="Take out uncounted"
               busy={cancel.busy}
               disabled={head.closed}
               onPress={() => cancel.press({ jobId: head.jobId, soakId: soak.id })}
@@ -158,11 +158,11 @@ export function CleanSheet(props: Props) {
           {said}
         </p>
       )}
-      {!groups.length && <p>Nothing lies in the tray to be cleaned. Parts come off at Strip.</p>}
+      {!groups.length && <p>Nothing in the tray to clean. Parts come off at Strip.</p>}
       {groups.length > 0 && (
         <div className="grid gap-6 lg:grid-cols-[300px_1fr_300px]">
           <div>
-            <h2>The soonest way</h2>
+            <h2>Fastest plan</h2>
             <CleanRail plan={plan} soaks={soaks} nowMs={now} />
             <ul className="mt-2 flex flex-col" aria-label="Groups">
               {groups.map((one) => (
@@ -212,10 +212,10 @@ export function CleanSheet(props: Props) {
                 <p className="mt-2 text-head">
                   {leftMinutes > 0 ? (
                     <>
-                      Up in <span className="num">{leftMinutes}</span> min
+                      Ready in <span className="num">{leftMinutes}</span> min
                     </>
                   ) : (
-                    <strong>The bath is up.</strong>
+                    <strong>Bath finished.</strong>
                   )}
                   . Count them back; tap what is missing.
                   {soak.jobs.length > 1 && (
@@ -278,7 +278,7 @@ export function CleanSheet(props: Props) {
                 at="clean"
               />
             ) : (
-              <p className="mt-2 text-note">Tap a part to look at it: its signs of wear, and your verdict.</p>
+              <p className="mt-2 text-note">Tap a part for its signs of wear and your verdict.</p>
             )}
           </div>
         </div>

@@ -13,12 +13,12 @@ interface Props {
   readonly look: Action<void>;
 }
 
-/** What the seller says, each beside what was seen; what could still speak against it is asked, one look a claim. */
+/** Seller says, each beside what was seen; what could still speak against it is asked, one look a claim. */
 export function ClaimsPanel({ jobId, closed, claims, names, look }: Props) {
   const act = useAct(look);
   return (
-    <section aria-label="What the seller says" className="mb-4">
-      <h2>What the seller says</h2>
+    <section aria-label="Seller says" className="mb-4">
+      <h2>Seller says</h2>
       <Refused of={[act]} />
       <ul>
         {claims.map(({ claim, standing, against, fits, ask }) => (
@@ -28,33 +28,33 @@ export function ClaimsPanel({ jobId, closed, claims, names, look }: Props) {
             <span className="min-w-60 flex-1">
               {against.join("; ")}
               {against.length > 0 && fits.length > 0 && ". "}
-              {fits.length > 0 && <span className="text-note">Fits: {fits.join("; ")}</span>}
+              {fits.length > 0 && <span className="text-note">In its favour: {fits.join("; ")}</span>}
             </span>
             {ask[0] && !closed && (
               <span className="flex items-center gap-2">
                 <span className="text-note">{names.get(ask[0]) ?? ask[0]}?</span>
                 <Key
-                  label={`${names.get(ask[0])}: so`}
+                  label={`${names.get(ask[0])}: yes`}
                   busy={act.busy}
                   onPress={() => act.press({ jobId, findingId: ask[0], so: true })}
                   className="key-small"
                 >
-                  So
+                  Yes
                 </Key>
                 <Key
-                  label={`${names.get(ask[0])}: not so`}
+                  label={`${names.get(ask[0])}: no`}
                   busy={act.busy}
                   onPress={() => act.press({ jobId, findingId: ask[0], so: false })}
                   className="key-small"
                 >
-                  Not so
+                  No
                 </Key>
               </span>
             )}
           </li>
         ))}
       </ul>
-      <p className="text-note">One thing against it is enough; nothing found is only as far as somebody looked.</p>
+      <p className="text-note">One contradiction is enough; “nothing contradicts it” covers only what was checked.</p>
     </section>
   );
 }

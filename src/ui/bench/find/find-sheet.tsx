@@ -110,11 +110,11 @@ export function FindSheet({
           <NextLink href={next.href} words={tasks.length ? `${tasks.length} found: on to ${next.words}` : `On to ${next.words}`} />
           {first && !head.closed && (
             <>
-              <Key shortcut="y" words="The first look: it is so" busy={looking.busy} onPress={() => answer(first.finding, true)}>
-                It is so
+              <Key shortcut="y" words="First check: yes" busy={looking.busy} onPress={() => answer(first.finding, true)}>
+                Yes
               </Key>
-              <Key shortcut="n" words="The first look: it is not" busy={looking.busy} onPress={() => answer(first.finding, false)}>
-                It is not
+              <Key shortcut="n" words="First check: no" busy={looking.busy} onPress={() => answer(first.finding, false)}>
+                No
               </Key>
             </>
           )}
@@ -126,7 +126,7 @@ export function FindSheet({
       <div className="grid gap-6 lg:grid-cols-[400px_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <div>
-            <p className="text-note">Says the customer</p>
+            <p className="text-note">Customer reports</p>
             <p>
               {complaint || "nothing"}
               {use.length > 0 && <span className="text-note"> ({use.join(", ")})</span>}
@@ -142,16 +142,16 @@ export function FindSheet({
                 </p>
               ))
             ) : (
-              <p>The tests name no half yet.</p>
+              <p>Tests don't point to a side yet.</p>
             )}
           </div>
-          <h2>Look at this next</h2>
+          <h2>Check this next</h2>
           {thinking && (
             <p role="status" className="text-note">
-              A first answer, from what tells most. All of it is being weighed.
+              First answer, from the strongest signs. The rest is being worked out.
             </p>
           )}
-          {!looks.length && <p>No look would tell more.</p>}
+          {!looks.length && <p>No further check would help.</p>}
           <ol className="flex flex-col gap-2">
             {looks.map((one, i) => (
               <li key={one.finding} className={i === 0 ? "border-2 border-ink p-2" : "rule-row pb-2"}>
@@ -165,19 +165,19 @@ export function FindSheet({
                       type="button"
                       className="key key-small"
                       disabled={looking.busy}
-                      aria-label={`${one.name}: it is so`}
+                      aria-label={`${one.name}: yes`}
                       onClick={() => answer(one.finding, true)}
                     >
-                      It is so
+                      Yes
                     </button>
                     <button
                       type="button"
                       className="key key-small"
                       disabled={looking.busy}
-                      aria-label={`${one.name}: it is not`}
+                      aria-label={`${one.name}: no`}
                       onClick={() => answer(one.finding, false)}
                     >
-                      It is not
+                      No
                     </button>
                   </span>
                 )}
@@ -186,7 +186,7 @@ export function FindSheet({
           </ol>
           {made.length > 0 && (
             <div>
-              <h3>Looked at</h3>
+              <h3>Checked</h3>
               <ul className="flex flex-wrap gap-1">
                 {made.map((one) => (
                   <li key={one.finding}>
@@ -211,7 +211,7 @@ export function FindSheet({
             <div className="h-[190px] border border-ink p-2">
               <PlateView
                 plate={plate}
-                title="The reel, hatched where it is suspect"
+                title="The reel, suspect parts hatched"
                 names={Object.fromEntries(
                   plate.callouts.map((callout) => [
                     callout.positionIds[0]!,
@@ -234,9 +234,9 @@ export function FindSheet({
           <div className="grid gap-4 xl:grid-cols-[minmax(0,1fr)_300px]">
             <div>
               <div className="flex items-end justify-between gap-2">
-                <h2>Most likely wrong</h2>
+                <h2>Most likely faults</h2>
                 <span className="text-note">
-                  nothing at all: <span className="num">{share(nothing)}</span>
+                  no fault: <span className="num">{share(nothing)}</span>
                 </span>
               </div>
               <ul>
@@ -257,9 +257,9 @@ export function FindSheet({
                   </li>
                 ))}
               </ul>
-              {!shown.length && <p>Nothing that was noticed speaks for a fault.</p>}
+              {!shown.length && <p>Nothing noticed points to a fault.</p>}
               <button type="button" className="key key-small mt-2" aria-pressed={all} onClick={() => setAll(!all)}>
-                {all ? "Only what something speaks for" : `Every fault such a reel can have (${suspects.length})`}
+                {all ? "Only faults with signs" : `All faults possible in this reel (${suspects.length})`}
               </button>
               {leftOut.length > 0 && (
                 <p className="text-note">More was noticed than the exact sum holds; left out: {leftOut.join(", ")}.</p>
@@ -275,8 +275,7 @@ export function FindSheet({
                   <ul>
                     {open.reasons.map((reason) => (
                       <li key={reason.words}>
-                        <span className="num">{reason.bits > 0 ? "+" : "−"}</span> {reason.words}{" "}
-                        <span className="num text-note">{Math.abs(reason.bits).toFixed(1)} bit</span>
+                        <span className="num">{reason.bits > 0 ? "+" : "−"}</span> {reason.words}
                       </li>
                     ))}
                   </ul>

@@ -30,7 +30,7 @@ export function LotProgress({
 }) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
   const [said, setSaid] = useState("");
-  const act = useAct(handBack, ({ reels: gone, left }) => setSaid(`${gone} handed back, ${left} still here.`));
+  const act = useAct(handBack, ({ reels: gone, left }) => setSaid(`${gone} returned, ${left} still here.`));
   const ready = reels.filter(({ station }) => station === "return").length;
   const finished = reels.filter(({ station, minutes }) => (station === "return" || station === "closed") && minutes > 0);
   const half = Math.ceil(finished.length / 2);
@@ -38,7 +38,7 @@ export function LotProgress({
   return (
     <div>
       <h2>In series</h2>
-      <p className="text-note">Take one station across the reels: on a reel's sheet J goes to the next of the lot at the same station.</p>
+      <p className="text-note">Work one station across the reels: J on a reel goes to the next reel of the lot at the same station.</p>
       <ul>
         {stations.map((station) => {
           const here = reels.filter((reel) => reel.station === station);
@@ -54,7 +54,7 @@ export function LotProgress({
           );
         })}
         <li className="rule-row flex gap-x-3 py-2">
-          <span className="w-16">Gone</span>
+          <span className="w-16">Returned</span>
           <span className="num">{reels.filter(({ station }) => station === "closed").length}</span>
         </li>
       </ul>
@@ -65,7 +65,7 @@ export function LotProgress({
         </p>
       )}
       <a className="key key-small mt-2" href={`/bench/lot/${lotId}/report.pdf`} target="_blank" rel="noreferrer">
-        The lot's sheet
+        Lot overview
       </a>
       {ready > 0 && (
         <form

@@ -79,7 +79,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
       verdict,
       value: null,
       lineRadiusMm: testing.id.startsWith("drag") ? lineRadiusMm : null,
-      instrument: "by hand and ear",
+      instrument: "by hand",
       simulated: false,
       trace: null,
     });
@@ -106,8 +106,8 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
             <Key shortcut="x" words="Bad" busy={busy} onPress={() => give("bad")}>
               Bad
             </Key>
-            <Key shortcut="a" words="As the last one" busy={busy} disabled={!last} onPress={() => last && give(last)}>
-              As the last one
+            <Key shortcut="a" words="Same as last" busy={busy} disabled={!last} onPress={() => last && give(last)}>
+              Same as last
             </Key>
           </>
         ) : here && fault ? (
@@ -120,25 +120,25 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
             </Key>
             <Key
               shortcut="a"
-              words="As the last one"
+              words="Same as last"
               busy={busy}
               disabled={lastProved === null}
               onPress={() => lastProved !== null && prove(lastProved)}
             >
-              As the last one
+              Same as last
             </Key>
           </>
         ) : (
-          <p className="p-4">All of them are done in this. Choose the next test or fault.</p>
+          <p className="p-4">All reels are done here. Choose the next test or fault.</p>
         )
       }
       block={
         <CornerBlock
           cells={[
             { label: "Lot", value: lot.name },
-            { label: "Sender", value: lot.customer },
+            { label: "Customer", value: lot.customer },
             { label: "Model", value: lot.model },
-            { label: "Left in this", value: `${left} of ${open.length}` },
+            { label: "Still to do", value: `${left} of ${open.length}` },
           ]}
         />
       }
@@ -175,7 +175,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
               )}
             </Field>
             <a className="act-link pb-2" href={`/bench/lot/${lot.id}/labels.pdf`} target="_blank" rel="noreferrer">
-              Tags as one sheet
+              Tags on one sheet
             </a>
           </div>
           {testing && <p>{testing.how}</p>}
@@ -208,10 +208,10 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
                       type="button"
                       className="min-h-6 whitespace-nowrap font-semibold text-brass disabled:text-ink"
                       disabled={reel.closed}
-                      aria-label={`Take up ${reel.tag}`}
+                      aria-label={`Open ${reel.tag}`}
                       onClick={() => setChosen(reel.jobId)}
                     >
-                      {reel.mark || "take up"}
+                      {reel.mark || "open"}
                     </button>
                   </td>
                   <td className="num">{reel.serial || "–"}</td>
@@ -236,8 +236,8 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
         <div className="flex flex-col gap-4">
           <LotProgress lotId={lot.id} customer={lot.customer} reels={places} handBack={handBack} />
           <div>
-            <h2>What the rest will want</h2>
-            {!needs.length && <p>Nothing proved in any of them yet.</p>}
+            <h2>What the others will need</h2>
+            {!needs.length && <p>Nothing proved in any reel yet.</p>}
             <ul>
               {needs.map((one) => (
                 <li key={one.id} className="rule-row py-1">
@@ -266,7 +266,9 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
           >
             <h2>One answer for the lot</h2>
             <p>
-              {asking ? `${asking} ${asking === 1 ? "reel waits" : "reels wait"} for the customer's yes.` : "None waits for an answer."}
+              {asking
+                ? `${asking} ${asking === 1 ? "reel waits" : "reels wait"} for the customer's yes.`
+                : "No reel is waiting for an answer."}
             </p>
             <Field label="What the customer said" error={answering.fields.words}>
               {(field) => <input {...field} value={words} onChange={(event) => setWords(event.target.value)} autoComplete="off" />}

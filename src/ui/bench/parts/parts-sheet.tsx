@@ -57,7 +57,7 @@ function OverrideForm({ head, positionId, own, override }: { head: BenchHead; po
       }}
     >
       <Field
-        label={own ? "This reel's own part; empty gives the seat back to the model" : "On this reel it is another part, number"}
+        label={own ? "Part number in this reel; empty goes back to the model's" : "This reel has a different part: its number"}
         error={act.fields.number ?? act.message ?? undefined}
         className="flex-1"
       >
@@ -117,8 +117,8 @@ export function PartsSheet(props: Props) {
             </div>
           </TabRail>
           <div>
-            <h3>Wanted by this job</h3>
-            {!wanted.length && <p>Nothing is marked to be replaced.</p>}
+            <h3>Needed for this job</h3>
+            {!wanted.length && <p>Nothing is marked for replacement.</p>}
             <ul className="flex flex-wrap gap-2">
               {wanted.map((s) => (
                 <li key={s.positionId}>
@@ -148,7 +148,7 @@ export function PartsSheet(props: Props) {
                     disabled={converting.busy || kit.wanted || head.closed}
                     onClick={() => converting.press({ jobId: head.jobId, kitId: kit.id })}
                   >
-                    {kit.wanted ? "Foreseen" : "Foresee all its parts"}
+                    {kit.wanted ? "In the quote" : "Add all to quote"}
                   </button>
                 </div>
               ))}
@@ -185,17 +185,17 @@ export function PartsSheet(props: Props) {
             </p>
             <p className="text-note">
               {seat.stock ? `Bin ${seat.stock.bin}` : "No bin yet"}
-              {seat.stock?.keptAside ? `, ${seat.stock.keptAside} kept aside` : ""}
+              {seat.stock?.keptAside ? `, ${seat.stock.keptAside} set aside` : ""}
             </p>
             <p className="font-semibold">Now: {seatWords(seat)}</p>
             {seat.renewed ? (
               <Key busy={undoing.busy} disabled={seat.refitted || head.closed} onPress={() => undoing.press(press)}>
-                Undo: back into the bin
+                Undo: back to the bin
               </Key>
             ) : (
               <div className="grid grid-cols-2 gap-3">
-                <Key shortcut="w" words="Used here" busy={using.busy} disabled={head.closed} onPress={() => using.press(press)}>
-                  Used here
+                <Key shortcut="w" words="Fit from stock" busy={using.busy} disabled={head.closed} onPress={() => using.press(press)}>
+                  Fit from stock
                 </Key>
                 <Key
                   shortcut="o"
@@ -215,7 +215,7 @@ export function PartsSheet(props: Props) {
             )}
             {!seat.renewed && seat.fits.length > 0 && (
               <div>
-                <h3>Goes here too</h3>
+                <h3>Also fits</h3>
                 <ul>
                   {seat.fits.map((fit) => (
                     <li key={fit.partTypeId} className="rule-row flex items-center gap-2 py-1">
@@ -232,7 +232,7 @@ export function PartsSheet(props: Props) {
                         disabled={changing.busy || head.closed}
                         onClick={() => changing.press({ ...press, partTypeId: fit.partTypeId })}
                       >
-                        This instead
+                        Use this instead
                       </button>
                     </li>
                   ))}
@@ -241,7 +241,7 @@ export function PartsSheet(props: Props) {
             )}
             {!seat.renewed && seat.donors.length > 0 && (
               <div>
-                <h3>Off a donor</h3>
+                <h3>From a donor reel</h3>
                 <ul>
                   {seat.donors.map((piece) => (
                     <li key={piece.id} className="rule-row flex items-center gap-2 py-1">

@@ -32,7 +32,7 @@ export interface SeatFacts {
   }[];
 }
 
-export const needWords = { open: "on the list of needs", ordered: "ordered", arrived: "arrived, kept aside for this reel" } as const;
+export const needWords = { open: "on the needs list", ordered: "ordered", arrived: "arrived, set aside for this reel" } as const;
 
 /** What the seat's part is doing now, in a few words. */
 export function seatWords(seat: SeatFacts): string {

@@ -19,10 +19,10 @@ export function DeclineForm({ jobId, reason, decline }: Props) {
     return (
       <div role="status" className="border-2 border-ink p-2">
         <p>
-          Goes back unrepaired: <strong>{reason}</strong>
+          Return unrepaired: <strong>{reason}</strong>
         </p>
         <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId, reason: null })}>
-          Take it on after all
+          Take the job after all
         </button>
         <Refused of={[act]} />
       </div>
@@ -30,7 +30,7 @@ export function DeclineForm({ jobId, reason, decline }: Props) {
   if (!open)
     return (
       <button type="button" className="act-link min-h-10 self-start" onClick={() => setOpen(true)}>
-        Send it back unrepaired
+        Return unrepaired
       </button>
     );
   return (
@@ -41,11 +41,11 @@ export function DeclineForm({ jobId, reason, decline }: Props) {
         act.press({ jobId, reason: words });
       }}
     >
-      <Field label="Why it goes back unrepaired" error={act.fields.reason ?? act.message ?? undefined}>
+      <Field label="Why it is returned unrepaired" error={act.fields.reason ?? act.message ?? undefined}>
         {(field) => <input {...field} value={words} onChange={(event) => setWords(event.target.value)} autoComplete="off" />}
       </Field>
       <button type="submit" className="key key-small self-start" disabled={act.busy}>
-        Send it back
+        Return it
       </button>
     </form>
   );

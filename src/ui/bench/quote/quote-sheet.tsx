@@ -36,10 +36,10 @@ interface Props {
 }
 
 const consentWords: Record<Consent, string> = {
-  "within-limit": "Within what was agreed at the counter. Go on.",
-  agreed: "The customer said yes to this sum.",
-  ask: "Above what was agreed: ask before anything is done or ordered.",
-  refused: "The customer said no to this sum. Strike work or parts, or hand the reel back.",
+  "within-limit": "Within the limit agreed at the Counter. Go ahead.",
+  agreed: "The customer agreed to this sum.",
+  ask: "Above the agreed limit: ask before doing or ordering anything.",
+  refused: "The customer declined this sum. Remove work or parts, or return the reel.",
 };
 
 /** Labour, parts and tax against the customer's limit; above it the job waits for a yes, kept with its time and words. */
@@ -124,9 +124,9 @@ export function QuoteSheet({
                         type="button"
                         className="act-link"
                         onClick={() => striking.press({ jobId: head.jobId, positionId: line.positionId, wanted: false })}
-                        aria-label={`Strike ${line.words}`}
+                        aria-label={`Remove ${line.words}`}
                       >
-                        strike
+                        remove
                       </button>
                     )}
                   </td>
@@ -149,12 +149,12 @@ export function QuoteSheet({
             <dd>{formatMinor(sum.taxMinor)}</dd>
           </dl>
           <p className="mt-2 text-note">
-            Work is priced on the sum of minutes, tax on the net total, half a cent rounded up. Rates as pinned when the reel came in.
+            Labour is priced on total minutes, tax on the net total, half a cent rounded up. Rates as on the day of check-in.
           </p>
           <Refused of={[striking, foreseeing]} />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
-              <h3>By the way of working, though nothing was found</h3>
+              <h3>Replaced by shop policy</h3>
               <ul>
                 {foreseen.map(({ positionId, words: what }) => (
                   <li key={positionId} className="rule-row flex items-center justify-between gap-2">
@@ -162,7 +162,7 @@ export function QuoteSheet({
                     <button
                       type="button"
                       className="act-link min-h-10"
-                      aria-label={`Foresee ${what}`}
+                      aria-label={`Add ${what}`}
                       onClick={() => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
                     >
                       foresee
@@ -179,7 +179,7 @@ export function QuoteSheet({
             <p className="text-note">Total with tax, {currency}</p>
             <p className="num text-measure">{formatMinor(sum.totalMinor)}</p>
             <p>
-              Agreed at the counter: <span className="num">{limitMinor === null ? "ask always" : formatMinor(limitMinor)}</span>
+              Agreed at the counter: <span className="num">{limitMinor === null ? "always ask" : formatMinor(limitMinor)}</span>
             </p>
           </div>
           <p className={mayGo ? "font-semibold" : "alarm"} role="status">
@@ -188,7 +188,7 @@ export function QuoteSheet({
           {!mayGo && !head.closed && (
             <>
               <p>
-                {customer.name}: <span className="num">{customer.phone || "no number in the book"}</span>
+                {customer.name}: <span className="num">{customer.phone || "no phone number"}</span>
               </p>
               <Field label="What the customer said, in their words" error={answering.fields.words}>
                 {(field) => <textarea {...field} rows={3} value={words} onChange={(event) => setWords(event.target.value)} />}

@@ -38,7 +38,7 @@ export function WaysPanel({ jobId, closed, customer, ways, choose }: Props) {
   );
   return (
     <details>
-      <summary className="act-link min-h-10">Ways of working{own > 0 && ` (${own} other than the shop's)`}</summary>
+      <summary className="act-link min-h-10">Ways of working{own > 0 && ` (${own} different from the shop's)`}</summary>
       <Refused of={[act]} />
       <div className="max-h-96 overflow-auto">
         <table className="plain-table">

@@ -22,7 +22,12 @@ export function HandBackFields({
 }) {
   return (
     <>
-      <TextField label="Taken by" value={value.signedBy} error={errors.signedBy} onType={(signedBy) => onChange({ ...value, signedBy })} />
+      <TextField
+        label="Collected by"
+        value={value.signedBy}
+        error={errors.signedBy}
+        onType={(signedBy) => onChange({ ...value, signedBy })}
+      />
       <div className="grid grid-cols-2 gap-2">
         <ChoiceField
           label="Paid"
@@ -32,7 +37,7 @@ export function HandBackFields({
           onChoose={(paidBy) => onChange({ ...value, paidBy })}
         />
         <TextField
-          label="Note of the payment"
+          label="Payment note"
           value={value.paidNote}
           error={errors.paidNote}
           onType={(paidNote) => onChange({ ...value, paidNote })}

@@ -32,7 +32,7 @@ interface Props {
   readonly due: readonly { readonly id: string; readonly words: string }[];
   readonly times: readonly StationTime[];
   readonly correct: Action<void>;
-  /** How a closed one was handed back, in words; empty while it is here. */
+  /** How a closed one was returned, in words; empty while it is here. */
   readonly handedBack: string;
   readonly ready: Action<void>;
   readonly tick: Action<void>;
@@ -70,7 +70,11 @@ export function ReturnSheet({
   const closing = useAct(handBack);
   const hangs = head.reached === "return";
   const readyWords =
-    declinedReason !== null ? "Unrepaired: hang it ready" : putRightMinor === null ? "Proved: hang it ready" : "Checked: hang it ready";
+    declinedReason !== null
+      ? "Unrepaired: ready for collection"
+      : putRightMinor === null
+        ? "Proved: ready for collection"
+        : "Checked: ready for collection";
   const dueMinor = totalMinor - depositMinor;
   return (
     <BenchSheet
@@ -82,8 +86,8 @@ export function ReturnSheet({
             Report
           </a>
         ) : hangs ? (
-          <MainKey busy={closing.busy} words="Hand it back" onPress={() => closing.press({ jobId: head.jobId, ...handBackInput(hand) })}>
-            Hand it back
+          <MainKey busy={closing.busy} words="Return it" onPress={() => closing.press({ jobId: head.jobId, ...handBackInput(hand) })}>
+            Return it
           </MainKey>
         ) : (
           <MainKey busy={readying.busy} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
@@ -97,13 +101,13 @@ export function ReturnSheet({
       {above}
       <div className="grid gap-8 lg:grid-cols-3">
         <section>
-          <h2>{head.closed ? "Handed back" : "What still keeps it"}</h2>
+          <h2>{head.closed ? "Returned" : "Still open"}</h2>
           {handedBack && <p>{handedBack}</p>}
           {!head.closed && !blocks.length && (
             <p className="mt-2">
               {putRightMinor === null
-                ? "Nothing. The tray is empty, every gate passed, all that came with it is ticked."
-                : "Nothing. Every test is answered, all that came with it is ticked."}
+                ? "Nothing: the tray is empty, every check passed, everything that came with it is ticked."
+                : "Nothing: every test is answered, everything that came with it is ticked."}
             </p>
           )}
           <ul className="mt-2 flex flex-col gap-2">
@@ -120,7 +124,7 @@ export function ReturnSheet({
         </section>
         <section className="flex flex-col gap-3">
           <h2>Came with it</h2>
-          {!brought.length && <p>Nothing but the reel.</p>}
+          {!brought.length && <p>Nothing.</p>}
           {brought.map((item) => (
             <Key
               key={item.id}
@@ -134,7 +138,7 @@ export function ReturnSheet({
             </Key>
           ))}
           <Refused of={[ticking]} />
-          <p>Back the drag off for storage, wipe, a film of oil on bare metal.</p>
+          <p>Back off the drag for storage, wipe down, film of oil on bare metal.</p>
           <p>Next service: {nextOn}</p>
           <ul className="text-note">
             {due.map(({ id, words }) => (
@@ -145,7 +149,7 @@ export function ReturnSheet({
         <section className="flex flex-col gap-3">
           <div className="border-2 border-ink p-3">
             <p className="text-note">
-              {dueMinor < 0 ? "To give back" : "To pay"}, {currency}, tax included
+              {dueMinor < 0 ? "Refund due" : "To pay"}, {currency}, tax included
             </p>
             <p className="num text-measure">{formatMinor(Math.abs(dueMinor))}</p>
             {depositMinor > 0 && (
@@ -157,8 +161,7 @@ export function ReturnSheet({
           </div>
           {putRightMinor !== null && (
             <p>
-              To put right what was found, should the reel be bought: about <span className="num">{formatMinor(putRightMinor)}</span>{" "}
-              {currency}, tax included.
+              Repairing what was found would cost about <span className="num">{formatMinor(putRightMinor)}</span> {currency}, tax included.
             </p>
           )}
           {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
@@ -168,14 +171,14 @@ export function ReturnSheet({
           </a>
           <div className="flex gap-2">
             <a className="key key-small flex-1" href={`/bench/${head.tag}/short.pdf`} target="_blank" rel="noreferrer">
-              In short
+              Short report
             </a>
             <a className="key key-small flex-1" href={`/bench/${head.tag}/service.ics`}>
-              Dates as a calendar
+              Calendar file
             </a>
           </div>
           <Link className="key" href={`/ledger/reel/${reelId}`}>
-            The reel's history
+            Reel history
           </Link>
         </section>
       </div>
@@ -190,7 +193,7 @@ function LeaveOut({ head, positionId, leaveOut }: { head: BenchHead; positionId:
   if (!open)
     return (
       <button type="button" className="act-link mt-1 block min-h-10" onClick={() => setOpen(true)}>
-        It stays out, with a reason
+        Leave out, with a reason
       </button>
     );
   return (
@@ -201,7 +204,7 @@ function LeaveOut({ head, positionId, leaveOut }: { head: BenchHead; positionId:
         act.press({ jobId: head.jobId, positionId, reason });
       }}
     >
-      <Field label="Why it stays out (stands in the report and the journal)" error={act.fields.reason ?? act.message ?? undefined}>
+      <Field label="Why it is left out (printed in the report)" error={act.fields.reason ?? act.message ?? undefined}>
         {(field) => <input {...field} value={reason} onChange={(event) => setReason(event.target.value)} autoComplete="off" />}
       </Field>
       <button type="submit" className="key key-small" disabled={act.busy}>

@@ -26,7 +26,7 @@ export function StationTimes({
       <h2>
         Time at the bench: <span className="num">{Math.round(sum)}</span> min
       </h2>
-      <p className="text-note">Each station's clock starts with its first press and stands after three idle minutes.</p>
+      <p className="text-note">Each station's clock starts at its first press and pauses after three idle minutes.</p>
       <div className="grid grid-cols-3 gap-2">
         {times.map((time) =>
           closed ? (
@@ -36,7 +36,7 @@ export function StationTimes({
           ) : (
             <LeaveField
               key={`${time.station} ${time.minutes}`}
-              label={`${stationNames[time.station]}, min${time.corrected ? " (put right)" : ""}`}
+              label={`${stationNames[time.station]}, min${time.corrected ? " (corrected)" : ""}`}
               value={String(Math.round(time.minutes * 10) / 10)}
               decimal
               onLeave={(text) => {

@@ -6,12 +6,12 @@ import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Field, Refused } from "@/ui/controls/field";
 
-/** What this reel taught, for every reel of its model: one press puts it into the playbook as the next version. */
+/** Note for this model, for every reel of its model: one press puts it into the playbook as the next version. */
 export function LessonForm({ head, position, learn }: { head: BenchHead; position: Position; learn: Action<{ number: number }> }) {
   const [words, setWords] = useState("");
   const [said, setSaid] = useState("");
   const act = useAct(learn, ({ number }) => {
-    setSaid(`In the playbook since version ${number}.`);
+    setSaid(`In the playbook from version ${number}.`);
     setWords("");
   });
   const press = (about: "caution" | "trap" | "confirmed") => {
@@ -22,7 +22,7 @@ export function LessonForm({ head, position, learn }: { head: BenchHead; positio
   if (head.closed) return null;
   return (
     <div className="flex flex-col gap-1 border-t border-ink pt-2">
-      <Field label="For every such reel: what is to be said here?" error={act.fields.words}>
+      <Field label="What should every job on this model be told here?" error={act.fields.words}>
         {(field) => (
           <input {...field} value={words} maxLength={200} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
         )}

@@ -59,10 +59,10 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
             <MainKey
               busy={busy}
               disabled={!parts.length || head.closed}
-              words="Make it the schematic"
+              words="Make the schematic"
               onPress={() => making.press({ jobId: head.jobId })}
             >
-              {parts.length ? `All off: make these ${parts.length} the schematic` : "Press the kind of the first part that comes off"}
+              {parts.length ? `Done: make a schematic of these ${parts.length}` : "Press the kind of the first part off"}
             </MainKey>
             <Key
               shortcut="u"
@@ -82,7 +82,7 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
       <Refused of={[taking, undoing, making]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_380px_260px]">
         <div>
-          <h2>No schematic. What came off?</h2>
+          <h2>No schematic: what came off?</h2>
           <div className="mt-2 grid max-h-[calc(100dvh-310px)] grid-cols-[repeat(auto-fill,minmax(92px,1fr))] gap-1 overflow-y-auto">
             {order.map((kind) => (
               <button
@@ -116,7 +116,7 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
               </li>
             ))}
           </ol>
-          <p className="mt-2 text-note">Drawn dashed and at typical sizes until somebody measures them.</p>
+          <p className="mt-2 text-note">Drawn dashed at typical sizes until measured.</p>
         </div>
         {shown && (
           <form
@@ -128,11 +128,11 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
             }}
           >
             <h2>Well {shown.well}</h2>
-            <Field label="Name, if you have one" error={naming.fields.name ?? naming.message ?? undefined}>
+            <Field label="Name (optional)" error={naming.fields.name ?? naming.message ?? undefined}>
               {(field) => <input {...field} name="name" defaultValue={shown.name} autoComplete="off" />}
             </Field>
             <button type="submit" className="key key-small" disabled={naming.busy || head.closed}>
-              Keep the name
+              Save name
             </button>
             <PictureKey head={head} place={{ well: shown.well }} photoHash={shown.photoHash} />
           </form>

@@ -104,7 +104,7 @@ export function TraySheet({
           {mayTake ? (
             <MainKey
               busy={taking.busy}
-              words="Take off the next part"
+              words="Take off next part"
               onPress={() => taking.press({ jobId: head.jobId, positionIds: [next.id] })}
             >
               {next.name} into well {wells.length + 1}
@@ -115,7 +115,7 @@ export function TraySheet({
           {mayTake && stack.length > 0 && (
             <Key
               shortcut="g"
-              words="The whole stack in one pull"
+              words="The stack in one pull"
               busy={taking.busy}
               onPress={() => taking.press({ jobId: head.jobId, positionIds: stack })}
             >
@@ -123,8 +123,8 @@ export function TraySheet({
             </Key>
           )}
           {mayTake && (
-            <Key shortcut="n" words="It will not come" pressed={stuck} onPress={() => setStuck(!stuck)}>
-              Will not come
+            <Key shortcut="n" words="Stuck" pressed={stuck} onPress={() => setStuck(!stuck)}>
+              Stuck
             </Key>
           )}
           {wells.length > 0 && !head.closed && (
@@ -154,9 +154,9 @@ export function TraySheet({
               <p className="text-head font-semibold">{next.name}</p>
               <p className="num">{sizeWords(type.shape)}</p>
               {next.hole && <p>Hole: {next.hole}</p>}
-              {next.orientation && <p>Lies: {next.orientation}</p>}
-              {next.hides && <p>It clings or hides: look for it on the part above.</p>}
-              {next.inPlace && <p>Usually served in place: press “Will not come”.</p>}
+              {next.orientation && <p>Orientation: {next.orientation}</p>}
+              {next.hides && <p>It clings or hides: look on the part above.</p>}
+              {next.inPlace && <p>Usually served in place: press “Stuck”.</p>}
               {type.thread === "left" && <p className="font-semibold">Left-hand thread.</p>}
               <Cautions said={cautionsAt({ at: "strip", position: next, type, electric: head.electric })} />
               {stuck && (
@@ -173,7 +173,7 @@ export function TraySheet({
             </div>
           )}
           <label className="mt-3 block text-note" htmlFor="other-part">
-            Another came off first? A few letters
+            Something else came off? Type a few letters
           </label>
           <input id="other-part" value={filter} onChange={(event) => setFilter(event.target.value)} autoComplete="off" />
           <ul className="mt-1 max-h-60 overflow-auto">
@@ -217,7 +217,7 @@ export function TraySheet({
               </div>
             </details>
           )}
-          {!wells.length && <p>Empty. The first part goes into well 1.</p>}
+          {!wells.length && <p>Empty. The first part goes in well 1.</p>}
           <TrayWells
             wells={wells}
             positions={byId}
@@ -233,7 +233,7 @@ export function TraySheet({
             <WellForm head={head} shown={shown} position={shownSeat} type={partTypes[shownSeat.partTypeId]!} note={note} at="strip" />
             <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
             <details>
-              <summary className="act-link min-h-10">What this reel taught</summary>
+              <summary className="act-link min-h-10">Note for this model</summary>
               <LessonForm head={head} position={shownSeat} learn={learn} />
             </details>
           </div>

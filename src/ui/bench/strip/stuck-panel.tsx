@@ -30,7 +30,7 @@ export function StuckPanel({ jobId, position, type, holders, serve, onDone }: Pr
         act.press({ jobId, positionId: position.id, reason });
       }}
     >
-      <p className="font-semibold">It will not come: stop, do not force it.</p>
+      <p className="font-semibold">Stuck: stop, do not force it.</p>
       <ul className="list-disc pl-5">
         {holders.length > 0 && <li>Still in, and it may hold it: {holders.join(", ")}.</li>}
         <li>A hidden screw: under a trim ring, under the handle, inside the spool's well?</li>
@@ -40,7 +40,7 @@ export function StuckPanel({ jobId, position, type, holders, serve, onDone }: Pr
         <li>Seized: oil on the thread, warmth, time; come back to it.</li>
       </ul>
       <Cautions said={cautionsAt({ at: "stuck", type })} />
-      <Field label="Serve it where it sits, because" error={act.fields.reason}>
+      <Field label="Serve in place, because" error={act.fields.reason}>
         {(field) => (
           <input {...field} value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} autoComplete="off" />
         )}
@@ -51,7 +51,7 @@ export function StuckPanel({ jobId, position, type, holders, serve, onDone }: Pr
           Serve in place
         </button>
         <Key onPress={onDone} className="key-small">
-          It came after all
+          It came off
         </Key>
       </div>
     </form>

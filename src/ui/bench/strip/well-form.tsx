@@ -50,7 +50,7 @@ export function WellForm({ head, shown, position, type, note, at }: Props) {
       </h2>
       <p className="text-note">A worn one: {signs.join("; ")}.</p>
       <fieldset className="grid grid-cols-2 gap-1">
-        <legend className="text-note font-normal">Looked at, it is</legend>
+        <legend className="text-note font-normal">Condition</legend>
         {Object.entries(wellVerdictWords).map(([id, words]) => (
           <label
             key={id}
@@ -61,16 +61,16 @@ export function WellForm({ head, shown, position, type, note, at }: Props) {
           </label>
         ))}
       </fieldset>
-      <Field label="How it lay" error={noting.fields.orientation}>
+      <Field label="Orientation as found" error={noting.fields.orientation}>
         {(field) => <input {...field} name="orientation" defaultValue={shown.orientation} autoComplete="off" />}
       </Field>
       <div className="grid grid-cols-[1fr_auto] gap-2">
         {isScrew ? (
-          <Field label="Hole it sat in" error={noting.fields.hole}>
+          <Field label="Hole" error={noting.fields.hole}>
             {(field) => <input {...field} name="hole" defaultValue={shown.hole} autoComplete="off" />}
           </Field>
         ) : (
-          <Field label="How many lay here" error={noting.fields.foundCount}>
+          <Field label="How many here" error={noting.fields.foundCount}>
             {(field) => (
               <input {...field} name="foundCount" type="number" min={0} max={20} defaultValue={shown.foundCount} className="num" />
             )}

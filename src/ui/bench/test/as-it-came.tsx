@@ -11,17 +11,17 @@ interface Props {
 /** The reel as the counter saw it: what was marked, and its pictures. More can be taken before it is opened. */
 export function AsItCame({ head, words, photos }: Props) {
   return (
-    <section aria-label="As it came" className="mt-4">
-      <h2>As it came</h2>
-      <p>{words || "No marks were written down."}</p>
+    <section aria-label="As received" className="mt-4">
+      <h2>As received</h2>
+      <p>{words || "No marks recorded."}</p>
       <div className="mt-2 flex flex-wrap items-start gap-3">
         {photos.map((hash, i) => (
           <a key={hash} href={`/api/photos/${hash}`} target="_blank" rel="noreferrer">
             {/* biome-ignore lint/performance/noImgElement: a private picture of a size made at upload; the optimiser has nothing to add. */}
-            <img src={`/api/photos/${hash}`} alt={`The reel as it came, ${i + 1}`} className="max-h-32 border border-ink object-contain" />
+            <img src={`/api/photos/${hash}`} alt={`The reel as received, ${i + 1}`} className="max-h-32 border border-ink object-contain" />
           </a>
         ))}
-        <PictureKey head={head} place={{}} photoHash={null} words="Picture of the reel" />
+        <PictureKey head={head} place={{}} photoHash={null} words="Photo of the reel" />
       </div>
     </section>
   );

@@ -61,7 +61,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
   const finish = (lost: boolean) => {
     source.current?.close();
     source.current = null;
-    settle(kept.current, lost ? `The ${instrument.name} stopped answering; what came is kept. ` : "", {
+    settle(kept.current, lost ? `The ${instrument.name} stopped answering; the reading so far is kept. ` : "", {
       instrument: instrument.name,
       simulated: true,
     });
@@ -123,7 +123,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
         <label className="simulated flex items-center gap-2">
           {instrument.name}, simulated
           <select
-            aria-label="What the stand-in pretends"
+            aria-label="What the simulated instrument shows"
             className="h-8 min-h-0 w-auto py-0"
             value={pretend}
             onChange={(event) => setPretend(event.target.value as keyof typeof pretences)}

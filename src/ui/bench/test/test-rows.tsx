@@ -22,7 +22,7 @@ interface Props {
   readonly head: BenchHead;
   readonly phase: "before" | "after";
   readonly tests: readonly TestSpec[];
-  /** Tests nothing waits for, to be chosen when there is a reason. */
+  /** Tests nothing waits for, to be chosen optional. */
   readonly extras: readonly TestSpec[];
   readonly skipped: readonly { readonly phase: "before" | "after"; readonly testId: TestId; readonly reason: string }[];
   /** What such reels leave here with. */
@@ -122,7 +122,7 @@ export function TestRows({
       verdict,
       value: reading ? reading.value : typed === "" ? null : Number(typed),
       lineRadiusMm: active.takesLineRadius ? Number(radius.replace(",", ".")) : null,
-      instrument: reading ? reading.instrument : typed === "" ? "by hand and ear" : "typed",
+      instrument: reading ? reading.instrument : typed === "" ? "by hand" : "typed",
       simulated: reading?.simulated ?? false,
       trace: reading?.trace ?? null,
     });
@@ -199,7 +199,7 @@ export function TestRows({
                   </span>
                 )}
                 {why && !isActive && <WhyLeftOut skip={why} closed={closed} say={(reason) => skip(test.id, reason)} />}
-                {!now && !why && !isActive && <span className="text-note">{i < tests.length ? "not done" : "when there is a reason"}</span>}
+                {!now && !why && !isActive && <span className="text-note">{i < tests.length ? "not done" : "optional"}</span>}
               </div>
               {isActive && (
                 <div className="mt-1 grid gap-4 lg:grid-cols-[1fr_520px]">
@@ -207,7 +207,7 @@ export function TestRows({
                     <p>{test.how}</p>
                     {test.id.startsWith("drag") && (
                       <Link className="act-link inline-flex min-h-6 items-center" href={`/gauges/drag?job=${head.tag}`}>
-                        What this drag should pull
+                        Target drag
                       </Link>
                     )}
                     <p className="text-note">{test.why}</p>
@@ -287,8 +287,8 @@ export function TestRows({
   );
 }
 
-const againstWords = { under: "under that", within: "as they do", over: "over that" } as const;
-const reasons = ["no line on it", "it would do harm", "a part is missing", "the customer did not want it", "no time, no doubt"] as const;
+const againstWords = { under: "below usual", within: "as usual", over: "above usual" } as const;
+const reasons = ["no line on it", "it could do damage", "a part is missing", "customer did not want it", "no time"] as const;
 
 /** Why a test was left out: one of the usual reasons, said after the press or not at all. */
 function WhyLeftOut({ skip, closed, say }: { skip: { readonly reason: string }; closed: boolean; say: (reason: string) => void }) {
@@ -316,7 +316,7 @@ function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<v
   const act = useAct(makeRepair);
   return (
     <div className="alarm mb-3 flex flex-wrap items-center gap-4">
-      <p>A fault: this is more than a light service. What was tested stays.</p>
+      <p>There is a fault: this is more than a light service. Your tests stay.</p>
       <Key shortcut="r" words="Make it a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
         Make it a repair
       </Key>

@@ -9,11 +9,11 @@ import { type PretendedReel, simulatedInstrument } from "@/devices/instruments";
 const querySchema = z.object({
   job: z.coerce.number().int().positive(),
   phase: z.enum(["before", "after"]),
-  /** What the stand-in pretends: as the customer told and the phase suggest, or what is asked for. */
+  /** What the simulated instrument shows: as the customer told and the phase suggest, or what is asked for. */
   pretend: z.enum(["told", "sound", "worn"]).default("told"),
 });
 
-/** What the stand-in pretends of each test: sound, worn out, and which complaints make it worn. */
+/** What the simulated instrument shows of each test: sound, worn out, and which complaints make it worn. */
 const pretence: Partial<Record<TestId, { sound: number; worn: number; told: readonly ComplaintId[]; sickBy?: readonly ComplaintId[] }>> = {
   "drag-light": { sound: 14, worn: 8.5, told: ["drag-weak"], sickBy: ["drag-jerky"] },
   "drag-strike": { sound: 32, worn: 19, told: ["drag-weak"], sickBy: ["drag-jerky"] },
@@ -31,7 +31,7 @@ export const GET = readFile("jobs", (db, { test: asked }: { test: string }, requ
   const reel = test.success ? pretence[test.data] : undefined;
   if (!query.success || !instrument || !reel) return new Response("An instrument needs a job and a test it can measure.", { status: 400 });
   const job = findJob(db, query.data.job);
-  if (!job) return new Response("No such job hangs here.", { status: 404 });
+  if (!job) return new Response("There is no such job in the shop.", { status: 404 });
   const { pretend, phase } = query.data;
   const told = (ids: readonly ComplaintId[]) =>
     pretend === "told" && phase === "before" && ids.some((id) => job.intake.complaints.includes(id));

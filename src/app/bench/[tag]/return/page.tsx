@@ -20,7 +20,7 @@ export const metadata = { title: "Return" };
 
 const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<typeof handBackNote>): string =>
   [
-    signedBy && `Taken by ${signedBy}.`,
+    signedBy && `Collected by ${signedBy}.`,
     paidBy && `Paid: ${paidWords[paidBy]}${paidNote ? ` (${paidNote})` : ""}.`,
     oldParts && `Old parts: ${oldPartsWords[oldParts]}.`,
   ]

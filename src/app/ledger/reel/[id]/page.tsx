@@ -125,11 +125,11 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
                 <Link className="act-link num block whitespace-nowrap" href={`/bench/${visit.job.tag}`}>
                   {visit.job.tag}
                 </Link>
-                {!visit.job.closedAt && "hangs here now"}
+                {!visit.job.closedAt && "in the shop now"}
               </td>
               <td>
                 {visit.findings.join("; ") || "–"}
-                {visit.job.declinedReason !== null && <span className="block">Went back unrepaired: {visit.job.declinedReason}</span>}
+                {visit.job.declinedReason !== null && <span className="block">Returned unrepaired: {visit.job.declinedReason}</span>}
               </td>
               <td>{visit.fitted.map((part) => part.positionName).join(", ") || "–"}</td>
               {protocol.map(({ id }) => (
@@ -144,7 +144,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
       </table>
       {given.length > 0 ? (
         <div className="mt-4">
-          <h2>It gave its parts</h2>
+          <h2>Scrapped for parts</h2>
           <ul className="columns-1 gap-8 lg:columns-2">
             {given.map((piece) => (
               <li key={piece.id} className="rule-row py-1">
@@ -155,7 +155,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
                     went into {piece.usedTag}
                   </Link>
                 ) : (
-                  "lies in its drawer"
+                  "in its drawer"
                 )}
               </li>
             ))}

@@ -2,7 +2,7 @@ import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import type { PartType } from "@/core/anatomy/types";
 import { kitFaults } from "@/core/interchange/kit";
 import { listFits, listInterchangeSets, listKits } from "@/data/catalogue/interchange";
-import { listModels } from "@/data/catalogue/models";
+import { modelNames } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
 import { findStock } from "@/data/parts/stock";
 import { FitsSheet } from "@/ui/library/fits-sheet";
@@ -29,7 +29,10 @@ export default async function FitsPage({ params, searchParams }: ModelPageProps 
       {...leaf}
       positions={positions}
       roles={[...new Set([...version.partTypes.values()].map((type) => type.role))].sort()}
-      models={Object.fromEntries(listModels(db).map(({ id, maker, name }) => [id, `${maker} ${name}`]))}
+      models={modelNames(db, [
+        model.id,
+        ...sets.flatMap((set) => [...set.members, ...set.exclusions].flatMap(({ modelId }) => modelId ?? [])),
+      ])}
       sets={sets}
       kits={listKits(db, model.id).map((kit) => ({
         kit,

@@ -33,7 +33,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps) {
                 <Link className="act-link num" href={`/ledger/reel/${reel.id}`} prefetch={false}>
                   {reel.serial || "no serial"}
                 </Link>
-                {reel.scrappedAt && <span className="text-note"> gave its parts</span>}
+                {reel.scrappedAt && <span className="text-note"> scrapped for parts</span>}
               </td>
               <td className="num">{reel.known?.year ?? reel.year ?? "–"}</td>
               <td>

@@ -77,7 +77,7 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
               {size.offMm.toFixed(2)} mm off). <span className="text-note">ISO 15 / ABMA 20</span>
             </p>
           ))}
-          {card.retired && <p className="mt-1 border-2 border-ink px-2 py-1">Retired: not ordered or offered any more.</p>}
+          {card.retired && <p className="mt-1 border-2 border-ink px-2 py-1">Retired: no longer ordered or offered.</p>}
           <PartFacts
             id={part.id}
             name={part.name}

@@ -1,0 +1,161 @@
+import { kindWords } from "@/core/anatomy/shapes";
+import { cleanMethods } from "@/core/cleaning/methods";
+import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { formatMinor } from "@/core/money/money";
+import { discountClasses } from "@/core/quote/discounts";
+import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
+import { broughtWith } from "@/core/vocabulary/counter-lists";
+import { jobKinds } from "@/core/vocabulary/job-kinds";
+import { benchWays } from "@/core/ways/ways";
+
+/** What an entry's ids are called; each falls back on plain words where the thing is gone. */
+export interface JournalNames {
+  readonly seat: (id: unknown) => string;
+  readonly step: (id: unknown) => string;
+  readonly part: (id: unknown) => string;
+  readonly supplier: (id: unknown) => string;
+  readonly model: (id: unknown) => string;
+  readonly fault: (id: unknown) => string;
+  readonly sign: (id: unknown) => string;
+  readonly test: (id: unknown) => string;
+  readonly person: (id: unknown) => string;
+  /** The customer and the reel the entry is about. */
+  readonly customer: string;
+  readonly reel: string;
+}
+
+type Detail = Readonly<Record<string, unknown>>;
+type Say = (detail: Detail, name: JournalNames) => string;
+
+const word = (words: Readonly<Record<string, string>>, id: unknown, otherwise: string): string => words[String(id)] ?? otherwise;
+const count = (n: unknown, one: string, many = `${one}s`): string => `${Number(n)} ${Number(n) === 1 ? one : many}`;
+const because = (reason: unknown): string => (typeof reason === "string" && reason ? `: ${reason}` : "");
+const before = (phase: unknown): string => (phase === "after" ? "after service" : "before service");
+const methodName = (id: unknown): string => (cleanMethods as Readonly<Record<string, { name: string }>>)[String(id)]?.name ?? "cleaning";
+const gaugeWords = (id: unknown): string => String(id).replaceAll("-", " ");
+
+/** What each act did, in the words that follow a person's name. */
+export const journalSayings: Readonly<Record<string, Say>> = {
+  // Counter
+  "job-opened": (_, { reel }) => `checked in ${reel}`,
+  "lot-opened": (d, { customer }) => `checked in a lot of ${count(d.reels, "reel")} for ${customer}`,
+  "customer-added": (_, { customer }) => `added the customer ${customer}`,
+  "customer-changed": (d, { customer }) =>
+    d.discountClass === undefined
+      ? `changed the entry of ${customer}`
+      : `set the discount of ${customer} to ${word(discountClasses, d.discountClass, "another")}`,
+  "customer-retired": (_, { customer }) => `retired the customer ${customer}`,
+  "customer-used-again": (_, { customer }) => `took the customer ${customer} back into use`,
+  "reel-added": (_, { reel }) => `entered the reel ${reel}`,
+  "reel-changed-owner": (_, { reel, customer }) => `entered ${customer} as the new owner of ${reel}`,
+  "reel-scrapped": (d, { reel }) => `scrapped ${reel} for ${count(d.pieces, "part")}`,
+  declined: () => "marked the reel to be returned unrepaired",
+  "taken-on-again": () => "took the job after all",
+  "made-a-repair": (d) => `made it a repair (was: ${word(jobKinds, d.was, "another kind")})`,
+  "taken-down": () => "picked the job up again",
+  "station-reached": (d) => `moved the job to ${String(d.station).charAt(0).toUpperCase()}${String(d.station).slice(1)}`,
+  "station-time-corrected": (d) =>
+    d.minutes === null
+      ? `went back to the clock's minutes at ${String(d.station)}`
+      : `corrected the time at ${String(d.station)} to ${count(d.minutes, "minute")}`,
+  pictured: () => "added a photo of the reel",
+  "edition-chosen": () => "confirmed the edition of the reel",
+  "way-chosen": (d) => {
+    const way = (benchWays as Readonly<Record<string, { name: string; choices: Readonly<Record<string, string>> }>>)[String(d.way)];
+    const whose = d.scope === "job" ? "on this job" : "for this customer";
+    return way
+      ? `set “${way.name}” ${whose} to ${d.choice === null ? "the default" : word(way.choices, d.choice, "another choice")}`
+      : `changed a way of working ${whose}`;
+  },
+  // Test, find, quote
+  tested: (d, { test }) => `tested ${test(d.test)} ${before(d.phase)}: ${String(d.verdict)}`,
+  "test-left-out": (d, { test }) => `left out ${test(d.test)} ${before(d.phase)}${because(d.reason)}`,
+  "looked-at": (d, { sign }) =>
+    d.so === null ? `took back the check “${sign(d.finding)}”` : `checked “${sign(d.finding)}”: ${d.so ? "yes" : "no"}`,
+  "fault-found": (d, { fault }) => `added the fault “${fault(d.fault)}”`,
+  "fault-withdrawn": (d, { fault }) => `removed the fault “${fault(d.fault)}”`,
+  "fault-settled": (d, { fault }) =>
+    d.proved === null ? `reopened the question of “${fault(d.fault)}”` : `${d.proved ? "proved" : "ruled out"} “${fault(d.fault)}”`,
+  "quote-agreed": (d, { customer }) => `recorded that ${customer} agreed to ${formatMinor(Number(d.totalMinor))}`,
+  "quote-refused": (d, { customer }) => `recorded that ${customer} declined ${formatMinor(Number(d.totalMinor))}`,
+  "part-foreseen": (d, { seat }) => `added ${seat(d.position)} to the quote`,
+  "part-struck": (d, { seat }) => `removed ${seat(d.position)} from the quote`,
+  "part-wanted-instead": (d, { seat, part }) => `chose ${part(d.part)} for ${seat(d.position)}`,
+  "kit-foreseen": () => "added a conversion kit to the quote",
+  // Strip, clean
+  "part-off": (d, { seat }) => `took off ${seat(d.position)} (well ${String(d.well)})`,
+  "part-off-undone": (d, { seat }) => `put ${seat(d.position)} back from well ${String(d.well)}`,
+  "served-in-place": (d, { seat }) => `served ${seat(d.position)} in place${because(d.reason)}`,
+  "part-looked-at": (d, { seat }) => `judged ${seat(d.position)}: ${d.verdict ? word(verdictWords, d.verdict, "noted") : "noted"}`,
+  "part-left-out": (d, { seat }) => `left out ${seat(d.position)}${because(d.reason)}`,
+  "picture-taken": (d, { seat }) =>
+    d.position === undefined ? `took a photo of well ${String(d.well)}` : `took a photo at ${seat(d.position)}`,
+  "loose-part-off": (d) => `took off a ${word(kindWords, d.kind, "part")} (well ${String(d.well)})`,
+  "loose-part-undone": () => "put the last part back",
+  "loose-part-named": (d) => `named the part in well ${String(d.well)}`,
+  "schematic-made": (d) => `made a schematic of ${count(d.seats, "part")}`,
+  "soak-begun": (d) => `put ${count(d.parts, "part")} in: ${methodName(d.method)}, ${count(d.minutes, "minute")}`,
+  "soak-counted": (d) => `counted back ${count(d.back, "part")}${Number(d.missing) ? `, ${Number(d.missing)} missing` : ""}`,
+  "cleaning-undone": (d) => `took back the cleaning${d.method === undefined ? "" : ` (${methodName(d.method)})`}`,
+  "cleaned-by-hand": (d) => `cleaned ${count(d.parts, "part")}: ${methodName(d.method)}`,
+  // Parts
+  "part-used": (d, { seat, part }) => `took ${part(d.part)} from stock for ${seat(d.position)}`,
+  "part-used-undone": (d, { seat }) => `put the new piece for ${seat(d.position)} back`,
+  "donor-piece-used": (d, { seat }) => `took a donor piece for ${seat(d.position)}`,
+  "seat-overridden": (d, { seat, part }) => `recorded ${part(d.part)} as this reel's own part at ${seat(d.position)}`,
+  "seat-as-model": (d, { seat }) => `set ${seat(d.position)} back to the model's part`,
+  "need-added": (d, { part, seat }) => `put ${part(d.part)} on the needs list for ${seat(d.position)}`,
+  "need-withdrawn": () => "withdrew a need",
+  "needs-ended": (d) => `released ${count(d.needs, "need")} of the job`,
+  // Build, prove, return
+  "step-done": (d, { step }) => `${step(d.operation)}: done${d.closedOver ? `, closed over a warning${because(d.reason)}` : ""}`,
+  "gate-passed": (d, { step }) => `check passed: ${step(d.operation)}`,
+  "gate-failed": (d, { step }) => `check failed: ${step(d.operation)}`,
+  "step-skipped": (d, { step }) => `left for now: ${step(d.operation)}`,
+  "step-undone": (d, { step }) => `opened again: ${step(d.operation)}`,
+  "gauge-kept": (d) => `saved the result of the ${gaugeWords(d.gauge)} gauge to the job`,
+  "item-given-back": (d) => `returned with the reel: ${word(broughtWith, d.item, String(d.item))}`,
+  "item-kept": (d) => `still here: ${word(broughtWith, d.item, String(d.item))}`,
+  "handed-back": (d, { customer }) =>
+    [
+      `returned the reel to ${customer}, ${formatMinor(Number(d.totalMinor))}`,
+      d.paidBy ? `paid ${word(paidWords, d.paidBy, "")}` : "",
+      d.oldParts ? `old parts ${word(oldPartsWords, d.oldParts, "")}` : "",
+    ]
+      .filter(Boolean)
+      .join("; "),
+  "told-to-fetch": (_, { customer }) => `notified ${customer} that the reel is ready`,
+  // Library, stores, shop
+  "model-version-added": (d, { model }) => `saved version ${String(d.number)} of ${model(d.modelId)}`,
+  "model-picture-set": (d, { model }) => `added a picture of the schematic of ${model(d.model)}`,
+  "model-picture-marked": (d, { model }) => `placed a seat on the picture of ${model(d.model)}`,
+  "serial-rules-saved": (d) => `saved ${count(d.rules, "serial rule")} for ${String(d.maker)}`,
+  "interchange-saved": () => "saved a set of shared parts",
+  "interchange-removed": () => "removed a set of shared parts",
+  "kit-saved": () => "saved a conversion kit",
+  "lesson-learned": (d, { model }) => `added a ${String(d.about)} to the playbook of ${model(d.model)}`,
+  "act-learned": (d, { model }) => `added a step to the playbook of ${model(d.model)}`,
+  "fault-learned": (d, { fault }) => `added the fault “${fault(d.fault)}” to what the diagnosis knows`,
+  "sign-learned": (d, { sign }) => `added the sign “${sign(d.finding)}” to what the diagnosis knows`,
+  "strength-said": (d, { fault, sign }) => `set how often “${fault(d.fault)}” causes “${sign(d.finding)}”`,
+  "part-facts-changed": (d, { part }) => `changed the facts of ${part(d.part)}`,
+  "part-retired": (d, { part }) => `retired ${part(d.part)}`,
+  "part-used-again": (d, { part }) => `took ${part(d.part)} back into use`,
+  "bin-counted": (d, { part }) => `counted ${Number(d.counted)} in the bin of ${part(d.part)}`,
+  "bin-removed": (d, { part }) => `removed the bin of ${part(d.part)}`,
+  "supplier-added": (d, { supplier }) => `added the supplier ${supplier(d.supplier)}`,
+  "supplier-changed": (d, { supplier }) => `changed the supplier ${supplier(d.supplier)}`,
+  "supplier-retired": (d, { supplier }) => `retired the supplier ${supplier(d.supplier)}`,
+  "supplier-used-again": (d, { supplier }) => `took the supplier ${supplier(d.supplier)} back into use`,
+  "offer-removed": (d, { supplier, part }) => `removed the offer of ${supplier(d.supplier)} for ${part(d.part)}`,
+  "order-placed": (d, { supplier }) => `ordered ${count(d.needs, "part")} from ${supplier(d.supplier)}`,
+  "parts-received": (d, { part }) => `received ${Number(d.quantity)} × ${part(d.part)}`,
+  "person-added": (d, { person }) => `added ${person(d.personId)} (${String(d.role)})`,
+  "shop-settings-saved": () => "saved the shop's settings",
+};
+
+/** One entry as a sentence: who did what. An act this program does not know any more is said by its own words. */
+export function journalSentence(person: string, action: string, detail: Detail, names: JournalNames): string {
+  const say = journalSayings[action];
+  return `${person} ${say ? say(detail, names) : action.replaceAll("-", " ")}.`;
+}

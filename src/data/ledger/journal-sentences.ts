@@ -1,0 +1,75 @@
+import { type JournalNames, journalSentence } from "@/core/journal/journal-sentence";
+import { testSpec } from "@/core/proving/protocol";
+import type { TestId } from "@/core/vocabulary/tests";
+import { findPartTypes } from "@/data/catalogue/part-types";
+import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
+import type { Db } from "@/data/store/database";
+import { listJournal } from "@/data/store/journal";
+
+export interface JournalLine {
+  readonly id: number;
+  readonly at: string;
+  readonly tag: string | null;
+  readonly sentence: string;
+}
+
+/** The newest entries first, as sentences with names: the same few statements for a page of them as for one. */
+export function listJournalSentences(db: Db, filter: { jobId?: number; limit: number }): JournalLine[] {
+  const entries = listJournal(db, filter);
+  const ids = (key: "jobId" | "reelId" | "customerId") => JSON.stringify([...new Set(entries.flatMap((entry) => entry[key] ?? []))]);
+  const said = (key: string) => entries.flatMap(({ detail }) => (detail[key] === undefined ? [] : [String(detail[key])]));
+  const named = (sql: string, list: string) => new Map((db.prepare(sql).raw().all(list) as [string | number, string][]).map((row) => row));
+  const seats = named(
+    `SELECT job.id || ' ' || position.id, position.name FROM job JOIN position ON position.model_version_id = job.model_version_id
+     WHERE job.id IN (SELECT value FROM json_each(?))`,
+    ids("jobId"),
+  );
+  const steps = named(
+    `SELECT job.id || ' ' || operation.id, coalesce(operation.act ->> 'words', '') FROM job
+     JOIN operation ON operation.model_version_id = job.model_version_id WHERE job.id IN (SELECT value FROM json_each(?))`,
+    ids("jobId"),
+  );
+  const customers = named("SELECT id, name FROM customer WHERE id IN (SELECT value FROM json_each(?))", ids("customerId"));
+  const reels = named(
+    `SELECT reel.id, model.maker || ' ' || model.name || CASE reel.serial WHEN '' THEN '' ELSE ', serial ' || reel.serial END
+     FROM reel JOIN model ON model.id = reel.model_id WHERE reel.id IN (SELECT value FROM json_each(?))`,
+    ids("reelId"),
+  );
+  const models = named(
+    "SELECT id, maker || ' ' || name FROM model WHERE id IN (SELECT value FROM json_each(?))",
+    JSON.stringify([...said("model"), ...said("modelId")]),
+  );
+  const suppliers = named("SELECT id, name FROM supplier WHERE id IN (SELECT value FROM json_each(?))", JSON.stringify(said("supplier")));
+  const people = named(
+    "SELECT id, name FROM person WHERE id IN (SELECT value FROM json_each(?))",
+    JSON.stringify(said("personId").map(Number)),
+  );
+  const parts = findPartTypes(db, said("part"));
+  const faultOf = faultNamer(db);
+  const findings = said("finding").length ? new Map<string, string>(knowledgeOf(db).findings.map(({ id, name }) => [id, name])) : new Map();
+  return entries.map((entry) => {
+    const seat = (id: unknown) => seats.get(`${entry.jobId} ${String(id)}`) ?? "a part";
+    const part = (id: unknown) => {
+      const type = parts.get(String(id));
+      return type ? `${type.number} ${type.name}` : "a part";
+    };
+    const names: JournalNames = {
+      seat,
+      // A step every seat has was never written down with the model.
+      step: (id) => {
+        const placed = /^place-(.*)$/.exec(String(id))?.[1];
+        return steps.get(`${entry.jobId} ${String(id)}`) || (placed === undefined ? "a step" : `Fit ${seat(placed)}`);
+      },
+      part,
+      supplier: (id) => suppliers.get(String(id)) ?? "a supplier",
+      model: (id) => models.get(String(id)) ?? "a model",
+      fault: (id) => faultOf(String(id))?.name ?? "a fault",
+      sign: (id) => findings.get(String(id)) ?? "a sign",
+      test: (id) => testSpec(String(id) as TestId)?.name ?? "a test",
+      person: (id) => people.get(Number(id)) ?? "somebody",
+      customer: customers.get(entry.customerId ?? 0) ?? "a customer",
+      reel: reels.get(entry.reelId ?? 0) ?? "a reel",
+    };
+    return { id: entry.id, at: entry.at, tag: entry.tag, sentence: journalSentence(entry.person, entry.action, entry.detail, names) };
+  });
+}

@@ -1,0 +1,107 @@
+"use client";
+import { useCombobox } from "downshift";
+import { useEffect, useRef, useState } from "react";
+import { Field } from "./field";
+
+export interface Choice {
+  readonly id: string;
+  readonly name: string;
+  /** What tells it from others of its name. */
+  readonly note?: string;
+}
+
+interface Props<C extends Choice> {
+  readonly label: string;
+  /** Answers to `?q=` with what matches, best first. */
+  readonly from: string;
+  readonly chosen: C | null;
+  /** Told of a choice, and of text that chooses nothing: then `null` and what was typed. */
+  readonly onChoose: (choice: C | null, typed: string) => void;
+  /** Choices that are offered whatever is typed, after what was found. */
+  readonly always?: readonly C[];
+  /** Whether text that matches nothing stays, as a new entry; else leaving the field puts the choice back. */
+  readonly free?: boolean;
+  readonly error?: string | undefined;
+  readonly hint?: string;
+  readonly autoFocus?: boolean;
+}
+
+/**
+ * Chooses one of many by its first letters: works the same with ten and with five thousand. Enter takes the first that is shown, the arrows
+ * another; what was only typed chooses nothing unless it is the whole name.
+ */
+export function SearchField<C extends Choice>({ label, from, chosen, onChoose, always = [], free = false, error, hint }: Props<C>) {
+  const [found, setFound] = useState<readonly C[]>([]);
+  const [failed, setFailed] = useState(false);
+  const asked = useRef<AbortController | null>(null);
+  const items = [...found, ...always];
+  const ask = (text: string) => {
+    asked.current?.abort();
+    const control = new AbortController();
+    asked.current = control;
+    fetch(`${from}?q=${encodeURIComponent(text)}`, { signal: control.signal })
+      .then(async (response) => {
+        setFound((await response.json()) as C[]);
+        setFailed(!response.ok);
+      })
+      .catch((problem: unknown) => {
+        if (!(problem instanceof DOMException)) setFailed(true);
+      });
+  };
+  useEffect(() => () => asked.current?.abort(), []);
+  const box = useCombobox<C>({
+    items,
+    itemToString: (item) => item?.name ?? "",
+    itemToKey: (item) => item?.id,
+    defaultHighlightedIndex: 0,
+    selectedItem: chosen,
+    onSelectedItemChange: ({ selectedItem }) => onChoose(selectedItem ?? null, ""),
+    onIsOpenChange: ({ isOpen }) => {
+      // A choice that stands is no search: opening shows what else there is.
+      if (isOpen) ask(chosen ? "" : box.inputValue);
+    },
+    onInputValueChange: ({ inputValue, type }) => {
+      if (type !== useCombobox.stateChangeTypes.InputChange) return;
+      ask(inputValue);
+      if (free || !inputValue) onChoose(null, inputValue);
+    },
+    stateReducer: (state, { type, changes }) => {
+      if (type !== useCombobox.stateChangeTypes.InputBlur) return changes;
+      const whole = items.find(({ name }) => name.toLowerCase() === state.inputValue.trim().toLowerCase());
+      const kept = whole ?? (free && state.inputValue !== (chosen?.name ?? "") ? null : chosen);
+      return { ...changes, selectedItem: kept, inputValue: kept?.name ?? (free ? state.inputValue : "") };
+    },
+  });
+  return (
+    <Field
+      label={label}
+      error={error ?? (failed ? "The bench computer does not answer. Type again." : undefined)}
+      {...(hint ? { hint } : {})}
+    >
+      {(field) => (
+        <div className="relative">
+          <input
+            {...box.getInputProps({ ...field, "aria-label": label, autoComplete: "off", placeholder: "Type a few letters" })}
+            id={field.id}
+          />
+          <ul
+            {...box.getMenuProps({ "aria-label": label })}
+            className={box.isOpen && items.length ? "absolute z-10 max-h-80 w-full overflow-auto border-2 border-ink bg-sheet" : ""}
+          >
+            {box.isOpen &&
+              items.map((item, index) => (
+                <li
+                  key={item.id}
+                  {...box.getItemProps({ item, index })}
+                  className={`flex min-h-10 cursor-pointer items-center justify-between gap-3 px-2 ${box.highlightedIndex === index ? "bg-ink text-sheet" : ""}`}
+                >
+                  <span>{item.name}</span>
+                  {item.note && <span className="text-note">{item.note}</span>}
+                </li>
+              ))}
+          </ul>
+        </div>
+      )}
+    </Field>
+  );
+}

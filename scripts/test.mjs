@@ -3,12 +3,14 @@
 import { spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { join, relative } from "node:path";
 import { licenceFaults } from "./licences.mjs";
 import { buildApplication, installBrowser, installPackages, root, say } from "./setup.mjs";
 
 let passed = 0;
 let failed = 0;
+/** Seconds and name of every test file that ran. */
+const files = [];
 const started = Date.now();
 
 function step(name, work) {
@@ -38,7 +40,8 @@ function vitest(project) {
     `--outputFile.json=${report}`,
   );
   try {
-    const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, "utf8"));
+    const { numPassedTests, numFailedTests, numFailedTestSuites, testResults } = JSON.parse(readFileSync(report, "utf8"));
+    for (const { name, startTime, endTime } of testResults) files.push([(endTime - startTime) / 1000, relative(root, name)]);
     passed += numPassedTests;
     failed += numFailedTests;
     if (!good && !numFailedTests) failed += Math.max(1, numFailedTestSuites);
@@ -62,6 +65,8 @@ vitest("unit");
 if (step("build", buildApplication)) {
   vitest("browser");
 }
+say("\nSlowest files:");
+for (const [seconds, name] of files.sort((a, b) => b[0] - a[0]).slice(0, 10)) say(`${seconds.toFixed(0).padStart(5)} s  ${name}`);
 say(`\nin ${Math.round((Date.now() - started) / 1000)} s`);
 say(`${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

@@ -35,7 +35,7 @@ const upload = (file: Buffer, jobId = "5", positionId = "star") => {
   const part = (name: string, value: string) => `--${edge}\r\ncontent-disposition: form-data; name="${name}"\r\n\r\n${value}\r\n`;
   const body = Buffer.concat([
     Buffer.from(
-      `${part("jobId", jobId)}${part("positionId", positionId)}--${edge}\r\ncontent-disposition: form-data; name="photo"; filename="a.jpg"\r\ncontent-type: image/jpeg\r\n\r\n`,
+      `${part("pressId", `upload-${Math.random()}`)}${part("jobId", jobId)}${part("positionId", positionId)}--${edge}\r\ncontent-disposition: form-data; name="photo"; filename="a.jpg"\r\ncontent-type: image/jpeg\r\n\r\n`,
     ),
     file,
     Buffer.from(`\r\n--${edge}--\r\n`),
@@ -88,7 +88,7 @@ describe("what is typed wrong", () => {
     await person.go("/bench");
     for (const [typed, words] of [
       ["Z-00999-9", "check digit"],
-      ["Z-00998-1", "No reel hangs here"],
+      ["Z-00998-1", "No reel in the shop"],
       ["hello", "A tag reads Z"],
     ] as const) {
       const { formatTag } = await import("@/core/tags/tag");

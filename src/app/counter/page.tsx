@@ -3,6 +3,7 @@ import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { getShopSettings } from "@/data/shop/settings";
 import { IntakeSheet } from "@/ui/counter/intake-sheet";
+import { dateWords } from "@/ui/dates";
 import { takeIn } from "./actions";
 
 export const metadata = { title: "Counter" };
@@ -13,7 +14,7 @@ export default async function CounterPage() {
   return (
     <IntakeSheet
       currency={getShopSettings(db).currency}
-      today={day}
+      today={dateWords(day)}
       promise={DateTime.fromISO(day).plus({ days: 7 }).toISODate()!}
       takeIn={takeIn}
     />

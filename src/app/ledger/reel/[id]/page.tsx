@@ -87,7 +87,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
       {ages.length > 0 && (
         <p className="mt-2">
           New parts by age: {ages.map(({ seat, on, times }) => `${seat} ${dateWords(on)}${times > 1 ? `, ${times} times` : ""}`).join("; ")}
-          . The rest is as old as nobody here knows.
+          . The age of the other parts is not known.
         </p>
       )}
       {oldestFirst.length > 1 && (

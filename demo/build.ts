@@ -1,14 +1,17 @@
 import { DateTime } from "luxon";
 import { cleanMethods, isBath } from "@/core/cleaning/methods";
+import { allBuildActs } from "@/core/hands/build-acts";
+import { allStripActs } from "@/core/hands/strip-acts";
 import { parseMinor } from "@/core/money/money";
-import type { JobKind } from "@/core/vocabulary/job-kinds";
+import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
-import { doStep, getBuild } from "@/data/bench/build";
+import { doSteps, getBuild } from "@/data/bench/build";
 import { beginSoak, cleanedByHand, countBack, getCleaning } from "@/data/bench/cleaning";
 import { fitFromStock } from "@/data/bench/fit-part";
 import { addUnknownModel, takeLoosePart } from "@/data/bench/loose-parts";
+import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { overrideSeat } from "@/data/bench/own-part";
-import { expectedNext, noteWell, takePart } from "@/data/bench/tray";
+import { noteWell, takeParts } from "@/data/bench/tray";
 import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { openLot } from "@/data/counter/lots";
@@ -18,6 +21,7 @@ import { recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { recordObservation } from "@/data/diagnosis/observations";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob, type Intake } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
 import { setBin } from "@/data/parts/stock";
 import { addSupplier, setOffer } from "@/data/parts/suppliers";
 import { listNeeds, setForeseen } from "@/data/parts/wanted";
@@ -139,6 +143,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     change: {
       complaint: string;
       kind?: JobKind;
+      depth?: DepthId;
       limit?: string;
       modelId?: string;
       intake?: Partial<Intake>;
@@ -151,6 +156,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
       serial,
       hand: "right",
       kind: change.kind,
+      ...(change.depth ? { depth: change.depth } : {}),
       complaint: change.complaint,
       intake: intake(change.intake),
       brought: change.brought ?? ["line"],
@@ -179,12 +185,17 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   const find = (ctx: Context, jobId: number, ids: string[]) => {
     for (const id of ids) settleFault(ctx, jobId, id, true);
   };
-  const strip = (ctx: Context, jobId: number, count = Number.POSITIVE_INFINITY) => {
+  /** As hands do it: handful by handful, each into its well. */
+  const strip = (ctx: Context, jobId: number, acts = Number.POSITIVE_INFINITY) => {
     const job = findJob(db, jobId)!;
+    const version = machineOf(db, job);
     let at = DateTime.fromISO(ctx.now, { zone: "utc" });
-    for (const id of expectedNext(db, job).slice(0, Math.min(count, 1000))) {
-      at = at.plus({ seconds: 8 + ((jobId * 5 + id.length) % 14) });
-      takePart({ ...ctx, now: at.toISO()! }, jobId, id);
+    for (const { positionIds } of allStripActs(stripGuideOf(db, job, version, openingOf(db, job, version))).slice(
+      0,
+      Math.min(acts, 1000),
+    )) {
+      at = at.plus({ seconds: 12 + ((jobId * 5 + positionIds.length * 9) % 34) });
+      takeParts({ ...ctx, now: at.toISO()! }, jobId, positionIds);
     }
   };
   const replaceForeseen = (ctx: Context, jobId: number, ids: string[]) => {
@@ -195,13 +206,15 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   };
   const build = (ctx: Context, jobId: number, share = 1) => {
     const job = findJob(db, jobId)!;
-    const { steps } = getBuild(db, job);
+    const version = machineOf(db, job);
+    const { steps, batches } = getBuild(db, job, version);
     let at = DateTime.fromISO(ctx.now, { zone: "utc" });
-    // A hand at work: screws and gates quickly, what has to be lined up slowly, and no two jobs alike.
-    steps.slice(0, Math.floor(steps.length * share)).forEach((step, i) => {
-      const slow = /plate|bridge|spool|gear/.test(step.operation.id) ? 70 : 20;
-      at = at.plus({ seconds: slow + ((i * 7 + jobId * 13) % 25) });
-      doStep({ ...ctx, now: at.toISO()! }, jobId, step.operation.id);
+    const acts = allBuildActs(steps, batches, version.partTypes);
+    // A hand at work: screws and checks quickly, what has to be lined up slowly, and no two jobs alike.
+    acts.slice(0, Math.floor(acts.length * share)).forEach(({ operationIds }, i) => {
+      const slow = operationIds.some((id) => /plate|bridge|spool|gear/.test(id)) ? 110 : 35;
+      at = at.plus({ seconds: slow + ((i * 7 + jobId * 13) % 40) });
+      doSteps({ ...ctx, now: at.toISO()! }, jobId, operationIds);
     });
   };
   /** Every group through its bath or the hands, and counted back. */
@@ -246,6 +259,8 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   inOne(() => {
     const id = open(ctxAt(-120, 10), 1, "MS30 11836", day(-113), {
       complaint: "Just its year's service",
+      kind: "service",
+      depth: "full",
       intake: { complaints: ["service"], water: "fresh", tripsPerYear: 8 },
     });
     test(ctxAt(-119, 14), id, "before", { ...sound, turning: ["doubtful", 12] });
@@ -337,12 +352,13 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   inOne(() => {
     const id = open(ctxAt(-4, 16), 5, "MS30 40113", day(2), {
       complaint: "Bought second hand, feels gritty",
+      depth: "full",
       limit: "100",
       intake: { complaints: ["gritty"], conditions: ["opened"] },
     });
     test(ctxAt(-1, 13), id, "before", worn);
     find(ctxAt(-1, 13, 20), id, ["hardened-grease"]);
-    strip(ctxAt(-1, 13, 40), id, 26);
+    strip(ctxAt(-1, 13, 40), id, 10);
     noteWell(ctxAt(-1, 14), id, "tail-bearing", { verdict: "watch", orientation: "", note: "a tick in one place" });
     // Its caked gears lie in the bath while the demo begins.
     const begun = { ...ctxAt(0, 8), now: now.toUTC().minus({ minutes: 5 }).toISO()! };

@@ -5,6 +5,7 @@ import { currentPerson } from "@/app/server/person";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { DataUnusable } from "@/data/store/unusable";
+import { QueueProvider } from "@/ui/act/queue-provider";
 import { KeysProvider } from "@/ui/keys/keys";
 import { Sheet } from "@/ui/sheets/sheet";
 import { Rail } from "@/ui/shell/rail";
@@ -52,9 +53,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en">
       <body>
         <KeysProvider footSwitchKey={settings.footSwitchKey} shortcutsOn={settings.shortcuts}>
-          <Rail person={person.name} />
-          <SoakBell />
-          <main className="p-4">{children}</main>
+          <QueueProvider>
+            <Rail person={person.name} />
+            <SoakBell />
+            <main className="p-4">{children}</main>
+          </QueueProvider>
         </KeysProvider>
       </body>
     </html>

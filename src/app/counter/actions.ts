@@ -40,6 +40,8 @@ const intake = defineAction({
       serial: form.serial,
       hand: form.hand,
       kind: form.kind === "declined" ? "repair" : form.kind,
+      // A service without a word on how deep is a full one.
+      ...(form.depth !== "usual" ? { depth: form.depth } : form.kind === "service" ? { depth: "full" as const } : {}),
       complaint: declined ? "" : form.complaint,
       intake: {
         complaints: form.complaints,

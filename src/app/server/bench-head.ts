@@ -11,6 +11,7 @@ import { findJobByTag, type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { moveOf } from "@/data/schedule/rack";
 import type { Db } from "@/data/store/database";
+import { revisionOf } from "@/data/store/journal";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { dateWords, dayWords } from "@/ui/dates";
 
@@ -57,6 +58,8 @@ export async function loadBench({ params }: Pick<StationProps, "params">): Promi
   const found = findJobByTag(db, tag);
   if (!("job" in found)) notFound();
   const { job } = found;
+  // Read first: what the page shows is at least as new.
+  const revision = revisionOf(db);
   if (job.tag !== tag) redirect(`/bench/${job.tag}`);
   const version = machineOf(db, job);
   return {
@@ -65,9 +68,10 @@ export async function loadBench({ params }: Pick<StationProps, "params">): Promi
     version,
     head: {
       jobId: job.id,
+      revision,
       tag: job.tag,
       reel: job.reel.serial ? `${job.reel.modelName} · ${job.reel.serial}` : job.reel.modelName,
-      kind: job.kind,
+      path: { kind: job.kind, depth: job.depth, depthSaid: job.depthSaid },
       reached: job.station,
       moveWords: job.closedAt ? "returned" : moveWords[moveOf(db, job)],
       promised: dayWords(job.promisedOn),

@@ -43,6 +43,18 @@ export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): 
       if (!positions.has(other))
         faults.push({ code: "unknown", message: `${position.name} refers to ${other}, which is not a seat here.` });
   }
+  for (const { name, carrier, freedBy } of anatomy.assemblies)
+    for (const seat of [...(carrier === undefined ? [] : [carrier]), ...(freedBy ?? [])])
+      if (!positions.has(seat)) faults.push({ code: "unknown", message: `${name} rides on ${seat}, which is not a seat here.` });
+  const batched = new Map<string, string>();
+  for (const { name, positionIds } of anatomy.batches)
+    for (const seat of positionIds) {
+      if (!positions.has(seat)) faults.push({ code: "unknown", message: `“${name}” takes ${seat} along, which is not a seat here.` });
+      const other = batched.get(seat);
+      if (other !== undefined)
+        faults.push({ code: "duplicate", message: `${positions.get(seat) ?? seat} is taken with “${other}” and with “${name}”.` });
+      batched.set(seat, name);
+    }
   const known = new Set([...anatomy.operations.map((operation) => operation.id), ...anatomy.positions.map((p) => placeOperationId(p.id))]);
   for (const operation of anatomy.operations)
     for (const other of [...operation.after, ...operation.before])

@@ -79,6 +79,10 @@ export const positionSchema = z.object({
   stripsEasily: z.boolean().optional(),
   /** It cannot be drawn here: served where it sits, and proved to turn. */
   inPlace: z.boolean().optional(),
+  /** Stays in unless it is asked for: pressed in, pinned, or the body the rest is built on. It is no point to oil by itself. */
+  stays: z.boolean().optional(),
+  /** How oil gets to it with nothing opened, such as "at the end of the knob"; without it the part has to be laid open first. */
+  oilPort: z.string().min(2).max(80).optional(),
   /** Seats that share this name may be filled in any order among themselves. */
   freeOrder: id.optional(),
   orientation: z.string().max(160).optional(),
@@ -101,7 +105,18 @@ export const assemblySchema = z.object({
   side: z.enum(["handle", "tail", "frame"]),
   /** Put together in the hand and fitted as one: its parts stay together in the order. */
   beside: z.literal(true).optional(),
+  /** The part its others ride on: while the assembly itself is not serviced they stay on it and come off with it. */
+  carrier: id.optional(),
+  /** What has to come off before the carrier lifts, itself no rider: its screws, its knob. */
+  freedBy: z.array(id).optional(),
+  /** Stays together unless it is asked for: frame and foot. */
+  stays: z.literal(true).optional(),
+  /** A quick service opens it. */
+  quick: z.literal(true).optional(),
 });
+
+/** Seats that hands take off and fit as one act: a ring of screws, a stack on its sleeve, a handful. */
+export const batchSchema = z.object({ id, name: z.string().min(1).max(60), positionIds: z.array(id).min(2) });
 
 export const operationKinds = ["place", "start", "turn-home", "tighten", "press", "set-state", "lubricate", "gate", "release"] as const;
 
@@ -134,6 +149,7 @@ export const anatomySchema = z.object({
   /** Ways this model was built over the years, the likeliest first. */
   editions: z.array(editionSchema).default([]),
   gearPairs: z.array(gearPairSchema).default([]),
+  batches: z.array(batchSchema).default([]),
 });
 
 export type PartType = z.infer<typeof partTypeSchema>;
@@ -146,6 +162,7 @@ export type Position = z.infer<typeof positionSchema>;
 export type Assembly = z.infer<typeof assemblySchema>;
 export type Operation = z.infer<typeof operationSchema>;
 export type OperationKind = (typeof operationKinds)[number];
+export type Batch = z.infer<typeof batchSchema>;
 export type Anatomy = z.infer<typeof anatomySchema>;
 
 /** The id of the operation that puts a position's part into its seat; every position has exactly one. */

@@ -45,5 +45,13 @@ export function withoutSeats(anatomy: Anatomy, seats: ReadonlySet<string>, opera
       .filter((operation) => !goneActs.has(operation.id))
       .map((operation) => ({ ...operation, after: acts(operation.after, "after"), before: acts(operation.before, "before") })),
     gearPairs: anatomy.gearPairs.filter((pair) => here(pair.wheel) && here(pair.pinion)),
+    assemblies: anatomy.assemblies.map(({ carrier, freedBy, ...assembly }) => ({
+      ...assembly,
+      ...(carrier !== undefined && here(carrier) ? { carrier } : {}),
+      ...(freedBy ? { freedBy: freedBy.filter(here) } : {}),
+    })),
+    batches: anatomy.batches
+      .map((batch) => ({ ...batch, positionIds: batch.positionIds.filter(here) }))
+      .filter(({ positionIds }) => positionIds.length > 1),
   };
 }

@@ -5,10 +5,17 @@ export const centrepin = templateOf({
   family: "centrepin",
   lineRadiusMm: 46,
   assemblies: [
-    ["drum", "Drum and knobs", "handle"],
+    ["drum", "Drum and knobs", "handle", { carrier: "drum", freedBy: ["drum-screw"], quick: true }],
     ["hub", "Hub, bearings and spring", "frame"],
     ["check", "Check", "tail"],
-    ["back", "Back plate and spindle", "tail"],
+    ["back", "Back plate and spindle", "tail", { stays: true }],
+  ],
+  batches: [
+    ["drum", "Drum with its screw", "drum", "drum-screw"],
+    ["knobs", "Knobs with their screws", "knob-front", "knob-screw-front", "knob-rear", "knob-screw-rear"],
+    ["rear", "Rear bearing, sleeves and spring", "outer-sleeve", "wave-spring", "inner-sleeve", "rear-bearing"],
+    ["check", "Check pawl, spring and switch", "check-pawl", "check-spring", "check-switch"],
+    ["foot", "Foot with its screws", "foot", "foot-screw-front", "foot-screw-rear"],
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
@@ -36,13 +43,13 @@ export const centrepin = templateOf({
     drum: [
       ["drum", "Drum", "drum", { restsOn: ["spindle"], turnsWith: "spool", heldBy: ["drum-screw"] }],
       ["drum-screw", "Drum screw", "drum-screw", { restsOn: ["drum"], ...greased("a touch on the thread", "it must come off at the water") }],
-      ["knob-front", "Knob, front", "knob", { acrossMm: 40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
+      ["knob-front", "Knob, front", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: 40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
       ["knob-screw-front", "Knob screw, front", "knob-screw", { acrossMm: 40, restsOn: ["knob-front"], ...threadFilm }],
-      ["knob-rear", "Knob, rear", "knob", { acrossMm: -40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
+      ["knob-rear", "Knob, rear", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
       ["knob-screw-rear", "Knob screw, rear", "knob-screw", { acrossMm: -40, restsOn: ["knob-rear"], ...threadFilm }],
     ],
     hub: [
-      ["middle-clip", "Middle clip", "middle-clip", { orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
+      ["middle-clip", "Middle clip", "middle-clip", { stays: true, orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
       ["front-bearing", "Front bearing", "bearing", { restsOn: ["middle-clip"], ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds. Too tight to push: stop." }],
       ["front-clip", "Front clip", "hub-clip", { restsOn: ["front-bearing"], caution: "The clip flies: a finger on top, glasses on.", orientation: "even gap, seated all round" }],
       ["outer-sleeve", "Outer sleeve", "outer-sleeve", { restsOn: ["front-clip"], hides: true }],

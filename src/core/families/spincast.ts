@@ -5,11 +5,22 @@ export const spincast = templateOf({
   family: "spincast",
   lineRadiusMm: 14,
   assemblies: [
-    ["cone", "Front cover and cone", "frame"],
+    ["cone", "Front cover and cone", "frame", { quick: true }],
     ["spool", "Spool and drag", "frame"],
-    ["handle", "Handle", "handle"],
+    ["handle", "Handle", "handle", { carrier: "handle", freedBy: ["handle-screw"] }],
     ["gears", "Gears and anti-reverse", "handle"],
     ["body", "Body and button", "frame"],
+  ],
+  batches: [
+    ["cone", "Cone with its nut", "cone", "cone-nut"],
+    ["pin", "Pick-up pin and its spring", "pin-spring", "pick-up-pin"],
+    ["top-stack", "Clip, plate and upper washer", "fibre-upper", "flatted", "spool-clip"],
+    ["drag", "Drag under the spool", "copper-lower", "toothed-nut", "copper-upper", "spring-washer", "keyed", "fibre-lower", "spool"],
+    ["handle", "Handle with its screw", "handle", "handle-screw"],
+    ["back", "Back cover with its screws", "back-cover", "cover-screw-left", "cover-screw-right"],
+    ["anti-reverse", "Anti-reverse and its hair spring", "anti-reverse", "hair-spring"],
+    ["gears", "Shaft, spring and gears", "main-shaft", "return-spring", "crown-gear", "drive-gear"],
+    ["button", "Push button with its screw", "button", "hinge-screw"],
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
@@ -74,7 +85,7 @@ export const spincast = templateOf({
       ["hair-spring", "Anti-reverse hair spring", "hair-spring", { acrossMm: 8, restsOn: ["anti-reverse"], caution: "Thin as a hair: glasses on.", orientation: "from the hub to its slot" }],
     ],
     body: [
-      ["body", "Body", "body", { turnsWith: "frame" }],
+      ["body", "Body", "body", { stays: true, turnsWith: "frame" }],
       ["button", "Push button", "button", { restsOn: ["body"], heldBy: ["hinge-screw"] }],
       ["hinge-screw", "Long screw", "hinge-screw", { acrossMm: 10, through: true, restsOn: ["button"], hole: "through the button: it is its hinge", ...threadFilm, trap: "The one long screw belongs here." }],
       ["back-cover", "Back cover", "back-cover", { restsOn: ["drive-gear", "hair-spring", "hinge-screw"], heldBy: ["cover-screw-left", "cover-screw-right"] }],

@@ -5,6 +5,10 @@ import { type PartRow, place, reseat, templateOf } from "./template";
 export const starDragClutch = templateOf({
   ...bridge,
   family: "star-drag-clutch",
+  batches: [
+    ...(bridge.batches ?? []),
+    ["clutch", "One-way clutch with its plate", "clutch", "retainer", "retainer-screw-front", "retainer-screw-rear", "clutch-collar"],
+  ],
   // biome-ignore format: one part a line, read as a table
   parts: [
     // The collar stands in the stack too, so the sleeve is longer than a plain bridge's.

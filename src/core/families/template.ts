@@ -29,17 +29,27 @@ export type PartRow = readonly [
   priceMinor: number,
 ];
 
+export type AssemblyRow = readonly [
+  id: string,
+  name: string,
+  side: "handle" | "tail" | "frame",
+  /** The part its others ride on while it is not serviced itself; whether it stays together unless asked for. */
+  more?: { readonly carrier?: string; readonly freedBy?: readonly string[]; readonly stays?: true; readonly quick?: true },
+];
+
 export interface TemplateTable {
   readonly family: FamilyId;
   readonly lineRadiusMm: number;
   /** Outermost first: the order a full strip takes them in. */
-  readonly assemblies: readonly (readonly [id: string, name: string, side: "handle" | "tail" | "frame"])[];
+  readonly assemblies: readonly AssemblyRow[];
   readonly parts: readonly PartRow[];
   /** For each assembly its seats from the base up. */
   readonly seats: Readonly<Record<string, readonly SeatRow[]>>;
   readonly operations: readonly z.input<typeof operationSchema>[];
   readonly editions?: readonly Edition[];
   readonly gearPairs?: readonly GearPair[];
+  /** What hands take off and fit as one, beside the rings of screws and the stacks that are told by themselves. */
+  readonly batches?: readonly (readonly [id: string, name: string, ...seats: string[]])[];
 }
 
 /** Reads a template from its tables. @throws ZodError when a row is not what it should be: only a programmer can cause that. */
@@ -47,14 +57,19 @@ export function templateOf(table: TemplateTable): FamilyTemplate {
   const parts = table.parts.map(
     ([id, number, name, role, shape, material, priceMinor]): PartType => ({ id, number, name, role, shape, material, priceMinor }),
   );
+  const seats = new Set(Object.values(table.seats).flatMap((rows) => rows.map(([id]) => id)));
   const anatomy = anatomySchema.parse({
-    assemblies: table.assemblies.map(([id, name, side]) => ({ id, name, side })),
+    assemblies: table.assemblies.map(([id, name, side, more]) => ({ id, name, side, ...more })),
     positions: Object.entries(table.seats).flatMap(([assemblyId, rows]) =>
       rows.map(([id, name, part, seat], ordinal) => ({ id, assemblyId, ordinal, name, partTypeId: part, ...seat })),
     ),
     operations: table.operations,
     editions: table.editions,
     gearPairs: table.gearPairs,
+    // A sibling grown from this table may lack some of the seats.
+    batches: table.batches
+      ?.map(([id, name, ...positionIds]) => ({ id, name, positionIds: positionIds.filter((seat) => seats.has(seat)) }))
+      .filter(({ positionIds }) => positionIds.length > 1),
   });
   const byId = new Map(parts.map((part) => [part.id, part]));
   return {

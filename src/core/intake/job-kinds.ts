@@ -1,40 +1,45 @@
 import { protocolFor, type TestSpec } from "@/core/proving/protocol";
 import type { FamilyId } from "@/core/vocabulary/families";
-import { type JobKind, type Station, stations } from "@/core/vocabulary/job-kinds";
+import { depths, type JobKind, type JobPath, jobKinds, type Station, stations } from "@/core/vocabulary/job-kinds";
 import type { TestId } from "@/core/vocabulary/tests";
 
-const short: Partial<Record<JobKind, readonly Station[]>> = {
-  "light-service": ["test", "prove", "return"],
-  "purchase-check": ["test", "find", "return"],
-};
+/** Whether a job opens its reel. A check does so only where it was asked for. */
+export const opensReel = ({ kind, depth, depthSaid }: JobPath): boolean => depth !== "light" && (kind !== "purchase-check" || depthSaid);
 
-/** The stations a kind of job passes, in order. */
-export const stationsOf = (kind: JobKind): readonly Station[] => short[kind] ?? stations;
+/** Stations of a reel that stays shut: its tests, and its oil points where it is serviced outside. */
+const shut = (kind: JobKind): readonly Station[] =>
+  kind === "purchase-check" ? ["test", "find", "return"] : ["test", "build", "prove", "return"];
 
-/** The station after this one; null after the last, and for one the kind does not pass. */
-export function stationAfter(kind: JobKind, station: Station): Station | null {
-  const passed = stationsOf(kind);
+/** The stations a job passes, in order. */
+export const stationsOf = (path: JobPath): readonly Station[] => (opensReel(path) ? stations : shut(path.kind));
+
+/** The station after this one; null after the last, and for one the job does not pass. */
+export function stationAfter(path: JobPath, station: Station): Station | null {
+  const passed = stationsOf(path);
   const index = passed.indexOf(station);
   return index < 0 ? null : (passed[index + 1] ?? null);
 }
 
-/** A light service feels only what can be felt in a minute each; a worse answer makes it a repair. */
+/** An outside service feels only what can be felt in a minute each; a worse answer makes it a repair. */
 const lightTests: readonly TestId[] = ["turning", "drag-strike", "anti-reverse", "free-spool", "click"];
 const lightCount = 3;
 
 /** The tests of a job, by family and by how deep it goes. */
-export function protocolOfJob(family: FamilyId, kind: JobKind): TestSpec[] {
+export function protocolOfJob(family: FamilyId, path: JobPath): TestSpec[] {
   const all = protocolFor(family);
-  if (kind !== "light-service") return all;
+  if (opensReel(path) || path.kind === "purchase-check") return all;
   const kept = lightTests.filter((id) => all.some((test) => test.id === id)).slice(0, lightCount);
   return all.filter((test) => kept.includes(test.id));
 }
 
-/** Minutes of intake, tests and report by kind (typical of the trade; our own work come back is not charged twice). */
-export const handling: Readonly<Record<JobKind, { readonly words: string; readonly minutes: number }>> = {
-  repair: { words: "Intake, tests before and after, report", minutes: 15 },
-  "full-service": { words: "Intake, tests before and after, report", minutes: 15 },
-  "light-service": { words: "Light service: wipe, oil at the outside points, three tests", minutes: 10 },
-  "purchase-check": { words: "Purchase check: tests, inspection, report", minutes: 25 },
-  comeback: { words: "Checked again free of charge: our own work", minutes: 0 },
-};
+/** What a job is called on its sheets: what it came for, and how deep where that was said. */
+export const pathWords = (path: JobPath): string =>
+  path.depthSaid ? (path.kind === "service" ? depths[path.depth] : `${jobKinds[path.kind]}, ${depths[path.depth]}`) : jobKinds[path.kind];
+
+/** Minutes of intake, tests and report (typical of the trade; our own work come back is not charged twice). */
+export function handlingOf(path: JobPath): { readonly words: string; readonly minutes: number } {
+  if (path.kind === "comeback") return { words: "Checked again free of charge: our own work", minutes: 0 };
+  if (path.kind === "purchase-check" && !opensReel(path)) return { words: "Purchase check: tests, inspection, report", minutes: 25 };
+  if (!opensReel(path)) return { words: "Outside service: wipe, oil at the outside points, three tests", minutes: 10 };
+  return { words: "Intake, tests before and after, report", minutes: 15 };
+}

@@ -12,6 +12,7 @@ import { benchWays } from "@/core/ways/ways";
 export interface JournalNames {
   readonly seat: (id: unknown) => string;
   readonly step: (id: unknown) => string;
+  readonly assembly: (id: unknown) => string;
   readonly part: (id: unknown) => string;
   readonly supplier: (id: unknown) => string;
   readonly model: (id: unknown) => string;
@@ -60,6 +61,10 @@ export const journalSayings: Readonly<Record<string, Say>> = {
       : `corrected the time at ${String(d.station)} to ${count(d.minutes, "minute")}`,
   pictured: () => "added a photo of the reel",
   "edition-chosen": () => "confirmed the edition of the reel",
+  "assembly-opened": (d, { assembly }) =>
+    d.opened === null
+      ? `left ${assembly(d.assembly)} to the kind of service`
+      : `said to ${d.opened ? "open" : "leave shut"}: ${assembly(d.assembly)}`,
   "way-chosen": (d) => {
     const way = (benchWays as Readonly<Record<string, { name: string; choices: Readonly<Record<string, string>> }>>)[String(d.way)];
     const whose = d.scope === "job" ? "on this job" : "for this customer";

@@ -25,12 +25,14 @@ export function notDue(
       return earlier && !seen.has(id) ? worksOn(earlier, seen) : [];
     });
   };
-  return new Map(
-    operations.flatMap((operation) => {
-      const seats = [...new Set(worksOn(operation))];
-      const out = seats.filter((seat) => leftOut.has(seat));
-      const impossible = out.length > 0 && (out.length === seats.length || out.some((seat) => !fasteners.has(kindOf(seat) ?? "body")));
-      return impossible ? [[operation.id, out] as const] : [];
-    }),
-  );
+  const impossible = new Map<string, readonly string[]>();
+  for (const operation of operations) {
+    const seats = [...new Set(worksOn(operation))];
+    const out = seats.filter((seat) => leftOut.has(seat));
+    // What follows an act that nobody can do cannot be done either.
+    const stranded = operation.after.some((id) => impossible.has(id) && byId.get(id)?.kind !== "place");
+    if (out.length > 0 && (stranded || out.length === seats.length || out.some((seat) => !fasteners.has(kindOf(seat) ?? "body"))))
+      impossible.set(operation.id, out);
+  }
+  return impossible;
 }

@@ -1,6 +1,5 @@
 import type { Operation, Position } from "@/core/anatomy/types";
 import type { LubricantAdvice } from "@/core/lubrication/lubricant-for";
-import type { BeforeBuried } from "./before-buried";
 import type { Well } from "./well";
 
 export type StepState = "waiting" | "done" | "failed" | "skipped";
@@ -13,14 +12,16 @@ export interface Step {
   readonly needs: readonly string[];
   readonly state: StepState;
   readonly note: string;
+  /** The first step of the act of the hands it was done in; null while it waits. */
+  readonly act: string | null;
+  /** When it was done; null while it waits. */
+  readonly at: string | null;
   readonly well: Well | null;
   /** Nobody can do it, because a part stays out on purpose; it is neither asked for nor waited for. */
   readonly notDue: boolean;
 }
 
 /** A step as Build shows it. */
-export interface StepAtBuild extends Omit<Step, "needs"> {
+export interface StepAtBuild extends Step {
   readonly lubricant: LubricantAdvice | null;
-  /** What it covers, looked over before it does. */
-  readonly buries: BeforeBuried | null;
 }

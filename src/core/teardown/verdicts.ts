@@ -1,15 +1,19 @@
 /** What a part is, looked at: coming off, or clean. */
-export const wellVerdicts = ["ok", "worn", "replace", "missing", "wrong", "watch"] as const;
+export const wellVerdicts = ["ok", "dressed", "worn", "replace", "missing", "wrong", "watch"] as const;
 export type WellVerdict = (typeof wellVerdicts)[number];
 
 export const wellVerdictWords: Readonly<Record<WellVerdict, string>> = {
   ok: "sound",
+  dressed: "dressed by hand",
   worn: "worn, goes back",
   replace: "replace",
   missing: "missing",
   wrong: "wrong part found",
   watch: "watch next time",
 };
+
+/** Ways of dressing a part by hand that goes back after it (common practice). */
+export const dressings = ["filed", "polished", "reformed", "deburred", "straightened"] as const;
 
 /** Verdicts after which another piece goes back than the one that came off. */
 export const wantsNew = (verdict: WellVerdict): boolean => verdict === "replace" || verdict === "missing" || verdict === "wrong";

@@ -14,8 +14,12 @@ export interface Well {
   readonly foundCount: number;
   readonly photoHash: string | null;
   readonly takenAt: string;
-  /** The first well of the pull it came off in. */
-  readonly pulledWith: number;
+  /** Its place in the well: what came off in one act of the hands lies together, in its order. */
+  readonly place: number;
+  /** How it was dressed by hand; empty when it was not. */
+  readonly dressed: string;
+  /** Counts what was written down of it. */
+  readonly rowVersion: number;
   readonly cleanedAt: string | null;
   /** The bath it lies in now. */
   readonly soakId: number | null;

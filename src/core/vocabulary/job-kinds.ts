@@ -5,10 +5,27 @@ export type Station = (typeof stations)[number];
 /** What a reel comes for. */
 export const jobKinds = {
   repair: "repair",
-  "full-service": "full service",
-  "light-service": "light service, outside only",
+  service: "service",
+  upgrade: "upgrade",
   "purchase-check": "purchase check",
   comeback: "comeback of our own work",
 } as const;
 export type JobKind = keyof typeof jobKinds;
 export const jobKindIds = Object.keys(jobKinds) as [JobKind, ...JobKind[]];
+
+/** How deep a reel is opened; what faults and new parts need comes on top of each. */
+export const depths = {
+  complaint: "what the complaint and the faults need",
+  quick: "quick service",
+  full: "full service",
+  light: "outside service",
+} as const;
+export type DepthId = keyof typeof depths;
+
+/** What a job is for and how deep it goes: together they choose its stations, tests, steps and price. */
+export interface JobPath {
+  readonly kind: JobKind;
+  readonly depth: DepthId;
+  /** Whether the depth was said for this job, and is not only the usual way. */
+  readonly depthSaid: boolean;
+}

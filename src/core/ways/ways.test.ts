@@ -2,28 +2,33 @@ import { describe, expect, it } from "vitest";
 import { seatConstraints } from "@/core/anatomy/constraints";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { cleanMethodOf } from "@/core/cleaning/methods";
+import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { families } from "@/core/families/families";
+import { batchesOf } from "@/core/hands/batches";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { foreseenByWay } from "@/core/quote/foreseen-by-way";
+import { type DepthWanted, depthOf } from "@/core/service/depth";
 import { bearingVerdict } from "@/core/teardown/bearing-verdict";
 import { byBenchOrder } from "@/core/teardown/bench-order";
 import { layOut } from "@/core/teardown/lay-out";
-import { pullGroup } from "@/core/teardown/pull-group";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
-import { stripPlan } from "@/core/teardown/strip-plan";
 import { type Choice, isChoice, usualWays, type WayId, wayIds } from "./ways";
 
 const star = families["star-drag-bridge"];
 const sealed = families["spinning-fluid-sealed"];
 const bailLess = families["spinning-sealed-bail-less"];
 const typesOf = (parts: readonly PartType[]) => new Map(parts.map((part) => [part.id, part]));
-const strip = (
-  depth: Choice<"depth">,
-  fluidSeal: Choice<"fluidSeal"> = "here",
-  family = star,
-  sides: ("handle" | "tail" | "frame")[] = ["tail"],
-) => stripPlan(family.anatomy, typesOf(family.parts), { depth, fluidSeal }, { kind: "repair", sides: new Set(sides) });
+const open = (depth: Choice<"depth">, wanted: Partial<DepthWanted> = {}, family = star) =>
+  depthOf(
+    family.anatomy,
+    typesOf(family.parts),
+    { depth, faults: [], complaints: [], sections: [], newParts: [], said: new Map(), ...wanted },
+    commonKnowledge.faults,
+  );
+const serviced = star.anatomy.assemblies.filter(({ stays }) => !stays).map(({ id }) => id);
+const unitOf = (choice: Choice<"fluidSeal">) =>
+  batchesOf(sealed.anatomy, typesOf(sealed.parts), choice === "here" ? new Set() : sealUnitOf(sealed.anatomy, typesOf(sealed.parts)));
 const usual = { bearings: "feel", softDrag: "keep", seals: "evidence" } as const;
 const foreseen = (change: Partial<Parameters<typeof foreseenByWay>[2]>, family = star, monthsSince: number | null = null) =>
   foreseenByWay(family.anatomy.positions, typesOf(family.parts), { ...usual, ...change }, monthsSince, (size) => size.boreMm === 7);
@@ -88,43 +93,37 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
   ],
   ["bridgeSleeve", "grease", "product", () => expect(product(partOf(star, "bridge"), "bridgeSleeve", "grease")).toBe("reel grease")],
   ["bridgeSleeve", "oil", "product", () => expect(product(partOf(star, "bridge"), "bridgeSleeve", "oil")).toBe("light oil")],
-  ["depth", "full", "operations", () => expect(strip("full").off.size).toBe(star.anatomy.positions.length)],
+  ["depth", "full", "operations", () => expect([...open("full").open.keys()].sort()).toEqual([...serviced].sort())],
   [
     "depth",
     "complaint",
     "operations",
     () => {
-      const { off, because } = strip("complaint");
-      expect(off.size).toBeLessThan(star.anatomy.positions.length);
-      for (const { id, assemblyId } of star.anatomy.positions)
-        if (star.anatomy.assemblies.find((assembly) => assembly.id === assemblyId)!.side === "tail") expect(off.has(id), id).toBe(true);
-      expect(because).toMatch(/complaint/);
-      // Nothing is asked for that something left in the reel still holds down.
-      for (const { before, after } of seatConstraints(star.anatomy))
-        if (off.has(before)) expect(off.has(after), `${before} under ${after}`).toBe(true);
+      expect([...open("complaint", { complaints: ["click-weak"] }).open.keys()]).toEqual(expect.arrayContaining(["tail"]));
+      expect([...open("complaint", { complaints: ["click-weak"] }).open.keys()]).not.toContain("stack");
+      // Where the tests point stands above what was felt; nothing at all means all of it.
+      expect([...open("complaint", { complaints: ["click-weak"], sections: ["drag"] }).open.keys()]).not.toContain("tail");
+      expect(open("complaint").open.size).toBe(serviced.length);
     },
   ],
-  ["depth", "light", "operations", () => expect(strip("light").off.size).toBe(0)],
-  ["fluidSeal", "here", "operations", () => expect(strip("full", "here", sealed).off.has("fluid-magnet")).toBe(true)],
+  ["depth", "quick", "operations", () => expect([...open("quick").open.keys()]).toEqual(["spool"])],
+  ["depth", "light", "operations", () => expect(open("light").open.size).toBe(0)],
+  ["fluidSeal", "here", "operations", () => expect(unitOf("here").some(({ id }) => id === "sealed-unit")).toBe(false)],
   [
     "fluidSeal",
     "lifted",
     "operations",
     () => {
-      const { off, because } = strip("full", "lifted", sealed);
-      expect(off.size).toBe(sealed.anatomy.positions.length);
-      expect(because).toMatch(/unbroken/);
-      // In one pull, with what lies between its parts; the ring screws and what is under it are no part of it.
-      const unit = sealUnitOf(sealed.anatomy, typesOf(sealed.parts));
-      expect([...unit].sort()).toEqual(expect.arrayContaining(["clutch", "clutch-ring", "fluid-magnet", "two-ear", "unit-cap"]));
-      expect([unit.has("rotor"), unit.has("pinion"), unit.has("clutch-plate")]).toEqual([false, false, false]);
+      // In one act, with what lies between its parts; the ring screws and what is under it are no part of it.
+      const unit = unitOf("lifted").find(({ id }) => id === "sealed-unit")!;
+      expect([...unit.positionIds].sort()).toEqual(
+        expect.arrayContaining(["clutch", "clutch-ring", "fluid-magnet", "two-ear", "unit-cap"]),
+      );
+      for (const id of ["rotor", "pinion", "clutch-plate"]) expect(unit.positionIds).not.toContain(id);
       expect(sealUnitOf(star.anatomy, typesOf(star.parts)).size).toBe(0);
-      const order = removalOrder(sealed.anatomy);
-      const pull = pullGroup(sealed.anatomy, typesOf(sealed.parts), order.slice(order.findIndex((id) => unit.has(id))), unit);
-      expect(new Set(pull)).toEqual(unit);
     },
   ],
-  ["fluidSeal", "sent", "operations", () => expect(strip("full", "sent", sealed).because).toMatch(/maker/)],
+  ["fluidSeal", "sent", "operations", () => expect(unitOf("sent").some(({ id }) => id === "sealed-unit")).toBe(true)],
   ["bearings", "feel", "parts", () => expect(bearingVerdict("feel", { rough: true, talks: false })).toBe("replace")],
   ["bearings", "talk", "parts", () => expect(bearingVerdict("talk", { rough: true, talks: false })).toBe("watch")],
   [
@@ -247,12 +246,5 @@ describe("what each way changes", () => {
   it("has a row for every choice of all eighteen", () => {
     expect(wayIds).toHaveLength(18);
     for (const way of wayIds) expect(changes.filter(([id]) => id === way).length, way).toBeGreaterThanOrEqual(2);
-  });
-
-  it("never strips an unopened kind of job, and always strips a full service", () => {
-    const plan = (kind: "light-service" | "full-service", depth: Choice<"depth">) =>
-      stripPlan(star.anatomy, typesOf(star.parts), { depth, fluidSeal: "here" }, { kind, sides: new Set(["tail"]) }).off.size;
-    expect(plan("light-service", "full")).toBe(0);
-    expect(plan("full-service", "light")).toBe(star.anatomy.positions.length);
   });
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { depths } from "@/core/vocabulary/job-kinds";
 
 /** Where practitioners differ (common practice). Each has its choices with the words of a bench; the first is the usual one. */
 export const benchWays = {
@@ -19,8 +20,8 @@ export const benchWays = {
     choices: { leave: "left as they are", oil: "seals picked out and oiled (not advised)" },
   },
   depth: {
-    name: "How far to strip",
-    choices: { full: "to the last screw", complaint: "only the sides the complaint needs", light: "outside only, a few points" },
+    name: "How deep",
+    choices: depths,
   },
   fluidSeal: {
     name: "Fluid-sealed clutch",

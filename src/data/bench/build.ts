@@ -1,9 +1,11 @@
-import { protocolOfJob, stationsOf } from "@/core/intake/job-kinds";
-import { type BeforeBuried, beforeBuried, type SeatState } from "@/core/teardown/before-buried";
+import type { Batch } from "@/core/anatomy/types";
+import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import { buildOrder } from "@/core/teardown/build-order";
+import { buriedBy } from "@/core/teardown/buried-by";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
 import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
 import { notDue } from "@/core/teardown/not-due";
+import { foldRiders, ridersOf } from "@/core/teardown/opening";
 import type { Step, StepState } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { ModelVersion } from "@/data/catalogue/models";
@@ -13,9 +15,12 @@ import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { openingOf } from "./opening";
 import { listWells } from "./tray";
 
 export interface Build {
+  /** What hands do as one, as far as this job opens the reel. */
+  readonly batches: readonly Batch[];
   readonly steps: readonly Step[];
   /** Where the hands are: the first step neither done nor skipped; null when all are. */
   readonly current: Step | null;
@@ -27,23 +32,22 @@ export interface Build {
 }
 
 /** The rebuild of a job: the computed order with what was done of it. */
-export function getBuild(
-  db: Db,
-  job: Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">,
-  version: ModelVersion = machineOf(db, job),
-): Build {
+export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Build {
   const wells = listWells(db, job.id);
-  const order = buildOrder(
-    version.anatomy,
-    wells.map((well) => well.positionId),
-  );
-  if (!order.ok) return { steps: [], current: null, failedGate: null, conflict: order.message, inversions: 0, proven: true };
+  const { batches } = openingOf(db, job, version);
+  const out = new Set(wells.map((well) => well.positionId));
+  // What rides on a part goes in with it; what came off it by itself does not.
+  const machine = foldRiders(version.anatomy, ridersOf(version.anatomy, out));
+  const order = buildOrder(machine, [...out]);
+  if (!order.ok) return { batches, steps: [], current: null, failedGate: null, conflict: order.message, inversions: 0, proven: true };
   const rows = new Map(
     (
-      db.prepare("SELECT operation_id, state, note FROM build_step WHERE job_id = ?").all(job.id) as {
+      db.prepare("SELECT operation_id, state, note, act, at FROM build_step WHERE job_id = ?").all(job.id) as {
         operation_id: string;
         state: StepState;
         note: string;
+        act: string;
+        at: string;
       }[]
     ).map((row) => [row.operation_id, row]),
   );
@@ -58,11 +62,14 @@ export function getBuild(
     ...step,
     state: rows.get(step.operation.id)?.state ?? ("waiting" as const),
     note: rows.get(step.operation.id)?.note ?? "",
+    act: rows.get(step.operation.id)?.act ?? null,
+    at: rows.get(step.operation.id)?.at ?? null,
     well: step.position ? (wellOf.get(step.position.id) ?? null) : null,
     notDue: impossible.has(step.operation.id),
   }));
   const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
   return {
+    batches,
     steps,
     failedGate,
     current: failedGate ?? steps.find((step) => step.state === "waiting" && !step.notDue) ?? null,
@@ -72,13 +79,15 @@ export function getBuild(
   };
 }
 
-function writeStep(ctx: Context, jobId: number, operationId: string, state: StepState, note: string): void {
+/** @param act the first step of the act of the hands it was part of: an undo takes all of it back. */
+function writeStep(ctx: Context, jobId: number, operationId: string, state: StepState, note: string, act = operationId): void {
   ctx.db
     .prepare(
-      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id) VALUES (?, ?, ?, ?, ?, ?)
-       ON CONFLICT (job_id, operation_id) DO UPDATE SET state = excluded.state, note = excluded.note, at = excluded.at, person_id = excluded.person_id`,
+      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id, act) VALUES (?, ?, ?, ?, ?, ?, ?)
+       ON CONFLICT (job_id, operation_id) DO UPDATE SET state = excluded.state, note = excluded.note, at = excluded.at,
+         person_id = excluded.person_id, act = excluded.act`,
     )
-    .run(jobId, operationId, state, note, ctx.now, ctx.person.id);
+    .run(jobId, operationId, state, note, ctx.now, ctx.person.id, act);
 }
 
 function getStep(build: Build, operationId: string): Step {
@@ -87,42 +96,51 @@ function getStep(build: Build, operationId: string): Step {
   return step;
 }
 
-/** What a step would cover of bearings, tension washers and drag stack, looked over before it does; null where it covers nothing of the kind. */
-export function buriedBy(build: Build, version: ModelVersion, step: Step): BeforeBuried | null {
-  if (step.operation.kind !== "place" || !step.position) return null;
-  const states = new Map(
-    build.steps.flatMap((one): [string, SeatState][] =>
-      one.operation.kind === "place" && one.position && one.well
-        ? [
-            [
-              one.position.id,
-              {
-                seated: one.state === "done",
-                verdict: one.well.verdict,
-                renewed: one.well.renewed,
-                orientation: one.well.orientation,
-                foundCount: one.well.foundCount,
-                leftOut: one.well.leftOutReason !== null,
-              },
-            ],
-          ]
-        : [],
-    ),
-  );
-  return beforeBuried(version.anatomy, version.partTypes, step.position.id, states);
-}
-
 /**
- * Does one step. Stops when a gate has failed and not been passed since, when the new part is not here yet or lies in a bath, when something
- * that belongs underneath still lies in the tray, and when it would bury something that is wrong; the last goes on with a reason.
+ * Does one step, or several as one act of the hands, in their order; all of them or none. Stops when a check has failed and not been passed
+ * since, when the new part is not here yet or lies in a bath, when something that belongs underneath still lies in the tray, and when it would
+ * bury something that is wrong; the last goes on with a reason.
  */
-export function doStep(ctx: Context, jobId: number, operationId: string, reason = ""): void {
+export function doSteps(ctx: Context, jobId: number, operationIds: readonly string[], reason = ""): void {
   const job = getOpenJob(ctx.db, jobId);
   const version = machineOf(ctx.db, job);
-  const build = getBuild(ctx.db, job, version);
-  const step = getStep(build, operationId);
+  let build = getBuild(ctx.db, job, version);
+  const act = operationIds[0] ?? "";
+  for (const operationId of operationIds) {
+    const step = getStep(build, operationId);
+    refuseStep(job, build, step);
+    const faults = buriedBy(build.steps, version.anatomy, version.partTypes, step)?.faults ?? [];
+    if (faults.length && !reason)
+      throw new Refusal(
+        "buries",
+        `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why you close it anyway.`,
+        "reason",
+      );
+    writeStep(ctx, jobId, operationId, "done", faults.length ? reason : "", act);
+    writeJournal(
+      ctx,
+      step.operation.kind === "gate" ? "gate-passed" : "step-done",
+      { jobId, reelId: job.reel.id },
+      { operation: operationId, ...(faults.length ? { closedOver: faults.length, reason } : {}) },
+    );
+    build = withStep(build, operationId, "done");
+  }
+  advanceStation(ctx, job, "build");
+}
+
+export const doStep = (ctx: Context, jobId: number, operationId: string, reason = ""): void => doSteps(ctx, jobId, [operationId], reason);
+
+/** A build with one more step in another state: what follows in the same act is judged by it. */
+function withStep(build: Build, operationId: string, state: StepState): Build {
+  const steps = build.steps.map((step) => (step.operation.id === operationId ? { ...step, state } : step));
+  const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
+  return { ...build, steps, failedGate, current: failedGate ?? steps.find((step) => step.state === "waiting" && !step.notDue) ?? null };
+}
+
+/** @throws Refusal where a step cannot be done now, with the way to what it waits for. */
+function refuseStep(job: Job, build: Build, step: Step): void {
   if (step.state === "done") throw new Refusal("done", `"${step.operation.words}" is done already.`);
-  if (build.failedGate && build.failedGate.operation.id !== operationId)
+  if (build.failedGate && build.failedGate.operation.id !== step.operation.id)
     throw new Refusal("gate", `A check did not pass: ${build.failedGate.operation.words}. Put that right and pass it before going on.`);
   if (step.operation.kind === "place" && step.well && wantsNew(step.well.verdict) && !step.well.renewed)
     throw new Refusal(
@@ -146,21 +164,6 @@ export function doStep(ctx: Context, jobId: number, operationId: string, reason 
       `First: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. It goes in before this one and cannot be reached afterwards.`,
     );
   }
-  const faults = buriedBy(build, version, step)?.faults ?? [];
-  if (faults.length && !reason)
-    throw new Refusal(
-      "buries",
-      `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why you close it anyway.`,
-      "reason",
-    );
-  writeStep(ctx, jobId, operationId, "done", faults.length ? reason : "");
-  writeJournal(
-    ctx,
-    step.operation.kind === "gate" ? "gate-passed" : "step-done",
-    { jobId, reelId: job.reel.id },
-    { operation: operationId, ...(faults.length ? { closedOver: faults.length, reason } : {}) },
-  );
-  advanceStation(ctx, job, "build");
 }
 
 /** A gate that did not pass: it stops the build until it does. */
@@ -183,12 +186,22 @@ export function skipStep(ctx: Context, jobId: number, operationId: string): void
   writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId });
 }
 
-/** Takes a step back to waiting; the journal keeps both. */
-export function undoStep(ctx: Context, jobId: number, operationId: string): void {
+/** Takes a step back to waiting, with all of the act of the hands it was done in; the journal keeps both. */
+export function undoStep(ctx: Context, jobId: number, operationId: string): { operationIds: string[] } {
   const job = getOpenJob(ctx.db, jobId);
-  const { changes } = ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, operationId);
-  if (!changes) throw new Refusal("not-done", "There is nothing to undo on this step.");
-  writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: operationId });
+  const rows = ctx.db
+    .prepare(
+      `SELECT operation_id FROM build_step WHERE job_id = @job
+       AND act = (SELECT act FROM build_step WHERE job_id = @job AND operation_id = @operation) ORDER BY operation_id`,
+    )
+    .pluck()
+    .all({ job: jobId, operation: operationId }) as string[];
+  if (!rows.length) throw new Refusal("not-done", "There is nothing to undo on this step.");
+  for (const id of rows) {
+    ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
+    writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: id });
+  }
+  return { operationIds: rows };
 }
 
 /** Every step done that stands on another one, itself among them: what comes apart when it is opened again. */
@@ -267,7 +280,7 @@ function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
       .filter((skip) => skip.phase === phase)
       .map((skip) => [skip.testId, skip.reason]),
   );
-  return protocolOfJob(version.model.family, job.kind).flatMap(({ id, name }): ClosingBlock[] => {
+  return protocolOfJob(version.model.family, job).flatMap(({ id, name }): ClosingBlock[] => {
     const verdict = made.get(id);
     const skip = skipped.get(id);
     if (verdict === undefined && skip !== undefined)
@@ -295,7 +308,7 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
     });
   // A reel nobody opened has nothing to build; its tests are what is asked of it.
   if (!wells.length && job.declinedReason !== null) return blocks;
-  if (!wells.length && !stationsOf(job.kind).includes("build")) return [...blocks, ...testBlocks(db, job, version)];
+  if (!wells.length && !opensReel(job)) return [...blocks, ...testBlocks(db, job, version)];
   for (const step of getBuild(db, job, version).steps) {
     if (step.operation.kind === "place" || step.state === "done" || step.notDue) continue;
     blocks.push(

@@ -6,8 +6,9 @@ import { listNeeds } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { doStep } from "./build";
 import { beginSoak, cancelSoak, cleanAgain, cleanedByHand, countBack, getCleaning, listSoaks } from "./cleaning";
-import { expectedNext, listWells, nextPull, noteWell, putBackLast, serveInPlace, takePart, takeParts } from "./tray";
-import { listInPlace, setWay, stripPlanOf } from "./ways";
+import { sayOpened } from "./opening";
+import { expectedNext, listWells, noteWell, putBackLast, serveInPlace, takePart, takeParts } from "./tray";
+import { listInPlace, setWay } from "./ways";
 
 const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
 const strip = (shop: Workshop, id: number) => takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
@@ -127,21 +128,26 @@ const getQuoteType = (shop: Workshop, positionId: string): string =>
   shop.db.prepare("SELECT part_type_id FROM position WHERE id = ?").pluck().get(positionId) as string;
 
 describe("taking parts off", () => {
-  it("takes a stack in one pull, in its order, all or none", () => {
+  it("takes a stack in one act into one well, in its order, all or none, and undoes it whole", () => {
     const shop = openWorkshop();
     const id = shop.open();
     const order = expectedNext(shop.db, job(shop, id));
     takeParts(shop.ctx, id, order.slice(0, order.indexOf("friction-high")));
-    const pull = nextPull(shop.db, job(shop, id));
-    expect(pull.length).toBeGreaterThan(3);
+    const pull = ["friction-high", "eared", "friction-mid", "keyed-low"];
     const before = listWells(shop.db, id).length;
     expect(refusal(() => takeParts(shop.ctx, id, [...pull, order[0]!])).code).toBe("in-tray");
     // A refusal rolls back at the action's edge; here the work is undone by hand to look on.
-    shop.db.prepare("DELETE FROM tray_well WHERE job_id = ? AND well > ?").run(id, before);
-    takeParts(shop.ctx, id, pull);
+    shop.db.prepare("DELETE FROM tray_well WHERE job_id = ? AND well > 1").run(id);
+    expect(takeParts(shop.ctx, id, pull, new Set(["eared"])).well).toBe(2);
     const wells = listWells(shop.db, id).slice(before);
-    expect(wells.map(({ positionId }) => positionId)).toEqual(pull);
-    expect(new Set(wells.map(({ pulledWith }) => pulledWith))).toEqual(new Set([before + 1]));
+    expect(wells.map(({ positionId, well, place }) => [positionId, well, place])).toEqual(pull.map((seat, i) => [seat, 2, i + 1]));
+    // One was not there: it is missing, and wanted.
+    expect(wells.find(({ positionId }) => positionId === "eared")).toMatchObject({ verdict: "missing", foundCount: 0 });
+    expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toEqual(["eared"]);
+    expect(refusal(() => putBackLast(shop.ctx, id, ["eared"])).code).toBe("not-last");
+    expect(putBackLast(shop.ctx, id, [...pull].reverse()).positionIds).toEqual(pull);
+    expect(listWells(shop.db, id)).toHaveLength(before);
+    expect(getQuote(shop.db, job(shop, id)).parts).toEqual([]);
   });
 
   it("serves in place with a reason, and takes it off after all", () => {
@@ -161,11 +167,25 @@ describe("taking parts off", () => {
     const id = shop.open();
     setWay(shop.ctx, id, "job", "depth", "complaint");
     const all = expectedNext(shop.db, job(shop, id)).length;
+    expect(all).toBeGreaterThan(40); // nothing says where it sits
     shop.db.prepare("INSERT INTO job_fault (job_id, fault_id, at) VALUES (?, 'click-tongue-worn', ?)").run(id, shop.ctx.now);
     const fewer = expectedNext(shop.db, job(shop, id));
     expect(fewer.length).toBeLessThan(all);
     expect(fewer).toContain("click-tongue");
-    expect(stripPlanOf(shop.db, job(shop, id)).because).toMatch(/complaint/);
+    expect(fewer.length).toBeLessThan(12);
+    // Once a part is off, what is found widens it and does not narrow it.
+    const whole = shop.open();
+    takePart(shop.ctx, whole, "lock-screw");
+    shop.db.prepare("INSERT INTO job_fault (job_id, fault_id, at) VALUES (?, 'click-tongue-worn', ?)").run(whole, shop.ctx.now);
+    expect(expectedNext(shop.db, job(shop, whole)).length).toBe(all - 1);
+    // What somebody says stands above it.
+    sayOpened(shop.ctx, id, "spool", true);
+    expect(expectedNext(shop.db, job(shop, id))).toEqual(expect.arrayContaining(["click-tongue", "head-bearing"]));
+    sayOpened(shop.ctx, id, "tail", false);
+    expect(expectedNext(shop.db, job(shop, id))).not.toContain("click-tongue");
+    sayOpened(shop.ctx, id, "tail", null);
+    expect(expectedNext(shop.db, job(shop, id))).toContain("click-tongue");
+    expect(refusal(() => sayOpened(shop.ctx, id, "ghost", true)).code).toBe("no-assembly");
   });
 
   it("sends a verdict to Quote and Stores at once, and takes it back", () => {

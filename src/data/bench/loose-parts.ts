@@ -42,6 +42,7 @@ export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string 
         operations: [],
         editions: [],
         gearPairs: [],
+        batches: [],
       },
     },
   );
@@ -108,12 +109,12 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   db.prepare("UPDATE job SET model_version_id = ?, row_version = row_version + 1 WHERE id = ?").run(versionId, jobId);
   pinPrices(ctx, jobId, versionId);
   const addWell = db.prepare(
-    "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at, pulled_with) VALUES (?, ?, ?, ?, ?, ?, ?)",
+    "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at) VALUES (?, ?, ?, ?, ?, ?)",
   );
   for (const part of parts) {
     const position = anatomy.positions.find((seat) => seat.id === `part-${part.well}`)!;
     const instanceId = pieceInSeat(ctx, job.reel.id, position.id, position.partTypeId);
-    addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now, part.well);
+    addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now);
   }
   writeJournal(ctx, "schematic-made", { jobId, reelId: job.reel.id }, { model: version.model.id, seats: parts.length });
   return { modelId: version.model.id };

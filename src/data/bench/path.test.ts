@@ -86,7 +86,7 @@ describe("the tray", () => {
     expect(takePart(shop.ctx, id, "lock-screw").well).toBe(1);
     expect(refusal(() => takePart(shop.ctx, id, "lock-screw")).message).toContain("well 1");
     expect(takePart(shop.ctx, id, "handle-nut").well).toBe(2);
-    expect(putBackLast(shop.ctx, id).positionId).toBe("handle-nut");
+    expect(putBackLast(shop.ctx, id).positionIds).toEqual(["handle-nut"]);
     expect(listWells(shop.db, id).map((well) => well.positionId)).toEqual(["lock-screw"]);
   });
 

@@ -1,4 +1,3 @@
-import { pullGroup } from "@/core/teardown/pull-group";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -10,21 +9,22 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { wantForVerdict } from "./fit-part";
-import { expectedOff, unopenedUnit } from "./ways";
+import { expectedOff, settleOpening } from "./opening";
 
 /** The tray of a job, well by well in the order the parts came off. */
 export function listWells(db: Db, jobId: number): Well[] {
   const rows = db
     .prepare(
       `SELECT tray_well.well, tray_well.position_id, tray_well.instance_id, tray_well.verdict, tray_well.orientation, tray_well.note,
-              tray_well.hole, tray_well.thread, tray_well.found_count, tray_well.pulled_with, tray_well.cleaned_at,
+              tray_well.hole, tray_well.thread, tray_well.found_count, tray_well.place, tray_well.dressed, tray_well.cleaned_at,
+              tray_well.row_version,
               (SELECT soak_id FROM soak_part WHERE soak_part.job_id = tray_well.job_id
                AND soak_part.position_id = tray_well.position_id AND soak_part.back IS NULL) AS soak_id,
               tray_well.photo_hash, tray_well.taken_at, tray_well.left_out_reason,
               instance.fitted_job_id IS tray_well.job_id AS renewed,
               EXISTS (SELECT 1 FROM build_step WHERE build_step.job_id = tray_well.job_id
                       AND build_step.operation_id = 'place-' || tray_well.position_id AND build_step.state = 'done') AS refitted
-       FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = ? ORDER BY tray_well.well`,
+       FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = ? ORDER BY tray_well.well, tray_well.place`,
     )
     .all(jobId) as {
     well: number;
@@ -36,7 +36,9 @@ export function listWells(db: Db, jobId: number): Well[] {
     hole: string;
     thread: "right" | "left" | null;
     found_count: number;
-    pulled_with: number;
+    place: number;
+    dressed: string;
+    row_version: number;
     cleaned_at: string | null;
     soak_id: number | null;
     photo_hash: string | null;
@@ -55,7 +57,9 @@ export function listWells(db: Db, jobId: number): Well[] {
     hole: row.hole,
     thread: row.thread,
     foundCount: row.found_count,
-    pulledWith: row.pulled_with,
+    place: row.place,
+    dressed: row.dressed,
+    rowVersion: row.row_version,
     cleanedAt: row.cleaned_at,
     soakId: row.soak_id,
     photoHash: row.photo_hash,
@@ -72,45 +76,49 @@ export function expectedNext(db: Db, job: Job): string[] {
   return expectedOff(db, job).filter((id) => !off.has(id));
 }
 
-/** What would come off in one pull with the next part. */
-export function nextPull(db: Db, job: Job): string[] {
-  const { anatomy, partTypes } = machineOf(db, job);
-  return pullGroup(anatomy, partTypes, expectedNext(db, job), unopenedUnit(db, job));
-}
-
-/**
- * Takes one part off into the next well.
- * @throws Refusal when it lies in the tray already, has no such seat, or the customer has not said yes.
- */
+/** Takes one part off into the next well. @throws Refusal as takeParts does. */
 export const takePart = (ctx: Context, jobId: number, positionId: string): { well: number } => takeParts(ctx, jobId, [positionId]);
 
 /**
- * Takes parts off in one pull: into the next wells in their order, kept together.
- * @returns the last well filled. @throws Refusal as takePart does; then none of them moved.
+ * Takes parts off in one act of the hands: into the next well, in their order.
+ * @param absent those of them that were not there: their places are empty, and what is missing is wanted.
+ * @returns the well. @throws Refusal when one of them lies in the tray already, has no such seat, or the customer has not said yes; then none of
+ * them moved.
  */
-export function takeParts(ctx: Context, jobId: number, positionIds: readonly string[]): { well: number } {
+export function takeParts(
+  ctx: Context,
+  jobId: number,
+  positionIds: readonly string[],
+  absent: ReadonlySet<string> = new Set(),
+): { well: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
   const { anatomy } = machineOf(db, job);
+  const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM tray_well WHERE job_id = ?").get(jobId) as { next: number };
+  if (next === 1) settleOpening(ctx, job);
+  const lying = db.prepare("SELECT well FROM tray_well WHERE job_id = ? AND position_id = ?").pluck();
+  const came = db.prepare("DELETE FROM seat_in_place WHERE job_id = ? AND position_id = ?");
+  const lay = db.prepare(
+    "INSERT INTO tray_well (job_id, position_id, well, place, instance_id, orientation, hole, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+  );
   positionIds.forEach((positionId, i) => {
-    const position = anatomy.positions.find((seat) => seat.id === positionId);
+    const position = seats.get(positionId);
     if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
-    const lying = db.prepare("SELECT well FROM tray_well WHERE job_id = ? AND position_id = ?").get(jobId, positionId) as
-      | { well: number }
-      | undefined;
-    if (lying) throw new Refusal("in-tray", `${position.name} already lies in well ${lying.well}. Nothing was added.`);
+    const well = lying.get(jobId, positionId) as number | undefined;
+    if (well !== undefined) throw new Refusal("in-tray", `${position.name} already lies in well ${well}. Nothing was added.`);
     const instanceId = pieceInSeat(ctx, job.reel.id, positionId, position.partTypeId);
     // What was to stay came off after all.
-    db.prepare("DELETE FROM seat_in_place WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
-    db.prepare(
-      "INSERT INTO tray_well (job_id, position_id, well, instance_id, orientation, hole, taken_at, pulled_with) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
-    ).run(jobId, positionId, next + i, instanceId, position.orientation ?? "", position.hole ?? "", ctx.now, next);
-    writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well: next + i });
+    came.run(jobId, positionId);
+    lay.run(jobId, positionId, next, i + 1, instanceId, position.orientation ?? "", position.hole ?? "", ctx.now);
+    writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well: next });
   });
   advanceStation(ctx, job, "strip");
-  return { well: next + positionIds.length - 1 };
+  for (const positionId of positionIds)
+    if (absent.has(positionId))
+      noteWell(ctx, jobId, positionId, { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 });
+  return { well: next };
 }
 
 /** A part is served where it sits: it cannot be drawn, or is not worth it. It is off the expected list and stands in the report. */
@@ -128,27 +136,38 @@ export function serveInPlace(ctx: Context, jobId: number, positionId: string, re
   advanceStation(ctx, job, "strip");
 }
 
-/** Puts the part of the last well back where it was: the undo of a press. Only the last, because the order in the tray is the way back. */
-export function putBackLast(ctx: Context, jobId: number): { positionId: string } {
+/**
+ * Puts what lies in the last well back where it was: the undo of a press, all of its parts at once. Only the last, because the order in the tray
+ * is the way back. @param expected what the page showed in that well; another one is refused.
+ */
+export function putBackLast(ctx: Context, jobId: number, expected?: readonly string[]): { positionIds: string[] } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  const last = listWells(db, jobId).at(-1);
-  if (!last) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
-  if (last.renewed || last.refitted)
+  const wells = listWells(db, jobId);
+  const last = wells.filter(({ well }) => well === wells.at(-1)?.well);
+  if (!last.length) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
+  const positionIds = last.map(({ positionId }) => positionId);
+  if (expected && (expected.length !== positionIds.length || expected.some((id) => !positionIds.includes(id))))
+    throw new Refusal("not-last", "Something else came off since. Look at the tray, then undo again.");
+  if (last.some(({ renewed, refitted }) => renewed || refitted))
     throw new Refusal("in-use", "The last well holds a new or refitted part. Undo that at Parts or Build first.", null, {
       to: "station",
       tag: job.tag,
-      station: last.refitted ? "build" : "parts",
+      station: last.some(({ refitted }) => refitted) ? "build" : "parts",
     });
-  if (last.soakId !== null)
-    throw new Refusal("in-bath", "The part of the last well lies in a bath. Count it back at Clean first.", null, {
+  if (last.some(({ soakId }) => soakId !== null))
+    throw new Refusal("in-bath", "What lay in the last well is in a bath. Count it back at Clean first.", null, {
       to: "station",
       tag: job.tag,
       station: "clean",
     });
-  db.prepare("DELETE FROM tray_well WHERE job_id = ? AND position_id = ?").run(jobId, last.positionId);
-  writeJournal(ctx, "part-off-undone", { jobId, reelId: job.reel.id }, { position: last.positionId, well: last.well });
-  return { positionId: last.positionId };
+  for (const { positionId, well, verdict, renewed } of last) {
+    // What a verdict wanted goes with it.
+    if (wantsNew(verdict) && !renewed) setForeseen(ctx, jobId, positionId, false);
+    db.prepare("DELETE FROM tray_well WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+    writeJournal(ctx, "part-off-undone", { jobId, reelId: job.reel.id }, { position: positionId, well });
+  }
+  return { positionIds };
 }
 
 export interface WellNote {
@@ -158,6 +177,10 @@ export interface WellNote {
   readonly hole?: string;
   readonly thread?: "right" | "left" | null;
   readonly foundCount?: number;
+  /** How it was dressed by hand. */
+  readonly dressed?: string;
+  /** What was written down of it when it was shown; another state is not written over. */
+  readonly seen?: number;
   /** Where it was looked at: coming off, or cleaned. */
   readonly at?: "strip" | "clean";
 }
@@ -176,10 +199,14 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
   const job = getOpenJob(db, jobId);
   const well = listWells(db, jobId).find((one) => one.positionId === positionId);
   if (!well) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
+  if (note.seen !== undefined && note.seen !== well.rowVersion)
+    throw new Refusal("changed-elsewhere", "This part was noted in another window meanwhile. Reload to see it, then note yours again.");
   db.prepare(
-    "UPDATE tray_well SET verdict = ?, orientation = ?, note = ?, hole = ?, thread = ?, found_count = ? WHERE job_id = ? AND position_id = ?",
+    `UPDATE tray_well SET verdict = ?, dressed = ?, orientation = ?, note = ?, hole = ?, thread = ?, found_count = ?, row_version = row_version + 1
+     WHERE job_id = ? AND position_id = ?`,
   ).run(
     note.verdict,
+    note.verdict === "dressed" ? (note.dressed ?? well.dressed) : "",
     note.orientation,
     note.note,
     note.hole ?? well.hole,

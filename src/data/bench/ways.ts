@@ -1,14 +1,8 @@
-import { seatConstraints } from "@/core/anatomy/constraints";
 import { findBearing } from "@/core/bearings/find-bearing";
 import { type Foreseen, foreseenByWay } from "@/core/quote/foreseen-by-way";
-import { byBenchOrder } from "@/core/teardown/bench-order";
-import { removalOrder } from "@/core/teardown/removal-order";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
-import { type StripPlan, stripPlan } from "@/core/teardown/strip-plan";
 import { isChoice, type WayId, type Ways, type WaysInForce, wayIds, wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
-import { listFaults } from "@/data/diagnosis/faults";
-import { faultOf } from "@/data/diagnosis/knowledge";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { getShopSettings, waysOfShop } from "@/data/shop/settings";
@@ -53,33 +47,6 @@ export function setWay(ctx: Context, jobId: number, scope: "job" | "customer", w
   writeJournal(ctx, "way-chosen", { jobId, customerId: job.customer.id }, { scope, way, choice });
 }
 
-/** The halves a job's findings are about; empty when nothing was found, and then nothing can be left closed for it. */
-function sidesNeeded(db: Db, job: Pick<Job, "id">, version: ModelVersion): Set<"handle" | "tail" | "frame"> {
-  const sides = new Set<"handle" | "tail" | "frame">();
-  const sideOf = new Map(version.anatomy.assemblies.map(({ id, side }) => [id, side]));
-  for (const { faultId } of listFaults(db, job.id)) {
-    const fault = faultOf(db, faultId);
-    const roles = new Set([...(fault?.remedy.partRoles ?? []), ...(fault?.needs ? [fault.needs] : [])]);
-    if (fault?.section === "gear-side") sides.add("handle");
-    // What concerns the line of the shafts is not told from one half.
-    if (!fault || fault.section === "shaft-line") return new Set();
-    for (const position of version.anatomy.positions)
-      if (roles.has(version.partTypes.get(position.partTypeId)?.role ?? "")) sides.add(sideOf.get(position.assemblyId)!);
-  }
-  return sides;
-}
-
-/** What of a reel is expected to come off, and why the rest stays. */
-export function stripPlanOf(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): StripPlan {
-  const ways = waysOf(db, job);
-  return stripPlan(
-    version.anatomy,
-    version.partTypes,
-    { depth: wayInForce("depth", ways).choice, fluidSeal: wayInForce("fluidSeal", ways).choice },
-    { kind: job.kind, sides: sidesNeeded(db, job, version) },
-  );
-}
-
 /** Seats that come out as one and stay together: a fluid-sealed clutch that is not opened here. */
 export function unopenedUnit(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Set<string> {
   if (wayInForce("fluidSeal", waysOf(db, job)).choice === "here") return new Set();
@@ -93,21 +60,9 @@ export const listInPlace = (db: Db, jobId: number): { positionId: string; reason
     reason: string;
   }[];
 
-/** Everything expected to come off in the shop's bench order, what is off already among it. */
-export function expectedOff(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): string[] {
-  const { off } = stripPlanOf(db, job, version);
-  const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
-  const constraints = seatConstraints(version.anatomy);
-  const order = removalOrder(version.anatomy).filter((id) => off.has(id) && !inPlace.has(id));
-  return byBenchOrder(version.anatomy, order, wayInForce("benchOrder", waysOf(db, job)).choice, (id, gone) =>
-    constraints.every((constraint) => constraint.before !== id || gone.has(constraint.after)),
-  );
-}
-
-/** Parts the ways of working foresee on a job though nothing was found, without those in its quote. */
-export function foreseenOf(db: Db, job: Job, version: ModelVersion): Foreseen[] {
+/** Parts the ways of working foresee on a job though nothing was found, without those in its quote. @param off seats that come off. */
+export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): Foreseen[] {
   const ways = waysOf(db, job);
-  const { off } = stripPlanOf(db, job, version);
   const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
   // Seals count from the last time this bench renewed one on this reel.
   const last = db

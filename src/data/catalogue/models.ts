@@ -2,7 +2,7 @@ import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
 import type { Draft } from "@/core/anatomy/draft";
 import { settleDraft } from "@/core/anatomy/settle-draft";
-import { type Anatomy, anatomySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
+import { type Anatomy, anatomySchema, assemblySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -60,12 +60,20 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
   ).next;
   const id = Number(
     db
-      .prepare("INSERT INTO model_version (model_id, number, line_radius_mm, editions, gear_pairs) VALUES (?, ?, ?, ?, ?)")
-      .run(modelId, number, version.lineRadiusMm, JSON.stringify(anatomy.editions), JSON.stringify(anatomy.gearPairs)).lastInsertRowid,
+      .prepare("INSERT INTO model_version (model_id, number, line_radius_mm, editions, gear_pairs, batches) VALUES (?, ?, ?, ?, ?, ?)")
+      .run(
+        modelId,
+        number,
+        version.lineRadiusMm,
+        JSON.stringify(anatomy.editions),
+        JSON.stringify(anatomy.gearPairs),
+        JSON.stringify(anatomy.batches),
+      ).lastInsertRowid,
   );
-  const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side, beside) VALUES (?, ?, ?, ?, ?, ?)");
+  const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side, more) VALUES (?, ?, ?, ?, ?, ?)");
   anatomy.assemblies.forEach((assembly, index) => {
-    addAssembly.run(id, assembly.id, index, assembly.name, assembly.side, assembly.beside ? 1 : 0);
+    const { id: assemblyId, name, side, ...more } = assembly;
+    addAssembly.run(id, assemblyId, index, name, side, JSON.stringify(more));
   });
   const addPosition = db.prepare(
     "INSERT INTO position (model_version_id, id, assembly_id, ordinal, name, part_type_id, seat) VALUES (?, ?, ?, ?, ?, ?, ?)",
@@ -194,7 +202,7 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
 function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boolean } {
   const version = db
     .prepare(
-      `SELECT model_version.id, model_version.number, model_version.used, model_version.line_radius_mm, model_version.editions, model_version.gear_pairs, model.id AS model_id, model.maker, model.name, model.family
+      `SELECT model_version.id, model_version.number, model_version.used, model_version.line_radius_mm, model_version.editions, model_version.gear_pairs, model_version.batches, model.id AS model_id, model.maker, model.name, model.family
        FROM model_version JOIN model ON model.id = model_version.model_id WHERE model_version.id = ?`,
     )
     .get(id) as
@@ -205,6 +213,7 @@ function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boole
         line_radius_mm: number;
         editions: string;
         gear_pairs: string;
+        batches: string;
         model_id: string;
         maker: string;
         name: string;
@@ -213,13 +222,13 @@ function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boole
     | undefined;
   if (!version) throw new Error(`getModelVersion: no version ${id}`);
   const assemblies = (
-    db.prepare("SELECT id, name, side, beside FROM assembly WHERE model_version_id = ? ORDER BY ordinal").all(id) as {
+    db.prepare("SELECT id, name, side, more FROM assembly WHERE model_version_id = ? ORDER BY ordinal").all(id) as {
       id: string;
       name: string;
-      side: Anatomy["assemblies"][number]["side"];
-      beside: 0 | 1;
+      side: string;
+      more: string;
     }[]
-  ).map(({ beside, ...assembly }) => (beside ? { ...assembly, beside: true as const } : assembly));
+  ).map(({ more, ...assembly }) => assemblySchema.parse({ ...(JSON.parse(more) as object), ...assembly }));
   const positions = (
     db
       .prepare("SELECT id, assembly_id, ordinal, name, part_type_id, seat FROM position WHERE model_version_id = ?")
@@ -256,6 +265,7 @@ function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boole
       operations,
       editions: anatomySchema.shape.editions.parse(JSON.parse(version.editions)),
       gearPairs: anatomySchema.shape.gearPairs.parse(JSON.parse(version.gear_pairs)),
+      batches: anatomySchema.shape.batches.parse(JSON.parse(version.batches)),
     },
   };
 }

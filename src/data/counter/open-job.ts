@@ -1,7 +1,7 @@
 import { type DiscountClass, discountOf } from "@/core/quote/discounts";
 import { formatTag } from "@/core/tags/tag";
 import type { BroughtId, Hand } from "@/core/vocabulary/counter-lists";
-import type { JobKind } from "@/core/vocabulary/job-kinds";
+import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion, markModelVersionUsed } from "@/data/catalogue/models";
 import { addCustomer, findCustomer } from "@/data/customers/customers";
@@ -21,6 +21,8 @@ export interface NewJob {
   readonly hand: Hand;
   /** Repair, where nothing else is said. */
   readonly kind?: JobKind;
+  /** How deep, where it was said; else the customer's or the shop's way. */
+  readonly depth?: DepthId;
   readonly complaint: string;
   readonly intake: Intake;
   readonly brought: readonly BroughtId[];
@@ -90,6 +92,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
     discountOf(settings.discounts, job.discountClass ?? "none"),
     job.depositMinor ?? 0,
   );
+  if (job.depth) db.prepare("INSERT INTO job_way (job_id, way, choice) VALUES (?, 'depth', ?)").run(number, job.depth);
   const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
   for (const item of job.brought) addBrought.run(number, item);
   pinPrices(ctx, number, version.id);

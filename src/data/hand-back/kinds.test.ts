@@ -65,7 +65,7 @@ describe("a comeback", () => {
 
 describe("a light service", () => {
   it("goes home on its three tests, unopened, and not on a bad one", () => {
-    const id = shop.open({ kind: "light-service", complaint: "" });
+    const id = shop.open({ kind: "service", depth: "light", complaint: "" });
     expect(refusal(() => markReady(shop.ctx, id)).message).toMatch(/^Not tested/);
     test(id, "after", "turning", "good");
     test(id, "after", "drag-strike", "good");
@@ -78,7 +78,7 @@ describe("a light service", () => {
   });
 
   it("becomes a repair with all of it still there, at the price of one", () => {
-    const id = shop.open({ kind: "light-service", complaint: "" });
+    const id = shop.open({ kind: "service", depth: "light", complaint: "" });
     test(id, "before", "anti-reverse", "bad");
     const before = getQuote(shop.db, job(id)).sum.labourMinor;
     makeRepair(shop.ctx, id);

@@ -146,7 +146,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     tests: reportTests(
       observations,
       [
-        ...protocolOfJob(version.model.family, job.kind),
+        ...protocolOfJob(version.model.family, job),
         ...extraTests(version.model.family).filter(({ id }) => observations.some((o) => o.testId === id)),
       ],
       skips,

@@ -4,6 +4,7 @@ import Database from "better-sqlite3";
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
 import { doStep, failGate, getBuild, openAgain, trapsOf } from "@/data/bench/build";
+import { openingOf } from "@/data/bench/opening";
 import { takeDown, takenDownCard } from "@/data/bench/taken-down";
 import { expectedNext, noteWell, takeParts } from "@/data/bench/tray";
 import { foreseenOf, setWay } from "@/data/bench/ways";
@@ -151,7 +152,10 @@ describe("ways of working", () => {
   it("foresee parts though nothing was found, and not those that are quoted", () => {
     const shop = openWorkshop();
     const id = shop.open();
-    const foreseen = () => foreseenOf(shop.db, job(shop, id), machineOf(shop.db, job(shop, id))).map(({ positionId }) => positionId);
+    const foreseen = () =>
+      foreseenOf(shop.db, job(shop, id), machineOf(shop.db, job(shop, id)), openingOf(shop.db, job(shop, id)).opening.off).map(
+        ({ positionId }) => positionId,
+      );
     expect(foreseen()).toEqual([]);
     setWay(shop.ctx, id, "customer", "bearings", "upgrade");
     expect(foreseen()).toEqual(expect.arrayContaining(["head-bearing", "tail-bearing"]));
@@ -193,11 +197,11 @@ describe("a database of before the Clean station", () => {
       deposit_minor: 700,
       paid_by: null,
     });
-    expect(db.prepare("SELECT well, verdict, note, pulled_with, found_count FROM tray_well").get()).toEqual({
-      well: 3,
+    expect(db.prepare("SELECT well, place, verdict, note, found_count FROM tray_well").get()).toEqual({
+      well: 1,
+      place: 1,
       verdict: "watch",
       note: "a tick",
-      pulled_with: 3,
       found_count: 1,
     });
     expect(() => db.exec("DELETE FROM reel")).toThrow(/FOREIGN KEY/);

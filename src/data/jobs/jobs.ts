@@ -14,7 +14,7 @@ import {
   type Hand,
   type HandleHole,
 } from "@/core/vocabulary/counter-lists";
-import { type JobKind, type Station, stations } from "@/core/vocabulary/job-kinds";
+import { type DepthId, depths, type JobKind, type JobPath, type Station, stations } from "@/core/vocabulary/job-kinds";
 import { type UseFactor, useFactors, type Water } from "@/core/vocabulary/use";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -54,11 +54,10 @@ export type Intake = {
   handleHole: HandleHole;
 };
 
-export interface Job {
+export interface Job extends JobPath {
   readonly id: number;
   readonly tag: string;
   readonly station: Station | "closed";
-  readonly kind: JobKind;
   /** The job whose work came back with this reel. */
   readonly comebackOf: number | null;
   readonly complaint: string;
@@ -98,6 +97,8 @@ interface JobRow {
   tag: string;
   station: Station | "closed";
   kind: JobKind;
+  depth_said: string | null;
+  depth_usual: string | null;
   comeback_of: number | null;
   discount_basis_points: number;
   deposit_minor: number;
@@ -129,11 +130,17 @@ interface JobRow {
 }
 
 const select = `
-  SELECT job.id, job.tag, job.station, job.kind, job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
+  SELECT job.id, job.tag, job.station, job.kind,
+         (SELECT choice FROM job_way WHERE job_way.job_id = job.id AND way = 'depth') AS depth_said,
+         coalesce((SELECT choice FROM customer_way WHERE customer_way.customer_id = job.customer_id AND way = 'depth'),
+                  (SELECT json_extract(value, '$.ways.depth') FROM setting WHERE key = 'shop')) AS depth_usual,
+         job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
          job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.mark, job.lot_id, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, reel.model_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
   FROM job JOIN reel ON reel.id = job.reel_id JOIN model ON model.id = reel.model_id JOIN customer ON customer.id = job.customer_id`;
+
+const depthOf = (said: string | null): DepthId | null => (said !== null && said in depths ? (said as DepthId) : null);
 
 /** Rows with what came with each reel: one more statement for all of them. */
 function toJobs(db: Db, rows: readonly JobRow[]): Job[] {
@@ -149,6 +156,8 @@ function toJobs(db: Db, rows: readonly JobRow[]): Job[] {
     tag: row.tag,
     station: row.station,
     kind: row.kind,
+    depth: depthOf(row.depth_said) ?? depthOf(row.depth_usual) ?? "complaint",
+    depthSaid: depthOf(row.depth_said) !== null,
     comebackOf: row.comeback_of,
     complaint: row.complaint,
     intake: intakeSchema.parse(JSON.parse(row.intake)) as Intake,
@@ -223,9 +232,15 @@ export function getOpenJob(db: Db, id: number): Job {
 /** A light service that met a fault, or a check whose owner wants it mended, becomes a repair; what was written down stays. */
 export function makeRepair(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (job.kind === "repair") return;
+  if (job.kind === "repair" && job.depth !== "light") return;
   ctx.db.prepare("UPDATE job SET kind = 'repair', row_version = row_version + 1 WHERE id = ?").run(jobId);
-  writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind });
+  if (job.depth === "light")
+    ctx.db
+      .prepare(
+        "INSERT INTO job_way (job_id, way, choice) VALUES (?, 'depth', 'complaint') ON CONFLICT DO UPDATE SET choice = excluded.choice",
+      )
+      .run(jobId);
+  writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind, depth: job.depth });
 }
 
 /** Keeps a picture of the reel as it came. */

@@ -29,6 +29,11 @@ export function listJournalSentences(db: Db, filter: { jobId?: number; limit: nu
      JOIN operation ON operation.model_version_id = job.model_version_id WHERE job.id IN (SELECT value FROM json_each(?))`,
     ids("jobId"),
   );
+  const assemblies = named(
+    `SELECT job.id || ' ' || assembly.id, assembly.name FROM job JOIN assembly ON assembly.model_version_id = job.model_version_id
+     WHERE job.id IN (SELECT value FROM json_each(?))`,
+    ids("jobId"),
+  );
   const customers = named("SELECT id, name FROM customer WHERE id IN (SELECT value FROM json_each(?))", ids("customerId"));
   const reels = named(
     `SELECT reel.id, model.maker || ' ' || model.name || CASE reel.serial WHEN '' THEN '' ELSE ', serial ' || reel.serial END
@@ -60,6 +65,7 @@ export function listJournalSentences(db: Db, filter: { jobId?: number; limit: nu
         const placed = /^place-(.*)$/.exec(String(id))?.[1];
         return steps.get(`${entry.jobId} ${String(id)}`) || (placed === undefined ? "a step" : `Fit ${seat(placed)}`);
       },
+      assembly: (id) => assemblies.get(`${entry.jobId} ${String(id)}`) ?? "an assembly",
       part,
       supplier: (id) => suppliers.get(String(id)) ?? "a supplier",
       model: (id) => models.get(String(id)) ?? "a model",

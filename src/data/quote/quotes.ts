@@ -1,5 +1,5 @@
 import { groupBy } from "@/core/group-by";
-import { handling } from "@/core/intake/job-kinds";
+import { handlingOf } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
 import { type Consent, consentFor, type LabourLine, type PartLine, type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
 import { faultNamer } from "@/data/diagnosis/knowledge";
@@ -87,8 +87,8 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       // A check is billed as a check, whatever it found.
       const billed =
         job.kind === "purchase-check"
-          ? { labour: [handling[job.kind]], parts: [] }
-          : { labour: [handling[job.kind], ...remedies], parts: foreseen };
+          ? { labour: [handlingOf(job)], parts: [] }
+          : { labour: [handlingOf(job), ...remedies], parts: foreseen };
       const sum = quoteSum(billed.labour, billed.parts, job.rates);
       return [job.id, { ...billed, sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length }];
     }),

@@ -59,7 +59,7 @@ export function listRack(db: Db): HangingJob[] {
     const { modelId } = job.reel;
     if (!usual.has(modelId)) usual.set(modelId, usualStationMinutes(db, modelId));
     const ahead = stations.indexOf(job.station as Station);
-    const timed = usual.get(modelId)!.filter(({ station }) => stations.indexOf(station) >= ahead && stationsOf(job.kind).includes(station));
+    const timed = usual.get(modelId)!.filter(({ station }) => stations.indexOf(station) >= ahead && stationsOf(job).includes(station));
     const station = job.station as Station;
     return {
       job,

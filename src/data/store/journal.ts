@@ -27,6 +27,9 @@ export function writeJournal(ctx: Context, action: string, subject: JournalSubje
     .run(ctx.now, ctx.person.id, action, subject.jobId ?? null, subject.reelId ?? null, subject.customerId ?? null, JSON.stringify(detail));
 }
 
+/** How far the data has come: every change writes the journal, so a page that shows this number shows everything up to it. */
+export const revisionOf = (db: Db): number => (db.prepare("SELECT max(id) FROM journal").pluck().get() as number | null) ?? 0;
+
 const detailSchema = z.record(z.string(), z.unknown());
 
 /** The newest entries first, of one job or of everything. */

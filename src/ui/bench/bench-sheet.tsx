@@ -1,5 +1,7 @@
 import type { ReactNode } from "react";
-import { type JobKind, jobKinds } from "@/core/vocabulary/job-kinds";
+import { pathWords } from "@/core/intake/job-kinds";
+import type { JobPath } from "@/core/vocabulary/job-kinds";
+import { QueueLine } from "@/ui/controls/queue-line";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { type EditionChoice, EditionLine } from "./edition-line";
 import { LotNext, type LotPlace } from "./lot-next";
@@ -10,10 +12,12 @@ import { type CardToRead, TakenDownCard } from "./taken-down-card";
 /** What every station's sheet carries of its job. */
 export interface BenchHead {
   readonly jobId: number;
+  /** How far the data of this page has come. */
+  readonly revision: number;
   readonly tag: string;
   readonly reel: string;
-  /** What it came for: it chooses the stations. */
-  readonly kind: JobKind;
+  /** What it came for and how deep it goes: they choose the stations. */
+  readonly path: JobPath;
   readonly reached: StationId | "closed";
   readonly moveWords: string;
   readonly promised: string;
@@ -46,7 +50,7 @@ export function BenchSheet({
   return (
     <Sheet
       fill
-      top={<Stations tag={head.tag} kind={head.kind} reached={head.reached} here={station} />}
+      top={<Stations tag={head.tag} path={head.path} reached={head.reached} here={station} />}
       act={
         head.lot ? (
           <>
@@ -62,7 +66,7 @@ export function BenchSheet({
           cells={[
             { label: "Tag", value: head.tag, large: true },
             { label: "Reel", value: head.reel },
-            ...(head.kind === "repair" ? [] : [{ label: "Came for", value: jobKinds[head.kind] }]),
+            ...(head.path.kind === "repair" && !head.path.depthSaid ? [] : [{ label: "Job", value: pathWords(head.path) }]),
             { label: "Station", value: stationNames[station] },
             { label: "Whose move", value: head.moveWords },
             { label: "Promised", value: head.promised },
@@ -70,6 +74,7 @@ export function BenchSheet({
         />
       }
     >
+      <QueueLine />
       {head.card && <TakenDownCard jobId={head.jobId} card={head.card} />}
       {head.edition && editionStations.has(station) && <EditionLine jobId={head.jobId} edition={head.edition} closed={head.closed} />}
       {children}

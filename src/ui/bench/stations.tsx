@@ -2,13 +2,13 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { stationsOf } from "@/core/intake/job-kinds";
-import type { JobKind } from "@/core/vocabulary/job-kinds";
+import type { JobPath } from "@/core/vocabulary/job-kinds";
 import { useShortcut } from "@/ui/keys/keys";
 import { type StationId, stationNames } from "./stations-words";
 
 /** The stations of a job as marks along one line: solid as far as the job has come, dashed ahead, the pointer where you look. */
-export function Stations({ tag, kind, reached, here }: { tag: string; kind: JobKind; reached: StationId | "closed"; here: StationId }) {
-  const order = stationsOf(kind);
+export function Stations({ tag, path, reached, here }: { tag: string; path: JobPath; reached: StationId | "closed"; here: StationId }) {
+  const order = stationsOf(path);
   const upTo = reached === "closed" ? order.length : order.indexOf(reached);
   return (
     <nav aria-label="Stations" className="flex overflow-x-auto border-b border-ink">

@@ -19,7 +19,10 @@ interface KeyProps {
 /** A key at the bench, 56 px: pressed by a gloved finger or its letter. */
 export function Key({ children, onPress, busy, disabled, shortcut, words, label, className = "", pressed }: KeyProps) {
   const off = disabled || busy;
-  useShortcut(off ? null : (shortcut ?? null), words ?? label ?? (typeof children === "string" ? children : "Press"), "This page", onPress);
+  // A key that rests keeps its letter: it must not fall through to a room.
+  useShortcut(shortcut ?? null, words ?? label ?? (typeof children === "string" ? children : "Press"), "This page", () => {
+    if (!off) onPress();
+  });
   return (
     <button type="button" className={`key ${className}`} onClick={onPress} disabled={off} aria-pressed={pressed} aria-label={label}>
       {children}

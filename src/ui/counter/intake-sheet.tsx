@@ -27,7 +27,7 @@ import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { ConditionOutline } from "./condition-outline";
-import { comesFor, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
+import { comesFor, depthChoices, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
 import { type CustomerChoice, type Known, KnownReel, type ModelChoice } from "./known-reel";
 import { type TakenIn, TakenNote } from "./taken-note";
 
@@ -69,6 +69,7 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     serial: "",
     hand: "right",
     kind: "repair",
+    depth: "usual",
     claims: [],
     complaints: [],
     complaint: "",
@@ -272,7 +273,10 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
 
           <fieldset className="flex flex-col gap-2">
             <legend className="text-head font-semibold">Complaint and use</legend>
-            <SelectField label="Job" options={comesFor} register={register("kind")} error={error("kind")} />
+            <div className="grid grid-cols-2 gap-2">
+              <SelectField label="Job" options={comesFor} register={register("kind")} error={error("kind")} />
+              <SelectField label="How deep" options={depthChoices} register={register("depth")} error={error("depth")} />
+            </div>
             {kind === "purchase-check" ? (
               <Ticks legend="Seller says" options={claims} register={register("claims")} error={error("claims")} />
             ) : (

@@ -5,12 +5,14 @@ import { parseMinor } from "@/core/money/money";
 import { discountClasses } from "@/core/quote/discounts";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/vocabulary/counter-lists";
 import { familyIds } from "@/core/vocabulary/families";
-import { jobKinds } from "@/core/vocabulary/job-kinds";
+import { depths, jobKinds } from "@/core/vocabulary/job-kinds";
 import { waters } from "@/core/vocabulary/use";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
 /** What the counter can do with a reel: take it in for one kind of job, keep it for its parts, or send it away with a reason. */
 export const comesFor = { ...jobKinds, donor: "parts only (donor)", declined: "not accepted" } as const;
+/** How deep, as the counter says it; usual is the way of the customer or the shop. */
+export const depthChoices = { usual: "as usual here", ...depths } as const;
 const amount = z
   .string()
   .trim()
@@ -37,6 +39,7 @@ export const intakeFormSchema = z
       .regex(/^[\p{L}\p{N}\s./-]*$/u, "A serial has letters, digits, dots, dashes and strokes."),
     hand: keys(hands),
     kind: keys(comesFor),
+    depth: keys(depthChoices),
     claims: z.array(z.enum(claimIds)).max(claimIds.length),
     complaints: z.array(keys(complaints)).max(20),
     complaint: z.string().trim().max(1000, "At most 1000 characters."),

@@ -67,7 +67,8 @@ export function createKeyRouter(options: KeyRouterOptions): KeyRouter {
       if (fast && burst.length > 1) forget();
       const taken = options.shortcutsOn() && options.handles(key);
       if (!taken) return false;
-      if (!printable) options.onKey(key);
+      // No tag has a space in it: the main act waits for no scanner.
+      if (!printable || (key === " " && burst.length === 1)) options.onKey(key);
       else if (burst.length === 1)
         cancel = later(() => {
           cancel = null;

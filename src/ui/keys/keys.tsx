@@ -31,8 +31,16 @@ const isTextField = (target: EventTarget | null): boolean =>
     target instanceof HTMLSelectElement ||
     (target instanceof HTMLInputElement && !["checkbox", "radio", "button", "submit", "file"].includes(target.type)));
 
-/** The space bar presses the control that has focus; only where none has it is it the main act. */
+/**
+ * The space bar does the main act wherever the focus was, but for a control that somebody went to by the keyboard: one that was only touched or
+ * clicked keeps the focus without anybody meaning it.
+ */
 const isPressable = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.matches(":focus-visible") &&
+  target.closest("button, summary, input, [role=radio], [role=checkbox], [role=tab], [role=option]") !== null;
+/** Enter opens the link or presses the control that has the focus. */
+const takesEnter = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest("button, a, input, summary, [role=radio], [role=checkbox]") !== null;
 
 /** Holds the one key router of the page. The newest registration of a key wins, so a dialog shadows the room behind it. */
@@ -62,7 +70,8 @@ export function KeysProvider({
     });
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.repeat || event.defaultPrevented) return;
-      if ((event.key === " " || event.key === "Enter") && isPressable(event.target)) return;
+      if (event.key === " " && isPressable(event.target)) return;
+      if (event.key === "Enter" && takesEnter(event.target)) return;
       const taken = keyRouter.down({
         key: event.key,
         inTextField: isTextField(event.target),

@@ -2,14 +2,18 @@
 import Link from "next/link";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
-import type { Anatomy, PartType } from "@/core/anatomy/types";
+import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
+import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
+import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
 import { lubricantUse } from "@/core/lubrication/lubricant-for";
 import { cautionsAt, pullsLine } from "@/core/safety/cautions";
 import { cutaway } from "@/core/schematic/cutaway";
+import { buriedByAct } from "@/core/teardown/buried-by";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import { screwRing } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
 import type { Action } from "@/ui/act/press";
+import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
@@ -18,6 +22,8 @@ import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { CutawayView } from "@/ui/glyphs/cutaway-view";
 import { ActLesson } from "./act-lesson";
+import { ActRows } from "./act-rows";
+import { buildPress, lastDone, upToCheck } from "./build-board";
 import { BuriedCheck } from "./buried-check";
 import { GateTraps } from "./gate-traps";
 import { OtherPiece } from "./other-piece";
@@ -26,14 +32,14 @@ import { ScrewRingView } from "./screw-ring-view";
 interface Props {
   readonly head: BenchHead;
   readonly steps: readonly StepAtBuild[];
-  readonly currentId: string | null;
+  readonly batches: readonly Batch[];
   /** A step that is done and has to be opened again, and how many stand on it: somebody was sent here for it. */
   readonly open: { readonly operationId: string; readonly words: string; readonly steps: number } | null;
   readonly conflict: string | null;
   /** Parts that go in the other way round than they came off, and whether no order has fewer. */
   readonly inversions: number;
   readonly proven: boolean;
-  /** Where to look for the gate that failed, likeliest first. */
+  /** Where to look for the check that failed, likeliest first. */
   readonly traps: readonly LikelyTrap[];
   /** Oil is warmed into spool bearings here. */
   readonly warmed: boolean;
@@ -41,10 +47,6 @@ interface Props {
   /** Seats that were never emptied, so they are in from the start. */
   readonly neverOff: readonly string[];
   readonly partTypes: Readonly<Record<string, PartType>>;
-  readonly done: Action<void>;
-  readonly failed: Action<void>;
-  readonly skipped: Action<void>;
-  readonly undone: Action<void>;
   readonly again: Action<{ steps: number }>;
   readonly learn: Action<{ number: number }>;
 }
@@ -58,89 +60,134 @@ const ruledByWords = {
 } as const;
 const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped: "left in the tray for now" } as const;
 
-/** The way back, step by step, in the computed order. A gate that fails stops everything until it passes. */
-export function BuildSheet({
-  head,
-  steps,
-  currentId,
-  open,
-  conflict,
-  inversions,
-  proven,
-  traps,
-  warmed,
-  anatomy,
-  neverOff,
-  partTypes,
-  done,
-  failed,
-  skipped,
-  undone,
-  again,
-  learn,
-}: Props) {
+/**
+ * The way back, an act of the hands at a time, in the computed order and where the hands are. A check stands alone, and one that fails stops
+ * everything until it passes.
+ */
+export function BuildSheet(props: Props) {
+  const { head, batches, open, conflict, inversions, proven, traps, warmed, anatomy, neverOff, partTypes, again, learn } = props;
+  const { state: steps, press } = useBoard(head.tag, head.revision, props.steps, buildPress);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [alone, setAlone] = useState(false);
   const [reason, setReason] = useState("");
   const [other, setOther] = useState(false);
+  const [stuck, setStuck] = useState(false);
   const settle = () => {
     setChosen(null);
+    setAlone(false);
     setReason("");
     setOther(false);
+    setStuck(false);
   };
-  const doing = useAct(done, settle);
   const opening = useAct(again, settle);
-  const failing = useAct(failed);
-  const skipping = useAct(skipped, () => setChosen(null));
-  const undoing = useAct(undone, () => setChosen(null));
-  const step = steps.find((s) => s.operation.id === (chosen ?? currentId)) ?? null;
+  const types = useMemo(() => new Map(Object.entries(partTypes)), [partTypes]);
+  const last = useMemo(() => lastDone(steps), [steps]);
+  const act = useMemo(() => {
+    if (chosen) return alone ? { operationIds: [chosen], batch: null } : buildActFrom(steps, batches, types, chosen);
+    return nextBuildAct(steps, batches, types, last?.position?.assemblyId ?? null);
+  }, [chosen, alone, steps, batches, types, last]);
+  const acting = useMemo(() => {
+    const ids = new Set(act?.operationIds);
+    const byId = new Map(steps.map((one) => [one.operation.id, one]));
+    return [...ids].flatMap((id) => byId.get(id) ?? []);
+  }, [act, steps]);
+  // A single step shows all it knows; of several the first part is drawn over its seat.
+  const step = acting.length === 1 ? acting[0]! : null;
+  const lead = acting.find(({ operation }) => operation.kind === "place") ?? acting[0] ?? null;
   const isGate = step?.operation.kind === "gate";
-  const lastDone = steps.findLast((s) => s.state === "done" || s.state === "failed" || s.state === "skipped");
+  const undone = acting.some(({ state }) => state !== "done");
   const type = step?.position ? partTypes[step.position.partTypeId] : undefined;
   const drawing = useMemo(() => {
     const seated = new Set([
       ...neverOff,
       ...steps.filter((s) => s.operation.kind === "place" && s.state === "done").map((s) => s.position!.id),
     ]);
-    // A gate or a tightening has no part of its own: the assembly of the step before it is what lies under the hand.
-    const index = step ? steps.indexOf(step) : steps.length;
-    const about = step?.position ?? steps.slice(0, index).findLast((s) => s.position)?.position ?? null;
+    // A check or a tightening has no part of its own: the assembly of the step before it is what lies under the hand.
+    const index = lead ? steps.indexOf(lead) : steps.length;
+    const about = lead?.position ?? steps.slice(0, index).findLast((s) => s.position)?.position ?? null;
     if (!about) return null;
-    const placing = step?.operation.kind === "place" && step.state !== "done" ? about.id : null;
+    const placing = lead?.operation.kind === "place" && lead.state !== "done" ? about.id : null;
     const assembly = anatomy.assemblies.find((a) => a.id === about.assemblyId)!;
-    return { assembly, view: cutaway(anatomy, new Map(Object.entries(partTypes)), assembly.id, seated, placing) };
-  }, [anatomy, neverOff, partTypes, step, steps]);
+    return { assembly, view: cutaway(anatomy, types, assembly.id, seated, placing) };
+  }, [anatomy, neverOff, types, lead, steps]);
+  const buries = useMemo(
+    () => (act && undone ? buriedByAct(steps, anatomy, types, act.operationIds) : null),
+    [act, undone, steps, anatomy, types],
+  );
   const byId = useMemo(() => new Map(anatomy.positions.map((position) => [position.id, position])), [anatomy]);
-  const ring = step ? screwRing(anatomy, new Map(Object.entries(partTypes)), step) : [];
+  const ring = acting.map((one) => screwRing(anatomy, types, one)).find((found) => found.length > 0) ?? [];
   const uses = lubricantUse(steps.map((s) => (s.operation.kind === "place" ? s.lubricant : null)));
   const doneCount = steps.filter((s) => s.state === "done").length;
+  const toHere = upToCheck(steps);
   const listRef = useRef<HTMLOListElement>(null);
-  const hereId = step?.operation.id;
+  const hereId = lead?.operation.id;
   useEffect(() => {
     const list = listRef.current;
     const here = hereId ? list?.querySelector<HTMLElement>(`[data-step="${hereId}"]`) : null;
     // Only the list scrolls, never the page under the gloved hand.
     if (list && here) list.scrollTop = here.offsetTop - list.offsetTop - list.clientHeight / 3;
   }, [hereId]);
-  const press = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
-  const busy = opening.busy || doing.busy || failing.busy || skipping.busy || undoing.busy;
+  const here = new Set(act?.operationIds);
+  const busy = opening.busy;
+  const name = act?.batch?.name ?? step?.operation.words ?? lead?.position?.name ?? "";
+  // A failed check that is looked at again passes; what is refused for what it covers wants its reason first.
+  const lacksReason = (buries?.faults.length ?? 0) > 0 && !reason.trim();
+  const [asked, setAsked] = useState(false);
+  const done = (operationIds: readonly string[]) => {
+    if (lacksReason) return setAsked(true);
+    setAsked(false);
+    press("steps-done", { jobId: head.jobId, operationIds, ...(reason.trim() ? { reason: reason.trim() } : {}) }, name);
+    settle();
+  };
+  const stepInput = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
+  const still = new Set(steps.filter((s) => s.operation.kind === "place" && s.state !== "done").map((s) => s.position!.id));
   return (
     <BenchSheet
       head={head}
       station="build"
       act={
         <>
-          {step && step.state !== "done" && !head.closed ? (
+          {act && undone && !head.closed ? (
             <>
-              <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => doing.press({ ...press, reason })}>
-                {isGate ? "It passes" : "Done"}
+              <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => done(act.operationIds)}>
+                {isGate ? "It passes" : acting.length > 1 ? `Done: ${acting.length} steps` : "Done"}
               </MainKey>
-              {isGate ? (
-                <Key shortcut="x" words="It fails" busy={busy} onPress={() => failing.press({ ...press, note: "" })} className="min-w-32">
+              {isGate && (
+                <Key
+                  shortcut="x"
+                  words="It fails"
+                  busy={busy}
+                  onPress={() => {
+                    press("gate-failed", { ...stepInput, note: "" }, `Check failed: ${name}`);
+                    settle();
+                  }}
+                  className="min-w-32"
+                >
                   It fails
                 </Key>
-              ) : (
-                <Key shortcut="k" words="Leave for now" busy={busy} onPress={() => skipping.press(press)} className="min-w-32">
+              )}
+              {step && !isGate && (
+                <Key
+                  shortcut="k"
+                  words="Leave for now"
+                  busy={busy}
+                  onPress={() => {
+                    press("step-skipped", stepInput, `${name} left for now`);
+                    settle();
+                  }}
+                  className="min-w-32"
+                >
                   Leave for now
+                </Key>
+              )}
+              {!isGate && toHere.length > act.operationIds.length && (
+                <Key shortcut="f" words="Done up to the check" busy={busy} onPress={() => done(toHere)}>
+                  Done to the check
+                </Key>
+              )}
+              {lead?.position && lead.operation.kind === "place" && (
+                <Key shortcut="n" words="Stuck" pressed={stuck} onPress={() => setStuck(!stuck)}>
+                  Stuck
                 </Key>
               )}
             </>
@@ -156,18 +203,19 @@ export function BuildSheet({
             shortcut="u"
             words="Undo the last"
             busy={busy}
-            disabled={!lastDone || head.closed}
-            onPress={() =>
-              lastDone &&
-              undoing.press({ jobId: head.jobId, operationId: step?.state === "done" ? step.operation.id : lastDone.operation.id })
-            }
+            disabled={!last || head.closed}
+            onPress={() => {
+              const back = chosen && step?.state === "done" ? step : last;
+              if (back) press("step-undone", { jobId: head.jobId, operationId: back.operation.id }, "Undo");
+              settle();
+            }}
           >
             Undo
           </Key>
         </>
       }
     >
-      <Refused message={conflict} of={[opening, doing, failing, skipping, undoing]} />
+      <Refused message={conflict} of={[opening]} />
       {open && !head.closed && (
         <div className="mb-3 flex flex-wrap items-center gap-3 border-2 border-ink p-2">
           <p className="flex-1">
@@ -189,15 +237,62 @@ export function BuildSheet({
                 drawing={drawing.view}
                 title={`${drawing.assembly.name} as it should look now${drawing.view.next ? `, ${drawing.view.next.name} over its seat` : ""}`}
               />
-              {step?.well?.photoHash && step.operation.kind === "place" && (
+              {lead?.well?.photoHash && lead.operation.kind === "place" && (
                 // biome-ignore lint/performance/noImgElement: a private picture of this server, sized at upload
                 <img
-                  src={`/api/photos/${step.well.photoHash}`}
+                  src={`/api/photos/${lead.well.photoHash}`}
                   alt="The joint as it was opened"
                   className="absolute top-0 right-0 h-full max-w-[48%] border-l border-ink bg-sheet object-contain"
                 />
               )}
             </div>
+          )}
+          {acting.length > 1 && (
+            <div className="mt-3">
+              <div className="flex items-start gap-4">
+                <div className="flex-1">
+                  <h1>{name}</h1>
+                  {lead?.well && (
+                    <p className="text-head">
+                      From {[...new Set(acting.flatMap(({ well }) => well?.well ?? []))].length > 1 ? "wells" : "well"}{" "}
+                      <span className="num">{[...new Set(acting.flatMap(({ well }) => well?.well ?? []))].join(", ")}</span>
+                    </p>
+                  )}
+                </div>
+                {ring.length > 0 && <ScrewRingView ring={ring} hereId={null} />}
+              </div>
+              <Cautions
+                said={[
+                  ...new Set(
+                    acting.flatMap(({ operation, position, lubricant }) => {
+                      const part = position && partTypes[position.partTypeId];
+                      const warm = warmed && part?.role === "spool-bearing" && lubricant?.product !== "nothing";
+                      return [
+                        ...(operation.caution ? [operation.caution] : []),
+                        ...(operation.kind === "place" && position && part
+                          ? cautionsAt({ at: "build", position, type: part, warmed: warm })
+                          : []),
+                      ];
+                    }),
+                  ),
+                ]}
+              />
+              <ActRows
+                steps={acting}
+                partTypes={partTypes}
+                onAlone={(id) => {
+                  setChosen(id);
+                  setAlone(true);
+                  toMainKey();
+                }}
+              />
+            </div>
+          )}
+          {stuck && lead?.position && (
+            <StuckAtBuild
+              help={stuckHelp(anatomy, lead.position, partTypes[lead.position.partTypeId]!, still, "on")}
+              name={lead.position.name}
+            />
           )}
           {step && (
             <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
@@ -312,13 +407,17 @@ export function BuildSheet({
               onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
             />
           )}
-          {step?.buries && (
+          {buries && (
             <BuriedCheck
-              buries={step.buries}
+              buries={buries}
               positions={byId}
               partTypes={partTypes}
               reason={reason}
-              error={doing.fields.reason}
+              error={
+                asked && lacksReason
+                  ? `This would cover what is not right: ${buries.faults.join(" ")} Put it right first, or say why you close it anyway.`
+                  : undefined
+              }
               onReason={setReason}
             />
           )}
@@ -360,15 +459,17 @@ export function BuildSheet({
               <li key={s.operation.id} className="rule-row" data-step={s.operation.id}>
                 <button
                   type="button"
-                  className={`flex min-h-9 w-full items-center gap-2 text-left ${s.operation.id === step?.operation.id ? "bg-ink text-sheet" : ""}`}
-                  aria-current={s.operation.id === step?.operation.id ? "step" : undefined}
+                  className={`flex min-h-9 w-full items-center gap-2 text-left ${here.has(s.operation.id) ? "bg-ink text-sheet" : ""}`}
+                  aria-current={s.operation.id === hereId ? "step" : undefined}
                   onClick={() => {
+                    settle();
                     setChosen(s.operation.id);
+                    setAlone(s.state !== "waiting");
                     toMainKey();
                   }}
                 >
                   <span className="num w-8 text-right text-note">{index + 1}</span>
-                  <span className={s.state === "done" || s.operation.id === step?.operation.id ? "" : "font-semibold text-brass"}>
+                  <span className={s.state === "done" || here.has(s.operation.id) ? "" : "font-semibold text-brass"}>
                     {s.operation.kind === "gate" && "Check: "}
                     {s.operation.words}
                   </span>
@@ -380,5 +481,20 @@ export function BuildSheet({
         </div>
       </div>
     </BenchSheet>
+  );
+}
+
+/** A part that does not go in: why it may sit fast, how to hold it. */
+function StuckAtBuild({ help, name }: { help: StuckHelp; name: string }) {
+  return (
+    <section className="mt-2 border border-ink p-2" aria-label="Stuck">
+      <p className="font-semibold">{name} does not go in: stop, do not force it.</p>
+      <ul className="list-disc pl-5">
+        {help.causes.map((cause) => (
+          <li key={cause}>{cause.charAt(0).toUpperCase() + cause.slice(1)}</li>
+        ))}
+      </ul>
+      <p>{help.hold.join(" ")}</p>
+    </section>
   );
 }

@@ -1,22 +1,21 @@
 "use client";
 import { useMemo, useState } from "react";
-import { sizeWords } from "@/core/anatomy/shapes";
-import type { Assembly, PartType, Position } from "@/core/anatomy/types";
-import { cautionsAt } from "@/core/safety/cautions";
+import type { Assembly, Batch, PartType, Position } from "@/core/anatomy/types";
+import { actFrom, nextStripAct, type StripGuide } from "@/core/hands/strip-acts";
+import { stuckHelp } from "@/core/hands/stuck";
 import { assemblyPlates } from "@/core/schematic/assembly-plate";
-import type { Well } from "@/core/teardown/well";
 import type { Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
-import { useAct } from "@/ui/act/use-act";
+import { useBoard } from "@/ui/act/queue-provider";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
-import { Cautions } from "@/ui/bench/cautions";
 import { PictureKey } from "@/ui/bench/picture-key";
-import { Refused } from "@/ui/controls/field";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
-import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
+import { type AssemblyDepth, DepthPanel } from "./depth-panel";
 import { LessonForm } from "./lesson-form";
+import { NextAct } from "./next-act";
+import { type StripState, stripPress } from "./strip-board";
 import { StuckPanel } from "./stuck-panel";
 import { TrayWells } from "./tray-wells";
 import { WellForm } from "./well-form";
@@ -25,76 +24,91 @@ interface Props {
   readonly head: BenchHead;
   readonly mayStrip: boolean;
   readonly assemblies: Assembly[];
+  /** Every seat of the model. */
   readonly positions: Position[];
+  /** The machine as it comes apart: what rides on a part is one with it. */
+  readonly machine: Position[];
+  readonly batches: readonly Batch[];
   readonly partTypes: Readonly<Record<string, PartType>>;
+  /** Seats expected off, in order; those that are off among them. */
   readonly expected: readonly string[];
-  /** What comes off in one pull with the next part, that part first. */
-  readonly pull: readonly string[];
+  readonly depth: readonly AssemblyDepth[];
+  /** Names of what stays on each part that comes off. */
+  readonly rides: Readonly<Record<string, readonly string[]>>;
   readonly laying: Choice<"layingOut">;
-  /** Why some of the reel stays together; empty when all of it comes apart. */
-  readonly stays: string;
-  readonly inPlace: readonly { readonly positionId: string; readonly reason: string }[];
-  readonly wells: readonly Well[];
-  readonly take: Action<{ well: number }>;
-  readonly putBack: Action<{ positionId: string }>;
-  readonly serve: Action<void>;
+  readonly lastAssemblyId: string | null;
+  readonly state: StripState;
   readonly note: Action<{ words: string }>;
   readonly learn: Action<{ number: number }>;
 }
 
-/** Parts come off into numbered wells; the order in the tray is the way back. One press takes the next expected part, another the whole stack. */
-export function TraySheet({
-  head,
-  mayStrip,
-  assemblies,
-  positions,
-  partTypes,
-  expected,
-  pull,
-  laying,
-  stays,
-  inPlace,
-  wells,
-  take,
-  putBack,
-  serve,
-  note,
-  learn,
-}: Props) {
-  const byId = new Map(positions.map((position) => [position.id, position]));
+/**
+ * Parts come off into numbered wells, as the hands take them: one press takes what they do as one. It goes on in the assembly that was touched
+ * last; another is begun, opened or left shut by a press; a part that differs is taken by itself.
+ */
+export function TraySheet(props: Props) {
+  const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, note, learn } = props;
+  const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
+  const apply = useMemo(() => stripPress(byId), [byId]);
+  const { state, press } = useBoard(head.tag, head.revision, props.state, apply);
+  const { wells, inPlace } = state;
+  const guide = useMemo((): StripGuide => {
+    const placed = new Set(inPlace.map(({ positionId }) => positionId));
+    const types = new Map(Object.entries(partTypes));
+    return { anatomy: { positions: machine, assemblies }, types, batches, expected: expected.filter((id) => !placed.has(id)) };
+  }, [machine, assemblies, batches, partTypes, expected, inPlace]);
+  const off = useMemo(() => new Set(wells.map(({ positionId }) => positionId)), [wells]);
+
   const [chosen, setChosen] = useState<string | null>(null);
+  const [alone, setAlone] = useState(false);
+  const [absent, setAbsent] = useState<ReadonlySet<string>>(new Set());
+  const [towards, setTowards] = useState<string | null>(null);
   const [filter, setFilter] = useState("");
   const [stuck, setStuck] = useState(false);
+  const [openWell, setOpenWell] = useState<string | null>(null);
+
+  const last = wells.at(-1);
+  const lastAssemblyId = (last && byId.get(last.positionId)?.assemblyId) ?? props.lastAssemblyId;
+  const act = useMemo(() => {
+    if (chosen && !off.has(chosen)) return alone ? { positionIds: [chosen], batch: null } : actFrom(guide, chosen, off);
+    return nextStripAct(guide, off, { lastAssemblyId, towardsAssemblyId: towards });
+  }, [chosen, alone, guide, off, lastAssemblyId, towards]);
+  const next = act ? byId.get(act.positionIds[0]!) : undefined;
+  const mayTake = act && next && mayStrip && !head.closed;
+  const number = (last?.well ?? 0) + 1;
+  const words = act ? (act.batch?.name ?? next?.name ?? "") : "";
+
   const settle = () => {
     setChosen(null);
+    setAlone(false);
+    setAbsent(new Set());
     setStuck(false);
+    setFilter("");
+    setOpenWell(null);
   };
-  const taking = useAct(take, settle);
-  const undoing = useAct(putBack);
-  const nextId = chosen && expected.includes(chosen) ? chosen : expected[0];
-  const next = nextId ? byId.get(nextId) : undefined;
-  const type = next ? partTypes[next.partTypeId] : undefined;
-  const list = expected.filter((id) => (byId.get(id)?.name ?? "").toLowerCase().includes(filter.toLowerCase()));
-  const [openWell, setOpenWell] = useState<string | null>(null);
-  const shown = wells.find((well) => well.positionId === openWell) ?? wells.at(-1);
+  const take = () => {
+    if (!act) return;
+    const gone = act.positionIds.filter((id) => absent.has(id));
+    press("take-parts", { jobId: head.jobId, positionIds: act.positionIds, ...(gone.length ? { absent: gone } : {}) }, `${words} off`);
+    settle();
+  };
+  const lastIds = wells.filter(({ well }) => well === last?.well).map(({ positionId }) => positionId);
+  const undo = () => {
+    press("put-back", { jobId: head.jobId, positionIds: lastIds }, `Undo of well ${last?.well}`);
+    settle();
+  };
+  const choose = (id: string, only: boolean) => {
+    setChosen(id);
+    setAlone(only);
+    setAbsent(new Set());
+    toMainKey();
+  };
+  const shown = wells.find((well) => well.positionId === openWell) ?? last;
   const shownSeat = shown && byId.get(shown.positionId);
-  const plate = useMemo(() => {
-    if (!next) return null;
-    const all = assemblyPlates(
-      { assemblies, positions, operations: [], editions: [], gearPairs: [] },
-      new Map(Object.entries(partTypes)),
-      next.assemblyId,
-    );
-    return all.find(({ callouts }) => callouts.some(({ positionIds }) => positionIds.includes(next.id))) ?? null;
-  }, [assemblies, positions, partTypes, next]);
-  const mayTake = next && mayStrip && !head.closed;
-  const stack = nextId === pull[0] && pull.length > 1 ? pull : [];
-  const holders = next
-    ? positions
-        .filter(({ id, restsOn }) => expected.includes(id) && (next.heldBy.includes(id) || restsOn.includes(next.id)))
-        .map(({ name }) => name)
+  const found = filter
+    ? positions.filter(({ id, name }) => !off.has(id) && name.toLowerCase().includes(filter.toLowerCase())).slice(0, 20)
     : [];
-
+  const still = new Set(positions.map(({ id }) => id).filter((id) => !off.has(id)));
   return (
     <BenchSheet
       head={head}
@@ -102,122 +116,102 @@ export function TraySheet({
       act={
         <>
           {mayTake ? (
-            <MainKey
-              busy={taking.busy}
-              words="Take off next part"
-              onPress={() => taking.press({ jobId: head.jobId, positionIds: [next.id] })}
-            >
-              {next.name} into well {wells.length + 1}
+            <MainKey words="Take off next" onPress={take}>
+              {words}
+              {act.positionIds.length > 1 && `, ${act.positionIds.length} parts`} into well {number}
             </MainKey>
           ) : (
             <NextLink href={`/bench/${head.tag}/${mayStrip ? "clean" : "quote"}`} words={mayStrip ? "On to Clean" : "Ask first: Quote"} />
-          )}
-          {mayTake && stack.length > 0 && (
-            <Key
-              shortcut="g"
-              words="The stack in one pull"
-              busy={taking.busy}
-              onPress={() => taking.press({ jobId: head.jobId, positionIds: stack })}
-            >
-              {stack.length} in one pull
-            </Key>
           )}
           {mayTake && (
             <Key shortcut="n" words="Stuck" pressed={stuck} onPress={() => setStuck(!stuck)}>
               Stuck
             </Key>
           )}
-          {wells.length > 0 && !head.closed && (
-            <PictureKey head={head} place={{ positionId: wells.at(-1)!.positionId }} photoHash={null} words="Picture" edge />
-          )}
-          <Key
-            shortcut="u"
-            words="Undo the last"
-            disabled={!wells.length || head.closed}
-            busy={undoing.busy}
-            onPress={() => undoing.press({ jobId: head.jobId })}
-          >
+          {last && !head.closed && <PictureKey head={head} place={{ positionId: last.positionId }} photoHash={null} words="Picture" edge />}
+          <Key shortcut="u" words="Undo the last" disabled={!last || head.closed} onPress={undo}>
             Undo
           </Key>
         </>
       }
     >
-      <Refused of={[taking, undoing]} />
-      <div className={`grid gap-6 ${next ? "lg:grid-cols-[300px_1fr_300px]" : "lg:grid-cols-[1fr_300px]"}`}>
-        <div className={next ? "" : "hidden"}>
+      <div className={`grid gap-6 ${act ? "lg:grid-cols-[320px_1fr_300px]" : "lg:grid-cols-[1fr_300px]"}`}>
+        <div className={act ? "min-w-0" : "hidden"}>
           <h2>Comes off next</h2>
-          {next && type && (
-            <div className="mt-2 border-2 border-ink p-3">
-              <div className="slides-in flex justify-center" key={next.id}>
-                <Glyph type={type} turned={next.turned} widthPx={260} heightPx={110} scale={4} />
-              </div>
-              <p className="text-head font-semibold">{next.name}</p>
-              <p className="num">{sizeWords(type.shape)}</p>
-              {next.hole && <p>Hole: {next.hole}</p>}
-              {next.orientation && <p>Orientation: {next.orientation}</p>}
-              {next.hides && <p>It clings or hides: look on the part above.</p>}
-              {next.inPlace && <p>Usually served in place: press “Stuck”.</p>}
-              {type.thread === "left" && <p className="font-semibold">Left-hand thread.</p>}
-              <Cautions said={cautionsAt({ at: "strip", position: next, type, electric: head.electric })} />
+          {act && next && (
+            <>
+              <NextAct
+                act={act}
+                seats={byId}
+                partTypes={partTypes}
+                rides={rides}
+                electric={head.electric}
+                absent={absent}
+                onAlone={(id) => choose(id, true)}
+                onAbsent={(id) => setAbsent((ids) => toggled(ids, id))}
+              />
               {stuck && (
                 <StuckPanel
                   key={next.id}
                   jobId={head.jobId}
                   position={next}
-                  type={type}
-                  holders={holders}
-                  serve={serve}
+                  type={partTypes[next.partTypeId]!}
+                  help={stuckHelp({ positions }, next, partTypes[next.partTypeId]!, still, "off")}
+                  serve={(reason) => {
+                    press("serve-in-place", { jobId: head.jobId, positionId: next.id, reason }, `${next.name} served in place`);
+                    settle();
+                  }}
                   onDone={() => setStuck(false)}
                 />
               )}
-            </div>
+            </>
           )}
           <label className="mt-3 block text-note" htmlFor="other-part">
             Something else came off? Type a few letters
           </label>
           <input id="other-part" value={filter} onChange={(event) => setFilter(event.target.value)} autoComplete="off" />
-          <ul className="mt-1 max-h-60 overflow-auto">
-            {list.map((id) => (
+          <ul className="mt-1 max-h-48 overflow-auto">
+            {found.map(({ id, name }) => (
               <li key={id} className="rule-row">
                 <button
                   type="button"
                   className="min-h-10 w-full text-left font-semibold text-brass aria-pressed:text-ink"
-                  aria-pressed={id === nextId}
-                  onClick={() => {
-                    setChosen(id);
-                    toMainKey();
-                  }}
+                  aria-pressed={id === chosen}
+                  onClick={() => choose(id, true)}
                 >
-                  {byId.get(id)?.name}
+                  {name}
                 </button>
               </li>
             ))}
           </ul>
         </div>
-        <div>
+        <div className="min-w-0">
           <h2>Tray</h2>
-          {stays && <p>Not all of it comes apart: {stays}.</p>}
+          <DepthPanel
+            assemblies={depth.map((assembly) => ({
+              ...assembly,
+              left: guide.expected.filter((id) => !off.has(id) && byId.get(id)?.assemblyId === assembly.id).length,
+            }))}
+            towards={towards}
+            closed={head.closed}
+            onTowards={(id) => {
+              settle();
+              setTowards(towards === id ? null : id);
+              toMainKey();
+            }}
+            onOpened={(assembly, opened) =>
+              press(
+                "open-assembly",
+                { jobId: head.jobId, assemblyId: assembly.id, opened },
+                `${assembly.name} ${opened === null ? "as the job says" : opened ? "opened" : "left shut"}`,
+              )
+            }
+          />
           {inPlace.length > 0 && (
             <p>Served in place: {inPlace.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
           )}
-          {next && plate && (
-            <details className="mb-2">
-              <summary className="act-link min-h-10">Find it on the plate: {plate.name}</summary>
-              <div className="h-56 border border-ink p-1">
-                <PlateView
-                  plate={plate}
-                  title={`What comes off, on the plate: ${plate.name}`}
-                  names={Object.fromEntries(positions.map(({ id, name }) => [id, name]))}
-                  states={Object.fromEntries(wells.map(({ positionId, well }) => [positionId, `in well ${well}`]))}
-                  pickedPositionId={next.id}
-                  onPick={(id) => {
-                    if (expected.includes(id)) setChosen(id);
-                  }}
-                />
-              </div>
-            </details>
-          )}
-          {!wells.length && <p>Empty. The first part goes in well 1.</p>}
+          {next && <OnThePlate next={next} {...props} wells={wells} onPick={(id) => expected.includes(id) && choose(id, false)} />}
+          {!wells.length && <p>Empty. What comes off first goes in well 1.</p>}
           <TrayWells
             wells={wells}
             positions={byId}
@@ -240,5 +234,54 @@ export function TraySheet({
         )}
       </div>
     </BenchSheet>
+  );
+}
+
+function toggled(ids: ReadonlySet<string>, id: string): ReadonlySet<string> {
+  const next = new Set(ids);
+  if (!next.delete(id)) next.add(id);
+  return next;
+}
+
+/** The part that comes off next on its plate; drawn only while it is looked at. */
+function OnThePlate({
+  next,
+  assemblies,
+  positions,
+  partTypes,
+  wells,
+  onPick,
+}: Pick<Props, "assemblies" | "positions" | "partTypes"> & {
+  readonly next: Position;
+  readonly wells: StripState["wells"];
+  readonly onPick: (positionId: string) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const plate = useMemo(() => {
+    if (!open) return null;
+    const all = assemblyPlates(
+      { assemblies, positions, operations: [], editions: [], gearPairs: [], batches: [] },
+      new Map(Object.entries(partTypes)),
+      next.assemblyId,
+    );
+    return all.find(({ callouts }) => callouts.some(({ positionIds }) => positionIds.includes(next.id))) ?? null;
+  }, [open, assemblies, positions, partTypes, next]);
+  const name = assemblies.find(({ id }) => id === next.assemblyId)?.name ?? "";
+  return (
+    <details className="mb-2" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="act-link min-h-10">Find it on the plate: {name}</summary>
+      {plate && (
+        <div className="h-56 border border-ink p-1">
+          <PlateView
+            plate={plate}
+            title={`What comes off, on the plate: ${plate.name}`}
+            names={Object.fromEntries(positions.map((position) => [position.id, position.name]))}
+            states={Object.fromEntries(wells.map(({ positionId, well }) => [positionId, `in well ${well}`]))}
+            pickedPositionId={next.id}
+            onPick={onPick}
+          />
+        </div>
+      )}
+    </details>
   );
 }

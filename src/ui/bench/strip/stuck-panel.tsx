@@ -1,53 +1,49 @@
 "use client";
 import { useState } from "react";
 import type { PartType, Position } from "@/core/anatomy/types";
+import type { StuckHelp } from "@/core/hands/stuck";
 import { cautionsAt } from "@/core/safety/cautions";
-import type { Action } from "@/ui/act/press";
-import { useAct } from "@/ui/act/use-act";
 import { Cautions } from "@/ui/bench/cautions";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 
 interface Props {
   readonly jobId: number;
   readonly position: Position;
   readonly type: PartType;
-  /** Screws and clips that may hold it unseen, still in the reel. */
-  readonly holders: readonly string[];
-  readonly serve: Action<void>;
+  readonly help: StuckHelp;
+  /** Serves it where it sits; the reason stands in the report. */
+  readonly serve: (reason: string) => void;
   readonly onDone: () => void;
 }
 
-/** A part that will not come: what may still hold it, what to beware of, and serving it where it sits, recorded. Never force. */
-export function StuckPanel({ jobId, position, type, holders, serve, onDone }: Props) {
-  const [reason, setReason] = useState(position.inPlace ? "cannot be drawn here" : "");
-  const act = useAct(serve, onDone);
+/** A part that does not come: what to free first, why it may sit fast, how to hold it, and serving it where it sits. Never force. */
+export function StuckPanel({ position, type, help, serve, onDone }: Props) {
+  const [reason, setReason] = useState("would not come off");
   return (
     <form
       className="mt-2 flex flex-col gap-2 border border-ink p-2"
       onSubmit={(event) => {
         event.preventDefault();
-        act.press({ jobId, positionId: position.id, reason });
+        serve(reason.trim() || "would not come off");
       }}
     >
       <p className="font-semibold">Stuck: stop, do not force it.</p>
+      {help.freeFirst.length > 0 && <p>Free first: {help.freeFirst.join(", ")}.</p>}
       <ul className="list-disc pl-5">
-        {holders.length > 0 && <li>Still in, and it may hold it: {holders.join(", ")}.</li>}
-        <li>A hidden screw: under a trim ring, under the handle, inside the spool's well?</li>
-        {type.thread === "left" || type.shape.kind === "cap" || type.shape.kind === "nut" || type.shape.kind === "pinion" ? (
-          <li>{type.thread === "left" ? "Its thread is left-hand." : "Is its thread left-hand?"}</li>
-        ) : null}
-        <li>Seized: oil on the thread, warmth, time; come back to it.</li>
+        {help.causes.map((cause) => (
+          <li key={cause}>{cause.charAt(0).toUpperCase() + cause.slice(1)}</li>
+        ))}
       </ul>
+      <p>{help.hold.join(" ")}</p>
       <Cautions said={cautionsAt({ at: "stuck", type })} />
-      <Field label="Serve in place, because" error={act.fields.reason}>
+      <Field label={`${position.name} stays in, because`}>
         {(field) => (
           <input {...field} value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} autoComplete="off" />
         )}
       </Field>
-      <Refused of={[act]} beside />
       <div className="flex gap-2">
-        <button type="submit" className="key key-small" disabled={act.busy}>
+        <button type="submit" className="key key-small">
           Serve in place
         </button>
         <Key onPress={onDone} className="key-small">

@@ -19,14 +19,14 @@ interface Props {
 
 const stateOf = (well: Well): string =>
   [
-    well.renewed ? "new" : well.verdict === "ok" ? "" : wellVerdictWords[well.verdict],
+    well.renewed ? "new" : well.verdict === "ok" ? "" : well.dressed || wellVerdictWords[well.verdict],
     well.soakId !== null ? "in the bath" : well.cleanedAt !== null && !well.refitted ? "clean" : "",
     well.foundCount === 1 ? "" : `${well.foundCount} lay here`,
   ]
     .filter(Boolean)
     .join(" · ");
 
-/** The drawn tray: each part in its well, in the orientation it lies, in the order this bench lays parts out. What came off in one pull is tied. */
+/** The drawn tray: each part in its well, in the orientation it lies, in the order this bench lays parts out. What came off in one act shares a well. */
 export function TrayWells({ wells, positions, partTypes, assemblies, laying, shownId, onShow }: Props) {
   const tray = useRef<HTMLDivElement>(null);
   const filled = wells.length;
@@ -39,7 +39,7 @@ export function TrayWells({ wells, positions, partTypes, assemblies, laying, sho
     laying,
   );
   const together = new Map<number, number>();
-  for (const well of wells) together.set(well.pulledWith, (together.get(well.pulledWith) ?? 0) + 1);
+  for (const { well } of wells) together.set(well, (together.get(well) ?? 0) + 1);
   return (
     <div ref={tray} className="mt-2 max-h-[calc(100dvh-330px)] min-h-40 overflow-y-auto">
       {rows.map((row) => (
@@ -62,7 +62,7 @@ export function TrayWells({ wells, positions, partTypes, assemblies, laying, sho
                   >
                     <span className="num absolute top-0.5 left-1 text-note">{well.well}</span>
                     <span className="absolute top-0.5 right-1 text-note">
-                      {[well.photoHash && "pic", (together.get(well.pulledWith) ?? 1) > 1 && `pull ${well.pulledWith}`]
+                      {[well.photoHash && "pic", (together.get(well.well) ?? 1) > 1 && `${well.place}/${together.get(well.well)}`]
                         .filter(Boolean)
                         .join(" ")}
                     </span>

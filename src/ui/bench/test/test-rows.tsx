@@ -85,7 +85,7 @@ export function TestRows({
   const [radius, setRadius] = useState(String(lineRadiusMm));
   const [reading, setReading] = useState<InstrumentReading | null>(null);
   const router = useRouter();
-  const light = head.kind === "light-service";
+  const light = head.path.depth === "light";
   const stopped = light && phase === "before" && observations.some((o) => o.phase === "before" && o.verdict === "bad");
   const last = useRef<{ id: TestId; verdict: Verdict } | null>(null);
   const written = (id: TestId | undefined) => id && setSent((before) => new Set([...before, id]));

@@ -1,8 +1,8 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { step } from "@/app/server/bench-input";
-import { doStep, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
+import { jobId, step } from "@/app/server/bench-input";
+import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
 import { learnAct } from "@/data/bench/playbook";
 import type { Press } from "@/ui/act/press";
 
@@ -17,12 +17,16 @@ export async function learnActFromJob(press: Press) {
 }
 
 const done = defineAction({
-  name: "step-done",
+  name: "steps-done",
   permission: "bench",
-  input: step.extend({ reason: z.string().trim().max(300, "At most 300 characters.").default("") }),
-  run: (ctx, input) => doStep(ctx, input.jobId, input.operationId, input.reason),
+  input: z.object({
+    jobId,
+    operationIds: z.array(z.string().min(1).max(80)).min(1).max(120),
+    reason: z.string().trim().max(300, "At most 300 characters.").default(""),
+  }),
+  run: (ctx, input) => doSteps(ctx, input.jobId, input.operationIds, input.reason),
 });
-export async function stepDone(press: Press) {
+export async function stepsDone(press: Press) {
   return done(press);
 }
 

@@ -1,10 +1,10 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { wayInForce } from "@/core/ways/ways";
-import { buriedBy, getBuild, standsOn, trapsOf } from "@/data/bench/build";
+import { getBuild, standsOn, trapsOf } from "@/data/bench/build";
 import { waysOf } from "@/data/bench/ways";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
-import { gateFailed, learnActFromJob, openStepAgain, stepDone, stepSkipped, stepUndone } from "./actions";
+import { learnActFromJob, openStepAgain } from "./actions";
 
 export const metadata = { title: "Build" };
 
@@ -21,9 +21,8 @@ export default async function BuildPage(props: StationProps) {
       steps={build.steps.map((step) => ({
         ...step,
         lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, ways),
-        buries: step.state === "done" ? null : buriedBy(build, version, step),
       }))}
-      currentId={build.current?.operation.id ?? null}
+      batches={build.batches}
       open={open ? { operationId: open.operation.id, words: open.operation.words, steps: standsOn(build, open.operation.id).length } : null}
       conflict={build.conflict}
       inversions={build.inversions}
@@ -33,10 +32,6 @@ export default async function BuildPage(props: StationProps) {
       anatomy={version.anatomy}
       neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}
-      done={stepDone}
-      failed={gateFailed}
-      skipped={stepSkipped}
-      undone={stepUndone}
       again={openStepAgain}
       learn={learnActFromJob}
     />

@@ -39,7 +39,7 @@ export default async function FindPage(props: StationProps) {
   const tasks = new Set(listFaults(db, job.id).map((finding) => finding.faultId));
   const last = lastVisitOf(db, job);
   const claims = claimsOf(db, job);
-  const following = stationAfter(job.kind, "find") ?? "quote";
+  const following = stationAfter(job, "find") ?? "quote";
   return (
     <FindSheet
       head={head}

@@ -14,7 +14,7 @@ export default async function ProvePage(props: StationProps) {
     <TestRows
       head={head}
       phase="after"
-      tests={protocolOfJob(version.model.family, job.kind)}
+      tests={protocolOfJob(version.model.family, job)}
       extras={extraTests(version.model.family)}
       skipped={listSkipped(db, job.id)}
       record={recordOfModel(db, version.model.id, version.lineRadiusMm)}

@@ -1,5 +1,6 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { wayLines } from "@/core/ways/ways";
+import { openingOf } from "@/data/bench/opening";
 import { foreseenOf, waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
@@ -26,7 +27,7 @@ export default async function QuotePage(props: StationProps) {
       answer={recordCustomerAnswer}
       decline={sendBackUnrepaired}
       ways={<WaysPanel jobId={job.id} closed={head.closed} customer={job.customer.name} ways={wayLines(ways)} choose={chooseWay} />}
-      foreseen={foreseenOf(db, job, version)}
+      foreseen={foreseenOf(db, job, version, openingOf(db, job, version).opening.off)}
       foresee={foreseePart}
     />
   );

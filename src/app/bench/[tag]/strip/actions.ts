@@ -3,15 +3,18 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
 import { wellVerdicts } from "@/core/teardown/verdicts";
+import { sayOpened } from "@/data/bench/opening";
 import { learn } from "@/data/bench/playbook";
 import { noteWell, putBackLast, serveInPlace, takeParts } from "@/data/bench/tray";
 import type { Press } from "@/ui/act/press";
 
+const seats = z.array(z.string().min(1).max(60)).min(1).max(60);
+
 const take = defineAction({
   name: "take",
   permission: "bench",
-  input: z.object({ jobId, positionIds: z.array(z.string().min(1).max(60)).min(1).max(60) }),
-  run: (ctx, input) => takeParts(ctx, input.jobId, input.positionIds),
+  input: z.object({ jobId, positionIds: seats, absent: z.array(z.string().max(60)).max(60).default([]) }),
+  run: (ctx, input) => takeParts(ctx, input.jobId, input.positionIds, new Set(input.absent)),
 });
 export async function takePartsOff(press: Press) {
   return take(press);
@@ -32,8 +35,8 @@ export async function servePartInPlace(press: Press) {
 const putBack = defineAction({
   name: "put-back",
   permission: "bench",
-  input: z.object({ jobId }),
-  run: (ctx, input) => putBackLast(ctx, input.jobId),
+  input: z.object({ jobId, positionIds: seats.optional() }),
+  run: (ctx, input) => putBackLast(ctx, input.jobId, input.positionIds),
 });
 export async function putLastBack(press: Press) {
   return putBack(press);
@@ -49,12 +52,25 @@ const note = defineAction({
     hole: z.string().max(60, "At most 60 characters."),
     thread: z.enum(["right", "left"]).nullable(),
     foundCount: z.number("Type a whole number.").int("Type a whole number.").min(0, "None or more.").max(20, "At most 20 in one seat."),
+    dressed: z.string().max(80, "At most 80 characters.").default(""),
+    seen: z.number().int().optional(),
     at: z.enum(["strip", "clean"]),
   }),
-  run: (ctx, { jobId: id, positionId, ...said }) => noteWell(ctx, id, positionId, said),
+  run: (ctx, { jobId: id, positionId, seen, ...said }) =>
+    noteWell(ctx, id, positionId, { ...said, ...(seen === undefined ? {} : { seen }) }),
 });
 export async function noteTrayWell(press: Press) {
   return note(press);
+}
+
+const assembly = defineAction({
+  name: "open-assembly",
+  permission: "bench",
+  input: z.object({ jobId, assemblyId: z.string().min(1).max(60), opened: z.boolean().nullable() }),
+  run: (ctx, input) => sayOpened(ctx, input.jobId, input.assemblyId, input.opened),
+});
+export async function openAssembly(press: Press) {
+  return assembly(press);
 }
 
 const lesson = defineAction({

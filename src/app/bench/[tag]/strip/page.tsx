@@ -1,12 +1,13 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { wayInForce } from "@/core/ways/ways";
 import { listLooseParts } from "@/data/bench/loose-parts";
-import { expectedNext, listWells, nextPull } from "@/data/bench/tray";
-import { listInPlace, stripPlanOf, waysOf } from "@/data/bench/ways";
+import { openingOf, stripGuideOf } from "@/data/bench/opening";
+import { listWells } from "@/data/bench/tray";
+import { listInPlace, waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
-import { learnFromJob, noteTrayWell, putLastBack, servePartInPlace, takePartsOff } from "./actions";
+import { learnFromJob, noteTrayWell } from "./actions";
 import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
@@ -27,22 +28,33 @@ export default async function StripPage(props: StationProps) {
         make={makeModelSchematic}
       />
     );
+  const { anatomy, partTypes } = version;
+  const of = openingOf(db, job, version);
+  const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
+  const rides: Record<string, string[]> = {};
+  for (const [id, carrier] of of.opening.ridesOn) rides[carrier] = [...(rides[carrier] ?? []), names.get(id) ?? id];
   return (
     <TraySheet
       head={head}
       mayStrip={mayStrip}
-      assemblies={version.anatomy.assemblies}
-      positions={version.anatomy.positions}
-      partTypes={Object.fromEntries(version.partTypes)}
-      expected={expectedNext(db, job)}
-      pull={nextPull(db, job)}
+      assemblies={anatomy.assemblies}
+      positions={anatomy.positions}
+      machine={of.machine.positions}
+      batches={of.batches}
+      partTypes={Object.fromEntries(partTypes)}
+      expected={stripGuideOf(db, job, version, of).expected}
+      depth={anatomy.assemblies.map(({ id, name, carrier }) => ({
+        id,
+        name,
+        open: of.depth.open.get(id) ?? null,
+        ridesOn: carrier && of.opening.off.has(carrier) ? (names.get(carrier) ?? null) : null,
+        left: 0,
+        said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",
+      }))}
+      rides={rides}
       laying={wayInForce("layingOut", waysOf(db, job)).choice}
-      stays={stripPlanOf(db, job, version).because}
-      inPlace={listInPlace(db, job.id)}
-      wells={listWells(db, job.id)}
-      take={takePartsOff}
-      putBack={putLastBack}
-      serve={servePartInPlace}
+      lastAssemblyId={null}
+      state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
       note={noteTrayWell}
       learn={learnFromJob}
     />

@@ -16,13 +16,13 @@ export const metadata = { title: "Test" };
 
 export default async function TestPage(props: StationProps) {
   const { db, head, version, job } = await loadBench(props);
-  const next = stationAfter(job.kind, "test")!;
+  const next = stationAfter(job, "test")!;
   const last = lastVisitOf(db, job);
   return (
     <TestRows
       head={head}
       phase="before"
-      tests={protocolOfJob(version.model.family, job.kind)}
+      tests={protocolOfJob(version.model.family, job)}
       extras={extraTests(version.model.family)}
       skipped={listSkipped(db, job.id)}
       record={recordOfModel(db, version.model.id, version.lineRadiusMm)}

@@ -1,0 +1,19 @@
+import "server-only";
+import { gateFailed, stepSkipped, stepsDone, stepUndone } from "@/app/bench/[tag]/build/actions";
+import { openAssembly, putLastBack, servePartInPlace, takePartsOff } from "@/app/bench/[tag]/strip/actions";
+import type { ActionResult, Press } from "@/ui/act/press";
+
+/** Acts of the bench that a page may take by itself at once and have confirmed: their names in its queue. */
+export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionResult<unknown>>> = new Map<
+  string,
+  (press: Press) => Promise<ActionResult<unknown>>
+>([
+  ["take-parts", takePartsOff],
+  ["put-back", putLastBack],
+  ["serve-in-place", servePartInPlace],
+  ["open-assembly", openAssembly],
+  ["steps-done", stepsDone],
+  ["step-undone", stepUndone],
+  ["gate-failed", gateFailed],
+  ["step-skipped", stepSkipped],
+]);

@@ -1,0 +1,126 @@
+import { seatConstraints } from "@/core/anatomy/constraints";
+import type { Anatomy } from "@/core/anatomy/types";
+
+export interface Opening {
+  /** Seats that come off. */
+  readonly off: ReadonlySet<string>;
+  /** What stays on a part that comes off, by seat: an assembly that is not serviced rides on its carrier. */
+  readonly ridesOn: ReadonlyMap<string, string>;
+}
+
+/**
+ * What comes off so that some assemblies are serviced and some seats emptied, and no more. What is in the way comes off as well; an assembly
+ * that is not serviced stays on its carrier, which is freed and lifted; what is pressed in, served in place, or the body the rest is built on
+ * stays.
+ * @param open assemblies that are serviced: all of their seats but those that stay. @param seats wanted off by themselves, whatever they are.
+ */
+export function planOpening(
+  anatomy: Pick<Anatomy, "assemblies" | "positions">,
+  open: ReadonlySet<string>,
+  seats: ReadonlySet<string> = new Set(),
+): Opening {
+  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
+  const assemblies = new Map(anatomy.assemblies.map((assembly) => [assembly.id, assembly]));
+  const staysIn = (id: string) => {
+    const position = byId.get(id)!;
+    return !seats.has(id) && (position.stays === true || position.inPlace === true);
+  };
+  /** The part a seat stays on while its assembly is not serviced; undefined for one that comes off by itself. */
+  const carrierOf = (id: string): string | undefined => {
+    const assembly = assemblies.get(byId.get(id)!.assemblyId);
+    if (!assembly?.carrier || open.has(assembly.id) || seats.has(id) || assembly.carrier === id || assembly.freedBy?.includes(id))
+      return undefined;
+    return assembly.carrier;
+  };
+  const over = new Map<string, string[]>();
+  for (const { before, after } of seatConstraints(anatomy)) over.set(before, [...(over.get(before) ?? []), after]);
+  const off = new Set<string>();
+  const lifted = new Set<string>();
+  /** Takes a seat off; one that carries an assembly which stays together is freed first. */
+  const take = (id: string) => {
+    off.add(id);
+    for (const assembly of anatomy.assemblies)
+      if (assembly.carrier === id && !open.has(assembly.id) && !lifted.has(assembly.id)) {
+        lifted.add(assembly.id);
+        for (const other of assembly.freedBy ?? []) if (!off.has(other)) take(other);
+      }
+  };
+  for (const { id, assemblyId } of anatomy.positions) if (seats.has(id) || (open.has(assemblyId) && !staysIn(id))) take(id);
+  // A set hands out what is added to it while it is walked.
+  for (const id of off)
+    for (const other of over.get(id) ?? []) {
+      if (off.has(other) || staysIn(other)) continue;
+      const carrier = carrierOf(other);
+      if (carrier === undefined) take(other);
+      else if (carrier !== id && !off.has(carrier)) take(carrier);
+    }
+  const ridesOn = new Map<string, string>();
+  for (const { id } of anatomy.positions) {
+    if (off.has(id)) continue;
+    const carrier = carrierOf(id);
+    if (carrier !== undefined && off.has(carrier)) ridesOn.set(id, carrier);
+  }
+  return { off, ridesOn };
+}
+
+/**
+ * What rides on which part, told from what came off: seats of an assembly whose carrier came off while they did not. @returns by seat.
+ */
+export function ridersOf(anatomy: Pick<Anatomy, "assemblies" | "positions">, out: ReadonlySet<string>): ReadonlyMap<string, string> {
+  const carriers = new Map(
+    anatomy.assemblies.flatMap(({ id, carrier, freedBy }) => (carrier ? [[id, { carrier, freedBy: freedBy ?? [] }]] : [])),
+  );
+  return new Map(
+    anatomy.positions.flatMap(({ id, assemblyId }): [string, string][] => {
+      const unit = carriers.get(assemblyId);
+      if (!unit || out.has(id) || unit.carrier === id || unit.freedBy.includes(id) || !out.has(unit.carrier)) return [];
+      return [[id, unit.carrier]];
+    }),
+  );
+}
+
+/**
+ * The machine with what rides on a part as one with it: every tie of a rider to something else is its carrier's tie. Where that would tie a knot
+ * the tie is left out, for what rides on a part cannot hold it.
+ */
+export function foldRiders(anatomy: Anatomy, ridesOn: ReadonlyMap<string, string>): Anatomy {
+  if (!ridesOn.size) return anatomy;
+  const as = (id: string): string => ridesOn.get(id) ?? id;
+  const ties = new Map<string, { restsOn: Set<string>; heldBy: Set<string> }>();
+  const tiesOf = (id: string) => {
+    const known = ties.get(id) ?? { restsOn: new Set<string>(), heldBy: new Set<string>() };
+    ties.set(id, known);
+    return known;
+  };
+  for (const { before, after } of seatConstraints(anatomy)) {
+    const [low, high] = [as(before), as(after)];
+    if (low !== high && (low !== before || high !== after)) tiesOf(high).restsOn.add(low);
+  }
+  const reaches = (from: string, to: string): boolean => {
+    const next = new Map<string, string[]>();
+    for (const { before, after } of seatConstraints(anatomy))
+      if (!ridesOn.has(before) && !ridesOn.has(after)) next.set(before, [...(next.get(before) ?? []), after]);
+    const seen = new Set([from]);
+    for (const id of seen) for (const other of next.get(id) ?? []) seen.add(other);
+    return seen.has(to);
+  };
+  return {
+    ...anatomy,
+    positions: anatomy.positions
+      .filter(({ id }) => !ridesOn.has(id))
+      .map((position) => {
+        const keep = (ids: readonly string[]) => ids.filter((id) => !ridesOn.has(id));
+        const { ridesOn: axle, insideOf, ...seat } = position;
+        // A tie that runs against what the other parts say would be a knot.
+        const more = [...(ties.get(position.id)?.restsOn ?? [])].filter((low) => !reaches(position.id, low));
+        return {
+          ...seat,
+          restsOn: [...new Set([...keep(seat.restsOn), ...more])],
+          passesThrough: keep(seat.passesThrough),
+          heldBy: keep(seat.heldBy),
+          ...(axle !== undefined && !ridesOn.has(axle) ? { ridesOn: axle } : {}),
+          ...(insideOf !== undefined && !ridesOn.has(insideOf) ? { insideOf } : {}),
+        };
+      }),
+  };
+}

@@ -1,0 +1,126 @@
+import { seatConstraints } from "@/core/anatomy/constraints";
+import type { Anatomy, Batch } from "@/core/anatomy/types";
+import { isolate, type ReelSection } from "@/core/diagnosis/isolation";
+import { batchesOf } from "@/core/hands/batches";
+import type { StripGuide } from "@/core/hands/strip-acts";
+import { protocolFor } from "@/core/proving/protocol";
+import { type Depth, depthOf, type OpenedFor } from "@/core/service/depth";
+import { byBenchOrder } from "@/core/teardown/bench-order";
+import { foldRiders, type Opening, planOpening } from "@/core/teardown/opening";
+import { removalOrder } from "@/core/teardown/removal-order";
+import { sealUnitOf } from "@/core/teardown/seal-unit";
+import type { FamilyId } from "@/core/vocabulary/families";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
+import { wayInForce } from "@/core/ways/ways";
+import type { ModelVersion } from "@/data/catalogue/models";
+import { listFaults } from "@/data/diagnosis/faults";
+import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
+import { verdictsBefore } from "@/data/diagnosis/observations";
+import { getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { listInPlace, waysOf } from "./ways";
+
+/** How deep a job opens its reel: what is serviced and why, what comes off for it, and the machine with what rides along as one. */
+export interface JobOpening {
+  readonly depth: Depth;
+  readonly opening: Opening;
+  /** The machine as it comes apart: what rides on a part is one with it. */
+  readonly machine: Anatomy;
+  readonly batches: readonly Batch[];
+}
+
+/** What is settled of assemblies: why one is open, or that it stays shut. */
+const saidOf = (db: Db, jobId: number): ReadonlyMap<string, OpenedFor | "shut"> =>
+  new Map(
+    (
+      db.prepare("SELECT assembly_id AS id, opened, why FROM job_assembly WHERE job_id = ? ORDER BY assembly_id").all(jobId) as {
+        id: string;
+        opened: 0 | 1;
+        why: OpenedFor;
+      }[]
+    ).map(({ id, opened, why }) => [id, opened ? why : "shut"]),
+  );
+
+/** Holds fast what was to be opened when the first part came off: what is found from then on widens it, and never narrows it. */
+export function settleOpening(ctx: Context, job: Job): void {
+  const add = ctx.db.prepare("INSERT OR IGNORE INTO job_assembly (job_id, assembly_id, opened, why, at) VALUES (?, ?, 1, ?, ?)");
+  for (const [id, why] of openingOf(ctx.db, job).depth.open) add.run(job.id, id, why, ctx.now);
+}
+
+/** Where the tests made before service point. */
+export function sectionsOfTests(family: FamilyId, verdicts: Partial<Record<TestId, Verdict>>): ReturnType<typeof isolate> {
+  const drags = (["drag-light", "drag-strike", "drag-full"] as const).flatMap((id) => verdicts[id] ?? []);
+  return isolate({
+    hasFreeSpool: protocolFor(family).some((test) => test.id === "free-spool"),
+    ...(verdicts["free-spool"] ? { freeSpool: verdicts["free-spool"] } : {}),
+    ...(verdicts.turning ? { turning: verdicts.turning } : {}),
+    ...(drags.length ? { drag: drags.find((v) => v === "bad") ?? drags.find((v) => v === "doubtful") ?? drags[0]! } : {}),
+    ...(verdicts["anti-reverse"] ? { antiReverse: verdicts["anti-reverse"] } : {}),
+    ...(verdicts.click ? { click: verdicts.click } : {}),
+  });
+}
+
+export function openingOf(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): JobOpening {
+  const ways = waysOf(db, job);
+  const faultOf = faultNamer(db);
+  const roles = new Set([...version.partTypes.values()].map(({ role }) => role));
+  const depth = depthOf(
+    version.anatomy,
+    version.partTypes,
+    {
+      depth: wayInForce("depth", ways).choice,
+      faults: listFaults(db, job.id).flatMap(({ faultId }) => faultOf(faultId) ?? []),
+      complaints: job.intake.complaints,
+      sections: sectionsOfTests(version.model.family, verdictsBefore(db, [job.id]).get(job.id) ?? {}).map(
+        ({ section }): ReelSection => section,
+      ),
+      newParts: db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? ORDER BY position_id").pluck().all(job.id) as string[],
+      onlyParts: job.kind === "upgrade",
+      said: saidOf(db, job.id),
+    },
+    knowledgeOf(db).faults.filter(({ needs }) => needs === undefined || roles.has(needs)),
+  );
+  const opening = planOpening(version.anatomy, new Set(depth.open.keys()), new Set(depth.seats.keys()));
+  const machine = foldRiders(version.anatomy, opening.ridesOn);
+  const unit = wayInForce("fluidSeal", ways).choice === "here" ? new Set<string>() : sealUnitOf(version.anatomy, version.partTypes);
+  return { depth, opening, machine, batches: batchesOf(machine, version.partTypes, unit) };
+}
+
+/** Everything expected to come off in the shop's bench order, what is off already among it. */
+export function expectedOff(
+  db: Db,
+  job: Job,
+  version: ModelVersion = machineOf(db, job),
+  of: JobOpening = openingOf(db, job, version),
+): string[] {
+  const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
+  const { machine, opening } = of;
+  const constraints = seatConstraints(machine);
+  const order = removalOrder(machine).filter((id) => opening.off.has(id) && !inPlace.has(id));
+  return byBenchOrder(machine, order, wayInForce("benchOrder", waysOf(db, job)).choice, (id, gone) =>
+    constraints.every((constraint) => constraint.before !== id || gone.has(constraint.after)),
+  );
+}
+
+/** What the bench goes by as a reel comes apart. */
+export function stripGuideOf(db: Db, job: Job, version: ModelVersion, of: JobOpening): StripGuide {
+  return { anatomy: of.machine, types: version.partTypes, batches: of.batches, expected: expectedOff(db, job, version, of) };
+}
+
+/** Opens an assembly that the job would leave shut, or leaves one shut; null gives it back to the kind of service and the faults. */
+export function sayOpened(ctx: Context, jobId: number, assemblyId: string, opened: boolean | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (!machineOf(ctx.db, job).anatomy.assemblies.some(({ id }) => id === assemblyId))
+    throw new Refusal("no-assembly", "This model has no such assembly. Reload the page.");
+  if (opened === null) ctx.db.prepare("DELETE FROM job_assembly WHERE job_id = ? AND assembly_id = ?").run(jobId, assemblyId);
+  else
+    ctx.db
+      .prepare(
+        "INSERT INTO job_assembly (job_id, assembly_id, opened, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET opened = excluded.opened, why = 'asked', at = excluded.at",
+      )
+      .run(jobId, assemblyId, opened ? 1 : 0, ctx.now);
+  writeJournal(ctx, "assembly-opened", { jobId, reelId: job.reel.id }, { assembly: assemblyId, opened });
+}

@@ -1,0 +1,141 @@
+"use client";
+import { nanoid } from "nanoid";
+import { useRouter } from "next/navigation";
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { type Answer, createPressQueue, type PressQueue, type QueuedPress, type QueueState } from "./press-queue";
+
+const Context = createContext<PressQueue | null>(null);
+const storeKey = (tab: string) => `zorbek-presses ${tab}`;
+/** After the last press the page is fetched anew; not between presses, so that a row of them stays quick. */
+const refreshAfterMs = 350;
+/** A switch's bounce: two presses of one key within this time are one. */
+export const bounceMs = 60;
+
+/** This tab's own name, kept over a reload. */
+function tabName(): string {
+  const known = sessionStorage.getItem("zorbek-tab");
+  if (known) return known;
+  const name = nanoid(10);
+  sessionStorage.setItem("zorbek-tab", name);
+  return name;
+}
+
+function readKept(tab: string): QueuedPress[] {
+  try {
+    return JSON.parse(localStorage.getItem(storeKey(tab)) ?? "[]") as QueuedPress[];
+  } catch {
+    return [];
+  }
+}
+
+async function send(press: QueuedPress): Promise<Answer> {
+  const response = await fetch("/api/press", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ pressId: press.id, act: press.act, input: press.input }),
+    signal: AbortSignal.timeout(15_000),
+  });
+  // A server that is just starting, or a proxy in front of a dead one, is no answer.
+  if (response.status >= 500 && response.headers.get("content-type")?.includes("json") !== true)
+    throw new Error(`status ${response.status}`);
+  return (await response.json()) as Answer;
+}
+
+/** What tabs that are gone left unanswered: sent by this one, with the same ids. */
+async function takeOverOrphans(own: string): Promise<QueuedPress[]> {
+  if (!navigator.locks) return [];
+  const { held = [] } = await navigator.locks.query();
+  const alive = new Set(held.map(({ name }) => name));
+  const orphans: QueuedPress[] = [];
+  for (const key of Object.keys(localStorage)) {
+    if (!key.startsWith("zorbek-presses ") || key === storeKey(own) || alive.has(key)) continue;
+    orphans.push(...readKept(key.slice("zorbek-presses ".length)));
+    localStorage.removeItem(key);
+  }
+  return orphans;
+}
+
+/** Holds the one queue of presses of this tab. */
+export function QueueProvider({ children }: { children: ReactNode }) {
+  const router = useRouter();
+  const [queue, setQueue] = useState<PressQueue | null>(null);
+  useEffect(() => {
+    const tab = tabName();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let over = false;
+    // Held as long as this tab lives: others see by it that its presses are looked after.
+    if (navigator.locks) void navigator.locks.request(storeKey(tab), { mode: "shared" }, () => new Promise<void>(() => undefined));
+    const keep = (pending: readonly QueuedPress[]) => {
+      if (pending.length) localStorage.setItem(storeKey(tab), JSON.stringify(pending));
+      else localStorage.removeItem(storeKey(tab));
+    };
+    const settled = () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => router.refresh(), refreshAfterMs);
+    };
+    const made = createPressQueue({ send, keep, settled }, readKept(tab));
+    setQueue(made);
+    void takeOverOrphans(tab).then((orphans) => {
+      if (!over) for (const press of orphans) made.add(press);
+    });
+    return () => {
+      over = true;
+      clearTimeout(timer);
+    };
+  }, [router]);
+  return <Context.Provider value={queue}>{children}</Context.Provider>;
+}
+
+const empty: QueueState = { pending: [], done: [], stopped: null, waiting: false };
+
+/** The queue's state as it changes; nothing before the page has taken over. */
+export function useQueueState(): QueueState {
+  const queue = useContext(Context);
+  return useSyncExternalStore(
+    useCallback((listener: () => void) => queue?.subscribe(listener) ?? (() => undefined), [queue]),
+    () => queue?.state() ?? empty,
+    () => empty,
+  );
+}
+
+export interface Board<S> {
+  /** The server's state with every press on it that it has not shown yet. */
+  readonly state: S;
+  readonly press: (act: string, input: object, words: string) => void;
+  readonly stopped: QueueState["stopped"];
+  readonly waiting: boolean;
+  readonly pending: number;
+}
+
+/**
+ * The state of a station as the hand has left it: what the server says, and on it the presses it has not shown yet, taken by the same rules.
+ * A press is on the screen at once; the server confirms it or stops the queue.
+ * @param revision of the server's state. @param apply takes one press; it must do nothing for a press that the state has already.
+ */
+export function useBoard<S>(about: string, revision: number, server: S, apply: (state: S, press: QueuedPress) => S): Board<S> {
+  const queue = useContext(Context);
+  const { pending, done, stopped, waiting } = useQueueState();
+  const lastAt = useRef({ act: "", at: Number.NEGATIVE_INFINITY });
+  useEffect(() => queue?.shown(revision), [queue, revision]);
+  const own = useMemo(
+    () => [...done.filter((press) => press.revision > revision), ...pending].filter((press) => press.about === about),
+    [done, pending, revision, about],
+  );
+  const state = useMemo(() => own.reduce(apply, server), [own, apply, server]);
+  const press = useCallback(
+    (act: string, input: object, words: string) => {
+      const now = performance.now();
+      if (lastAt.current.act === act && now - lastAt.current.at < bounceMs) return;
+      lastAt.current = { act, at: now };
+      queue?.add({ id: nanoid(), act, input, words, about });
+    },
+    [queue, about],
+  );
+  return { state, press, stopped, waiting, pending: pending.length };
+}
+
+/** The words of a stop are read: the queue goes on. */
+export function useGoOn(): () => void {
+  const queue = useContext(Context);
+  return useCallback(() => queue?.goOn(), [queue]);
+}

@@ -1,0 +1,47 @@
+import type { StepAtBuild } from "@/core/teardown/step";
+import type { QueuedPress } from "@/ui/act/press-queue";
+
+interface Input {
+  readonly operationIds?: readonly string[];
+  readonly operationId?: string;
+}
+
+/** After everything the server has timed: a press of this page is the newest. */
+const justNow = (press: QueuedPress): string => `~${press.id}`;
+
+/** Takes one press as the server will; one that the steps have already changes nothing. */
+export function buildPress(steps: readonly StepAtBuild[], press: QueuedPress): readonly StepAtBuild[] {
+  const { operationIds = [], operationId } = press.input as Input;
+  const set = (ids: ReadonlySet<string>, state: StepAtBuild["state"], act: string) =>
+    steps.map((step) => (ids.has(step.operation.id) && step.state !== state ? { ...step, state, act, at: justNow(press) } : step));
+  if (press.act === "steps-done") return set(new Set(operationIds), "done", operationIds[0] ?? "");
+  if (press.act === "gate-failed" && operationId) return set(new Set([operationId]), "failed", operationId);
+  if (press.act === "step-skipped" && operationId) return set(new Set([operationId]), "skipped", operationId);
+  if (press.act === "step-undone" && operationId) {
+    const act = steps.find(({ operation }) => operation.id === operationId)?.act;
+    if (act === undefined || act === null) return steps;
+    return steps.map((step) => (step.act === act ? { ...step, state: "waiting" as const, act: null, at: null } : step));
+  }
+  return steps;
+}
+
+/** The act that was done last; null while nothing is. */
+export function lastDone(steps: readonly StepAtBuild[]): StepAtBuild | null {
+  let last: StepAtBuild | null = null;
+  for (const step of steps) if (step.at && (!last?.at || step.at >= last.at)) last = step;
+  return last;
+}
+
+/** Everything up to the next check that can be done in order from here: what "done to here" says. */
+export function upToCheck(steps: readonly StepAtBuild[]): string[] {
+  const done = new Set(steps.filter(({ state, notDue }) => state !== "waiting" || notDue).map(({ operation }) => operation.id));
+  const ids: string[] = [];
+  for (const step of steps) {
+    if (done.has(step.operation.id)) continue;
+    if (step.operation.kind === "gate") break;
+    if (!step.needs.every((id) => done.has(id))) break;
+    ids.push(step.operation.id);
+    done.add(step.operation.id);
+  }
+  return ids;
+}

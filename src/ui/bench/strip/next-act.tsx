@@ -1,0 +1,80 @@
+import { sizeWords } from "@/core/anatomy/shapes";
+import type { PartType, Position } from "@/core/anatomy/types";
+import type { StripAct } from "@/core/hands/strip-acts";
+import { cautionsAt } from "@/core/safety/cautions";
+import { Cautions } from "@/ui/bench/cautions";
+import { Glyph } from "@/ui/glyphs/glyph";
+
+interface Props {
+  readonly act: StripAct;
+  readonly seats: ReadonlyMap<string, Position>;
+  readonly partTypes: Readonly<Record<string, PartType>>;
+  /** Names of what stays on each part that comes off. */
+  readonly rides: Readonly<Record<string, readonly string[]>>;
+  readonly electric: boolean;
+  /** Parts of the act that were not there. */
+  readonly absent: ReadonlySet<string>;
+  readonly onAlone: (positionId: string) => void;
+  readonly onAbsent: (positionId: string) => void;
+}
+
+/** What comes off in one act of the hands, part by part; one that differs is taken by itself, or said not to be there. */
+export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlone, onAbsent }: Props) {
+  const parts = act.positionIds.flatMap((id) => {
+    const position = seats.get(id);
+    const type = position && partTypes[position.partTypeId];
+    return position && type ? [{ position, type }] : [];
+  });
+  const [first] = parts;
+  if (!first) return null;
+  const single = parts.length === 1;
+  const cautions = [...new Set(parts.flatMap(({ position, type }) => cautionsAt({ at: "strip", position, type, electric })))];
+  return (
+    <div className="mt-2 border-2 border-ink p-3">
+      {single && (
+        <div className="slides-in flex justify-center" key={first.position.id}>
+          <Glyph type={first.type} turned={first.position.turned} widthPx={260} heightPx={110} scale={4} />
+        </div>
+      )}
+      <p className="text-head font-semibold">{act.batch?.name ?? first.position.name}</p>
+      <Cautions said={cautions} />
+      <ul className={single ? "" : "mt-1 border-t border-ink"} aria-label="Parts of this act">
+        {parts.map(({ position, type }) => (
+          <li key={position.id} className={single ? "" : "rule-row flex items-center gap-2 py-1"}>
+            {!single && <Glyph type={type} turned={position.turned} widthPx={44} heightPx={36} scale={1.4} />}
+            <div className="min-w-0 flex-1">
+              {!single && <span className={absent.has(position.id) ? "line-through" : "font-semibold"}>{position.name}</span>}{" "}
+              <span className="num text-note">{sizeWords(type.shape)}</span>
+              {position.hole && <span className="block text-note">Hole: {position.hole}</span>}
+              {position.orientation && <span className="block text-note">{position.orientation}</span>}
+              {position.hides && <span className="block text-note">It clings or hides: look on the part above.</span>}
+              {type.thread === "left" && <span className="block font-semibold">Left-hand thread.</span>}
+              {rides[position.id] && <span className="block text-note">Stays on it: {rides[position.id]!.join(", ")}.</span>}
+            </div>
+            <div className="flex flex-col gap-1">
+              {!single && (
+                <button
+                  type="button"
+                  className="act-link min-h-8"
+                  aria-label={`${position.name} alone`}
+                  onClick={() => onAlone(position.id)}
+                >
+                  alone
+                </button>
+              )}
+              <button
+                type="button"
+                className="act-link min-h-8"
+                aria-pressed={absent.has(position.id)}
+                aria-label={`${position.name} is not there`}
+                onClick={() => onAbsent(position.id)}
+              >
+                {absent.has(position.id) ? "there" : "not there"}
+              </button>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

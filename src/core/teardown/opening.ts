@@ -46,12 +46,18 @@ export function planOpening(
       }
   };
   for (const { id, assemblyId } of anatomy.positions) if (seats.has(id) || (open.has(assemblyId) && !staysIn(id))) take(id);
+  /** What lies over a seat, and over what rides on it. */
+  const above = (id: string): string[] => [
+    ...(over.get(id) ?? []),
+    ...anatomy.positions.flatMap((position) => (carrierOf(position.id) === id ? (over.get(position.id) ?? []) : [])),
+  ];
   // A set hands out what is added to it while it is walked.
   for (const id of off)
-    for (const other of over.get(id) ?? []) {
+    for (const other of above(id)) {
       if (off.has(other) || staysIn(other)) continue;
       const carrier = carrierOf(other);
-      if (carrier === undefined) take(other);
+      // A part in the way within its own assembly comes off by itself; one of another leaves with what carries it.
+      if (carrier === undefined || (carrier !== id && byId.get(other)!.assemblyId === byId.get(id)!.assemblyId)) take(other);
       else if (carrier !== id && !off.has(carrier)) take(carrier);
     }
   const ridesOn = new Map<string, string>();
@@ -86,24 +92,24 @@ export function ridersOf(anatomy: Pick<Anatomy, "assemblies" | "positions">, out
 export function foldRiders(anatomy: Anatomy, ridesOn: ReadonlyMap<string, string>): Anatomy {
   if (!ridesOn.size) return anatomy;
   const as = (id: string): string => ridesOn.get(id) ?? id;
-  const ties = new Map<string, { restsOn: Set<string>; heldBy: Set<string> }>();
-  const tiesOf = (id: string) => {
-    const known = ties.get(id) ?? { restsOn: new Set<string>(), heldBy: new Set<string>() };
-    ties.set(id, known);
-    return known;
-  };
-  for (const { before, after } of seatConstraints(anatomy)) {
-    const [low, high] = [as(before), as(after)];
-    if (low !== high && (low !== before || high !== after)) tiesOf(high).restsOn.add(low);
-  }
+  const constraints = seatConstraints(anatomy);
+  const over = new Map<string, Set<string>>();
+  const tie = (low: string, high: string) => over.set(low, (over.get(low) ?? new Set()).add(high));
+  for (const { before, after } of constraints) if (!ridesOn.has(before) && !ridesOn.has(after)) tie(before, after);
   const reaches = (from: string, to: string): boolean => {
-    const next = new Map<string, string[]>();
-    for (const { before, after } of seatConstraints(anatomy))
-      if (!ridesOn.has(before) && !ridesOn.has(after)) next.set(before, [...(next.get(before) ?? []), after]);
     const seen = new Set([from]);
-    for (const id of seen) for (const other of next.get(id) ?? []) seen.add(other);
+    for (const id of seen) for (const other of over.get(id) ?? []) seen.add(other);
     return seen.has(to);
   };
+  const more = new Map<string, Set<string>>();
+  for (const { before, after } of constraints) {
+    if (!ridesOn.has(before) && !ridesOn.has(after)) continue;
+    const [low, high] = [as(before), as(after)];
+    // A tie that runs against what stands already would be a knot.
+    if (low === high || reaches(high, low)) continue;
+    tie(low, high);
+    more.set(high, (more.get(high) ?? new Set()).add(low));
+  }
   return {
     ...anatomy,
     positions: anatomy.positions
@@ -111,11 +117,9 @@ export function foldRiders(anatomy: Anatomy, ridesOn: ReadonlyMap<string, string
       .map((position) => {
         const keep = (ids: readonly string[]) => ids.filter((id) => !ridesOn.has(id));
         const { ridesOn: axle, insideOf, ...seat } = position;
-        // A tie that runs against what the other parts say would be a knot.
-        const more = [...(ties.get(position.id)?.restsOn ?? [])].filter((low) => !reaches(position.id, low));
         return {
           ...seat,
-          restsOn: [...new Set([...keep(seat.restsOn), ...more])],
+          restsOn: [...new Set([...keep(seat.restsOn), ...(more.get(position.id) ?? [])])],
           passesThrough: keep(seat.passesThrough),
           heldBy: keep(seat.heldBy),
           ...(axle !== undefined && !ridesOn.has(axle) ? { ridesOn: axle } : {}),

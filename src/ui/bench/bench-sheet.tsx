@@ -6,7 +6,7 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { type EditionChoice, EditionLine } from "./edition-line";
 import { LotNext, type LotPlace } from "./lot-next";
 import { Stations } from "./stations";
-import { type StationId, stationNames } from "./stations-words";
+import type { StationId } from "./stations-words";
 import { type CardToRead, TakenDownCard } from "./taken-down-card";
 
 /** What every station's sheet carries of its job. */
@@ -67,7 +67,6 @@ export function BenchSheet({
             { label: "Tag", value: head.tag, large: true },
             { label: "Reel", value: head.reel },
             ...(head.path.kind === "repair" && !head.path.depthSaid ? [] : [{ label: "Job", value: pathWords(head.path) }]),
-            { label: "Station", value: stationNames[station] },
             { label: "Whose move", value: head.moveWords },
             { label: "Promised", value: head.promised },
           ]}

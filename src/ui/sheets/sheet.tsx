@@ -18,7 +18,7 @@ export function Sheet({ children, act, block, top, fill = false, className = "" 
       <div className="min-h-0 flex-1 p-4">{children}</div>
       {(act || block) && (
         <div className="sheet-edge">
-          {act && <div className="flex flex-1 flex-wrap items-stretch gap-3 p-2">{act}</div>}
+          {act && <div className="flex min-w-0 flex-1 flex-wrap items-stretch gap-3 p-2 lg:flex-nowrap lg:gap-2">{act}</div>}
           {block}
         </div>
       )}
@@ -39,7 +39,9 @@ export function CornerBlock({ cells }: { cells: readonly BlockCell[] }) {
       {cells.map((cell) => (
         <div key={cell.label}>
           <span className="text-note">{cell.label}</span>
-          <span className={cell.large ? "num whitespace-nowrap text-head font-medium" : "text-text font-semibold"}>{cell.value}</span>
+          <span className={cell.large ? "num whitespace-nowrap text-head font-medium" : "line-clamp-2 text-text font-semibold"}>
+            {cell.value}
+          </span>
         </div>
       ))}
     </div>

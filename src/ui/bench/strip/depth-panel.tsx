@@ -38,11 +38,7 @@ export function DepthPanel({ assemblies, towards, closed, onTowards, onOpened }:
       )}
       <details>
         <summary className="act-link min-h-10">
-          What is opened:{" "}
-          {assemblies
-            .filter(({ open }) => open)
-            .map(({ name }) => name)
-            .join(", ") || "nothing"}
+          What is opened: {assemblies.filter(({ open }) => open).length} of {assemblies.length}
         </summary>
         <ul>
           {assemblies.map((assembly) => (

@@ -55,7 +55,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
               {!single && (
                 <button
                   type="button"
-                  className="act-link min-h-8"
+                  className="act-link min-h-7"
                   aria-label={`${position.name} alone`}
                   onClick={() => onAlone(position.id)}
                 >
@@ -64,7 +64,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
               )}
               <button
                 type="button"
-                className="act-link min-h-8"
+                className="act-link min-h-7"
                 aria-pressed={absent.has(position.id)}
                 aria-label={`${position.name} is not there`}
                 onClick={() => onAbsent(position.id)}

@@ -117,8 +117,7 @@ export function TraySheet(props: Props) {
         <>
           {mayTake ? (
             <MainKey words="Take off next" onPress={take}>
-              {words}
-              {act.positionIds.length > 1 && `, ${act.positionIds.length} parts`} into well {number}
+              {words} into well {number}
             </MainKey>
           ) : (
             <NextLink href={`/bench/${head.tag}/${mayStrip ? "clean" : "quote"}`} words={mayStrip ? "On to Clean" : "Ask first: Quote"} />

@@ -12,6 +12,7 @@ import { addUnknownModel, takeLoosePart } from "@/data/bench/loose-parts";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { overrideSeat } from "@/data/bench/own-part";
 import { noteWell, takeParts } from "@/data/bench/tray";
+import { setWay } from "@/data/bench/ways";
 import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { openLot } from "@/data/counter/lots";
@@ -362,6 +363,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     noteWell(ctxAt(-1, 14), id, "tail-bearing", { verdict: "watch", orientation: "", note: "a tick in one place" });
     // Its caked gears lie in the bath while the demo begins.
     const begun = { ...ctxAt(0, 8), now: now.toUTC().minus({ minutes: 5 }).toISO()! };
+    setWay(begun, id, "job", "cleaning", "bath");
     beginSoak(begun, id, { method: "degreaser", minutes: 60, intoSoakId: null, mark: "" });
   });
 

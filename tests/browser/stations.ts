@@ -13,16 +13,11 @@ export function onTheData<T>(server: Server, work: (ctx: Context) => T): T {
   }
 }
 
-/** Takes everything off by the space bar, stacks by their own key. */
-export async function stripAll(person: Person): Promise<void> {
+/** Takes off all that is to be opened, by the space bar: each press what the hands do as one. @returns the presses. */
+export async function stripAll(person: Person): Promise<number> {
   for (let presses = 0; presses < 80; presses++) {
-    const next = await person.mainKey();
-    if (next.startsWith("On to Clean")) return;
-    if (/in one pull/.test(await person.read())) {
-      await person.key("g");
-      await person.driver.wait(async () => (await person.mainKey()) !== next, 15_000, `nothing came of the pull at "${next}"`);
-      await person.rest(60);
-    } else await person.space();
+    if ((await person.mainKey()).startsWith("On to Clean")) return presses;
+    await person.space();
   }
   throw new Error(`It does not come apart. The page says:\n${await person.read()}`);
 }
@@ -36,10 +31,10 @@ export async function cleanAll(person: Person): Promise<void> {
   throw new Error(`It does not get clean. The page says:\n${await person.read()}`);
 }
 
-/** The way back by the space bar. @param at what else is done when a step is reached, before its press; true when it was done there. */
-export async function buildAll(person: Person, at: (heading: string) => Promise<boolean> = async () => false): Promise<void> {
+/** The way back by the space bar. @param at what else is done when a step is reached, before its press; true when it was done there. @returns the presses. */
+export async function buildAll(person: Person, at: (heading: string) => Promise<boolean> = async () => false): Promise<number> {
   for (let presses = 0; presses < 140; presses++) {
-    if ((await person.mainKey()).startsWith("On to Prove")) return;
+    if ((await person.mainKey()).startsWith("On to Prove")) return presses;
     const heading = await person.driver.executeScript<string>("return document.querySelector('h1')?.innerText ?? ''");
     if (!(await at(heading))) await person.space();
   }

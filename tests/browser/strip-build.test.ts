@@ -5,6 +5,7 @@ import { join } from "node:path";
 import ICAL from "ical.js";
 import { Key } from "selenium-webdriver";
 import { afterAll, describe, expect, it } from "vitest";
+import { skerry30Anatomy } from "#demo/models/skerry-30";
 import { openJob } from "@/data/counter/open-job";
 import { setBin } from "@/data/parts/stock";
 import { atTheBench, type Person, type Server } from "./bench";
@@ -45,6 +46,10 @@ const open = (modelId: string, serial: string): string =>
         promisedOn: new Date().toISOString().slice(0, 10),
       }).tag,
   );
+/** Seats of the star drag reel that a full service empties: all but its frame, foot and what is let into them. */
+const serviced = skerry30Anatomy.positions.filter(
+  ({ assemblyId, stays }) => !stays && !skerry30Anatomy.assemblies.find(({ id }) => id === assemblyId)?.stays,
+).length;
 const wells = (tag: string) =>
   server.value<number>("SELECT count(*) FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?)", tag);
 const state = (tag: string, operation: string) =>
@@ -57,7 +62,7 @@ const state = (tag: string, operation: string) =>
 describe("a star drag reel, apart and together by the keyboard alone", () => {
   let tag = "";
 
-  it("comes apart: one taken out of turn by a few letters, stacks in one pull, the caution said before the act", async () => {
+  it("comes apart: one taken out of turn by a few letters, what the hands do as one in one press, the caution said before the act", async () => {
     tag = open("skerry-30", "KEYS 1");
     await person.go(`/bench/${tag}/strip`);
     await person.sees("into well 1");
@@ -70,17 +75,23 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     await person.keys(" ");
     await person.sees("into well 2");
     await person.tabTo("Something else came off?");
-    await person.keys(Key.chord(Key.CONTROL, "a"), Key.BACK_SPACE, "dog spring");
+    await person.keys("dog spring");
     await person.tabTo("Dog spring");
     await person.keys(Key.ENTER);
     await person.sees("The dog spring flies");
     await person.sees("Makers' instructions, local codes and licensed practice come first.");
     await person.go(`/bench/${tag}/strip`);
     await stripAll(person);
-    expect(wells(tag)).toBe(54);
+    // The frame's second foot screw, which no service takes off, after everything else.
+    await person.tabTo("Something else came off?");
+    await person.keys("foot screw, r");
+    await person.tabTo("Foot screw, rear");
+    await person.keys(Key.ENTER);
+    await person.keys(" ");
+    await person.driver.wait(() => wells(tag) === serviced + 2, 10_000);
     expect(
       server.value(
-        "SELECT max(n) FROM (SELECT count(*) AS n FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?) GROUP BY pulled_with)",
+        "SELECT max(n) FROM (SELECT count(*) AS n FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?) GROUP BY well)",
         tag,
       ),
     ).toBeGreaterThanOrEqual(5);
@@ -88,6 +99,8 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
 
   it("shows the hazards of each bath at the bath", async () => {
     await person.go(`/bench/${tag}/clean`);
+    await person.press("in baths, by kind of part");
+    await person.sees("into the bath, 20 min");
     await person.sees("no flame or hot surface near; oily rags into a closed metal bin");
     await cleanAll(person);
   });
@@ -103,7 +116,6 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         // The main gear before what belongs under it.
         await person.tabTo("Fit Main gear");
         await person.keys(Key.ENTER);
-        await person.sees("Main gear");
         await person.keys(" ");
         await person.sees("It goes in before this one and cannot be reached afterwards.");
         expect(state(tag, "place-main-gear")).toBeUndefined();
@@ -111,18 +123,20 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.keys(Key.ENTER);
         return true;
       }
-      if (heading === "Fit Keyed washer, low" && once("swapped")) {
+      if (heading === "Gear and drag stack" && once("swapped")) {
         await person.key("w");
         await person.keys("eared");
         await person.tabTo("Eared washer");
         await person.keys(Key.ENTER);
-        await person.sees("Do not fit it here.");
-        await person.sees("takes a keyed washer");
+        await person.sees("It belongs: Eared washer");
         await person.key("w");
         return true;
       }
-      if (heading === "Fit Head plate screw, top" && once("screw")) {
+      if (heading === "Head plate screws" && once("screw")) {
         // A short one lies in the long one's well: the long one went into the foot.
+        await person.tabTo("Head plate screw, top alone");
+        await person.keys(Key.ENTER);
+        await person.sees("Fit Head plate screw, top");
         await person.key("w");
         await person.keys("foot screw, r");
         await person.tabTo("Foot screw, rear");
@@ -131,8 +145,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.sees("was said to be in already");
         await person.tabTo("Open Foot screw, rear again");
         await person.keys(Key.ENTER);
-        await person.sees("Fit Foot screw, rear");
-        expect(state(tag, "place-foot-screw-rear")).toBeUndefined();
+        await person.driver.wait(() => state(tag, "place-foot-screw-rear") === undefined, 10_000);
         return true;
       }
       if (heading.startsWith("Check: The star takes the drag") && once("nested")) {
@@ -140,18 +153,17 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.sees("Stop. It did not pass");
         await person.tabTo("This was it, open it again: Tension washers");
         await person.keys(Key.ENTER);
-        await person.sees("Fit Tension washer");
-        expect(state(tag, "gate-star")).toBeUndefined();
+        await person.driver.wait(() => state(tag, "gate-star") === undefined, 10_000);
         expect(state(tag, "place-star")).toBeUndefined();
         return true;
       }
-      if (heading === "Fit Star" && once("look")) await person.sees("Look once more before these are covered: 2");
+      if (heading === "Star and tension washers" && once("look")) await person.sees("Look once more before these are covered");
       return false;
     });
     expect([...seen].sort()).toEqual(["look", "nested", "order", "screw", "swapped"]);
-    expect(server.value("SELECT count(*) FROM build_step WHERE state = 'done' AND job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(
-      68,
-    );
+    const [done, of] = /(\d+)\/(\d+)\s+steps done/.exec(await person.read())!.slice(1);
+    expect(done).toBe(of);
+    expect(Number(of)).toBeGreaterThan(serviced + 2);
   });
 
   it("remembers what failed the gate, for the next such reel", async () => {
@@ -174,6 +186,8 @@ describe("a spinning reel, with a washer lost in the bath", () => {
     const all = wells(tag);
     expect(all).toBeGreaterThan(40);
     await person.go(`/bench/${tag}/clean`);
+    await person.press("in baths, by kind of part");
+    await person.sees("into the bath, 20 min");
     await person.space(); // the longest bath first
     await person.tabTo("Degreaser bath, then brush");
     await person.keys(Key.ENTER);
@@ -204,9 +218,12 @@ describe("a spinning reel, with a washer lost in the bath", () => {
     await person.go(`/bench/${tag}/build`);
     let refused = false;
     await buildAll(person, async (heading) => {
-      if (heading !== "Fit Rotor washer" || refused) return false;
+      const acted = await person.driver.executeScript<string>(
+        "return document.querySelector('ol[aria-label=\"Steps of this act\"]')?.innerText ?? ''",
+      );
+      if ((heading !== "Fit Rotor washer" && !acted.includes("Rotor washer")) || refused) return false;
       refused = true;
-      await person.keys(" ");
+      await person.key(" ");
       await person.sees("The new Rotor washer is not here yet.");
       await person.go(`/bench/${tag}/parts`);
       await person.tabTo("Rotor washer");

@@ -1,5 +1,5 @@
 import type { PartType } from "@/core/anatomy/types";
-import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
 import type { Choice } from "@/core/ways/ways";
 
 export interface CleanMethodSpec {
@@ -45,6 +45,30 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
     handMinutes: 0.5,
     dryMinutes: 20,
   },
+  brush: {
+    name: "Swab and brush",
+    how: "A toothbrush with a few drops of degreaser along the teeth and into the corners, a swab through each bore; wipe dry. Screws together, a swirl in a cup.",
+    not: "No steel brush, no coarse abrasive; leave no fibres.",
+    soakMinutes: 0,
+    handMinutes: 0.4,
+    dryMinutes: 5,
+  },
+  flush: {
+    name: "Bearings, flushed one by one",
+    how: "A few drops of cleaner over a cup, turned slowly till it runs clear; let it dry. Hold the outer ring, press, turn the inner: it must feel smooth.",
+    not: "Never spin a bearing dry with compressed air.",
+    soakMinutes: 0,
+    handMinutes: 0.5,
+    dryMinutes: 10,
+  },
+  damp: {
+    name: "Damp cloth, a drop of soap",
+    how: "Soft brush and a damp cloth; swabs into the corners; rub dry.",
+    not: "No strong solvent on plastic, carbon, paint or anodising; never closed damp.",
+    soakMinutes: 0,
+    handMinutes: 0.4,
+    dryMinutes: 5,
+  },
   wipe: {
     name: "Wiped by hand",
     how: "Flat on a towel, in circles; seals and sealed bearings with a cloth alone.",
@@ -74,7 +98,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
     how: "Lint-free swab; alcohol only if the fluid is to be renewed, then its own drop at Build and no more wiping.",
     not: "No degreaser near magnetic fluid; away from screws and springs.",
     soakMinutes: 0,
-    handMinutes: 2,
+    handMinutes: 1,
     dryMinutes: 5,
   },
   "leave-dry": {
@@ -95,8 +119,18 @@ const surfaces = /^(plastic|hard plastic|nylon|phenolic|carbon|anodised aluminiu
 const brakes: ReadonlySet<string> = new Set(["brake-drum", "brake-block", "brake-hub"]);
 const polished: ReadonlySet<string> = new Set(["shaft", "sleeve"]);
 
-/** How one part is cleaned. @param friction the way of friction washers, which some wash and some only wipe. */
-export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing">): CleanMethod {
+/** A bath's way by hand, for the same kind of part. */
+const byHand: Readonly<Partial<Record<CleanMethod, CleanMethod>>> = {
+  degreaser: "brush",
+  bearings: "flush",
+  soap: "damp",
+  "friction-bath": "wipe",
+};
+/** What a cloth and a swab alone are enough for where there is hardly any dirt. */
+const wiped: ReadonlySet<CleanMethod> = new Set(["degreaser", "soap", "polish", "friction-bath"]);
+
+/** How a kind of part is cleaned where everything goes through its bath. @param friction the way of friction washers. */
+function thoroughMethodOf(type: PartType, friction: Choice<"frictionWashing">): CleanMethod {
   const { shape, material, role } = type;
   if (material === "old dry lining") return "leave-dry";
   if (shape.kind === "magnet" || material === "magnet") return "magnet";
@@ -111,6 +145,34 @@ export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing"
   if (polished.has(shape.kind) && /steel/.test(material)) return "polish";
   return "degreaser";
 }
+
+/**
+ * How one part is cleaned by how dirty the reel is. Friction washers that are to be washed are, by whatever way the rest goes.
+ * @param friction the way of friction washers, which some wash and some only wipe. @param dirt how the reel is cleaned: baths, hands, a cloth.
+ */
+export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing">, dirt: Choice<"cleaning">): CleanMethod {
+  const method = thoroughMethodOf(type, friction);
+  if (dirt === "bath" || method === "friction-bath") return method;
+  if (dirt === "wipe") return method === "bearings" ? "flush" : wiped.has(method) ? "wipe" : method;
+  // What is polished in a bath's round is brushed with the rest; rust and pits are looked at part by part.
+  return method === "polish" ? "brush" : handMethodOf(method);
+}
+
+/** The way by hand that stands for a bath; other ways are by hand already. */
+export const handMethodOf = (method: CleanMethod): CleanMethod => byHand[method] ?? method;
+
+/** Ways a part may be cleaned, whatever the reel's dirt: what would spoil it is not among them. */
+export function cleanMethodsFor(type: PartType): CleanMethod[] {
+  const ways = new Set<CleanMethod>();
+  for (const dirt of ["brush", "bath", "wipe"] as const)
+    for (const friction of ["wiped", "washed"] as const) ways.add(cleanMethodOf(type, friction, dirt));
+  const { shape, material } = type;
+  if (polished.has(shape.kind) && /steel/.test(material)) ways.add("polish");
+  return cleanMethodIds.filter((method) => ways.has(method));
+}
+
+/** Small fasteners are cleaned together, as one. */
+export const cleanedTogether = ({ shape }: PartType): boolean => shape.kind === "screw" || shape.kind === "nut";
 
 /** What must not come together, and why; each is said where both lie in one job's plan. Source: common practice. */
 const apart: readonly (readonly [CleanMethod, CleanMethod, string])[] = [

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
 import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
-import { cleanMethodOf, cleanMethods, isBath, keepApart, wearSignsOf } from "./methods";
+import { cleanedTogether, cleanMethodOf, cleanMethods, cleanMethodsFor, isBath, keepApart, wearSignsOf } from "./methods";
 import { type CleanGroup, cleanGroups, planCleaning } from "./plan";
 
 const anyPart = Object.values(families).flatMap(({ parts }) => parts);
@@ -26,7 +26,7 @@ describe("how a part is cleaned", () => {
   ] as const)("%s: %s", (role, method) => {
     const parts = anyPart.filter((part) => part.role === role);
     expect(parts.length, role).toBeGreaterThan(0);
-    for (const part of parts) expect(cleanMethodOf(part, "wiped"), part.name).toBe(method);
+    for (const part of parts) expect(cleanMethodOf(part, "wiped", "bath"), part.name).toBe(method);
   });
 
   it("bathes no rubber, leather, sealed bearing, magnet or old lining, whoever asks", () => {
@@ -36,11 +36,12 @@ describe("how a part is cleaned", () => {
           const method = cleanMethodOf(
             { ...part, shape: { kind: "friction-washer", outsideMm: 20, insideMm: 8, thicknessMm: 1 }, material },
             way,
+            "bath",
           );
           expect(isBath(method), `${part.name} of ${material}`).toBe(false);
         }
         if (part.shape.kind === "bearing")
-          expect(cleanMethodOf({ ...part, shape: { ...part.shape, closure: "sealed" } }, way)).toBe("wipe");
+          expect(cleanMethodOf({ ...part, shape: { ...part.shape, closure: "sealed" } }, way, "bath")).toBe("wipe");
       }),
     );
   });
@@ -48,7 +49,45 @@ describe("how a part is cleaned", () => {
   it("puts no plastic into degreaser", () => {
     for (const part of anyPart)
       if (/plastic|nylon|phenolic/.test(part.material))
-        expect(["soap", "swab", "wipe"], part.name).toContain(cleanMethodOf(part, "washed"));
+        expect(["soap", "swab", "wipe"], part.name).toContain(cleanMethodOf(part, "washed", "bath"));
+  });
+
+  it.each([
+    ["main-gear", "brush", "wipe"],
+    ["spool-bearing", "flush", "flush"],
+    ["side-cover", "damp", "wipe"],
+    ["spool-shaft", "brush", "wipe"],
+    ["brake-block", "swab", "swab"],
+    ["o-ring", "wipe", "wipe"],
+  ] as const)("%s in normal dirt: %s, hardly dirty: %s", (role, normal, hardly) => {
+    for (const part of anyPart.filter((one) => one.role === role)) {
+      expect(cleanMethodOf(part, "wiped", "brush"), part.name).toBe(normal);
+      expect(cleanMethodOf(part, "wiped", "wipe"), part.name).toBe(hardly);
+    }
+  });
+
+  it("takes 15 to 25 minutes of hands for a whole reel in normal dirt, screws as one", () => {
+    // Common practice: what a bench says a full strip's cleaning takes by swab and brush.
+    for (const [id, { anatomy, parts }] of Object.entries(families)) {
+      const types = new Map(parts.map((part) => [part.id, part]));
+      const off = anatomy.positions.filter(({ assemblyId }) => !anatomy.assemblies.find((one) => one.id === assemblyId)?.stays);
+      if (off.length < 30) continue;
+      const tray = off.map(({ id: positionId, partTypeId }) => {
+        const type = types.get(partTypeId)!;
+        return { positionId, method: cleanMethodOf(type, "wiped", "brush"), together: cleanedTogether(type) };
+      });
+      const { handMinutes } = planCleaning(cleanGroups(tray));
+      expect(handMinutes, id).toBeGreaterThanOrEqual(12);
+      expect(handMinutes, id).toBeLessThanOrEqual(25);
+    }
+  });
+
+  it("offers for every part only ways that do not spoil it, its own among them", () => {
+    for (const part of anyPart) {
+      const ways = cleanMethodsFor(part);
+      expect(ways, part.name).toContain(cleanMethodOf(part, "wiped", "brush"));
+      if (part.material === "rubber" || part.material === "old dry lining") expect(ways.some(isBath), part.name).toBe(false);
+    }
   });
 
   it("knows what a worn one looks like, for every part of every family", () => {
@@ -78,7 +117,7 @@ function byTheClock(groups: readonly CleanGroup[], order: readonly CleanGroup[])
   let clock = baths.length;
   let dry = 0;
   for (const next of order) {
-    while (clock < (outAt.get(next.method) ?? 0)) clock += 0.5;
+    clock = Math.max(clock, outAt.get(next.method) ?? 0);
     clock += next.handMinutes;
     dry = Math.max(dry, clock + next.dryMinutes);
   }
@@ -91,7 +130,7 @@ const anyTray = fc
 
 describe("the plan for a tray", () => {
   it("groups parts by method and loses none", () => {
-    const parts = anyPart.map((part, i) => ({ positionId: `${part.id}-${i}`, method: cleanMethodOf(part, "wiped") }));
+    const parts = anyPart.map((part, i) => ({ positionId: `${part.id}-${i}`, method: cleanMethodOf(part, "wiped", "bath") }));
     const groups = cleanGroups(parts);
     expect(groups.flatMap(({ positionIds }) => positionIds).sort()).toEqual(parts.map(({ positionId }) => positionId).sort());
     expect(new Set(groups.map(({ method }) => method)).size).toBe(groups.length);

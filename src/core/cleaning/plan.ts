@@ -13,12 +13,17 @@ export interface CleanGroup {
 }
 
 /** Groups the parts by method, in the order the methods are listed; methods without a part have no group. */
-export function cleanGroups(parts: readonly { readonly positionId: string; readonly method: CleanMethod }[]): CleanGroup[] {
+export function cleanGroups(
+  parts: readonly { readonly positionId: string; readonly method: CleanMethod; readonly together?: boolean }[],
+): CleanGroup[] {
   return cleanMethodIds.flatMap((method) => {
-    const positionIds = parts.filter((part) => part.method === method).map(({ positionId }) => positionId);
-    if (!positionIds.length) return [];
+    const group = parts.filter((part) => part.method === method);
+    if (!group.length) return [];
     const { soakMinutes, handMinutes, dryMinutes } = cleanMethods[method];
-    return [{ method, positionIds, soakMinutes, handMinutes: handMinutes * positionIds.length, dryMinutes }];
+    // Screws and nuts are done in one go, whatever their number.
+    const single = group.filter(({ together }) => !together).length;
+    const acts = single + (single < group.length ? 1 : 0);
+    return [{ method, positionIds: group.map(({ positionId }) => positionId), soakMinutes, handMinutes: handMinutes * acts, dryMinutes }];
   });
 }
 

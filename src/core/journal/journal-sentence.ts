@@ -102,6 +102,9 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "soak-begun": (d) => `put ${count(d.parts, "part")} in: ${methodName(d.method)}, ${count(d.minutes, "minute")}`,
   "soak-counted": (d) => `counted back ${count(d.back, "part")}${Number(d.missing) ? `, ${Number(d.missing)} missing` : ""}`,
   "cleaning-undone": (d) => `took back the cleaning${d.method === undefined ? "" : ` (${methodName(d.method)})`}`,
+  "all-cleaned-by-hand": (d) => `cleaned all by hand: ${count(d.parts, "part")}`,
+  "cleaned-otherwise": (d, { seat }) =>
+    `chose how to clean ${seat(d.position)}: ${d.method === null ? "as the rest of its kind" : methodName(d.method)}`,
   "cleaned-by-hand": (d) => `cleaned ${count(d.parts, "part")}: ${methodName(d.method)}`,
   // Parts
   "part-used": (d, { seat, part }) => `took ${part(d.part)} from stock for ${seat(d.position)}`,

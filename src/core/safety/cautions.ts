@@ -39,7 +39,7 @@ const isMagnet = ({ shape, material }: PartType) => shape.kind === "magnet" || m
 const springKinds: ReadonlySet<PartType["shape"]["kind"]> = new Set(["coil-spring", "wire-spring", "wave-spring", "clip"]);
 const flies = (type: PartType) => type.flies === true || springKinds.has(type.shape.kind);
 const plated = ({ material }: PartType) => /chrom|paint/.test(material);
-const solvents: ReadonlySet<CleanMethod> = new Set(["degreaser", "bearings", "friction-bath"]);
+const solvents: ReadonlySet<CleanMethod> = new Set(["degreaser", "bearings", "friction-bath", "brush", "flush"]);
 
 /** Roles that make a reel electric. */
 const driven: ReadonlySet<string> = new Set(["motor", "battery", "motor-board"]);
@@ -72,10 +72,13 @@ export function hazardsOf(act: BenchAct): HazardId[] {
       when(act.electric, "electric");
       when(act.types.some(isLining), "lining");
       when(solvents.has(act.method), "solvent");
-      when(solvents.has(act.method) || act.method === "magnet" || act.method === "soap", "compatibility");
-      when(act.method === "bearings" || act.method === "soap", "air");
+      when(solvents.has(act.method) || act.method === "magnet" || act.method === "soap" || act.method === "damp", "compatibility");
+      when(act.method === "bearings" || act.method === "flush" || act.method === "soap", "air");
       when(act.types.some(isMagnet), "magnet");
-      when((act.method === "polish" || act.method === "soap") && act.types.some(plated), "dust");
+      when(
+        (act.method === "polish" || act.method === "soap" || act.method === "damp" || act.method === "brush") && act.types.some(plated),
+        "dust",
+      );
       break;
     case "build":
       when(isLining(act.type), "lining");

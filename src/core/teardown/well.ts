@@ -1,3 +1,4 @@
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import type { WellVerdict } from "./verdicts";
 
 /** A well of the tray: the part that came off a seat, and what was seen of it. */
@@ -21,6 +22,10 @@ export interface Well {
   /** Counts what was written down of it. */
   readonly rowVersion: number;
   readonly cleanedAt: string | null;
+  /** How it is cleaned when not as its kind is on this job. */
+  readonly cleanAs: CleanMethod | null;
+  /** How it was cleaned; null as long as it was not. */
+  readonly cleanedHow: CleanMethod | null;
   /** The bath it lies in now. */
   readonly soakId: number | null;
   readonly leftOutReason: string | null;

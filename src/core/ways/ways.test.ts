@@ -40,6 +40,7 @@ const product = (type: PartType, way: WayId, choice: string) => {
   return lubricantFor(seat, type, { shop: { ...usualWays, [way]: choice } })?.product ?? null;
 };
 const carbon = { ...partOf(star, "friction-washer"), material: "carbon" };
+const brassGear = { ...partOf(star, "main-gear"), material: "brass" };
 const leather = { ...carbon, material: "leather" };
 
 /** What each way of working changes, choice by choice. Source: common practice. */
@@ -183,12 +184,15 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
     "order",
     () => expect(layOut(wells, "assembly").map((row) => row.map(({ id }) => id))).toEqual([["a", "c"], ["b"]]),
   ],
-  ["frictionWashing", "wiped", "operations", () => expect(cleanMethodOf(carbon, "wiped")).toBe("wipe")],
+  ["cleaning", "brush", "operations", () => expect(cleanMethodOf(brassGear, "wiped", "brush")).toBe("brush")],
+  ["cleaning", "bath", "operations", () => expect(cleanMethodOf(brassGear, "wiped", "bath")).toBe("degreaser")],
+  ["cleaning", "wipe", "operations", () => expect(cleanMethodOf(brassGear, "wiped", "wipe")).toBe("wipe")],
+  ["frictionWashing", "wiped", "operations", () => expect(cleanMethodOf(carbon, "wiped", "brush")).toBe("wipe")],
   [
     "frictionWashing",
     "washed",
     "operations",
-    () => expect([cleanMethodOf(carbon, "washed"), cleanMethodOf(leather, "washed")]).toEqual(["friction-bath", "wipe"]),
+    () => expect([cleanMethodOf(carbon, "washed", "brush"), cleanMethodOf(leather, "washed", "brush")]).toEqual(["friction-bath", "wipe"]),
   ],
   ["seals", "evidence", "parts", () => expect(foreseen({}, bailLess)).toEqual([])],
   [
@@ -243,8 +247,8 @@ describe("what each way changes", () => {
     check();
   });
 
-  it("has a row for every choice of all eighteen", () => {
-    expect(wayIds).toHaveLength(18);
+  it("has a row for every choice of all nineteen", () => {
+    expect(wayIds).toHaveLength(19);
     for (const way of wayIds) expect(changes.filter(([id]) => id === way).length, way).toBeGreaterThanOrEqual(2);
   });
 });

@@ -40,6 +40,14 @@ export const benchWays = {
     name: "Laying out parts",
     choices: { left: "left to right", right: "right to left", assembly: "a tray to each assembly" },
   },
+  cleaning: {
+    name: "Cleaning",
+    choices: {
+      brush: "by hand: swabs, a brush, a few drops",
+      bath: "in baths, by kind of part: heavy dirt, old grease",
+      wipe: "wiped: hardly dirty",
+    },
+  },
   frictionWashing: { name: "Friction washers", choices: { wiped: "only wiped", washed: "washed in degreaser, greased anew" } },
   seals: { name: "Seals of a sealed reel", choices: { evidence: "new when they show it", yearly: "all new every year" } },
   benchOrder: { name: "Bench order", choices: { whole: "all apart, then all clean", halves: "side by side" } },
@@ -74,6 +82,7 @@ export const waysSchema = z.object({
   bearings: choiceOf("bearings"),
   softDrag: choiceOf("softDrag"),
   layingOut: choiceOf("layingOut"),
+  cleaning: choiceOf("cleaning"),
   frictionWashing: choiceOf("frictionWashing"),
   seals: choiceOf("seals"),
   benchOrder: choiceOf("benchOrder"),

@@ -5,13 +5,27 @@ import { setBin } from "@/data/parts/stock";
 import { listNeeds } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { doStep } from "./build";
-import { beginSoak, cancelSoak, cleanAgain, cleanedByHand, countBack, getCleaning, listSoaks } from "./cleaning";
+import {
+  beginSoak,
+  cancelSoak,
+  cleanAgain,
+  cleanedAllByHand,
+  cleanedByHand,
+  cleanPartAs,
+  countBack,
+  getCleaning,
+  listSoaks,
+} from "./cleaning";
 import { sayOpened } from "./opening";
 import { expectedNext, listWells, noteWell, putBackLast, serveInPlace, takePart, takeParts } from "./tray";
 import { listInPlace, setWay } from "./ways";
 
 const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
-const strip = (shop: Workshop, id: number) => takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+/** All of it apart, to be cleaned in baths. */
+const strip = (shop: Workshop, id: number) => {
+  setWay(shop.ctx, id, "job", "cleaning", "bath");
+  takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+};
 const bath = (change: Partial<Parameters<typeof beginSoak>[2]> = {}) => ({
   method: "degreaser" as const,
   minutes: 20,
@@ -69,6 +83,7 @@ describe("a tray through its baths", () => {
     expect(refusal(() => beginSoak(shop.ctx, id, bath({ method: "wipe" }))).code).toBe("no-bath");
     expect(refusal(() => cleanedByHand(shop.ctx, id, "degreaser")).code).toBe("bath");
     const few = shop.open();
+    setWay(shop.ctx, few, "job", "cleaning", "bath");
     takeParts(shop.ctx, few, expectedNext(shop.db, job(shop, few)).slice(0, 1));
     beginSoak(shop.ctx, few, bath());
     expect(refusal(() => putBackLast(shop.ctx, few)).code).toBe("in-bath");
@@ -200,5 +215,44 @@ describe("taking parts off", () => {
     note("ok");
     expect(getQuote(shop.db, job(shop, id)).parts).toEqual([]);
     expect(listNeeds(shop.db, { states: ["open"], jobId: id })).toEqual([]);
+  });
+});
+
+describe("a tray cleaned by hand", () => {
+  const handed = (dirt: "brush" | "wipe") => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+    setWay(shop.ctx, id, "job", "cleaning", dirt);
+    return { shop, id };
+  };
+
+  it("is done by one press, each part in its way, and one press takes it back", () => {
+    const { shop, id } = handed("brush");
+    cleanedAllByHand(shop.ctx, id);
+    const how = new Map(listWells(shop.db, id).map(({ positionId, cleanedHow }) => [positionId, cleanedHow]));
+    expect(how.get("main-gear")).toBe("brush");
+    expect(how.get("tail-bearing")).toBe("flush");
+    expect([...how.values()]).not.toContain(null);
+    expect(refusal(() => cleanedAllByHand(shop.ctx, id)).code).toBe("nothing");
+    cleanAgain(shop.ctx, id, null);
+    expect(listWells(shop.db, id).every(({ cleanedAt, cleanedHow }) => cleanedAt === null && cleanedHow === null)).toBe(true);
+  });
+
+  it("cleans one part otherwise, never in a way that spoils it, and keeps how it was cleaned when the dirt is judged anew", () => {
+    const { shop, id } = handed("wipe");
+    cleanPartAs(shop.ctx, id, "main-gear", "degreaser");
+    const washer = listWells(shop.db, id).find(({ positionId }) => positionId === "friction-low")!;
+    expect(refusal(() => cleanPartAs(shop.ctx, id, washer.positionId, "degreaser")).code).toBe("spoils");
+    beginSoak(shop.ctx, id, bath());
+    expect(refusal(() => cleanPartAs(shop.ctx, id, "main-gear", null)).code).toBe("in-bath");
+    cleanedAllByHand(shop.ctx, id);
+    countBack(later(shop, 21), id, listSoaks(shop.db)[0]!.id, []);
+    const how = () => Object.fromEntries(listWells(shop.db, id).map(({ positionId, cleanedHow }) => [positionId, cleanedHow]));
+    expect(how()).toMatchObject({ "main-gear": "degreaser", pinion: "wipe", "tail-bearing": "flush" });
+    const before = how();
+    setWay(shop.ctx, id, "job", "cleaning", "bath");
+    expect(how()).toEqual(before);
+    expect(getCleaning(shop.db, job(shop, id)).groups.every(({ waiting, soaking }) => !waiting.length && !soaking.length)).toBe(true);
   });
 });

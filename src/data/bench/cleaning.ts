@@ -1,9 +1,9 @@
-import { cleanMethodOf, cleanMethods, isBath, keepApart } from "@/core/cleaning/methods";
+import { cleanedTogether, cleanMethodOf, cleanMethods, cleanMethodsFor, handMethodOf, isBath, keepApart } from "@/core/cleaning/methods";
 import { type CleanPlan, cleanGroups, planCleaning } from "@/core/cleaning/plan";
 import type { Soak, SoakJob, TrayGroup } from "@/core/cleaning/soak";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
-import { wayInForce } from "@/core/ways/ways";
+import { type Choice, wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -41,6 +41,8 @@ export interface Cleaning {
   readonly apart: ReturnType<typeof keepApart>;
   readonly soaks: readonly Soak[];
   readonly methodOf: ReadonlyMap<string, CleanMethod>;
+  /** How dirty it is, in what is done about it, and whose word that is. */
+  readonly dirt: { readonly choice: Choice<"cleaning">; readonly by: "job" | "customer" | "shop" };
 }
 
 /** A new piece is clean as it comes; what stays out or is gone is not cleaned. */
@@ -48,20 +50,30 @@ const needsCleaning = (well: Well): boolean => !well.renewed && well.leftOutReas
 
 /** The cleaning of a job: its tray by method, the soonest way through what is left, what must not come together. */
 export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Cleaning {
-  const friction = wayInForce("frictionWashing", waysOf(db, job)).choice;
+  const ways = waysOf(db, job);
+  const friction = wayInForce("frictionWashing", ways).choice;
+  const dirt = wayInForce("cleaning", ways);
   // What stays sealed is not washed.
   const sealed = unopenedUnit(db, job, version);
   const wells = listWells(db, job.id).filter((well) => needsCleaning(well) && !sealed.has(well.positionId));
   const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
+  const typeOf = (positionId: string) => version.partTypes.get(seats.get(positionId)?.partTypeId ?? "");
   const methodOf = new Map(
     wells.flatMap((well) => {
-      const type = version.partTypes.get(seats.get(well.positionId)?.partTypeId ?? "");
-      return type ? [[well.positionId, cleanMethodOf(type, friction)] as const] : [];
+      const type = typeOf(well.positionId);
+      if (!type) return [];
+      // What is clean stays where it was cleaned, whatever is said of the dirt later.
+      return [[well.positionId, well.cleanedHow ?? well.cleanAs ?? cleanMethodOf(type, friction, dirt.choice)] as const];
     }),
   );
   const wellOf = new Map(wells.map((well) => [well.positionId, well]));
   const groupsOf = (some: readonly Well[]) =>
-    cleanGroups(some.flatMap(({ positionId }) => (methodOf.has(positionId) ? [{ positionId, method: methodOf.get(positionId)! }] : [])));
+    cleanGroups(
+      some.flatMap(({ positionId }) => {
+        const type = typeOf(positionId);
+        return type ? [{ positionId, method: methodOf.get(positionId)!, together: cleanedTogether(type) }] : [];
+      }),
+    );
   const groups = groupsOf(wells).map((group): TrayGroup => {
     const by = (where: (well: Well) => boolean) => group.positionIds.filter((id) => where(wellOf.get(id)!));
     return {
@@ -78,6 +90,7 @@ export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(
     apart: keepApart(new Set(groups.map(({ method }) => method))),
     soaks: listSoaks(db).filter((soak) => soak.jobs.some(({ jobId }) => jobId === job.id)),
     methodOf,
+    dirt,
   };
 }
 
@@ -138,6 +151,7 @@ export function countBack(ctx: Context, jobId: number, soakId: number, missing: 
     .pluck()
     .all(soakId, jobId) as string[];
   if (!inBath.length) throw new Refusal("counted", "These were counted back already.");
+  const method = db.prepare("SELECT method FROM soak WHERE id = ?").pluck().get(soakId) as CleanMethod;
   const stranger = missing.find((id) => !inBath.includes(id));
   if (stranger) throw new Refusal("not-in-bath", "One of these was not in this bath. Reload the page.");
   const names = new Map(machineOf(db, job).anatomy.positions.map((position) => [position.id, position.name]));
@@ -151,7 +165,7 @@ export function countBack(ctx: Context, jobId: number, soakId: number, missing: 
       positionId,
     );
     if (!lost) {
-      db.prepare("UPDATE tray_well SET cleaned_at = ? WHERE job_id = ? AND position_id = ?").run(ctx.now, jobId, positionId);
+      markClean(ctx, jobId, positionId, method);
       continue;
     }
     const well = listWells(db, jobId).find((one) => one.positionId === positionId)!;
@@ -181,25 +195,66 @@ export function cancelSoak(ctx: Context, jobId: number, soakId: number): void {
   writeJournal(ctx, "cleaning-undone", { jobId, reelId: job.reel.id }, { soak: soakId });
 }
 
-/** A group done by hand: wiped, swabbed, polished, or left alone on purpose. */
+const markClean = (ctx: Context, jobId: number, positionId: string, how: CleanMethod): void => {
+  ctx.db
+    .prepare("UPDATE tray_well SET cleaned_at = ?, cleaned_how = ? WHERE job_id = ? AND position_id = ?")
+    .run(ctx.now, how, jobId, positionId);
+};
+
+/** A group done by hand: brushed, wiped, swabbed, polished, or left alone on purpose. */
 export function cleanedByHand(ctx: Context, jobId: number, method: CleanMethod): void {
   const job = getOpenJob(ctx.db, jobId);
   if (isBath(method)) throw new Refusal("bath", `${cleanMethods[method].name}: put it into its bath and count it back.`);
   const parts = waitingOf(ctx.db, job, method);
   if (!parts.length) throw new Refusal("nothing", "Nothing of this group waits.");
-  const set = ctx.db.prepare("UPDATE tray_well SET cleaned_at = ? WHERE job_id = ? AND position_id = ?");
-  for (const positionId of parts) set.run(ctx.now, jobId, positionId);
+  for (const positionId of parts) markClean(ctx, jobId, positionId, method);
   writeJournal(ctx, "cleaned-by-hand", { jobId, reelId: job.reel.id }, { method, parts: parts.length });
   advanceStation(ctx, job, "clean");
 }
 
-/** A group is to be cleaned again. */
-export function cleanAgain(ctx: Context, jobId: number, method: CleanMethod): void {
+/** Everything that waits, cleaned by hand in one go: each part in the way by hand that stands for its bath. What soaks goes on soaking. */
+export function cleanedAllByHand(ctx: Context, jobId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const waiting = getCleaning(ctx.db, job).groups.flatMap(({ method, waiting: ids }) =>
+    ids.map((id) => [id, handMethodOf(method)] as const),
+  );
+  if (!waiting.length) throw new Refusal("nothing", "Nothing waits to be cleaned.");
+  for (const [positionId, how] of waiting) markClean(ctx, jobId, positionId, how);
+  writeJournal(ctx, "all-cleaned-by-hand", { jobId, reelId: job.reel.id }, { parts: waiting.length });
+  advanceStation(ctx, job, "clean");
+}
+
+/**
+ * Says how one part is cleaned when not as its kind is; null gives it back to its kind.
+ * @throws Refusal when it would spoil the part, lies in a bath, or is not in the tray.
+ */
+export function cleanPartAs(ctx: Context, jobId: number, positionId: string, method: CleanMethod | null): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  const group = getCleaning(db, job).groups.find((one) => one.method === method);
-  if (!group?.clean.length) throw new Refusal("nothing", "Nothing of this group is clean yet.");
-  const set = db.prepare("UPDATE tray_well SET cleaned_at = NULL WHERE job_id = ? AND position_id = ?");
-  for (const positionId of group.clean) set.run(jobId, positionId);
-  writeJournal(ctx, "cleaning-undone", { jobId, reelId: job.reel.id }, { method });
+  const version = machineOf(db, job);
+  const well = listWells(db, jobId).find((one) => one.positionId === positionId);
+  const type = version.partTypes.get(version.anatomy.positions.find(({ id }) => id === positionId)?.partTypeId ?? "");
+  if (!well || !type) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
+  if (well.soakId !== null) throw new Refusal("in-bath", "It lies in a bath. Count it back first.");
+  if (method !== null && !cleanMethodsFor(type).includes(method))
+    throw new Refusal("spoils", `“${cleanMethods[method].name}” would spoil ${type.material}. Choose another way.`, "method");
+  db.prepare("UPDATE tray_well SET clean_as = ?, cleaned_at = NULL, cleaned_how = NULL WHERE job_id = ? AND position_id = ?").run(
+    method,
+    jobId,
+    positionId,
+  );
+  writeJournal(ctx, "cleaned-otherwise", { jobId, reelId: job.reel.id }, { position: positionId, method });
+}
+
+/** A group, or all of the tray, is to be cleaned again: the undo of a press too. */
+export function cleanAgain(ctx: Context, jobId: number, method: CleanMethod | null): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const clean = getCleaning(db, job)
+    .groups.filter((one) => method === null || one.method === method)
+    .flatMap((one) => one.clean);
+  if (!clean.length) throw new Refusal("nothing", "Nothing of this is clean yet.");
+  const set = db.prepare("UPDATE tray_well SET cleaned_at = NULL, cleaned_how = NULL WHERE job_id = ? AND position_id = ?");
+  for (const positionId of clean) set.run(jobId, positionId);
+  writeJournal(ctx, "cleaning-undone", { jobId, reelId: job.reel.id }, method === null ? {} : { method });
 }

@@ -1,5 +1,6 @@
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
+import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { pieceInSeat } from "@/data/parts/fitting";
@@ -17,6 +18,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     .prepare(
       `SELECT tray_well.well, tray_well.position_id, tray_well.instance_id, tray_well.verdict, tray_well.orientation, tray_well.note,
               tray_well.hole, tray_well.thread, tray_well.found_count, tray_well.place, tray_well.dressed, tray_well.cleaned_at,
+              tray_well.clean_as, tray_well.cleaned_how,
               tray_well.row_version,
               (SELECT soak_id FROM soak_part WHERE soak_part.job_id = tray_well.job_id
                AND soak_part.position_id = tray_well.position_id AND soak_part.back IS NULL) AS soak_id,
@@ -40,6 +42,8 @@ export function listWells(db: Db, jobId: number): Well[] {
     dressed: string;
     row_version: number;
     cleaned_at: string | null;
+    clean_as: CleanMethod | null;
+    cleaned_how: CleanMethod | null;
     soak_id: number | null;
     photo_hash: string | null;
     taken_at: string;
@@ -61,6 +65,8 @@ export function listWells(db: Db, jobId: number): Well[] {
     dressed: row.dressed,
     rowVersion: row.row_version,
     cleanedAt: row.cleaned_at,
+    cleanAs: row.clean_as,
+    cleanedHow: row.cleaned_how,
     soakId: row.soak_id,
     photoHash: row.photo_hash,
     takenAt: row.taken_at,

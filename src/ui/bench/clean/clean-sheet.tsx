@@ -1,12 +1,13 @@
 "use client";
 import { useEffect, useState } from "react";
 import type { PartType, Position } from "@/core/anatomy/types";
-import { cleanMethods, isBath } from "@/core/cleaning/methods";
+import { cleanMethods, cleanMethodsFor, isBath } from "@/core/cleaning/methods";
 import type { CleanPlan } from "@/core/cleaning/plan";
 import type { Soak, TrayGroup } from "@/core/cleaning/soak";
 import { cautionsAt } from "@/core/safety/cautions";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import { benchWays, type Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -39,7 +40,17 @@ interface Props {
   readonly byHand: Action<void>;
   readonly again: Action<void>;
   readonly note: Action<{ words: string }>;
+  /** How dirty the reel is, in what is done about it. */
+  readonly dirt: Choice<"cleaning">;
+  readonly chooseWay: Action<void>;
+  readonly allByHand: Action<void>;
+  readonly cleanAs: Action<void>;
 }
+
+const dirts = (["wipe", "brush", "bath"] as const).map((id) => {
+  const [words, what] = benchWays.cleaning.choices[id].split(": ");
+  return { id, words, what };
+});
 
 const tellBell = () => window.dispatchEvent(new Event("zorbek-bath"));
 
@@ -85,7 +96,10 @@ export function CleanSheet(props: Props) {
   const cancel = useAct(props.cancel, settle);
   const byHand = useAct(props.byHand, settle);
   const again = useAct(props.again, settle);
-  const acts = [begin, count, cancel, byHand, again];
+  const dirty = useAct(props.chooseWay, settle);
+  const allByHand = useAct(props.allByHand, settle);
+  const cleanAs = useAct(props.cleanAs);
+  const acts = [begin, count, cancel, byHand, again, dirty, allByHand, cleanAs];
   const press = { jobId: head.jobId, method: group?.method };
   const lost = missing.filter((id) => group?.soaking.includes(id));
   const shown = wells.find(({ positionId }) => positionId === openId);
@@ -95,7 +109,19 @@ export function CleanSheet(props: Props) {
   const minutes = bath.minutes === "" ? (group ? cleanMethods[group.method].soakMinutes : 0) : Number(bath.minutes.replace(",", "."));
   const allClean = groups.length > 0 && groups.every(({ waiting, soaking }) => !waiting.length && !soaking.length);
 
+  const waiting = groups.flatMap((one) => one.waiting);
+  const anyClean = groups.some(({ clean }) => clean.length > 0);
+  // Nothing goes into a bath: the whole tray is one act of the hands.
+  const handsOnly = waiting.length > 0 && groups.every((one) => !one.soaking.length && (!one.waiting.length || !isBath(one.method)));
+  const overview = handsOnly && !chosen;
+  const typesOf = (ids: readonly string[]) => ids.flatMap((id) => partTypes[byId.get(id)?.partTypeId ?? ""] ?? []);
   const main = () => {
+    if (overview && !head.closed)
+      return (
+        <MainKey busy={allByHand.busy} words="All cleaned by hand" onPress={() => allByHand.press({ jobId: head.jobId })}>
+          {waiting.length === 1 ? "Cleaned by hand" : `All ${waiting.length} cleaned by hand`}
+        </MainKey>
+      );
     if (head.closed || !group || allClean) return <NextLink href={`/bench/${head.tag}/parts`} words="On to Parts" />;
     if (group.soaking.length && soak)
       return (
@@ -138,6 +164,22 @@ export function CleanSheet(props: Props) {
       act={
         <>
           {main()}
+          {waiting.length > 0 && !overview && !head.closed && (
+            <Key shortcut="h" words="All cleaned by hand" busy={allByHand.busy} onPress={() => allByHand.press({ jobId: head.jobId })}>
+              All by hand
+            </Key>
+          )}
+          {anyClean && !group?.soaking.length && (
+            <Key
+              shortcut="u"
+              words="Undo the cleaning"
+              busy={again.busy}
+              disabled={head.closed}
+              onPress={() => again.press({ jobId: head.jobId, method: chosen })}
+            >
+              Undo
+            </Key>
+          )}
           {soak && group?.soaking.length ? (
             <Key
               shortcut="u"
@@ -162,6 +204,21 @@ export function CleanSheet(props: Props) {
       {groups.length > 0 && (
         <div className="grid gap-6 lg:grid-cols-[300px_1fr_300px]">
           <div>
+            <fieldset className="mb-3 flex flex-col">
+              <legend className="font-semibold">How dirty is it?</legend>
+              {dirts.map(({ id, words, what }) => (
+                <button
+                  key={id}
+                  type="button"
+                  className="rule-row min-h-10 text-left text-brass aria-pressed:bg-ink aria-pressed:px-2 aria-pressed:text-sheet"
+                  aria-pressed={props.dirt === id}
+                  disabled={dirty.busy || head.closed}
+                  onClick={() => dirty.press({ jobId: head.jobId, scope: "job", way: "cleaning", choice: id })}
+                >
+                  <strong>{words}</strong> <span className="text-note">{what}</span>
+                </button>
+              ))}
+            </fieldset>
             <h2>Fastest plan</h2>
             <CleanRail plan={plan} soaks={soaks} nowMs={now} />
             <ul className="mt-2 flex flex-col" aria-label="Groups">
@@ -188,7 +245,48 @@ export function CleanSheet(props: Props) {
               ))}
             </ul>
           </div>
-          {group && (
+          {overview && (
+            <div className="min-w-0">
+              <h1>Cleaned by hand</h1>
+              <Cautions
+                said={[
+                  ...new Set(
+                    groups.flatMap((one) =>
+                      one.waiting.length
+                        ? cautionsAt({ at: "clean", method: one.method, types: typesOf(one.waiting), electric: head.electric })
+                        : [],
+                    ),
+                  ),
+                ]}
+              />
+              {groups.map((one) => (
+                <section key={one.method} className="border-t border-ink py-2">
+                  <h3>
+                    {cleanMethods[one.method].name} <span className="num">{one.positionIds.length}</span>
+                  </h3>
+                  <p className="text-note">
+                    {cleanMethods[one.method].how} <strong>{cleanMethods[one.method].not}</strong>
+                  </p>
+                  <p>
+                    {one.positionIds.map((id, i) => (
+                      <span key={id}>
+                        {i > 0 && ", "}
+                        <button
+                          type="button"
+                          className="act-link aria-pressed:text-ink"
+                          aria-pressed={openId === id}
+                          onClick={() => setOpenId(id)}
+                        >
+                          {byId.get(id)?.name}
+                        </button>
+                      </span>
+                    ))}
+                  </p>
+                </section>
+              ))}
+            </div>
+          )}
+          {group && !overview && (
             <div className="min-w-0">
               <h1>{cleanMethods[group.method].name}</h1>
               <p>{cleanMethods[group.method].how}</p>
@@ -204,7 +302,7 @@ export function CleanSheet(props: Props) {
                 said={cautionsAt({
                   at: "clean",
                   method: group.method,
-                  types: group.positionIds.flatMap((id) => partTypes[byId.get(id)?.partTypeId ?? ""] ?? []),
+                  types: typesOf(group.positionIds),
                   electric: head.electric,
                 })}
               />
@@ -266,6 +364,25 @@ export function CleanSheet(props: Props) {
                 errors={begin.fields}
                 onChange={setBath}
               />
+            )}
+            {shown && shownSeat && (
+              <label className="mb-3 flex flex-col">
+                How {shownSeat.name} is cleaned
+                <select
+                  value={shown.cleanedHow ?? shown.cleanAs ?? ""}
+                  disabled={head.closed || cleanAs.busy || shown.soakId !== null}
+                  onChange={(event) =>
+                    cleanAs.press({ jobId: head.jobId, positionId: shown.positionId, method: event.target.value || null })
+                  }
+                >
+                  <option value="">as the rest of its kind</option>
+                  {cleanMethodsFor(partTypes[shownSeat.partTypeId]!).map((method) => (
+                    <option key={method} value={method}>
+                      {cleanMethods[method].name}
+                    </option>
+                  ))}
+                </select>
+              </label>
             )}
             {shown && shownSeat ? (
               <WellForm

@@ -43,6 +43,8 @@ export const stripPress =
           photoHash: null,
           takenAt: "",
           cleanedAt: null,
+          cleanAs: null,
+          cleanedHow: null,
           soakId: null,
           leftOutReason: null,
           renewed: false,

@@ -134,9 +134,9 @@ export function TraySheet(props: Props) {
         </>
       }
     >
-      <div className={`grid gap-6 ${act ? "lg:grid-cols-[320px_1fr_300px]" : "lg:grid-cols-[1fr_300px]"}`}>
-        <div className={act ? "min-w-0" : "hidden"}>
-          <h2>Comes off next</h2>
+      <div className="grid gap-6 lg:grid-cols-[320px_1fr_300px]">
+        <div className="min-w-0">
+          <h2>{act ? "Comes off next" : "All that is to be opened is open"}</h2>
           {act && next && (
             <>
               <NextAct

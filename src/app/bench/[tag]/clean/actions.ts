@@ -2,7 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { cleanMethodIds } from "@/core/vocabulary/clean-methods";
-import { beginSoak, cancelSoak, cleanAgain, cleanedByHand, countBack } from "@/data/bench/cleaning";
+import { beginSoak, cancelSoak, cleanAgain, cleanedAllByHand, cleanedByHand, cleanPartAs, countBack } from "@/data/bench/cleaning";
 import type { Press } from "@/ui/act/press";
 
 const jobId = z.number().int().positive();
@@ -56,9 +56,29 @@ export async function handCleaned(press: Press) {
 const again = defineAction({
   name: "clean-again",
   permission: "bench",
-  input: group,
+  input: z.object({ jobId, method: z.enum(cleanMethodIds).nullable() }),
   run: (ctx, input) => cleanAgain(ctx, input.jobId, input.method),
 });
 export async function cleanGroupAgain(press: Press) {
   return again(press);
+}
+
+const allHand = defineAction({
+  name: "all-cleaned-by-hand",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => cleanedAllByHand(ctx, input.jobId),
+});
+export async function allCleanedByHand(press: Press) {
+  return allHand(press);
+}
+
+const otherwise = defineAction({
+  name: "clean-part-as",
+  permission: "bench",
+  input: z.object({ jobId, positionId: z.string().max(60), method: z.enum(cleanMethodIds).nullable() }),
+  run: (ctx, input) => cleanPartAs(ctx, input.jobId, input.positionId, input.method),
+});
+export async function cleanOnePartAs(press: Press) {
+  return otherwise(press);
 }

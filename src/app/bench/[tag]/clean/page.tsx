@@ -1,10 +1,11 @@
+import { chooseWay } from "@/app/bench/[tag]/quote/actions";
 import { noteTrayWell } from "@/app/bench/[tag]/strip/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
 import { listWells } from "@/data/bench/tray";
 import { CleanSheet } from "@/ui/bench/clean/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
-import { allBack, beginBath, cleanGroupAgain, handCleaned, takeOutOfBath } from "./actions";
+import { allBack, allCleanedByHand, beginBath, cleanGroupAgain, cleanOnePartAs, handCleaned, takeOutOfBath } from "./actions";
 
 export const metadata = { title: "Clean" };
 
@@ -31,6 +32,10 @@ export default async function CleanPage(props: StationProps) {
       byHand={handCleaned}
       again={cleanGroupAgain}
       note={noteTrayWell}
+      dirt={cleaning.dirt.choice}
+      chooseWay={chooseWay}
+      allByHand={allCleanedByHand}
+      cleanAs={cleanOnePartAs}
     />
   );
 }

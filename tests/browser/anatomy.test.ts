@@ -119,6 +119,7 @@ describe("editions", () => {
     await person.sees("Coil dog spring");
     await person.go("/bench/Z-00013-0/strip");
     await person.sees("from the year of the serial 1951");
+    await person.type("Something else came off", "dog spring");
     await person.sees("Dog spring, flat bar");
     await person.type("Edition", "Coil dog spring");
     await person.sees("seen on this reel");

@@ -39,7 +39,7 @@ describe("an ordinary reel of a known customer", () => {
     await keys("MS3061777");
     await tab(2); // hand, came with it
     await keys(Key.SPACE); // line on the spool
-    await tab(4); // drag, handle hole, comes for: a repair; says the customer
+    await tab(5); // drag, handle hole, comes for: a repair, how deep; says the customer
     await keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.SPACE); // drag weak
     await tab(5); // their words, water, trips, life, pictures
     await tab(4); // as found, the outline, anything else; the limit

@@ -6,7 +6,6 @@ import jsQR from "jsqr";
 import { By } from "selenium-webdriver";
 import sharp from "sharp";
 import { afterAll, describe, expect, it } from "vitest";
-import { skerry30Anatomy } from "#demo/models/skerry-30";
 import { atTheBench, type Person, type Server } from "./bench";
 import { cleanAll, stripAll } from "./stations";
 
@@ -133,14 +132,17 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
 
   it("comes apart into numbered wells, with undo, a note, a verdict and a picture", async () => {
     await person.press("On to Strip");
-    const seats = skerry30Anatomy.positions.length;
     await person.sees("into well 1");
     await person.key(" ");
     await person.sees("into well 2");
     await person.key("u");
     await person.sees("into well 1");
     await stripAll(person);
-    expect(server.value("SELECT count(*) FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(seats);
+    const wells = (seat: string) =>
+      server.value<number>("SELECT count(*) FROM tray_well WHERE position_id = ? AND job_id = (SELECT id FROM job WHERE tag = ?)", seat, tag);
+    // What the faults need is off; the frame and the tail side, which they do not, stay shut.
+    for (const seat of ["main-gear", "pinion", "friction-low", "friction-high"]) expect(wells(seat), seat).toBe(1);
+    for (const seat of ["frame", "foot-screw-front"]) expect(wells(seat), seat).toBe(0);
     for (const seat of ["Main gear", "Pinion"]) {
       await (await person.driver.findElement(By.xpath(`//ol//button[.//span[contains(normalize-space(.), "${seat}")]]`))).click();
       await person.sees(`: ${seat}`);
@@ -160,6 +162,8 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
   it("goes through its baths by the space bar alone, counted back into the wells", async () => {
     await person.press("On to Clean");
     await person.sees("Fastest plan");
+    await person.press("in baths, by kind of part");
+    await person.sees("into the bath, 20 min");
     await cleanAll(person);
     await person.sees("On to Parts");
     const mine = "job_id = (SELECT id FROM job WHERE tag = ?)";
@@ -207,34 +211,37 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     let left = 0;
     let sawPicture = false;
     let closedOver = false;
-    for (let step = 0; step < total; step++) {
+    for (let presses = 0; presses < total && !(await person.mainKey()).startsWith("On to Prove"); presses++) {
       const heading = await (await person.driver.findElement(By.css("h1"))).getText();
       sawPicture ||= (await person.driver.findElements(By.css('img[alt^="The joint as it was"]'))).length > 0;
       if (heading.startsWith("Check:") && !failedOnce) {
         failedOnce = true;
         await person.press("It fails");
         await person.sees("Stop. It did not pass");
-        await person.sees("behind its stud");
-        await person.press("Fit Main gear"); // another step is chosen, and refused
-        await person.press("Done");
+        await person.press("Fit Head plate"); // another step is chosen, and refused
+        await person.key(" ");
         await person.sees("A check did not pass");
-        await person.press("Turn the sleeve by hand");
+        await person.press(heading.replace("Check: ", ""));
+        await person.key(" ");
+        await person.driver.wait(async () => !(await person.read()).includes("Stop. It did not pass"), 10_000);
+        continue;
       }
-      if (heading === "Fit Friction washer, high") {
+      if (left === 0 && (await person.driver.findElements(By.css('button[aria-label="Friction washer, high alone"]'))).length) {
+        await person.press("Friction washer, high alone");
+        await person.sees("Fit Friction washer, high");
         await person.key("k");
         await person.sees("left in the tray for now");
         left++;
         continue;
       }
       const warned = left > 0 && !closedOver && (await person.read()).includes("Friction washer, high is not in");
-      await person.key(" ");
       if (warned) {
         closedOver = true;
+        await person.key(" ");
         await person.sees("say why you close it anyway");
         await person.type("why you close it anyway", "a thinner one is on its way");
         await person.press("Done");
-      }
-      await person.sees(`${step + 1 - left}/${total} steps done`);
+      } else await person.space();
     }
     expect(closedOver).toBe(true);
     expect(failedOnce).toBe(true);
@@ -273,7 +280,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     expect(server.value("SELECT station FROM job WHERE tag = ?", tag)).toBe("prove");
     await person.go(`/bench/${tag}/build`);
     await person.press("Fit Friction washer, high");
-    await person.press("Done");
+    await person.key(" ");
     await person.driver.wait(
       async () =>
         server.value(

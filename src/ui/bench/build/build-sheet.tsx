@@ -95,6 +95,7 @@ export function BuildSheet(props: Props) {
   const step = acting.length === 1 ? acting[0]! : null;
   const lead = acting.find(({ operation }) => operation.kind === "place") ?? acting[0] ?? null;
   const isGate = step?.operation.kind === "gate";
+  const pictured = acting.find(({ operation, well }) => operation.kind === "place" && well?.photoHash)?.well?.photoHash;
   const undone = acting.some(({ state }) => state !== "done");
   const type = step?.position ? partTypes[step.position.partTypeId] : undefined;
   const drawing = useMemo(() => {
@@ -237,10 +238,10 @@ export function BuildSheet(props: Props) {
                 drawing={drawing.view}
                 title={`${drawing.assembly.name} as it should look now${drawing.view.next ? `, ${drawing.view.next.name} over its seat` : ""}`}
               />
-              {lead?.well?.photoHash && lead.operation.kind === "place" && (
+              {pictured && (
                 // biome-ignore lint/performance/noImgElement: a private picture of this server, sized at upload
                 <img
-                  src={`/api/photos/${lead.well.photoHash}`}
+                  src={`/api/photos/${pictured}`}
                   alt="The joint as it was opened"
                   className="absolute top-0 right-0 h-full max-w-[48%] border-l border-ink bg-sheet object-contain"
                 />

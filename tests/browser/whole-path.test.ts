@@ -139,7 +139,11 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("into well 1");
     await stripAll(person);
     const wells = (seat: string) =>
-      server.value<number>("SELECT count(*) FROM tray_well WHERE position_id = ? AND job_id = (SELECT id FROM job WHERE tag = ?)", seat, tag);
+      server.value<number>(
+        "SELECT count(*) FROM tray_well WHERE position_id = ? AND job_id = (SELECT id FROM job WHERE tag = ?)",
+        seat,
+        tag,
+      );
     // What the faults need is off; the frame and the tail side, which they do not, stay shut.
     for (const seat of ["main-gear", "pinion", "friction-low", "friction-high"]) expect(wells(seat), seat).toBe(1);
     for (const seat of ["frame", "foot-screw-front"]) expect(wells(seat), seat).toBe(0);

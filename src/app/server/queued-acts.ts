@@ -1,5 +1,5 @@
 import "server-only";
-import { gateFailed, stepSkipped, stepsDone, stepUndone } from "@/app/bench/[tag]/build/actions";
+import { gateFailed, oilPointsMarked, stepSkipped, stepsDone, stepUndone } from "@/app/bench/[tag]/build/actions";
 import { openAssembly, putLastBack, servePartInPlace, takePartsOff } from "@/app/bench/[tag]/strip/actions";
 import type { ActionResult, Press } from "@/ui/act/press";
 
@@ -14,6 +14,7 @@ export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionRes
   ["open-assembly", openAssembly],
   ["steps-done", stepsDone],
   ["step-undone", stepUndone],
+  ["oil-points", oilPointsMarked],
   ["gate-failed", gateFailed],
   ["step-skipped", stepSkipped],
 ]);

@@ -104,7 +104,7 @@ const lowProfile: TemplateTable = {
     spool: [
       ["spool", "Spool", "spool", { restsOn: ["pinion", "frame"], turnsWith: "spool", orientation: "long shaft end to the pinion" }],
       ["bearing-pin", "Bearing pin", "bearing-pin", { restsOn: ["spool"], alongMm: 2, hides: true }],
-      ["spool-bearing", "Spool bearing", "spool-bearing", { ridesOn: "spool", restsOn: ["bearing-pin"], alongMm: 4, ...oiled("1 small drop", "more only shortens the cast") }],
+      ["spool-bearing", "Spool bearing", "spool-bearing", { ridesOn: "spool", restsOn: ["bearing-pin"], alongMm: 4, oilPort: "under the cast control cap", ...oiled("1 small drop", "more only shortens the cast") }],
       ["brake-hub", "Brake hub", "brake-hub", { ridesOn: "spool", alongMm: 12, restsOn: ["spool"] }],
       ["brake-block-a", "Brake block, active", "brake-block", { acrossMm: 8, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out", trap: "Note which blocks are active and restore them." }],
       ["brake-block-b", "Brake block, parked", "brake-block", { acrossMm: -6, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out" }],
@@ -128,7 +128,7 @@ const lowProfile: TemplateTable = {
       ["tension-cap", "Spool tension knob", "tension-cap", { acrossMm: 20, restsOn: ["cap-ring"], orientation: "backed off" }],
     ],
     wind: [
-      ["worm", "Worm", "worm", { restsOn: ["frame"], lubricant: { product: "viscous reel oil", amount: "1–2 drops", why: "grease holds grit; another way greases it" } }],
+      ["worm", "Worm", "worm", { restsOn: ["frame"], oilPort: "along the worm, the guide run from end to end", lubricant: { product: "viscous reel oil", amount: "1–2 drops", why: "grease holds grit; another way greases it" } }],
       ["guide-bar", "Guide bar", "guide-bar", { acrossMm: 9, restsOn: ["frame"] }],
       ["guide", "Line guide", "guide", { restsOn: ["worm", "guide-bar"], alongMm: 20 }],
       ["pawl", "Pawl", "pawl", { acrossMm: -10, restsOn: ["guide"], orientation: "its curve in the groove", trap: "A thumb on the spool while loosening the star bends it." }],

@@ -66,7 +66,7 @@ export const centrepin = templateOf({
     ],
     back: [
       ["back-plate", "Back plate", "back-plate", { turnsWith: "frame" }],
-      ["spindle", "Spindle", "spindle", { restsOn: ["back-plate", "check-wheel"], ...oiled("a film", "dry it scores the bearings"), heldBy: ["drum-screw"] }],
+      ["spindle", "Spindle", "spindle", { oilPort: "the drum drawn off", restsOn: ["back-plate", "check-wheel"], ...oiled("a film", "dry it scores the bearings"), heldBy: ["drum-screw"] }],
       ["foot", "Reel foot", "foot", { acrossMm: 40, restsOn: ["back-plate"], heldBy: ["foot-screw-front", "foot-screw-rear"] }],
       ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 48, restsOn: ["foot"], ...threadFilm }],
       ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: 32, restsOn: ["foot"], ...threadFilm }],

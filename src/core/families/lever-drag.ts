@@ -79,7 +79,7 @@ export const leverDrag = templateOf({
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", heldBy: ["handle-screw"] }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", heldBy: ["handle-screw"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in salt spray") }],
       ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], ...greased("plenty", "the worst of the salt sits here") }],
     ],
     lever: [
@@ -125,7 +125,7 @@ export const leverDrag = templateOf({
       ["cupped-upper", "Cupped washer, upper", "cupped", { ridesOn: "shaft", restsOn: ["cupped-lower"], alongMm: 72, orientation: "cup down" }],
     ],
     tail: [
-      ["tail-bearing", "Tail bearing", "tail-bearing", { restsOn: ["frame"], ...oiled("1 drop", "some finishes do not let it be drawn: then oil it in place") }],
+      ["tail-bearing", "Tail bearing", "tail-bearing", { restsOn: ["frame"], oilPort: "at the spool's shaft end, tail side", ...oiled("1 drop", "some finishes do not let it be drawn: then oil it in place") }],
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["frame"], orientation: "point to the spool", ...greased("a dab", "keeps salt off; more quietens it") }],
       ["click-spring", "Click spring", "click-spring", { acrossMm: -16, restsOn: ["click-tongue"], caution: "The click spring flies: glasses on." }],
       ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-spring"] }],

@@ -55,7 +55,7 @@ export const spincast = templateOf({
   seats: {
     cone: [
       ["pin-spring", "Pin spring", "pin-spring", { acrossMm: 14, restsOn: ["crown-gear"], caution: "A tiny spring, it flies: glasses on, white paper under it." }],
-      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { acrossMm: 14, restsOn: ["pin-spring"], orientation: "retracted", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
+      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { acrossMm: 14, restsOn: ["pin-spring"], orientation: "retracted", oilPort: "under the front cover, at the tip", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
       ["cone", "Pick-up cone", "cone", { restsOn: ["pick-up-pin", "spool-clip"], orientation: "flat to the shaft's flat, pin retracted" }],
       ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"] }],
       ["front-cover", "Front cover", "front-cover", { restsOn: ["cone-nut"], orientation: "pressed and turned home" }],
@@ -73,7 +73,7 @@ export const spincast = templateOf({
       ["spool-clip", "Spool clip", "spool-clip", { restsOn: ["flatted"], caution: "The clip flies: a finger over it.", orientation: "seated in its groove" }],
     ],
     handle: [
-      ["handle", "Handle", "handle", { turnsWith: "handle", heldBy: ["handle-screw"] }],
+      ["handle", "Handle", "handle", { turnsWith: "handle", heldBy: ["handle-screw"], oilPort: "where the knobs turn", ...oiled("1 drop each", "they spin in the wet") }],
       ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], stripsEasily: true, trap: "Aluminium: start it by hand, it strips easily.", ...threadFilm }],
     ],
     gears: [

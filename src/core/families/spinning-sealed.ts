@@ -46,8 +46,8 @@ export const spinningSealedBailLess = templateOf({
   seats: {
     ...spinningTable.seats,
     bail: [
-      ["bail-arm", "Manual line arm", "bail-arm", { acrossMm: -20, restsOn: ["rotor"], ...oiled("1 drop at the pivot", "it is worked by hand") }],
-      ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["bail-arm"], ...oiled("1 drop, both faces greased", "the first bearing to go in salt") }],
+      ["bail-arm", "Manual line arm", "bail-arm", { acrossMm: -20, restsOn: ["rotor"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it is worked by hand") }],
+      ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["bail-arm"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing to go in salt") }],
       ["roller", "Line roller", "roller", { acrossMm: -10, ridesOn: "roller-screw", restsOn: ["roller-bearing"], orientation: "thick end as found" }],
       ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, alongMm: 14 }],
       ["bail-screw", "Counterweight screw", "bail-screw", { acrossMm: 24, restsOn: ["rotor"], hole: "far arm" }],

@@ -94,8 +94,8 @@ export const spinningTable: TemplateTable = {
     bail: [
       ["trip-lever", "Trip lever", "trip-lever", { acrossMm: -24, restsOn: ["rotor"], hides: true, ...greased("a dab", "it snaps; not worth taking off when it moves freely") }],
       ["bail-spring", "Bail spring", "bail-spring", { acrossMm: -24, restsOn: ["trip-lever"], caution: "The bail spring flies: glasses on, cup the hand." }],
-      ["bail-arm", "Bail arm", "bail-arm", { acrossMm: -20, restsOn: ["bail-spring"], ...oiled("1 drop at the pivot", "it must fall shut") }],
-      ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["bail-arm"], ...oiled("1 drop, both faces greased", "the first bearing to go in salt") }],
+      ["bail-arm", "Bail arm", "bail-arm", { acrossMm: -20, restsOn: ["bail-spring"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it must fall shut") }],
+      ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["bail-arm"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing to go in salt") }],
       ["roller", "Line roller", "roller", { acrossMm: -10, ridesOn: "roller-screw", restsOn: ["roller-bearing"], orientation: "thick end as found", trap: "Thick end wrong: line climbs off it." }],
       ["bail-wire", "Bail wire", "bail-wire", { restsOn: ["roller", "bail-arm"], heldBy: ["bail-screw"], orientation: "tabs in their slots" }],
       ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, alongMm: 14, orientation: "loose until the bail is complete" }],
@@ -108,7 +108,7 @@ export const spinningTable: TemplateTable = {
       ["nut-screw", "Nut set screw", "nut-screw", { acrossMm: 8, restsOn: ["rotor-nut"], ...threadFilm }],
     ],
     handle: [
-      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had" }],
+      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", oilPort: "where the knob turns and at the handle's fold", ...oiled("1 drop each", "it spins and folds in salt spray") }],
       ["handle-cap", "Handle cap", "handle-cap", { restsOn: ["handle"], ...greased("a touch on the thread", "it must come off again") }],
     ],
     clutch: [
@@ -126,7 +126,7 @@ export const spinningTable: TemplateTable = {
       ["switch", "Anti-reverse lever", "switch", { acrossMm: -14, restsOn: ["body"] }],
       ["oscillation-gear", "Oscillation gear", "oscillation-gear", { acrossMm: -12, restsOn: ["body"], ...greased("a dab", "it slides in the block") }],
       ["oscillation-block", "Oscillation block", "oscillation-block", { restsOn: ["oscillation-gear"], orientation: "flat side as found, post in the channel", ...greased("a dab in the channel", "it slides"), trap: "Flat side wrong it rubs the cover." }],
-      ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, passesThrough: ["pinion"], orientation: "flat up", heldBy: ["block-screw"], ...oiled("a film", "it slides in the pinion") }],
+      ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, passesThrough: ["pinion"], orientation: "flat up", heldBy: ["block-screw"], oilPort: "on the shaft, the spool lifted", ...oiled("a film", "it slides in the pinion") }],
       ["block-screw", "Block screw", "block-screw", { acrossMm: 5, restsOn: ["oscillation-block"], ...threadFilm }],
       ["gear-bearing-inner", "Gear bearing, inner", "gear-bearing", { acrossMm: 0, restsOn: ["body"], alongMm: 18, ...oiled("1 drop", "medium oil") }],
       ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["gear-bearing-inner", "oscillation-block", "block-screw"], turnsWith: "gear", ...greased("half round the teeth", "the pinion spreads it") }],

@@ -100,7 +100,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", trap: "The two must face each other, not lie in one another." }],
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
-      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", trap: "Press the stack down before the nut goes on." }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in salt spray"), trap: "Press the stack down before the nut goes on." }],
       ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "salt sits here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
       ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, stripsEasily: true, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
     ],
@@ -121,7 +121,7 @@ export const starDragBridgeTable: TemplateTable = {
     spool: [
       ["spool", "Spool", "spool", { restsOn: ["frame"], turnsWith: "spool", heldBy: ["head-screw-top", "head-screw-front", "head-screw-rear"], orientation: "long shaft end to the pinion" }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 8, ridesOn: "spool", turnsWith: "spool", orientation: "on the tail end" }],
-      ["tail-bearing", "Spool bearing, tail", "spool-bearing", { alongMm: 1, ridesOn: "spool", restsOn: ["click-gear"], turnsWith: "spool", ...oiled("1 small drop", "more only slows it") }],
+      ["tail-bearing", "Spool bearing, tail", "spool-bearing", { alongMm: 1, ridesOn: "spool", restsOn: ["click-gear"], turnsWith: "spool", oilPort: "under the side adjuster cap", ...oiled("1 small drop", "more only slows it") }],
       ["head-bearing", "Spool bearing, head", "spool-bearing", { alongMm: 55, ridesOn: "spool", turnsWith: "spool", hides: true, ...oiled("1 small drop", "more only slows it") }],
     ],
     tail: [

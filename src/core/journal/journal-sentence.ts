@@ -117,6 +117,9 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "needs-ended": (d) => `released ${count(d.needs, "need")} of the job`,
   // Build, prove, return
   "step-done": (d, { step }) => `${step(d.operation)}: done${d.closedOver ? `, closed over a warning${because(d.reason)}` : ""}`,
+  "points-oiled": (d, { seat }) => `oiled ${d.position === undefined ? count(d.points, "point") : seat(d.position)} in place`,
+  "points-left-out": (d, { seat }) => `left without oil: ${d.position === undefined ? count(d.points, "point") : seat(d.position)}`,
+  "points-undone": (d, { seat }) => `to be oiled again: ${d.position === undefined ? count(d.points, "point") : seat(d.position)}`,
   "gate-passed": (d, { step }) => `check passed: ${step(d.operation)}`,
   "gate-failed": (d, { step }) => `check failed: ${step(d.operation)}`,
   "step-skipped": (d, { step }) => `left for now: ${step(d.operation)}`,

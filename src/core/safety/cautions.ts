@@ -30,6 +30,8 @@ export type BenchAct =
   | { readonly at: "stuck"; readonly type: PartType }
   | { readonly at: "clean"; readonly method: CleanMethod; readonly types: readonly PartType[]; readonly electric: boolean }
   | { readonly at: "build"; readonly position: Pick<Position, "caution">; readonly type: PartType; readonly warmed: boolean }
+  /** Oiled where it sits, the spray or the drop beside parts that are not looked at. */
+  | { readonly at: "oil"; readonly position: Pick<Position, "caution">; readonly type: PartType }
   /** A gate or state without a part of its own. */
   | { readonly at: "gate"; readonly pullsLine: boolean }
   | { readonly at: "report"; readonly types: readonly PartType[] };
@@ -85,6 +87,9 @@ export function hazardsOf(act: BenchAct): HazardId[] {
       when(flies(act.type), "spring");
       when(act.warmed, "warm-oil");
       when(isMagnet(act.type), "magnet");
+      break;
+    case "oil":
+      when(isLining(act.type), "lining");
       break;
     case "gate":
       when(act.pullsLine, "pull");

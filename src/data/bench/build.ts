@@ -15,6 +15,7 @@ import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
 
@@ -262,7 +263,7 @@ export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): Like
 }
 
 export interface ClosingBlock {
-  readonly code: "left-over" | "gate" | "step" | "brought" | "tests";
+  readonly code: "left-over" | "gate" | "step" | "brought" | "tests" | "oil";
   readonly message: string;
   readonly positionId?: string;
 }
@@ -308,6 +309,10 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
     });
   // A reel nobody opened has nothing to build; its tests are what is asked of it.
   if (!wells.length && job.declinedReason !== null) return blocks;
+  // A service owes its drops; a repair may leave what it did not touch.
+  const toOil = job.kind === "service" ? listOilPoints(db, job, version).filter(({ state }) => state === "waiting") : [];
+  if (toOil.length)
+    blocks.push({ code: "oil", message: `Oil points to do at Build, or to leave out: ${toOil.map(({ name }) => name).join(", ")}.` });
   if (!wells.length && !opensReel(job)) return [...blocks, ...testBlocks(db, job, version)];
   for (const step of getBuild(db, job, version).steps) {
     if (step.operation.kind === "place" || step.state === "done" || step.notDue) continue;

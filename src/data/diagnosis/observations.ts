@@ -59,6 +59,15 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
   return id;
 }
 
+/** Several tests at once, each as it should be by hand: one press where nothing is to be noted. */
+export function recordAllGood(
+  ctx: Context,
+  { jobId, phase, testIds }: { readonly jobId: number; readonly phase: Phase; readonly testIds: readonly TestId[] },
+): void {
+  const plain = { verdict: "good", value: null, lineRadiusMm: null, instrument: "by hand", simulated: false, trace: null } as const;
+  for (const testId of testIds) recordObservation(ctx, { jobId, phase, testId, ...plain });
+}
+
 /** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */
 export function skipTest(ctx: Context, { jobId, phase, testId, reason }: SkippedTest & { jobId: number }): void {
   const job = getOpenJob(ctx.db, jobId);

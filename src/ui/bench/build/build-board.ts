@@ -25,6 +25,17 @@ export function buildPress(steps: readonly StepAtBuild[], press: QueuedPress): r
   return steps;
 }
 
+/** Takes one press on the oil points as the server will. */
+export function oilPress<P extends { readonly positionId: string; readonly state: "waiting" | "oiled" | "left-out" }>(
+  points: readonly P[],
+  press: QueuedPress,
+): readonly P[] {
+  if (press.act !== "oil-points") return points;
+  const { positionIds, state } = press.input as { positionIds: readonly string[]; state: P["state"] };
+  const marked = new Set(positionIds);
+  return points.map((point) => (marked.has(point.positionId) && point.state !== state ? { ...point, state } : point));
+}
+
 /** The act that was done last; null while nothing is. */
 export function lastDone(steps: readonly StepAtBuild[]): StepAtBuild | null {
   let last: StepAtBuild | null = null;

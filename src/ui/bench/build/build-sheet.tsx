@@ -1,5 +1,6 @@
 "use client";
 import Link from "next/link";
+import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
@@ -23,9 +24,10 @@ import { NextLink } from "@/ui/controls/next-link";
 import { CutawayView } from "@/ui/glyphs/cutaway-view";
 import { ActLesson } from "./act-lesson";
 import { ActRows } from "./act-rows";
-import { buildPress, lastDone, upToCheck } from "./build-board";
+import { buildPress, lastDone, oilPress, upToCheck } from "./build-board";
 import { BuriedCheck } from "./buried-check";
 import { GateTraps } from "./gate-traps";
+import { OilPoints, type ShownPoint } from "./oil-points";
 import { OtherPiece } from "./other-piece";
 import { ScrewRingView } from "./screw-ring-view";
 
@@ -33,6 +35,7 @@ interface Props {
   readonly head: BenchHead;
   readonly steps: readonly StepAtBuild[];
   readonly batches: readonly Batch[];
+  readonly points: readonly ShownPoint[];
   /** A step that is done and has to be opened again, and how many stand on it: somebody was sent here for it. */
   readonly open: { readonly operationId: string; readonly words: string; readonly steps: number } | null;
   readonly conflict: string | null;
@@ -67,6 +70,8 @@ const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped:
 export function BuildSheet(props: Props) {
   const { head, batches, open, conflict, inversions, proven, traps, warmed, anatomy, neverOff, partTypes, again, learn } = props;
   const { state: steps, press } = useBoard(head.tag, head.revision, props.steps, buildPress);
+  const router = useRouter();
+  const { state: points } = useBoard(head.tag, head.revision, props.points, oilPress);
   const [chosen, setChosen] = useState<string | null>(null);
   const [alone, setAlone] = useState(false);
   const [reason, setReason] = useState("");
@@ -140,6 +145,11 @@ export function BuildSheet(props: Props) {
     press("steps-done", { jobId: head.jobId, operationIds, ...(reason.trim() ? { reason: reason.trim() } : {}) }, name);
     settle();
   };
+  const toOil = points.filter(({ state }) => state === "waiting").map(({ positionId }) => positionId);
+  const mark = (positionIds: readonly string[], state: ShownPoint["state"]) =>
+    press("oil-points", { jobId: head.jobId, positionIds, state }, "Oil points");
+  const oiled = points.filter(({ state }) => state === "oiled").map(({ positionId }) => positionId);
+  const nothingToFit = !act || !undone;
   const stepInput = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
   const still = new Set(steps.filter((s) => s.operation.kind === "place" && s.state !== "done").map((s) => s.position!.id));
   return (
@@ -192,6 +202,17 @@ export function BuildSheet(props: Props) {
                 </Key>
               )}
             </>
+          ) : toOil.length > 0 && !head.closed ? (
+            <MainKey
+              words="All points oiled"
+              onPress={() => {
+                mark(toOil, "oiled");
+                // An outside service goes on by itself: these are all it has to do here.
+                if (head.path.depth === "light") router.push(`/bench/${head.tag}/prove`);
+              }}
+            >
+              {toOil.length === 1 ? "Oil point done" : `All ${toOil.length} points oiled`}
+            </MainKey>
           ) : (
             <NextLink href={`/bench/${head.tag}/prove`} words="On to Prove" />
           )}
@@ -204,8 +225,9 @@ export function BuildSheet(props: Props) {
             shortcut="u"
             words="Undo the last"
             busy={busy}
-            disabled={!last || head.closed}
+            disabled={(!last && !oiled.length) || head.closed}
             onPress={() => {
+              if (nothingToFit && oiled.length && !chosen) return mark(oiled, "waiting");
               const back = chosen && step?.state === "done" ? step : last;
               if (back) press("step-undone", { jobId: head.jobId, operationId: back.operation.id }, "Undo");
               settle();
@@ -230,7 +252,10 @@ export function BuildSheet(props: Props) {
       )}
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <div className="flex min-w-0 flex-col">
-          {!steps.length && <p>Nothing was taken off, so there is nothing to build.</p>}
+          {!steps.length && !points.length && <p>Nothing was taken off, so there is nothing to build.</p>}
+          {nothingToFit && points.length > 0 && (
+            <OilPoints points={points} closed={head.closed} onMark={(id, state) => mark([id], state)} />
+          )}
           {drawing && (
             <div className="relative h-[210px] border border-ink lg:h-[300px]">
               <p className="absolute top-1 left-2 text-note">{drawing.assembly.name}, as it should look now</p>
@@ -424,7 +449,15 @@ export function BuildSheet(props: Props) {
           )}
         </div>
         <div>
-          <div>
+          {!nothingToFit && points.length > 0 && (
+            <details className="mb-2">
+              <summary className="act-link min-h-10">
+                Oil points: {points.length - toOil.length} of {points.length} done
+              </summary>
+              <OilPoints points={points} closed={head.closed} onMark={(id, state) => mark([id], state)} />
+            </details>
+          )}
+          <div className={steps.length ? "" : "hidden"}>
             <span className="num text-head font-medium">
               {doneCount}/{steps.length}
             </span>{" "}

@@ -30,6 +30,7 @@ interface Props {
   readonly observations: readonly Observation[];
   readonly lineRadiusMm: number;
   readonly answer: Action<number>;
+  readonly allGood: Action<void>;
   readonly leaveOut: Action<void>;
   readonly next: { href: string; words: string };
   /** What stands above the tests: the last visit of a comeback. */
@@ -65,6 +66,7 @@ export function TestRows({
   record,
   lineRadiusMm,
   answer: answerTest,
+  allGood,
   leaveOut,
   next,
   above,
@@ -99,6 +101,12 @@ export function TestRows({
     if (light && !left.length && !stopped && last.current?.verdict !== "bad") router.push(next.href);
   };
   const act = useAct(answerTest, afterAnswer);
+  const open = tests.filter((test) => !answered(test.id) && !leftOut(test.id) && !sent.has(test.id)).map(({ id }) => id);
+  const sounding = useAct(allGood, () => {
+    setSent((before) => new Set([...before, ...open]));
+    setChosen(null);
+    if (light && !stopped) router.push(next.href);
+  });
   const leaving = useAct(leaveOut, () => {
     written(skipping.current ?? undefined);
     setChosen(null);
@@ -146,13 +154,24 @@ export function TestRows({
             <Key shortcut="n" words="Not done" busy={leaving.busy} onPress={() => skip(active.id, "")} className="min-w-28">
               Not done
             </Key>
+            {open.length > 1 && (
+              <Key
+                shortcut="a"
+                words="All as they should be"
+                busy={sounding.busy}
+                onPress={() => sounding.press({ jobId, phase, testIds: open })}
+                className="min-w-28"
+              >
+                All {open.length} good
+              </Key>
+            )}
           </>
         ) : (
           <NextLink {...next} />
         )
       }
     >
-      <Refused of={[act, leaving]} />
+      <Refused of={[act, leaving, sounding]} />
       {above}
       {stopped && !closed && makeRepair && <MakeRepair jobId={jobId} makeRepair={makeRepair} />}
       <ol>
@@ -316,7 +335,7 @@ function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<v
   const act = useAct(makeRepair);
   return (
     <div className="alarm mb-3 flex flex-wrap items-center gap-4">
-      <p>There is a fault: this is more than a light service. Your tests stay.</p>
+      <p>There is a fault: this is more than an outside service. Your tests stay.</p>
       <Key shortcut="r" words="Make it a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
         Make it a repair
       </Key>

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, step } from "@/app/server/bench-input";
 import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
+import { markOilPoints } from "@/data/bench/oil-points";
 import { learnAct } from "@/data/bench/playbook";
 import type { Press } from "@/ui/act/press";
 
@@ -28,6 +29,20 @@ const done = defineAction({
 });
 export async function stepsDone(press: Press) {
   return done(press);
+}
+
+const points = defineAction({
+  name: "oil-points",
+  permission: "bench",
+  input: z.object({
+    jobId,
+    positionIds: z.array(z.string().min(1).max(60)).min(1).max(200),
+    state: z.enum(["waiting", "oiled", "left-out"]),
+  }),
+  run: (ctx, input) => markOilPoints(ctx, input.jobId, input.positionIds, input.state),
+});
+export async function oilPointsMarked(press: Press) {
+  return points(press);
 }
 
 const failed = defineAction({

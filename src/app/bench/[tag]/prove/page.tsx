@@ -1,4 +1,4 @@
-import { leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
+import { allTestsGood, leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { extraTests } from "@/core/proving/protocol";
@@ -21,6 +21,7 @@ export default async function ProvePage(props: StationProps) {
       observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
       answer={recordTest}
+      allGood={allTestsGood}
       leaveOut={leaveTestOut}
       next={{ href: `/bench/${job.tag}/return`, words: "On to Return" }}
     />

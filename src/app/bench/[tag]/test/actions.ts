@@ -4,7 +4,7 @@ import { defineAction } from "@/app/server/action";
 import { jobId } from "@/app/server/bench-input";
 import { traceSchema } from "@/core/proving/trace";
 import { testIds, verdicts } from "@/core/vocabulary/tests";
-import { recordObservation, skipTest } from "@/data/diagnosis/observations";
+import { recordAllGood, recordObservation, skipTest } from "@/data/diagnosis/observations";
 import { makeRepair } from "@/data/jobs/jobs";
 import type { Press } from "@/ui/act/press";
 
@@ -59,4 +59,14 @@ const leaveTest = defineAction({
 });
 export async function leaveTestOut(press: Press) {
   return leaveTest(press);
+}
+
+const allOfThem = defineAction({
+  name: "tests-all-good",
+  permission: "bench",
+  input: z.object({ jobId, phase: z.enum(["before", "after"]), testIds: z.array(z.enum(testIds)).min(1).max(40) }),
+  run: (ctx, input) => recordAllGood(ctx, input),
+});
+export async function allTestsGood(press: Press) {
+  return allOfThem(press);
 }

@@ -10,7 +10,7 @@ import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { AsItCame } from "@/ui/bench/test/as-it-came";
 import { TestRows } from "@/ui/bench/test/test-rows";
-import { leaveTestOut, mendInstead, recordTest } from "./actions";
+import { allTestsGood, leaveTestOut, mendInstead, recordTest } from "./actions";
 
 export const metadata = { title: "Test" };
 
@@ -29,6 +29,7 @@ export default async function TestPage(props: StationProps) {
       observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
       answer={recordTest}
+      allGood={allTestsGood}
       leaveOut={leaveTestOut}
       next={{ href: `/bench/${job.tag}/${next}`, words: `On to ${stationNames[next]}` }}
       above={last && <LastVisitNote last={last} measured />}

@@ -1,0 +1,83 @@
+import { type OilPoint, oilPointsOf } from "@/core/lubrication/oil-points";
+import type { ModelVersion } from "@/data/catalogue/models";
+import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { openingOf } from "./opening";
+import { listWells } from "./tray";
+import { listInPlace, waysOf } from "./ways";
+
+/** What became of a point: oiled, left out on purpose, or still to do. */
+export type OilPointState = "waiting" | "oiled" | "left-out";
+
+export interface JobOilPoint extends OilPoint {
+  readonly state: OilPointState;
+}
+
+interface OilRow {
+  readonly positionId: string;
+  readonly product: string;
+  readonly amount: string;
+  readonly drops: number;
+  readonly leftOut: 0 | 1;
+}
+
+const rowsOf = (db: Db, jobId: number): OilRow[] =>
+  db
+    .prepare(
+      "SELECT position_id AS positionId, product, amount, drops, left_out AS leftOut FROM oil_point WHERE job_id = ? ORDER BY position_id",
+    )
+    .all(jobId) as OilRow[];
+
+/** The oil points of a job: what stays in and can be reached, with what became of each. */
+export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): JobOilPoint[] {
+  const { depth, opening } = openingOf(db, job, version);
+  const rows = new Map(rowsOf(db, job.id).map((row) => [row.positionId, row]));
+  const off = new Set([...opening.off, ...listWells(db, job.id).map(({ positionId }) => positionId)]);
+  const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
+  for (const id of inPlace) off.delete(id);
+  return oilPointsOf(version.anatomy, version.partTypes, waysOf(db, job), {
+    off,
+    ridesOn: opening.ridesOn,
+    open: new Set(depth.open.keys()),
+    inPlace,
+  }).map((point) => {
+    const row = rows.get(point.positionId);
+    return { ...point, state: row ? (row.leftOut ? "left-out" : "oiled") : "waiting" };
+  });
+}
+
+/** Oils used at the points of a job, as they were confirmed. */
+export const oilUsedAtPoints = (db: Db, jobId: number): OilRow[] => rowsOf(db, jobId).filter(({ leftOut }) => !leftOut);
+
+/**
+ * Confirms points: oiled with what the rules say, or left out on purpose. @throws Refusal when one is no point of this job, and where the reel
+ * is closed; then none of them is confirmed.
+ */
+export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly string[], state: OilPointState): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const points = new Map(listOilPoints(db, job).map((point) => [point.positionId, point]));
+  const set = db.prepare(
+    `INSERT INTO oil_point (job_id, position_id, product, amount, drops, left_out, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET product = excluded.product, amount = excluded.amount, drops = excluded.drops, left_out = excluded.left_out,
+       at = excluded.at, person_id = excluded.person_id`,
+  );
+  const clear = db.prepare("DELETE FROM oil_point WHERE job_id = ? AND position_id = ?");
+  for (const positionId of positionIds) {
+    const point = points.get(positionId);
+    if (!point) throw new Refusal("no-point", "This is no oil point of this job: it comes off, or must stay dry. Reload the page.");
+    const { product, amount, drops = 1 } = point.advice;
+    if (state === "waiting") clear.run(jobId, positionId);
+    else set.run(jobId, positionId, product, amount, /oil/.test(product) ? drops : 0, state === "left-out" ? 1 : 0, ctx.now, ctx.person.id);
+  }
+  writeJournal(
+    ctx,
+    state === "oiled" ? "points-oiled" : state === "left-out" ? "points-left-out" : "points-undone",
+    { jobId, reelId: job.reel.id },
+    { points: positionIds.length, ...(positionIds.length === 1 ? { position: positionIds[0] } : {}) },
+  );
+  if (state === "oiled") advanceStation(ctx, job, "build");
+}

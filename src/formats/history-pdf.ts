@@ -20,6 +20,7 @@ export const historyPdf = (history: ReelHistory): Promise<Buffer> =>
       line("sans", 10, visit.handedBackOn ? `Returned ${words(visit.handedBackOn)}.` : "Still in the shop.");
       if (visit.unrepaired !== null) line("sans", 11, `Returned unrepaired: ${visit.unrepaired}`);
       if (visit.found.length) line("sans", 11, `Found: ${visit.found.join("; ")}.`);
+      for (const words of visit.done) line("sans", 10, words);
       for (const part of visit.partsFitted) line("sans", 11, `New: ${part.number} ${part.seat}${part.used ? ", used, from a donor" : ""}`);
       for (const part of visit.leftOut) line("sans", 11, `Left out: ${part.seat}, ${part.reason}`);
       for (const part of visit.servedInPlace) line("sans", 11, `Served in place: ${part.seat}, ${part.reason}`);

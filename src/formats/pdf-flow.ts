@@ -37,8 +37,8 @@ export function flowOf(doc: Pdf, page: { widthMm: number; heightMm: number; marg
       flow.y += height + 2;
     },
     heading: (words) => {
-      flow.room(22 * mm);
-      flow.y += 4 * mm;
+      flow.room(16 * mm);
+      flow.y += 2.5 * mm;
       doc.lineWidth(1).moveTo(left, flow.y).lineTo(right, flow.y).stroke();
       flow.y += 1.5 * mm;
       flow.line("bold", 13, words);

@@ -109,6 +109,9 @@ describe("the report", () => {
     asFound: "pitting: foot",
     declined: null,
     check: null,
+    work: null,
+    answers: ["“stiff”: Turning in gear is 9 cN·m, good now, was 22 cN·m, bad."],
+    drawing: null,
     findings: [{ name: "Gears worn", remedy: "Fit a pair", minutes: 30 }],
     parts: [{ number: part.number, words: "Main gear", price: 2890, type: part, turned: false }],
     inPlace: [{ name: "Trip lever", reason: "not worth drawing" }],
@@ -126,7 +129,18 @@ describe("the report", () => {
       { id: "outside", component: "Outside", what: "quick clean", on: "2026-04-01", because: "every third trip in salt", byOwner: true },
       { id: "whole", component: "Whole reel", what: "full service", on: "2027-03-01", because: "salt water", byOwner: false },
     ],
-    price: { labour: 3375, parts: 2890, discount: 0, deposit: 1000, tax: 1253, taxPercent: 20, total: 7518, currency: "EUR" },
+    price: {
+      labour: 3375,
+      parts: 2890,
+      workLines: [],
+      extras: [],
+      discount: 0,
+      deposit: 1000,
+      tax: 1253,
+      taxPercent: 20,
+      total: 7518,
+      currency: "EUR",
+    },
   };
 
   it("says everything that was found, done, left and to be watched, and that a reading was simulated", async () => {
@@ -157,7 +171,7 @@ describe("the report", () => {
   it("leaves out what there is nothing of", async () => {
     const { text } = read(await reportPdf({ ...report, findings: [], parts: [], leftOut: [], watch: [], tests: [] }));
     expect(text).toContain("No fault was found.");
-    expect(text).toContain("None.");
+    expect(text).toContain("No parts were fitted.");
     expect(text).not.toMatch(/Left out on purpose|Watch next time|simulated/);
   });
 
@@ -243,6 +257,7 @@ describe("a reel's history on paper", () => {
             handedBackOn: "2026-03-08",
             cameFor: "repair",
             found: ["Gears worn"],
+            done: ["Spool: stripped; swab and brush."],
             unrepaired: null,
             partsFitted: [{ number: "SK-220", name: "Main gear", seat: "Main gear", used: true }],
             leftOut: [],

@@ -54,16 +54,16 @@ export function drawQr(doc: Pdf, text: string, x: number, y: number, side: numbe
 }
 
 /** A glyph's lines on paper, in the same grammar as on the screen; `scale` is points a millimetre. */
-export function drawGlyphPaths(doc: Pdf, paths: readonly GlyphPath[], x: number, y: number, scale: number): void {
+export function drawGlyphPaths(doc: Pdf, paths: readonly GlyphPath[], x: number, y: number, scale: number, colour = ink): void {
   const width = { outline: 0.9, thin: 0.4, hatch: 0.12, hidden: 0.4, none: 0 };
   doc.save().translate(x, y).scale(scale);
   for (const path of paths) {
     doc.path(path.d);
-    if (path.line === "none") doc.fill(path.fill === "ink" ? ink : "#FFFFFF");
+    if (path.line === "none") doc.fill(path.fill === "ink" ? colour : "#FFFFFF");
     else {
       doc.lineWidth(width[path.line] / scale);
-      if (path.fill === "none") doc.stroke(ink);
-      else doc.fillAndStroke(path.fill === "ink" ? ink : "#FFFFFF", ink);
+      if (path.fill === "none") doc.stroke(colour);
+      else doc.fillAndStroke(path.fill === "ink" ? colour : "#FFFFFF", colour);
     }
   }
   doc.restore();

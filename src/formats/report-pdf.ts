@@ -2,12 +2,14 @@ import { DateTime } from "luxon";
 import { drawGlyph } from "@/core/glyphs/draw-glyph";
 import { formatMinor } from "@/core/money/money";
 import { changeWords, type Report, type ReportTest } from "@/core/report/report";
-import { drawGlyphPaths, drawQr, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
-import { flowOf } from "./pdf-flow";
+import { type WorkDone, workLines } from "@/core/report/work-done";
+import type { Plate } from "@/core/schematic/assembly-plate";
+import { drawGlyphPaths, drawQr, ink, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
+import { type Flow, flowOf } from "./pdf-flow";
 
 const dueWords = (isoDay: string) => DateTime.fromISO(isoDay).setLocale("en-GB").toFormat("d LLL yyyy");
 
-const page = { widthMm: 210, heightMm: 297, marginMm: 18 } as const;
+const page = { widthMm: 210, heightMm: 297, marginMm: 14 } as const;
 
 /**
  * The report the owner keeps, A4: reel, findings, work, parts with their drawings, before and after, advice, next service, price. A purchase
@@ -38,6 +40,7 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
 
     heading("You reported");
     line("sans", 11, report.complaint || "Nothing in particular.");
+    for (const answer of report.answers) line("bold", 11, answer);
 
     if (report.asFound) line("sans", 11, `As received: ${report.asFound}.`);
     if (report.declined !== null) {
@@ -54,15 +57,18 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     }
 
     heading(report.check ? "What was found" : "Found and done");
-    if (!report.findings.length) line("sans", 11, "No fault was found.");
+    if (report.drawing && report.work?.touched.length) drawTouched(doc, flow, report.drawing, report.work);
+    if (!report.findings.length)
+      line("sans", 11, report.parts.length || report.check ? "No fault was found." : "No fault was found. No parts were fitted.");
     for (const finding of report.findings)
       line("sans", 11, `${finding.name}: ${report.check ? "to put right, " : ""}${finding.remedy} (${finding.minutes} min).`);
     if (report.check && report.findings.length)
       line("bold", 11, `Repairing all of it: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
 
+    for (const words of report.work ? workLines(report.work) : []) line("sans", 10, words);
     if (!report.check) {
-      heading("Parts fitted");
-      if (!report.parts.length) line("sans", 11, "None.");
+      if (report.parts.length) heading("Parts fitted");
+      else if (report.findings.length) line("sans", 10, "No parts were fitted.");
     }
     for (const part of report.parts) {
       room(14 * mm);
@@ -94,10 +100,7 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       heading("Served in place");
       for (const part of report.inPlace) line("sans", 11, `${part.name}: ${part.reason}`);
     }
-    if (report.lubricants.length) {
-      heading("Oil and grease");
-      line("sans", 11, report.lubricants.join("; "));
-    }
+    if (report.lubricants.length) line("sans", 10, `Oil and grease: ${report.lubricants.join("; ")}.`);
     if (report.computed.length) {
       heading("Calculated");
       for (const words of report.computed) line("sans", 11, words);
@@ -119,13 +122,13 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     for (const test of report.tests) {
       room(9 * mm);
       drawTest(doc, report.check ? { ...test, after: test.before, before: "", bars: null } : test, left, flow.y);
-      flow.y += 8 * mm;
+      flow.y += (test.bars ? 6.4 : 5.2) * mm;
     }
     const notBetter = report.tests.filter(({ change }) => change === changeWords.worse).map(({ name }) => name);
     if (notBetter.length && !report.check)
       line("bold", 11, `No better than received: ${notBetter.join(", ")}.${report.watch.length ? " See what to watch above." : ""}`);
     if (report.tests.some((test) => test.simulated)) line("sans", 9, "Readings marked with a dashed bar came from a simulated instrument.");
-    if (!report.check)
+    if (!report.check && report.tests.some(({ bars }) => bars !== null))
       line(
         "sans",
         9,
@@ -140,9 +143,11 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
 
     heading("Price");
     const { price } = report;
+    for (const { words, fromList } of price.workLines) line("sans", 10, `${words}${fromList ? " (price list)" : ""}`);
     for (const [words, amount] of [
       ["Work", price.labour],
-      ["Parts", price.parts],
+      ...(price.parts || !report.work ? ([["Parts", price.parts]] as const) : []),
+      ...price.extras.map((extra) => [extra.words, extra.price] as const),
       ...(price.discount ? ([["Discount", -price.discount]] as const) : []),
       [`Tax ${price.taxPercent} %`, price.tax],
     ] as const)
@@ -156,6 +161,29 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       );
     line("sans", 9, "Makers' instructions and local rules come before anything advised here.");
   });
+
+/** The whole reel in a row, assembly by assembly: what was touched in ink, the rest faint. */
+function drawTouched(doc: Pdf, flow: Flow, plate: Plate, work: WorkDone): void {
+  const touched = new Set(work.touched);
+  const [width, height] = [flow.right - flow.left, 18 * mm];
+  flow.room(height);
+  const up = Math.max(...plate.callouts.map(({ glyph }) => glyph.up));
+  const down = Math.max(...plate.callouts.map(({ glyph }) => glyph.down));
+  const from = Math.min(...plate.callouts.map(({ x, glyph }) => x + glyph.left));
+  const to = Math.max(...plate.callouts.map(({ x, glyph }) => x + glyph.right));
+  const scale = Math.min(width / (to - from), height / (up + down));
+  const axis = flow.y + up * scale;
+  for (const callout of plate.callouts)
+    drawGlyphPaths(
+      doc,
+      callout.glyph.paths,
+      flow.left + (callout.x - from) * scale,
+      axis,
+      scale,
+      callout.positionIds.some((id) => touched.has(id)) ? ink : "#B9BDBB",
+    );
+  flow.y += (up + down) * scale + 2 * mm;
+}
 
 /** One test: name, before small, after large, and two bars to one scale. */
 export function drawTest(doc: Pdf, test: ReportTest, left: number, y: number): void {

@@ -60,6 +60,7 @@ const intake = defineAction({
       limitMinor: form.limit ? parseMinor(form.limit) : null,
       discountClass: form.discountClass,
       depositMinor: (form.deposit && !declined && parseMinor(form.deposit)) || 0,
+      valueMinor: form.value ? parseMinor(form.value) : null,
       wantedOn: form.wantedOn || null,
       promisedOn: form.promisedOn,
     });

@@ -17,6 +17,10 @@ export const typedAmount = (example = "An amount such as 4.50.") =>
       return z.NEVER;
     });
 
+/** An amount of money that may be left empty: undefined then. */
+export const typedMaybeAmount = (example = "An amount such as 4.50, or empty.") =>
+  z.union([z.literal("").transform(() => undefined), typedAmount(example)]);
+
 /** A number with a comma or a point, within bounds. */
 export const typedNumber = (words: string, { min, max, whole = false }: { min: number; max: number; whole?: boolean }) =>
   z

@@ -4,7 +4,9 @@ import { cookies } from "next/headers";
 import { redirect } from "next/navigation";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedAmount, typedNumber, typedPercent } from "@/app/server/typed";
+import { typedAmount, typedMaybeAmount, typedNumber, typedPercent } from "@/app/server/typed";
+import { pricedServiceIds } from "@/core/quote/price-list";
+import { familyIds } from "@/core/vocabulary/families";
 import { addPerson, findPerson } from "@/data/shop/people";
 import { saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
 import { Refusal } from "@/data/store/context";
@@ -20,8 +22,14 @@ const settings = defineAction({
     taxBasisPoints: typedPercent(),
     benchHoursPerDay: typedNumber("Hours such as 6 or 5.5, up to 16.", { min: 0.5, max: 16 }),
     discounts: z.object({ club: off, trade: off, friend: off }),
+    prices: z.object({
+      fixed: z.partialRecord(z.enum(familyIds), z.partialRecord(z.enum(pricedServiceIds), typedMaybeAmount())),
+      smallestMinor: typedAmount("An amount such as 15, or 0."),
+      consumablesMinor: typedAmount("An amount such as 3.50, or 0."),
+    }),
   }),
-  run: (ctx, input) => saveShopSettings(ctx, input),
+  // What is empty in the list has no price of its own.
+  run: (ctx, input) => saveShopSettings(ctx, shopSettingsSchema.parse(JSON.parse(JSON.stringify(input)))),
 });
 export async function saveSettings(press: Press) {
   return settings(press);

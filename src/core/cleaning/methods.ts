@@ -4,6 +4,8 @@ import type { Choice } from "@/core/ways/ways";
 
 export interface CleanMethodSpec {
   readonly name: string;
+  /** How it reads once it was done, in a report. */
+  readonly done: string;
   readonly how: string;
   readonly not: string;
   readonly soakMinutes: number;
@@ -15,6 +17,7 @@ export interface CleanMethodSpec {
 export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   degreaser: {
     name: "Degreaser bath, then brush",
+    done: "degreaser bath and brush",
     how: "Soak, then a brass or toothbrush along each valley of the teeth; a swab thinned till it just passes through each bore.",
     not: "No steel brush, no coarse abrasive; leave no fibres.",
     soakMinutes: 20,
@@ -23,6 +26,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   bearings: {
     name: "Bearings, a bath of their own",
+    done: "bearing bath",
     how: "Soak, swirl, let it run out. Hold the outer ring, press, turn the inner slowly: it must feel smooth.",
     not: "Never spin a bearing dry with compressed air.",
     soakMinutes: 15,
@@ -31,6 +35,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   soap: {
     name: "Mild soapy water",
+    done: "mild soapy water",
     how: "Soft brush, rinse; sand and mud out with hot water; warm air till dry all through.",
     not: "No strong solvent on plastic, carbon, paint or anodising; never closed damp.",
     soakMinutes: 5,
@@ -39,6 +44,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   "friction-bath": {
     name: "Friction washers, washed",
+    done: "washed and dried flat",
     how: "Short degreaser bath alone, laid flat to dry, greased anew at Build.",
     not: "Do not bend them: carbon breaks.",
     soakMinutes: 5,
@@ -47,6 +53,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   brush: {
     name: "Swab and brush",
+    done: "swab and brush",
     how: "A toothbrush with a few drops of degreaser along the teeth and into the corners, a swab through each bore; wipe dry. Screws together, a swirl in a cup.",
     not: "No steel brush, no coarse abrasive; leave no fibres.",
     soakMinutes: 0,
@@ -55,6 +62,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   flush: {
     name: "Bearings, flushed one by one",
+    done: "flushed one by one",
     how: "A few drops of cleaner over a cup, turned slowly till it runs clear; let it dry. Hold the outer ring, press, turn the inner: it must feel smooth.",
     not: "Never spin a bearing dry with compressed air.",
     soakMinutes: 0,
@@ -63,6 +71,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   damp: {
     name: "Damp cloth, a drop of soap",
+    done: "damp cloth",
     how: "Soft brush and a damp cloth; swabs into the corners; rub dry.",
     not: "No strong solvent on plastic, carbon, paint or anodising; never closed damp.",
     soakMinutes: 0,
@@ -71,6 +80,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   wipe: {
     name: "Wiped by hand",
+    done: "wiped",
     how: "Flat on a towel, in circles; seals and sealed bearings with a cloth alone.",
     not: "No bath: it swells rubber, washes a sealed bearing out and dries leather.",
     soakMinutes: 0,
@@ -79,6 +89,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   swab: {
     name: "Swabbed, then wiped dry",
+    done: "swabbed dry",
     how: "Swab with a trace of oil to clean, then dry swabs till nothing shows; clean fingers after.",
     not: "It must end dry: oil left here and the brakes fade.",
     soakMinutes: 0,
@@ -87,6 +98,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   polish: {
     name: "Steel wool, oiled",
+    done: "polished",
     how: "Shafts and sleeves with the finest wool and oil: polish, not scour; a fused plate till a fingernail runs smooth.",
     not: "Bronze under thin chrome stays where it shows: promise nothing.",
     soakMinutes: 0,
@@ -95,6 +107,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   magnet: {
     name: "Magnets and their fluid",
+    done: "swabbed, magnets",
     how: "Lint-free swab; alcohol only if the fluid is to be renewed, then its own drop at Build and no more wiping.",
     not: "No degreaser near magnetic fluid; away from screws and springs.",
     soakMinutes: 0,
@@ -103,6 +116,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   },
   "leave-dry": {
     name: "Old dry lining: left alone",
+    done: "left alone, old lining",
     how: "Leave it in place if it is sound. If it must be moved: wet wipe, bag the wipe.",
     not: "Do not sand, brush, blow or wash it off.",
     soakMinutes: 0,

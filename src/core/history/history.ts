@@ -19,6 +19,8 @@ export const historySchema = z.object({
       handedBackOn: day.nullable(),
       cameFor: z.string(),
       found: z.array(z.string()),
+      /** What was opened, cleaned, oiled, dressed and checked, in lines. */
+      done: z.array(z.string()).default([]),
       unrepaired: z.string().nullable(),
       partsFitted: z.array(z.object({ number: z.string(), name: z.string(), seat: z.string(), used: z.boolean() })),
       leftOut: z.array(z.object({ seat: z.string(), reason: z.string() })),

@@ -83,6 +83,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
     d.proved === null ? `reopened the question of “${fault(d.fault)}”` : `${d.proved ? "proved" : "ruled out"} “${fault(d.fault)}”`,
   "quote-agreed": (d, { customer }) => `recorded that ${customer} agreed to ${formatMinor(Number(d.totalMinor))}`,
   "quote-refused": (d, { customer }) => `recorded that ${customer} declined ${formatMinor(Number(d.totalMinor))}`,
+  "line-added": (d) => `added to the bill: ${String(d.words)}, ${formatMinor(Number(d.priceMinor))}`,
+  "line-removed": () => "took a line off the bill",
   "part-foreseen": (d, { seat }) => `added ${seat(d.position)} to the quote`,
   "part-struck": (d, { seat }) => `removed ${seat(d.position)} from the quote`,
   "part-wanted-instead": (d, { seat, part }) => `chose ${part(d.part)} for ${seat(d.position)}`,

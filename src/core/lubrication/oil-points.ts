@@ -13,6 +13,14 @@ export interface OilPoint {
   readonly cautions: readonly string[];
 }
 
+/** What became of a point: oiled, left out on purpose, or still to do. */
+export type OilPointState = "waiting" | "oiled" | "left-out";
+export interface JobOilState {
+  readonly positionId: string;
+  readonly name: string;
+  readonly state: OilPointState;
+}
+
 /** What of a reel stays in on a job, and what was laid open round it. */
 export interface LaidOpen {
   /** Seats that come off: they get theirs as they are fitted. */

@@ -23,6 +23,8 @@ describe("the sum of a quote", () => {
       minutes: 50,
       labourMinor: 3750,
       partsMinor: 980,
+      extrasMinor: 0,
+      madeUpMinor: 0,
       discountMinor: 0,
       netMinor: 4730,
       taxMinor: 946,

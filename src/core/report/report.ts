@@ -1,5 +1,7 @@
 import type { PartType } from "@/core/anatomy/types";
 import type { Change } from "@/core/proving/compare";
+import type { Plate } from "@/core/schematic/assembly-plate";
+import type { WorkDone } from "./work-done";
 
 /** What came of a reading, in words; what is not better is said so. */
 export const changeWords: Readonly<Record<Change, string>> = {
@@ -39,6 +41,11 @@ export interface Report {
     readonly claims: readonly { readonly claim: string; readonly standing: string; readonly because: string }[];
     readonly putRight: number;
   } | null;
+  /** Opened, stripped, cleaned, checked and oiled, by assembly; null where nothing of the kind was the job. */
+  readonly work: WorkDone | null;
+  /** Each complaint with the test that answers it, before and after. */
+  readonly answers: readonly string[];
+  readonly drawing: Plate | null;
   readonly findings: readonly { readonly name: string; readonly remedy: string; readonly minutes: number }[];
   readonly parts: readonly {
     readonly number: string;
@@ -72,6 +79,9 @@ export interface Report {
   readonly price: {
     readonly labour: number;
     readonly parts: number;
+    /** What the work was priced as, in words. */
+    readonly workLines: readonly { readonly words: string; readonly fromList: boolean }[];
+    readonly extras: readonly { readonly words: string; readonly price: number }[];
     readonly discount: number;
     readonly deposit: number;
     readonly tax: number;

@@ -43,6 +43,10 @@ const sectionsOfComplaint: Readonly<Record<ComplaintId, readonly ReelSection[]>>
   "no-gear": ["controls"],
   service: [],
 };
+/** Where complaints are looked for, each section once. */
+export const sectionsOfComplaints = (complaints: readonly ComplaintId[]): ReelSection[] => [
+  ...new Set(complaints.flatMap((id) => sectionsOfComplaint[id])),
+];
 /** Sections that are about everything: nothing can be left shut for them. */
 const whole: readonly ReelSection[] = ["shaft-line"];
 

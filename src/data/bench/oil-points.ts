@@ -1,4 +1,4 @@
-import { type OilPoint, oilPointsOf } from "@/core/lubrication/oil-points";
+import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -8,9 +8,6 @@ import { writeJournal } from "@/data/store/journal";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
 import { listInPlace, waysOf } from "./ways";
-
-/** What became of a point: oiled, left out on purpose, or still to do. */
-export type OilPointState = "waiting" | "oiled" | "left-out";
 
 export interface JobOilPoint extends OilPoint {
   readonly state: OilPointState;

@@ -86,3 +86,18 @@ export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: Readonl
     (size) => findBearing(size).length > 0,
   );
 }
+
+/** Part types that an upgrade would put in where the reel is opened: every bearing, every soft drag washer that is not quoted yet. */
+export function upgradesOf(db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): string[] {
+  const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
+  const positions = version.anatomy.positions.filter(({ id }) => off.has(id) && !quoted.has(id));
+  const better = foreseenByWay(
+    positions,
+    version.partTypes,
+    { bearings: "upgrade", softDrag: "carbon", seals: "evidence" },
+    null,
+    () => false,
+  );
+  const wanted = new Set(better.map(({ positionId }) => positionId));
+  return positions.flatMap(({ id, partTypeId }) => (wanted.has(id) ? [partTypeId] : []));
+}

@@ -4,6 +4,7 @@ import type { LotRow } from "@/core/lots/lot-rows";
 import { searchCustomers } from "@/data/customers/customers";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { findJob, listJobsOfLot } from "@/data/jobs/jobs";
+import { setForeseen } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { answerLot, findLot, listOpenLots, type NewLot, openLot } from "./lots";
 
@@ -77,11 +78,14 @@ describe("a lot of like reels", () => {
   });
 
   it("takes one answer for all that wait for one", () => {
-    const made = openLot(shop.ctx, lot([row(1), row(2), row(3)], { limitMinor: 2500 }));
+    const made = openLot(shop.ctx, lot([row(1), row(2), row(3)], { limitMinor: 6000 }));
     if (!("id" in made)) throw new Error("not taken in");
     const jobs = listJobsOfLot(shop.db, made.id);
     expect(refusal(() => answerLot(shop.ctx, made.id, { accepted: true, words: "Yes" })).code).toBe("none");
-    for (const job of jobs.slice(0, 2)) settleFault(shop.ctx, job.id, "drag-worn", true);
+    for (const job of jobs.slice(0, 2)) {
+      settleFault(shop.ctx, job.id, "drag-worn", true);
+      setForeseen(shop.ctx, job.id, "main-gear", true);
+    }
     expect(jobs.map((job) => getQuote(shop.db, findJob(shop.db, job.id)!).consent)).toEqual(["ask", "ask", "within-limit"]);
     expect(answerLot(shop.ctx, made.id, { accepted: true, words: "Yes, all of them" })).toEqual({ reels: 2 });
     expect(jobs.map((job) => getQuote(shop.db, findJob(shop.db, job.id)!).consent)).toEqual(["agreed", "agreed", "within-limit"]);

@@ -1,4 +1,5 @@
 import { type DiscountClass, discountOf } from "@/core/quote/discounts";
+import { pricesFor } from "@/core/quote/price-list";
 import { formatTag } from "@/core/tags/tag";
 import type { BroughtId, Hand } from "@/core/vocabulary/counter-lists";
 import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
@@ -29,6 +30,8 @@ export interface NewJob {
   readonly limitMinor: number | null;
   readonly discountClass?: DiscountClass;
   readonly depositMinor?: number;
+  /** What the reel is worth as it is; what its model is worth where nobody says. */
+  readonly valueMinor?: number | null;
   readonly wantedOn: string | null;
   readonly promisedOn: string;
   /** The lot it came with, and what tells it from its sisters. */
@@ -67,8 +70,9 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   markModelVersionUsed(db, version.id);
   db.prepare(
     `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
-                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of, discount_basis_points, deposit_minor)
-     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of, discount_basis_points, deposit_minor,
+                      prices, value_minor)
+     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     number,
     tag,
@@ -91,6 +95,8 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
     lastJob,
     discountOf(settings.discounts, job.discountClass ?? "none"),
     job.depositMinor ?? 0,
+    JSON.stringify(pricesFor(settings.prices, version.model.family)),
+    job.valueMinor ?? null,
   );
   if (job.depth) db.prepare("INSERT INTO job_way (job_id, way, choice) VALUES (?, 'depth', ?)").run(number, job.depth);
   const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");

@@ -5,6 +5,7 @@ import { jobKindIds } from "@/core/vocabulary/job-kinds";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { doStep, getBuild } from "@/data/bench/build";
 import { fitFromStock } from "@/data/bench/fit-part";
+import { listOilPoints, markOilPoints } from "@/data/bench/oil-points";
 import { expectedNext, noteWell, takePart } from "@/data/bench/tray";
 import { claimsOf, diagnosisOf, lastVisitOf, recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { listObservations } from "@/data/diagnosis/observations";
@@ -66,6 +67,15 @@ describe("a comeback", () => {
 describe("a light service", () => {
   it("goes home on its three tests, unopened, and not on a bad one", () => {
     const id = shop.open({ kind: "service", depth: "light", complaint: "" });
+    expect(refusal(() => markReady(shop.ctx, id)).message).toMatch(/^Oil points to do at Build/);
+    const points = listOilPoints(shop.db, job(id));
+    markOilPoints(shop.ctx, id, [points[0]!.positionId], "oiled");
+    markOilPoints(
+      shop.ctx,
+      id,
+      points.slice(1).map(({ positionId }) => positionId),
+      "left-out",
+    );
     expect(refusal(() => markReady(shop.ctx, id)).message).toMatch(/^Not tested/);
     test(id, "after", "turning", "good");
     test(id, "after", "drag-strike", "good");

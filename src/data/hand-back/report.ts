@@ -1,5 +1,5 @@
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
-import { protocolOfJob } from "@/core/intake/job-kinds";
+import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
 import { componentServices } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
@@ -8,11 +8,15 @@ import { compare } from "@/core/proving/compare";
 import type { Observation } from "@/core/proving/observation";
 import { extraTests, type TestSpec } from "@/core/proving/protocol";
 import { changeWords, type Report, type ReportTest } from "@/core/report/report";
+import { testOfComplaint } from "@/core/report/work-done";
 import { cautionsAt } from "@/core/safety/cautions";
+import { overviewPlate } from "@/core/schematic/assembly-plate";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { getBuild } from "@/data/bench/build";
+import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
+import { workOf } from "@/data/bench/work";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
@@ -55,13 +59,28 @@ function reportTests(
   });
 }
 
-/** Oils and greases that went in with the parts fitted so far. */
+/** Each complaint with the test that answers it. */
+function answersOf(job: Job, tests: readonly TestSpec[], observations: readonly Observation[]): string[] {
+  return job.intake.complaints.flatMap((complaint) => {
+    const test = tests.find(({ id }) => id === testOfComplaint[complaint]);
+    if (!test) return [];
+    const of = (phase: "before" | "after") => observations.find((o) => o.testId === test.id && o.phase === phase);
+    const [before, after] = [of("before"), of("after")];
+    if (!after) return [];
+    const said = (one: Observation) => (one.value === null ? one.verdict : `${Number(one.value.toFixed(1))} ${one.unit}, ${one.verdict}`);
+    return [`“${complaints[complaint]}”: ${test.name} is ${said(after)} now${before ? `, was ${said(before)}` : ""}.`];
+  });
+}
+
+/** Oils and greases that went in with the parts fitted so far, and at the points of what stayed in. */
 function lubricantsUsed(db: Db, job: Job, version: ModelVersion): string[] {
   const ways = waysOf(db, job);
   const fitted = getBuild(db, job, version).steps.filter((step) => step.operation.kind === "place" && step.state === "done");
-  return lubricantUse(
-    fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, ways)),
-  ).map(({ product, drops, dabs }) =>
+  const points = listOilPoints(db, job, version).filter(({ state }) => state === "oiled");
+  return lubricantUse([
+    ...fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, ways)),
+    ...points.map(({ advice }) => advice),
+  ]).map(({ product, drops, dabs }) =>
     [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} ${dabs === 1 ? "film or dab" : "films or dabs"}`]
       .filter(Boolean)
       .join(", "),
@@ -92,7 +111,7 @@ export interface ReportDates {
 export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const version = machineOf(db, job);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
-  const { sum } = getBill(db, job);
+  const { sum, labour, extras } = getBill(db, job);
   const observations = listObservations(db, job.id);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
   const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };
@@ -120,6 +139,9 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
             putRight: costToPutRight(db, job).totalMinor,
           }
         : null,
+    work: job.kind === "purchase-check" && !opensReel(job) ? null : workOf(db, job, version),
+    answers: answersOf(job, protocolOfJob(version.model.family, job), observations),
+    drawing: version.anatomy.positions.length ? overviewPlate(version.anatomy, version.partTypes) : null,
     findings: listFaults(db, job.id).map((finding) => {
       const fault = faultOf(db, finding.faultId);
       return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
@@ -164,6 +186,8 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     price: {
       labour: sum.labourMinor,
       parts: sum.partsMinor,
+      workLines: labour.map((line) => ({ words: line.words, fromList: line.priceMinor !== undefined })),
+      extras: extras.map((line) => ({ words: line.words, price: line.priceMinor })),
       discount: sum.discountMinor,
       deposit: job.depositMinor,
       tax: sum.taxMinor,

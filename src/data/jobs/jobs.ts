@@ -3,6 +3,7 @@ import { type ClaimId, claimIds } from "@/core/diagnosis/purchase-check";
 import { groupBy } from "@/core/group-by";
 import type { PlacedMark } from "@/core/intake/marks";
 import { zoneIds } from "@/core/intake/outlines";
+import { jobPricesSchema } from "@/core/quote/price-list";
 import type { PinnedRates } from "@/core/quote/quote-sum";
 import { parseTag } from "@/core/tags/tag";
 import {
@@ -66,6 +67,8 @@ export interface Job extends JobPath {
   readonly wantedOn: string | null;
   readonly promisedOn: string;
   readonly rates: PinnedRates;
+  /** What the reel is worth as it is, typed for this job or kept for its model; null where nobody said. */
+  readonly valueMinor: number | null;
   /** Paid at the counter, off what is to pay in the end. */
   readonly depositMinor: number;
   /** Why it is returned unrepaired; null while it does not. */
@@ -110,6 +113,8 @@ interface JobRow {
   promised_on: string;
   rate_per_hour_minor: number;
   tax_basis_points: number;
+  prices: string | null;
+  value_minor: number | null;
   currency: string;
   opened_at: string;
   closed_at: string | null;
@@ -134,7 +139,7 @@ const select = `
          (SELECT choice FROM job_way WHERE job_way.job_id = job.id AND way = 'depth') AS depth_said,
          coalesce((SELECT choice FROM customer_way WHERE customer_way.customer_id = job.customer_id AND way = 'depth'),
                   (SELECT json_extract(value, '$.ways.depth') FROM setting WHERE key = 'shop')) AS depth_usual,
-         job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor,
+         job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor, job.prices, coalesce(job.value_minor, model.value_minor) AS value_minor,
          job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.mark, job.lot_id, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, reel.model_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
@@ -164,7 +169,13 @@ function toJobs(db: Db, rows: readonly JobRow[]): Job[] {
     limitMinor: row.limit_minor,
     wantedOn: row.wanted_on,
     promisedOn: row.promised_on,
-    rates: { ratePerHourMinor: row.rate_per_hour_minor, tax: row.tax_basis_points, discount: row.discount_basis_points },
+    rates: {
+      ratePerHourMinor: row.rate_per_hour_minor,
+      tax: row.tax_basis_points,
+      discount: row.discount_basis_points,
+      prices: row.prices === null ? null : jobPricesSchema.parse(JSON.parse(row.prices)),
+    },
+    valueMinor: row.value_minor,
     depositMinor: row.deposit_minor,
     declinedReason: row.declined_reason,
     currency: row.currency,

@@ -1,8 +1,10 @@
 import type { ReelHistory } from "@/core/history/history";
 import { componentServices } from "@/core/intervals/component-service";
 import { testSpec } from "@/core/proving/protocol";
+import { workLines } from "@/core/report/work-done";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { listInPlace } from "@/data/bench/ways";
+import { workOf } from "@/data/bench/work";
 import { findModel } from "@/data/catalogue/models";
 import { findReel } from "@/data/customers/reels";
 import { listFaults } from "@/data/diagnosis/faults";
@@ -58,6 +60,7 @@ export function getReelHistory(
           handedBackOn: job.closedAt?.slice(0, 10) ?? null,
           cameFor: jobKinds[job.kind],
           found: listFaults(db, job.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
+          done: workLines(workOf(db, job)),
           unrepaired: job.declinedReason,
           partsFitted: listFittedParts(db, job.id).map((part) => ({
             number: part.number,

@@ -50,7 +50,7 @@ const donorOf = (shop: Workshop): number => {
 describe("consent, asked once the change is in", () => {
   it("orders no part that would take the sum above the limit, and leaves nothing of it", () => {
     const shop = openWorkshop();
-    const id = shop.open({ limitMinor: 2000 });
+    const id = shop.open({ limitMinor: 7000 });
     const before = getQuote(shop.db, findJob(shop.db, id)!);
     expect(before.consent).toBe("within-limit");
     const refused = refusal(() => askForPart(shop.ctx, id, "main-gear"));
@@ -62,7 +62,7 @@ describe("consent, asked once the change is in", () => {
   it("fits no such part either, from the bin or off a donor: bin, drawer and well stay as they were", () => {
     const shop = openWorkshop();
     const piece = donorOf(shop);
-    const id = shop.open({ limitMinor: 2000 });
+    const id = shop.open({ limitMinor: 7000 });
     strip(shop, id);
     const wells = listWells(shop.db, id);
     expect(refusal(() => fitFromStock(shop.ctx, id, "main-gear")).code).toBe("ask-first");

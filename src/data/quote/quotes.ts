@@ -1,7 +1,9 @@
 import { groupBy } from "@/core/group-by";
-import { handlingOf } from "@/core/intake/job-kinds";
+import { opensReel } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
-import { type Consent, consentFor, type LabourLine, type PartLine, type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
+import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
+import { serviceLines } from "@/core/quote/price-list";
+import { type Consent, consentFor, type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";
@@ -22,6 +24,8 @@ const byJob = <T extends { readonly jobId: number }>(rows: readonly T[]) => grou
 export interface Quote {
   readonly labour: readonly LabourLine[];
   readonly parts: readonly (PartLine & { readonly positionId: string })[];
+  /** Consumables (id 0) and lines of the shop's own. */
+  readonly extras: readonly (ExtraLine & { readonly id: number })[];
   readonly sum: QuoteSum;
   readonly answers: readonly Answer[];
   readonly consent: Consent;
@@ -64,6 +68,23 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
         .all(ids) as (Omit<Answer, "accepted"> & { jobId: number; accepted: 0 | 1 })[]
     ).map((row) => ({ ...row, accepted: row.accepted === 1 })),
   );
+  const lines = byJob(
+    db
+      .prepare(
+        "SELECT id, job_id AS jobId, words, price_minor AS priceMinor FROM job_line WHERE job_id IN (SELECT value FROM json_each(?)) ORDER BY id",
+      )
+      .all(ids) as { id: number; jobId: number; words: string; priceMinor: number }[],
+  );
+  const asked = new Map(
+    (
+      db
+        .prepare(
+          `SELECT job_id AS jobId, count(*) AS assemblies FROM job_assembly WHERE opened = 1 AND why = 'asked'
+           AND job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id`,
+        )
+        .all(ids) as { jobId: number; assemblies: number }[]
+    ).map(({ jobId, assemblies }) => [jobId, assemblies]),
+  );
   const faultById = faultNamer(db);
   return new Map(
     jobs.map((job) => {
@@ -81,22 +102,65 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       if (job.declinedReason !== null)
         return [
           job.id,
-          { labour: [], parts: [], sum: quoteSum([], [], job.rates), answers: said, consent: "within-limit", faults: own.length },
+          {
+            labour: [],
+            parts: [],
+            extras: [],
+            sum: quoteSum([], [], job.rates),
+            answers: said,
+            consent: "within-limit",
+            faults: own.length,
+          },
         ];
       const foreseen = (parts.get(job.id) ?? []).map((part) => ({ ...part, quantity: 1 }));
+      const service = serviceLines(
+        { ...job, complaints: job.intake.complaints, asked: asked.get(job.id) ?? 0, faults: own.length },
+        job.rates.prices ?? null,
+      );
       // A check is billed as a check, whatever it found.
       const billed =
-        job.kind === "purchase-check"
-          ? { labour: [handlingOf(job)], parts: [] }
-          : { labour: [handlingOf(job), ...remedies], parts: foreseen };
-      const sum = quoteSum(billed.labour, billed.parts, job.rates);
-      return [job.id, { ...billed, sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length }];
+        job.kind === "purchase-check" ? { labour: service, parts: [] } : { labour: [...service, ...remedies], parts: foreseen };
+      const consumables = job.rates.prices?.consumablesMinor ?? 0;
+      const extras = [
+        ...(consumables > 0 && opensReel(job) && job.kind !== "comeback"
+          ? [{ id: 0, words: "Oil, grease and cleaner", priceMinor: consumables }]
+          : []),
+        ...(lines.get(job.id) ?? []),
+      ];
+      const sum = quoteSum(billed.labour, billed.parts, job.rates, extras);
+      return [
+        job.id,
+        { ...billed, extras, sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length },
+      ];
     }),
   );
 }
 
 /** The quote of one job. */
 export const getQuote = (db: Db, job: Job): Quote => quotesOf(db, [job]).get(job.id)!;
+
+/**
+ * What could be done with the reel, each with its sum: sent back as it is, the quote as it stands, and with better parts on top.
+ * @param upgrades part types that would go in.
+ */
+export function quoteOptions(db: Db, job: Job, upgrades: readonly string[]): { readonly words: string; readonly totalMinor: number }[] {
+  const quote = getQuote(db, job);
+  const priceOf = db.prepare("SELECT price_minor FROM part_type WHERE id = ?").pluck();
+  const better = upgrades.map((partTypeId) => ({
+    partTypeId,
+    words: "",
+    quantity: 1,
+    priceMinor: (priceOf.get(partTypeId) as number) ?? 0,
+  }));
+  const upgraded = quoteSum(quote.labour, [...quote.parts, ...better], job.rates, quote.extras);
+  return [
+    { words: "As it is: sent back, nothing done", totalMinor: 0 },
+    { words: "As quoted", totalMinor: quote.sum.totalMinor },
+    ...(better.length
+      ? [{ words: `As quoted, with better bearings and drag (${better.length} new)`, totalMinor: upgraded.totalMinor }]
+      : []),
+  ];
+}
 
 /** What it would cost to put right what a check found: the faults' work and the parts foreseen, at this job's rates. */
 export const costToPutRight = (db: Db, job: Job): QuoteSum => {
@@ -105,15 +169,32 @@ export const costToPutRight = (db: Db, job: Job): QuoteSum => {
 };
 
 /** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
-export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "sum"> {
-  const { labour } = getQuote(db, job);
+export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "extras" | "sum"> {
+  const { labour, extras } = getQuote(db, job);
   const parts = listFittedParts(db, job.id).map((part) => ({
     partTypeId: part.partTypeId,
     words: part.name,
     quantity: 1,
     priceMinor: part.priceMinor,
   }));
-  return { labour, sum: quoteSum(labour, parts, job.rates) };
+  return { labour, extras, sum: quoteSum(labour, parts, job.rates, extras) };
+}
+
+/** Adds a line of the shop's own: postage, something unusual, something taken off. */
+export function addJobLine(ctx: Context, jobId: number, line: ExtraLine): number {
+  const job = getOpenJob(ctx.db, jobId);
+  const { lastInsertRowid } = ctx.db
+    .prepare("INSERT INTO job_line (job_id, words, price_minor, at) VALUES (?, ?, ?, ?)")
+    .run(job.id, line.words, line.priceMinor, ctx.now);
+  writeJournal(ctx, "line-added", { jobId }, { words: line.words, priceMinor: line.priceMinor });
+  return Number(lastInsertRowid);
+}
+
+export function removeJobLine(ctx: Context, jobId: number, lineId: number): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("DELETE FROM job_line WHERE id = ? AND job_id = ?").run(lineId, job.id);
+  if (!changes) throw new Refusal("no-line", "This line is gone already. Reload the page.");
+  writeJournal(ctx, "line-removed", { jobId }, {});
 }
 
 /** Records what the customer said, in their words and at this time, for the sum as it stands. */

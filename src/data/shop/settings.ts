@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { defaultDiscounts, discountsSchema } from "@/core/quote/discounts";
+import { noPrices, priceListSchema } from "@/core/quote/price-list";
 import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -15,6 +16,7 @@ export const shopSettingsSchema = z.object({
   footSwitchKey: z.string().min(1).max(20),
   shortcuts: z.boolean(),
   discounts: discountsSchema,
+  prices: priceListSchema,
   /** The shop's way with oil and grease; its drag stands by itself above. */
   ways: waysSchema.omit({ drag: true }),
 });
@@ -30,6 +32,7 @@ export const defaultShopSettings: ShopSettings = {
   footSwitchKey: "PageDown",
   shortcuts: true,
   discounts: defaultDiscounts,
+  prices: noPrices,
   ways: waysSchema.omit({ drag: true }).parse(usualWays),
 };
 

@@ -80,6 +80,7 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     marks: [],
     discountClass: "none",
     deposit: "",
+    value: "",
     life: [],
     conditionNote: "",
     brakes: "",
@@ -339,10 +340,13 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
             <Field label={`Spending limit (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
               {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
             </Field>
-            <div className="grid grid-cols-2 gap-2">
+            <div className="grid grid-cols-3 gap-2">
               <SelectField label="Discount" options={discountClasses} register={register("discountClass")} error={error("discountClass")} />
               <Field label={`Deposit (${currency})`} error={error("deposit")}>
                 {(field) => <input {...field} {...register("deposit")} inputMode="decimal" autoComplete="off" />}
+              </Field>
+              <Field label="Reel is worth" error={error("value")}>
+                {(field) => <input {...field} {...register("value")} inputMode="decimal" autoComplete="off" />}
               </Field>
             </div>
             <div className="grid grid-cols-2 gap-2">

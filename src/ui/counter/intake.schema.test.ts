@@ -23,6 +23,7 @@ const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   marks: [],
   discountClass: "none",
   deposit: "",
+  value: "",
   life: [],
   conditionNote: "",
   brakes: "",

@@ -54,6 +54,7 @@ export const intakeFormSchema = z
     marks: z.array(z.object({ mark: keys(conditionMarks), zone: z.enum(zoneIds) })).max(60),
     discountClass: keys(discountClasses),
     deposit: amount,
+    value: amount,
     conditionNote: z.string().trim().max(500, "At most 500 characters."),
     brakes: z.string().trim().max(80, "At most 80 letters."),
     dragWish: keys(dragWishes),

@@ -1,6 +1,9 @@
 "use client";
+import { useFormContext } from "react-hook-form";
 import { formatMinor } from "@/core/money/money";
 import type { Discounts, discountClasses } from "@/core/quote/discounts";
+import { type PriceList, pricedServiceIds, pricedServices, usualServiceMinutes } from "@/core/quote/price-list";
+import { familyIds, familyWords } from "@/core/vocabulary/families";
 import { benchWays, type Ways } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
@@ -16,6 +19,7 @@ interface Settings {
   readonly shortcuts: boolean;
   readonly discounts: Discounts;
   readonly ways: Omit<Ways, "drag">;
+  readonly prices: PriceList;
 }
 
 const percent = (basisPoints: number) => String(basisPoints / 100);
@@ -37,6 +41,21 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
           trade: percent(settings.discounts.trade),
           friend: percent(settings.discounts.friend),
         },
+        prices: {
+          fixed: Object.fromEntries(
+            familyIds.map((family) => [
+              family,
+              Object.fromEntries(
+                pricedServiceIds.map((service) => {
+                  const minor = settings.prices.fixed[family]?.[service];
+                  return [service, minor === undefined ? "" : formatMinor(minor)];
+                }),
+              ),
+            ]),
+          ),
+          smallestMinor: formatMinor(settings.prices.smallestMinor),
+          consumablesMinor: formatMinor(settings.prices.consumablesMinor),
+        },
       }}
     >
       <h1>Rules of the shop</h1>
@@ -56,6 +75,15 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
           <FormText key={who} name={`discounts.${who}`} label={`${discountWords[who]}, %`} figures />
         ))}
       </div>
+      <details>
+        <summary className="act-link min-h-10">Price list of services</summary>
+        <p className="text-note">Before tax. Empty: its usual minutes at the hourly rate. Work on faults and parts come on top.</p>
+        <PriceTable />
+        <div className="mt-2 grid grid-cols-2 gap-3">
+          <FormText name="prices.smallestMinor" label="Smallest charge for work" figures />
+          <FormText name="prices.consumablesMinor" label="Oil, grease, cleaner of an opened reel" figures />
+        </div>
+      </details>
       <fieldset>
         <legend className="font-semibold">Ways of working</legend>
         <div className="grid grid-cols-2 gap-3">
@@ -67,6 +95,42 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
       <FormTick name="shortcuts" label="Single keys act as shortcuts" />
       <FormSend large>Save</FormSend>
     </ActForm>
+  );
+}
+
+/** The shop's own price of each service, by family. */
+function PriceTable() {
+  const { register } = useFormContext();
+  return (
+    <table className="plain-table">
+      <thead>
+        <tr>
+          <th>Family</th>
+          {pricedServiceIds.map((service) => (
+            <th key={service}>{pricedServices[service]}</th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {familyIds.map((family) => (
+          <tr key={family}>
+            <td>{familyWords[family]}</td>
+            {pricedServiceIds.map((service) => (
+              <td key={service}>
+                <input
+                  {...register(`prices.fixed.${family}.${service}`)}
+                  aria-label={`${pricedServices[service]}, ${familyWords[family]}`}
+                  placeholder={`${usualServiceMinutes(family, service)} min`}
+                  className="num min-h-9 w-24"
+                  inputMode="decimal"
+                  autoComplete="off"
+                />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,8 +1,8 @@
-import type { OilPoint } from "@/core/lubrication/oil-points";
+import type { OilPoint, OilPointState } from "@/core/lubrication/oil-points";
 import { Cautions } from "@/ui/bench/cautions";
 
 export interface ShownPoint extends OilPoint {
-  readonly state: "waiting" | "oiled" | "left-out";
+  readonly state: OilPointState;
 }
 
 interface Props {

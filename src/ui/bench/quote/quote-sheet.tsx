@@ -1,11 +1,13 @@
 "use client";
 import { type ReactNode, useState } from "react";
 import { formatMinor, labourPrice } from "@/core/money/money";
-import type { Consent, LabourLine, PartLine, PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
+import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
+import type { Consent, PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field, Refused } from "@/ui/controls/field";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { instantWords } from "@/ui/dates";
@@ -16,6 +18,7 @@ interface Props {
   readonly quote: {
     readonly labour: readonly LabourLine[];
     readonly parts: readonly (PartLine & { readonly positionId: string })[];
+    readonly extras: readonly (ExtraLine & { readonly id: number })[];
     readonly sum: QuoteSum;
     readonly answers: readonly { accepted: boolean; totalMinor: number; words: string; at: string; person: string }[];
     readonly consent: Consent;
@@ -33,6 +36,11 @@ interface Props {
   /** Parts a way of working foresees though nothing was found; those in the quote already are left out. */
   readonly foreseen: readonly { readonly positionId: string; readonly words: string }[];
   readonly foresee: Action<void>;
+  readonly valueMinor: number | null;
+  /** What else could be done, each with its sum, tax included. */
+  readonly options: readonly { readonly words: string; readonly totalMinor: number }[];
+  readonly addLine: Action<number>;
+  readonly removeLine: Action<void>;
 }
 
 const consentWords: Record<Consent, string> = {
@@ -58,6 +66,10 @@ export function QuoteSheet({
   ways,
   foreseen,
   foresee,
+  valueMinor,
+  options,
+  addLine,
+  removeLine,
 }: Props) {
   const foreseeing = useAct(foresee);
   const { sum, consent } = quote;
@@ -65,7 +77,10 @@ export function QuoteSheet({
   const [words, setWords] = useState("");
   const answering = useAct(answer, () => setWords(""));
   const mayGo = consent === "within-limit" || consent === "agreed";
-  const say = (accepted: boolean) => answering.press({ jobId: head.jobId, accepted, words });
+  const say = (accepted: boolean, where: string) =>
+    answering.press({ jobId: head.jobId, accepted, words: words.trim() ? `${words.trim()} (${where})` : where });
+  const removing = useAct(removeLine);
+  const beyondWorth = valueMinor !== null && sum.totalMinor > valueMinor;
   return (
     <BenchSheet
       head={head}
@@ -79,10 +94,19 @@ export function QuoteSheet({
           )
         ) : (
           <>
-            <Key className="key-main" shortcut="y" words="Customer says yes" busy={answering.busy} onPress={() => say(true)}>
-              Customer says yes
+            <Key
+              className="key-main"
+              shortcut="y"
+              words="Yes, said at the counter"
+              busy={answering.busy}
+              onPress={() => say(true, "at the counter")}
+            >
+              Yes, at the counter
             </Key>
-            <Key shortcut="n" words="Customer says no" busy={answering.busy} onPress={() => say(false)} className="min-w-40">
+            <Key shortcut="p" words="Yes, said by phone" busy={answering.busy} onPress={() => say(true, "by phone")} className="min-w-40">
+              Yes, by phone
+            </Key>
+            <Key shortcut="n" words="Customer says no" busy={answering.busy} onPress={() => say(false, "said no")} className="min-w-40">
               Customer says no
             </Key>
           </>
@@ -106,7 +130,10 @@ export function QuoteSheet({
                 <tr key={line.words}>
                   <td>{line.words}</td>
                   <td className="num text-right">{line.minutes}</td>
-                  <td className="num text-right">{formatMinor(labourPrice(line.minutes, rates.ratePerHourMinor))}</td>
+                  <td className="num text-right">
+                    {formatMinor(line.priceMinor ?? labourPrice(line.minutes, rates.ratePerHourMinor))}
+                    {line.priceMinor !== undefined && <span className="block text-note">price list</span>}
+                  </td>
                   <td />
                 </tr>
               ))}
@@ -132,13 +159,45 @@ export function QuoteSheet({
                   </td>
                 </tr>
               ))}
+              {quote.extras.map((line) => (
+                <tr key={`extra ${line.id}`}>
+                  <td>{line.words}</td>
+                  <td />
+                  <td className="num text-right">{formatMinor(line.priceMinor)}</td>
+                  <td className="text-right">
+                    {line.id > 0 && !head.closed && (
+                      <button
+                        type="button"
+                        className="act-link"
+                        onClick={() => removing.press({ jobId: head.jobId, lineId: line.id })}
+                        aria-label={`Remove ${line.words}`}
+                      >
+                        remove
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              ))}
             </tbody>
           </table>
+          {!head.closed && <AddLine jobId={head.jobId} add={addLine} />}
           <dl className="num mt-3 ml-auto grid w-72 grid-cols-[1fr_auto] gap-x-6 pr-24 text-right">
             <dt>Work</dt>
             <dd>{formatMinor(sum.labourMinor)}</dd>
+            {sum.madeUpMinor > 0 && (
+              <>
+                <dt className="text-note">of it made up to the smallest charge</dt>
+                <dd>{formatMinor(sum.madeUpMinor)}</dd>
+              </>
+            )}
             <dt>Parts</dt>
             <dd>{formatMinor(sum.partsMinor)}</dd>
+            {sum.extrasMinor !== 0 && (
+              <>
+                <dt>Other lines</dt>
+                <dd>{formatMinor(sum.extrasMinor)}</dd>
+              </>
+            )}
             {sum.discountMinor > 0 && (
               <>
                 <dt>Discount {(rates.discount ?? 0) / 100} %</dt>
@@ -151,7 +210,7 @@ export function QuoteSheet({
           <p className="mt-2 text-note">
             Labour is priced on total minutes, tax on the net total, half a cent rounded up. Rates as on the day of check-in.
           </p>
-          <Refused of={[striking, foreseeing]} />
+          <Refused of={[striking, foreseeing, removing]} />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
               <h3>Replaced by shop policy</h3>
@@ -182,6 +241,27 @@ export function QuoteSheet({
               Agreed at the counter: <span className="num">{limitMinor === null ? "always ask" : formatMinor(limitMinor)}</span>
             </p>
           </div>
+          {beyondWorth && (
+            <p className="alarm">
+              Not recommended: the reel is worth about <span className="num">{formatMinor(valueMinor)}</span>, this costs{" "}
+              <span className="num">{formatMinor(sum.totalMinor)}</span>.
+            </p>
+          )}
+          {options.length > 1 && (
+            <details>
+              <summary className="act-link min-h-10">Side by side</summary>
+              <table className="plain-table">
+                <tbody>
+                  {options.map((option) => (
+                    <tr key={option.words}>
+                      <td>{option.words}</td>
+                      <td className="num text-right">{formatMinor(option.totalMinor)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </details>
+          )}
           <p className={mayGo ? "font-semibold" : "alarm"} role="status">
             {consentWords[consent]}
           </p>
@@ -190,7 +270,7 @@ export function QuoteSheet({
               <p>
                 {customer.name}: <span className="num">{customer.phone || "no phone number"}</span>
               </p>
-              <Field label="What the customer said, in their words" error={answering.fields.words}>
+              <Field label="What the customer said, if it matters later" error={answering.fields.words}>
                 {(field) => <textarea {...field} rows={3} value={words} onChange={(event) => setWords(event.target.value)} />}
               </Field>
               <Refused of={[answering]} beside />
@@ -210,5 +290,26 @@ export function QuoteSheet({
         </div>
       </div>
     </BenchSheet>
+  );
+}
+
+/** A line of the shop's own: postage, something unusual, something taken off. */
+function AddLine({ jobId, add }: { readonly jobId: number; readonly add: Action<number> }) {
+  return (
+    <details>
+      <summary className="act-link min-h-10">Add a line: postage, something unusual</summary>
+      <ActForm
+        action={add}
+        label="Another line of the quote"
+        className="flex flex-wrap items-end gap-2"
+        values={{ words: "Postage", priceMinor: "" }}
+        also={{ jobId }}
+        empties
+      >
+        <FormText name="words" label="For" />
+        <FormText name="priceMinor" label="Amount before tax" figures />
+        <FormSend>Add it</FormSend>
+      </ActForm>
+    </details>
   );
 }

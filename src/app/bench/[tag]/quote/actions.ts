@@ -2,11 +2,12 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
+import { typedAmount } from "@/app/server/typed";
 import { wayIds } from "@/core/ways/ways";
 import { setWay } from "@/data/bench/ways";
 import { declineJob } from "@/data/hand-back/decline";
 import { setForeseen } from "@/data/parts/wanted";
-import { recordAnswer } from "@/data/quote/quotes";
+import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import type { Press } from "@/ui/act/press";
 
 const decline = defineAction({
@@ -59,4 +60,28 @@ const way = defineAction({
 });
 export async function chooseWay(press: Press) {
   return way(press);
+}
+
+const line = defineAction({
+  name: "job-line",
+  permission: "bench",
+  input: z.object({
+    jobId,
+    words: z.string().trim().min(2, "Say what it is for.").max(120, "At most 120 characters."),
+    priceMinor: typedAmount("An amount such as 6.90, or −5 to take off."),
+  }),
+  run: (ctx, { jobId: id, ...input }) => addJobLine(ctx, id, input),
+});
+export async function addLineToJob(press: Press) {
+  return line(press);
+}
+
+const unline = defineAction({
+  name: "job-line-removed",
+  permission: "bench",
+  input: z.object({ jobId, lineId: z.number().int().positive() }),
+  run: (ctx, input) => removeJobLine(ctx, input.jobId, input.lineId),
+});
+export async function removeLineOfJob(press: Press) {
+  return unline(press);
 }

@@ -1,17 +1,18 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { wayLines } from "@/core/ways/ways";
 import { openingOf } from "@/data/bench/opening";
-import { foreseenOf, waysOf } from "@/data/bench/ways";
-import { getQuote } from "@/data/quote/quotes";
+import { foreseenOf, upgradesOf, waysOf } from "@/data/bench/ways";
+import { getQuote, quoteOptions } from "@/data/quote/quotes";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
 import { WaysPanel } from "@/ui/bench/quote/ways-panel";
-import { chooseWay, foreseePart, recordCustomerAnswer, sendBackUnrepaired } from "./actions";
+import { addLineToJob, chooseWay, foreseePart, recordCustomerAnswer, removeLineOfJob, sendBackUnrepaired } from "./actions";
 
 export const metadata = { title: "Quote" };
 
 export default async function QuotePage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const ways = waysOf(db, job);
+  const { off } = openingOf(db, job, version).opening;
   const names = Object.fromEntries(version.anatomy.positions.map((position) => [position.id, position.name]));
   return (
     <QuoteSheet
@@ -27,8 +28,12 @@ export default async function QuotePage(props: StationProps) {
       answer={recordCustomerAnswer}
       decline={sendBackUnrepaired}
       ways={<WaysPanel jobId={job.id} closed={head.closed} customer={job.customer.name} ways={wayLines(ways)} choose={chooseWay} />}
-      foreseen={foreseenOf(db, job, version, openingOf(db, job, version).opening.off)}
+      foreseen={foreseenOf(db, job, version, off)}
       foresee={foreseePart}
+      valueMinor={job.valueMinor}
+      options={quoteOptions(db, job, upgradesOf(db, job, version, off))}
+      addLine={addLineToJob}
+      removeLine={removeLineOfJob}
     />
   );
 }

@@ -1,0 +1,65 @@
+import { describe, expect, it } from "vitest";
+import { familyIds } from "@/core/vocabulary/families";
+import type { JobKind } from "@/core/vocabulary/job-kinds";
+import { noPrices, pricesFor, type ServiceOfJob, serviceLines } from "./price-list";
+import { quoteSum } from "./quote-sum";
+
+const list = {
+  ...noPrices,
+  fixed: { "lever-drag": { outside: 1200, quick: 3900, assembly: 2900, full: 8900 } },
+  smallestMinor: 2000,
+  consumablesMinor: 350,
+} as const;
+const prices = pricesFor(list, "lever-drag");
+const job = (change: Partial<ServiceOfJob> = {}): ServiceOfJob => ({
+  kind: "service",
+  depth: "complaint",
+  depthSaid: false,
+  complaints: [],
+  asked: 0,
+  faults: 0,
+  ...change,
+});
+const rates = { ratePerHourMinor: 6000, tax: 0, prices };
+const work = (of: ServiceOfJob) => quoteSum(serviceLines(of, prices), [], rates).labourMinor;
+
+describe("the price of a service", () => {
+  it.each([
+    // Worked by hand from the list above; 15 minutes of intake and tests at 60.00 an hour are 15.00.
+    ["an outside service, made up to the smallest charge", job({ depth: "light" }), 2000],
+    ["a quick service", job({ depth: "quick" }), 3900],
+    ["a full service", job({ depth: "full" }), 8900],
+    ["a service that names nothing: the whole reel", job(), 8900],
+    ["a service for one complaint", job({ complaints: ["drag-weak"] }), 2900],
+    ["the same with another assembly asked for", job({ complaints: ["drag-weak"], asked: 1 }), 5800],
+    ["never more than the whole reel", job({ complaints: ["drag-weak"], asked: 5 }), 8900],
+    ["a repair that names a complaint and finds nothing", job({ kind: "repair", complaints: ["drag-weak"] }), 1500 + 2900],
+    ["a repair with a fault: its own work comes on top", job({ kind: "repair", complaints: ["drag-weak"], faults: 1 }), 2000],
+    ["our own work come back", job({ kind: "comeback", complaints: ["drag-weak"] }), 0],
+    ["a full service with a fault found: the same, its work on top", job({ depth: "full", faults: 2 }), 8900],
+  ] as const)("%s", (_, of, minor) => {
+    expect(work(of)).toBe(minor);
+  });
+
+  it("goes by minutes where the list has no price, and is never nothing but for our own work", () => {
+    for (const family of familyIds)
+      for (const kind of ["repair", "service", "upgrade", "purchase-check", "comeback"] satisfies JobKind[])
+        for (const depth of ["complaint", "quick", "full", "light"] as const) {
+          const own = pricesFor(noPrices, family);
+          const { labourMinor } = quoteSum(serviceLines(job({ kind, depth, depthSaid: true }), own), [], { ...rates, prices: own });
+          expect(labourMinor > 0, `${family} ${kind} ${depth}`).toBe(kind !== "comeback");
+        }
+  });
+
+  it("charges consumables and a shop's own lines without discount", () => {
+    const sum = quoteSum(serviceLines(job({ depth: "full" }), prices), [], { ...rates, discount: 1000 }, [
+      { words: "Oil, grease and cleaner", priceMinor: 350 },
+      { words: "Postage", priceMinor: 690 },
+    ]);
+    expect(sum).toMatchObject({ labourMinor: 8900, extrasMinor: 1040, discountMinor: 890, netMinor: 9050 });
+  });
+
+  it("prints a job of before there were price lists as it was", () => {
+    expect(serviceLines(job({ depth: "full" }), null)).toEqual([expect.objectContaining({ minutes: 15 })]);
+  });
+});

@@ -1,0 +1,109 @@
+import { z } from "zod";
+import { handlingOf, opensReel } from "@/core/intake/job-kinds";
+import { sectionsOfComplaints } from "@/core/service/depth";
+import type { ComplaintId } from "@/core/vocabulary/counter-lists";
+import { type FamilyId, familyIds } from "@/core/vocabulary/families";
+import type { JobPath } from "@/core/vocabulary/job-kinds";
+import type { LabourLine } from "./lines";
+
+/** Services a shop has a price for, each reel family its own. */
+export const pricedServices = {
+  outside: "Outside service",
+  quick: "Quick service",
+  assembly: "Service of one assembly",
+  full: "Full service",
+} as const;
+export type PricedService = keyof typeof pricedServices;
+export const pricedServiceIds = Object.keys(pricedServices) as [PricedService, ...PricedService[]];
+
+/** Minutes of hands, cleaning, tests and report with them: about 10 outside, 20 to 60 and the cleaning for a full one. Common practice. */
+const usual: Readonly<Record<PricedService, number>> = { outside: 10, quick: 30, assembly: 25, full: 60 };
+const longer: Partial<Record<FamilyId, Partial<Record<PricedService, number>>>> = {
+  "lever-drag": { full: 75 },
+  "spinning-fluid-sealed": { full: 75 },
+  "spinning-sealed-bail-less": { full: 75 },
+  "star-drag-clutch": { full: 65 },
+  spincast: { quick: 20, full: 40 },
+  centrepin: { quick: 20, full: 45 },
+};
+export const usualServiceMinutes = (family: FamilyId, service: PricedService): number => longer[family]?.[service] ?? usual[service];
+
+const minor = z.number().int().min(0).max(100_000_000);
+/** A shop's price list: fixed prices by family where it has them, minutes at its rate elsewhere. */
+export const priceListSchema = z.object({
+  fixed: z.partialRecord(z.enum(familyIds), z.partialRecord(z.enum(pricedServiceIds), minor)),
+  /** The least a job's work costs. */
+  smallestMinor: minor,
+  /** Oil, grease, cleaner and rags of an opened reel. */
+  consumablesMinor: minor,
+});
+export type PriceList = z.infer<typeof priceListSchema>;
+export const noPrices: PriceList = { fixed: {}, smallestMinor: 0, consumablesMinor: 0 };
+
+/** The part of a price list that is pinned to a job when it is opened. */
+export const jobPricesSchema = z.object({
+  services: z.record(z.enum(pricedServiceIds), z.object({ minutes: z.number().min(0), priceMinor: minor.nullable() })),
+  smallestMinor: minor,
+  consumablesMinor: minor,
+});
+export type JobPrices = z.infer<typeof jobPricesSchema>;
+
+export const pricesFor = (list: PriceList, family: FamilyId): JobPrices => ({
+  services: Object.fromEntries(
+    pricedServiceIds.map((id) => [id, { minutes: usualServiceMinutes(family, id), priceMinor: list.fixed[family]?.[id] ?? null }]),
+  ) as JobPrices["services"],
+  smallestMinor: list.smallestMinor,
+  consumablesMinor: list.consumablesMinor,
+});
+
+/** What of a job the price of its service goes by. */
+export interface ServiceOfJob extends JobPath {
+  readonly complaints: readonly ComplaintId[];
+  /** Assemblies somebody asked to have opened on top. */
+  readonly asked: number;
+  readonly faults: number;
+}
+
+/** The service a job is priced as, and how many assemblies of it; null where looking at it is all that is charged before faults. */
+function serviceOf(job: ServiceOfJob): { readonly service: PricedService; readonly times: number } | null {
+  if (job.depth === "light") return { service: "outside", times: 1 };
+  if (job.depth === "full" || job.depth === "quick") return { service: job.depth, times: 1 };
+  // A fault's own work pays for what it opens; parts alone for what they need.
+  if ((job.kind !== "service" && job.faults) || job.kind === "upgrade") return job.asked ? { service: "assembly", times: job.asked } : null;
+  // Priced by what it came for, so that the sum is known before the first screw is out.
+  const sections = sectionsOfComplaints(job.complaints).length;
+  return sections ? { service: "assembly", times: sections + job.asked } : { service: "full", times: 1 };
+}
+
+/**
+ * The lines of a job's service: what it came for, priced by the list it was opened under. Several assemblies never cost more than the whole
+ * reel. @param prices null for a job of before there were price lists.
+ */
+export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): LabourLine[] {
+  const handling = handlingOf(job);
+  const free = job.kind === "comeback" || (job.kind === "purchase-check" && !opensReel(job));
+  const of = prices && !free ? serviceOf(job) : null;
+  if (!prices || !of) return [handling];
+  const line = (id: PricedService, times: number, words: string): LabourLine => {
+    const { minutes, priceMinor } = prices.services[id];
+    return { words, minutes: minutes * times, ...(priceMinor === null ? {} : { priceMinor: priceMinor * times }) };
+  };
+  const full = line("full", 1, `${pricedServices.full}: apart, cleaned, oiled and greased, checked`);
+  // A repair is taken in and tested before anybody knows what it will be.
+  const intake = job.kind !== "service" && of.service === "assembly" ? [handling] : [];
+  if (of.service !== "assembly") return [of.service === "full" ? full : line(of.service, 1, wordsOf[of.service])];
+  const some = line(
+    "assembly",
+    of.times,
+    of.times === 1 ? "One assembly opened, cleaned, oiled and checked" : `${of.times} assemblies opened, cleaned, oiled and checked`,
+  );
+  const dearer =
+    (some.priceMinor ?? some.minutes) >= (full.priceMinor ?? full.minutes) &&
+    (some.priceMinor === undefined) === (full.priceMinor === undefined);
+  return [...intake, dearer ? full : some];
+}
+
+const wordsOf = {
+  outside: "Outside service: wiped, oiled at its points, tested",
+  quick: "Quick service: spool out, cleaned, oiled, tested before and after",
+} as const;

@@ -1,0 +1,18 @@
+import { type WorkDone, workDone } from "@/core/report/work-done";
+import type { ModelVersion } from "@/data/catalogue/models";
+import type { Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import type { Db } from "@/data/store/database";
+import { getBuild } from "./build";
+import { listOilPoints } from "./oil-points";
+import { openingOf } from "./opening";
+import { listWells } from "./tray";
+
+/** What was done on a job beside faults and new parts, as far as it has come. */
+export const workOf = (db: Db, job: Job, version: ModelVersion = machineOf(db, job)): WorkDone =>
+  workDone(version.anatomy, {
+    wells: listWells(db, job.id),
+    steps: getBuild(db, job, version).steps,
+    points: listOilPoints(db, job, version),
+    why: openingOf(db, job, version).depth.open,
+  });

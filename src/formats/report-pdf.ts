@@ -57,7 +57,9 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     }
 
     heading(report.check ? "What was found" : "Found and done");
-    if (report.drawing && report.work?.touched.length) drawTouched(doc, flow, report.drawing, report.work);
+    const drawn = report.drawing && report.work?.touched.length ? drawTouched(doc, flow, report.drawing, report.work) : null;
+    // Beside the drawing the lines are narrow, below it they have the whole page.
+    const beside = (words: string) => line("sans", 10, words, left, drawn && flow.y < drawn ? width - drawingWidth - 4 * mm : width);
     if (!report.findings.length)
       line("sans", 11, report.parts.length || report.check ? "No fault was found." : "No fault was found. No parts were fitted.");
     for (const finding of report.findings)
@@ -65,7 +67,8 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     if (report.check && report.findings.length)
       line("bold", 11, `Repairing all of it: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
 
-    for (const words of report.work ? workLines(report.work) : []) line("sans", 10, words);
+    for (const words of report.work ? workLines(report.work) : []) beside(words);
+    if (drawn && flow.y < drawn && doc.bufferedPageRange().count === 1) flow.y = drawn;
     if (!report.check) {
       if (report.parts.length) heading("Parts fitted");
       else if (report.findings.length) line("sans", 10, "No parts were fitted.");
@@ -162,10 +165,12 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     line("sans", 9, "Makers' instructions and local rules come before anything advised here.");
   });
 
-/** The whole reel in a row, assembly by assembly: what was touched in ink, the rest faint. */
-function drawTouched(doc: Pdf, flow: Flow, plate: Plate, work: WorkDone): void {
+const drawingWidth = 72 * mm;
+
+/** The whole reel in a row, assembly by assembly: what was touched in ink, the rest faint. @returns where it ends, points from the top. */
+function drawTouched(doc: Pdf, flow: Flow, plate: Plate, work: WorkDone): number {
   const touched = new Set(work.touched);
-  const [width, height] = [flow.right - flow.left, 18 * mm];
+  const [width, height] = [drawingWidth, 30 * mm];
   flow.room(height);
   const up = Math.max(...plate.callouts.map(({ glyph }) => glyph.up));
   const down = Math.max(...plate.callouts.map(({ glyph }) => glyph.down));
@@ -177,12 +182,12 @@ function drawTouched(doc: Pdf, flow: Flow, plate: Plate, work: WorkDone): void {
     drawGlyphPaths(
       doc,
       callout.glyph.paths,
-      flow.left + (callout.x - from) * scale,
+      flow.right - width + (callout.x - from) * scale,
       axis,
       scale,
       callout.positionIds.some((id) => touched.has(id)) ? ink : "#B9BDBB",
     );
-  flow.y += (up + down) * scale + 2 * mm;
+  return flow.y + (up + down) * scale + 2 * mm;
 }
 
 /** One test: name, before small, after large, and two bars to one scale. */

@@ -269,6 +269,12 @@ export class Person {
     );
   }
 
+  /** Takes the browser's network away, or gives it back. */
+  async offline(away: boolean): Promise<void> {
+    const driver = this.driver as unknown as { setNetworkConditions: (to: object) => Promise<void> };
+    await driver.setNetworkConditions({ offline: away, latency: 0, download_throughput: -1, upload_throughput: -1 });
+  }
+
   rest = (ms: number) => new Promise<void>((settle) => setTimeout(settle, ms));
 }
 

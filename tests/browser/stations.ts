@@ -7,7 +7,7 @@ import type { Person, Server } from "./bench";
 export function onTheData<T>(server: Server, work: (ctx: Context) => T): T {
   const db = openDatabase(server.data);
   try {
-    return db.transaction(() => work({ db, person: ensureFirstPerson(db), now: new Date().toISOString() }))();
+    return db.transaction(() => work({ db, person: ensureFirstPerson(db), now: new Date().toISOString() })).immediate();
   } finally {
     db.close();
   }
@@ -16,7 +16,7 @@ export function onTheData<T>(server: Server, work: (ctx: Context) => T): T {
 /** Takes off all that is to be opened, by the space bar: each press what the hands do as one. @returns the presses. */
 export async function stripAll(person: Person): Promise<number> {
   for (let presses = 0; presses < 80; presses++) {
-    if ((await person.mainKey()).startsWith("On to Clean")) return presses;
+    if (!(await person.driver.getCurrentUrl()).endsWith("/strip") || (await person.mainKey()).startsWith("On to Clean")) return presses;
     await person.space();
   }
   throw new Error(`It does not come apart. The page says:\n${await person.read()}`);
@@ -25,7 +25,7 @@ export async function stripAll(person: Person): Promise<number> {
 /** Every bath and every group by hand, all counted back, by the space bar. */
 export async function cleanAll(person: Person): Promise<void> {
   for (let presses = 0; presses < 24; presses++) {
-    if ((await person.mainKey()).startsWith("On to Parts")) return;
+    if (!(await person.driver.getCurrentUrl()).endsWith("/clean") || /^On to (Parts|Build)/.test(await person.mainKey())) return;
     await person.space();
   }
   throw new Error(`It does not get clean. The page says:\n${await person.read()}`);

@@ -82,7 +82,8 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     await person.sees("Makers' instructions, local codes and licensed practice come first.");
     await person.go(`/bench/${tag}/strip`);
     await stripAll(person);
-    // The frame's second foot screw, which no service takes off, after everything else.
+    // The frame's second foot screw, which no service takes off, after everything else; the page has gone on to Clean.
+    await person.go(`/bench/${tag}/strip`);
     await person.tabTo("Something else came off?");
     await person.keys("foot screw, r");
     await person.tabTo("Foot screw, rear");

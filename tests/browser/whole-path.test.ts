@@ -145,6 +145,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     // What the faults need is off; the frame and the tail side, which they do not, stay shut.
     for (const seat of ["main-gear", "pinion", "friction-low", "friction-high"]) expect(wells(seat), seat).toBe(1);
     for (const seat of ["frame", "foot-screw-front"]) expect(wells(seat), seat).toBe(0);
+    await person.go(`/bench/${tag}/strip`);
     for (const seat of ["Main gear", "Pinion"]) {
       await (await person.driver.findElement(By.xpath(`//ol//button[.//span[contains(normalize-space(.), "${seat}")]]`))).click();
       await person.sees(`: ${seat}`);

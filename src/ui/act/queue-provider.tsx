@@ -2,6 +2,7 @@
 import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { patientFetch } from "./patient-fetch";
 import { type Answer, createPressQueue, type PressQueue, type QueuedPress, type QueueState } from "./press-queue";
 
 const Context = createContext<PressQueue | null>(null);
@@ -59,6 +60,13 @@ async function takeOverOrphans(own: string): Promise<QueuedPress[]> {
 export function QueueProvider({ children }: { children: ReactNode }) {
   const router = useRouter();
   const [queue, setQueue] = useState<PressQueue | null>(null);
+  useEffect(() => {
+    const own = window.fetch;
+    window.fetch = patientFetch(own.bind(window));
+    return () => {
+      window.fetch = own;
+    };
+  }, []);
   useEffect(() => {
     const tab = tabName();
     let timer: ReturnType<typeof setTimeout> | undefined;

@@ -1,4 +1,5 @@
 "use client";
+import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { cleanMethods, cleanMethodsFor, isBath } from "@/core/cleaning/methods";
@@ -40,6 +41,8 @@ interface Props {
   readonly byHand: Action<void>;
   readonly again: Action<void>;
   readonly note: Action<{ words: string }>;
+  /** Where it goes on: Parts where something new is wanted, else Build. */
+  readonly next: "parts" | "build";
   /** How dirty the reel is, in what is done about it. */
   readonly dirt: Choice<"cleaning">;
   readonly chooseWay: Action<void>;
@@ -97,7 +100,13 @@ export function CleanSheet(props: Props) {
   const byHand = useAct(props.byHand, settle);
   const again = useAct(props.again, settle);
   const dirty = useAct(props.chooseWay, settle);
-  const allByHand = useAct(props.allByHand, settle);
+  const router = useRouter();
+  const next = `/bench/${head.tag}/${props.next}`;
+  const allByHand = useAct(props.allByHand, () => {
+    settle();
+    // What soaks still has to be counted back here; else the hands go on.
+    if (!soaks.length) router.push(next);
+  });
   const cleanAs = useAct(props.cleanAs);
   const acts = [begin, count, cancel, byHand, again, dirty, allByHand, cleanAs];
   const press = { jobId: head.jobId, method: group?.method };
@@ -122,7 +131,7 @@ export function CleanSheet(props: Props) {
           {waiting.length === 1 ? "Cleaned by hand" : `All ${waiting.length} cleaned by hand`}
         </MainKey>
       );
-    if (head.closed || !group || allClean) return <NextLink href={`/bench/${head.tag}/parts`} words="On to Parts" />;
+    if (head.closed || !group || allClean) return <NextLink href={next} words={props.next === "parts" ? "On to Parts" : "On to Build"} />;
     if (group.soaking.length && soak)
       return (
         <MainKey

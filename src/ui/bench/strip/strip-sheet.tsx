@@ -1,4 +1,5 @@
 "use client";
+import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import type { Assembly, Batch, PartType, Position } from "@/core/anatomy/types";
 import { actFrom, nextStripAct, type StripGuide } from "@/core/hands/strip-acts";
@@ -48,6 +49,7 @@ interface Props {
  */
 export function TraySheet(props: Props) {
   const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, note, learn } = props;
+  const router = useRouter();
   const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
   const apply = useMemo(() => stripPress(byId), [byId]);
   const { state, press } = useBoard(head.tag, head.revision, props.state, apply);
@@ -90,7 +92,11 @@ export function TraySheet(props: Props) {
     if (!act) return;
     const gone = act.positionIds.filter((id) => absent.has(id));
     press("take-parts", { jobId: head.jobId, positionIds: act.positionIds, ...(gone.length ? { absent: gone } : {}) }, `${words} off`);
+    const taken = new Set(act.positionIds);
+    const asked = guide.expected.some((id) => taken.has(id));
     settle();
+    // The last of what was to come off: the hands turn to cleaning, and a press that says so carries nothing.
+    if (asked && guide.expected.every((id) => off.has(id) || taken.has(id))) router.push(`/bench/${head.tag}/clean`);
   };
   const lastIds = wells.filter(({ well }) => well === last?.well).map(({ positionId }) => positionId);
   const undo = () => {

@@ -1,8 +1,10 @@
 import { chooseWay } from "@/app/bench/[tag]/quote/actions";
 import { noteTrayWell } from "@/app/bench/[tag]/strip/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { wantsNew } from "@/core/teardown/verdicts";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
 import { listWells } from "@/data/bench/tray";
+import { getQuote } from "@/data/quote/quotes";
 import { CleanSheet } from "@/ui/bench/clean/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { allBack, allCleanedByHand, beginBath, cleanGroupAgain, cleanOnePartAs, handCleaned, takeOutOfBath } from "./actions";
@@ -13,13 +15,15 @@ export default async function CleanPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   if (!version.anatomy.positions.length) return <NoSchematic head={head} station="clean" />;
   const cleaning = getCleaning(db, job, version);
+  const wells = listWells(db, job.id);
+  const quote = getQuote(db, job);
   return (
     <CleanSheet
       head={head}
       modelId={version.model.id}
       positions={version.anatomy.positions}
       partTypes={Object.fromEntries(version.partTypes)}
-      wells={listWells(db, job.id)}
+      wells={wells}
       groups={cleaning.groups}
       plan={cleaning.plan}
       apart={cleaning.apart}
@@ -32,6 +36,7 @@ export default async function CleanPage(props: StationProps) {
       byHand={handCleaned}
       again={cleanGroupAgain}
       note={noteTrayWell}
+      next={wells.some(({ verdict, renewed }) => wantsNew(verdict) && !renewed) || quote.parts.length > 0 ? "parts" : "build"}
       dirt={cleaning.dirt.choice}
       chooseWay={chooseWay}
       allByHand={allCleanedByHand}

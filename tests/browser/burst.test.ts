@@ -1,0 +1,82 @@
+import { describe, expect, it } from "vitest";
+import { openJob } from "@/data/counter/open-job";
+import { atTheBench, type Person, type Server } from "./bench";
+import { onTheData } from "./stations";
+
+let server: Server;
+let person: Person;
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+
+/** How often; docs/how-it-is-built.md has the figures of twenty. */
+const runs = Number(process.env.ZORBEK_BURSTS ?? 2);
+const presses = 60;
+
+const job = (serial: string) =>
+  onTheData(server, (ctx) => {
+    const { tag } = openJob(ctx, {
+      customer: { id: 1 },
+      modelId: "skerry-30",
+      serial,
+      hand: "right",
+      kind: "service",
+      depth: "full",
+      complaint: "",
+      intake: {
+        complaints: [],
+        water: "salt",
+        tripsPerYear: 24,
+        conditions: [],
+        life: [],
+        conditionNote: "",
+        dragWish: "greased",
+        handleHole: "as-found",
+      },
+      brought: [],
+      limitMinor: 1_000_000,
+      wantedOn: null,
+      promisedOn: new Date().toISOString().slice(0, 10),
+    });
+    return { tag };
+  });
+
+describe("a burst of sixty presses", () => {
+  for (let run = 1; run <= runs; run++)
+    it(`run ${run}: a lost connection and a server that dies within it, and each press is done once, in order`, async () => {
+      const { tag } = job(`BURST ${run}`);
+      await person.go(`/bench/${tag}/strip`);
+      // Taking a part off and putting it back, thirty times: every press depends on the one before it.
+      const key = async (n: number) =>
+        person.driver
+          .actions()
+          .sendKeys(n % 2 ? "u" : " ")
+          .perform();
+      const cut = 7 + run * 3;
+      for (let n = 0; n < presses; n++) {
+        await key(n);
+        await person.rest(65); // longer than a switch's bounce, far shorter than an answer takes
+        if (n === cut) await person.offline(true);
+        if (n === cut + 12) await person.offline(false);
+        if (n === cut + 20) await server.kill();
+        if (n === cut + 24) void server.up().catch(() => undefined);
+      }
+      await person.driver.wait(
+        async () =>
+          (await person.driver.executeScript("return Object.keys(localStorage).filter((k) => k.startsWith('zorbek-presses')).length")) ===
+          0,
+        60_000,
+      );
+      const actions = server.list<string>(
+        `SELECT action FROM journal WHERE action IN ('part-off', 'part-off-undone') AND job_id = (SELECT id FROM job WHERE tag = '${tag}') ORDER BY id`,
+      );
+      // One act takes several parts; each act's rows stand together.
+      const acts = actions.filter((action, i) => action !== actions[i - 1]);
+      expect(acts).toHaveLength(presses);
+      expect(acts.every((action, i) => action === (i % 2 ? "part-off-undone" : "part-off"))).toBe(true);
+      expect(server.value("SELECT count(*) FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?)", tag)).toBe(0);
+      await person.sees("into well 1");
+      expect(await person.seesNot("was not done")).toBe(true);
+    });
+});

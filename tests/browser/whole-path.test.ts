@@ -215,7 +215,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     let sawPicture = false;
     let closedOver = false;
     for (let presses = 0; presses < total && !(await person.mainKey()).startsWith("On to Prove"); presses++) {
-      const heading = await (await person.driver.findElement(By.css("h1"))).getText();
+      const heading = await person.driver.executeScript<string>("return document.querySelector('h1')?.innerText ?? ''");
       sawPicture ||= (await person.driver.findElements(By.css('img[alt^="The joint as it was"]'))).length > 0;
       if (heading.startsWith("Check:") && !failedOnce) {
         failedOnce = true;

@@ -6,6 +6,7 @@ import { discountClasses } from "@/core/quote/discounts";
 import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
+import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { benchWays } from "@/core/ways/ways";
 
 /** What an entry's ids are called; each falls back on plain words where the thing is gone. */
@@ -111,6 +112,11 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   // Parts
   "part-used": (d, { seat, part }) => `took ${part(d.part)} from stock for ${seat(d.position)}`,
   "part-used-undone": (d, { seat }) => `put the new piece for ${seat(d.position)} back`,
+  "piece-used": (d, { seat }) =>
+    `took a piece for ${seat(d.position)}: ${(pieceSources as Readonly<Record<string, { name: string }>>)[String(d.source)]?.name ?? "from elsewhere"}`,
+  "extra-piece": () => "noted a piece that is not on the drawing",
+  "extra-piece-settled": (d) =>
+    d.state === "back" ? "put a piece that is not on the drawing back in" : "left out a piece that is not on the drawing",
   "donor-piece-used": (d, { seat }) => `took a donor piece for ${seat(d.position)}`,
   "seat-overridden": (d, { seat, part }) => `recorded ${part(d.part)} as this reel's own part at ${seat(d.position)}`,
   "seat-as-model": (d, { seat }) => `set ${seat(d.position)} back to the model's part`,

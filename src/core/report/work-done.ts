@@ -44,6 +44,8 @@ interface Done {
   readonly steps: readonly { readonly operation: { readonly kind: string; readonly words: string }; readonly state: StepState }[];
   readonly points: readonly JobOilState[];
   readonly why: ReadonlyMap<string, OpenedFor>;
+  /** What lay in it and is not on the drawing. */
+  readonly extras: readonly { readonly words: string; readonly state: "off" | "back" | "left-out" }[];
 }
 
 /** What came off because of the kind of service needs no reason. */
@@ -58,7 +60,7 @@ const cleanedWords = (ways: readonly CleanMethod[]): string => {
 };
 
 /** Tells what was opened, stripped, cleaned, checked, dressed and oiled, by assembly and in words. */
-export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { wells, steps, points, why }: Done): WorkDone {
+export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { wells, steps, points, why, extras }: Done): WorkDone {
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const named = wells.flatMap((well) => {
     const seat = seats.get(well.positionId);
@@ -91,12 +93,17 @@ export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { w
       .filter(({ verdict, renewed }) => verdict === "dressed" && !renewed)
       .map(({ name, dressed, note }) => ({ name, how: [dressed || "dressed by hand", note].filter(Boolean).join("; ") })),
     oiledInPlace: points.filter(({ state }) => state === "oiled").map(({ name }) => name),
-    deviations: named.flatMap(({ name, foundCount, verdict, hole, expected }) => [
-      ...(foundCount !== 1 && verdict !== "missing" ? [`${name}: ${foundCount} found`] : []),
-      ...(verdict === "missing" ? [`${name}: missing when it was opened, or lost`] : []),
-      ...(verdict === "wrong" ? [`${name}: not this reel's`] : []),
-      ...(hole && expected && hole !== expected ? [`${name}: found in ${hole}, belongs in ${expected}`] : []),
-    ]),
+    deviations: [
+      ...extras.map(
+        ({ words, state }) => `Not on the drawing: ${words}${state === "left-out" ? ", left out" : state === "back" ? ", put back" : ""}`,
+      ),
+      ...named.flatMap(({ name, foundCount, verdict, hole, expected }) => [
+        ...(foundCount !== 1 && verdict !== "missing" ? [`${name}: ${foundCount} found`] : []),
+        ...(verdict === "missing" ? [`${name}: missing when it was opened, or lost`] : []),
+        ...(verdict === "wrong" ? [`${name}: not this reel's`] : []),
+        ...(hole && expected && hole !== expected ? [`${name}: found in ${hole}, belongs in ${expected}`] : []),
+      ]),
+    ],
   };
 }
 

@@ -15,6 +15,7 @@ import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { listExtraPieces } from "./extra-pieces";
 import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
@@ -306,6 +307,11 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
       code: "left-over",
       positionId: well.positionId,
       message: `Well ${well.well} is not empty: ${well.name}. Fit it at Build, or say why it stays out.`,
+    });
+  for (const { words } of listExtraPieces(db, job.id).filter(({ state }) => state === "off"))
+    blocks.push({
+      code: "left-over",
+      message: `Not on the drawing, still in the tray: ${words}. Say at Build that it is back in or left out.`,
     });
   // A reel nobody opened has nothing to build; its tests are what is asked of it.
   if (!wells.length && job.declinedReason !== null) return blocks;

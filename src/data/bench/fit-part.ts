@@ -1,4 +1,6 @@
-import { findPartCard } from "@/data/catalogue/part-types";
+import { typedSize } from "@/core/anatomy/typed-size";
+import type { PieceSource } from "@/core/vocabulary/piece-sources";
+import { findPartCard, findPartType } from "@/data/catalogue/part-types";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import * as fitting from "@/data/parts/fitting";
 import { findStock } from "@/data/parts/stock";
@@ -17,7 +19,40 @@ export const fitFromStock = (ctx: Context, jobId: number, positionId: string): v
 export const fitFromDonor = (ctx: Context, jobId: number, positionId: string, donorPieceId: number): void =>
   withConsent(ctx, jobId, (job) => fitting.fitFromDonor(ctx, job, positionId, donorPieceId));
 
-/** The undo of either. */
+/**
+ * Takes a piece from anywhere else. @throws Refusal at its field when the size cannot be read or does not go with the seat and nobody said that it
+ * goes in anyway.
+ */
+export const fitFromElsewhere = (
+  ctx: Context,
+  jobId: number,
+  positionId: string,
+  piece: {
+    readonly source: PieceSource;
+    readonly size: string;
+    readonly material: string;
+    readonly closure: "" | "open" | "shielded" | "sealed";
+    readonly priceMinor: number;
+    readonly anyway: boolean;
+  },
+): void =>
+  withConsent(ctx, jobId, (job) => {
+    const { partTypeId } = wantedPart(ctx.db, job, positionId);
+    const seat = findPartType(ctx.db, partTypeId)!;
+    const size = typedSize(piece.size, seat.shape);
+    if (!size.ok) throw new Refusal("size", size.message, "size");
+    if (size.value.unlike && !piece.anyway)
+      throw new Refusal("unlike", `${size.value.unlike} Measure again, or tick that it goes in anyway.`, "size");
+    const shape = size.value.shape.kind === "bearing" && piece.closure ? { ...size.value.shape, closure: piece.closure } : size.value.shape;
+    fitting.fitFromElsewhere(ctx, job, positionId, {
+      source: piece.source,
+      shape,
+      material: piece.material || seat.material,
+      priceMinor: piece.source === "customer" ? 0 : piece.priceMinor,
+    });
+  });
+
+/** The undo of any. */
 export const takeBack = (ctx: Context, jobId: number, positionId: string): void =>
   fitting.takeBack(ctx, getOpenJob(ctx.db, jobId), positionId);
 

@@ -4,6 +4,7 @@ import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import type { Db } from "@/data/store/database";
 import { getBuild } from "./build";
+import { listExtraPieces } from "./extra-pieces";
 import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
@@ -14,5 +15,6 @@ export const workOf = (db: Db, job: Job, version: ModelVersion = machineOf(db, j
     wells: listWells(db, job.id),
     steps: getBuild(db, job, version).steps,
     points: listOilPoints(db, job, version),
+    extras: listExtraPieces(db, job.id),
     why: openingOf(db, job, version).depth.open,
   });

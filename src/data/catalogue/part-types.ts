@@ -61,6 +61,30 @@ export function addPartType(ctx: Context, part: PartType): void {
   indexPart(ctx.db, part);
 }
 
+/** A piece without a catalogue number: its reel knows it, no list offers it. @returns its id. */
+export function addUnlistedPiece(ctx: Context, piece: Omit<PartType, "id" | "number">): string {
+  const { next } = ctx.db.prepare("SELECT count(*) + 1 AS next FROM part_type WHERE unlisted = 1").get() as { next: number };
+  const id = `piece-${next}`;
+  ctx.db
+    .prepare(
+      `INSERT INTO part_type (id, number, name, role, shape, material, price_minor, thread, hazard, flies, unlisted)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)`,
+    )
+    .run(
+      id,
+      `no number ${next}`,
+      piece.name,
+      piece.role,
+      JSON.stringify(piece.shape),
+      piece.material,
+      piece.priceMinor,
+      piece.thread ?? null,
+      piece.hazard ?? null,
+      piece.flies === undefined ? null : Number(piece.flies),
+    );
+  return id;
+}
+
 const indexPart = (db: Db, part: PartType): void =>
   indexForFind(db, {
     kind: "part",
@@ -158,7 +182,9 @@ export function findPartByNumber(db: Db, number: string): PartType | null {
 
 /** The catalogue in use; a shop's has some thousands of entries at most. */
 export const listPartTypes = (db: Db): PartType[] =>
-  (db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE retired_at IS NULL ORDER BY number`).all() as PartTypeRow[]).map(toPartType);
+  (
+    db.prepare(`SELECT ${partTypeColumns} FROM part_type WHERE retired_at IS NULL AND unlisted = 0 ORDER BY number`).all() as PartTypeRow[]
+  ).map(toPartType);
 
 /** Whether the catalogue has this id or this number already. */
 export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>

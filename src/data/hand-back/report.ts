@@ -1,3 +1,4 @@
+import { sizeWords } from "@/core/anatomy/shapes";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
@@ -12,6 +13,7 @@ import { testOfComplaint } from "@/core/report/work-done";
 import { cautionsAt } from "@/core/safety/cautions";
 import { overviewPlate } from "@/core/schematic/assembly-plate";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
+import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { getBuild } from "@/data/bench/build";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
@@ -150,8 +152,12 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       const position = positions.get(part.positionId)!;
       const type = findPartType(db, part.partTypeId)!;
       return {
-        number: part.number,
-        words: part.offDonor ? `${part.positionName}, used, from a donor` : part.positionName,
+        number: part.source ? "" : part.number,
+        words: part.offDonor
+          ? `${part.positionName}, used, from a donor`
+          : part.source
+            ? `${part.positionName}, ${pieceSources[part.source].said}: ${sizeWords(type.shape)}, ${type.material}`
+            : part.positionName,
         price: part.priceMinor,
         type,
         turned: position.turned,

@@ -1,3 +1,4 @@
+import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import type { Db } from "@/data/store/database";
 
 export interface FittedPart {
@@ -10,6 +11,8 @@ export interface FittedPart {
   /** What it is billed at: a donor's piece at its own price, a new one at the job's. */
   readonly priceMinor: number;
   readonly offDonor: boolean;
+  /** Where it came from when not from a bin or a donor. */
+  readonly source: PieceSource | null;
 }
 
 /** New pieces fitted by a job, seat by seat. */
@@ -21,7 +24,7 @@ export const listFittedParts = (db: Db, jobId: number): FittedPart[] =>
               coalesce(donor_piece.price_minor,
                        (SELECT price_minor FROM job_price WHERE job_price.job_id = job.id AND job_price.part_type_id = part_type.id),
                        part_type.price_minor) AS priceMinor,
-              donor_piece.id IS NOT NULL AS offDonor
+              donor_piece.id IS NOT NULL AS offDonor, instance.source
        FROM instance JOIN job ON job.id = instance.fitted_job_id
        JOIN position ON position.model_version_id = job.model_version_id AND position.id = instance.position_id
        JOIN part_type ON part_type.id = instance.part_type_id

@@ -3,6 +3,7 @@ import { componentServices } from "@/core/intervals/component-service";
 import { testSpec } from "@/core/proving/protocol";
 import { workLines } from "@/core/report/work-done";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
+import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { listInPlace } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import { findModel } from "@/data/catalogue/models";
@@ -64,7 +65,7 @@ export function getReelHistory(
           unrepaired: job.declinedReason,
           partsFitted: listFittedParts(db, job.id).map((part) => ({
             number: part.number,
-            name: part.name,
+            name: part.source ? `${part.name}, ${pieceSources[part.source].said}` : part.name,
             seat: part.positionName,
             used: part.offDonor,
           })),

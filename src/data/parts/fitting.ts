@@ -1,11 +1,13 @@
-import { placeOperationId } from "@/core/anatomy/types";
+import { type PartType, placeOperationId } from "@/core/anatomy/types";
+import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { getModelVersion } from "@/data/catalogue/models";
+import { addUnlistedPiece, findPartType } from "@/data/catalogue/part-types";
 import { advanceStation, type Job } from "@/data/jobs/jobs";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { findStock, moveStock } from "./stock";
-import { meetNeed, needOf, unmeetNeed, wantedPart } from "./wanted";
+import { meetNeed, needOf, unmeetNeed, wantedPart, wantOwnPart } from "./wanted";
 
 /**
  * The pieces in the seats of a reel: what was found there, what was fitted instead, and where that came from. This file alone writes
@@ -96,19 +98,23 @@ function layInWell(
   job: Job,
   positionId: string,
   oldInstanceId: number,
-  piece: { partTypeId: string; donorPieceId: number | null },
+  piece: { partTypeId: string; donorPieceId: number | null; source?: PieceSource },
 ): void {
   const { db } = ctx;
   db.prepare("UPDATE instance SET removed_job_id = ? WHERE id = ?").run(job.id, oldInstanceId);
   const fresh = Number(
     db
       .prepare(
-        "INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id, donor_piece_id) VALUES (?, ?, ?, 'stock', ?, ?)",
+        "INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id, donor_piece_id, source) VALUES (?, ?, ?, 'stock', ?, ?, ?)",
       )
-      .run(job.reel.id, positionId, piece.partTypeId, job.id, piece.donorPieceId).lastInsertRowid,
+      .run(job.reel.id, positionId, piece.partTypeId, job.id, piece.donorPieceId, piece.source ?? null).lastInsertRowid,
   );
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(fresh, job.id, positionId);
-  meetNeed(ctx, job, positionId, { instanceId: fresh, partTypeId: piece.partTypeId, setAside: piece.donorPieceId === null });
+  meetNeed(ctx, job, positionId, {
+    instanceId: fresh,
+    partTypeId: piece.partTypeId,
+    setAside: piece.donorPieceId === null && !piece.source,
+  });
   rememberSeat(ctx, job, positionId, piece.partTypeId);
   advanceStation(ctx, job, "parts");
 }
@@ -147,27 +153,54 @@ export function fitFromDonor(ctx: Context, job: Job, positionId: string, donorPi
   writeJournal(ctx, "donor-piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, piece: donorPieceId });
 }
 
+/** A piece from anywhere, for a seat: size, material and closure as typed, its price, nothing of it in the catalogue. */
+export interface PieceFromElsewhere {
+  readonly source: PieceSource;
+  readonly shape: PartType["shape"];
+  readonly material: string;
+  readonly priceMinor: number;
+}
+
+/** Takes a piece that no bin and no donor had. The seat is its from now on: what it is made of and how it is closed rules what it gets. */
+export function fitFromElsewhere(ctx: Context, job: Job, positionId: string, piece: PieceFromElsewhere): void {
+  const { db } = ctx;
+  const { name, partTypeId } = wantedPart(db, job, positionId);
+  const well = openWell(db, job, positionId, name);
+  const model = findPartType(db, partTypeId)!;
+  const { number: _number, id: _id, supersededBy: _old, ...like } = model;
+  // A friction washer of another stuff is no old lining any more, and a magnet none if it is not one.
+  const hazard = piece.material === model.material ? like.hazard : undefined;
+  const own = addUnlistedPiece(ctx, { ...like, hazard, shape: piece.shape, material: piece.material, priceMinor: piece.priceMinor });
+  wantOwnPart(ctx, job.id, positionId, own);
+  layInWell(ctx, job, positionId, well.instanceId, { partTypeId: own, donorPieceId: null, source: piece.source });
+  writeJournal(ctx, "piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, source: piece.source });
+}
+
 /** Puts the new piece back where it came from and the old one back into its well; what the seat's need had is given back to it. */
 export function takeBack(ctx: Context, job: Job, positionId: string): void {
   const { db } = ctx;
   const row = db
     .prepare(
-      `SELECT instance.id, instance.part_type_id, instance.donor_piece_id FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
+      `SELECT instance.id, instance.part_type_id, instance.donor_piece_id, instance.source FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
        WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job`,
     )
-    .get({ job: job.id, seat: positionId }) as { id: number; part_type_id: string; donor_piece_id: number | null } | undefined;
+    .get({ job: job.id, seat: positionId }) as
+    | { id: number; part_type_id: string; donor_piece_id: number | null; source: PieceSource | null }
+    | undefined;
   const old = db
     .prepare("SELECT id, part_type_id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id = ? ORDER BY id DESC LIMIT 1")
     .get(job.reel.id, positionId, job.id) as { id: number; part_type_id: string } | undefined;
   if (!row || !old) throw new Refusal("not-used", "No new piece lies in this well.");
   refuseBuilt(db, job, positionId, wantedPart(db, job, positionId).name);
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(old.id, job.id, positionId);
-  if (row.donor_piece_id === null) moveStock(ctx, { partTypeId: row.part_type_id, delta: 1, reason: "used-undone", jobId: job.id });
+  if (row.donor_piece_id === null && row.source === null)
+    moveStock(ctx, { partTypeId: row.part_type_id, delta: 1, reason: "used-undone", jobId: job.id });
   unmeetNeed(ctx, job.id, positionId, row.id);
   db.prepare("DELETE FROM instance WHERE id = ?").run(row.id);
   db.prepare("UPDATE instance SET removed_job_id = NULL WHERE id = ?").run(old.id);
   if (row.donor_piece_id !== null)
     db.prepare("UPDATE donor_piece SET state = 'lying', used_job_id = NULL WHERE id = ?").run(row.donor_piece_id);
+  if (row.source !== null) wantOwnPart(ctx, job.id, positionId, old.part_type_id);
   rememberSeat(ctx, job, positionId, old.part_type_id);
   writeJournal(ctx, "part-used-undone", { jobId: job.id, reelId: job.reel.id }, { position: positionId });
 }

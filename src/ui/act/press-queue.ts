@@ -56,6 +56,8 @@ export interface PressQueue {
   readonly shown: (revision: number) => void;
   /** The words of a stop were read. */
   readonly goOn: () => void;
+  /** Resolves once nothing is pending: what is sent beside the queue comes after what was pressed before. */
+  readonly idle: () => Promise<void>;
 }
 
 /** Waits between tries while nobody answers: short at first, then steadily. */
@@ -130,6 +132,17 @@ export function createPressQueue(options: QueueOptions, kept: readonly QueuedPre
     shown(revision) {
       const left = state.done.filter((press) => press.revision > revision);
       if (left.length !== state.done.length) set({ done: left });
+    },
+    idle() {
+      if (!state.pending.length) return Promise.resolve();
+      return new Promise((settle) => {
+        const listener = () => {
+          if (state.pending.length) return;
+          listeners.delete(listener);
+          settle();
+        };
+        listeners.add(listener);
+      });
     },
     goOn() {
       if (state.stopped) set({ stopped: null });

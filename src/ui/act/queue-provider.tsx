@@ -142,6 +142,12 @@ export function useBoard<S>(about: string, revision: number, server: S, apply: (
   return { state, press, stopped, waiting, pending: pending.length };
 }
 
+/** Waits until the presses made before are answered. */
+export function useQueueIdle(): () => Promise<void> {
+  const queue = useContext(Context);
+  return useCallback(() => queue?.idle() ?? Promise.resolve(), [queue]);
+}
+
 /** The words of a stop are read: the queue goes on. */
 export function useGoOn(): () => void {
   const queue = useContext(Context);

@@ -4,12 +4,10 @@ import { useRouter } from "next/navigation";
 import { useCallback, useRef, useState } from "react";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Action, ActionResult } from "./press";
+import { bounceMs, useQueueIdle } from "./queue-provider";
 
 /** A press is sent again with the same id while no answer comes: after 0.5, 1, 2, 4 s. The server does it once. */
 export const retryDelaysMs = [500, 1000, 2000, 4000];
-/** Two presses within this time count once: a gloved finger bounces. */
-const bounceMs = 300;
-
 interface Failure {
   readonly message: string;
   readonly fields: Readonly<Record<string, string>>;
@@ -34,7 +32,10 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<Failure | null>(null);
   const running = useRef(false);
-  const lastAt = useRef(0);
+  const lastAt = useRef(Number.NEGATIVE_INFINITY);
+  // A press nobody answered keeps its id as long as its input does: pressed once more it is still the same press, and done once.
+  const unanswered = useRef<{ readonly id: string; readonly input: string } | null>(null);
+  const idle = useQueueIdle();
   const afterRef = useRef(after);
   afterRef.current = after;
 
@@ -46,11 +47,16 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
       lastAt.current = now;
       setBusy(true);
       setFailure(null);
-      const sent = { pressId: nanoid(), input };
+      const said = JSON.stringify(input) ?? "";
+      const sent = { pressId: unanswered.current?.input === said ? unanswered.current.id : nanoid(), input };
+      unanswered.current = { id: sent.pressId, input: said };
       try {
+        // What the queue still holds was pressed before.
+        await idle();
         for (let attempt = 0; ; attempt++) {
           try {
             const result = await action(sent);
+            unanswered.current = null;
             if (result.ok) {
               if (result.note) setFailure({ message: result.note, fields: none, way: null });
               afterRef.current?.(result.value);
@@ -72,7 +78,7 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
         setBusy(false);
       }
     },
-    [action, router],
+    [action, router, idle],
   );
   const clear = useCallback(() => setFailure(null), []);
   return { press, busy, message: failure?.message ?? null, fields: failure?.fields ?? none, way: failure?.way ?? null, clear };

@@ -18,6 +18,7 @@ import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
+import { ExtraPieces, type ShownExtra } from "@/ui/bench/extra-pieces";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
@@ -36,6 +37,8 @@ interface Props {
   readonly steps: readonly StepAtBuild[];
   readonly batches: readonly Batch[];
   readonly points: readonly ShownPoint[];
+  readonly extras: readonly ShownExtra[];
+  readonly settleExtra: Action<void>;
   /** A step that is done and has to be opened again, and how many stand on it: somebody was sent here for it. */
   readonly open: { readonly operationId: string; readonly words: string; readonly steps: number } | null;
   readonly conflict: string | null;
@@ -314,6 +317,7 @@ export function BuildSheet(props: Props) {
               />
             </div>
           )}
+          <ExtraPieces jobId={head.jobId} closed={head.closed} pieces={props.extras} settle={props.settleExtra} />
           {stuck && lead?.position && (
             <StuckAtBuild
               help={stuckHelp(anatomy, lead.position, partTypes[lead.position.partTypeId]!, still, "on")}

@@ -44,6 +44,7 @@ interface Props {
   /** Where it goes on: Parts where something new is wanted, else Build. */
   readonly next: "parts" | "build";
   /** How dirty the reel is, in what is done about it. */
+  readonly bearings: Choice<"bearings">;
   readonly dirt: Choice<"cleaning">;
   readonly chooseWay: Action<void>;
   readonly allByHand: Action<void>;
@@ -402,6 +403,7 @@ export function CleanSheet(props: Props) {
                 type={partTypes[shownSeat.partTypeId]!}
                 note={props.note}
                 at="clean"
+                bearings={props.bearings}
               />
             ) : (
               <p className="mt-2 text-note">Tap a part for its signs of wear and your verdict.</p>

@@ -14,6 +14,7 @@ import { NextLink } from "@/ui/controls/next-link";
 import { TabRail } from "@/ui/controls/tab-rail";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
+import { PieceForm } from "./piece-form";
 import { needWords, type SeatFacts, seatWords } from "./seat-words";
 
 interface Props {
@@ -29,6 +30,7 @@ interface Props {
   readonly instead: Action<void>;
   readonly fromDonor: Action<void>;
   readonly convert: Action<{ parts: number }>;
+  readonly elsewhere: Action<void>;
   readonly kits: readonly {
     readonly id: string;
     readonly name: string;
@@ -265,6 +267,9 @@ export function PartsSheet(props: Props) {
                   ))}
                 </ul>
               </div>
+            )}
+            {!seat.renewed && !seat.refitted && !head.closed && (
+              <PieceForm key={`piece ${picked}`} jobId={head.jobId} positionId={picked} type={type} fit={props.elsewhere} />
             )}
             <OverrideForm key={picked} head={head} positionId={picked} own={overridden.includes(picked)} override={override} />
             <Refused of={[using, ordering, undoing, changing, fromDonor]} />

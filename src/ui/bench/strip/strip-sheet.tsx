@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import type { Assembly, Batch, PartType, Position } from "@/core/anatomy/types";
 import { actFrom, nextStripAct, type StripGuide } from "@/core/hands/strip-acts";
 import { stuckHelp } from "@/core/hands/stuck";
@@ -37,10 +37,13 @@ interface Props {
   /** Names of what stays on each part that comes off. */
   readonly rides: Readonly<Record<string, readonly string[]>>;
   readonly laying: Choice<"layingOut">;
+  readonly bearings: Choice<"bearings">;
   readonly lastAssemblyId: string | null;
   readonly state: StripState;
   readonly note: Action<{ words: string }>;
   readonly learn: Action<{ number: number }>;
+  /** Pieces that are not on the drawing. */
+  readonly below?: ReactNode;
 }
 
 /**
@@ -48,7 +51,7 @@ interface Props {
  * last; another is begun, opened or left shut by a press; a part that differs is taken by itself.
  */
 export function TraySheet(props: Props) {
-  const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, note, learn } = props;
+  const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, note, learn, below } = props;
   const router = useRouter();
   const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
   const apply = useMemo(() => stripPress(byId), [byId]);
@@ -189,6 +192,7 @@ export function TraySheet(props: Props) {
               </li>
             ))}
           </ul>
+          {below}
         </div>
         <div className="min-w-0">
           <h2>Tray</h2>
@@ -229,7 +233,15 @@ export function TraySheet(props: Props) {
         </div>
         {shown && shownSeat && (
           <div key={shown.positionId} className="flex flex-col gap-3">
-            <WellForm head={head} shown={shown} position={shownSeat} type={partTypes[shownSeat.partTypeId]!} note={note} at="strip" />
+            <WellForm
+              head={head}
+              shown={shown}
+              position={shownSeat}
+              type={partTypes[shownSeat.partTypeId]!}
+              note={note}
+              at="strip"
+              bearings={props.bearings}
+            />
             <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
             <details>
               <summary className="act-link min-h-10">Note for this model</summary>

@@ -1,9 +1,10 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { wearSignsOf } from "@/core/cleaning/methods";
-import { wellVerdictWords } from "@/core/teardown/verdicts";
+import { dressings, type WellVerdict, wellVerdictWords } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
+import type { Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
@@ -15,18 +16,38 @@ interface Props {
   readonly position: Position;
   readonly type: PartType;
   readonly note: Action<{ words: string }>;
+  /** When bearings are replaced on this job. */
+  readonly bearings: Choice<"bearings">;
   /** Where it is looked at: coming off, or cleaned. */
   readonly at: "strip" | "clean";
 }
 
+/** The way of working of this job, where a bearing is judged. */
+const bearingWords: Readonly<Record<Choice<"bearings">, string>> = {
+  feel: "New when it is rough by feel, turned slowly under pressure.",
+  talk: "It stays while it is quiet: new only when it talks.",
+  upgrade: "A better one goes in here: stainless, ceramic, or a bearing for a bush.",
+};
+
 /** How a part lay and what it looks like. The verdict goes to Quote and Stores at once, and what became of it is said here. */
-export function WellForm({ head, shown, position, type, note, at }: Props) {
+export function WellForm({ head, shown, position, type, note, at, bearings }: Props) {
   const [said, setSaid] = useState("");
-  const noting = useAct(note, ({ words }) => setSaid(words || "Kept."));
+  const [verdict, setVerdict] = useState(shown.verdict);
+  // What was seen of it: the page's, or newer by what this form itself has written since.
+  const seen = useRef(shown.rowVersion);
+  useEffect(() => {
+    seen.current = Math.max(seen.current, shown.rowVersion);
+  }, [shown.rowVersion]);
+  const form = useRef<HTMLFormElement>(null);
+  const noting = useAct(note, ({ words }) => {
+    seen.current += 1;
+    setSaid(words || "Kept.");
+  });
   const isScrew = type.shape.kind === "screw" || type.shape.kind === "nut" || type.shape.kind === "cap";
   const signs = wearSignsOf(type);
   return (
     <form
+      ref={form}
       className="flex flex-col gap-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -41,6 +62,9 @@ export function WellForm({ head, shown, position, type, note, at }: Props) {
           hole: data.get("hole") ?? shown.hole,
           thread: data.get("thread") || null,
           foundCount: Number(data.get("foundCount") ?? shown.foundCount),
+          dressed: data.get("dressed") ?? "",
+          // A part that has just come off is at its first state whatever the page has of it.
+          seen: Math.max(seen.current, 1),
           at,
         });
       }}
@@ -49,6 +73,7 @@ export function WellForm({ head, shown, position, type, note, at }: Props) {
         Well {shown.well}: {position.name}
       </h2>
       <p className="text-note">A worn one: {signs.join("; ")}.</p>
+      {type.shape.kind === "bearing" && <p className="text-note">{bearingWords[bearings]}</p>}
       <fieldset className="grid grid-cols-2 gap-1">
         <legend className="text-note font-normal">Condition</legend>
         {Object.entries(wellVerdictWords).map(([id, words]) => (
@@ -56,11 +81,43 @@ export function WellForm({ head, shown, position, type, note, at }: Props) {
             key={id}
             className="flex min-h-9 cursor-pointer items-center gap-2 border border-brass px-2 font-semibold text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
           >
-            <input type="radio" name="verdict" value={id} defaultChecked={shown.verdict === id} className="h-4 min-h-0 w-4 accent-ink" />
+            <input
+              type="radio"
+              name="verdict"
+              value={id}
+              defaultChecked={shown.verdict === id}
+              className="h-4 min-h-0 w-4 accent-ink"
+              // One press judges it; only a dressed part is asked how.
+              onChange={() => {
+                setVerdict(id as WellVerdict);
+                if (id !== "dressed") form.current?.requestSubmit();
+              }}
+            />
             {words}
           </label>
         ))}
       </fieldset>
+      {verdict === "dressed" && (
+        <fieldset className="flex flex-wrap gap-1">
+          <legend className="text-note font-normal">Dressed how</legend>
+          {dressings.map((how) => (
+            <label
+              key={how}
+              className="flex min-h-9 cursor-pointer items-center gap-2 border border-brass px-2 text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
+            >
+              <input
+                type="radio"
+                name="dressed"
+                value={how}
+                defaultChecked={shown.dressed === how}
+                className="h-4 min-h-0 w-4 accent-ink"
+                onChange={() => form.current?.requestSubmit()}
+              />
+              {how}
+            </label>
+          ))}
+        </fieldset>
+      )}
       <Field label="Orientation as found" error={noting.fields.orientation}>
         {(field) => <input {...field} name="orientation" defaultValue={shown.orientation} autoComplete="off" />}
       </Field>

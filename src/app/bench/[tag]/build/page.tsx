@@ -1,7 +1,9 @@
+import { extraPieceSettled } from "@/app/bench/[tag]/strip/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { wayInForce } from "@/core/ways/ways";
 import { getBuild, standsOn, trapsOf } from "@/data/bench/build";
+import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { waysOf } from "@/data/bench/ways";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
@@ -24,6 +26,8 @@ export default async function BuildPage(props: StationProps) {
         lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, ways),
       }))}
       batches={build.batches}
+      extras={listExtraPieces(db, job.id)}
+      settleExtra={extraPieceSettled}
       points={listOilPoints(db, job, version)}
       open={open ? { operationId: open.operation.id, words: open.operation.words, steps: standsOn(build, open.operation.id).length } : null}
       conflict={build.conflict}

@@ -2,8 +2,10 @@ import { chooseWay } from "@/app/bench/[tag]/quote/actions";
 import { noteTrayWell } from "@/app/bench/[tag]/strip/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { wantsNew } from "@/core/teardown/verdicts";
+import { wayInForce } from "@/core/ways/ways";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
 import { listWells } from "@/data/bench/tray";
+import { waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
 import { CleanSheet } from "@/ui/bench/clean/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
@@ -37,6 +39,7 @@ export default async function CleanPage(props: StationProps) {
       again={cleanGroupAgain}
       note={noteTrayWell}
       next={wells.some(({ verdict, renewed }) => wantsNew(verdict) && !renewed) || quote.parts.length > 0 ? "parts" : "build"}
+      bearings={wayInForce("bearings", waysOf(db, job)).choice}
       dirt={cleaning.dirt.choice}
       chooseWay={chooseWay}
       allByHand={allCleanedByHand}

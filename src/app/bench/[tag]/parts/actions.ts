@@ -2,7 +2,9 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
-import { askForPart, fitFromDonor, fitFromStock, takeBack } from "@/data/bench/fit-part";
+import { typedMaybeAmount } from "@/app/server/typed";
+import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
+import { askForPart, fitFromDonor, fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { overrideSeat } from "@/data/bench/own-part";
 import { wantInstead, wantKit } from "@/data/parts/wanted";
 import type { Press } from "@/ui/act/press";
@@ -75,4 +77,21 @@ const override = defineAction({
 });
 export async function overrideReelSeat(press: Press) {
   return override(press);
+}
+
+const elsewhere = defineAction({
+  name: "use-piece",
+  permission: "bench",
+  input: seat.extend({
+    source: z.enum(pieceSourceIds),
+    size: z.string().trim().max(40, "At most 40 characters."),
+    material: z.string().trim().max(40, "At most 40 letters."),
+    closure: z.enum(["", "open", "shielded", "sealed"]),
+    priceMinor: typedMaybeAmount("An amount such as 4.50, or empty when it costs nothing."),
+    anyway: z.boolean(),
+  }),
+  run: (ctx, { jobId: id, positionId, priceMinor = 0, ...piece }) => fitFromElsewhere(ctx, id, positionId, { ...piece, priceMinor }),
+});
+export async function usePieceFromElsewhere(press: Press) {
+  return elsewhere(press);
 }

@@ -11,7 +11,16 @@ import { getQuote } from "@/data/quote/quotes";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet } from "@/ui/bench/parts/parts-sheet";
 import type { SeatFacts } from "@/ui/bench/parts/seat-words";
-import { foreseeKit, orderPart, overrideReelSeat, undoUsePartHere, useDonorPiece, usePartHere, wantPartInstead } from "./actions";
+import {
+  foreseeKit,
+  orderPart,
+  overrideReelSeat,
+  undoUsePartHere,
+  useDonorPiece,
+  usePartHere,
+  usePieceFromElsewhere,
+  wantPartInstead,
+} from "./actions";
 
 export const metadata = { title: "Parts" };
 
@@ -96,6 +105,7 @@ export default async function PartsPage(props: StationProps) {
       override={overrideReelSeat}
       instead={wantPartInstead}
       fromDonor={useDonorPiece}
+      elsewhere={usePieceFromElsewhere}
       convert={foreseeKit}
       overridden={[...listOverrides(db, job.reel.id).keys()]}
     />

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
 import { wellVerdicts } from "@/core/teardown/verdicts";
+import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
 import { sayOpened } from "@/data/bench/opening";
 import { learn } from "@/data/bench/playbook";
 import { noteWell, putBackLast, serveInPlace, takeParts } from "@/data/bench/tray";
@@ -81,4 +82,24 @@ const lesson = defineAction({
 });
 export async function learnFromJob(press: Press) {
   return lesson(press);
+}
+
+const extra = defineAction({
+  name: "extra-piece",
+  permission: "bench",
+  input: z.object({ jobId, words: z.string().trim().min(2, "Say what it is, in a few words.").max(160, "At most 160 characters.") }),
+  run: (ctx, input) => addExtraPiece(ctx, input.jobId, input.words),
+});
+export async function noteExtraPiece(press: Press) {
+  return extra(press);
+}
+
+const settleExtra = defineAction({
+  name: "extra-piece-settled",
+  permission: "bench",
+  input: z.object({ jobId, id: z.number().int().positive(), state: z.enum(["off", "back", "left-out"]) }),
+  run: (ctx, input) => settleExtraPiece(ctx, input.jobId, input.id, input.state),
+});
+export async function extraPieceSettled(press: Press) {
+  return settleExtra(press);
 }

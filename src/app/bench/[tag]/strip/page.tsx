@@ -1,13 +1,15 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { wayInForce } from "@/core/ways/ways";
+import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
+import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
-import { learnFromJob, noteTrayWell } from "./actions";
+import { extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell } from "./actions";
 import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
@@ -53,10 +55,20 @@ export default async function StripPage(props: StationProps) {
       }))}
       rides={rides}
       laying={wayInForce("layingOut", waysOf(db, job)).choice}
+      bearings={wayInForce("bearings", waysOf(db, job)).choice}
       lastAssemblyId={null}
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
       note={noteTrayWell}
       learn={learnFromJob}
+      below={
+        <ExtraPieces
+          jobId={job.id}
+          closed={head.closed}
+          pieces={listExtraPieces(db, job.id)}
+          add={noteExtraPiece}
+          settle={extraPieceSettled}
+        />
+      }
     />
   );
 }

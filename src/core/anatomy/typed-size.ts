@@ -1,0 +1,90 @@
+import { fail, ok, type Result } from "@/core/result";
+import { type PartShape, sizeWords } from "./shapes";
+
+/** Measures of a shape in the order a bench says them, each with how far a piece may be off it, mm. Rules of thumb (common practice). */
+const measures: { readonly [kind: string]: readonly (readonly [key: string, offMm: number])[] } = {
+  bearing: [
+    ["boreMm", 0.1],
+    ["outsideMm", 0.1],
+    ["widthMm", 0.1],
+  ],
+  screw: [
+    ["threadMm", 0.1],
+    ["lengthMm", 0.4],
+  ],
+  nut: [
+    ["acrossFlatsMm", 0.2],
+    ["boreMm", 0.1],
+    ["heightMm", 0.5],
+  ],
+  pin: [
+    ["diameterMm", 0.1],
+    ["lengthMm", 0.4],
+  ],
+  "o-ring": [
+    ["outsideMm", 0.5],
+    ["sectionMm", 0.15],
+  ],
+  sleeve: [
+    ["outsideMm", 0.1],
+    ["boreMm", 0.1],
+    ["lengthMm", 0.2],
+  ],
+};
+const washer = [
+  ["outsideMm", 0.4],
+  ["insideMm", 0.3],
+  ["thicknessMm", 0.15],
+] as const;
+
+const measuresOf = (shape: PartShape) => (/washer$/.test(shape.kind) ? washer : (measures[shape.kind] ?? []));
+
+/** What is typed for a piece of a shape, as a hint; null where a size has to be told in words. */
+export const sizeHint = (shape: PartShape): string | null => {
+  const keys = measuresOf(shape);
+  return keys.length
+    ? keys
+        .map(([key]) =>
+          key
+            .replace(/Mm$/, "")
+            .replace(/([A-Z])/g, " $1")
+            .toLowerCase(),
+        )
+        .join(" × ")
+    : null;
+};
+
+const numbersOf = (shape: PartShape): string =>
+  measuresOf(shape)
+    .map(([key]) => String((shape as unknown as Record<string, number>)[key]))
+    .join(" x ");
+
+export interface TypedSize {
+  readonly shape: PartShape;
+  /** What of it does not go with the seat; empty when all of it does. */
+  readonly unlike: string;
+}
+
+/**
+ * A piece's size as typed, "5 x 11 x 4", beside what the seat takes. An empty text is the seat's own size.
+ * @returns the shape with the typed measures, and what does not fit in words. @throws nothing: what cannot be read is an error result.
+ */
+export function typedSize(text: string, seat: PartShape): Result<TypedSize> {
+  const said = text.trim();
+  if (!said) return ok({ shape: seat, unlike: "" });
+  const keys = measuresOf(seat);
+  const numbers = said
+    .replace(/^M/i, "")
+    .split(/\s*[x×*/]\s*/i)
+    .map((part) => Number(part.replace(",", ".").replace(/\s*mm$/i, "")));
+  if (!keys.length || numbers.length !== keys.length || numbers.some((number) => !(number > 0 && number < 500)))
+    return fail(
+      "size",
+      keys.length
+        ? `Type it as ${sizeHint(seat)}, such as ${numbersOf(seat)}; or leave it empty.`
+        : "This part has no size of its own kind here: leave it empty, and say it in the material's words.",
+    );
+  const shape = { ...seat, ...Object.fromEntries(keys.map(([key], i) => [key, numbers[i]!])) } as PartShape;
+  const off = keys.some(([key, mm], i) => Math.abs((seat as unknown as Record<string, number>)[key]! - numbers[i]!) > mm + 1e-9);
+  return ok({ shape, unlike: off ? `It is ${sizeWords(shape)}; the seat takes ${sizeWords(seat)}.` : "" });
+}

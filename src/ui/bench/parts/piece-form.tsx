@@ -1,0 +1,51 @@
+import { sizeHint } from "@/core/anatomy/typed-size";
+import type { PartType } from "@/core/anatomy/types";
+import { pieceSources } from "@/core/vocabulary/piece-sources";
+import type { Action } from "@/ui/act/press";
+import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
+
+interface Props {
+  readonly jobId: number;
+  readonly positionId: string;
+  readonly type: PartType;
+  readonly fit: Action<void>;
+}
+
+const sources = Object.fromEntries(Object.entries(pieceSources).map(([id, { name }]) => [id, name]));
+
+/** A piece from anywhere: a drawer, a shop counter, the customer's pocket, the lathe. No number is needed; its size is checked at the seat. */
+export function PieceForm({ jobId, positionId, type, fit }: Props) {
+  const hint = sizeHint(type.shape);
+  return (
+    <details>
+      <summary className="act-link min-h-10">A piece from elsewhere</summary>
+      <ActForm
+        action={fit}
+        label="A piece from elsewhere"
+        className="flex flex-col gap-2"
+        values={{
+          source: "drawer",
+          size: "",
+          material: "",
+          closure: type.shape.kind === "bearing" ? type.shape.closure : "",
+          priceMinor: "",
+          anyway: false,
+        }}
+        also={{ jobId, positionId }}
+        empties
+      >
+        <FormChoice name="source" label="It comes from" of={sources} />
+        <div className="grid grid-cols-2 gap-2">
+          <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size"} hint="Empty: as the seat's own" figures />
+          <FormText name="material" label="Material" hint={`Empty: ${type.material}`} />
+        </div>
+        {type.shape.kind === "bearing" && (
+          <FormChoice name="closure" label="Closed how" of={{ open: "open", shielded: "shielded", sealed: "sealed: gets no oil" }} />
+        )}
+        <FormText name="priceMinor" label="Price before tax" hint="Empty: nothing; the customer's own costs nothing" figures />
+        <FormTick name="anyway" label="It goes in though its size differs" />
+        <FormSend>Fit this piece</FormSend>
+      </ActForm>
+    </details>
+  );
+}

@@ -1,0 +1,136 @@
+import { describe, expect, it } from "vitest";
+import { lubricantFor } from "@/core/lubrication/lubricant-for";
+import { workLines } from "@/core/report/work-done";
+import { pieceSourceIds, pieceSources } from "@/core/vocabulary/piece-sources";
+import { doStep, getBuild } from "@/data/bench/build";
+import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
+import { fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
+import { expectedNext, leaveOut, noteWell, takeParts } from "@/data/bench/tray";
+import { waysOf } from "@/data/bench/ways";
+import { workOf } from "@/data/bench/work";
+import { getReport } from "@/data/hand-back/report";
+import { handBackBlocks } from "@/data/hand-back/returns";
+import { findJob } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { getReelHistory } from "@/data/ledger/reel-history";
+import { findStock } from "@/data/parts/stock";
+import { getBill, getQuote } from "@/data/quote/quotes";
+import { openWorkshop, refusal, reportDates, type Workshop } from "./workshop";
+
+const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
+const opened = () => {
+  const shop = openWorkshop();
+  const id = shop.open({ kind: "service", depth: "full", limitMinor: null });
+  shop.ctx.db.prepare("UPDATE job SET limit_minor = 10000000 WHERE id = ?").run(id);
+  takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+  return { shop, id };
+};
+const plain = { size: "", material: "", closure: "", anyway: false } as const;
+
+describe("a piece from anywhere", () => {
+  it("goes into every seat from every origin, through build to report, bill and history", () => {
+    const { shop, id } = opened();
+    const seats = expectedOff(shop, id);
+    expect(seats.length).toBeGreaterThan(40);
+    seats.forEach((seat, i) => {
+      const source = pieceSourceIds[i % pieceSourceIds.length]!;
+      fitFromElsewhere(shop.ctx, id, seat, { ...plain, source, priceMinor: 100 + i });
+    });
+    for (const { operation } of getBuild(shop.db, job(shop, id)).steps) doStep(shop.ctx, id, operation.id, "as it is");
+    const report = getReport(shop.db, job(shop, id), reportDates);
+    const history = getReelHistory(shop.db, job(shop, id).reel.id, { today: "2026-03-02", after: (from) => from.slice(0, 10) })!;
+    const names = new Map(machineOf(shop.db, job(shop, id)).anatomy.positions.map((position) => [position.id, position.name]));
+    let sum = 0;
+    seats.forEach((seat, i) => {
+      const source = pieceSourceIds[i % pieceSourceIds.length]!;
+      const price = source === "customer" ? 0 : 100 + i;
+      sum += price;
+      const line = report.parts.find(({ words }) => words.startsWith(`${names.get(seat)}, ${pieceSources[source].said}`));
+      expect(line?.price, `${seat} from ${source}`).toBe(price);
+      expect(
+        history.visits[0]!.partsFitted.some((part) => part.seat === names.get(seat) && part.name.endsWith(pieceSources[source].said)),
+        seat,
+      ).toBe(true);
+    });
+    expect(getBill(shop.db, job(shop, id)).sum.partsMinor).toBe(sum);
+    expect(getBill(shop.db, job(shop, id)).sum.totalMinor).toBe(getQuote(shop.db, job(shop, id)).sum.totalMinor);
+    // No bin was touched.
+    expect(findStock(shop.db, "sk-main-gear")?.count).toBe(2);
+  });
+
+  it("is taken back as it was, and what is in the bin still fits afterwards", () => {
+    const { shop, id } = opened();
+    fitFromElsewhere(shop.ctx, id, "main-gear", { ...plain, source: "made", priceMinor: 500 });
+    takeBack(shop.ctx, id, "main-gear");
+    expect(findStock(shop.db, "sk-main-gear")?.count).toBe(2);
+    fitFromStock(shop.ctx, id, "main-gear");
+    expect(getReport(shop.db, job(shop, id), reportDates).parts.map(({ number }) => number)).toEqual(["SK-220"]);
+  });
+
+  it("says a size that does not go with the seat, at its field, and lets it in when somebody says so", () => {
+    const { shop, id } = opened();
+    const piece = { ...plain, source: "drawer", priceMinor: 300 } as const;
+    // The seat takes 5 × 11 × 5 (its model's table); 5 × 11 × 4 is the bearing one grabs by bore and outside alone.
+    const unlike = refusal(() => fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...piece, size: "5 x 11 x 4" }));
+    expect([unlike.code, unlike.field]).toEqual(["unlike", "size"]);
+    expect(unlike.message).toMatch(/the seat takes 5 × 11 × 5/);
+    expect(refusal(() => fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...piece, size: "five" })).field).toBe("size");
+    fitFromElsewhere(shop.ctx, id, "head-bearing", { ...piece, size: "5x11x5" });
+    fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...piece, size: "5 x 11 x 4", anyway: true });
+    const shape = (seat: string) => {
+      const { anatomy, partTypes } = machineOf(shop.db, job(shop, id));
+      return partTypes.get(anatomy.positions.find((position) => position.id === seat)!.partTypeId)!.shape;
+    };
+    expect(shape("tail-bearing")).toMatchObject({ widthMm: 4 });
+    expect(shape("head-bearing")).toMatchObject({ widthMm: 5 });
+  });
+
+  it("that is sealed gets no oil, though the seat's own would", () => {
+    const { shop, id } = opened();
+    const oil = () => {
+      const version = machineOf(shop.db, job(shop, id));
+      const seat = version.anatomy.positions.find((position) => position.id === "tail-bearing")!;
+      return lubricantFor(seat, version.partTypes.get(seat.partTypeId)!, waysOf(shop.db, job(shop, id)))?.product;
+    };
+    expect(oil()).toBe("light oil");
+    fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...plain, source: "counter", closure: "sealed", priceMinor: 700 });
+    expect(oil()).toBe("nothing");
+  });
+});
+
+describe("what is otherwise than the drawing", () => {
+  it.each([
+    ["more of them", { verdict: "ok", foundCount: 2 }, /Main gear: 2 found/],
+    ["fewer", { verdict: "missing", foundCount: 0 }, /Main gear: missing when it was opened/],
+    ["another", { verdict: "wrong" }, /Main gear: not this reel's/],
+    ["dressed", { verdict: "dressed", dressed: "burrs filed off" }, /Main gear: burrs filed off, put back/],
+  ] as const)("%s: told in report and history", (_, note, words) => {
+    const { shop, id } = opened();
+    noteWell(shop.ctx, id, "main-gear", { orientation: "", note: "", ...note });
+    expect(workLines(workOf(shop.db, job(shop, id))).join("\n")).toMatch(words);
+    const history = getReelHistory(shop.db, job(shop, id).reel.id, { today: "2026-03-02", after: (from) => from.slice(0, 10) })!;
+    expect(history.visits[0]!.done.join("\n")).toMatch(words);
+  });
+
+  it("left out on purpose, with its reason", () => {
+    const { shop, id } = opened();
+    leaveOut(shop.ctx, id, "click-spring", "owner fishes without a click");
+    expect(getReport(shop.db, job(shop, id), reportDates).leftOut).toEqual([
+      { name: "Click spring", reason: "owner fishes without a click" },
+    ]);
+  });
+
+  it("not on the drawing at all: keeps the reel here until it is back in or left out, and is told", () => {
+    const { shop, id } = opened();
+    const piece = addExtraPiece(shop.ctx, id, "shim 8 × 12 × 0.2 under the main gear");
+    const blocks = () => handBackBlocks(shop.db, job(shop, id)).map(({ message }) => message);
+    expect(blocks().some((message) => message.startsWith("Not on the drawing, still in the tray: shim"))).toBe(true);
+    settleExtraPiece(shop.ctx, id, piece, "back");
+    expect(blocks().some((message) => message.startsWith("Not on the drawing"))).toBe(false);
+    expect(workLines(workOf(shop.db, job(shop, id)))).toContain("Not on the drawing: shim 8 × 12 × 0.2 under the main gear, put back.");
+  });
+});
+
+/** Seats that lie in the tray. */
+const expectedOff = (shop: Workshop, id: number): string[] =>
+  shop.db.prepare("SELECT position_id FROM tray_well WHERE job_id = ? ORDER BY well, place").pluck().all(id) as string[];

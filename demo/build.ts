@@ -2,13 +2,15 @@ import { DateTime } from "luxon";
 import { cleanMethods, isBath } from "@/core/cleaning/methods";
 import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
+import { protocolOfJob } from "@/core/intake/job-kinds";
 import { parseMinor } from "@/core/money/money";
 import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { doSteps, getBuild } from "@/data/bench/build";
-import { beginSoak, cleanedByHand, countBack, getCleaning } from "@/data/bench/cleaning";
-import { fitFromStock } from "@/data/bench/fit-part";
+import { beginSoak, cleanedAllByHand, cleanedByHand, countBack, getCleaning } from "@/data/bench/cleaning";
+import { fitFromElsewhere, fitFromStock } from "@/data/bench/fit-part";
 import { addUnknownModel, takeLoosePart } from "@/data/bench/loose-parts";
+import { listOilPoints, markOilPoints } from "@/data/bench/oil-points";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { overrideSeat } from "@/data/bench/own-part";
 import { noteWell, takeParts } from "@/data/bench/tray";
@@ -19,7 +21,7 @@ import { openLot } from "@/data/counter/lots";
 import { openJob } from "@/data/counter/open-job";
 import { addCustomer } from "@/data/customers/customers";
 import { recordLook, settleFault } from "@/data/diagnosis/diagnosis";
-import { recordObservation } from "@/data/diagnosis/observations";
+import { recordAllGood, recordObservation } from "@/data/diagnosis/observations";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob, type Intake } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -96,7 +98,20 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   db.transaction(() => {
     renamePerson(start, owner.id, "Ilse Varn");
     addPerson(start, { name: "Tobin Marsh", role: "counter" });
-    saveShopSettings(start, { ...defaultShopSettings, shopName: "The Ropewalk Reel Bench" });
+    saveShopSettings(start, {
+      ...defaultShopSettings,
+      shopName: "The Ropewalk Reel Bench",
+      prices: {
+        fixed: Object.fromEntries(
+          (["star-drag-bridge", "star-drag-clutch", "lever-drag"] as const).map((family) => [
+            family,
+            { outside: 1500, quick: 3400, assembly: 2600, full: family === "lever-drag" ? 8400 : 6900 },
+          ]),
+        ),
+        smallestMinor: 0,
+        consumablesMinor: 0,
+      },
+    });
     for (const part of skerry30Parts) addPartType(start, part);
     addModel(start, skerry30, { lineRadiusMm: skerry30LineRadiusMm, anatomy: skerry30Anatomy });
     for (const other of otherModels) {
@@ -260,6 +275,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
   inOne(() => {
     const id = open(ctxAt(-120, 10), 1, "MS30 11836", day(-113), {
       complaint: "Just its year's service",
+      limit: "120",
       kind: "service",
       depth: "full",
       intake: { complaints: ["service"], water: "fresh", tripsPerYear: 8 },
@@ -354,7 +370,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     const id = open(ctxAt(-4, 16), 5, "MS30 40113", day(2), {
       complaint: "Bought second hand, feels gritty",
       depth: "full",
-      limit: "100",
+      limit: "120",
       intake: { complaints: ["gritty"], conditions: ["opened"] },
     });
     test(ctxAt(-1, 13), id, "before", worn);
@@ -475,5 +491,95 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
       orientation: "cup up, lying in the lower one",
       note: "both the same way round",
     });
+  });
+
+  // What most reels come for: no fault. One oiled outside, one serviced whole with a bearing its owner brought, both home again.
+  const oil = (ctx: Context, jobId: number) => {
+    const points = listOilPoints(db, findJob(db, jobId)!).filter(({ state }) => state === "waiting");
+    if (points.length)
+      markOilPoints(
+        ctx,
+        jobId,
+        points.map(({ positionId }) => positionId),
+        "oiled",
+      );
+  };
+  const allGood = (ctx: Context, jobId: number, phase: "before" | "after") => {
+    const job = findJob(db, jobId)!;
+    const tests = protocolOfJob(machineOf(db, job).model.family, job).map(({ id }) => id);
+    recordAllGood(ctx, { jobId, phase, testIds: tests });
+  };
+  inOne(() => {
+    const id = open(ctxAt(-30, 16), 4, "MS30 52210", day(-30), {
+      complaint: "Between two trips: a drop of oil",
+      kind: "service",
+      depth: "light",
+      intake: { complaints: ["service"], tripsPerYear: 60 },
+    });
+    allGood(ctxAt(-30, 16, 5), id, "before");
+    oil(ctxAt(-30, 16, 9), id);
+    allGood(ctxAt(-30, 16, 12), id, "after");
+    giveBack(ctxAt(-30, 16, 20), id, "Jory Tamsin");
+  });
+  inOne(() => {
+    const id = open(ctxAt(-20, 9), 5, "MS30 50318", day(-15), {
+      complaint: "Before the season",
+      limit: "120",
+      kind: "service",
+      depth: "full",
+      intake: { complaints: ["service"], tripsPerYear: 20 },
+    });
+    test(ctxAt(-19, 9), id, "before", { ...sound, "free-spool": ["good", 24] });
+    strip(ctxAt(-19, 9, 15), id);
+    cleanedAllByHand(ctxAt(-19, 9, 40), id);
+    noteWell(ctxAt(-19, 9, 41), id, "dog", { verdict: "dressed", dressed: "deburred", orientation: "", note: "" });
+    fitFromElsewhere(ctxAt(-19, 9, 45), id, "tail-bearing", {
+      source: "customer",
+      size: "5 x 11 x 5",
+      material: "stainless steel",
+      closure: "shielded",
+      priceMinor: 0,
+      anyway: false,
+    });
+    build(ctxAt(-19, 10), id);
+    oil(ctxAt(-19, 10, 40), id);
+    test(ctxAt(-19, 10, 50), id, "after", { ...sound, "free-spool": ["good", 38] });
+    giveBack(ctxAt(-15, 11), id, "Maren Quist");
+  });
+  // Two that hang here: a quick service on its way back, one assembly on its way apart.
+  inOne(() => {
+    const id = open(ctxAt(-1, 11), 1, "MS30 53377", day(1), {
+      complaint: "Casts short since the sand",
+      limit: "120",
+      kind: "service",
+      depth: "quick",
+      intake: { complaints: ["short-spin"], water: "fresh", tripsPerYear: 15 },
+    });
+    test(ctxAt(0, 7), id, "before", { "free-spool": ["doubtful", 17], turning: ["good", 9] });
+    strip(ctxAt(0, 7, 10), id);
+    cleanedAllByHand(ctxAt(0, 7, 20), id);
+    build(ctxAt(0, 7, 25), id, 0.5);
+  });
+  inOne(() => {
+    const id = open(ctxAt(-1, 15), 3, "MS30 54120", day(3), {
+      complaint: "The click is weak, the rest is fine",
+      limit: "120",
+      kind: "service",
+      depth: "complaint",
+      intake: { complaints: ["click-weak"], tripsPerYear: 10 },
+    });
+    test(ctxAt(0, 7, 30), id, "before", { "free-spool": ["good", 30], turning: ["good", 9], click: ["bad"] });
+    strip(ctxAt(0, 7, 40), id, 2);
+  });
+  inOne(() => {
+    const id = open(ctxAt(-1, 12), 2, "MS30 55902", day(5), {
+      complaint: "Better drag, better bearings",
+      kind: "upgrade",
+      limit: "160",
+      intake: { complaints: [], tripsPerYear: 140 },
+    });
+    setWay(ctxAt(-1, 12, 5), id, "job", "bearings", "upgrade");
+    allGood(ctxAt(0, 7, 50), id, "before");
+    for (const seat of ["head-bearing", "tail-bearing", "friction-low", "friction-mid"]) setForeseen(ctxAt(0, 7, 55), id, seat, true);
   });
 }

@@ -59,7 +59,7 @@ export const pricesFor = (list: PriceList, family: FamilyId): JobPrices => ({
 /** What of a job the price of its service goes by. */
 export interface ServiceOfJob extends JobPath {
   readonly complaints: readonly ComplaintId[];
-  /** Assemblies somebody asked to have opened on top. */
+  /** Assemblies somebody asked to have opened on top; of an upgrade those its new parts go into. */
   readonly asked: number;
   readonly faults: number;
 }

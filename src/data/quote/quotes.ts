@@ -52,11 +52,20 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       .prepare(
         `SELECT quote_part.job_id AS jobId, quote_part.position_id AS positionId, part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS words,
                 coalesce((SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
-                         part_type.price_minor) AS priceMinor
+                         part_type.price_minor) AS priceMinor,
+                (SELECT assembly_id FROM position JOIN job ON job.model_version_id = position.model_version_id
+                 WHERE job.id = quote_part.job_id AND position.id = quote_part.position_id) AS assemblyId
          FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id
          WHERE quote_part.job_id IN (SELECT value FROM json_each(?)) ORDER BY part_type.number, quote_part.position_id`,
       )
-      .all(ids) as { jobId: number; positionId: string; partTypeId: string; words: string; priceMinor: number }[],
+      .all(ids) as {
+      jobId: number;
+      positionId: string;
+      partTypeId: string;
+      words: string;
+      priceMinor: number;
+      assemblyId: string | null;
+    }[],
   );
   const answers = byJob(
     (
@@ -114,7 +123,13 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
         ];
       const foreseen = (parts.get(job.id) ?? []).map((part) => ({ ...part, quantity: 1 }));
       const service = serviceLines(
-        { ...job, complaints: job.intake.complaints, asked: asked.get(job.id) ?? 0, faults: own.length },
+        {
+          ...job,
+          complaints: job.intake.complaints,
+          asked:
+            job.kind === "upgrade" ? new Set((parts.get(job.id) ?? []).map(({ assemblyId }) => assemblyId)).size : (asked.get(job.id) ?? 0),
+          faults: own.length,
+        },
         job.rates.prices ?? null,
       );
       // A check is billed as a check, whatever it found.

@@ -42,7 +42,7 @@ export function ExtraPieces({ jobId, closed, pieces, add, settle }: Props) {
           </label>
           <div className="flex gap-2">
             <input id={fieldId} value={words} maxLength={160} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
-            <button type="submit" className="key key-small" disabled={adding.busy || words.trim().length < 2}>
+            <button type="submit" className="key key-small whitespace-nowrap" disabled={adding.busy || words.trim().length < 2}>
               Note it
             </button>
           </div>

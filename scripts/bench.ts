@@ -7,7 +7,7 @@ import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { performance } from "node:perf_hooks";
-import { linearRegression } from "simple-statistics";
+import { linearRegression, quantile } from "simple-statistics";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { type Anatomy, anatomySchema } from "@/core/anatomy/types";
@@ -28,6 +28,7 @@ import { addPartType } from "@/data/catalogue/part-types";
 import { ensureFirstPerson } from "@/data/shop/people";
 import { openDatabase } from "@/data/store/database";
 import { pageStatements } from "./page-statements";
+import { pressPaint } from "./press-paint";
 
 /** Median of several timed runs after a warm-up, in milliseconds. */
 function medianMs(work: () => unknown, runs = 15): number {
@@ -120,6 +121,28 @@ print(
 
 await libraryOfAThousand();
 await statementsOfPages();
+await paintOfPresses();
+
+/** From a key to the screen it changes, in the real browser, beside a key that changes nothing. Goal: 50 ms in the middle, 100 for 95 of 100. */
+async function paintOfPresses(): Promise<void> {
+  if (!existsSync(".next/BUILD_ID")) {
+    console.log("press-paint: not timed, the application is not built (npm run demo builds it)");
+    return;
+  }
+  const data = mkdtempSync(join(tmpdir(), "zorbek-bench-"));
+  try {
+    const { presses, empty } = await pressPaint(data);
+    const at = (times: readonly number[], share: number) => quantile([...times], share);
+    print(
+      "press-paint",
+      at(presses, 0.5),
+      at(empty, 0.5),
+      `${presses.length} presses at Strip to the changed screen against as many that change nothing; 95 of 100 within ${at(presses, 0.95).toFixed(0)} ms, empty ${at(empty, 0.95).toFixed(0)} ms`,
+    );
+  } finally {
+    rmSync(data, { recursive: true, force: true });
+  }
+}
 
 /** What every page asks of the database, and whether that grows with the rack. */
 async function statementsOfPages(): Promise<void> {

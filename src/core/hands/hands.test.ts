@@ -45,6 +45,16 @@ function casesOf(id: (typeof familyIds)[number]): Case[] {
   });
 }
 const cases = familyIds.flatMap(casesOf);
+/** One test for each family, through all its cases; a failure names the case. */
+const eachCase = (title: string, work: (one: Case) => void) =>
+  it.each(familyIds)(`%s: ${title}`, (id) => {
+    for (const one of casesOf(id))
+      try {
+        work(one);
+      } catch (error) {
+        throw new Error(`${one.name}: ${error instanceof Error ? error.message : String(error)}`, { cause: error });
+      }
+  });
 const stepsOf = (anatomy: Anatomy, removed: readonly string[]) => {
   const order = buildOrder(foldRiders(anatomy, ridersOf(anatomy, new Set(removed))), removed);
   if (!order.ok) throw new Error(order.message);
@@ -52,7 +62,7 @@ const stepsOf = (anatomy: Anatomy, removed: readonly string[]) => {
 };
 
 describe("handful by handful", () => {
-  it.each(cases)("$name: comes off part by part once, each when nothing that comes off holds it any more", ({ guide }) => {
+  eachCase("comes off part by part once, each when nothing that comes off holds it any more", ({ guide }) => {
     const acts = allStripActs(guide);
     const taken = acts.flatMap(({ positionIds }) => positionIds);
     expect([...taken].sort()).toEqual([...guide.expected].sort());
@@ -64,7 +74,7 @@ describe("handful by handful", () => {
     }
   });
 
-  it.each(cases)("$name: says one word at most in each act, and none is passed by", ({ guide }) => {
+  eachCase("says one word at most in each act, and none is passed by", ({ guide }) => {
     const byId = new Map(guide.anatomy.positions.map((position) => [position.id, position]));
     for (const { positionIds } of allStripActs(guide)) {
       const words = positionIds.map((id) => stripWord(byId.get(id)!, guide.types.get(byId.get(id)!.partTypeId)));
@@ -72,7 +82,7 @@ describe("handful by handful", () => {
     }
   });
 
-  it.each(cases)("$name: goes back step by step once, each after what it needs, every check by itself", ({ anatomy, guide }) => {
+  eachCase("goes back step by step once, each after what it needs, every check by itself", ({ anatomy, guide }) => {
     const removed = allStripActs(guide).flatMap(({ positionIds }) => positionIds);
     const steps = stepsOf(anatomy, removed);
     const acts = allBuildActs(steps, guide.batches, guide.types);
@@ -150,7 +160,7 @@ describe("hands that follow themselves", () => {
 });
 
 describe("how deep a reel is opened", () => {
-  it.each(cases)("$name: takes off all that is in the way and nothing that is not", ({ anatomy, guide }) => {
+  eachCase("takes off all that is in the way and nothing that is not", ({ anatomy, guide }) => {
     const off = new Set(guide.expected);
     const here = new Set(guide.anatomy.positions.map((position) => position.id));
     const free = (id: string) =>

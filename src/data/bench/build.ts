@@ -264,7 +264,7 @@ export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): Like
 }
 
 export interface ClosingBlock {
-  readonly code: "left-over" | "gate" | "step" | "brought" | "tests" | "oil";
+  readonly code: "left-over" | "gate" | "step" | "brought" | "tests" | "oil" | "foreseen";
   readonly message: string;
   readonly positionId?: string;
 }
@@ -296,6 +296,14 @@ function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
   });
 }
 
+/** Whether anything was tested after the work, or each test left out with its reason. */
+function testedAfter(db: Db, job: Job): boolean {
+  return (
+    listObservations(db, job.id).some(({ phase }) => phase === "after") ||
+    listSkipped(db, job.id).some(({ phase, reason }) => phase === "after" && reason !== "")
+  );
+}
+
 /** Everything that keeps a reel from going home, in the order a bench would clear it. Empty means it may close. */
 export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
   const version = machineOf(db, job);
@@ -308,6 +316,18 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
       positionId: well.positionId,
       message: `Well ${well.well} is not empty: ${well.name}. Fit it at Build, or say why it stays out.`,
     });
+  // What was promised in the quote goes in, or is struck from it.
+  const fitted = new Set(wells.filter(({ renewed }) => renewed).map(({ positionId }) => positionId));
+  const foreseen = db
+    .prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by IS NULL ORDER BY position_id")
+    .pluck()
+    .all(job.id) as string[];
+  for (const positionId of foreseen)
+    if (!fitted.has(positionId) && job.declinedReason === null && job.kind !== "purchase-check")
+      blocks.push({
+        code: "foreseen",
+        message: `Foreseen and not fitted: ${names.get(positionId) ?? positionId}. Fit it at Parts, or remove it at Quote.`,
+      });
   for (const { words } of listExtraPieces(db, job.id).filter(({ state }) => state === "off"))
     blocks.push({
       code: "left-over",
@@ -328,5 +348,11 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
         : { code: "step", message: `Not done: ${step.operation.words}` },
     );
   }
+  // Last, once nothing else is open: what is not together cannot be tested.
+  if (!blocks.length && wells.length && job.declinedReason === null && opensReel(job) && !testedAfter(db, job))
+    blocks.push({
+      code: "tests",
+      message: "Nothing was tested after it went together. Test it at Prove, or leave each test out there with a reason.",
+    });
   return blocks;
 }

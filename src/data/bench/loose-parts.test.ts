@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { openWorkshop, refusal } from "#tests/workshop";
+import { answer, openWorkshop, refusal } from "#tests/workshop";
 import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
@@ -35,6 +35,7 @@ describe("a reel without a schematic", () => {
     expect(listWells(db, jobId).map((well) => well.positionId)).toEqual(["part-1", "part-2", "part-3", "part-4", "part-5"]);
 
     for (const step of getBuild(db, findJob(db, jobId)!).steps) doStep(ctx, jobId, step.operation.id);
+    answer(ctx, jobId, "turning", "good", null, "after");
     markReady(ctx, jobId);
     closeJob(ctx, jobId, "Ada");
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { answer, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { findReelBySerial } from "@/data/customers/reels";
 import { addFault } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
@@ -221,6 +221,8 @@ describe("build, gates and closing", () => {
     expect(refusal(() => markReady(shop.ctx, id)).message).toContain("Friction washer, high");
     expect(refusal(() => closeJob(shop.ctx, id, "Ada")).code).toBe("left-over");
     leaveOut(shop.ctx, id, "friction-high", "stack measured too high with it");
+    expect(refusal(() => markReady(shop.ctx, id)).code).toBe("tests");
+    answer(shop.ctx, id, "turning", "good", null, "after");
     markReady(shop.ctx, id);
     expect(refusal(() => closeJob(shop.ctx, id, "Ada")).code).toBe("brought");
     tickBrought(shop.ctx, id, "line", true);

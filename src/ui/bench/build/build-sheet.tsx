@@ -6,6 +6,7 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
 import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
+import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
 import { lubricantUse } from "@/core/lubrication/lubricant-for";
 import { cautionsAt, pullsLine } from "@/core/safety/cautions";
 import { cutaway } from "@/core/schematic/cutaway";
@@ -37,6 +38,8 @@ interface Props {
   readonly steps: readonly StepAtBuild[];
   readonly batches: readonly Batch[];
   readonly points: readonly ShownPoint[];
+  /** What was said at the counter and is answered at a step. */
+  readonly told: ToldAtCounter;
   readonly extras: readonly ShownExtra[];
   readonly settleExtra: Action<void>;
   /** A step that is done and has to be opened again, and how many stand on it: somebody was sent here for it. */
@@ -148,6 +151,16 @@ export function BuildSheet(props: Props) {
     press("steps-done", { jobId: head.jobId, operationIds, ...(reason.trim() ? { reason: reason.trim() } : {}) }, name);
     settle();
   };
+  const said = [
+    ...new Set(
+      acting.flatMap(({ operation, position }) =>
+        toldAt(
+          { type: operation.kind === "place" && position ? partTypes[position.partTypeId]! : null, words: operation.words },
+          props.told,
+        ),
+      ),
+    ),
+  ];
   const toOil = points.filter(({ state }) => state === "waiting").map(({ positionId }) => positionId);
   const mark = (positionIds: readonly string[], state: ShownPoint["state"]) =>
     press("oil-points", { jobId: head.jobId, positionIds, state }, "Oil points");
@@ -316,6 +329,11 @@ export function BuildSheet(props: Props) {
                 }}
               />
             </div>
+          )}
+          {undone && said.length > 0 && (
+            <p className="mt-2 border-l-4 border-ink pl-2 font-semibold" role="note">
+              {said.join(" ")}
+            </p>
           )}
           <ExtraPieces jobId={head.jobId} closed={head.closed} pieces={props.extras} settle={props.settleExtra} />
           {stuck && lead?.position && (

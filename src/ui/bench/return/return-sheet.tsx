@@ -30,6 +30,8 @@ interface Props {
   readonly nextOn: string;
   /** What is due when, by component, in words. */
   readonly due: readonly { readonly id: string; readonly words: string }[];
+  /** What was said at the counter, for a last look. */
+  readonly told: readonly string[];
   readonly times: readonly StationTime[];
   readonly correct: Action<void>;
   /** How a closed one was returned, in words; empty while it is here. */
@@ -56,6 +58,7 @@ export function ReturnSheet({
   brought,
   nextOn,
   due,
+  told,
   times,
   correct,
   handedBack,
@@ -138,6 +141,13 @@ export function ReturnSheet({
             </Key>
           ))}
           <Refused of={[ticking]} />
+          {told.length > 0 && (
+            <ul className="border border-ink p-2" aria-label="Said at the counter">
+              {told.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          )}
           <p>Back off the drag for storage, wipe down, film of oil on bare metal.</p>
           <p>Next service: {nextOn}</p>
           <ul className="text-note">

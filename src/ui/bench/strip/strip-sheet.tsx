@@ -42,6 +42,8 @@ interface Props {
   readonly state: StripState;
   readonly note: Action<{ words: string }>;
   readonly learn: Action<{ number: number }>;
+  /** A screw that was said to be missing. */
+  readonly missingScrew: string | null;
   /** Pieces that are not on the drawing. */
   readonly below?: ReactNode;
 }
@@ -148,6 +150,11 @@ export function TraySheet(props: Props) {
           <h2>{act ? "Comes off next" : "All that is to be opened is open"}</h2>
           {act && next && (
             <>
+              {props.missingScrew &&
+                !wells.some(({ verdict }) => verdict === "missing") &&
+                act.positionIds.some((id) => partTypes[byId.get(id)?.partTypeId ?? ""]?.shape.kind === "screw") && (
+                  <p className="mt-2 border-l-4 border-ink pl-2 font-semibold">{props.missingScrew}</p>
+                )}
               <NextAct
                 act={act}
                 seats={byId}

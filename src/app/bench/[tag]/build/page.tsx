@@ -26,6 +26,7 @@ export default async function BuildPage(props: StationProps) {
         lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, ways),
       }))}
       batches={build.batches}
+      told={job.intake}
       extras={listExtraPieces(db, job.id)}
       settleExtra={extraPieceSettled}
       points={listOilPoints(db, job, version)}

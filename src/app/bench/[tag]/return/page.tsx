@@ -3,6 +3,7 @@ import { sendBackUnrepaired } from "@/app/bench/[tag]/quote/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { today } from "@/app/server/clock";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { toldInAll } from "@/core/intake/told-at";
 import { componentServices } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
@@ -64,6 +65,7 @@ export default async function ReturnPage(props: StationProps) {
           id,
           words: `${component}: ${what}, by ${dateWords(monthsAfter(job.closedAt ?? today(), months))}`,
         }))}
+      told={toldInAll(job.intake)}
       times={listStationTimes(db, job.id)}
       correct={correctMinutes}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}

@@ -1,4 +1,5 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { missingScrewTold } from "@/core/intake/told-at";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
@@ -60,6 +61,7 @@ export default async function StripPage(props: StationProps) {
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
       note={noteTrayWell}
       learn={learnFromJob}
+      missingScrew={missingScrewTold(job.intake)}
       below={
         <ExtraPieces
           jobId={job.id}

@@ -5,6 +5,7 @@ import {
   type Anatomy,
   type Assembly,
   anatomySchema,
+  type Batch,
   type Operation,
   type PartType,
   type Position,
@@ -188,6 +189,12 @@ export const buildBeside = (draft: Draft, assemblyId: string, beside: boolean): 
       return beside ? { ...plain, beside: true as const } : plain;
     }),
   },
+});
+
+/** Says what hands do as one on this machine; a handful of fewer than two parts is none. */
+export const setBatches = (draft: Draft, batches: readonly Batch[]): Draft => ({
+  ...draft,
+  anatomy: { ...draft.anatomy, batches: batches.filter(({ positionIds }) => positionIds.length > 1) },
 });
 
 /** Changes an act, or adds it when the machine has none of this id. */

@@ -92,6 +92,7 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "kit-foreseen": () => "added a conversion kit to the quote",
   // Strip, clean
   "part-off": (d, { seat }) => `took off ${seat(d.position)} (well ${String(d.well)})`,
+  "came-in-pieces": (d) => `took ${count(d.parts, "part")} in that had been apart already`,
   "part-off-undone": (d, { seat }) => `put ${seat(d.position)} back from well ${String(d.well)}`,
   "served-in-place": (d, { seat }) => `served ${seat(d.position)} in place${because(d.reason)}`,
   "part-looked-at": (d, { seat }) => `judged ${seat(d.position)}: ${d.verdict ? word(verdictWords, d.verdict, "noted") : "noted"}`,

@@ -16,6 +16,8 @@ export interface AssemblyDone {
   /** Parts of it that came off, of how many it has. */
   readonly parts: number;
   readonly of: number;
+  /** It was apart already when the reel came. */
+  readonly before: boolean;
   /** Why it was opened; empty where that is the kind of service. */
   readonly why: string;
   /** How its parts were cleaned, the commonest way first; empty when nobody said. */
@@ -75,6 +77,7 @@ export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { w
         name,
         parts: own.length,
         of: anatomy.positions.filter(({ assemblyId }) => assemblyId === id).length,
+        before: own.every(({ note }) => note === "came in pieces"),
         why: whyWords(why.get(id) ?? "part"),
         cleaned: cleanedWords(own.flatMap(({ cleanedHow }) => cleanedHow ?? [])),
       },
@@ -110,7 +113,8 @@ export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { w
 /** The same in lines, as a report and a history say it. */
 export function workLines(work: WorkDone): string[] {
   return [
-    ...work.assemblies.map(({ name, parts, of, why, cleaned }) => {
+    ...work.assemblies.map(({ name, parts, of, before, why, cleaned }) => {
+      if (before) return `${name}: came in pieces${cleaned ? `; ${cleaned}` : ""}.`;
       const off = parts === of ? "stripped" : `${parts} of ${of} parts off`;
       return `${name}: ${off}${why ? ` ${why}` : ""}${cleaned ? `; ${cleaned}` : ""}.`;
     }),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { answer, openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { workLines } from "@/core/report/work-done";
 import { findReelBySerial } from "@/data/customers/reels";
 import { addFault } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
@@ -13,7 +14,8 @@ import { listOrders, placeOrder, receive, sendWaitingOrders } from "@/data/store
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
-import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takePart } from "./tray";
+import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takeAllAsCame, takePart } from "./tray";
+import { workOf } from "./work";
 
 const strip = ({ ctx, db }: Workshop, jobId: number, count = 999) => {
   for (const id of expectedNext(db, findJob(db, jobId)!).slice(0, count)) takePart(ctx, jobId, id);
@@ -252,5 +254,18 @@ describe("build, gates and closing", () => {
     });
     markReady(shop.ctx, other);
     closeJob(shop.ctx, other, "Ada");
+  });
+});
+
+describe("a reel that came in pieces", () => {
+  it("lies in the tray by one press, is told so in the report, and goes together from there", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ kind: "service", depth: "full" });
+    const { parts } = takeAllAsCame(shop.ctx, id);
+    expect(parts).toBe(listWells(shop.db, id).length);
+    expect(refusal(() => takeAllAsCame(shop.ctx, id)).code).toBe("nothing");
+    expect(workLines(workOf(shop.db, findJob(shop.db, id)!))[0]).toBe("Handle and star: came in pieces.");
+    for (const { operation } of getBuild(shop.db, findJob(shop.db, id)!).steps) doStep(shop.ctx, id, operation.id);
+    expect(getBuild(shop.db, findJob(shop.db, id)!).current).toBeNull();
   });
 });

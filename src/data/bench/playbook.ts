@@ -1,5 +1,6 @@
 import { editOperation, editSeat, freeOperationId, startDraft } from "@/core/anatomy/draft";
 import { type Anatomy, operationSchema, placeOperationId } from "@/core/anatomy/types";
+import { type TaughtBatch, taughtBatches } from "@/core/hands/taught-batches";
 import { type LearnedMinutes, learnedMinutes } from "@/core/teardown/learned-minutes";
 import { addModelVersion, getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
 import { getOpenJob } from "@/data/jobs/jobs";
@@ -17,6 +18,21 @@ export function listLearnedMinutes(db: Db, modelId: string): LearnedMinutes[] {
     )
     .all(modelId) as { jobId: number; operationId: string; at: string }[];
   return learnedMinutes(rows.map(({ jobId, operationId, at }) => ({ jobId, operationId, atMs: Date.parse(at) })));
+}
+
+/** What hands took off one right after the other in this model's jobs, though it is not one act yet. */
+export function listTaughtBatches(db: Db, modelId: string, anatomy: Anatomy): TaughtBatch[] {
+  const rows = db
+    .prepare(
+      `SELECT tray_well.job_id AS jobId, min(tray_well.position_id) AS positionId, tray_well.well, tray_well.taken_at AS at
+       FROM tray_well JOIN job ON job.id = tray_well.job_id JOIN model_version ON model_version.id = job.model_version_id
+       WHERE model_version.model_id = ? GROUP BY tray_well.job_id, tray_well.well HAVING count(*) = 1`,
+    )
+    .all(modelId) as { jobId: number; positionId: string; well: number; at: string }[];
+  return taughtBatches(
+    anatomy,
+    rows.map(({ jobId, positionId, well, at }) => ({ jobId, positionId, well, atMs: Date.parse(at) })),
+  );
 }
 
 /** The act of an anatomy by its id; fitting a part is an act too, though most models say nothing of it. */

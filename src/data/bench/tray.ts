@@ -1,3 +1,4 @@
+import { allStripActs } from "@/core/hands/strip-acts";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
@@ -10,7 +11,7 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { wantForVerdict } from "./fit-part";
-import { expectedOff, settleOpening } from "./opening";
+import { expectedOff, openingOf, settleOpening, stripGuideOf } from "./opening";
 
 /** The tray of a job, well by well in the order the parts came off. */
 export function listWells(db: Db, jobId: number): Well[] {
@@ -125,6 +126,33 @@ export function takeParts(
     if (absent.has(positionId))
       noteWell(ctx, jobId, positionId, { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 });
   return { well: next };
+}
+
+/** What stands at a part that was off already when the reel came. */
+export const cameInPieces = "came in pieces";
+
+/**
+ * The reel came in pieces, all of it or what is left in it: everything expected off lies in the tray by one press, handful by handful, and is
+ * marked as done before it came. @returns how many parts. @throws Refusal when nothing is expected off any more.
+ */
+export function takeAllAsCame(ctx: Context, jobId: number): { parts: number } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const version = machineOf(db, job);
+  const off = new Set(listWells(db, jobId).map(({ positionId }) => positionId));
+  const guide = stripGuideOf(db, job, version, openingOf(db, job, version));
+  const acts = allStripActs(guide)
+    .map(({ positionIds }) => positionIds.filter((id) => !off.has(id)))
+    .filter((positionIds) => positionIds.length > 0);
+  if (!acts.length) throw new Refusal("nothing", "Nothing more is expected off. Open another assembly first.");
+  const note = db.prepare("UPDATE tray_well SET note = ? WHERE job_id = ? AND position_id = ?");
+  for (const positionIds of acts) {
+    takeParts(ctx, jobId, positionIds);
+    for (const id of positionIds) note.run(cameInPieces, jobId, id);
+  }
+  const parts = acts.reduce((sum, { length }) => sum + length, 0);
+  writeJournal(ctx, "came-in-pieces", { jobId, reelId: job.reel.id }, { parts });
+  return { parts };
 }
 
 /** A part is served where it sits: it cannot be drawn, or is not worth it. It is off the expected list and stands in the report. */

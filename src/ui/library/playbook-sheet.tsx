@@ -1,8 +1,9 @@
 "use client";
 import { useState } from "react";
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
-import { actWords, editOperation, freeOperationId, removeOperation } from "@/core/anatomy/draft";
-import { type Anatomy, type Operation, operationKinds, operationSchema, type PartType } from "@/core/anatomy/types";
+import { actWords, editOperation, freeOperationId, removeOperation, setBatches } from "@/core/anatomy/draft";
+import { type Anatomy, type Batch, type Operation, operationKinds, operationSchema, type PartType } from "@/core/anatomy/types";
+import type { TaughtBatch } from "@/core/hands/taught-batches";
 import { buildOrder } from "@/core/teardown/build-order";
 import type { LearnedMinutes } from "@/core/teardown/learned-minutes";
 import { removalOrder } from "@/core/teardown/removal-order";
@@ -24,6 +25,8 @@ interface Props extends ModelProps {
   readonly learned: readonly LearnedMinutes[];
   /** What the stations usually take with this model here. */
   readonly stations: readonly { readonly station: Station; readonly minutes: number; readonly jobs: number }[];
+  /** What hands took off one right after the other, again and again. */
+  readonly taught: readonly TaughtBatch[];
   readonly save: Action<{ number: number }>;
   readonly putIn: Action<{ number: number }>;
 }
@@ -41,7 +44,7 @@ const kindWordsOfActs: Record<Operation["kind"], string> = {
 };
 
 /** How this shop rebuilds the model: every act in its computed order with its cautions, traps, tools and minutes. */
-export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, save, putIn }: Props) {
+export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, taught, save, putIn }: Props) {
   const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
   const { draft, types, change } = drafting;
   const [editionId, setEditionId] = useState(anatomy.editions[0]?.id ?? null);
@@ -176,9 +179,88 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
             })}
         </tbody>
       </table>
+      {draft.anatomy.positions.length > 0 && (
+        <Handfuls anatomy={draft.anatomy} taught={taught} onChange={(batches) => change(setBatches(draft, batches))} />
+      )}
       {!draft.anatomy.positions.length && <p>No schematic yet, so no steps.</p>}
       <p className="text-note">The small number under the minutes is the median measured at this bench, and how often.</p>
     </ModelLeaf>
+  );
+}
+
+/** What hands do as one: named, changed, taken apart again; what the bench has seen is offered. */
+function Handfuls({
+  anatomy,
+  taught,
+  onChange,
+}: {
+  readonly anatomy: Anatomy;
+  readonly taught: readonly TaughtBatch[];
+  readonly onChange: (batches: readonly Batch[]) => void;
+}) {
+  const names = Object.fromEntries(anatomy.positions.map(({ id, name }) => [id, name]));
+  const { batches } = anatomy;
+  const inOne = new Set(batches.flatMap(({ positionIds }) => positionIds));
+  const free = Object.fromEntries(Object.entries(names).filter(([id]) => !inOne.has(id)));
+  const add = (positionIds: readonly string[]) => {
+    const [first] = positionIds;
+    const used = new Set(batches.map(({ id }) => id));
+    let number = batches.length + 1;
+    while (used.has(`handful-${number}`)) number++;
+    onChange([...batches, { id: `handful-${number}`, name: `${names[first!]} and what comes with it`, positionIds: [...positionIds] }]);
+  };
+  const set = (id: string, changed: Partial<Batch>) =>
+    onChange(batches.map((batch) => (batch.id === id ? { ...batch, ...changed } : batch)));
+  const offered = taught.filter(({ positionIds }) => positionIds.every((id) => id in free));
+  const [fresh, setFresh] = useState<string[]>([]);
+  return (
+    <section className="mt-4" aria-label="What hands do as one">
+      <h2>What hands do as one</h2>
+      {offered.map(({ positionIds, times }) => (
+        <p key={positionIds.join(" ")} className="rule-row flex items-center gap-3">
+          <span className="flex-1">
+            Taken off one right after the other in {times} jobs: {positionIds.map((id) => names[id]).join(", ")}.
+          </span>
+          <Key className="key-small" onPress={() => add(positionIds)}>
+            Make it one act
+          </Key>
+        </p>
+      ))}
+      <ul className="grid gap-2 lg:grid-cols-2">
+        {batches.map((batch) => (
+          <li key={batch.id} className="border border-ink p-2">
+            <LeaveField
+              label="Called"
+              value={batch.name}
+              onLeave={(name) => {
+                if (!name.trim()) return "It needs a name.";
+                set(batch.id, { name: name.trim().slice(0, 60) });
+                return null;
+              }}
+            />
+            <PickMany
+              label={`Parts of ${batch.name}`}
+              options={{ ...free, ...Object.fromEntries(batch.positionIds.map((id) => [id, names[id] ?? id])) }}
+              chosen={batch.positionIds}
+              onChange={(positionIds) => set(batch.id, { positionIds })}
+            />
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 border border-ink p-2">
+        <PickMany label="A new handful of" options={free} chosen={fresh} onChange={setFresh} />
+        <Key
+          className="key-small mt-1"
+          disabled={fresh.length < 2}
+          onPress={() => {
+            add(fresh);
+            setFresh([]);
+          }}
+        >
+          Make these one act
+        </Key>
+      </div>
+    </section>
   );
 }
 

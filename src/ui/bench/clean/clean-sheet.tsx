@@ -106,7 +106,7 @@ export function CleanSheet(props: Props) {
   const allByHand = useAct(props.allByHand, () => {
     settle();
     // What soaks still has to be counted back here; else the hands go on.
-    if (!soaks.length) router.push(next);
+    if (!soaks.length && !head.lot) router.push(next);
   });
   const cleanAs = useAct(props.cleanAs);
   const acts = [begin, count, cancel, byHand, again, dirty, allByHand, cleanAs];

@@ -8,8 +8,10 @@ import { assemblyPlates } from "@/core/schematic/assembly-plate";
 import type { Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
+import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { PictureKey } from "@/ui/bench/picture-key";
+import { Refused } from "@/ui/controls/field";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { PlateView } from "@/ui/glyphs/plate";
@@ -42,6 +44,7 @@ interface Props {
   readonly state: StripState;
   readonly note: Action<{ words: string }>;
   readonly learn: Action<{ number: number }>;
+  readonly cameAsPieces: Action<{ parts: number }>;
   /** A screw that was said to be missing. */
   readonly missingScrew: string | null;
   /** Pieces that are not on the drawing. */
@@ -55,6 +58,7 @@ interface Props {
 export function TraySheet(props: Props) {
   const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, note, learn, below } = props;
   const router = useRouter();
+  const pieces = useAct(props.cameAsPieces);
   const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
   const apply = useMemo(() => stripPress(byId), [byId]);
   const { state, press } = useBoard(head.tag, head.revision, props.state, apply);
@@ -101,7 +105,8 @@ export function TraySheet(props: Props) {
     const asked = guide.expected.some((id) => taken.has(id));
     settle();
     // The last of what was to come off: the hands turn to cleaning, and a press that says so carries nothing.
-    if (asked && guide.expected.every((id) => off.has(id) || taken.has(id))) router.push(`/bench/${head.tag}/clean`);
+    // A lot is worked across, one station at a time: there its next reel is offered instead.
+    if (asked && !head.lot && guide.expected.every((id) => off.has(id) || taken.has(id))) router.push(`/bench/${head.tag}/clean`);
   };
   const lastIds = wells.filter(({ well }) => well === last?.well).map(({ positionId }) => positionId);
   const undo = () => {
@@ -228,6 +233,12 @@ export function TraySheet(props: Props) {
           )}
           {next && <OnThePlate next={next} {...props} wells={wells} onPick={(id) => expected.includes(id) && choose(id, false)} />}
           {!wells.length && <p>Empty. What comes off first goes in well 1.</p>}
+          {!wells.length && mayTake && (
+            <button type="button" className="act-link min-h-10" disabled={pieces.busy} onClick={() => pieces.press({ jobId: head.jobId })}>
+              It came in pieces: lay all of it in the tray
+            </button>
+          )}
+          <Refused of={[pieces]} />
           <TrayWells
             wells={wells}
             positions={byId}

@@ -6,7 +6,7 @@ import { wellVerdicts } from "@/core/teardown/verdicts";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
 import { sayOpened } from "@/data/bench/opening";
 import { learn } from "@/data/bench/playbook";
-import { noteWell, putBackLast, serveInPlace, takeParts } from "@/data/bench/tray";
+import { noteWell, putBackLast, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
 import type { Press } from "@/ui/act/press";
 
 const seats = z.array(z.string().min(1).max(60)).min(1).max(60);
@@ -102,4 +102,14 @@ const settleExtra = defineAction({
 });
 export async function extraPieceSettled(press: Press) {
   return settleExtra(press);
+}
+
+const pieces = defineAction({
+  name: "came-in-pieces",
+  permission: "bench",
+  input: z.object({ jobId }),
+  run: (ctx, input) => takeAllAsCame(ctx, input.jobId),
+});
+export async function cameAsPieces(press: Press) {
+  return pieces(press);
 }

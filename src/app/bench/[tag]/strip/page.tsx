@@ -10,7 +10,7 @@ import { getQuote } from "@/data/quote/quotes";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
-import { extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell } from "./actions";
+import { cameAsPieces, extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell } from "./actions";
 import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
@@ -61,6 +61,7 @@ export default async function StripPage(props: StationProps) {
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
       note={noteTrayWell}
       learn={learnFromJob}
+      cameAsPieces={cameAsPieces}
       missingScrew={missingScrewTold(job.intake)}
       below={
         <ExtraPieces

@@ -1,5 +1,5 @@
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
-import { listLearnedMinutes } from "@/data/bench/playbook";
+import { listLearnedMinutes, listTaughtBatches } from "@/data/bench/playbook";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
 import { putLearnedMinutesIn, saveModelVersion } from "../../actions";
@@ -16,6 +16,7 @@ export default async function PlaybookPage(props: ModelPageProps) {
       partTypes={Object.fromEntries(version.partTypes)}
       stations={usualStationMinutes(db, model.id)}
       learned={listLearnedMinutes(db, model.id)}
+      taught={listTaughtBatches(db, model.id, version.anatomy)}
       save={saveModelVersion}
       putIn={putLearnedMinutesIn}
     />

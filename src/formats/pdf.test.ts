@@ -168,6 +168,22 @@ describe("the report", () => {
       expect(text, words).toContain(words);
   });
 
+  it.each(["Ünal Ståhl-Łopez", "Γιώργος Παππάς", "Олена Коваль", "Žofie Dvořáková"])(
+    "prints %s so that another program reads it",
+    async (owner) => {
+      const { text } = read(await reportPdf({ ...report, owner, complaint: `said ${owner}` }));
+      expect(text).toContain(`For ${owner}.`);
+      expect(text).toContain(`said ${owner}`);
+      expect(text).not.toContain("not in the shop's print");
+    },
+  );
+
+  it("says which letters it has not", async () => {
+    const { text } = read(await reportPdf({ ...report, owner: "山本 Aiko" }));
+    expect(text).toContain("Aiko");
+    expect(text).toContain("These letters are not in the shop's print: U+5C71 U+672C");
+  });
+
   it("leaves out what there is nothing of", async () => {
     const { text } = read(await reportPdf({ ...report, findings: [], parts: [], leftOut: [], watch: [], tests: [] }));
     expect(text).toContain("No fault was found.");

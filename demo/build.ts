@@ -370,7 +370,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     const id = open(ctxAt(-4, 16), 5, "MS30 40113", day(2), {
       complaint: "Bought second hand, feels gritty",
       depth: "full",
-      limit: "120",
+      limit: "200",
       intake: { complaints: ["gritty"], conditions: ["opened"] },
     });
     test(ctxAt(-1, 13), id, "before", worn);

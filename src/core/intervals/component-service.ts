@@ -85,5 +85,16 @@ export function componentServices(types: Iterable<Pick<PartType, "role" | "shape
       byOwner: false,
     },
   ];
-  return rows.filter((row): row is ComponentService => row !== false).sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));
+  // Whichever is first: who fishes more than they said comes sooner.
+  const orTrips = (months: number) => Math.max(1, Math.round((months / 12) * use.tripsPerYear));
+  return rows
+    .filter((row): row is ComponentService => row !== false)
+    .map((row) => ({
+      ...row,
+      because:
+        use.tripsPerYear > 0
+          ? `${row.because}; or after ${orTrips(row.months)} trip${orTrips(row.months) === 1 ? "" : "s"}, whichever is first`
+          : row.because,
+    }))
+    .sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));
 }

@@ -103,7 +103,9 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
   });
   const [customer, setCustomer] = useState<CustomerChoice | null>(null);
   const [model, setModel] = useState<ModelChoice | null>(null);
-  const [taken, setTaken] = useState<(TakenIn & { name: string }) | null>(null);
+  const [taken, setTaken] = useState<(TakenIn & { name: string; who: CustomerChoice | null }) | null>(null);
+  // Counts whose turn it is at the page, so that a search field shows what is chosen for it.
+  const [turn, setTurn] = useState(0);
   const [known, setKnown] = useState<Known | null>(null);
   const [inHand, setInHand] = useState<ConditionId | null>(null);
   const [pictures, setPictures] = useState<readonly File[]>([]);
@@ -111,7 +113,8 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
   const asked = useRef("");
   const act = useAct(takeIn, (answer) => {
     const values = form.getValues();
-    setTaken({ ...answer, name: values.name || (customer?.name ?? "") });
+    setTaken({ ...answer, name: values.name || (customer?.name ?? ""), who: customer });
+    setTurn((before) => before + 1);
     setCustomer(null);
     setModel(null);
     setKnown(null);
@@ -129,6 +132,14 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     setValue("customerId", choice?.id ?? "");
     setValue("name", choice ? "" : typed);
     setValue("discountClass", choice?.discountClass ?? "none");
+  };
+  /** The next reel of the same owner: one who was new a moment ago is found by name. */
+  const again = async ({ who, name: newName }: { who: CustomerChoice | null; name: string }) => {
+    const response = who ? null : await fetch(`/api/choose/customers?q=${encodeURIComponent(newName)}`).catch(() => null);
+    const found = who ?? (response?.ok ? ((await response.json()) as CustomerChoice[]).find((one) => one.name === newName) : null);
+    if (!found) return;
+    chooseCustomer(found, "");
+    setTurn((before) => before + 1);
   };
   const chooseModel = (choice: ModelChoice | null) => {
     setModel(choice);
@@ -198,7 +209,7 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
           />
         }
       >
-        {taken && <TakenNote taken={taken} />}
+        {taken && <TakenNote taken={taken} again={() => void again(taken)} />}
         <Refused of={[act]} beside />
         <Refused message={pictureMessage} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
@@ -210,7 +221,7 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
               </Link>
             </legend>
             <SearchField
-              key={`customer ${taken?.reelId ?? ""}`}
+              key={`customer ${turn}`}
               label="Customer"
               from="/api/choose/customers"
               chosen={customer}

@@ -9,7 +9,7 @@ export interface TakenIn {
 }
 
 /** What became of the reel that was just written down: hanging here, kept for its parts, or sent away. */
-export function TakenNote({ taken }: { taken: TakenIn & { readonly name: string } }) {
+export function TakenNote({ taken, again }: { taken: TakenIn & { readonly name: string }; again: () => void }) {
   return (
     <p role="status" className="mb-3 border-2 border-ink p-2">
       {!taken.job ? (
@@ -25,7 +25,12 @@ export function TakenNote({ taken }: { taken: TakenIn & { readonly name: string 
           <Link className="act-link num" href={taken.declined ? `/ledger/reel/${taken.reelId}` : `/bench/${taken.job.tag}`}>
             {taken.job.tag}
           </Link>{" "}
-          for {taken.name}. {!taken.declined && "Tie on the tag and band the line. "}The page is clear for the next reel.
+          for {taken.name}. {!taken.declined && "Tie on the tag and band the line. "}The page is clear for the next reel.{" "}
+          {!taken.declined && (
+            <button type="button" className="act-link" onClick={again}>
+              Another reel of theirs
+            </button>
+          )}
         </>
       )}
     </p>

@@ -8,6 +8,7 @@ import type { Observation } from "@/core/proving/observation";
 import type { TestSpec } from "@/core/proving/protocol";
 import { instrumentFor, torqueWords } from "@/core/proving/read-trace";
 import { cautionsAt } from "@/core/safety/cautions";
+import { readMeasure } from "@/core/units/read-measure";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -116,20 +117,20 @@ export function TestRows({
     skipping.current = testId;
     leaving.press({ jobId, phase, testId, reason });
   };
-  const radiusMm = Number(radius.replace(",", "."));
+  const radiusMm = readMeasure(radius, "mm");
   /** Compared where the record stands: the same torque at the model's own line radius. */
   const atRadius = (test: TestSpec, pull: number) => (test.takesLineRadius && radiusMm > 0 ? (pull * radiusMm) / lineRadiusMm : pull);
   const answer = (verdict: Verdict) => {
     if (!active) return;
-    const typed = value.trim().replace(",", ".");
+    const typed = value.trim();
     last.current = { id: active.id, verdict };
     act.press({
       jobId,
       phase,
       testId: active.id,
       verdict,
-      value: reading ? reading.value : typed === "" ? null : Number(typed),
-      lineRadiusMm: active.takesLineRadius ? Number(radius.replace(",", ".")) : null,
+      value: reading ? reading.value : typed === "" ? null : readMeasure(typed, active.unit),
+      lineRadiusMm: active.takesLineRadius ? radiusMm : null,
       instrument: reading ? reading.instrument : typed === "" ? "by hand" : "typed",
       simulated: reading?.simulated ?? false,
       trace: reading?.trace ?? null,
@@ -179,7 +180,7 @@ export function TestRows({
           const why = leftOut(test.id);
           const usual = record.get(test.id);
           const instrument = instrumentFor(test.id);
-          const shown = reading ? reading.value : Number(value.trim().replace(",", ".") || Number.NaN);
+          const shown = reading ? reading.value : readMeasure(value, test.unit);
           const before = observations.find((o) => o.testId === test.id && o.phase === "before");
           const now = answered(test.id);
           const isActive = test.id === activeId;

@@ -1,5 +1,6 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { wayLines } from "@/core/ways/ways";
+import { wayApplies } from "@/core/ways/ways-that-apply";
 import { openingOf } from "@/data/bench/opening";
 import { foreseenOf, upgradesOf, waysOf } from "@/data/bench/ways";
 import { getQuote, quoteOptions } from "@/data/quote/quotes";
@@ -27,7 +28,15 @@ export default async function QuotePage(props: StationProps) {
       declinedReason={job.declinedReason}
       answer={recordCustomerAnswer}
       decline={sendBackUnrepaired}
-      ways={<WaysPanel jobId={job.id} closed={head.closed} customer={job.customer.name} ways={wayLines(ways)} choose={chooseWay} />}
+      ways={
+        <WaysPanel
+          jobId={job.id}
+          closed={head.closed}
+          customer={job.customer.name}
+          ways={wayLines(ways).filter(({ way }) => wayApplies(way, version.partTypes.values(), job))}
+          choose={chooseWay}
+        />
+      }
       foreseen={foreseenOf(db, job, version, off)}
       foresee={foreseePart}
       valueMinor={job.valueMinor}

@@ -17,7 +17,7 @@ const test = defineAction({
     testId: z.enum(testIds),
     verdict: z.enum(verdicts),
     value: z
-      .number("Type a number, or leave it empty.")
+      .number("Type a number, bare or with its unit (22, 5 lb, 2.4 kg), or leave it empty.")
       .min(0, "A reading is not below nothing.")
       .max(5000, "That is more than any reel gives: check the unit.")
       .nullable(),

@@ -1,0 +1,52 @@
+import type { PartType } from "@/core/anatomy/types";
+import { opensReel } from "@/core/intake/job-kinds";
+import type { JobPath } from "@/core/vocabulary/job-kinds";
+import type { WayId } from "./ways";
+
+type Test = (type: PartType) => boolean;
+const role =
+  (...roles: string[]): Test =>
+  (type) =>
+    roles.includes(type.role);
+const kind =
+  (...kinds: string[]): Test =>
+  ({ shape }) =>
+    kinds.includes(shape.kind);
+const soft: Test = ({ shape, material }) => shape.kind === "friction-washer" && /leather|felt/.test(material);
+
+/** What a reel must have for a way to change anything on it; ways without a line are about the work itself. */
+const about: Readonly<Partial<Record<WayId, Test>>> = {
+  drag: kind("friction-washer"),
+  leather: soft,
+  softDrag: soft,
+  frictionWashing: kind("friction-washer"),
+  worm: role("worm"),
+  spoolBearings: role("spool-bearing"),
+  bearingSeats: role("gear-bearing", "pinion-bearing", "pressure-plate-bearing"),
+  click: role("click-tongue"),
+  clutchOil: role("roller-clutch"),
+  brakeDrum: role("brake-drum"),
+  bridgeSleeve: role("bridge"),
+  sealedBearings: ({ shape }) => shape.kind === "bearing" && shape.closure === "sealed",
+  fluidSeal: role("seal-magnet"),
+  bearings: kind("bearing"),
+  seals: kind("o-ring", "lip-seal"),
+};
+/** Ways that only an opened reel has a use for. */
+const opened: ReadonlySet<WayId> = new Set([
+  "cleaning",
+  "layingOut",
+  "benchOrder",
+  "frictionWashing",
+  "fluidSeal",
+  "bearings",
+  "softDrag",
+  "seals",
+]);
+
+/** Whether a way of working can change anything on this reel and at this depth; one that cannot is not offered. */
+export function wayApplies(way: WayId, types: Iterable<PartType>, path: JobPath): boolean {
+  if (opened.has(way) && !opensReel(path)) return false;
+  const test = about[way];
+  return !test || [...types].some(test);
+}

@@ -104,7 +104,12 @@ export const listOpenLots = (db: Db): Lot[] =>
 
 /** One answer of the customer for every reel of a lot that waits for one. @returns how many it was for. */
 export function answerLot(ctx: Context, lotId: number, answer: { accepted: boolean; words: string }): { reels: number } {
-  const waiting = listJobsOfLot(ctx.db, lotId).filter((job: Job) => !job.closedAt && getQuote(ctx.db, job).consent === "ask");
+  const waiting = listJobsOfLot(ctx.db, lotId).filter((job: Job) => {
+    if (job.closedAt) return false;
+    const { consent, faults } = getQuote(ctx.db, job);
+    // Of a reel nobody has looked into there is nothing to say yes to.
+    return consent === "ask" && faults > 0;
+  });
   if (!waiting.length) throw new Refusal("none", "No reel of this lot waits for an answer.");
   for (const job of waiting) recordAnswer(ctx, job.id, answer);
   return { reels: waiting.length };

@@ -60,7 +60,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
         serial: job.reel.serial,
         mark: job.mark,
         closed: job.closedAt !== null,
-        asks: quotes.get(job.id)!.consent === "ask",
+        asks: quotes.get(job.id)!.consent === "ask" && quotes.get(job.id)!.faults > 0,
         verdicts: verdicts.get(job.id) ?? {},
         settled: Object.fromEntries(settled.get(job.id)!),
       }))}

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { workLines } from "@/core/report/work-done";
+import { faultOutcomeIds, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSourceIds, pieceSources } from "@/core/vocabulary/piece-sources";
 import { doStep, getBuild } from "@/data/bench/build";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
@@ -8,6 +9,8 @@ import { fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part"
 import { expectedNext, leaveOut, noteWell, takeParts } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
+import { settleFault } from "@/data/diagnosis/diagnosis";
+import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { getReport } from "@/data/hand-back/report";
 import { handBackBlocks } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
@@ -134,3 +137,24 @@ describe("what is otherwise than the drawing", () => {
 /** Seats that lie in the tray. */
 const expectedOff = (shop: Workshop, id: number): string[] =>
   shop.db.prepare("SELECT position_id FROM tray_well WHERE job_id = ? ORDER BY well, place").pluck().all(id) as string[];
+
+describe("a fault that is not put right here", () => {
+  it.each(faultOutcomeIds)(
+    "%s: leaves the quote with its parts, is not opened for, and the report says so; taken on again all is back",
+    (outcome) => {
+      const shop = openWorkshop();
+      const id = shop.open();
+      settleFault(shop.ctx, id, "drag-worn", true);
+      settleFault(shop.ctx, id, "gear-burr", true);
+      const before = getQuote(shop.db, job(shop, id));
+      setFaultOutcome(shop.ctx, id, "drag-worn", outcome);
+      const without = getQuote(shop.db, job(shop, id));
+      expect(without.sum.totalMinor).toBeLessThan(before.sum.totalMinor);
+      expect(without.faults).toBe(before.faults - 1);
+      const said = getReport(shop.db, job(shop, id), reportDates).findings.find(({ name }) => name === "Friction washers worn thin");
+      expect(said?.remedy).toBe(faultOutcomes[outcome].said);
+      setFaultOutcome(shop.ctx, id, "drag-worn", null);
+      expect(getQuote(shop.db, job(shop, id)).sum).toEqual(before.sum);
+    },
+  );
+});

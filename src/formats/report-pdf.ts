@@ -63,7 +63,11 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     if (!report.findings.length)
       line("sans", 11, report.parts.length || report.check ? "No fault was found." : "No fault was found. No parts were fitted.");
     for (const finding of report.findings)
-      line("sans", 11, `${finding.name}: ${report.check ? "to put right, " : ""}${finding.remedy} (${finding.minutes} min).`);
+      line(
+        "sans",
+        11,
+        `${finding.name}: ${report.check ? "to put right, " : ""}${finding.remedy}${finding.minutes ? ` (${finding.minutes} min)` : ""}.`,
+      );
     if (report.check && report.findings.length)
       line("bold", 11, `Repairing all of it: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
 

@@ -5,6 +5,7 @@ import { formatMinor } from "@/core/money/money";
 import { discountClasses } from "@/core/quote/discounts";
 import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
+import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { benchWays } from "@/core/ways/ways";
@@ -79,6 +80,10 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "looked-at": (d, { sign }) =>
     d.so === null ? `took back the check “${sign(d.finding)}”` : `checked “${sign(d.finding)}”: ${d.so ? "yes" : "no"}`,
   "fault-found": (d, { fault }) => `added the fault “${fault(d.fault)}”`,
+  "fault-outcome": (d, { fault }) =>
+    d.outcome === null
+      ? `took on “${fault(d.fault)}” again`
+      : `“${fault(d.fault)}”: ${(faultOutcomes as Readonly<Record<string, { said: string }>>)[String(d.outcome)]?.said ?? "not done here"}`,
   "fault-withdrawn": (d, { fault }) => `removed the fault “${fault(d.fault)}”`,
   "fault-settled": (d, { fault }) =>
     d.proved === null ? `reopened the question of “${fault(d.fault)}”` : `${d.proved ? "proved" : "ruled out"} “${fault(d.fault)}”`,

@@ -72,7 +72,7 @@ export function openingOf(db: Db, job: Job, version: ModelVersion = machineOf(db
     version.partTypes,
     {
       depth: wayInForce("depth", ways).choice,
-      faults: listFaults(db, job.id).flatMap(({ faultId }) => faultOf(faultId) ?? []),
+      faults: listFaults(db, job.id).flatMap(({ faultId, outcome }) => (outcome === null ? (faultOf(faultId) ?? []) : [])),
       complaints: job.intake.complaints,
       sections: sectionsOfTests(version.model.family, verdictsBefore(db, [job.id]).get(job.id) ?? {}).map(
         ({ section }): ReelSection => section,

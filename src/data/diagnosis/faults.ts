@@ -1,3 +1,4 @@
+import type { FaultOutcome } from "@/core/vocabulary/fault-outcomes";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { foresee, strikeOfFault } from "@/data/parts/wanted";
@@ -10,10 +11,12 @@ import { faultOf } from "./knowledge";
 export interface JobFault {
   readonly faultId: string;
   readonly note: string;
+  /** Why it is not put right here; null where it is. */
+  readonly outcome: FaultOutcome | null;
 }
 
 export const listFaults = (db: Db, jobId: number): JobFault[] =>
-  db.prepare("SELECT fault_id AS faultId, note FROM job_fault WHERE job_id = ? ORDER BY at, fault_id").all(jobId) as JobFault[];
+  db.prepare("SELECT fault_id AS faultId, note, outcome FROM job_fault WHERE job_id = ? ORDER BY at, fault_id").all(jobId) as JobFault[];
 
 /** Puts the parts a fault's remedy may need into the quote, seat by seat, or only at some seats. */
 function foreseeParts(ctx: Context, job: Job, faultId: string, only?: ReadonlySet<string>): void {
@@ -46,4 +49,17 @@ export function withdrawFault(ctx: Context, jobId: number, faultId: string): voi
   // What another fault of this job wants as well is foreseen by that one now; what somebody struck stays struck.
   for (const other of listFaults(ctx.db, jobId)) foreseeParts(ctx, job, other.faultId, gone);
   writeJournal(ctx, "fault-withdrawn", { jobId, reelId: job.reel.id }, { fault: faultId });
+}
+
+/** Says that a fault is not put right here, and how it leaves; null takes it on again. Its parts leave the quote with it, and come back. */
+export function setFaultOutcome(ctx: Context, jobId: number, faultId: string, outcome: FaultOutcome | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("UPDATE job_fault SET outcome = ? WHERE job_id = ? AND fault_id = ?").run(outcome, jobId, faultId);
+  if (!changes) throw new Refusal("no-fault", "This fault is not in the job any more. Reload the page.");
+  if (outcome === null) foreseeParts(ctx, job, faultId);
+  else {
+    const gone = new Set(strikeOfFault(ctx, jobId, faultId));
+    for (const other of listFaults(ctx.db, jobId)) if (other.outcome === null) foreseeParts(ctx, job, other.faultId, gone);
+  }
+  writeJournal(ctx, "fault-outcome", { jobId, reelId: job.reel.id }, { fault: faultId, outcome });
 }

@@ -13,6 +13,7 @@ import { testOfComplaint } from "@/core/report/work-done";
 import { cautionsAt } from "@/core/safety/cautions";
 import { overviewPlate } from "@/core/schematic/assembly-plate";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
+import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { getBuild } from "@/data/bench/build";
 import { listOilPoints } from "@/data/bench/oil-points";
@@ -146,7 +147,9 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     drawing: version.anatomy.positions.length ? overviewPlate(version.anatomy, version.partTypes) : null,
     findings: listFaults(db, job.id).map((finding) => {
       const fault = faultOf(db, finding.faultId);
-      return { name: fault?.name ?? finding.faultId, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
+      const name = fault?.name ?? finding.faultId;
+      if (finding.outcome !== null) return { name, remedy: faultOutcomes[finding.outcome].said, minutes: 0 };
+      return { name, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
     }),
     parts: listFittedParts(db, job.id).map((part) => {
       const position = positions.get(part.positionId)!;

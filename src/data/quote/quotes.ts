@@ -43,7 +43,7 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
   const faults = byJob(
     db
       .prepare(
-        "SELECT job_id AS jobId, fault_id AS faultId FROM job_fault WHERE job_id IN (SELECT value FROM json_each(?)) ORDER BY at, fault_id",
+        "SELECT job_id AS jobId, fault_id AS faultId FROM job_fault WHERE outcome IS NULL AND job_id IN (SELECT value FROM json_each(?)) ORDER BY at, fault_id",
       )
       .all(withEarlier) as { jobId: number; faultId: string }[],
   );

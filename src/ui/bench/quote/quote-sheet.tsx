@@ -3,6 +3,7 @@ import { type ReactNode, useState } from "react";
 import { formatMinor, labourPrice } from "@/core/money/money";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import type { Consent, PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
+import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -36,6 +37,9 @@ interface Props {
   /** Parts a way of working foresees though nothing was found; those in the quote already are left out. */
   readonly foreseen: readonly { readonly positionId: string; readonly words: string }[];
   readonly foresee: Action<void>;
+  /** What was found, and the way out of it where it is not put right here. */
+  readonly faults: readonly { readonly faultId: string; readonly name: string; readonly outcome: FaultOutcome | null }[];
+  readonly chooseOutcome: Action<void>;
   readonly valueMinor: number | null;
   /** What else could be done, each with its sum, tax included. */
   readonly options: readonly { readonly words: string; readonly totalMinor: number }[];
@@ -66,6 +70,8 @@ export function QuoteSheet({
   ways,
   foreseen,
   foresee,
+  faults,
+  chooseOutcome,
   valueMinor,
   options,
   addLine,
@@ -80,6 +86,7 @@ export function QuoteSheet({
   const say = (accepted: boolean, where: string) =>
     answering.press({ jobId: head.jobId, accepted, words: words.trim() ? `${words.trim()} (${where})` : where });
   const removing = useAct(removeLine);
+  const leaving = useAct(chooseOutcome);
   const beyondWorth = valueMinor !== null && sum.totalMinor > valueMinor;
   return (
     <BenchSheet
@@ -210,7 +217,33 @@ export function QuoteSheet({
           <p className="mt-2 text-note">
             Labour is priced on total minutes, tax on the net total, half a cent rounded up. Rates as on the day of check-in.
           </p>
-          <Refused of={[striking, foreseeing, removing]} />
+          {faults.length > 0 && (
+            <div className="mt-3">
+              <h3>What was found</h3>
+              <ul>
+                {faults.map(({ faultId, name, outcome }) => (
+                  <li key={faultId} className="rule-row flex items-center justify-between gap-3 py-1">
+                    <span className={outcome ? "line-through" : ""}>{name}</span>
+                    <select
+                      aria-label={`What becomes of: ${name}`}
+                      className="min-h-9 w-64"
+                      disabled={head.closed || leaving.busy}
+                      value={outcome ?? ""}
+                      onChange={(event) => leaving.press({ jobId: head.jobId, faultId, outcome: event.target.value || null })}
+                    >
+                      <option value="">put right here</option>
+                      {Object.entries(faultOutcomes).map(([id, way]) => (
+                        <option key={id} value={id}>
+                          {way.name}
+                        </option>
+                      ))}
+                    </select>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+          <Refused of={[striking, foreseeing, removing, leaving]} />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
               <h3>Replaced by shop policy</h3>

@@ -3,8 +3,10 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
 import { typedAmount } from "@/app/server/typed";
+import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { wayIds } from "@/core/ways/ways";
 import { setWay } from "@/data/bench/ways";
+import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setForeseen } from "@/data/parts/wanted";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
@@ -84,4 +86,14 @@ const unline = defineAction({
 });
 export async function removeLineOfJob(press: Press) {
   return unline(press);
+}
+
+const outcome = defineAction({
+  name: "fault-outcome",
+  permission: "bench",
+  input: z.object({ jobId, faultId: z.string().max(80), outcome: z.enum(faultOutcomeIds).nullable() }),
+  run: (ctx, input) => setFaultOutcome(ctx, input.jobId, input.faultId, input.outcome),
+});
+export async function chooseFaultOutcome(press: Press) {
+  return outcome(press);
 }

@@ -3,10 +3,20 @@ import { wayLines } from "@/core/ways/ways";
 import { wayApplies } from "@/core/ways/ways-that-apply";
 import { openingOf } from "@/data/bench/opening";
 import { foreseenOf, upgradesOf, waysOf } from "@/data/bench/ways";
+import { listFaults } from "@/data/diagnosis/faults";
+import { faultOf } from "@/data/diagnosis/knowledge";
 import { getQuote, quoteOptions } from "@/data/quote/quotes";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
 import { WaysPanel } from "@/ui/bench/quote/ways-panel";
-import { addLineToJob, chooseWay, foreseePart, recordCustomerAnswer, removeLineOfJob, sendBackUnrepaired } from "./actions";
+import {
+  addLineToJob,
+  chooseFaultOutcome,
+  chooseWay,
+  foreseePart,
+  recordCustomerAnswer,
+  removeLineOfJob,
+  sendBackUnrepaired,
+} from "./actions";
 
 export const metadata = { title: "Quote" };
 
@@ -39,6 +49,8 @@ export default async function QuotePage(props: StationProps) {
       }
       foreseen={foreseenOf(db, job, version, off)}
       foresee={foreseePart}
+      faults={listFaults(db, job.id).map(({ faultId, outcome }) => ({ faultId, outcome, name: faultOf(db, faultId)?.name ?? faultId }))}
+      chooseOutcome={chooseFaultOutcome}
       valueMinor={job.valueMinor}
       options={quoteOptions(db, job, upgradesOf(db, job, version, off))}
       addLine={addLineToJob}

@@ -182,7 +182,7 @@ export class Person {
         await this.rest(200);
       }
     }
-    await this.rest(320); // two presses within 300 ms would count once
+    await this.rest(90); // two presses within a switch's bounce would count once
   }
 
   field = (label: string) =>
@@ -218,7 +218,7 @@ export class Person {
   async key(key: string): Promise<void> {
     await this.driver.executeScript("document.activeElement?.blur?.()");
     await this.driver.actions().sendKeys(key).perform();
-    await this.rest(320);
+    await this.rest(90);
   }
 
   /** What the main key says now. */
@@ -237,8 +237,8 @@ export class Person {
       .catch(async () => {
         throw new Error(`Nothing came of the space bar at "${before}". The page says:\n${await this.read()}`);
       });
-    // Two presses within 300 ms would count once.
-    await this.rest(Math.max(60, 320 - (Date.now() - pressedAt)));
+    // Two presses within a switch's bounce would count once.
+    await this.rest(Math.max(40, 90 - (Date.now() - pressedAt)));
   }
 
   /** Goes by the Tab key to what says these words, as one without a mouse does, and leaves the focus there. */
@@ -258,7 +258,7 @@ export class Person {
       .actions()
       .sendKeys(...keys)
       .perform();
-    await this.rest(320);
+    await this.rest(90);
   }
 
   /** A scanner: fast characters and Enter, as one burst. */

@@ -93,10 +93,6 @@ export function TestRows({
   const last = useRef<{ id: TestId; verdict: Verdict } | null>(null);
   const written = (id: TestId | undefined) => id && setSent((before) => new Set([...before, id]));
   const afterAnswer = () => {
-    written(last.current?.id);
-    setValue("");
-    setReading(null);
-    setChosen(null);
     // A light service goes on by itself: a press saved at each of its two test sheets. A fault stops it.
     const left = tests.filter((test) => test.id !== last.current?.id && !sent.has(test.id) && !answered(test.id));
     if (light && !left.length && !stopped && last.current?.verdict !== "bad") router.push(next.href);
@@ -124,7 +120,13 @@ export function TestRows({
     if (!active) return;
     const typed = value.trim();
     last.current = { id: active.id, verdict };
-    act.press({
+    // The next test is under the hand at once: what is typed from now on is for it. Refused, the page goes back to this one.
+    const kept = { id: active.id, value, reading };
+    written(active.id);
+    setValue("");
+    setReading(null);
+    setChosen(null);
+    const sending = act.press({
       jobId,
       phase,
       testId: active.id,
@@ -134,6 +136,13 @@ export function TestRows({
       instrument: reading ? reading.instrument : typed === "" ? "by hand" : "typed",
       simulated: reading?.simulated ?? false,
       trace: reading?.trace ?? null,
+    });
+    void sending.then((result) => {
+      if (result?.ok) return;
+      setSent((before) => new Set([...before].filter((id) => id !== kept.id)));
+      setChosen(kept.id);
+      setValue(kept.value);
+      setReading(kept.reading);
     });
   };
   return (

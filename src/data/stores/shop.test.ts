@@ -135,7 +135,7 @@ describe("findings and quotes", () => {
     const id = open();
     addFault(ctx, id, "yoke-springs-weak", "");
     addFault(ctx, id, "yoke-springs-weak", "both");
-    expect(listFaults(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both" }]);
+    expect(listFaults(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both", outcome: null }]);
     expect(getQuote(db, findJob(db, id)!).parts.map((part) => part.positionId)).toEqual(["yoke-spring-front", "yoke-spring-rear"]);
     setForeseen(ctx, id, "yoke-spring-front", false);
     expect(getQuote(db, findJob(db, id)!).parts).toHaveLength(1);

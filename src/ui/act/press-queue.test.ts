@@ -109,7 +109,7 @@ describe("the queue of presses", () => {
     const server = bench((attempt) => (attempt < 3 ? "before" : null));
     const seen: boolean[] = [];
     const queue = createPressQueue({ ...server, settled: () => undefined, pause });
-    queue.subscribe(() => seen.push(queue.state().waiting));
+    queue.listen(() => seen.push(queue.state().waiting));
     queue.add(press(1));
     await settle();
     expect(seen).toContain(true);

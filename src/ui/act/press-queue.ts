@@ -50,7 +50,7 @@ export interface QueueOptions {
 
 export interface PressQueue {
   readonly state: () => QueueState;
-  readonly subscribe: (listener: () => void) => () => void;
+  readonly listen: (listener: () => void) => () => void;
   readonly add: (press: QueuedPress) => void;
   /** Forgets what the page's state of the server has by now. */
   readonly shown: (revision: number) => void;
@@ -121,7 +121,7 @@ export function createPressQueue(options: QueueOptions, kept: readonly QueuedPre
   }
   return {
     state: () => state,
-    subscribe(listener) {
+    listen(listener) {
       listeners.add(listener);
       return () => listeners.delete(listener);
     },

@@ -100,7 +100,7 @@ const empty: QueueState = { pending: [], done: [], stopped: null, waiting: false
 export function useQueueState(): QueueState {
   const queue = useContext(Context);
   return useSyncExternalStore(
-    useCallback((listener: () => void) => queue?.subscribe(listener) ?? (() => undefined), [queue]),
+    useCallback((listener: () => void) => queue?.listen(listener) ?? (() => undefined), [queue]),
     () => queue?.state() ?? empty,
     () => empty,
   );

@@ -1,3 +1,4 @@
+import { plainJob } from "#tests/workshop";
 import { openJob } from "@/data/counter/open-job";
 import { ensureFirstPerson } from "@/data/shop/people";
 import { openDatabase } from "@/data/store/database";
@@ -34,29 +35,7 @@ export async function pressPaint(data: string): Promise<PressPaint> {
       (serial) =>
         openJob(
           { db, person: ensureFirstPerson(db), now: new Date().toISOString() },
-          {
-            customer: { id: 1 },
-            modelId: "skerry-30",
-            serial,
-            hand: "right",
-            kind: "service",
-            depth: "full",
-            complaint: "",
-            intake: {
-              complaints: [],
-              water: "salt",
-              tripsPerYear: 24,
-              conditions: [],
-              life: [],
-              conditionNote: "",
-              dragWish: "greased",
-              handleHole: "as-found",
-            },
-            brought: [],
-            limitMinor: 1_000_000,
-            wantedOn: null,
-            promisedOn: new Date().toISOString().slice(0, 10),
-          },
+          plainJob({ modelId: "skerry-30", serial, kind: "service", depth: "full" }),
         ).tag,
     ),
   )();

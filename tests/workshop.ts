@@ -33,6 +33,19 @@ export const intake = (change: Partial<Intake> = {}): Intake => ({
   ...change,
 });
 
+/** A job at the bench today with nothing unusual about it: its customer, what it came for and its depth are the caller's. */
+export const plainJob = (change: Partial<NewJob> & Pick<NewJob, "modelId" | "serial">): NewJob => ({
+  customer: { id: 1 },
+  hand: "right",
+  complaint: "",
+  intake: intake({ complaints: ["service"], tripsPerYear: 24, dragWish: "greased" }),
+  brought: [],
+  limitMinor: 1_000_000,
+  wantedOn: null,
+  promisedOn: new Date().toISOString().slice(0, 10),
+  ...change,
+});
+
 /** An empty shop with the demo's model, one supplier who sells everything, two of each part in the bins, and one customer. */
 export function openWorkshop(): Workshop {
   const db = openMemoryDatabase();

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { plainJob } from "#tests/workshop";
 import { openJob } from "@/data/counter/open-job";
 import { atTheBench, type Person, type Server } from "./bench";
 import { onTheData } from "./stations";
@@ -10,37 +11,12 @@ atTheBench((startedServer, startedPerson) => {
   person = startedPerson;
 });
 
-/** How often; docs/how-it-is-built.md has the figures of twenty. */
+/** How often; ZORBEK_BURSTS=20 runs twenty. */
 const runs = Number(process.env.ZORBEK_BURSTS ?? 2);
 const presses = 60;
 
 const job = (serial: string) =>
-  onTheData(server, (ctx) => {
-    const { tag } = openJob(ctx, {
-      customer: { id: 1 },
-      modelId: "skerry-30",
-      serial,
-      hand: "right",
-      kind: "service",
-      depth: "full",
-      complaint: "",
-      intake: {
-        complaints: [],
-        water: "salt",
-        tripsPerYear: 24,
-        conditions: [],
-        life: [],
-        conditionNote: "",
-        dragWish: "greased",
-        handleHole: "as-found",
-      },
-      brought: [],
-      limitMinor: 1_000_000,
-      wantedOn: null,
-      promisedOn: new Date().toISOString().slice(0, 10),
-    });
-    return { tag };
-  });
+  onTheData(server, (ctx) => openJob(ctx, plainJob({ modelId: "skerry-30", serial, kind: "service", depth: "full" })));
 
 describe("a burst of sixty presses", () => {
   for (let run = 1; run <= runs; run++)

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
+import { plainJob } from "#tests/workshop";
 import { families } from "@/core/families/families";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { addModel } from "@/data/catalogue/models";
@@ -39,29 +40,7 @@ const service = (family: FamilyId, depth: "full" | "quick"): string =>
       const positions = anatomy.positions.map((position) => ({ ...position, partTypeId: own(position.partTypeId) }));
       addModel(ctx, { id: modelId, maker: "Hands", name: family, family }, { lineRadiusMm: 20, anatomy: { ...anatomy, positions } });
     }
-    return openJob(ctx, {
-      customer: { id: 1 },
-      modelId,
-      serial: `${family} ${depth}`,
-      hand: "right",
-      kind: "service",
-      depth,
-      complaint: "",
-      intake: {
-        complaints: ["service"],
-        water: "salt",
-        tripsPerYear: 24,
-        conditions: [],
-        life: [],
-        conditionNote: "",
-        dragWish: "greased",
-        handleHole: "as-found",
-      },
-      brought: [],
-      limitMinor: 1_000_000,
-      wantedOn: null,
-      promisedOn: new Date().toISOString().slice(0, 10),
-    }).tag;
+    return openJob(ctx, plainJob({ modelId, serial: `${family} ${depth}`, kind: "service", depth })).tag;
   });
 
 /** What each press was, for the words of a failure. */

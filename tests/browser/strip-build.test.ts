@@ -6,6 +6,7 @@ import ICAL from "ical.js";
 import { Key } from "selenium-webdriver";
 import { afterAll, describe, expect, it } from "vitest";
 import { skerry30Anatomy } from "#demo/models/skerry-30";
+import { plainJob } from "#tests/workshop";
 import { openJob } from "@/data/counter/open-job";
 import { setBin } from "@/data/parts/stock";
 import { atTheBench, type Person, type Server } from "./bench";
@@ -21,31 +22,7 @@ atTheBench((startedServer, startedPerson) => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const open = (modelId: string, serial: string): string =>
-  onTheData(
-    server,
-    (ctx) =>
-      openJob(ctx, {
-        customer: { id: 1 },
-        modelId,
-        serial,
-        hand: "right",
-        complaint: "its year's service",
-        intake: {
-          complaints: ["service"],
-          water: "salt",
-          tripsPerYear: 24,
-          conditions: [],
-          life: [],
-          conditionNote: "",
-          dragWish: "greased",
-          handleHole: "as-found",
-        },
-        brought: [],
-        limitMinor: 100_000,
-        wantedOn: null,
-        promisedOn: new Date().toISOString().slice(0, 10),
-      }).tag,
-  );
+  onTheData(server, (ctx) => openJob(ctx, plainJob({ modelId, serial, complaint: "its year's service", limitMinor: 100_000 })).tag);
 /** Seats of the star drag reel that a full service empties: all but its frame, foot and what is let into them. */
 const serviced = skerry30Anatomy.positions.filter(
   ({ assemblyId, stays }) => !stays && !skerry30Anatomy.assemblies.find(({ id }) => id === assemblyId)?.stays,

@@ -110,6 +110,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
         ),
         smallestMinor: 0,
         consumablesMinor: 0,
+        measured: false,
       },
     });
     for (const part of skerry30Parts) addPartType(start, part);
@@ -248,6 +249,8 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     }
   };
   const giveBack = (ctx: Context, jobId: number, takenBy: string) => {
+    const points = listOilPoints(db, findJob(db, jobId)!).map(({ positionId }) => positionId);
+    if (points.length) markOilPoints(ctx, jobId, points, "oiled");
     markReady(ctx, jobId);
     for (const item of findJob(db, jobId)!.brought) tickBrought(ctx, jobId, item.item, true);
     closeJob(ctx, jobId, takenBy);

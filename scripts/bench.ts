@@ -93,6 +93,12 @@ print(
   "12 findings in the whole catalogue against every world of 10 faults and 6 findings",
 );
 print(
+  "diagnosis-heavy",
+  medianMs(() => diagnose(noticed(12)), 5),
+  bruteMs,
+  "12 findings over all eight histories with the reasons of every fault against the same",
+);
+print(
   "diagnosis-next-test",
   medianMs(() => nextTests(noticed(8)), 7),
   bruteMs,

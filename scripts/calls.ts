@@ -7,6 +7,7 @@ import { faults } from "@/core/diagnosis/fault-table";
 import { type FindingId, findings } from "@/core/diagnosis/finding-table";
 import { isolate } from "@/core/diagnosis/isolation";
 import { type Opening, openings } from "@/core/diagnosis/look-table";
+import { links } from "@/core/diagnosis/strength-table";
 import { readPullTrace } from "@/core/drag/pull-trace";
 import { families } from "@/core/families/families";
 import { testSpec } from "@/core/proving/protocol";
@@ -15,7 +16,7 @@ import { parseTag } from "@/core/tags/tag";
 import { buildOrder } from "@/core/teardown/build-order";
 import { checkOrder } from "@/core/teardown/check-order";
 import { removalOrder } from "@/core/teardown/removal-order";
-import { type FamilyId, familyWords } from "@/core/vocabulary/families";
+import { type FamilyId, familyIds, familyWords } from "@/core/vocabulary/families";
 import { type TestId, testIds, verdicts } from "@/core/vocabulary/tests";
 import { type UseFactor, useFactors } from "@/core/vocabulary/use";
 import { type Call, call } from "./call-of";
@@ -39,6 +40,15 @@ function vocabularyId(what: string) {
     const nearest = [...known].sort((a, b) => distance(id, a) - distance(id, b)).slice(0, 3);
     ctx.addIssue({ code: "custom", message: `"${id}" is no ${what}. Nearest: ${nearest.join(", ")}. --vocabulary lists all.` });
   });
+}
+
+/** Findings that some fault a reel of these roles can have brings about, and those that have nothing to do with any fault. */
+function findingsOf(family: FamilyId, roles?: readonly string[]): ReadonlySet<string> {
+  const own = new Set(roles ?? families[family]?.parts.map((part) => part.role) ?? []);
+  const cannot = new Set(faults.filter(({ needs }) => needs !== undefined && !own.has(needs)).map(({ id }) => id));
+  const [able, other] = [new Set<string>(), new Set<string>()];
+  for (const { fault, finding } of links) (cannot.has(fault) ? other : able).add(finding);
+  return new Set(findings.map(({ id }) => id).filter((id) => able.has(id) || !other.has(id)));
 }
 
 /** The sum of a quote: work and parts at a job's rates. */
@@ -84,6 +94,7 @@ export const calls: Record<string, Call> = {
   })),
   isolate: call(
     z.strictObject({
+      family: z.enum(familyIds).default("star-drag-bridge"),
       freeSpool: verdict,
       turning: verdict,
       freeSpoolSpoolOut: verdict,
@@ -91,20 +102,36 @@ export const calls: Record<string, Call> = {
       antiReverse: verdict,
       click: verdict,
     }),
-    isolate,
+    ({ family, ...evidence }) => isolate(family, evidence),
   ),
   diagnose: call(
-    z.strictObject({
-      family: vocabularyId("family"),
-      /** Part roles of the very reel; the family's own without it. */
-      roles: z.array(z.string()).optional(),
-      use: z.array(vocabularyId("use")).default([]),
-      told: z.array(vocabularyId("finding")).default([]),
-      tested: z.partialRecord(vocabularyId("test"), z.enum(verdicts)).default({}),
-      seen: z.partialRecord(vocabularyId("finding"), z.boolean()).default({}),
-      settled: z.partialRecord(vocabularyId("fault"), z.boolean()).default({}),
-      open: z.array(vocabularyId("opening")).default([]),
-    }),
+    z
+      .strictObject({
+        family: vocabularyId("family"),
+        /** Part roles of the very reel; the family's own without it. */
+        roles: z.array(z.string()).optional(),
+        use: z.array(vocabularyId("use")).default([]),
+        told: z.array(vocabularyId("finding")).default([]),
+        tested: z.partialRecord(vocabularyId("test"), z.enum(verdicts)).default({}),
+        seen: z.partialRecord(vocabularyId("finding"), z.boolean()).default({}),
+        settled: z.partialRecord(vocabularyId("fault"), z.boolean()).default({}),
+        open: z.array(vocabularyId("opening")).default([]),
+      })
+      .superRefine((input, ctx) => {
+        const able = findingsOf(input.family as FamilyId, input.roles);
+        const noticed = [
+          ...input.told.map((id, i) => [["told", i], id] as const),
+          ...Object.keys(input.tested).map((id) => [["tested", id], findingOfTest[id as TestId] as string] as const),
+          ...Object.keys(input.seen).map((id) => [["seen", id], id] as const),
+        ];
+        for (const [path, id] of noticed)
+          if (id && id in vocabulary.finding! && !able.has(id))
+            ctx.addIssue({
+              code: "custom",
+              path: [...path],
+              message: `A ${familyWords[input.family as FamilyId] ?? input.family} has nothing that could show this.`,
+            });
+      }),
     (input) => {
       const subject: Case = {
         roles: new Set(input.roles ?? families[input.family as FamilyId].parts.map((part) => part.role)),
@@ -119,9 +146,10 @@ export const calls: Record<string, Call> = {
         settled: new Map(Object.entries(input.settled) as [string, boolean][]),
         open: input.open as Opening[],
       };
-      const { ranked, ...rest } = diagnose(subject);
+      const { ranked, settled, ...rest } = diagnose(subject);
       return {
         ...rest,
+        settled: settled.map(({ fault, probability }) => ({ fault: fault.id, name: fault.name, probability })),
         ranked: ranked.map(({ fault, ...told }) => ({ fault: fault.id, name: fault.name, section: fault.section, ...told })),
         next: nextTests(subject).map(({ look, ...told }) => ({ finding: look.finding, how: look.how, open: look.open, ...told })),
       };

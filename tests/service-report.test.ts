@@ -3,23 +3,14 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it } from "vitest";
-import { allBuildActs } from "@/core/hands/build-acts";
-import { allStripActs } from "@/core/hands/strip-acts";
-import { protocolOfJob } from "@/core/intake/job-kinds";
-import { doSteps, getBuild } from "@/data/bench/build";
-import { cleanedAllByHand } from "@/data/bench/cleaning";
-import { listOilPoints, markOilPoints } from "@/data/bench/oil-points";
-import { openingOf, stripGuideOf } from "@/data/bench/opening";
-import { noteWell, takeParts } from "@/data/bench/tray";
-import { recordAllGood } from "@/data/diagnosis/observations";
+import { noteWell } from "@/data/bench/tray";
 import { getReport } from "@/data/hand-back/report";
-import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { machineOf } from "@/data/jobs/machine";
 import { getReelHistory } from "@/data/ledger/reel-history";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { reportPdf } from "@/formats/report-pdf";
-import { intake, openWorkshop, reportDates, type Workshop } from "./workshop";
+import { wholeService } from "./whole-service";
+import { intake, openWorkshop, reportDates } from "./workshop";
 
 const folder = mkdtempSync(join(tmpdir(), "zorbek-service-"));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -34,36 +25,16 @@ const read = (bytes: Buffer) => {
   };
 };
 
-/** A job from its first test to its return, nothing unusual. */
-function service(shop: Workshop, id: number, during: () => void = () => undefined) {
-  const job = () => findJob(shop.db, id)!;
-  const version = machineOf(shop.db, job());
-  const tests = protocolOfJob(version.model.family, job()).map((test) => test.id);
-  recordAllGood(shop.ctx, { jobId: id, phase: "before", testIds: tests });
-  for (const { positionIds } of allStripActs(stripGuideOf(shop.db, job(), version, openingOf(shop.db, job(), version))))
-    takeParts(shop.ctx, id, positionIds);
-  during();
-  if (openingOf(shop.db, job(), version).opening.off.size) cleanedAllByHand(shop.ctx, id);
-  const { steps, batches } = getBuild(shop.db, job(), version);
-  for (const { operationIds } of allBuildActs(steps, batches, version.partTypes)) doSteps(shop.ctx, id, operationIds);
-  const points = listOilPoints(shop.db, job(), version).map(({ positionId }) => positionId);
-  if (points.length) markOilPoints(shop.ctx, id, points, "oiled");
-  recordAllGood(shop.ctx, { jobId: id, phase: "after", testIds: tests });
-  markReady(shop.ctx, id);
-  closeJob(shop.ctx, id, "Ada Brook");
-  return job();
-}
-
 describe("the report of a service without any fault", () => {
   it("names what was stripped, how it was cleaned, oiled and checked, before and after, the price from the list, on one page", async () => {
     const shop = openWorkshop();
     const settings = getShopSettings(shop.db);
     saveShopSettings(shop.ctx, {
       ...settings,
-      prices: { fixed: { "star-drag-bridge": { full: 6900 } }, smallestMinor: 0, consumablesMinor: 350 },
+      prices: { fixed: { "star-drag-bridge": { full: 6900 } }, smallestMinor: 0, consumablesMinor: 350, measured: false },
     });
     const id = shop.open({ kind: "service", depth: "full", complaint: "", intake: intake({ complaints: ["service"] }) });
-    const job = service(shop, id, () =>
+    const job = wholeService(shop, id, () =>
       noteWell(shop.ctx, id, "dog", { verdict: "dressed", dressed: "nose filed square", orientation: "", note: "" }),
     );
     const { text, pages } = read(await reportPdf(getReport(shop.db, job, reportDates)));
@@ -92,19 +63,19 @@ describe("the report of a service without any fault", () => {
   it("of one assembly and of the outside say no more than was done", async () => {
     const shop = openWorkshop();
     const drag = shop.open({ kind: "service", depth: "complaint", serial: "D1", intake: intake({ complaints: ["drag-weak"] }) });
-    const some = read(await reportPdf(getReport(shop.db, service(shop, drag), reportDates))).text;
+    const some = read(await reportPdf(getReport(shop.db, wholeService(shop, drag), reportDates))).text;
     expect(some).toContain("Gear and drag stack: stripped for the complaint");
     expect(some).toMatch(/Not opened: [^.]*Tail plate and click/);
     expect(some).toMatch(/“drag weak”: .* is good now, was good/);
     const outside = shop.open({ kind: "service", depth: "light", serial: "L1", complaint: "" });
-    const { text, pages } = read(await reportPdf(getReport(shop.db, service(shop, outside), reportDates)));
-    expect(text).toContain("Oiled where they sit: Handle, Spool bearing, tail.");
+    const { text, pages } = read(await reportPdf(getReport(shop.db, wholeService(shop, outside), reportDates)));
+    expect(text).toContain("Oiled where they sit: Handle knob, Spool bearing, tail.");
     expect(text).not.toContain("stripped");
     expect(pages).toBe(1);
     const history = getReelHistory(shop.db, findJob(shop.db, outside)!.reel.id, {
       today: "2026-03-02",
       after: (from) => from.slice(0, 10),
     });
-    expect(history?.visits[0]?.done).toContain("Oiled where they sit: Handle, Spool bearing, tail.");
+    expect(history?.visits[0]?.done).toContain("Oiled where they sit: Handle knob, Spool bearing, tail.");
   });
 });

@@ -77,7 +77,13 @@ export function openWorkshop(): Workshop {
 }
 
 /** Dates of a report that say how far off they are. */
-export const reportDates: ReportDates = { opened: "then", closed: null, after: (months) => `in ${months} months`, words: (day) => day };
+export const reportDates: ReportDates = {
+  opened: "then",
+  closed: null,
+  after: (months) => `in ${months} months`,
+  from: (day, months) => `${months} months from ${day.slice(0, 10)}`,
+  words: (day) => day,
+};
 
 /** One answer to one test, as typed at the bench. */
 export const answer = (

@@ -17,6 +17,8 @@ export interface Receipt {
   readonly currency: string;
   /** Null: every quote is asked for. */
   readonly limitMinor: number | null;
+  /** Parts the customer wants to be called for; empty for none. */
+  readonly callFor: string;
   readonly discountPercent: number;
   readonly depositMinor: number;
 }
@@ -47,6 +49,7 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
       ["As found", receipt.asFound || "no marks written down"],
       ["Accessories", receipt.cameWith.join(", ") || "none"],
       ["Spending limit", limitMinor === null ? "we ask before any work" : `${formatMinor(limitMinor)} ${currency}, tax included`],
+      ...(receipt.callFor ? ([["We call before renewing", receipt.callFor]] as const) : []),
       ...(receipt.discountPercent ? ([["Discount", `${receipt.discountPercent} % off work and parts`]] as const) : []),
       ["Deposit paid", depositMinor ? `${formatMinor(depositMinor)} ${currency}` : "none"],
     ];

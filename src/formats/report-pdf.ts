@@ -38,6 +38,8 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
       140 * mm,
     );
 
+    line("sans", 11, `It came for: ${report.cameFor}.`);
+
     heading("You reported");
     line("sans", 11, report.complaint || "Nothing in particular.");
     for (const answer of report.answers) line("bold", 11, answer);
@@ -147,6 +149,7 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     line("bold", 11, `Next service: ${report.nextService}`);
     for (const due of report.due.filter(({ id }) => id !== "whole"))
       line("sans", 11, `${due.component}: ${due.what}, ${due.byOwner ? "yourself, " : ""}by ${dueWords(due.on)} (${due.because})`);
+    if (report.notServed.length) line("sans", 11, `Not served here yet: ${report.notServed.join(", ")}.`);
 
     heading("Price");
     const { price } = report;

@@ -22,7 +22,13 @@ export const shortReportPdf = (report: Report): Promise<Buffer> =>
     };
     list(
       "Done",
-      report.declined === null ? report.findings.map(({ name, remedy }) => `${name}: ${remedy}`) : [`Unrepaired: ${report.declined}`],
+      report.declined === null
+        ? [
+            ...report.findings.map(({ name, remedy }) => `${name}: ${remedy}`),
+            ...(report.work?.assemblies ?? []).map(({ name, cleaned }) => `${name}: opened${cleaned ? `; ${cleaned}` : ""}`),
+            ...(report.work?.oiledInPlace.length ? [`Oiled where they sit: ${report.work.oiledInPlace.join(", ")}`] : []),
+          ]
+        : [`Unrepaired: ${report.declined}`],
     );
     list(
       "New in it",

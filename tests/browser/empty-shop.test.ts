@@ -133,6 +133,7 @@ describe("a shop that starts with nothing", () => {
   /** Every way a refusal can point, followed: the page is there, and on it the place that was named. */
   const ways: { readonly [To in WayOut["to"]]: (() => Extract<WayOut, { to: To }>)[] } = {
     station: [() => ({ to: "station", tag, station: "clean" }), () => ({ to: "station", tag, station: "quote" })],
+    "ask-for": [() => ({ to: "ask-for", tag, positionId: "lock-screw" })],
     "open-again": [() => ({ to: "open-again", tag, operationId: "place-lock-screw" })],
     part: (["offers", "bin", "facts"] as const).map((at) => () => ({ to: "part", partTypeId: "ot-x1", at })),
     "new-part": [() => ({ to: "new-part", number: "OT-77" })],

@@ -116,7 +116,7 @@ describe("an outside service", () => {
     expect(presses).toBeLessThanOrEqual(8);
     expect(stationOf(tag)).toBe("closed");
     const points = "SELECT group_concat(position_id) FROM oil_point JOIN job ON job.id = job_id WHERE tag = ?";
-    expect(server.value<string>(points, tag).split(",").sort()).toEqual(["handle", "tail-bearing"]);
+    expect(server.value<string>(points, tag).split(",").sort()).toEqual(["knob", "tail-bearing"]);
   });
 
   it("stops at a fault and goes the long way from there", async () => {
@@ -139,6 +139,9 @@ describe("a comeback", () => {
     expect(await person.value("Job")).toBe("comeback");
     await person.press("drag weak");
     await person.press("Check in");
+    await person.sees("Who pays for it? Say so before anything is opened.");
+    await person.type("Who pays", "we do");
+    await person.press("Check in");
     await person.go(`/bench/${await taken()}/test`);
     await person.sees("Our own work came back.");
     await person.sees("Found: no fault.");
@@ -157,6 +160,7 @@ describe("a comeback", () => {
 
   it("is refused where nothing of ours stands under the serial, and nothing typed is lost", async () => {
     await known("MS30 61002", "comeback");
+    await person.type("Who pays", "we do");
     await person.press("drag weak");
     await person.press("Check in");
     await person.sees("We have returned no reel with this serial.");

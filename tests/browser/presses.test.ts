@@ -84,7 +84,7 @@ describe("presses from the first at Strip to the last at Build", () => {
         // All of it clean and back in, every check passed.
         expect(count("SELECT count(*) FROM tray_well WHERE cleaned_at IS NULL")).toBe(
           // A fluid-sealed clutch stays sealed: nothing of it is washed.
-          family === "spinning-fluid-sealed" && depth === "full" ? 6 : 0,
+          family === "spinning-fluid-sealed" && depth === "full" ? 8 : 0,
         );
         const notIn =
           "SELECT count(*) FROM tray_well WHERE NOT EXISTS (SELECT 1 FROM build_step WHERE build_step.job_id = tray_well.job_id AND operation_id = 'place-' || position_id AND state = 'done')";

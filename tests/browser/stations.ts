@@ -13,10 +13,28 @@ export function onTheData<T>(server: Server, work: (ctx: Context) => T): T {
   }
 }
 
+/** Where the page is and what its main key says, read in one go and only once it stands still: a press must not land on the page after. */
+async function standing(person: Person): Promise<{ path: string; key: string }> {
+  const look = () =>
+    person.driver.executeScript<string>(
+      "return location.pathname + '|' + (document.querySelector('.key-main')?.innerText.replace(/\\s+/g, ' ') ?? '')",
+    );
+  let seen = await look();
+  for (;;) {
+    await person.rest(50);
+    const again = await look();
+    if (again === seen) break;
+    seen = again;
+  }
+  const bar = seen.indexOf("|");
+  return { path: seen.slice(0, bar), key: seen.slice(bar + 1) };
+}
+
 /** Takes off all that is to be opened, by the space bar: each press what the hands do as one. @returns the presses. */
 export async function stripAll(person: Person): Promise<number> {
   for (let presses = 0; presses < 80; presses++) {
-    if (!(await person.driver.getCurrentUrl()).endsWith("/strip") || (await person.mainKey()).startsWith("On to Clean")) return presses;
+    const { path, key } = await standing(person);
+    if (!path.endsWith("/strip") || key.startsWith("On to Clean")) return presses;
     await person.space();
   }
   throw new Error(`It does not come apart. The page says:\n${await person.read()}`);
@@ -25,7 +43,8 @@ export async function stripAll(person: Person): Promise<number> {
 /** Every bath and every group by hand, all counted back, by the space bar. */
 export async function cleanAll(person: Person): Promise<void> {
   for (let presses = 0; presses < 24; presses++) {
-    if (!(await person.driver.getCurrentUrl()).endsWith("/clean") || /^On to (Parts|Build)/.test(await person.mainKey())) return;
+    const { path, key } = await standing(person);
+    if (!path.endsWith("/clean") || /^On to (Parts|Build)/.test(key)) return;
     await person.space();
   }
   throw new Error(`It does not get clean. The page says:\n${await person.read()}`);

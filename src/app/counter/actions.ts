@@ -2,6 +2,7 @@
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
 import { parseMinor } from "@/core/money/money";
+import { readMeasure } from "@/core/units/read-measure";
 import { addUnknownModel } from "@/data/bench/loose-parts";
 import { openJob } from "@/data/counter/open-job";
 import { addCustomer, setDiscountClass } from "@/data/customers/customers";
@@ -38,6 +39,8 @@ const intake = defineAction({
       customer: { id: customerId },
       modelId,
       serial: form.serial,
+      reelId: form.reelId ? Number(form.reelId) : null,
+      takenFor: { madeBy: form.madeBy, madeWhen: form.madeWhen, madeWhere: form.madeWhere },
       hand: form.hand,
       kind: form.kind === "declined" ? "repair" : form.kind,
       // A service without a word on how deep is a full one.
@@ -55,6 +58,9 @@ const intake = defineAction({
         brakes: form.brakes,
         dragWish: form.dragWish,
         handleHole: form.handleHole,
+        lineBreaksN: form.lineBreaks ? readMeasure(form.lineBreaks, "N") : null,
+        callFor: declined ? "" : form.callFor,
+        pays: form.kind === "comeback" && form.pays ? form.pays : "us",
       },
       brought: declined ? [] : form.brought,
       limitMinor: form.limit ? parseMinor(form.limit) : null,

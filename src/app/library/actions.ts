@@ -1,16 +1,15 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
+import { typedMaybeAmount } from "@/app/server/typed";
 import { draftSchema } from "@/core/anatomy/draft";
 import { serialRuleSchema } from "@/core/anatomy/serial";
-import { families } from "@/core/families/families";
-import { modelFromTemplate } from "@/core/families/template";
 import { familyIds } from "@/core/vocabulary/families";
 import { putMinutesIn } from "@/data/bench/playbook";
+import { changeVariant, startModelOf } from "@/data/catalogue/built";
 import { saveSerialRules } from "@/data/catalogue/editions";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
-import { addModel, bringModelIn, findModel, previewModelFile, reviseModel } from "@/data/catalogue/models";
-import { addPartType, isPartKnown } from "@/data/catalogue/part-types";
+import { bringModelIn, previewModelFile, reviseModel, setModelWorth } from "@/data/catalogue/models";
 import { Refusal } from "@/data/store/context";
 import { modelFileLimit, readModelJson } from "@/formats/model-json";
 import type { Press } from "@/ui/act/press";
@@ -59,24 +58,14 @@ const start = defineAction({
     maker: z.string().trim().min(1, "Who made it? Write “not known” if nobody knows.").max(60, "At most 60 letters."),
     name: z.string().trim().min(1, "What is it called?").max(60, "At most 60 letters."),
     family: z.enum(familyIds),
+    /** By family, so that a choice made before the family was changed is not lost. */
+    variants: z.partialRecord(z.enum(familyIds), z.record(z.string().max(40), z.string().max(40))).default({}),
     prefix: z
       .string()
       .trim()
       .regex(/^[A-Za-z]{1,4}\d{0,3}$/, "One to four letters and up to three digits, such as KX or KX2: part numbers begin with it."),
   }),
-  run: (ctx, { maker, name, family, prefix }) => {
-    const id = prefix.toLowerCase();
-    if (findModel(ctx.db, id))
-      throw new Refusal("prefix-taken", "Another model's part numbers begin with this. Choose other letters.", "prefix");
-    const draft = modelFromTemplate(families[family], prefix);
-    for (const part of draft.partTypes) {
-      if (isPartKnown(ctx.db, part))
-        throw new Refusal("prefix-taken", "Part numbers with these letters are in the catalogue already. Choose other letters.", "prefix");
-      addPartType(ctx, part);
-    }
-    addModel(ctx, { id, maker, name, family }, { lineRadiusMm: draft.lineRadiusMm, anatomy: draft.anatomy });
-    return { id };
-  },
+  run: (ctx, { variants, ...model }) => startModelOf(ctx, model, variants[model.family] ?? {}),
 });
 export async function startModel(press: Press) {
   return start(press);
@@ -128,4 +117,29 @@ const bring = defineAction({
 });
 export async function bringModel(press: Press) {
   return bring(press);
+}
+
+const worth = defineAction({
+  name: "model-worth",
+  permission: "bench",
+  input: z.object({ modelId: z.string().max(60), value: typedMaybeAmount("An amount such as 120, or empty.") }),
+  run: (ctx, { modelId, value }) => setModelWorth(ctx, modelId, value ?? null),
+});
+export async function saveModelWorth(press: Press) {
+  return worth(press);
+}
+
+const variant = defineAction({
+  name: "change-variant",
+  permission: "bench",
+  input: z.object({
+    modelId: z.string().max(60),
+    baseNumber: z.number().int().positive(),
+    variantId: z.string().max(40),
+    choiceId: z.string().max(40),
+  }),
+  run: (ctx, { modelId, baseNumber, variantId, choiceId }) => changeVariant(ctx, modelId, baseNumber, variantId, choiceId),
+});
+export async function changeModelVariant(press: Press) {
+  return variant(press);
 }

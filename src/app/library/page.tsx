@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { readPage } from "@/app/server/reading";
+import { shownVariants } from "@/app/server/variants";
 import { findBySize } from "@/core/anatomy/find-by-size";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/vocabulary/families";
@@ -119,7 +120,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
           )}
         </div>
         <div className="flex flex-col gap-8">
-          <StartModel start={startModel} />
+          <StartModel start={startModel} variants={shownVariants} />
           <div>
             <h2>A part by hand</h2>
             <Link className="act-link" href="/library/new-part" prefetch={false}>

@@ -6,7 +6,7 @@ import { partIdOf } from "@/core/anatomy/identifier";
 import { kindWords, type PartKind, shapeSchema, sizeLabel, sizeWords } from "@/core/anatomy/shapes";
 import { partTypeSchema } from "@/core/anatomy/types";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
-import { addPartType, isPartKnown, retirePart, setPartFacts } from "@/data/catalogue/part-types";
+import { addPartType, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
 import { Refusal } from "@/data/store/context";
 import { readPartsCsv } from "@/formats/parts-csv";
 import type { Press } from "@/ui/act/press";
@@ -108,4 +108,14 @@ const use = defineAction({
 });
 export async function retirePartCard(press: Press) {
   return use(press);
+}
+
+const listed = defineAction({
+  name: "list-piece",
+  permission: "bench",
+  input: z.object({ id: z.string().max(80), number: typedWords("Which number? One of your own will do.", 40) }),
+  run: (ctx, input) => listPiece(ctx, input.id, input.number),
+});
+export async function listPieceInCatalogue(press: Press) {
+  return listed(press);
 }

@@ -22,7 +22,7 @@ export interface Bench {
   readonly head: BenchHead;
 }
 
-export type StationProps = { params: Promise<{ tag: string }>; searchParams: Promise<{ open?: string }> };
+export type StationProps = { params: Promise<{ tag: string }>; searchParams: Promise<{ open?: string; add?: string }> };
 
 function shownEdition(db: Db, job: Job): BenchHead["edition"] {
   if (job.editionId === null) return null;

@@ -8,5 +8,6 @@ export const reportDates = (job: Pick<Job, "openedAt" | "closedAt">): ReportDate
   opened: dateWords(job.openedAt),
   closed: job.closedAt ? dateWords(job.closedAt) : null,
   after: (months) => monthsAfter(job.closedAt ?? today(), months),
+  from: monthsAfter,
   words: dateWords,
 });

@@ -18,6 +18,7 @@ const settings = defineAction({
   name: "save-settings",
   permission: "shop",
   input: shopSettingsSchema.extend({
+    seen: z.string().max(20_000),
     ratePerHourMinor: typedAmount("An amount such as 45 or 45.50."),
     taxBasisPoints: typedPercent(),
     benchHoursPerDay: typedNumber("Hours such as 6 or 5.5, up to 16.", { min: 0.5, max: 16 }),
@@ -26,10 +27,11 @@ const settings = defineAction({
       fixed: z.partialRecord(z.enum(familyIds), z.partialRecord(z.enum(pricedServiceIds), typedMaybeAmount())),
       smallestMinor: typedAmount("An amount such as 15, or 0."),
       consumablesMinor: typedAmount("An amount such as 3.50, or 0."),
+      measured: z.boolean().default(false),
     }),
   }),
   // What is empty in the list has no price of its own.
-  run: (ctx, input) => saveShopSettings(ctx, shopSettingsSchema.parse(JSON.parse(JSON.stringify(input)))),
+  run: (ctx, { seen, ...input }) => saveShopSettings(ctx, shopSettingsSchema.parse(JSON.parse(JSON.stringify(input))), seen),
 });
 export async function saveSettings(press: Press) {
   return settings(press);

@@ -3,7 +3,7 @@ import { currentPerson } from "@/app/server/person";
 import { readPage } from "@/app/server/reading";
 import { instruments } from "@/core/proving/read-trace";
 import { listPeople } from "@/data/shop/people";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, seenSettings } from "@/data/shop/settings";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { PersonForm } from "@/ui/shop/person-form";
 import { ShopForm } from "@/ui/shop/shop-form";
@@ -28,7 +28,7 @@ export default async function ShopPage() {
       }
     >
       <div className="grid gap-10 lg:grid-cols-[1fr_1fr]">
-        <ShopForm settings={settings} save={saveSettings} />
+        <ShopForm settings={settings} seen={seenSettings(settings)} save={saveSettings} />
         <div className="flex flex-col gap-6">
           <section id="people">
             <h1>Who is at the bench</h1>

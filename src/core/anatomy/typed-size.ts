@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from "@/core/result";
+import { mmPerInch } from "@/core/units/units";
 import { type PartShape, sizeWords } from "./shapes";
 
 /** Measures of a shape in the order a bench says them, each with how far a piece may be off it, mm. Rules of thumb (common practice). */
@@ -59,6 +60,21 @@ const numbersOf = (shape: PartShape): string =>
     .map(([key]) => String((shape as unknown as Record<string, number>)[key]))
     .join(" x ");
 
+/** Inches as typed, "3/16" or "0.196", with or without their sign. */
+function inchesOf(text: string): number {
+  const bare = text.replace(/\s*(?:in|"|″)$/i, "").replace(",", ".");
+  const [over, under] = bare.split("/");
+  return under === undefined ? Number(over) : Number(over) / Number(under);
+}
+
+/** Whether a piece of one shape goes where one of the other does, by its measures: the same kind, and none off by more than a bench allows. */
+export function isSameSize(shape: PartShape, seat: PartShape): boolean {
+  const keys = measuresOf(seat);
+  if (shape.kind !== seat.kind || !keys.length) return false;
+  const [a, b] = [shape, seat] as unknown as [Record<string, number>, Record<string, number>];
+  return keys.every(([key, mm]) => Math.abs(a[key]! - b[key]!) <= mm + 1e-9);
+}
+
 export interface TypedSize {
   readonly shape: PartShape;
   /** What of it does not go with the seat; empty when all of it does. */
@@ -66,17 +82,20 @@ export interface TypedSize {
 }
 
 /**
- * A piece's size as typed, "5 x 11 x 4", beside what the seat takes. An empty text is the seat's own size.
+ * A piece's size as typed, "5 x 11 x 4" or "3/16 x 1/2 x 0.196 in", beside what the seat takes. An empty text is the seat's own size.
  * @returns the shape with the typed measures, and what does not fit in words. @throws nothing: what cannot be read is an error result.
  */
 export function typedSize(text: string, seat: PartShape): Result<TypedSize> {
   const said = text.trim();
   if (!said) return ok({ shape: seat, unlike: "" });
   const keys = measuresOf(seat);
-  const numbers = said
-    .replace(/^M/i, "")
-    .split(/\s*[x×*/]\s*/i)
-    .map((part) => Number(part.replace(",", ".").replace(/\s*mm$/i, "")));
+  const inches = /(?:in|"|″)$/i.test(said);
+  const numbers = inches
+    ? said.split(/\s*[x×*]\s*/i).map((part) => inchesOf(part) * mmPerInch)
+    : said
+        .replace(/^M/i, "")
+        .split(/\s*[x×*/]\s*/i)
+        .map((part) => Number(part.replace(",", ".").replace(/\s*mm$/i, "")));
   if (!keys.length || numbers.length !== keys.length || numbers.some((number) => !(number > 0 && number < 500)))
     return fail(
       "size",

@@ -152,7 +152,10 @@ export const anatomySchema = z.object({
   batches: z.array(batchSchema).default([]),
 });
 
-export type PartType = z.infer<typeof partTypeSchema>;
+export type PartType = z.infer<typeof partTypeSchema> & {
+  /** In this reel: a friction lining of an age and with no evidence of its material. Never stored; see core/safety/linings. */
+  readonly liningUnproven?: true;
+};
 export type Member = (typeof members)[number];
 export type Lubricant = z.infer<typeof lubricantSchema>;
 export type GearPair = z.infer<typeof gearPairSchema>;

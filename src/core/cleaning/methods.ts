@@ -1,4 +1,5 @@
 import type { PartType } from "@/core/anatomy/types";
+import { isUnknownMaterial, mayBeAsbestos } from "@/core/safety/linings";
 import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
 import type { Choice } from "@/core/ways/ways";
 
@@ -146,7 +147,7 @@ const wiped: ReadonlySet<CleanMethod> = new Set(["degreaser", "soap", "polish", 
 /** How a kind of part is cleaned where everything goes through its bath. @param friction the way of friction washers. */
 function thoroughMethodOf(type: PartType, friction: Choice<"frictionWashing">): CleanMethod {
   const { shape, material, role } = type;
-  if (material === "old dry lining") return "leave-dry";
+  if (mayBeAsbestos(type)) return "leave-dry";
   if (shape.kind === "magnet" || material === "magnet") return "magnet";
   if (shape.kind === "bearing") return shape.closure === "sealed" ? "wipe" : "bearings";
   if (shape.kind === "friction-washer")
@@ -155,7 +156,8 @@ function thoroughMethodOf(type: PartType, friction: Choice<"frictionWashing">): 
   if (material === "rubber" || soft.has(material)) return "wipe";
   // The needles of a one-way clutch are rinsed like a bearing; its sleeve must end clean and dry.
   if (role === "roller-clutch") return "bearings";
-  if (surfaces.test(material)) return "soap";
+  // What it is made of nobody knows: taken for plastic, which solvent crazes.
+  if (surfaces.test(material) || isUnknownMaterial(material)) return "soap";
   if (polished.has(shape.kind) && /steel/.test(material)) return "polish";
   return "degreaser";
 }
@@ -185,8 +187,8 @@ export function cleanMethodsFor(type: PartType): CleanMethod[] {
   return cleanMethodIds.filter((method) => ways.has(method));
 }
 
-/** Small fasteners are cleaned together, as one. */
-export const cleanedTogether = ({ shape }: PartType): boolean => shape.kind === "screw" || shape.kind === "nut";
+/** Small fasteners are cleaned together, as one: a swirl in a cup. */
+export const cleanedTogether = ({ shape }: PartType): boolean => shape.kind === "screw" || shape.kind === "nut" || shape.kind === "clip";
 
 /** What must not come together, and why; each is said where both lie in one job's plan. Source: common practice. */
 const apart: readonly (readonly [CleanMethod, CleanMethod, string])[] = [
@@ -206,10 +208,11 @@ export function keepApart(methods: ReadonlySet<CleanMethod>): { readonly a: Clea
 }
 
 /** What a worn one looks like, by what it is. Source: common practice. */
-export function wearSignsOf({ shape, role, material }: PartType): string[] {
+export function wearSignsOf(type: PartType): string[] {
+  const { shape, role, material } = type;
   if (role === "clutch-sleeve") return ["pitted: the clutch slips", "scored"];
   if (role === "roller-clutch") return ["grease in it: slips or skips", "needles rough"];
-  if (material === "old dry lining") return ["broken or loose: refer to licensed handling"];
+  if (mayBeAsbestos(type)) return ["broken or loose: refer to licensed handling"];
   switch (shape.kind) {
     case "gear":
     case "pinion":

@@ -70,7 +70,9 @@ describe("how a part is cleaned", () => {
     // Common practice: what a bench says a full strip's cleaning takes by swab and brush.
     for (const [id, { anatomy, parts }] of Object.entries(families)) {
       const types = new Map(parts.map((part) => [part.id, part]));
-      const off = anatomy.positions.filter(({ assemblyId }) => !anatomy.assemblies.find((one) => one.id === assemblyId)?.stays);
+      const off = anatomy.positions.filter(
+        ({ assemblyId, stays }) => !stays && !anatomy.assemblies.find((one) => one.id === assemblyId)?.stays,
+      );
       if (off.length < 30) continue;
       const tray = off.map(({ id: positionId, partTypeId }) => {
         const type = types.get(partTypeId)!;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
+import { protocolFor } from "@/core/proving/protocol";
 import { familyIds } from "@/core/vocabulary/families";
 import { diagnose } from "./diagnose";
 import type { Fault } from "./fault";
@@ -14,31 +15,72 @@ describe("isolation", () => {
     [{ freeSpool: "bad", turning: "good" }, "spool-side"],
     [{ freeSpool: "bad", turning: "bad" }, "shaft-line"],
   ] as const)("%j opens the %s", (evidence, section) => {
-    expect(isolate(evidence)[0]?.section).toBe(section);
+    expect(isolate("star-drag-bridge", evidence)[0]?.section).toBe(section);
   });
 
   it("clears the spool's own bearings when the spool runs well in the hand", () => {
-    expect(isolate({ freeSpool: "bad", turning: "good", freeSpoolSpoolOut: "good" })[0]?.open).toContain("plates around the spool");
-    expect(isolate({ freeSpool: "bad", turning: "good" })[0]?.open).toContain("bearings");
+    expect(isolate("star-drag-bridge", { freeSpool: "bad", turning: "good", freeSpoolSpoolOut: "good" })[0]?.open).toContain(
+      "plates around the spool",
+    );
+    expect(isolate("star-drag-bridge", { freeSpool: "bad", turning: "good" })[0]?.open).toContain("bearings");
   });
 
   it("names several sides at once, the driving one first", () => {
     expect(
-      isolate({ freeSpool: "good", turning: "bad", drag: "bad", click: "doubtful", antiReverse: "bad" }).map((i) => i.section),
+      isolate("star-drag-bridge", { freeSpool: "good", turning: "bad", drag: "bad", click: "doubtful", antiReverse: "bad" }).map(
+        (i) => i.section,
+      ),
     ).toEqual(["gear-side", "drag", "anti-reverse", "click"]);
   });
 
-  it("does not ask a fixed spool for a free spin it cannot make", () => {
-    const [found] = isolate({ hasFreeSpool: false, turning: "bad" });
+  it("does not ask a fixed spool for a free spin it cannot make, nor a centrepin to be turned in gear", () => {
+    const [found] = isolate("spinning", { turning: "bad" });
     expect(found).toMatchObject({ section: "gear-side", open: expect.stringContaining("gear cover") });
-    expect(isolate({ hasFreeSpool: false, turning: "good" })).toEqual([]);
-    expect(isolate({ hasFreeSpool: true, turning: "bad" })[0]?.open).toContain("other test first");
+    expect(isolate("spinning", { turning: "good" })).toEqual([]);
+    expect(isolate("star-drag-bridge", { turning: "bad" })[0]?.open).toContain("other test first");
+    expect(isolate("centrepin", { freeSpool: "bad" })[0]).toMatchObject({
+      section: "spool-side",
+      open: expect.stringContaining("hub bearings"),
+    });
+  });
+
+  // A test of the family that fails must say where; only words of parts that the family has (common practice).
+  it.each(familyIds)("%s: each test that fails says where, in the family's own words", (family) => {
+    const has = new Set(protocolFor(family).map(({ id }) => id));
+    const names = [...families[family].anatomy.positions.map(({ name }) => name), ...families[family].parts.map(({ name }) => name)]
+      .join(" ")
+      .toLowerCase();
+    const said = [
+      isolate(family, has.has("turning") ? { turning: "bad", ...(has.has("free-spool") ? { freeSpool: "good" } : {}) } : {}),
+      isolate(family, has.has("free-spool") ? { freeSpool: "bad", ...(has.has("turning") ? { turning: "good" } : {}) } : {}),
+      isolate(family, has.has("drag-strike") ? { drag: "bad" } : {}),
+      isolate(family, has.has("anti-reverse") ? { antiReverse: "bad" } : {}),
+      isolate(family, has.has("click") ? { click: "bad" } : {}),
+    ];
+    const tests = ["turning", "free-spool", "drag-strike", "anti-reverse", "click"] as const;
+    for (const [i, test] of tests.entries()) expect(said[i]!.length > 0, test).toBe(has.has(test));
+    for (const { open } of said.flat())
+      for (const word of [
+        "bridge",
+        "star",
+        "lever",
+        "rotor",
+        "cone",
+        "shaft gear",
+        "toothed drag nut",
+        "click tongue",
+        "pressure plate",
+        "check pawl",
+        "cover",
+        "hub",
+      ])
+        if (new RegExp(`\\b${word}\\b`).test(open.toLowerCase())) expect(names, `${open}: ${word}`).toContain(word);
   });
 
   it("says nothing when nothing taken off, and takes a test not made for no evidence", () => {
-    expect(isolate({ freeSpool: "good", turning: "good", drag: "good" })).toEqual([]);
-    expect(isolate({})).toEqual([]);
-    expect(isolate({ turning: "bad" })[0]?.open).toContain("other test first");
+    expect(isolate("star-drag-bridge", { freeSpool: "good", turning: "good", drag: "good" })).toEqual([]);
+    expect(isolate("star-drag-bridge", {})).toEqual([]);
+    expect(isolate("star-drag-bridge", { turning: "bad" })[0]?.open).toContain("other test first");
   });
 });
 

@@ -1,3 +1,6 @@
+import type { FamilyId } from "@/core/vocabulary/families";
+import type { Verdict } from "@/core/vocabulary/tests";
+
 /** Where a reel is opened for a fault, or that it need not be. */
 export const reelSections = [
   "gear-side",
@@ -22,8 +25,6 @@ export interface Isolation {
 
 /** What the tests said; a test that was not made is left out: not asked is not absent. */
 export interface IsolationEvidence {
-  /** Whether this family has free spool at all; a fixed spool has none, and turning in gear speaks for itself. */
-  readonly hasFreeSpool?: boolean;
   readonly freeSpool?: Verdict;
   readonly turning?: Verdict;
   /** Free spool felt again with the spool out of the frame. */
@@ -33,32 +34,101 @@ export interface IsolationEvidence {
   readonly click?: Verdict;
 }
 
+/** Where a family's sections lie, in its own words; a section that it has not is left out. */
+interface Places {
+  /** What turns with the handle. */
+  readonly gear?: string;
+  /** What spins without it; a fixed spool has no free spool, and turning in gear speaks for itself. */
+  readonly spool?: string;
+  readonly drag?: string;
+  readonly antiReverse?: string;
+  readonly click?: string;
+}
+
+const castSpool = "The spool: its two bearings, then the tension, then anything that rubs.";
+const starDrag: Places = {
+  gear: "The handle side: gears, gear sleeve, bridge.",
+  spool: castSpool,
+  drag: "The drag stack inside the main gear, from the star down.",
+  antiReverse: "The dog and its spring, under the bridge.",
+  click: "The tail plate: click tongue, then its spring.",
+};
+const baitcaster: Places = {
+  gear: "The handle side plate: main gear, pinion with its bearings, gear shaft.",
+  spool: "The spool, out by the brake side: its two bearings, the pinion's bore, the tension, then the brakes.",
+  drag: "The drag on the main gear, from the star down.",
+  antiReverse: "Under the star: the one-way clutch and its sleeve, or the dog.",
+};
+const spinning: Places = {
+  gear: "The gear cover: drive gear, pinion and their bearings; take the rotor off only when the gears run smooth.",
+  drag: "The drag in the spool, under the knob: nothing else needs to open.",
+  antiReverse: "Under the rotor: the one-way clutch and its sleeve, or the dog and its spring.",
+  click: "The spool: the click ratchet under it, then its tongue.",
+};
+
+/** Common practice. */
+const places: Readonly<Record<FamilyId, Places>> = {
+  "star-drag-bridge": starDrag,
+  "star-drag-clutch": { ...starDrag, gear: "The handle side: clutch, gears, gear sleeve, bridge." },
+  "lever-drag": {
+    gear: "The handle side: gears, gear shaft and their bearings, under the head plate.",
+    spool: "The spool, the lever at free: its bearings and the pressure plate's; when winding is rough as well, all of them as a set.",
+    drag: "The drag plate on the spool, under its cap; then the cam at the lever.",
+    antiReverse: "The dog and its spring, under the main gear.",
+    click: "The tail side: click tongue, then its spring.",
+  },
+  "baitcaster-low-profile": baitcaster,
+  "baitcaster-round": { ...baitcaster, click: "The brake side: click tongue and its button." },
+  spinning,
+  "spinning-fluid-sealed": {
+    ...spinning,
+    antiReverse: "Under the rotor: the sealed one-way clutch, lifted whole; its fluid goes in last.",
+  },
+  "spinning-sealed-bail-less": { ...spinning, antiReverse: "Under the rotor: the one-way clutch, its seals and its pin." },
+  spincast: {
+    gear: "The front cover and the cone off, then the body: drive gear, shaft gear and their bushes.",
+    drag: "The spool off: the drag under it, washers and toothed drag nut; then the dial.",
+    antiReverse: "Inside the body: the anti-reverse pawl and its hair spring.",
+    click: "Inside the body: click tongue.",
+  },
+  centrepin: {
+    spool: "The drum off its spindle: the two hub bearings and their preload, then anything that rubs.",
+    click: "The back plate: check pawl, then its spring.",
+  },
+};
+
 const amiss = (verdict: Verdict | undefined): boolean => verdict === "bad" || verdict === "doubtful";
 
 /**
  * Which side to open, from the tests made before touching. Source: the isolation rule of the trade (common practice): free spool good and
  * stiff in gear is the gear side; free spool bad while the spool alone runs well in the hand is bearings, tension and brakes; both bad is
- * the line of the shafts and how the plates stand. Several at once are normal, so several may come back, the driving fault first.
+ * the line of the shafts and how the plates stand. Several at once are normal, so several may come back, the driving fault first. A family
+ * without free spool, or without a handle to turn, is judged by the one test it has.
  */
-export function isolate(evidence: IsolationEvidence): Isolation[] {
+export function isolate(family: FamilyId, evidence: IsolationEvidence): Isolation[] {
   const found: Isolation[] = [];
   const { freeSpool, turning } = evidence;
-  if (amiss(freeSpool) && amiss(turning)) {
+  const { gear, spool, drag, antiReverse, click } = places[family];
+  if (!spool) {
+    if (gear && amiss(turning))
+      found.push({
+        section: "gear-side",
+        open: gear,
+        because: "A fixed spool has no free spool to compare with; what is stiff is in the gears or on the shaft.",
+      });
+  } else if (!gear) {
+    if (amiss(freeSpool))
+      found.push({ section: "spool-side", open: spool, because: "Nothing but its bearings and what rubs can slow a drum without gears." });
+  } else if (amiss(freeSpool) && amiss(turning)) {
     found.push({
       section: "shaft-line",
       open: "Both halves: start with the line of the shafts and how the side plates sit.",
       because: "Free spool and turning in gear are both off; one shaft line or a skewed plate can do that alone.",
     });
-  } else if (amiss(turning) && evidence.hasFreeSpool === false) {
-    found.push({
-      section: "gear-side",
-      open: "The gear cover: drive gear, pinion and their bearings; take the rotor or cone off only when the gears run smooth.",
-      because: "A fixed spool has no free spool to compare with; what is stiff is in the gears or on the shaft.",
-    });
   } else if (amiss(turning) && freeSpool === "good") {
     found.push({
       section: "gear-side",
-      open: "The handle side: gears, gear sleeve, bridge.",
+      open: gear,
       because: "The spool runs free by itself, so what is stiff is what the handle adds.",
     });
   } else if (amiss(freeSpool) && turning === "good") {
@@ -67,7 +137,7 @@ export function isolate(evidence: IsolationEvidence): Isolation[] {
       open:
         evidence.freeSpoolSpoolOut === "good"
           ? "The plates around the spool: tension, brakes, rubbing. The spool's own bearings ran well in the hand."
-          : "The spool: its two bearings, then the tension, then anything that rubs.",
+          : spool,
       because: "It winds well in gear, so the gear train is not what holds it.",
     });
   } else if (amiss(freeSpool) || amiss(turning)) {
@@ -77,21 +147,18 @@ export function isolate(evidence: IsolationEvidence): Isolation[] {
       because: "Only one of the two tests that tell the halves apart was made.",
     });
   }
-  if (amiss(evidence.drag))
+  if (drag && amiss(evidence.drag))
     found.push({
       section: "drag",
-      open: "The drag stack inside the main gear, from the star down.",
+      open: drag,
       because: "The pull was off its mark or jerked.",
     });
-  if (amiss(evidence.antiReverse))
+  if (antiReverse && amiss(evidence.antiReverse))
     found.push({
       section: "anti-reverse",
-      open: "The dog and its spring, under the bridge.",
+      open: antiReverse,
       because: "The handle moved backwards or slipped before it held.",
     });
-  if (amiss(evidence.click))
-    found.push({ section: "click", open: "The tail plate: click tongue, then its spring.", because: "The click was weak or silent." });
+  if (click && amiss(evidence.click)) found.push({ section: "click", open: click, because: "The click was weak or silent." });
   return found;
 }
-
-import type { Verdict } from "@/core/vocabulary/tests";

@@ -3,9 +3,10 @@ import type { UseFactor } from "@/core/vocabulary/use";
 import type { Fault } from "./fault";
 import { faults as commonFaults } from "./fault-table";
 import { findings as commonFindings, type FindingId, type FindingSpec, findingAreas } from "./finding-table";
+import type { HistoryId } from "./histories";
 import { reelSections } from "./isolation";
 import { looks as commonLooks, type Look, type Opening, openings } from "./look-table";
-import { type Commonness, commonness, hasPrior, priorOf } from "./prior-table";
+import { type Commonness, commonness, hasPrior, priorGiven, priorOf } from "./prior-table";
 import { links as commonLinks, type Link, type Strength, strengths } from "./strength-table";
 
 /** Everything the diagnosis reasons from. */
@@ -15,6 +16,8 @@ export interface Knowledge {
   readonly looks: ReadonlyMap<FindingId, Look>;
   readonly links: readonly Link[];
   readonly priorOf: (faultId: string, use: readonly UseFactor[]) => number;
+  /** The same where it is known what the reel has been through. */
+  readonly priorGiven: (faultId: string, use: readonly UseFactor[], there: ReadonlySet<HistoryId>) => number;
   readonly hasPrior: (faultId: string) => boolean;
 }
 
@@ -24,6 +27,7 @@ export const commonKnowledge: Knowledge = {
   looks: commonLooks,
   links: commonLinks,
   priorOf,
+  priorGiven,
   hasPrior,
 };
 
@@ -102,6 +106,7 @@ export function withShop(shop: ShopKnowledge): Knowledge {
     ],
     // How use moves a shop's own fault nobody has said: it stands at its class until the shop has counted.
     priorOf: (id, use) => (own.has(id) ? odds(own.get(id)!) : priorOf(id, use)),
+    priorGiven: (id, use, there) => (own.has(id) ? odds(own.get(id)!) : priorGiven(id, use, there)),
     hasPrior: (id) => own.has(id) || hasPrior(id),
   };
 }

@@ -20,6 +20,12 @@ export interface Net {
   readonly leaks: readonly number[];
 }
 
+/** One net of a mixture: what the same faults and findings are like after one history. The weights need not add up to 1. */
+export interface WeightedNet {
+  readonly weight: number;
+  readonly net: Net;
+}
+
 /** How likely what was observed is without the finding and with it; both 0 cannot be. A finding nobody asked about has none. */
 export type Weight = readonly [without: number, withIt: number];
 export type Evidence = ReadonlyMap<number, Weight>;

@@ -1,5 +1,5 @@
 import { runToEnd, type Sliced } from "@/core/slices";
-import type { Evidence, Net, Weight } from "./net";
+import type { Evidence, Net, Weight, WeightedNet } from "./net";
 import { backwardPass, dot, forwardPass, split, weightTable } from "./posterior";
 
 /** Uncertainty of a yes or no, bits (Shannon 1948). */
@@ -34,19 +34,20 @@ export interface TestValue {
 /**
  * What each test would tell about what is to be done: the groups are the sections to open, or the remedies to make. The expected drop of their
  * uncertainty, before any cost. A test of a finding that has evidence already adds to it, as a second look does.
- * Pauses after each finding.
+ * Pauses after each finding. @param of one net, or a mixture of nets of the same causes and findings.
  * @param groups cause numbers; a cause belongs to one group. @param stakes how much the doubt about each group weighs.
  * @returns best per minute first.
  */
 export function* testValueSteps(
-  net: Net,
+  of: Net | readonly WeightedNet[],
   evidence: Evidence,
   groups: readonly (readonly number[])[],
   tests: readonly CandidateTest[],
   stakes: readonly number[] = groups.map(() => 1),
 ): Sliced<TestValue[]> {
+  const nets = "leaks" in of ? [{ weight: 1, net: of }] : of;
   const grouped = groups.flat();
-  const order = [...grouped, ...net.causes.map((_, f) => f).filter((f) => !grouped.includes(f))];
+  const order = [...grouped, ...nets[0]!.net.causes.map((_, f) => f).filter((f) => !grouped.includes(f))];
   const byFinding = new Map<number, CandidateTest[]>();
   for (const test of tests) byFinding.set(test.finding, [...(byFinding.get(test.finding) ?? []), test]);
   const values: TestValue[] = [];
@@ -57,24 +58,34 @@ export function* testValueSteps(
     const inTable = table.includes(finding) ? table : [...table, finding];
     const stillAbsent = absent.filter((x) => x !== finding);
     const fixed = absent.includes(finding) ? scale / known[0] : scale;
-    const { causes, forward } = forwardPass(net, inTable, stillAbsent, fixed, order);
-    // What is expected is linear in the weight pair of this finding: one backward pass without it, one with it, serve every outcome.
-    const half = (there: 0 | 1) =>
-      backwardPass(
-        causes,
-        weightTable(inTable.map((x): Weight => (x === finding ? (there ? [0, known[1]] : [known[0], 0]) : evidence.get(x)!))),
-      );
-    const [without, withIt] = [half(0), half(1)];
-    const last = forward.at(-1)!;
-    const z = [dot(last, without.at(-1)!), dot(last, withIt.at(-1)!)] as const;
-    let at = 0;
-    const none = groups.map((group) => {
-      const from = at;
-      at += group.length;
-      let absentPrior = 1;
-      for (let f = from; f < at; f++) absentPrior *= causes[f]!.none;
-      return [absentPrior * dot(forward[from]!, without[at]!), absentPrior * dot(forward[from]!, withIt[at]!)] as const;
-    });
+    // What is expected is linear in the weight pair of this finding: one backward pass without it, one with it, serve every outcome. It is linear
+    // in the nets of a mixture as well, which add up by their weights.
+    const z: [number, number] = [0, 0];
+    const none = groups.map((): [number, number] => [0, 0]);
+    for (const { weight: share, net } of nets) {
+      const { causes, forward } = forwardPass(net, inTable, stillAbsent, fixed, order);
+      const half = (there: 0 | 1) =>
+        backwardPass(
+          causes,
+          weightTable(inTable.map((x): Weight => (x === finding ? (there ? [0, known[1]] : [known[0], 0]) : evidence.get(x)!))),
+        );
+      const halves = [half(0), half(1)] as const;
+      const last = forward.at(-1)!;
+      let at = 0;
+      const from = groups.map((group) => {
+        const start = at;
+        at += group.length;
+        return start;
+      });
+      for (const side of [0, 1] as const) {
+        z[side] += share * dot(last, halves[side].at(-1)!);
+        groups.forEach((group, g) => {
+          let absentPrior = 1;
+          for (let f = from[g]!; f < from[g]! + group.length; f++) absentPrior *= causes[f]!.none;
+          none[g]![side] += share * absentPrior * dot(forward[from[g]!]!, halves[side][from[g]! + group.length]!);
+        });
+      }
+    }
     const mix = ([a, b]: Weight) => {
       const evidenceZ = a * z[0] + b * z[1];
       return { z: evidenceZ, present: none.map(([n0, n1]) => (evidenceZ > 0 ? Math.max(0, 1 - (a * n0 + b * n1) / evidenceZ) : 0)) };

@@ -28,3 +28,22 @@ export function numberWeight(value: number, norm: Norm, better: "more" | "less")
   const odds = Math.exp(most * Math.tanh((slope * (bad - neutral)) / most));
   return [1 / (1 + odds), odds / (1 + odds)];
 }
+
+const oddsOf = ([without, withIt]: Weight): number => Math.log(Math.max(withIt, 1e-9) / Math.max(without, 1e-9));
+
+/** Of two that say the same the weaker counts half: hand and number felt one thing. Against the hand a number counts half as much as the hand. */
+const half = 0.5;
+
+/**
+ * A number and a technician's verdict on the same test, together: neither is dropped. Where they disagree the verdict outweighs the norm, which
+ * belongs to other reels; the number only makes it less sure.
+ */
+export function withVerdict(number: Weight, verdict: Weight): Weight {
+  const [n, v] = [oddsOf(number), oddsOf(verdict)];
+  const together =
+    n * v >= 0
+      ? Math.sign(n || v) * (Math.max(Math.abs(n), Math.abs(v)) + half * Math.min(Math.abs(n), Math.abs(v)))
+      : v + Math.sign(n) * Math.min(Math.abs(n), half * Math.abs(v));
+  const odds = Math.exp(together);
+  return [1 / (1 + odds), odds / (1 + odds)];
+}

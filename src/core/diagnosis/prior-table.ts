@@ -1,4 +1,5 @@
 import type { UseFactor } from "@/core/vocabulary/use";
+import { type HistoryId, historyOdds, historyOfUse, historyStates } from "./histories";
 
 /** How common a fault is among reels that come to a bench, by class. Rule of thumb; a shop's own findings sharpen it. */
 export const commonness = { everyday: 0.16, common: 0.07, uncommon: 0.025, rare: 0.008 } as const;
@@ -28,8 +29,8 @@ const rows: Readonly<Record<string, PriorRow>> = {
   "spool-bearing-dirty": ["everyday", { salt: some, fleet: some }],
   "spool-bearing-dry": ["common", { old: some, stored: some }],
   "spool-bearing-drowned": ["common", { opened: more }],
-  "tension-closed": ["common"],
-  "brakes-on": ["common"],
+  "tension-closed": ["everyday"],
+  "brakes-on": ["everyday"],
   "spool-bent": ["rare", { fleet: more }],
   "ceramic-noise": ["rare", { opened: more }],
   "pinion-bore-dirty": ["common"],
@@ -61,7 +62,7 @@ const rows: Readonly<Record<string, PriorRow>> = {
   "dog-spring-off": ["uncommon", { opened: more, fleet: some }],
   "dog-upside-down": ["rare", { opened: much }],
   "ratchet-worn": ["uncommon", { fleet: more, old: some }],
-  "switch-off": ["rare", { "second-hand": some }],
+  "switch-off": ["uncommon", { "second-hand": some }],
   "click-tongue-worn": ["common", { fleet: some, old: some }],
   "click-spring-tired": ["uncommon", { old: some, fleet: some }],
   "click-gear-loose": ["rare", { fleet: some }],
@@ -86,6 +87,16 @@ const rows: Readonly<Record<string, PriorRow>> = {
   "pick-up-pin-hangs": ["common", { stored: some }],
   "seals-worn": ["common", { kayak: some, salt: some }],
   "o-ring-leaks": ["uncommon", { opened: more }],
+  "handle-loose": ["uncommon", { opened: some, fleet: some }],
+  "rotor-nut-loose": ["uncommon", { opened: more }],
+  "oscillation-broken": ["rare", { fleet: more, old: some }],
+  "roller-seized": ["common", { salt: more, kayak: more, stored: some }],
+  "frame-cracked": ["rare", { fleet: more, old: some }],
+  "plate-bearing-rough": ["uncommon", { salt: more, kayak: more }],
+  "lever-washers-dry": ["uncommon", { stored: more, old: some }],
+  "shield-dented": ["uncommon", { opened: much }],
+  "preload-lost": ["rare", { opened: much }],
+  "hub-clip-astray": ["rare", { opened: much }],
   "screw-seized": ["uncommon", { salt: more, old: some }],
   "screw-missing": ["uncommon", { "second-hand": more, opened: more }],
   "cosmetic-only": ["common", { old: more }],
@@ -94,13 +105,31 @@ const rows: Readonly<Record<string, PriorRow>> = {
 export const hasPrior = (faultId: string): boolean => faultId in rows;
 
 /**
- * How likely a fault is before anything was seen, from how the reel was used: the odds of its class times those of each factor.
+ * How likely a fault is given what the reel has been through: the odds of its class, moved by each history that raises it and by hard use.
  * @throws Error for a fault without a row: only a programmer can cause that.
  */
-export function priorOf(faultId: string, use: readonly UseFactor[]): number {
+export function priorGiven(faultId: string, use: readonly UseFactor[], there: ReadonlySet<HistoryId>): number {
   const row = rows[faultId];
   if (!row) throw new Error(`priorOf: no row for ${faultId}`);
   const base = commonness[row[0]];
-  const odds = use.reduce((product, factor) => product * (row[1]?.[factor] ?? 1), base / (1 - base));
+  // The strongest word of a history says how much that history matters to the fault.
+  const moved = new Map<HistoryId, number>();
+  let odds = base / (1 - base);
+  for (const [factor, times] of Object.entries(row[1] ?? {}) as [UseFactor, number][]) {
+    const history = historyOfUse[factor];
+    if (history) moved.set(history, Math.max(moved.get(history) ?? 1, times));
+    else if (use.includes(factor)) odds *= times;
+  }
+  for (const [history, factor] of moved) {
+    const by = historyOdds(factor);
+    odds *= there.has(history) ? by.there : by.absent;
+  }
   return odds / (1 + odds);
 }
+
+/**
+ * How likely a fault is before anything was seen, from how the reel was used: over all that it may have been through.
+ * @throws Error for a fault without a row: only a programmer can cause that.
+ */
+export const priorOf = (faultId: string, use: readonly UseFactor[]): number =>
+  historyStates(use).reduce((sum, { there, weight }) => sum + weight * priorGiven(faultId, use, there), 0);

@@ -424,6 +424,58 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
     ["rust-inside", "often", "and rusted"],
     ["gritty-in-gear", "sometimes", "the gears felt it"],
   ],
+  "handle-loose": [
+    ["wobbles", "usually", "the handle rocks on its seat"],
+    ["handle-screw-loose", "always", "it is the screw itself"],
+    ["tick-per-turn", "sometimes", "it knocks once a turn"],
+  ],
+  "rotor-nut-loose": [
+    ["wobbles", "usually", "the rotor rocks on the pinion"],
+    ["rotor-nut-turns", "always", "it is the nut itself"],
+    ["hums-after-closing", "sometimes", "the rotor rubs as it tilts"],
+  ],
+  "oscillation-broken": [
+    ["no-oscillation", "always", "nothing carries the shaft to and fro"],
+    ["block-worn", "always", "there it is"],
+    ["line-twists", "sometimes", "line piles up at one place"],
+  ],
+  "roller-seized": [
+    ["line-twists", "usually", "line is dragged over it and rolled"],
+    ["roller-drags", "usually", "it does not go round"],
+    ["roller-stuck", "always", "it is the roller itself"],
+  ],
+  "frame-cracked": [
+    ["creaks", "usually", "the crack works under load"],
+    ["frame-crack-seen", "always", "there it is"],
+    ["wobbles", "seldom", "the foot gives"],
+    ["stiff-in-gear", "seldom", "shafts go out of line under load"],
+  ],
+  "plate-bearing-rough": [
+    ["drag-growls", "usually", "it carries the drag's thrust"],
+    ["plate-bearing-ticks", "always", "by itself it ticks"],
+    ["drag-jerks-start", "sometimes", "it sticks before it rolls"],
+    ["rust-inside", "sometimes", "what spoiled it shows"],
+  ],
+  "lever-washers-dry": [
+    ["lever-stiff-up", "always", "metal rubs on plastic without a film"],
+    ["stiff-without-preset", "always", "no spring has a share in it"],
+  ],
+  "shield-dented": [
+    ["shield-dent-seen", "always", "it is the shield itself"],
+    ["stiff-free-spool", "usually", "the shield brakes the inner ring"],
+    ["short-spin", "often", "it brakes at every turn"],
+    ["spool-bearing-ticks", "sometimes", "the ring catches it"],
+  ],
+  "preload-lost": [
+    ["drum-rocks", "usually", "nothing holds the bearings apart"],
+    ["no-preload", "always", "there is no spring to feel"],
+    ["side-play-large", "often", "the drum moves end to end"],
+  ],
+  "hub-clip-astray": [
+    ["clip-proud", "always", "it is the clip itself"],
+    ["drum-rocks", "often", "the bearing walks"],
+    ["side-play-large", "often", "the bearing walks"],
+  ],
   "screw-seized": [
     ["will-not-open", "always", "it is the screw itself"],
     ["rust-inside", "seldom", "the same salt"],

@@ -23,14 +23,14 @@ export interface Suspect {
 
 const mostReasons = 5;
 
-/** The ranked faults of a diagnosis as suspects. @param settled proved and ruled out so far. @param tasks faults taken into the job. */
+/** The faults of a diagnosis as suspects, those in question first. @param settled proved and ruled out so far. @param tasks faults taken into the job. */
 export const suspectsOf = (
-  { ranked }: Pick<Diagnosis, "ranked">,
+  { ranked, settled: done }: Pick<Diagnosis, "ranked" | "settled">,
   nameOf: (finding: string) => string,
   settled: ReadonlyMap<string, boolean>,
   tasks: ReadonlySet<string>,
 ): Suspect[] =>
-  ranked.map(({ fault, probability, spokenFor, reasons }) => ({
+  [...ranked, ...done].map(({ fault, probability, spokenFor, reasons }) => ({
     id: fault.id,
     name: fault.name,
     section: fault.section,

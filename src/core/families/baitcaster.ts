@@ -1,9 +1,10 @@
-import { greased, oiled, place, screw, steel, type TemplateTable, templateOf, threadFilm } from "./template";
+import type { TemplateTable } from "./table";
+import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
 
 const sideScrews = ["side-screw-top", "side-screw-front", "side-screw-rear"];
 
 /** Low-profile baitcaster: star drag in small, level wind, spool on fine bearings, centrifugal and magnetic brakes. */
-const lowProfile: TemplateTable = {
+export const baitcasterLowProfileTable: TemplateTable = {
   family: "baitcaster-low-profile",
   lineRadiusMm: 16,
   assemblies: [
@@ -16,18 +17,18 @@ const lowProfile: TemplateTable = {
   ],
   batches: [
     ["handle", "Handle with its nut", "handle", "handle-nut", "nut-keeper"],
-    ["knob", "Knob with its washer", "knob-washer", "knob"],
+    ["knob", "Knob with its washer and bearing", "knob-washer", "knob-bearing", "knob"],
     ["star", "Star and tension washers", "tension-lower", "tension-upper", "star-click", "star"],
-    ["side-plate", "Side plate with its track", "side-plate", "brake-drum"],
+    ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "plate-bearing", "plate-keeper", "brake-drum"],
     ["magnets", "Magnets and dial", "magnet-front", "magnet-rear", "magnet-dial"],
     ["spool", "Spool with bearing and brake", "spool", "bearing-pin", "spool-bearing", "brake-hub", "brake-block-a", "brake-block-b"],
-    ["tension", "Tension cap, ring and shim", "tension-shim", "cap-ring", "tension-cap"],
+    ["tension", "Tension cap, ring, shim and bearing", "cap-bearing", "tension-shim", "cap-ring", "tension-cap"],
     ["clutch", "One-way clutch and its sleeve", "clutch", "clutch-sleeve"],
-    ["yoke", "Pinion and yoke with its springs", "yoke", "pinion", "yoke-spring-upper", "yoke-spring-lower"],
+    ["yoke", "Pinion and yoke with its springs", "pinion-bearing", "yoke", "pinion", "yoke-spring-upper", "yoke-spring-lower"],
     ["gear", "Gear, drag and ratchet", "ratchet", "main-gear", "friction", "keyed"],
     ["gear-shaft", "Gear shaft and its bearing", "shaft-bearing", "gear-shaft"],
     ["worm-gear", "Worm gear, bush and clip", "worm-bush", "worm-gear", "worm-clip"],
-    ["guide", "Worm, bar, guide and pawl", "worm", "guide-bar", "guide", "pawl", "pawl-cap"],
+    ["guide", "Worm, bar, guide and pawl", "worm-bush-far", "worm", "guide-bar", "guide", "pawl", "pawl-cap"],
     ["thumb", "Thumb bar and its spring", "thumb-spring", "thumb-bar"],
     ["click", "Click", "click-tongue", "click-button"],
   ],
@@ -52,7 +53,7 @@ const lowProfile: TemplateTable = {
     ["brake-block", "33", "Brake block", "brake-block", { kind: "block", lengthMm: 5, widthMm: 2.4, thicknessMm: 2.4 }, "plastic", 60],
     ["bearing-pin", "34", "Bearing pin", "bearing-pin", { kind: "pin", diameterMm: 1, lengthMm: 6 }, steel, 60],
     ["gear-plate", "40", "Gear side plate", "head-plate", { kind: "plate", outsideMm: 64, thicknessMm: 3, holes: 3, lowMm: 42 }, "plastic", 1990],
-    ["tension-cap", "41", "Spool tension knob", "spool-tension-knob", { kind: "cap", outsideMm: 15, heightMm: 8 }, "anodised aluminium", 790],
+    ["tension-cap", "41", "Spool tension knob", "bearing-cap", { kind: "cap", outsideMm: 15, heightMm: 8 }, "anodised aluminium", 790],
     ["tension-shim", "42", "Tension shim", "shim", { kind: "washer", outsideMm: 6, insideMm: 1, thicknessMm: 0.4 }, "copper", 60],
     ["cap-ring", "43", "Tension O-ring", "o-ring", { kind: "o-ring", outsideMm: 13, sectionMm: 1 }, "rubber", 60],
     ["gear-shaft", "44", "Drive shaft", "gear-sleeve", { kind: "sleeve", outsideMm: 6, boreMm: 3, lengthMm: 34, flangeMm: 14, acrossFlatsMm: 4.8 }, steel, 1490],
@@ -66,6 +67,13 @@ const lowProfile: TemplateTable = {
     ["pinion", "52", "Pinion, 9 teeth", "pinion", { kind: "pinion", teeth: 9, moduleMm: 0.5, boreMm: 3.1, lengthMm: 18 }, "brass", 1190],
     ["yoke", "53", "Yoke", "yoke", { kind: "yoke", widthMm: 22, boreMm: 2, pinionMm: 5, thicknessMm: 1.2 }, "plastic", 240],
     ["yoke-spring", "54", "Yoke spring", "yoke-spring", { kind: "coil-spring", wireMm: 0.3, outsideMm: 2.6, lengthMm: 8, coils: 8 }, "spring steel", 70],
+    ["plate-bearing", "25", "Side plate bearing 3 × 10 × 4", "spool-bearing", { kind: "bearing", boreMm: 3, outsideMm: 10, widthMm: 4, closure: "shielded" }, steel, 890],
+    ["plate-keeper", "26", "Bearing keeper", "clip", { kind: "clip", outsideMm: 11, wireMm: 0.5, form: "wire" }, "spring steel", 60],
+    ["pinion-bearing", "55", "Pinion bearing 5 × 11 × 4", "pinion-bearing", { kind: "bearing", boreMm: 5, outsideMm: 11, widthMm: 4, closure: "shielded" }, steel, 690],
+    ["cap-bearing", "56", "Tension cap bearing 3 × 8 × 3", "spool-bearing", { kind: "bearing", boreMm: 3, outsideMm: 8, widthMm: 3, closure: "shielded" }, steel, 690],
+    ["knob-bearing", "19", "Knob bearing 4 × 7 × 2.5", "knob-bearing", { kind: "bearing", boreMm: 4, outsideMm: 7, widthMm: 2.5, closure: "shielded" }, steel, 490],
+    ["foot-screw", "74", "Foot screw", "foot-screw", screw(3, 6), steel, 60],
+    ["foot", "73", "Reel foot", "foot", { kind: "foot", lengthMm: 58, widthMm: 15, thicknessMm: 2.5 }, "aluminium", 790],
     ["worm", "60", "Worm", "worm", { kind: "worm", diameterMm: 5, lengthMm: 44, turns: 6 }, "stainless steel", 1690],
     ["worm-bush", "61", "Worm bush", "worm-bush", { kind: "sleeve", outsideMm: 7, boreMm: 3.2, lengthMm: 3 }, "plastic", 90],
     ["worm-gear", "62", "Worm gear", "worm-gear", { kind: "gear", teeth: 18, moduleMm: 0.5, boreMm: 3.1, faceMm: 3 }, "plastic", 240],
@@ -89,17 +97,20 @@ const lowProfile: TemplateTable = {
       ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], orientation: "flats to the keeper" }],
       ["nut-keeper", "Nut keeper", "nut-keeper", { restsOn: ["handle-nut"] }],
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -45, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
-      ["knob", "Handle knob", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -45, restsOn: ["knob-washer"], ...oiled("1–2 drops", "it spins in salt spray") }],
+      ["knob-bearing", "Knob bearing", "knob-bearing", { stays: true, acrossMm: -45, restsOn: ["knob-washer"], hides: true }],
+      ["knob", "Handle knob", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -45, restsOn: ["knob-bearing"], ...oiled("1 drop", "it spins in spray") }],
     ],
     brake: [
-      ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool", "spool-bearing", "brake-block-a", "brake-block-b"], turnsWith: "frame", heldBy: sideScrews }],
+      ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool", "spool-bearing", "brake-block-a", "brake-block-b"], turnsWith: "frame", heldBy: sideScrews, ...greased("a trace on the lugs", "it turns home and comes off again") }],
+      ["plate-bearing", "Side plate bearing", "plate-bearing", { acrossMm: 0, restsOn: ["side-plate"], ...oiled("1 small drop", "more only shortens the cast") }],
+      ["plate-keeper", "Bearing keeper", "plate-keeper", { restsOn: ["plate-bearing"], caution: "The keeper flies: a finger over it, glasses on." }],
       ["brake-drum", "Brake track", "brake-drum", { restsOn: ["side-plate"], orientation: "clean and bone dry", trap: "Oil here and the brakes fade: casts run wild." }],
       ["magnet-front", "Brake magnet, front", "magnet", { acrossMm: 8, restsOn: ["side-plate"], freeOrder: "magnets", caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws." }],
       ["magnet-rear", "Brake magnet, rear", "magnet", { acrossMm: -8, restsOn: ["side-plate"], freeOrder: "magnets" }],
       ["magnet-dial", "Magnet dial", "magnet-dial", { restsOn: ["magnet-front", "magnet-rear"], orientation: "as found: note the number" }],
-      ["side-screw-top", "Side screw, top", "side-screw", { acrossMm: 18, passesThrough: ["side-plate"], restsOn: ["frame"], ...threadFilm }],
-      ["side-screw-front", "Side screw, front", "side-screw", { acrossMm: 0, passesThrough: ["side-plate"], restsOn: ["frame"], ...threadFilm }],
-      ["side-screw-rear", "Side screw, rear", "side-screw", { acrossMm: -18, passesThrough: ["side-plate"], restsOn: ["frame"], ...threadFilm }],
+      ["side-screw-top", "Side screw, top", "side-screw", { acrossMm: 18, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, top", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
+      ["side-screw-front", "Side screw, front", "side-screw", { acrossMm: 0, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, front", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
+      ["side-screw-rear", "Side screw, rear", "side-screw", { acrossMm: -18, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, rear", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
     ],
     spool: [
       ["spool", "Spool", "spool", { restsOn: ["pinion", "frame"], turnsWith: "spool", orientation: "long shaft end to the pinion" }],
@@ -114,36 +125,71 @@ const lowProfile: TemplateTable = {
       ["gear-shaft", "Drive shaft", "gear-shaft", { restsOn: ["shaft-bearing"], turnsWith: "sleeve" }],
       ["ratchet", "Ratchet", "ratchet", { ridesOn: "gear-shaft", alongMm: 6, turnsWith: "sleeve" }],
       ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-shaft", alongMm: 8, restsOn: ["ratchet"], turnsWith: "gear", ...greased("half round the teeth", "a film, no more: it slows the cast") }],
-      ["friction", "Friction washer", "friction", { restsOn: ["main-gear"], ridesOn: "gear-shaft", insideOf: "main-gear", hides: true }],
+      ["friction", "Friction washer", "friction", { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start" }, restsOn: ["main-gear"], ridesOn: "gear-shaft", insideOf: "main-gear", hides: true }],
       ["keyed", "Keyed washer", "keyed", { restsOn: ["friction"], ridesOn: "gear-shaft", insideOf: "main-gear", turnsWith: "sleeve" }],
-      ["yoke", "Yoke", "yoke", { acrossMm: 18.3, restsOn: ["frame"] }],
+      ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 18.3, restsOn: ["frame"], ...oiled("1 small drop", "it carries the pinion beside the spool") }],
+      ["yoke", "Yoke", "yoke", { acrossMm: 18.3, restsOn: ["pinion-bearing"] }],
       ["pinion", "Pinion", "pinion", { acrossMm: 18.3, restsOn: ["yoke"], ...greased("a fingerprint on the teeth", "the bore stays clean: dirt there shortens the cast"), orientation: "slot to the spool" }],
       ["yoke-spring-upper", "Yoke spring, upper", "yoke-spring", { acrossMm: 26.3, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on." }],
       ["yoke-spring-lower", "Yoke spring, lower", "yoke-spring", { acrossMm: 10.3, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on." }],
       ["gear-plate", "Gear side plate", "gear-plate", { restsOn: ["keyed", "pinion", "yoke-spring-upper", "yoke-spring-lower"], turnsWith: "frame" }],
       ["clutch", "One-way roller clutch", "clutch", { restsOn: ["gear-plate"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
       ["clutch-sleeve", "Clutch inner sleeve", "clutch-sleeve", { ridesOn: "gear-shaft", restsOn: ["clutch", "keyed"], hides: true, orientation: "clean and dry", trap: "It leaves with the star: look for it there." }],
-      ["tension-shim", "Tension shim", "tension-shim", { acrossMm: 20, restsOn: ["gear-plate"], hides: true }],
+      ["cap-bearing", "Tension cap bearing", "cap-bearing", { acrossMm: 20, restsOn: ["gear-plate"], ...oiled("1 small drop", "more only shortens the cast") }],
+      ["tension-shim", "Tension shim", "tension-shim", { acrossMm: 20, restsOn: ["cap-bearing"], hides: true }],
       ["cap-ring", "Tension O-ring", "cap-ring", { acrossMm: 20, restsOn: ["tension-shim"], ...greased("a film of seal-safe grease", "the knob must hold its place") }],
       ["tension-cap", "Spool tension knob", "tension-cap", { acrossMm: 20, restsOn: ["cap-ring"], orientation: "backed off" }],
     ],
     wind: [
-      ["worm", "Worm", "worm", { restsOn: ["frame"], oilPort: "along the worm, the guide run from end to end", lubricant: { product: "viscous reel oil", amount: "1–2 drops", why: "grease holds grit; another way greases it" } }],
+      ["worm-bush-far", "Worm bush, far end", "worm-bush", { restsOn: ["frame"], hides: true, ...oiled("1 drop", "both ends of the worm turn in one") }],
+      ["worm", "Worm", "worm", { restsOn: ["worm-bush-far"], oilPort: "along the worm, the guide run from end to end", lubricant: { product: "viscous reel oil", amount: "1 drop", why: "grease holds grit; another way greases it" } }],
       ["guide-bar", "Guide bar", "guide-bar", { acrossMm: 9, restsOn: ["frame"] }],
       ["guide", "Line guide", "guide", { restsOn: ["worm", "guide-bar"], alongMm: 20 }],
       ["pawl", "Pawl", "pawl", { acrossMm: -10, restsOn: ["guide"], orientation: "its curve in the groove", trap: "A thumb on the spool while loosening the star bends it." }],
       ["pawl-cap", "Pawl cap", "pawl-cap", { acrossMm: -10, restsOn: ["pawl"] }],
-      ["worm-bush", "Worm bush", "worm-bush", { ridesOn: "worm", restsOn: ["worm"], hides: true }],
+      ["worm-bush", "Worm bush, gear end", "worm-bush", { ridesOn: "worm", restsOn: ["worm"], hides: true, ...oiled("1 drop", "both ends of the worm turn in one") }],
       ["worm-gear", "Worm gear", "worm-gear", { restsOn: ["worm-bush"] }],
       ["worm-clip", "Worm clip", "worm-clip", { restsOn: ["worm-gear"], caution: "The clip flies: twist a blade in its gap with a finger over it." }],
     ],
     frame: [
       ["frame", "Frame", "frame", { stays: true, turnsWith: "frame" }],
+      ["foot", "Reel foot", "foot", { stays: true, restsOn: ["frame"] }],
+      ["foot-screw-front", "Foot screw, front", "foot-screw", { stays: true, acrossMm: 9, restsOn: ["foot"], hole: "foot, front", holeDepthMm: 7, ...threadFilm }],
+      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { stays: true, acrossMm: -9, restsOn: ["foot"], hole: "foot, rear", holeDepthMm: 7, ...threadFilm }],
       ["thumb-spring", "Thumb bar spring", "thumb-spring", { restsOn: ["frame"], caution: "The spring flies: glasses on." }],
       ["thumb-bar", "Thumb bar", "thumb-bar", { restsOn: ["thumb-spring"], trap: "Harder over weeks is dirt in its slot: clean, order nothing." }],
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 18.3 }],
+  // biome-ignore format: one choice a line, read as a table
+  variants: [
+    {
+      id: "under-gear",
+      name: "Between ratchet and main gear",
+      choices: [
+        { id: "nothing", name: "nothing" },
+        { id: "friction", name: "a friction washer: a drag face, it counts in the stack", change: { parts: [["gear-washer", "57", "Under-gear friction washer", "friction-washer-under", { kind: "friction-washer", outsideMm: 22, insideMm: 6.6, thicknessMm: 0.7 }, "carbon", 240]], put: [{ after: "ratchet", assembly: "gears", row: ["under-gear", "Under-gear friction washer", "gear-washer", { ridesOn: "gear-shaft", alongMm: 7.5, restsOn: ["ratchet"], hides: true, lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } }] }], reseat: { "main-gear": { restsOn: ["under-gear"] } }, batches: [["gear", "Gear, drag and ratchet", "ratchet", "under-gear", "main-gear", "friction", "keyed"]] } },
+        { id: "plastic", name: "a plastic washer: no drag face", change: { parts: [["gear-washer", "57", "Under-gear washer, plastic", "under-gear-washer", { kind: "washer", outsideMm: 14, insideMm: 6.2, thicknessMm: 0.5 }, "plastic", 40]], put: [{ after: "ratchet", assembly: "gears", row: ["under-gear", "Under-gear washer", "gear-washer", { ridesOn: "gear-shaft", alongMm: 7.5, restsOn: ["ratchet"], hides: true }] }], reseat: { "main-gear": { restsOn: ["under-gear"] } }, batches: [["gear", "Gear, drag and ratchet", "ratchet", "under-gear", "main-gear", "friction", "keyed"]] } },
+      ],
+    },
+    {
+      id: "brakes",
+      name: "Cast brakes",
+      choices: [
+        { id: "both", name: "blocks and magnets" },
+        { id: "blocks", name: "blocks alone", change: { drop: ["magnet-front", "magnet-rear", "magnet-dial"] } },
+        { id: "magnets", name: "magnets alone", change: { drop: ["brake-hub", "brake-block-a", "brake-block-b", "brake-drum"] } },
+      ],
+    },
+    {
+      id: "pinion",
+      name: "Pinion",
+      choices: [
+        { id: "bearing", name: "in a bearing of its own" },
+        { id: "spool", name: "on the spool's shaft alone", change: { drop: ["pinion-bearing"], reseat: { yoke: { restsOn: ["frame"] } } } },
+      ],
+    },
+  ],
   operations: [
     {
       id: "gate-clutch",
@@ -185,16 +231,16 @@ const lowProfile: TemplateTable = {
     },
   ],
 };
-export const baitcasterLowProfile = templateOf(lowProfile);
+export const baitcasterLowProfile = templateOf(baitcasterLowProfileTable);
 
 /** Round baitcaster: the same machine in a taller frame with round plates and a click. */
-export const baitcasterRound = templateOf({
-  ...lowProfile,
+export const baitcasterRoundTable: TemplateTable = {
+  ...baitcasterLowProfileTable,
   family: "baitcaster-round",
   lineRadiusMm: 19,
   // biome-ignore format: one part a line, read as a table
   parts: [
-    ...lowProfile.parts.filter(([id]) => !["side-plate", "gear-plate", "frame"].includes(id)),
+    ...baitcasterLowProfileTable.parts.filter(([id]) => !["side-plate", "gear-plate", "frame"].includes(id)),
     ["side-plate", "20", "Tail side plate, round", "tail-plate", { kind: "plate", outsideMm: 54, thicknessMm: 5, holes: 3 }, "chromed brass", 2490],
     ["gear-plate", "40", "Head side plate, round", "head-plate", { kind: "plate", outsideMm: 56, thicknessMm: 6, holes: 3 }, "chromed brass", 2990],
     ["frame", "70", "Frame, round", "frame", { kind: "frame", outsideMm: 54, widthMm: 40, posts: 4 }, "chromed brass", 6900],
@@ -203,11 +249,12 @@ export const baitcasterRound = templateOf({
   ],
   // biome-ignore format: one seat a line, read as a table
   seats: {
-    ...lowProfile.seats,
+    ...baitcasterLowProfileTable.seats,
     brake: [
-      ...lowProfile.seats.brake!,
+      ...baitcasterLowProfileTable.seats.brake!,
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["side-plate"], orientation: "point to the spool" }],
       ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
     ],
   },
-});
+};
+export const baitcasterRound = templateOf(baitcasterRoundTable);

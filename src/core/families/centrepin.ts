@@ -1,7 +1,8 @@
+import type { TemplateTable } from "./table";
 import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
 
 /** Centrepin: a drum on two precision bearings in its hub, preloaded by a wave spring. */
-export const centrepin = templateOf({
+export const centrepinTable: TemplateTable = {
   family: "centrepin",
   lineRadiusMm: 46,
   assemblies: [
@@ -42,11 +43,11 @@ export const centrepin = templateOf({
   seats: {
     drum: [
       ["drum", "Drum", "drum", { restsOn: ["spindle"], turnsWith: "spool", heldBy: ["drum-screw"] }],
-      ["drum-screw", "Drum screw", "drum-screw", { restsOn: ["drum"], ...greased("a touch on the thread", "it must come off at the water") }],
+      ["drum-screw", "Drum screw", "drum-screw", { restsOn: ["drum"], hole: "spindle's end", holeDepthMm: 9, ...greased("a touch on the thread", "it must come off at the water") }],
       ["knob-front", "Knob, front", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: 40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
-      ["knob-screw-front", "Knob screw, front", "knob-screw", { acrossMm: 40, restsOn: ["knob-front"], ...threadFilm }],
+      ["knob-screw-front", "Knob screw, front", "knob-screw", { acrossMm: 40, restsOn: ["knob-front"], hole: "drum, front knob", holeDepthMm: 26, ...threadFilm }],
       ["knob-rear", "Knob, rear", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
-      ["knob-screw-rear", "Knob screw, rear", "knob-screw", { acrossMm: -40, restsOn: ["knob-rear"], ...threadFilm }],
+      ["knob-screw-rear", "Knob screw, rear", "knob-screw", { acrossMm: -40, restsOn: ["knob-rear"], hole: "drum, rear knob", holeDepthMm: 26, ...threadFilm }],
     ],
     hub: [
       ["middle-clip", "Middle clip", "middle-clip", { stays: true, orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
@@ -56,7 +57,7 @@ export const centrepin = templateOf({
       ["wave-spring", "Wave spring", "wave-spring", { restsOn: ["outer-sleeve"], caution: "Compress it with a screw, washer and nut through the bore; it flies otherwise." }],
       ["inner-sleeve", "Inner sleeve", "inner-sleeve", { restsOn: ["wave-spring"], hides: true, trap: "Both sleeves must go back: without the inner one the preload is lost." }],
       ["rear-bearing", "Rear bearing", "bearing", { restsOn: ["inner-sleeve"], hides: true, ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds." }],
-      ["rear-clip", "Rear clip", "hub-clip", { restsOn: ["rear-bearing"], caution: "The clip flies: a finger on top, glasses on.", orientation: "even gap, seated all round" }],
+      ["rear-clip", "Rear clip", "hub-clip", { restsOn: ["rear-bearing"], caution: "Hold the wave spring compressed before the clip comes off, and while it goes on: the clip flies, glasses on.", orientation: "even gap, seated all round; the drum turned over between the two clips" }],
     ],
     check: [
       ["check-wheel", "Check wheel", "check-wheel", { restsOn: ["back-plate"] }],
@@ -68,10 +69,21 @@ export const centrepin = templateOf({
       ["back-plate", "Back plate", "back-plate", { turnsWith: "frame" }],
       ["spindle", "Spindle", "spindle", { oilPort: "the drum drawn off", restsOn: ["back-plate", "check-wheel"], ...oiled("a film", "dry it scores the bearings"), heldBy: ["drum-screw"] }],
       ["foot", "Reel foot", "foot", { acrossMm: 40, restsOn: ["back-plate"], heldBy: ["foot-screw-front", "foot-screw-rear"] }],
-      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 48, restsOn: ["foot"], ...threadFilm }],
-      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: 32, restsOn: ["foot"], ...threadFilm }],
+      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 48, restsOn: ["foot"], hole: "back plate, front", holeDepthMm: 7, ...threadFilm }],
+      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: 32, restsOn: ["foot"], hole: "back plate, rear", holeDepthMm: 7, ...threadFilm }],
     ],
   },
+  // biome-ignore format: one choice a line, read as a table
+  variants: [
+    {
+      id: "hub",
+      name: "Hub, told by the serial's year",
+      choices: [
+        { id: "sprung", name: "two bearings preloaded by a wave spring" },
+        { id: "spaced", name: "two bearings with a plain sleeve between", change: { drop: ["wave-spring", "inner-sleeve"], reseat: { "rear-bearing": { restsOn: ["outer-sleeve"] }, "rear-clip": { caution: "The clip flies: a finger on top, glasses on." } }, batches: [["rear", "Rear bearing and sleeve", "outer-sleeve", "rear-bearing"]] } },
+      ],
+    },
+  ],
   operations: [
     {
       id: "gate-hub",
@@ -79,7 +91,7 @@ export const centrepin = templateOf({
       words: "The hub spins true with no play end to end",
       after: place("rear-clip"),
       before: place("drum"),
-      lookAt: ["Inner sleeve left out", "A clip not seated in its groove", "A shield dented"],
+      lookAt: ["Inner sleeve left out: the preload is lost", "A clip not seated in its groove", "A shield dented"],
     },
     {
       id: "gate-check",
@@ -90,4 +102,6 @@ export const centrepin = templateOf({
       lookAt: ["Check spring off its pawl", "Pawl worn to a slope"],
     },
   ],
-});
+};
+
+export const centrepin = templateOf(centrepinTable);

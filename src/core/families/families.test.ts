@@ -3,12 +3,16 @@ import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
-import { familyIds, familyWords } from "@/core/vocabulary/families";
-import { families } from "./families";
-import { modelFromTemplate } from "./template";
+import { type FamilyId, familyIds, familyWords } from "@/core/vocabulary/families";
+import { everyBuild } from "./families";
+import { type FamilyTemplate, modelFromTemplate } from "./template";
 
-describe.each(familyIds)("the template of %s", (id) => {
-  const { anatomy, parts, family, lineRadiusMm } = families[id];
+const builds = familyIds.flatMap((id) =>
+  everyBuild(id).map(({ name, template }): [FamilyId, string, FamilyTemplate] => [id, name, template]),
+);
+
+describe.each(builds)("the template of %s (%s)", (id, _name, template) => {
+  const { anatomy, parts, family, lineRadiusMm } = template;
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const typeAt = (seat: string) => parts.find((part) => part.id === seats.get(seat)!.partTypeId)!;
 
@@ -66,10 +70,10 @@ describe.each(familyIds)("the template of %s", (id) => {
   });
 
   it("becomes a model under its own numbers and is not changed by it", () => {
-    const before = JSON.stringify(families[id]);
-    const draft = modelFromTemplate(families[id], "QX");
+    const before = JSON.stringify(template);
+    const draft = modelFromTemplate(template, "QX");
     expect(checkAnatomy(draft.anatomy, draft.partTypes)).toEqual([]);
     expect(draft.partTypes.every((part) => part.id.startsWith("qx-") && part.number.startsWith("QX-"))).toBe(true);
-    expect(JSON.stringify(families[id])).toBe(before);
+    expect(JSON.stringify(template)).toBe(before);
   });
 });

@@ -1,10 +1,11 @@
+import type { TemplateTable } from "./table";
 import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
 
 const plateScrews = ["plate-screw-top", "plate-screw-front", "plate-screw-rear"];
 const quadrantScrews = ["quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"];
 
 /** Conventional lever drag: one big friction washer on the spool's end, pressed along the shaft by a cam under the lever. */
-export const leverDrag = templateOf({
+export const leverDragTable: TemplateTable = {
   family: "lever-drag",
   lineRadiusMm: 28,
   assemblies: [
@@ -22,16 +23,16 @@ export const leverDrag = templateOf({
   ],
   batches: [
     ["handle", "Handle with its screw", "handle", "handle-screw"],
-    ["lever", "Preset knob, detent and lever", "lever", "detent-spring", "detent-pin", "knob-preset"],
-    ["cam", "Cam and its washers", "cam", "lever-washer-metal", "lever-washer-plastic"],
-    ["quadrant", "Quadrant with its screws", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"],
+    ["preset", "Preset knob, detent and cam", "cam", "detent-spring", "detent-pin", "knob-preset"],
+    ["washers", "Washers under the lever", "lever-washer-plastic", "lever-washer-metal"],
+    ["quadrant", "Lever's quadrant with its screws", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"],
     ["gears", "Gear and pinion", "main-gear", "pinion-bearing", "pinion"],
     ["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"],
     ["gear-shaft", "Gear shaft and its bearing", "gear-bearing", "gear-shaft"],
     ["shaft", "Shaft, pin and cupped washers", "shaft", "cross-pin", "cupped-lower", "cupped-upper"],
     ["drag", "Drag from cap to washer", "drag-washer", "pressure-plate", "plate-bearing", "preload-spring", "drag-cap"],
     ["spool", "Spool with its bearings", "spool", "click-gear", "spool-bearing-tail", "spool-bearing-head"],
-    ["click", "Click", "click-tongue", "click-spring", "click-button"],
+    ["click", "Click", "click-tongue", "click-spring", "click-washer", "click-button", "click-clip"],
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
@@ -71,6 +72,10 @@ export const leverDrag = templateOf({
     ["click-tongue", "80", "Click tongue", "click-tongue", { kind: "tongue", lengthMm: 15, widthMm: 7, thicknessMm: 2 }, steel, 390],
     ["click-spring", "81", "Click spring", "click-spring", { kind: "wire-spring", wireMm: 0.7, lengthMm: 18 }, "spring steel", 210],
     ["click-button", "82", "Click button", "click-button", { kind: "button", outsideMm: 10, stemMm: 4, lengthMm: 12 }, "anodised aluminium", 620],
+    ["click-washer", "84", "Click washer, plastic", "click-washer", { kind: "washer", outsideMm: 9, insideMm: 4.1, thicknessMm: 0.5 }, "plastic", 40],
+    ["click-clip", "85", "Click clip", "clip", { kind: "clip", outsideMm: 6, wireMm: 0.6, form: "E" }, steel, 40],
+    ["knob", "12", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 24, lengthMm: 30, boreMm: 6 }, "hard plastic", 890],
+    ["knob-washer", "13", "Knob washer", "shim", { kind: "washer", outsideMm: 11, insideMm: 6.1, thicknessMm: 0.4 }, steel, 40],
     ["click-gear", "83", "Click gear", "click-gear", { kind: "ratchet", teeth: 20, outsideMm: 20, boreMm: 12.2, thicknessMm: 2 }, "brass", 1680],
     ["frame", "90", "Frame, one piece", "frame", { kind: "frame", outsideMm: 72, widthMm: 46, posts: 4 }, "anodised aluminium", 11900],
     ["foot", "91", "Reel foot", "foot", { kind: "foot", lengthMm: 66, widthMm: 18, thicknessMm: 3 }, "stainless steel", 1450],
@@ -79,25 +84,27 @@ export const leverDrag = templateOf({
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", heldBy: ["handle-screw"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in salt spray") }],
-      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], ...greased("plenty", "the worst of the salt sits here") }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", heldBy: ["handle-screw"] }],
+      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -70, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
+      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -70, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
+      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], ...greased("plenty", "water stands here longest") }],
     ],
     lever: [
-      ["quadrant", "Quadrant", "quadrant", { restsOn: ["head-plate"], heldBy: quadrantScrews, acrossMm: 24, orientation: "numbers outward" }],
-      ["quadrant-screw-front", "Quadrant screw, front", "quadrant-screw-long", { acrossMm: 18, restsOn: ["quadrant"], hole: "quadrant, front, into the frame", ...threadFilm }],
-      ["quadrant-screw-middle", "Quadrant screw, middle", "quadrant-screw-short", { acrossMm: -2, restsOn: ["quadrant"], hole: "quadrant, middle", ...threadFilm, trap: "The middle one is the short one: a long screw here stops the lever." }],
-      ["quadrant-screw-rear", "Quadrant screw, rear", "quadrant-screw-long", { acrossMm: -18, restsOn: ["quadrant"], hole: "quadrant, rear, into the frame", ...threadFilm }],
-      ["cam", "Cam", "cam", { restsOn: ["head-plate"], passesThrough: ["head-plate"], orientation: "mark at 0°, lever at free", ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead." }],
-      ["lever-washer-metal", "Lever washer, metal", "lever-washer-metal", { restsOn: ["cam"] }],
-      ["lever-washer-plastic", "Lever washer, plastic", "lever-washer-plastic", { restsOn: ["lever-washer-metal"], hides: true }],
-      ["lever", "Drag lever", "lever", { restsOn: ["lever-washer-plastic"], heldBy: ["knob-preset"], orientation: "at free" }],
+      ["lever-washer-plastic", "Lever washer, plastic", "lever-washer-plastic", { restsOn: ["head-plate"], hides: true, orientation: "first on the plate" }],
+      ["lever-washer-metal", "Lever washer, metal", "lever-washer-metal", { restsOn: ["lever-washer-plastic"], orientation: "on the plastic one" }],
+      ["lever", "Drag lever", "lever", { restsOn: ["lever-washer-metal"], orientation: "at free, hooked over the quadrant's ring first" }],
+      ["quadrant", "Quadrant", "quadrant", { restsOn: ["head-plate", "lever"], heldBy: quadrantScrews, acrossMm: 24, orientation: "numbers outward" }],
+      ["quadrant-screw-front", "Quadrant screw, front", "quadrant-screw-long", { acrossMm: 18, restsOn: ["quadrant"], hole: "quadrant, front, into the frame", holeDepthMm: 11, ...threadFilm }],
+      ["quadrant-screw-middle", "Quadrant screw, middle", "quadrant-screw-short", { acrossMm: -2, restsOn: ["quadrant"], hole: "quadrant, middle", holeDepthMm: 6.5, ...threadFilm, trap: "The middle one is the short one: a long screw here stops the lever." }],
+      ["quadrant-screw-rear", "Quadrant screw, rear", "quadrant-screw-long", { acrossMm: -18, restsOn: ["quadrant"], hole: "quadrant, rear, into the frame", holeDepthMm: 11, ...threadFilm }],
+      ["cam", "Cam", "cam", { restsOn: ["lever"], passesThrough: ["head-plate"], orientation: "mark at 0°, lever at free", ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: mark it before it comes out." }],
       ["detent-spring", "Detent spring", "detent-spring", { acrossMm: -20, restsOn: ["lever"], caution: "The detent spring flies: glasses on, a finger over it." }],
       ["detent-pin", "Detent pin", "detent-pin", { acrossMm: -20, restsOn: ["detent-spring"] }],
-      ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["lever", "detent-pin"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
+      ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["cam", "detent-pin"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
     ],
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame" }],
-      ["gear-bearing", "Gear shaft bearing", "gear-bearing", { acrossMm: -10, restsOn: ["head-plate"], ...oiled("1 drop", "a medium oil here stands salt"), trap: "Frozen here the whole reel is hard to turn though free spool is fine." }],
+      ["gear-bearing", "Gear shaft bearing", "gear-bearing", { acrossMm: -10, restsOn: ["head-plate"], ...oiled("1 drop", "a medium oil here stands water"), trap: "Frozen here the whole reel is hard to turn though free spool is fine." }],
       ["gear-shaft", "Gear shaft", "gear-shaft", { acrossMm: -10, restsOn: ["gear-bearing"], turnsWith: "sleeve", ...greased("a film", "dry it freezes in its bearing") }],
       ["ratchet", "Ratchet", "ratchet", { acrossMm: -10, alongMm: 14, ridesOn: "gear-shaft", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Dog", "dog", { acrossMm: 8, restsOn: ["head-plate"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down it holds neither way." }],
@@ -105,19 +112,19 @@ export const leverDrag = templateOf({
       ["main-gear", "Main gear", "main-gear", { acrossMm: -10, alongMm: 18, ridesOn: "gear-shaft", restsOn: ["ratchet", "dog-spring"], turnsWith: "gear", ...greased("half round the teeth", "it spreads itself") }],
       ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 15.6, restsOn: ["head-plate"], ...oiled("1 drop", "light load, high speed") }],
       ["pinion", "Pinion", "pinion", { acrossMm: 15.6, restsOn: ["pinion-bearing", "main-gear"], turnsWith: "spool", ...greased("a light film on the teeth", "the bore stays clean") }],
-      ["plate-screw-top", "Plate screw, top", "plate-screw", { acrossMm: 30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, top", ...threadFilm }],
-      ["plate-screw-front", "Plate screw, front", "plate-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, front", ...threadFilm }],
-      ["plate-screw-rear", "Plate screw, rear", "plate-screw", { acrossMm: -30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, rear", ...threadFilm }],
+      ["plate-screw-top", "Plate screw, top", "plate-screw", { acrossMm: 30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, top", holeDepthMm: 11.5, ...threadFilm }],
+      ["plate-screw-front", "Plate screw, front", "plate-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, front", holeDepthMm: 11.5, ...threadFilm }],
+      ["plate-screw-rear", "Plate screw, rear", "plate-screw", { acrossMm: -30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, rear", holeDepthMm: 11.5, ...threadFilm }],
     ],
     spool: [
       ["spool", "Spool", "spool", { turnsWith: "spool", heldBy: plateScrews }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 1, ridesOn: "spool", turnsWith: "spool" }],
       ["spool-bearing-tail", "Spool bearing, tail", "spool-bearing", { restsOn: ["spool"], alongMm: -3, turnsWith: "spool", ...oiled("1 small drop", "free spool lives here") }],
       ["spool-bearing-head", "Spool bearing, head", "spool-bearing", { restsOn: ["spool"], turnsWith: "spool", hides: true, ...oiled("1 small drop", "free spool lives here") }],
-      ["drag-washer", "Drag washer", "drag-washer", { insideOf: "spool", restsOn: ["spool-bearing-head"], turnsWith: "spool", trap: "Water behind it: look at the cap's seat." }],
+      ["drag-washer", "Drag washer", "drag-washer", { insideOf: "spool", restsOn: ["spool-bearing-head"], turnsWith: "spool", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start; one face or both is a way of working" }, trap: "Water behind it: look at the cap's seat." }],
       ["pressure-plate", "Pressure plate", "pressure-plate", { restsOn: ["drag-washer"], turnsWith: "sleeve", orientation: "by its uneven holes", hides: true }],
       ["plate-bearing", "Pressure plate bearing", "plate-bearing", { restsOn: ["pressure-plate"], ...oiled("1 small drop", "it carries the drag's thrust") }],
-      ["preload-spring", "Preload spring", "preload-spring", { restsOn: ["plate-bearing"], hides: true, trap: "Missing, free spool is dead or drags." }],
+      ["preload-spring", "Preload spring", "preload-spring", { restsOn: ["plate-bearing"], hides: true, orientation: "its bounce is felt under the cap", trap: "Missing, free spool is dead or drags." }],
       ["drag-cap", "Drag cap", "drag-cap", { restsOn: ["preload-spring"], caution: "Left-hand thread: it comes off clockwise. By hand only.", orientation: "hand-tight, left-hand thread", ...greased("a touch on the thread", "it must come off again") }],
       ["shaft", "Spool shaft", "shaft", { passesThrough: ["spool", "drag-cap"], alongMm: -16, turnsWith: "none", orientation: "flat end to the lever", ...greased("a film", "parts slide along it") }],
       ["cross-pin", "Cross pin", "cross-pin", { restsOn: ["shaft"], alongMm: 66, orientation: "centred in its slot", trap: "Off centre it jams the preload." }],
@@ -126,18 +133,85 @@ export const leverDrag = templateOf({
     ],
     tail: [
       ["tail-bearing", "Tail bearing", "tail-bearing", { restsOn: ["frame"], oilPort: "at the spool's shaft end, tail side", ...oiled("1 drop", "some finishes do not let it be drawn: then oil it in place") }],
-      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["frame"], orientation: "point to the spool", ...greased("a dab", "keeps salt off; more quietens it") }],
-      ["click-spring", "Click spring", "click-spring", { acrossMm: -16, restsOn: ["click-tongue"], caution: "The click spring flies: glasses on." }],
-      ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-spring"] }],
+      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["frame"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
+      ["click-spring", "Click spring", "click-spring", { acrossMm: -16, restsOn: ["click-tongue"], caution: "Click spring and clip fly: glasses on, a finger over them." }],
+      ["click-washer", "Click washer", "click-washer", { acrossMm: -16, restsOn: ["click-tongue"], hides: true, orientation: "plastic against graphite; brass lies either way" }],
+      ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-spring", "click-washer"] }],
+      ["click-clip", "Click clip", "click-clip", { acrossMm: -16, restsOn: ["click-button"], caution: "Click spring and clip fly: glasses on, a finger over them." }],
     ],
     frame: [
       ["frame", "Frame", "frame", { turnsWith: "frame" }],
       ["foot", "Reel foot", "foot", { restsOn: ["frame"], heldBy: ["foot-nut-front", "foot-nut-rear"] }],
-      ["foot-nut-front", "Acorn nut, front", "foot-nut", { acrossMm: 9, restsOn: ["foot"], ...greased("a film", "salt collects under it") }],
-      ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], ...greased("a film", "salt collects under it") }],
+      ["foot-nut-front", "Acorn nut, front", "foot-nut", { acrossMm: 9, restsOn: ["foot"], ...greased("a film", "water collects under it") }],
+      ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], ...greased("a film", "water collects under it") }],
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 25.6 }],
+  // biome-ignore format: one choice a line, read as a table
+  variants: [
+    {
+      id: "way-in",
+      name: "The way in",
+      choices: [
+        { id: "cam-first", name: "cam out, then the quadrant's screws and the lever" },
+        {
+          id: "ring-and-lever",
+          name: "ring and lever come away together, the cam stays on its post",
+          change: {
+            parts: [["guard", "30", "Lever guard", "lever-guard", { kind: "cap", outsideMm: 26, heightMm: 5 }, "anodised aluminium", 690]],
+            put: [
+              { after: null, assembly: "lever", row: ["cam", "Cam", "cam", { stays: true, restsOn: ["head-plate"], orientation: "stays on its post, the way it sat", ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: leave it the way it sits." }] },
+              { after: "knob-preset", assembly: "lever", row: ["guard", "Lever guard", "guard", { restsOn: ["knob-preset"] }] },
+            ],
+            reseat: { lever: { restsOn: ["lever-washer-metal", "cam"], orientation: "with the ring, at free; where it hooks over the ring, hook first, then the ring's screws" }, "knob-preset": { restsOn: ["lever", "detent-pin"] } },
+            operations: [{ id: "tighten-quadrant", kind: "tighten", words: "Quadrant screws, the middle one last", after: place(...quadrantScrews) }],
+            batches: [["quadrant", "Ring and lever with their screws", "lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"], ["preset", "Guard, preset knob and detent", "detent-spring", "detent-pin", "knob-preset", "guard"]],
+          },
+        },
+      ],
+    },
+    {
+      id: "drag-cap",
+      name: "Drag cap",
+      choices: [
+        { id: "thread", name: "threaded left-hand" },
+        {
+          id: "tabs",
+          name: "on three tabs",
+          change: {
+            parts: [["drag-cap", "69", "Drag cap on three tabs", "drag-cap", { kind: "cap", outsideMm: 62, heightMm: 6 }, "anodised aluminium", 2400]],
+            reseat: { "drag-cap": { caution: "The three tabs are bent out a little at a time: they break at the third bending.", orientation: "its tabs pressed in all round", trap: "A tab left out lets the cap tilt and the drag drags." } },
+          },
+        },
+      ],
+    },
+    {
+      id: "click",
+      name: "Click",
+      choices: [
+        { id: "tail", name: "in the tail plate, behind the spool" },
+        {
+          id: "head",
+          name: "in the head plate, within reach once it is off",
+          change: {
+            reseat: { "click-tongue": { restsOn: ["head-plate"] } },
+            operations: [
+              { id: "click-in", kind: "set-state", words: "Click off while the plate is closed", after: place("click-clip"), before: ["lever-free"] },
+              { id: "spool-in", kind: "press", words: "Spool and shaft into the frame, tail end first", after: place("cupped-upper", "cross-pin", "tail-bearing", "spool-bearing-tail", "click-gear"), before: place(...plateScrews) },
+            ],
+          },
+        },
+      ],
+    },
+    {
+      id: "size",
+      name: "Build",
+      choices: [
+        { id: "usual", name: "anti-reverse by dog, gear on its own shaft" },
+        { id: "small", name: "small, one piece: pinion without a bearing of its own", change: { drop: ["pinion-bearing"], reseat: { pinion: { restsOn: ["head-plate", "main-gear"] } }, batches: [["gears", "Gear and pinion", "main-gear", "pinion"]] } },
+      ],
+    },
+  ],
   operations: [
     {
       id: "gate-dog",
@@ -159,7 +233,7 @@ export const leverDrag = templateOf({
       id: "spool-in",
       kind: "press",
       words: "Spool and shaft into the frame, tail end first",
-      after: place("cupped-upper", "cross-pin", "click-button", "tail-bearing", "spool-bearing-tail", "click-gear"),
+      after: place("cupped-upper", "cross-pin", "click-clip", "tail-bearing", "spool-bearing-tail", "click-gear"),
       before: place(...plateScrews),
     },
     {
@@ -174,16 +248,24 @@ export const leverDrag = templateOf({
       kind: "tighten",
       words: "Plate screws: first bite, then crosswise an eighth at a time",
       after: place(...plateScrews),
-      before: place("cam", "quadrant"),
+      before: place("lever-washer-plastic"),
     },
     {
       id: "gate-free-spool",
       kind: "gate",
-      words: "Lever at free: the spool spins; at strike: it holds",
-      after: place("lever", "knob-preset"),
+      words: "Lever at free the spool spins; at strike it pulls what it should: move the preset until both are true",
+      after: place("lever", "cam", "knob-preset"),
       before: place("handle"),
       lookAt: ["Cam half a turn round", "Preset too tight: back the knob off", "Preload spring missing", "Cupped washers nested"],
     },
-    { id: "tighten-quadrant", kind: "tighten", words: "Quadrant screws, the middle one last", after: place(...quadrantScrews) },
+    {
+      id: "tighten-quadrant",
+      kind: "tighten",
+      words: "Quadrant screws, the middle one last",
+      after: place(...quadrantScrews),
+      before: place("cam"),
+    },
   ],
-});
+};
+
+export const leverDrag = templateOf(leverDragTable);

@@ -1,7 +1,8 @@
+import type { TemplateTable } from "./table";
 import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
 
 /** Spincast: front cover, pick-up cone with a tiny pin, spool with its own drag stack, push button. */
-export const spincast = templateOf({
+export const spincastTable: TemplateTable = {
   family: "spincast",
   lineRadiusMm: 14,
   assemblies: [
@@ -16,10 +17,21 @@ export const spincast = templateOf({
     ["pin", "Pick-up pin and its spring", "pin-spring", "pick-up-pin"],
     ["top-stack", "Clip, plate and upper washer", "fibre-upper", "flatted", "spool-clip"],
     ["drag", "Drag under the spool", "copper-lower", "toothed-nut", "copper-upper", "spring-washer", "keyed", "fibre-lower", "spool"],
-    ["handle", "Handle with its screw", "handle", "handle-screw"],
+    ["handle", "Handle with its washer, screw and cap", "handle-washer", "handle", "handle-screw", "handle-cap"],
     ["back", "Back cover with its screws", "back-cover", "cover-screw-left", "cover-screw-right"],
-    ["anti-reverse", "Anti-reverse and its hair spring", "anti-reverse", "hair-spring"],
-    ["gears", "Shaft, spring and gears", "main-shaft", "return-spring", "crown-gear", "drive-gear"],
+    ["anti-reverse", "Anti-reverse, hub and hair spring", "anti-reverse-hub", "anti-reverse", "hair-spring"],
+    ["dial", "Drag dial and stop switch", "drag-dial", "stop-switch"],
+    [
+      "gears",
+      "Shaft, spring, gears and bushes",
+      "shaft-bush",
+      "main-shaft",
+      "return-spring",
+      "crown-gear",
+      "gear-bush",
+      "drive-gear",
+      "gear-bush-outer",
+    ],
     ["button", "Push button with its screw", "button", "hinge-screw"],
   ],
   // biome-ignore format: one part a line, read as a table
@@ -39,6 +51,15 @@ export const spincast = templateOf({
     ["spool-clip", "27", "Spool clip", "clip", { kind: "clip", outsideMm: 14, wireMm: 0.9, form: "E" }, steel, 60],
     ["handle", "30", "Handle", "handle", { kind: "handle", armMm: 40, knobMm: 16, boreMm: 5, thicknessMm: 3 }, "aluminium", 890],
     ["handle-screw", "31", "Handle screw", "handle-screw", screw(4, 10), "aluminium", 110],
+    ["knob", "32", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 16, lengthMm: 18, boreMm: 3 }, "hard plastic", 190],
+    ["handle-washer", "33", "Handle washer", "shim", { kind: "washer", outsideMm: 10, insideMm: 5.1, thicknessMm: 0.5 }, "plastic", 30],
+    ["handle-cap", "34", "Handle cap", "handle-cap", { kind: "cap", outsideMm: 12, heightMm: 4 }, "plastic", 90],
+    ["shaft-bush", "46", "Shaft bush", "shaft-bush", { kind: "sleeve", outsideMm: 7, boreMm: 4.1, lengthMm: 6 }, "brass", 120],
+    ["gear-bush", "47", "Gear bush", "gear-bush", { kind: "sleeve", outsideMm: 8, boreMm: 5.1, lengthMm: 5 }, "brass", 120],
+    ["anti-reverse-hub", "48", "Anti-reverse hub", "anti-reverse-hub", { kind: "ratchet", teeth: 8, outsideMm: 12, boreMm: 4.1, thicknessMm: 2 }, steel, 190],
+    ["drag-dial", "55", "Drag dial", "drag-dial", { kind: "cap", outsideMm: 14, heightMm: 5 }, "plastic", 190],
+    ["stop-switch", "56", "Stop switch", "anti-reverse-lever", { kind: "lever", lengthMm: 10, boreMm: 2.5, thicknessMm: 2 }, "plastic", 120],
+    ["click-tongue", "57", "Click tongue", "click-tongue", { kind: "tongue", lengthMm: 9, widthMm: 4, thicknessMm: 1 }, "spring steel", 90],
     ["drive-gear", "40", "Drive gear", "main-gear", { kind: "gear", teeth: 38, moduleMm: 0.8, boreMm: 5, faceMm: 4 }, "zinc alloy", 990],
     ["crown-gear", "41", "Shaft gear", "pinion", { kind: "pinion", teeth: 12, moduleMm: 0.8, boreMm: 4.1, lengthMm: 14 }, "brass", 690],
     ["hair-spring", "42", "Anti-reverse hair spring", "anti-reverse-spring", { kind: "wire-spring", wireMm: 0.3, lengthMm: 14 }, "spring steel", 90],
@@ -56,16 +77,16 @@ export const spincast = templateOf({
     cone: [
       ["pin-spring", "Pin spring", "pin-spring", { acrossMm: 14, restsOn: ["crown-gear"], caution: "A tiny spring, it flies: glasses on, white paper under it." }],
       ["pick-up-pin", "Pick-up pin", "pick-up-pin", { acrossMm: 14, restsOn: ["pin-spring"], orientation: "retracted", oilPort: "under the front cover, at the tip", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
-      ["cone", "Pick-up cone", "cone", { restsOn: ["pick-up-pin", "spool-clip"], orientation: "flat to the shaft's flat, pin retracted" }],
-      ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"] }],
+      ["cone", "Pick-up cone", "cone", { restsOn: ["pick-up-pin", "spool-clip"], orientation: "flat to the shaft's flat, then turned until its pin is drawn in and free" }],
+      ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"], orientation: "anti-reverse on before it is drawn", ...oiled("1 drop on the thread", "it comes off at every service") }],
       ["front-cover", "Front cover", "front-cover", { restsOn: ["cone-nut"], orientation: "pressed and turned home" }],
     ],
     spool: [
-      ["copper-lower", "Copper washer, lower", "copper", { restsOn: ["body"] }],
+      ["copper-lower", "Copper washer, lower", "copper", { restsOn: ["body"], ...greased("a film", "it turns under the drag") }],
       ["toothed-nut", "Toothed drag nut", "toothed-nut", { restsOn: ["copper-lower"], orientation: "teeth to the gear" }],
-      ["copper-upper", "Copper washer, upper", "copper", { restsOn: ["toothed-nut"], hides: true }],
+      ["copper-upper", "Copper washer, upper", "copper", { restsOn: ["toothed-nut"], hides: true, ...greased("a film", "it turns under the drag") }],
       ["spring-washer", "Spring washer", "spring-washer", { restsOn: ["copper-upper"], orientation: "cup down" }],
-      ["keyed", "Keyed washer", "keyed", { restsOn: ["spring-washer"], turnsWith: "sleeve", orientation: "in both slots" }],
+      ["keyed", "Keyed washer", "keyed", { restsOn: ["spring-washer"], turnsWith: "sleeve", orientation: "in both slots", ...greased("a film", "it turns under the drag") }],
       ["fibre-lower", "Fibre washer, lower", "fibre", { restsOn: ["keyed"] }],
       ["spool", "Spool", "spool", { restsOn: ["fibre-lower"], turnsWith: "spool" }],
       ["fibre-upper", "Fibre washer, upper", "fibre", { restsOn: ["spool"], hides: true }],
@@ -73,26 +94,55 @@ export const spincast = templateOf({
       ["spool-clip", "Spool clip", "spool-clip", { restsOn: ["flatted"], caution: "The clip flies: a finger over it.", orientation: "seated in its groove" }],
     ],
     handle: [
-      ["handle", "Handle", "handle", { turnsWith: "handle", heldBy: ["handle-screw"], oilPort: "where the knobs turn", ...oiled("1 drop each", "they spin in the wet") }],
-      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], stripsEasily: true, trap: "Aluminium: start it by hand, it strips easily.", ...threadFilm }],
+      ["handle-washer", "Handle washer", "handle-washer", { restsOn: ["gear-bush-outer"], hides: true, orientation: "flat" }],
+      ["handle", "Handle", "handle", { turnsWith: "handle", restsOn: ["handle-washer"], heldBy: ["handle-screw"] }],
+      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -40, restsOn: ["handle"], oilPort: "where the knobs turn", ...oiled("1 drop each", "they spin in the wet") }],
+      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], hole: "gear shaft's end", holeDepthMm: 11, stripsEasily: true, trap: "Aluminium: start it by hand, it strips easily.", ...threadFilm }],
+      ["handle-cap", "Handle cap", "handle-cap", { restsOn: ["handle-screw"] }],
     ],
     gears: [
-      ["main-shaft", "Main shaft", "main-shaft", { restsOn: ["body"], orientation: "flat to the cone" }],
+      ["shaft-bush", "Shaft bush", "shaft-bush", { restsOn: ["body"], ...oiled("1 drop", "bush or bearing, it wants a drop") }],
+      ["main-shaft", "Main shaft", "main-shaft", { restsOn: ["shaft-bush"], orientation: "flat to the cone", ...oiled("a drop, spread to a film", "it slides at every cast") }],
       ["return-spring", "Shaft return spring", "return-spring", { ridesOn: "main-shaft", restsOn: ["body"], caution: "Under tension: on some it is not worth taking out; oil it in place and record it." }],
       ["crown-gear", "Shaft gear", "crown-gear", { restsOn: ["main-shaft", "return-spring"], ...greased("well greased", "cam and gear run dry first") }],
-      ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["crown-gear"], acrossMm: -10, ...greased("heavily", "light on the drag, heavy here") }],
-      ["anti-reverse", "Anti-reverse pawl", "anti-reverse", { acrossMm: 8, restsOn: ["body"] }],
+      ["gear-bush", "Gear bush, inner", "gear-bush", { acrossMm: -10, restsOn: ["body"], ...oiled("1 drop", "bush or bearing, it wants a drop") }],
+      ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["crown-gear", "gear-bush"], acrossMm: -10, ...greased("heavily", "light on the drag, heavy here") }],
+      ["gear-bush-outer", "Gear bush, outer", "gear-bush", { acrossMm: -10, restsOn: ["drive-gear"], ...oiled("1 drop", "bush or bearing, it wants a drop") }],
+      ["anti-reverse-hub", "Anti-reverse hub", "anti-reverse-hub", { acrossMm: 8, restsOn: ["body"], orientation: "slot to the hair spring" }],
+      ["anti-reverse", "Anti-reverse pawl", "anti-reverse", { acrossMm: 8, restsOn: ["anti-reverse-hub"] }],
       ["hair-spring", "Anti-reverse hair spring", "hair-spring", { acrossMm: 8, restsOn: ["anti-reverse"], caution: "Thin as a hair: glasses on.", orientation: "from the hub to its slot" }],
     ],
     body: [
       ["body", "Body", "body", { stays: true, turnsWith: "frame" }],
+      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -14, restsOn: ["body"], orientation: "point to the spool's teeth", ...greased("a touch", "it clicks at every turn") }],
+      ["drag-dial", "Drag dial", "drag-dial", { acrossMm: 18, restsOn: ["body"], orientation: "loose", trap: "Where the drag nut is inverted, screwed home is loosest: try it before the clip." }],
+      ["stop-switch", "Stop switch", "stop-switch", { acrossMm: -18, restsOn: ["body"], orientation: "anti-reverse on" }],
       ["button", "Push button", "button", { restsOn: ["body"], heldBy: ["hinge-screw"] }],
       ["hinge-screw", "Long screw", "hinge-screw", { acrossMm: 10, through: true, restsOn: ["button"], hole: "through the button: it is its hinge", ...threadFilm, trap: "The one long screw belongs here." }],
-      ["back-cover", "Back cover", "back-cover", { restsOn: ["drive-gear", "hair-spring", "hinge-screw"], heldBy: ["cover-screw-left", "cover-screw-right"] }],
-      ["cover-screw-left", "Cover screw, left", "cover-screw", { acrossMm: 16, restsOn: ["back-cover"], ...threadFilm }],
-      ["cover-screw-right", "Cover screw, right", "cover-screw", { acrossMm: -16, restsOn: ["back-cover"], ...threadFilm }],
+      ["back-cover", "Back cover", "back-cover", { restsOn: ["gear-bush-outer", "hair-spring", "hinge-screw", "click-tongue", "drag-dial", "stop-switch"], heldBy: ["cover-screw-left", "cover-screw-right"] }],
+      ["cover-screw-left", "Cover screw, left", "cover-screw", { acrossMm: 16, restsOn: ["back-cover"], hole: "body, left", holeDepthMm: 9, ...threadFilm }],
+      ["cover-screw-right", "Cover screw, right", "cover-screw", { acrossMm: -16, restsOn: ["back-cover"], hole: "body, right", holeDepthMm: 9, ...threadFilm }],
     ],
   },
+  // biome-ignore format: one choice a line, read as a table
+  variants: [
+    {
+      id: "drag-nut",
+      name: "Drag nut",
+      choices: [
+        { id: "usual", name: "screwed home is tightest" },
+        { id: "inverted", name: "inverted: screwed home is loosest", change: { reseat: { "toothed-nut": { orientation: "teeth to the gear; drag loose before the clip", trap: "It comes off past fully tight, and goes on the same way." }, "spool-clip": { orientation: "seated in its groove, the drag loose" } } } },
+      ],
+    },
+    {
+      id: "bearings",
+      name: "Shaft and gear",
+      choices: [
+        { id: "bushes", name: "in bushes" },
+        { id: "balls", name: "in ball bearings", change: { parts: [["shaft-bush", "46", "Shaft bearing 4 × 8 × 3", "shaft-bearing", { kind: "bearing", boreMm: 4, outsideMm: 8, widthMm: 3, closure: "shielded" }, steel, 490], ["gear-bush", "47", "Gear bearing 5 × 9 × 3", "gear-bearing", { kind: "bearing", boreMm: 5, outsideMm: 9, widthMm: 3, closure: "shielded" }, steel, 490]] } },
+      ],
+    },
+  ],
   operations: [
     {
       id: "gate-anti-reverse",
@@ -103,6 +153,22 @@ export const spincast = templateOf({
       lookAt: ["Hair spring not in its slot", "Pawl turned over"],
     },
     {
+      id: "gate-drag",
+      kind: "gate",
+      words: "The drag goes over its range by the dial",
+      after: place("spool-clip", "drag-dial"),
+      before: place("cone"),
+      lookAt: ["Drag nut inverted: home is loosest on some", "Spring washer turned over", "A copper washer left out"],
+    },
+    {
+      id: "gate-button",
+      kind: "gate",
+      words: "The button drops the line and a turn picks it up",
+      after: place("button", "hinge-screw", "cone-nut"),
+      before: place("front-cover"),
+      lookAt: ["Long screw in the wrong hole", "Shaft return spring tired"],
+    },
+    {
       id: "gate-pin",
       kind: "gate",
       words: "The pin comes out at a turn and goes in at a press",
@@ -111,4 +177,6 @@ export const spincast = templateOf({
       lookAt: ["Pin spring left out", "Cone off the shaft's flat"],
     },
   ],
-});
+};
+
+export const spincast = templateOf(spincastTable);

@@ -1,6 +1,22 @@
-import { greased, oiled, place, screw, steel, type TemplateTable, templateOf, threadFilm } from "./template";
+import type { TableChange, TemplateTable } from "./table";
+import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
 
+const felt = { product: "drag grease", amount: "worked in, wiped off", why: "keeps the felt supple" };
 const coverScrews = ["cover-screw-top", "cover-screw-front", "cover-screw-rear"];
+
+/** The dog that stands behind the clutch, or alone in its stead. */
+// biome-ignore format: one part a line, read as a table
+const dogParts: NonNullable<TableChange["parts"]> = [
+  ["ratchet", "94", "Anti-reverse ratchet", "ratchet", { kind: "ratchet", teeth: 12, outsideMm: 20, boreMm: 8.1, thicknessMm: 2 }, "hardened steel", 590],
+  ["dog", "95", "Anti-reverse dog", "dog", { kind: "dog", lengthMm: 13, widthMm: 5, thicknessMm: 2, boreMm: 2.6 }, "hardened steel", 390],
+  ["dog-spring", "96", "Dog spring", "dog-spring", { kind: "wire-spring", wireMm: 0.5, lengthMm: 12 }, "spring steel", 120],
+];
+// biome-ignore format: one seat a line, read as a table
+const dogSeats: NonNullable<TableChange["put"]> = [
+  { after: "clutch-screw-rear", assembly: "clutch", row: ["ratchet", "Anti-reverse ratchet", "ratchet", { restsOn: ["clutch-plate"], orientation: "steep side of the teeth to the dog" }] },
+  { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "square nose to the ratchet, engaged as the rotor goes on", ...oiled("1 drop", "it must swing freely") }] },
+  { after: "dog", assembly: "clutch", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it." }] },
+];
 
 /** Spinning, open with bail: fixed spool with the drag in it, rotor with bail and line roller, roller clutch, oscillation block. */
 export const spinningTable: TemplateTable = {
@@ -19,7 +35,7 @@ export const spinningTable: TemplateTable = {
     ["knob", "Drag knob with its ring", "knob-ring", "drag-knob"],
     ["spool", "Spool, shim and click ratchet", "click-ratchet", "spool-shim", "spool"],
     ["bail-wire", "Bail wire with its screw", "bail-wire", "bail-screw"],
-    ["roller", "Line roller unit", "roller-bearing", "roller", "roller-screw"],
+    ["roller", "Line roller unit", "roller-spacer", "roller-bearing", "roller", "roller-screw"],
     ["arm", "Bail arm, spring and trip lever", "trip-lever", "bail-spring", "bail-arm"],
     ["rotor-nut", "Rotor nut with its set screw", "rotor-nut", "nut-screw"],
     ["rotor", "Rotor and its washer", "rotor-washer", "rotor"],
@@ -49,6 +65,7 @@ export const spinningTable: TemplateTable = {
     ["trip-lever", "33", "Trip lever", "trip-lever", { kind: "jack", lengthMm: 16, widthMm: 5, thicknessMm: 1.5 }, steel, 290],
     ["roller", "34", "Line roller", "line-roller", { kind: "roller", outsideMm: 9, lengthMm: 8, boreMm: 6.1 }, "hardened steel", 690],
     ["roller-bearing", "35", "Roller bearing 3 × 6 × 2.5", "roller-bearing", { kind: "bearing", boreMm: 3, outsideMm: 6, widthMm: 2.5, closure: "shielded" }, steel, 590],
+    ["roller-spacer", "38", "Roller spacer", "shim", { kind: "washer", outsideMm: 7, insideMm: 3.1, thicknessMm: 0.8 }, "plastic", 60],
     ["roller-screw", "36", "Roller screw", "roller-screw", screw(3, 9, 5), steel, 120],
     ["bail-screw", "37", "Bail screw", "bail-screw", screw(2.5, 6), steel, 90],
     ["rotor-nut", "50", "Rotor nut", "rotor-nut", { kind: "nut", acrossFlatsMm: 12, boreMm: 7, heightMm: 3.5 }, "brass", 310],
@@ -62,6 +79,8 @@ export const spinningTable: TemplateTable = {
     ["clutch-screw", "64", "Clutch screw", "clutch-screw", screw(2, 6), steel, 60],
     ["pinion-bearing", "65", "Pinion bearing 7 × 14 × 5", "pinion-bearing", { kind: "bearing", boreMm: 7, outsideMm: 14, widthMm: 5, closure: "shielded" }, steel, 790],
     ["handle", "70", "Handle with knob", "handle", { kind: "handle", armMm: 52, knobMm: 18, boreMm: 5, thicknessMm: 4 }, "anodised aluminium", 1990],
+    ["knob", "72", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 18, lengthMm: 24, boreMm: 4 }, "hard plastic", 490],
+    ["knob-washer", "73", "Knob washer", "shim", { kind: "washer", outsideMm: 7, insideMm: 4.1, thicknessMm: 0.3 }, "plastic", 40],
     ["handle-cap", "71", "Handle cap", "handle-cap", { kind: "cap", outsideMm: 14, heightMm: 7 }, "plastic", 290],
     ["body", "80", "Body with foot", "frame", { kind: "body", lengthMm: 46, heightMm: 40, widthMm: 24 }, "plastic", 4200],
     ["side-cover", "81", "Side cover", "side-cover", { kind: "plate", outsideMm: 42, thicknessMm: 4, holes: 3 }, "plastic", 1450],
@@ -81,11 +100,11 @@ export const spinningTable: TemplateTable = {
       ["click-ratchet", "Click ratchet", "click-ratchet", { ridesOn: "main-shaft", orientation: "flat to the shaft's flat" }],
       ["spool-shim", "Spool shim", "spool-shim", { ridesOn: "main-shaft", restsOn: ["click-ratchet"], hides: true, trap: "It sets how the line lies; it clings to the spool." }],
       ["spool", "Spool", "spool", { restsOn: ["spool-shim"], turnsWith: "spool" }],
-      ["friction-low", "Friction washer, low", "friction", { restsOn: ["spool"], hides: true }],
+      ["friction-low", "Friction washer, low", "friction", { lubricant: felt, restsOn: ["spool"], hides: true }],
       ["keyed-low", "Keyed washer, low", "keyed", { ridesOn: "main-shaft", restsOn: ["friction-low"], turnsWith: "sleeve", orientation: "flats on the shaft" }],
-      ["friction-mid", "Friction washer, middle", "friction", { restsOn: ["keyed-low"] }],
+      ["friction-mid", "Friction washer, middle", "friction", { lubricant: felt, restsOn: ["keyed-low"] }],
       ["eared", "Eared washer", "eared", { restsOn: ["friction-mid"], turnsWith: "spool", orientation: "ears in the spool's slots", trap: "Keyed and eared alternate: swapped, the drag slips where it should not." }],
-      ["friction-high", "Friction washer, high", "friction", { restsOn: ["eared"] }],
+      ["friction-high", "Friction washer, high", "friction", { lubricant: felt, restsOn: ["eared"] }],
       ["keyed-high", "Keyed washer, high", "keyed", { ridesOn: "main-shaft", restsOn: ["friction-high"], turnsWith: "sleeve" }],
       ["drag-clip", "Drag retaining ring", "drag-clip", { restsOn: ["keyed-high"], caution: "The ring flies: glasses on, a finger on top.", orientation: "seated all round its groove" }],
       ["knob-ring", "Knob O-ring", "knob-ring", { restsOn: ["drag-clip"], ...greased("a film of seal-safe grease", "it keeps water off the washers") }],
@@ -95,20 +114,23 @@ export const spinningTable: TemplateTable = {
       ["trip-lever", "Trip lever", "trip-lever", { acrossMm: -24, restsOn: ["rotor"], hides: true, ...greased("a dab", "it snaps; not worth taking off when it moves freely") }],
       ["bail-spring", "Bail spring", "bail-spring", { acrossMm: -24, restsOn: ["trip-lever"], caution: "The bail spring flies: glasses on, cup the hand." }],
       ["bail-arm", "Bail arm", "bail-arm", { acrossMm: -20, restsOn: ["bail-spring"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it must fall shut") }],
-      ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["bail-arm"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing to go in salt") }],
-      ["roller", "Line roller", "roller", { acrossMm: -10, ridesOn: "roller-screw", restsOn: ["roller-bearing"], orientation: "thick end as found", trap: "Thick end wrong: line climbs off it." }],
+      ["roller-spacer", "Roller spacer", "roller-spacer", { acrossMm: -10, restsOn: ["bail-arm"], hides: true, orientation: "shallow side as this model has it" }],
+      ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["roller-spacer"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing that water spoils") }],
+      ["roller", "Line roller", "roller", { acrossMm: -10, restsOn: ["roller-bearing"], heldBy: ["roller-screw"], orientation: "thick end as found", trap: "Thick end wrong: line climbs off it." }],
       ["bail-wire", "Bail wire", "bail-wire", { restsOn: ["roller", "bail-arm"], heldBy: ["bail-screw"], orientation: "tabs in their slots" }],
-      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, alongMm: 14, orientation: "loose until the bail is complete" }],
-      ["bail-screw", "Bail screw", "bail-screw", { acrossMm: 24, restsOn: ["bail-wire"], hole: "far pivot", ...threadFilm }],
+      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "bail arm", holeDepthMm: 10, orientation: "left loose until the bail is whole; drawn down at once when only the roller was out", ...threadFilm }],
+      ["bail-screw", "Bail screw", "bail-screw", { acrossMm: 24, restsOn: ["bail-wire"], hole: "far pivot", holeDepthMm: 7, ...threadFilm }],
     ],
     rotor: [
       ["rotor-washer", "Rotor washer", "rotor-washer", { ridesOn: "pinion", restsOn: ["clutch-plate"], hides: true, trap: "Count them: one or two hide under the rotor." }],
       ["rotor", "Rotor", "rotor", { restsOn: ["rotor-washer"], heldBy: ["rotor-nut"], orientation: "wide key to wide channel", trap: "Wide key in the narrow channel: the pinion stands low." }],
       ["rotor-nut", "Rotor nut", "rotor-nut", { restsOn: ["rotor"], orientation: "flat to the set screw's hole", caution: "Some rotor nuts have a left-hand thread: try both ways gently before force." }],
-      ["nut-screw", "Nut set screw", "nut-screw", { acrossMm: 8, restsOn: ["rotor-nut"], ...threadFilm }],
+      ["nut-screw", "Nut set screw", "nut-screw", { acrossMm: 8, restsOn: ["rotor-nut"], hole: "rotor, beside the nut", holeDepthMm: 5, ...threadFilm }],
     ],
     handle: [
-      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", oilPort: "where the knob turns and at the handle's fold", ...oiled("1 drop each", "it spins and folds in salt spray") }],
+      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", oilPort: "at the handle's fold", ...oiled("1 drop at the fold", "it folds in spray") }],
+      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -52, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
+      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -52, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "it spins in spray") }],
       ["handle-cap", "Handle cap", "handle-cap", { restsOn: ["handle"], ...greased("a touch on the thread", "it must come off again") }],
     ],
     clutch: [
@@ -117,9 +139,9 @@ export const spinningTable: TemplateTable = {
       ["clutch-sleeve", "Clutch inner sleeve", "clutch-sleeve", { ridesOn: "pinion", alongMm: 12, restsOn: ["pinion"], orientation: "flats on the pinion, clean and dry", trap: "It drops out as the rotor comes off; grease on it makes the clutch slip." }],
       ["clutch", "One-way roller clutch", "clutch", { restsOn: ["clutch-sleeve"], alongMm: 12, orientation: "as marked: turned over it locks the other way", lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" } }],
       ["clutch-plate", "Clutch retaining plate", "clutch-plate", { restsOn: ["clutch"], heldBy: ["clutch-screw-top", "clutch-screw-front", "clutch-screw-rear"] }],
-      ["clutch-screw-top", "Clutch screw, top", "clutch-screw", { acrossMm: 12, restsOn: ["clutch-plate"], ...threadFilm }],
-      ["clutch-screw-front", "Clutch screw, front", "clutch-screw", { acrossMm: 0, restsOn: ["clutch-plate"], ...threadFilm }],
-      ["clutch-screw-rear", "Clutch screw, rear", "clutch-screw", { acrossMm: -12, restsOn: ["clutch-plate"], ...threadFilm }],
+      ["clutch-screw-top", "Clutch screw, top", "clutch-screw", { acrossMm: 12, restsOn: ["clutch-plate"], hole: "body, clutch, top", holeDepthMm: 7, ...threadFilm }],
+      ["clutch-screw-front", "Clutch screw, front", "clutch-screw", { acrossMm: 0, restsOn: ["clutch-plate"], hole: "body, clutch, front", holeDepthMm: 7, ...threadFilm }],
+      ["clutch-screw-rear", "Clutch screw, rear", "clutch-screw", { acrossMm: -12, restsOn: ["clutch-plate"], hole: "body, clutch, rear", holeDepthMm: 7, ...threadFilm }],
     ],
     body: [
       ["body", "Body", "body", { stays: true, turnsWith: "frame" }],
@@ -127,17 +149,57 @@ export const spinningTable: TemplateTable = {
       ["oscillation-gear", "Oscillation gear", "oscillation-gear", { acrossMm: -12, restsOn: ["body"], ...greased("a dab", "it slides in the block") }],
       ["oscillation-block", "Oscillation block", "oscillation-block", { restsOn: ["oscillation-gear"], orientation: "flat side as found, post in the channel", ...greased("a dab in the channel", "it slides"), trap: "Flat side wrong it rubs the cover." }],
       ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, passesThrough: ["pinion"], orientation: "flat up", heldBy: ["block-screw"], oilPort: "on the shaft, the spool lifted", ...oiled("a film", "it slides in the pinion") }],
-      ["block-screw", "Block screw", "block-screw", { acrossMm: 5, restsOn: ["oscillation-block"], ...threadFilm }],
+      ["block-screw", "Block screw", "block-screw", { acrossMm: 5, restsOn: ["oscillation-block"], hole: "oscillation block", holeDepthMm: 7, ...threadFilm }],
       ["gear-bearing-inner", "Gear bearing, inner", "gear-bearing", { acrossMm: 0, restsOn: ["body"], alongMm: 18, ...oiled("1 drop", "medium oil") }],
       ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["gear-bearing-inner", "oscillation-block", "block-screw"], turnsWith: "gear", ...greased("half round the teeth", "the pinion spreads it") }],
       ["gear-shim", "Gear shim", "gear-shim", { restsOn: ["drive-gear"], hides: true, trap: "It sets how the gears mesh: count them." }],
       ["gear-bearing-outer", "Gear bearing, outer", "gear-bearing", { restsOn: ["gear-shim"], ...oiled("1 drop", "medium oil"), hides: true }],
       ["side-cover", "Side cover", "side-cover", { restsOn: ["gear-bearing-outer"], heldBy: coverScrews }],
-      ["cover-screw-top", "Cover screw, top", "cover-screw", { acrossMm: 16, restsOn: ["side-cover"], hole: "body, top", ...threadFilm }],
-      ["cover-screw-front", "Cover screw, front", "cover-screw", { acrossMm: 0, restsOn: ["side-cover"], hole: "body, front", ...threadFilm }],
-      ["cover-screw-rear", "Cover screw, rear", "cover-screw", { acrossMm: -16, restsOn: ["side-cover"], hole: "body, rear", ...threadFilm }],
+      ["cover-screw-top", "Cover screw, top", "cover-screw", { acrossMm: 16, restsOn: ["side-cover"], hole: "body, top", holeDepthMm: 9, ...threadFilm }],
+      ["cover-screw-front", "Cover screw, front", "cover-screw", { acrossMm: 0, restsOn: ["side-cover"], hole: "body, front", holeDepthMm: 9, ...threadFilm }],
+      ["cover-screw-rear", "Cover screw, rear", "cover-screw", { acrossMm: -16, restsOn: ["side-cover"], hole: "body, rear", holeDepthMm: 9, ...threadFilm }],
     ],
   },
+  // biome-ignore format: one choice a line, read as a table
+  variants: [
+    {
+      id: "anti-reverse",
+      name: "Anti-reverse",
+      choices: [
+        { id: "clutch", name: "roller clutch" },
+        {
+          id: "both",
+          name: "roller clutch, dog and ratchet behind it",
+          change: {
+            parts: dogParts,
+            put: dogSeats,
+            reseat: { "rotor-washer": { restsOn: ["ratchet", "dog-spring"] } },
+            batches: [["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"]],
+          },
+        },
+        {
+          id: "dog",
+          name: "dog and ratchet alone, as on older large ones",
+          change: {
+            parts: dogParts,
+            drop: ["clutch", "clutch-sleeve"],
+            put: dogSeats,
+            reseat: { "clutch-plate": { name: "Bearing retaining plate", restsOn: ["pinion"] }, "rotor-washer": { restsOn: ["ratchet", "dog-spring"] } },
+            operations: [{ id: "gate-clutch", kind: "gate", words: "The pinion turns one way; the dog catches at every tooth the other way", after: place("dog-spring", "ratchet"), before: place("rotor-washer"), lookAt: ["Dog spring not behind its stud", "Dog turned over", "Grease holding the dog up"] }],
+            batches: [["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"]],
+          },
+        },
+      ],
+    },
+    {
+      id: "main-bearing",
+      name: "Main bearing",
+      choices: [
+        { id: "out", name: "comes out" },
+        { id: "stays", name: "does not come out of this finish: served in place, proved turning", change: { reseat: { "pinion-bearing": { inPlace: true, stays: true, oilPort: "round its inner ring, the pinion drawn", trap: "Do not drive it: served where it sits and proved turning." } } } },
+      ],
+    },
+  ],
   operations: [
     {
       id: "gate-clutch",
@@ -157,7 +219,7 @@ export const spinningTable: TemplateTable = {
     {
       id: "tighten-nut",
       kind: "tighten",
-      words: "Rotor nut firm, then to its set screw's hole: too tight cracks what is below",
+      words: "Rotor nut snug, to its notch: too tight cracks what is below",
       after: place("rotor-nut"),
       before: place("nut-screw"),
     },
@@ -170,10 +232,16 @@ export const spinningTable: TemplateTable = {
       lookAt: ["Wide key in the narrow channel", "A washer missing under the rotor"],
     },
     {
+      id: "tighten-roller",
+      kind: "tighten",
+      words: "Roller screw down now that the bail is whole",
+      after: place("bail-screw", "roller-screw"),
+    },
+    {
       id: "gate-bail",
       kind: "gate",
       words: "The bail snaps ten times of ten, the roller turns under a braid",
-      after: place("bail-screw", "roller-screw"),
+      after: ["tighten-roller"],
       lookAt: ["Bail spring not on its post", "Bail wire bent", "Roller screw too tight"],
     },
     {

@@ -1,8 +1,158 @@
-import { greased, oiled, place, screw, steel, type TemplateTable, templateOf, threadFilm } from "./template";
+import type { TemplateTable, Variant } from "./table";
+import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
 
 const bridgeScrews = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"];
 const headScrews = ["head-screw-top", "head-screw-front", "head-screw-rear"];
 const tailScrews = ["tail-screw-top", "tail-screw-front", "tail-screw-rear"];
+
+const dogGate = {
+  id: "gate-dog",
+  kind: "gate" as const,
+  words: "Turn the sleeve by hand: the dog clicks and holds",
+  after: place("dog", "ratchet"),
+  before: place("under-gear-washer"),
+  lookAt: [
+    "Dog: square nose to the ratchet, not upside down?",
+    "Dog spring: has it snapped home?",
+    "Ratchet: steep side of the teeth to the dog?",
+  ],
+};
+const dragFilm = { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } };
+
+/** How such reels differ. Source: common practice. */
+// biome-ignore format: one choice a line, read as a table
+const variants: readonly Variant[] = [
+  {
+    id: "dog-spring",
+    name: "Dog spring",
+    choices: [
+      { id: "coil", name: "coil in a cavity: dog, spring, rotate home" },
+      {
+        id: "wire",
+        name: "wire: spring first, dog over it",
+        change: {
+          parts: [["dog-spring", "214", "Dog spring, wire", "dog-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 14 }, "spring steel", 160]],
+          put: [
+            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "The dog spring flies: glasses on, a finger over it.", orientation: "first, its eye over the screw's hole", trap: "The dog goes over it: under it the spring never snaps home." }] },
+            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "over the spring, screw up through both, then worked round until it snaps", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+          ],
+          reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
+          operations: [dogGate],
+        },
+      },
+      {
+        id: "inside",
+        name: "coil inside the dog",
+        change: {
+          parts: [["dog-spring", "214", "Dog spring, in the dog", "dog-coil", { kind: "coil-spring", wireMm: 0.3, outsideMm: 2.4, lengthMm: 6, coils: 7 }, "spring steel", 160]],
+          put: [
+            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "It sits inside the dog and does not fly.", orientation: "inside the dog, lined up with its stud" }] },
+            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "square nose to the ratchet, its spring on the stud", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+          ],
+          reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
+          operations: [dogGate],
+        },
+      },
+    ],
+  },
+  {
+    id: "under-gear",
+    name: "Under the main gear",
+    choices: [
+      { id: "spacer", name: "a metal spacer: no drag face" },
+      { id: "friction", name: "a friction washer: a drag face, it counts in the stack", change: { parts: [["gear-washer", "219", "Under-gear friction washer", "friction-washer-under", { kind: "friction-washer", outsideMm: 24, insideMm: 8.6, thicknessMm: 0.9 }, "carbon", 260]], reseat: { "under-gear-washer": { name: "Under-gear friction washer", ...dragFilm } } } },
+      { id: "plastic", name: "a plastic washer: no drag face", change: { parts: [["gear-washer", "219", "Under-gear washer, plastic", "under-gear-washer", { kind: "washer", outsideMm: 18, insideMm: 8.2, thicknessMm: 0.8 }, "plastic", 60]] } },
+    ],
+  },
+  {
+    id: "tension",
+    name: "Tension washers",
+    choices: [
+      { id: "two", name: "two, facing each other" },
+      { id: "one", name: "one, cup up", change: { drop: ["tension-upper"], reseat: { "tension-lower": { name: "Tension washer", trap: "Cup up: turned over the star works on its rim alone." }, star: { restsOn: ["tension-lower"] } } } },
+      {
+        id: "three",
+        name: "three: up, up, down",
+        change: {
+          put: [{ after: "tension-lower", assembly: "handle", row: ["tension-middle", "Tension washer, middle", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", turned: true, orientation: "cup up, in the lower one" }] }],
+          reseat: { "tension-upper": { restsOn: ["tension-middle"], orientation: "cup down, facing the two below" } },
+          batches: [["star", "Star and tension washers", "ferrule", "tension-lower", "tension-middle", "tension-upper", "star"]],
+        },
+      },
+    ],
+  },
+  {
+    id: "sleeve-seat",
+    name: "Seat of the gear sleeve",
+    choices: [
+      { id: "post", name: "plain, on the bridge's post" },
+      {
+        id: "bearing",
+        name: "a bearing held by a wire clip",
+        change: {
+          parts: [
+            ["sleeve-bearing", "215", "Gear sleeve bearing 8 × 16 × 5", "gear-bearing", { kind: "bearing", boreMm: 8, outsideMm: 16, widthMm: 5, closure: "shielded" }, steel, 790],
+            ["bearing-clip", "216", "Bearing clip", "clip", { kind: "clip", outsideMm: 17, wireMm: 0.8, form: "wire" }, "spring steel", 90],
+          ],
+          put: [
+            { after: "tail-plate", assembly: "tail", row: ["sleeve-bearing", "Gear sleeve bearing", "sleeve-bearing", { acrossMm: 10, restsOn: ["tail-plate"], ...oiled("1 drop", "the one that freezes: free spool is fine, the handle is hard"), trap: "Frozen here the reel is hard to turn though free spool is fine." }] },
+            { after: "sleeve-bearing", assembly: "tail", row: ["bearing-clip", "Bearing clip", "bearing-clip", { acrossMm: 10, restsOn: ["sleeve-bearing"], caution: "The clip flies: a finger over it, glasses on.", orientation: "flat side in first" }] },
+          ],
+        },
+      },
+    ],
+  },
+  {
+    id: "brake",
+    name: "Cast brake",
+    choices: [
+      { id: "none", name: "none" },
+      {
+        id: "magnets",
+        name: "magnets in the tail plate, for long casting",
+        change: {
+          parts: [
+            ["magnet", "290", "Brake magnet", "magnet", { kind: "magnet", lengthMm: 6, widthMm: 5, thicknessMm: 2 }, "magnet", 260],
+            ["magnet-dial", "291", "Magnet dial", "magnet-dial", { kind: "cap", outsideMm: 17, heightMm: 4 }, "plastic", 420],
+          ],
+          put: [
+            { after: "tail-plate", assembly: "tail", row: ["brake-magnet", "Brake magnet", "magnet", { acrossMm: 6, restsOn: ["tail-plate"], caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws." }] },
+            { after: "brake-magnet", assembly: "tail", row: ["magnet-dial", "Magnet dial", "magnet-dial", { acrossMm: 6, restsOn: ["brake-magnet"], orientation: "as found: note the number" }] },
+          ],
+        },
+      },
+    ],
+  },
+  {
+    id: "override",
+    name: "Anti-reverse override",
+    choices: [
+      { id: "none", name: "none" },
+      { id: "switch", name: "a switch on the dog", change: { parts: [["override", "292", "Override switch", "anti-reverse-lever", { kind: "lever", lengthMm: 12, boreMm: 3, thicknessMm: 2 }, "chromed brass", 480]], put: [{ after: "lever", assembly: "head", row: ["override", "Override switch", "override", { acrossMm: 26, restsOn: ["head-plate"], orientation: "set to hold" }] }] } },
+    ],
+  },
+  {
+    id: "plates",
+    name: "Head plate",
+    choices: [
+      { id: "plain", name: "plain, its screws in sight" },
+      {
+        id: "trim",
+        name: "trim ring over hidden screws, a locating pin",
+        change: {
+          parts: [
+            ["trim-ring", "293", "Trim ring", "trim-ring", { kind: "washer", outsideMm: 62, insideMm: 48, thicknessMm: 1.5 }, "chromed brass", 890],
+            ["locating-pin", "294", "Locating pin", "locating-pin", { kind: "pin", diameterMm: 2, lengthMm: 6 }, steel, 60],
+          ],
+          put: [
+            { after: "head-plate", assembly: "head", row: ["locating-pin", "Locating pin", "locating-pin", { acrossMm: 29, restsOn: ["head-plate"], hides: true, trap: "It drops out unseen: without it the plate sits askew." }] },
+            { after: "head-screw-rear", assembly: "head", row: ["trim-ring", "Trim ring", "trim-ring", { restsOn: headScrews, orientation: "notch over the screw heads" }] },
+          ],
+        },
+      },
+    ],
+  },
+];
 
 /** Conventional star drag on a bridge: gear sleeve and drag stack on the bridge, pinion in a yoke moved by an eccentric through a jack. */
 export const starDragBridgeTable: TemplateTable = {
@@ -23,15 +173,8 @@ export const starDragBridgeTable: TemplateTable = {
     ["spool", "Spool with its bearings", "spool", "click-gear", "tail-bearing", "head-bearing"],
     ["click", "Click", "click-tongue", "click-spring", "click-button"],
     ["tail", "Tail plate with its cap", "tail-plate", "cap"],
-    [
-      "yoke-screws",
-      "Yoke screws with their springs",
-      "yoke-spring-front",
-      "yoke-spring-rear",
-      "bridge-screw-top-front",
-      "bridge-screw-top-rear",
-    ],
-    ["yoke", "Pinion and yoke", "yoke", "pinion"],
+    ["yoke-screws", "Yoke screws", "bridge-screw-top-front", "bridge-screw-top-rear"],
+    ["yoke", "Pinion and yoke over their springs", "yoke-spring-front", "yoke-spring-rear", "yoke", "pinion"],
     ["free-spool", "Eccentric, spring and jack", "eccentric", "eccentric-spring", "jack"],
     [
       "stack",
@@ -83,6 +226,8 @@ export const starDragBridgeTable: TemplateTable = {
     ["star", "250", "Star, five arms", "star", { kind: "star", outsideMm: 44, boreMm: 8.1, arms: 5, hubMm: 14 }, "anodised aluminium", 1190],
     ["handle-spacer", "259", "Handle spacer", "handle-spacer", { kind: "washer", outsideMm: 12, insideMm: 8.2, thicknessMm: 1.5 }, "brass", 110],
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],
+    ["knob", "263", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 19, lengthMm: 26, boreMm: 5 }, "hard plastic", 690],
+    ["knob-washer", "264", "Knob washer", "shim", { kind: "washer", outsideMm: 9, insideMm: 5.1, thicknessMm: 0.4 }, steel, 40],
     ["handle-nut", "261", "Handle nut", "handle-nut", { kind: "nut", acrossFlatsMm: 10, boreMm: 6, heightMm: 5 }, "chromed brass", 390],
     ["lock-screw", "262", "Handle lock screw", "lock-screw", screw(2, 4), steel, 90],
     ["eccentric", "270", "Eccentric", "eccentric", { kind: "eccentric", outsideMm: 15, throwMm: 4, thicknessMm: 2.5, boreMm: 4 }, "brass", 840],
@@ -100,9 +245,11 @@ export const starDragBridgeTable: TemplateTable = {
       ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", trap: "The two must face each other, not lie in one another." }],
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
-      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in salt spray"), trap: "Press the stack down before the nut goes on." }],
-      ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "salt sits here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
-      ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, stripsEasily: true, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", trap: "Press the stack down before the nut goes on." }],
+      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -62, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
+      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -62, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
+      ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "water stands here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
+      ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, stripsEasily: true, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", holeDepthMm: 5, orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
     ],
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "name level with the foot" }],
@@ -110,10 +257,10 @@ export const starDragBridgeTable: TemplateTable = {
       ["eccentric-spring", "Eccentric spring", "eccentric-spring", { acrossMm: -16, restsOn: ["eccentric"], caution: "The eccentric spring flies: glasses on, a finger over it.", orientation: "long leg to the plate's rim", trap: "A proud end hooks the jack." }],
       ["lever", "Free-spool lever", "lever", { acrossMm: -16, passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "up is free" }],
       ["jack", "Jack", "jack", { acrossMm: -4, restsOn: ["eccentric-spring"], orientation: "hole on the eccentric's stud", ...greased("a dab", "it slides"), trap: "Off its stud the reel will not engage." }],
-      ["yoke", "Yoke", "yoke", { acrossMm: 8, restsOn: ["jack"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], orientation: "shoulder to the jack", ...greased("a dab on the shoulders", "it slides") }],
+      ["yoke-spring-front", "Yoke spring, front", "yoke-spring", { acrossMm: 20, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright over its hole, before the yoke is laid on" }],
+      ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright over its hole, before the yoke is laid on" }],
+      ["yoke", "Yoke", "yoke", { acrossMm: 8, restsOn: ["jack", "yoke-spring-front", "yoke-spring-rear"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], orientation: "shoulder to the jack", ...greased("a dab on the shoulders", "it slides") }],
       ["pinion", "Pinion", "pinion", { acrossMm: 8, restsOn: ["yoke"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], turnsWith: "spool", orientation: "slot to the spool", ...greased("a light film on the teeth", "the bore stays clean and dry"), trap: "Slot facing out, the spool never engages." }],
-      ["yoke-spring-front", "Yoke spring, front", "yoke-spring", { acrossMm: 20, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright on the yoke's ear" }],
-      ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright on the yoke's ear" }],
       ["head-screw-top", "Head plate screw, top", "head-screw", { acrossMm: 26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm, trap: "Long ones here, into the posts." }],
       ["head-screw-front", "Head plate screw, front", "head-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 2, front", holeDepthMm: 12, ...threadFilm }],
       ["head-screw-rear", "Head plate screw, rear", "head-screw", { acrossMm: -26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 3, rear", holeDepthMm: 12, ...threadFilm }],
@@ -126,7 +273,7 @@ export const starDragBridgeTable: TemplateTable = {
     ],
     tail: [
       ["tail-plate", "Tail plate", "tail-plate", { turnsWith: "frame", orientation: "click button to the rear" }],
-      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], orientation: "point to the spool", ...greased("a dab", "keeps salt off; more quietens it") }],
+      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
       ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", orientation: "one leg each side of the tongue" }],
       ["click-button", "Click button", "click-button", { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
       ["cap", "Side adjuster cap", "cap", { restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
@@ -141,10 +288,10 @@ export const starDragBridgeTable: TemplateTable = {
       ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }],
       ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }],
-      ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], hole: "bridge, top front", ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
-      ["bridge-screw-top-rear", "Bridge screw, top rear", "bridge-screw-part", { acrossMm: 14, passesThrough: ["head-plate", "yoke-spring-rear"], restsOn: ["bridge"], hole: "bridge, top rear", ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
-      ["bridge-screw-low-front", "Bridge screw, low front", "bridge-screw-full", { acrossMm: -14, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low front", ...threadFilm }],
-      ["bridge-screw-low-rear", "Bridge screw, low rear", "bridge-screw-full", { acrossMm: -22, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low rear", ...threadFilm }],
+      ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], hole: "bridge, top front", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
+      ["bridge-screw-top-rear", "Bridge screw, top rear", "bridge-screw-part", { acrossMm: 14, passesThrough: ["head-plate", "yoke-spring-rear"], restsOn: ["bridge"], hole: "bridge, top rear", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
+      ["bridge-screw-low-front", "Bridge screw, low front", "bridge-screw-full", { acrossMm: -14, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low front", holeDepthMm: 9, ...threadFilm }],
+      ["bridge-screw-low-rear", "Bridge screw, low rear", "bridge-screw-full", { acrossMm: -22, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low rear", holeDepthMm: 9, ...threadFilm }],
     ],
     stack: [
       ["under-gear-washer", "Under-gear washer", "gear-washer", { ridesOn: "gear-sleeve", restsOn: ["ratchet", "dog-spring"], hides: true }],
@@ -164,6 +311,7 @@ export const starDragBridgeTable: TemplateTable = {
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 27.3 }],
+  variants,
   operations: [
     {
       id: "gate-dog",

@@ -1,12 +1,49 @@
 import { starDragBridgeTable as bridge } from "./star-drag-bridge";
-import { type PartRow, place, reseat, templateOf } from "./template";
+import type { PartRow, SeatRow, TemplateTable } from "./table";
+import { place, reseat, templateOf } from "./template";
+
+const clutchGate = {
+  id: "gate-clutch",
+  kind: "gate" as const,
+  words: "The sleeve holds at once backwards: no slip before the dog catches",
+  after: place("clutch-collar", "retainer-screw-front", "retainer-screw-rear"),
+  before: place("ferrule"),
+  lookAt: ["Grease in the clutch", "Collar pitted or left out", "Clutch turned over"],
+};
+
+const sleeveGate = {
+  id: "gate-sleeve",
+  kind: "gate" as const,
+  words: "The sleeve turns forward without a drag",
+  after: ["tighten-bridge"],
+  lookAt: ["Bridge screw too long in a low hole: part thread belongs on top", "Sleeve dry on its post"],
+};
+
+const springs = ["yoke-spring-front", "yoke-spring-rear"];
+
+/** The head plate's seats with the springs over the yoke. */
+function fullFrame(rows: readonly SeatRow[]): SeatRow[] {
+  const under = reseat(rows, "yoke", { restsOn: ["jack"] });
+  const over = springs.reduce<SeatRow[]>(
+    (so, id) => reseat(so, id, { restsOn: ["yoke", "main-gear"], orientation: "upright on the yoke's ear, after the main gear" }),
+    under.filter(([id]) => springs.includes(id)),
+  );
+  const pinion = under.findIndex(([id]) => id === "pinion");
+  return [
+    ...under.slice(0, pinion + 1).filter(([id]) => !springs.includes(id)),
+    ...over,
+    ...under.slice(pinion + 1).filter(([id]) => !springs.includes(id)),
+  ];
+}
 
 /** Conventional star drag, full frame with a one-way roller clutch; the dog stays as the back-up. */
-export const starDragClutch = templateOf({
+export const starDragClutchTable: TemplateTable = {
   ...bridge,
   family: "star-drag-clutch",
   batches: [
-    ...(bridge.batches ?? []),
+    ...(bridge.batches ?? []).filter(([id]) => id !== "yoke" && id !== "yoke-screws"),
+    ["yoke", "Pinion and yoke", "yoke", "pinion"],
+    ["yoke-screws", "Yoke screws with their springs", ...springs, "bridge-screw-top-front", "bridge-screw-top-rear"],
     ["clutch", "One-way clutch with its plate", "clutch", "retainer", "retainer-screw-front", "retainer-screw-rear", "clutch-collar"],
   ],
   // biome-ignore format: one part a line, read as a table
@@ -21,24 +58,38 @@ export const starDragClutch = templateOf({
   // biome-ignore format: one seat a line, read as a table
   seats: {
     ...bridge.seats,
+    // In a full frame pinion and yoke go in before the main gear; their springs come last and leave first.
+    head: fullFrame(bridge.seats.head!),
+    stack: reseat(bridge.seats.stack, "main-gear", { restsOn: ["under-gear-washer", "pinion"] }),
     handle: [
       ["clutch", "One-way roller clutch", "clutch", { restsOn: ["head-plate"], passesThrough: ["head-plate"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, orientation: "as marked" }],
       ["retainer", "Retainer plate", "retainer", { restsOn: ["clutch"], heldBy: ["retainer-screw-front", "retainer-screw-rear"], orientation: "on its pins", trap: "A locating pin may have dropped out." }],
-      ["retainer-screw-front", "Retainer screw, front", "retainer-screw", { acrossMm: 9, restsOn: ["retainer"] }],
-      ["retainer-screw-rear", "Retainer screw, rear", "retainer-screw", { acrossMm: -9, restsOn: ["retainer"] }],
+      ["retainer-screw-front", "Retainer screw, front", "retainer-screw", { acrossMm: 9, restsOn: ["retainer"], hole: "head plate, clutch, front", holeDepthMm: 6 }],
+      ["retainer-screw-rear", "Retainer screw, rear", "retainer-screw", { acrossMm: -9, restsOn: ["retainer"], hole: "head plate, clutch, rear", holeDepthMm: 6 }],
       ["clutch-collar", "Clutch collar", "clutch-collar", { ridesOn: "gear-sleeve", restsOn: ["retainer", "keyed-high"], hides: true, orientation: "clean and dry, free of pits", trap: "Pitted it slips; greased it slips." }],
       ...reseat(bridge.seats.handle, "ferrule", { restsOn: ["clutch-collar"] }),
     ],
   },
-  operations: [
-    ...bridge.operations,
+  variants: [
+    ...(bridge.variants ?? []),
     {
-      id: "gate-clutch",
-      kind: "gate",
-      words: "The sleeve holds at once backwards: no slip before the dog catches",
-      after: place("clutch-collar", "retainer-screw-rear"),
-      before: place("ferrule"),
-      lookAt: ["Grease in the clutch", "Collar pitted or left out", "Clutch turned over"],
+      id: "anti-reverse",
+      name: "Anti-reverse",
+      choices: [
+        { id: "both", name: "roller clutch, the dog behind it" },
+        {
+          id: "clutch",
+          name: "roller clutch alone",
+          change: {
+            drop: ["dog", "dog-spring", "ratchet"],
+            reseat: { "under-gear-washer": { restsOn: ["bridge"] }, "sleeve-pin": { heldBy: [] } },
+            operations: [sleeveGate, clutchGate],
+          },
+        },
+      ],
     },
   ],
-});
+  operations: [...bridge.operations, clutchGate],
+};
+
+export const starDragClutch = templateOf(starDragClutchTable);

@@ -1,8 +1,8 @@
-import type { z } from "zod";
-import type { Edition } from "@/core/anatomy/edition";
-import { type Anatomy, anatomySchema, type GearPair, type operationSchema, type PartType, type positionSchema } from "@/core/anatomy/types";
+import { type Anatomy, anatomySchema, type PartType } from "@/core/anatomy/types";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { withLedgerDefaults } from "./ledger-defaults";
+import type { Seat, SeatRow, TemplateTable, Variant } from "./table";
+import { changedTable, choiceOf } from "./variants";
 
 /**
  * A family of reels as a template: the usual assemblies, seats, part roles, order, lubrication, cautions and traps, with sizes that fit each
@@ -15,45 +15,20 @@ export interface FamilyTemplate {
   /** Catalogue entries with numbers and ids that a model's prefix goes before. */
   readonly parts: readonly PartType[];
   readonly anatomy: Anatomy;
+  /** Ways such reels are built, the usual one first. */
+  readonly variants: readonly Variant[];
+  /** The choice made in each variant. */
+  readonly chosen: Readonly<Record<string, string>>;
 }
 
-export type Seat = Omit<z.input<typeof positionSchema>, "id" | "assemblyId" | "ordinal" | "name" | "partTypeId">;
-export type SeatRow = readonly [id: string, name: string, part: string, seat?: Seat];
-export type PartRow = readonly [
-  id: string,
-  number: string,
-  name: string,
-  role: string,
-  shape: PartType["shape"],
-  material: string,
-  priceMinor: number,
-];
-
-export type AssemblyRow = readonly [
-  id: string,
-  name: string,
-  side: "handle" | "tail" | "frame",
-  /** The part its others ride on while it is not serviced itself; whether it stays together unless asked for. */
-  more?: { readonly carrier?: string; readonly freedBy?: readonly string[]; readonly stays?: true; readonly quick?: true },
-];
-
-export interface TemplateTable {
-  readonly family: FamilyId;
-  readonly lineRadiusMm: number;
-  /** Outermost first: the order a full strip takes them in. */
-  readonly assemblies: readonly AssemblyRow[];
-  readonly parts: readonly PartRow[];
-  /** For each assembly its seats from the base up. */
-  readonly seats: Readonly<Record<string, readonly SeatRow[]>>;
-  readonly operations: readonly z.input<typeof operationSchema>[];
-  readonly editions?: readonly Edition[];
-  readonly gearPairs?: readonly GearPair[];
-  /** What hands take off and fit as one, beside the rings of screws and the stacks that are told by themselves. */
-  readonly batches?: readonly (readonly [id: string, name: string, ...seats: string[]])[];
-}
-
-/** Reads a template from its tables. @throws ZodError when a row is not what it should be: only a programmer can cause that. */
-export function templateOf(table: TemplateTable): FamilyTemplate {
+/**
+ * Reads a template from its tables. @param chosen the choice in each variant; the usual one where nobody said.
+ * @throws ZodError when a row is not what it should be: only a programmer can cause that.
+ */
+export function templateOf(usual: TemplateTable, chosen: Readonly<Record<string, string>> = {}): FamilyTemplate {
+  const variants = usual.variants ?? [];
+  const choices = variants.map((variant) => [variant.id, choiceOf(variant, chosen[variant.id])] as const);
+  const table = choices.reduce((so, [, { change }]) => (change ? changedTable(so, change) : so), usual);
   const parts = table.parts.map(
     ([id, number, name, role, shape, material, priceMinor]): PartType => ({ id, number, name, role, shape, material, priceMinor }),
   );
@@ -77,6 +52,8 @@ export function templateOf(table: TemplateTable): FamilyTemplate {
     lineRadiusMm: table.lineRadiusMm,
     parts,
     anatomy: { ...anatomy, positions: withLedgerDefaults(anatomy.positions, byId) },
+    variants,
+    chosen: Object.fromEntries(choices.map(([id, choice]) => [id, choice.id])),
   };
 }
 
@@ -104,7 +81,7 @@ export const screw = (threadMm: number, lengthMm: number, threadedMm = lengthMm)
 
 export const greased = (amount: string, why: string) => ({ lubricant: { product: "reel grease", amount, why } });
 export const oiled = (amount: string, why: string) => ({ lubricant: { product: "light oil", amount, why } });
-export const threadFilm = greased("a bead on the thread", "a dry thread seizes in salt");
+export const threadFilm = greased("a bead on the thread", "a dry thread seizes");
 export const steel = "stainless steel";
 
 export interface ModelDraft {

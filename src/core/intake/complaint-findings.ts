@@ -12,6 +12,11 @@ export const findingOfComplaint: Readonly<Partial<Record<ComplaintId, FindingId>
   "slips-back": "slips-back",
   "click-weak": "click-weak",
   "no-gear": "will-not-engage",
+  wobbles: "wobbles",
+  "line-twists": "line-twists",
+  "no-rise": "no-oscillation",
+  "bail-hangs": "bail-lazy",
+  "drops-line": "loses-line",
 };
 
 /** Trips a year from which a reel counts as a fleet's (rule of thumb). */

@@ -18,6 +18,23 @@ const monthsOfTrips = (trips: number, tripsPerYear: number): number => Math.max(
 const seals: ReadonlySet<PartType["shape"]["kind"]> = new Set(["lip-seal"]);
 
 /**
+ * Which components a job served, by the parts that came off or were oiled where they sit: what stayed shut was not. Common practice.
+ * @param whole every assembly that a full service opens was opened.
+ */
+export function servedComponents(touched: Iterable<Pick<PartType, "role" | "shape">>, whole: boolean): ReadonlySet<string> {
+  const served = new Set(["outside"]);
+  for (const { role, shape } of touched) {
+    if (role === "worm") served.add("worm");
+    if (role === "line-roller") served.add("line-roller");
+    if (role === "pick-up-cone") served.add("cone");
+    if (shape.kind === "friction-washer") served.add("drag");
+    if (seals.has(shape.kind)) served.add("seals");
+  }
+  if (whole) for (const id of ["whole", "worm", "line-roller", "cone", "drag", "seals"]) served.add(id);
+  return served;
+}
+
+/**
  * When each component of a reel is due again, by its use, soonest first. Rules of thumb (common practice): the worm at two months at the
  * longest; the line roller after a season, in salt by half; outer points every third trip in salt; the cone of a spincast after some twenty
  * trips; drag once a year, in hard salt use twice; seals of a sealed reel every year; the whole as nextService says.

@@ -50,6 +50,15 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "customer-retired": (_, { customer }) => `retired the customer ${customer}`,
   "customer-used-again": (_, { customer }) => `took the customer ${customer} back into use`,
   "reel-added": (_, { reel }) => `entered the reel ${reel}`,
+  "reel-taken-for": (d, { reel }) =>
+    `noted what ${reel} is taken for: ${[d.madeBy, d.madeWhen, d.madeWhere].filter(Boolean).join(", ") || "nothing"}`,
+  "piece-listed": (d, name) => `put ${name.part(d.part)} into the catalogue`,
+  "model-worth": (d, name) => `set what a ${name.model(d.model)} is worth`,
+  "loose-in-place": (d) =>
+    d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `laid the part of well ${String(d.well)} in the tray`,
+  "step-noted": (d, name) => `noted something at a step: ${name.step(d.operation)}`,
+  "model-built": (d, name) => `built ${name.model(d.model)} otherwise: ${String(d.variant)}, ${String(d.choice)}`,
+  "who-pays": (d) => `said who pays for the comeback: ${String(d.pays)}`,
   "reel-changed-owner": (_, { reel, customer }) => `entered ${customer} as the new owner of ${reel}`,
   "reel-scrapped": (d, { reel }) => `scrapped ${reel} for ${count(d.pieces, "part")}`,
   declined: () => "marked the reel to be returned unrepaired",

@@ -155,6 +155,9 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
     )
       return { ...model, product: model.product, ruledBy: "model", overruled: "" };
     const overruled = model && !agrees(model.product, wished.product) ? `${model.product}, as the model says` : "";
+    // Only woven carbon has a weave to show.
+    if (way === "drag" && wished.product !== "nothing" && !/carbon/i.test(type.material))
+      return { ...wished, amount: "a thin film, wiped off", ruledBy: wish.by, overruled };
     return { ...wished, ruledBy: wish.by, overruled };
   }
   if (!model) return null;

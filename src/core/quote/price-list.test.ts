@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { familyIds } from "@/core/vocabulary/families";
 import type { JobKind } from "@/core/vocabulary/job-kinds";
-import { noPrices, pricesFor, type ServiceOfJob, serviceLines } from "./price-list";
+import { byTheClock, noPrices, pricesFor, type ServiceOfJob, serviceLines } from "./price-list";
 import { quoteSum } from "./quote-sum";
 
 const list = {
@@ -61,5 +61,21 @@ describe("the price of a service", () => {
 
   it("prints a job of before there were price lists as it was", () => {
     expect(serviceLines(job({ depth: "full" }), null)).toEqual([expect.objectContaining({ minutes: 15 })]);
+  });
+});
+
+describe("work billed by the clock", () => {
+  const lines = [
+    { words: "Full service", minutes: 60, priceMinor: 6900 },
+    { words: "Gear and pinion renewed", minutes: 30 },
+    { words: "Intake, tests", minutes: 15 },
+  ];
+  const minutes = (labour: readonly { minutes: number; priceMinor?: number }[]) =>
+    labour.reduce((sum, line) => sum + (line.priceMinor === undefined ? line.minutes : 0), 0);
+
+  it("costs what the stations took, never more than was quoted, and leaves fixed prices alone", () => {
+    expect(minutes(byTheClock(lines, 31.6))).toBe(32);
+    expect(byTheClock(lines, 31.6)).toContainEqual(lines[0]);
+    for (const measured of [45, 80, 0, Number.NaN]) expect(byTheClock(lines, measured)).toEqual(lines);
   });
 });

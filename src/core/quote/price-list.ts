@@ -4,6 +4,7 @@ import { sectionsOfComplaints } from "@/core/service/depth";
 import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import type { JobPath } from "@/core/vocabulary/job-kinds";
+import type { WhoPays } from "@/core/vocabulary/who-pays";
 import type { LabourLine } from "./lines";
 
 /** Services a shop has a price for, each reel family its own. */
@@ -36,15 +37,18 @@ export const priceListSchema = z.object({
   smallestMinor: minor,
   /** Oil, grease, cleaner and rags of an opened reel. */
   consumablesMinor: minor,
+  /** Bills go by the minutes measured at the stations where no price is fixed, and never above the quote. */
+  measured: z.boolean().default(false),
 });
 export type PriceList = z.infer<typeof priceListSchema>;
-export const noPrices: PriceList = { fixed: {}, smallestMinor: 0, consumablesMinor: 0 };
+export const noPrices: PriceList = { fixed: {}, smallestMinor: 0, consumablesMinor: 0, measured: false };
 
 /** The part of a price list that is pinned to a job when it is opened. */
 export const jobPricesSchema = z.object({
   services: z.record(z.enum(pricedServiceIds), z.object({ minutes: z.number().min(0), priceMinor: minor.nullable() })),
   smallestMinor: minor,
   consumablesMinor: minor,
+  measured: z.boolean().default(false),
 });
 export type JobPrices = z.infer<typeof jobPricesSchema>;
 
@@ -54,7 +58,23 @@ export const pricesFor = (list: PriceList, family: FamilyId): JobPrices => ({
   ) as JobPrices["services"],
   smallestMinor: list.smallestMinor,
   consumablesMinor: list.consumablesMinor,
+  measured: list.measured,
 });
+
+/**
+ * Work billed by the clock: what has no fixed price costs the minutes the stations took, as far as those are fewer than the quote's. Fixed prices
+ * stay. @param measuredMinutes at the stations of work, without waiting; 0 where the clock never ran.
+ */
+export function byTheClock(labour: readonly LabourLine[], measuredMinutes: number): LabourLine[] {
+  const timed = labour.filter((line) => line.priceMinor === undefined);
+  const quoted = timed.reduce((sum, { minutes }) => sum + minutes, 0);
+  const measured = Math.round(measuredMinutes);
+  if (!(measured > 0) || measured >= quoted) return [...labour];
+  return [
+    ...labour.map((line) => (line.priceMinor === undefined ? { ...line, minutes: 0 } : line)),
+    { words: `By the clock: ${measured} of the ${quoted} minutes quoted`, minutes: measured },
+  ];
+}
 
 /** What of a job the price of its service goes by. */
 export interface ServiceOfJob extends JobPath {
@@ -62,6 +82,8 @@ export interface ServiceOfJob extends JobPath {
   /** Assemblies somebody asked to have opened on top; of an upgrade those its new parts go into. */
   readonly asked: number;
   readonly faults: number;
+  /** Of a comeback: who pays for it; nobody as long as that is open. */
+  readonly pays?: WhoPays;
 }
 
 /** The service a job is priced as, and how many assemblies of it; null where looking at it is all that is charged before faults. */
@@ -80,8 +102,10 @@ function serviceOf(job: ServiceOfJob): { readonly service: PricedService; readon
  * reel. @param prices null for a job of before there were price lists.
  */
 export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): LabourLine[] {
-  const handling = handlingOf(job);
-  const free = job.kind === "comeback" || (job.kind === "purchase-check" && !opensReel(job));
+  // What came back and is not our work is a repair like another.
+  const handling = handlingOf(job.kind === "comeback" && job.pays === "customer" ? { ...job, kind: "repair" } : job);
+  const ours = job.kind === "comeback" && job.pays !== "customer";
+  const free = ours || (job.kind === "purchase-check" && !opensReel(job));
   const of = prices && !free ? serviceOf(job) : null;
   if (!prices || !of) return [handling];
   const line = (id: PricedService, times: number, words: string): LabourLine => {

@@ -31,6 +31,8 @@ export interface Report {
   readonly hand: string;
   readonly openedOn: string;
   readonly closedOn: string | null;
+  /** What it came for, and how deep. */
+  readonly cameFor: string;
   readonly complaint: string;
   /** Marks it came with, in words; empty when none were written down. */
   readonly asFound: string;
@@ -76,6 +78,8 @@ export interface Report {
     readonly because: string;
     readonly byOwner: boolean;
   }[];
+  /** Components this bench has not served yet. */
+  readonly notServed: readonly string[];
   readonly price: {
     readonly labour: number;
     readonly parts: number;

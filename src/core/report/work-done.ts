@@ -39,14 +39,21 @@ export interface WorkDone {
   readonly oiledInPlace: readonly string[];
   /** What lay otherwise than the drawing says. */
   readonly deviations: readonly string[];
+  /** What was measured, repeated or used at a step. */
+  readonly noted: readonly string[];
 }
 
 interface Done {
   readonly wells: readonly Well[];
-  readonly steps: readonly { readonly operation: { readonly kind: string; readonly words: string }; readonly state: StepState }[];
+  readonly steps: readonly {
+    readonly operation: { readonly id: string; readonly kind: string; readonly words: string };
+    readonly state: StepState;
+  }[];
   readonly points: readonly JobOilState[];
   readonly why: ReadonlyMap<string, OpenedFor>;
   /** What lay in it and is not on the drawing. */
+  /** By step: what was measured, repeated or used there. */
+  readonly noted?: ReadonlyMap<string, string>;
   readonly extras: readonly { readonly words: string; readonly state: "off" | "back" | "left-out" }[];
 }
 
@@ -62,7 +69,10 @@ const cleanedWords = (ways: readonly CleanMethod[]): string => {
 };
 
 /** Tells what was opened, stripped, cleaned, checked, dressed and oiled, by assembly and in words. */
-export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { wells, steps, points, why, extras }: Done): WorkDone {
+export function workDone(
+  anatomy: Pick<Anatomy, "assemblies" | "positions">,
+  { wells, steps, points, why, extras, noted = new Map() }: Done,
+): WorkDone {
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const named = wells.flatMap((well) => {
     const seat = seats.get(well.positionId);
@@ -76,7 +86,10 @@ export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { w
         id,
         name,
         parts: own.length,
-        of: anatomy.positions.filter(({ assemblyId }) => assemblyId === id).length,
+        // What stays in its place unless it is asked for is no part of a strip.
+        of: anatomy.positions.filter(
+          (seat) => seat.assemblyId === id && (!seat.stays || own.some(({ positionId }) => positionId === seat.id)),
+        ).length,
         before: own.every(({ note }) => note === "came in pieces"),
         why: whyWords(why.get(id) ?? "part"),
         cleaned: cleanedWords(own.flatMap(({ cleanedHow }) => cleanedHow ?? [])),
@@ -95,6 +108,10 @@ export function workDone(anatomy: Pick<Anatomy, "assemblies" | "positions">, { w
     dressed: named
       .filter(({ verdict, renewed }) => verdict === "dressed" && !renewed)
       .map(({ name, dressed, note }) => ({ name, how: [dressed || "dressed by hand", note].filter(Boolean).join("; ") })),
+    noted: steps.flatMap(({ operation }) => {
+      const words = noted.get(operation.id);
+      return words === undefined ? [] : [`${operation.words}: ${words}`];
+    }),
     oiledInPlace: points.filter(({ state }) => state === "oiled").map(({ name }) => name),
     deviations: [
       ...extras.map(
@@ -122,6 +139,7 @@ export function workLines(work: WorkDone): string[] {
     ...(work.oiledInPlace.length ? [`Oiled where they sit: ${work.oiledInPlace.join(", ")}.`] : []),
     ...work.dressed.map(({ name, how }) => `${name}: ${how}, put back.`),
     ...work.deviations.map((words) => `${words}.`),
+    ...work.noted.map((words) => `${words}.`),
     ...(work.checks.length ? [`Checks passed (${work.checks.length}): ${work.checks.join("; ")}.`] : []),
   ];
 }
@@ -135,4 +153,7 @@ export const testOfComplaint: Readonly<Partial<Record<ComplaintId, TestId>>> = {
   "drag-weak": "drag-full",
   "slips-back": "anti-reverse",
   "click-weak": "click",
+  "line-twists": "roller",
+  "bail-hangs": "bail",
+  "drops-line": "cast-pin",
 };

@@ -1,5 +1,6 @@
 import type { PartType, Position } from "@/core/anatomy/types";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import { mayBeAsbestos } from "./linings";
 
 /** What can hurt somebody at a reel bench, and the words at the step. Source: common practice; makers, local codes and licensed practice stand above. */
 export const hazards = {
@@ -36,7 +37,7 @@ export type BenchAct =
   | { readonly at: "gate"; readonly pullsLine: boolean }
   | { readonly at: "report"; readonly types: readonly PartType[] };
 
-const isLining = ({ material }: PartType) => material === "old dry lining";
+const isLining = mayBeAsbestos;
 const isMagnet = ({ shape, material }: PartType) => shape.kind === "magnet" || material === "magnet";
 const springKinds: ReadonlySet<PartType["shape"]["kind"]> = new Set(["coil-spring", "wire-spring", "wave-spring", "clip"]);
 const flies = (type: PartType) => type.flies === true || springKinds.has(type.shape.kind);

@@ -41,6 +41,12 @@ const sectionsOfComplaint: Readonly<Record<ComplaintId, readonly ReelSection[]>>
   "slips-back": ["anti-reverse"],
   "click-weak": ["click"],
   "no-gear": ["controls"],
+  // Felt outside, mended outside, unless a test or a fault says otherwise.
+  wobbles: ["outside"],
+  "line-twists": ["bail"],
+  "no-rise": ["gear-side"],
+  "bail-hangs": ["bail"],
+  "drops-line": ["bail"],
   service: [],
 };
 /** Where complaints are looked for, each section once. */

@@ -74,9 +74,14 @@ export function beforeBuried(
   if (!cover || watched.has(kindOf(cover) ?? "body")) return null;
   const under = underneath(anatomy);
   const isWatched = (id: string) => watched.has(kindOf(byId.get(id)!) ?? "body");
+  // A part that was never off is in, unless what it sits on is out: the knob lies in the tray with its handle.
+  const isIn = (id: string): boolean => {
+    const seat = byId.get(id);
+    return states.get(id)?.seated ?? (seat ? [...seat.restsOn, ...(seat.ridesOn ? [seat.ridesOn] : [])].every(isIn) : true);
+  };
   const hidden = new Set(
     anatomy.positions
-      .filter((position) => position.id !== coverId && !isWatched(position.id) && (states.get(position.id)?.seated ?? true))
+      .filter((position) => position.id !== coverId && !isWatched(position.id) && isIn(position.id))
       .flatMap(({ id }) => [...under(id)]),
   );
   const covered = [...under(coverId)].filter((id) => isWatched(id) && states.has(id) && !states.get(id)!.leftOut && !hidden.has(id));

@@ -41,7 +41,7 @@ describe("an order as it was really done", () => {
   });
 
   it("tells what was left in the tray, done twice, and asked for by nobody; seats count as their placing", () => {
-    const removed = removalOrder(skerry30Anatomy).slice(0, 3);
+    const removed = ["lock-screw", "handle-nut", "handle"];
     expect(
       checkOrder(skerry30Anatomy, removed, ["handle", "handle", "ghost"]).map(({ kind, operation }) => `${kind} ${operation}`),
     ).toEqual(expect.arrayContaining(["twice place-handle", "stranger ghost", "never place-handle-nut", "never place-lock-screw"]));

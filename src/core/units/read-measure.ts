@@ -13,6 +13,7 @@ const written: Readonly<Record<string, Readonly<Record<string, number>>>> = {
     lbf: newtonsPerPoundForce,
     "#": newtonsPerPoundForce,
     oz: newtonsPerOunceForce,
+    ozf: newtonsPerOunceForce,
   },
   cN·m: {
     cn·m: 1,
@@ -37,12 +38,14 @@ const written: Readonly<Record<string, Readonly<Record<string, number>>>> = {
  * Reads a measured value as somebody typed it: a number with comma or point, bare for the unit it is kept in, or with a unit of the same kind.
  * @example readMeasure("5 lb", "N") // 22.24
  * @returns NaN when it is no number, or its unit is of another kind. @param unit the unit it is kept in; null or one not known takes bare numbers.
+ * @param bare the unit of a bare number, where another than the kept one is shown.
  */
-export function readMeasure(text: string, unit: string | null): number {
+export function readMeasure(text: string, unit: string | null, bare: string | null = unit): number {
   const match = /^\s*([-+]?\d+(?:[.,]\d+)?)\s*(\D*?)\s*$/.exec(text);
   if (!match) return Number.NaN;
   const value = Number(match[1]!.replace(",", "."));
-  const said = match[2]!.toLowerCase().replaceAll(".", "").replaceAll("*", "·").replaceAll(" ", "");
+  const typed = match[2]!.toLowerCase().replaceAll(".", "").replaceAll("*", "·").replaceAll(" ", "");
+  const said = typed || (bare?.toLowerCase() ?? "");
   if (!said || said === unit?.toLowerCase()) return value;
   const factor = unit === null ? undefined : written[unit]?.[said];
   return factor === undefined ? Number.NaN : value * factor;

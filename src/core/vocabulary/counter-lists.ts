@@ -10,6 +10,11 @@ export const complaints = {
   "slips-back": "slips backwards",
   "click-weak": "click weak",
   "no-gear": "will not engage",
+  wobbles: "handle or rotor wobbles",
+  "line-twists": "line twists",
+  "no-rise": "spool does not rise",
+  "bail-hangs": "bail hangs",
+  "drops-line": "drops the line",
   service: "just a service",
 } as const;
 

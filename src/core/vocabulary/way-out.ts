@@ -5,6 +5,8 @@
 export type WayOut =
   /** A station of a job: `clean` of T-0042. */
   | { readonly to: "station"; readonly tag: string; readonly station: string }
+  /** Quote, with a part that is not in it yet: it is added there, and then asked for. */
+  | { readonly to: "ask-for"; readonly tag: string; readonly positionId: string }
   /** Build, with the offer to open it again down to a step that is done. */
   | { readonly to: "open-again"; readonly tag: string; readonly operationId: string }
   /** A catalogue entry, at what is missing there: who sells it, its bin, or its own facts. */

@@ -19,6 +19,7 @@ import { listExtraPieces } from "./extra-pieces";
 import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
+import { unopenedUnit } from "./ways";
 
 export interface Build {
   /** What hands do as one, as far as this job opens the reel. */
@@ -60,6 +61,13 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
     new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId)),
     (id) => version.partTypes.get(seats.get(id)?.partTypeId ?? "")?.shape.kind,
   );
+  // A seal that was lifted unbroken keeps its fluid: nothing is filled in.
+  const unit = unopenedUnit(db, job, version);
+  const sealStays = new Set(
+    order.value.steps.flatMap(({ operation: { id, kind, after } }) =>
+      kind === "lubricate" && after.length > 0 && after.every((before) => unit.has(before.replace(/^place-/, ""))) ? [id] : [],
+    ),
+  );
   const steps = order.value.steps.map((step) => ({
     ...step,
     state: rows.get(step.operation.id)?.state ?? ("waiting" as const),
@@ -67,7 +75,7 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
     act: rows.get(step.operation.id)?.act ?? null,
     at: rows.get(step.operation.id)?.at ?? null,
     well: step.position ? (wellOf.get(step.position.id) ?? null) : null,
-    notDue: impossible.has(step.operation.id),
+    notDue: impossible.has(step.operation.id) || sealStays.has(step.operation.id),
   }));
   const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
   return {
@@ -264,7 +272,7 @@ export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): Like
 }
 
 export interface ClosingBlock {
-  readonly code: "left-over" | "gate" | "step" | "brought" | "tests" | "oil" | "foreseen";
+  readonly code: "left-over" | "gate" | "step" | "brought" | "tests" | "oil" | "foreseen" | "pays";
   readonly message: string;
   readonly positionId?: string;
 }

@@ -1,3 +1,4 @@
+import { groupBy } from "@/core/group-by";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -15,13 +16,19 @@ export const listExtraPieces = (db: Db, jobId: number): ExtraPiece[] =>
   db.prepare("SELECT id, words, state FROM extra_piece WHERE job_id = ? ORDER BY id").all(jobId) as ExtraPiece[];
 
 /** What lay in a reel on its visits and is not on its drawing, the newest first: it is told when the reel comes again. */
-export const extrasOfModel = (db: Db, modelId: string): { readonly words: string; readonly tag: string }[] =>
-  db
+export const extrasOfModel = (db: Db, modelId: string): { readonly words: string; readonly tags: readonly string[] }[] => {
+  const rows = db
     .prepare(
       `SELECT extra_piece.words, job.tag FROM extra_piece JOIN job ON job.id = extra_piece.job_id JOIN reel ON reel.id = job.reel_id
        WHERE reel.model_id = ? ORDER BY extra_piece.id DESC LIMIT 50`,
     )
     .all(modelId) as { words: string; tag: string }[];
+  // The same thing in three reels is one thing of the model.
+  return [...groupBy(rows, ({ words }) => words.toLowerCase())].map(([, same]) => ({
+    words: same[0]!.words,
+    tags: same.map(({ tag }) => tag),
+  }));
+};
 
 export function addExtraPiece(ctx: Context, jobId: number, words: string): number {
   const job = getOpenJob(ctx.db, jobId);

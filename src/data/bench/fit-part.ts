@@ -13,11 +13,11 @@ import { type Context, Refusal } from "@/data/store/context";
 
 /** Takes a new piece from stock for a seat of this reel. */
 export const fitFromStock = (ctx: Context, jobId: number, positionId: string): void =>
-  withConsent(ctx, jobId, (job) => fitting.fitFromStock(ctx, job, positionId));
+  withConsent(ctx, jobId, positionId, (job) => fitting.fitFromStock(ctx, job, positionId));
 
 /** Takes a piece off a donor's drawer for a seat of this reel. */
 export const fitFromDonor = (ctx: Context, jobId: number, positionId: string, donorPieceId: number): void =>
-  withConsent(ctx, jobId, (job) => fitting.fitFromDonor(ctx, job, positionId, donorPieceId));
+  withConsent(ctx, jobId, positionId, (job) => fitting.fitFromDonor(ctx, job, positionId, donorPieceId));
 
 /**
  * Takes a piece from anywhere else. @throws Refusal at its field when the size cannot be read or does not go with the seat and nobody said that it
@@ -36,7 +36,7 @@ export const fitFromElsewhere = (
     readonly anyway: boolean;
   },
 ): void =>
-  withConsent(ctx, jobId, (job) => {
+  withConsent(ctx, jobId, positionId, (job) => {
     const { partTypeId } = wantedPart(ctx.db, job, positionId);
     const seat = findPartType(ctx.db, partTypeId)!;
     const size = typedSize(piece.size, seat.shape);
@@ -59,7 +59,7 @@ export const takeBack = (ctx: Context, jobId: number, positionId: string): void 
 /** A seat of this job wants a new piece that is not in the bin. @throws Refusal when it is wanted already, or nobody sells it. */
 export function askForPart(ctx: Context, jobId: number, positionId: string): void {
   const { db } = ctx;
-  withConsent(ctx, jobId, (job) => {
+  withConsent(ctx, jobId, positionId, (job) => {
     const { name, partTypeId } = wantedPart(db, job, positionId);
     const there = needOf(db, jobId, positionId);
     if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the needs list" : there.state} for this seat already.`);

@@ -1,11 +1,24 @@
 import { describe, expect, it } from "vitest";
 import { answer, openWorkshop, refusal } from "#tests/workshop";
+import { families } from "@/core/families/families";
 import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { doStep, getBuild } from "./build";
-import { addUnknownModel, listLooseParts, makeSchematic, nameLoosePart, putLooseBack, takeLoosePart } from "./loose-parts";
+import {
+  addUnknownModel,
+  expectedOfJob,
+  listLooseParts,
+  makeSchematic,
+  nameLoosePart,
+  putLooseBack,
+  serveLooseInPlace,
+  takeLoosePart,
+} from "./loose-parts";
+import { listOilPoints, markOilPoints } from "./oil-points";
+import { openingOf } from "./opening";
 import { expectedNext, listWells, takePart } from "./tray";
+import { listInPlace } from "./ways";
 
 const unknownReel = () => {
   const shop = openWorkshop();
@@ -68,5 +81,66 @@ describe("a reel without a schematic", () => {
     const { ctx } = unknownReel();
     const twice = { maker: "Not known", name: "brass multiplier, about 1950", family: "star-drag-bridge" } as const;
     expect(addUnknownModel(ctx, twice)).toBe(addUnknownModel(ctx, twice));
+  });
+});
+
+describe("a reel without a schematic keeps its family", () => {
+  it("takes a ring of screws with its side in one press, more or fewer where said, and gives all of it back as one", () => {
+    const { ctx, db, jobId } = unknownReel();
+    const piece = (name: string) => expectedOfJob(db, jobId, "star-drag-bridge").find((one) => one.name.includes(name))!;
+    expect(piece("Head plate screw").left).toHaveLength(3);
+    expect(takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Head plate screw").id })).toEqual({ well: 1, count: 3 });
+    expect(piece("Head plate screw").left).toHaveLength(0);
+    expect(listLooseParts(db, jobId).map(({ act, side }) => [act, side])).toEqual([1, 1, 1].map((act) => [act, "handle"]));
+    putLooseBack(ctx, jobId);
+    expect(listLooseParts(db, jobId)).toEqual([]);
+    takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Tail plate screw").id, count: 5 });
+    expect(listLooseParts(db, jobId).filter(({ seat }) => seat === null)).toHaveLength(2);
+    takeLoosePart(ctx, jobId, { kind: "washer", count: 2, side: "tail" });
+    expect(
+      listLooseParts(db, jobId)
+        .slice(-2)
+        .map(({ side }) => side),
+    ).toEqual(["tail", "tail"]);
+    expect(refusal(() => takeLoosePart(ctx, jobId, { kind: "screw", pieceId: "none" })).code).toBe("no-kind");
+  });
+
+  it("brings its oil, traps, cautions and checks along, serves what stays in, and goes home by them", () => {
+    const { ctx, db, jobId, modelId, open } = unknownReel();
+    for (const piece of expectedOfJob(db, jobId, "star-drag-bridge"))
+      for (let left = piece.left.length; left > 0; ) left -= takeLoosePart(ctx, jobId, { kind: piece.kind, pieceId: piece.id }).count;
+    const frame = listLooseParts(db, jobId).find(({ seat }) => seat === "tail-bearing")!;
+    serveLooseInPlace(ctx, jobId, frame.well, "stays in");
+    expect(refusal(() => serveLooseInPlace(ctx, jobId, 999, "x")).code).toBe("no-well");
+    makeSchematic(ctx, jobId);
+    const { anatomy } = getModelVersion(db, findJob(db, jobId)!.modelVersionId);
+    const own = families["star-drag-bridge"].anatomy;
+    expect(anatomy.positions).toHaveLength(own.positions.length);
+    const named = (name: string) => anatomy.positions.find((seat) => seat.name === name)!;
+    for (const seat of own.positions)
+      expect(named(seat.name)).toMatchObject({
+        ...(seat.lubricant ? { lubricant: seat.lubricant } : {}),
+        ...(seat.trap ? { trap: seat.trap } : {}),
+        ...(seat.caution ? { caution: seat.caution } : {}),
+      });
+    const gates = (operations: readonly { kind: string; words: string }[]) =>
+      operations.filter(({ kind }) => kind === "gate").map(({ words }) => words);
+    expect(gates(anatomy.operations).sort()).toEqual(gates(own.operations).sort());
+    expect(anatomy.assemblies.map(({ name }) => name)).toEqual(["Handle side", "Tail side", "Frame"]);
+    expect(listInPlace(db, jobId)).toEqual([{ positionId: `part-${frame.well}`, reason: "stays in" }]);
+    expect(listWells(db, jobId).some(({ positionId }) => positionId === `part-${frame.well}`)).toBe(false);
+    const { steps } = getBuild(db, findJob(db, jobId)!);
+    expect(steps.filter(({ operation }) => operation.kind === "gate")).toHaveLength(gates(own.operations).length);
+    for (const step of steps) doStep(ctx, jobId, step.operation.id);
+    const points = listOilPoints(db, findJob(db, jobId)!).map(({ positionId }) => positionId);
+    expect(points).toContain(`part-${frame.well}`);
+    markOilPoints(ctx, jobId, points, "oiled");
+    answer(ctx, jobId, "turning", "good", null, "after");
+    markReady(ctx, jobId);
+    closeJob(ctx, jobId, "Ada");
+    // The second such reel comes apart in the same handfuls.
+    const next = open({ modelId, serial: "", kind: "service", depth: "full" });
+    const { batches } = openingOf(db, findJob(db, next)!);
+    expect(batches.some(({ name }) => name === "Head plate screws")).toBe(true);
   });
 });

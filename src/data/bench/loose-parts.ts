@@ -1,5 +1,9 @@
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
+import type { Assembly } from "@/core/anatomy/types";
+import { type ExpectedPiece, expectedPieces, usualCount } from "@/core/families/expected-pieces";
+import { families } from "@/core/families/families";
+import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
@@ -9,18 +13,28 @@ import { requireConsent } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { serveInPlace } from "./tray";
 
 export interface LoosePartRow {
   readonly well: number;
   readonly kind: PartKind;
   readonly name: string;
   readonly photoHash: string | null;
+  /** Which of its family's usual seats it sat in; null for a piece the family does not know. */
+  readonly seat: string | null;
+  readonly side: Assembly["side"] | null;
+  /** Wells taken in one press share a number. */
+  readonly act: number;
+  /** It stayed in and was served where it sits: why. */
+  readonly inPlace: string | null;
 }
 
 /** What came off a reel without a schematic, in its order. */
 export const listLooseParts = (db: Db, jobId: number): LoosePartRow[] =>
   db
-    .prepare("SELECT well, kind, name, photo_hash AS photoHash FROM loose_part WHERE job_id = ? ORDER BY well")
+    .prepare(
+      "SELECT well, kind, name, photo_hash AS photoHash, seat, side, act, in_place AS inPlace FROM loose_part WHERE job_id = ? ORDER BY well",
+    )
     .all(jobId) as LoosePartRow[];
 
 /** A model nobody has a schematic of: in the library with no seats yet, so that its reel can be taken in. */
@@ -49,32 +63,61 @@ export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string 
   return id;
 }
 
-const hasSeats = (db: Db, modelVersionId: number): boolean =>
-  db.prepare("SELECT 1 FROM position WHERE model_version_id = ? LIMIT 1").get(modelVersionId) !== undefined;
-
-/** One part off, known by its kind alone: one press. @throws Refusal when the model has a schematic after all. */
-export function takeLoosePart(ctx: Context, jobId: number, kind: PartKind): { well: number } {
-  const { db } = ctx;
-  const job = getOpenJob(db, jobId);
-  requireConsent(db, job);
-  if (hasSeats(db, job.modelVersionId))
-    throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
-  if (!(kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
-  const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM loose_part WHERE job_id = ?").get(jobId) as { next: number };
-  db.prepare("INSERT INTO loose_part (job_id, well, kind, taken_at) VALUES (?, ?, ?, ?)").run(jobId, next, kind, ctx.now);
-  writeJournal(ctx, "loose-part-off", { jobId, reelId: job.reel.id }, { kind, well: next });
-  advanceStation(ctx, job, "strip");
-  return { well: next };
+export interface LooseTake {
+  readonly kind: PartKind;
+  /** A usual piece of the family; without it, a part of this kind. */
+  readonly pieceId?: string | null;
+  /** How many; where nobody says, all of a ring of screws, one of anything else. */
+  readonly count?: number | null;
+  readonly side?: Assembly["side"] | null;
 }
 
-/** Puts the last one back where it was. */
+/** The usual pieces of a job's family, each with the seats nothing has come out of yet. */
+export function expectedOfJob(db: Db, jobId: number, family: FamilyId): (ExpectedPiece & { readonly left: readonly string[] })[] {
+  const gone = new Set(listLooseParts(db, jobId).flatMap(({ seat }) => seat ?? []));
+  return expectedPieces(families[family]).map((piece) => ({ ...piece, left: piece.seats.filter((seat) => !gone.has(seat)) }));
+}
+
+/**
+ * Parts off, known by their kind or as a usual piece of the family: one press for as many as the hand took, with the side they sat on.
+ * @throws Refusal when the model has a schematic after all. @returns the first well filled, and how many.
+ */
+export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | LooseTake): { well: number; count: number } {
+  const { db } = ctx;
+  const { kind: saidKind, pieceId = null, count: said = null, side = null } = typeof take === "string" ? { kind: take } : take;
+  const job = getOpenJob(db, jobId);
+  requireConsent(db, job);
+  const version = getModelVersion(db, job.modelVersionId);
+  if (version.anatomy.positions.length)
+    throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
+  const piece = pieceId === null ? null : expectedOfJob(db, jobId, version.model.family).find(({ id }) => id === pieceId);
+  const kind = piece?.kind ?? saidKind;
+  if (piece === undefined || !(kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
+  const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM loose_part WHERE job_id = ?").get(jobId) as { next: number };
+  const count = said ?? (piece ? usualCount(piece, piece.left.length) : 1);
+  const add = db.prepare("INSERT INTO loose_part (job_id, well, kind, taken_at, seat, side, act) VALUES (?, ?, ?, ?, ?, ?, ?)");
+  // More of a piece than its family has are pieces of the same kind, beside it.
+  for (let n = 0; n < count; n++) add.run(jobId, next + n, kind, ctx.now, piece?.left[n] ?? null, side ?? piece?.side ?? null, next);
+  writeJournal(ctx, "loose-part-off", { jobId, reelId: job.reel.id }, { kind, well: next, count });
+  advanceStation(ctx, job, "strip");
+  return { well: next, count };
+}
+
+/** Puts the last one back where it was, or all that the last press took. */
 export function putLooseBack(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  const { changes } = ctx.db
-    .prepare("DELETE FROM loose_part WHERE job_id = ? AND well = (SELECT max(well) FROM loose_part WHERE job_id = ?)")
-    .run(jobId, jobId);
-  if (!changes) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
+  const last = listLooseParts(ctx.db, jobId).at(-1);
+  if (!last) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
+  ctx.db.prepare("DELETE FROM loose_part WHERE job_id = ? AND (well = ? OR (act > 0 AND act = ?))").run(jobId, last.well, last.act);
   writeJournal(ctx, "loose-part-undone", { jobId, reelId: job.reel.id });
+}
+
+/** The part stays in and is served where it sits, or lies in its well after all. @param reason null for the latter. */
+export function serveLooseInPlace(ctx: Context, jobId: number, well: number, reason: string | null): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db.prepare("UPDATE loose_part SET in_place = ? WHERE job_id = ? AND well = ?").run(reason, jobId, well);
+  if (!changes) throw new Refusal("no-well", "This well is empty.");
+  writeJournal(ctx, "loose-in-place", { jobId, reelId: job.reel.id }, { well, reason });
 }
 
 export function nameLoosePart(ctx: Context, jobId: number, well: number, name: string): void {
@@ -102,19 +145,21 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   if (version.anatomy.positions.length) throw new Refusal("has-schematic", "This model has a schematic already.");
   const parts = listLooseParts(db, jobId);
   if (!parts.length) throw new Refusal("empty", "Nothing was taken off yet: there is nothing to make a schematic of.");
-  const { anatomy, partTypes } = guessAnatomy(parts, `u${jobId}`);
+  const { anatomy, partTypes } = guessAnatomy(parts, `u${jobId}`, families[version.model.family]);
   for (const part of partTypes) addPartType(ctx, part);
   const versionId = addModelVersion(ctx, version.model.id, { lineRadiusMm: version.lineRadiusMm, anatomy });
   markModelVersionUsed(db, versionId);
   db.prepare("UPDATE job SET model_version_id = ?, row_version = row_version + 1 WHERE id = ?").run(versionId, jobId);
   pinPrices(ctx, jobId, versionId);
   const addWell = db.prepare(
-    "INSERT INTO tray_well (job_id, position_id, well, instance_id, photo_hash, taken_at) VALUES (?, ?, ?, ?, ?, ?)",
+    "INSERT INTO tray_well (job_id, position_id, well, place, instance_id, photo_hash, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
   );
   for (const part of parts) {
     const position = anatomy.positions.find((seat) => seat.id === `part-${part.well}`)!;
     const instanceId = pieceInSeat(ctx, job.reel.id, position.id, position.partTypeId);
-    addWell.run(jobId, position.id, part.well, instanceId, part.photoHash, ctx.now);
+    if (part.inPlace !== null) serveInPlace(ctx, jobId, position.id, part.inPlace);
+    else
+      addWell.run(jobId, position.id, part.act || part.well, part.act ? part.well - part.act + 1 : 1, instanceId, part.photoHash, ctx.now);
   }
   writeJournal(ctx, "schematic-made", { jobId, reelId: job.reel.id }, { model: version.model.id, seats: parts.length });
   return { modelId: version.model.id };

@@ -3,7 +3,6 @@ import type { Anatomy, Batch } from "@/core/anatomy/types";
 import { isolate, type ReelSection } from "@/core/diagnosis/isolation";
 import { batchesOf } from "@/core/hands/batches";
 import type { StripGuide } from "@/core/hands/strip-acts";
-import { protocolFor } from "@/core/proving/protocol";
 import { type Depth, depthOf, type OpenedFor } from "@/core/service/depth";
 import { byBenchOrder } from "@/core/teardown/bench-order";
 import { foldRiders, type Opening, planOpening } from "@/core/teardown/opening";
@@ -53,8 +52,7 @@ export function settleOpening(ctx: Context, job: Job): void {
 /** Where the tests made before service point. */
 export function sectionsOfTests(family: FamilyId, verdicts: Partial<Record<TestId, Verdict>>): ReturnType<typeof isolate> {
   const drags = (["drag-light", "drag-strike", "drag-full"] as const).flatMap((id) => verdicts[id] ?? []);
-  return isolate({
-    hasFreeSpool: protocolFor(family).some((test) => test.id === "free-spool"),
+  return isolate(family, {
     ...(verdicts["free-spool"] ? { freeSpool: verdicts["free-spool"] } : {}),
     ...(verdicts.turning ? { turning: verdicts.turning } : {}),
     ...(drags.length ? { drag: drags.find((v) => v === "bad") ?? drags.find((v) => v === "doubtful") ?? drags[0]! } : {}),

@@ -1,17 +1,37 @@
-import { findPartByNumber } from "@/data/catalogue/part-types";
+import { typedSize } from "@/core/anatomy/typed-size";
+import { addUnlistedPiece, findPartByNumber, findPartType } from "@/data/catalogue/part-types";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { foundPieceIs } from "@/data/parts/fitting";
-import { wantOwnPart } from "@/data/parts/wanted";
+import { wantedPart, wantOwnPart } from "@/data/parts/wanted";
 import { type Context, Refusal } from "@/data/store/context";
 import { writeJournal } from "@/data/store/journal";
 
 /** Says that this reel has another part in a seat, by its number; an empty number gives the seat back to the model. */
-export function overrideSeat(ctx: Context, jobId: number, positionId: string, number: string): void {
+export function overrideSeat(
+  ctx: Context,
+  jobId: number,
+  positionId: string,
+  number: string,
+  words?: { readonly name: string; readonly size: string; readonly material?: string },
+): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   if (!machineOf(db, job).anatomy.positions.some((seat) => seat.id === positionId))
     throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+  if (!number && words?.name) {
+    const { partTypeId } = wantedPart(db, job, positionId);
+    const seat = findPartType(db, partTypeId)!;
+    const size = typedSize(words.size, seat.shape);
+    if (!size.ok) throw new Refusal("size", size.message, "size");
+    // It sits in the seat, whatever the drawing says of its size: nothing is refused. What it is made of is not the drawing's to say.
+    const { number: _number, id: _id, supersededBy: _old, ...like } = seat;
+    const own = addUnlistedPiece(ctx, { ...like, name: words.name, shape: size.value.shape, material: words.material || "not known yet" });
+    foundPieceIs(ctx, job, positionId, own);
+    wantOwnPart(ctx, jobId, positionId, own);
+    writeJournal(ctx, "seat-overridden", { jobId, reelId: job.reel.id }, { position: positionId, part: own });
+    return;
+  }
   if (!number) {
     foundPieceIs(ctx, job, positionId, null);
     writeJournal(ctx, "seat-as-model", { jobId, reelId: job.reel.id }, { position: positionId });

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
-import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { editSeat, startDraft } from "@/core/anatomy/draft";
+import { getCurrentModelVersion, reviseModel } from "@/data/catalogue/models";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listSeatWear } from "@/data/ledger/seat-wear";
@@ -76,10 +77,13 @@ describe("the playbook", () => {
 
   it("takes a seat as verified", () => {
     const shop = openWorkshop();
+    const { anatomy, number } = getCurrentModelVersion(shop.db, skerry30.id);
+    const draft = editSeat(startDraft(anatomy), "tail-screw-top", { verify: ["hole"] });
+    reviseModel(shop.ctx, skerry30.id, number, draft);
     const id = shop.open();
-    const seat = () => getCurrentModelVersion(shop.db, skerry30.id).anatomy.positions.find((p) => p.id === "lock-screw")!;
+    const seat = () => getCurrentModelVersion(shop.db, skerry30.id).anatomy.positions.find((p) => p.id === "tail-screw-top")!;
     expect(seat().verify).toEqual(["hole"]);
-    learn(shop.ctx, id, { about: "confirmed", positionId: "lock-screw", words: "" });
+    learn(shop.ctx, id, { about: "confirmed", positionId: "tail-screw-top", words: "" });
     expect(seat().verify).toEqual([]);
   });
 

@@ -195,6 +195,8 @@ export function putBackLast(ctx: Context, jobId: number, expected?: readonly str
       tag: job.tag,
       station: "clean",
     });
+  // What came off with it beyond the drawing goes back with it.
+  db.prepare("DELETE FROM extra_piece WHERE job_id = ? AND at = ? AND words LIKE '%more than drawn%'").run(jobId, last[0]!.takenAt);
   for (const { positionId, well, verdict, renewed } of last) {
     // What a verdict wanted goes with it.
     if (wantsNew(verdict) && !renewed) setForeseen(ctx, jobId, positionId, false);

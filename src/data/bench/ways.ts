@@ -33,12 +33,31 @@ export function waysOf(db: Db, job: WaysJob): WaysInForce {
   };
 }
 
-/** Sets a way for one job or for all of its customer's reels; null gives it back to whoever stands behind. */
-export function setWay(ctx: Context, jobId: number, scope: "job" | "customer", way: WayId, choice: string | null): void {
+/**
+ * Sets a way for one job or for all of its customer's reels; null gives it back to whoever stands behind.
+ * @param seen what the page showed. @throws Refusal when another window chose otherwise since.
+ */
+export function setWay(
+  ctx: Context,
+  jobId: number,
+  scope: "job" | "customer",
+  way: WayId,
+  choice: string | null,
+  seen?: string | null,
+): void {
   const job = getOpenJob(ctx.db, jobId);
   if (choice !== null && !isChoice(way, choice)) throw new Refusal("no-choice", "There is no such choice. Reload the page.", way);
   const [table, column, id] =
     scope === "job" ? (["job_way", "job_id", job.id] as const) : (["customer_way", "customer_id", job.customer.id] as const);
+  if (seen !== undefined) {
+    const held = ctx.db.prepare(`SELECT choice FROM ${table} WHERE ${column} = ? AND way = ?`).pluck().get(id, way) as string | undefined;
+    if ((held ?? null) !== seen && (held ?? null) !== choice)
+      throw new Refusal(
+        "changed",
+        "This was chosen otherwise in another window a moment ago; what holds now stands here. Choose again.",
+        way,
+      );
+  }
   if (choice === null) ctx.db.prepare(`DELETE FROM ${table} WHERE ${column} = ? AND way = ?`).run(id, way);
   else
     ctx.db
@@ -60,7 +79,7 @@ export const listInPlace = (db: Db, jobId: number): { positionId: string; reason
     reason: string;
   }[];
 
-/** Parts the ways of working foresee on a job though nothing was found, without those in its quote. @param off seats that come off. */
+/** Parts the ways of working, or the upgrade it came for, foresee though nothing was found, without those in its quote. @param off seats that come off. */
 export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): Foreseen[] {
   const ways = waysOf(db, job);
   const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
@@ -73,13 +92,15 @@ export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: Readonl
     .pluck()
     .get(job.reel.id) as string | null;
   const monthsSince = last === null ? null : (Date.parse(job.openedAt) - Date.parse(last)) / (30.44 * 86_400_000);
-  const positions = version.anatomy.positions.filter((position) => off.has(position.id) && !quoted.has(position.id));
+  // An upgrade opens what its new parts need: they are chosen from the whole reel first.
+  const better = job.kind === "upgrade";
+  const positions = version.anatomy.positions.filter((position) => (better || off.has(position.id)) && !quoted.has(position.id));
   return foreseenByWay(
     positions,
     version.partTypes,
     {
-      bearings: wayInForce("bearings", ways).choice,
-      softDrag: wayInForce("softDrag", ways).choice,
+      bearings: better ? "upgrade" : wayInForce("bearings", ways).choice,
+      softDrag: better ? "carbon" : wayInForce("softDrag", ways).choice,
       seals: wayInForce("seals", ways).choice,
     },
     monthsSince,

@@ -7,6 +7,7 @@ import { getBuild } from "./build";
 import { listExtraPieces } from "./extra-pieces";
 import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
+import { listStepsNoted } from "./step-noted";
 import { listWells } from "./tray";
 
 /** What was done on a job beside faults and new parts, as far as it has come. */
@@ -16,5 +17,6 @@ export const workOf = (db: Db, job: Job, version: ModelVersion = machineOf(db, j
     steps: getBuild(db, job, version).steps,
     points: listOilPoints(db, job, version),
     extras: listExtraPieces(db, job.id),
+    noted: listStepsNoted(db, job.id),
     why: openingOf(db, job, version).depth.open,
   });

@@ -90,6 +90,17 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
   return id;
 }
 
+/** What a reel of a model is worth as it is, minor units; null where nobody said. */
+export const modelWorth = (db: Db, modelId: string): number | null =>
+  (db.prepare("SELECT value_minor FROM model WHERE id = ?").pluck().get(modelId) as number | null | undefined) ?? null;
+
+/** Keeps what a reel of a model is worth: jobs where nobody typed a value go by it. */
+export function setModelWorth(ctx: Context, modelId: string, valueMinor: number | null): void {
+  const { changes } = ctx.db.prepare("UPDATE model SET value_minor = ? WHERE id = ?").run(valueMinor, modelId);
+  if (!changes) throw new Refusal("no-model", "This model is gone by now. Reload the page.");
+  writeJournal(ctx, "model-worth", {}, { model: modelId, valueMinor });
+}
+
 /** A job now depends on this version: from here on it cannot change. */
 export function markModelVersionUsed(db: Db, id: number): void {
   db.prepare("UPDATE model_version SET used = 1 WHERE id = ? AND used = 0").run(id);

@@ -97,14 +97,18 @@ const indexPart = (db: Db, part: PartType): void =>
 export interface PartCard {
   readonly part: PartType;
   readonly retired: boolean;
+  /** A piece without a number: no list offers it. */
+  readonly unlisted: boolean;
   readonly rowVersion: number;
 }
 
 export function findPartCard(db: Db, id: string): PartCard | null {
-  const row = db.prepare(`SELECT ${partTypeColumns}, retired_at, row_version FROM part_type WHERE id = ?`).get(id) as
-    | (PartTypeRow & { retired_at: string | null; row_version: number })
+  const row = db.prepare(`SELECT ${partTypeColumns}, retired_at, unlisted, row_version FROM part_type WHERE id = ?`).get(id) as
+    | (PartTypeRow & { retired_at: string | null; unlisted: 0 | 1; row_version: number })
     | undefined;
-  return row ? { part: toPartType(row), retired: row.retired_at !== null, rowVersion: row.row_version } : null;
+  return row
+    ? { part: toPartType(row), retired: row.retired_at !== null, unlisted: row.unlisted === 1, rowVersion: row.row_version }
+    : null;
 }
 
 /** What of a catalogue entry may change without its being another part. Its sizes are changed at a schematic, where they make a new entry. */
@@ -137,6 +141,17 @@ export function setPartFacts(ctx: Context, id: string, facts: PartFacts, rowVers
     throw new Refusal("changed-elsewhere", "This part was changed in another window. Reload to see it, then type your change again.");
   indexPart(ctx.db, { ...card.part, name });
   writeJournal(ctx, "part-facts-changed", {}, { part: id, ...facts });
+}
+
+/** Puts a piece without a number into the catalogue: from now on it is ordered, stocked and offered like another. @throws Refusal when the number is taken. */
+export function listPiece(ctx: Context, id: string, number: string): void {
+  const card = findPartCard(ctx.db, id);
+  if (!card) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  if (!card.unlisted) throw new Refusal("listed", "This part is in the catalogue already.");
+  if (findPartByNumber(ctx.db, number)) throw new Refusal("taken", `The catalogue has another part of the number ${number}.`, "number");
+  ctx.db.prepare("UPDATE part_type SET number = ?, unlisted = 0, row_version = row_version + 1 WHERE id = ?").run(number, id);
+  indexPart(ctx.db, { ...card.part, number });
+  writeJournal(ctx, "piece-listed", {}, { part: id });
 }
 
 /** No longer ordered nor offered, or used again. Reels and reports that have it keep it. */

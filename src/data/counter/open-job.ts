@@ -6,7 +6,7 @@ import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion, markModelVersionUsed } from "@/data/catalogue/models";
 import { addCustomer, findCustomer } from "@/data/customers/customers";
-import { ensureReel, normaliseSerial } from "@/data/customers/reels";
+import { ensureReel, normaliseSerial, pickedReel, setTakenFor, type TakenFor } from "@/data/customers/reels";
 import { type Intake, intakeSchema } from "@/data/jobs/jobs";
 import { pinPrices } from "@/data/parts/wanted";
 import { getShopSettings } from "@/data/shop/settings";
@@ -34,6 +34,10 @@ export interface NewJob {
   readonly valueMinor?: number | null;
   readonly wantedOn: string | null;
   readonly promisedOn: string;
+  /** A reel picked out of the book, where no serial tells it. */
+  readonly reelId?: number | null;
+  /** What it is taken for; empty where nobody said. */
+  readonly takenFor?: TakenFor;
   /** The lot it came with, and what tells it from its sisters. */
   readonly lot?: { readonly id: number; readonly mark: string };
 }
@@ -49,7 +53,10 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   const customer = findCustomer(db, customerId);
   if (!customer) throw new Refusal("no-customer", "This customer was retired. Choose again or type a new one.", "customerId");
   const version = getCurrentModelVersion(db, job.modelId);
-  const reelId = ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
+  const reelId = job.reelId
+    ? pickedReel(ctx, job.reelId, { modelId: job.modelId, ownerId: customerId })
+    : ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
+  if (job.takenFor) setTakenFor(ctx, reelId, job.takenFor);
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
   if (hanging)
     throw new Refusal("already-here", `This reel is already in the shop as ${hanging.tag}. Open that job, or check the serial.`, "serial", {
@@ -63,7 +70,11 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   const kind = job.kind ?? "repair";
   const lastJob = kind === "comeback" ? lastClosedJob(db, reelId) : null;
   if (kind === "comeback" && lastJob === null)
-    throw new Refusal("no-earlier-job", "We have returned no reel with this serial. Check it, or check the reel in as a repair.", "serial");
+    throw new Refusal(
+      "no-earlier-job",
+      "We have returned no reel with this serial. Check it, choose the reel from the customer's, or check it in as a repair.",
+      "serial",
+    );
   const settings = getShopSettings(db);
   const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
   const tag = formatTag(number);

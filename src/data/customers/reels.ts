@@ -1,3 +1,4 @@
+import { isGuess } from "@/core/intake/taken-for";
 import type { Hand } from "@/core/vocabulary/counter-lists";
 import { findModel } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/store/context";
@@ -39,16 +40,77 @@ export const findReelBySerial = (db: Db, serial: string, modelId?: string): Reel
   );
 };
 
+/** Whether every sign of a serial could be read: a question mark stands for one that could not. */
+export const isWholeSerial = (serial: string): boolean => serial.trim() !== "" && !serial.includes("?");
+
+/** Reels a serial with unreadable signs may be, those that were here last first. */
+export const findReelsAlike = (db: Db, serial: string, limit = 6): Reel[] => {
+  const pattern = normaliseSerial(serial)
+    .replace(/[%_\\]/g, "")
+    .replaceAll("?", "_");
+  if (!/[^_]/.test(pattern)) return [];
+  return db
+    .prepare(`${select} WHERE reel.serial LIKE ? AND instr(reel.serial, '?') = 0 ORDER BY reel.id DESC LIMIT ?`)
+    .all(pattern, limit) as Reel[];
+};
+
+/** A customer's reels on which we have worked, the last one first: what can have come back without a serial. */
+export const listWorkedReelsOf = (db: Db, customerId: number): Reel[] =>
+  db
+    .prepare(
+      `${select} WHERE reel.owner_id = ? AND EXISTS (SELECT 1 FROM job WHERE job.reel_id = reel.id AND job.closed_at IS NOT NULL
+         AND job.declined_reason IS NULL AND job.kind <> 'purchase-check')
+       ORDER BY (SELECT max(closed_at) FROM job WHERE job.reel_id = reel.id) DESC LIMIT 20`,
+    )
+    .all(customerId) as Reel[];
+
+/** What a reel is taken for: its maker, its year, where it comes from. A question mark at the end says that it is a guess. */
+export interface TakenFor {
+  readonly madeBy: string;
+  readonly madeWhen: string;
+  readonly madeWhere: string;
+}
+
+export const takenFor = (db: Db, reelId: number): TakenFor =>
+  db.prepare("SELECT made_by AS madeBy, made_when AS madeWhen, made_where AS madeWhere FROM reel WHERE id = ?").get(reelId) as TakenFor;
+
+/** Keeps what a reel is taken for; what was left empty stays as it was. */
+export function setTakenFor(ctx: Context, reelId: number, of: TakenFor): void {
+  const known = takenFor(ctx.db, reelId);
+  const next = { madeBy: of.madeBy || known.madeBy, madeWhen: of.madeWhen || known.madeWhen, madeWhere: of.madeWhere || known.madeWhere };
+  if (next.madeBy === known.madeBy && next.madeWhen === known.madeWhen && next.madeWhere === known.madeWhere) return;
+  ctx.db
+    .prepare("UPDATE reel SET made_by = ?, made_when = ?, made_where = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(next.madeBy, next.madeWhen, next.madeWhere, reelId);
+  writeJournal(ctx, "reel-taken-for", { reelId }, next);
+  indexReel(ctx.db, reelId);
+}
+
+/** A known reel in other hands: its history stays with it. */
+function changeOwner(ctx: Context, reel: Pick<Reel, "id" | "ownerId">, ownerId: number): void {
+  if (reel.ownerId === ownerId) return;
+  ctx.db.prepare("UPDATE reel SET owner_id = ?, row_version = row_version + 1 WHERE id = ?").run(ownerId, reel.id);
+  writeJournal(ctx, "reel-changed-owner", { reelId: reel.id, customerId: ownerId });
+  indexReel(ctx.db, reel.id);
+}
+
+/** A reel picked out of the book. @throws Refusal when it is not there, or of another model than was said. */
+export function pickedReel(ctx: Context, reelId: number, of: { readonly modelId: string; readonly ownerId: number }): number {
+  const reel = findReel(ctx.db, reelId);
+  if (!reel) throw new Refusal("no-reel", "This reel is not in the book any more. Choose again.", "reelId");
+  if (reel.modelId !== of.modelId)
+    throw new Refusal("other-model", `The reel chosen is a ${reel.modelName}. Choose that model, or another reel.`, "reelId");
+  changeOwner(ctx, reel, of.ownerId);
+  return reel.id;
+}
+
 /** Adds a reel, or gives back the known one of that serial; a known reel with another owner changes hands, its history stays with it. */
 export function ensureReel(ctx: Context, reel: { modelId: string; serial: string; hand: Hand; ownerId: number }): number {
   const serial = normaliseSerial(reel.serial);
-  const known = serial ? findReelBySerial(ctx.db, serial, reel.modelId) : null;
+  // Two reels may both read "MS3?61": such a serial finds nothing by itself.
+  const known = isWholeSerial(serial) ? findReelBySerial(ctx.db, serial, reel.modelId) : null;
   if (known) {
-    if (known.ownerId !== reel.ownerId) {
-      ctx.db.prepare("UPDATE reel SET owner_id = ?, row_version = row_version + 1 WHERE id = ?").run(reel.ownerId, known.id);
-      writeJournal(ctx, "reel-changed-owner", { reelId: known.id, customerId: reel.ownerId });
-      indexReel(ctx.db, known.id);
-    }
+    changeOwner(ctx, known, reel.ownerId);
     return known.id;
   }
   const model = findModel(ctx.db, reel.modelId);
@@ -67,5 +129,8 @@ function indexReel(db: Db, id: number): void {
   const reel = findReel(db, id);
   if (!reel) return;
   const title = `${reel.modelName} ${reel.serial || "no serial"}`;
-  indexForFind(db, { kind: "reel", ref: String(id), title, words: `${title} ${reel.ownerName}` });
+  const { madeBy, madeWhen, madeWhere } = takenFor(db, id);
+  const guessed = [madeBy, madeWhen, madeWhere].some(isGuess) ? "guess" : "";
+  const words = [title, reel.ownerName, madeBy, madeWhen, madeWhere, guessed].filter(Boolean).join(" ");
+  indexForFind(db, { kind: "reel", ref: String(id), title, words });
 }

@@ -12,9 +12,11 @@ beforeEach(() => {
   shop = openWorkshop();
 });
 const job = (id: number) => findJob(shop.db, id)!;
-const p = (id: number, fault: string) =>
-  diagnosisOf(shop.db, job(id)).diagnosis.ranked.find((suspect) => suspect.fault.id === fault)!.probability;
-const test = (id: number, testId: TestId, verdict: Verdict, value: number | null, phase: "before" | "after" = "before") =>
+const p = (id: number, fault: string) => {
+  const { ranked, settled } = diagnosisOf(shop.db, job(id)).diagnosis;
+  return [...ranked, ...settled].find((suspect) => suspect.fault.id === fault)!.probability;
+};
+const test = (id: number, testId: TestId, verdict: Verdict, value: number | null = null, phase: "before" | "after" = "before") =>
   answer(shop.ctx, id, testId, verdict, value, phase);
 
 describe("a job's diagnosis", () => {
@@ -81,7 +83,7 @@ describe("a job's diagnosis", () => {
     expect(p(shop.open(), "spring-proud")).toBeLessThan(before);
   });
 
-  it("takes the number of a test in place of its verdict, against this model's own record once there is one", () => {
+  it("hears the number of a test beside its verdict, against this model's own record once there is one", () => {
     expect(normOf(shop.db, "skerry-30", "turning")).toMatchObject({ median: 10, count: 0 });
     expect(normOf(shop.db, "skerry-30", "click")).toBeNull();
     for (const value of [18, 20, 22]) {
@@ -93,10 +95,17 @@ describe("a job's diagnosis", () => {
     expect(norm.median).toBeCloseTo(20, 9);
     // Twenty-one is stiff by the rule of thumb, and usual for this model.
     const id = shop.open();
-    test(id, "turning", "bad", 21);
+    test(id, "turning", "good", 21);
     const [observation] = caseOf(shop.db, job(id)).observations;
     expect(observation?.by).toBe("number");
     expect(p(id, "gear-shaft-frozen")).toBeLessThan(p(shop.open(), "gear-shaft-frozen"));
+    // A technician's "bad" outweighs the record, which only makes it less sure.
+    const felt = shop.open();
+    test(felt, "turning", "bad", 21);
+    const unread = shop.open();
+    test(unread, "turning", "bad");
+    expect(p(felt, "gear-shaft-frozen")).toBeGreaterThan(p(shop.open(), "gear-shaft-frozen"));
+    expect(p(felt, "gear-shaft-frozen")).toBeLessThan(p(unread, "gear-shaft-frozen"));
   });
 
   it("knows the reel's life: marks, trips and what the counter ticked", () => {

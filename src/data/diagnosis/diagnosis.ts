@@ -9,9 +9,10 @@ import {
   nextTestSteps,
   type Observation,
   quickNextTests,
+  verdictWeights,
 } from "@/core/diagnosis/diagnose";
 import type { FindingId } from "@/core/diagnosis/finding-table";
-import { type Norm, numberWeight } from "@/core/diagnosis/number-weight";
+import { type Norm, numberWeight, withVerdict } from "@/core/diagnosis/number-weight";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
 import { groupBy } from "@/core/group-by";
@@ -19,6 +20,7 @@ import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findi
 import { protocolFor, testSpec } from "@/core/proving/protocol";
 import { median } from "@/core/quantile";
 import { runInSlices } from "@/core/slices";
+import { sayMeasure } from "@/core/units/say-measure";
 import { conditionMarks } from "@/core/vocabulary/counter-lists";
 import type { TestId } from "@/core/vocabulary/tests";
 import type { UseFactor } from "@/core/vocabulary/use";
@@ -26,6 +28,7 @@ import { readSerial } from "@/data/catalogue/editions";
 import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts } from "@/data/jobs/pieces";
+import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -161,9 +164,13 @@ export function caseOf(db: Db, job: Job): Case {
     const { better } = testSpec(test.testId);
     const norm = test.value !== null && better !== "none" ? normOf(db, machine.model.id, test.testId) : null;
     const finding = findingOfTest[test.testId];
-    // The number where there is one: it sharpens what the verdict says, and is not heard beside it.
+    // Number and verdict count together: a technician's "bad" is never dropped because a number stands beside it.
     if (norm && test.value !== null && better !== "none")
-      observations.push({ by: "number", finding, weight: numberWeight(test.value, norm, better) });
+      observations.push({
+        by: "number",
+        finding,
+        weight: withVerdict(numberWeight(test.value, norm, better), verdictWeights[test.verdict]),
+      });
     else observations.push({ by: "test", finding, verdict: test.verdict });
   }
   for (const [finding, so] of listLooks(db, job.id)) observations.push({ by: "look", finding, so });
@@ -202,6 +209,7 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
   const last = job.comebackOf === null ? null : findJob(db, job.comebackOf);
   if (!last) return null;
   const protocol = protocolFor(machineOf(db, last).model.family);
+  const force = getShopSettings(db).shownForce;
   return {
     tag: last.tag,
     closedAt: last.closedAt ?? last.openedAt,
@@ -212,7 +220,7 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
       .map(({ testId, verdict, value, unit }) => ({
         testId,
         name: protocol.find(({ id }) => id === testId)?.name ?? testId,
-        words: value === null ? verdict : `${Number(value.toFixed(1))} ${unit}`,
+        words: value === null ? verdict : sayMeasure(value, unit, force),
       })),
   };
 }

@@ -1,9 +1,7 @@
 import { sizeWords } from "@/core/anatomy/shapes";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
-import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
+import { opensReel, pathWords, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
-import { componentServices } from "@/core/intervals/component-service";
-import { nextService } from "@/core/intervals/next-service";
 import { lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
 import { compare } from "@/core/proving/compare";
 import type { Observation } from "@/core/proving/observation";
@@ -12,6 +10,7 @@ import { changeWords, type Report, type ReportTest } from "@/core/report/report"
 import { testOfComplaint } from "@/core/report/work-done";
 import { cautionsAt } from "@/core/safety/cautions";
 import { overviewPlate } from "@/core/schematic/assembly-plate";
+import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
@@ -30,31 +29,35 @@ import { listKeptGauges } from "@/data/gauges/gauges";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
+import { type DatesFrom, serviceDates } from "@/data/ledger/served";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 
-const words = (observation: Observation | undefined, skipped: string | undefined): string =>
+const words = (observation: Observation | undefined, skipped: string | undefined, force: ForceUnit): string =>
   observation
     ? observation.value === null
       ? observation.verdict
-      : `${Number(observation.value.toFixed(1))} ${observation.unit}`
+      : sayMeasure(observation.value, observation.unit, force)
     : skipped
       ? `not done: ${skipped}`
-      : "not done";
+      : "not done, open";
 
 function reportTests(
   observations: readonly Observation[],
   protocol: readonly TestSpec[],
   skips: ReadonlyMap<string, string>,
+  force: ForceUnit,
 ): ReportTest[] {
   return protocol.map((spec) => {
     const before = observations.find((o) => o.testId === spec.id && o.phase === "before");
     const after = observations.find((o) => o.testId === spec.id && o.phase === "after");
     return {
       name: spec.name,
-      before: words(before, skips.get(`before ${spec.id}`)),
-      after: words(after, skips.get(`after ${spec.id}`)),
+      // A number without one before it proves little: that there is none is said.
+      before:
+        !before && after && !skips.has(`before ${spec.id}`) ? "not tested before" : words(before, skips.get(`before ${spec.id}`), force),
+      after: words(after, skips.get(`after ${spec.id}`), force),
       change: before && after ? changeWords[compare(spec, before, after)] : "",
       simulated: Boolean(before?.simulated || after?.simulated),
       bars: before?.value != null && after?.value != null ? { before: before.value, after: after.value } : null,
@@ -63,14 +66,14 @@ function reportTests(
 }
 
 /** Each complaint with the test that answers it. */
-function answersOf(job: Job, tests: readonly TestSpec[], observations: readonly Observation[]): string[] {
+function answersOf(job: Job, tests: readonly TestSpec[], observations: readonly Observation[], force: ForceUnit): string[] {
   return job.intake.complaints.flatMap((complaint) => {
     const test = tests.find(({ id }) => id === testOfComplaint[complaint]);
     if (!test) return [];
     const of = (phase: "before" | "after") => observations.find((o) => o.testId === test.id && o.phase === phase);
     const [before, after] = [of("before"), of("after")];
     if (!after) return [];
-    const said = (one: Observation) => (one.value === null ? one.verdict : `${Number(one.value.toFixed(1))} ${one.unit}, ${one.verdict}`);
+    const said = (one: Observation) => (one.value === null ? one.verdict : `${sayMeasure(one.value, one.unit, force)}, ${one.verdict}`);
     return [`“${complaints[complaint]}”: ${test.name} is ${said(after)} now${before ? `, was ${said(before)}` : ""}.`];
   });
 }
@@ -102,12 +105,9 @@ function careAdvice({ water, life }: Job["intake"]): string[] {
   ];
 }
 
-export interface ReportDates {
+export interface ReportDates extends DatesFrom {
   readonly opened: string;
   readonly closed: string | null;
-  /** The ISO day a number of months after the reel went home, or from today while it is here. */
-  readonly after: (months: number) => string;
-  readonly words: (isoDay: string) => string;
 }
 
 /** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
@@ -116,11 +116,10 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { sum, labour, extras } = getBill(db, job);
   const observations = listObservations(db, job.id);
+  const settings = getShopSettings(db);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
-  const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };
-  const service = nextService(use);
   return {
-    shopName: getShopSettings(db).shopName,
+    shopName: settings.shopName,
     tag: job.tag,
     owner: job.customer.name,
     reel: job.reel.modelName,
@@ -143,7 +142,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
           }
         : null,
     work: job.kind === "purchase-check" && !opensReel(job) ? null : workOf(db, job, version),
-    answers: answersOf(job, protocolOfJob(version.model.family, job), observations),
+    answers: answersOf(job, protocolOfJob(version.model.family, job), observations, settings.shownForce),
     drawing: version.anatomy.positions.length ? overviewPlate(version.anatomy, version.partTypes) : null,
     findings: listFaults(db, job.id).map((finding) => {
       const fault = faultOf(db, finding.faultId);
@@ -181,17 +180,11 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
         ...extraTests(version.model.family).filter(({ id }) => observations.some((o) => o.testId === id)),
       ],
       skips,
+      settings.shownForce,
     ),
     advice: careAdvice(job.intake),
-    nextService: `${dates.words(dates.after(service.months))} (${service.because}; a rule of thumb)`,
-    due: componentServices(version.partTypes.values(), use).map(({ id, component, what, months, because, byOwner }) => ({
-      id,
-      component,
-      what,
-      on: dates.after(months),
-      because,
-      byOwner,
-    })),
+    cameFor: pathWords(job),
+    ...serviceDates(db, job, dates),
     price: {
       labour: sum.labourMinor,
       parts: sum.partsMinor,

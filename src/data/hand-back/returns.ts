@@ -13,15 +13,24 @@ export const notGivenBack = (job: Job): string[] => job.brought.filter((item) =>
 /** What keeps the job open now, the reel first, then what came with it. */
 export function handBackBlocks(db: Db, job: Job): ClosingBlock[] {
   return [
-    ...closingBlocks(db, job),
+    ...readyBlocks(db, job),
     ...notGivenBack(job).map((item) => ({ code: "brought" as const, message: `Came with it, not ticked off: ${item}` })),
+  ];
+}
+
+/** What keeps the reel from hanging ready: its own state, and a comeback of which nobody has said who pays. */
+function readyBlocks(db: Db, job: Job): ClosingBlock[] {
+  const open = job.kind === "comeback" && job.intake.pays === "open" && job.declinedReason === null;
+  return [
+    ...closingBlocks(db, job),
+    ...(open ? [{ code: "pays" as const, message: "It came back, and nobody has said who pays: say it at Quote." }] : []),
   ];
 }
 
 /** The reel is proved and hangs ready. @throws Refusal with the first thing that still keeps it on the bench. */
 export function markReady(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  const [first, ...others] = closingBlocks(ctx.db, job);
+  const [first, ...others] = readyBlocks(ctx.db, job);
   if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
   advanceStation(ctx, job, "return");
 }

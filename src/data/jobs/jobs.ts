@@ -17,6 +17,7 @@ import {
 } from "@/core/vocabulary/counter-lists";
 import { type DepthId, depths, type JobKind, type JobPath, type Station, stations } from "@/core/vocabulary/job-kinds";
 import { type UseFactor, useFactors, type Water } from "@/core/vocabulary/use";
+import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -36,6 +37,9 @@ export const intakeSchema = z.object({
   brakes: z.string().default(""),
   dragWish: z.enum(["greased", "dry", "shop"]),
   handleHole: z.enum(["as-found", "short", "long"]),
+  callFor: z.string().default(""),
+  lineBreaksN: z.number().positive().nullable().default(null),
+  pays: z.enum(whoPaysIds).default("us"),
 });
 export type Intake = {
   complaints: ComplaintId[];
@@ -53,6 +57,12 @@ export type Intake = {
   brakes?: string;
   dragWish: DragWish;
   handleHole: HandleHole;
+  /** Parts for which the customer wants to be called whatever the sum, in their words. */
+  callFor?: string;
+  /** What the line on it, or meant for it, breaks at, N; null where nobody said. */
+  lineBreaksN?: number | null;
+  /** Of a comeback: who pays for it. */
+  pays?: WhoPays;
 };
 
 export interface Job extends JobPath {
@@ -252,6 +262,14 @@ export function makeRepair(ctx: Context, jobId: number): void {
       )
       .run(jobId);
   writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind, depth: job.depth });
+}
+
+/** Says who pays for our work that came back. @throws Refusal for a job that is no comeback. */
+export function setWhoPays(ctx: Context, jobId: number, pays: WhoPays): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (job.kind !== "comeback") throw new Refusal("no-comeback", "Only our own work that came back asks who pays.");
+  ctx.db.prepare("UPDATE job SET intake = json_set(intake, '$.pays', ?), row_version = row_version + 1 WHERE id = ?").run(pays, jobId);
+  writeJournal(ctx, "who-pays", { jobId, reelId: job.reel.id }, { pays: whoPays[pays] });
 }
 
 /** Keeps a picture of the reel as it came. */

@@ -1,5 +1,4 @@
 import type { ReelHistory } from "@/core/history/history";
-import { componentServices } from "@/core/intervals/component-service";
 import { testSpec } from "@/core/proving/protocol";
 import { workLines } from "@/core/report/work-done";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
@@ -16,23 +15,12 @@ import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
+import { lastServed } from "./served";
 
-/** What is due next on a reel by component, counted from its last service here; empty when it never had one. */
+/** What is due next on a reel by component, each counted from when it was served here last; what never was is not among it. */
 export function dueOfReel(db: Db, reelId: number, after: (fromIso: string, months: number) => string) {
-  const last = listJobsOfReel(db, reelId).find(
-    (job) => job.closedAt !== null && job.declinedReason === null && job.kind !== "purchase-check",
-  );
-  if (!last) return [];
-  const { water, tripsPerYear } = last.intake;
-  return componentServices(machineOf(db, last).partTypes.values(), { water, tripsPerYear }).map(
-    ({ id, component, what, months, because, byOwner }) => ({
-      id,
-      component,
-      what,
-      on: after(last.closedAt!, months),
-      because,
-      byOwner,
-    }),
+  return lastServed(db, reelId).flatMap(({ id, component, what, months, because, byOwner, job }) =>
+    job?.closedAt ? [{ id, component, what, on: after(job.closedAt, months), because, byOwner }] : [],
   );
 }
 

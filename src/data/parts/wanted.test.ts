@@ -54,7 +54,7 @@ describe("consent, asked once the change is in", () => {
     const before = getQuote(shop.db, findJob(shop.db, id)!);
     expect(before.consent).toBe("within-limit");
     const refused = refusal(() => askForPart(shop.ctx, id, "main-gear"));
-    expect([refused.code, refused.way]).toEqual(["ask-first", expect.objectContaining({ to: "station", station: "quote" })]);
+    expect([refused.code, refused.way]).toEqual(["ask-first", expect.objectContaining({ to: "ask-for", positionId: "main-gear" })]);
     expect(needs(shop)).toEqual([]);
     expect(getQuote(shop.db, findJob(shop.db, id)!)).toEqual(before);
   });

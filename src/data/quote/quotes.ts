@@ -1,12 +1,15 @@
 import { groupBy } from "@/core/group-by";
 import { opensReel } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
+import { calledFor } from "@/core/quote/call-for";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
-import { serviceLines } from "@/core/quote/price-list";
+import { byTheClock, serviceLines } from "@/core/quote/price-list";
 import { type Consent, consentFor, type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
+import type { WayOut } from "@/core/vocabulary/way-out";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";
+import { listStationTimes } from "@/data/jobs/station-time";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -31,6 +34,8 @@ export interface Quote {
   readonly consent: Consent;
   /** Faults found so far: before the first there is nothing to ask about. */
   readonly faults: number;
+  /** Parts in it for which the customer wants to be called, and for which nobody was. */
+  readonly callFor: readonly string[];
 }
 
 /**
@@ -53,9 +58,11 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
         `SELECT quote_part.job_id AS jobId, quote_part.position_id AS positionId, part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS words,
                 coalesce((SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
                          part_type.price_minor) AS priceMinor,
-                (SELECT assembly_id FROM position JOIN job ON job.model_version_id = position.model_version_id
-                 WHERE job.id = quote_part.job_id AND position.id = quote_part.position_id) AS assemblyId
-         FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id
+                position.assembly_id AS assemblyId, coalesce(position.name, '') AS seat,
+                EXISTS (SELECT 1 FROM instance WHERE instance.fitted_job_id = job.comeback_of
+                        AND instance.position_id = quote_part.position_id) AS again
+         FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id JOIN job ON job.id = quote_part.job_id
+         LEFT JOIN position ON position.model_version_id = job.model_version_id AND position.id = quote_part.position_id
          WHERE quote_part.job_id IN (SELECT value FROM json_each(?)) ORDER BY part_type.number, quote_part.position_id`,
       )
       .all(ids) as {
@@ -65,6 +72,8 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       words: string;
       priceMinor: number;
       assemblyId: string | null;
+      seat: string;
+      again: 0 | 1;
     }[],
   );
   const answers = byJob(
@@ -98,7 +107,8 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
   return new Map(
     jobs.map((job) => {
       const own = faults.get(job.id) ?? [];
-      const before = new Set(job.comebackOf === null ? [] : (faults.get(job.comebackOf) ?? []).map(({ faultId }) => faultId));
+      const ours = job.kind === "comeback" && job.intake.pays !== "customer";
+      const before = new Set(job.comebackOf === null || !ours ? [] : (faults.get(job.comebackOf) ?? []).map(({ faultId }) => faultId));
       // What was found the last time as well is ours to do again, free.
       const remedies = own.flatMap(({ faultId }): LabourLine[] => {
         const remedy = faultById(faultId)?.remedy;
@@ -119,9 +129,13 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
             answers: said,
             consent: "within-limit",
             faults: own.length,
+            callFor: [],
           },
         ];
-      const foreseen = (parts.get(job.id) ?? []).map((part) => ({ ...part, quantity: 1 }));
+      // What was fitted the last time and failed is ours to fit again.
+      const foreseen = (parts.get(job.id) ?? []).map(({ seat: _seat, again, ...part }) =>
+        ours && again === 1 ? { ...part, words: `${part.words} (again, free)`, priceMinor: 0, quantity: 1 } : { ...part, quantity: 1 },
+      );
       const service = serviceLines(
         {
           ...job,
@@ -129,6 +143,7 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
           asked:
             job.kind === "upgrade" ? new Set((parts.get(job.id) ?? []).map(({ assemblyId }) => assemblyId)).size : (asked.get(job.id) ?? 0),
           faults: own.length,
+          pays: job.intake.pays ?? "us",
         },
         job.rates.prices ?? null,
       );
@@ -137,15 +152,25 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
         job.kind === "purchase-check" ? { labour: service, parts: [] } : { labour: [...service, ...remedies], parts: foreseen };
       const consumables = job.rates.prices?.consumablesMinor ?? 0;
       const extras = [
-        ...(consumables > 0 && opensReel(job) && job.kind !== "comeback"
-          ? [{ id: 0, words: "Oil, grease and cleaner", priceMinor: consumables }]
-          : []),
+        ...(consumables > 0 && opensReel(job) && !ours ? [{ id: 0, words: "Oil, grease and cleaner", priceMinor: consumables }] : []),
         ...(lines.get(job.id) ?? []),
       ];
       const sum = quoteSum(billed.labour, billed.parts, job.rates, extras);
+      const named = calledFor(
+        job.intake.callFor ?? "",
+        (parts.get(job.id) ?? []).map(({ words, seat }) => ({ name: words, seat })),
+      );
       return [
         job.id,
-        { ...billed, extras, sum, answers: said, consent: consentFor(sum.totalMinor, job.limitMinor, said), faults: own.length },
+        {
+          ...billed,
+          extras,
+          sum,
+          answers: said,
+          consent: consentFor(sum.totalMinor, job.limitMinor, said, named.length > 0),
+          faults: own.length,
+          callFor: named,
+        },
       ];
     }),
   );
@@ -185,7 +210,13 @@ export const costToPutRight = (db: Db, job: Job): QuoteSum => {
 
 /** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
 export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "extras" | "sum"> {
-  const { labour, extras } = getQuote(db, job);
+  const { labour: quoted, extras } = getQuote(db, job);
+  const labour = job.rates.prices?.measured
+    ? byTheClock(
+        quoted,
+        listStationTimes(db, job.id).reduce((sum, { minutes }) => sum + minutes, 0),
+      )
+    : quoted;
   const parts = listFittedParts(db, job.id).map((part) => ({
     partTypeId: part.partTypeId,
     words: part.name,
@@ -212,10 +243,22 @@ export function removeJobLine(ctx: Context, jobId: number, lineId: number): void
   writeJournal(ctx, "line-removed", { jobId }, {});
 }
 
-/** Records what the customer said, in their words and at this time, for the sum as it stands. */
-export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: boolean; words: string }): void {
+/**
+ * Records what the customer said, in their words and at this time, for the sum as it stands.
+ * @throws Refusal when they were asked about another sum, which the page showed and is no more.
+ */
+export function recordAnswer(
+  ctx: Context,
+  jobId: number,
+  answer: { readonly accepted: boolean; readonly words: string; readonly totalMinor?: number },
+): void {
   const job = getOpenJob(ctx.db, jobId);
   const { totalMinor } = getQuote(ctx.db, job).sum;
+  if (answer.totalMinor !== undefined && answer.totalMinor !== totalMinor)
+    throw new Refusal(
+      "changed",
+      `The sum is ${formatMinor(totalMinor)} by now, not the ${formatMinor(answer.totalMinor)} that was asked about: it changed in another window. Ask for this sum.`,
+    );
   ctx.db
     .prepare("INSERT INTO answer (job_id, accepted, total_minor, words, at, person_id) VALUES (?, ?, ?, ?, ?, ?)")
     .run(jobId, answer.accepted ? 1 : 0, totalMinor, answer.words, ctx.now, ctx.person.id);
@@ -224,14 +267,21 @@ export function recordAnswer(ctx: Context, jobId: number, answer: { accepted: bo
   writeJournal(ctx, answer.accepted ? "quote-agreed" : "quote-refused", { jobId, customerId: job.customer.id }, { totalMinor });
 }
 
-/** @throws Refusal when the sum is above the limit and nobody has said yes. */
-export function requireConsent(db: Db, job: Job): void {
-  const { consent, sum } = getQuote(db, job);
-  const way = { to: "station", tag: job.tag, station: "quote" } as const;
+/** @param positionId the seat a part is wanted for now. @throws Refusal when the sum is above the limit, or a call was wished for, and nobody has said yes. */
+export function requireConsent(db: Db, job: Job, positionId?: string): void {
+  const { consent, sum, callFor } = getQuote(db, job);
+  const way: WayOut = positionId ? { to: "ask-for", tag: job.tag, positionId } : { to: "station", tag: job.tag, station: "quote" };
   if (consent === "ask")
     throw new Refusal(
       "ask-first",
       `The quote of ${formatMinor(sum.totalMinor)} ${job.currency} is above what was agreed. Ask the customer at Quote first.`,
+      null,
+      way,
+    );
+  if (consent === "call")
+    throw new Refusal(
+      "call-first",
+      `The customer wants a call before this is renewed: ${callFor.join(", ")}. Call at Quote first.`,
       null,
       way,
     );
@@ -248,10 +298,10 @@ export function requireConsent(db: Db, job: Job): void {
  * Does something that may raise the sum, and asks consent once it is in: refused, nothing of it stays.
  * @throws Refusal as requireConsent does, or the work's own.
  */
-export function withConsent<T>(ctx: Context, jobId: number, work: (job: Job) => T): T {
+export function withConsent<T>(ctx: Context, jobId: number, positionId: string, work: (job: Job) => T): T {
   return ctx.db.transaction(() => {
     const answer = work(getOpenJob(ctx.db, jobId));
-    requireConsent(ctx.db, getOpenJob(ctx.db, jobId));
+    requireConsent(ctx.db, getOpenJob(ctx.db, jobId), positionId);
     return answer;
   })();
 }

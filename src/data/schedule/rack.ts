@@ -26,7 +26,7 @@ function movesOf(db: Db, jobs: readonly Job[], quotes: ReadonlyMap<number, Quote
         whoseMove({
           ready: job.station === "return" || job.declinedReason !== null,
           // Before anything was found there is nothing to ask about.
-          waitsForAnswer: (consent === "ask" || consent === "refused") && faults > 0 && job.station !== "return",
+          waitsForAnswer: (consent === "call" || ((consent === "ask" || consent === "refused") && faults > 0)) && job.station !== "return",
           openNeeds: onOrder.get(job.id) ?? 0,
         }),
       ];

@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { defaultDiscounts, discountsSchema } from "@/core/quote/discounts";
 import { noPrices, priceListSchema } from "@/core/quote/price-list";
+import { forceUnitIds } from "@/core/units/say-measure";
 import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
-import type { Context } from "@/data/store/context";
+import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 
@@ -15,6 +16,8 @@ export const shopSettingsSchema = z.object({
   dragWay: z.enum(["greased", "dry"]),
   footSwitchKey: z.string().min(1).max(20),
   shortcuts: z.boolean(),
+  /** What pulls are shown in; every field takes the others as well. */
+  shownForce: z.enum(forceUnitIds),
   discounts: discountsSchema,
   prices: priceListSchema,
   /** The shop's way with oil and grease; its drag stands by itself above. */
@@ -31,6 +34,7 @@ export const defaultShopSettings: ShopSettings = {
   dragWay: "greased",
   footSwitchKey: "PageDown",
   shortcuts: true,
+  shownForce: "N",
   discounts: defaultDiscounts,
   prices: noPrices,
   ways: waysSchema.omit({ drag: true }).parse(usualWays),
@@ -42,7 +46,16 @@ export function getShopSettings(db: Db): ShopSettings {
   return row ? shopSettingsSchema.parse({ ...defaultShopSettings, ...(JSON.parse(row.value) as object) }) : defaultShopSettings;
 }
 
-export function saveShopSettings(ctx: Context, settings: ShopSettings): void {
+/** What somebody saw of the settings, to be told when they were changed since. */
+export const seenSettings = (settings: ShopSettings): string => JSON.stringify(settings);
+
+/** @param seen the settings as they were on the page; null where nobody looked. @throws Refusal when they were changed since. */
+export function saveShopSettings(ctx: Context, settings: ShopSettings, seen: string | null = null): void {
+  if (seen !== null && seen !== seenSettings(getShopSettings(ctx.db)))
+    throw new Refusal(
+      "changed",
+      "The shop's rules were changed elsewhere since this page was opened. What you typed is still here: open Shop in a second window, compare, then reload this page.",
+    );
   ctx.db
     .prepare("INSERT INTO setting (key, value) VALUES ('shop', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
     .run(JSON.stringify(settings));

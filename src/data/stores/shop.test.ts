@@ -262,6 +262,6 @@ describe("rack and return", () => {
       change: "not better",
       bars: { before: 10, after: 20 },
     });
-    expect(report.tests.find((test) => test.name === "Click")).toMatchObject({ before: "not done", change: "" });
+    expect(report.tests.find((test) => test.name === "Click")).toMatchObject({ before: "not done, open", change: "" });
   });
 });

@@ -125,11 +125,11 @@ export function useBoard<S>(about: string, revision: number, server: S, apply: (
   const { pending, done, stopped, waiting } = useQueueState();
   const lastAt = useRef({ act: "", at: Number.NEGATIVE_INFINITY });
   useEffect(() => queue?.shown(revision), [queue, revision]);
-  const own = useMemo(
-    () => [...done.filter((press) => press.revision > revision), ...pending].filter((press) => press.about === about),
-    [done, pending, revision, about],
-  );
-  const state = useMemo(() => own.reduce(apply, server), [own, apply, server]);
+  const own = [...done.filter((press) => press.revision > revision), ...pending].filter((press) => press.about === about);
+  // A press that is answered changes nothing of what the hand has left: only another row of presses does, and the page is worked out anew then.
+  const row = own.map(({ id }) => id).join(" ");
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the row stands for the presses in it
+  const state = useMemo(() => own.reduce(apply, server), [row, apply, server]);
   const press = useCallback(
     (act: string, input: object, words: string) => {
       const now = performance.now();

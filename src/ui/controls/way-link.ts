@@ -5,6 +5,8 @@ export function wayLink(way: WayOut): { words: string; href: string } {
   switch (way.to) {
     case "station":
       return { words: `Go to ${way.station.charAt(0).toUpperCase()}${way.station.slice(1)}`, href: `/bench/${way.tag}/${way.station}` };
+    case "ask-for":
+      return { words: "Ask for it at Quote", href: `/bench/${way.tag}/quote?add=${encodeURIComponent(way.positionId)}` };
     case "open-again":
       return { words: "Open it again", href: `/bench/${way.tag}/build?open=${encodeURIComponent(way.operationId)}` };
     case "part":

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
 import { claims } from "@/core/diagnosis/purchase-check";
 import { markWords } from "@/core/intake/marks";
@@ -27,8 +27,8 @@ import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { ConditionOutline } from "./condition-outline";
-import { comesFor, depthChoices, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
-import { type CustomerChoice, type Known, KnownReel, type ModelChoice } from "./known-reel";
+import { comesFor, depthChoices, type IntakeForm, intakeFormSchema, notInLibrary, paysChoices } from "./intake.schema";
+import { type CustomerChoice, type Known, KnownReel, type ModelChoice, type OfferedReel } from "./known-reel";
 import { type TakenIn, TakenNote } from "./taken-note";
 
 interface Props {
@@ -67,6 +67,10 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     unknownName: "",
     family: "star-drag-bridge",
     serial: "",
+    reelId: "",
+    madeBy: "",
+    madeWhen: "",
+    madeWhere: "",
     hand: "right",
     kind: "repair",
     depth: "usual",
@@ -81,6 +85,9 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     discountClass: "none",
     deposit: "",
     value: "",
+    callFor: "",
+    lineBreaks: "",
+    pays: "",
     life: [],
     conditionNote: "",
     brakes: "",
@@ -107,6 +114,8 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
   // Counts whose turn it is at the page, so that a search field shows what is chosen for it.
   const [turn, setTurn] = useState(0);
   const [known, setKnown] = useState<Known | null>(null);
+  // Reels of the customer's that our own work may have come back with, where no serial tells.
+  const [theirs, setTheirs] = useState<readonly OfferedReel[]>([]);
   const [inHand, setInHand] = useState<ConditionId | null>(null);
   const [pictures, setPictures] = useState<readonly File[]>([]);
   const [pictureMessage, setPictureMessage] = useState<string | null>(null);
@@ -118,6 +127,7 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     setCustomer(null);
     setModel(null);
     setKnown(null);
+    setTheirs([]);
     setInHand(null);
     asked.current = "";
     form.reset(empty);
@@ -149,8 +159,17 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
     const serial = form.getValues("serial").trim();
     if (serial === asked.current) return;
     asked.current = serial;
+    setValue("reelId", "");
     if (!serial) return setKnown(null);
-    const response = await fetch(`/api/reels?serial=${encodeURIComponent(serial)}`).catch(() => null);
+    await know(`serial=${encodeURIComponent(serial)}`);
+  };
+  /** A reel out of the book, where its serial does not tell it. */
+  const pickReel = async (id: string) => {
+    setValue("reelId", id);
+    if (id) await know(`reel=${id}`);
+  };
+  const know = async (query: string) => {
+    const response = await fetch(`/api/reels?${query}`).catch(() => null);
     const answer = response ? ((await response.json()) as Known) : null;
     setKnown(answer);
     if (answer?.reel) {
@@ -164,6 +183,22 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
   const send = form.handleSubmit((values) => act.press({ ...values, marks: placed }));
   const [name, modelId, kind, marks] = [watch("name"), watch("modelId"), watch("kind"), watch("marks")];
   const family = model && modelId !== notInLibrary ? model.family : watch("family");
+  const customerId = watch("customerId");
+  const comesBack = kind === "comeback";
+  useEffect(() => {
+    setTheirs([]);
+    if (!comesBack || !customerId) return;
+    let over = false;
+    void fetch(`/api/reels?customer=${customerId}`)
+      .then((response) => response.json())
+      .then(({ reels }: { reels: OfferedReel[] }) => {
+        if (!over) setTheirs(reels);
+      })
+      .catch(() => undefined);
+    return () => {
+      over = true;
+    };
+  }, [comesBack, customerId]);
   const zones = outlineOf(family);
   const placed = marks.filter(({ zone }) => zones.some(({ id }) => id === zone));
   const tap = (zone: ZoneId) => {
@@ -270,6 +305,20 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
               </Field>
               <SelectField label="Hand" options={hands} register={register("hand")} error={error("hand")} />
             </div>
+            {known?.alike && known.alike.length > 0 && (
+              <Field label="One of these? Its serial may be read so" error={error("reelId")}>
+                {(field) => (
+                  <select {...field} defaultValue="" onChange={(event) => void pickReel(event.target.value)}>
+                    <option value="">none of them: a new reel</option>
+                    {known.alike!.map(({ id, words }) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+            )}
             {known?.reel && <KnownReel known={known} onComeback={kind === "comeback" ? null : () => setValue("kind", "comeback")} />}
             <Ticks legend="Came with it" options={broughtWith} register={register("brought")} error={undefined} />
             <div className="grid grid-cols-2 gap-2">
@@ -289,6 +338,29 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
               <SelectField label="Job" options={comesFor} register={register("kind")} error={error("kind")} />
               <SelectField label="How deep" options={depthChoices} register={register("depth")} error={error("depth")} />
             </div>
+            {kind === "comeback" && (
+              <div className="grid grid-cols-2 gap-2">
+                <SelectField label="Who pays" options={paysChoices} register={register("pays")} error={error("pays")} />
+                {!known?.reel || watch("reelId") ? (
+                  <Field
+                    label="Which reel of theirs"
+                    hint={theirs.length ? undefined : "By its serial, or choose the customer."}
+                    error={error("reelId")}
+                  >
+                    {(field) => (
+                      <select {...field} value={watch("reelId")} onChange={(event) => void pickReel(event.target.value)}>
+                        <option value="">by its serial</option>
+                        {theirs.map(({ id, words }) => (
+                          <option key={id} value={id}>
+                            {words}
+                          </option>
+                        ))}
+                      </select>
+                    )}
+                  </Field>
+                ) : null}
+              </div>
+            )}
             {kind === "purchase-check" ? (
               <Ticks legend="Seller says" options={claims} register={register("claims")} error={error("claims")} />
             ) : (
@@ -351,6 +423,14 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
             <Field label={`Spending limit (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
               {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
             </Field>
+            <div className="grid grid-cols-2 gap-2">
+              <Field label="Call before renewing" hint="Parts by name, whatever the sum." error={error("callFor")}>
+                {(field) => <input {...field} {...register("callFor")} autoComplete="off" />}
+              </Field>
+              <Field label="Its line breaks at" hint="30 lb, 14 kg or 130 N." error={error("lineBreaks")}>
+                {(field) => <input {...field} {...register("lineBreaks")} autoComplete="off" />}
+              </Field>
+            </div>
             <div className="grid grid-cols-3 gap-2">
               <SelectField label="Discount" options={discountClasses} register={register("discountClass")} error={error("discountClass")} />
               <Field label={`Deposit (${currency})`} error={error("deposit")}>
@@ -368,6 +448,21 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
                 {(field) => <input {...field} {...register("promisedOn")} type="date" />}
               </Field>
             </div>
+            <details>
+              <summary className="act-link min-h-10">What the reel is taken for: maker, year, origin</summary>
+              <div className="grid grid-cols-3 gap-2">
+                <Field label="Maker" error={error("madeBy")}>
+                  {(field) => <input {...field} {...register("madeBy")} autoComplete="off" />}
+                </Field>
+                <Field label="Year" error={error("madeWhen")}>
+                  {(field) => <input {...field} {...register("madeWhen")} autoComplete="off" />}
+                </Field>
+                <Field label="Origin" error={error("madeWhere")}>
+                  {(field) => <input {...field} {...register("madeWhere")} autoComplete="off" />}
+                </Field>
+              </div>
+              <p className="text-note">A question mark at the end says that it is a guess.</p>
+            </details>
           </fieldset>
         </div>
       </Sheet>

@@ -3,16 +3,20 @@ import { claimIds } from "@/core/diagnosis/purchase-check";
 import { zoneIds } from "@/core/intake/outlines";
 import { parseMinor } from "@/core/money/money";
 import { discountClasses } from "@/core/quote/discounts";
+import { readMeasure } from "@/core/units/read-measure";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/vocabulary/counter-lists";
 import { familyIds } from "@/core/vocabulary/families";
 import { depths, jobKinds } from "@/core/vocabulary/job-kinds";
 import { waters } from "@/core/vocabulary/use";
+import { whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
 /** What the counter can do with a reel: take it in for one kind of job, keep it for its parts, or send it away with a reason. */
 export const comesFor = { ...jobKinds, donor: "parts only (donor)", declined: "not accepted" } as const;
 /** How deep, as the counter says it; usual is the way of the customer or the shop. */
 export const depthChoices = { usual: "as usual here", ...depths } as const;
+/** Of a comeback: nothing is taken for granted. */
+export const paysChoices = { "": "choose", ...whoPays } as const;
 const amount = z
   .string()
   .trim()
@@ -36,7 +40,14 @@ export const intakeFormSchema = z
       .string()
       .trim()
       .max(40, "At most 40 characters.")
-      .regex(/^[\p{L}\p{N}\s./-]*$/u, "A serial has letters, digits, dots, dashes and strokes."),
+      .regex(
+        /^[\p{L}\p{N}\s./?-]*$/u,
+        "A serial has letters, digits, dots, dashes and strokes; a question mark for a sign nobody can read.",
+      ),
+    reelId: z.string().regex(/^\d*$/),
+    madeBy: z.string().trim().max(60, "At most 60 letters."),
+    madeWhen: z.string().trim().max(40, "At most 40 letters."),
+    madeWhere: z.string().trim().max(60, "At most 60 letters."),
     hand: keys(hands),
     kind: keys(comesFor),
     depth: keys(depthChoices),
@@ -55,6 +66,16 @@ export const intakeFormSchema = z
     discountClass: keys(discountClasses),
     deposit: amount,
     value: amount,
+    lineBreaks: z
+      .string()
+      .trim()
+      .max(20, "At most 20 characters.")
+      .refine(
+        (text) => text === "" || (readMeasure(text, "N") > 0 && readMeasure(text, "N") <= 5000),
+        "A load such as 30 lb, 14 kg or 130 N, or empty.",
+      ),
+    callFor: z.string().trim().max(120, "At most 120 letters."),
+    pays: z.enum(["", ...whoPaysIds]),
     conditionNote: z.string().trim().max(500, "At most 500 characters."),
     brakes: z.string().trim().max(80, "At most 80 letters."),
     dragWish: keys(dragWishes),
@@ -90,12 +111,14 @@ export const intakeFormSchema = z
         path: ["complaint"],
         message: "Why is it not accepted? The next one who meets this reel will ask.",
       });
-    if (form.kind === "comeback" && !form.serial)
+    if (form.kind === "comeback" && !form.serial && !form.reelId)
       context.addIssue({
         code: "custom",
         path: ["serial"],
-        message: "The serial of the reel that came back: our last work is found by it.",
+        message: "The serial of the reel that came back, or choose it from the customer's reels: our last work is found by it.",
       });
+    if (form.kind === "comeback" && !form.pays)
+      context.addIssue({ code: "custom", path: ["pays"], message: "Who pays for it? Say so before anything is opened." });
     if ((form.kind === "repair" || form.kind === "comeback") && !form.complaints.length && !form.complaint)
       context.addIssue({
         code: "custom",

@@ -11,6 +11,11 @@ export interface ModelChoice extends Choice {
   readonly family: FamilyId;
 }
 
+export interface OfferedReel {
+  readonly id: number;
+  readonly words: string;
+}
+
 /** What the shop knows of a serial, as the counter asks for it. */
 export interface Known {
   readonly reel: {
@@ -19,6 +24,8 @@ export interface Known {
     readonly owner: CustomerChoice;
     readonly hand: "right" | "left";
   } | null;
+  /** Reels that a serial with unreadable signs may be. */
+  readonly alike?: readonly OfferedReel[];
   /** Its history in a few sentences. */
   readonly glance?: readonly string[];
   readonly visits?: readonly {

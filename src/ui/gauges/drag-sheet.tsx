@@ -6,6 +6,7 @@ import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault }
 import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
 import { type DragUse, dragAdvice, dragShares, knotShare } from "@/core/drag/fit-drag";
 import { pullN } from "@/core/drag/pull";
+import { readMeasure } from "@/core/units/read-measure";
 import { convert, type UnitOf, unitFactors } from "@/core/units/units";
 import type { Action } from "@/ui/act/press";
 import { CurveChart } from "@/ui/charts/curve-chart";
@@ -15,7 +16,7 @@ import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { MeasuredPanel } from "./measured-panel";
 import { type StackRow, StackTable } from "./stack-table";
-import { shown, typedNumber } from "./typed";
+import { shown, typedMm, typedNumber } from "./typed";
 
 interface Props {
   readonly job: GaugeJob | null;
@@ -42,10 +43,13 @@ const ownSprings: Props["springs"] = [true, false].map((up) => ({
   up,
 }));
 
+/** Fields that take a length: millimetres, or inches as typed. */
+const lengths: ReadonlySet<string> = new Set(["pitch", "arbor", "full", "knobPitch", "gap"]);
+
 const elementOf = (row: StackRow): DragElement => ({
   member: row.member,
-  outsideMm: typedNumber(row.outside),
-  insideMm: typedNumber(row.inside),
+  outsideMm: typedMm(row.outside),
+  insideMm: typedMm(row.inside),
   mu: row.mu.trim() === "" ? null : typedNumber(row.mu),
 });
 /** How far a coefficient is usually off when it was not measured on this reel. */
@@ -59,7 +63,7 @@ const pointsOf = (text: string) =>
     .filter(Boolean)
     .map((point) => {
       const [degrees, rise] = point.split(/\s+/);
-      return { degrees: typedNumber(degrees ?? ""), riseMm: typedNumber(rise ?? "") };
+      return { degrees: typedNumber(degrees ?? ""), riseMm: typedMm(rise ?? "") };
     });
 
 /** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
@@ -97,10 +101,12 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   const [use, setUse] = useState<DragUse>("usual");
   // Within the travel of usual tension washers: beyond it they are flat.
   const [percent, setPercent] = useState(25);
-  const value = Object.fromEntries(Object.entries(typed).map(([key, text]) => [key, typedNumber(text)])) as Record<
-    keyof typeof typed,
-    number
-  >;
+  const value = Object.fromEntries(
+    Object.entries(typed).map(([key, text]) => [
+      key,
+      key === "breaking" ? convert("force", readMeasure(text, "N", unit), "N", unit) : lengths.has(key) ? typedMm(text) : typedNumber(text),
+    ]),
+  ) as Record<keyof typeof typed, number>;
   const between = (key: keyof typeof typed, low: number, high: number, words: string) =>
     value[key] >= low && value[key] <= high ? undefined : words;
   const errors: Partial<Record<keyof typeof typed, string | undefined>> = {

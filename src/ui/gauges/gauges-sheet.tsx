@@ -1,10 +1,12 @@
 "use client";
 import { useState } from "react";
 import { pullAtRadius, torqueAtSpoolNmm } from "@/core/drag/pull";
+import { readMeasure } from "@/core/units/read-measure";
 import { convert, type Quantity, type UnitOf, unitFactors } from "@/core/units/units";
 import { Field } from "@/ui/controls/field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { GaugeTabs, gaugeNames } from "./gauge-frame";
+import { typedMm } from "./typed";
 
 const read = (text: string): number | null => {
   const value = Number(text.trim().replace(",", "."));
@@ -36,9 +38,11 @@ function PullGauge() {
   const [unit, setUnit] = useState<UnitOf<"force">>("N");
   const [from, setFrom] = useState("24");
   const [to, setTo] = useState("16");
-  const [forceValue, fromValue, toValue] = [read(force), read(from), read(to)];
+  // A length with its unit, a pull with another than the one chosen: each as it is typed.
+  const finite = (value: number) => (Number.isFinite(value) ? value : null);
+  const [forceValue, fromValue, toValue] = [finite(readMeasure(force, "N", unit)), finite(typedMm(from)), finite(typedMm(to))];
   const ready = forceValue !== null && fromValue !== null && toValue !== null && fromValue > 0 && toValue > 0;
-  const newtons = ready ? convert("force", forceValue, unit, "N") : 0;
+  const newtons = ready ? forceValue : 0;
   return (
     <section className="flex flex-col gap-3">
       <h1>What the drag pulls when the spool is drawn down</h1>

@@ -4,7 +4,7 @@ import type { Star } from "@/core/drag/adjusters";
 import { type DragElement, type FrictionMaterial, frictionRanges, type PressureModel } from "@/core/drag/capacity";
 import { type DragPathOfFit, dragVerdict, fitDrag, type MeasuredPull } from "@/core/drag/fit-drag";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
-import { shown, typedNumber } from "./typed";
+import { shown, typedMm, typedNewtons, typedNumber } from "./typed";
 
 interface Props {
   readonly elements: readonly DragElement[];
@@ -22,11 +22,12 @@ const pullsOf = (text: string, radiusMm: number): MeasuredPull[] =>
     .map((pull) => pull.trim())
     .filter(Boolean)
     .map((pull) => {
-      const [turns, newtons, radius] = pull.split(/\s+/);
+      // "0.5 24", "0.5 5 lb", "0.5 24 18": turns, pull with or without its unit, line radius.
+      const [, turns, force, radius] = /^(\S+)\s+([\d.,]+\s*[a-z#]*)(?:\s+(\S.*))?$/i.exec(pull) ?? [];
       return {
         turns: typedNumber(turns ?? ""),
-        pullN: typedNumber(newtons ?? ""),
-        lineRadiusMm: radius === undefined ? radiusMm : typedNumber(radius),
+        pullN: typedNewtons(force ?? ""),
+        lineRadiusMm: radius === undefined ? radiusMm : typedMm(radius),
       };
     });
 

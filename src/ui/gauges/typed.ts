@@ -1,15 +1,18 @@
+import { readMeasure } from "@/core/units/read-measure";
 import { mmPerInch } from "@/core/units/units";
 
 /** The number somebody typed, with a comma or a point; NaN for anything else, so that the gauge's own check speaks at the field. */
 export const typedNumber = (text: string): number => (text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", ".")));
 
-/** A length somebody typed, mm: plain numbers are millimetres; "0.5 in", "3/16 in" and "1/4″" are inches. NaN for anything else. */
+/** A length somebody typed, mm: plain numbers are millimetres; "0.5 in", "3/16 in", "1/4″", "2 cm" and "120 yd" are what they say. NaN for anything else. */
 export function typedMm(text: string): number {
-  const inches = /^(?:(\d+)\s*\/\s*(\d+)|([\d.,]+))\s*(?:in|"|″)$/.exec(text.trim());
-  if (!inches) return typedNumber(text);
-  const [, over, under, plain] = inches;
-  return (plain === undefined ? Number(over) / Number(under) : typedNumber(plain)) * mmPerInch;
+  const fraction = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)\s*(?:in|"|″)$/.exec(text.trim());
+  if (fraction) return (Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3])) * mmPerInch;
+  return readMeasure(text.replace("″", '"'), "mm");
 }
+
+/** A pull somebody typed, N: plain numbers are newtons; "5 lb", "2.4 kg" and "12 oz" are what they say. NaN for anything else. */
+export const typedNewtons = (text: string): number => readMeasure(text, "N");
 
 /** A result to so many significant digits, as the gauges show it. */
 export const shown = (value: number, digits = 4): string =>

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { PartType } from "@/core/anatomy/types";
 import { drawGlyph } from "@/core/glyphs/draw-glyph";
 import type { GlyphPath } from "@/core/glyphs/solid";
@@ -29,8 +30,8 @@ interface Props {
   readonly scale?: number;
 }
 
-/** One part as its glyph, named for those who cannot see it. */
-export function Glyph({ type, turned = false, widthPx, heightPx, scale }: Props) {
+/** One part as its glyph, named for those who cannot see it; drawn once for a part. */
+export const Glyph = memo(function Glyph({ type, turned = false, widthPx, heightPx, scale }: Props) {
   const glyph = drawGlyph(type.shape, { turned, material: type.material, leastThicknessMm: 1.2 });
   const width = glyph.right - glyph.left;
   const height = glyph.up + glyph.down;
@@ -48,4 +49,4 @@ export function Glyph({ type, turned = false, widthPx, heightPx, scale }: Props)
       <GlyphLines paths={glyph.paths} />
     </svg>
   );
-}
+});

@@ -1,11 +1,19 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { familyWords } from "@/core/vocabulary/families";
+import { useFormContext } from "react-hook-form";
+import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
+import type { ShownVariant } from "./built-so";
 
-/** A new model begins as a copy of its family and is edited at its drawing. */
-export function StartModel({ start }: { start: Action<{ id: string }> }) {
+interface Props {
+  readonly start: Action<{ id: string }>;
+  /** Ways the reels of each family are built, the usual one first. */
+  readonly variants: Readonly<Record<FamilyId, readonly ShownVariant[]>>;
+}
+
+/** A new model begins as a copy of its family, built as such reels are, and is edited at its drawing. */
+export function StartModel({ start, variants }: Props) {
   const router = useRouter();
   return (
     <div id="new-model">
@@ -14,15 +22,50 @@ export function StartModel({ start }: { start: Action<{ id: string }> }) {
         action={start}
         label="A new model from its family"
         className="mt-2 flex flex-col gap-2"
-        values={{ family: "star-drag-bridge", maker: "", name: "", prefix: "" }}
+        values={{
+          family: "star-drag-bridge",
+          maker: "",
+          name: "",
+          prefix: "",
+          variants: Object.fromEntries(
+            Object.entries(variants).map(([family, of]) => [
+              family,
+              Object.fromEntries(of.map(({ id, choices }) => [id, choices[0]?.id ?? ""])),
+            ]),
+          ),
+        }}
         after={({ id }) => router.push(`/library/${id}`)}
       >
         <FormChoice name="family" label="Family" of={familyWords} />
         <FormText name="maker" label="Maker" />
         <FormText name="name" label="Model" />
         <FormText name="prefix" label="Part numbers begin with" />
+        <BuiltSoFields variants={variants} />
         <FormSend large>Create the model</FormSend>
       </ActForm>
     </div>
+  );
+}
+
+/** How this one is built, where it is not as usual. */
+function BuiltSoFields({ variants }: Pick<Props, "variants">) {
+  const { watch } = useFormContext();
+  const family = watch("family") as FamilyId;
+  const own = variants[family];
+  if (!own.length) return null;
+  return (
+    <details>
+      <summary className="act-link min-h-10">Built otherwise than usual? {own.length} things differ among them</summary>
+      <div className="flex flex-col gap-2">
+        {own.map(({ id, name, choices }) => (
+          <FormChoice
+            key={`${family} ${id}`}
+            name={`variants.${family}.${id}`}
+            label={name}
+            of={Object.fromEntries(choices.map((choice) => [choice.id, choice.name]))}
+          />
+        ))}
+      </div>
+    </details>
   );
 }

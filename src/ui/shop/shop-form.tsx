@@ -3,6 +3,7 @@ import { useFormContext } from "react-hook-form";
 import { formatMinor } from "@/core/money/money";
 import type { Discounts, discountClasses } from "@/core/quote/discounts";
 import { type PriceList, pricedServiceIds, pricedServices, usualServiceMinutes } from "@/core/quote/price-list";
+import { type ForceUnit, forceUnits } from "@/core/units/say-measure";
 import { familyIds, familyWords } from "@/core/vocabulary/families";
 import { benchWays, type Ways } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
@@ -17,6 +18,7 @@ interface Settings {
   readonly dragWay: "greased" | "dry";
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
+  readonly shownForce: ForceUnit;
   readonly discounts: Discounts;
   readonly ways: Omit<Ways, "drag">;
   readonly prices: PriceList;
@@ -25,12 +27,13 @@ interface Settings {
 const percent = (basisPoints: number) => String(basisPoints / 100);
 
 /** The shop's rules. A job keeps the rates it was opened with; a change holds for the next reel. */
-export function ShopForm({ settings, save }: { settings: Settings; save: Action<void> }) {
+export function ShopForm({ settings, seen, save }: { settings: Settings; seen: string; save: Action<void> }) {
   return (
     <ActForm
       action={save}
       label="Rules of the shop"
       className="flex flex-col gap-3"
+      also={{ seen }}
       values={{
         ...settings,
         ratePerHourMinor: formatMinor(settings.ratePerHourMinor),
@@ -55,6 +58,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
           ),
           smallestMinor: formatMinor(settings.prices.smallestMinor),
           consumablesMinor: formatMinor(settings.prices.consumablesMinor),
+          measured: settings.prices.measured,
         },
       }}
     >
@@ -68,6 +72,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
       <div className="grid grid-cols-3 gap-3">
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
         <FormChoice name="dragWay" label="Drag, unless agreed otherwise" of={{ greased: "greased", dry: "dry" }} />
+        <FormChoice name="shownForce" label="Pulls are shown in" hint="Every field takes N, kg and lb." of={forceUnits} />
         <FormText name="footSwitchKey" label="Foot switch types" hint="The name of its key, such as PageDown" />
       </div>
       <div className="grid grid-cols-3 gap-3">
@@ -82,6 +87,7 @@ export function ShopForm({ settings, save }: { settings: Settings; save: Action<
         <div className="mt-2 grid grid-cols-2 gap-3">
           <FormText name="prices.smallestMinor" label="Smallest charge for work" figures />
           <FormText name="prices.consumablesMinor" label="Oil, grease, cleaner of an opened reel" figures />
+          <FormTick name="prices.measured" label="Bill the minutes measured at the stations, never more than quoted" />
         </div>
       </details>
       <fieldset>

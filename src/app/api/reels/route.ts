@@ -3,18 +3,24 @@ import { customerChoices } from "@/app/server/customer-choice";
 import { readFile } from "@/app/server/reading";
 import { findModel } from "@/data/catalogue/models";
 import { findCustomer } from "@/data/customers/customers";
-import { findReelBySerial } from "@/data/customers/reels";
+import { findReel, findReelBySerial, findReelsAlike, isWholeSerial, listWorkedReelsOf, type Reel } from "@/data/customers/reels";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listJobsOfReel } from "@/data/jobs/jobs";
 import { glanceAtReel } from "@/data/ledger/glance";
 import { dateWords } from "@/ui/dates";
 
+const offered = ({ id, modelName, serial, ownerName }: Reel) => ({ id, words: `${modelName} ${serial || "no serial"}, ${ownerName}` });
+
 /** What is known of a serial: the reel, its owner and its last visits, for the counter. */
 export const GET = readFile("customers", (db, _: object, request) => {
   const query = new URL(request.url).searchParams;
-  const reel = findReelBySerial(db, (query.get("serial") ?? "").slice(0, 40));
-  if (!reel) return Response.json({ reel: null });
+  const customer = Number(query.get("customer") ?? 0);
+  if (customer) return Response.json({ reels: listWorkedReelsOf(db, customer).map(offered) });
+  const serial = (query.get("serial") ?? "").slice(0, 40);
+  const picked = Number(query.get("reel") ?? 0);
+  const reel = picked ? findReel(db, picked) : isWholeSerial(serial) ? findReelBySerial(db, serial) : null;
+  if (!reel) return Response.json({ reel: null, alike: serial.includes("?") ? findReelsAlike(db, serial).map(offered) : [] });
   const visits = listJobsOfReel(db, reel.id).map((job) => ({
     tag: job.tag,
     on: dateWords(job.openedAt),

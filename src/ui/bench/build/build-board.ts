@@ -1,3 +1,4 @@
+import type { PartType } from "@/core/anatomy/types";
 import type { StepAtBuild } from "@/core/teardown/step";
 import type { QueuedPress } from "@/ui/act/press-queue";
 
@@ -56,3 +57,13 @@ export function upToCheck(steps: readonly StepAtBuild[]): string[] {
   }
   return ids;
 }
+
+/** A step as its cautions are looked for. */
+export const fittedOf =
+  (partTypes: Readonly<Record<string, PartType>>) =>
+  ({ operation, position, lubricant }: StepAtBuild) => ({
+    operation,
+    position,
+    type: position ? (partTypes[position.partTypeId] ?? null) : null,
+    product: lubricant?.product ?? null,
+  });

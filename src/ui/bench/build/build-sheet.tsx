@@ -1,15 +1,11 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { sizeWords } from "@/core/anatomy/shapes";
+import { useCallback, useMemo, useState } from "react";
 import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
 import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
 import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
-import { lubricantUse } from "@/core/lubrication/lubricant-for";
-import { cautionsAt, pullsLine } from "@/core/safety/cautions";
-import { cutaway } from "@/core/schematic/cutaway";
+import { buildCautions } from "@/core/safety/act-cautions";
 import { buriedByAct } from "@/core/teardown/buried-by";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import { screwRing } from "@/core/teardown/screw-ring";
@@ -23,15 +19,15 @@ import { ExtraPieces, type ShownExtra } from "@/ui/bench/extra-pieces";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
-import { CutawayView } from "@/ui/glyphs/cutaway-view";
-import { ActLesson } from "./act-lesson";
 import { ActRows } from "./act-rows";
-import { buildPress, lastDone, oilPress, upToCheck } from "./build-board";
+import { buildPress, fittedOf, lastDone, oilPress, upToCheck } from "./build-board";
 import { BuriedCheck } from "./buried-check";
-import { GateTraps } from "./gate-traps";
 import { OilPoints, type ShownPoint } from "./oil-points";
 import { OtherPiece } from "./other-piece";
 import { ScrewRingView } from "./screw-ring-view";
+import { SeatPicture } from "./seat-picture";
+import { StepDetail } from "./step-detail";
+import { StepList } from "./step-list";
 
 interface Props {
   readonly head: BenchHead;
@@ -58,16 +54,10 @@ interface Props {
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly again: Action<{ steps: number }>;
   readonly learn: Action<{ number: number }>;
+  /** What was measured, repeated or used, by step. */
+  readonly noted: Readonly<Record<string, string>>;
+  readonly noteStep: Action<void>;
 }
-
-const ruledByWords = {
-  safety: "safety first",
-  part: "the part's own nature",
-  job: "a note on this job",
-  customer: "the customer's wish",
-  shop: "the shop's way",
-} as const;
-const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped: "left in the tray for now" } as const;
 
 /**
  * The way back, an act of the hands at a time, in the computed order and where the hands are. A check stands alone, and one that fails stops
@@ -90,6 +80,14 @@ export function BuildSheet(props: Props) {
     setOther(false);
     setStuck(false);
   };
+  const chooseStep = useCallback((id: string, only: boolean) => {
+    setChosen(id);
+    setAlone(only);
+    setReason("");
+    setOther(false);
+    setStuck(false);
+    toMainKey();
+  }, []);
   const opening = useAct(again, settle);
   const types = useMemo(() => new Map(Object.entries(partTypes)), [partTypes]);
   const last = useMemo(() => lastDone(steps), [steps]);
@@ -109,37 +107,14 @@ export function BuildSheet(props: Props) {
   const pictured = acting.find(({ operation, well }) => operation.kind === "place" && well?.photoHash)?.well?.photoHash;
   const undone = acting.some(({ state }) => state !== "done");
   const type = step?.position ? partTypes[step.position.partTypeId] : undefined;
-  const drawing = useMemo(() => {
-    const seated = new Set([
-      ...neverOff,
-      ...steps.filter((s) => s.operation.kind === "place" && s.state === "done").map((s) => s.position!.id),
-    ]);
-    // A check or a tightening has no part of its own: the assembly of the step before it is what lies under the hand.
-    const index = lead ? steps.indexOf(lead) : steps.length;
-    const about = lead?.position ?? steps.slice(0, index).findLast((s) => s.position)?.position ?? null;
-    if (!about) return null;
-    const placing = lead?.operation.kind === "place" && lead.state !== "done" ? about.id : null;
-    const assembly = anatomy.assemblies.find((a) => a.id === about.assemblyId)!;
-    return { assembly, view: cutaway(anatomy, types, assembly.id, seated, placing) };
-  }, [anatomy, neverOff, types, lead, steps]);
   const buries = useMemo(
     () => (act && undone ? buriedByAct(steps, anatomy, types, act.operationIds) : null),
     [act, undone, steps, anatomy, types],
   );
   const byId = useMemo(() => new Map(anatomy.positions.map((position) => [position.id, position])), [anatomy]);
   const ring = acting.map((one) => screwRing(anatomy, types, one)).find((found) => found.length > 0) ?? [];
-  const uses = lubricantUse(steps.map((s) => (s.operation.kind === "place" ? s.lubricant : null)));
-  const doneCount = steps.filter((s) => s.state === "done").length;
   const toHere = upToCheck(steps);
-  const listRef = useRef<HTMLOListElement>(null);
   const hereId = lead?.operation.id;
-  useEffect(() => {
-    const list = listRef.current;
-    const here = hereId ? list?.querySelector<HTMLElement>(`[data-step="${hereId}"]`) : null;
-    // Only the list scrolls, never the page under the gloved hand.
-    if (list && here) list.scrollTop = here.offsetTop - list.offsetTop - list.clientHeight / 3;
-  }, [hereId]);
-  const here = new Set(act?.operationIds);
   const busy = opening.busy;
   const name = act?.batch?.name ?? step?.operation.words ?? lead?.position?.name ?? "";
   // A failed check that is looked at again passes; what is refused for what it covers wants its reason first.
@@ -272,23 +247,14 @@ export function BuildSheet(props: Props) {
           {nothingToFit && points.length > 0 && (
             <OilPoints points={points} closed={head.closed} onMark={(id, state) => mark([id], state)} />
           )}
-          {drawing && (
-            <div className="relative h-[210px] border border-ink lg:h-[300px]">
-              <p className="absolute top-1 left-2 text-note">{drawing.assembly.name}, as it should look now</p>
-              <CutawayView
-                drawing={drawing.view}
-                title={`${drawing.assembly.name} as it should look now${drawing.view.next ? `, ${drawing.view.next.name} over its seat` : ""}`}
-              />
-              {pictured && (
-                // biome-ignore lint/performance/noImgElement: a private picture of this server, sized at upload
-                <img
-                  src={`/api/photos/${pictured}`}
-                  alt="The joint as it was opened"
-                  className="absolute top-0 right-0 h-full max-w-[48%] border-l border-ink bg-sheet object-contain"
-                />
-              )}
-            </div>
-          )}
+          <SeatPicture
+            steps={steps}
+            leadId={hereId ?? null}
+            anatomy={anatomy}
+            partTypes={types}
+            neverOff={neverOff}
+            photoHash={pictured ?? null}
+          />
           {acting.length > 1 && (
             <div className="mt-3">
               <div className="flex items-start gap-4">
@@ -303,31 +269,8 @@ export function BuildSheet(props: Props) {
                 </div>
                 {ring.length > 0 && <ScrewRingView ring={ring} hereId={null} />}
               </div>
-              <Cautions
-                said={[
-                  ...new Set(
-                    acting.flatMap(({ operation, position, lubricant }) => {
-                      const part = position && partTypes[position.partTypeId];
-                      const warm = warmed && part?.role === "spool-bearing" && lubricant?.product !== "nothing";
-                      return [
-                        ...(operation.caution ? [operation.caution] : []),
-                        ...(operation.kind === "place" && position && part
-                          ? cautionsAt({ at: "build", position, type: part, warmed: warm })
-                          : []),
-                      ];
-                    }),
-                  ),
-                ]}
-              />
-              <ActRows
-                steps={acting}
-                partTypes={partTypes}
-                onAlone={(id) => {
-                  setChosen(id);
-                  setAlone(true);
-                  toMainKey();
-                }}
-              />
+              <Cautions said={buildCautions(acting.map(fittedOf(partTypes)), warmed)} />
+              <ActRows steps={acting} partTypes={partTypes} onAlone={(id) => chooseStep(id, true)} />
             </div>
           )}
           {undone && said.length > 0 && (
@@ -343,106 +286,19 @@ export function BuildSheet(props: Props) {
             />
           )}
           {step && (
-            <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
-              <div>
-                <h1>
-                  {isGate && "Check: "}
-                  {step.operation.words}
-                </h1>
-                {type && <p className="num">{sizeWords(type.shape)}</p>}
-                {step.well && step.operation.kind === "place" && (
-                  <p className="mt-1 text-head">
-                    From well <span className="num">{step.well.well}</span>
-                    {step.well.renewed && ", the new piece"}
-                    {step.well.verdict === "replace" && !step.well.renewed && ": to be replaced, the new piece is not here yet"}
-                  </p>
-                )}
-                {isGate && step.state !== "failed" && <p className="mt-1">Test it now: what comes next covers it.</p>}
-                {isGate && step.state === "failed" && (
-                  <GateTraps
-                    traps={traps}
-                    busy={busy}
-                    onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: step.operation.id })}
-                  />
-                )}
-                <Cautions
-                  said={[
-                    ...(step.operation.caution ? [step.operation.caution] : []),
-                    ...(step.position && type && step.operation.kind === "place"
-                      ? cautionsAt({
-                          at: "build",
-                          position: step.position,
-                          type,
-                          warmed: warmed && type.role === "spool-bearing" && step.lubricant?.product !== "nothing",
-                        })
-                      : cautionsAt({ at: "gate", pullsLine: pullsLine(step.operation.words) })),
-                  ]}
-                />
-                {!head.closed && <ActLesson key={step.operation.id} jobId={head.jobId} operationId={step.operation.id} learn={learn} />}
-              </div>
-              {step.position && step.operation.kind === "place" && (
-                <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
-                  {(step.well?.orientation || step.position.orientation) && (
-                    <>
-                      <dt className="text-note">Orientation</dt>
-                      <dd className="font-semibold">{step.well?.orientation || step.position.orientation}</dd>
-                    </>
-                  )}
-                  {step.position.hole && (
-                    <>
-                      <dt className="text-note">Hole</dt>
-                      <dd>
-                        {step.position.hole}
-                        {step.position.holeDepthMm && `, ${step.position.holeDepthMm} mm deep`}
-                      </dd>
-                    </>
-                  )}
-                  {(step.position.tightness || step.position.startOrder) && (
-                    <>
-                      <dt className="text-note">Tighten to</dt>
-                      <dd>
-                        {step.position.tightness}
-                        {step.position.startOrder && `, started as number ${step.position.startOrder}`}
-                        {step.position.indexDeg && `, catches every ${step.position.indexDeg}°`}
-                        {step.position.stripsEasily && <strong>, strips easily</strong>}
-                      </dd>
-                    </>
-                  )}
-                  <dt className="text-note">Lubricant</dt>
-                  <dd>
-                    {step.lubricant ? `${step.lubricant.product}, ${step.lubricant.amount}: ${step.lubricant.why}` : "none"}
-                    {step.lubricant && step.lubricant.ruledBy !== "model" && (
-                      <span className="text-note"> ({ruledByWords[step.lubricant.ruledBy]})</span>
-                    )}
-                    {step.lubricant?.overruled && <span className="block text-note">Not {step.lubricant.overruled}.</span>}
-                  </dd>
-                  {type?.shape.kind === "cupped-washer" && (
-                    <>
-                      <dt className="text-note">Force</dt>
-                      <dd>
-                        <Link className="act-link" href={`/gauges/washers?job=${head.tag}`}>
-                          what these tension washers do as stacked
-                        </Link>
-                      </dd>
-                    </>
-                  )}
-                  {step.position.trap && (
-                    <>
-                      <dt className="text-note">Trap</dt>
-                      <dd className="border-l-4 border-ink pl-2">{step.position.trap}</dd>
-                    </>
-                  )}
-                  {step.well?.note && (
-                    <>
-                      <dt className="text-note">Noted</dt>
-                      <dd>{step.well.note}</dd>
-                    </>
-                  )}
-                </dl>
-              )}
-              {ring.length > 0 && <ScrewRingView ring={ring} hereId={step.position?.id ?? null} />}
-              {step.operation.tool && <p className="self-start">Tool: {step.operation.tool}</p>}
-            </div>
+            <StepDetail
+              head={head}
+              step={step}
+              type={type ?? null}
+              ring={ring}
+              warmed={warmed}
+              traps={traps}
+              busy={busy}
+              learn={learn}
+              noted={props.noted[step.operation.id] ?? ""}
+              noteStep={props.noteStep}
+              onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: step.operation.id })}
+            />
           )}
           {other && (
             <OtherPiece
@@ -479,61 +335,7 @@ export function BuildSheet(props: Props) {
               <OilPoints points={points} closed={head.closed} onMark={(id, state) => mark([id], state)} />
             </details>
           )}
-          <div className={steps.length ? "" : "hidden"}>
-            <span className="num text-head font-medium">
-              {doneCount}/{steps.length}
-            </span>{" "}
-            steps done
-            {steps.length > 0 && (
-              <details className="text-note">
-                <summary className="cursor-pointer">Why this order</summary>
-                {inversions === 0
-                  ? "Exactly the reverse of the teardown."
-                  : `The reverse of the teardown, but ${inversions} ${inversions === 1 ? "pair is" : "pairs are"} swapped so that every check comes before it is covered${proven ? "; no order swaps fewer" : ""}.`}
-              </details>
-            )}
-          </div>
-          {uses.length > 0 && (
-            <p className="text-note">
-              On the whole:{" "}
-              {uses
-                .map(({ product, drops, dabs }) =>
-                  [
-                    product,
-                    drops && `${drops} drop${drops === 1 ? "" : "s"}`,
-                    dabs && `${dabs} ${dabs === 1 ? "film or dab" : "films or dabs"}`,
-                  ]
-                    .filter(Boolean)
-                    .join(" "),
-                )
-                .join("; ")}
-              .
-            </p>
-          )}
-          <ol className="mt-1 max-h-[460px] overflow-auto border-t border-ink" ref={listRef}>
-            {steps.map((s, index) => (
-              <li key={s.operation.id} className="rule-row" data-step={s.operation.id}>
-                <button
-                  type="button"
-                  className={`flex min-h-9 w-full items-center gap-2 text-left ${here.has(s.operation.id) ? "bg-ink text-sheet" : ""}`}
-                  aria-current={s.operation.id === hereId ? "step" : undefined}
-                  onClick={() => {
-                    settle();
-                    setChosen(s.operation.id);
-                    setAlone(s.state !== "waiting");
-                    toMainKey();
-                  }}
-                >
-                  <span className="num w-8 text-right text-note">{index + 1}</span>
-                  <span className={s.state === "done" || here.has(s.operation.id) ? "" : "font-semibold text-brass"}>
-                    {s.operation.kind === "gate" && "Check: "}
-                    {s.operation.words}
-                  </span>
-                  <span className="ml-auto pr-1 text-note whitespace-nowrap">{s.notDue ? "a part stays out" : stateWords[s.state]}</span>
-                </button>
-              </li>
-            ))}
-          </ol>
+          <StepList steps={steps} acting={acting} inversions={inversions} proven={proven} onChoose={chooseStep} />
         </div>
       </div>
     </BenchSheet>

@@ -21,6 +21,10 @@ interface Props {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly suspects: readonly Suspect[];
+  /** What the reel seems to have been through, where what was noticed makes it likely. */
+  readonly through: readonly { readonly words: string; readonly probability: number }[];
+  /** What a fault's remedy may touch and hurt, by fault. */
+  readonly remedyCautions: Readonly<Record<string, readonly string[]>>;
   /** What to look at next; a first answer where `exactLooks` says where the rest of the thinking is to be had. */
   readonly looks: readonly LookLine[];
   readonly exactLooks: string | null;
@@ -62,6 +66,8 @@ export function FindSheet({
   anatomy,
   partTypes,
   suspects,
+  through,
+  remedyCautions,
   looks: quickLooks,
   exactLooks,
   made,
@@ -83,7 +89,8 @@ export function FindSheet({
   const first = looks[0];
   const tasks = suspects.filter((suspect) => suspect.task);
   const spoken = suspects.filter((suspect) => suspect.spokenFor || suspect.settled !== null || suspect.task);
-  const shown = all ? suspects : spoken.slice(0, 9);
+  const settled = suspects.filter((suspect) => suspect.settled !== null);
+  const shown = all ? suspects : [...spoken.filter((suspect) => suspect.settled === null).slice(0, 9), ...settled];
   const open = suspects.find((suspect) => suspect.id === openId) ?? shown[0] ?? null;
   const machine = anatomyOfEdition(anatomy, null);
   const types = new Map(Object.entries(partTypes));
@@ -239,6 +246,18 @@ export function FindSheet({
                   no fault: <span className="num">{share(nothing)}</span>
                 </span>
               </div>
+              {through.length > 0 && (
+                <p className="text-note">
+                  Looks as if:{" "}
+                  {through.map(({ words, probability }, i) => (
+                    <span key={words}>
+                      {i > 0 && ", "}
+                      {words} <span className="num">{share(probability)}</span>
+                    </span>
+                  ))}
+                  . Its faults come together.
+                </p>
+              )}
               <ul>
                 {shown.map((suspect) => (
                   <li key={suspect.id} className="rule-row flex items-center gap-2 py-1">
@@ -283,7 +302,7 @@ export function FindSheet({
                 <p>
                   Remedy: {open.remedy}, <span className="num">{open.minutes}</span> min (typical).
                 </p>
-                {open.caution && <Cautions said={[open.caution]} />}
+                <Cautions said={[...(open.caution ? [open.caution] : []), ...(remedyCautions[open.id] ?? [])]} />
                 {!head.closed && (
                   <div className="flex flex-wrap gap-2">
                     <button

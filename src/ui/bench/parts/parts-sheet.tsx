@@ -9,6 +9,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field, Refused } from "@/ui/controls/field";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { TabRail } from "@/ui/controls/tab-rail";
@@ -51,26 +52,46 @@ function OverrideForm({ head, positionId, own, override }: { head: BenchHead; po
   const act = useAct(override, () => setNumber(""));
   if (head.closed) return null;
   return (
-    <form
-      className="flex items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        act.press({ jobId: head.jobId, positionId, number });
-      }}
-    >
-      <Field
-        label={own ? "Part number in this reel; empty goes back to the model's" : "This reel has a different part: its number"}
-        error={act.fields.number ?? act.message ?? undefined}
-        className="flex-1"
+    <>
+      <form
+        className="flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          act.press({ jobId: head.jobId, positionId, number });
+        }}
       >
-        {(field) => (
-          <input {...field} value={number} onChange={(event) => setNumber(event.target.value)} className="num" autoComplete="off" />
-        )}
-      </Field>
-      <button type="submit" className="key key-small" disabled={act.busy || (!own && !number.trim())}>
-        Set
-      </button>
-    </form>
+        <Field
+          label={own ? "Part number in this reel; empty goes back to the model's" : "This reel has a different part: its number"}
+          error={act.fields.number ?? act.message ?? undefined}
+          className="flex-1"
+        >
+          {(field) => (
+            <input {...field} value={number} onChange={(event) => setNumber(event.target.value)} className="num" autoComplete="off" />
+          )}
+        </Field>
+        <button type="submit" className="key key-small" disabled={act.busy || (!own && !number.trim())}>
+          Set
+        </button>
+      </form>
+      {!own && (
+        <details>
+          <summary className="act-link min-h-10">It has no number: say what it is</summary>
+          <ActForm
+            action={override}
+            label="A part of another make"
+            className="flex flex-col gap-2"
+            values={{ name: "", size: "", material: "" }}
+            also={{ jobId: head.jobId, positionId, number: "" }}
+            empties
+          >
+            <FormText name="name" label="What sits here, in your words" />
+            <FormText name="material" label="Material, if you know it" hint="Empty: treated as not known." />
+            <FormText name="size" label="Its size, if measured" hint="Empty: as the drawing's." figures />
+            <FormSend>That is what sits here</FormSend>
+          </ActForm>
+        </details>
+      )}
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import { formatMinor, labourPrice } from "@/core/money/money";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import type { Consent, PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
+import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -23,6 +24,7 @@ interface Props {
     readonly sum: QuoteSum;
     readonly answers: readonly { accepted: boolean; totalMinor: number; words: string; at: string; person: string }[];
     readonly consent: Consent;
+    readonly callFor: readonly string[];
   };
   readonly seatNames: Readonly<Record<string, string>>;
   readonly limitMinor: number | null;
@@ -45,12 +47,18 @@ interface Props {
   readonly options: readonly { readonly words: string; readonly totalMinor: number }[];
   readonly addLine: Action<number>;
   readonly removeLine: Action<void>;
+  /** A part that was refused for the sum: it is not in the quote yet. */
+  readonly add: { readonly positionId: string; readonly words: string } | null;
+  /** Of a comeback: who pays; null for every other job. */
+  readonly pays: WhoPays | null;
+  readonly sayWhoPays: Action<void>;
 }
 
 const consentWords: Record<Consent, string> = {
   "within-limit": "Within the limit agreed at the Counter. Go ahead.",
   agreed: "The customer agreed to this sum.",
   ask: "Above the agreed limit: ask before doing or ordering anything.",
+  call: "Call first: the customer wants to hear of it before it is renewed.",
   refused: "The customer declined this sum. Remove work or parts, or return the reel.",
 };
 
@@ -76,7 +84,11 @@ export function QuoteSheet({
   options,
   addLine,
   removeLine,
+  add,
+  pays,
+  sayWhoPays,
 }: Props) {
+  const paying = useAct(sayWhoPays);
   const foreseeing = useAct(foresee);
   const { sum, consent } = quote;
   const striking = useAct(strike);
@@ -84,7 +96,12 @@ export function QuoteSheet({
   const answering = useAct(answer, () => setWords(""));
   const mayGo = consent === "within-limit" || consent === "agreed";
   const say = (accepted: boolean, where: string) =>
-    answering.press({ jobId: head.jobId, accepted, words: words.trim() ? `${words.trim()} (${where})` : where });
+    answering.press({
+      jobId: head.jobId,
+      accepted,
+      totalMinor: sum.totalMinor,
+      words: words.trim() ? `${words.trim()} (${where})` : where,
+    });
   const removing = useAct(removeLine);
   const leaving = useAct(chooseOutcome);
   const beyondWorth = valueMinor !== null && sum.totalMinor > valueMinor;
@@ -123,6 +140,41 @@ export function QuoteSheet({
       <div className="grid gap-8 lg:grid-cols-[1fr_400px]">
         <div>
           <h1>Quote</h1>
+          {add && !head.closed && (
+            <div className="mt-2 flex items-center gap-3 border-2 border-ink p-2">
+              <p className="flex-1">
+                <strong>{add.words}</strong> is not in the quote yet. Add it, then ask.
+              </p>
+              <Key
+                shortcut="a"
+                words="Add it to the quote"
+                busy={foreseeing.busy}
+                onPress={() => foreseeing.press({ jobId: head.jobId, positionId: add.positionId, wanted: true })}
+              >
+                Add it
+              </Key>
+            </div>
+          )}
+          {pays !== null && !head.closed && (
+            <fieldset className="mt-2">
+              <legend className="text-note font-normal">It came back: who pays</legend>
+              <div className="flex flex-wrap gap-2">
+                {whoPaysIds.map((id) => (
+                  <button
+                    key={id}
+                    type="button"
+                    className="key key-small"
+                    aria-pressed={pays === id}
+                    disabled={paying.busy}
+                    onClick={() => paying.press({ jobId: head.jobId, pays: id })}
+                  >
+                    {whoPays[id]}
+                  </button>
+                ))}
+              </div>
+              <Refused of={[paying]} />
+            </fieldset>
+          )}
           <table className="plain-table mt-2">
             <thead>
               <tr>
@@ -246,7 +298,7 @@ export function QuoteSheet({
           <Refused of={[striking, foreseeing, removing, leaving]} />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
-              <h3>Replaced by shop policy</h3>
+              <h3>{head.path.kind === "upgrade" ? "Better parts that can go in" : "Replaced by shop policy"}</h3>
               <ul>
                 {foreseen.map(({ positionId, words: what }) => (
                   <li key={positionId} className="rule-row flex items-center justify-between gap-2">
@@ -257,7 +309,7 @@ export function QuoteSheet({
                       aria-label={`Add ${what}`}
                       onClick={() => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
                     >
-                      foresee
+                      Add
                     </button>
                   </li>
                 ))}
@@ -297,6 +349,7 @@ export function QuoteSheet({
           )}
           <p className={mayGo ? "font-semibold" : "alarm"} role="status">
             {consentWords[consent]}
+            {consent === "call" && ` ${quote.callFor.join(", ")}.`}
           </p>
           {!mayGo && !head.closed && (
             <>

@@ -26,7 +26,7 @@ export function WaysPanel({ jobId, closed, customer, ways, choose }: Props) {
       className="min-h-9"
       disabled={closed || act.busy}
       value={line[scope] ?? ""}
-      onChange={(event) => act.press({ jobId, scope, way: line.way, choice: event.target.value || null })}
+      onChange={(event) => act.press({ jobId, scope, way: line.way, choice: event.target.value || null, seen: line[scope] ?? null })}
     >
       <option value="">–</option>
       {Object.entries(choicesOf(line.way)).map(([id, words]) => (

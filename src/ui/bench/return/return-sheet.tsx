@@ -7,6 +7,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { DeclineForm } from "@/ui/bench/quote/decline-form";
+import { type StationId, stationNames } from "@/ui/bench/stations-words";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
@@ -41,6 +42,17 @@ interface Props {
   readonly leaveOut: Action<void>;
   readonly handBack: Action<{ totalMinor: number }>;
 }
+
+/** Where each is put right; what came with the reel is ticked on this page. */
+const wayOf: Readonly<Record<string, StationId | undefined>> = {
+  "left-over": "build",
+  gate: "build",
+  step: "build",
+  oil: "build",
+  tests: "prove",
+  foreseen: "parts",
+  pays: "quote",
+};
 
 /** The last sheet: what still blocks, the report, what came with it, who took it. A part left in the tray keeps the job open. */
 export function ReturnSheet({
@@ -117,6 +129,11 @@ export function ReturnSheet({
             {blocks.map((block) => (
               <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>
                 {block.message}
+                {wayOf[block.code] && !head.closed && (
+                  <Link className="act-link ml-2" href={`/bench/${head.tag}/${wayOf[block.code]}`}>
+                    Go to {stationNames[wayOf[block.code]!]}
+                  </Link>
+                )}
                 {block.positionId && <LeaveOut head={head} positionId={block.positionId} leaveOut={leaveOut} />}
               </li>
             ))}

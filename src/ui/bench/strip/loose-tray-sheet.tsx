@@ -1,24 +1,54 @@
 "use client";
 import { useState } from "react";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
-import type { PartType } from "@/core/anatomy/types";
+import type { Assembly, PartType } from "@/core/anatomy/types";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
+import { cautionsAt } from "@/core/safety/cautions";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
+import { Cautions } from "@/ui/bench/cautions";
 import { PictureKey } from "@/ui/bench/picture-key";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Glyph } from "@/ui/glyphs/glyph";
 
+type Side = Assembly["side"];
+
+interface LoosePart {
+  readonly well: number;
+  readonly kind: PartKind;
+  readonly name: string;
+  /** Its name, or what its family or its kind calls it. */
+  readonly label: string;
+  readonly photoHash: string | null;
+  readonly side: Side | null;
+  readonly inPlace: string | null;
+}
+
+/** A piece such a reel usually has. */
+interface Expected {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: PartKind;
+  readonly side: Side;
+  /** Seats nothing has come out of yet. */
+  readonly left: number;
+  /** What one press takes where no count is said. */
+  readonly takes: number;
+}
+
 interface Props {
   readonly head: BenchHead;
   readonly mayStrip: boolean;
-  readonly parts: readonly { well: number; kind: PartKind; name: string; photoHash: string | null }[];
-  readonly take: Action<{ well: number }>;
+  readonly parts: readonly LoosePart[];
+  readonly expected: readonly Expected[];
+  readonly missingScrew: string | null;
+  readonly take: Action<{ well: number; count: number }>;
   readonly putBack: Action<void>;
   readonly name: Action<void>;
+  readonly serve: Action<void>;
   readonly make: Action<{ modelId: string }>;
 }
 
@@ -40,15 +70,42 @@ const typeOfKind = (kind: PartKind): PartType => ({
   priceMinor: 0,
 });
 
-/** A reel no schematic knows: one press on a kind takes a part of that kind off; names, sizes and pictures as there is time. */
-export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, make }: Props) {
-  const taking = useAct(take);
+const typeOf = new Map(order.map((kind) => [kind, typeOfKind(kind)]));
+const sideWords: Readonly<Record<Side, string>> = { handle: "handle side", tail: "tail side", frame: "frame" };
+const counts = [1, 2, 3, 4, 5, 6, 8];
+
+interface LastTake {
+  readonly kind: PartKind;
+  readonly pieceId: string | null;
+  readonly words: string;
+}
+
+/**
+ * A reel no drawing knows: its family's usual pieces first, then any other kind; one press takes as many as the hand took, with their side. The
+ * space bar takes another like the last and never ends the teardown.
+ */
+export function LooseTraySheet({ head, mayStrip, parts, expected, missingScrew, take, putBack, name, serve, make }: Props) {
+  const [count, setCount] = useState<number | null>(null);
+  const [side, setSide] = useState<Side | null>(null);
+  const [last, setLast] = useState<LastTake | null>(null);
+  const taking = useAct(take, () => setCount(null));
   const undoing = useAct(putBack);
   const naming = useAct(name);
+  const serving = useAct(serve);
   const making = useAct(make);
   const [openWell, setOpenWell] = useState<number | null>(null);
   const shown = parts.find((part) => part.well === openWell) ?? parts.at(-1);
   const busy = taking.busy || undoing.busy || making.busy;
+  const off = !mayStrip || busy || head.closed;
+  const takeOff = (what: LastTake) => {
+    setLast(what);
+    setOpenWell(null);
+    taking.press({ jobId: head.jobId, kind: what.kind, pieceId: what.pieceId, count, side });
+  };
+  const next = expected.find(({ left }) => left > 0);
+  const again = last?.pieceId && !expected.some(({ id, left }) => id === last.pieceId && left > 0) ? null : last;
+  const main = again ?? (next ? { kind: next.kind, pieceId: next.id, words: next.name } : null);
+  const missing = expected.filter(({ left }) => left > 0);
   return (
     <BenchSheet
       head={head}
@@ -56,14 +113,20 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
       act={
         mayStrip ? (
           <>
-            <MainKey
+            {main && (
+              <MainKey busy={busy} disabled={head.closed} words="Another like the last" onPress={() => takeOff(main)}>
+                {again ? `Another: ${main.words}` : `${main.words} off`}
+              </MainKey>
+            )}
+            <Key
+              shortcut="m"
+              words="Make the schematic"
               busy={busy}
               disabled={!parts.length || head.closed}
-              words="Make the schematic"
               onPress={() => making.press({ jobId: head.jobId })}
             >
-              {parts.length ? `Done: make a schematic of these ${parts.length}` : "Press the kind of the first part off"}
-            </MainKey>
+              {parts.length ? `Done: make a schematic of these ${parts.length}` : "Nothing off yet"}
+            </Key>
             <Key
               shortcut="u"
               words="Undo the last"
@@ -79,23 +142,61 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
         )
       }
     >
-      <Refused of={[taking, undoing, making]} />
+      <Refused of={[taking, undoing, making, serving]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_380px_260px]">
-        <div>
+        <div className="min-w-0">
           <h2>No schematic: what came off?</h2>
-          <div className="mt-2 grid max-h-[calc(100dvh-310px)] grid-cols-[repeat(auto-fill,minmax(92px,1fr))] gap-1 overflow-y-auto">
-            {order.map((kind) => (
-              <button
-                key={kind}
-                type="button"
-                className="flex h-24 flex-col items-center justify-between border border-brass p-1 text-brass hover:border-ink hover:text-ink disabled:border-dashed"
-                disabled={!mayStrip || busy || head.closed}
-                onClick={() => taking.press({ jobId: head.jobId, kind })}
-              >
-                <Glyph type={typeOfKind(kind)} widthPx={80} heightPx={54} scale={2.2} />
-                <span className="text-note leading-[14px] font-semibold">{kindWords[kind]}</span>
-              </button>
-            ))}
+          {missingScrew && <p className="border-l-4 border-ink pl-2 font-semibold">{missingScrew}</p>}
+          <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+            <Pick legend="How many" options={counts.map((n) => [n, String(n)] as const)} chosen={count} onChoose={setCount} />
+            <Pick
+              legend="From which side"
+              options={Object.entries(sideWords).map(([id, words]) => [id as Side, words] as const)}
+              chosen={side}
+              onChoose={setSide}
+            />
+          </div>
+          <div className="mt-2 max-h-[calc(100dvh-370px)] overflow-y-auto">
+            <h3>In such a reel</h3>
+            <ul className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-1">
+              {expected.map((piece) => (
+                <li key={piece.id}>
+                  <button
+                    type="button"
+                    className="flex min-h-12 w-full items-center gap-2 border border-brass p-1 text-left text-brass hover:border-ink hover:text-ink disabled:border-dashed"
+                    disabled={off}
+                    onClick={() => takeOff({ kind: piece.kind, pieceId: piece.id, words: piece.name })}
+                  >
+                    <Glyph type={typeOf.get(piece.kind)!} widthPx={40} heightPx={34} scale={1.2} />
+                    <span className={`text-note leading-[14px] ${piece.left ? "font-semibold" : "line-through"}`}>
+                      {piece.name}
+                      {piece.left > 1 && (
+                        <span className="num">
+                          {" "}
+                          ×{count ?? piece.takes}
+                          {(count ?? piece.takes) < piece.left && ` of ${piece.left}`}
+                        </span>
+                      )}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <h3 className="mt-3">Something else</h3>
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(92px,1fr))] gap-1">
+              {order.map((kind) => (
+                <button
+                  key={kind}
+                  type="button"
+                  className="flex h-24 flex-col items-center justify-between border border-brass p-1 text-brass hover:border-ink hover:text-ink disabled:border-dashed"
+                  disabled={off}
+                  onClick={() => takeOff({ kind, pieceId: null, words: kindWords[kind] })}
+                >
+                  <Glyph type={typeOf.get(kind)!} widthPx={80} heightPx={54} scale={2.2} />
+                  <span className="text-note leading-[14px] font-semibold">{kindWords[kind]}</span>
+                </button>
+              ))}
+            </div>
           </div>
         </div>
         <div>
@@ -110,13 +211,23 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
                   onClick={() => setOpenWell(part.well)}
                 >
                   <span className="num absolute top-0.5 left-1 text-note">{part.well}</span>
-                  <Glyph type={typeOfKind(part.kind)} widthPx={74} heightPx={56} scale={2} />
-                  <span className="line-clamp-2 text-note leading-[14px] text-brass">{part.name || kindWords[part.kind]}</span>
+                  {part.inPlace === null ? (
+                    <Glyph type={typeOf.get(part.kind)!} widthPx={74} heightPx={56} scale={2} />
+                  ) : (
+                    <span className="flex h-14 items-center text-note">stays in</span>
+                  )}
+                  <span className="line-clamp-2 text-note leading-[14px] text-brass">{part.label}</span>
                 </button>
               </li>
             ))}
           </ol>
           <p className="mt-2 text-note">Drawn dashed at typical sizes until measured.</p>
+          {parts.length > 0 && missing.length > 0 && (
+            <details>
+              <summary className="act-link min-h-10">Usual in such a reel, not off yet: {missing.length}</summary>
+              <p>{missing.map(({ name: piece, left }) => (left > 1 ? `${piece} ×${left}` : piece)).join(", ")}</p>
+            </details>
+          )}
         </div>
         {shown && (
           <form
@@ -128,16 +239,57 @@ export function LooseTraySheet({ head, mayStrip, parts, take, putBack, name, mak
             }}
           >
             <h2>Well {shown.well}</h2>
+            {shown.side && <p className="text-note">{sideWords[shown.side]}</p>}
+            <Cautions said={cautionsAt({ at: "strip", position: {}, type: typeOf.get(shown.kind)!, electric: head.electric })} />
             <Field label="Name (optional)" error={naming.fields.name ?? naming.message ?? undefined}>
               {(field) => <input {...field} name="name" defaultValue={shown.name} autoComplete="off" />}
             </Field>
             <button type="submit" className="key key-small" disabled={naming.busy || head.closed}>
               Save name
             </button>
+            <button
+              type="button"
+              className="act-link min-h-10 text-left"
+              aria-pressed={shown.inPlace !== null}
+              disabled={serving.busy || head.closed}
+              onClick={() => serving.press({ jobId: head.jobId, well: shown.well, reason: shown.inPlace === null ? "stays in" : null })}
+            >
+              {shown.inPlace === null ? "It stays in: served in place" : "It came out after all"}
+            </button>
             <PictureKey head={head} place={{ well: shown.well }} photoHash={shown.photoHash} />
           </form>
         )}
       </div>
     </BenchSheet>
+  );
+}
+
+/** One of a few, or none: pressed again it is taken back. */
+function Pick<T extends string | number>({
+  legend,
+  options,
+  chosen,
+  onChoose,
+}: {
+  readonly legend: string;
+  readonly options: readonly (readonly [T, string])[];
+  readonly chosen: T | null;
+  readonly onChoose: (choice: T | null) => void;
+}) {
+  return (
+    <fieldset className="flex items-center gap-1">
+      <legend className="float-left mr-2 text-note font-normal">{legend}</legend>
+      {options.map(([id, words]) => (
+        <button
+          key={id}
+          type="button"
+          className="min-h-10 min-w-10 border border-brass px-2 font-semibold text-brass aria-pressed:bg-brass aria-pressed:text-sheet"
+          aria-pressed={chosen === id}
+          onClick={() => onChoose(chosen === id ? null : id)}
+        >
+          {words}
+        </button>
+      ))}
+    </fieldset>
   );
 }

@@ -1,7 +1,7 @@
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType, Position } from "@/core/anatomy/types";
 import type { StripAct } from "@/core/hands/strip-acts";
-import { cautionsAt } from "@/core/safety/cautions";
+import { stripCautions } from "@/core/safety/act-cautions";
 import { Cautions } from "@/ui/bench/cautions";
 import { Glyph } from "@/ui/glyphs/glyph";
 
@@ -16,10 +16,13 @@ interface Props {
   readonly absent: ReadonlySet<string>;
   readonly onAlone: (positionId: string) => void;
   readonly onAbsent: (positionId: string) => void;
+  /** Pieces that came off with the act beyond what the drawing has. */
+  readonly more: number;
+  readonly onMore: (more: number) => void;
 }
 
 /** What comes off in one act of the hands, part by part; one that differs is taken by itself, or said not to be there. */
-export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlone, onAbsent }: Props) {
+export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlone, onAbsent, more, onMore }: Props) {
   const parts = act.positionIds.flatMap((id) => {
     const position = seats.get(id);
     const type = position && partTypes[position.partTypeId];
@@ -28,7 +31,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
   const [first] = parts;
   if (!first) return null;
   const single = parts.length === 1;
-  const cautions = [...new Set(parts.flatMap(({ position, type }) => cautionsAt({ at: "strip", position, type, electric })))];
+  const cautions = stripCautions(parts, electric);
   return (
     <div className="mt-2 border-2 border-ink p-3">
       {single && (
@@ -75,6 +78,21 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
           </li>
         ))}
       </ul>
+      {single || (
+        <p className="mt-1 flex items-center gap-3 text-note">
+          {more > 0 && (
+            <span>
+              and {more} more than drawn{" "}
+              <button type="button" className="act-link min-h-7" onClick={() => onMore(more - 1)}>
+                one fewer
+              </button>
+            </span>
+          )}
+          <button type="button" className="act-link min-h-7" onClick={() => onMore(more + 1)}>
+            one more than drawn
+          </button>
+        </p>
+      )}
     </div>
   );
 }

@@ -16,12 +16,11 @@ import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { PlateView } from "@/ui/glyphs/plate";
 import { type AssemblyDepth, DepthPanel } from "./depth-panel";
-import { LessonForm } from "./lesson-form";
 import { NextAct } from "./next-act";
 import { type StripState, stripPress } from "./strip-board";
 import { StuckPanel } from "./stuck-panel";
 import { TrayWells } from "./tray-wells";
-import { WellForm } from "./well-form";
+import { WellAside } from "./well-aside";
 
 interface Props {
   readonly head: BenchHead;
@@ -73,6 +72,7 @@ export function TraySheet(props: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [alone, setAlone] = useState(false);
   const [absent, setAbsent] = useState<ReadonlySet<string>>(new Set());
+  const [more, setMore] = useState(0);
   const [towards, setTowards] = useState<string | null>(null);
   const [filter, setFilter] = useState("");
   const [stuck, setStuck] = useState(false);
@@ -93,6 +93,7 @@ export function TraySheet(props: Props) {
     setChosen(null);
     setAlone(false);
     setAbsent(new Set());
+    setMore(0);
     setStuck(false);
     setFilter("");
     setOpenWell(null);
@@ -100,7 +101,16 @@ export function TraySheet(props: Props) {
   const take = () => {
     if (!act) return;
     const gone = act.positionIds.filter((id) => absent.has(id));
-    press("take-parts", { jobId: head.jobId, positionIds: act.positionIds, ...(gone.length ? { absent: gone } : {}) }, `${words} off`);
+    press(
+      "take-parts",
+      {
+        jobId: head.jobId,
+        positionIds: act.positionIds,
+        ...(gone.length ? { absent: gone } : {}),
+        ...(more ? { more: `${more} more than drawn: ${words}` } : {}),
+      },
+      `${words} off`,
+    );
     const taken = new Set(act.positionIds);
     const asked = guide.expected.some((id) => taken.has(id));
     settle();
@@ -117,10 +127,10 @@ export function TraySheet(props: Props) {
     setChosen(id);
     setAlone(only);
     setAbsent(new Set());
+    setMore(0);
     toMainKey();
   };
   const shown = wells.find((well) => well.positionId === openWell) ?? last;
-  const shownSeat = shown && byId.get(shown.positionId);
   const found = filter
     ? positions.filter(({ id, name }) => !off.has(id) && name.toLowerCase().includes(filter.toLowerCase())).slice(0, 20)
     : [];
@@ -167,6 +177,8 @@ export function TraySheet(props: Props) {
                 rides={rides}
                 electric={head.electric}
                 absent={absent}
+                more={more}
+                onMore={setMore}
                 onAlone={(id) => choose(id, true)}
                 onAbsent={(id) => setAbsent((ids) => toggled(ids, id))}
               />
@@ -249,23 +261,8 @@ export function TraySheet(props: Props) {
             onShow={setOpenWell}
           />
         </div>
-        {shown && shownSeat && (
-          <div key={shown.positionId} className="flex flex-col gap-3">
-            <WellForm
-              head={head}
-              shown={shown}
-              position={shownSeat}
-              type={partTypes[shownSeat.partTypeId]!}
-              note={note}
-              at="strip"
-              bearings={props.bearings}
-            />
-            <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
-            <details>
-              <summary className="act-link min-h-10">Note for this model</summary>
-              <LessonForm head={head} position={shownSeat} learn={learn} />
-            </details>
-          </div>
+        {shown && (
+          <WellAside head={head} shown={shown} seats={byId} partTypes={partTypes} note={note} learn={learn} bearings={props.bearings} />
         )}
       </div>
     </BenchSheet>

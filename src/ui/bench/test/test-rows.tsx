@@ -2,6 +2,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useRef, useState } from "react";
+import { dragAdvice } from "@/core/drag/fit-drag";
 import { compare } from "@/core/proving/compare";
 import { againstRecord, type ModelRecord } from "@/core/proving/model-record";
 import type { Observation } from "@/core/proving/observation";
@@ -9,6 +10,7 @@ import type { TestSpec } from "@/core/proving/protocol";
 import { instrumentFor, torqueWords } from "@/core/proving/read-trace";
 import { cautionsAt } from "@/core/safety/cautions";
 import { readMeasure } from "@/core/units/read-measure";
+import { type ForceUnit, sayFigures, sayMeasure, shownUnit, shownValue } from "@/core/units/say-measure";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -30,6 +32,10 @@ interface Props {
   readonly record: ReadonlyMap<TestId, ModelRecord>;
   readonly observations: readonly Observation[];
   readonly lineRadiusMm: number;
+  /** What the customer's line breaks at, N: the drag at strike is set to a share of it. Null where nobody said. */
+  readonly lineBreaksN: number | null;
+  /** What pulls are shown in here. */
+  readonly force: ForceUnit;
   readonly answer: Action<number>;
   readonly allGood: Action<void>;
   readonly leaveOut: Action<void>;
@@ -50,8 +56,8 @@ export const changeWords = {
   "not-comparable": "no line radius: cannot be compared",
 } as const;
 
-export const readingWords = (observation: Observation): string =>
-  observation.value === null ? verdictWords[observation.verdict] : `${Number(observation.value.toFixed(1))} ${observation.unit}`;
+const readingWords = (observation: Observation, force: ForceUnit): string =>
+  observation.value === null ? verdictWords[observation.verdict] : sayMeasure(observation.value, observation.unit, force);
 
 /**
  * The tests as rows; the one whose turn it is unfolds. One press answers it, the number is optional. The same rows serve before touching
@@ -66,6 +72,8 @@ export function TestRows({
   skipped,
   record,
   lineRadiusMm,
+  lineBreaksN,
+  force,
   answer: answerTest,
   allGood,
   leaveOut,
@@ -131,7 +139,7 @@ export function TestRows({
       phase,
       testId: active.id,
       verdict,
-      value: reading ? reading.value : typed === "" ? null : readMeasure(typed, active.unit),
+      value: reading ? reading.value : typed === "" ? null : readMeasure(typed, active.unit, shownUnit(active.unit, force)),
       lineRadiusMm: active.takesLineRadius ? radiusMm : null,
       instrument: reading ? reading.instrument : typed === "" ? "by hand" : "typed",
       simulated: reading?.simulated ?? false,
@@ -189,7 +197,7 @@ export function TestRows({
           const why = leftOut(test.id);
           const usual = record.get(test.id);
           const instrument = instrumentFor(test.id);
-          const shown = reading ? reading.value : readMeasure(value, test.unit);
+          const shown = reading ? reading.value : readMeasure(value, test.unit, shownUnit(test.unit, force));
           const before = observations.find((o) => o.testId === test.id && o.phase === "before");
           const now = answered(test.id);
           const isActive = test.id === activeId;
@@ -214,13 +222,13 @@ export function TestRows({
                 )}
                 {phase === "after" && before && (
                   <span>
-                    before: <span className="num">{readingWords(before)}</span>
+                    before: <span className="num">{readingWords(before, force)}</span>
                     {before.value !== null && `, ${before.verdict}`}
                   </span>
                 )}
                 {now && (
                   <span className="flex items-baseline gap-3">
-                    <span className="num text-head font-medium">{readingWords(now)}</span>
+                    <span className="num text-head font-medium">{readingWords(now, force)}</span>
                     {now.value !== null && <span>{now.verdict}</span>}
                     {now.simulated && <span className="simulated">simulated</span>}
                     {phase === "after" && before && <strong>{changeWords[compare(test, before, now)]}</strong>}
@@ -234,6 +242,13 @@ export function TestRows({
                 <div className="mt-1 grid gap-4 lg:grid-cols-[1fr_520px]">
                   <div>
                     <p>{test.how}</p>
+                    {test.id === "drag-strike" && lineBreaksN !== null && (
+                      <p className="font-semibold">
+                        Target at strike: {sayMeasure(dragAdvice(lineBreaksN, "usual").strikeN, "N", force)}, a quarter of the{" "}
+                        {sayMeasure(lineBreaksN, "N", force)} its line breaks at; on a bare spool never above{" "}
+                        {sayMeasure(dragAdvice(lineBreaksN, "usual").mostN, "N", force)}.
+                      </p>
+                    )}
                     {test.id.startsWith("drag") && (
                       <Link className="act-link inline-flex min-h-6 items-center" href={`/gauges/drag?job=${head.tag}`}>
                         Target drag
@@ -244,7 +259,8 @@ export function TestRows({
                       <p className="mt-1">
                         Such reels leave here with{" "}
                         <span className="num">
-                          {Number(usual.median.toFixed(1))} ({Number(usual.low.toFixed(1))} to {Number(usual.high.toFixed(1))}) {test.unit}
+                          {sayFigures(usual.median, test.unit, force)} ({sayFigures(usual.low, test.unit, force)} to{" "}
+                          {sayFigures(usual.high, test.unit, force)}) {shownUnit(test.unit, force)}
                         </span>
                         , {usual.jobs} jobs{test.takesLineRadius && `, at ${lineRadiusMm} mm`}.
                         {Number.isFinite(shown) && (
@@ -266,12 +282,12 @@ export function TestRows({
                     <div className="flex items-end gap-4">
                       {test.unit && (
                         <label className="flex-1 text-note">
-                          Reading, if you took one ({test.unit})
+                          Reading, if you took one ({shownUnit(test.unit, force)})
                           <input
                             inputMode="decimal"
                             className="num"
                             style={{ fontSize: 56, lineHeight: "56px", height: 72 }}
-                            value={reading ? reading.value.toFixed(1) : value}
+                            value={reading ? shownValue(reading.value, test.unit, force).toFixed(force === "N" ? 1 : 2) : value}
                             onChange={(event) => {
                               setReading(null);
                               setValue(event.target.value);

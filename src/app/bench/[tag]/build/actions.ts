@@ -5,6 +5,7 @@ import { jobId, step } from "@/app/server/bench-input";
 import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
 import { markOilPoints } from "@/data/bench/oil-points";
 import { learnAct } from "@/data/bench/playbook";
+import { noteStep } from "@/data/bench/step-noted";
 import type { Press } from "@/ui/act/press";
 
 const actLesson = defineAction({
@@ -73,6 +74,16 @@ const undo = defineAction({
 });
 export async function stepUndone(press: Press) {
   return undo(press);
+}
+
+const noted = defineAction({
+  name: "step-noted",
+  permission: "bench",
+  input: step.extend({ words: z.string().trim().max(160, "At most 160 characters.") }),
+  run: (ctx, input) => noteStep(ctx, input.jobId, input.operationId, input.words),
+});
+export async function noteStepOfJob(press: Press) {
+  return noted(press);
 }
 
 const again = defineAction({

@@ -5,9 +5,10 @@ import { wayInForce } from "@/core/ways/ways";
 import { getBuild, standsOn, trapsOf } from "@/data/bench/build";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listOilPoints } from "@/data/bench/oil-points";
+import { listStepsNoted } from "@/data/bench/step-noted";
 import { waysOf } from "@/data/bench/ways";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
-import { learnActFromJob, openStepAgain } from "./actions";
+import { learnActFromJob, noteStepOfJob, openStepAgain } from "./actions";
 
 export const metadata = { title: "Build" };
 
@@ -41,6 +42,8 @@ export default async function BuildPage(props: StationProps) {
       partTypes={Object.fromEntries(version.partTypes)}
       again={openStepAgain}
       learn={learnActFromJob}
+      noted={Object.fromEntries(listStepsNoted(db, job.id))}
+      noteStep={noteStepOfJob}
     />
   );
 }

@@ -1,12 +1,13 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
-import { isolate } from "@/core/diagnosis/isolation";
+import { historyWords } from "@/core/diagnosis/histories";
 import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { lookLines } from "@/core/diagnosis/look-line";
 import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
-import { protocolFor } from "@/core/proving/protocol";
+import { remedyCautions } from "@/core/safety/act-cautions";
 import { complaints } from "@/core/vocabulary/counter-lists";
 import { useFactors } from "@/core/vocabulary/use";
+import { sectionsOfTests } from "@/data/bench/opening";
 import { claimsOf, diagnosisOf, lastVisitOf, listLooks } from "@/data/diagnosis/diagnosis";
 import { listFaults } from "@/data/diagnosis/faults";
 import { listObservations } from "@/data/diagnosis/observations";
@@ -20,20 +21,8 @@ export const metadata = { title: "Find" };
 
 export default async function FindPage(props: StationProps) {
   const { db, head, version, job } = await loadBench(props);
-  const before = new Map(
-    listObservations(db, job.id)
-      .filter((o) => o.phase === "before")
-      .map((o) => [o.testId, o.verdict]),
-  );
-  const drags = (["drag-light", "drag-strike", "drag-full"] as const).map((id) => before.get(id)).filter((v) => v !== undefined);
-  const isolations = isolate({
-    hasFreeSpool: protocolFor(version.model.family).some((test) => test.id === "free-spool"),
-    freeSpool: before.get("free-spool"),
-    turning: before.get("turning"),
-    drag: drags.find((v) => v === "bad") ?? drags.find((v) => v === "doubtful") ?? drags[0],
-    antiReverse: before.get("anti-reverse"),
-    click: before.get("click"),
-  });
+  const before = listObservations(db, job.id).filter(({ phase }) => phase === "before");
+  const isolations = sectionsOfTests(version.model.family, Object.fromEntries(before.map(({ testId, verdict }) => [testId, verdict])));
   const { subject, diagnosis, next, heavy } = diagnosisOf(db, job);
   const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
   const tasks = new Set(listFaults(db, job.id).map((finding) => finding.faultId));
@@ -46,10 +35,19 @@ export default async function FindPage(props: StationProps) {
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
       suspects={suspectsOf(diagnosis, (finding) => nameOf.get(finding) ?? finding, subject.settled ?? new Map(), tasks)}
+      remedyCautions={Object.fromEntries(
+        (subject.knowledge ?? commonKnowledge).faults.flatMap(({ id, remedy }) => {
+          const said = remedyCautions(remedy.partRoles, version.partTypes.values());
+          return said.length ? [[id, said]] : [];
+        }),
+      )}
       looks={lookLines(next, subject.knowledge ?? commonKnowledge)}
       exactLooks={heavy ? `/api/looks?job=${job.id}` : null}
       made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
       isolations={isolations}
+      through={diagnosis.histories
+        .filter(({ probability }) => probability >= 0.5)
+        .map(({ id, probability }) => ({ words: historyWords[id], probability }))}
       nothing={diagnosis.nothing}
       leftOut={diagnosis.leftOut.map((finding) => nameOf.get(finding) ?? finding)}
       complaint={[...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; ")}

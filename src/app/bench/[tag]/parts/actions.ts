@@ -72,8 +72,13 @@ export async function orderPart(press: Press) {
 const override = defineAction({
   name: "override-seat",
   permission: "bench",
-  input: seat.extend({ number: z.string().trim().max(40, "At most 40 characters.") }),
-  run: (ctx, input) => overrideSeat(ctx, input.jobId, input.positionId, input.number),
+  input: seat.extend({
+    number: z.string().trim().max(40, "At most 40 characters."),
+    name: z.string().trim().max(80, "At most 80 letters.").default(""),
+    size: z.string().trim().max(40, "At most 40 characters.").default(""),
+    material: z.string().trim().max(40, "At most 40 letters.").default(""),
+  }),
+  run: (ctx, { jobId, positionId, number, name, size, material }) => overrideSeat(ctx, jobId, positionId, number, { name, size, material }),
 });
 export async function overrideReelSeat(press: Press) {
   return override(press);

@@ -1,4 +1,6 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { sizeWords } from "@/core/anatomy/shapes";
+import { isSameSize } from "@/core/anatomy/typed-size";
 import { gradeWords } from "@/core/interchange/interchange";
 import { listWells } from "@/data/bench/tray";
 import { listFitsOfModel, listKits } from "@/data/catalogue/interchange";
@@ -43,11 +45,18 @@ export default async function PartsPage(props: StationProps) {
   ]);
   const prices = pricesInJob(db, job.id, version.anatomy.positions.map(wanted));
   const bins = new Map(listStock(db).map((line) => [line.partTypeId, line]));
+  const stocked = findPartTypes(db, bins.keys());
+  const lying = [...bins.values()].flatMap(({ partTypeId, count, keptAside }) => {
+    const part = stocked.get(partTypeId);
+    return part && count > keptAside ? [{ part, free: count - keptAside }] : [];
+  });
+  for (const { part } of lying) partTypes.set(part.id, part);
   const seats: SeatFacts[] = version.anatomy.positions.map((position) => {
     const wantedPartTypeId = wanted(position);
     const stock = bins.get(wantedPartTypeId);
     const well = wells.get(position.id);
     const offered = fits.get(position.id) ?? [];
+    const type = partTypes.get(wantedPartTypeId);
     const fitting = new Set([wantedPartTypeId, position.partTypeId, ...offered.map((fit) => fit.partTypeId)]);
     return {
       positionId: position.id,
@@ -61,23 +70,40 @@ export default async function PartsPage(props: StationProps) {
       refitted: well?.refitted ?? false,
       need: (needs.get(position.id) as SeatFacts["need"]) ?? null,
       foreseen: foreseen.has(position.id),
-      fits: offered
-        .filter((fit) => fit.partTypeId !== wantedPartTypeId)
-        .flatMap((fit) => {
-          const type = partTypes.get(fit.partTypeId);
-          if (!type) return [];
-          const note = [fit.note, fit.mark && `look for ${fit.mark}`].filter(Boolean).join("; ");
-          return [
-            {
-              partTypeId: type.id,
-              number: type.number,
-              name: type.name,
-              grade: gradeWords[fit.grade],
-              note,
-              inBin: bins.get(type.id)?.count ?? 0,
-            },
-          ];
-        }),
+      fits: [
+        ...offered
+          .filter((fit) => fit.partTypeId !== wantedPartTypeId)
+          .flatMap((fit) => {
+            const type = partTypes.get(fit.partTypeId);
+            if (!type) return [];
+            const note = [fit.note, fit.mark && `look for ${fit.mark}`].filter(Boolean).join("; ");
+            return [
+              {
+                partTypeId: type.id,
+                number: type.number,
+                name: type.name,
+                grade: gradeWords[fit.grade],
+                note,
+                inBin: bins.get(type.id)?.count ?? 0,
+              },
+            ];
+          }),
+        // The bins know nothing of models: a piece of the right size is one that goes here, whoever it was bought for.
+        ...(type && well && !well.renewed ? lying : []).flatMap(({ part, free }) =>
+          fitting.has(part.id) || !isSameSize(part.shape, type!.shape)
+            ? []
+            : [
+                {
+                  partTypeId: part.id,
+                  number: part.number,
+                  name: part.name,
+                  grade: "the same size",
+                  note: [part.material !== type!.material && part.material, sizeWords(part.shape)].filter(Boolean).join(", "),
+                  inBin: free,
+                },
+              ],
+        ),
+      ],
       donors: donors
         .filter((piece) => fitting.has(piece.partTypeId))
         .map(({ id, number, condition, priceMinor, drawer, origin }) => ({ id, number, condition, priceMinor, drawer, origin })),

@@ -4,6 +4,7 @@ import { protocolOfJob } from "@/core/intake/job-kinds";
 import { extraTests } from "@/core/proving/protocol";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { recordOfModel } from "@/data/ledger/model-record";
+import { getShopSettings } from "@/data/shop/settings";
 import { TestRows } from "@/ui/bench/test/test-rows";
 
 export const metadata = { title: "Prove" };
@@ -20,6 +21,8 @@ export default async function ProvePage(props: StationProps) {
       record={recordOfModel(db, version.model.id, version.lineRadiusMm)}
       observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
+      lineBreaksN={job.intake.lineBreaksN ?? null}
+      force={getShopSettings(db).shownForce}
       answer={recordTest}
       allGood={allTestsGood}
       leaveOut={leaveTestOut}

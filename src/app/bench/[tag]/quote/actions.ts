@@ -4,10 +4,12 @@ import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
 import { typedAmount } from "@/app/server/typed";
 import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
+import { whoPaysIds } from "@/core/vocabulary/who-pays";
 import { wayIds } from "@/core/ways/ways";
 import { setWay } from "@/data/bench/ways";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
+import { setWhoPays } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import type { Press } from "@/ui/act/press";
@@ -46,6 +48,7 @@ const answer = defineAction({
   input: z.object({
     jobId,
     accepted: z.boolean(),
+    totalMinor: z.number().int(),
     words: z.string().trim().min(2, "Write what the customer said, in a few words.").max(500, "At most 500 characters."),
   }),
   run: (ctx, { jobId: id, ...said }) => recordAnswer(ctx, id, said),
@@ -57,8 +60,14 @@ export async function recordCustomerAnswer(press: Press) {
 const way = defineAction({
   name: "way",
   permission: "bench",
-  input: z.object({ jobId, scope: z.enum(["job", "customer"]), way: z.enum(wayIds), choice: z.string().max(40).nullable() }),
-  run: (ctx, input) => setWay(ctx, input.jobId, input.scope, input.way, input.choice),
+  input: z.object({
+    jobId,
+    scope: z.enum(["job", "customer"]),
+    way: z.enum(wayIds),
+    choice: z.string().max(40).nullable(),
+    seen: z.string().max(40).nullable().optional(),
+  }),
+  run: (ctx, input) => setWay(ctx, input.jobId, input.scope, input.way, input.choice, input.seen),
 });
 export async function chooseWay(press: Press) {
   return way(press);
@@ -86,6 +95,16 @@ const unline = defineAction({
 });
 export async function removeLineOfJob(press: Press) {
   return unline(press);
+}
+
+const pays = defineAction({
+  name: "who-pays",
+  permission: "counter",
+  input: z.object({ jobId, pays: z.enum(whoPaysIds) }),
+  run: (ctx, input) => setWhoPays(ctx, input.jobId, input.pays),
+});
+export async function sayWhoPays(press: Press) {
+  return pays(press);
 }
 
 const outcome = defineAction({

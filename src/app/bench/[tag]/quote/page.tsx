@@ -15,6 +15,7 @@ import {
   foreseePart,
   recordCustomerAnswer,
   removeLineOfJob,
+  sayWhoPays,
   sendBackUnrepaired,
 } from "./actions";
 
@@ -23,12 +24,15 @@ export const metadata = { title: "Quote" };
 export default async function QuotePage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const ways = waysOf(db, job);
+  const quote = getQuote(db, job);
+  const { add } = await props.searchParams;
+  const asked = version.anatomy.positions.find(({ id }) => id === add);
   const { off } = openingOf(db, job, version).opening;
   const names = Object.fromEntries(version.anatomy.positions.map((position) => [position.id, position.name]));
   return (
     <QuoteSheet
       head={head}
-      quote={getQuote(db, job)}
+      quote={quote}
       seatNames={names}
       limitMinor={job.limitMinor}
       rates={job.rates}
@@ -55,6 +59,9 @@ export default async function QuotePage(props: StationProps) {
       options={quoteOptions(db, job, upgradesOf(db, job, version, off))}
       addLine={addLineToJob}
       removeLine={removeLineOfJob}
+      add={asked && !quote.parts.some(({ positionId }) => positionId === asked.id) ? { positionId: asked.id, words: asked.name } : null}
+      pays={job.kind === "comeback" ? (job.intake.pays ?? "us") : null}
+      sayWhoPays={sayWhoPays}
     />
   );
 }

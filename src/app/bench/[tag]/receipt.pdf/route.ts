@@ -21,6 +21,7 @@ export const GET = jobFile(async (db, job) => {
     cameWith: job.brought.map((item) => broughtWith[item.item]),
     currency: job.currency,
     limitMinor: job.limitMinor,
+    callFor: job.intake.callFor ?? "",
     discountPercent: (job.rates.discount ?? 0) / 100,
     depositMinor: job.depositMinor,
   });

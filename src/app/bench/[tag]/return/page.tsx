@@ -1,20 +1,19 @@
 import { answerLook } from "@/app/bench/[tag]/find/actions";
 import { sendBackUnrepaired } from "@/app/bench/[tag]/quote/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
-import { today } from "@/app/server/clock";
+import { reportDates } from "@/app/server/report-dates";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
-import { componentServices } from "@/core/intervals/component-service";
-import { nextService } from "@/core/intervals/next-service";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
+import { serviceDates } from "@/data/ledger/served";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return/return-sheet";
-import { dateWords, monthsAfter } from "@/ui/dates";
+import { dateWords } from "@/ui/dates";
 import { correctMinutes, handBack, hangReady, leavePartOut, tickItem } from "./actions";
 
 export const metadata = { title: "Return" };
@@ -29,11 +28,10 @@ const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<ty
     .join(" ");
 
 export default async function ReturnPage(props: StationProps) {
-  const { db, head, job, version } = await loadBench(props);
+  const { db, head, job } = await loadBench(props);
   const check = job.kind === "purchase-check";
   const claims = claimsOf(db, job);
-  const use = { water: job.intake.water, tripsPerYear: job.intake.tripsPerYear };
-  const next = nextService(use);
+  const dates = serviceDates(db, job, reportDates(job));
   return (
     <ReturnSheet
       head={head}
@@ -58,13 +56,13 @@ export default async function ReturnPage(props: StationProps) {
       }
       blocks={job.closedAt ? [] : handBackBlocks(db, job)}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
-      nextOn={`${dateWords(monthsAfter(job.closedAt ?? today(), next.months))} (${next.because}; rule of thumb)`}
-      due={componentServices(version.partTypes.values(), use)
-        .filter(({ id }) => id !== "whole")
-        .map(({ id, component, what, months }) => ({
-          id,
-          words: `${component}: ${what}, by ${dateWords(monthsAfter(job.closedAt ?? today(), months))}`,
-        }))}
+      nextOn={dates.nextService}
+      due={[
+        ...dates.due
+          .filter(({ id }) => id !== "whole")
+          .map(({ id, component, what, on }) => ({ id, words: `${component}: ${what}, by ${dateWords(on)}` })),
+        ...(dates.notServed.length ? [{ id: "not-served", words: `Not served here yet: ${dates.notServed.join(", ")}` }] : []),
+      ]}
       told={toldInAll(job.intake)}
       times={listStationTimes(db, job.id)}
       correct={correctMinutes}

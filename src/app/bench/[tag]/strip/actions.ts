@@ -14,8 +14,17 @@ const seats = z.array(z.string().min(1).max(60)).min(1).max(60);
 const take = defineAction({
   name: "take",
   permission: "bench",
-  input: z.object({ jobId, positionIds: seats, absent: z.array(z.string().max(60)).max(60).default([]) }),
-  run: (ctx, input) => takeParts(ctx, input.jobId, input.positionIds, new Set(input.absent)),
+  input: z.object({
+    jobId,
+    positionIds: seats,
+    absent: z.array(z.string().max(60)).max(60).default([]),
+    more: z.string().trim().max(160).default(""),
+  }),
+  run: (ctx, input) => {
+    const taken = takeParts(ctx, input.jobId, input.positionIds, new Set(input.absent));
+    if (input.more) addExtraPiece(ctx, input.jobId, input.more);
+    return taken;
+  },
 });
 export async function takePartsOff(press: Press) {
   return take(press);

@@ -2,7 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
-import { makeSchematic, nameLoosePart, putLooseBack, takeLoosePart } from "@/data/bench/loose-parts";
+import { makeSchematic, nameLoosePart, putLooseBack, serveLooseInPlace, takeLoosePart } from "@/data/bench/loose-parts";
 import type { Press } from "@/ui/act/press";
 
 const jobId = z.number().int().positive();
@@ -11,8 +11,14 @@ const kindSchema = z.enum(Object.keys(kindWords) as [PartKind, ...PartKind[]], "
 const take = defineAction({
   name: "loose-take",
   permission: "bench",
-  input: z.object({ jobId, kind: kindSchema }),
-  run: (ctx, input) => takeLoosePart(ctx, input.jobId, input.kind),
+  input: z.object({
+    jobId,
+    kind: kindSchema,
+    pieceId: z.string().max(80).nullable().default(null),
+    count: z.number().int().min(1).max(20).nullable().default(null),
+    side: z.enum(["handle", "tail", "frame"]).nullable().default(null),
+  }),
+  run: (ctx, { jobId: id, ...input }) => takeLoosePart(ctx, id, input),
 });
 export async function takeLoose(press: Press) {
   return take(press);
@@ -46,4 +52,14 @@ const make = defineAction({
 });
 export async function makeModelSchematic(press: Press) {
   return make(press);
+}
+
+const inPlace = defineAction({
+  name: "loose-in-place",
+  permission: "bench",
+  input: z.object({ jobId, well: z.number().int().positive(), reason: z.string().trim().max(160, "At most 160 letters.").nullable() }),
+  run: (ctx, input) => serveLooseInPlace(ctx, input.jobId, input.well, input.reason),
+});
+export async function serveLoose(press: Press) {
+  return inPlace(press);
 }

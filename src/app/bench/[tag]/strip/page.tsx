@@ -1,8 +1,11 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { kindWords } from "@/core/anatomy/shapes";
+import { usualCount } from "@/core/families/expected-pieces";
+import { families } from "@/core/families/families";
 import { missingScrewTold } from "@/core/intake/told-at";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
-import { listLooseParts } from "@/data/bench/loose-parts";
+import { expectedOfJob, listLooseParts } from "@/data/bench/loose-parts";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
@@ -11,7 +14,7 @@ import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
 import { cameAsPieces, extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell } from "./actions";
-import { makeModelSchematic, nameLoose, putLooseLastBack, takeLoose } from "./loose-actions";
+import { makeModelSchematic, nameLoose, putLooseLastBack, serveLoose, takeLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
 
@@ -19,18 +22,33 @@ export default async function StripPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const { consent } = getQuote(db, job);
   const mayStrip = consent === "within-limit" || consent === "agreed";
-  if (!version.anatomy.positions.length)
+  if (!version.anatomy.positions.length) {
+    const usual = new Map(families[version.model.family].anatomy.positions.map(({ id, name }) => [id, name]));
     return (
       <LooseTraySheet
         head={head}
         mayStrip={mayStrip}
-        parts={listLooseParts(db, job.id)}
+        parts={listLooseParts(db, job.id).map((part) => ({
+          ...part,
+          label: part.name || usual.get(part.seat ?? "") || kindWords[part.kind],
+        }))}
+        expected={expectedOfJob(db, job.id, version.model.family).map(({ id, name, kind, side, left }) => ({
+          id,
+          name,
+          kind,
+          side,
+          left: left.length,
+          takes: usualCount({ kind }, left.length),
+        }))}
+        missingScrew={missingScrewTold(job.intake)}
         take={takeLoose}
+        serve={serveLoose}
         putBack={putLooseLastBack}
         name={nameLoose}
         make={makeModelSchematic}
       />
     );
+  }
   const { anatomy, partTypes } = version;
   const of = openingOf(db, job, version);
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));

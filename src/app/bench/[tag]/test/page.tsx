@@ -6,6 +6,7 @@ import { lastVisitOf } from "@/data/diagnosis/diagnosis";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { listJobPhotos } from "@/data/jobs/jobs";
 import { recordOfModel } from "@/data/ledger/model-record";
+import { getShopSettings } from "@/data/shop/settings";
 import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { AsItCame } from "@/ui/bench/test/as-it-came";
@@ -28,6 +29,8 @@ export default async function TestPage(props: StationProps) {
       record={recordOfModel(db, version.model.id, version.lineRadiusMm)}
       observations={listObservations(db, job.id)}
       lineRadiusMm={version.lineRadiusMm}
+      lineBreaksN={job.intake.lineBreaksN ?? null}
+      force={getShopSettings(db).shownForce}
       answer={recordTest}
       allGood={allTestsGood}
       leaveOut={leaveTestOut}

@@ -3,10 +3,12 @@ import { notFound } from "next/navigation";
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { partsByAge } from "@/core/history/parts-by-age";
+import { takenForWords } from "@/core/intake/taken-for";
 import { formatMinor } from "@/core/money/money";
 import { protocolFor } from "@/core/proving/protocol";
+import { sayFigures, shownUnit, shownValue } from "@/core/units/say-measure";
 import { findModel } from "@/data/catalogue/models";
-import { findReel } from "@/data/customers/reels";
+import { findReel, takenFor } from "@/data/customers/reels";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations } from "@/data/diagnosis/observations";
@@ -14,6 +16,7 @@ import { listJobsOfReel } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";
 import { dueOfReel } from "@/data/ledger/reel-history";
 import { listDonorSeats, listPiecesOfDonor } from "@/data/parts/donors";
+import { getShopSettings } from "@/data/shop/settings";
 import { HistoryChart } from "@/ui/charts/history-chart";
 import { dateWords, monthsAfter } from "@/ui/dates";
 import { ReelTimeline } from "@/ui/ledger/reel-timeline";
@@ -36,10 +39,12 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   }));
   const reading = (visit: (typeof visits)[number], testId: string, phase: "before" | "after") => {
     const found = visit.observations.find((o) => o.testId === testId && o.phase === phase);
-    return found ? (found.value === null ? found.verdict : Number(found.value.toFixed(1))) : "–";
+    return found ? (found.value === null ? found.verdict : sayFigures(found.value, found.unit, force)) : "–";
   };
   const protocol = protocolFor(findModel(db, reel.modelId)!.family);
   const given = listPiecesOfDonor(db, reel.id);
+  const force = getShopSettings(db).shownForce;
+  const taken = takenForWords(takenFor(db, reel.id));
   const oldestFirst = [...visits].reverse();
   const due = dueOfReel(db, reel.id, monthsAfter);
   const ages = partsByAge(
@@ -57,6 +62,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             { label: "Reel", value: reel.modelName },
             { label: "Owner", value: reel.ownerName },
             { label: "Visits", value: String(reel.visits) },
+            ...(taken ? [{ label: "Taken for", value: taken }] : []),
           ]}
         />
       }
@@ -96,8 +102,12 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             visits={oldestFirst.map((visit) => dateWords(visit.job.openedAt))}
             series={protocol.flatMap((spec) => {
               const values = (phase: "before" | "after") =>
-                oldestFirst.map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase)?.value ?? null);
-              return spec.unit ? [{ id: spec.id, name: spec.name, unit: spec.unit, before: values("before"), after: values("after") }] : [];
+                oldestFirst
+                  .map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase)?.value ?? null)
+                  .map((value) => (value === null ? null : shownValue(value, spec.unit, force)));
+              return spec.unit
+                ? [{ id: spec.id, name: spec.name, unit: shownUnit(spec.unit, force), before: values("before"), after: values("after") }]
+                : [];
             })}
           />
         </div>
@@ -111,7 +121,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             {protocol.map(({ id, name, unit }) => (
               <th key={id}>
                 {name}
-                {unit && `, ${unit}`}
+                {unit && `, ${shownUnit(unit, force)}`}
               </th>
             ))}
             <th className="text-right">Paid</th>

@@ -1,20 +1,73 @@
 import Link from "next/link";
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
+import { shownVariants } from "@/app/server/variants";
+import { formatMinor } from "@/core/money/money";
+import { extrasOfModel } from "@/data/bench/extra-pieces";
+import { builtOf } from "@/data/catalogue/built";
 import { listReelsOfModel } from "@/data/catalogue/editions";
+import { modelWorth } from "@/data/catalogue/models";
+import { getShopSettings } from "@/data/shop/settings";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { dayWords } from "@/ui/dates";
+import { BuiltSo } from "@/ui/library/built-so";
 import { ModelPages } from "@/ui/library/model-pages";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { changeModelVariant, saveModelWorth } from "../../actions";
 
 export const metadata = { title: "Reels of a model" };
 
 const sourceWords = { chosen: "seen on it", serial: "by its serial", year: "by its year", assumed: "assumed" } as const;
 
 export default async function ReelsOfModelPage(props: ModelPageProps) {
-  const { db, version, leaf } = await loadModel(props);
+  const { db, model, version, leaf } = await loadModel(props);
   const reels = listReelsOfModel(db, version);
+  const worth = modelWorth(db, model.id);
+  const built = builtOf(db, model.id);
+  const extras = extrasOfModel(db, model.id);
   return (
     <Sheet fill block={<CornerBlock cells={leaf.cells} />}>
       <ModelPages modelId={leaf.modelId} here="Reels seen" />
+      <div className="mt-2 grid gap-6 lg:grid-cols-2">
+        <ActForm
+          action={saveModelWorth}
+          label="What it is worth"
+          className="flex items-end gap-2"
+          values={{ value: worth === null ? "" : formatMinor(worth) }}
+          also={{ modelId: model.id }}
+        >
+          <FormText
+            name="value"
+            label={`Such a reel is worth, ${getShopSettings(db).currency}`}
+            hint="A quote above it says that it is not recommended. What is typed at the Counter stands before it."
+            figures
+          />
+          <FormSend whenChanged>Save</FormSend>
+        </ActForm>
+        {built && (
+          <BuiltSo
+            modelId={model.id}
+            versionNumber={version.number}
+            variants={shownVariants[model.family]}
+            chosen={built.chosen}
+            change={changeModelVariant}
+          />
+        )}
+        {extras.length > 0 && (
+          <section>
+            <h2>Found in them, and not on the drawing</h2>
+            <ul>
+              {extras.map(({ words, tags }) => (
+                <li key={words} className="rule-row py-1">
+                  {words} <span className="text-note">{tags.join(", ")}</span>
+                </li>
+              ))}
+            </ul>
+            <Link className="act-link inline-flex min-h-10 items-center" href={`/library/${model.id}`}>
+              Open the drawing to add it
+            </Link>
+          </section>
+        )}
+      </div>
       <table className="plain-table mt-2">
         <thead>
           <tr>

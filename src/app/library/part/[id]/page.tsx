@@ -11,11 +11,12 @@ import { listDonorPieces } from "@/data/parts/donors";
 import { findStock } from "@/data/parts/stock";
 import { listOffers, listSuppliers } from "@/data/parts/suppliers";
 import { getShopSettings } from "@/data/shop/settings";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PartBin, PartFacts, PartOffers } from "@/ui/library/part-card";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { addNewSupplier, removePartOffer, saveBin, saveOffer } from "../../../stores/actions";
-import { retirePartCard, savePartFacts } from "../../parts-actions";
+import { listPieceInCatalogue, retirePartCard, savePartFacts } from "../../parts-actions";
 
 export const metadata = { title: "Part" };
 
@@ -58,6 +59,18 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
           <p>
             <span className="num text-head">{formatMinor(part.priceMinor)}</span> {currency}
           </p>
+          {card.unlisted && (
+            <ActForm
+              action={listPieceInCatalogue}
+              label="Into the catalogue"
+              className="mt-2 border border-ink p-2"
+              values={{ number: "" }}
+              also={{ id: part.id }}
+            >
+              <FormText name="number" label="It has no number yet: give it one" />
+              <FormSend>Into the catalogue</FormSend>
+            </ActForm>
+          )}
           {part.supersededBy && (
             <p>
               Sold now as{" "}

@@ -1,0 +1,243 @@
+import { describe, expect, it } from "vitest";
+import { placeOperationId } from "@/core/anatomy/types";
+import { batchesOf } from "@/core/hands/batches";
+import { buildOrder } from "@/core/teardown/build-order";
+import { removalOrder } from "@/core/teardown/removal-order";
+import { type FamilyId, familyIds } from "@/core/vocabulary/families";
+import { families, familyWith } from "./families";
+import type { FamilyTemplate } from "./template";
+
+/** What a family's template must get right. Source of every row: common practice. */
+type Fact =
+  /** Seats that are there. */
+  | { readonly seats: readonly string[] }
+  /** Parts go in one after the other. */
+  | { readonly goesIn: readonly string[] }
+  /** What is said at a seat: how it lies, what goes wrong, what to beware of. */
+  | { readonly at: string; readonly says: RegExp }
+  | { readonly at: string; readonly product: string }
+  | { readonly at: string; readonly oilPort: true }
+  | { readonly at: string; readonly stays: true }
+  /** A check by its words, after some seats and before others. */
+  | { readonly gate: RegExp; readonly after?: readonly string[]; readonly before?: readonly string[] }
+  /** An act by its words. */
+  | { readonly act: RegExp; readonly after?: readonly string[]; readonly before?: readonly string[] }
+  /** Hands take these as one. */
+  | { readonly asOne: readonly string[] };
+
+type Row = readonly [line: string, fact: Fact, built?: Readonly<Record<string, string>>];
+
+function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
+  const seat = (id: string) => anatomy.positions.find((position) => position.id === id);
+  const built = buildOrder(anatomy, removalOrder(anatomy));
+  if (!built.ok) throw new Error(built.message);
+  const steps = built.value.steps.map(({ operation }) => operation);
+  const at = (id: string) => steps.findIndex((operation) => operation.id === placeOperationId(id));
+  if ("seats" in fact) for (const id of fact.seats) expect(seat(id), id).toBeDefined();
+  if ("goesIn" in fact) {
+    const order = fact.goesIn.map(at);
+    expect(
+      order.every((place) => place >= 0),
+      fact.goesIn.join(", "),
+    ).toBe(true);
+    expect(order, fact.goesIn.join(", ")).toEqual([...order].sort((a, b) => a - b));
+  }
+  if ("says" in fact) {
+    const { orientation, trap, caution, hole, lubricant } = seat(fact.at)!;
+    expect([orientation, trap, caution, hole, lubricant?.why].filter(Boolean).join(" | "), fact.at).toMatch(fact.says);
+  }
+  if ("product" in fact) expect(seat(fact.at)?.lubricant?.product, fact.at).toBe(fact.product);
+  if ("oilPort" in fact) expect(seat(fact.at)?.oilPort, fact.at).toBeTruthy();
+  if ("stays" in fact) expect(seat(fact.at)?.stays, fact.at).toBe(true);
+  const words = "gate" in fact ? fact.gate : "act" in fact ? fact.act : null;
+  if (words) {
+    const act = steps.findIndex((operation) => words.test(operation.words) && ("gate" in fact ? operation.kind === "gate" : true));
+    expect(act, String(words)).toBeGreaterThanOrEqual(0);
+    const { after = [], before = [] } = fact as { after?: readonly string[]; before?: readonly string[] };
+    for (const id of after) expect(at(id), `${id} before ${words}`).toBeLessThan(act);
+    for (const id of before) expect(at(id), `${words} before ${id}`).toBeGreaterThan(act);
+  }
+  if ("asOne" in fact) {
+    const batches = batchesOf(anatomy, new Map(parts.map((part) => [part.id, part])));
+    const [first = ""] = fact.asOne;
+    expect([...(batches.find(({ positionIds }) => positionIds.includes(first))?.positionIds ?? [])].sort()).toEqual([...fact.asOne].sort());
+  }
+}
+
+// biome-ignore format: one fact a line, read as a table
+const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
+  "star-drag-bridge": [
+    ["A1 handle: nut after handle, lock screw last", { goesIn: ["handle", "handle-nut", "lock-screw"] }],
+    ["A8 knob with its washer", { seats: ["knob", "knob-washer", "foot-screw-front", "foot-screw-rear"] }],
+    ["A8 knob gets its drops from outside", { at: "knob", oilPort: true }],
+    ["A10 a friction washer under the gear", { at: "under-gear-washer", product: "drag grease" }, { "under-gear": "friction" }],
+    ["A10 a plastic washer under the gear", { seats: ["under-gear-washer"] }, { "under-gear": "plastic" }],
+    ["A11 plate screws know their hole", { at: "head-screw-top", says: /post 1/ }],
+    ["B1 coil spring: dog, then spring", { goesIn: ["ratchet", "dog", "dog-spring", "under-gear-washer"] }],
+    ["B1 wire spring: spring, then dog", { goesIn: ["dog-spring", "dog", "under-gear-washer"] }, { "dog-spring": "wire" }],
+    ["B1 wire spring snaps", { at: "dog", says: /snaps/ }, { "dog-spring": "wire" }],
+    ["B1 coil inside the dog does not fly", { at: "dog-spring", says: /does not fly/ }, { "dog-spring": "inside" }],
+    ["B1 coil inside the dog on its stud", { at: "dog-spring", says: /stud/ }, { "dog-spring": "inside" }],
+    ["B2 the yoke's springs first, yoke and pinion over them", { goesIn: ["yoke-spring-front", "yoke-spring-rear", "yoke", "pinion"] }],
+    ["B3 sleeve bearing with its clip", { goesIn: ["sleeve-bearing", "bearing-clip"] }, { "sleeve-seat": "bearing" }],
+    ["B3 flat side of the clip first", { at: "bearing-clip", says: /flat side in first/ }, { "sleeve-seat": "bearing" }],
+    ["B3 the one that freezes", { at: "sleeve-bearing", says: /freezes|Frozen/ }, { "sleeve-seat": "bearing" }],
+    ["B3 two tension washers face each other", { at: "tension-upper", says: /facing/ }],
+    ["B3 one tension washer, cup up", { at: "tension-lower", says: /up/i }, { tension: "one" }],
+    ["B3 three: up, up, down", { goesIn: ["tension-lower", "tension-middle", "tension-upper"] }, { tension: "three" }],
+    ["B3 magnet brake", { at: "brake-magnet", says: /implants/ }, { brake: "magnets" }],
+    ["B3 override switch", { seats: ["override"] }, { override: "switch" }],
+    ["B3 locating pin and trim ring over hidden screws", { goesIn: ["locating-pin", "head-screw-top", "trim-ring"] }, { plates: "trim" }],
+    ["B4 nothing that gums behind the eccentric", { at: "eccentric", product: "light oil" }],
+    ["B5 the sleeve stays on its pin", { at: "sleeve-pin", stays: true }],
+    ["B6 plate drawn down with the free spool released", { act: /lever free/, before: ["head-screw-top", "head-screw-front", "head-screw-rear"] }],
+    ["gate: the dog before the gear covers it", { gate: /dog clicks/, after: ["dog-spring", "ratchet"], before: ["under-gear-washer"] }],
+  ],
+  "star-drag-clutch": [
+    ["B2 yoke and pinion before the gear, their springs after it", { goesIn: ["yoke", "pinion", "main-gear", "yoke-spring-front", "yoke-spring-rear"] }],
+    ["B2 the springs leave first, with their screws", { asOne: ["yoke-spring-front", "yoke-spring-rear", "bridge-screw-top-front", "bridge-screw-top-rear"] }],
+    ["B5 a trace of oil, never grease", { at: "clutch", product: "light oil" }],
+    ["B5 never grease is said", { at: "clutch", says: /never grease/ }],
+    ["the collar is clean and dry", { at: "clutch-collar", says: /clean and dry/ }],
+    ["gate: the clutch takes at once", { gate: /holds at once backwards/, after: ["clutch", "clutch-collar"], before: ["ferrule"] }],
+    ["clutch alone: no dog", { gate: /holds at once backwards/ }, { "anti-reverse": "clutch" }],
+  ],
+  "lever-drag": [
+    ["L1 off metal, plastic; back plastic, metal", { goesIn: ["lever-washer-plastic", "lever-washer-metal", "lever"] }],
+    ["L1 cam out first, so in last but the preset", { goesIn: ["lever", "quadrant", "cam", "knob-preset"] }],
+    ["L1 cam half a turn", { at: "cam", says: /half a turn/i }],
+    ["L1 middle screw differs", { at: "quadrant-screw-middle", says: /short one/ }],
+    ["L1 ring and lever together, cam stays", { at: "cam", stays: true }, { "way-in": "ring-and-lever" }],
+    ["L1 ring and lever come away as one", { asOne: ["lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"] }, { "way-in": "ring-and-lever" }],
+    ["L1 the guard leaves first", { goesIn: ["knob-preset", "guard"] }, { "way-in": "ring-and-lever" }],
+    ["L1 the click behind the spool is in before the spool", { act: /Spool and shaft into the frame/, after: ["click-tongue", "click-clip"] }],
+    ["L1 the click in the head plate", { goesIn: ["head-plate", "click-tongue"] }, { click: "head" }],
+    ["L2 hook first, then the ring's screws", { at: "lever", says: /hook first|hooked over/ }, { "way-in": "ring-and-lever" }],
+    ["L2 drag cap left-hand", { at: "drag-cap", says: /Left-hand thread/ }],
+    ["L2 drag cap on three tabs", { at: "drag-cap", says: /tabs/ }, { "drag-cap": "tabs" }],
+    ["L3 pressure-plate bearing, both spool bearings", { seats: ["plate-bearing", "spool-bearing-tail", "spool-bearing-head", "preload-spring"] }],
+    ["L3 the preload's bounce is felt under the cap", { gate: /bounces/, after: ["preload-spring", "drag-cap"], before: ["shaft"] }],
+    ["L3 click washers: plastic against graphite", { at: "click-washer", says: /plastic against graphite/ }],
+    ["L3 click button, tongue, clip", { seats: ["click-button", "click-tongue", "click-clip"] }],
+    ["L4 free spool alive and the pull at strike, both", { gate: /until both are true/, after: ["cam", "knob-preset"], before: ["handle"] }],
+    ["L4 one face greased or both", { at: "drag-washer", says: /one face or both/ }],
+    ["A12 small one-piece build", { seats: ["main-gear", "pinion"] }, { size: "small" }],
+    ["A8 knob, foot nuts", { seats: ["knob", "knob-washer", "foot-nut-front", "foot-nut-rear"] }],
+  ],
+  spincast: [
+    ["S1 bushes, click, dial, stop switch", { seats: ["shaft-bush", "gear-bush", "gear-bush-outer", "click-tongue", "drag-dial", "stop-switch"] }],
+    ["S1 handle cap and washer", { goesIn: ["handle-washer", "handle", "handle-screw", "handle-cap"] }],
+    ["S1 hair spring with hub and slot", { goesIn: ["anti-reverse-hub", "anti-reverse", "hair-spring"] }],
+    ["S1 hub's slot", { at: "anti-reverse-hub", says: /slot/ }],
+    ["S2 inverted nut", { at: "toothed-nut", says: /past fully tight/ }, { "drag-nut": "inverted" }],
+    ["S2 drag loose before the clip", { at: "spool-clip", says: /drag loose/ }, { "drag-nut": "inverted" }],
+    ["S2 cone flat to flat, pin drawn in and free", { at: "cone", says: /flat.*pin is drawn in and free/ }],
+    ["S2 anti-reverse on, then the nut", { at: "cone-nut", says: /anti-reverse on/ }],
+    ["S2 gate: the drag over its range", { gate: /drag goes over its range/, before: ["cone"] }],
+    ["S2 gate: the button drops and picks up", { gate: /button drops/, after: ["cone-nut"] }],
+    ["S2 gate: forward only", { gate: /forward it runs, back it holds/, before: ["back-cover"] }],
+    ["S3 main shaft a drop", { at: "main-shaft", product: "light oil" }],
+    ["S3 copper and keyed washers a film", { at: "keyed", product: "reel grease" }],
+    ["S3 heavy grease on the gears", { at: "drive-gear", product: "reel grease" }],
+    ["S1 ball bearings instead", { seats: ["shaft-bush"] }, { bearings: "balls" }],
+    ["A8 knob", { at: "knob", oilPort: true }],
+  ],
+  "baitcaster-low-profile": [
+    ["T1 bearing map", { seats: ["plate-bearing", "plate-keeper", "spool-bearing", "pinion-bearing", "cap-bearing", "worm-bush", "worm-bush-far", "shaft-bearing", "knob-bearing", "knob-washer"] }],
+    ["T1 side plate bearing under its wire keeper", { goesIn: ["plate-bearing", "plate-keeper"] }],
+    ["T1 both ends of the worm", { at: "worm-bush-far", product: "light oil" }],
+    ["T1 pinion on the spool alone", { goesIn: ["yoke", "pinion"] }, { pinion: "spool" }],
+    ["T3 side screws stay in the plate", { at: "side-screw-top", says: /stays in the plate/ }],
+    ["T3 lugs get a trace", { at: "side-plate", product: "reel grease" }],
+    ["A10 a drag face between ratchet and gear", { goesIn: ["ratchet", "under-gear", "main-gear"] }, { "under-gear": "friction" }],
+    ["A10 a plastic washer there", { goesIn: ["ratchet", "under-gear", "main-gear"] }, { "under-gear": "plastic" }],
+    ["brakes: which blocks are active", { at: "brake-block-a", says: /restore/ }],
+    ["brake track bone dry", { at: "brake-drum", says: /bone dry/ }],
+    ["magnets alone", { seats: ["magnet-dial"] }, { brakes: "magnets" }],
+    ["blocks alone", { seats: ["brake-block-a"] }, { brakes: "blocks" }],
+    ["A8 foot screws", { seats: ["foot", "foot-screw-front", "foot-screw-rear"] }],
+    ["gate: it spins with the brakes at nothing", { gate: /spool spins free/, after: ["side-screw-top"] }],
+  ],
+  "baitcaster-round": [
+    ["T1 bearing map", { seats: ["plate-bearing", "plate-keeper", "pinion-bearing", "cap-bearing", "worm-bush-far"] }],
+    ["round ones have a click", { seats: ["click-tongue", "click-button"] }],
+    ["A10 a drag face between ratchet and gear", { goesIn: ["ratchet", "under-gear", "main-gear"] }, { "under-gear": "friction" }],
+  ],
+  spinning: [
+    ["A1 the roller's screw after the roller", { goesIn: ["bail-arm", "roller-spacer", "roller-bearing", "roller", "roller-screw"] }],
+    ["P1 left loose until the bail is whole", { at: "roller-screw", says: /loose until the bail is whole/ }],
+    ["P1 drawn down at once when only the roller was out", { at: "roller-screw", says: /at once when only the roller/ }],
+    ["P1 drawn down once the bail is whole", { act: /Roller screw down/, after: ["roller-screw", "bail-screw", "bail-wire"] }],
+    ["P1 shallow side of the spacer", { at: "roller-spacer", says: /shallow side/ }],
+    ["P1 pinched off as one", { asOne: ["roller-spacer", "roller-bearing", "roller", "roller-screw"] }],
+    ["P2 by roller clutch", { seats: ["clutch", "clutch-sleeve"] }],
+    ["P2 by both", { seats: ["clutch", "ratchet", "dog", "dog-spring"] }, { "anti-reverse": "both" }],
+    ["P2 by dog and ratchet alone", { gate: /dog catches/, after: ["dog-spring", "ratchet"], before: ["rotor-washer"] }, { "anti-reverse": "dog" }],
+    ["P2 rotor on with the dog engaged", { at: "dog", says: /engaged as the rotor goes on/ }, { "anti-reverse": "dog" }],
+    ["P2 rotor nut snug, to its notch", { act: /snug, to its notch.*cracks/, after: ["rotor-nut"], before: ["nut-screw"] }],
+    ["P2 proof is how far the pinion stands out", { gate: /pinion stands proud/, before: ["nut-screw"] }],
+    ["P5 main bearing that does not come out", { at: "pinion-bearing", says: /served where it sits/ }, { "main-bearing": "stays" }],
+    ["A8 knob and its washer", { at: "knob", oilPort: true }],
+  ],
+  "spinning-fluid-sealed": [
+    ["P3 the keyed washer in the pack before the pack goes in", { at: "two-ear", says: /before the pack goes/ }],
+    ["P3 second washer, O-ring, recessed plate", { goesIn: ["two-ear", "second-washer", "clutch-ring", "recessed-plate", "fluid-magnet", "unit-cap"] }],
+    ["P3 the keyed sleeve before the magnet disc", { goesIn: ["clutch-sleeve", "fluid-magnet"] }],
+    ["P3 in with a pop", { at: "fluid-magnet", says: /pop/ }],
+    ["P3 fluid last, nothing wiped after", { act: /fluid last of all.*wipe nothing/, after: ["unit-cap"], before: ["clutch-plate"] }],
+    ["P3 cap slowly, threads greased", { at: "unit-cap", says: /slowly/ }],
+    ["P3 the cap's thread", { at: "unit-cap", product: "reel grease" }],
+    ["P3 the pack may drop", { at: "unit-cap", says: /towel/ }],
+    ["A1 the roller's screw after the roller", { goesIn: ["roller", "roller-screw"] }],
+  ],
+  "spinning-sealed-bail-less": [
+    ["P4 about eight rings and seals", { seats: ["cover-ring", "gear-ring", "handle-seal", "main-seal", "guide-seal-inner", "guide-seal-outer", "housing-ring", "neck-ring", "shaft-seal"] }],
+    ["P4 seals are never used again", { at: "shaft-seal", says: /never used again/ }],
+    ["P4 curved end down", { at: "guide-seal-inner", says: /curved end down/ }],
+    ["P4 pinion off clockwise", { at: "pinion", says: /clockwise/ }],
+    ["P1 the roller's screw drawn down at once", { at: "roller-screw", says: /at once/ }],
+    ["A1 the roller's screw after the roller", { goesIn: ["roller-spacer", "roller-bearing", "roller", "roller-screw"] }],
+  ],
+  centrepin: [
+    ["C1 compressed before the rear clip, off and on", { at: "rear-clip", says: /compressed before the clip comes off, and while it goes on/ }],
+    ["C1 turned over between the two clips", { at: "rear-clip", says: /turned over between the two clips/ }],
+    ["C1 the middle clip stays", { at: "middle-clip", stays: true }],
+    ["C1 both sleeves go back", { goesIn: ["front-clip", "outer-sleeve", "wave-spring", "inner-sleeve", "rear-bearing", "rear-clip"] }],
+    ["C1 a hub without the spring", { goesIn: ["front-clip", "outer-sleeve", "rear-bearing", "rear-clip"] }, { hub: "spaced" }],
+    ["C2 a dented shield", { at: "front-bearing", says: /dents|dented/ }],
+    ["C2 too tight to push: stop", { at: "front-bearing", says: /stop/ }],
+    ["C2 gate: no play, a missing sleeve is asked for", { gate: /no play/, after: ["rear-clip"], before: ["drum"] }],
+    ["A8 foot screws", { seats: ["foot-screw-front", "foot-screw-rear"] }],
+  ],
+};
+
+describe.each(familyIds)("%s", (family) => {
+  it.each(facts[family].map(([line, fact, built = {}]) => ({ line, fact, built })))("$line", ({ fact, built }) =>
+    holds(familyWith(family, built), fact),
+  );
+
+  it("names its usual build first in every variant, and no choice twice", () => {
+    const { variants, chosen } = families[family];
+    for (const variant of variants) {
+      expect(variant.choices.length, variant.id).toBeGreaterThan(1);
+      expect(chosen[variant.id]).toBe(variant.choices[0].id);
+      expect(variant.choices[0].change).toBeUndefined();
+      expect(new Set(variant.choices.map(({ id }) => id)).size).toBe(variant.choices.length);
+    }
+  });
+
+  it("says nothing that only salt water makes true, and knows the depth of every hole its screws may be confused in", () => {
+    const { anatomy, parts } = families[family];
+    const types = new Map(parts.map((part) => [part.id, part]));
+    for (const { lubricant, name } of anatomy.positions) expect(lubricant?.why ?? "", name).not.toMatch(/salt/);
+    const lengths = new Map<number, Set<number>>();
+    const screws = anatomy.positions.flatMap((position) => {
+      const shape = types.get(position.partTypeId)!.shape;
+      return shape.kind === "screw" ? [{ position, shape }] : [];
+    });
+    for (const { shape } of screws) lengths.set(shape.threadMm, (lengths.get(shape.threadMm) ?? new Set()).add(shape.lengthMm));
+    for (const { position, shape } of screws)
+      if (lengths.get(shape.threadMm)!.size > 1 && !position.through)
+        expect(position.holeDepthMm, `${family} ${position.name}`).toBeDefined();
+  });
+});

@@ -1,0 +1,69 @@
+import type { z } from "zod";
+import type { Edition } from "@/core/anatomy/edition";
+import type { GearPair, operationSchema, PartType, positionSchema } from "@/core/anatomy/types";
+import type { FamilyId } from "@/core/vocabulary/families";
+
+export type Seat = Omit<z.input<typeof positionSchema>, "id" | "assemblyId" | "ordinal" | "name" | "partTypeId">;
+export type SeatRow = readonly [id: string, name: string, part: string, seat?: Seat];
+export type PartRow = readonly [
+  id: string,
+  number: string,
+  name: string,
+  role: string,
+  shape: PartType["shape"],
+  material: string,
+  priceMinor: number,
+];
+
+export type AssemblyRow = readonly [
+  id: string,
+  name: string,
+  side: "handle" | "tail" | "frame",
+  /** The part its others ride on while it is not serviced itself; whether it stays together unless asked for. */
+  more?: { readonly carrier?: string; readonly freedBy?: readonly string[]; readonly stays?: true; readonly quick?: true },
+];
+
+export interface TemplateTable {
+  readonly family: FamilyId;
+  readonly lineRadiusMm: number;
+  /** Outermost first: the order a full strip takes them in. */
+  readonly assemblies: readonly AssemblyRow[];
+  readonly parts: readonly PartRow[];
+  /** For each assembly its seats from the base up. */
+  readonly seats: Readonly<Record<string, readonly SeatRow[]>>;
+  readonly operations: readonly z.input<typeof operationSchema>[];
+  readonly editions?: readonly Edition[];
+  readonly gearPairs?: readonly GearPair[];
+  /** What hands take off and fit as one, beside the rings of screws and the stacks that are told by themselves. */
+  readonly batches?: readonly (readonly [id: string, name: string, ...seats: string[]])[];
+  readonly variants?: readonly Variant[];
+}
+
+/** What a way of building changes in its family's table. */
+export interface TableChange {
+  /** Added, or put in the place of the part of the same id. */
+  readonly parts?: readonly PartRow[];
+  /** Seats put in after another of their assembly, or moved there; null for the first place of the assembly that is named. */
+  readonly put?: readonly { readonly after: string | null; readonly assembly: string; readonly row: SeatRow }[];
+  /** What is otherwise of a seat; its name and its part where those are. */
+  readonly reseat?: Readonly<Record<string, Seat & { readonly name?: string; readonly part?: string }>>;
+  /** Seats that are not there; nothing rests on them or waits for them any more. */
+  readonly drop?: readonly string[];
+  /** Added, or put in the place of the operation of the same id. */
+  readonly operations?: readonly z.input<typeof operationSchema>[];
+  readonly batches?: NonNullable<TemplateTable["batches"]>;
+}
+
+export interface VariantChoice {
+  readonly id: string;
+  readonly name: string;
+  /** Left out for the way the table has it. */
+  readonly change?: TableChange;
+}
+
+/** One thing in which reels of a family differ, the usual way first. Source: common practice. */
+export interface Variant {
+  readonly id: string;
+  readonly name: string;
+  readonly choices: readonly [VariantChoice, ...VariantChoice[]];
+}

@@ -1,0 +1,31 @@
+import { getOpenJob } from "@/data/jobs/jobs";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { getBuild } from "./build";
+
+/** What was measured, repeated or used at the steps of a job, by the step's id. */
+export const listStepsNoted = (db: Db, jobId: number): ReadonlyMap<string, string> =>
+  new Map(
+    (
+      db.prepare("SELECT operation_id AS id, words FROM step_noted WHERE job_id = ? ORDER BY at, operation_id").all(jobId) as {
+        id: string;
+        words: string;
+      }[]
+    ).map(({ id, words }) => [id, words]),
+  );
+
+/** Notes a measure, a repeat or an amount at a step, done or not; empty words take it off. @throws Refusal for a step this job has not. */
+export function noteStep(ctx: Context, jobId: number, operationId: string, words: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (!getBuild(ctx.db, job).steps.some(({ operation }) => operation.id === operationId))
+    throw new Refusal("no-step", "This step is not part of the job any more. Reload the page.");
+  if (words)
+    ctx.db
+      .prepare(
+        "INSERT INTO step_noted (job_id, operation_id, words, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET words = excluded.words, at = excluded.at",
+      )
+      .run(jobId, operationId, words, ctx.now);
+  else ctx.db.prepare("DELETE FROM step_noted WHERE job_id = ? AND operation_id = ?").run(jobId, operationId);
+  writeJournal(ctx, "step-noted", { jobId, reelId: job.reel.id }, { operation: operationId });
+}

@@ -1,0 +1,86 @@
+import { z } from "zod";
+import { changedBuild } from "@/core/families/changed-build";
+import { families, familyWith } from "@/core/families/families";
+import { modelFromTemplate } from "@/core/families/template";
+import type { FamilyId } from "@/core/vocabulary/families";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+import { addModel, addModelVersion, findModel, getCurrentModelVersion, type Model } from "./models";
+import { addPartType, findPartType, isPartKnown } from "./part-types";
+
+const builtSchema = z.object({ prefix: z.string(), chosen: z.record(z.string(), z.string()) });
+export type Built = z.infer<typeof builtSchema>;
+
+/** How a model is built where it began from its family; null for one that came from a file, a teardown or elsewhere. */
+export function builtOf(db: Db, modelId: string): Built | null {
+  const stored = db.prepare("SELECT built FROM model WHERE id = ?").pluck().get(modelId) as string | null | undefined;
+  return stored ? builtSchema.parse(JSON.parse(stored)) : null;
+}
+
+const keepBuilt = (ctx: Context, modelId: string, built: Built): void => {
+  ctx.db.prepare("UPDATE model SET built = ? WHERE id = ?").run(JSON.stringify(built), modelId);
+};
+
+/** Starts a model as a copy of its family, built as was chosen. @throws Refusal at the prefix when its part numbers are taken. */
+export function startModelOf(
+  ctx: Context,
+  model: { readonly maker: string; readonly name: string; readonly family: FamilyId; readonly prefix: string },
+  chosen: Readonly<Record<string, string>>,
+): { id: string } {
+  const id = model.prefix.toLowerCase();
+  if (findModel(ctx.db, id))
+    throw new Refusal("prefix-taken", "Another model's part numbers begin with this. Choose other letters.", "prefix");
+  const template = familyWith(model.family, chosen);
+  const draft = modelFromTemplate(template, model.prefix);
+  for (const part of draft.partTypes) {
+    if (isPartKnown(ctx.db, part))
+      throw new Refusal("prefix-taken", "Part numbers with these letters are in the catalogue already. Choose other letters.", "prefix");
+    addPartType(ctx, part);
+  }
+  addModel(
+    ctx,
+    { id, maker: model.maker, name: model.name, family: model.family },
+    { lineRadiusMm: draft.lineRadiusMm, anatomy: draft.anatomy },
+  );
+  keepBuilt(ctx, id, { prefix: model.prefix, chosen: template.chosen });
+  return { id };
+}
+
+/**
+ * Builds a model otherwise in one variant: its next version. Jobs keep the machine they were opened with; what was edited stays where the builds
+ * agree. @throws Refusal when it did not begin from its family, or somebody saved first.
+ */
+export function changeVariant(ctx: Context, modelId: string, baseNumber: number, variantId: string, choiceId: string): { number: number } {
+  const built = builtOf(ctx.db, modelId);
+  const model: Model | null = findModel(ctx.db, modelId);
+  const variant = model && families[model.family].variants.find(({ id }) => id === variantId);
+  if (!built || !model || !variant?.choices.some(({ id }) => id === choiceId))
+    throw new Refusal("no-variant", "This model did not begin from its family. Change it at its drawing.", null, {
+      to: "model",
+      modelId,
+      page: "",
+    });
+  const current = getCurrentModelVersion(ctx.db, modelId);
+  if (current.number !== baseNumber)
+    throw new Refusal("changed-elsewhere", `Version ${current.number} was saved in another window. Reload to see it, then choose again.`);
+  const [from, to] = [familyWith(model.family, built.chosen), familyWith(model.family, { ...built.chosen, [variantId]: choiceId })];
+  const anatomy = changedBuild(current.anatomy, from, to, (part) => {
+    const [own] = modelFromTemplate({ ...to, parts: [part] }, built.prefix).partTypes;
+    const known = findPartType(ctx.db, own!.id);
+    if (known && JSON.stringify(known.shape) === JSON.stringify(part.shape) && known.material === part.material) return own!.id;
+    // The number is taken by the part of the other build: this one carries the choice in its own.
+    const other = known ? { ...own!, id: `${own!.id}-${choiceId}`, number: `${own!.number}-${choiceId.slice(0, 3).toUpperCase()}` } : own!;
+    if (!findPartType(ctx.db, other.id)) addPartType(ctx, other);
+    return other.id;
+  });
+  addModelVersion(ctx, modelId, { lineRadiusMm: current.lineRadiusMm, anatomy });
+  keepBuilt(ctx, modelId, { ...built, chosen: to.chosen });
+  writeJournal(
+    ctx,
+    "model-built",
+    {},
+    { model: modelId, variant: variant.name, choice: variant.choices.find(({ id }) => id === choiceId)!.name },
+  );
+  return { number: current.number + 1 };
+}

@@ -1,0 +1,85 @@
+import { type ComponentService, componentServices, servedComponents } from "@/core/intervals/component-service";
+import { nextService } from "@/core/intervals/next-service";
+import type { Report } from "@/core/report/report";
+import { type Job, listJobsOfReel } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import type { Db } from "@/data/store/database";
+
+/** Components that a job has served so far: by what came off, and by what was oiled where it sits. */
+export function servedByJob(db: Db, job: Job): ReadonlySet<string> {
+  const { anatomy, partTypes } = machineOf(db, job);
+  const touched = new Set(
+    db
+      .prepare(
+        `SELECT position_id FROM tray_well WHERE job_id = @job AND verdict <> 'missing'
+         UNION SELECT position_id FROM oil_point WHERE job_id = @job AND left_out = 0`,
+      )
+      .pluck()
+      .all({ job: job.id }) as string[],
+  );
+  const off = new Set(db.prepare("SELECT position_id FROM tray_well WHERE job_id = ?").pluck().all(job.id) as string[]);
+  const opened = new Set(anatomy.positions.filter(({ id }) => off.has(id)).map(({ assemblyId }) => assemblyId));
+  const serviced = anatomy.assemblies.filter(({ stays }) => !stays);
+  const types = anatomy.positions.flatMap(({ id, partTypeId }) => (touched.has(id) ? (partTypes.get(partTypeId) ?? []) : []));
+  return servedComponents(types, serviced.length > 0 && serviced.every(({ id }) => opened.has(id)));
+}
+
+export interface LastServed extends ComponentService {
+  /** The job in which it was served last; null where this bench never did. */
+  readonly job: Job | null;
+}
+
+/**
+ * The components of a reel, each with the visit in which it was served last. @param from the visit to count back from: it may still be open; the
+ * newest finished one where nobody says.
+ */
+export function lastServed(db: Db, reelId: number, from?: Job): LastServed[] {
+  const worked = listJobsOfReel(db, reelId).filter(
+    (job) => job.id === from?.id || (job.closedAt !== null && job.declinedReason === null && job.kind !== "purchase-check"),
+  );
+  const visits = from ? worked.slice(worked.findIndex(({ id }) => id === from.id)) : worked;
+  const [last] = visits;
+  if (!last) return [];
+  const served = new Map<number, ReadonlySet<string>>();
+  const servedIn = (job: Job) => {
+    const known = served.get(job.id) ?? servedByJob(db, job);
+    served.set(job.id, known);
+    return known;
+  };
+  const { water, tripsPerYear } = last.intake;
+  return componentServices(machineOf(db, last).partTypes.values(), { water, tripsPerYear }).map((row) => ({
+    ...row,
+    job: visits.find((job) => servedIn(job).has(row.id)) ?? null,
+  }));
+}
+
+/** How dates are counted and said. */
+export interface DatesFrom {
+  /** The ISO day a number of months after the reel went home, or from today while it is here. */
+  readonly after: (months: number) => string;
+  /** The ISO day a number of months after another day. */
+  readonly from: (isoDay: string, months: number) => string;
+  readonly words: (isoDay: string) => string;
+}
+
+/** When a reel should come back: the whole of it, each component from when it was served last, and what this bench has not served yet. */
+export function serviceDates(db: Db, job: Job, dates: DatesFrom): Pick<Report, "nextService" | "due" | "notServed"> {
+  const rows = lastServed(db, job.reel.id, job);
+  const dueOn = ({ job: served, months }: LastServed): string | null =>
+    served === null ? null : served.id === job.id ? dates.after(months) : dates.from(served.closedAt ?? served.openedAt, months);
+  const { months, because } = nextService(job.intake);
+  const whole = rows.find(({ id }) => id === "whole");
+  const wholeOn = whole ? dueOn(whole) : null;
+  return {
+    nextService:
+      wholeOn === null
+        ? `not opened in whole here yet, at the latest ${dates.words(dates.after(months))} (${because}; a rule of thumb)`
+        : `${dates.words(wholeOn)} (${because}; a rule of thumb)`,
+    due: rows.flatMap((row) => {
+      const { id, component, what, because: why, byOwner } = row;
+      const on = dueOn(row);
+      return on === null ? [] : [{ id, component, what, on, because: why, byOwner }];
+    }),
+    notServed: rows.filter(({ id, job: served }) => served === null && id !== "whole").map(({ component }) => component),
+  };
+}

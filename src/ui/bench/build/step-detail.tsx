@@ -1,0 +1,153 @@
+import Link from "next/link";
+import { sizeWords } from "@/core/anatomy/shapes";
+import type { PartType } from "@/core/anatomy/types";
+import { buildCautions } from "@/core/safety/act-cautions";
+import type { LikelyTrap } from "@/core/teardown/likely-traps";
+import type { RingScrew } from "@/core/teardown/screw-ring";
+import type { StepAtBuild } from "@/core/teardown/step";
+import type { Action } from "@/ui/act/press";
+import type { BenchHead } from "@/ui/bench/bench-sheet";
+import { Cautions } from "@/ui/bench/cautions";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { ActLesson } from "./act-lesson";
+import { GateTraps } from "./gate-traps";
+import { ScrewRingView } from "./screw-ring-view";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly step: StepAtBuild;
+  readonly type: PartType | null;
+  readonly ring: readonly RingScrew[];
+  /** Oil is warmed into spool bearings here. */
+  readonly warmed: boolean;
+  /** Where to look for the check that failed, likeliest first. */
+  readonly traps: readonly LikelyTrap[];
+  readonly busy: boolean;
+  readonly learn: Action<{ number: number }>;
+  readonly noted: string;
+  readonly noteStep: Action<void>;
+  readonly onOpen: (operationId: string) => void;
+}
+
+const ruledByWords = {
+  safety: "safety first",
+  part: "the part's own nature",
+  job: "a note on this job",
+  customer: "the customer's wish",
+  shop: "the shop's way",
+} as const;
+
+/** All that is known of one step: how the part lies, where it goes, what goes on it, what goes wrong here; of a check where to look when it fails. */
+export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn, noted, noteStep, onOpen }: Props) {
+  const isGate = step.operation.kind === "gate";
+  return (
+    <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
+      <div>
+        <h1>
+          {isGate && "Check: "}
+          {step.operation.words}
+        </h1>
+        {type && <p className="num">{sizeWords(type.shape)}</p>}
+        {step.well && step.operation.kind === "place" && (
+          <p className="mt-1 text-head">
+            From well <span className="num">{step.well.well}</span>
+            {step.well.renewed && ", the new piece"}
+            {step.well.verdict === "replace" && !step.well.renewed && ": to be replaced, the new piece is not here yet"}
+          </p>
+        )}
+        {isGate && step.state !== "failed" && <p className="mt-1">Test it now: what comes next covers it.</p>}
+        {isGate && step.state === "failed" && <GateTraps traps={traps} busy={busy} onOpen={onOpen} />}
+        <Cautions
+          said={buildCautions(
+            [{ operation: step.operation, position: step.position, type, product: step.lubricant?.product ?? null }],
+            warmed,
+          )}
+        />
+        {noted && <p className="mt-1 font-semibold">Noted: {noted}</p>}
+        {!head.closed && (
+          <details className="mt-2" key={`noted ${step.operation.id}`}>
+            <summary className="act-link min-h-10">Measured, repeated, how much</summary>
+            <ActForm
+              action={noteStep}
+              label="Measured, repeated, how much"
+              className="flex items-end gap-2"
+              values={{ words: noted }}
+              also={{ jobId: head.jobId, operationId: step.operation.id }}
+            >
+              <FormText
+                name="words"
+                label="As you would write it"
+                hint="0.12 mm shim; pressed twice; three drops. It stands in the report."
+                className="flex-1"
+              />
+              <FormSend whenChanged>Note it</FormSend>
+            </ActForm>
+          </details>
+        )}
+        {!head.closed && <ActLesson key={step.operation.id} jobId={head.jobId} operationId={step.operation.id} learn={learn} />}
+      </div>
+      {step.position && step.operation.kind === "place" && (
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
+          {(step.well?.orientation || step.position.orientation) && (
+            <>
+              <dt className="text-note">Orientation</dt>
+              <dd className="font-semibold">{step.well?.orientation || step.position.orientation}</dd>
+            </>
+          )}
+          {step.position.hole && (
+            <>
+              <dt className="text-note">Hole</dt>
+              <dd>
+                {step.position.hole}
+                {step.position.holeDepthMm && `, ${step.position.holeDepthMm} mm deep`}
+              </dd>
+            </>
+          )}
+          {(step.position.tightness || step.position.startOrder) && (
+            <>
+              <dt className="text-note">Tighten to</dt>
+              <dd>
+                {step.position.tightness}
+                {step.position.startOrder && `, started as number ${step.position.startOrder}`}
+                {step.position.indexDeg && `, catches every ${step.position.indexDeg}°`}
+                {step.position.stripsEasily && <strong>, strips easily</strong>}
+              </dd>
+            </>
+          )}
+          <dt className="text-note">Lubricant</dt>
+          <dd>
+            {step.lubricant ? `${step.lubricant.product}, ${step.lubricant.amount}: ${step.lubricant.why}` : "none"}
+            {step.lubricant && step.lubricant.ruledBy !== "model" && (
+              <span className="text-note"> ({ruledByWords[step.lubricant.ruledBy]})</span>
+            )}
+            {step.lubricant?.overruled && <span className="block text-note">Not {step.lubricant.overruled}.</span>}
+          </dd>
+          {type?.shape.kind === "cupped-washer" && (
+            <>
+              <dt className="text-note">Force</dt>
+              <dd>
+                <Link className="act-link" href={`/gauges/washers?job=${head.tag}`}>
+                  what these tension washers do as stacked
+                </Link>
+              </dd>
+            </>
+          )}
+          {step.position.trap && (
+            <>
+              <dt className="text-note">Trap</dt>
+              <dd className="border-l-4 border-ink pl-2">{step.position.trap}</dd>
+            </>
+          )}
+          {step.well?.note && (
+            <>
+              <dt className="text-note">Noted</dt>
+              <dd>{step.well.note}</dd>
+            </>
+          )}
+        </dl>
+      )}
+      {ring.length > 0 && <ScrewRingView ring={ring} hereId={step.position?.id ?? null} />}
+      {step.operation.tool && <p className="self-start">Tool: {step.operation.tool}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+"use client";
+import { memo, useDeferredValue } from "react";
+import type { PartType, Position } from "@/core/anatomy/types";
+import type { Well } from "@/core/teardown/well";
+import type { Choice } from "@/core/ways/ways";
+import type { Action } from "@/ui/act/press";
+import type { BenchHead } from "@/ui/bench/bench-sheet";
+import { PictureKey } from "@/ui/bench/picture-key";
+import { LessonForm } from "./lesson-form";
+import { WellForm } from "./well-form";
+
+interface Props {
+  readonly head: BenchHead;
+  readonly shown: Well;
+  readonly seats: ReadonlyMap<string, Position>;
+  readonly partTypes: Readonly<Record<string, PartType>>;
+  readonly note: Action<{ words: string }>;
+  readonly learn: Action<{ number: number }>;
+  readonly bearings: Choice<"bearings">;
+}
+
+/** The well that is looked at, with its picture and what it teaches; it follows a press by a moment, as the tray does. */
+export function WellAside(props: Props) {
+  return <Aside {...props} shown={useDeferredValue(props.shown)} />;
+}
+
+const Aside = memo(function Aside({ head, shown, seats, partTypes, note, learn, bearings }: Props) {
+  const position = seats.get(shown.positionId);
+  if (!position) return null;
+  return (
+    <div key={shown.positionId} className="flex flex-col gap-3">
+      <WellForm
+        head={head}
+        shown={shown}
+        position={position}
+        type={partTypes[position.partTypeId]!}
+        note={note}
+        at="strip"
+        bearings={bearings}
+      />
+      <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
+      <details>
+        <summary className="act-link min-h-10">Note for this model</summary>
+        <LessonForm head={head} position={position} learn={learn} />
+      </details>
+    </div>
+  );
+});

@@ -16,6 +16,8 @@ export default defineConfig({
           environment: "node",
           testTimeout: 60_000, // some start another program; nothing here asserts a time
           hookTimeout: 60_000, // one fills a whole demo
+          maxWorkers: 2, // without a word it leaves one of two cores idle
+          isolate: false, // the core keeps no state of its own; loading it anew for each file took a minute
         },
       },
       {

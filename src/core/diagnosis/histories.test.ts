@@ -1,11 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
 import type { UseFactor } from "@/core/vocabulary/use";
-import { type Case, diagnose, leastGain, nextTests, type Observation, verdictWeights } from "./diagnose";
+import { type Case, type Observation, verdictWeights } from "./case-net";
+import { diagnose } from "./diagnose";
 import type { Fault } from "./fault";
 import { findings as commonFindings, type FindingId } from "./finding-table";
 import { historyIds, historyOdds, historyPriors, historyStates } from "./histories";
 import { commonKnowledge, type Knowledge } from "./knowledge";
+import { leastGain, nextTests } from "./next-looks";
 import { withVerdict } from "./number-weight";
 import { priorOf } from "./prior-table";
 import { strengths } from "./strength-table";

@@ -1,6 +1,6 @@
-import type { NextTest } from "./diagnose";
 import type { Knowledge } from "./knowledge";
 import { openings } from "./look-table";
+import type { NextTest } from "./next-looks";
 
 /** A look that is offered next, in the bench's words. */
 export interface LookLine {

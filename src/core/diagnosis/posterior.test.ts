@@ -91,7 +91,8 @@ const randomNet = (most: { causes: number; findings: number }) =>
       const rare = fc.oneof(p, fc.double({ min: 0, max: 1e-6, noNaN: true }));
       const alternative = fc.record({
         prior: rare.map((x) => x / 2),
-        strengths: fc.array(p, { minLength: findings, maxLength: findings }),
+        // Most causes reach few findings, so that these join and leave one after the other.
+        strengths: fc.array(fc.oneof(p, fc.constant(0)), { minLength: findings, maxLength: findings }),
       });
       return fc.record({
         net: fc.record({

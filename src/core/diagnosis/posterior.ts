@@ -1,83 +1,71 @@
-import type { Alternative, Cause, Evidence, Net } from "./net";
+import type { Cause, Evidence, Net, Weight } from "./net";
+import { type Sweep, sweepOf } from "./sweep";
 
 /**
- * Inference in a noisy-OR net without alternating signs. The findings that are not plainly absent span a table over their subsets: w[S] is the
- * probability that exactly the findings of S are there, given the causes folded in so far, and that the plainly absent ones are not. It starts
- * with the leaks; folding a cause in gives
+ * Inference in a noisy-OR net without alternating signs. A table over subsets of findings goes through the causes one after the other: w[S] is the
+ * probability that exactly the findings of S are there, given the causes folded in so far and what was seen of the findings that have left. A
+ * finding joins the table before the first cause that can bring it about, with its leak, and leaves after the last, weighed by what was seen of
+ * it (variable elimination, Zhang & Poole 1996); so the table is as wide as the causes overlap, not as wide as all that was noticed. Folding a
+ * cause in gives
  *
- *     w' = p0·w + Σ_i p_i · Π_absent(1 − q_ix) · T_i(w)
+ *     w' = p0·w + Σ_i p_i · T_i(w)
  *
  * where T_i moves mass from S to S∪{x} with probability q_ix. All terms are positive, so nothing is lost on unlikely evidence, where the
- * textbook sum over subsets of the present findings (Heckerman 1990, "quickscore") loses all digits. One forward and one backward pass give
- * every marginal in O(causes · k · 2^k) for k findings of the table.
+ * textbook sum over subsets of the present findings (Heckerman 1990, "quickscore") loses all digits. One pass forward and one back give every
+ * marginal.
  */
-export interface Passes {
-  /** Probability of the evidence. */
-  readonly evidence: number;
-  /** forward[f]: the table before cause f; forward[n] is the last. */
-  readonly forward: readonly Float64Array[];
-  /** backward[f]: for each subset, how likely the evidence is if the causes from f on are still to come. */
-  readonly backward: readonly Float64Array[];
-  readonly causes: readonly FoldedCause[];
-}
-
-interface FoldedAlternative {
-  readonly prior: number;
-  /** Π over the plainly absent findings that this alternative does not bring them about. */
-  readonly keepsAbsent: number;
-  /** Strength by place in the table. */
-  readonly strengths: readonly number[];
-}
-
-export interface FoldedCause {
+interface Folded {
   readonly none: number;
-  readonly alternatives: readonly FoldedAlternative[];
-  /** It can say nothing of what was seen, and leaves every table as it is. */
-  readonly silent: boolean;
+  readonly alternatives: readonly { readonly prior: number; readonly strengths: readonly number[] }[];
 }
 
-/** The findings of the table, and those that are plainly absent; asked about and nothing else. */
-export function split(evidence: Evidence): { table: number[]; absent: number[]; scale: number } {
-  const table: number[] = [];
-  const absent: number[] = [];
-  let scale = 1;
-  for (const [finding, [without, withIt]] of evidence) {
-    if (withIt === 0) {
-      absent.push(finding);
-      scale *= without;
-    } else table.push(finding);
+/** A cause with its strengths by bit of the table. */
+const fold = ({ alternatives }: Cause, scope: readonly number[]): Folded => ({
+  none: 1 - alternatives.reduce((sum, { prior }) => sum + prior, 0),
+  alternatives: alternatives.map(({ prior, strengths }) => ({ prior, strengths: scope.map((x) => strengths[x]!) })),
+});
+
+/** A finding joins at the top bit, there or not by its leak. */
+function join(w: Float64Array, leak: number): Float64Array {
+  const out = new Float64Array(w.length << 1);
+  for (let s = 0; s < w.length; s++) {
+    out[s + w.length] = w[s]! * leak;
+    out[s] = w[s]! * (1 - leak);
   }
-  return { table, absent, scale };
+  return out;
 }
 
-export function foldCause(cause: Cause, table: readonly number[], absent: readonly number[]): FoldedCause {
-  const fold = ({ prior, strengths }: Alternative): FoldedAlternative => ({
-    prior,
-    keepsAbsent: absent.reduce((product, x) => product * (1 - strengths[x]!), 1),
-    strengths: table.map((x) => strengths[x]!),
-  });
-  const alternatives = cause.alternatives.map(fold);
-  return {
-    none: 1 - alternatives.reduce((sum, { prior }) => sum + prior, 0),
-    alternatives,
-    silent: alternatives.every(({ keepsAbsent, strengths }) => keepsAbsent === 1 && strengths.every((q) => q === 0)),
-  };
+/** The transpose of joining: what is expected of S once the finding is there or not by its leak. */
+function unjoin(b: Float64Array, leak: number): Float64Array {
+  const half = b.length >> 1;
+  const out = new Float64Array(half);
+  for (let s = 0; s < half; s++) out[s] = (1 - leak) * b[s]! + leak * b[s + half]!;
+  return out;
 }
 
-/** The table before any cause: leaks alone. */
-export function leakTable(net: Net, table: readonly number[], absent: readonly number[], scale: number): Float64Array {
-  const size = 1 << table.length;
-  const w = new Float64Array(size);
-  w[0] = absent.reduce((product, x) => product * (1 - net.leaks[x]!), scale);
-  table.forEach((finding, bit) => {
-    const leak = net.leaks[finding]!;
-    const mask = 1 << bit;
-    for (let s = 0; s < mask; s++) {
-      w[s | mask] = w[s]! * leak;
-      w[s] = w[s]! * (1 - leak);
-    }
-  });
-  return w;
+/** A finding leaves the table, weighed by what was seen of it. */
+function leave(w: Float64Array, bit: number, [without, withIt]: Weight): Float64Array {
+  const mask = 1 << bit;
+  const out = new Float64Array(w.length >> 1);
+  for (let s = 0; s < out.length; s++) {
+    const low = s & (mask - 1);
+    const at = ((s - low) << 1) | low;
+    out[s] = without * w[at]! + withIt * w[at | mask]!;
+  }
+  return out;
+}
+
+/** The transpose of leaving. */
+function unleave(b: Float64Array, bit: number, [without, withIt]: Weight): Float64Array {
+  const mask = 1 << bit;
+  const out = new Float64Array(b.length << 1);
+  for (let s = 0; s < b.length; s++) {
+    const low = s & (mask - 1);
+    const at = ((s - low) << 1) | low;
+    out[at] = without * b[s]!;
+    out[at | mask] = withIt * b[s]!;
+  }
+  return out;
 }
 
 /** T: mass moves from S to S∪{x}, each finding by itself. In place. */
@@ -108,124 +96,108 @@ function gather(b: Float64Array, strengths: readonly number[]): Float64Array {
   return b;
 }
 
-export function foldIn(w: Float64Array, cause: FoldedCause): Float64Array {
-  if (cause.silent) return w;
-  const out = w.map((mass) => mass * cause.none);
-  for (const { prior, keepsAbsent, strengths } of cause.alternatives) {
-    const moved = spread(w.slice(), strengths);
-    const factor = prior * keepsAbsent;
-    for (let s = 0; s < out.length; s++) out[s] = out[s]! + factor * moved[s]!;
+/** The table after a cause has acted, or (with `gather`) before it. */
+function act(table: Float64Array, { none, alternatives }: Folded, by: typeof spread): Float64Array {
+  const out = new Float64Array(table.length);
+  for (let s = 0; s < out.length; s++) out[s] = none * table[s]!;
+  for (const { prior, strengths } of alternatives) {
+    if (prior === 0) continue;
+    const moved = by(table.slice(), strengths);
+    for (let s = 0; s < out.length; s++) out[s] = out[s]! + prior * moved[s]!;
   }
   return out;
 }
 
-function foldBack(b: Float64Array, cause: FoldedCause): Float64Array {
-  if (cause.silent) return b;
-  const out = b.map((mass) => mass * cause.none);
-  for (const { prior, keepsAbsent, strengths } of cause.alternatives) {
-    const seen = gather(b.slice(), strengths);
-    const factor = prior * keepsAbsent;
-    for (let s = 0; s < out.length; s++) out[s] = out[s]! + factor * seen[s]!;
-  }
-  return out;
-}
-
-export const dot = (a: Float64Array, b: Float64Array): number => {
+const dot = (a: Float64Array, b: Float64Array): number => {
   let sum = 0;
   for (let s = 0; s < a.length; s++) sum += a[s]! * b[s]!;
   return sum;
 };
 
-/** The likelihood of what was seen, for each subset of the table's findings. */
-export function weightTable(weights: readonly (readonly [number, number])[]): Float64Array {
-  const b = new Float64Array(1 << weights.length);
-  b[0] = 1;
-  weights.forEach(([without, withIt], bit) => {
-    const mask = 1 << bit;
-    for (let s = 0; s < mask; s++) {
-      b[s | mask] = b[s]! * withIt;
-      b[s] = b[s]! * without;
-    }
-  });
-  return b;
-}
+/** What no cause can bring about is there by its leak alone. */
+const loneShare = (net: Net, evidence: Evidence, { lone }: Sweep): number =>
+  lone.reduce((product, x) => {
+    const [without, withIt] = evidence.get(x)!;
+    return product * ((1 - net.leaks[x]!) * without + net.leaks[x]! * withIt);
+  }, 1);
 
-export function forwardPass(net: Net, table: readonly number[], absent: readonly number[], scale: number, order?: readonly number[]) {
-  const causes = (order ?? net.causes.map((_, f) => f)).map((f) => foldCause(net.causes[f]!, table, absent));
-  const forward = [leakTable(net, table, absent, scale)];
-  for (const cause of causes) forward.push(foldIn(forward.at(-1)!, cause));
-  return { causes, forward };
-}
-
-export function backwardPass(causes: readonly FoldedCause[], last: Float64Array): Float64Array[] {
-  const backward = [last];
-  for (let f = causes.length - 1; f >= 0; f--) backward.push(foldBack(backward.at(-1)!, causes[f]!));
-  return backward.reverse();
-}
-
-/** Both passes. @param order the causes' order; any gives the same answer, an order by group lets a group be left out at once. */
-export function passes(net: Net, evidence: Evidence, order?: readonly number[]): Passes {
-  const { table, absent, scale } = split(evidence);
-  const { causes, forward } = forwardPass(net, table, absent, scale, order);
-  const backward = backwardPass(causes, weightTable(table.map((x) => evidence.get(x)!)));
-  return { forward, backward, causes, evidence: dot(forward.at(-1)!, backward.at(-1)!) };
+/** The pass through all causes. @param before is given the table as each cause finds it. @param fixed causes that are there, or are not. */
+function forward(
+  net: Net,
+  evidence: Evidence,
+  sweep: Sweep,
+  before: (table: Float64Array) => void = () => {},
+  fixed: ReadonlyMap<number, boolean> = new Map(),
+): number {
+  let w: Float64Array = new Float64Array([loneShare(net, evidence, sweep)]);
+  for (const [f, there] of fixed) {
+    const { none } = fold(net.causes[f]!, []);
+    // One that can say nothing of what was seen only scales.
+    if (sweep.silent.has(f)) w[0] = w[0]! * (there ? 1 - none : none);
+  }
+  for (const { cause, joins, scope, leaves } of sweep.steps) {
+    for (const x of joins) w = join(w, net.leaks[x]!);
+    before(w);
+    const folded = fold(net.causes[cause]!, scope);
+    const state = fixed.get(cause);
+    if (state === undefined) w = act(w, folded, spread);
+    else if (state) w = act(w, { ...folded, none: 0 }, spread);
+    else w = w.map((mass) => mass * folded.none);
+    for (const bit of leaves) w = leave(w, bit, evidence.get(scope[bit]!)!);
+  }
+  return w[0]!;
 }
 
 export interface Posterior {
   /** Probability of what was seen, before it was seen. */
   readonly evidence: number;
-  /** By cause and alternative: how likely it is there, given what was seen. */
+  /** By cause and alternative: how likely it is there, given what was seen. All nothing where the evidence cannot be. */
   readonly causes: readonly (readonly number[])[];
-  /** By finding of the evidence: how likely it is really there. */
-  readonly findings: ReadonlyMap<number, number>;
+}
+
+/** Everything the evidence says of each cause, without an opinion on evidence that cannot be. @param sweep the way through the causes. */
+export function weigh(net: Net, evidence: Evidence, sweep: Sweep = sweepOf(net, [...evidence.keys()])): Posterior {
+  const tables: Float64Array[] = [];
+  const z = forward(net, evidence, sweep, (table) => tables.push(table));
+  const causes = net.causes.map(({ alternatives }) => alternatives.map(({ prior }) => (z > 0 ? prior : 0)));
+  let b: Float64Array = new Float64Array([1]);
+  for (let i = sweep.steps.length - 1; i >= 0 && z > 0; i--) {
+    const { cause, joins, scope, leaves } = sweep.steps[i]!;
+    for (const bit of [...leaves].reverse()) b = unleave(b, bit, evidence.get(scope[bit]!)!);
+    const folded = fold(net.causes[cause]!, scope);
+    causes[cause] = folded.alternatives.map(({ prior, strengths }) =>
+      prior === 0 ? 0 : (prior * dot(spread(tables[i]!.slice(), strengths), b)) / z,
+    );
+    b = act(b, folded, gather);
+    for (const x of [...joins].reverse()) b = unjoin(b, net.leaks[x]!);
+  }
+  return { evidence: z, causes };
 }
 
 /**
  * Everything the evidence says of each cause.
  * @throws RangeError when the net cannot bring the evidence about at all: an observation that excludes both, or leaks of nothing.
  */
-export function posterior(net: Net, evidence: Evidence): Posterior {
-  const { table, absent } = split(evidence);
-  const { forward, backward, causes, evidence: z } = passes(net, evidence);
-  if (!(z > 0)) throw new RangeError("posterior: the net cannot bring about what was seen");
-  const last = forward.at(-1)!;
-  const weights = backward.at(-1)!;
-  const findings = new Map<number, number>(absent.map((x) => [x, 0]));
-  table.forEach((finding, bit) => {
-    let there = 0;
-    for (let s = 0; s < last.length; s++) if (s & (1 << bit)) there += last[s]! * weights[s]!;
-    findings.set(finding, there / z);
-  });
-  return { evidence: z, causes: marginalsOf({ forward, backward, causes, evidence: z }), findings };
+export function posterior(net: Net, evidence: Evidence, sweep?: Sweep): Posterior {
+  const found = weigh(net, evidence, sweep);
+  if (!(found.evidence > 0)) throw new RangeError("posterior: the net cannot bring about what was seen");
+  return found;
 }
-
-/** How likely each alternative of each cause is, in the order of the passes. */
-export const marginalsOf = ({ forward, backward, causes, evidence: z }: Passes): number[][] =>
-  causes.map((cause, f) =>
-    cause.alternatives.map(({ prior, keepsAbsent, strengths }) =>
-      cause.silent ? prior : (prior * keepsAbsent * dot(spread(forward[f]!.slice(), strengths), backward[f + 1]!)) / z,
-    ),
-  );
 
 /**
- * How likely it is that no cause of a group is there. Groups part the causes: a cause belongs to one.
+ * How likely it is that no cause of a group is there.
  * @param groups cause numbers; those named in none are left as they are.
  */
-export function groupAbsence(net: Net, evidence: Evidence, groups: readonly (readonly number[])[]): number[] {
-  const grouped = groups.flat();
-  const order = [...grouped, ...net.causes.map((_, f) => f).filter((f) => !grouped.includes(f))];
-  return absenceOf(passes(net, evidence, order), groups);
-}
-
-/** The same from passes whose order begins with the groups, one after the other. */
-export function absenceOf({ forward, backward, causes, evidence: z }: Passes, groups: readonly (readonly number[])[]): number[] {
-  let at = 0;
+export function groupAbsence(
+  net: Net,
+  evidence: Evidence,
+  groups: readonly (readonly number[])[],
+  sweep: Sweep = sweepOf(net, [...evidence.keys()]),
+): number[] {
+  const z = forward(net, evidence, sweep);
   return groups.map((group) => {
-    const from = at;
-    at += group.length;
-    let none = 1;
-    for (let f = from; f < at; f++) none *= causes[f]!.none;
-    return z > 0 ? Math.min(1, (none * dot(forward[from]!, backward[at]!)) / z) : 1;
+    const none = forward(net, evidence, sweep, undefined, new Map(group.map((f) => [f, false])));
+    return z > 0 ? Math.min(1, none / z) : 1;
   });
 }
 
@@ -236,37 +208,25 @@ export interface Combination {
 }
 
 /**
- * The likeliest combinations of some causes, all others summed over. Exact: the others are folded in first, then every subset of the chosen is
- * followed down. @param among at most twelve causes, for the 2^n subsets. Alternatives of a cause are taken together.
+ * The likeliest combinations of some causes, all others summed over: one pass for every subset of the chosen, and so exact.
+ * @param among at most twelve causes, for the 2^n subsets. Alternatives of a cause are taken together.
  */
-export function combinations(net: Net, evidence: Evidence, among: readonly number[], most: number): Combination[] {
+export function combinations(
+  net: Net,
+  evidence: Evidence,
+  among: readonly number[],
+  most: number,
+  sweep: Sweep = sweepOf(net, [...evidence.keys()]),
+): Combination[] {
   if (among.length > 12) throw new RangeError("combinations: at most twelve causes");
-  const { table, absent, scale } = split(evidence);
-  const weights = weightTable(table.map((x) => evidence.get(x)!));
-  let base = leakTable(net, table, absent, scale);
-  net.causes.forEach((cause, f) => {
-    if (!among.includes(f)) base = foldIn(base, foldCause(cause, table, absent));
-  });
-  const found: Combination[] = [];
-  let z = 0;
-  const follow = (w: Float64Array, i: number, there: readonly number[]) => {
-    if (i === among.length) {
-      const probability = dot(w, weights);
-      z += probability;
-      found.push({ causes: there, probability });
-      return;
-    }
-    const { none, alternatives } = foldCause(net.causes[among[i]!]!, table, absent);
-    follow(
-      w.map((mass) => mass * none),
-      i + 1,
-      there,
-    );
-    follow(foldIn(w, { none: 0, alternatives, silent: false }), i + 1, [...there, among[i]!]);
-  };
-  follow(base, 0, []);
-  return found
-    .map(({ causes, probability }) => ({ causes, probability: probability / z }))
+  const z = forward(net, evidence, sweep);
+  return Array.from({ length: 1 << among.length }, (_, mask) => {
+    const fixed = new Map(among.map((f, i) => [f, (mask & (1 << i)) !== 0]));
+    return {
+      causes: among.filter((f) => fixed.get(f)),
+      probability: z > 0 ? forward(net, evidence, sweep, undefined, fixed) / z : 0,
+    };
+  })
     .sort((a, b) => b.probability - a.probability)
     .slice(0, most);
 }

@@ -1,9 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
-import { type Case, diagnose, findingOfTest, nextTests, type Observation } from "./diagnose";
+import { type Case, findingOfTest, type Observation } from "./case-net";
+import { diagnose } from "./diagnose";
 import { faults } from "./fault-table";
 import type { FindingId } from "./finding-table";
+import { nextTests } from "./next-looks";
 import { type Scenario, scenarios } from "./scenarios";
 
 /** What the bench knows in a case: what was told (the irrelevant too), tested and seen; the missing finding was never looked at. */

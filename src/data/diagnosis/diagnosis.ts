@@ -1,17 +1,8 @@
+import { type Case, findingOfTest, type Observation, verdictWeights } from "@/core/diagnosis/case-net";
 import { comebackPrior, type LastVisit, type LastWork } from "@/core/diagnosis/comeback-priors";
-import {
-  type Case,
-  type Diagnosis,
-  diagnose,
-  findingOfTest,
-  isHeavy,
-  type NextTest,
-  nextTestSteps,
-  type Observation,
-  quickNextTests,
-  verdictWeights,
-} from "@/core/diagnosis/diagnose";
+import { type Diagnosis, diagnose } from "@/core/diagnosis/diagnose";
 import type { FindingId } from "@/core/diagnosis/finding-table";
+import { type NextTest, nextTests } from "@/core/diagnosis/next-looks";
 import { type Norm, numberWeight, withVerdict } from "@/core/diagnosis/number-weight";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
@@ -19,7 +10,6 @@ import { groupBy } from "@/core/group-by";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { protocolFor, testSpec } from "@/core/proving/protocol";
 import { median } from "@/core/quantile";
-import { runInSlices } from "@/core/slices";
 import { sayMeasure } from "@/core/units/say-measure";
 import { conditionMarks } from "@/core/vocabulary/counter-lists";
 import type { TestId } from "@/core/vocabulary/tests";
@@ -245,12 +235,8 @@ export function claimsOf(db: Db, job: Job): WeighedClaim[] {
   return (job.intake.claims ?? []).map((claim) => weighClaim(claim, evidence));
 }
 
-/** The diagnosis of a job, and what to look at next; of a heavy case a first answer, to be followed by `exactNextTests`. */
-export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[]; heavy: boolean } {
+/** The diagnosis of a job, and what to look at next. */
+export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[] } {
   const subject = caseOf(db, job);
-  return { subject, diagnosis: diagnose(subject), next: quickNextTests(subject), heavy: isHeavy(subject) };
+  return { subject, diagnosis: diagnose(subject), next: nextTests(subject) };
 }
-
-/** What to look at next from everything that was noticed, slice by slice, so that the bench is served between. */
-export const exactNextTests = (db: Db, job: Job, breathe: () => Promise<void>): Promise<NextTest[]> =>
-  runInSlices(nextTestSteps(caseOf(db, job)), breathe);

@@ -1,5 +1,5 @@
 "use client";
-import { type ReactNode, useEffect, useState } from "react";
+import { type ReactNode, useState } from "react";
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Isolation } from "@/core/diagnosis/isolation";
@@ -25,9 +25,8 @@ interface Props {
   readonly through: readonly { readonly words: string; readonly probability: number }[];
   /** What a fault's remedy may touch and hurt, by fault. */
   readonly remedyCautions: Readonly<Record<string, readonly string[]>>;
-  /** What to look at next; a first answer where `exactLooks` says where the rest of the thinking is to be had. */
+  /** What to look at next. */
   readonly looks: readonly LookLine[];
-  readonly exactLooks: string | null;
   readonly made: readonly { readonly finding: string; readonly name: string; readonly so: boolean }[];
   readonly isolations: readonly Isolation[];
   readonly nothing: number;
@@ -44,22 +43,6 @@ interface Props {
 const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)} in 100`);
 const shadeOf = (p: number): Shade | 0 => (p >= 0.5 ? 3 : p >= 0.2 ? 2 : p >= 0.08 ? 1 : 0);
 
-/** The first answer at once, and the exact one in its place when it has come. What was asked with other looks made is not shown. */
-function useExactLooks(quick: readonly LookLine[], from: string | null, made: string) {
-  const [exact, setExact] = useState<{ readonly made: string; readonly looks: readonly LookLine[] } | null>(null);
-  useEffect(() => {
-    if (!from) return;
-    const stop = new AbortController();
-    fetch(from, { signal: stop.signal })
-      .then(async (response) => (response.ok ? ((await response.json()) as LookLine[]) : null))
-      .then((looks) => looks && setExact({ made, looks }))
-      .catch(() => {}); // the first answer stands
-    return () => stop.abort();
-  }, [from, made]);
-  const come = from !== null && exact?.made === made;
-  return { looks: come ? exact.looks : quick, thinking: from !== null && !come };
-}
-
 /** Which side to open, what to look at next, and what is most likely wrong with it; the drawing is hatched as densely as its parts are suspect. */
 export function FindSheet({
   head,
@@ -68,8 +51,7 @@ export function FindSheet({
   suspects,
   through,
   remedyCautions,
-  looks: quickLooks,
-  exactLooks,
+  looks,
   made,
   isolations,
   nothing,
@@ -85,7 +67,6 @@ export function FindSheet({
   const settling = useAct(settle);
   const [openId, setOpenId] = useState<string | null>(null);
   const [all, setAll] = useState(false);
-  const { looks, thinking } = useExactLooks(quickLooks, exactLooks, made.map(({ finding, so }) => `${finding} ${so}`).join());
   const first = looks[0];
   const tasks = suspects.filter((suspect) => suspect.task);
   const spoken = suspects.filter((suspect) => suspect.spokenFor || suspect.settled !== null || suspect.task);
@@ -153,11 +134,6 @@ export function FindSheet({
             )}
           </div>
           <h2>Check this next</h2>
-          {thinking && (
-            <p role="status" className="text-note">
-              First answer, from the strongest signs. The rest is being worked out.
-            </p>
-          )}
           {!looks.length && <p>No further check would help.</p>}
           <ol className="flex flex-col gap-2">
             {looks.map((one, i) => (
@@ -281,7 +257,7 @@ export function FindSheet({
                 {all ? "Only faults with signs" : `All faults possible in this reel (${suspects.length})`}
               </button>
               {leftOut.length > 0 && (
-                <p className="text-note">More was noticed than the exact sum holds; left out: {leftOut.join(", ")}.</p>
+                <p className="text-note">More hangs together than can be reckoned with; left out: {leftOut.join(", ")}.</p>
               )}
             </div>
             {open && (

@@ -23,7 +23,7 @@ export default async function FindPage(props: StationProps) {
   const { db, head, version, job } = await loadBench(props);
   const before = listObservations(db, job.id).filter(({ phase }) => phase === "before");
   const isolations = sectionsOfTests(version.model.family, Object.fromEntries(before.map(({ testId, verdict }) => [testId, verdict])));
-  const { subject, diagnosis, next, heavy } = diagnosisOf(db, job);
+  const { subject, diagnosis, next } = diagnosisOf(db, job);
   const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
   const tasks = new Set(listFaults(db, job.id).map((finding) => finding.faultId));
   const last = lastVisitOf(db, job);
@@ -42,7 +42,6 @@ export default async function FindPage(props: StationProps) {
         }),
       )}
       looks={lookLines(next, subject.knowledge ?? commonKnowledge)}
-      exactLooks={heavy ? `/api/looks?job=${job.id}` : null}
       made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
       isolations={isolations}
       through={diagnosis.histories

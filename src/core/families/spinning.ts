@@ -205,7 +205,7 @@ export const spinningTable: TemplateTable = {
       id: "gate-clutch",
       kind: "gate",
       words: "The pinion turns one way and holds the other, no slip in twenty",
-      after: place("clutch-plate", "clutch-screw-rear"),
+      after: place("clutch-plate", "clutch-screw-top", "clutch-screw-front", "clutch-screw-rear"),
       before: place("rotor-washer"),
       lookAt: ["Grease in the clutch: wash it, oil it", "Inner sleeve dirty, pitted or left out", "Clutch turned over"],
     },

@@ -1,0 +1,174 @@
+import type { FamilyId } from "@/core/vocabulary/families";
+
+/**
+ * What hands cannot do otherwise when a reel of each family goes together, written from the bench and not from the templates (common practice).
+ * A line is read from left to right: everything before a ">" is done before everything after it.
+ */
+
+const foot = "frame > foot > foot-screw-front foot-screw-rear";
+
+const starBench = [
+  foot,
+  // Bridge in the hand: sleeve pinned, ratchet over the pin, dog and its spring, then whatever covers them.
+  "bridge > gear-sleeve > sleeve-pin > ratchet",
+  "bridge > dog > dog-spring",
+  "ratchet dog-spring > gate-dog > under-gear-washer > main-gear > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
+  // Plate: eccentric, its spring, jack, yoke, pinion; the lever from outside.
+  "head-plate > eccentric > eccentric-spring > jack > yoke > pinion",
+  "head-plate > yoke-spring-front yoke-spring-rear",
+  "eccentric > lever",
+  // Bridge and plate become one.
+  "keyed-high pinion yoke-spring-front yoke-spring-rear lever > free-lever > bridge-screw-top-front bridge-screw-top-rear bridge-screw-low-front bridge-screw-low-rear > tighten-bridge > gate-sleeve gate-lever > close-head",
+  // Tail plate with its click, drawn down before the spool is turned past the tongue.
+  "tail-plate > click-tongue > click-spring click-button",
+  "tail-plate > cap",
+  "frame tail-plate click-tongue click-spring > tail-screw-top tail-screw-front tail-screw-rear > tighten-tail > spool-in",
+  // Spool with what rides on it.
+  "frame > spool > click-gear > tail-bearing",
+  "spool > head-bearing",
+  "tail-bearing head-bearing > spool-in > close-head > head-screw-top head-screw-front head-screw-rear > tighten-head > gate-spool gate-click",
+  // Outside of the plate, down the shaft.
+  "ferrule > tension-lower > tension-upper > star > gate-star > handle-spacer > handle > handle-nut > tighten-nut > gate-handle > lock-screw",
+  "handle > knob-washer > knob",
+];
+
+const baitcaster = [
+  foot,
+  "frame > thumb-spring > thumb-bar",
+  // Level wind: far bush, worm, its other bush, gear and clip; the guide on bar and worm, the pawl up into it.
+  "frame > worm-bush-far > worm > worm-bush > worm-gear > worm-clip",
+  "frame > guide-bar",
+  "worm guide-bar > guide > pawl > pawl-cap",
+  "pawl-cap worm-clip > gate-wind > spool",
+  // Gear side.
+  "frame > shaft-bearing > gear-shaft > ratchet > main-gear > friction > keyed",
+  "frame > pinion-bearing > yoke > pinion yoke-spring-upper yoke-spring-lower",
+  "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > clutch > clutch-sleeve > gate-clutch > tension-lower > tension-upper > star-click > star > gate-star > handle > handle-nut > nut-keeper",
+  "gear-plate > cap-bearing > tension-shim > cap-ring > tension-cap",
+  "handle > knob-washer > knob-bearing > knob",
+  // Spool with its pin, bearing and brake, met by the pinion.
+  "frame pinion > spool > bearing-pin > spool-bearing",
+  "spool > brake-hub > brake-block-a brake-block-b",
+  // Side plate with what rides on it goes on over them, the tension knob backed off before it is drawn down.
+  "spool-bearing brake-block-a brake-block-b > side-plate > plate-bearing > plate-keeper",
+  "side-plate > brake-drum",
+  "side-plate > magnet-front magnet-rear > magnet-dial",
+  "spool tension-cap > back-off > side-screw-top side-screw-front side-screw-rear > gate-spin",
+  "side-plate > side-screw-top side-screw-front side-screw-rear",
+];
+
+const spinningBody = [
+  "body > switch",
+  "body > oscillation-gear > oscillation-block",
+  "body > pinion-bearing > pinion > main-shaft > block-screw",
+  "oscillation-block > block-screw > drive-gear",
+  "body > gear-bearing-inner > drive-gear > gear-shim > gear-bearing-outer > side-cover > cover-screw-top cover-screw-front cover-screw-rear > gate-mesh",
+  "pinion > clutch-sleeve > clutch",
+  "clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > rotor-washer > rotor > rotor-nut > tighten-nut > gate-rotor > nut-screw",
+  "handle > knob-washer > knob",
+  "handle > handle-cap",
+  "bail-arm > roller-spacer > roller-bearing > roller > roller-screw",
+  "main-shaft > click-ratchet > spool-shim > spool > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high > drag-clip > knob-ring > drag-knob > gate-drag",
+];
+const bail = [
+  "rotor > trip-lever > bail-spring > bail-arm",
+  "roller > bail-wire > bail-screw",
+  "roller-screw bail-screw > tighten-roller > gate-bail",
+];
+
+const lines: Readonly<Record<FamilyId, readonly string[]>> = {
+  "star-drag-bridge": [
+    ...starBench,
+    // The yoke is laid over its springs.
+    "yoke-spring-front yoke-spring-rear > yoke",
+    "keyed-high head-plate > ferrule",
+  ],
+  "star-drag-clutch": [
+    ...starBench,
+    // Pinion before the gear that meshes with it, the yoke's springs after both.
+    "pinion > main-gear > yoke-spring-front yoke-spring-rear",
+    // One-way clutch in the plate under its retainer, then the collar down the sleeve.
+    "head-plate > clutch > retainer > retainer-screw-front retainer-screw-rear",
+    "keyed-high retainer > clutch-collar",
+    "clutch-collar retainer-screw-front retainer-screw-rear > gate-clutch > ferrule",
+  ],
+  "lever-drag": [
+    "frame > foot > foot-nut-front foot-nut-rear",
+    "frame > tail-bearing",
+    // Click in the tail plate, behind the spool.
+    "frame > click-tongue > click-spring click-washer > click-button > click-clip",
+    // Drag in the spool: bearings, washer, plate with its bearing, preload spring, cap; the shaft through it all.
+    "spool > spool-bearing-tail spool-bearing-head",
+    "spool > click-gear",
+    "spool-bearing-head > drag-washer > pressure-plate > plate-bearing > preload-spring > drag-cap > gate-preload > shaft > cross-pin > cupped-lower > cupped-upper > spool-in",
+    "frame tail-bearing click-clip click-gear spool-bearing-tail > spool-in",
+    // Gears in the head plate.
+    "head-plate > gear-bearing > gear-shaft > ratchet",
+    "head-plate > dog > dog-spring",
+    "ratchet dog-spring > gate-dog > main-gear",
+    "head-plate > pinion-bearing > pinion",
+    "main-gear > pinion",
+    "spool-in pinion > lever-free > plate-screw-top plate-screw-front plate-screw-rear > tighten-plate > lever-washer-plastic > lever-washer-metal > lever > quadrant > quadrant-screw-front quadrant-screw-middle quadrant-screw-rear > tighten-quadrant > cam > knob-preset > gate-free-spool > handle > handle-screw",
+    "lever > detent-spring > detent-pin > knob-preset",
+    "gear-shaft > handle",
+    "handle > knob-washer > knob",
+  ],
+  "baitcaster-low-profile": baitcaster,
+  "baitcaster-round": [...baitcaster, "side-plate > click-tongue > click-button"],
+  spinning: [...spinningBody, ...bail, "clutch > clutch-plate"],
+  "spinning-fluid-sealed": [
+    ...spinningBody,
+    ...bail,
+    "clutch > two-ear > second-washer > clutch-ring > recessed-plate > fluid-magnet > unit-cap > fluid-last > clutch-plate",
+    // While its fluid is kept the keyed sleeve is down before the magnet disc.
+    "clutch-sleeve > fluid-magnet",
+  ],
+  "spinning-sealed-bail-less": [
+    ...spinningBody,
+    "pinion-bearing > guide-seal-inner > guide-seal-outer > shaft-seal > pinion",
+    "gear-bearing-outer > gear-ring handle-seal > side-cover",
+    "body > cover-ring > side-cover",
+    "clutch > housing-ring > neck-ring > main-seal > clutch-plate",
+    "rotor > bail-arm bail-screw",
+    "roller-screw > gate-arm",
+  ],
+  spincast: [
+    "body > click-tongue drag-dial stop-switch > back-cover",
+    "body > button > hinge-screw > back-cover",
+    "body > shaft-bush > main-shaft > return-spring > crown-gear",
+    "body > gear-bush",
+    "crown-gear gear-bush > drive-gear > gear-bush-outer > back-cover",
+    "body > anti-reverse-hub > anti-reverse > hair-spring",
+    "hair-spring drive-gear > gate-anti-reverse > back-cover > cover-screw-left cover-screw-right",
+    "gear-bush-outer > handle-washer > handle > handle-screw > handle-cap",
+    "handle > knob",
+    // Up from the shaft.
+    "body > copper-lower > toothed-nut > copper-upper > spring-washer > keyed > fibre-lower > spool > fibre-upper > flatted > spool-clip",
+    "spool-clip drag-dial > gate-drag > cone > cone-nut",
+    "crown-gear > pin-spring > pick-up-pin > cone",
+    "hinge-screw cone-nut > gate-button > front-cover",
+    "cone-nut > gate-pin > front-cover",
+  ],
+  centrepin: [
+    "back-plate > foot > foot-screw-front foot-screw-rear",
+    "back-plate > check-wheel",
+    "back-plate > check-pawl > check-spring > check-switch",
+    "check-switch check-wheel > gate-check > spindle",
+    // Hub: front half, turned over, rear half under its clip.
+    "middle-clip > front-bearing > front-clip > outer-sleeve > wave-spring > inner-sleeve > rear-bearing > rear-clip > gate-hub",
+    "spindle gate-hub > drum > drum-screw",
+    "drum > knob-front > knob-screw-front",
+    "drum > knob-rear > knob-screw-rear",
+  ],
+};
+
+/** What has to be done before each act, by its id; a seat is named as its part's place. */
+export function handLaws(family: FamilyId): ReadonlyMap<string, ReadonlySet<string>> {
+  const after = new Map<string, Set<string>>();
+  for (const line of lines[family]) {
+    const links = line.split(" > ").map((link) => link.split(" "));
+    for (const [i, then] of links.entries())
+      for (const id of then) for (const before of links[i - 1] ?? []) after.set(id, (after.get(id) ?? new Set()).add(before));
+  }
+  return after;
+}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { placeOperationId } from "@/core/anatomy/types";
+import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { batchesOf } from "@/core/hands/batches";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
@@ -22,6 +23,8 @@ type Fact =
   | { readonly gate: RegExp; readonly after?: readonly string[]; readonly before?: readonly string[] }
   /** An act by its words. */
   | { readonly act: RegExp; readonly after?: readonly string[]; readonly before?: readonly string[] }
+  /** Something that can be wrong with it. */
+  | { readonly fault: RegExp }
   /** Hands take these as one. */
   | { readonly asOne: readonly string[] };
 
@@ -57,6 +60,11 @@ function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
     for (const id of after) expect(at(id), `${id} before ${words}`).toBeLessThan(act);
     for (const id of before) expect(at(id), `${words} before ${id}`).toBeGreaterThan(act);
   }
+  if ("fault" in fact) {
+    const roles = new Set(parts.map(({ role }) => role));
+    const able = commonKnowledge.faults.filter(({ needs }) => needs === undefined || roles.has(needs));
+    expect(able.map(({ name, remedy }) => `${name}: ${remedy.words}`).join(" | ")).toMatch(fact.fault);
+  }
   if ("asOne" in fact) {
     const batches = batchesOf(anatomy, new Map(parts.map((part) => [part.id, part])));
     const [first = ""] = fact.asOne;
@@ -67,6 +75,23 @@ function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
 // biome-ignore format: one fact a line, read as a table
 const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
   "star-drag-bridge": [
+    ["plates crack behind the rear screws", { act: /crack behind/, after: ["head-screw-rear"] }],
+    ["star backed off, the handle is not pried", { at: "handle", says: /star/i }],
+    ["override switch only where it is", { seats: ["override"] }, { override: "switch" }],
+    ["a spongy lever has a tired spring", { fault: /eccentric.*spring|lever.*spring/i }],
+    ["a side adjuster creeps out", { fault: /side play|adjuster/i }],
+    ["faint click: its tongue", { fault: /click tongue/i }],
+    ["gate: bridge on, forward and not back", { gate: /turns forward and not back/, after: ["bridge-screw-low-rear"], before: ["head-screw-top"] }],
+    ["gate: yoke up and down, no gap", { gate: /throws the yoke up and down, no gap/, after: ["pinion", "lever"], before: ["head-screw-top"] }],
+    ["gate: star free to locked", { gate: /free to locked/, after: ["star"], before: ["handle-spacer"] }],
+    ["gate: with the handle tight the star moves", { gate: /star still moves/, after: ["handle-nut"], before: ["lock-screw"] }],
+    ["gate: spins free, side play barely there", { gate: /spins free; side play is barely there/, after: ["spool", "head-screw-rear"] }],
+    ["gate: click both ways", { gate: /click speaks both ways/, after: ["click-spring", "spool"] }],
+    ["plates drawn down with the cap backed off", { at: "cap", says: /Backed off/i }],
+    ["screws first bite, then crosswise", { act: /Head plate screws: first bite, then crosswise/, after: ["head-screw-top", "head-screw-front", "head-screw-rear"] }],
+    ["nut indexed to its lock screw", { act: /next flat at the lock screw/, after: ["handle-nut"], before: ["lock-screw"] }],
+    ["handle nut by hand, flat to flat", { at: "handle-nut", says: /by hand/ }],
+    ["spring flies: hand cupped", { at: "dog-spring", says: /cup|flies/i }],
     ["A1 handle: nut after handle, lock screw last", { goesIn: ["handle", "handle-nut", "lock-screw"] }],
     ["A8 knob with its washer", { seats: ["knob", "knob-washer", "foot-screw-front", "foot-screw-rear"] }],
     ["A8 knob gets its drops from outside", { at: "knob", oilPort: true }],
@@ -94,6 +119,14 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["gate: the dog before the gear covers it", { gate: /dog clicks/, after: ["dog-spring", "ratchet"], before: ["under-gear-washer"] }],
   ],
   "star-drag-clutch": [
+    ["ratchet square to the shaft", { at: "ratchet", says: /square/ }],
+    ["last metal thick, convex side up", { at: "keyed-high", says: /convex|thick/ }],
+    ["retainer on its pins", { at: "retainer", says: /pins/ }],
+    ["locating pin may drop out", { at: "locating-pin", says: /drop/ }, { plates: "trim" }],
+    ["collar free of pits", { at: "clutch-collar", says: /pit/ }],
+    ["pitted clutch sleeve slips", { fault: /clutch/i }],
+    ["gate: spins free, side play barely there", { gate: /side play is barely there/, after: ["spool"] }],
+    ["gate: star free to locked", { gate: /free to locked/, after: ["star"], before: ["handle-spacer"] }],
     ["B2 yoke and pinion before the gear, their springs after it", { goesIn: ["yoke", "pinion", "main-gear", "yoke-spring-front", "yoke-spring-rear"] }],
     ["B2 the springs leave first, with their screws", { asOne: ["yoke-spring-front", "yoke-spring-rear", "bridge-screw-top-front", "bridge-screw-top-rear"] }],
     ["B5 a trace of oil, never grease", { at: "clutch", product: "light oil" }],
@@ -103,6 +136,15 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["clutch alone: no dog", { gate: /holds at once backwards/ }, { "anti-reverse": "clutch" }],
   ],
   "lever-drag": [
+    ["plate screws by their pattern", { at: "head-plate", says: /pattern|uneven/ }],
+    ["dog square, small end down", { at: "dog", says: /square/ }],
+    ["foot's nuts collect salt", { at: "foot-nut-front", says: /first|corro|seize|collect/i }],
+    ["lever at free before the plates close", { act: /Lever at free/, before: ["plate-screw-top"] }],
+    ["gate: the dog before the gear covers it", { gate: /dog clicks/, after: ["dog-spring", "ratchet"], before: ["main-gear"] }],
+    ["rough in free spool and winding: bearings", { fault: /bearing/i }],
+    ["preload spring whole but dead", { fault: /preload|spring/i }],
+    ["cam half a turn round kills free spool", { fault: /cam/i }],
+    ["plate screws drawn down before the lever", { act: /Plate screws: first bite/, before: ["lever"] }],
     ["L1 off metal, plastic; back plastic, metal", { goesIn: ["lever-washer-plastic", "lever-washer-metal", "lever"] }],
     ["L1 cam out first, so in last but the preset", { goesIn: ["lever", "quadrant", "cam", "knob-preset"] }],
     ["L1 cam half a turn", { at: "cam", says: /half a turn/i }],
@@ -125,6 +167,13 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["A8 knob, foot nuts", { seats: ["knob", "knob-washer", "foot-nut-front", "foot-nut-rear"] }],
   ],
   spincast: [
+    ["tooth side of the nut to the gear", { at: "toothed-nut", says: /teeth/ }],
+    ["spring washer cup down", { at: "spring-washer", says: /cup down/ }],
+    ["keyed washer in its slots", { at: "keyed", says: /slot/ }],
+    ["up from the shaft", { goesIn: ["copper-lower", "toothed-nut", "copper-upper", "spring-washer", "keyed", "fibre-lower", "spool", "fibre-upper", "flatted", "spool-clip"] }],
+    ["handle screw in aluminium starts by hand", { at: "handle-screw", says: /by hand/ }],
+    ["hair spring from hub to slot", { at: "hair-spring", says: /hub.*slot|slot/ }],
+    ["pin: a tiny drop on the tip", { at: "pick-up-pin", product: "light oil" }],
     ["S1 bushes, click, dial, stop switch", { seats: ["shaft-bush", "gear-bush", "gear-bush-outer", "click-tongue", "drag-dial", "stop-switch"] }],
     ["S1 handle cap and washer", { goesIn: ["handle-washer", "handle", "handle-screw", "handle-cap"] }],
     ["S1 hair spring with hub and slot", { goesIn: ["anti-reverse-hub", "anti-reverse", "hair-spring"] }],
@@ -143,6 +192,16 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["A8 knob", { at: "knob", oilPort: true }],
   ],
   "baitcaster-low-profile": [
+    ["pinion bore cleaned through", { at: "pinion", says: /bore/ }],
+    ["thumb bar: dirt in its slot", { fault: /thumb bar/i }],
+    ["knob washer nests in its recess", { at: "knob-washer", says: /recess/ }],
+    ["long end of the spool's shaft to the pinion", { at: "spool", says: /long/ }],
+    ["tension knob backed off before the plate is drawn down", { act: /backed off before/, before: ["side-screw-top"] }],
+    ["gate: the clutch before the tension washers", { gate: /forward and not back/, after: ["clutch", "clutch-sleeve"], before: ["tension-lower"] }],
+    ["gate: the guide before the spool", { gate: /line guide runs/, after: ["pawl", "worm"], before: ["spool"] }],
+    ["gate: star free to locked, click heard", { gate: /free to locked, click heard/, after: ["star"], before: ["handle"] }],
+    ["sleeve leaves with the star", { at: "clutch-sleeve", says: /leaves with the star/ }],
+    ["worm gets thin oil or grease both ends", { at: "worm-bush", product: "light oil" }],
     ["T1 bearing map", { seats: ["plate-bearing", "plate-keeper", "spool-bearing", "pinion-bearing", "cap-bearing", "worm-bush", "worm-bush-far", "shaft-bearing", "knob-bearing", "knob-washer"] }],
     ["T1 side plate bearing under its wire keeper", { goesIn: ["plate-bearing", "plate-keeper"] }],
     ["T1 both ends of the worm", { at: "worm-bush-far", product: "light oil" }],
@@ -159,11 +218,28 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["gate: it spins with the brakes at nothing", { gate: /spool spins free/, after: ["side-screw-top"] }],
   ],
   "baitcaster-round": [
+    ["gate: the guide before the spool", { gate: /line guide runs/, before: ["spool"] }],
+    ["gate: spins free", { gate: /spool spins free/, after: ["side-screw-top"] }],
+    ["brakes restored as found", { at: "brake-block-a", says: /restore/ }],
     ["T1 bearing map", { seats: ["plate-bearing", "plate-keeper", "pinion-bearing", "cap-bearing", "worm-bush-far"] }],
     ["round ones have a click", { seats: ["click-tongue", "click-button"] }],
     ["A10 a drag face between ratchet and gear", { goesIn: ["ratchet", "under-gear", "main-gear"] }, { "under-gear": "friction" }],
   ],
   spinning: [
+    ["tabs of the bush in their slots", { at: "bail-wire", says: /tabs in their slots/ }],
+    ["thread-lock renewed at the roller", { at: "roller-screw", product: "thread-lock" }],
+    ["wide key to wide channel", { at: "rotor", says: /[Ww]ide/ }],
+    ["shaft's flat up", { at: "main-shaft", says: /flat/ }],
+    ["post in the block's channel", { at: "oscillation-block", says: /post|channel/ }],
+    ["ratchet's raised side to the rotor", { at: "click-ratchet", says: /raised|rotor/ }],
+    ["dog's ridge down", { at: "dog", says: /ridge/ }, { "anti-reverse": "both" }],
+    ["gate: mesh felt before the rotor", { gate: /even all round/, after: ["drive-gear", "side-cover"] }],
+    ["gate: one way and not the other", { gate: /one way and holds the other/, after: ["clutch"], before: ["rotor"] }],
+    ["gate: bail ten of ten, roller under a braid", { gate: /ten times of ten, the roller turns under a braid/, after: ["bail-screw"] }],
+    ["gate: drag over its range", { gate: /free to locked/, after: ["drag-knob"] }],
+    ["nine drag pieces in big old ones", { goesIn: ["keyed-high", "friction-top", "eared-top", "friction-last", "drag-clip"] }, { "drag-pieces": "nine" }],
+    ["roller thick end", { at: "roller", says: /[Tt]hick end/ }],
+    ["grinds on a slow retrieve only: roller bearing", { fault: /roller/i }],
     ["A1 the roller's screw after the roller", { goesIn: ["bail-arm", "roller-spacer", "roller-bearing", "roller", "roller-screw"] }],
     ["P1 left loose until the bail is whole", { at: "roller-screw", says: /loose until the bail is whole/ }],
     ["P1 drawn down at once when only the roller was out", { at: "roller-screw", says: /at once when only the roller/ }],
@@ -180,6 +256,9 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["A8 knob and its washer", { at: "knob", oilPort: true }],
   ],
   "spinning-fluid-sealed": [
+    ["the sleeve hangs free once the rotor is off", { at: "clutch-sleeve", says: /centre|before the magnet/ }],
+    ["gate: one way and not the other", { gate: /holds the other/, after: ["unit-cap"], before: ["rotor"] }],
+    ["gate: pinion proud of the rotor", { gate: /stands proud/, after: ["rotor-nut"], before: ["nut-screw"] }],
     ["P3 the keyed washer in the pack before the pack goes in", { at: "two-ear", says: /before the pack goes/ }],
     ["P3 second washer, O-ring, recessed plate", { goesIn: ["two-ear", "second-washer", "clutch-ring", "recessed-plate", "fluid-magnet", "unit-cap"] }],
     ["P3 the keyed sleeve before the magnet disc", { goesIn: ["clutch-sleeve", "fluid-magnet"] }],
@@ -191,6 +270,9 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["A1 the roller's screw after the roller", { goesIn: ["roller", "roller-screw"] }],
   ],
   "spinning-sealed-bail-less": [
+    ["clutch pin to its cut-out before pressing", { at: "clutch", says: /cut-out/ }],
+    ["gear side opened only at signs of water", { at: "side-cover", says: /water/ }],
+    ["rings lie before their cover", { goesIn: ["gear-ring", "handle-seal", "side-cover"] }],
     ["P4 about eight rings and seals", { seats: ["cover-ring", "gear-ring", "handle-seal", "main-seal", "guide-seal-inner", "guide-seal-outer", "housing-ring", "neck-ring", "shaft-seal"] }],
     ["P4 seals are never used again", { at: "shaft-seal", says: /never used again/ }],
     ["P4 curved end down", { at: "guide-seal-inner", says: /curved end down/ }],
@@ -199,6 +281,12 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["A1 the roller's screw after the roller", { goesIn: ["roller-spacer", "roller-bearing", "roller", "roller-screw"] }],
   ],
   centrepin: [
+    ["clips: start opposite the gap, seat all round", { at: "rear-clip", says: /opposite the gap.*seated all round|seated all round.*opposite the gap/i }],
+    ["preload bears on one outer ring and the other's inner", { at: "inner-sleeve", says: /inner ring/ }],
+    ["outer sleeve on the outer ring", { at: "outer-sleeve", says: /outer ring/ }],
+    ["gate: the check speaks both ways", { gate: /check speaks both ways/, before: ["spindle"] }],
+    ["a lost preload", { fault: /preload|wave spring|sleeve/i }],
+    ["a dented shield", { fault: /shield/i }],
     ["C1 compressed before the rear clip, off and on", { at: "rear-clip", says: /compressed before the clip comes off, and while it goes on/ }],
     ["C1 turned over between the two clips", { at: "rear-clip", says: /turned over between the two clips/ }],
     ["C1 the middle clip stays", { at: "middle-clip", stays: true }],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { handLaws } from "#tests/hand-laws";
+import { stream } from "#tests/random-stream";
 import { type Anatomy, type PartType, placeOperationId } from "@/core/anatomy/types";
 import { beforeBuried, type SeatState } from "@/core/teardown/before-buried";
 import { buildOrder } from "@/core/teardown/build-order";
@@ -7,17 +8,6 @@ import { missingBefore } from "@/core/teardown/left-over";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { families } from "./families";
-
-/** A repeatable stream of numbers in [0, 1): mulberry32. */
-function stream(seed: number): () => number {
-  let at = seed >>> 0;
-  return () => {
-    at = (at + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(at ^ (at >>> 15), 1 | at);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** The laws of the hand by operation; every name in them has to be there. */
 function predicates(family: FamilyId, anatomy: Anatomy): ReadonlyMap<string, ReadonlySet<string>> {

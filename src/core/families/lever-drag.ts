@@ -103,7 +103,7 @@ export const leverDragTable: TemplateTable = {
       ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["cam", "detent-pin"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
     ],
     head: [
-      ["head-plate", "Head plate", "head-plate", { turnsWith: "frame" }],
+      ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "its uneven hole pattern fits one way only" }],
       ["gear-bearing", "Gear shaft bearing", "gear-bearing", { acrossMm: -10, restsOn: ["head-plate"], ...oiled("1 drop", "a medium oil here stands water"), trap: "Frozen here the whole reel is hard to turn though free spool is fine." }],
       ["gear-shaft", "Gear shaft", "gear-shaft", { acrossMm: -10, restsOn: ["gear-bearing"], turnsWith: "sleeve", ...greased("a film", "dry it freezes in its bearing") }],
       ["ratchet", "Ratchet", "ratchet", { acrossMm: -10, alongMm: 14, ridesOn: "gear-shaft", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],

@@ -1,6 +1,6 @@
 import { spinningTable } from "./spinning";
 import type { TemplateTable } from "./table";
-import { greased, insertAfter, oiled, place, reseat, templateOf, threadFilm } from "./template";
+import { greased, insertAfter, oiled, place, reseat, templateOf, threadFilm, threadLock } from "./template";
 
 const packCaution =
   "Turn the cap slowly, a towel under it: the pack may drop. Strong magnet: keep from medical implants as their makers say. Magnetic fluid stains: gloves, no solvent near it.";
@@ -24,7 +24,7 @@ export const spinningFluidSealedTable: TemplateTable = {
   seats: {
     ...spinningTable.seats,
     clutch: insertAfter(
-      reseat(spinningTable.seats.clutch, "clutch-plate", { restsOn: ["unit-cap"] }),
+      reseat(reseat(spinningTable.seats.clutch, "clutch-sleeve", { orientation: "flats on the pinion, clean and dry; nothing else centres it while the rotor is off" }), "clutch-plate", { restsOn: ["unit-cap"] }),
       "clutch",
       ["two-ear", "Two-eared washer", "two-ear", { restsOn: ["clutch"], hides: true, orientation: "in the pack before the pack goes into the body" }],
       ["second-washer", "Second pack washer", "second-washer", { restsOn: ["two-ear"], hides: true }],
@@ -49,6 +49,10 @@ export const spinningFluidSealedTable: TemplateTable = {
 };
 
 export const spinningFluidSealed = templateOf(spinningFluidSealedTable);
+
+const pinnedClutch = reseat(spinningTable.seats.clutch, "clutch", {
+  orientation: "its pin to the cut-out before it is pressed; turned over it locks the other way",
+});
 
 /** Spinning, sealed and bail-less, for the surf: O-rings and lip seals everywhere, all new at every opening. */
 export const spinningSealedBailLessTable: TemplateTable = {
@@ -82,13 +86,13 @@ export const spinningSealedBailLessTable: TemplateTable = {
       ["roller-spacer", "Roller spacer", "roller-spacer", { acrossMm: -10, restsOn: ["bail-arm"], hides: true, orientation: "shallow side as this model has it" }],
       ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["roller-spacer"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing that water spoils") }],
       ["roller", "Line roller", "roller", { acrossMm: -10, restsOn: ["roller-bearing"], heldBy: ["roller-screw"], orientation: "thick end as found", trap: "Thick end wrong: line climbs off it." }],
-      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "line arm", holeDepthMm: 10, orientation: "drawn down at once", ...threadFilm }],
+      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "line arm", holeDepthMm: 10, orientation: "drawn down at once", ...threadLock }],
       ["bail-screw", "Counterweight screw", "bail-screw", { acrossMm: 24, restsOn: ["rotor"], hole: "far arm", holeDepthMm: 7, ...threadFilm }],
     ],
     clutch: insertAfter(
       insertAfter(
         reseat(
-          reseat(spinningTable.seats.clutch, "pinion", { caution: "Left-hand thread: it loosens clockwise. Pinion wrench and block.", restsOn: ["pinion-bearing", "shaft-seal"] }),
+          reseat(pinnedClutch, "pinion", { caution: "Left-hand thread: it loosens clockwise. Pinion wrench and block.", restsOn: ["pinion-bearing", "shaft-seal"] }),
           "clutch-plate",
           { restsOn: ["main-seal"] },
         ),
@@ -103,7 +107,7 @@ export const spinningSealedBailLessTable: TemplateTable = {
       ["main-seal", "Main seal", "main-seal", { restsOn: ["neck-ring"], orientation: "lip outward", ...sealFilm, trap: "Renew it every year." }],
     ),
     body: insertAfter(
-      reseat(spinningTable.seats.body, "side-cover", { restsOn: ["gear-bearing-outer", "gear-ring", "cover-ring", "handle-seal"] }),
+      reseat(spinningTable.seats.body, "side-cover", { restsOn: ["gear-bearing-outer", "gear-ring", "cover-ring", "handle-seal"], orientation: "opened only at signs of water" }),
       "gear-bearing-outer",
       ["gear-ring", "Gear cover O-ring", "gear-ring", { restsOn: ["gear-bearing-outer"], alongMm: 22, ...sealFilm }],
       ["cover-ring", "Cover O-ring", "cover-ring", { restsOn: ["body"], alongMm: 24, ...sealFilm }],

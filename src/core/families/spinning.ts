@@ -1,5 +1,5 @@
 import type { TableChange, TemplateTable } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { greased, oiled, place, screw, steel, templateOf, threadFilm, threadLock } from "./template";
 
 const felt = { product: "drag grease", amount: "worked in, wiped off", why: "keeps the felt supple" };
 const coverScrews = ["cover-screw-top", "cover-screw-front", "cover-screw-rear"];
@@ -14,7 +14,7 @@ const dogParts: NonNullable<TableChange["parts"]> = [
 // biome-ignore format: one seat a line, read as a table
 const dogSeats: NonNullable<TableChange["put"]> = [
   { after: "clutch-screw-rear", assembly: "clutch", row: ["ratchet", "Anti-reverse ratchet", "ratchet", { restsOn: ["clutch-plate"], orientation: "steep side of the teeth to the dog" }] },
-  { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "square nose to the ratchet, engaged as the rotor goes on", ...oiled("1 drop", "it must swing freely") }] },
+  { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "ridge down, square nose to the ratchet, engaged as the rotor goes on", ...oiled("1 drop", "it must swing freely") }] },
   { after: "dog", assembly: "clutch", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it." }] },
 ];
 
@@ -97,7 +97,7 @@ export const spinningTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     drag: [
-      ["click-ratchet", "Click ratchet", "click-ratchet", { ridesOn: "main-shaft", orientation: "flat to the shaft's flat" }],
+      ["click-ratchet", "Click ratchet", "click-ratchet", { ridesOn: "main-shaft", orientation: "flat to the shaft's flat, raised side to the rotor" }],
       ["spool-shim", "Spool shim", "spool-shim", { ridesOn: "main-shaft", restsOn: ["click-ratchet"], hides: true, trap: "It sets how the line lies; it clings to the spool." }],
       ["spool", "Spool", "spool", { restsOn: ["spool-shim"], turnsWith: "spool" }],
       ["friction-low", "Friction washer, low", "friction", { lubricant: felt, restsOn: ["spool"], hides: true }],
@@ -118,7 +118,7 @@ export const spinningTable: TemplateTable = {
       ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["roller-spacer"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing that water spoils") }],
       ["roller", "Line roller", "roller", { acrossMm: -10, restsOn: ["roller-bearing"], heldBy: ["roller-screw"], orientation: "thick end as found", trap: "Thick end wrong: line climbs off it." }],
       ["bail-wire", "Bail wire", "bail-wire", { restsOn: ["roller", "bail-arm"], heldBy: ["bail-screw"], orientation: "tabs in their slots" }],
-      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "bail arm", holeDepthMm: 10, orientation: "left loose until the bail is whole; drawn down at once when only the roller was out", ...threadFilm }],
+      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "bail arm", holeDepthMm: 10, orientation: "left loose until the bail is whole; drawn down at once when only the roller was out", ...threadLock }],
       ["bail-screw", "Bail screw", "bail-screw", { acrossMm: 24, restsOn: ["bail-wire"], hole: "far pivot", holeDepthMm: 7, ...threadFilm }],
     ],
     rotor: [
@@ -187,6 +187,26 @@ export const spinningTable: TemplateTable = {
             reseat: { "clutch-plate": { name: "Bearing retaining plate", restsOn: ["pinion"] }, "rotor-washer": { restsOn: ["ratchet", "dog-spring"] } },
             operations: [{ id: "gate-clutch", kind: "gate", words: "The pinion turns one way; the dog catches at every tooth the other way", after: place("dog-spring", "ratchet"), before: place("rotor-washer"), lookAt: ["Dog spring not behind its stud", "Dog turned over", "Grease holding the dog up"] }],
             batches: [["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"]],
+          },
+        },
+      ],
+    },
+    {
+      id: "drag-pieces",
+      name: "Drag in the spool",
+      choices: [
+        { id: "usual", name: "three friction washers" },
+        {
+          id: "nine",
+          name: "nine pieces, as in older large ones",
+          change: {
+            put: [
+              { after: "keyed-high", assembly: "drag", row: ["friction-top", "Friction washer, top", "friction", { lubricant: felt, restsOn: ["keyed-high"] }] },
+              { after: "friction-top", assembly: "drag", row: ["eared-top", "Eared washer, top", "eared", { restsOn: ["friction-top"], turnsWith: "spool", orientation: "ears in the spool's slots" }] },
+              { after: "eared-top", assembly: "drag", row: ["friction-last", "Friction washer, last", "friction", { lubricant: felt, restsOn: ["eared-top"] }] },
+            ],
+            reseat: { "drag-clip": { restsOn: ["friction-last"] } },
+            batches: [["drag", "Drag stack and its clip", "friction-low", "keyed-low", "friction-mid", "eared", "friction-high", "keyed-high", "friction-top", "eared-top", "friction-last", "drag-clip"]],
           },
         },
       ],

@@ -245,7 +245,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", trap: "The two must face each other, not lie in one another." }],
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
-      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole", trap: "Press the stack down before the nut goes on." }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole; the star backed off lets it lift, never pried", trap: "Press the stack down before the nut goes on." }],
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -62, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
       ["knob", "Handle knob", "knob", { stays: true, acrossMm: -62, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
       ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "water stands here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
@@ -285,7 +285,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["bridge", "Bridge", "bridge", { turnsWith: "frame", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "post up", ...greased("a film on the post", "the sleeve turns on it") }],
       ["gear-sleeve", "Gear sleeve", "gear-sleeve", { stays: true, ridesOn: "bridge", turnsWith: "sleeve", orientation: "flange to the bridge", trap: "It may leave with the spool's shaft: look for it there." }],
       ["sleeve-pin", "Sleeve pin", "sleeve-pin", { stays: true, alongMm: 4, heldBy: ["ratchet"], passesThrough: ["gear-sleeve"], restsOn: ["bridge"], orientation: "flush both ends, threads untouched" }],
-      ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
+      ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "square to the shaft, steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }],
       ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }],
       ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], hole: "bridge, top front", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
@@ -382,7 +382,8 @@ export const starDragBridgeTable: TemplateTable = {
     {
       id: "tighten-head",
       kind: "tighten",
-      words: "Head plate screws: first bite, then crosswise an eighth at a time",
+      words:
+        "Head plate screws: first bite, then crosswise an eighth at a time; old plates crack behind the rear ones, so no more than snug",
       after: place(...headScrews),
       tool: "blade 4 mm",
     },

@@ -60,7 +60,11 @@ export const starDragClutchTable: TemplateTable = {
     ...bridge.seats,
     // In a full frame pinion and yoke go in before the main gear; their springs come last and leave first.
     head: fullFrame(bridge.seats.head!),
-    stack: reseat(bridge.seats.stack, "main-gear", { restsOn: ["under-gear-washer", "pinion"] }),
+    stack: reseat(
+      reseat(bridge.seats.stack, "main-gear", { restsOn: ["under-gear-washer", "pinion"] }),
+      "keyed-high",
+      { orientation: "the thick one, convex side up, flats on the sleeve's flats" },
+    ),
     handle: [
       ["clutch", "One-way roller clutch", "clutch", { restsOn: ["head-plate"], passesThrough: ["head-plate"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, orientation: "as marked" }],
       ["retainer", "Retainer plate", "retainer", { restsOn: ["clutch"], heldBy: ["retainer-screw-front", "retainer-screw-rear"], orientation: "on its pins", trap: "A locating pin may have dropped out." }],

@@ -82,6 +82,13 @@ export const screw = (threadMm: number, lengthMm: number, threadedMm = lengthMm)
 export const greased = (amount: string, why: string) => ({ lubricant: { product: "reel grease", amount, why } });
 export const oiled = (amount: string, why: string) => ({ lubricant: { product: "light oil", amount, why } });
 export const threadFilm = greased("a bead on the thread", "a dry thread seizes");
+export const threadLock = {
+  lubricant: {
+    product: "thread-lock",
+    amount: "one small drop on the thread",
+    why: "it was locked by its maker and turns out by itself otherwise",
+  },
+} as const;
 export const steel = "stainless steel";
 
 export interface ModelDraft {

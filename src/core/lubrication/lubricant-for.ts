@@ -11,6 +11,7 @@ export const reelProducts = [
   "drag grease",
   "seal-safe grease",
   "its own magnetic fluid",
+  "thread-lock",
 ] as const;
 export type ReelProduct = (typeof reelProducts)[number];
 

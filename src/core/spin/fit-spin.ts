@@ -1,71 +1,20 @@
+import { intervalNotBelowNothing } from "@/core/statistics/bounded-interval";
 import { leastSquares } from "./least-squares";
-
-/** Spin-down, dω/dt = −(a + b·ω + c·ω²); each is a torque over the inertia that turns, in rad, s. */
-export interface SpinLosses {
-  /** Rubbing, closed tension, grit, a dry or preloaded bearing: rad/s². */
-  readonly a: number;
-  /** Shear of oil or grease, eddy currents of magnets: 1/s. */
-  readonly b: number;
-  /** Air, centrifugal blocks: 1/rad. */
-  readonly c: number;
-}
-export const lossTerms = ["a", "b", "c"] as const;
-export type LossTerm = (typeof lossTerms)[number];
-export const lossWords: Readonly<Record<LossTerm, string>> = {
-  a: "rubbing: closed tension, grit, a dry or preloaded bearing",
-  b: "shear: oil, grease, magnets (take it again with magnets at zero)",
-  c: "air and centrifugal blocks (take it again with the blocks parked)",
-};
-
-/** Seconds until it stands; infinite where nothing rubs. Closed forms by the sign of 4ac − b², with a tolerance at zero. */
-export function stopSeconds(startRadPerS: number, { a, b, c }: SpinLosses): number {
-  const w0 = startRadPerS;
-  if (a <= 0) return Number.POSITIVE_INFINITY;
-  if (c < 1e-15) return b < 1e-15 ? w0 / a : Math.log(1 + (b * w0) / a) / b;
-  const d = 4 * a * c - b * b;
-  if (Math.abs(d) < 1e-12 * Math.max(4 * a * c, b * b)) return b > 0 ? 2 / b - 2 / (2 * c * w0 + b) : w0 / (a + c * w0);
-  if (d > 0) {
-    const root = Math.sqrt(d);
-    return (2 / root) * (Math.atan((2 * c * w0 + b) / root) - Math.atan(b / root));
-  }
-  const root = Math.sqrt(-d);
-  return (1 / root) * Math.log(((2 * c * w0 + b - root) * (b + root)) / ((2 * c * w0 + b + root) * (b - root)));
-}
-
-/** Speed and angle at times, walked with the rule of Runge and Kutta; stands still once it stands. @param steps a second. */
-export function spinDown(
-  startRadPerS: number,
-  { a, b, c }: SpinLosses,
-  seconds: number,
-  steps = 200,
-): { t: number; speed: number; angle: number }[] {
-  const slow = (w: number) => (w > 0 ? -(a + b * w + c * w * w) : 0);
-  const points = [{ t: 0, speed: startRadPerS, angle: 0 }];
-  const h = 1 / steps;
-  for (let i = 1; i <= Math.round(seconds * steps); i++) {
-    const { speed: w, angle } = points.at(-1)!;
-    const k1 = slow(w);
-    const k2 = slow(w + (h / 2) * k1);
-    const k3 = slow(w + (h / 2) * k2);
-    const k4 = slow(w + h * k3);
-    const next = Math.max(0, w + (h / 6) * (k1 + 2 * k2 + 2 * k3 + k4));
-    points.push({ t: i * h, speed: next, angle: angle + (h / 6) * (w + 4 * Math.max(0, w + (h / 2) * k2) + next) });
-    if (next === 0) break;
-  }
-  return points;
-}
+import { type LossTerm, lossTerms, type SpinLosses, stopSeconds } from "./losses";
 
 export interface SpinTerm {
   readonly value: number;
   readonly low: number;
   readonly high: number;
-  /** Its 95 % interval excludes nothing: it is there. */
+  /** Its 95 % interval leaves nothing out: it is there. */
   readonly there: boolean;
 }
 
 export interface SpinFit {
   readonly terms: Readonly<Record<LossTerm, SpinTerm>>;
   readonly startRadPerS: number;
+  /** Spread of the timing of one pulse, s. */
+  readonly timingS: number;
   readonly speedRatio: number;
   /** Why the terms cannot be told apart; empty when they can. */
   readonly cannot: string;
@@ -78,64 +27,213 @@ export const standardStartRadPerS = (1000 * 2 * Math.PI) / 60;
 /** Below this range of speeds the three terms look alike. */
 const leastRange = 4;
 
+/** Longest step of the walk between two pulses, s: the losses change a speed over seconds. */
+const longestStepS = 0.1;
+/** Marks up to which their places are taken as set by hand, and found with the losses; more are cut by a machine. */
+const mostByHand = 8;
+
+interface Start extends SpinLosses {
+  readonly speed: number;
+}
+
+interface Passed {
+  readonly angles: readonly number[];
+  readonly speeds: readonly number[];
+  /** By pulse: how the angle moves with start speed, a, b and c. */
+  readonly moved: readonly (readonly number[])[];
+}
+
 /**
- * Losses of a spin-down from the times of its pulses. Speed over each turn's part is known from its two pulses; integrated, the law is linear:
- * ω = ω₀ − a·t − b·θ − c·∫ω dθ, so counted angles do the smoothing. Negative terms are left out, the one that gains least first.
- * @param times seconds, rising. @param pulsesPerTurn marks on the spool. @throws RangeError for fewer than eight pulses or times that do not rise.
+ * The law walked from pulse to pulse (Runge and Kutta), with the equations of its derivatives beside it. @returns null where it stands before
+ * the last pulse.
+ */
+function walk(times: readonly number[], { speed, a, b, c }: Start): Passed | null {
+  const angles = [0];
+  const speeds = [speed];
+  const moved = [[0, 0, 0, 0]];
+  // Derivatives of speed and angle by start speed, a, b and c; and of the stages of a step.
+  const s = new Float64Array([1, 0, 0, 0]);
+  const g = new Float64Array(4);
+  const at = new Float64Array(4);
+  const slope = new Float64Array(4);
+  const sumS = new Float64Array(4);
+  const sumG = new Float64Array(4);
+  let w = speed;
+  let angle = 0;
+  for (let i = 1; i < times.length; i++) {
+    const took = times[i]! - times[i - 1]!;
+    const steps = Math.ceil(took / longestStepS);
+    const h = took / steps;
+    for (let n = 0; n < steps; n++) {
+      let [stageW, fall, sumFall, sumW] = [w, 0, 0, 0];
+      sumS.fill(0);
+      sumG.fill(0);
+      for (let stage = 0; stage < 4; stage++) {
+        const reach = stage === 0 ? 0 : stage === 3 ? h : h / 2;
+        const share = stage === 0 || stage === 3 ? 1 : 2;
+        stageW = w + reach * fall;
+        for (let j = 0; j < 4; j++) at[j] = s[j]! + reach * slope[j]!;
+        fall = -(a + (b + c * stageW) * stageW);
+        const by = -(b + 2 * c * stageW);
+        slope[0] = by * at[0]!;
+        slope[1] = by * at[1]! - 1;
+        slope[2] = by * at[2]! - stageW;
+        slope[3] = by * at[3]! - stageW * stageW;
+        sumFall += share * fall;
+        sumW += share * stageW;
+        for (let j = 0; j < 4; j++) {
+          sumS[j] = sumS[j]! + share * slope[j]!;
+          sumG[j] = sumG[j]! + share * at[j]!;
+        }
+      }
+      w += (h / 6) * sumFall;
+      angle += (h / 6) * sumW;
+      for (let j = 0; j < 4; j++) {
+        s[j] = s[j]! + (h / 6) * sumS[j]!;
+        g[j] = g[j]! + (h / 6) * sumG[j]!;
+      }
+    }
+    if (!(w > 0)) return null;
+    angles.push(angle);
+    speeds.push(w);
+    moved.push([...g]);
+  }
+  return { angles, speeds, moved };
+}
+
+interface TimesFit {
+  readonly start: Start;
+  /** Standard errors of the losses that were fitted. */
+  readonly errors: ReadonlyMap<LossTerm, number>;
+  readonly freedom: number;
+  readonly timingS: number;
+}
+
+/**
+ * Least squares on the times themselves: how late each pulse came is how far the angle is behind, over the speed there. Every pulse is timed as
+ * well as any other, fast or slow (Gauss and Newton, steps halved until they help). @returns null where the readings cannot bear so many terms.
+ */
+function fitTimes(times: readonly number[], pulsesPerTurn: number, kept: readonly LossTerm[], first: Start): TimesFit | null {
+  const step = (2 * Math.PI) / pulsesPerTurn;
+  const columns = ["speed", ...kept].map((name) => ["speed", ...lossTerms].indexOf(name));
+  const marks = pulsesPerTurn <= mostByHand && times.length >= 5 + 3 * pulsesPerTurn ? pulsesPerTurn - 1 : 0;
+  const lateness = (passed: Passed, offset: number, places: readonly number[]) =>
+    times.map((_, i) => (i * step + (places[(i % pulsesPerTurn) - 1] ?? 0) - offset - passed.angles[i]!) / passed.speeds[i]!);
+  const squares = (late: readonly number[]) => late.reduce((sum, r) => sum + r * r, 0);
+  let start: Start = { ...first, ...Object.fromEntries(lossTerms.filter((term) => !kept.includes(term)).map((term) => [term, 0])) };
+  let offset = 0;
+  let places: readonly number[] = Array.from({ length: marks }, () => 0);
+  let passed = walk(times, start);
+  if (!passed) return null;
+  let late = lateness(passed, offset, places);
+  for (let round = 0; ; round++) {
+    const rows = times.map((_, i) => [
+      1 / passed!.speeds[i]!,
+      ...columns.map((column) => passed!.moved[i]![column]! / passed!.speeds[i]!),
+      ...places.map((_place, mark) => (i % pulsesPerTurn === mark + 1 ? -1 / passed!.speeds[i]! : 0)),
+    ]);
+    let linear: ReturnType<typeof leastSquares>;
+    try {
+      linear = leastSquares(rows, late);
+    } catch (error) {
+      if (error instanceof RangeError) return null;
+      throw error;
+    }
+    const now = squares(late);
+    let better = false;
+    for (let share = 1; share > 1e-4 && !better; share /= 2) {
+      const move = linear.coefficients.map((x) => x * share);
+      const next: Start = {
+        ...start,
+        speed: start.speed + move[1]!,
+        ...Object.fromEntries(kept.map((term, i) => [term, start[term] + move[i + 2]!])),
+      };
+      const then = walk(times, next);
+      if (!then) continue;
+      const placed = places.map((place, mark) => place + move[kept.length + 2 + mark]!);
+      const after = lateness(then, offset + move[0]!, placed);
+      if (squares(after) > now * (1 + 1e-12)) continue;
+      better = squares(after) < now * (1 - 1e-9);
+      [start, offset, places, passed, late] = [next, offset + move[0]!, placed, then, after];
+      if (!better) break;
+    }
+    if (!better || round === 30)
+      return {
+        start,
+        errors: new Map(kept.map((term, i) => [term, linear.errors[i + 2]!])),
+        freedom: linear.freedom,
+        timingS: linear.residualSd,
+      };
+  }
+}
+
+/** Where to start from: speeds by their two pulses, and the law integrated, which is linear in the losses. Not weighed rightly, but near. */
+function roughStart(times: readonly number[], step: number): Start {
+  const speeds = times.slice(1).map((t, i) => step / (t - times[i]!));
+  const at = times.slice(1).map((t, i) => (t + times[i]!) / 2 - times[0]!);
+  let squared = 0;
+  const rows = speeds.map((speed, i) => {
+    const here = squared + (speed * step) / 2;
+    squared += speed * step;
+    return [1, -at[i]!, -(i + 0.5) * step, -here].map((x) => x / speed);
+  });
+  try {
+    const [speed, a, b, c] = leastSquares(
+      rows,
+      speeds.map(() => 1),
+    ).coefficients;
+    const rough = { speed: speed!, a: a!, b: b!, c: c! };
+    if (walk(times, rough)) return rough;
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+  }
+  // A straight run-down to half its last speed at the end.
+  const [first, last] = [speeds[0]!, speeds.at(-1)!];
+  return { speed: first, a: (first - last / 2) / (times.at(-1)! - times[0]!), b: 0, c: 0 };
+}
+
+/**
+ * Losses of a spin-down from the times of its pulses. The intervals are those of all three losses at once, none
+ * below nothing; the values are the best within them. A loss that is truly nil lies in its interval as often as any other.
+ * @param times seconds, rising. @param pulsesPerTurn marks on the spool; up to eight are taken as set by hand, not quite evenly.
+ * @throws RangeError for fewer than eight pulses or times that do not rise.
  */
 export function fitSpin(times: readonly number[], pulsesPerTurn: number): SpinFit {
   if (!(pulsesPerTurn >= 1 && Number.isInteger(pulsesPerTurn))) throw new RangeError("fitSpin: pulses a turn is a whole number from 1");
   if (times.length < 8) throw new RangeError("fitSpin: at least eight pulses");
   if (times.some((t, i) => i > 0 && !(t > times[i - 1]!))) throw new RangeError("fitSpin: the times do not rise");
   const step = (2 * Math.PI) / pulsesPerTurn;
-  const speeds = times.slice(1).map((t, i) => step / (t - times[i]!));
-  // Where the mean speed of an interval is passed, to second order: its middle in time.
-  const t0 = times[0]!;
-  const at = times.slice(1).map((t, i) => (t + times[i]!) / 2 - t0);
-  const angle = speeds.map((_, i) => (i + 0.5) * step);
-  let squared = 0;
-  const integral = speeds.map((speed) => {
-    const here = squared + (speed * step) / 2;
-    squared += speed * step;
-    return here;
-  });
-  const regressors: Record<LossTerm, readonly number[]> = { a: at, b: angle, c: integral };
-  // Fast intervals are short and timed worse: a timing error of a constant size weighs as the square of the speed.
-  const weight = speeds.map((speed) => 1 / (speed * speed));
-  const fitOf = (kept: readonly LossTerm[]) =>
-    leastSquares(
-      speeds.map((_, i) => [weight[i]!, ...kept.map((term) => -regressors[term][i]! * weight[i]!)]),
-      speeds.map((speed, i) => speed * weight[i]!),
-    );
-  let kept: LossTerm[] = [...lossTerms];
-  let fit = fitOf(kept);
-  while (kept.some((_, i) => fit.coefficients[i + 1]! < 0)) {
-    const worst = kept.reduce(
-      (least, _, i) => (fit.coefficients[i + 1]! / fit.errors[i + 1]! < fit.coefficients[least + 1]! / fit.errors[least + 1]! ? i : least),
-      0,
-    );
-    kept = kept.filter((_, i) => i !== worst);
-    fit = kept.length ? fitOf(kept) : fitOf([]);
+  const rough = roughStart(times, step);
+  const all = fitTimes(times, pulsesPerTurn, lossTerms, rough);
+  let kept: readonly LossTerm[] = lossTerms;
+  let best = all;
+  while (kept.length && (!best || kept.some((term) => best!.start[term] < 0))) {
+    const sure = (term: LossTerm) => (best ? best.start[term] / best.errors.get(term)! : 0);
+    const worst = kept.reduce((least, term) => (sure(term) < sure(least) ? term : least));
+    kept = kept.filter((term) => term !== worst);
+    best = fitTimes(times, pulsesPerTurn, kept, { ...(best?.start ?? rough), [worst]: 0 }) ?? fitTimes(times, pulsesPerTurn, kept, rough);
   }
-  const none: SpinTerm = { value: 0, low: 0, high: 0, there: false };
+  const value = (term: LossTerm) => Math.max(0, kept.includes(term) ? (best?.start[term] ?? 0) : 0);
   const terms = Object.fromEntries(
     lossTerms.map((term): [LossTerm, SpinTerm] => {
-      const i = kept.indexOf(term);
-      if (i < 0) return [term, none];
-      const value = fit.coefficients[i + 1]!;
-      const half = 1.96 * fit.errors[i + 1]!;
-      return [term, { value, low: Math.max(0, value - half), high: value + half, there: value - half > 0 }];
+      const { low, high } = all
+        ? intervalNotBelowNothing(all.start[term], all.errors.get(term)!, all.freedom)
+        : { low: 0, high: Number.POSITIVE_INFINITY };
+      return [term, { value: Math.min(high, Math.max(low, value(term))), low, high, there: low > 0 }];
     }),
   ) as Record<LossTerm, SpinTerm>;
-  const speedRatio = Math.max(...speeds) / Math.min(...speeds);
+  const speeds = times.slice(1).map((t, i) => step / (t - times[i]!));
+  const [fastest, slowest] = [Math.max(...speeds), Math.min(...speeds)];
+  const speedRatio = fastest / slowest;
   return {
     terms,
-    startRadPerS: fit.coefficients[0]!,
+    startRadPerS: best?.start.speed ?? rough.speed,
+    timingS: (all ?? best)?.timingS ?? Number.NaN,
     speedRatio,
     cannot:
       speedRatio < leastRange
-        ? `speeds from ${Math.min(...speeds).toFixed(0)} to ${Math.max(...speeds).toFixed(0)} rad/s: under four to one the terms look alike. Let it run down further.`
+        ? `speeds from ${slowest.toFixed(0)} to ${fastest.toFixed(0)} rad/s: under four to one the terms look alike. Let it run down further.`
         : "",
-    standardStopS: stopSeconds(standardStartRadPerS, { a: terms.a.value, b: terms.b.value, c: terms.c.value }),
+    standardStopS: stopSeconds(standardStartRadPerS, { a: value("a"), b: value("b"), c: value("c") }),
   };
 }

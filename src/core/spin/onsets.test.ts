@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { fitSpin, spinDown } from "./fit-spin";
+import { fitSpin } from "./fit-spin";
+import { spinDown } from "./losses";
 import { onsetsOfSound } from "./onsets";
 
 const rate = 44_100;

@@ -2,8 +2,11 @@ import fc from "fast-check";
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import { describe, expect, it } from "vitest";
 import { Solver } from "#tests/odex";
-import { fitSpin, type SpinLosses, spinDown, stopSeconds } from "./fit-spin";
+import { stream } from "#tests/random-stream";
+import { pooled, spinCoverage } from "#tests/spin-coverage";
+import { fitSpin } from "./fit-spin";
 import { leastSquares } from "./least-squares";
+import { type SpinLosses, spinDown, stopSeconds } from "./losses";
 
 /** NIST StRD, Norris (linear regression): y, x; recalled, and confirmed by the certified values below. */
 // biome-ignore format: a table
@@ -149,6 +152,45 @@ describe("losses from pulse times", () => {
       ),
       { numRuns: 25 },
     );
+  });
+
+  it("holds the truth in its intervals as often as they say, for twelve kinds of spool, some with a loss that is nil", () => {
+    const perCell = 60;
+    for (const { term, all, least } of pooled(spinCoverage(perCell, 1), perCell)) {
+      expect(all, term).toBeGreaterThan(94);
+      expect(all, term).toBeLessThan(96);
+      // Sixty in a cell: 3.5 standard deviations below 95.
+      expect(least, term).toBeGreaterThan(85);
+    }
+  });
+
+  it("holds it also where the marks were set by hand, a twentieth of a turn off", () => {
+    const losses = { a: 6, b: 0.08, c: 0.0004 };
+    const exact = pulses(losses, 130, 4, 14);
+    const random = stream(3);
+    const held = { a: 0, b: 0, c: 0 };
+    for (let n = 0; n < 200; n++) {
+      const places = [0, 0.3, -0.25, 0.2];
+      const times = exact.map((t, i) => {
+        const before = exact[i - 1] ?? t - 0.012;
+        // Where a mark sits early or late its pulse comes by as much of the interval.
+        return t + ((places[i % 4]! * 4) / (2 * Math.PI)) * (t - before) + 0.0004 * (random() + random() + random() - 1.5);
+      });
+      const { terms } = fitSpin(times, 4);
+      for (const term of ["a", "b", "c"] as const) if (terms[term].low <= losses[term] && losses[term] <= terms[term].high) held[term]++;
+    }
+    for (const count of Object.values(held)) expect(count).toBeGreaterThan(178);
+  });
+
+  it("says how well a pulse was timed", () => {
+    const random = stream(5);
+    const exact = pulses({ a: 6, b: 0.08, c: 0.0004 }, 130, 1, 14);
+    const { timingS } = fitSpin(
+      exact.map((t) => t + 0.001 * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())),
+      1,
+    );
+    expect(timingS).toBeGreaterThan(0.0009);
+    expect(timingS).toBeLessThan(0.0011);
   });
 
   it("says that it cannot tell the terms apart over a short range of speeds", () => {

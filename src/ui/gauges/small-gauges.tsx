@@ -3,7 +3,8 @@ import type { PartType } from "@/core/anatomy/types";
 import { answerBearing, bearingFault, materialAdvice } from "@/core/bearings/bearing-answer";
 import { knobForce, ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
 import { backingM, capacityM, diameterForCapacity, diameterWithLeft, lineFault, nylonByBreakingKg } from "@/core/line/line";
-import { fitSpin, lossTerms, lossWords, spinDown } from "@/core/spin/fit-spin";
+import { fitSpin } from "@/core/spin/fit-spin";
+import { lossTerms, lossWords, spinDown } from "@/core/spin/losses";
 import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { stressArea } from "@/core/threads/thread-table";
 import type { Action } from "@/ui/act/press";
@@ -190,7 +191,10 @@ export function SpinSheet({ job, keep }: Opened) {
       words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stand after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${there.map((term) => lossWords[term].split(":")[0]).join(", ") || "not told apart"}.`}`,
       rows: lossTerms.map((term): readonly [string, string] => {
         const { value, low, high, there: so } = fit.terms[term];
-        return [lossWords[term], so ? `${shown(value, 3)} (${shown(low, 2)} to ${shown(high, 2)})` : "not distinguishable from zero"];
+        return [
+          lossWords[term],
+          so ? `${shown(value, 3)} (${shown(low, 2)} to ${shown(high, 2)})` : `may be none, at most ${shown(high, 2)}`,
+        ];
       }),
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),

@@ -66,7 +66,14 @@ export function diagnose(subject: Case, why = true): Diagnosis {
           .sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits)),
       }),
     )
-    .sort((a, b) => Number(b.spokenFor) - Number(a.spokenFor) || b.probability - a.probability || (a.fault.id < b.fault.id ? -1 : 1));
+    .sort(
+      (a, b) =>
+        Number(b.spokenFor) - Number(a.spokenFor) ||
+        // What wants no hand explains a word or two; it stands after what does.
+        Number(isReal(b.fault)) - Number(isReal(a.fault)) ||
+        b.probability - a.probability ||
+        (a.fault.id < b.fault.id ? -1 : 1),
+    );
   const isSettled = ({ fault }: RankedFault) => subject.settled?.has(fault.id) === true;
   const ranked = all.filter((one) => !isSettled(one));
   const absent = blend(

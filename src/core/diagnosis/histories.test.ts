@@ -76,7 +76,7 @@ describe("what a reel has been through", () => {
     // Likelihoods of each observation, without the finding and with it, as the tables have them.
     const weights: Record<string, readonly [number, number]> = {
       "gritty-in-gear": [0.015, 0.6],
-      "water-inside": [0.03, 0.95],
+      "water-inside": [0.008, 0.95],
       "stiff-in-gear": verdictWeights.bad,
     };
     const all = new Set([...roles, ...own.flatMap(({ needs }) => needs ?? [])]);

@@ -61,6 +61,7 @@ export function nextTests(subject: Case, most = 8): NextTest[] {
     evidence,
     asked.map((f) => [f]),
     tests,
+    asked.map((f) => stakeOf(faults[f]!)),
   );
   const likelier = (present: readonly number[], other: readonly number[]) => {
     let at = -1;

@@ -20,7 +20,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   "gear-shaft-frozen": [
     ["stiff-in-gear", "always", "the handle drags the frozen shaft round with it"],
     ["shaft-alone-stiff", "always", "by itself it is as stiff"],
-    ["gear-bearing-ticks", "often", "what froze it pitted its bearing"],
+    ["gear-bearing-ticks", "sometimes", "what froze it pitted its bearing"],
     ["rust-inside", "sometimes", "salt got that far"],
     ["gritty-in-gear", "sometimes", "corrosion breaks up as it turns"],
   ],
@@ -28,7 +28,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
     ["stiff-in-gear", "usually", "wax between the teeth"],
     ["grease-hard", "always", "it is the grease itself"],
     ["shaft-alone-stiff", "seldom", "it hardened round the shaft too"],
-    ["engages-late", "sometimes", "the yoke wades through it"],
+    ["engages-late", "seldom", "the yoke wades through it"],
     ["lever-stiff", "sometimes", "the same grease behind the eccentric"],
     ["click-weak", "seldom", "it crept to the tongue"],
   ],
@@ -90,6 +90,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   ],
   "water-in": [
     ["gritty-in-gear", "usually", "salt and rust in the grease"],
+    ["grease-milky", "always", "water beaten into the grease"],
     ["rust-inside", "always", "it blooms in days"],
     ["water-inside", "usually", "it runs out when tilted"],
     ["stiff-in-gear", "sometimes", "milky grease thickens"],
@@ -109,7 +110,8 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
     ["stiff-free-spool", "usually", "they seize"],
     ["short-spin", "always", "hardly a turn"],
     ["spool-bearing-ticks", "always", "pitted"],
-    ["spool-bearing-dirty", "usually", "brown water in them"],
+    ["spool-bearing-rusty", "always", "brown water in them"],
+    ["spool-bearing-dirty", "usually", "brown to the eye"],
     ["rust-inside", "often", "not only there"],
     ["stiff-in-gear", "often", "the spool turns in gear too"],
   ],
@@ -122,7 +124,8 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   ],
   "spool-bearing-dry": [
     ["whizz-on-cast", "always", "dry balls sing"],
-    ["spool-bearing-dirty", "usually", "no film to be seen"],
+    ["spool-bearing-parched", "always", "no film to be seen"],
+    ["spool-bearing-dirty", "usually", "dust where oil was"],
     ["short-spin", "seldom", "a dry one runs long, for a while"],
   ],
   "spool-bearing-drowned": [
@@ -260,6 +263,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   ],
   "stack-not-pressed": [
     ["drag-locks-with-nut", "always", "the nut presses what was not home"],
+    ["frees-when-pressed", "always", "pressed home it leaves the star free"],
     ["star-free-without-handle", "usually", "without the handle it is free"],
   ],
   "star-wrong": [
@@ -380,7 +384,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   ],
   "lever-gummed": [
     ["lever-stiff", "always", "grease behind the eccentric"],
-    ["lever-slot-salted", "usually", "seen at the slot"],
+    ["lever-slot-salted", "always", "seen at the slot"],
     ["engages-late", "sometimes", "it moves slowly"],
   ],
   "spring-proud": [
@@ -398,7 +402,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
     ["lever-spongy", "sometimes", "the lever works against nothing"],
   ],
   "yoke-springs-weak": [
-    ["engages-late", "usually", "they push the pinion late"],
+    ["engages-late", "always", "they push the pinion late"],
     ["yoke-springs-short", "always", "side by side it shows"],
     ["will-not-engage", "often", "or not at all"],
   ],
@@ -441,7 +445,7 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
   ],
   "roller-seized": [
     ["line-twists", "usually", "line is dragged over it and rolled"],
-    ["roller-drags", "usually", "it does not go round"],
+    ["roller-drags", "sometimes", "before it stands still"],
     ["roller-stuck", "always", "it is the roller itself"],
   ],
   "frame-cracked": [

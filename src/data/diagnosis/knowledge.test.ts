@@ -42,8 +42,8 @@ describe("what a shop knows better than the tables", () => {
     const before = suspect(id, faultId)!.probability;
     expect(before).toBeGreaterThan(0);
     recordLook(shop.ctx, id, signId, true);
-    // Bayes by hand: prior .025; the sign is so with the fault 1 − .03·.99, without it .01; a look sees it .95 and errs .03.
-    const [withIt, without] = [0.95 * 0.9703 + 0.03 * 0.0297, 0.95 * 0.01 + 0.03 * 0.99];
+    // Bayes by hand: prior .025; the sign is so with the fault 1 − .03·.99, without it .01; a look sees it .95 and errs .008.
+    const [withIt, without] = [0.95 * 0.9703 + 0.008 * 0.0297, 0.95 * 0.01 + 0.008 * 0.99];
     expect(suspect(id, faultId)!.probability).toBeCloseTo((0.025 * withIt) / (0.025 * withIt + 0.975 * without), 6);
     settleFault(shop.ctx, id, faultId, true);
     expect(getQuote(shop.db, findJob(shop.db, id)!).labour).toContainEqual({ words: fault.remedy, minutes: 10 });

@@ -11,7 +11,8 @@ atTheBench((startedServer, startedPerson) => {
 /** How likely a suspect is said to be, of a hundred. */
 const likelihood = async (name: string): Promise<number> => {
   const line = (await person.read()).replace(/\s+/g, " ");
-  return Number(new RegExp(`${name} (\\d+) in 100`).exec(line)?.[1] ?? Number.NaN);
+  const said = new RegExp(`${name} (?:(\\d+) in 100|sure)`).exec(line);
+  return said ? Number(said[1] ?? 100) : Number.NaN;
 };
 
 const takeIn = async (serial: string): Promise<string> => {
@@ -52,6 +53,7 @@ describe("a diagnosis at the bench", () => {
       () => server.value("SELECT count(*) FROM look JOIN job ON job.id = look.job_id WHERE job.tag = ?", tag) === 0,
       10_000,
     );
+    await person.driver.wait(() => person.seesNot("✕"), 10_000);
     await person.key("n"); // the first look: it is not
     await person.driver.wait(
       () => server.value("SELECT count(*) FROM look JOIN job ON job.id = look.job_id WHERE job.tag = ?", tag) === 1,

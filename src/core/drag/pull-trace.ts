@@ -1,52 +1,189 @@
-import { median } from "@/core/quantile";
+import { median, quantile } from "@/core/quantile";
 import { fail, ok, type Result } from "@/core/result";
+import { leastSquares } from "@/core/spin/least-squares";
+import { t95 } from "@/core/statistics/quantiles";
 
 export interface PullSample {
   readonly tMs: number;
   readonly forceN: number;
 }
 
+export interface Interval {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
 export interface PullReading {
-  /** Highest force before the spool first moves steadily, N. */
+  /** Highest force before the line runs evenly, N. */
   readonly startPeakN: number;
   /** Mean of the running part, N: the number that is kept. */
   readonly runningMeanN: number;
-  /** Half the spread (standard deviation) of the running part over its mean: 0 is perfectly even. */
+  /** The same with its 95 % interval, by the scatter of the trace alone; the scale's own error comes on top. */
+  readonly running: Interval;
+  /** Spread (standard deviation) of the running part over its mean: 0 is perfectly even. */
   readonly ripple: number;
   /** Start peak ÷ running mean; well above 1 is a drag that jerks at the start. */
   readonly startRatio: number;
+  /** The same with its 95 % interval. */
+  readonly start: Interval;
+  /** Whether the peak stands out of what the running part does anyway. */
+  readonly startsWithPeak: boolean;
+  /** A swing that comes again and again while the line runs: a bent plate, a proud washer. Null where there is none. */
+  readonly pulsing: { readonly periodMs: number; readonly share: number } | null;
+  /** The end of the trace is the hand letting go; it is not counted. */
+  readonly released: boolean;
   readonly runningFromMs: number;
+  readonly runningToMs: number;
+}
+
+/** A line that ran shows a level that stays, for at least this long. */
+const leastRunMs = 800;
+const leastSamples = 12;
+/** Over the running part the level may rise or bow by this share at most; more is a hand that pulls harder, not a drag that gives. */
+const mostRise = 0.12;
+const mostBow = 0.08;
+/** It may fall a little as the drag warms; more is a hand that lets go. */
+const mostFall = 0.25;
+/** A swing of less than this share of the level, or one that explains less than half of the scatter, is no pulsing. */
+const leastPulse = 0.05;
+/** The scale shows steps of 0.2 N: their standard deviation, if all places within are alike. */
+const stepSd = 0.2 / Math.sqrt(12);
+
+function smoothed(forces: readonly number[]): number[] {
+  return forces.map((_, i) => median(forces.slice(Math.max(0, i - 2), i + 3)));
+}
+
+/** Samples that say as much as any more would: a scale gives 25 a second. */
+const mostSamples = 500;
+
+/** As many samples as are of use, each the mean of so many neighbours. */
+function thinned(samples: readonly PullSample[]): readonly PullSample[] {
+  const each = Math.ceil(samples.length / mostSamples);
+  if (each === 1) return samples;
+  return Array.from({ length: Math.floor(samples.length / each) }, (_, i) => {
+    const some = samples.slice(i * each, (i + 1) * each);
+    const mean = (of: (sample: PullSample) => number) => some.reduce((sum, sample) => sum + of(sample), 0) / some.length;
+    return { tMs: mean(({ tMs }) => tMs), forceN: mean(({ forceN }) => forceN) };
+  });
+}
+
+interface Level {
+  readonly mean: number;
+  readonly rise: number;
+  readonly bow: number;
+  readonly pulse: PullReading["pulsing"];
+  readonly scatter: number;
+  readonly meanError: number;
+  readonly freedom: number;
+}
+
+/** The level of a stretch with its slope, its bow and its strongest swing. */
+function levelOf(times: readonly number[], forces: readonly number[]): Level {
+  const [from, to] = [times[0]!, times.at(-1)!];
+  const basis = times.map((t) => {
+    const u = to > from ? (2 * (t - from)) / (to - from) - 1 : 0;
+    return [1, u, (3 * u * u - 1) / 2];
+  });
+  const plain = leastSquares(basis, forces);
+  let best = { fit: plain, periodMs: 0 };
+  const stepMs = (to - from) / (times.length - 1);
+  // Two whole swings at least, four samples to each at least; a swing too quick for that is scatter.
+  for (let cycles = 2; (to - from) / cycles >= 4 * stepMs && cycles <= 60; cycles += 0.25) {
+    const w = (2 * Math.PI * cycles) / (to - from);
+    const fit = leastSquares(
+      basis.map((row, i) => [...row, Math.cos(w * (times[i]! - from)), Math.sin(w * (times[i]! - from))]),
+      forces,
+    );
+    if (fit.residualSd < best.fit.residualSd) best = { fit, periodMs: (to - from) / cycles };
+  }
+  const [mean = 0] = best.fit.coefficients;
+  const share = best.periodMs ? Math.hypot(best.fit.coefficients[3]!, best.fit.coefficients[4]!) / mean : 0;
+  const pulses = share >= leastPulse && best.fit.residualSd ** 2 < plain.residualSd ** 2 / 2;
+  const fit = pulses ? best.fit : plain;
+  // Readings of one pull follow each other: so many independent ones are they worth.
+  const rest = forces.map((force, i) => {
+    const row = [...basis[i]!];
+    if (pulses) {
+      const w = (2 * Math.PI) / best.periodMs;
+      row.push(Math.cos(w * (times[i]! - from)), Math.sin(w * (times[i]! - from)));
+    }
+    return force - row.reduce((sum, x, j) => sum + x * fit.coefficients[j]!, 0);
+  });
+  const square = rest.reduce((sum, r) => sum + r * r, 0);
+  const follow = square > 0 ? rest.slice(1).reduce((sum, r, i) => sum + r * rest[i]!, 0) / square : 0;
+  const alike = Math.min(0.95, Math.max(0, follow));
+  const worth = Math.max(4, (forces.length * (1 - alike)) / (1 + alike));
+  return {
+    mean: fit.coefficients[0]!,
+    rise: (2 * fit.coefficients[1]!) / fit.coefficients[0]!,
+    bow: (1.5 * -fit.coefficients[2]!) / fit.coefficients[0]!,
+    pulse: pulses ? { periodMs: best.periodMs, share } : null,
+    scatter: fit.residualSd,
+    meanError: Math.hypot(fit.residualSd / Math.sqrt(worth), stepSd),
+    freedom: Math.max(1, Math.floor(worth) - 3),
+  };
 }
 
 /**
- * Reads a pull trace: line taken up, a start peak, then steady slip.
- * Method: the level of steady slip is the median of the trace's second half; running starts at the first sample after the highest one of
- * the rise that lies within a quarter of that level. The median is used because a jerk at the start must not move the level it is
- * compared with.
- * @returns `too-short` under 20 samples, `no-slip` when the line never ran (force still rising at the end).
+ * Reads a pull trace: line taken up, perhaps a start peak, then steady slip, and the hand letting go.
+ * A pull counts only where it shows a level that stays: a force that rises, or rises and falls, is the hand, not the drag.
+ * @returns `too-short` under 20 samples, `no-slip` when the force was still rising at the end, `let-go` when it fell again before a level showed,
+ * `no-times` for times that do not rise.
  */
-export function readPullTrace(samples: readonly PullSample[]): Result<PullReading, "too-short" | "no-slip"> {
-  if (samples.length < 20) return fail("too-short", "The pull was too short to read: draw line for at least two seconds.");
-  const forces = samples.map((sample) => sample.forceN);
-  const level = median(forces.slice(Math.floor(forces.length / 2)));
-  const firstThere = forces.findIndex((force) => force >= level * 0.9);
-  if (level <= 0 || firstThere < 0 || firstThere > forces.length * 0.8)
-    return fail("no-slip", "The line never ran: the force was still rising at the end. Pull on until it slips, or ease the star.");
-  let peakAt = firstThere;
-  const searchTo = firstThere + Math.ceil(forces.length * 0.2);
-  for (let i = firstThere; i < Math.min(searchTo, forces.length); i++) if (forces[i]! > forces[peakAt]!) peakAt = i;
+export function readPullTrace(given: readonly PullSample[]): Result<PullReading, "too-short" | "no-slip" | "let-go" | "no-times"> {
+  if (given.length < 20) return fail("too-short", "The pull was too short to read: draw line for at least two seconds.");
+  const samples = thinned(given);
+  const times = samples.map(({ tMs }) => tMs);
+  if (given.some(({ tMs }, i) => !Number.isFinite(tMs) || (i > 0 && !(tMs > given[i - 1]!.tMs))))
+    return fail("no-times", "The times of the pull do not rise from reading to reading.");
+  const forces = samples.map(({ forceN }) => forceN);
+  const even = smoothed(forces);
+  const noSlip = () =>
+    fail("no-slip", "The line never ran: the force was still rising at the end. Pull on until it slips, or ease the star.");
+  const letGo = () =>
+    fail("let-go", "The force rose and fell with the hand: no level showed. Pull on evenly while line runs, then let go.");
+  const top = quantile(even, 0.95);
+  if (!(top > 0)) return noSlip();
+  const under = even.flatMap((force, i) => (force >= 0.3 * top ? [i] : []));
+  const level = median(under.map((i) => even[i]!));
+  const begin = even.findIndex((force) => force >= 0.8 * level);
+  const last = even.findLastIndex((force) => force >= 0.8 * level);
+  const released = last < samples.length - 1 && even.at(-1)! < 0.8 * level;
+  // Of a release the first samples already fall.
+  const end = released ? last - 2 : last;
+  // The start peak stands in the first part of what is pulled.
+  const searchTo = begin + Math.max(3, Math.ceil((end - begin) * 0.4));
+  let peakAt = begin;
+  for (let i = begin; i <= Math.min(searchTo, end); i++) if (forces[i]! > forces[peakAt]!) peakAt = i;
   let from = peakAt;
-  while (from < forces.length - 1 && Math.abs(forces[from]! - level) > level * 0.25) from++;
-  const running = forces.slice(from + 1);
-  if (running.length < 5) return fail("no-slip", "The line hardly ran: draw a little more of it.");
-  const mean = running.reduce((sum, force) => sum + force, 0) / running.length;
-  const spread = Math.sqrt(running.reduce((sum, force) => sum + (force - mean) ** 2, 0) / running.length);
+  while (from < end && (Math.abs(even[from]! - level) > level * 0.15 || forces[from]! > level * 1.25)) from++;
+  // The sample that comes down from the peak is between peak and level.
+  from = Math.min(from + 1, end);
+  const [runTimes, run] = [times.slice(from, end + 1), forces.slice(from, end + 1)];
+  const long = run.length >= leastSamples && runTimes.at(-1)! - runTimes[0]! >= leastRunMs;
+  if (!long) return released ? letGo() : noSlip();
+  const { mean, rise, bow, pulse, scatter, meanError, freedom } = levelOf(runTimes, run);
+  if (!(mean > 0) || rise > mostRise) return noSlip();
+  if (rise < -mostFall || (bow > mostBow && released)) return letGo();
+  if (bow > mostBow) return noSlip();
   const startPeak = forces[peakAt]!;
+  const reach = t95(freedom) * meanError;
+  const ratio = startPeak / mean;
+  // One reading scatters as any; the mean is known better. Gain cancels, for both are read on one scale.
+  const ratioReach = t95(freedom) * Math.hypot(Math.hypot(scatter, stepSd) / mean, (ratio * meanError) / mean);
+  const crest = mean * (1 + (pulse?.share ?? 0)) + 3 * scatter;
   return ok({
     startPeakN: startPeak,
     runningMeanN: mean,
-    ripple: spread / mean,
-    startRatio: startPeak / mean,
-    runningFromMs: samples[from]!.tMs,
+    running: { value: mean, low: mean - reach, high: mean + reach },
+    ripple: Math.sqrt(run.reduce((sum, force) => sum + (force - mean) ** 2, 0) / run.length) / mean,
+    startRatio: ratio,
+    start: { value: ratio, low: Math.max(0, ratio - ratioReach), high: ratio + ratioReach },
+    startsWithPeak: startPeak > crest && startPeak > 1.05 * mean,
+    pulsing: pulse,
+    released,
+    runningFromMs: runTimes[0]!,
+    runningToMs: runTimes.at(-1)!,
   });
 }

@@ -118,16 +118,24 @@ function readClick(samples: readonly TraceSample[]): Result<TraceReading> {
   });
 }
 
+/** Start ÷ running above this is felt as a jerk (rule of thumb). */
+const jerkRatio = 1.3;
+
 /** Reads a test's number off its trace. The refusals say what to do next. */
 export function readTrace(test: TestId, samples: readonly TraceSample[]): Result<TraceReading> {
   switch (instrumentOfTest[test]) {
     case "pull-scale": {
       const read = readPullTrace(samples.map(({ tMs, value }) => ({ tMs, forceN: value })));
       if (!read.ok) return read;
-      const { startPeakN, runningMeanN, startRatio } = read.value;
+      const { startPeakN, running, start, startsWithPeak, pulsing } = read.value;
+      const jerks = startsWithPeak && start.value > jerkRatio;
       return ok({
-        value: runningMeanN,
-        words: `Start peak ${startPeakN.toFixed(1)} N, running mean ${runningMeanN.toFixed(1)} N, start ÷ running ${startRatio.toFixed(2)}${startRatio > 1.3 ? ": it jerks at the start" : ""}.`,
+        value: running.value,
+        words: [
+          `Running mean ${running.value.toFixed(1)} N (${running.low.toFixed(1)} to ${running.high.toFixed(1)})`,
+          `start peak ${startPeakN.toFixed(1)} N, start ÷ running ${start.value.toFixed(2)} (${start.low.toFixed(2)} to ${start.high.toFixed(2)})${jerks ? ": it jerks at the start" : ""}`,
+          ...(pulsing ? [`it pulses by ${(pulsing.share * 100).toFixed(0)} % every ${(pulsing.periodMs / 1000).toFixed(1)} s`] : []),
+        ].join("; "),
       });
     }
     case "pulse-pickup": {

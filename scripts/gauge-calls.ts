@@ -57,6 +57,7 @@ const stack = z
       outsideMm: z.number(),
       insideMm: z.number(),
       mu: z.number().nullable().default(null),
+      known: z.boolean().optional(),
     }),
   )
   .min(2)

@@ -8,6 +8,8 @@ export interface DragElement {
   readonly insideMm: number;
   /** Friction coefficient of its faces; null for a metal ring, whose faces take their partner's. */
   readonly mu: number | null;
+  /** Its coefficient is known and not looked for in a fit. */
+  readonly known?: boolean | undefined;
 }
 
 /** How the pressure lies over a ring: a new one everywhere alike, a run-in one by wear (Shigley, clutches). */

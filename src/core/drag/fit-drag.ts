@@ -1,5 +1,7 @@
+import { t95 } from "@/core/statistics/quantiles";
 import { type Star, starForce } from "./adjusters";
 import { type DragElement, type FrictionMaterial, frictionRanges, gapsOf, type PressureModel } from "./capacity";
+import { dragLimit } from "./drag-limit";
 
 /** A pull taken at a setting of the star. */
 export interface MeasuredPull {
@@ -21,10 +23,6 @@ export interface DragFit {
   /** Largest misfit, N·mm at the spool. */
   readonly worstNmm: number;
 }
-
-/** Two-sided 95 % of Student's t by degrees of freedom, 1 to 10; beyond, the normal's (from memory). */
-const student = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228];
-const t95 = (freedom: number) => student[freedom - 1] ?? 1.96;
 
 /** Least squares through the origin, y = k·x, with a 95 % interval of k. Needs two readings for the interval, else it is open. */
 export function throughOrigin(x: readonly number[], y: readonly number[]): { k: number; low: number; high: number; worst: number } {
@@ -48,9 +46,18 @@ export interface DragPathOfFit {
 export const stackTorqueOf = ({ pullN, lineRadiusMm }: MeasuredPull, { ratio, efficiency, lossNmm }: DragPathOfFit): number =>
   Math.max(0, pullN * lineRadiusMm - lossNmm) * ratio * efficiency;
 
+/** A scale reads to this share of the pull, and to this much at least (rule of thumb); only their proportion counts here. */
+const scaleShare = 0.02;
+const scaleStepN = 0.2;
+/** No friction washer is above this. */
+const mostMu = 1.5;
+
 /**
  * Friction coefficient from pulls taken on the star, or, where the springs' sizes are not known, the product of coefficient and stiffness, which
- * is all that pulls alone can tell. Everything is compared as torque at the spool. @throws RangeError without a reading on the springs.
+ * is all that pulls alone can tell. Everything is compared as torque at the spool, each pull weighed by how well a scale reads it. The interval is
+ * that of the profile: every coefficient under which the pulls are not too unlikely (95 %), open above where another face slips first.
+ * @param stack rings that say `known` keep their coefficient; the others share the one that is looked for.
+ * @throws RangeError without a reading on the springs, or where nothing is left to be found.
  */
 export function fitDrag(
   pulls: readonly MeasuredPull[],
@@ -61,16 +68,53 @@ export function fitDrag(
 ): DragFit {
   const on = pulls.filter(({ turns }) => turns > 0);
   if (!on.length) throw new RangeError("fitDrag: no pull was taken with the star on");
-  // The radii alone: what a coefficient of one would give.
-  const radii = gapsOf(
-    stack.map((element) => ({ ...element, mu: element.member === "none" ? 1 : element.mu === null ? null : 1 })),
-    model,
-  ).reduce((sum, { muRadiusMm }) => sum + muRadiusMm, 0);
-  if (!(radii > 0)) throw new RangeError("fitDrag: this stack slips nowhere: no two neighbours are fixed to different members");
-  const torques = on.map((pull) => stackTorqueOf(pull, path));
-  const x = on.map(({ turns }) => (star.known ? starForce(star, turns).forceN : turns * star.pitchMm) * radii);
-  const { k, low, high, worst } = throughOrigin(x, torques);
-  return { of: star.known ? "mu" : "product", value: k, low, high, worstNmm: worst / (path.ratio * path.efficiency) };
+  const looked = stack.map(({ mu, known }) => mu !== null && known !== true);
+  /** Sum of μ·r over the gaps, mm, were this the coefficient looked for. */
+  const radii = (mu: number) =>
+    gapsOf(
+      stack.map((element, i) => (looked[i] ? { ...element, mu } : element)),
+      model,
+    ).reduce((sum, { muRadiusMm }) => sum + muRadiusMm, 0);
+  if (!(radii(1) > 0)) throw new RangeError("fitDrag: this stack slips nowhere: no two neighbours are fixed to different members");
+  if (!(radii(0.2) > radii(0.1)) && !(radii(0.02) > radii(0.01)))
+    throw new RangeError("fitDrag: every coefficient is known, or another face slips first: there is none to be found");
+  const behind = path.ratio * path.efficiency;
+  const sd = on.map(({ pullN, lineRadiusMm }) => Math.hypot(scaleShare * pullN, scaleStepN) * lineRadiusMm * behind);
+  const y = on.map((pull, i) => stackTorqueOf(pull, path) / sd[i]!);
+  const force = on.map(({ turns }, i) => (star.known ? starForce(star, turns).forceN : turns * star.pitchMm) / sd[i]!);
+  const freedom = on.length - 1;
+  const ofSprings = star.known ? "mu" : "product";
+  if (!star.known) {
+    const { k, low, high } = throughOrigin(
+      force.map((f) => f * radii(1)),
+      y,
+    );
+    const misfit = y.map((v, i) => Math.abs(v - k * radii(1) * force[i]!) * sd[i]!);
+    return { of: ofSprings, value: k, low: Math.max(0, low), high, worstNmm: Math.max(0, ...misfit) / behind };
+  }
+  // All pulls hang on one number, Σ μ·r: its least squares are plain, and every coefficient stands for one such sum.
+  const { k, low, high } = throughOrigin(force, y);
+  /** The coefficient that gives a sum; infinite where no coefficient gives so much. */
+  const muOf = (sum: number): number => {
+    if (sum <= radii(0)) return 0;
+    if (sum >= radii(mostMu)) return Number.POSITIVE_INFINITY;
+    let [a, b] = [0, mostMu];
+    for (let i = 0; i < 60; i++) {
+      const middle = (a + b) / 2;
+      if (radii(middle) < sum) a = middle;
+      else b = middle;
+    }
+    return (a + b) / 2;
+  };
+  const value = Math.min(mostMu, muOf(k));
+  const misfit = y.map((v, i) => Math.abs(v - radii(value) * force[i]!) * sd[i]!);
+  return {
+    of: ofSprings,
+    value,
+    low: freedom > 0 ? Math.min(value, muOf(low)) : 0,
+    high: freedom > 0 ? muOf(high) : Number.POSITIVE_INFINITY,
+    worstNmm: Math.max(0, ...misfit) / behind,
+  };
 }
 
 export interface DragVerdict {
@@ -113,11 +157,8 @@ export function dragVerdict(
 /** Shares of the line's breaking load a drag is set to at the strike, by fishing (common practice). */
 export const dragShares = { "light line, soft hook hold": 0.2, usual: 0.25, "heavy, from a boat": 0.33 } as const;
 export type DragUse = keyof typeof dragShares;
-/** What a knot leaves of a line (common practice; worse when it was tied dry). */
-export const knotShare = 0.8;
-
-/** What to set a drag to against a line, N, and the pull never to go above with this knot. */
+/** What to set a drag to against a line, N, and the pull never to go above: the limit of every test. */
 export const dragAdvice = (breakingN: number, use: DragUse): { strikeN: number; mostN: number } => ({
   strikeN: breakingN * dragShares[use],
-  mostN: breakingN * knotShare * 0.6,
+  mostN: breakingN * dragLimit.share,
 });

@@ -1,4 +1,5 @@
 import type { PartType, Position } from "@/core/anatomy/types";
+import { dragLimit } from "@/core/drag/drag-limit";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { mayBeAsbestos } from "./linings";
 
@@ -13,7 +14,7 @@ export const hazards = {
   compatibility: "Strong solvent attacks plastic, paint and line, and carries magnetic fluid away: keep it off them.",
   dust: "Dust of old chrome and paint: glasses and mask on; wet, not dry.",
   drilling: "Drilling a seized screw: glasses and mask on, the work clamped, drill slowly; first oil, warmth and time.",
-  pull: "The line is loaded: secure the rod, stand aside of the line, glove on. Pull at most a third of what rod and line are rated for: a parting line or weight flies.",
+  pull: `The line is loaded: secure the rod, stand aside of the line, glove on. Pull at most ${dragLimit.words}: a parting line or weight flies.`,
   electric:
     "Electric reel: disconnect it from boat and battery before anything is tested or opened; keep solvent and water from its motor.",
   magnet: "Strong magnet: it pulls small screws and springs; keep it from medical implants as their makers say.",

@@ -4,7 +4,8 @@ import { useMemo, useState } from "react";
 import { hasFreeSpool, type LeverDrag, leverForce, type Star, starForce } from "@/core/drag/adjusters";
 import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault } from "@/core/drag/capacity";
 import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
-import { type DragUse, dragAdvice, dragShares, knotShare } from "@/core/drag/fit-drag";
+import { dragLimit } from "@/core/drag/drag-limit";
+import { type DragUse, dragAdvice, dragShares } from "@/core/drag/fit-drag";
 import { pullN } from "@/core/drag/pull";
 import { readMeasure } from "@/core/units/read-measure";
 import { convert, type UnitOf, unitFactors } from "@/core/units/units";
@@ -333,13 +334,14 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
               {!lineError && (
                 <p>
                   Set the strike to about <strong className="num">{shown(inUnit(advice.strikeN))}</strong> {unit} (
-                  {Math.round(dragShares[use] * 100)} % of the line; common practice). A knot leaves about {Math.round(knotShare * 100)} %:
-                  with the spool drawn down never above <span className="num">{shown(inUnit(advice.mostN))}</span> {unit}.
+                  {Math.round(dragShares[use] * 100)} % of the line; common practice). With the spool drawn down never above{" "}
+                  <span className="num">{shown(inUnit(advice.mostN))}</span> {unit}: {dragLimit.why}.
                   {barePull > advice.mostN && <strong> This setting is above it on a bare spool.</strong>}
                 </p>
               )}
               <MeasuredPanel
                 elements={elements}
+                names={rows.map(({ name }) => name)}
                 model={model}
                 star={by === "star" ? star : null}
                 path={{ ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }}

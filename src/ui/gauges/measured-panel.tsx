@@ -8,6 +8,8 @@ import { shown, typedMm, typedNewtons, typedNumber } from "./typed";
 
 interface Props {
   readonly elements: readonly DragElement[];
+  /** What each is called, in the same order. */
+  readonly names: readonly string[];
   readonly model: PressureModel;
   /** Null where a lever squeezes it: then only the product can be told. */
   readonly star: Star | null;
@@ -32,11 +34,12 @@ const pullsOf = (text: string, radiusMm: number): MeasuredPull[] =>
     });
 
 /** Pulls off the scale: the coefficient they tell, how sure it is, and what that says of the washers. */
-export function MeasuredPanel({ elements, model, star, path, radiusMm }: Props) {
+export function MeasuredPanel({ elements, names, model, star, path, radiusMm }: Props) {
   const [text, setText] = useState("");
   const [peak, setPeak] = useState("");
   const [known, setKnown] = useState("known");
   const [material, setMaterial] = useState("");
+  const [looked, setLooked] = useState("all");
   const pulls = pullsOf(text, radiusMm);
   const wrong = pulls.some(({ turns, pullN, lineRadiusMm }) => !(turns >= 0 && pullN >= 0 && lineRadiusMm > 0));
   const startPeak = peak.trim() === "" ? null : typedNumber(peak);
@@ -50,7 +53,7 @@ export function MeasuredPanel({ elements, model, star, path, radiusMm }: Props) 
     try {
       const fit = fitDrag(
         pulls,
-        elements,
+        looked === "all" ? elements : elements.map((element, i) => ({ ...element, known: String(i) !== looked })),
         star && known === "known" ? { ...star, known: true } : { known: false, pitchMm: star?.pitchMm ?? 1 },
         path,
         model,
@@ -64,7 +67,7 @@ export function MeasuredPanel({ elements, model, star, path, radiusMm }: Props) 
       said = {
         value:
           fit.of === "mu"
-            ? `Coefficient ${shown(fit.value, 3)}${Number.isFinite(fit.low) ? ` (${shown(Math.max(0, fit.low), 2)} to ${shown(fit.high, 2)})` : ", from one pull: no interval"}`
+            ? `Coefficient ${shown(fit.value, 3)}${pulls.length > 1 ? ` (${shown(fit.low, 2)} to ${Number.isFinite(fit.high) ? shown(fit.high, 2) : "no end: another face slips first"})` : ", from one pull: no interval"}`
             : `Coefficient × stiffness ${shown(fit.value, 3)} N/mm: without the springs' sizes pulls tell no more`,
         verdict: `${says}: ${because}.`,
       };
@@ -83,6 +86,15 @@ export function MeasuredPanel({ elements, model, star, path, radiusMm }: Props) 
           of={{ known: "sizes known, as above", unknown: "sizes not known" }}
           value={known}
           onChoose={setKnown}
+        />
+        <ChoiceField
+          label="Look for the coefficient of"
+          of={{
+            all: "all friction washers",
+            ...Object.fromEntries(elements.flatMap(({ mu }, i) => (mu === null ? [] : [[i, `${names[i]} alone; the others as typed`]]))),
+          }}
+          value={looked}
+          onChoose={setLooked}
         />
         <ChoiceField
           label="Friction washers"

@@ -1,7 +1,9 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
+import { modelNumberIds } from "@/core/gauges/model-numbers";
 import { keepGauge } from "@/data/gauges/gauges";
+import { keepModelNumbers } from "@/data/gauges/model-numbers";
 import type { Press } from "@/ui/act/press";
 
 const keep = defineAction({
@@ -15,6 +17,20 @@ const keep = defineAction({
   }),
   run: (ctx, { jobId, gauge, input, words }) => keepGauge(ctx, jobId, gauge, input, words),
 });
+const keepNumbers = defineAction({
+  name: "keep-model-numbers",
+  permission: "bench",
+  input: z.object({
+    jobId: z.number().int().positive(),
+    values: z.partialRecord(z.enum(modelNumberIds), z.number().positive("Above 0.").max(1e7, "Too large.")),
+    cam: z.string().max(300, "At most 300 characters."),
+  }),
+  run: (ctx, { jobId, values, cam }) => keepModelNumbers(ctx, jobId, values, cam),
+});
+export async function keepForModel(press: Press) {
+  return keepNumbers(press);
+}
+
 export async function keepWithJob(press: Press) {
   return keep(press);
 }

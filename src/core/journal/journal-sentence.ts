@@ -147,6 +147,7 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "gate-failed": (d, { step }) => `check failed: ${step(d.operation)}`,
   "step-skipped": (d, { step }) => `left for now: ${step(d.operation)}`,
   "step-undone": (d, { step }) => `opened again: ${step(d.operation)}`,
+  "model-measured": (d) => `kept measured numbers for ${String(d.model)}`,
   "gauge-kept": (d) => `saved the result of the ${gaugeWords(d.gauge)} gauge to the job`,
   "item-given-back": (d) => `returned with the reel: ${word(broughtWith, d.item, String(d.item))}`,
   "item-kept": (d) => `still here: ${word(broughtWith, d.item, String(d.item))}`,

@@ -1,31 +1,50 @@
 import type { Verdict } from "@/core/vocabulary/tests";
 import type { TestSpec } from "./protocol";
+import { readingError } from "./reading-error";
 
 export interface Observation {
   readonly verdict: Verdict;
   readonly value: number | null;
   readonly lineRadiusMm: number | null;
+  /** What read it; a hand where nothing says so. */
+  readonly instrument?: string;
 }
 
 export type Change = "better" | "same" | "worse" | "not-comparable";
 
 const rank: Record<Verdict, number> = { bad: 0, doubtful: 1, good: 2 };
 
+/** After less before, with its 95 % interval, in the test's unit; pulls as the force at the line radius of the later one. */
+export interface Difference {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** @returns null where either was not read, or a pull has no line radius to be compared at. */
+export function differenceOf(spec: TestSpec, before: Observation, after: Observation): Difference | null {
+  if (before.value === null || after.value === null || spec.unit === null) return null;
+  let scale = 1;
+  if (spec.takesLineRadius) {
+    if (before.lineRadiusMm === null || after.lineRadiusMm === null) return null;
+    scale = before.lineRadiusMm / after.lineRadiusMm;
+  }
+  const error = ({ value, instrument }: Observation) => readingError(spec.unit!, value!, instrument ?? "typed");
+  const value = after.value - before.value * scale;
+  const reach = 1.96 * Math.hypot(error(before) * scale, error(after));
+  return { value, low: value - reach, high: value + reach };
+}
+
 /**
- * Before against after. The verdict decides where it changed; where it did not, the number does, if the test has a better direction and
- * both were read. Pulls are compared as torque at the spool, because the same setting reads differently at another line radius. A change
- * under 5 % is called the same: hand readings do not carry more (rule of thumb).
+ * Before against after. The verdict decides where it changed; where it did not, the number does, if the test has a better direction and both were
+ * read: it is another where the interval of the difference leaves nothing out. Pulls are compared as torque at the spool, because the same
+ * setting reads differently at another line radius.
  */
 export function compare(spec: TestSpec, before: Observation, after: Observation): Change {
   if (rank[after.verdict] !== rank[before.verdict]) return rank[after.verdict] > rank[before.verdict] ? "better" : "worse";
   if (before.value === null || after.value === null || spec.better === "none") return "same";
-  let was = before.value;
-  let is = after.value;
-  if (spec.takesLineRadius) {
-    if (before.lineRadiusMm === null || after.lineRadiusMm === null) return "not-comparable";
-    was *= before.lineRadiusMm;
-    is *= after.lineRadiusMm;
-  }
-  if (Math.abs(is - was) <= 0.05 * Math.max(Math.abs(was), Math.abs(is))) return "same";
-  return is > was === (spec.better === "more") ? "better" : "worse";
+  const difference = differenceOf(spec, before, after);
+  if (!difference) return "not-comparable";
+  if (difference.low <= 0 && difference.high >= 0) return "same";
+  return difference.value > 0 === (spec.better === "more") ? "better" : "worse";
 }

@@ -13,6 +13,8 @@ export interface Observation {
   readonly value: number | null;
   readonly unit: string | null;
   readonly lineRadiusMm: number | null;
+  /** Where the adjuster stood, as far as it was noted: turns from the first contact, or degrees of a lever. */
+  readonly setting: number | null;
   readonly instrument: string;
   readonly simulated: boolean;
   readonly trace: readonly TraceSample[] | null;

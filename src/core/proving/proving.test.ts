@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { familyIds } from "@/core/vocabulary/families";
-import { compare, type Observation } from "./compare";
+import { compare, differenceOf, type Observation } from "./compare";
 import { protocolFor, testSpec } from "./protocol";
 
 const seen = (verdict: Observation["verdict"], value: number | null = null, lineRadiusMm: number | null = null): Observation => ({
@@ -21,6 +21,20 @@ describe("before against after", () => {
     expect(compare(testSpec("turning"), seen("good", 9), seen("good", 20))).toBe("worse");
     expect(compare(testSpec("free-spool"), seen("good", 30), seen("good", 31))).toBe("same");
     expect(compare(testSpec("free-spool"), seen("good", 30), seen("good"))).toBe("same");
+  });
+
+  it("says another only where the interval of the difference leaves nothing out", () => {
+    const scale = (value: number) => ({ ...seen("good", value, 24), instrument: "pull-scale" });
+    // ± 2 % and 0.2 N on each: at 40 N the difference is known to about 1.1 N.
+    expect(compare(testSpec("drag-full"), scale(40), scale(40.8))).toBe("same");
+    expect(compare(testSpec("drag-full"), scale(40), scale(41.6))).toBe("better");
+    expect(compare(testSpec("drag-full"), seen("good", 40, 24), seen("good", 41.6, 24))).toBe("same");
+    const { value, low, high } = differenceOf(testSpec("drag-full"), scale(40), scale(42))!;
+    expect(value).toBeCloseTo(2, 9);
+    expect(high - low).toBeCloseTo(2 * 1.96 * Math.hypot(0.4, 0.1, 0.42, 0.1), 6);
+    // Three slips of twenty and one may be chance; twelve and one may not.
+    expect(compare(testSpec("anti-reverse"), seen("good", 3), seen("good", 1))).toBe("same");
+    expect(compare(testSpec("anti-reverse"), seen("good", 12), seen("good", 1))).toBe("better");
   });
 
   it("compares pulls as torque: half the force at twice the radius is the same drag", () => {

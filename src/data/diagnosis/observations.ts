@@ -15,6 +15,7 @@ export interface NewObservation {
   readonly verdict: Verdict;
   readonly value: number | null;
   readonly lineRadiusMm: number | null;
+  readonly setting?: number | null;
   readonly instrument: string;
   readonly simulated: boolean;
   readonly trace: readonly TraceSample[] | null;
@@ -28,8 +29,8 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
   const id = Number(
     ctx.db
       .prepare(
-        `INSERT INTO observation (job_id, phase, test_id, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at, person_id)
-         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+        `INSERT INTO observation (job_id, phase, test_id, verdict, value, unit, line_radius_mm, setting, instrument, simulated, trace, at, person_id)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
       )
       .run(
         observation.jobId,
@@ -39,6 +40,7 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
         unit === null ? null : observation.value,
         unit,
         spec.takesLineRadius ? observation.lineRadiusMm : null,
+        spec.takesLineRadius ? (observation.setting ?? null) : null,
         observation.instrument,
         observation.simulated ? 1 : 0,
         observation.trace ? JSON.stringify(traceSchema.parse(observation.trace)) : null,
@@ -100,7 +102,7 @@ export function verdictsBefore(db: Db, jobIds: readonly number[]): ReadonlyMap<n
 export function listObservations(db: Db, jobId: number): Observation[] {
   const rows = db
     .prepare(
-      `SELECT id, test_id, phase, verdict, value, unit, line_radius_mm, instrument, simulated, trace, at FROM observation
+      `SELECT id, test_id, phase, verdict, value, unit, line_radius_mm, setting, instrument, simulated, trace, at FROM observation
        WHERE id IN (SELECT max(id) FROM observation WHERE job_id = ? GROUP BY phase, test_id) ORDER BY id`,
     )
     .all(jobId) as {
@@ -111,6 +113,7 @@ export function listObservations(db: Db, jobId: number): Observation[] {
     value: number | null;
     unit: string | null;
     line_radius_mm: number | null;
+    setting: number | null;
     instrument: string;
     simulated: 0 | 1;
     trace: string | null;
@@ -124,6 +127,7 @@ export function listObservations(db: Db, jobId: number): Observation[] {
     value: row.value,
     unit: row.unit,
     lineRadiusMm: row.line_radius_mm,
+    setting: row.setting,
     instrument: row.instrument,
     simulated: row.simulated === 1,
     trace: row.trace ? traceSchema.parse(JSON.parse(row.trace)) : null,

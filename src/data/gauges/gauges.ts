@@ -1,10 +1,13 @@
 import type { PartKind, PartShape } from "@/core/anatomy/shapes";
 import type { DragElement } from "@/core/drag/capacity";
 import { moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-springs";
+import type { MeasuredPull } from "@/core/drag/fit-drag";
 import type { SpringRow } from "@/core/drag/spring-row";
 import { dragStackOf } from "@/core/drag/working-gaps";
+import type { Phase } from "@/core/proving/observation";
 import { listWells } from "@/data/bench/tray";
 import { findPartTypes } from "@/data/catalogue/part-types";
+import { listObservations } from "@/data/diagnosis/observations";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
@@ -19,6 +22,8 @@ export interface DragOfReel {
   readonly fullRadiusMm: number;
   /** It is squeezed by a lever and its cam. */
   readonly lever: boolean;
+  /** Pulls taken on this job whose setting was noted, newest of each test and phase. */
+  readonly pulls: readonly (MeasuredPull & { readonly phase: Phase })[];
 }
 
 /** The drag of a reel as its machine has it: stack, tension washers, gears, spool, and the pulls taken before. */
@@ -68,6 +73,11 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
     arborRadiusMm: spool?.kind === "spool" ? spool.arborMm / 2 : null,
     fullRadiusMm: version.lineRadiusMm,
     lever: version.model.family === "lever-drag",
+    pulls: listObservations(db, job.id).flatMap(({ phase, value, unit, setting, lineRadiusMm }) =>
+      setting !== null && value !== null && unit === "N"
+        ? [{ phase, turns: setting, pullN: value, lineRadiusMm: lineRadiusMm ?? version.lineRadiusMm }]
+        : [],
+    ),
   };
 }
 

@@ -5,13 +5,16 @@ import { hasFreeSpool, type LeverDrag, leverForce, type Star, starForce } from "
 import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault } from "@/core/drag/capacity";
 import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
 import { dragLimit } from "@/core/drag/drag-limit";
-import { type DragUse, dragAdvice, dragShares } from "@/core/drag/fit-drag";
+import { type DragUse, dragAdvice, dragShares, type MeasuredPull } from "@/core/drag/fit-drag";
 import { pullN } from "@/core/drag/pull";
+import { type ModelNumber, modelNumbers, type NumbersOfModel } from "@/core/gauges/model-numbers";
+import type { Phase } from "@/core/proving/observation";
 import { readMeasure } from "@/core/units/read-measure";
 import { convert, type UnitOf, unitFactors } from "@/core/units/units";
 import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
 import { CurveChart } from "@/ui/charts/curve-chart";
-import { Field } from "@/ui/controls/field";
+import { Field, Refused } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
@@ -19,7 +22,15 @@ import { MeasuredPanel } from "./measured-panel";
 import { type StackRow, StackTable } from "./stack-table";
 import { shown, typedMm, typedNumber } from "./typed";
 
+const ofStar = ["pitch", "stiffness", "stop", "efficiency", "loss"] as const;
+const ofLever = ["leverStiffness", "knobPitch", "gap", "efficiency", "loss"] as const;
+
 interface Props {
+  /** Pulls of this job whose setting was noted. */
+  readonly pulls: readonly (MeasuredPull & { readonly phase: Phase })[];
+  /** What is known of its model; null for a bare bench. */
+  readonly own: NumbersOfModel | null;
+  readonly keepNumbers: Action<void>;
   readonly job: GaugeJob | null;
   readonly stack: readonly (DragElement & { readonly name: string })[];
   readonly springs: readonly { readonly disc: DiscSpring; readonly up: boolean }[];
@@ -68,7 +79,9 @@ const pointsOf = (text: string) =>
     });
 
 /** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
-export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, keep }: Props) {
+export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, pulls, own, keepNumbers, keep }: Props) {
+  const startOf = (id: ModelNumber) => shown(own?.values[id] ?? modelNumbers[id].usual ?? 0);
+  const keeping = useAct(keepNumbers);
   const [rows, setRows] = useState<readonly StackRow[]>(() =>
     (stack.length ? stack : ownStack).map(({ name, member, outsideMm, insideMm, mu }, id) => ({
       id,
@@ -81,22 +94,22 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   );
   const [model, setModel] = useState<PressureModel>("uniform-pressure");
   const [typed, setTyped] = useState({
-    pitch: "0.75",
-    stiffness: "4000",
-    stop: "2.5",
+    pitch: startOf("pitch"),
+    stiffness: startOf("stiffness"),
+    stop: startOf("stop"),
     ratio: String(Math.round((ratio ?? 3) * 1000) / 1000),
-    efficiency: "0.9",
-    loss: "15",
+    efficiency: startOf("efficiency"),
+    loss: startOf("loss"),
     arbor: String(arborRadiusMm ?? 12),
     full: String(fullRadiusMm ?? 24),
     breaking: "120",
-    leverStiffness: "900",
-    knobPitch: "0.5",
+    leverStiffness: startOf("leverStiffness"),
+    knobPitch: startOf("knobPitch"),
     knobTurns: "0.4",
-    gap: "0.2",
+    gap: startOf("gap"),
   });
   const [by, setBy] = useState<"star" | "lever">(lever ? "lever" : "star");
-  const [cam, setCam] = useState("0 0; 30 0.1; 90 0.5; 120 0.7");
+  const [cam, setCam] = useState(own?.cam || "0 0; 30 0.1; 90 0.5; 120 0.7");
   const [reversed, setReversed] = useState(false);
   const [unit, setUnit] = useState<UnitOf<"force">>("N");
   const [use, setUse] = useState<DragUse>("usual");
@@ -255,6 +268,34 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
               onChoose={(id) => setModel(id as PressureModel)}
             />
           </div>
+          {job && own && (
+            <div className="flex flex-wrap items-center gap-3">
+              {!job.closed && (
+                <button
+                  type="button"
+                  className="key key-small"
+                  disabled={keeping.busy || Object.values(errors).some(Boolean)}
+                  onClick={() =>
+                    keeping.press({
+                      jobId: job.jobId,
+                      values: Object.fromEntries(
+                        (by === "star" ? ofStar : ofLever).map((id) => [id, value[id]]).filter(([, v]) => Number(v) > 0),
+                      ),
+                      cam: by === "lever" ? cam : "",
+                    })
+                  }
+                >
+                  Measured here: keep for this model
+                </button>
+              )}
+              <span className="text-note">
+                {own.measured.length
+                  ? `Measured on this model: ${own.measured.map((id) => modelNumbers[id].name).join("; ")}. The rest is usual for its kind.`
+                  : "Nothing measured on this model yet: these are usual for its kind."}
+              </span>
+            </div>
+          )}
+          <Refused of={[keeping]} />
           <p className="text-note">
             Coefficients of carbon are your own data; 0.2 is a place to begin. Tension washers:{" "}
             <Link className="act-link" href={`/gauges/washers${job ? `?job=${job.tag}` : ""}`}>
@@ -344,6 +385,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                 names={rows.map(({ name }) => name)}
                 model={model}
                 star={by === "star" ? star : null}
+                taken={by === "star" ? pulls : []}
                 path={{ ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }}
                 radiusMm={value.full}
               />

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Star } from "@/core/drag/adjusters";
 import { type DragElement, type FrictionMaterial, frictionRanges, type PressureModel } from "@/core/drag/capacity";
 import { type DragPathOfFit, dragVerdict, fitDrag, type MeasuredPull } from "@/core/drag/fit-drag";
+import type { Phase } from "@/core/proving/observation";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { shown, typedMm, typedNewtons, typedNumber } from "./typed";
 
@@ -14,6 +15,8 @@ interface Props {
   /** Null where a lever squeezes it: then only the product can be told. */
   readonly star: Star | null;
   readonly path: DragPathOfFit;
+  /** Pulls already taken at the bench. */
+  readonly taken: readonly (MeasuredPull & { readonly phase: Phase })[];
   /** Line radius of pulls typed without one. */
   readonly radiusMm: number;
 }
@@ -34,8 +37,14 @@ const pullsOf = (text: string, radiusMm: number): MeasuredPull[] =>
     });
 
 /** Pulls off the scale: the coefficient they tell, how sure it is, and what that says of the washers. */
-export function MeasuredPanel({ elements, names, model, star, path, radiusMm }: Props) {
-  const [text, setText] = useState("");
+export function MeasuredPanel({ elements, names, model, star, taken, path, radiusMm }: Props) {
+  const newest = taken.some(({ phase }) => phase === "after") ? "after" : "before";
+  const [text, setText] = useState(() =>
+    taken
+      .filter(({ phase }) => phase === newest)
+      .map(({ turns, pullN, lineRadiusMm }) => `${shown(turns)} ${shown(pullN)} ${shown(lineRadiusMm)}`)
+      .join("; "),
+  );
   const [peak, setPeak] = useState("");
   const [known, setKnown] = useState("known");
   const [material, setMaterial] = useState("");
@@ -76,7 +85,7 @@ export function MeasuredPanel({ elements, names, model, star, path, radiusMm }: 
     }
   }
   return (
-    <details className="border-t border-ink pt-2">
+    <details open={taken.length > 0} className="border-t border-ink pt-2">
       <summary className="act-link min-h-10">What measured pulls say</summary>
       <div className="grid grid-cols-2 gap-3">
         <TextField label="Turns and pull, N (and radius, mm); one after the other" value={text} error={refused} onType={setText} />

@@ -4,6 +4,7 @@ import { answerBearing, bearingFault, materialAdvice } from "@/core/bearings/bea
 import { knobForce, ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
 import { backingM, capacityM, diameterForCapacity, diameterWithLeft, lineFault, nylonByBreakingKg } from "@/core/line/line";
 import { fitSpin } from "@/core/spin/fit-spin";
+import { lineInertia, lossTorqueNmm } from "@/core/spin/inertia";
 import { lossTerms, lossWords, spinDown } from "@/core/spin/losses";
 import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { stressArea } from "@/core/threads/thread-table";
@@ -170,7 +171,7 @@ const sampleTimes = (() => {
   return times.map((time) => time.toFixed(4)).join(" ");
 })();
 
-export function SpinSheet({ job, keep }: Opened) {
+export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const times = timesOf(typed.times!);
     if (times.some((time) => !Number.isFinite(time)))
@@ -181,6 +182,10 @@ export function SpinSheet({ job, keep }: Opened) {
     if (times.length < 8) return { fault: { field: "times", message: "At least eight pulses." } };
     if (times.some((time, i) => i > 0 && !(time > times[i - 1]!)))
       return { fault: { field: "times", message: "The times rise from pulse to pulse." } };
+    const spool = typed.inertia!.trim() === "" ? 0 : typedNumber(typed.inertia!);
+    if (!(spool >= 0 && spool < 1e6)) return { fault: { field: "inertia", message: "The bare spool's inertia in g·cm², or empty." } };
+    const [arborMm, lineMm, widthMm] = [typedMm(typed.arborMm!), typedMm(typed.lineMm!), typedMm(typed.widthMm!)];
+    const inertia = spool > 0 ? spool + (lineMm > arborMm && widthMm > 0 ? lineInertia(arborMm, lineMm, widthMm) : 0) : 0;
     const fit = fitSpin(times, perTurn);
     const losses = { a: fit.terms.a.value, b: fit.terms.b.value, c: fit.terms.c.value };
     const seconds = times.at(-1)! - times[0]!;
@@ -193,12 +198,18 @@ export function SpinSheet({ job, keep }: Opened) {
         const { value, low, high, there: so } = fit.terms[term];
         return [
           lossWords[term],
-          so ? `${shown(value, 3)} (${shown(low, 2)} to ${shown(high, 2)})` : `may be none, at most ${shown(high, 2)}`,
+          `${so ? `${shown(value, 3)} (${shown(low, 3)} to ${shown(high, 3)})` : `may be none, at most ${shown(high, 2)}`}${
+            term === "a" && inertia > 0
+              ? `; ${shown(lossTorqueNmm(value, inertia), 2)} N·mm (${shown(lossTorqueNmm(low, inertia), 2)} to ${shown(lossTorqueNmm(high, inertia), 2)})`
+              : ""
+          }`,
         ];
       }),
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),
-        "They are torques over the inertia that turns: compare them only at equal line fill and brake state.",
+        inertia > 0
+          ? "Rubbing as a torque compares at any line fill; compare the others at equal fill and brake state."
+          : "They are torques over the inertia that turns: compare them only at equal line fill and brake state, or give the inertia.",
       ],
       chart: {
         curves: [
@@ -225,8 +236,14 @@ export function SpinSheet({ job, keep }: Opened) {
       job={job}
       keep={keep}
       title="Spool losses"
-      fields={[{ key: "perTurn", label: "Pulses a turn" }]}
-      initial={{ perTurn: "1", times: sampleTimes }}
+      fields={[
+        { key: "perTurn", label: "Pulses a turn" },
+        { key: "inertia", label: "Bare spool's inertia, g·cm² (or empty)" },
+        { key: "arborMm", label: "Arbor diameter, mm" },
+        { key: "lineMm", label: "Diameter over the line, mm" },
+        { key: "widthMm", label: "Between the flanges, mm" },
+      ]}
+      initial={{ perTurn: "1", inertia: "", arborMm: "", lineMm: "", widthMm: "", ...own[0]?.values, times: sampleTimes }}
       compute={compute}
       extra={(set, typed) => (
         <>

@@ -1,7 +1,9 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel } from "@/data/gauges/gauges";
+import { numbersOfModel } from "@/data/gauges/model-numbers";
+import { machineOf } from "@/data/jobs/machine";
 import { DragSheet } from "@/ui/gauges/drag-sheet";
-import { keepWithJob } from "../actions";
+import { keepForModel, keepWithJob } from "../actions";
 
 export const metadata = { title: "Drag" };
 
@@ -18,6 +20,9 @@ export default async function DragPage(props: GaugeProps) {
       arborRadiusMm={drag?.arborRadiusMm ?? null}
       fullRadiusMm={drag?.fullRadiusMm ?? null}
       lever={drag?.lever ?? false}
+      pulls={drag?.pulls ?? []}
+      own={opened ? numbersOfModel(db, machineOf(db, opened.job).model) : null}
+      keepNumbers={keepForModel}
       keep={keepWithJob}
     />
   );

@@ -94,6 +94,7 @@ export function TestRows({
   const active = all.find((test) => test.id === activeId);
   const [value, setValue] = useState("");
   const [radius, setRadius] = useState(String(lineRadiusMm));
+  const [setting, setSetting] = useState("");
   const [reading, setReading] = useState<InstrumentReading | null>(null);
   const router = useRouter();
   const light = head.path.depth === "light";
@@ -122,6 +123,8 @@ export function TestRows({
     leaving.press({ jobId, phase, testId, reason });
   };
   const radiusMm = readMeasure(radius, "mm");
+  const byLever = tests.some(({ id, name }) => id === "drag-full" && /lever/i.test(name));
+  const settingWords = byLever ? "Lever, ° (if read)" : "Turns on (if counted)";
   /** Compared where the record stands: the same torque at the model's own line radius. */
   const atRadius = (test: TestSpec, pull: number) => (test.takesLineRadius && radiusMm > 0 ? (pull * radiusMm) / lineRadiusMm : pull);
   const answer = (verdict: Verdict) => {
@@ -129,9 +132,10 @@ export function TestRows({
     const typed = value.trim();
     last.current = { id: active.id, verdict };
     // The next test is under the hand at once: what is typed from now on is for it. Refused, the page goes back to this one.
-    const kept = { id: active.id, value, reading };
+    const kept = { id: active.id, value, setting, reading };
     written(active.id);
     setValue("");
+    setSetting("");
     setReading(null);
     setChosen(null);
     const sending = act.press({
@@ -141,6 +145,7 @@ export function TestRows({
       verdict,
       value: reading ? reading.value : typed === "" ? null : readMeasure(typed, active.unit, shownUnit(active.unit, force)),
       lineRadiusMm: active.takesLineRadius ? radiusMm : null,
+      setting: active.takesLineRadius && setting.trim() !== "" ? readMeasure(setting, null) : null,
       instrument: reading ? reading.instrument : typed === "" ? "by hand" : "typed",
       simulated: reading?.simulated ?? false,
       trace: reading?.trace ?? null,
@@ -150,6 +155,7 @@ export function TestRows({
       setSent((before) => new Set([...before].filter((id) => id !== kept.id)));
       setChosen(kept.id);
       setValue(kept.value);
+      setSetting(kept.setting);
       setReading(kept.reading);
     });
   };
@@ -214,6 +220,7 @@ export function TestRows({
                     onClick={() => {
                       setChosen(test.id);
                       setValue("");
+                      setSetting("");
                       setReading(null);
                     }}
                   >
@@ -232,7 +239,11 @@ export function TestRows({
                     {now.value !== null && <span>{now.verdict}</span>}
                     {now.simulated && <span className="simulated">simulated</span>}
                     {phase === "after" && before && <strong>{changeWords[compare(test, before, now)]}</strong>}
-                    {now.lineRadiusMm !== null && <span className="text-note">line radius {now.lineRadiusMm} mm</span>}
+                    {now.lineRadiusMm !== null && (
+                      <span className="text-note">
+                        line radius {now.lineRadiusMm} mm{now.setting !== null && `, at ${now.setting} ${byLever ? "°" : "turns"}`}
+                      </span>
+                    )}
                   </span>
                 )}
                 {why && !isActive && <WhyLeftOut skip={why} closed={closed} say={(reason) => skip(test.id, reason)} />}
@@ -307,6 +318,18 @@ export function TestRows({
                             aria-invalid={Boolean(act.fields.lineRadiusMm)}
                           />
                           {act.fields.lineRadiusMm && <span role="alert">{act.fields.lineRadiusMm}</span>}
+                        </label>
+                      )}
+                      {test.takesLineRadius && (
+                        <label className="w-40 text-note">
+                          {settingWords}
+                          <input
+                            inputMode="decimal"
+                            value={setting}
+                            onChange={(event) => setSetting(event.target.value)}
+                            aria-invalid={Boolean(act.fields.setting)}
+                          />
+                          {act.fields.setting && <span role="alert">{act.fields.setting}</span>}
                         </label>
                       )}
                     </div>

@@ -26,6 +26,12 @@ const test = defineAction({
       .min(2, "The line leaves the spool at 2 mm or more.")
       .max(150, "The line leaves the spool at 150 mm or less.")
       .nullable(),
+    setting: z
+      .number("Turns or degrees as a number, or leave it empty.")
+      .min(0, "From the first contact on: 0 or more.")
+      .max(720, "That is more than any adjuster turns.")
+      .nullable()
+      .default(null),
     instrument: z.string().min(1).max(60),
     simulated: z.boolean(),
     trace: traceSchema.nullable(),

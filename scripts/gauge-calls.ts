@@ -6,6 +6,7 @@ import { capacityNmm, type DragElement, gapsOf, pressureModels, stackFault } fro
 import {
   discFault,
   discStress,
+  isPastFlat,
   moduli,
   platedModulus,
   type SpringMaterial,
@@ -13,6 +14,7 @@ import {
   stackCurve,
   stackForce,
   stackHeight,
+  stackNotes,
   stackOf,
   stackStroke,
 } from "@/core/drag/disc-springs";
@@ -102,7 +104,12 @@ export const gaugeCalls = {
       })),
       freeHeightMm: stackHeight(springs),
       strokeMm: stackStroke(springs),
-      at: atMm.map((strokeMm) => ({ strokeMm, forceN: stackForce(springs, strokeMm) })),
+      at: atMm.map((strokeMm) => ({
+        strokeMm,
+        forceN: stackForce(springs, strokeMm),
+        ...(isPastFlat(springs, strokeMm) ? { pastFlat: "flat before: rigid there, the force is this or anything above" } : {}),
+      })),
+      notes: stackNotes(springs),
       curve: stackCurve(springs, 20),
     };
   }),

@@ -22,19 +22,26 @@ export interface StarPoint {
  * the same force. Beyond the end stop it does not rise. A snapping spring is walked up its rising branch and then counts as flat.
  */
 export function starForce(star: Star, turns: number): StarPoint {
+  const known = asked.get(star)?.get(turns);
+  if (known) return known;
   const travel = star.pitchMm * Math.min(Math.max(0, turns), star.endStopTurns);
   const given = (force: number) => stackDeflection(star.springs, force) + force / star.stackStiffnessNPerMm;
   // Twice what the stack alone would take for the travel is more than enough to close the bracket.
   let [low, high] = [0, Math.max(1, travel * star.stackStiffnessNPerMm)];
-  for (let i = 0; i < 80; i++) {
+  for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
     if (given(middle) < travel) low = middle;
     else high = middle;
   }
   const forceN = (low + high) / 2;
   const flat = stackCurve(star.springs, 1).at(-1)!;
-  return { turns, forceN, springsFlat: stackDeflection(star.springs, forceN) >= flat.strokeMm - 1e-9 && flat.strokeMm > 0 };
+  const point = { turns, forceN, springsFlat: stackDeflection(star.springs, forceN) >= flat.strokeMm - 1e-9 && flat.strokeMm > 0 };
+  asked.set(star, (asked.get(star) ?? new Map()).set(turns, point));
+  return point;
 }
+
+/** A fit and its chart ask one star the same settings over and over. */
+const asked = new WeakMap<Star, Map<number, StarPoint>>();
 
 export interface CamPoint {
   readonly degrees: number;

@@ -5,12 +5,14 @@ import {
   discFault,
   discForce,
   discStress,
+  isPastFlat,
   platedModulus,
   snapDeflection,
   stackCurve,
   stackDeflection,
   stackForce,
   stackHeight,
+  stackNotes,
   stackOf,
   stackStroke,
 } from "./disc-springs";
@@ -126,6 +128,46 @@ describe("stacks", () => {
     ]);
     for (const force of [100, 500, 900, 1500]) expect(stackDeflection(a, force)).toBeCloseTo(stackDeflection(b, force), 9);
     expect(stackDeflection(a, 1200)).toBeGreaterThanOrEqual(soft.coneHeightMm);
+  });
+
+  it("adds the forces of unlike ones in one direction, which share their travel", () => {
+    // Same cone, other thickness: each at the same travel.
+    const thin = disc(20, 10.2, 0.8, 0.45);
+    const both = stackOf([
+      { disc: one, up: true },
+      { disc: thin, up: true },
+    ]);
+    expect(stackStroke(both)).toBeCloseTo(0.45, 9);
+    for (const s of [0.1, 0.2, 0.3]) expect(stackForce(both, s)).toBeCloseTo(discForce(one, s) + discForce(thin, s), 1);
+    expect(stackNotes(both)).toEqual([
+      expect.stringMatching(/^Unlike washers in one direction share their travel, and their forces add up\.$/),
+    ]);
+    // Another modulus is another washer.
+    const bronze = { ...one, platedModulusMpa: platedModulus("bronze") };
+    const mixed = stackOf([
+      { disc: one, up: true },
+      { disc: bronze, up: true },
+    ]);
+    expect(stackForce(mixed, 0.2)).toBeCloseTo(discForce(one, 0.2) + discForce(bronze, 0.2), 1);
+    // A higher cone carries alone until it is down to the other.
+    const high = disc(20, 10.2, 0.8, 0.55);
+    const uneven = stackOf([
+      { disc: high, up: true },
+      { disc: one, up: true },
+    ]);
+    expect(stackForce(uneven, 0.08)).toBeCloseTo(discForce(high, 0.08), 1);
+    expect(stackForce(uneven, 0.3)).toBeCloseTo(discForce(high, 0.3) + discForce(one, 0.2), 1);
+    expect(stackNotes(uneven)[0]).toMatch(/carries alone for the first 0\.10 mm/);
+    expect(stackDeflection(uneven, stackForce(uneven, 0.3))).toBeCloseTo(0.3, 3);
+  });
+
+  it("says which cones are outside the standard's sizes, and what is past flat", () => {
+    for (const [outside, inside, t, h0] of rows)
+      expect(stackNotes(stackOf([{ disc: disc(outside, inside, t, h0), up: true }]))).toEqual([]);
+    expect(stackNotes(stackOf([{ disc: disc(30, 8, 1, 0.5), up: true }]))).toEqual([expect.stringMatching(/outside \/ inside is 3\.75/)]);
+    expect(stackNotes(stackOf([{ disc: disc(20, 10, 0.3, 0.6), up: true }]))[0]).toMatch(/cone \/ thickness is 2\.00/);
+    expect(isPastFlat(stackOf(up(1)), 0.45)).toBe(false);
+    expect(isPastFlat(stackOf(up(1)), 0.46)).toBe(true);
   });
 
   it("counts a flat washer as rigid, and one alone as no spring at all", () => {

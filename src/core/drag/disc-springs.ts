@@ -52,13 +52,22 @@ export function coefficients(delta: number): { k1: number; k2: number; k3: numbe
   };
 }
 
+/** What a disc's force is a multiple of, N; its logarithms are dear, and a stack asks the same disc thousands of times. */
+const unitForces = new WeakMap<DiscSpring, number>();
+function unitForce(disc: DiscSpring): number {
+  let force = unitForces.get(disc);
+  if (force === undefined) {
+    const { outsideMm, insideMm, thicknessMm: t, platedModulusMpa = springSteelMpa } = disc;
+    force = (4 * platedModulusMpa * t ** 4) / (coefficients(outsideMm / insideMm).k1 * outsideMm ** 2);
+    unitForces.set(disc, force);
+  }
+  return force;
+}
+
 /** Force of one disc at a deflection, N. @param s mm, 0 to the cone's height. */
-export function discForce(
-  { outsideMm, insideMm, thicknessMm: t, coneHeightMm: h0, platedModulusMpa = springSteelMpa }: DiscSpring,
-  s: number,
-): number {
-  const { k1 } = coefficients(outsideMm / insideMm);
-  return ((4 * platedModulusMpa * t ** 4) / (k1 * outsideMm ** 2)) * (s / t) * ((h0 / t - s / t) * (h0 / t - s / (2 * t)) + 1);
+export function discForce(disc: DiscSpring, s: number): number {
+  const { thicknessMm: t, coneHeightMm: h0 } = disc;
+  return unitForce(disc) * (s / t) * ((h0 / t - s / t) * (h0 / t - s / (2 * t)) + 1);
 }
 
 /** The two tensile stresses at the lower edges, MPa; the larger one governs. */
@@ -75,10 +84,17 @@ export function discStress(disc: DiscSpring, s: number): { iiMpa: number; iiiMpa
 export const snapDeflection = ({ thicknessMm: t, coneHeightMm: h0 }: DiscSpring): number | null =>
   h0 / t > snapsAbove ? h0 - Math.sqrt((h0 ** 2 - 2 * t ** 2) / 3) : null;
 
-/** Discs nested in the same direction act as one: n times the force at the same deflection. Nesting is for one cone only. */
+/**
+ * Discs that lie in the same direction share their travel, so that their forces add up. Where one cone is higher than the other it carries alone
+ * until it is down to the other's height.
+ */
 export interface DiscGroup {
+  readonly discs: readonly DiscSpring[];
+  /** The one with the highest cone, which is pressed first. */
   readonly disc: DiscSpring;
   readonly nested: number;
+  /** Where its force is largest on its way to flat, mm; its whole cone where it only rises. */
+  readonly peakMm: number;
 }
 
 /**
@@ -89,35 +105,100 @@ export interface SpringStack {
   readonly groups: readonly DiscGroup[];
 }
 
-/** A stack from a row of washers as they lie: neighbours of one cone that look the same way are nested, all others opposed. */
+const sameSizes = (a: DiscSpring, b: DiscSpring) =>
+  a.outsideMm === b.outsideMm &&
+  a.insideMm === b.insideMm &&
+  a.thicknessMm === b.thicknessMm &&
+  a.coneHeightMm === b.coneHeightMm &&
+  (a.platedModulusMpa ?? springSteelMpa) === (b.platedModulusMpa ?? springSteelMpa);
+
+/** Force of discs at their common travel: each at what of it reaches it. */
+function forceOf(discs: readonly DiscSpring[], highestMm: number, s: number): number {
+  let sum = 0;
+  for (const one of discs) {
+    const reached = s - (highestMm - one.coneHeightMm);
+    if (reached > 0) sum += discForce(one, reached);
+  }
+  return sum;
+}
+const groupForce = ({ discs, disc }: DiscGroup, s: number) => forceOf(discs, disc.coneHeightMm, s);
+
+function groupOf(discs: readonly DiscSpring[]): DiscGroup {
+  const disc = discs.reduce((highest, one) => (one.coneHeightMm > highest.coneHeightMm ? one : highest));
+  const highest = disc.coneHeightMm;
+  const steps = 400;
+  let peakMm = snapDeflection(disc) ?? highest;
+  if (discs.some((one) => !sameSizes(one, disc))) {
+    peakMm = highest;
+    for (let i = steps - 1; i > 0; i--)
+      if (forceOf(discs, highest, (highest * (i + 1)) / steps) < forceOf(discs, highest, (highest * i) / steps))
+        peakMm = (highest * i) / steps;
+  }
+  return { discs, disc, nested: discs.length, peakMm };
+}
+
+/** A stack from a row of washers as they lie: neighbours that look the same way are nested, all others opposed; a flat one parts them. */
 export function stackOf(row: readonly { readonly disc: DiscSpring; readonly up: boolean }[]): SpringStack {
-  const groups: { disc: DiscSpring; nested: number; up: boolean }[] = [];
-  const same = (a: DiscSpring, b: DiscSpring) =>
-    a.outsideMm === b.outsideMm && a.insideMm === b.insideMm && a.thicknessMm === b.thicknessMm && a.coneHeightMm === b.coneHeightMm;
+  const groups: { discs: DiscSpring[]; up: boolean; flat: boolean }[] = [];
   for (const { disc, up } of row) {
     const last = groups.at(-1);
-    if (last && last.up === up && last.disc.coneHeightMm > 0 && same(last.disc, disc)) last.nested++;
-    else groups.push({ disc, nested: 1, up });
+    const flat = disc.coneHeightMm === 0;
+    if (last && last.up === up && !last.flat && !flat) last.discs.push(disc);
+    else groups.push({ discs: [disc], up, flat });
   }
-  return { groups: groups.map(({ disc, nested }) => ({ disc, nested })) };
+  return { groups: groups.map(({ discs }) => groupOf(discs)) };
+}
+
+/** The ranges the standard's sizes lie in (DIN EN 16983): outside / inside, outside / thickness, cone / thickness. */
+const standardRanges = { delta: [1.75, 2.5], slender: [14, 42], cone: [0.35, 1.45] } as const;
+
+/** What has to be said of a stack beside its figures, in words. */
+export function stackNotes({ groups }: SpringStack): string[] {
+  const notes: string[] = [];
+  for (const { discs, disc } of groups) {
+    if (discs.length > 1 && discs.some((one) => !sameSizes(one, discs[0]!))) {
+      const least = Math.min(...discs.map(({ coneHeightMm }) => coneHeightMm));
+      const alone = disc.coneHeightMm - least;
+      notes.push(
+        `Unlike washers in one direction share their travel, and their forces add up${alone > 1e-9 ? `; the higher cone carries alone for the first ${alone.toFixed(2)} mm` : ""}.`,
+      );
+    }
+  }
+  for (const disc of new Set(groups.flatMap(({ discs }) => discs))) {
+    const { outsideMm, insideMm, thicknessMm, coneHeightMm } = disc;
+    if (coneHeightMm === 0) continue;
+    const outside = ([low, high]: readonly [number, number], value: number) => value < low || value > high;
+    const said = [
+      ...(outside(standardRanges.delta, outsideMm / insideMm)
+        ? [`outside / inside is ${(outsideMm / insideMm).toFixed(2)}, not 1.75 to 2.5`]
+        : []),
+      ...(outside(standardRanges.slender, outsideMm / thicknessMm)
+        ? [`outside / thickness is ${(outsideMm / thicknessMm).toFixed(0)}, not 14 to 42`]
+        : []),
+      ...(outside(standardRanges.cone, coneHeightMm / thicknessMm)
+        ? [`cone / thickness is ${(coneHeightMm / thicknessMm).toFixed(2)}, not 0.35 to 1.45`]
+        : []),
+    ];
+    if (said.length)
+      notes.push(`${outsideMm} × ${insideMm} × ${thicknessMm} is none of the standard's: ${said.join("; ")}. The law is less sure there.`);
+  }
+  return [...new Set(notes)];
 }
 
 /** Free height less the height when all are flat: the stroke there is, mm. */
 export const stackStroke = ({ groups }: SpringStack): number => groups.reduce((sum, { disc }) => sum + disc.coneHeightMm, 0);
 /** Height as it lies free, mm. */
 export const stackHeight = ({ groups }: SpringStack): number =>
-  groups.reduce((sum, { disc, nested }) => sum + disc.coneHeightMm + nested * disc.thicknessMm, 0);
-
-const groupForce = ({ disc, nested }: DiscGroup, s: number) => nested * discForce(disc, s);
+  groups.reduce((sum, { disc, discs }) => sum + disc.coneHeightMm + discs.reduce((thick, one) => thick + one.thicknessMm, 0), 0);
 
 /** Deflection of a group under a force on its rising branch, mm; its whole cone once the force is above what it can hold. */
 function groupDeflection(group: DiscGroup, forceN: number): number {
   const { disc } = group;
   if (disc.coneHeightMm === 0 || forceN <= 0) return 0;
-  const rising = snapDeflection(disc) ?? disc.coneHeightMm;
+  const rising = group.peakMm;
   if (forceN >= groupForce(group, rising)) return disc.coneHeightMm;
   let [low, high] = [0, rising];
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < 48; i++) {
     const middle = (low + high) / 2;
     if (groupForce(group, middle) < forceN) low = middle;
     else high = middle;
@@ -144,7 +225,7 @@ export function stackCurve(stack: SpringStack, steps = 80): CurvePoint[] {
   const working = stack.groups.filter(({ disc }) => disc.coneHeightMm > 0);
   if (!working.length) return [{ strokeMm: 0, forceN: 0, higherInTruth: false }];
   const alike = working.every(
-    ({ disc, nested }) => nested === working[0]!.nested && JSON.stringify(disc) === JSON.stringify(working[0]!.disc),
+    ({ discs }) => discs.length === working[0]!.discs.length && discs.every((one, i) => sameSizes(one, working[0]!.discs[i]!)),
   );
   if (alike) {
     const { disc } = working[0]!;
@@ -157,7 +238,7 @@ export function stackCurve(stack: SpringStack, steps = 80): CurvePoint[] {
       };
     });
   }
-  const flatAt = Math.max(...working.map((group) => groupForce(group, snapDeflection(group.disc) ?? group.disc.coneHeightMm)));
+  const flatAt = Math.max(...working.map((group) => groupForce(group, group.peakMm)));
   return Array.from({ length: steps + 1 }, (_, i) => {
     const forceN = (flatAt * i) / steps;
     const deflections = working.map((group) => groupDeflection(group, forceN));
@@ -168,6 +249,9 @@ export function stackCurve(stack: SpringStack, steps = 80): CurvePoint[] {
     };
   });
 }
+
+/** Whether a stroke is more than the stack has: flat, it is rigid, and the real force is anything above. */
+export const isPastFlat = (stack: SpringStack, strokeMm: number): boolean => strokeMm > stackStroke(stack) + 1e-9;
 
 /** Force at a stroke, by the curve between its points; beyond the stroke there is the stack stands rigid and the last force is given. */
 export function stackForce(stack: SpringStack, strokeMm: number): number {

@@ -65,6 +65,7 @@ describe("what measured pulls say", () => {
     const random = stream(1);
     const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     const perCell = 300;
+    const one = star([true, false]);
     let all = 0;
     let cells = 0;
     for (const mu of [0.05, 0.08, 0.1, 0.12, 0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5])
@@ -75,7 +76,7 @@ describe("what measured pulls say", () => {
         for (let n = 0; n < perCell; n++) {
           // A scale's error: two hundredths of the pull, and its step.
           const read = exact.map((pull) => ({ ...pull, pullN: pull.pullN + Math.hypot(0.02 * pull.pullN, 0.2) * normal() }));
-          const { low, high } = fitDrag(read, stack(0.2), star([true, false]), path, "uniform-pressure");
+          const { low, high } = fitDrag(read, stack(0.2), one, path, "uniform-pressure");
           if (low <= mu && mu <= high) held++;
         }
         expect(held / perCell, `${mu} by ${count} pulls`).toBeGreaterThan(0.91);

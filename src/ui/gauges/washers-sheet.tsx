@@ -12,6 +12,7 @@ import {
   stackCurve,
   stackForce,
   stackHeight,
+  stackNotes,
   stackOf,
   stackStroke,
 } from "@/core/drag/disc-springs";
@@ -104,6 +105,7 @@ export function WashersSheet({
       opposed,
       stroke,
       height: stackHeight(lies),
+      notes: stackNotes(lies),
       nested: lies.groups.some(({ nested }) => nested > 1),
       snaps: lies.groups.some(({ disc }) => disc.coneHeightMm / disc.thicknessMm > snapsAbove),
       stress: Math.max(
@@ -289,6 +291,11 @@ export function WashersSheet({
                   drag jumps from loose to locked within a small turn of the star. Turn them to face each other.
                 </p>
               )}
+              {computed.notes.map((note) => (
+                <p key={note} className="border-l-4 border-ink pl-2">
+                  {note}
+                </p>
+              ))}
               {computed.snaps && (
                 <p className="border-l-4 border-ink pl-2">
                   A cone higher than 1.41 times its thickness snaps: its force falls before it is flat, and both branches are drawn.

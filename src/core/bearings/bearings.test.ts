@@ -33,7 +33,7 @@ describe("the bearing table", () => {
       const thin = /^MR(\d+)(\d)$/.exec(number);
       if (thin) expect([Number(thin[1]), Number(thin[2])], number).toEqual([outsideMm, boreMm]);
       else if (number.length === 3) expect(Number(number[2]), number).toBe(boreMm);
-      else expect({ "00": 10, "01": 12 }[number.slice(2)], number).toBe(boreMm);
+      else expect({ "00": 10, "01": 12, "02": 15, "03": 17 }[number.slice(2)], number).toBe(boreMm);
     }
   });
 

@@ -54,6 +54,30 @@ describe("the heat of a run", () => {
     expect(held + lost).toBeCloseTo(energyJ, 1);
   });
 
+  it("has its energy exact where the power changes: the pull along the line, summed by itself (Simpson's rule)", () => {
+    const pieces = [
+      { seconds: 3, metresPerSecond: 9 },
+      { seconds: 7, metresPerSecond: 0.5 },
+      { seconds: 2, metresPerSecond: 6 },
+    ];
+    const end = 3 * 9 + 7 * 0.5 + 2 * 6;
+    const n = 2000;
+    let sum = 0;
+    for (let i = 0; i <= n; i++) {
+      const radius = Math.sqrt(144 + 532 * (1 - (end * i) / n / 300));
+      sum += (i === 0 || i === n ? 1 : i % 2 ? 4 : 2) * (1200 / radius);
+    }
+    const exact = (sum * (end / n)) / 3;
+    // However coarse the steps.
+    for (const step of [0.05, 1]) expect(fishRun(run({ pieces }), step).energyJ).toBeCloseTo(exact, 6);
+  });
+
+  it("ends at the moment the spool is bare, not a step later", () => {
+    const last = fishRun(run({ pieces: [{ seconds: 200, metresPerSecond: 7 }] }), 0.5).points.at(-1)!;
+    expect(last.seconds).toBeCloseTo(300 / 7, 9);
+    expect(last.outM).toBe(300);
+  });
+
   it("pulls harder as the spool is drawn down, and ends when it is bare", () => {
     const long = fishRun(run({ pieces: [{ seconds: 200, metresPerSecond: 4 }] }));
     expect(long.bare).toBe(true);

@@ -79,8 +79,12 @@ export function* walkRun(run: FishRun, stepS = 0.05): Generator<RunPoint> {
   yield point(run.pieces[0]?.metresPerSecond ?? 0);
   for (const piece of run.pieces) {
     const speed = piece.metresPerSecond;
-    const steps = Math.max(1, Math.ceil(piece.seconds / stepS - 1e-9));
-    const h = piece.seconds / steps;
+    // The last step ends where the spool is bare, not where the step would.
+    const toBare = speed > 0 ? (run.capacityM - state[0]) / speed : Number.POSITIVE_INFINITY;
+    const bare = toBare <= piece.seconds;
+    const took = bare ? toBare : piece.seconds;
+    const steps = Math.max(1, Math.ceil(took / stepS - 1e-9));
+    const h = took / steps;
     for (let i = 0; i < steps; i++) {
       const k1 = rate(state, speed);
       const k2 = rate(along(state, k1, h / 2), speed);
@@ -88,13 +92,10 @@ export function* walkRun(run: FishRun, stepS = 0.05): Generator<RunPoint> {
       const k4 = rate(along(state, k3, h), speed);
       state = [0, 1].map((j) => state[j]! + (h / 6) * (k1[j]! + 2 * k2[j]! + 2 * k3[j]! + k4[j]!)) as unknown as State;
       seconds += h;
-      if (state[0] > run.capacityM) {
-        state = [run.capacityM, state[1]];
-        yield point(speed);
-        return;
-      }
+      if (bare && i === steps - 1) state = [run.capacityM, state[1]];
       yield point(speed);
     }
+    if (bare) return;
   }
 }
 
@@ -107,12 +108,18 @@ export interface RunResult {
   readonly bare: boolean;
 }
 
+/**
+ * Energy that goes into the washers while line leaves, J, whatever the speeds: the torque over the radius along the line, in closed form
+ * ∫ M/r(x) dx = 2·M·L/(R² − r²) · (r₀ − r₁) for a spool of L metres between the radii r and R.
+ */
+function energyOf({ spoolTorqueNmm, capacityM, fullRadiusMm, arborRadiusMm }: FishRun, from: RunPoint, to: RunPoint): number {
+  return ((2 * spoolTorqueNmm * capacityM) / (fullRadiusMm ** 2 - arborRadiusMm ** 2)) * (from.radiusMm - to.radiusMm);
+}
+
 /** A whole run at once. */
 export function fishRun(run: FishRun, stepS = 0.05): RunResult {
   const points = [...walkRun(run, stepS)];
-  const energyJ = points
-    .slice(1)
-    .reduce((sum, point, i) => sum + ((point.powerW + points[i]!.powerW) / 2) * (point.seconds - points[i]!.seconds), 0);
+  const energyJ = energyOf(run, points[0]!, points.at(-1)!);
   return {
     points,
     hottestC: Math.max(...points.map(({ washerC }) => washerC)),

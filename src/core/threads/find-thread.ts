@@ -1,4 +1,4 @@
-import { nutMinor, type ThreadSize, threadTable } from "./thread-table";
+import { flankDegrees, nutMinor, type ThreadSize, threadTable } from "./thread-table";
 
 export interface ThreadMeasure {
   readonly of: "screw" | "hole";
@@ -9,6 +9,10 @@ export interface ThreadMeasure {
   /** Pitch, mm, where somebody measured it over some threads, and how far that may be off. */
   readonly pitch?: { readonly mm: number; readonly offMm: number };
 }
+
+/** Best a caliper reads, and best a pitch is told over ten threads, mm (rule of thumb). */
+const bestCaliperMm = 0.02;
+const bestPitchMm = 0.01;
 
 /** What wear takes off a crest and plating puts on, mm (common practice: a twentieth and a fiftieth). */
 const wornMm = 0.05;
@@ -61,6 +65,8 @@ function tellApart(a: ThreadSize, b: ThreadSize): string {
     const turns = apart >= 0.1 ? 10 : 20;
     return `${a.name} or ${b.name}: over ${turns} threads ${(a.pitchMm * turns).toFixed(1)} against ${(b.pitchMm * turns).toFixed(1)} mm; a known screw of either laid along it shows it.`;
   }
+  if (flankDegrees[a.system] !== flankDegrees[b.system])
+    return `${a.name} or ${b.name}: the pitch cannot separate them; flanks of ${flankDegrees[a.system]}° against ${flankDegrees[b.system]}° seen against the light beside a known screw, or a known nut by hand, never with a tool.`;
   return `${a.name} or ${b.name}: the pitch cannot separate them; outside ${a.diameterMm.toFixed(2)} against ${b.diameterMm.toFixed(2)} mm, try a known nut by hand, never with a tool.`;
 }
 
@@ -69,13 +75,16 @@ function tellApart(a: ThreadSize, b: ThreadSize): string {
  * nearest. One of them alone is certain; otherwise it says how to tell them apart. A left-hand thread has the same sizes: look which way it climbs.
  */
 export function findThread(measure: ThreadMeasure): ThreadAnswer {
+  // No caliper is better than this, whatever was typed: only what lies further off is another.
+  const offMm = Math.max(measure.offMm, bestCaliperMm);
+  const pitchOffMm = measure.pitch ? Math.max(measure.pitch.offMm, bestPitchMm) : 0;
   const matches = threadTable
     .flatMap((size): ThreadMatch[] => {
-      if (measure.pitch && Math.abs(size.pitchMm - measure.pitch.mm) > measure.pitch.offMm + 1e-9) return [];
+      if (measure.pitch && Math.abs(size.pitchMm - measure.pitch.mm) > pitchOffMm + 1e-9) return [];
       const made = measure.of === "screw" ? screwLimits(size) : holeLimits(size);
       const low = measure.of === "screw" ? made.low - wornMm : made.low - platedMm;
       const high = measure.of === "screw" ? made.high + platedMm : made.high + wornMm;
-      if (measure.diameterMm < low - measure.offMm - 1e-9 || measure.diameterMm > high + measure.offMm + 1e-9) return [];
+      if (measure.diameterMm < low - offMm - 1e-9 || measure.diameterMm > high + offMm + 1e-9) return [];
       return [{ size, offMm: Math.abs(measure.diameterMm - (made.low + made.high) / 2) }];
     })
     .sort((a, b) => a.offMm - b.offMm || (a.size.name < b.size.name ? -1 : 1));

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { findThread, holeLimits, screwLimits, threadFault } from "./find-thread";
-import { nutMinor, stressArea, threadTable } from "./thread-table";
+import { flankDegrees, nutMinor, screwCore, stressArea, threadTable } from "./thread-table";
 
 const thread = (name: string) => threadTable.find((size) => size.name === name)!;
 
@@ -34,6 +34,37 @@ describe("threads by their standards", () => {
     ["M8 × 1.25", 6.647],
   ] as const)("%s: %f mm", (name, d1) => {
     expect(nutMinor(thread(name))).toBeCloseTo(d1, 3);
+  });
+
+  // BS 93 (British Association): diameter, pitch and core, mm; BS 84 (Whitworth): core, in. From memory.
+  it.each([
+    ["0BA", 6, 1, 4.8],
+    ["1BA", 5.3, 0.9, 4.22],
+    ["2BA", 4.7, 0.81, 3.73],
+    ["4BA", 3.6, 0.66, 2.81],
+    ["6BA", 2.8, 0.53, 2.16],
+    ["8BA", 2.2, 0.43, 1.68],
+    ["10BA", 1.7, 0.35, 1.28],
+  ] as const)("%s: %f × %f, core %f, 47.5°", (name, diameterMm, pitchMm, core) => {
+    expect(thread(name)).toMatchObject({ diameterMm, pitchMm, certainty: "memory" });
+    expect(screwCore(thread(name))).toBeCloseTo(core, 2);
+    expect(flankDegrees[thread(name).system]).toBe(47.5);
+  });
+  it.each([
+    ["1/8-40 BSW", 0.093],
+    ["3/16-24 BSW", 0.1341],
+    ["1/4-20 BSW", 0.186],
+    ["5/16-18 BSW", 0.2414],
+    ["3/8-16 BSW", 0.295],
+    ["1/4-26 BSF", 0.2007],
+  ] as const)("%s: core %f in, 55°", (name, core) => {
+    expect(screwCore(thread(name)) / 25.4).toBeCloseTo(core, 3);
+    expect(nutMinor(thread(name)) / 25.4).toBeCloseTo(core, 3);
+    expect(flankDegrees[thread(name).system]).toBe(55);
+  });
+  it("goes to M10: 58 mm² coarse, 61.2 fine (ISO 898-1)", () => {
+    expect(stressArea(thread("M10 × 1.5"))).toBeCloseTo(58, 0);
+    expect(stressArea(thread("M10 × 1.25"))).toBeCloseTo(61.2, 1);
   });
 
   it("numbers its unified sizes by rule: #0 is 0.060 in, #8 0.164 in", () => {
@@ -94,6 +125,21 @@ describe("which thread is it", () => {
         expect(matches.map((match) => match.size)).toContain(size);
       }),
     );
+  });
+
+  it("is not certain while another standard is within what a caliper can be off, however fine it was typed", () => {
+    // #10-32 has 0.794 mm, M5 0.8: a pitch read as exactly 0.8 does not part them.
+    const five = findThread({ of: "screw", diameterMm: 4.8, offMm: 0, pitch: { mm: 0.8, offMm: 0 } });
+    expect(five.certain).toBe(false);
+    // 1/4 in by 20: Whitworth and Unified share diameter and pitch.
+    const quarter = findThread({ of: "screw", diameterMm: 6.28, offMm: 0.02, pitch: { mm: 1.27, offMm: 0.02 } });
+    expect(quarter.matches.map(({ size }) => size.name)).toEqual(expect.arrayContaining(["1/4-20 UNC", "1/4-20 BSW"]));
+    expect(quarter.tell.join(" ")).toMatch(/flanks of 60° against 55°|flanks of 55° against 60°/);
+    // 1BA and M5 × 0.9 there is none: 1BA alone.
+    expect(findThread({ of: "screw", diameterMm: 5.24, offMm: 0.02, pitch: { mm: 0.9, offMm: 0.01 } })).toMatchObject({
+      certain: true,
+      matches: [{ size: { name: "1BA" } }],
+    });
   });
 
   it("says nothing rather than the nearest", () => {

@@ -4,6 +4,7 @@
  */
 import { readFileSync } from "node:fs";
 import { z } from "zod";
+import { answerCall } from "./answer-call";
 import { calls, vocabulary } from "./calls";
 
 const refuse = (words: string): never => {
@@ -18,14 +19,7 @@ else if (name === "--schema") {
   const chosen = calls[second ?? ""] ?? refuse(`call: --schema wants one of ${Object.keys(calls).join(", ")}`);
   console.log(JSON.stringify(z.toJSONSchema(chosen.input, { io: "input" }), null, 2));
 } else {
-  const chosen = calls[name ?? ""] ?? refuse(`call: no call named "${name ?? ""}". There are ${Object.keys(calls).join(", ")}.`);
-  let json: unknown;
-  try {
-    json = JSON.parse(readFileSync(0, "utf8"));
-  } catch {
-    refuse("call: standard input is no JSON.");
-  }
-  const parsed = chosen.input.safeParse(json);
-  if (!parsed.success) refuse(`call: ${z.prettifyError(parsed.error)}`);
-  console.log(JSON.stringify(chosen.run(parsed.data as never), null, 2));
+  const answer = answerCall(calls, name ?? "", readFileSync(0, "utf8"));
+  if (!answer.ok) refuse(`call: ${answer.words}`);
+  else console.log(answer.json);
 }

@@ -1,7 +1,7 @@
 import { distance } from "fastest-levenshtein";
 import { z } from "zod";
-import { checkAnatomy } from "@/core/anatomy/check-anatomy";
-import { anatomySchema, partTypeSchema } from "@/core/anatomy/types";
+import { checkAnatomy, structureFaults } from "@/core/anatomy/check-anatomy";
+import { type Anatomy, anatomySchema, partTypeSchema, placeOperationId } from "@/core/anatomy/types";
 import { type Case, findingOfTest } from "@/core/diagnosis/case-net";
 import { diagnose } from "@/core/diagnosis/diagnose";
 import { faults } from "@/core/diagnosis/fault-table";
@@ -53,6 +53,26 @@ function findingsOf(family: FamilyId, roles?: readonly string[]): ReadonlySet<st
   return new Set(findings.map(({ id }) => id).filter((id) => able.has(id) || !other.has(id)));
 }
 
+/** An anatomy whose seats are there once and refer to each other. */
+const soundAnatomy = anatomySchema.superRefine((anatomy, ctx) => {
+  for (const { message } of structureFaults(anatomy).slice(0, 10)) ctx.addIssue({ code: "custom", path: ["positions"], message });
+});
+
+/** Ids that have to be seats (or, for what was done, operations) of the anatomy beside them. */
+function knownIds(anatomy: Anatomy, ids: readonly string[], path: string, ctx: z.RefinementCtx, operations = false): void {
+  const known = new Set(anatomy.positions.map(({ id }) => id));
+  if (operations)
+    for (const { id } of [...anatomy.operations, ...anatomy.positions.map((p) => ({ id: placeOperationId(p.id) }))]) known.add(id);
+  const seen = new Set<string>();
+  for (const [i, id] of ids.entries()) {
+    if (!known.has(id)) {
+      const nearest = [...known].sort((a, b) => distance(id, a) - distance(id, b)).slice(0, 3);
+      ctx.addIssue({ code: "custom", path: [path, i], message: `"${id}" is not in this machine. Nearest: ${nearest.join(", ")}.` });
+    } else if (seen.has(id)) ctx.addIssue({ code: "custom", path: [path, i], message: `"${id}" stands there twice.` });
+    seen.add(id);
+  }
+}
+
 /** The sum of a quote: work and parts at a job's rates. */
 const quote = call(
   z.object({
@@ -72,25 +92,35 @@ const quote = call(
 const verdict = z.enum(verdicts).optional();
 /** Core functions that take JSON, each with the schema of what it takes. */
 export const calls: Record<string, Call> = {
-  "build-order": call(z.object({ anatomy: anatomySchema, removed: z.array(z.string()) }), ({ anatomy, removed }) => {
-    const order = buildOrder(anatomy, removed);
-    return order.ok
-      ? { order: order.value.steps.map((step) => step.operation.id), inversions: order.value.inversions, proven: order.value.proven }
-      : { conflict: order.message, ...("circle" in order ? { circle: order.circle } : {}) };
-  }),
+  "build-order": call(
+    z
+      .object({ anatomy: soundAnatomy, removed: z.array(z.string()) })
+      .superRefine(({ anatomy, removed }, ctx) => knownIds(anatomy, removed, "removed", ctx)),
+    ({ anatomy, removed }) => {
+      const order = buildOrder(anatomy, removed);
+      return order.ok
+        ? { order: order.value.steps.map((step) => step.operation.id), inversions: order.value.inversions, proven: order.value.proven }
+        : { conflict: order.message, ...("circle" in order ? { circle: order.circle } : {}) };
+    },
+  ),
   "check-order": call(
-    z.object({
-      anatomy: anatomySchema,
-      removed: z.array(z.string()),
-      /** Operation ids, or seat ids for their placing, first done first. */
-      performed: z.array(z.string()),
-    }),
+    z
+      .object({
+        anatomy: soundAnatomy,
+        removed: z.array(z.string()),
+        /** Operation ids, or seat ids for their placing, first done first. */
+        performed: z.array(z.string()),
+      })
+      .superRefine(({ anatomy, removed, performed }, ctx) => {
+        knownIds(anatomy, removed, "removed", ctx);
+        knownIds(anatomy, performed, "performed", ctx, true);
+      }),
     ({ anatomy, removed, performed }) => {
       const order = buildOrder(anatomy, removed);
       return order.ok ? { errors: checkOrder(anatomy, removed, performed) } : { conflict: order.message };
     },
   ),
-  "removal-order": call(z.object({ anatomy: anatomySchema }), ({ anatomy }) => ({ order: removalOrder(anatomy) })),
+  "removal-order": call(z.object({ anatomy: soundAnatomy }), ({ anatomy }) => ({ order: removalOrder(anatomy) })),
   "check-anatomy": call(z.object({ anatomy: anatomySchema, partTypes: z.array(partTypeSchema) }), ({ anatomy, partTypes }) => ({
     faults: checkAnatomy(anatomy, partTypes),
   })),
@@ -157,7 +187,7 @@ export const calls: Record<string, Call> = {
       };
     },
   ),
-  "read-pull": call(z.object({ samples: z.array(z.object({ tMs: z.number(), forceN: z.number() })) }), ({ samples }) =>
+  "read-pull": call(z.object({ samples: z.array(z.object({ tMs: z.number(), forceN: z.number() })).max(100_000) }), ({ samples }) =>
     readPullTrace(samples),
   ),
   ...gaugeCalls,

@@ -211,7 +211,7 @@ export const gaugeCalls = {
     (measure) => findThread(measure as ThreadMeasure),
   ),
   spin: call(
-    z.strictObject({ times: z.array(z.number()).min(8).max(100_000), pulsesPerTurn: z.number().int().min(1).max(100).default(1) }),
+    z.strictObject({ times: z.array(z.number()).min(8).max(20_000), pulsesPerTurn: z.number().int().min(1).max(100).default(1) }),
     ({ times, pulsesPerTurn }) => fitSpin(times, pulsesPerTurn),
   ),
   gearing: call(

@@ -9,12 +9,8 @@ export interface AnatomyFault {
   readonly message: string;
 }
 
-/**
- * What is wrong with an anatomy, empty when nothing is. Names, not ids, because a person reads it.
- * Structure first: ids filled twice, references to nothing, an order that bites its own tail; then fit in millimetres (`check-fit`). Every
- * edition is looked at as the machine it is.
- */
-export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): AnatomyFault[] {
+/** What is wrong with an anatomy by itself: ids filled twice, references to nothing. Names, not ids. */
+export function structureFaults(anatomy: Anatomy): AnatomyFault[] {
   const faults: AnatomyFault[] = [];
   const positions = new Map<string, string>();
   for (const position of anatomy.positions) {
@@ -23,15 +19,12 @@ export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): 
     positions.set(position.id, position.name);
   }
   const assemblies = new Set(anatomy.assemblies.map((assembly) => assembly.id));
-  const types = new Map(partTypes.map((type) => [type.id, type]));
   for (const position of anatomy.positions) {
     if (!assemblies.has(position.assemblyId))
       faults.push({
         code: "unknown",
         message: `${position.name} belongs to ${position.assemblyId}, which is not an assembly of this model.`,
       });
-    if (!types.has(position.partTypeId))
-      faults.push({ code: "unknown", message: `${position.name} wants part ${position.partTypeId}, which is not in the catalogue.` });
     const { ridesOn, insideOf } = position;
     for (const other of [
       ...position.restsOn,
@@ -72,6 +65,21 @@ export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): 
   for (const pair of anatomy.gearPairs)
     for (const seat of [pair.wheel, pair.pinion])
       if (!positions.has(seat)) faults.push({ code: "unknown", message: `A pair of gears names ${seat}, which is not a seat here.` });
+  return faults;
+}
+
+/**
+ * What is wrong with an anatomy, empty when nothing is. Names, not ids, because a person reads it.
+ * Structure first: ids filled twice, references to nothing, an order that bites its own tail; then fit in millimetres (`check-fit`). Every
+ * edition is looked at as the machine it is.
+ */
+export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): AnatomyFault[] {
+  const faults = structureFaults(anatomy);
+  const positions = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
+  const types = new Map(partTypes.map((type) => [type.id, type]));
+  for (const position of anatomy.positions)
+    if (!types.has(position.partTypeId))
+      faults.push({ code: "unknown", message: `${position.name} wants part ${position.partTypeId}, which is not in the catalogue.` });
   for (const type of types.values()) {
     const message = partFault(type);
     if (message) faults.push({ code: "fit", message });

@@ -37,6 +37,8 @@ export function runFault(run: FishRun): { field: keyof FishRun; message: string 
   const first = above("spoolTorqueNmm") ?? above("arborRadiusMm") ?? above("capacityM") ?? above("heatCapacityJPerK");
   if (first) return first;
   if (!(run.fullRadiusMm > run.arborRadiusMm)) return { field: "fullRadiusMm", message: "The full spool is wider than its arbor." };
+  if (!(run.ambientC >= -40 && run.ambientC <= 60))
+    return { field: "ambientC", message: "The air where somebody fishes: from −40 to 60 °C." };
   if (!(run.lossWPerK >= 0)) return { field: "lossWPerK", message: "A number from 0 up." };
   if (!(run.outM >= 0 && run.outM <= run.capacityM))
     return { field: "outM", message: "Line out is 0 or more, and no more than the spool holds." };

@@ -36,16 +36,19 @@ export function toothPairs({ low, high }: RatioInterval, pinions: readonly [numb
   return pairs.sort((a, b) => a.gear + a.pinion - b.gear - b.pinion || a.pinion - b.pinion);
 }
 
-/** The fraction of the smallest denominator strictly within an interval, by walking the Stern–Brocot tree. */
+/** The fraction of the smallest denominator strictly within an interval: the Stern–Brocot tree, walked a whole run of one side at a time. */
 export function simplestFraction(low: number, high: number): { over: number; under: number } {
   if (!(low >= 0) || !(high > low)) throw new RangeError("simplestFraction: an interval from low to high");
-  let [a, b, c, d] = [0, 1, 1, 0];
-  for (;;) {
-    const [over, under] = [a + c, b + d];
-    if (over / under <= low) [a, b] = [over, under];
-    else if (over / under >= high) [c, d] = [over, under];
-    else return { over, under };
+  const whole = Math.floor(low);
+  // The next whole number, where there is one; else what is left turned over.
+  if (whole + 1 < high) return { over: whole + 1, under: 1 };
+  const [rest, most] = [low - whole, high - whole];
+  if (rest === 0 || most - rest < 1e-12) {
+    const under = Math.floor(1 / most) + 1;
+    return { over: whole * under + 1, under };
   }
+  const { over, under } = simplestFraction(1 / most, 1 / rest);
+  return { over: whole * over + under, under: over };
 }
 
 /** Line taken in a turn of the handle, mm. @param lineDiameterMm twice the radius the line lies at. */

@@ -29,6 +29,8 @@ const leastRange = 4;
 
 /** Longest step of the walk between two pulses, s: the losses change a speed over seconds. */
 const longestStepS = 0.1;
+/** Pulses that are fitted one by one. */
+const mostPulses = 1000;
 /** Marks up to which their places are taken as set by hand, and found with the losses; more are cut by a machine. */
 const mostByHand = 8;
 
@@ -113,8 +115,7 @@ interface TimesFit {
  * Least squares on the times themselves: how late each pulse came is how far the angle is behind, over the speed there. Every pulse is timed as
  * well as any other, fast or slow (Gauss and Newton, steps halved until they help). @returns null where the readings cannot bear so many terms.
  */
-function fitTimes(times: readonly number[], pulsesPerTurn: number, kept: readonly LossTerm[], first: Start): TimesFit | null {
-  const step = (2 * Math.PI) / pulsesPerTurn;
+function fitTimes(times: readonly number[], step: number, pulsesPerTurn: number, kept: readonly LossTerm[], first: Start): TimesFit | null {
   const columns = ["speed", ...kept].map((name) => ["speed", ...lossTerms].indexOf(name));
   const marks = pulsesPerTurn <= mostByHand && times.length >= 5 + 3 * pulsesPerTurn ? pulsesPerTurn - 1 : 0;
   const lateness = (passed: Passed, offset: number, places: readonly number[]) =>
@@ -195,23 +196,31 @@ function roughStart(times: readonly number[], step: number): Start {
 /**
  * Losses of a spin-down from the times of its pulses. The intervals are those of all three losses at once, none
  * below nothing; the values are the best within them. A loss that is truly nil lies in its interval as often as any other.
- * @param times seconds, rising. @param pulsesPerTurn marks on the spool; up to eight are taken as set by hand, not quite evenly.
+ * @param allTimes seconds, rising. @param marksPerTurn marks on the spool; up to eight are taken as set by hand, not quite evenly.
  * @throws RangeError for fewer than eight pulses or times that do not rise.
  */
-export function fitSpin(times: readonly number[], pulsesPerTurn: number): SpinFit {
-  if (!(pulsesPerTurn >= 1 && Number.isInteger(pulsesPerTurn))) throw new RangeError("fitSpin: pulses a turn is a whole number from 1");
-  if (times.length < 8) throw new RangeError("fitSpin: at least eight pulses");
-  if (times.some((t, i) => i > 0 && !(t > times[i - 1]!))) throw new RangeError("fitSpin: the times do not rise");
-  const step = (2 * Math.PI) / pulsesPerTurn;
+export function fitSpin(allTimes: readonly number[], marksPerTurn: number): SpinFit {
+  if (!(marksPerTurn >= 1 && Number.isInteger(marksPerTurn))) throw new RangeError("fitSpin: pulses a turn is a whole number from 1");
+  if (allTimes.length < 8) throw new RangeError("fitSpin: at least eight pulses");
+  if (allTimes.some((t, i) => !Number.isFinite(t) || (i > 0 && !(t > allTimes[i - 1]!))))
+    throw new RangeError("fitSpin: the times do not rise");
+  // Of very many pulses every so manieth says as much; taken by whole turns, marks set by hand do not matter.
+  const each = allTimes.length > mostPulses ? Math.ceil(allTimes.length / mostPulses / marksPerTurn) * marksPerTurn : 1;
+  const times = each === 1 ? allTimes : allTimes.filter((_, i) => i % each === 0);
+  if (times.length < 8) throw new RangeError("fitSpin: at least eight whole turns of so many marks");
+  const pulsesPerTurn = each === 1 ? marksPerTurn : 1;
+  const step = ((2 * Math.PI) / marksPerTurn) * each;
   const rough = roughStart(times, step);
-  const all = fitTimes(times, pulsesPerTurn, lossTerms, rough);
+  const all = fitTimes(times, step, pulsesPerTurn, lossTerms, rough);
   let kept: readonly LossTerm[] = lossTerms;
   let best = all;
   while (kept.length && (!best || kept.some((term) => best!.start[term] < 0))) {
     const sure = (term: LossTerm) => (best ? best.start[term] / best.errors.get(term)! : 0);
     const worst = kept.reduce((least, term) => (sure(term) < sure(least) ? term : least));
     kept = kept.filter((term) => term !== worst);
-    best = fitTimes(times, pulsesPerTurn, kept, { ...(best?.start ?? rough), [worst]: 0 }) ?? fitTimes(times, pulsesPerTurn, kept, rough);
+    best =
+      fitTimes(times, step, pulsesPerTurn, kept, { ...(best?.start ?? rough), [worst]: 0 }) ??
+      fitTimes(times, step, pulsesPerTurn, kept, rough);
   }
   const value = (term: LossTerm) => Math.max(0, kept.includes(term) ? (best?.start[term] ?? 0) : 0);
   const terms = Object.fromEntries(

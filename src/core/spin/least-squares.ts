@@ -13,11 +13,13 @@ export interface LinearFit {
 export function leastSquares(rows: readonly (readonly number[])[], y: readonly number[]): LinearFit {
   const [n, p] = [rows.length, rows[0]?.length ?? 0];
   if (n < p || p === 0) throw new RangeError(`leastSquares: ${n} readings for ${p} coefficients`);
-  const scale = Array.from({ length: p }, (_, j) => Math.max(1e-300, ...rows.map((row) => Math.abs(row[j]!))));
+  const scale = Array.from({ length: p }, (_, j) => rows.reduce((most, row) => Math.max(most, Math.abs(row[j]!)), 1e-300));
   const a = rows.map((row) => row.map((value, j) => value / scale[j]!));
   const b = [...y];
   for (let k = 0; k < p; k++) {
-    const norm = Math.hypot(...a.slice(k).map((row) => row[k]!));
+    let square = 0;
+    for (let i = k; i < n; i++) square += a[i]![k]! ** 2;
+    const norm = Math.sqrt(square);
     if (norm < 1e-12) throw new RangeError("leastSquares: two regressors say the same");
     const alpha = a[k]![k]! > 0 ? -norm : norm;
     const v = a.slice(k).map((row) => row[k]!);

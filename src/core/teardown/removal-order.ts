@@ -18,6 +18,6 @@ export function removalOrder(anatomy: Pick<Anatomy, "assemblies" | "positions">)
     // What goes in after a part comes off before it.
     seatConstraints(anatomy).map(({ before, after }) => ({ before: after, after: before })),
   );
-  if (stuck.size) throw new Error("removalOrder: the anatomy has a cycle; checkAnatomy names it");
+  if (stuck.size) throw new Error("removalOrder: the seats wait for each other in a circle; check-anatomy names it");
   return order;
 }

@@ -135,8 +135,8 @@ describe("which thread is it", () => {
     const quarter = findThread({ of: "screw", diameterMm: 6.28, offMm: 0.02, pitch: { mm: 1.27, offMm: 0.02 } });
     expect(quarter.matches.map(({ size }) => size.name)).toEqual(expect.arrayContaining(["1/4-20 UNC", "1/4-20 BSW"]));
     expect(quarter.tell.join(" ")).toMatch(/flanks of 60° against 55°|flanks of 55° against 60°/);
-    // 1BA and M5 × 0.9 there is none: 1BA alone.
-    expect(findThread({ of: "screw", diameterMm: 5.24, offMm: 0.02, pitch: { mm: 0.9, offMm: 0.01 } })).toMatchObject({
+    // Worn below what #12-28 can be: 1BA alone.
+    expect(findThread({ of: "screw", diameterMm: 5.15, offMm: 0.02, pitch: { mm: 0.9, offMm: 0.01 } })).toMatchObject({
       certain: true,
       matches: [{ size: { name: "1BA" } }],
     });

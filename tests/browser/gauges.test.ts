@@ -104,6 +104,32 @@ describe("gauges opened for a reel", () => {
   });
 });
 
+describe("a gauge's drawing", () => {
+  const fullAcross = () => person.value("Full across");
+  const gripOf = (name: string) => person.driver.findElement(By.css(`[role="slider"][aria-label="${name}"]`));
+
+  it("is taken hold of by the keyboard and by the hand, and its number follows", async () => {
+    await person.go("/gauges");
+    await person.driver.findElement(By.css('a[href="/gauges/line"] svg')).click();
+    await person.sees("Line on the spool");
+    const before = Number(await fullAcross());
+    await (await gripOf("Over the line")).sendKeys(Key.ARROW_UP, Key.ARROW_UP);
+    expect(Number(await fullAcross())).toBe(before + 1);
+    const grip = await gripOf("Over the line");
+    await person.driver.actions().dragAndDrop(grip, { x: 0, y: 20 }).perform();
+    expect(Number(await fullAcross())).toBeLessThan(before);
+  });
+
+  it("turns a tension washer over by a press, and the force moves", async () => {
+    await person.go("/gauges/washers");
+    const force = async () => (await person.driver.findElement(By.css(".text-measure"))).getText();
+    const opposed = await force();
+    await person.driver.findElement(By.css('[role="button"][aria-label^="Washer 1"]')).click();
+    await person.sees("Nested");
+    expect(await force()).not.toBe(opposed);
+  });
+});
+
 describe("the smaller gauges", () => {
   it("tell a thread and how it is told from its neighbours", async () => {
     await person.go("/gauges/screw");

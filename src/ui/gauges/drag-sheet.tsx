@@ -16,6 +16,7 @@ import { useAct } from "@/ui/act/use-act";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field, Refused } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { StackDrawing } from "./drawn/drawings";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { MeasuredPanel } from "./measured-panel";
@@ -222,6 +223,15 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <h1>The stack, from the base up</h1>
+          {!fault && (
+            <StackDrawing
+              widthPx={580}
+              heightPx={230}
+              elements={elements}
+              gaps={computed?.gaps ?? []}
+              set={(i, outsideMm) => change(rows[i]!.id, { outside: String(outsideMm) })}
+            />
+          )}
           <StackTable rows={rows} gaps={computed?.gaps ?? []} fault={fault} onChange={change} />
           {fault && (
             <p role="alert" className="alarm">

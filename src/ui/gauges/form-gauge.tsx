@@ -67,12 +67,14 @@ interface Props {
   readonly compute: (typed: Readonly<Record<string, string>>) => GaugeAnswer;
   /** Where the method and its numbers come from. */
   readonly method: string;
+  /** The gauge's own drawing, which can be pulled at; nothing while the numbers make none. */
+  readonly draw?: (typed: Readonly<Record<string, string>>, set: (values: Readonly<Record<string, string>>) => void) => ReactNode;
   readonly extra?: (set: (values: Readonly<Record<string, string>>) => void, typed: Readonly<Record<string, string>>) => ReactNode;
   readonly keep: Action<void>;
 }
 
 /** A gauge of a few numbers: typed on the left, its answer with method and source on the right; what is wrong is said at its field. */
-export function FormGauge({ gauge, job, title, fields, initial, presets = [], compute, method, extra, keep }: Props) {
+export function FormGauge({ gauge, job, title, fields, initial, presets = [], compute, method, draw, extra, keep }: Props) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({ ...initial, ...presets[0]?.values });
   const set = (values: Readonly<Record<string, string>>) => setTyped({ ...typed, ...values });
   const answer = compute(typed);
@@ -95,6 +97,7 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <h1>{title}</h1>
+          {draw?.(typed, set)}
           {presets.length > 0 && (
             <div className="flex max-h-40 flex-wrap gap-1 overflow-auto">
               {presets.map((preset) => (

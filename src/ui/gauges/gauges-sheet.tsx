@@ -1,11 +1,14 @@
 "use client";
-import { useState } from "react";
+import Link from "next/link";
+import { type ReactNode, useState } from "react";
+import { gapsOf } from "@/core/drag/capacity";
 import { pullAtRadius, torqueAtSpoolNmm } from "@/core/drag/pull";
 import { readMeasure } from "@/core/units/read-measure";
 import { convert, type Quantity, type UnitOf, unitFactors } from "@/core/units/units";
 import { Field } from "@/ui/controls/field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { GaugeTabs, gaugeNames } from "./gauge-frame";
+import { BearingDrawing, ConesDrawing, GearDrawing, LineDrawing, SpinDrawing, StackDrawing, ThreadDrawing } from "./drawn/drawings";
+import { type GaugeId, type GaugeJob, GaugeTabs, gaugeNames } from "./gauge-frame";
 import { typedMm } from "./typed";
 
 const read = (text: string): number | null => {
@@ -16,20 +19,68 @@ const mend = (text: string, value: number | null) => (value === null ? `“${tex
 const show = (value: number) => value.toLocaleString("en-GB", { maximumSignificantDigits: 5, useGrouping: false });
 
 /** A pull carried to another line radius, and exact units. Each shows its inputs, unit and method. */
-export function GaugesSheet() {
+export function GaugesSheet({ job }: { job: GaugeJob | null }) {
   return (
     <Sheet
       fill
-      top={<GaugeTabs here="" job={null} />}
+      top={<GaugeTabs here="" job={job} />}
       block={<CornerBlock cells={[{ label: "Gauge", value: gaugeNames[""], large: true }]} />}
     >
-      <div className="grid gap-10 lg:grid-cols-2">
+      <SevenDrawings job={job} />
+      <div className="mt-8 grid gap-10 lg:grid-cols-2">
         <div className="flex flex-col gap-8">
           <PullGauge />
         </div>
         <UnitGauge />
       </div>
     </Sheet>
+  );
+}
+
+const cardPx = { widthPx: 270, heightPx: 120 };
+const friction = { member: "none", outsideMm: 31, insideMm: 9, mu: 0.2 } as const;
+const stack = [
+  { member: "gear", outsideMm: 33, insideMm: 8, mu: null },
+  friction,
+  { member: "sleeve", outsideMm: 30, insideMm: 8, mu: null },
+  friction,
+  { member: "gear", outsideMm: 29, insideMm: 9, mu: null },
+] as const;
+const cone = { outsideMm: 20, insideMm: 10.2, thicknessMm: 1.1, coneHeightMm: 0.45 };
+
+/** What the gauges reckon with, as drawings: each is the way to its gauge. */
+function SevenDrawings({ job }: { job: GaugeJob | null }) {
+  const cards: readonly (readonly [GaugeId, ReactNode])[] = [
+    ["drag", <StackDrawing key="drag" {...cardPx} elements={stack} gaps={gapsOf(stack, "uniform-pressure")} />],
+    [
+      "washers",
+      <ConesDrawing
+        key="washers"
+        {...cardPx}
+        share={0.2}
+        cones={[
+          { ...cone, up: true },
+          { ...cone, up: false },
+        ]}
+      />,
+    ],
+    ["bearing", <BearingDrawing key="bearing" {...cardPx} boreMm={5} outsideMm={11} widthMm={4} />],
+    ["screw", <ThreadDrawing key="screw" {...cardPx} diameterMm={3} pitchMm={0.5} system="ISO metric" />],
+    ["spin", <SpinDrawing key="spin" {...cardPx} marks={2} lineMm={45} />],
+    ["gearing", <GearDrawing key="gearing" {...cardPx} ratio={3} gear={45} pinion={15} />],
+    ["line", <LineDrawing key="line" {...cardPx} arborMm={24} fullMm={45} widthMm={34} lineMm={0.35} />],
+  ];
+  return (
+    <ul className="grid grid-cols-2 gap-3 lg:grid-cols-4">
+      {cards.map(([id, drawing]) => (
+        <li key={id}>
+          <Link href={`/gauges/${id}${job ? `?job=${job.tag}` : ""}`} className="flex flex-col items-center border-2 border-brass p-2">
+            {drawing}
+            <span className="font-semibold text-brass">{gaugeNames[id]}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -10,6 +10,7 @@ import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find
 import { stressArea } from "@/core/threads/thread-table";
 import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
+import { BearingDrawing, GearDrawing, LineDrawing, SpinDrawing, ThreadDrawing } from "./drawn/drawings";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import type { GaugeJob } from "./gauge-frame";
 import { SoundField } from "./sound-field";
@@ -97,6 +98,12 @@ export function BearingSheet({ job, keep, own, catalogue }: Opened & { own: read
       initial={{ boreMm: "5", outsideMm: "11", widthMm: "5", offMm: "0.1", water: "salt", noise: "no", oils: "yes" }}
       presets={own}
       compute={compute}
+      draw={(typed, set) => {
+        const [boreMm, outsideMm, widthMm] = [typedMm(typed.boreMm!), typedMm(typed.outsideMm!), typedMm(typed.widthMm!)];
+        return above(boreMm, outsideMm - boreMm, widthMm) ? (
+          <BearingDrawing {...drawnPx} {...{ boreMm, outsideMm, widthMm }} set={(change) => set(texts(change))} />
+        ) : null;
+      }}
       method="ISO 15 / ABMA 20 boundary dimensions; inch sizes and the rows so marked from memory. Bore, outside and width all count: two bearings can share two of them. Oil by its place: a small drop at the spool, one or two elsewhere, none into a sealed one."
     />
   );
@@ -152,10 +159,31 @@ export function ScrewSheet({ job, keep, own, catalogue }: Opened & { own: readon
       initial={{ of: "screw", diameterMm: "2.93", offMm: "0.02", overMm: "5", threads: "10" }}
       presets={own}
       compute={compute}
+      draw={(typed, set) => {
+        const diameterMm = typedMm(typed.diameterMm!);
+        const counted = typedMm(typed.overMm!) / typedNumber(typed.threads!);
+        if (!above(diameterMm)) return null;
+        const first = findThread({ of: typed.of as "screw", diameterMm, offMm: 0.05 }).matches[0]?.size;
+        const pitchMm = above(counted) ? Math.min(counted, diameterMm / 1.5) : (first?.pitchMm ?? diameterMm / 6);
+        return (
+          <ThreadDrawing
+            {...drawnPx}
+            {...{ diameterMm, pitchMm }}
+            system={first?.system ?? "ISO metric"}
+            set={(change) => set(texts(change))}
+          />
+        );
+      }}
       method="ISO 261/262 and ASME B1.1; British Association and metric from before ISO from memory. Allowed for: tolerance as made, 0.05 mm of wear, 0.02 mm of plating. A true M3 measures 2.87 to 2.98 mm."
     />
   );
 }
+
+const drawnPx = { widthPx: 560, heightPx: 210 };
+const above = (...values: readonly number[]) => values.every((value) => Number.isFinite(value) && value > 0);
+/** Numbers of a drawing as they are typed. */
+const texts = (change: Readonly<Record<string, number | undefined>>) =>
+  Object.fromEntries(Object.entries(change).map(([key, value]) => [key, String(value)]));
 
 /** Pulse times as typed or pasted: seconds, by lines, spaces or semicolons. */
 const timesOf = (text: string): number[] =>
@@ -245,6 +273,18 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
       ]}
       initial={{ perTurn: "1", inertia: "", arborMm: "", lineMm: "", widthMm: "", ...own[0]?.values, times: sampleTimes }}
       compute={compute}
+      draw={(typed, set) => {
+        const marks = typedNumber(typed.perTurn!);
+        return above(marks) ? (
+          <SpinDrawing
+            {...drawnPx}
+            heightPx={170}
+            marks={marks}
+            lineMm={typedMm(typed.lineMm!) || 40}
+            set={(n) => set({ perTurn: String(n) })}
+          />
+        ) : null;
+      }}
       extra={(set, typed) => (
         <>
           <SoundField onTimes={(times) => set({ times })} />
@@ -346,6 +386,20 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
       initial={{ handleTurns: "10", spoolTurns: "52", offTurns: "0.5", fullMm: "45", emptyMm: "30", handleMm: "60", other: "" }}
       presets={own}
       compute={compute}
+      draw={(typed, set) => {
+        const [handle, spool] = [typedNumber(typed.handleTurns!), typedNumber(typed.spoolTurns!)];
+        if (!above(handle, spool)) return null;
+        const pair = toothPairs(ratioOfCounts(handle, spool, Math.max(0.1, typedNumber(typed.offTurns!) || 0.1)))[0];
+        return (
+          <GearDrawing
+            {...drawnPx}
+            ratio={spool / handle}
+            gear={pair?.gear ?? 40}
+            pinion={pair?.pinion ?? 10}
+            set={(ratio) => set({ spoolTurns: shown(ratio * handle, 4) })}
+          />
+        );
+      }}
       method="Ratio = turns over turns; retrieve = ratio × π × diameter. Teeth from 5 to 20 on the pinion, to 120 on the gear; the simplest fraction by the Stern–Brocot tree."
     />
   );
@@ -422,6 +476,17 @@ export function LineSheet({ job, keep, own }: Opened & { own: readonly Own[] }) 
       initial={{ arborMm: "30", fullMm: "50", widthMm: "15", lineMm: "0.3", mainM: "150", backingMm: "0.4", lostM: "50" }}
       presets={own}
       compute={compute}
+      draw={(typed, set) => {
+        const [arborMm, fullMm, widthMm, lineMm] = [
+          typedMm(typed.arborMm!),
+          typedMm(typed.fullMm!),
+          typedMm(typed.widthMm!),
+          typedMm(typed.lineMm!),
+        ];
+        return above(arborMm, fullMm - arborMm, widthMm, lineMm) ? (
+          <LineDrawing {...drawnPx} {...{ arborMm, fullMm, widthMm, lineMm }} set={(change) => set(texts(change))} />
+        ) : null;
+      }}
       method="Volume of the ring × density of the lay ÷ section of the line; square lay π/4, hexagonal π/(2√3). A hand wound spool lies nearer the square."
     />
   );

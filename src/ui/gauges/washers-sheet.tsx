@@ -22,6 +22,7 @@ import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { Glyph } from "@/ui/glyphs/glyph";
+import { ConesDrawing } from "./drawn/drawings";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { shown, typedMm } from "./typed";
 
@@ -273,6 +274,14 @@ export function WashersSheet({
               <p className="num text-measure" role="status">
                 {shown(forceAt)} N
               </p>
+              <ConesDrawing
+                widthPx={560}
+                heightPx={180}
+                cones={rows.map((row) => ({ ...discOf(row), up: row.up }))}
+                share={at / 100}
+                set={(share) => setAt(Math.round(share * 100))}
+                turn={(i) => change(rows[i]!.id, { up: !rows[i]!.up })}
+              />
               <Field label={`Read at ${shown(strokeAt)} mm, ${shown(strokeAt / pitchValue)} turns of the star`}>
                 {(field) => (
                   <input {...field} type="range" min={0} max={100} value={at} onChange={(event) => setAt(Number(event.target.value))} />

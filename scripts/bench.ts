@@ -9,6 +9,8 @@ import { join } from "node:path";
 import { performance } from "node:perf_hooks";
 import { linearRegression, quantile } from "simple-statistics";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
+import { addClick, background, passages } from "#tests/made-sounds";
+import { stream } from "#tests/random-stream";
 import { pooled, spinCoverage } from "#tests/spin-coverage";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { type Anatomy, anatomySchema } from "@/core/anatomy/types";
@@ -22,6 +24,8 @@ import type { DragElement } from "@/core/drag/capacity";
 import { stackOf } from "@/core/drag/disc-springs";
 import { fishRun } from "@/core/drag/fish-run";
 import { fitDrag } from "@/core/drag/fit-drag";
+import { spinFromSound } from "@/core/listen/spin-sound";
+import { rootMeanSquare } from "@/core/proving/sound";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { fitSpin } from "@/core/spin/fit-spin";
 import { spinDown } from "@/core/spin/losses";
@@ -238,6 +242,21 @@ async function libraryOfAThousand(): Promise<void> {
     console.log(
       `spin-coverage ${term}: ${all.toFixed(2)} % of ${perCell * cells.length} intervals; cells ${least.toFixed(1)} to ${most.toFixed(1)} %`,
     );
+}
+
+// A spool's run of thirteen seconds by its sound, against one pass over as many samples.
+{
+  const rate = 22_050;
+  const random = stream(1);
+  const sound = background(13.5, rate, 0.004, 0.01, random);
+  for (const t of passages({ a: 5, b: 0.12, c: 0.0006 }, 110, 1, 13)) addClick(sound, rate, t + 0.1, 0.3);
+  const passMs = medianMs(() => rootMeanSquare(sound));
+  print(
+    "listen",
+    medianMs(() => spinFromSound({ sound, rate }, 1), 5),
+    passMs,
+    "a free run of 13 s by its sound against the level of the whole",
+  );
 }
 
 // A drag fit against the least squares line of as many numbers, and a run's heat against the same steps of one multiplication each.

@@ -23,6 +23,7 @@ import { type TestId, testIds, verdicts } from "@/core/vocabulary/tests";
 import { type UseFactor, useFactors } from "@/core/vocabulary/use";
 import { type Call, call } from "./call-of";
 import { gaugeCalls } from "./gauge-calls";
+import { listen } from "./listen-call";
 
 /** The words calls take, by what they name, each with the trade's own words. */
 export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -191,6 +192,7 @@ export const calls: Record<string, Call> = {
     readPullTrace(samples),
   ),
   ...gaugeCalls,
+  listen,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),
   quote,
   // The name it was first published under.

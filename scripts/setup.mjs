@@ -83,6 +83,7 @@ export function installBrowser() {
     ["/usr/bin/chromium", "chromium"],
     ["/usr/bin/chromedriver", "chromium-driver"],
     ["/usr/bin/pdftotext", "poppler-utils"],
+    ["/usr/bin/sox", "sox"],
   ].filter(([path]) => !existsSync(path));
   if (missing.length) aptInstall(missing.map(([, name]) => name));
 }

@@ -15,6 +15,8 @@ export interface SpinFit {
   readonly startRadPerS: number;
   /** Spread of the timing of one pulse, s. */
   readonly timingS: number;
+  /** How late each pulse came, by the law, s; empty where nothing could be fitted. */
+  readonly lateS: readonly number[];
   readonly speedRatio: number;
   /** Why the terms cannot be told apart; empty when they can. */
   readonly cannot: string;
@@ -109,29 +111,37 @@ interface TimesFit {
   readonly errors: ReadonlyMap<LossTerm, number>;
   readonly freedom: number;
   readonly timingS: number;
+  readonly late: readonly number[];
 }
 
 /**
  * Least squares on the times themselves: how late each pulse came is how far the angle is behind, over the speed there. Every pulse is timed as
  * well as any other, fast or slow (Gauss and Newton, steps halved until they help). @returns null where the readings cannot bear so many terms.
  */
-function fitTimes(times: readonly number[], step: number, pulsesPerTurn: number, kept: readonly LossTerm[], first: Start): TimesFit | null {
+function fitTimes(
+  times: readonly number[],
+  places: readonly number[],
+  step: number,
+  pulsesPerTurn: number,
+  kept: readonly LossTerm[],
+  first: Start,
+): TimesFit | null {
   const columns = ["speed", ...kept].map((name) => ["speed", ...lossTerms].indexOf(name));
   const marks = pulsesPerTurn <= mostByHand && times.length >= 5 + 3 * pulsesPerTurn ? pulsesPerTurn - 1 : 0;
-  const lateness = (passed: Passed, offset: number, places: readonly number[]) =>
-    times.map((_, i) => (i * step + (places[(i % pulsesPerTurn) - 1] ?? 0) - offset - passed.angles[i]!) / passed.speeds[i]!);
+  const lateness = (passed: Passed, offset: number, set: readonly number[]) =>
+    places.map((place, i) => (place * step + (set[(place % pulsesPerTurn) - 1] ?? 0) - offset - passed.angles[i]!) / passed.speeds[i]!);
   const squares = (late: readonly number[]) => late.reduce((sum, r) => sum + r * r, 0);
   let start: Start = { ...first, ...Object.fromEntries(lossTerms.filter((term) => !kept.includes(term)).map((term) => [term, 0])) };
   let offset = 0;
-  let places: readonly number[] = Array.from({ length: marks }, () => 0);
+  let set: readonly number[] = Array.from({ length: marks }, () => 0);
   let passed = walk(times, start);
   if (!passed) return null;
-  let late = lateness(passed, offset, places);
+  let late = lateness(passed, offset, set);
   for (let round = 0; ; round++) {
     const rows = times.map((_, i) => [
       1 / passed!.speeds[i]!,
       ...columns.map((column) => passed!.moved[i]![column]! / passed!.speeds[i]!),
-      ...places.map((_place, mark) => (i % pulsesPerTurn === mark + 1 ? -1 / passed!.speeds[i]! : 0)),
+      ...set.map((_place, mark) => (places[i]! % pulsesPerTurn === mark + 1 ? -1 / passed!.speeds[i]! : 0)),
     ]);
     let linear: ReturnType<typeof leastSquares>;
     try {
@@ -151,11 +161,11 @@ function fitTimes(times: readonly number[], step: number, pulsesPerTurn: number,
       };
       const then = walk(times, next);
       if (!then) continue;
-      const placed = places.map((place, mark) => place + move[kept.length + 2 + mark]!);
+      const placed = set.map((place, mark) => place + move[kept.length + 2 + mark]!);
       const after = lateness(then, offset + move[0]!, placed);
       if (squares(after) > now * (1 + 1e-12)) continue;
       better = squares(after) < now * (1 - 1e-9);
-      [start, offset, places, passed, late] = [next, offset + move[0]!, placed, then, after];
+      [start, offset, set, passed, late] = [next, offset + move[0]!, placed, then, after];
       if (!better) break;
     }
     if (!better || round === 30)
@@ -164,19 +174,21 @@ function fitTimes(times: readonly number[], step: number, pulsesPerTurn: number,
         errors: new Map(kept.map((term, i) => [term, linear.errors[i + 2]!])),
         freedom: linear.freedom,
         timingS: linear.residualSd,
+        late,
       };
   }
 }
 
 /** Where to start from: speeds by their two pulses, and the law integrated, which is linear in the losses. Not weighed rightly, but near. */
-function roughStart(times: readonly number[], step: number): Start {
-  const speeds = times.slice(1).map((t, i) => step / (t - times[i]!));
+function roughStart(times: readonly number[], places: readonly number[], step: number): Start {
+  const turned = times.slice(1).map((_, i) => (places[i + 1]! - places[i]!) * step);
+  const speeds = times.slice(1).map((t, i) => turned[i]! / (t - times[i]!));
   const at = times.slice(1).map((t, i) => (t + times[i]!) / 2 - times[0]!);
   let squared = 0;
   const rows = speeds.map((speed, i) => {
-    const here = squared + (speed * step) / 2;
-    squared += speed * step;
-    return [1, -at[i]!, -(i + 0.5) * step, -here].map((x) => x / speed);
+    const here = squared + (speed * turned[i]!) / 2;
+    squared += speed * turned[i]!;
+    return [1, -at[i]!, -((places[i]! + places[i + 1]!) / 2) * step, -here].map((x) => x / speed);
   });
   try {
     const [speed, a, b, c] = leastSquares(
@@ -197,21 +209,28 @@ function roughStart(times: readonly number[], step: number): Start {
  * Losses of a spin-down from the times of its pulses. The intervals are those of all three losses at once, none
  * below nothing; the values are the best within them. A loss that is truly nil lies in its interval as often as any other.
  * @param allTimes seconds, rising. @param marksPerTurn marks on the spool; up to eight are taken as set by hand, not quite evenly.
+ * @param allPlaces which pulse each time is, where some were missed; one after the other without.
  * @throws RangeError for fewer than eight pulses or times that do not rise.
  */
-export function fitSpin(allTimes: readonly number[], marksPerTurn: number): SpinFit {
+export function fitSpin(
+  allTimes: readonly number[],
+  marksPerTurn: number,
+  allPlaces: readonly number[] = allTimes.map((_, i) => i),
+): SpinFit {
   if (!(marksPerTurn >= 1 && Number.isInteger(marksPerTurn))) throw new RangeError("fitSpin: pulses a turn is a whole number from 1");
   if (allTimes.length < 8) throw new RangeError("fitSpin: at least eight pulses");
   if (allTimes.some((t, i) => !Number.isFinite(t) || (i > 0 && !(t > allTimes[i - 1]!))))
     throw new RangeError("fitSpin: the times do not rise");
   // Of very many pulses every so manieth says as much; taken by whole turns, marks set by hand do not matter.
   const each = allTimes.length > mostPulses ? Math.ceil(allTimes.length / mostPulses / marksPerTurn) * marksPerTurn : 1;
-  const times = each === 1 ? allTimes : allTimes.filter((_, i) => i % each === 0);
+  const taken = allTimes.flatMap((_, i) => (allPlaces[i]! % each === 0 ? [i] : []));
+  const times = taken.map((i) => allTimes[i]!);
+  const places = taken.map((i) => (allPlaces[i]! - allPlaces[taken[0]!]!) / each);
   if (times.length < 8) throw new RangeError("fitSpin: at least eight whole turns of so many marks");
   const pulsesPerTurn = each === 1 ? marksPerTurn : 1;
   const step = ((2 * Math.PI) / marksPerTurn) * each;
-  const rough = roughStart(times, step);
-  const all = fitTimes(times, step, pulsesPerTurn, lossTerms, rough);
+  const rough = roughStart(times, places, step);
+  const all = fitTimes(times, places, step, pulsesPerTurn, lossTerms, rough);
   let kept: readonly LossTerm[] = lossTerms;
   let best = all;
   while (kept.length && (!best || kept.some((term) => best!.start[term] < 0))) {
@@ -219,8 +238,8 @@ export function fitSpin(allTimes: readonly number[], marksPerTurn: number): Spin
     const worst = kept.reduce((least, term) => (sure(term) < sure(least) ? term : least));
     kept = kept.filter((term) => term !== worst);
     best =
-      fitTimes(times, step, pulsesPerTurn, kept, { ...(best?.start ?? rough), [worst]: 0 }) ??
-      fitTimes(times, step, pulsesPerTurn, kept, rough);
+      fitTimes(times, places, step, pulsesPerTurn, kept, { ...(best?.start ?? rough), [worst]: 0 }) ??
+      fitTimes(times, places, step, pulsesPerTurn, kept, rough);
   }
   const value = (term: LossTerm) => Math.max(0, kept.includes(term) ? (best?.start[term] ?? 0) : 0);
   const terms = Object.fromEntries(
@@ -231,13 +250,14 @@ export function fitSpin(allTimes: readonly number[], marksPerTurn: number): Spin
       return [term, { value: Math.min(high, Math.max(low, value(term))), low, high, there: low > 0 }];
     }),
   ) as Record<LossTerm, SpinTerm>;
-  const speeds = times.slice(1).map((t, i) => step / (t - times[i]!));
+  const speeds = times.slice(1).map((t, i) => ((places[i + 1]! - places[i]!) * step) / (t - times[i]!));
   const [fastest, slowest] = [Math.max(...speeds), Math.min(...speeds)];
   const speedRatio = fastest / slowest;
   return {
     terms,
     startRadPerS: best?.start.speed ?? rough.speed,
     timingS: (all ?? best)?.timingS ?? Number.NaN,
+    lateS: (all ?? best)?.late ?? [],
     speedRatio,
     cannot:
       speedRatio < leastRange

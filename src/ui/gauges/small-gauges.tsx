@@ -190,7 +190,14 @@ const timesOf = (text: string): number[] =>
   text
     .split(/[\s;]+/)
     .filter(Boolean)
-    .map((time) => typedNumber(time));
+    .map((time) => typedNumber(time.split("@")[0]!));
+
+/** Which pulse each time is: one after the other, or what stands behind an @ where some were missed. */
+const placesOf = (text: string): number[] =>
+  text
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .map((time, i) => (time.includes("@") ? typedNumber(time.split("@")[1]!) : i));
 
 /** A spin of a spool with a tight cap, simulated, to begin with. */
 const sampleTimes = (() => {
@@ -214,7 +221,10 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
     if (!(spool >= 0 && spool < 1e6)) return { fault: { field: "inertia", message: "The bare spool's inertia in g·cm², or empty." } };
     const [arborMm, lineMm, widthMm] = [typedMm(typed.arborMm!), typedMm(typed.lineMm!), typedMm(typed.widthMm!)];
     const inertia = spool > 0 ? spool + (lineMm > arborMm && widthMm > 0 ? lineInertia(arborMm, lineMm, widthMm) : 0) : 0;
-    const fit = fitSpin(times, perTurn);
+    const places = placesOf(typed.times!);
+    if (places.some((place, i) => !Number.isInteger(place) || (i > 0 && !(place > places[i - 1]!))))
+      return { fault: { field: "times", message: "Behind an @ stands which pulse it is: whole numbers that rise." } };
+    const fit = fitSpin(times, perTurn, places);
     const losses = { a: fit.terms.a.value, b: fit.terms.b.value, c: fit.terms.c.value };
     const seconds = times.at(-1)! - times[0]!;
     const there = lossTerms.filter((term) => fit.terms[term].there);
@@ -243,7 +253,12 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
         curves: [
           {
             name: "measured",
-            points: times.slice(1).map((time, i) => ({ x: (time + times[i]!) / 2 - times[0]!, y: 60 / ((time - times[i]!) * perTurn) })),
+            points: times
+              .slice(1)
+              .map((time, i) => ({
+                x: (time + times[i]!) / 2 - times[0]!,
+                y: (60 * (places[i + 1]! - places[i]!)) / ((time - times[i]!) * perTurn),
+              })),
             line: "solid",
           },
           {
@@ -287,7 +302,7 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
       }}
       extra={(set, typed) => (
         <>
-          <SoundField onTimes={(times) => set({ times })} />
+          <SoundField marksPerTurn={Math.max(1, Math.round(typedNumber(typed.perTurn!) || 1))} onTimes={(times) => set({ times })} />
           <Field
             label={typed.times === sampleTimes ? "Pulse times, s (simulated; paste your pickup's)" : "Pulse times, s"}
             error={undefined}

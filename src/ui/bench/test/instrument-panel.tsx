@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useId, useRef, useState } from "react";
+import { clickFromSound } from "@/core/listen/click-sound";
 import { type InstrumentSpec, readTrace } from "@/core/proving/read-trace";
 import { levelsOfSound } from "@/core/proving/sound";
 import { mostSamples, type TraceSample } from "@/core/proving/trace";
@@ -25,12 +26,19 @@ interface Props {
 
 const pretences = { told: "as told", sound: "a sound reel", worn: "a worn reel" } as const;
 
-/** The levels of a sound file, decoded by the browser itself. */
-async function levelsOfFile(file: File): Promise<TraceSample[]> {
+/** The levels of a sound file, decoded by the browser itself, and what its click says band by band. */
+async function levelsOfFile(file: File): Promise<{ levels: TraceSample[]; bands: string }> {
   const audio = new AudioContext();
   try {
     const sound = await audio.decodeAudioData(await file.arrayBuffer());
-    return levelsOfSound(sound.getChannelData(0), sound.sampleRate).slice(0, mostSamples);
+    const taken = { sound: sound.getChannelData(0), rate: sound.sampleRate };
+    const heard = clickFromSound(taken);
+    const bands = heard.ok
+      ? `By octave, above the room: ${heard.value.bands
+          .flatMap(({ hz, clickDb, roomDb }) => (clickDb === null ? [] : [`${hz} Hz ${(clickDb - roomDb).toFixed(0)} dB`]))
+          .join(", ")}.`
+      : heard.message;
+    return { levels: levelsOfSound(taken.sound, taken.rate).slice(0, mostSamples), bands };
   } finally {
     await audio.close();
   }
@@ -94,10 +102,12 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
     };
     if (file.size > 30 * 1024 * 1024) return refused("This file has more than 30 MB: cut it to the measuring itself.");
     let trace: TraceSample[];
+    let bands = "";
     if (instrument.files.includes("wav") && (/\.wav$/i.test(file.name) || file.type.startsWith("audio/"))) {
       const levels = await levelsOfFile(file).catch(() => null);
       if (!levels) return refused("This sound cannot be read. Save it as an ordinary WAV and choose that.");
-      trace = levels;
+      trace = levels.levels;
+      bands = levels.bands;
     } else {
       const read = readTraceCsv(await file.text());
       if (!read.ok) return refused(read.message);
@@ -105,7 +115,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
     }
     kept.current = trace;
     setSamples(trace);
-    settle(trace, "", { instrument: `file ${file.name}`.slice(0, 60), simulated: false });
+    settle(trace, bands && `${bands} `, { instrument: `file ${file.name}`.slice(0, 60), simulated: false });
   };
 
   return (

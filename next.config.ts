@@ -2,7 +2,7 @@ import type { NextConfig } from "next";
 
 const config: NextConfig = {
   // The native driver, the image library and the PDF writer read files beside themselves: the bundler must leave them alone.
-  serverExternalPackages: ["better-sqlite3", "sharp", "pdfkit"],
+  serverExternalPackages: ["better-sqlite3", "sharp", "pdfkit", "highs"],
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

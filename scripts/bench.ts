@@ -14,6 +14,8 @@ import { stream } from "#tests/random-stream";
 import { pooled, spinCoverage } from "#tests/spin-coverage";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { type Anatomy, anatomySchema } from "@/core/anatomy/types";
+import { blindSpots } from "@/core/blind-spots/blind-spots";
+import { loadSolver } from "@/core/blind-spots/least-cover";
 import { bruteForce } from "@/core/diagnosis/brute-force";
 import type { Case } from "@/core/diagnosis/case-net";
 import { diagnose } from "@/core/diagnosis/diagnose";
@@ -242,6 +244,19 @@ async function libraryOfAThousand(): Promise<void> {
     console.log(
       `spin-coverage ${term}: ${all.toFixed(2)} % of ${perCell * cells.length} intervals; cells ${least.toFixed(1)} to ${most.toFixed(1)} %`,
     );
+}
+
+// What the gates of a machine miss, and the least set of checks proven, against finding its build order.
+{
+  const solver = await loadSolver();
+  const skerry = new Map(skerry30Parts.map((part) => [part.id, part]));
+  const orderMs = medianMs(() => buildOrder(skerry30Anatomy, removalOrder(skerry30Anatomy)), 5);
+  print(
+    "blind-spots",
+    medianMs(() => blindSpots(solver, skerry30Anatomy, skerry), 5),
+    orderMs,
+    "mistakes, gates and the least set of checks against the build order alone",
+  );
 }
 
 // A spool's run of thirteen seconds by its sound, against one pass over as many samples.

@@ -3,6 +3,8 @@ import type { z } from "zod";
 export interface Call {
   readonly input: z.ZodType;
   readonly run: (input: never) => unknown;
+  /** What has to be loaded before the first answer. */
+  readonly prepare?: () => Promise<unknown>;
 }
 
 /** A core function that takes JSON, with the schema of what it takes. */

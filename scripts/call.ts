@@ -19,6 +19,7 @@ else if (name === "--schema") {
   const chosen = calls[second ?? ""] ?? refuse(`call: --schema wants one of ${Object.keys(calls).join(", ")}`);
   console.log(JSON.stringify(z.toJSONSchema(chosen.input, { io: "input" }), null, 2));
 } else {
+  if (name !== undefined && Object.hasOwn(calls, name)) await calls[name]!.prepare?.();
   const answer = answerCall(calls, name ?? "", readFileSync(0, "utf8"));
   if (!answer.ok) refuse(`call: ${answer.words}`);
   else console.log(answer.json);

@@ -2,6 +2,9 @@ import { distance } from "fastest-levenshtein";
 import { z } from "zod";
 import { checkAnatomy, structureFaults } from "@/core/anatomy/check-anatomy";
 import { type Anatomy, anatomySchema, partTypeSchema, placeOperationId } from "@/core/anatomy/types";
+import { blindSpots } from "@/core/blind-spots/blind-spots";
+import type { Check } from "@/core/blind-spots/checks";
+import { loadSolver, type Solver } from "@/core/blind-spots/least-cover";
 import { type Case, findingOfTest } from "@/core/diagnosis/case-net";
 import { diagnose } from "@/core/diagnosis/diagnose";
 import { faults } from "@/core/diagnosis/fault-table";
@@ -89,6 +92,12 @@ const quote = call(
   }),
   ({ labour, parts, rates }) => quoteSum(labour, parts, rates),
 );
+
+let solver: Solver | null = null;
+/** Loads what some calls need. */
+export async function loadForCalls(): Promise<void> {
+  solver = await loadSolver();
+}
 
 const verdict = z.enum(verdicts).optional();
 /** Core functions that take JSON, each with the schema of what it takes. */
@@ -191,6 +200,21 @@ export const calls: Record<string, Call> = {
   "read-pull": call(z.object({ samples: z.array(z.object({ tMs: z.number(), forceN: z.number() })).max(100_000) }), ({ samples }) =>
     readPullTrace(samples),
   ),
+  "blind-spots": {
+    ...call(z.object({ anatomy: soundAnatomy, partTypes: z.array(partTypeSchema) }), ({ anatomy, partTypes }) => {
+      if (!solver) throw new Error("blind-spots: the solver is not loaded yet");
+      const found = blindSpots(solver, anatomy, new Map(partTypes.map((type) => [type.id, type])));
+      if (!found) return { conflict: "the seats wait for each other in a circle; check-anatomy names it" };
+      const told = ({ catches, ...check }: Check) => ({ ...check, catches: [...catches] });
+      return {
+        mistakes: found.mistakes,
+        passing: found.passing.map(({ id, words }) => ({ id, words })),
+        cheapest: found.cheapest && { ...told(found.cheapest), shows: found.cheapest.shows.map(({ id }) => id) },
+        cover: { ...found.cover, checks: found.cover.checks.map(told) },
+      };
+    }),
+    prepare: loadForCalls,
+  },
   ...gaugeCalls,
   listen,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),

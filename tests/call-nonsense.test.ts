@@ -3,7 +3,9 @@ import { describe, expect, it } from "vitest";
 import { z } from "zod";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { answerCall } from "../scripts/answer-call";
-import { calls } from "../scripts/calls";
+import { calls, loadForCalls } from "../scripts/calls";
+
+await loadForCalls();
 
 interface Schema {
   readonly type?: string;

@@ -253,12 +253,10 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
         curves: [
           {
             name: "measured",
-            points: times
-              .slice(1)
-              .map((time, i) => ({
-                x: (time + times[i]!) / 2 - times[0]!,
-                y: (60 * (places[i + 1]! - places[i]!)) / ((time - times[i]!) * perTurn),
-              })),
+            points: times.slice(1).map((time, i) => ({
+              x: (time + times[i]!) / 2 - times[0]!,
+              y: (60 * (places[i + 1]! - places[i]!)) / ((time - times[i]!) * perTurn),
+            })),
             line: "solid",
           },
           {

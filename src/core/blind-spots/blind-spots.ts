@@ -1,0 +1,48 @@
+import type { Anatomy, PartType } from "@/core/anatomy/types";
+import { buildOrder } from "@/core/teardown/build-order";
+import { removalOrder } from "@/core/teardown/removal-order";
+import { type Check, checksOf } from "./checks";
+import { type Cover, leastCover, type Solver } from "./least-cover";
+import { type Mistake, singleMistakes } from "./mistakes";
+
+export interface BlindSpots {
+  readonly mistakes: readonly Mistake[];
+  /** Single mistakes that pass every gate: the shortest wrong builds there are. */
+  readonly passing: readonly Mistake[];
+  /** The check that would show most of them for its time; null where none would show one. */
+  readonly cheapest: (Check & { readonly shows: readonly Mistake[] }) | null;
+  /** Checks, gates among them, that show every mistake in the least time. */
+  readonly cover: Cover;
+}
+
+/**
+ * What a machine's gates do not see. @returns null for a machine whose seats wait for each other in a circle.
+ */
+export function blindSpots(solver: Solver, anatomy: Anatomy, types: ReadonlyMap<string, PartType>): BlindSpots | null {
+  const built = buildOrder(anatomy, removalOrder(anatomy));
+  if (!built.ok) return null;
+  const mistakes = singleMistakes(anatomy, types);
+  const checks = checksOf(
+    anatomy,
+    types,
+    built.value.steps.map(({ operation }) => operation.id),
+    mistakes,
+  );
+  const seen = new Set(checks.filter(({ gate }) => gate).flatMap(({ catches }) => [...catches]));
+  const passing = mistakes.filter(({ id }) => !seen.has(id));
+  const offers = checks
+    .filter(({ gate }) => !gate)
+    .map((check) => ({ ...check, shows: passing.filter(({ id }) => check.catches.has(id)) }))
+    .filter(({ shows }) => shows.length > 0)
+    .sort((a, b) => b.shows.length / b.minutes - a.shows.length / a.minutes || (a.id < b.id ? -1 : 1));
+  return {
+    mistakes,
+    passing,
+    cheapest: offers[0] ?? null,
+    cover: leastCover(
+      solver,
+      checks,
+      mistakes.map(({ id }) => id),
+    ),
+  };
+}

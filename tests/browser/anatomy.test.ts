@@ -207,6 +207,21 @@ describe("the library", () => {
     expect(server.value("SELECT shape ->> 'outsideMm' FROM part_type WHERE number = 'OD-1'")).toBe(21.5);
   });
 
+  it("says which wrong builds pass every check, and takes a check over by one press", async () => {
+    await person.go("/library/breakwater-60/playbook");
+    const passing = async () => Number(/(\d+) of \d+ single mistakes pass/.exec(await person.read())?.[1] ?? 0);
+    const before = await passing();
+    expect(before).toBeGreaterThan(0);
+    const inTheMiddle = async (by: By) => {
+      const element = await person.driver.findElement(by);
+      await person.driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+      return element;
+    };
+    await (await inTheMiddle(By.xpath("//summary[contains(., 'single mistakes pass')]"))).click();
+    await (await inTheMiddle(By.css('button[aria-label^="Take over"]'))).click();
+    await person.driver.wait(async () => (await passing()) < before, 10_000);
+  });
+
   it("puts the minutes this bench has timed into the playbook by one act", async () => {
     await person.go("/library/skerry-30/playbook");
     await person.press("Put in the minutes of");

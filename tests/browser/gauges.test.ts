@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { By, Key } from "selenium-webdriver";
+import sharp from "sharp";
 import { afterAll, describe, expect, it } from "vitest";
 import { atTheBench, type Person, type Server } from "./bench";
 
@@ -127,6 +128,39 @@ describe("a gauge's drawing", () => {
     await person.driver.findElement(By.css('[role="button"][aria-label^="Washer 1"]')).click();
     await person.sees("Nested");
     expect(await force()).not.toBe(opposed);
+  });
+});
+
+describe("a picture with a ruler in it", () => {
+  it("is measured by two taps on the ruler and two on the thing, and kept with the job", async () => {
+    const file = join(folder, "tongue.png");
+    // Ten millimetres of ruler are 300 pixels; the thing is 120.
+    const svg =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="500" height="300"><rect width="500" height="300" fill="white"/><path d="M50 60 h300 M50 50 v20 M350 50 v20 M100 200 h120 M100 190 v20 M220 190 v20" stroke="black" stroke-width="2" fill="none"/></svg>';
+    await sharp(Buffer.from(svg)).png().toFile(file);
+    const tag = server.value<string>("SELECT tag FROM job WHERE closed_at IS NULL ORDER BY id LIMIT 1");
+    await person.go(`/gauges/picture?job=${tag}`);
+    await (await person.field("Picture with a ruler in it")).sendKeys(file);
+    await person.type("What is measured", "Click tongue");
+    await person.sees("Tap one end of a stretch of the ruler");
+    const picture = await person.driver.findElement(By.css("[data-picture] img"));
+    const { width, height } = await picture.getRect();
+    for (const [x, y] of [
+      [50, 60],
+      [350, 60],
+      [100, 200],
+      [220, 200],
+    ] as const)
+      await person.driver
+        .actions()
+        .move({ origin: picture, x: Math.round((x / 500 - 0.5) * width), y: Math.round((y / 300 - 0.5) * height) })
+        .click()
+        .perform();
+    await person.sees("by how well a tap hits");
+    const mm = Number.parseFloat(await (await person.driver.findElement(By.css(".text-measure"))).getText());
+    expect(Math.abs(mm - 4)).toBeLessThan(0.1);
+    await person.key(" ");
+    await person.driver.wait(() => server.value<number>("SELECT count(*) FROM gauge_result WHERE gauge = 'picture'") === 1, 10_000);
   });
 });
 

@@ -74,7 +74,7 @@ describe("measuring at Test", () => {
       `t_s;N\n${Array.from({ length: 80 }, (_, i) => `${(i * 0.05).toFixed(2).replace(".", ",")};${i < 10 ? i * 5 : 50}`).join("\n")}\n`,
     );
     await (await person.field("or from a file")).sendKeys(good);
-    await person.sees("Running mean 50.0 N");
+    await person.sees("running mean 50.0 N");
     await person.sees("1.20 N·m at the spool"); // 50 N at 24 mm
     await answered("drag-full", count("drag-full"));
     expect([stored("drag-full", "simulated"), stored("drag-full", "instrument")]).toEqual([0, "file pull.csv"]);

@@ -30,11 +30,21 @@ async function standing(person: Person): Promise<{ path: string; key: string }> 
   return { path: seen.slice(0, bar), key: seen.slice(bar + 1) };
 }
 
+/** Until every press is written down: a page opened before that shows what was. */
+export const writtenDown = (person: Person): Promise<unknown> =>
+  person.driver.wait(
+    () => person.driver.executeScript<boolean>("return !Object.keys(localStorage).some((key) => key.startsWith('zorbek-presses '))"),
+    20_000,
+  );
+
 /** Takes off all that is to be opened, by the space bar: each press what the hands do as one. @returns the presses. */
 export async function stripAll(person: Person): Promise<number> {
   for (let presses = 0; presses < 80; presses++) {
     const { path, key } = await standing(person);
-    if (!path.endsWith("/strip") || key.startsWith("On to Clean")) return presses;
+    if (!path.endsWith("/strip") || key.startsWith("On to Clean")) {
+      await writtenDown(person);
+      return presses;
+    }
     await person.space();
   }
   throw new Error(`It does not come apart. The page says:\n${await person.read()}`);
@@ -53,7 +63,10 @@ export async function cleanAll(person: Person): Promise<void> {
 /** The way back by the space bar. @param at what else is done when a step is reached, before its press; true when it was done there. @returns the presses. */
 export async function buildAll(person: Person, at: (heading: string) => Promise<boolean> = async () => false): Promise<number> {
   for (let presses = 0; presses < 140; presses++) {
-    if ((await person.mainKey()).startsWith("On to Prove")) return presses;
+    if ((await person.mainKey()).startsWith("On to Prove")) {
+      await writtenDown(person);
+      return presses;
+    }
     const heading = await person.driver.executeScript<string>("return document.querySelector('h1')?.innerText ?? ''");
     if (!(await at(heading))) await person.space();
   }

@@ -133,6 +133,12 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.keys(Key.ENTER);
         await person.driver.wait(() => state(tag, "gate-star") === undefined, 10_000);
         expect(state(tag, "place-star")).toBeUndefined();
+        // The page follows; a press before that would be for the check that stands there still.
+        await person.driver.wait(
+          async () =>
+            !(await person.driver.executeScript<string>("return document.querySelector('h1').innerText")).startsWith("Check: The star"),
+          15_000,
+        );
         return true;
       }
       if (heading === "Star and tension washers" && once("look")) await person.sees("Look once more before these are covered");

@@ -30,6 +30,7 @@ const views = [
   "/library/part/sk-dog",
   "/gauges",
   "/gauges/drag",
+  "/gauges/picture",
   "/gauges/washers",
   "/gauges/bearing",
   "/gauges/screw",

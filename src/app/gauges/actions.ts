@@ -11,7 +11,7 @@ const keep = defineAction({
   permission: "bench",
   input: z.object({
     jobId: z.number().int().positive(),
-    gauge: z.enum(["drag", "washers", "bearing", "screw", "spin", "gearing", "line"]),
+    gauge: z.enum(["drag", "washers", "bearing", "screw", "spin", "gearing", "line", "picture"]),
     input: z.json(),
     words: z.string().trim().min(1, "There is no result to keep yet.").max(1000, "At most 1000 characters."),
   }),

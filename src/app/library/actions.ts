@@ -5,6 +5,7 @@ import { typedMaybeAmount } from "@/app/server/typed";
 import { draftSchema } from "@/core/anatomy/draft";
 import { serialRuleSchema } from "@/core/anatomy/serial";
 import { familyIds } from "@/core/vocabulary/families";
+import { takeCheck } from "@/data/bench/blind-spots";
 import { putMinutesIn } from "@/data/bench/playbook";
 import { changeVariant, startModelOf } from "@/data/catalogue/built";
 import { saveSerialRules } from "@/data/catalogue/editions";
@@ -34,6 +35,16 @@ const minutesIn = defineAction({
   input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive() }),
   run: (ctx, input) => putMinutesIn(ctx, input.modelId, input.baseNumber),
 });
+const takeOver = defineAction({
+  name: "take-check",
+  permission: "bench",
+  input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive(), checkId: z.string().max(80) }),
+  run: (ctx, input) => takeCheck(ctx, input.modelId, input.baseNumber, input.checkId),
+});
+export async function takeCheckOver(press: Press) {
+  return takeOver(press);
+}
+
 export async function putLearnedMinutesIn(press: Press) {
   return minutesIn(press);
 }

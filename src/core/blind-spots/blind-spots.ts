@@ -9,16 +9,22 @@ export interface BlindSpots {
   readonly mistakes: readonly Mistake[];
   /** Single mistakes that pass every gate: the shortest wrong builds there are. */
   readonly passing: readonly Mistake[];
-  /** The check that would show most of them for its time; null where none would show one. */
+  /** Checks that would show some of them, the most for its time first. */
+  readonly offers: readonly (Check & { readonly shows: readonly Mistake[] })[];
+  /** The first of these; null where none would show one. */
   readonly cheapest: (Check & { readonly shows: readonly Mistake[] }) | null;
   /** Checks, gates among them, that show every mistake in the least time. */
   readonly cover: Cover;
 }
 
-/**
- * What a machine's gates do not see. @returns null for a machine whose seats wait for each other in a circle.
- */
-export function blindSpots(solver: Solver, anatomy: Anatomy, types: ReadonlyMap<string, PartType>): BlindSpots | null {
+interface Seen {
+  readonly mistakes: readonly Mistake[];
+  readonly checks: readonly Check[];
+  readonly passing: readonly Mistake[];
+  readonly offers: readonly (Check & { readonly shows: readonly Mistake[] })[];
+}
+
+function lookAt(anatomy: Anatomy, types: ReadonlyMap<string, PartType>): Seen | null {
   const built = buildOrder(anatomy, removalOrder(anatomy));
   if (!built.ok) return null;
   const mistakes = singleMistakes(anatomy, types);
@@ -35,9 +41,18 @@ export function blindSpots(solver: Solver, anatomy: Anatomy, types: ReadonlyMap<
     .map((check) => ({ ...check, shows: passing.filter(({ id }) => check.catches.has(id)) }))
     .filter(({ shows }) => shows.length > 0)
     .sort((a, b) => b.shows.length / b.minutes - a.shows.length / a.minutes || (a.id < b.id ? -1 : 1));
+  return { mistakes, checks, passing, offers };
+}
+
+/** What a machine's gates do not see. @returns null for a machine whose seats wait for each other in a circle. */
+export function blindSpots(solver: Solver, anatomy: Anatomy, types: ReadonlyMap<string, PartType>): BlindSpots | null {
+  const seen = lookAt(anatomy, types);
+  if (!seen) return null;
+  const { mistakes, checks, passing, offers } = seen;
   return {
     mistakes,
     passing,
+    offers,
     cheapest: offers[0] ?? null,
     cover: leastCover(
       solver,
@@ -45,4 +60,14 @@ export function blindSpots(solver: Solver, anatomy: Anatomy, types: ReadonlyMap<
       mistakes.map(({ id }) => id),
     ),
   };
+}
+
+/** The gate that takes an offered check over, with what it shows to look at; null where it would show nothing new. */
+export function gateFor(
+  anatomy: Anatomy,
+  types: ReadonlyMap<string, PartType>,
+  checkId: string,
+): { words: string; after: string[]; lookAt: string[] } | null {
+  const offer = lookAt(anatomy, types)?.offers.find(({ id }) => id === checkId);
+  return offer ? { words: offer.words, after: [offer.after], lookAt: offer.shows.map(({ words }) => words.slice(0, 160)) } : null;
 }

@@ -132,8 +132,8 @@ export function readTrace(test: TestId, samples: readonly TraceSample[]): Result
       return ok({
         value: running.value,
         words: [
-          `Running mean ${running.value.toFixed(1)} N (${running.low.toFixed(1)} to ${running.high.toFixed(1)})`,
-          `start peak ${startPeakN.toFixed(1)} N, start ÷ running ${start.value.toFixed(2)} (${start.low.toFixed(2)} to ${start.high.toFixed(2)})${jerks ? ": it jerks at the start" : ""}`,
+          `Start peak ${startPeakN.toFixed(1)} N, running mean ${running.value.toFixed(1)} N (${running.low.toFixed(1)} to ${running.high.toFixed(1)})`,
+          `start ÷ running ${start.value.toFixed(2)} (${start.low.toFixed(2)} to ${start.high.toFixed(2)})${jerks ? ": it jerks at the start" : ""}`,
           ...(pulsing ? [`it pulses by ${(pulsing.share * 100).toFixed(0)} % every ${(pulsing.periodMs / 1000).toFixed(1)} s`] : []),
         ].join("; "),
       });

@@ -24,6 +24,7 @@ export const gaugeNames = {
   spin: "Spin",
   gearing: "Gearing",
   line: "Line",
+  picture: "Picture",
 } as const;
 export type GaugeId = keyof typeof gaugeNames;
 

@@ -16,6 +16,7 @@ import { Key } from "@/ui/controls/keys";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
 import { PickMany } from "@/ui/controls/pick-many";
 import { Glyph } from "@/ui/glyphs/glyph";
+import { BlindSpotsPanel, type BlindSpotsProps } from "./blind-spots-panel";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
 import { useDraft } from "./use-draft";
 
@@ -29,6 +30,8 @@ interface Props extends ModelProps {
   readonly taught: readonly TaughtBatch[];
   readonly save: Action<{ number: number }>;
   readonly putIn: Action<{ number: number }>;
+  /** What its checks do not see; null for a model without seats. */
+  readonly blind: Omit<BlindSpotsProps, "modelId" | "versionNumber"> | null;
 }
 
 const kindWordsOfActs: Record<Operation["kind"], string> = {
@@ -44,7 +47,7 @@ const kindWordsOfActs: Record<Operation["kind"], string> = {
 };
 
 /** How this shop rebuilds the model: every act in its computed order with its cautions, traps, tools and minutes. */
-export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, taught, save, putIn }: Props) {
+export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, taught, save, putIn, blind }: Props) {
   const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
   const { draft, types, change } = drafting;
   const [editionId, setEditionId] = useState(anatomy.editions[0]?.id ?? null);
@@ -184,6 +187,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
       )}
       {!draft.anatomy.positions.length && <p>No schematic yet, so no steps.</p>}
       <p className="text-note">The small number under the minutes is the median measured at this bench, and how often.</p>
+      {blind && drafting.changes === 0 && <BlindSpotsPanel {...blind} {...{ modelId, versionNumber }} />}
     </ModelLeaf>
   );
 }

@@ -20,6 +20,7 @@ import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { InstrumentPanel, type InstrumentReading } from "./instrument-panel";
+import { ReadingRail } from "./reading-rail";
 
 interface Props {
   readonly head: BenchHead;
@@ -127,6 +128,12 @@ export function TestRows({
   const settingWords = byLever ? "Lever, ° (if read)" : "Turns on (if counted)";
   /** Compared where the record stands: the same torque at the model's own line radius. */
   const atRadius = (test: TestSpec, pull: number) => (test.takesLineRadius && radiusMm > 0 ? (pull * radiusMm) / lineRadiusMm : pull);
+  /** A reading as it stands on the rail: pulls at the model's own line radius, as the record has them. */
+  const onRail = (test: TestSpec, one: Observation | undefined) => {
+    if (!one || one.value === null) return null;
+    const value = test.takesLineRadius && one.lineRadiusMm ? (one.value * one.lineRadiusMm) / lineRadiusMm : one.value;
+    return { value, verdict: one.verdict };
+  };
   const answer = (verdict: Verdict) => {
     if (!active) return;
     const typed = value.trim();
@@ -245,6 +252,15 @@ export function TestRows({
                       </span>
                     )}
                   </span>
+                )}
+                {test.unit && (now?.value != null || before?.value != null) && (
+                  <ReadingRail
+                    name={test.name}
+                    usual={usual ?? null}
+                    before={phase === "after" ? onRail(test, before) : null}
+                    now={onRail(test, phase === "after" ? now : (now ?? before))}
+                    say={(value) => sayMeasure(value, test.unit, force)}
+                  />
                 )}
                 {why && !isActive && <WhyLeftOut skip={why} closed={closed} say={(reason) => skip(test.id, reason)} />}
                 {!now && !why && !isActive && <span className="text-note">{i < tests.length ? "not done" : "optional"}</span>}

@@ -368,7 +368,6 @@ export function ConesDrawing({
           </>
         );
         return turn ? (
-          // biome-ignore lint/a11y/useSemanticElements: a button cannot stand in a drawing
           <g
             // biome-ignore lint/suspicious/noArrayIndexKey: a washer is its place in the stack
             key={i}

@@ -34,7 +34,6 @@ export function Drawn({ name, box: [left, top, width, height], heightPx, widthPx
   const perMm = Math.min(widthPx / width, heightPx / height);
   const [w, h] = [widthPx / perMm, heightPx / perMm];
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a drawing with sliders in it has no element of its own
     <svg
       role="group"
       aria-label={name}
@@ -61,7 +60,6 @@ function GripMark({ grip, perMm }: { grip: Grip; perMm: number }) {
   };
   const place = (event: PointerEvent) => (along === "x" ? event.clientX : event.clientY);
   return (
-    // biome-ignore lint/a11y/useSemanticElements: an input cannot stand in a drawing
     <g
       role="slider"
       tabIndex={0}

@@ -1,13 +1,16 @@
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
+import { blindSpots } from "@/core/blind-spots/blind-spots";
+import { loadSolver } from "@/core/blind-spots/least-cover";
 import { listLearnedMinutes, listTaughtBatches } from "@/data/bench/playbook";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
-import { putLearnedMinutesIn, saveModelVersion } from "../../actions";
+import { putLearnedMinutesIn, saveModelVersion, takeCheckOver } from "../../actions";
 
 export const metadata = { title: "Playbook" };
 
 export default async function PlaybookPage(props: ModelPageProps) {
   const { db, model, version, leaf } = await loadModel(props);
+  const spots = version.anatomy.positions.length ? blindSpots(await loadSolver(), version.anatomy, version.partTypes) : null;
   return (
     <PlaybookSheet
       key={version.number}
@@ -19,6 +22,17 @@ export default async function PlaybookPage(props: ModelPageProps) {
       taught={listTaughtBatches(db, model.id, version.anatomy)}
       save={saveModelVersion}
       putIn={putLearnedMinutesIn}
+      blind={
+        spots && {
+          mistakes: spots.mistakes.length,
+          passing: spots.passing.map(({ words }) => words),
+          offers: spots.offers.map(({ id, words, minutes, shows }) => ({ id, words, minutes, shows: shows.length })),
+          cover: spots.cover.checks.map(({ words }) => words),
+          coverMinutes: spots.cover.minutes,
+          proven: spots.cover.proven,
+          take: takeCheckOver,
+        }
+      }
     />
   );
 }

@@ -32,6 +32,9 @@ const smallKinds: ReadonlySet<PartKind> = new Set([
 /** Has two sides that are not alike, whatever a drawing says. */
 const sidedKinds: ReadonlySet<PartKind> = new Set(["cupped-washer", "dog", "ratchet", "cam", "lip-seal", "roller-clutch"]);
 
+/** What is said of a ring that has two sides. */
+const sided = /\b(side|up|down|cup|face|convex|outward|inward)\b/i;
+
 /**
  * Every single mistake a build of this machine allows: a piece turned over that has two sides, a small one left out, two of like size exchanged,
  * two neighbours of a stack the other way round. Common practice.
@@ -42,7 +45,7 @@ export function singleMistakes(anatomy: Pick<Anatomy, "positions">, types: Reado
   for (const position of anatomy.positions) {
     const shape = typeOf(position)?.shape;
     if (!shape || position.stays) continue;
-    if (sidedKinds.has(shape.kind) || position.turned || (position.orientation && ringKinds.has(shape.kind)))
+    if (sidedKinds.has(shape.kind) || position.turned || (ringKinds.has(shape.kind) && sided.test(position.orientation ?? "")))
       mistakes.push({ id: `turned ${position.id}`, kind: "turned", seats: [position.id], words: `${position.name} turned over` });
     if (smallKinds.has(shape.kind))
       mistakes.push({ id: `left-out ${position.id}`, kind: "left-out", seats: [position.id], words: `${position.name} left out` });

@@ -52,7 +52,7 @@ export function ReadingRail({ name, usual, before, now, say }: Props) {
     ...(now ? [`now ${say(now.value)}, ${now.verdict}`] : []),
   ].join("; ");
   return (
-    <svg role="img" aria-label={`${name}: ${words}`} width={width} height={height} className="shrink-0">
+    <svg role="img" aria-label={`${name}: ${words}`} width={width} height={height} className="ml-auto shrink-0 self-center">
       <line x1={4} x2={width - 4} y1={height / 2} y2={height / 2} className="ln-leader" />
       {usual && (
         <>

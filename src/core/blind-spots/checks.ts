@@ -121,8 +121,16 @@ export function checksOf(
       });
     };
     const lower = name.toLowerCase();
-    offer("left-out", "count", (n) => `Count the small pieces of ${lower}: ${n} are in, none in the tray`);
-    offer("turned", "faces", (n) => `Look at the ${n} pieces of ${lower} that have two sides: each as it was`);
+    offer("left-out", "count", (n) =>
+      n === 1
+        ? `See that the small piece of ${lower} is in and not in the tray`
+        : `Count the small pieces of ${lower}: ${n} are in, none in the tray`,
+    );
+    offer("turned", "faces", (n) =>
+      n === 1
+        ? `Look at the piece of ${lower} that has two sides: is it as it was?`
+        : `Look at the ${n} pieces of ${lower} that have two sides: each as it was`,
+    );
     offer("swapped", "lengths", (n) => `Lay the ${n} screws of ${lower} beside each other by length before they go in`);
     offer("stacked", "order", (n) => `Read the stack of ${lower} off from the base: ${n} rings in their order`);
   }

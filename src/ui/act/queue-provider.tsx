@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { patientFetch } from "./patient-fetch";
 import { type Answer, createPressQueue, type PressQueue, type QueuedPress, type QueueState } from "./press-queue";
+import { pressedAt } from "./pressed-at";
 
 const Context = createContext<PressQueue | null>(null);
 const storeKey = (tab: string) => `zorbek-presses ${tab}`;
@@ -132,7 +133,7 @@ export function useBoard<S>(about: string, revision: number, server: S, apply: (
   const state = useMemo(() => own.reduce(apply, server), [row, apply, server]);
   const press = useCallback(
     (act: string, input: object, words: string) => {
-      const now = performance.now();
+      const now = pressedAt();
       if (lastAt.current.act === act && now - lastAt.current.at < bounceMs) return;
       lastAt.current = { act, at: now };
       queue?.add({ id: nanoid(), act, input, words, about });

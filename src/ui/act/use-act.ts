@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useCallback, useRef, useState } from "react";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Action, ActionResult } from "./press";
+import { pressedAt } from "./pressed-at";
 import { bounceMs, useQueueIdle } from "./queue-provider";
 
 /** A press is sent again with the same id while no answer comes: after 0.5, 1, 2, 4 s. The server does it once. */
@@ -41,7 +42,7 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
 
   const press = useCallback(
     async (input: unknown) => {
-      const now = performance.now();
+      const now = pressedAt();
       if (running.current || now - lastAt.current < bounceMs) return null;
       running.current = true;
       lastAt.current = now;

@@ -13,25 +13,41 @@ const lineStyle: Record<GlyphPath["line"], string> = {
   none: 'stroke="none"',
 };
 
+interface Extent {
+  readonly left: number;
+  readonly right: number;
+  readonly up: number;
+  readonly down: number;
+}
+function frameOf(glyphs: readonly Extent[]) {
+  const [left, right] = [Math.min(...glyphs.map((g) => g.left)), Math.max(...glyphs.map((g) => g.right))];
+  const [up, down] = [Math.max(...glyphs.map((g) => g.up)), Math.max(...glyphs.map((g) => g.down))];
+  return { x: left - 1, y: -up - 1, width: right - left + 2, height: up + down + 2 };
+}
+
+/** A line of an emblem, a few pixels from the next. */
+const fine = 'stroke="#1B1F1E" stroke-width="0.5"';
+
 /**
  * A plate as a file of its own: SVG 1.1, one millimetre of the reel is one unit, no script, no style sheet, no outside reference, so that any
  * drawing program opens it.
- * @param names of the parts by callout, for each callout's title.
+ * @param names of the parts by callout, for each callout's title. @param small as an emblem beside a name: fine lines alone, no callouts.
  */
-export function plateSvg(plate: Plate, names: (partTypeId: string) => string): string {
+export function plateSvg(plate: Plate, names: (partTypeId: string) => string, small = false): string {
   const { viewBox: box, labelWidth: w, labelHeight: h } = plate;
   const paths = (list: readonly GlyphPath[]) =>
     list
+      .filter(({ line }) => !small || line === "outline")
       .map(
         (path) =>
-          `<path d="${path.d}" fill="${path.fill === "none" ? "none" : path.fill === "ink" ? "#1B1F1E" : "#FFFFFF"}" ${lineStyle[path.line]} vector-effect="non-scaling-stroke"/>`,
+          `<path d="${path.d}" fill="${path.fill === "none" ? "none" : path.fill === "ink" ? "#1B1F1E" : "#FFFFFF"}" ${small && path.line !== "none" ? fine : lineStyle[path.line]} vector-effect="non-scaling-stroke"/>`,
       )
       .join("");
   const body = plate.callouts.map(
     (callout) =>
       `<g transform="translate(${n(callout.x)} 0)"><title>${escapeXml(names(callout.partTypeId))}</title>${paths(callout.glyph.paths)}</g>`,
   );
-  const labels = plate.callouts.map((callout) => {
+  const labels = (small ? [] : plate.callouts).map((callout) => {
     const [x, y] = callout.label;
     const count = plate.assemblyId !== null && callout.positionIds.length > 1 ? ` ×${callout.positionIds.length}` : "";
     return (
@@ -40,8 +56,11 @@ export function plateSvg(plate: Plate, names: (partTypeId: string) => string): s
       `<text x="${n(x)}" y="${n(y - h * 0.3)}" text-anchor="middle" font-family="monospace" font-size="${n(w * 0.36)}">${callout.item}${count}</text>`
     );
   });
+  // Without its callouts the drawing fills its frame.
+  const glyphs = plate.callouts.map(({ x, glyph }) => ({ left: x + glyph.left, right: x + glyph.right, up: glyph.up, down: glyph.down }));
+  const own = small && glyphs.length ? frameOf(glyphs) : box;
   return `<?xml version="1.0" encoding="UTF-8"?>
-<svg xmlns="http://www.w3.org/2000/svg" viewBox="${n(box.x)} ${n(box.y)} ${n(box.width)} ${n(box.height)}" width="${n(box.width)}mm" height="${n(box.height)}mm">
+<svg xmlns="http://www.w3.org/2000/svg" viewBox="${n(own.x)} ${n(own.y)} ${n(own.width)} ${n(own.height)}" width="${n(own.width)}mm" height="${n(own.height)}mm">
 <title>${escapeXml(plate.name)}</title>
 <line x1="${n(plate.axis.from)}" x2="${n(plate.axis.to)}" y1="0" y2="0" stroke="#1B1F1E" stroke-width="1" stroke-dasharray="12 3 2 3" vector-effect="non-scaling-stroke"/>
 ${body.join("\n")}

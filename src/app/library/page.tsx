@@ -63,8 +63,21 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
                 {models.map((model) => (
                   <tr key={model.id}>
                     <td>
-                      <Link className="act-link" href={`/library/${model.id}`} prefetch={false}>
-                        {model.maker} {model.name}
+                      <Link className="flex items-center gap-3" href={`/library/${model.id}`} prefetch={false}>
+                        {model.seats > 0 && (
+                          // biome-ignore lint/performance/noImgElement: drawn by this shop itself, once it is scrolled to
+                          <img
+                            src={`/library/${model.id}/plate.svg?small`}
+                            alt=""
+                            loading="lazy"
+                            width={88}
+                            height={44}
+                            className="h-11 w-22 object-contain"
+                          />
+                        )}
+                        <span className="act-link">
+                          {model.maker} {model.name}
+                        </span>
                       </Link>
                     </td>
                     <td>{familyWords[model.family]}</td>

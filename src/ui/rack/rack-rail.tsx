@@ -82,6 +82,9 @@ export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hour
   );
 }
 
+/** A cut at the foot of a short tag takes the place of its last words: they stand beside it. */
+const besideCut: Readonly<Record<RailTag["move"], string>> = { ours: "", customer: "", supplier: "pr-4", shelf: "pl-4" };
+
 function Tag({ tag }: { tag: RailTag }) {
   const height = (tag.lengthMinutes / 60) * hourHeight - 6;
   const top = (tag.fromMinutes / 60) * hourHeight + 6;
@@ -96,7 +99,7 @@ function Tag({ tag }: { tag: RailTag }) {
         <span className="relative block px-2 pt-3 leading-4">
           <span className="num text-note block font-medium">{tag.tag}</span>
           <span className="block truncate font-semibold">{tag.owner}</span>
-          <span className="text-note block truncate">
+          <span className={`text-note block truncate ${besideCut[tag.move]}`}>
             {tag.late ? "LATE · " : ""}
             {tag.station}
           </span>

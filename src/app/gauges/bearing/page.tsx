@@ -1,6 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { listCatalogue, seatsOfKind } from "@/data/gauges/gauges";
-import { BearingSheet } from "@/ui/gauges/small-gauges";
+import { BearingSheet } from "@/ui/gauges/bearing-sheet";
 import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Bearing" };

@@ -1,6 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
-import { GearingSheet } from "@/ui/gauges/small-gauges";
+import { GearingSheet } from "@/ui/gauges/gearing-sheet";
 import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Gearing" };

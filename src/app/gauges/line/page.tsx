@@ -1,6 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
-import { LineSheet } from "@/ui/gauges/small-gauges";
+import { LineSheet } from "@/ui/gauges/line-sheet";
 import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Line" };

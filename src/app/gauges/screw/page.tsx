@@ -1,6 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { listCatalogue, seatsOfKind } from "@/data/gauges/gauges";
-import { ScrewSheet } from "@/ui/gauges/small-gauges";
+import { ScrewSheet } from "@/ui/gauges/screw-sheet";
 import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Thread" };

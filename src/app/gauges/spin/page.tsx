@@ -2,7 +2,7 @@ import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { seatsOfKind } from "@/data/gauges/gauges";
 import { numbersOfModel } from "@/data/gauges/model-numbers";
 import { machineOf } from "@/data/jobs/machine";
-import { SpinSheet } from "@/ui/gauges/small-gauges";
+import { SpinSheet } from "@/ui/gauges/spin-sheet";
 import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Spin" };

@@ -292,10 +292,10 @@ async function libraryOfAThousand(): Promise<void> {
       ? { member: "none", outsideMm: 31, insideMm: 9, mu: 0.2 }
       : { member: i % 4 ? "sleeve" : "gear", outsideMm: 31, insideMm: 9, mu: null },
   );
-  const pulls = Array.from({ length: 12 }, (_, i) => ({ turns: 0.1 * (i + 1), pullN: 8 + 5 * i, lineRadiusMm: 24 }));
+  const pulls = Array.from({ length: 12 }, (_, i) => ({ setting: 0.1 * (i + 1), pullN: 8 + 5 * i, lineRadiusMm: 24 }));
   const path = { ratio: 3, efficiency: 0.9, lossNmm: 15 };
   const fitMs = medianMs(() => fitDrag(pulls, stack, star, path, "uniform-pressure"));
-  const lineMs = medianMs(() => linearRegression(pulls.map(({ turns, pullN }) => [turns, pullN])));
+  const lineMs = medianMs(() => linearRegression(pulls.map(({ setting, pullN }) => [setting, pullN])));
   print("drag-fit", fitMs, lineMs, "12 pulls on the springs against a straight line through them");
   const run = {
     pieces: [{ seconds: 120, metresPerSecond: 2 }],

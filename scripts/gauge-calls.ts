@@ -127,7 +127,16 @@ export const gaugeCalls = {
       lineRadiusMm: z.number().positive(),
       /** Pulls taken, to say what the coefficient is. */
       pulls: z
-        .array(z.strictObject({ turns: z.number().min(0), pullN: z.number().min(0), lineRadiusMm: z.number().positive() }))
+        .array(
+          z.strictObject({
+            /** Of the star from the first contact. */
+            turns: z.number().min(0).optional(),
+            /** Of the lever. */
+            degrees: z.number().optional(),
+            pullN: z.number().min(0),
+            lineRadiusMm: z.number().positive(),
+          }),
+        )
         .default([]),
     }),
     (input) => {
@@ -161,9 +170,14 @@ export const gaugeCalls = {
         ...(input.pulls.length
           ? {
               fit: fitDrag(
-                input.pulls,
+                input.pulls.map(({ turns, degrees, ...pull }) => {
+                  const setting = input.lever ? degrees : turns;
+                  if (setting === undefined)
+                    throw new RangeError(`drag: every pull says ${input.lever ? "the degrees of the lever" : "the turns of the star"}`);
+                  return { ...pull, setting };
+                }),
                 elements,
-                asStar ? { ...asStar, known: true } : { known: false, pitchMm: 1 },
+                input.lever ? { known: true, lever: input.lever } : asStar ? { ...asStar, known: true } : { known: false, pitchMm: 1 },
                 { ratio, efficiency, lossNmm },
                 pressure,
               ),

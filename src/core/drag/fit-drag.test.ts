@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { linearRegression } from "simple-statistics";
 import { describe, expect, it } from "vitest";
 import { stream } from "#tests/random-stream";
-import { type Star, starForce } from "./adjusters";
+import { type LeverDrag, leverForce, type Star, starForce } from "./adjusters";
 import { capacityNmm, type DragElement } from "./capacity";
 import { stackOf } from "./disc-springs";
 import { dragLimit } from "./drag-limit";
@@ -32,7 +32,7 @@ const pulls = (mu: number, noise: (i: number) => number = () => 0, taken: readon
     const torque =
       capacityNmm(stack(mu), starForce(star([true, false]), turns).forceN, "uniform-pressure") / (path.ratio * path.efficiency) +
       path.lossNmm;
-    return { turns, lineRadiusMm, pullN: (torque / lineRadiusMm) * (1 + noise(i)) };
+    return { setting: turns, lineRadiusMm, pullN: (torque / lineRadiusMm) * (1 + noise(i)) };
   });
 
 describe("least squares through the origin", () => {
@@ -93,7 +93,7 @@ describe("what measured pulls say", () => {
     const mixed = (mu: number) => stack(mu).map((element, i) => (i === 1 ? { ...element, mu: 0.22, known: true } : element));
     const made = (mu: number) =>
       turnsTaken.map((turns) => ({
-        turns,
+        setting: turns,
         lineRadiusMm: 22,
         pullN: (capacityNmm(mixed(mu), starForce(star([true, false]), turns).forceN, "uniform-pressure") / 2.7 + 15) / 22,
       }));
@@ -113,7 +113,7 @@ describe("what measured pulls say", () => {
     const of = (ups: boolean[]) =>
       fitDrag(
         small.map((turns) => ({
-          turns,
+          setting: turns,
           lineRadiusMm: 20,
           pullN: (capacityNmm(stack(0.2), starForce(rigid(ups), turns).forceN, "uniform-pressure") / 2.7 + 15) / 20,
         })),
@@ -129,6 +129,40 @@ describe("what measured pulls say", () => {
     expect(dragVerdict(opposed, null, null, null).says).toBe("not clear");
   });
 
+  it("fits pulls taken at places of a lever, and leaves out what was taken in free spool", () => {
+    const lever: LeverDrag = {
+      stiffnessNPerMm: 900,
+      cam: [
+        { degrees: 0, riseMm: 0 },
+        { degrees: 120, riseMm: 0.7 },
+      ],
+      knobPitchMm: 0.5,
+      knobTurns: 0.2,
+      gapMm: 0.2,
+    };
+    // By hand: a straight cam rises 0.7/120 mm a degree; 0.1 mm of it closes what the knob leaves open, so it presses from 17.1° on.
+    const forceByHand = (degrees: number) => Math.max(0, 900 * ((0.7 * degrees) / 120 - 0.1));
+    const plates: DragElement[] = [
+      { member: "gear", outsideMm: 50, insideMm: 30, mu: null },
+      { member: "none", outsideMm: 50, insideMm: 30, mu: 0.2 },
+      { member: "sleeve", outsideMm: 50, insideMm: 30, mu: null },
+    ];
+    const meanRadiusMm = ((2 / 3) * (25 ** 3 - 15 ** 3)) / (25 ** 2 - 15 ** 2);
+    const onSpool = { ratio: 1, efficiency: 1, lossNmm: 0 };
+    const taken = [10, 40, 80, 120].map((setting) => ({
+      setting,
+      lineRadiusMm: 20,
+      pullN: (0.13 * meanRadiusMm * forceByHand(setting)) / 20,
+    }));
+    expect(leverForce(lever, 80)).toBeCloseTo(forceByHand(80), 6);
+    const fit = fitDrag(taken, plates, { known: true, lever }, onSpool, "uniform-pressure");
+    expect(fit.value).toBeCloseTo(0.13, 6);
+    const product = fitDrag(taken, plates, { known: false, lever }, onSpool, "uniform-pressure");
+    expect(product.of).toBe("product");
+    expect(product.value).toBeCloseTo(0.13 * 900, 4);
+    expect(() => fitDrag(taken.slice(0, 1), plates, { known: true, lever }, onSpool, "uniform-pressure")).toThrow(/free spool/);
+  });
+
   it("says dry, oily or right only outside the whole interval, and nothing of carbon", () => {
     const fitted = (mu: number) => fitDrag(pulls(mu), stack(0.2), star([true, false]), path, "uniform-pressure");
     expect(dragVerdict(fitted(0.4), "leather, dry", null, null).says).toBe("as it should be");
@@ -139,7 +173,7 @@ describe("what measured pulls say", () => {
   });
 
   it("refuses what it cannot tell from", () => {
-    expect(() => fitDrag([{ turns: 0, pullN: 3, lineRadiusMm: 20 }], stack(0.2), star([true, false]), path, "uniform-wear")).toThrow(
+    expect(() => fitDrag([{ setting: 0, pullN: 3, lineRadiusMm: 20 }], stack(0.2), star([true, false]), path, "uniform-wear")).toThrow(
       /star on/,
     );
     expect(() => fitDrag(pulls(0.2), [], star([true, false]), path, "uniform-wear")).toThrow(/slips nowhere/);

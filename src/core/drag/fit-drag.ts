@@ -1,12 +1,12 @@
 import { t95 } from "@/core/statistics/quantiles";
-import { type Star, starForce } from "./adjusters";
+import { type LeverDrag, leverForce, type Star, starForce } from "./adjusters";
 import { type DragElement, type FrictionMaterial, frictionRanges, gapsOf, type PressureModel } from "./capacity";
 import { dragLimit } from "./drag-limit";
 
-/** A pull taken at a setting of the star. */
+/** A pull taken at a setting of the star or the lever. */
 export interface MeasuredPull {
-  /** Turns of the star from the first contact. */
-  readonly turns: number;
+  /** Turns of the star from the first contact, or degrees of the lever. */
+  readonly setting: number;
   readonly pullN: number;
   /** Radius the line left at. */
   readonly lineRadiusMm: number;
@@ -15,7 +15,7 @@ export interface MeasuredPull {
 export interface DragFit {
   /** "mu" where the springs give the force; "product" where only μ times stiffness can be told. */
   readonly of: "mu" | "product";
-  /** μ without a unit, or N per mm of star travel times μ (N/mm). */
+  /** μ without a unit, or N per mm of travel times μ (N/mm). */
   readonly value: number;
   /** 95 % interval, from the scatter of the readings. */
   readonly low: number;
@@ -52,8 +52,22 @@ const scaleStepN = 0.2;
 /** No friction washer is above this. */
 const mostMu = 1.5;
 
+/** What squeezes the stack: known whole, or only how far it travels. */
+export type Squeeze =
+  | (Star & { readonly known: true })
+  | { readonly known: false; readonly pitchMm: number }
+  /** With `known` false its stiffness is not, and does not count. */
+  | { readonly known: boolean; readonly lever: LeverDrag };
+
+/** Force at a setting, N; only its travel, mm, where the springs are not known. */
+function squeezeAt(squeeze: Squeeze, setting: number): number {
+  if ("lever" in squeeze) return leverForce(squeeze.known ? squeeze.lever : { ...squeeze.lever, stiffnessNPerMm: 1 }, setting);
+  if (setting <= 0) return 0;
+  return squeeze.known ? starForce(squeeze, setting).forceN : setting * squeeze.pitchMm;
+}
+
 /**
- * Friction coefficient from pulls taken on the star, or, where the springs' sizes are not known, the product of coefficient and stiffness, which
+ * Friction coefficient from pulls taken on the star or the lever, or, where the springs' sizes are not known, the product of coefficient and stiffness, which
  * is all that pulls alone can tell. Everything is compared as torque at the spool, each pull weighed by how well a scale reads it. The interval is
  * that of the profile: every coefficient under which the pulls are not too unlikely (95 %), open above where another face slips first.
  * @param stack rings that say `known` keep their coefficient; the others share the one that is looked for.
@@ -62,12 +76,15 @@ const mostMu = 1.5;
 export function fitDrag(
   pulls: readonly MeasuredPull[],
   stack: readonly DragElement[],
-  star: (Star & { readonly known: true }) | { readonly known: false; readonly pitchMm: number },
+  squeeze: Squeeze,
   path: DragPathOfFit,
   model: PressureModel,
 ): DragFit {
-  const on = pulls.filter(({ turns }) => turns > 0);
-  if (!on.length) throw new RangeError("fitDrag: no pull was taken with the star on");
+  const on = pulls.flatMap((pull) => {
+    const squeezed = squeezeAt(squeeze, pull.setting);
+    return squeezed > 0 ? [{ ...pull, squeezed }] : [];
+  });
+  if (!on.length) throw new RangeError(`fitDrag: no pull was taken with the ${"lever" in squeeze ? "lever past free spool" : "star on"}`);
   const looked = stack.map(({ mu, known }) => mu !== null && known !== true);
   /** Sum of μ·r over the gaps, mm, were this the coefficient looked for. */
   const radii = (mu: number) =>
@@ -81,16 +98,15 @@ export function fitDrag(
   const behind = path.ratio * path.efficiency;
   const sd = on.map(({ pullN, lineRadiusMm }) => Math.hypot(scaleShare * pullN, scaleStepN) * lineRadiusMm * behind);
   const y = on.map((pull, i) => stackTorqueOf(pull, path) / sd[i]!);
-  const force = on.map(({ turns }, i) => (star.known ? starForce(star, turns).forceN : turns * star.pitchMm) / sd[i]!);
+  const force = on.map(({ squeezed }, i) => squeezed / sd[i]!);
   const freedom = on.length - 1;
-  const ofSprings = star.known ? "mu" : "product";
-  if (!star.known) {
+  if (!squeeze.known) {
     const { k, low, high } = throughOrigin(
       force.map((f) => f * radii(1)),
       y,
     );
     const misfit = y.map((v, i) => Math.abs(v - k * radii(1) * force[i]!) * sd[i]!);
-    return { of: ofSprings, value: k, low: Math.max(0, low), high, worstNmm: Math.max(0, ...misfit) / behind };
+    return { of: "product", value: k, low: Math.max(0, low), high, worstNmm: Math.max(0, ...misfit) / behind };
   }
   // All pulls hang on one number, Σ μ·r: its least squares are plain, and every coefficient stands for one such sum.
   const { k, low, high } = throughOrigin(force, y);
@@ -109,7 +125,7 @@ export function fitDrag(
   const value = Math.min(mostMu, muOf(k));
   const misfit = y.map((v, i) => Math.abs(v - radii(value) * force[i]!) * sd[i]!);
   return {
-    of: ofSprings,
+    of: "mu",
     value,
     low: freedom > 0 ? Math.min(value, muOf(low)) : 0,
     high: freedom > 0 ? muOf(high) : Number.POSITIVE_INFINITY,

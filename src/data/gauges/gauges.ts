@@ -75,7 +75,7 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
     lever: version.model.family === "lever-drag",
     pulls: listObservations(db, job.id).flatMap(({ phase, value, unit, setting, lineRadiusMm }) =>
       setting !== null && value !== null && unit === "N"
-        ? [{ phase, turns: setting, pullN: value, lineRadiusMm: lineRadiusMm ?? version.lineRadiusMm }]
+        ? [{ phase, setting, pullN: value, lineRadiusMm: lineRadiusMm ?? version.lineRadiusMm }]
         : [],
     ),
   };

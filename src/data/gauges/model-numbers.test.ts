@@ -52,8 +52,8 @@ describe("a model's own numbers", () => {
     pull("drag-strike", 25, null);
     pull("drag-full", 44, 1);
     expect(dragOfReel(shop.db, findJob(shop.db, id)!).pulls).toEqual([
-      { phase: "before", turns: 0.25, pullN: 12, lineRadiusMm: 22 },
-      { phase: "before", turns: 1, pullN: 44, lineRadiusMm: 22 },
+      { phase: "before", setting: 0.25, pullN: 12, lineRadiusMm: 22 },
+      { phase: "before", setting: 1, pullN: 44, lineRadiusMm: 22 },
     ]);
   });
 });

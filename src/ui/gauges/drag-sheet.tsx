@@ -394,8 +394,10 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                 elements={elements}
                 names={rows.map(({ name }) => name)}
                 model={model}
-                star={by === "star" ? star : null}
-                taken={by === "star" ? pulls : []}
+                key={by}
+                squeeze={by === "star" ? { star } : { lever: leverDrag }}
+                // Degrees are not turns: pulls of this reel stand only where it is squeezed as it is built.
+                taken={(by === "lever") === lever ? pulls : []}
                 path={{ ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }}
                 radiusMm={value.full}
               />

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { Star } from "@/core/drag/adjusters";
+import type { LeverDrag, Star } from "@/core/drag/adjusters";
 import { type DragElement, type FrictionMaterial, frictionRanges, type PressureModel } from "@/core/drag/capacity";
 import { type DragPathOfFit, dragVerdict, fitDrag, type MeasuredPull } from "@/core/drag/fit-drag";
 import type { Phase } from "@/core/proving/observation";
@@ -12,8 +12,8 @@ interface Props {
   /** What each is called, in the same order. */
   readonly names: readonly string[];
   readonly model: PressureModel;
-  /** Null where a lever squeezes it: then only the product can be told. */
-  readonly star: Star | null;
+  /** What squeezes it, as the sheet has it. */
+  readonly squeeze: { readonly star: Star } | { readonly lever: LeverDrag };
   readonly path: DragPathOfFit;
   /** Pulls already taken at the bench. */
   readonly taken: readonly (MeasuredPull & { readonly phase: Phase })[];
@@ -27,43 +27,50 @@ const pullsOf = (text: string, radiusMm: number): MeasuredPull[] =>
     .map((pull) => pull.trim())
     .filter(Boolean)
     .map((pull) => {
-      // "0.5 24", "0.5 5 lb", "0.5 24 18": turns, pull with or without its unit, line radius.
-      const [, turns, force, radius] = /^(\S+)\s+([\d.,]+\s*[a-z#]*)(?:\s+(\S.*))?$/i.exec(pull) ?? [];
+      // "0.5 24", "0.5 5 lb", "60 24 18": turns or degrees, pull with or without its unit, line radius.
+      const [, setting, force, radius] = /^(\S+)\s+([\d.,]+\s*[a-z#]*)(?:\s+(\S.*))?$/i.exec(pull) ?? [];
       return {
-        turns: typedNumber(turns ?? ""),
+        setting: typedNumber(setting ?? ""),
         pullN: typedNewtons(force ?? ""),
         lineRadiusMm: radius === undefined ? radiusMm : typedMm(radius),
       };
     });
 
 /** Pulls off the scale: the coefficient they tell, how sure it is, and what that says of the washers. */
-export function MeasuredPanel({ elements, names, model, star, taken, path, radiusMm }: Props) {
+export function MeasuredPanel({ elements, names, model, squeeze, taken, path, radiusMm }: Props) {
   const newest = taken.some(({ phase }) => phase === "after") ? "after" : "before";
   const [text, setText] = useState(() =>
     taken
       .filter(({ phase }) => phase === newest)
-      .map(({ turns, pullN, lineRadiusMm }) => `${shown(turns)} ${shown(pullN)} ${shown(lineRadiusMm)}`)
+      .map(({ setting, pullN, lineRadiusMm }) => `${shown(setting)} ${shown(pullN)} ${shown(lineRadiusMm)}`)
       .join("; "),
   );
   const [peak, setPeak] = useState("");
   const [known, setKnown] = useState("known");
   const [material, setMaterial] = useState("");
   const [looked, setLooked] = useState("all");
+  const byLever = "lever" in squeeze;
   const pulls = pullsOf(text, radiusMm);
-  const wrong = pulls.some(({ turns, pullN, lineRadiusMm }) => !(turns >= 0 && pullN >= 0 && lineRadiusMm > 0));
+  const wrong = pulls.some(({ setting, pullN, lineRadiusMm }) => !(setting >= 0 && pullN >= 0 && lineRadiusMm > 0));
   const startPeak = peak.trim() === "" ? null : typedNumber(peak);
   const peakWrong =
     startPeak !== null && !(startPeak >= 0.5 && startPeak <= 10) ? "Start over running pull, such as 1.4; or empty." : undefined;
   let said: { value: string; verdict: string } | null = null;
   let refused: string | undefined = wrong
-    ? "Each pull: turns of the star and newtons, and the line's radius where it differs: 0.5 12; 1 25 22"
+    ? byLever
+      ? "Each pull: degrees of the lever and newtons, and the line's radius where it differs: 60 30; 90 52 22"
+      : "Each pull: turns of the star and newtons, and the line's radius where it differs: 0.5 12; 1 25 22"
     : undefined;
   if (!wrong && pulls.length) {
     try {
       const fit = fitDrag(
         pulls,
         looked === "all" ? elements : elements.map((element, i) => ({ ...element, known: String(i) !== looked })),
-        star && known === "known" ? { ...star, known: true } : { known: false, pitchMm: star?.pitchMm ?? 1 },
+        byLever
+          ? { known: known === "known", lever: squeeze.lever }
+          : known === "known"
+            ? { ...squeeze.star, known: true }
+            : { known: false, pitchMm: squeeze.star.pitchMm },
         path,
         model,
       );
@@ -77,7 +84,7 @@ export function MeasuredPanel({ elements, names, model, star, taken, path, radiu
         value:
           fit.of === "mu"
             ? `Coefficient ${shown(fit.value, 3)}${pulls.length > 1 ? ` (${shown(fit.low, 2)} to ${Number.isFinite(fit.high) ? shown(fit.high, 2) : "no end: another face slips first"})` : ", from one pull: no interval"}`
-            : `Coefficient × stiffness ${shown(fit.value, 3)} N/mm: without the springs' sizes pulls tell no more`,
+            : `Coefficient × stiffness ${shown(fit.value, 3)} N/mm: without ${byLever ? "the springs' stiffness" : "the springs' sizes"} pulls tell no more`,
         verdict: `${says}: ${because}.`,
       };
     } catch (error) {
@@ -88,11 +95,20 @@ export function MeasuredPanel({ elements, names, model, star, taken, path, radiu
     <details open={taken.length > 0} className="border-t border-ink pt-2">
       <summary className="act-link min-h-10">What measured pulls say</summary>
       <div className="grid grid-cols-2 gap-3">
-        <TextField label="Turns and pull, N (and radius, mm); one after the other" value={text} error={refused} onType={setText} />
+        <TextField
+          label={`${byLever ? "Degrees" : "Turns"} and pull, N (and radius, mm); one after the other`}
+          value={text}
+          error={refused}
+          onType={setText}
+        />
         <TextField label="Start over running pull, from a trace (or empty)" value={peak} error={peakWrong} onType={setPeak} />
         <ChoiceField
-          label="Tension washers"
-          of={{ known: "sizes known, as above", unknown: "sizes not known" }}
+          label={byLever ? "Springs and plates" : "Tension washers"}
+          of={
+            byLever
+              ? { known: "stiffness as above", unknown: "stiffness not known" }
+              : { known: "sizes known, as above", unknown: "sizes not known" }
+          }
           value={known}
           onChoose={setKnown}
         />

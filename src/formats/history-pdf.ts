@@ -1,5 +1,6 @@
 import { DateTime } from "luxon";
 import type { ReelHistory } from "@/core/history/history";
+import { figureWords } from "@/core/measures/taken";
 import { makePdf } from "./pdf";
 import { flowOf } from "./pdf-flow";
 
@@ -24,6 +25,8 @@ export const historyPdf = (history: ReelHistory): Promise<Buffer> =>
       for (const part of visit.partsFitted) line("sans", 11, `New: ${part.number} ${part.seat}${part.used ? ", used, from a donor" : ""}`);
       for (const part of visit.leftOut) line("sans", 11, `Left out: ${part.seat}, ${part.reason}`);
       for (const part of visit.servedInPlace) line("sans", 11, `Served in place: ${part.seat}, ${part.reason}`);
+      for (const one of visit.measured)
+        line("sans", 10, `${one.name}, ${one.phase} the work: ${figureWords(one)}${one.says && `, ${one.says}`}`);
       const tests = [...new Set(visit.measurements.map(({ test }) => test))];
       for (const test of tests) {
         const said = (phase: "before" | "after") => {

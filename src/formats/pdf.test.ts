@@ -281,6 +281,10 @@ describe("a reel's history on paper", () => {
             partsFitted: [{ number: "SK-220", name: "Main gear", seat: "Main gear", used: true }],
             leftOut: [],
             servedInPlace: [{ seat: "Trip lever", reason: "not worth drawing" }],
+            measured: [
+              { name: "Side play", phase: "before", value: 0.31, low: 0.26, high: 0.36, unit: "mm", says: "" },
+              { name: "Wear, Dog", phase: "after", value: 0.4, low: 0.33, high: 0.47, unit: "mm", says: "worn" },
+            ],
             measurements: [
               {
                 test: "Turning in gear",

@@ -1,7 +1,11 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { Key } from "selenium-webdriver";
 import { afterAll, describe, expect, it } from "vitest";
+import wavefile from "wavefile";
+import { addClick, background, passages } from "../made-sounds";
+import { stream } from "../random-stream";
 import { atTheBench, type Person, type Server } from "./bench";
 
 let server: Server;
@@ -32,6 +36,20 @@ function clickWav(): string {
   head.writeUInt32LE(sound.byteLength, 40);
   const file = join(folder, "click.wav");
   writeFileSync(file, Buffer.concat([head, Buffer.from(sound.buffer)]));
+  return file;
+}
+
+/** A made recording as a WAV. */
+function wavOf(name: string, sound: Float64Array, rate: number): string {
+  const wav = new wavefile.WaveFile();
+  wav.fromScratch(
+    1,
+    rate,
+    "16",
+    Int16Array.from(sound, (x) => Math.round(32767 * Math.max(-1, Math.min(1, x)))),
+  );
+  const file = join(folder, name);
+  writeFileSync(file, wav.toBuffer());
   return file;
 }
 
@@ -88,6 +106,68 @@ describe("measuring at Test", () => {
     await answered("click", count("click"));
     expect(stored<number>("click", "value")).toBeGreaterThan(19);
     expect(stored<number>("click", "value")).toBeLessThan(20.5);
+  });
+
+  it("reads a free run off a recording of its ticks: seconds from the standard start, and what it loses", async () => {
+    await person.go("/bench/Z-00009-2/test");
+    await person.press("Free spool");
+    const rate = 22050;
+    const random = stream(3);
+    // Starts at 14 turns a second; by hand: rubbing alone of 3 rad/s² takes 2π·10/3 = 20.9 s from ten turns a second to standstill.
+    const times = passages({ a: 3, b: 0, c: 0 }, 2 * Math.PI * 14, 1, 40);
+    const sound = background(times.at(-1)! + 1, rate, 0.004, 0.01, random);
+    for (const t of times) addClick(sound, rate, t + 0.3, 0.5);
+    await (await person.field("or from a file")).sendKeys(wavOf("spin.wav", sound, rate));
+    await person.sees("clicks heard", 20_000);
+    await person.sees("Losses: rubbing.");
+    await answered("free-spool", count("free-spool"));
+    expect(Math.abs(stored<number>("free-spool", "value") - 20.9)).toBeLessThan(1);
+    expect(stored("free-spool", "instrument")).toBe("file spin.wav");
+  });
+
+  it("hears a gear's broken tooth in a recording of it turning", async () => {
+    const rate = 22050;
+    const random = stream(4);
+    const sound = background(12, rate, 0.004, 0.002, random);
+    for (let turn = 0; turn < 12; turn++) addClick(sound, rate, turn + 0.2 + 0.01 * random(), 0.4);
+    await person.go("/gauges/gearing");
+    await (await person.field("A recording of it turning (WAV)")).sendKeys(wavOf("gear.wav", sound, rate));
+    await person.sees("one tick a turn of the handle: one tooth of the gear", 20_000);
+    await person.sees("Heard as it turns");
+  });
+
+  it("takes a caliper's sizes at a step of the build, keeps them with reel and visit, and says them in the report", async () => {
+    await person.go("/bench/Z-00004-5/build");
+    await person.press("Measure");
+    await person.press("Side play");
+    await person.type("Turns of the adjuster", "0,25");
+    await person.press("Keep, after the work");
+    await person.sees("Millimetres a turn, as a number.");
+    await person.type("Its thread, mm a turn", "0.75");
+    await person.keys(Key.ENTER);
+    await person.sees("Kept: 0.188 ± 0.045 mm.");
+    await person.press("Wear");
+    await person.type("The worn one, mm", "4.2");
+    await person.type("A new one, mm", "4.6");
+    await person.press("Keep, after the work");
+    await person.sees("Kept: 0.4 ± 0.071 mm, worn.");
+    expect(server.value<number>("SELECT count(*) FROM measure WHERE position_id <> ''")).toBe(1);
+    // The next reel of the model knows what a new one measures.
+    // The page under it rests: no letter of it undoes a step there, and the space bar keeps the measure.
+    const done = server.value<number>("SELECT count(*) FROM build_step WHERE state = 'done'");
+    await person.key("u");
+    await person.key(" ");
+    await person.sees("Type millimetres as a number.");
+    expect(server.value<number>("SELECT count(*) FROM build_step WHERE state = 'done'")).toBe(done);
+    await person.keys(Key.ESCAPE);
+    await person.go("/bench/Z-00004-5/build");
+    await person.press("Measure");
+    await person.press("Wear");
+    expect(await (await person.field("A new one, mm")).getAttribute("value")).toBe("4.6");
+    const reel = server.value<number>("SELECT reel_id FROM job WHERE tag = 'Z-00004-5'");
+    await person.go(`/ledger/reel/${reel}`);
+    await person.sees("Measured over the visits");
+    await person.sees("Side play: 0.188 ± 0.045 mm.");
   });
 
   it("leaves a test out by one press, its reason after, and makes another that nothing waits for", async () => {

@@ -13,9 +13,13 @@ const keep = defineAction({
     jobId: z.number().int().positive(),
     gauge: z.enum(["drag", "washers", "bearing", "screw", "spin", "gearing", "line", "picture"]),
     input: z.json(),
+    figures: z
+      .array(z.object({ name: z.string().min(1).max(80), value: z.number(), low: z.number(), high: z.number(), unit: z.string().max(20) }))
+      .max(8)
+      .default([]),
     words: z.string().trim().min(1, "There is no result to keep yet.").max(1000, "At most 1000 characters."),
   }),
-  run: (ctx, { jobId, gauge, input, words }) => keepGauge(ctx, jobId, gauge, input, words),
+  run: (ctx, { jobId, gauge, input, words, figures }) => keepGauge(ctx, jobId, gauge, input, words, figures),
 });
 const keepNumbers = defineAction({
   name: "keep-model-numbers",

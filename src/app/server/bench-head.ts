@@ -1,8 +1,11 @@
 import { notFound, redirect } from "next/navigation";
-import { chooseReelEdition, readCard } from "@/app/bench/[tag]/actions";
+import { chooseReelEdition, keepReelMeasure, readCard } from "@/app/bench/[tag]/actions";
+import { shownSeries } from "@/app/server/measures";
 import { readPage } from "@/app/server/reading";
+import { kindsFor } from "@/core/measures/taken";
 import { isElectric } from "@/core/safety/cautions";
 import { moveWords } from "@/core/schedule/whose-move";
+import { lastTypedOfModel, listMeasuresOfReel, stackWashersOf } from "@/data/bench/measures";
 import { takenDownCard } from "@/data/bench/taken-down";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getModelVersion, type ModelVersion } from "@/data/catalogue/models";
@@ -51,6 +54,18 @@ function shownCard(db: Db, job: Job): BenchHead["card"] {
   return card && { ...card, last: `${dateWords(card.lastOn)} by ${card.person}`, read: readCard };
 }
 
+function shownMeasures(db: Db, job: Job, version: ModelVersion): BenchHead["measures"] {
+  const washers = stackWashersOf(version);
+  return {
+    kinds: kindsFor(version.model.family, washers.length > 0),
+    seats: version.anatomy.positions.map(({ id, name }) => ({ id, name })),
+    washers,
+    ...lastTypedOfModel(db, version.model.id),
+    kept: shownSeries(listMeasuresOfReel(db, job.reel.id), version.anatomy.positions),
+    keep: keepReelMeasure,
+  };
+}
+
 /** The job of a tag in the address; a tag written another way is sent to its own address. */
 export async function loadBench({ params }: Pick<StationProps, "params">): Promise<Bench> {
   const tag = decodeURIComponent((await params).tag);
@@ -79,6 +94,7 @@ export async function loadBench({ params }: Pick<StationProps, "params">): Promi
       electric: isElectric(version.partTypes.values()),
       edition: shownEdition(db, job),
       lot: shownLot(db, job),
+      measures: shownMeasures(db, job, version),
       card: shownCard(db, job),
     },
   };

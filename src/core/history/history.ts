@@ -25,6 +25,20 @@ export const historySchema = z.object({
       partsFitted: z.array(z.object({ number: z.string(), name: z.string(), seat: z.string(), used: z.boolean() })),
       leftOut: z.array(z.object({ seat: z.string(), reason: z.string() })),
       servedInPlace: z.array(z.object({ seat: z.string(), reason: z.string() })),
+      /** By scale, caliper, ruler and gauges, with their 95 % interval. */
+      measured: z
+        .array(
+          z.object({
+            name: z.string(),
+            phase: z.enum(["before", "after"]),
+            value: z.number(),
+            low: z.number(),
+            high: z.number(),
+            unit: z.string(),
+            says: z.string(),
+          }),
+        )
+        .default([]),
       measurements: z.array(
         z.object({
           test: z.string(),

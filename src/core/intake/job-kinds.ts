@@ -1,3 +1,4 @@
+import type { Phase } from "@/core/proving/observation";
 import { protocolFor, type TestSpec } from "@/core/proving/protocol";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { depths, type JobKind, type JobPath, jobKinds, type Station, stations } from "@/core/vocabulary/job-kinds";
@@ -12,6 +13,10 @@ const shut = (kind: JobKind): readonly Station[] =>
 
 /** The stations a job passes, in order. */
 export const stationsOf = (path: JobPath): readonly Station[] => (opensReel(path) ? stations : shut(path.kind));
+
+/** What is taken down at a station speaks of the reel before the work, or from its rebuild on after it. */
+export const phaseAt = (station: Station | "closed"): Phase =>
+  station !== "closed" && stations.indexOf(station) < stations.indexOf("build") ? "before" : "after";
 
 /** The station after this one; null after the last, and for one the job does not pass. */
 export function stationAfter(path: JobPath, station: Station): Station | null {

@@ -1,6 +1,7 @@
 import { kindWords } from "@/core/anatomy/shapes";
 import { cleanMethods } from "@/core/cleaning/methods";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { measureKinds } from "@/core/measures/taken";
 import { formatMinor } from "@/core/money/money";
 import { discountClasses } from "@/core/quote/discounts";
 import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
@@ -35,6 +36,8 @@ const count = (n: unknown, one: string, many = `${one}s`): string => `${Number(n
 const because = (reason: unknown): string => (typeof reason === "string" && reason ? `: ${reason}` : "");
 const before = (phase: unknown): string => (phase === "after" ? "after service" : "before service");
 const methodName = (id: unknown): string => (cleanMethods as Readonly<Record<string, { name: string }>>)[String(id)]?.name ?? "cleaning";
+const measureName = (id: unknown): string =>
+  ((measureKinds as Readonly<Record<string, { name: string }>>)[String(id)]?.name ?? String(id)).toLowerCase();
 const gaugeWords = (id: unknown): string => String(id).replaceAll("-", " ");
 
 /** What each act did, in the words that follow a person's name. */
@@ -148,6 +151,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "step-skipped": (d, { step }) => `left for now: ${step(d.operation)}`,
   "step-undone": (d, { step }) => `opened again: ${step(d.operation)}`,
   "model-measured": (d) => `kept measured numbers for ${String(d.model)}`,
+  measured: (d, { seat }) =>
+    `measured ${measureName(d.kind)}${d.position ? ` of ${seat(d.position)}` : ""}: ${Number(Number(d.value).toPrecision(3))} ${String(d.unit)}`,
   "gauge-kept": (d) => `saved the result of the ${gaugeWords(d.gauge)} gauge to the job`,
   "item-given-back": (d) => `returned with the reel: ${word(broughtWith, d.item, String(d.item))}`,
   "item-kept": (d) => `still here: ${word(broughtWith, d.item, String(d.item))}`,

@@ -44,7 +44,7 @@ export const instruments: Readonly<Record<InstrumentId, InstrumentSpec>> = {
     start: "Spin at the pickup",
     stop: "Stop the pickup",
     again: "Spin again",
-    files: ["csv"],
+    files: ["csv", "wav"],
   },
   "effort-handle": {
     id: "effort-handle",

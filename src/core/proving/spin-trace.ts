@@ -15,14 +15,14 @@ export interface SpinReading {
 
 /**
  * Speeds from the times of a pickup's pulses: each interval is one share of a turn, its speed stands at its middle.
- * @param timesMs rising. @param pulsesPerTurn 1 or more. @throws RangeError for times that do not rise.
+ * @param timesMs rising. @param pulsesPerTurn 1 or more. @param places which pulse each is, where some were missed. @throws RangeError for times that do not rise.
  */
-export function speedsFromPulses(timesMs: readonly number[], pulsesPerTurn: number): TraceSample[] {
+export function speedsFromPulses(timesMs: readonly number[], pulsesPerTurn: number, places?: readonly number[]): TraceSample[] {
   if (!(pulsesPerTurn >= 1)) throw new RangeError("speedsFromPulses: at least one pulse a turn");
   return timesMs.slice(1).map((time, i) => {
     const took = time - timesMs[i]!;
     if (!(took > 0)) throw new RangeError("speedsFromPulses: pulse times must rise");
-    return { tMs: (time + timesMs[i]!) / 2, value: 1000 / (took * pulsesPerTurn) };
+    return { tMs: (time + timesMs[i]!) / 2, value: (1000 * (places ? places[i + 1]! - places[i]! : 1)) / (took * pulsesPerTurn) };
   });
 }
 

@@ -15,6 +15,9 @@ export const lossWords: Readonly<Record<LossTerm, string>> = {
   c: "air and centrifugal blocks (take it again with the blocks parked)",
 };
 
+/** Of a term as it is fitted: torque over inertia, radians left out. */
+export const lossUnits: Readonly<Record<LossTerm, string>> = { a: "/s²", b: "/s", c: "" };
+
 /** Seconds until it stands; infinite where nothing rubs. Closed forms by the sign of 4ac − b², with a tolerance at zero. */
 export function stopSeconds(startRadPerS: number, { a, b, c }: SpinLosses): number {
   const w0 = startRadPerS;

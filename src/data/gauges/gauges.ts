@@ -4,7 +4,9 @@ import { moduli, platedModulus, type SpringMaterial } from "@/core/drag/disc-spr
 import type { MeasuredPull } from "@/core/drag/fit-drag";
 import type { SpringRow } from "@/core/drag/spring-row";
 import { dragStackOf } from "@/core/drag/working-gaps";
+import { phaseAt } from "@/core/intake/job-kinds";
 import type { Phase } from "@/core/proving/observation";
+import { type GaugeFigure, keepFigures } from "@/data/bench/measures";
 import { listWells } from "@/data/bench/tray";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import { listObservations } from "@/data/diagnosis/observations";
@@ -87,8 +89,15 @@ export interface KeptGauge {
   readonly words: string;
 }
 
-/** Keeps what a gauge said with a job, in words that stand in its report; a new one of the same gauge takes its place. */
-export function keepGauge(ctx: Context, jobId: number, gauge: string, input: unknown, words: string): void {
+/** Keeps what a gauge said with a job, in words that stand in its report, and its figures for the series over the visits; a new one of the same gauge takes its place. */
+export function keepGauge(
+  ctx: Context,
+  jobId: number,
+  gauge: string,
+  input: unknown,
+  words: string,
+  figures: readonly GaugeFigure[] = [],
+): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!words.trim()) throw new Refusal("empty", "There is no result to keep yet.");
   ctx.db
@@ -97,6 +106,7 @@ export function keepGauge(ctx: Context, jobId: number, gauge: string, input: unk
        ON CONFLICT (job_id, gauge) DO UPDATE SET input = excluded.input, words = excluded.words, at = excluded.at`,
     )
     .run(jobId, gauge, JSON.stringify(input), words, ctx.now);
+  keepFigures(ctx, job, phaseAt(job.station), figures);
   writeJournal(ctx, "gauge-kept", { jobId, reelId: job.reel.id }, { gauge });
 }
 

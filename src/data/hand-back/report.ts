@@ -3,6 +3,7 @@ import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { opensReel, pathWords, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
 import { lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
+import { measureLines } from "@/core/measures/measure-lines";
 import { compare } from "@/core/proving/compare";
 import type { Observation } from "@/core/proving/observation";
 import { extraTests, type TestSpec } from "@/core/proving/protocol";
@@ -15,6 +16,7 @@ import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { getBuild } from "@/data/bench/build";
+import { listMeasuresOfJob } from "@/data/bench/measures";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
@@ -167,7 +169,13 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     }),
     inPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ name: positions.get(positionId)?.name ?? positionId, reason })),
     lubricants: lubricantsUsed(db, job, version),
-    computed: listKeptGauges(db, job.id).map(({ words: said }) => said),
+    computed: [
+      ...listKeptGauges(db, job.id).map(({ words: said }) => said),
+      ...measureLines(
+        listMeasuresOfJob(db, job.id).filter(({ kind }) => kind !== "gauge"),
+        (id) => positions.get(id)?.name ?? id,
+      ),
+    ],
     cautions: cautionsAt({ at: "report", types: [...version.partTypes.values()] }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
     watch: listWells(db, job.id)

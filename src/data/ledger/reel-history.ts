@@ -1,8 +1,10 @@
 import type { ReelHistory } from "@/core/history/history";
+import { seriesName } from "@/core/measures/measure-lines";
 import { testSpec } from "@/core/proving/protocol";
 import { workLines } from "@/core/report/work-done";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
+import { listMeasuresOfJob } from "@/data/bench/measures";
 import { listInPlace } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import { findModel } from "@/data/catalogue/models";
@@ -59,6 +61,15 @@ export function getReelHistory(
           })),
           leftOut: listLeftOut(db, job.id).map(({ positionName, reason }) => ({ seat: positionName, reason })),
           servedInPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ seat: names.get(positionId) ?? positionId, reason })),
+          measured: listMeasuresOfJob(db, job.id).map((one) => ({
+            name: seriesName(one, (id) => names.get(id) ?? id),
+            phase: one.phase,
+            value: one.value,
+            low: one.low,
+            high: one.high,
+            unit: one.unit,
+            says: one.says,
+          })),
           measurements: listObservations(db, job.id).map((one) => ({
             test: testSpec(one.testId).name,
             phase: one.phase,

@@ -1,10 +1,11 @@
 import type { ReactNode } from "react";
-import { pathWords } from "@/core/intake/job-kinds";
+import { pathWords, phaseAt } from "@/core/intake/job-kinds";
 import type { JobPath } from "@/core/vocabulary/job-kinds";
 import { QueueLine } from "@/ui/controls/queue-line";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { type EditionChoice, EditionLine } from "./edition-line";
 import { LotNext, type LotPlace } from "./lot-next";
+import { type MeasureBoard, MeasureKey } from "./measure/measure-key";
 import { Stations } from "./stations";
 import type { StationId } from "./stations-words";
 import { type CardToRead, TakenDownCard } from "./taken-down-card";
@@ -28,6 +29,8 @@ export interface BenchHead {
   readonly edition: EditionChoice | null;
   /** The lot it came with. */
   readonly lot: LotPlace | null;
+  /** What scale, caliper and ruler told, and can tell. */
+  readonly measures: MeasureBoard;
   /** For one taken down again after weeks. */
   readonly card: CardToRead | null;
 }
@@ -39,18 +42,26 @@ const editionStations: ReadonlySet<StationId> = new Set(["test", "strip", "parts
 export function BenchSheet({
   head,
   station,
+  seat = null,
   act,
   children,
 }: {
   head: BenchHead;
   station: StationId;
+  /** The seat the step is about, where it is about one. */
+  seat?: string | null;
   act?: ReactNode;
   children: ReactNode;
 }) {
   return (
     <Sheet
       fill
-      top={<Stations tag={head.tag} path={head.path} reached={head.reached} here={station} />}
+      top={
+        <div className="flex">
+          <Stations tag={head.tag} path={head.path} reached={head.reached} here={station} />
+          <MeasureKey jobId={head.jobId} phase={phaseAt(station)} board={head.measures} seat={seat} closed={head.closed} />
+        </div>
+      }
       act={
         head.lot ? (
           <>

@@ -11,7 +11,7 @@ export function Stations({ tag, path, reached, here }: { tag: string; path: JobP
   const order = stationsOf(path);
   const upTo = reached === "closed" ? order.length : order.indexOf(reached);
   return (
-    <nav aria-label="Stations" className="flex overflow-x-auto border-b border-ink">
+    <nav aria-label="Stations" className="flex min-w-0 flex-1 overflow-x-auto border-b border-ink">
       {order.map((station, index) => (
         <StationLink key={station} station={station} number={index + 1} tag={tag} solid={index <= upTo} here={station === here} />
       ))}

@@ -19,7 +19,7 @@ import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { StackDrawing } from "./drawn/drawings";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
-import { MeasuredPanel } from "./measured-panel";
+import { type FitFigure, MeasuredPanel } from "./measured-panel";
 import { type StackRow, StackTable } from "./stack-table";
 import { shown, typedMm, typedNumber } from "./typed";
 
@@ -112,6 +112,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   const [by, setBy] = useState<"star" | "lever">(lever ? "lever" : "star");
   const [cam, setCam] = useState(own?.cam || "0 0; 30 0.1; 90 0.5; 120 0.7");
   const [reversed, setReversed] = useState(false);
+  const [fitted, setFitted] = useState<FitFigure | null>(null);
   const [unit, setUnit] = useState<UnitOf<"force">>("N");
   const [use, setUse] = useState<DragUse>("usual");
   // Within the travel of usual tension washers: beyond it they are flat.
@@ -217,6 +218,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
             ),
           ].join("\r\n"),
           input: { stack: elements, model, by, ...typed },
+          figures: fitted ? [fitted] : [],
         }
       }
     >
@@ -400,6 +402,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                 taken={(by === "lever") === lever ? pulls : []}
                 path={{ ratio: value.ratio, efficiency: value.efficiency, lossNmm: value.loss }}
                 radiusMm={value.full}
+                onFigure={setFitted}
               />
               <FishRunPanel spoolTorqueNmm={fullPull * value.full} arborRadiusMm={value.arbor} fullRadiusMm={value.full} />
               <p className="text-note">

@@ -1,5 +1,6 @@
 "use client";
 import { type ReactNode, useState } from "react";
+import type { Figure } from "@/core/measures/taken";
 import type { Action } from "@/ui/act/press";
 import { type Curve, CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
@@ -23,6 +24,7 @@ export type GaugeAnswer =
       readonly words: string;
       readonly rows: readonly (readonly [label: string, value: string])[];
       readonly notes?: readonly string[];
+      readonly figures?: readonly (Figure & { readonly name: string; readonly unit: string })[];
       readonly chart?: { readonly curves: readonly Curve[]; readonly xName: string; readonly yName: string; readonly summary: string };
     };
 
@@ -91,6 +93,7 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
           words: said.words,
           csv: said.rows.map(([label, value]) => `"${label.replaceAll('"', '""')}";"${value.replaceAll('"', '""')}"`).join("\r\n"),
           input: { ...typed },
+          figures: said.figures ?? [],
         }
       }
     >

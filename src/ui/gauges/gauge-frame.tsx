@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import type { ReactNode } from "react";
+import type { Figure } from "@/core/measures/taken";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
@@ -32,7 +33,13 @@ interface Props {
   readonly gauge: GaugeId;
   readonly job: GaugeJob | null;
   /** What is kept with the job, copied as text, and copied as a table; null while nothing can be computed. */
-  readonly result: { readonly words: string; readonly csv: string; readonly input: unknown } | null;
+  readonly result: {
+    readonly words: string;
+    readonly csv: string;
+    readonly input: unknown;
+    /** Figures with their interval, for the reel's series over the visits. */
+    readonly figures?: readonly (Figure & { readonly name: string; readonly unit: string })[];
+  } | null;
   readonly keep: Action<void>;
   readonly children: ReactNode;
 }
@@ -54,7 +61,9 @@ export function GaugeFrame({ gauge, job, result, keep, children }: Props) {
               words="Save to job"
               busy={act.busy}
               disabled={!result}
-              onPress={() => result && act.press({ jobId: job.jobId, gauge, input: result.input, words: result.words })}
+              onPress={() =>
+                result && act.press({ jobId: job.jobId, gauge, input: result.input, words: result.words, figures: result.figures ?? [] })
+              }
             >
               Keep with {job.tag}
             </Key>

@@ -4,6 +4,7 @@ import { diameterWithLeft } from "@/core/line/line";
 import { GearDrawing } from "./drawn/drawings";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own } from "./gauge-parts";
+import { GearSoundField } from "./sound-field";
 import { shown, typedMm, typedNumber } from "./typed";
 
 export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] }) {
@@ -29,8 +30,9 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
     const knob = knobForce(10, value("fullMm") / 2, interval.ratio, value("handleMm"), 0.9);
     return {
       big: `${shown(interval.ratio, 3)} : 1`,
-      words: `Ratio ${shown(interval.ratio, 3)} (${shown(interval.low, 3)} to ${shown(interval.high, 3)}); ${shown(full / 1000, 3)} m a turn full, ${shown(empty / 1000, 3)} m nearly empty.`,
+      words: `Ratio ${shown(interval.ratio, 3)} (${shown(interval.low, 3)} to ${shown(interval.high, 3)}); ${shown(full / 1000, 3)} m a turn full, ${shown(empty / 1000, 3)} m nearly empty.${typed.heard ? ` Heard: ${typed.heard}.` : ""}`,
       rows: [
+        ...(typed.heard ? ([["Heard as it turns", typed.heard]] as const) : []),
         ...(simplest ? ([["Between", `${shown(interval.low, 4)} and ${shown(interval.high, 4)}`]] as const) : []),
         ...(simplest ? ([["Simplest fraction", `${simplest.over} : ${simplest.under}`]] as const) : []),
         ["Retrieve, full and nearly empty", `${shown(full, 4)} and ${shown(empty, 4)} mm a turn`],
@@ -96,6 +98,14 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
             set={(ratio) => set({ spoolTurns: shown(ratio * handle, 4) })}
           />
         );
+      }}
+      extra={(set, typed) => {
+        const [handle, spool] = [typedNumber(typed.handleTurns!), typedNumber(typed.spoolTurns!)];
+        // Counted teeth are whole numbers; counted turns leave the gear's teeth unknown.
+        const teeth = typedNumber(typed.offTurns!) === 0 && Number.isInteger(spool) && spool >= 15 ? spool : null;
+        return above(handle, spool) ? (
+          <GearSoundField ratio={spool / handle} gearTeeth={teeth} onHeard={(heard) => set({ heard })} />
+        ) : null;
       }}
       method="Ratio = turns over turns; retrieve = ratio × π × diameter. Teeth from 5 to 20 on the pinion, to 120 on the gear; the simplest fraction by the Stern–Brocot tree."
     />

@@ -1,11 +1,14 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import type { LeverDrag, Star } from "@/core/drag/adjusters";
 import { type DragElement, type FrictionMaterial, frictionRanges, type PressureModel } from "@/core/drag/capacity";
 import { type DragPathOfFit, dragVerdict, fitDrag, type MeasuredPull } from "@/core/drag/fit-drag";
+import type { Figure } from "@/core/measures/taken";
 import type { Phase } from "@/core/proving/observation";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { shown, typedMm, typedNewtons, typedNumber } from "./typed";
+
+export type FitFigure = Figure & { readonly name: string; readonly unit: string };
 
 interface Props {
   readonly elements: readonly DragElement[];
@@ -17,6 +20,8 @@ interface Props {
   readonly path: DragPathOfFit;
   /** Pulls already taken at the bench. */
   readonly taken: readonly (MeasuredPull & { readonly phase: Phase })[];
+  /** With every fit that has an interval, for the reel's series; null while there is none. */
+  readonly onFigure: (figure: FitFigure | null) => void;
   /** Line radius of pulls typed without one. */
   readonly radiusMm: number;
 }
@@ -37,7 +42,7 @@ const pullsOf = (text: string, radiusMm: number): MeasuredPull[] =>
     });
 
 /** Pulls off the scale: the coefficient they tell, how sure it is, and what that says of the washers. */
-export function MeasuredPanel({ elements, names, model, squeeze, taken, path, radiusMm }: Props) {
+export function MeasuredPanel({ elements, names, model, squeeze, taken, path, radiusMm, onFigure }: Props) {
   const newest = taken.some(({ phase }) => phase === "after") ? "after" : "before";
   const [text, setText] = useState(() =>
     taken
@@ -55,6 +60,7 @@ export function MeasuredPanel({ elements, names, model, squeeze, taken, path, ra
   const startPeak = peak.trim() === "" ? null : typedNumber(peak);
   const peakWrong =
     startPeak !== null && !(startPeak >= 0.5 && startPeak <= 10) ? "Start over running pull, such as 1.4; or empty." : undefined;
+  let figure: FitFigure | null = null;
   let said: { value: string; verdict: string } | null = null;
   let refused: string | undefined = wrong
     ? byLever
@@ -74,6 +80,14 @@ export function MeasuredPanel({ elements, names, model, squeeze, taken, path, ra
         path,
         model,
       );
+      if (pulls.length > 1 && Number.isFinite(fit.high))
+        figure = {
+          name: fit.of === "mu" ? "Drag, coefficient" : "Drag, coefficient × stiffness",
+          unit: fit.of === "mu" ? "" : "N/mm",
+          value: fit.value,
+          low: fit.low,
+          high: fit.high,
+        };
       const { says, because } = dragVerdict(
         fit,
         material === "" ? null : (material as FrictionMaterial),
@@ -91,6 +105,8 @@ export function MeasuredPanel({ elements, names, model, squeeze, taken, path, ra
       refused = error instanceof RangeError ? error.message.replace(/^fitDrag: /, "") : "These pulls do not fit together.";
     }
   }
+  const told = JSON.stringify(figure);
+  useEffect(() => onFigure(JSON.parse(told)), [told, onFigure]);
   return (
     <details open={taken.length > 0} className="border-t border-ink pt-2">
       <summary className="act-link min-h-10">What measured pulls say</summary>

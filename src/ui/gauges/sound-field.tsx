@@ -1,35 +1,30 @@
 "use client";
 import { useState } from "react";
+import { gearFromSound } from "@/core/listen/gear-sound";
+import type { Recording } from "@/core/listen/recording";
 import { spinFromSound } from "@/core/listen/spin-sound";
+import type { Result } from "@/core/result";
 import { Field } from "@/ui/controls/field";
+import { TextField } from "@/ui/controls/text-field";
+import { decodeSound, unreadableSound } from "./decode-sound";
+import { typedNumber } from "./typed";
 
-/** A recording of the spool's tick or of a marked flange: its clicks are the pulses. Decoded and read in the browser; nothing is sent. */
-export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; onTimes: (times: string) => void }) {
+/** A recording chosen from a file, decoded and read in the browser; nothing is sent. @param read gives the words under it. */
+function RecordingField({ label, read }: { label: string; read: (recording: Recording) => Result<string> }) {
   const [message, setMessage] = useState<string>();
   const [said, setSaid] = useState("");
-  const read = async (file: File) => {
+  const take = async (file: File) => {
     setMessage(undefined);
     setSaid("");
-    const audio = new AudioContext();
-    try {
-      const sound = await audio.decodeAudioData(await file.arrayBuffer());
-      const heard = spinFromSound({ sound: sound.getChannelData(0), rate: sound.sampleRate }, marksPerTurn);
-      if (!heard.ok) return setMessage(heard.message);
-      const { pulses, heardShare } = heard.value;
-      // A pulse that was missed stands as a gap: its number goes with its time.
-      onTimes(pulses.times.map((time, i) => `${time.toFixed(5)}${pulses.missed ? `@${pulses.places[i]}` : ""}`).join(" "));
-      setSaid(
-        `${pulses.times.length} clicks heard${pulses.missed ? `, ${pulses.missed} missed` : ""}${pulses.others ? `, ${pulses.others} other sounds left out` : ""}: ${Math.round(heardShare * 100)} in 100.`,
-      );
-    } catch {
-      setMessage("This sound cannot be read. Save it as an ordinary WAV and choose that.");
-    } finally {
-      await audio.close();
-    }
+    const recording = await decodeSound(file);
+    if (!recording) return setMessage(unreadableSound);
+    const heard = read(recording);
+    if (heard.ok) setSaid(heard.value);
+    else setMessage(heard.message);
   };
   return (
     <>
-      <Field label="Or a recording of its clicks (WAV)" error={message}>
+      <Field label={label} error={message}>
         {(field) => (
           <input
             {...field}
@@ -37,12 +32,64 @@ export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; on
             accept=".wav,audio/*"
             onChange={(event) => {
               const file = event.target.files?.[0];
-              if (file) void read(file);
+              event.target.value = "";
+              if (file) void take(file);
             }}
           />
         )}
       </Field>
       {said && <p role="status">{said}</p>}
     </>
+  );
+}
+
+/** A recording of the spool's tick or of a marked flange: its clicks are the pulses. */
+export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; onTimes: (times: string) => void }) {
+  return (
+    <RecordingField
+      label="Or a recording of its clicks (WAV)"
+      read={(recording) => {
+        const heard = spinFromSound(recording, marksPerTurn);
+        if (!heard.ok) return heard;
+        const { pulses, heardShare } = heard.value;
+        // A pulse that was missed stands as a gap: its number goes with its time.
+        onTimes(pulses.times.map((time, i) => `${time.toFixed(5)}${pulses.missed ? `@${pulses.places[i]}` : ""}`).join(" "));
+        const rest = `${pulses.missed ? `, ${pulses.missed} missed` : ""}${pulses.others ? `, ${pulses.others} other sounds left out` : ""}`;
+        return { ok: true, value: `${pulses.times.length} clicks heard${rest}: ${Math.round(heardShare * 100)} in 100.` };
+      }}
+    />
+  );
+}
+
+/** A recording of the handle being turned evenly: the chatter by orders of the handle says which tooth it is. */
+export function GearSoundField({
+  ratio,
+  gearTeeth,
+  onHeard,
+}: {
+  ratio: number;
+  gearTeeth: number | null;
+  onHeard: (words: string) => void;
+}) {
+  const [turns, setTurns] = useState("12");
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <TextField label="Handle turns in the recording, counted" value={turns} onType={setTurns} />
+      <div>
+        <RecordingField
+          label="A recording of it turning (WAV)"
+          read={(recording) => {
+            const heard = gearFromSound(recording, typedNumber(turns), ratio, gearTeeth);
+            if (!heard.ok) {
+              onHeard("");
+              return heard;
+            }
+            const { lines, sure } = heard.value;
+            onHeard(lines.map(({ order, says }) => `${Number(order.toFixed(2))} a turn of the handle: ${says}`).join("; "));
+            return { ok: true, value: `${lines[0]!.says} (${sure}).` };
+          }}
+        />
+      </div>
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
 import { fitSpin } from "@/core/spin/fit-spin";
 import { lineInertia, lossTorqueNmm } from "@/core/spin/inertia";
-import { lossTerms, lossWords, spinDown } from "@/core/spin/losses";
+import { lossTerms, lossUnits, lossWords, spinDown } from "@/core/spin/losses";
 import { Field } from "@/ui/controls/field";
 import { SpinDrawing } from "./drawn/drawings";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
@@ -67,6 +67,21 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
           }`,
         ];
       }),
+      // Simulated times are to try the gauge with: they are no reel's.
+      figures: simulated
+        ? []
+        : lossTerms.map((term) => {
+            const { value, low, high } = fit.terms[term];
+            const torque = term === "a" && inertia > 0;
+            const as = (x: number) => (torque ? lossTorqueNmm(x, inertia) : x);
+            return {
+              name: `Spin, ${lossWords[term].split(":")[0]}${torque ? " as a torque" : ""}`,
+              value: as(value),
+              low: as(low),
+              high: as(high),
+              unit: torque ? "N·mm" : lossUnits[term],
+            };
+          }),
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),
         inertia > 0

@@ -11,6 +11,7 @@ export interface Shortcut {
 
 interface Registered extends Shortcut {
   readonly run: () => void;
+  readonly layer: symbol | null;
 }
 
 /** Takes a scan where the page knows what to do with it; gives back whether it did. */
@@ -18,11 +19,14 @@ type ScanHandler = (text: string) => boolean;
 
 interface KeysContext {
   readonly register: (shortcut: Registered) => () => void;
+  /** A layer over the page: while it lies there, only keys of the topmost work. */
+  readonly lay: (layer: symbol) => () => void;
   readonly registerScan: (handler: ScanHandler) => () => void;
   readonly list: () => Shortcut[];
 }
 
 const Context = createContext<KeysContext | null>(null);
+const Layer = createContext<symbol | null>(null);
 
 const isTextField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -55,10 +59,16 @@ export function KeysProvider({
 }) {
   const shortcuts = useRef<Registered[]>([]);
   const scans = useRef<ScanHandler[]>([]);
+  const layers = useRef<symbol[]>([]);
   const router = useRouter();
 
   useEffect(() => {
-    const find = (key: string) => shortcuts.current.findLast((shortcut) => shortcut.key.toLowerCase() === key.toLowerCase());
+    const find = (key: string) => {
+      const top = layers.current.at(-1);
+      return shortcuts.current.findLast(
+        (shortcut) => shortcut.key.toLowerCase() === key.toLowerCase() && (top === undefined || shortcut.layer === top),
+      );
+    };
     const mapped = (key: string) => (key === footSwitchKey ? " " : key);
     const keyRouter = createKeyRouter({
       onScan: (text) => {
@@ -93,6 +103,12 @@ export function KeysProvider({
       shortcuts.current = shortcuts.current.filter((other) => other !== shortcut);
     };
   }, []);
+  const lay = useCallback((layer: symbol) => {
+    layers.current.push(layer);
+    return () => {
+      layers.current = layers.current.filter((other) => other !== layer);
+    };
+  }, []);
   const registerScan = useCallback((handler: ScanHandler) => {
     scans.current.push(handler);
     return () => {
@@ -100,7 +116,7 @@ export function KeysProvider({
     };
   }, []);
   const list = useCallback(() => shortcuts.current.map(({ key, words, group }) => ({ key, words, group })), []);
-  const value = useMemo(() => ({ register, registerScan, list }), [register, registerScan, list]);
+  const value = useMemo(() => ({ register, lay, registerScan, list }), [register, lay, registerScan, list]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
@@ -113,12 +129,21 @@ function useKeys(): KeysContext {
 /** Binds a key while the component is on the page; `run` may change without binding anew. */
 export function useShortcut(key: string | null, words: string, group: string, run: () => void): void {
   const { register } = useKeys();
+  const layer = useContext(Layer);
   const runRef = useRef(run);
   runRef.current = run;
   useEffect(() => {
     if (key === null) return;
-    return register({ key, words, group, run: () => runRef.current() });
-  }, [key, words, group, register]);
+    return register({ key, words, group, layer, run: () => runRef.current() });
+  }, [key, words, group, layer, register]);
+}
+
+/** What lies over a page has keys of its own: those of the page under it rest, so that no letter acts on what is not looked at. */
+export function KeysLayer({ children }: { children: ReactNode }) {
+  const { lay } = useKeys();
+  const [layer] = useState(() => Symbol("layer"));
+  useEffect(() => lay(layer), [lay, layer]);
+  return <Layer.Provider value={layer}>{children}</Layer.Provider>;
 }
 
 /** Takes scans while the component is on the page; what it does not take goes to the bench as everywhere else. */

@@ -1,7 +1,7 @@
 "use client";
 import { Dialog } from "radix-ui";
 import { useState } from "react";
-import { useShortcut, useShortcutList } from "@/ui/keys/keys";
+import { KeysLayer, useShortcut, useShortcutList } from "@/ui/keys/keys";
 import { keyWords } from "./rooms";
 
 /** `?` lists the keys that work on this page. */
@@ -25,6 +25,7 @@ export function KeyList() {
           <p className="mt-1 mb-2">
             Off while you type in a field. A scanned tag opens its reel anywhere. Turn them off or set the foot switch at Shop.
           </p>
+          <KeysLayer>{null}</KeysLayer>
           {groups.map((group) => (
             <section key={group}>
               <h3 className="mt-3">{group}</h3>

@@ -2,7 +2,9 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId } from "@/app/server/bench-input";
+import { measureInput } from "@/core/measures/taken";
 import { chooseEdition } from "@/data/bench/choose-edition";
+import { keepMeasure } from "@/data/bench/measures";
 import { takeDown } from "@/data/bench/taken-down";
 import type { Press } from "@/ui/act/press";
 
@@ -14,6 +16,22 @@ const edition = defineAction({
 });
 export async function chooseReelEdition(press: Press) {
   return edition(press);
+}
+
+const measure = defineAction({
+  name: "measure",
+  permission: "bench",
+  input: z.object({
+    jobId,
+    phase: z.enum(["before", "after"]),
+    positionId: z.string().min(1).max(60).nullable(),
+    name: z.string().max(80, "At most 80 characters."),
+    input: measureInput,
+  }),
+  run: (ctx, input) => keepMeasure(ctx, input),
+});
+export async function keepReelMeasure(press: Press) {
+  return measure(press);
 }
 
 const read = defineAction({

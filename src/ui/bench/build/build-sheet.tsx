@@ -145,6 +145,7 @@ export function BuildSheet(props: Props) {
   const still = new Set(steps.filter((s) => s.operation.kind === "place" && s.state !== "done").map((s) => s.position!.id));
   return (
     <BenchSheet
+      seat={lead?.position?.id ?? null}
       head={head}
       station="build"
       act={

@@ -137,6 +137,7 @@ export function TraySheet(props: Props) {
   const still = new Set(positions.map(({ id }) => id).filter((id) => !off.has(id)));
   return (
     <BenchSheet
+      seat={shown?.positionId ?? next?.id ?? null}
       head={head}
       station="strip"
       act={

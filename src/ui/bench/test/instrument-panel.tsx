@@ -1,13 +1,19 @@
 "use client";
 import { useEffect, useId, useRef, useState } from "react";
 import { clickFromSound } from "@/core/listen/click-sound";
+import type { Recording } from "@/core/listen/recording";
+import { spinFromSound } from "@/core/listen/spin-sound";
 import { type InstrumentSpec, readTrace } from "@/core/proving/read-trace";
 import { levelsOfSound } from "@/core/proving/sound";
+import { speedsFromPulses } from "@/core/proving/spin-trace";
 import { mostSamples, type TraceSample } from "@/core/proving/trace";
 import { readTraceCsv } from "@/core/proving/trace-csv";
+import { ok, type Result } from "@/core/result";
+import { lossTerms, lossWords } from "@/core/spin/losses";
 import type { TestId } from "@/core/vocabulary/tests";
 import { TraceChart } from "@/ui/charts/trace-chart";
 import { Key } from "@/ui/controls/keys";
+import { decodeSound, unreadableSound } from "@/ui/gauges/decode-sound";
 
 export interface InstrumentReading {
   readonly value: number;
@@ -26,22 +32,33 @@ interface Props {
 
 const pretences = { told: "as told", sound: "a sound reel", worn: "a worn reel" } as const;
 
-/** The levels of a sound file, decoded by the browser itself, and what its click says band by band. */
-async function levelsOfFile(file: File): Promise<{ levels: TraceSample[]; bands: string }> {
-  const audio = new AudioContext();
-  try {
-    const sound = await audio.decodeAudioData(await file.arrayBuffer());
-    const taken = { sound: sound.getChannelData(0), rate: sound.sampleRate };
-    const heard = clickFromSound(taken);
-    const bands = heard.ok
-      ? `By octave, above the room: ${heard.value.bands
-          .flatMap(({ hz, clickDb, roomDb }) => (clickDb === null ? [] : [`${hz} Hz ${(clickDb - roomDb).toFixed(0)} dB`]))
-          .join(", ")}.`
-      : heard.message;
-    return { levels: levelsOfSound(taken.sound, taken.rate).slice(0, mostSamples), bands };
-  } finally {
-    await audio.close();
+/** What a recording gives an instrument: a click its levels and bands, a spool its speed from click to click. */
+function traceOfSound(
+  recording: Recording,
+  instrument: InstrumentSpec,
+  marksPerTurn: number,
+): Result<{ trace: TraceSample[]; words: string }> {
+  if (instrument.id === "pulse-pickup") {
+    const spin = spinFromSound(recording, marksPerTurn);
+    if (!spin.ok) return spin;
+    const { pulses, fit } = spin.value;
+    const lost = lossTerms.filter((term) => fit.terms[term].there).map((term) => lossWords[term].split(":")[0]);
+    return ok({
+      trace: speedsFromPulses(
+        pulses.times.map((t) => t * 1000),
+        marksPerTurn,
+        pulses.places,
+      ).slice(0, mostSamples),
+      words: `${pulses.times.length} clicks heard${pulses.missed ? `, ${pulses.missed} missed` : ""}.${lost.length ? ` Losses: ${lost.join(", ")}.` : ""}`,
+    });
   }
+  const heard = clickFromSound(recording);
+  const bands = heard.ok
+    ? `By octave, above the room: ${heard.value.bands
+        .flatMap(({ hz, clickDb, roomDb }) => (clickDb === null ? [] : [`${hz} Hz ${(clickDb - roomDb).toFixed(0)} dB`]))
+        .join(", ")}.`
+    : heard.message;
+  return ok({ trace: levelsOfSound(recording.sound, recording.rate).slice(0, mostSamples), words: bands });
 }
 
 /**
@@ -54,6 +71,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
   const [words, setWords] = useState("");
   const [pretend, setPretend] = useState<keyof typeof pretences>("told");
   const [fromFile, setFromFile] = useState(false);
+  const [marks, setMarks] = useState("1");
   const source = useRef<EventSource | null>(null);
   const kept = useRef<TraceSample[]>([]);
   const fileId = useId();
@@ -102,12 +120,14 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
     };
     if (file.size > 30 * 1024 * 1024) return refused("This file has more than 30 MB: cut it to the measuring itself.");
     let trace: TraceSample[];
-    let bands = "";
+    let heard = "";
     if (instrument.files.includes("wav") && (/\.wav$/i.test(file.name) || file.type.startsWith("audio/"))) {
-      const levels = await levelsOfFile(file).catch(() => null);
-      if (!levels) return refused("This sound cannot be read. Save it as an ordinary WAV and choose that.");
-      trace = levels.levels;
-      bands = levels.bands;
+      const recording = await decodeSound(file);
+      if (!recording) return refused(unreadableSound);
+      const read = traceOfSound(recording, instrument, Math.max(1, Math.round(Number(marks) || 1)));
+      if (!read.ok) return refused(read.message);
+      trace = read.value.trace;
+      heard = read.value.words;
     } else {
       const read = readTraceCsv(await file.text());
       if (!read.ok) return refused(read.message);
@@ -115,7 +135,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
     }
     kept.current = trace;
     setSamples(trace);
-    settle(trace, bands && `${bands} `, { instrument: `file ${file.name}`.slice(0, 60), simulated: false });
+    settle(trace, heard && `${heard} `, { instrument: `file ${file.name}`.slice(0, 60), simulated: false });
   };
 
   return (
@@ -145,6 +165,12 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
             ))}
           </select>
         </label>
+        {instrument.id === "pulse-pickup" && (
+          <label className="flex items-center gap-2">
+            Clicks a turn, of a recording
+            <input className="h-8 min-h-0 w-16 py-0" inputMode="numeric" value={marks} onChange={(event) => setMarks(event.target.value)} />
+          </label>
+        )}
         <label htmlFor={fileId} className="act-link cursor-pointer">
           or from a file ({instrument.files.join(", ")})
         </label>

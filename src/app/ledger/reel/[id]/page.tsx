@@ -1,23 +1,27 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { today } from "@/app/server/clock";
+import { shownSeries } from "@/app/server/measures";
 import { readPage } from "@/app/server/reading";
 import { partsByAge } from "@/core/history/parts-by-age";
 import { takenForWords } from "@/core/intake/taken-for";
 import { formatMinor } from "@/core/money/money";
 import { protocolFor } from "@/core/proving/protocol";
 import { sayFigures, shownUnit, shownValue } from "@/core/units/say-measure";
+import { listMeasuresOfReel } from "@/data/bench/measures";
 import { findModel } from "@/data/catalogue/models";
 import { findReel, takenFor } from "@/data/customers/reels";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts } from "@/data/jobs/pieces";
 import { dueOfReel } from "@/data/ledger/reel-history";
 import { listDonorSeats, listPiecesOfDonor } from "@/data/parts/donors";
 import { getShopSettings } from "@/data/shop/settings";
 import { HistoryChart } from "@/ui/charts/history-chart";
+import { MeasureSeries } from "@/ui/charts/measure-series";
 import { dateWords, monthsAfter } from "@/ui/dates";
 import { ReelTimeline } from "@/ui/ledger/reel-timeline";
 import { ScrapForm } from "@/ui/ledger/scrap-form";
@@ -47,6 +51,10 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   const taken = takenForWords(takenFor(db, reel.id));
   const oldestFirst = [...visits].reverse();
   const due = dueOfReel(db, reel.id, monthsAfter);
+  const seats = new Map(
+    visits.flatMap(({ job }) => machineOf(db, job).anatomy.positions.map((position) => [position.id, position] as const)),
+  );
+  const measures = shownSeries(listMeasuresOfReel(db, reel.id), [...seats.values()]);
   const ages = partsByAge(
     visits.flatMap(({ job, fitted }) =>
       fitted.map((part) => ({ seat: part.positionName, on: (job.closedAt ?? job.openedAt).slice(0, 10) })),
@@ -111,6 +119,12 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             })}
           />
         </div>
+      )}
+      {measures.length > 0 && (
+        <section aria-label="Measured" className="my-3">
+          <h2>Measured over the visits</h2>
+          <MeasureSeries measures={measures} />
+        </section>
       )}
       <table className="plain-table mt-2">
         <thead>

@@ -1,0 +1,59 @@
+"use client";
+import { Dialog } from "radix-ui";
+import { useState } from "react";
+import type { MeasureKind, Taken, Washer } from "@/core/measures/taken";
+import type { Action } from "@/ui/act/press";
+import type { ShownMeasure } from "@/ui/charts/measure-series";
+import { KeysLayer, useShortcut } from "@/ui/keys/keys";
+import { MeasureForm } from "./measure-form";
+
+/** What a reel can be measured for, and what was. */
+export interface MeasureBoard {
+  readonly kinds: readonly MeasureKind[];
+  readonly seats: readonly { readonly id: string; readonly name: string }[];
+  readonly washers: readonly Washer[];
+  /** What a new one measures, by seat, as it was typed last. */
+  readonly freshMm: Readonly<Record<string, number>>;
+  readonly pitchMm: number | null;
+  readonly kept: readonly ShownMeasure[];
+  readonly keep: Action<Taken>;
+}
+
+interface Props {
+  readonly jobId: number;
+  readonly phase: "before" | "after";
+  readonly board: MeasureBoard;
+  /** The seat the step is about. */
+  readonly seat: string | null;
+  readonly closed: boolean;
+}
+
+/** Scale, caliper and ruler, at every station: one key over the sheet, which stays as it was. */
+export function MeasureKey(props: Props) {
+  const [open, setOpen] = useState(false);
+  useShortcut("i", "Measure with scale, caliper or ruler", "This page", () => setOpen(true));
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger className="flex min-h-14 shrink-0 items-center gap-2 border-b border-l border-ink px-4 font-semibold text-brass">
+        Measure{props.board.kept.length > 0 && <span className="num">{props.board.kept.length}</span>} <span className="cap">I</span>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-10 bg-bench/80" />
+        <Dialog.Content
+          className="sheet fixed top-6 left-1/2 z-20 max-h-[94dvh] w-[min(1080px,96vw)] -translate-x-1/2 overflow-auto p-4"
+          aria-describedby={undefined}
+        >
+          <div className="flex items-center justify-between gap-4">
+            <Dialog.Title className="text-head font-semibold">Measure</Dialog.Title>
+            <Dialog.Close className="key key-small">
+              Close <span className="cap">esc</span>
+            </Dialog.Close>
+          </div>
+          <KeysLayer>
+            <MeasureForm {...props} />
+          </KeysLayer>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

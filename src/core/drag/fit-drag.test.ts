@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { linearRegression } from "simple-statistics";
 import { describe, expect, it } from "vitest";
+import { mutating } from "#tests/mutating";
 import { stream } from "#tests/random-stream";
 import { type LeverDrag, leverForce, type Star, starForce } from "./adjusters";
 import { capacityNmm, type DragElement } from "./capacity";
@@ -61,7 +62,7 @@ describe("what measured pulls say", () => {
     );
   });
 
-  it("holds the truth in its interval as often as it says: twelve truths, four numbers of pulls", () => {
+  it.skipIf(mutating)("holds the truth in its interval as often as it says: twelve truths, four numbers of pulls", () => {
     const random = stream(1);
     const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     const perCell = 300;

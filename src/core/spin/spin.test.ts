@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import { describe, expect, it } from "vitest";
+import { mutating } from "#tests/mutating";
 import { Solver } from "#tests/odex";
 import { stream } from "#tests/random-stream";
 import { pooled, spinCoverage } from "#tests/spin-coverage";
@@ -154,17 +155,20 @@ describe("losses from pulse times", () => {
     );
   });
 
-  it("holds the truth in its intervals as often as they say, for twelve kinds of spool, some with a loss that is nil", () => {
-    const perCell = 60;
-    for (const { term, all, least } of pooled(spinCoverage(perCell, 1), perCell)) {
-      expect(all, term).toBeGreaterThan(94);
-      expect(all, term).toBeLessThan(96);
-      // Sixty in a cell: 3.5 standard deviations below 95.
-      expect(least, term).toBeGreaterThan(85);
-    }
-  });
+  it.skipIf(mutating)(
+    "holds the truth in its intervals as often as they say, for twelve kinds of spool, some with a loss that is nil",
+    () => {
+      const perCell = 60;
+      for (const { term, all, least } of pooled(spinCoverage(perCell, 1), perCell)) {
+        expect(all, term).toBeGreaterThan(94);
+        expect(all, term).toBeLessThan(96);
+        // Sixty in a cell: 3.5 standard deviations below 95.
+        expect(least, term).toBeGreaterThan(85);
+      }
+    },
+  );
 
-  it("holds it also where the marks were set by hand, a twentieth of a turn off", () => {
+  it.skipIf(mutating)("holds it also where the marks were set by hand, a twentieth of a turn off", () => {
     const losses = { a: 6, b: 0.08, c: 0.0004 };
     const exact = pulses(losses, 130, 4, 14);
     const random = stream(3);

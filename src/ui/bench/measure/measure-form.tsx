@@ -9,15 +9,7 @@ import { TabRail } from "@/ui/controls/tab-rail";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { PictureRuler } from "@/ui/gauges/picture-ruler";
 import { typedMm, typedNewtons, typedNumber } from "@/ui/gauges/typed";
-import type { MeasureBoard } from "./measure-key";
-
-interface Props {
-  readonly jobId: number;
-  readonly phase: "before" | "after";
-  readonly board: MeasureBoard;
-  readonly seat: string | null;
-  readonly closed: boolean;
-}
+import type { MeasureProps } from "./measure-board";
 
 type SizeId = "size" | "worn" | "fresh";
 interface Size {
@@ -40,7 +32,7 @@ const hows: Record<MeasureKind, string> = {
 };
 
 /** One measure: what of, with what, its result with how far it may be off, and how it stood at earlier visits. */
-export function MeasureForm({ jobId, phase, board, seat: stepSeat, closed }: Props) {
+export function MeasureForm({ jobId, phase, board, seat: stepSeat, closed }: MeasureProps) {
   const [kind, setKind] = useState<MeasureKind>(stepSeat ? "wear" : board.kinds[0]!);
   const [seat, setSeat] = useState(stepSeat ?? "");
   const [name, setName] = useState("");

@@ -1,35 +1,12 @@
 "use client";
 import { Dialog } from "radix-ui";
 import { useState } from "react";
-import type { MeasureKind, Taken, Washer } from "@/core/measures/taken";
-import type { Action } from "@/ui/act/press";
-import type { ShownMeasure } from "@/ui/charts/measure-series";
 import { KeysLayer, useShortcut } from "@/ui/keys/keys";
+import type { MeasureProps } from "./measure-board";
 import { MeasureForm } from "./measure-form";
 
-/** What a reel can be measured for, and what was. */
-export interface MeasureBoard {
-  readonly kinds: readonly MeasureKind[];
-  readonly seats: readonly { readonly id: string; readonly name: string }[];
-  readonly washers: readonly Washer[];
-  /** What a new one measures, by seat, as it was typed last. */
-  readonly freshMm: Readonly<Record<string, number>>;
-  readonly pitchMm: number | null;
-  readonly kept: readonly ShownMeasure[];
-  readonly keep: Action<Taken>;
-}
-
-interface Props {
-  readonly jobId: number;
-  readonly phase: "before" | "after";
-  readonly board: MeasureBoard;
-  /** The seat the step is about. */
-  readonly seat: string | null;
-  readonly closed: boolean;
-}
-
 /** Scale, caliper and ruler, at every station: one key over the sheet, which stays as it was. */
-export function MeasureKey(props: Props) {
+export function MeasureKey(props: MeasureProps) {
   const [open, setOpen] = useState(false);
   useShortcut("i", "Measure with scale, caliper or ruler", "This page", () => setOpen(true));
   return (

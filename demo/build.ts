@@ -83,8 +83,13 @@ const intake = (change: Partial<Intake> = {}): Intake => ({
 /**
  * Builds the invented workshop through the same data modules as the application uses. Deterministic; every date is counted from `now`.
  * A former rope-walk beside an invented estuary: one technician, one at the counter.
+ * @param history what else came before the reels that hang here now; nothing where it is left out.
  */
-export async function buildDemo(db: Db, now: DateTime): Promise<void> {
+export async function buildDemo(
+  db: Db,
+  now: DateTime,
+  { foundedDaysAgo = 800, history }: { readonly foundedDaysAgo?: number; readonly history?: () => void } = {},
+): Promise<void> {
   const owner = ensureFirstPerson(db);
   const day = (offset: number) => now.plus({ days: offset }).toISODate()!;
   const ctxAt = (offset: number, hour: number, minute = 0): Context => ({
@@ -92,7 +97,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     person: { ...owner, name: "Ilse Varn" },
     now: now.plus({ days: offset }).set({ hour, minute, second: 0, millisecond: 0 }).toUTC().toISO()!,
   });
-  const start = ctxAt(-800, 9);
+  const start = ctxAt(-foundedDaysAgo, 6);
   const inOne = (work: () => void) => db.transaction(work)();
 
   db.transaction(() => {
@@ -150,7 +155,7 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     ].map(([name, phone, email]) => addCustomer(start, { name: name!, phone: phone!, email: email! })),
   )();
 
-  inOne(() => fillLibrary(ctxAt(-790, 9), customers[1]!));
+  inOne(() => fillLibrary({ ...start, now: ctxAt(-foundedDaysAgo, 7).now }, customers[1]!));
 
   const open = (
     ctx: Context,
@@ -291,6 +296,8 @@ export async function buildDemo(db: Db, now: DateTime): Promise<void> {
     test(ctxAt(-119, 15, 20), id, "after", sound);
     giveBack(ctxAt(-114, 11), id, "Odo Pellinor");
   });
+
+  history?.();
 
   // Five that hang here now, one at almost every station.
   inOne(() => {

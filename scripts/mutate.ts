@@ -52,7 +52,7 @@ for (const folder of folders) {
       coverageAnalysis: "perTest",
       concurrency: Number(process.env.ZORBEK_MUTATE_CORES ?? 2),
       timeoutMS: 20_000,
-      reporters: ["json"],
+      reporters: ["json", "progress-append-only"],
       jsonReporter: { fileName: report },
       tempDirName: join(out, "sandbox"),
       ignorePatterns: ["docs", "tests/browser", "src/app", "src/ui", ".next", "data"],
@@ -60,6 +60,7 @@ for (const folder of folders) {
       logLevel: "error",
     }),
   );
+  process.env.ZORBEK_MUTATE_FOLDER = folder;
   const started = Date.now();
   const ran = spawnSync("npx", ["stryker", "run", settings], { stdio: ["ignore", "inherit", "inherit"] });
   if (ran.status !== 0 || !existsSync(report)) {

@@ -13,7 +13,7 @@ declare module "vitest" {
 /** Fills the demo once for all browser tests; each server starts on a copy of its own. */
 export default function fillDemoOnce(project: TestProject): () => void {
   const data = mkdtempSync(join(tmpdir(), "zorbek-demo-"));
-  const { status } = spawnSync("node", ["node_modules/tsx/dist/cli.mjs", "demo/run.ts"], {
+  const { status } = spawnSync("node", ["node_modules/tsx/dist/cli.mjs", "demo/run.ts", "--small"], {
     env: { ...process.env, ZORBEK_DATA: data },
     stdio: ["ignore", "ignore", "inherit"],
   });

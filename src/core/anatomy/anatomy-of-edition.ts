@@ -1,8 +1,11 @@
+import { kept } from "@/core/kept";
 import type { Anatomy } from "./types";
 import { withoutSeats } from "./without-seats";
 
 /** The machine as one edition was built: its own seats and acts. Null, or a model without editions, gives the anatomy itself. */
-export function anatomyOfEdition(anatomy: Anatomy, editionId: string | null): Anatomy {
+export const anatomyOfEdition: (anatomy: Anatomy, editionId: string | null) => Anatomy = kept(built, (editionId) => editionId ?? "");
+
+function built(anatomy: Anatomy, editionId: string | null): Anatomy {
   if (editionId === null || !anatomy.editions.length) return anatomy;
   const others = (items: readonly { id: string; editions: readonly string[] }[]) =>
     new Set(items.filter((item) => item.editions.length && !item.editions.includes(editionId)).map((item) => item.id));

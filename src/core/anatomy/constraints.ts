@@ -1,3 +1,4 @@
+import { kept } from "@/core/kept";
 import type { Anatomy } from "./types";
 
 /** One "before → after" between two positions, with the reason in the bench's words. */
@@ -11,7 +12,12 @@ export interface Constraint {
  * All seat constraints of an anatomy, as pairs of position ids in the order they go **in**.
  * Rests on, rides on and passes through put the other first; held by puts the holder last.
  */
-export function seatConstraints(anatomy: Pick<Anatomy, "positions">): Constraint[] {
+export const seatConstraints: (anatomy: Pick<Anatomy, "positions">) => readonly Constraint[] = kept(
+  (anatomy) => constraintsOf(anatomy),
+  () => "",
+);
+
+function constraintsOf(anatomy: Pick<Anatomy, "positions">): Constraint[] {
   const names = new Map(anatomy.positions.map((position) => [position.id, position.name]));
   const name = (id: string) => names.get(id) ?? id;
   return anatomy.positions.flatMap((position) => [

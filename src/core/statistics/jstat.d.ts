@@ -15,6 +15,8 @@ declare module "jstat" {
       readonly normal: Continuous2;
       readonly centralF: Continuous2;
       readonly beta: Continuous2;
+      readonly lognormal: Continuous2;
+      readonly weibull: Continuous2;
     };
   };
   export default jstat;

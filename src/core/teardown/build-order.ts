@@ -1,6 +1,7 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { shortestCycle } from "@/core/anatomy/graph";
 import { type Anatomy, type Operation, type Position, placeOperationId } from "@/core/anatomy/types";
+import { kept } from "@/core/kept";
 import { ok, type Result } from "@/core/result";
 import { fewestInversions } from "./fewest-inversions";
 import { removalOrder } from "./removal-order";
@@ -82,7 +83,13 @@ export function orderReasons(anatomy: Anatomy, operations: ReadonlyMap<string, O
  * @param added seats that are filled though nothing came off them: a kit's companions, a part that was missing. They go in where the model
  * would have taken them off.
  */
-export function buildOrder(
+export const buildOrder: (
+  anatomy: Anatomy,
+  removed: readonly string[],
+  added?: readonly string[],
+) => Result<BuildOrder, "conflict" | "unknown"> | BuildConflict = kept(orderOf, (removed, added = []) => JSON.stringify([removed, added]));
+
+function orderOf(
   anatomy: Anatomy,
   removed: readonly string[],
   added: readonly string[] = [],

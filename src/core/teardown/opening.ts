@@ -1,5 +1,6 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import type { Anatomy } from "@/core/anatomy/types";
+import { kept } from "@/core/kept";
 
 export interface Opening {
   /** Seats that come off. */
@@ -14,7 +15,13 @@ export interface Opening {
  * stays.
  * @param open assemblies that are serviced: all of their seats but those that stay. @param seats wanted off by themselves, whatever they are.
  */
-export function planOpening(
+export const planOpening: (
+  anatomy: Pick<Anatomy, "assemblies" | "positions">,
+  open: ReadonlySet<string>,
+  seats?: ReadonlySet<string>,
+) => Opening = kept(opened, (open, seats = new Set()) => JSON.stringify([[...open].sort(), [...seats].sort()]));
+
+function opened(
   anatomy: Pick<Anatomy, "assemblies" | "positions">,
   open: ReadonlySet<string>,
   seats: ReadonlySet<string> = new Set(),
@@ -89,7 +96,11 @@ export function ridersOf(anatomy: Pick<Anatomy, "assemblies" | "positions">, out
  * The machine with what rides on a part as one with it: every tie of a rider to something else is its carrier's tie. Where that would tie a knot
  * the tie is left out, for what rides on a part cannot hold it.
  */
-export function foldRiders(anatomy: Anatomy, ridesOn: ReadonlyMap<string, string>): Anatomy {
+export const foldRiders: (anatomy: Anatomy, ridesOn: ReadonlyMap<string, string>) => Anatomy = kept(folded, (ridesOn) =>
+  JSON.stringify([...ridesOn].sort()),
+);
+
+function folded(anatomy: Anatomy, ridesOn: ReadonlyMap<string, string>): Anatomy {
   if (!ridesOn.size) return anatomy;
   const as = (id: string): string => ridesOn.get(id) ?? id;
   const constraints = seatConstraints(anatomy);

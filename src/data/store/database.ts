@@ -3,6 +3,7 @@ import { mkdirSync, readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { copyBeforeMigration } from "./data-copy";
+import { keepStatements } from "./kept-statements";
 import { DataUnusable } from "./unusable";
 
 export type Db = Database.Database;
@@ -32,7 +33,7 @@ export function openDatabase(
     const { applied, missing } = missingMigrations(db, migrations);
     if (applied && missing[0]) copyBeforeMigration(db, directory, missing[0].name, new Date());
     migrate(db, migrations);
-    return db;
+    return keepStatements(db);
   } catch (error) {
     db.close();
     throw unusable(error, directory) ?? error;
@@ -68,7 +69,7 @@ export function openMemoryDatabase(): Db {
   const db = new Database(":memory:");
   db.pragma("foreign_keys = ON");
   migrate(db, readMigrations(migrationsDirectory()));
-  return db;
+  return keepStatements(db);
 }
 
 export interface Migration {

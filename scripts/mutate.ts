@@ -1,8 +1,8 @@
-/** `npm run mutate -- spin drag` plants mistakes in folders of src/core and counts how many the tests find, a score for each folder. */
+/** `npm run mutate -- spin drag/fit-drag.ts` plants mistakes in folders of src/core and counts how many the tests find, a score for each folder. */
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 
 /** Folders where computing lives; any other of src/core can be named as well. */
 const computing = [
@@ -23,6 +23,7 @@ const computing = [
 const named = process.argv.slice(2).filter((word) => !word.startsWith("--"));
 const folders = named.length ? named : computing;
 const unknown = folders.filter((folder) => !existsSync(join("src/core", folder)));
+const isFile = (named: string) => named.endsWith(".ts");
 if (unknown.length) {
   console.error(`There is no src/core/${unknown.join(", src/core/")}.`);
   process.exit(1);
@@ -48,10 +49,10 @@ for (const folder of folders) {
       vitest: { configFile: "vitest.mutate.config.ts" },
       // The compiler of today has no such interface any more; nothing here needs its paths.
       tsconfigFile: "none.json",
-      mutate: [`src/core/${folder}/**/*.ts`, `!src/core/${folder}/**/*.test.ts`],
+      mutate: isFile(folder) ? [`src/core/${folder}`] : [`src/core/${folder}/**/*.ts`, `!src/core/${folder}/**/*.test.ts`],
       coverageAnalysis: "perTest",
       concurrency: Number(process.env.ZORBEK_MUTATE_CORES ?? 2),
-      timeoutMS: 20_000,
+      timeoutMS: 8000,
       reporters: ["json", "progress-append-only"],
       jsonReporter: { fileName: report },
       tempDirName: join(out, "sandbox"),
@@ -60,7 +61,7 @@ for (const folder of folders) {
       logLevel: "error",
     }),
   );
-  process.env.ZORBEK_MUTATE_FOLDER = folder;
+  process.env.ZORBEK_MUTATE_FOLDER = isFile(folder) ? dirname(folder) : folder;
   const started = Date.now();
   const ran = spawnSync("npx", ["stryker", "run", settings], { stdio: ["ignore", "inherit", "inherit"] });
   if (ran.status !== 0 || !existsSync(report)) {

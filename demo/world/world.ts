@@ -234,6 +234,7 @@ export function growWorld(
         onDay(calendar.days[day]!);
       },
     );
+    restock({ db, person: counter, now: `${calendar.days[last]}T16:00:00.000Z` });
     db.exec("COMMIT");
   } catch (error) {
     db.exec("ROLLBACK");
@@ -258,12 +259,14 @@ export function growWorld(
   };
 }
 
+/** What is low is bought over the counter; gears are dear and ordered when one is needed. */
 function restock(ctx: Context): void {
-  const low = ctx.db.prepare("SELECT part_type_id AS id, bin, minimum FROM stock WHERE count < minimum AND bin GLOB 'W*'").all() as {
-    id: string;
-    bin: string;
-    minimum: number;
-  }[];
+  const low = ctx.db
+    .prepare(
+      `SELECT part_type_id AS id, bin, minimum FROM stock JOIN part_type ON part_type.id = part_type_id
+       WHERE count <= minimum AND role NOT IN ('main-gear', 'click-gear', 'pinion')`,
+    )
+    .all() as { id: string; bin: string; minimum: number }[];
   for (const { id, bin, minimum } of low) setBin(ctx, id, bin, 3 * minimum, minimum);
 }
 

@@ -136,7 +136,7 @@ describe("losses from pulse times", () => {
     expect(Math.abs(fit.terms.b.value / parameterValues[2]! - 1)).toBeLessThan(0.12);
   });
 
-  it("never gives a loss below nothing, whatever the jitter", () => {
+  it.skipIf(mutating)("never gives a loss below nothing, whatever the jitter", () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.5, max: 10, noNaN: true }),

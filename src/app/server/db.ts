@@ -10,6 +10,8 @@ const logStatement = statementLog ? (sql: string) => appendFileSync(statementLog
 
 /** The one open database of this server. Kept on globalThis because the bundler may load this module more than once. */
 export function getDb(): Db {
+  // What this server writes is for whoever runs it, and for nobody else on the computer.
+  process.umask(0o077);
   holder.zorbekDb ??= openDatabase(undefined, undefined, logStatement);
   return holder.zorbekDb;
 }

@@ -1,15 +1,17 @@
 import "server-only";
-import { notFound } from "next/navigation";
+import { notFound, redirect } from "next/navigation";
+import { isFounded } from "@/data/shop/first-run";
 import type { Person } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { readOnce } from "@/data/store/read-once";
 import { getDb } from "./db";
 import { currentPerson, mayRead, type Reading } from "./person";
 
-/** The data for a page, once whoever asks may read it; to anybody else the page is not there. Every page begins with it. */
+/** The data for a page, once whoever asks may read it; to anybody else the page is not there. Every page begins with it. A shop that nobody has named begins there. */
 export async function readPage(reading: Reading): Promise<Db> {
   const db = getDb();
   if (!mayRead(await currentPerson(db), reading)) notFound();
+  if (!isFounded(db)) redirect("/first");
   return readOnce(db);
 }
 

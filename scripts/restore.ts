@@ -1,0 +1,21 @@
+/** `npm run restore`: lists a shop's copies; `npm run restore -- NAME` puts one in the place of its data, which is kept beside it. */
+import { listBackups, restore } from "@/data/store/backup";
+import { shopDirectory } from "./shop-directory.mjs";
+
+process.umask(0o077);
+const directory = shopDirectory();
+const name = process.argv[2];
+const copies = listBackups(directory);
+if (!name) {
+  console.log(copies.length ? `Copies of ${directory}, newest first:` : `There is no copy in ${directory} yet: npm run backup makes one.`);
+  for (const copy of copies) console.log(`  ${copy.name}  ${(copy.bytes / 1024 ** 2).toFixed(1)} MB`);
+  if (copies.length) console.log("npm run restore -- NAME puts one in its place.");
+} else {
+  try {
+    const { before } = restore(directory, name, new Date());
+    console.log(`The shop is as it was at ${name}.${before ? ` What was there lies in ${before}.` : ""} Start it: npm start`);
+  } catch (error) {
+    console.error((error as Error).message);
+    process.exit(1);
+  }
+}

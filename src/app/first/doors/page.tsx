@@ -1,0 +1,44 @@
+import Link from "next/link";
+import { readPage } from "@/app/server/reading";
+import { getShopSettings } from "@/data/shop/settings";
+import { dataDirectory } from "@/data/store/database";
+import { Sheet } from "@/ui/sheets/sheet";
+
+export const metadata = { title: "Where to begin" };
+
+/** The doors out of the first page: a reel on the counter, a model before it, or a look round in a shop that is not yours. */
+export default async function DoorsPage() {
+  const db = await readPage("shop");
+  const { shopName } = getShopSettings(db);
+  const anyModel = db.prepare("SELECT 1 FROM model LIMIT 1").get() !== undefined;
+  return (
+    <Sheet fill>
+      <h1>{shopName}: where to begin</h1>
+      <ul className="mt-4 flex max-w-3xl flex-col gap-6">
+        <li>
+          <Link className="key key-main inline-flex" href="/counter">
+            Take in the first reel
+          </Link>
+          <p className="mt-2">
+            {anyModel
+              ? "Customer, reel, complaint: one page."
+              : "Customer, reel, complaint: one page. No model is in the library yet; a reel without one is taken in all the same, and its teardown becomes its schematic."}
+          </p>
+        </li>
+        <li>
+          <Link className="key inline-flex" href="/library">
+            Make a model first
+          </Link>
+          <p className="mt-2">From one of ten families: its drawing, build order and diagnosis come with it. Or bring in a model's file.</p>
+        </li>
+        <li>
+          <h2>Look round in the demo</h2>
+          <p>
+            In a second window of the terminal: <code className="num">npm run demo</code>. It works in a folder of its own and touches
+            nothing of yours, which lies in <code className="num">{dataDirectory()}</code>.
+          </p>
+        </li>
+      </ul>
+    </Sheet>
+  );
+}

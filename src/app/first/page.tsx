@@ -1,0 +1,34 @@
+import { redirect } from "next/navigation";
+import { getDb } from "@/app/server/db";
+import { formatMinor } from "@/core/money/money";
+import { isFounded } from "@/data/shop/first-run";
+import { getShopSettings } from "@/data/shop/settings";
+import { dataDirectory } from "@/data/store/database";
+import { Sheet } from "@/ui/sheets/sheet";
+import { FirstForm } from "@/ui/shop/first-form";
+import { beginShop } from "./actions";
+
+export const metadata = { title: "A shop begins" };
+
+/** The first page of an empty directory: what a shop has to say of itself before its first reel. */
+export default function FirstPage() {
+  const db = getDb();
+  if (isFounded(db)) redirect("/first/doors");
+  const { currency, taxBasisPoints, ratePerHourMinor, benchHoursPerDay } = getShopSettings(db);
+  return (
+    <Sheet fill>
+      <FirstForm
+        directory={dataDirectory()}
+        values={{
+          shopName: "",
+          currency,
+          taxBasisPoints: String(taxBasisPoints / 100),
+          ratePerHourMinor: formatMinor(ratePerHourMinor),
+          benchHoursPerDay: String(benchHoursPerDay),
+          personName: "",
+        }}
+        begin={beginShop}
+      />
+    </Sheet>
+  );
+}

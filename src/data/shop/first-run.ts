@@ -1,0 +1,34 @@
+import { renamePerson } from "@/data/shop/people";
+import { getShopSettings, type ShopSettings, saveShopSettings } from "@/data/shop/settings";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { rootOf } from "@/data/store/read-once";
+
+/** A shop is not founded twice: once it is, nobody asks again. */
+const known = new WeakSet<Db>();
+
+/** Whether anybody has said what this shop is, or worked in it. */
+export function isFounded(db: Db): boolean {
+  const root = rootOf(db);
+  if (known.has(root)) return true;
+  const founded =
+    db
+      .prepare(
+        "SELECT EXISTS (SELECT 1 FROM setting WHERE key = 'shop') OR EXISTS (SELECT 1 FROM job) OR EXISTS (SELECT 1 FROM model) OR EXISTS (SELECT 1 FROM customer)",
+      )
+      .pluck()
+      .get() === 1;
+  if (founded) known.add(root);
+  return founded;
+}
+
+export type FirstRun = Pick<ShopSettings, "shopName" | "currency" | "taxBasisPoints" | "ratePerHourMinor" | "benchHoursPerDay"> & {
+  readonly personName: string;
+};
+
+/** What has to be known before the first reel comes; everything else is at Shop and has a usual value. @throws Refusal where it was said already. */
+export function foundShop(ctx: Context, { personName, ...said }: FirstRun): void {
+  if (isFounded(ctx.db)) throw new Refusal("founded", "This shop has its name already. Change it at Shop.");
+  renamePerson(ctx, ctx.person.id, personName);
+  saveShopSettings(ctx, { ...getShopSettings(ctx.db), ...said });
+}

@@ -1,0 +1,44 @@
+"use client";
+import { useRouter } from "next/navigation";
+import type { Action } from "@/ui/act/press";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+
+interface Props {
+  /** Where everything will lie. */
+  readonly directory: string;
+  readonly values: Readonly<
+    Record<"shopName" | "currency" | "taxBasisPoints" | "ratePerHourMinor" | "benchHoursPerDay" | "personName", string>
+  >;
+  readonly begin: Action<void>;
+}
+
+/** Six fields: everything else has a usual value and is at Shop. */
+export function FirstForm({ directory, values, begin }: Props) {
+  const router = useRouter();
+  return (
+    <ActForm
+      action={begin}
+      label="A shop begins"
+      className="flex max-w-3xl flex-col gap-4"
+      values={{ ...values }}
+      after={() => router.push("/first/doors")}
+    >
+      <h1>A shop begins</h1>
+      <p>
+        Everything you write lies in <code className="num">{directory}</code> on this computer and goes nowhere else.
+      </p>
+      <div className="grid grid-cols-2 gap-3">
+        <FormText name="shopName" label="Name of the shop, as on the tags" />
+        <FormText name="personName" label="Your name" />
+      </div>
+      <div className="grid grid-cols-4 gap-3">
+        <FormText name="currency" label="Currency" />
+        <FormText name="ratePerHourMinor" label="Hourly rate" figures />
+        <FormText name="taxBasisPoints" label="Tax, %" figures />
+        <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
+      </div>
+      <p className="text-note">Prices of services, ways of working, people and suppliers: at Shop and Stores, whenever you like.</p>
+      <FormSend large>Begin</FormSend>
+    </ActForm>
+  );
+}

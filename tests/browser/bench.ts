@@ -43,7 +43,7 @@ export class Server {
 
   async up(): Promise<void> {
     this.child = spawn("node", ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(this.port)], {
-      env: { ...process.env, ZORBEK_DATA: this.data, NEXT_TELEMETRY_DISABLED: "1" },
+      env: { ...process.env, ZORBEK_DATA: this.data, ZORBEK_NO_BACKUP: "1", NEXT_TELEMETRY_DISABLED: "1" },
       stdio: ["ignore", "ignore", "inherit"],
       detached: true, // its own group, so that the kill takes all of it
     });

@@ -30,8 +30,27 @@ const touch = async (words: string) => {
 describe("a shop that starts with nothing", () => {
   let tag = "";
 
+  it("is asked six things wherever it is opened, says what is wrong at its field, and shows the doors then", async () => {
+    await person.go("/counter");
+    await person.sees("A shop begins");
+    await person.sees(server.data);
+    await person.type("Name of the shop, as on the tags", "The Sail Loft");
+    await person.type("Currency", "pounds");
+    await person.press("Begin");
+    await person.sees("Write a name: it stands beside everything you do.");
+    await person.sees("A currency is three capitals");
+    await person.type("Your name", "Ola Quist");
+    await person.type("Currency", "EUR");
+    await person.press("Begin");
+    await person.sees("The Sail Loft: where to begin");
+    await person.sees("Look round in the demo");
+    expect(server.value("SELECT name FROM person")).toBe("Ola Quist");
+    await person.go("/first");
+    await person.sees("where to begin");
+  });
+
   it("makes its first model from a family and takes in the first reel", async () => {
-    await person.go("/library");
+    await person.press("Make a model first");
     await person.sees("No model yet.");
     await choose("Family", "conventional, star drag on a bridge");
     await person.press("Create the model");
@@ -159,5 +178,29 @@ describe("a shop that starts with nothing", () => {
       const [, place] = href.split("#");
       if (place) expect(await response.text(), href).toContain(`id="${place}"`);
     }
+  });
+
+  it("is copied by one press, changed, and put back as it was by two", async () => {
+    await person.go("/shop");
+    await person.sees("No copy yet.");
+    await person.press("Back up now");
+    await person.sees("Copied and looked over.", 30_000);
+    const jobs = server.value<number>("SELECT count(*) FROM job");
+    await person.type("Name of the shop, as on the tags", "Another Loft");
+    await person.press("Save");
+    await person.driver.wait(
+      () => server.value("SELECT json_extract(value, '$.shopName') FROM setting WHERE key = 'shop'") === "Another Loft",
+      10_000,
+    );
+    await person.go("/shop");
+    await person.sees("The newest is of");
+    await person.type("Go back to", " MB");
+    await person.press("Restore this copy");
+    await person.sees("The shop is as it was then.");
+    await person.go("/shop");
+    expect(await person.value("Name of the shop, as on the tags")).toBe("The Sail Loft");
+    expect(server.value<number>("SELECT count(*) FROM job")).toBe(jobs);
+    // What was there before the restore is a copy too.
+    expect(await (await person.field("Go back to")).getText()).toMatch(/(MB[\s\S]*){2}/);
   });
 });

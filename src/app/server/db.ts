@@ -1,6 +1,7 @@
 import "server-only";
 import { appendFileSync } from "node:fs";
 import { type Db, openDatabase } from "@/data/store/database";
+import { backUpDaily } from "./daily-backup";
 
 const holder = globalThis as typeof globalThis & { zorbekDb?: Db };
 
@@ -13,5 +14,12 @@ export function getDb(): Db {
   // What this server writes is for whoever runs it, and for nobody else on the computer.
   process.umask(0o077);
   holder.zorbekDb ??= openDatabase(undefined, undefined, logStatement);
+  backUpDaily();
   return holder.zorbekDb;
+}
+
+/** Lets go of the database, so that another can take its place; whoever asks next opens that. */
+export function closeDb(): void {
+  holder.zorbekDb?.close();
+  delete holder.zorbekDb;
 }

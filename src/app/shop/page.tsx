@@ -4,12 +4,31 @@ import { readPage } from "@/app/server/reading";
 import { instruments } from "@/core/proving/read-trace";
 import { listPeople } from "@/data/shop/people";
 import { getShopSettings, seenSettings } from "@/data/shop/settings";
+import { listBackups } from "@/data/store/backup";
+import { dataDirectory } from "@/data/store/database";
+import { instantWords } from "@/ui/dates";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { Backups } from "@/ui/shop/backups";
 import { PersonForm } from "@/ui/shop/person-form";
 import { ShopForm } from "@/ui/shop/shop-form";
 import { addShopPerson, choosePerson, saveSettings } from "./actions";
+import { backUpNow, restoreCopy } from "./backup-actions";
 
 export const metadata = { title: "Shop" };
+
+/** The copies as they are shown, and how old the newest is. */
+function shownBackups() {
+  const copies = listBackups(dataDirectory());
+  const days = copies[0] ? (Date.now() - Date.parse(copies[0].at)) / 86_400_000 : null;
+  return {
+    copies: copies.map(({ name, at, bytes }) => ({ name, words: `${instantWords(at)}, ${(bytes / 1024 ** 2).toFixed(1)} MB` })),
+    age:
+      days === null
+        ? "No copy yet. The first is made within an hour of the start, then one a day."
+        : `The newest is of ${instantWords(copies[0]!.at)}; ${copies.length} kept.${days >= 7 ? " That is more than a week: back up now." : ""}`,
+    alarm: days !== null && days >= 7,
+  };
+}
 
 export default async function ShopPage() {
   const db = await readPage("shop");
@@ -53,6 +72,7 @@ export default async function ShopPage() {
               Who we order from
             </Link>
           </section>
+          <Backups {...shownBackups()} backUp={backUpNow} restore={restoreCopy} />
           <section>
             <h2>Instruments</h2>
             <ul>

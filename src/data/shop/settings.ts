@@ -18,6 +18,8 @@ export const shopSettingsSchema = z.object({
   shortcuts: z.boolean(),
   /** What pulls are shown in; every field takes the others as well. */
   shownForce: z.enum(forceUnitIds),
+  /** A second place for the daily copies, such as a stick; empty for none. */
+  backupTo: z.string().trim().max(300, "At most 300 characters."),
   discounts: discountsSchema,
   prices: priceListSchema,
   /** The shop's way with oil and grease; its drag stands by itself above. */
@@ -35,6 +37,7 @@ export const defaultShopSettings: ShopSettings = {
   footSwitchKey: "PageDown",
   shortcuts: true,
   shownForce: "N",
+  backupTo: "",
   discounts: defaultDiscounts,
   prices: noPrices,
   ways: waysSchema.omit({ drag: true }).parse(usualWays),

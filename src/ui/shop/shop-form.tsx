@@ -19,6 +19,7 @@ interface Settings {
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
   readonly shownForce: ForceUnit;
+  readonly backupTo: string;
   readonly discounts: Discounts;
   readonly ways: Omit<Ways, "drag">;
   readonly prices: PriceList;
@@ -98,6 +99,11 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
           ))}
         </div>
       </fieldset>
+      <FormText
+        name="backupTo"
+        label="Second place for the daily copies"
+        hint="A folder such as a stick's, as this computer calls it; empty for none. It may be away for days."
+      />
       <FormTick name="shortcuts" label="Single keys act as shortcuts" />
       <FormSend large>Save</FormSend>
     </ActForm>

@@ -1,0 +1,30 @@
+import "server-only";
+import { spawn } from "node:child_process";
+import { join } from "node:path";
+import { backedUpOn } from "@/data/store/backup";
+import { dataDirectory } from "@/data/store/database";
+
+const holder = globalThis as typeof globalThis & { zorbekBackups?: NodeJS.Timeout };
+const hour = 3_600_000;
+
+/** Looks every hour whether today has its copy, and has one made by a program of its own: copying and looking it over holds no page up. */
+export function backUpDaily(): void {
+  if (holder.zorbekBackups || process.env.ZORBEK_NO_BACKUP) return;
+  setTimeout(backUpToday, 60_000).unref();
+  holder.zorbekBackups = setInterval(backUpToday, hour).unref();
+}
+
+function backUpToday(): void {
+  if (!backedUpOn(dataDirectory(), new Date())) startBackup();
+}
+
+/** Starts a backup beside the server; resolves when it has ended, with whether a whole copy was made. */
+export const startBackup = (): Promise<boolean> =>
+  new Promise((settle) => {
+    const child = spawn(process.execPath, [join("node_modules", "tsx", "dist", "cli.mjs"), join("scripts", "backup.ts")], {
+      env: { ...process.env, ZORBEK_DATA: dataDirectory() },
+      stdio: ["ignore", "ignore", "inherit"],
+    });
+    child.once("error", () => settle(false));
+    child.once("exit", (code) => settle(code === 0));
+  });

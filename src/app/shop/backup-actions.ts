@@ -1,0 +1,35 @@
+"use server";
+import { startBackup } from "@/app/server/daily-backup";
+import { closeDb, getDb } from "@/app/server/db";
+import { currentPerson, mayDo } from "@/app/server/person";
+import { restore } from "@/data/store/backup";
+import { dataDirectory } from "@/data/store/database";
+import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
+
+const refused = (message: string): ActionResult<never> => ({ ok: false, message, fields: {} });
+const isOwner = async () => mayDo(await currentPerson(getDb()), "shop");
+
+/** A copy at once. It is a program of its own: nothing of it is undone with a press. */
+export async function backUpNow(): Promise<ActionResult<void>> {
+  if (!(await isOwner())) return refused("Only an owner may do this. Choose another person at Shop.");
+  return (await startBackup())
+    ? { ok: true, value: undefined }
+    : refused("No copy could be made; those of before are as they were. Make room on the disk, then try again: npm run doctor says more.");
+}
+
+/** Puts a copy in the place of the shop's data: the database is let go of, changed, and opened anew by the next page. */
+export async function restoreCopy(press: Press): Promise<ActionResult<string>> {
+  const sent = pressSchema.safeParse(press);
+  const name = (sent.data?.input as { name?: unknown } | undefined)?.name;
+  if (!sent.success || typeof name !== "string") return refused("This press arrived damaged. Reload the page and try again.");
+  if (!(await isOwner())) return refused("Only an owner may do this. Choose another person at Shop.");
+  closeDb();
+  try {
+    const { before } = restore(dataDirectory(), name, new Date());
+    return { ok: true, value: before };
+  } catch (error) {
+    return refused(`Nothing was changed: ${(error as Error).message}`);
+  } finally {
+    getDb();
+  }
+}

@@ -24,7 +24,7 @@ export const pages: readonly string[] = [
 
 /** Statements each page asks of the database, in a demo and once `more` further jobs stand on its rack. */
 export async function pageStatements(data: string, more: number): Promise<{ page: string; first: number; more: number }[]> {
-  fillDemo(data);
+  fillDemo(data, ["--small"]);
   const log = join(data, "statements.log");
   process.env.ZORBEK_STATEMENT_LOG = log;
   const { child, address } = await startServer({ port: await choosePort(undefined), data });

@@ -28,7 +28,7 @@ const listen = `
 
 /** Takes a reel apart in the real browser, a press every third of a second, and times each press to the screen. */
 export async function pressPaint(data: string): Promise<PressPaint> {
-  fillDemo(data);
+  fillDemo(data, ["--small"]);
   const db = openDatabase(data);
   const tags = db.transaction(() =>
     ["PAINT 1", "PAINT 2", "PAINT 3"].map(

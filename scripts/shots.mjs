@@ -10,6 +10,18 @@ const { openBrowser } = await import("./browser.mjs");
 if (!buildApplication()) fail("The build failed.");
 const data = mkdtempSync(join(tmpdir(), "zorbek-shots-"));
 fillDemo(data);
+const { default: Database } = await import("better-sqlite3");
+const db = new Database(join(data, "zorbek.db"), { readonly: true });
+/** The reels that hang here now came last, in the order the demo tells of them: by the number they have where nothing else ever happened. */
+const toldOf = 29;
+const tag = (n) => db.prepare("SELECT tag FROM job WHERE id = (SELECT max(id) FROM job) - ? + ?").pluck().get(toldOf, n);
+const mostMeasured = db
+  .prepare(
+    "SELECT reel_id FROM job JOIN measure ON measure.job_id = job.id GROUP BY reel_id ORDER BY count(DISTINCT job.id) DESC, count(*) DESC, reel_id LIMIT 1",
+  )
+  .pluck()
+  .get();
+const harbourLot = db.prepare("SELECT id FROM lot WHERE name LIKE 'Harbour%'").pluck().get();
 const { child, address } = await startServer({ port: await choosePort(), data });
 const folder = join(root, "docs", "screenshots");
 
@@ -19,18 +31,18 @@ const views = [
   ["counter", "/counter"],
   [
     "test",
-    "/bench/Z-00009-2/test",
+    `/bench/${tag(9)}/test`,
     "[...document.querySelectorAll('button')].find((b) => b.textContent.includes('Pull with the scale')).click()",
     4500,
   ],
-  ["find", "/bench/Z-00006-8/find"],
-  ["quote", "/bench/Z-00006-8/quote"],
-  ["strip", "/bench/Z-00010-1/strip"],
-  ["clean", "/bench/Z-00010-1/clean"],
-  ["parts", "/bench/Z-00005-9/parts"],
-  ["build", "/bench/Z-00004-5/build"],
-  ["prove", "/bench/Z-00008-4/prove"],
-  ["return", "/bench/Z-00008-4/return"],
+  ["find", `/bench/${tag(6)}/find`],
+  ["quote", `/bench/${tag(6)}/quote`],
+  ["strip", `/bench/${tag(10)}/strip`],
+  ["clean", `/bench/${tag(10)}/clean`],
+  ["parts", `/bench/${tag(5)}/parts`],
+  ["build", `/bench/${tag(4)}/build`],
+  ["prove", `/bench/${tag(8)}/prove`],
+  ["return", `/bench/${tag(8)}/return`],
   ["stores", "/stores"],
   ["library", "/library"],
   [
@@ -39,11 +51,11 @@ const views = [
     "const press = (words) => [...document.querySelectorAll('button')].find((b) => b.textContent.trim() === words).click(); press('Gear and drag stack'); setTimeout(() => document.querySelector('[aria-label=\"Look at Eared washer\"]').click(), 200)",
     900,
   ],
-  ["gauges", "/gauges/washers?job=Z-00024-1"],
-  ["ledger", "/ledger/reel/2"],
+  ["gauges", `/gauges/washers?job=${tag(24)}`],
+  ["ledger", `/ledger/reel/${mostMeasured}`],
   ["shop", "/shop"],
   ["knowledge", "/shop/knowledge"],
-  ["lot", "/bench/lot/1"],
+  ["lot", `/bench/lot/${harbourLot}`],
 ];
 for (const old of readdirSync(folder))
   if (old.endsWith(".png") && !views.some(([name]) => `${name}.png` === old)) rmSync(join(folder, old));
@@ -61,6 +73,7 @@ try {
   }
 } finally {
   await close();
+  db.close();
   child.kill();
   rmSync(data, { recursive: true, force: true });
 }

@@ -118,7 +118,7 @@ export function FormTick({ name, label }: Pick<FieldProps, "name" | "label">) {
 export function FormSend({ children, whenChanged, large }: { children: ReactNode; whenChanged?: boolean; large?: boolean }) {
   const { busy, changed } = useContext(State);
   return (
-    <button type="submit" className={`key ${large ? "" : "key-small"}`} disabled={busy || (whenChanged && !changed)}>
+    <button type="submit" className={`key ${large ? "key-main" : "key-small"}`} disabled={busy || (whenChanged && !changed)}>
       {children}
     </button>
   );

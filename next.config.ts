@@ -3,6 +3,8 @@ import type { NextConfig } from "next";
 const config: NextConfig = {
   // The native driver, the image library and the PDF writer read files beside themselves: the bundler must leave them alone.
   serverExternalPackages: ["better-sqlite3", "sharp", "pdfkit", "highs"],
+  // A spreadsheet of ten thousand rows is one act (core/bring-in/table.ts holds the limit that is told).
+  experimental: { serverActions: { bodySizeLimit: "12mb" } },
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { By } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
 import type { WayOut } from "@/core/vocabulary/way-out";
@@ -178,6 +181,56 @@ describe("a shop that starts with nothing", () => {
       const [, place] = href.split("#");
       if (place) expect(await response.text(), href).toContain(`id="${place}"`);
     }
+  });
+
+  it("moves in: a spreadsheet in old letters, its columns named by hand, what is wrong said by row, all in by one press and out by another", async () => {
+    const folder = mkdtempSync(join(tmpdir(), "zorbek-moves-in-"));
+    const file = (name: string, text: string) => {
+      const path = join(folder, name);
+      writeFileSync(path, Buffer.from(text, "latin1"));
+      return path;
+    };
+    const takeBack = async (what: string) =>
+      (await person.driver.findElement(By.css(`button[aria-label^="Take all of it back: ${what}"]`))).click();
+    await person.go("/shop/bring-in");
+    // Semicolons, Latin-1, a heading nobody would guess, and a row without a name.
+    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+      file("book.csv", "Wer;Telephone\r\nJ\u00f6rn M\u00fc\u00dfe;0555 1\r\n;0555 2\r\n"),
+    );
+    await person.sees("2 rows, Latin-1, parted by semicolons.");
+    await person.sees("Say which column is the name.");
+    await choose("name", "Wer");
+    await person.sees("J\u00f6rn M\u00fc\u00dfe");
+    await person.sees("Row 3: No name here.");
+    const before = server.value<number>("SELECT count(*) FROM customer");
+    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+      file("mended.csv", "Name;Telephone\r\nJ\u00f6rn M\u00fc\u00dfe;0555 1\r\nIda Marl;0555 2\r\n"),
+    );
+    await person.press("Bring in 2 rows");
+    await person.sees("Brought in: 2 rows of mended.csv.");
+    expect(server.value("SELECT name FROM customer ORDER BY id DESC LIMIT 1")).toBe("Ida Marl");
+    await person.press("Reels, with a visit of before");
+    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+      file("reels.csv", "Owner,Model,Serial,Serviced on,Work\nIda Marl,Tern 20,OT 311,31.5.2023,full service\nNobody,Tern 20,OT 312,,\n"),
+    );
+    await person.press("Bring in 2 rows");
+    await person.sees("Row 3: Nobody is not among the customers: bring the customers in first.");
+    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+      file("reels2.csv", "Owner,Model,Serial,Serviced on,Work\nIda Marl,Tern 20,OT 311,31.5.2023,full service\n"),
+    );
+    await person.press("Bring in 1 row");
+    await person.sees("Brought in: 1 row of reels2.csv.");
+    await person.go(`/ledger/reel/${server.value<number>("SELECT max(id) FROM reel")}`);
+    await person.sees("31 May 2023, full service");
+    // The customers are in use by now: they stay. The reels go, then the customers.
+    await person.go("/shop/bring-in");
+    await takeBack("Customers");
+    await person.sees("is in use by now");
+    await takeBack("Reels");
+    await person.sees("Taken back, all of it.");
+    await takeBack("Customers");
+    await person.driver.wait(() => server.value<number>("SELECT count(*) FROM customer") === before, 10_000);
+    rmSync(folder, { recursive: true });
   });
 
   it("is copied by one press, changed, and put back as it was by two", async () => {

@@ -72,6 +72,12 @@ export default async function ShopPage() {
               Who we order from
             </Link>
           </section>
+          <section>
+            <h2>Data</h2>
+            <Link className="act-link" href="/shop/bring-in">
+              Bring in from a spreadsheet
+            </Link>
+          </section>
           <Backups {...shownBackups()} backUp={backUpNow} restore={restoreCopy} />
           <section>
             <h2>Instruments</h2>

@@ -153,6 +153,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "model-measured": (d) => `kept measured numbers for ${String(d.model)}`,
   measured: (d, { seat }) =>
     `measured ${measureName(d.kind)}${d.position ? ` of ${seat(d.position)}` : ""}: ${Number(Number(d.value).toPrecision(3))} ${String(d.unit)}`,
+  "brought-in": (d) => `brought in ${count(d.rows, "row")} of ${String(d.kind)} from a file`,
+  "brought-in-undone": (d) => `took a file of ${String(d.kind)} back`,
   "gauge-kept": (d) => `saved the result of the ${gaugeWords(d.gauge)} gauge to the job`,
   "item-given-back": (d) => `returned with the reel: ${word(broughtWith, d.item, String(d.item))}`,
   "item-kept": (d) => `still here: ${word(broughtWith, d.item, String(d.item))}`,

@@ -44,19 +44,32 @@ export const findCustomer = (db: Db, id: number): Customer | null => {
   return row ? toCustomer(row) : null;
 };
 
-function indexCustomer(db: Db, id: number, name: string, phone: string, email: string): void {
-  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email}` });
+function indexCustomer(db: Db, id: number, name: string, phone: string, email: string, isNew = false): void {
+  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email}` }, isNew);
+}
+
+interface NewCustomer {
+  readonly name: string;
+  readonly phone: string;
+  readonly email: string;
+  readonly note?: string;
 }
 
 /** Adds a customer. @returns the new id. */
-export function addCustomer(ctx: Context, customer: { name: string; phone: string; email: string; note?: string }): number {
+export function addCustomer(ctx: Context, customer: NewCustomer): number {
+  const id = writeCustomer(ctx, customer);
+  writeJournal(ctx, "customer-added", { customerId: id });
+  return id;
+}
+
+/** The same without an entry of its own: what brings many in writes one for all of them. */
+export function writeCustomer(ctx: Context, customer: NewCustomer): number {
   const id = Number(
     ctx.db
       .prepare("INSERT INTO customer (name, phone, email, note) VALUES (?, ?, ?, ?)")
       .run(customer.name, customer.phone, customer.email, customer.note ?? "").lastInsertRowid,
   );
-  indexCustomer(ctx.db, id, customer.name, customer.phone, customer.email);
-  writeJournal(ctx, "customer-added", { customerId: id });
+  indexCustomer(ctx.db, id, customer.name, customer.phone, customer.email, true);
   return id;
 }
 

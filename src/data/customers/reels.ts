@@ -115,22 +115,28 @@ export function ensureReel(ctx: Context, reel: { modelId: string; serial: string
   }
   const model = findModel(ctx.db, reel.modelId);
   if (!model) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId", { to: "new-model" });
-  const id = Number(
-    ctx.db
-      .prepare("INSERT INTO reel (model_id, serial, hand, owner_id) VALUES (?, ?, ?, ?)")
-      .run(reel.modelId, serial, reel.hand, reel.ownerId).lastInsertRowid,
-  );
+  const id = writeReel(ctx, { ...reel, serial });
   writeJournal(ctx, "reel-added", { reelId: id, customerId: reel.ownerId });
-  indexReel(ctx.db, id);
   return id;
 }
 
-function indexReel(db: Db, id: number): void {
+/** A reel nobody has in the book, without an entry of its own. @param reel its serial normalised. */
+export function writeReel(ctx: Context, reel: { modelId: string; serial: string; hand: Hand; ownerId: number }): number {
+  const id = Number(
+    ctx.db
+      .prepare("INSERT INTO reel (model_id, serial, hand, owner_id) VALUES (?, ?, ?, ?)")
+      .run(reel.modelId, reel.serial, reel.hand, reel.ownerId).lastInsertRowid,
+  );
+  indexReel(ctx.db, id, true);
+  return id;
+}
+
+function indexReel(db: Db, id: number, isNew = false): void {
   const reel = findReel(db, id);
   if (!reel) return;
   const title = `${reel.modelName} ${reel.serial || "no serial"}`;
   const { madeBy, madeWhen, madeWhere } = takenFor(db, id);
   const guessed = [madeBy, madeWhen, madeWhere].some(isGuess) ? "guess" : "";
   const words = [title, reel.ownerName, madeBy, madeWhen, madeWhere, guessed].filter(Boolean).join(" ");
-  indexForFind(db, { kind: "reel", ref: String(id), title, words });
+  indexForFind(db, { kind: "reel", ref: String(id), title, words }, isNew);
 }

@@ -8,11 +8,16 @@ export interface FindHit {
   readonly title: string;
 }
 
-/** Puts one thing into the find index, or renews what stands there. */
-export function indexForFind(db: Db, entry: FindHit & { readonly words: string }): void {
-  db.prepare("DELETE FROM find WHERE kind = ? AND ref = ?").run(entry.kind, entry.ref);
+/** Puts one thing into the find index, or renews what stands there. @param isNew nothing stands there. */
+export function indexForFind(db: Db, entry: FindHit & { readonly words: string }, isNew = false): void {
+  if (!isNew) forgetInFind(db, entry);
   db.prepare("INSERT INTO find (words, kind, ref, title) VALUES (?, ?, ?, ?)").run(entry.words, entry.kind, entry.ref, entry.title);
 }
+
+/** Takes one thing out of the find index. Reads all of it: what is new is not looked for. */
+export const forgetInFind = (db: Db, { kind, ref }: Pick<FindHit, "kind" | "ref">): void => {
+  db.prepare("DELETE FROM find WHERE kind = ? AND ref = ?").run(kind, ref);
+};
 
 /**
  * Finds by the beginnings of words, best first. Signs that mean something to FTS5 are dropped, so no input is a syntax error.

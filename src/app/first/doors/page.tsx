@@ -32,6 +32,14 @@ export default async function DoorsPage() {
           <p className="mt-2">From one of ten families: its drawing, build order and diagnosis come with it. Or bring in a model's file.</p>
         </li>
         <li>
+          <Link className="key inline-flex" href="/shop/bring-in">
+            Bring data in
+          </Link>
+          <p className="mt-2">
+            Customers, reels with their visits, stock, suppliers and price lists out of a spreadsheet; each file can be taken back whole.
+          </p>
+        </li>
+        <li>
           <h2>Look round in the demo</h2>
           <p>
             In a second window of the terminal: <code className="num">npm run demo</code>. It works in a folder of its own and touches

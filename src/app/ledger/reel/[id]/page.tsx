@@ -19,6 +19,7 @@ import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts } from "@/data/jobs/pieces";
 import { dueOfReel } from "@/data/ledger/reel-history";
 import { listDonorSeats, listPiecesOfDonor } from "@/data/parts/donors";
+import { listPastVisits } from "@/data/shop/bring-in";
 import { getShopSettings } from "@/data/shop/settings";
 import { HistoryChart } from "@/ui/charts/history-chart";
 import { MeasureSeries } from "@/ui/charts/measure-series";
@@ -51,6 +52,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   const taken = takenForWords(takenFor(db, reel.id));
   const oldestFirst = [...visits].reverse();
   const due = dueOfReel(db, reel.id, monthsAfter);
+  const past = listPastVisits(db, reel.id);
   const seats = new Map(
     visits.flatMap(({ job }) => machineOf(db, job).anatomy.positions.map((position) => [position.id, position] as const)),
   );
@@ -119,6 +121,20 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             })}
           />
         </div>
+      )}
+      {past.length > 0 && (
+        <section aria-label="Before this book">
+          <h2>Before this book</h2>
+          <ul>
+            {past.map(({ id, on, words, paidMinor }) => (
+              <li key={id} className="rule-row py-1">
+                {[on ? dateWords(on) : "day not known", words, paidMinor === null ? "" : `paid ${formatMinor(paidMinor)}`]
+                  .filter(Boolean)
+                  .join(", ")}
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {measures.length > 0 && (
         <section aria-label="Measured" className="my-3">

@@ -1,0 +1,261 @@
+import { type BringInKind, type BringInRow, bringInKinds, dayOf, type RowFault } from "@/core/bring-in/kinds";
+import { parseMinor } from "@/core/money/money";
+import { writeCustomer } from "@/data/customers/customers";
+import { findReelBySerial, isWholeSerial, normaliseSerial, writeReel } from "@/data/customers/reels";
+import { setBin } from "@/data/parts/stock";
+import { addSupplier, setOffer } from "@/data/parts/suppliers";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { forgetInFind } from "@/data/store/find";
+import { writeJournal } from "@/data/store/journal";
+
+/** A row that was made, to be taken away again; with what stood there before. */
+interface Made {
+  readonly made: "customer" | "reel" | "past-visit" | "supplier" | "offer" | "bin";
+  readonly ref: unknown;
+  readonly before?: unknown;
+}
+type Row = (row: BringInRow, line: number) => Made[] | RowFault;
+
+const amount = (cell: string | undefined): number | null => (cell ? parseMinor(cell.replace(/\s|(?<=\d)['’](?=\d)/g, "")) : null);
+const ids = (db: Db, sql: string): Map<string, string> =>
+  new Map((db.prepare(sql).raw().all() as [string | number, string][]).map(([id, name]) => [name.toLowerCase(), String(id)]));
+
+/** How each kind's rows are written, one after the other: a later row may lean on an earlier one. */
+function writerOf(ctx: Context, kind: BringInKind): Row {
+  const { db } = ctx;
+  const fault = (line: number, field: string, message: string): RowFault => ({ row: line, field, message });
+  switch (kind) {
+    case "customers": {
+      const known = ids(db, "SELECT id, name || '|' || phone FROM customer WHERE retired_at IS NULL");
+      return ({ name, phone = "", email = "", note = "" }, line) => {
+        const key = `${name}|${phone}`.toLowerCase();
+        if (known.has(key)) return fault(line, "name", `${name} is in the book already.`);
+        const id = writeCustomer(ctx, { name: name!, phone, email, note });
+        known.set(key, String(id));
+        return [{ made: "customer", ref: id }];
+      };
+    }
+    case "reels": {
+      const owners = ids(db, "SELECT id, name FROM customer WHERE retired_at IS NULL");
+      const whole = ids(db, "SELECT id, maker || ' ' || name FROM model");
+      const short = ids(db, "SELECT id, name FROM model");
+      const seen = new Map<string, number>();
+      return ({ owner, maker = "", model, serial: typed = "", hand = "", visitOn = "", visitWords = "", visitPaid = "" }, line) => {
+        const ownerId = owners.get(owner!.toLowerCase());
+        if (!ownerId) return fault(line, "owner", `${owner} is not among the customers: bring the customers in first.`);
+        const modelId = whole.get(`${maker} ${model}`.trim().toLowerCase()) ?? (maker ? undefined : short.get(model!.toLowerCase()));
+        if (!modelId) return fault(line, "model", `${`${maker} ${model}`.trim()} is not in the library: make the model first.`);
+        const serial = normaliseSerial(typed);
+        const visit = visitOn || visitWords || visitPaid;
+        const key = `${modelId} ${serial}`;
+        // One reel on several rows has had several visits; the first of them brings it in.
+        let id = serial ? seen.get(key) : undefined;
+        const made: Made[] = [];
+        if (id === undefined) {
+          if (isWholeSerial(serial) && findReelBySerial(db, serial, modelId))
+            return fault(line, "serial", `${serial} is in the book already.`);
+          id = writeReel(ctx, { modelId, serial, hand: /^l/i.test(hand) ? "left" : "right", ownerId: Number(ownerId) });
+          if (serial) seen.set(key, id);
+          made.push({ made: "reel", ref: id });
+        } else if (!visit) return fault(line, "serial", `${serial} stands on two rows of this file.`);
+        if (visit)
+          made.push({
+            made: "past-visit",
+            ref: Number(
+              db
+                .prepare("INSERT INTO past_visit (reel_id, on_day, words, paid_minor) VALUES (?, ?, ?, ?)")
+                .run(id, dayOf(visitOn), visitWords, amount(visitPaid)).lastInsertRowid,
+            ),
+          });
+        return made;
+      };
+    }
+    case "suppliers":
+      return ({ name, postage, leadDays }, line) => {
+        try {
+          return [
+            {
+              made: "supplier",
+              ref: addSupplier(ctx, { name: name!, postageMinor: amount(postage) ?? 0, leadDays: Number(leadDays || 5) }),
+            },
+          ];
+        } catch (error) {
+          if (error instanceof Refusal) return fault(line, "name", error.message);
+          throw error;
+        }
+      };
+    case "prices": {
+      const suppliers = ids(db, "SELECT id, name FROM supplier WHERE retired_at IS NULL");
+      const parts = ids(db, "SELECT id, number FROM part_type");
+      return ({ supplier, number, price }, line) => {
+        const supplierId = suppliers.get(supplier!.toLowerCase());
+        if (!supplierId) return fault(line, "supplier", `${supplier} is not among the suppliers: bring the suppliers in first.`);
+        const partTypeId = parts.get(number!.toLowerCase());
+        if (!partTypeId) return fault(line, "number", `${number} is no part of the catalogue.`);
+        const before = db
+          .prepare("SELECT price_minor FROM offer WHERE supplier_id = ? AND part_type_id = ?")
+          .pluck()
+          .get(supplierId, partTypeId);
+        setOffer(ctx, { supplierId, partTypeId, priceMinor: amount(price)! });
+        return [{ made: "offer", ref: [supplierId, partTypeId], before: before ?? null }];
+      };
+    }
+    case "stock": {
+      const parts = ids(db, "SELECT id, number FROM part_type");
+      const seen = new Set<string>();
+      return ({ number, bin, count, minimum }, line) => {
+        const partTypeId = parts.get(number!.toLowerCase());
+        if (!partTypeId) return fault(line, "number", `${number} is no part of the catalogue.`);
+        if (seen.has(partTypeId)) return fault(line, "number", `${number} stands on two rows of this file.`);
+        seen.add(partTypeId);
+        const before = db.prepare("SELECT bin, count, minimum FROM stock WHERE part_type_id = ?").get(partTypeId) as
+          | { minimum: number }
+          | undefined;
+        setBin(ctx, partTypeId, bin!, Number(count), minimum ? Number(minimum) : (before?.minimum ?? 0));
+        return [{ made: "bin", ref: [partTypeId, Number(count)], before: before ?? null }];
+      };
+    }
+  }
+}
+
+/** Told of what is wrong with a file's rows; whatever was written until then is gone with it. */
+export class NotBroughtIn extends Error {
+  constructor(readonly faults: readonly RowFault[]) {
+    super("Nothing was brought in.");
+  }
+}
+
+/**
+ * Brings a file's rows in, all of them or none. @param rows checked by themselves already. @throws NotBroughtIn with every row that does not go with
+ * what the book holds; runs in a transaction, which that ends.
+ */
+export function bringIn(ctx: Context, kind: BringInKind, file: string, rows: readonly BringInRow[]): { id: number } {
+  const { db } = ctx;
+  if (!rows.length) throw new Refusal("empty", "There is no row to bring in.");
+  const id = Number(
+    db
+      .prepare("INSERT INTO brought_in (kind, file, rows, at, person_id) VALUES (?, ?, ?, ?, ?)")
+      .run(kind, file.slice(0, 200), rows.length, ctx.now, ctx.person.id).lastInsertRowid,
+  );
+  const write = writerOf(ctx, kind);
+  const keep = db.prepare("INSERT INTO brought_in_row (brought_in_id, row, made, ref, before) VALUES (?, ?, ?, ?, ?)");
+  const faults: RowFault[] = [];
+  rows.forEach((row, i) => {
+    const done = write(row, i + 2);
+    if (!Array.isArray(done)) faults.push(done);
+    else
+      for (const { made, ref, before } of done)
+        keep.run(id, i + 2, made, JSON.stringify(ref), before === undefined || before === null ? null : JSON.stringify(before));
+  });
+  if (faults.length) throw new NotBroughtIn(faults);
+  writeJournal(ctx, "brought-in", {}, { id, kind, rows: rows.length });
+  return { id };
+}
+
+/** What would be wrong with a file's rows beside what the book holds; nothing is written. */
+export function tryBringIn(ctx: Context, kind: BringInKind, rows: readonly BringInRow[]): readonly RowFault[] {
+  const { db } = ctx;
+  const back = new Error("only tried");
+  try {
+    db.transaction(() => {
+      bringIn(ctx, kind, "", rows);
+      throw back;
+    })();
+  } catch (error) {
+    if (error instanceof NotBroughtIn) return error.faults;
+    if (error !== back) throw error;
+  }
+  return [];
+}
+
+export interface BroughtIn {
+  readonly id: number;
+  readonly kind: BringInKind;
+  readonly file: string;
+  readonly rows: number;
+  readonly at: string;
+  readonly undoneAt: string | null;
+}
+
+export const listBroughtIn = (db: Db): BroughtIn[] =>
+  db.prepare("SELECT id, kind, file, rows, at, undone_at AS undoneAt FROM brought_in ORDER BY id DESC LIMIT 50").all() as BroughtIn[];
+
+/** Takes a whole file back, the last row first. @throws Refusal where something of it is in use by now: then all of it stays. */
+export function undoBringIn(ctx: Context, id: number): void {
+  const { db } = ctx;
+  const batch = db.prepare("SELECT kind, undone_at AS undoneAt FROM brought_in WHERE id = ?").get(id) as
+    | { kind: BringInKind; undoneAt: string | null }
+    | undefined;
+  if (!batch || batch.undoneAt) throw new Refusal("undone", "This was taken back already. Reload the page.");
+  const rows = db.prepare("SELECT row, made, ref, before FROM brought_in_row WHERE brought_in_id = ? ORDER BY row DESC, made").all(id) as {
+    row: number;
+    made: Made["made"];
+    ref: string;
+    before: string | null;
+  }[];
+  for (const { row, made, ref, before } of rows) {
+    try {
+      takeBack(ctx, made, JSON.parse(ref), before === null ? null : JSON.parse(before));
+    } catch (error) {
+      if (error instanceof Refusal) throw error;
+      if (String((error as { code?: string }).code).startsWith("SQLITE_CONSTRAINT"))
+        throw new Refusal(
+          "in-use",
+          `Row ${row} is in use by now (${bringInKinds[batch.kind].name.toLowerCase()}): nothing was taken back. Change or retire single ones instead.`,
+        );
+      throw error;
+    }
+  }
+  db.prepare("UPDATE brought_in SET undone_at = ? WHERE id = ?").run(ctx.now, id);
+  writeJournal(ctx, "brought-in-undone", {}, { id, kind: batch.kind });
+}
+
+function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknown): void {
+  const { db } = ctx;
+  switch (made) {
+    case "customer":
+    case "reel":
+      db.prepare(`DELETE FROM ${made} WHERE id = ?`).run(ref);
+      forgetInFind(db, { kind: made, ref: String(ref) });
+      return;
+    case "past-visit":
+      db.prepare("DELETE FROM past_visit WHERE id = ?").run(ref);
+      return;
+    case "supplier":
+      db.prepare("DELETE FROM supplier WHERE id = ?").run(ref);
+      return;
+    case "offer": {
+      const [supplierId, partTypeId] = ref as [string, string];
+      if (before === null) db.prepare("DELETE FROM offer WHERE supplier_id = ? AND part_type_id = ?").run(supplierId, partTypeId);
+      else setOffer(ctx, { supplierId, partTypeId, priceMinor: before as number });
+      return;
+    }
+    case "bin": {
+      const [partTypeId, count] = ref as [string, number];
+      const now = db.prepare("SELECT count FROM stock WHERE part_type_id = ?").pluck().get(partTypeId);
+      if (now !== count)
+        throw new Refusal("in-use", "A bin of it was counted or taken from since: nothing was taken back. Count it at Stores instead.");
+      if (before === null) {
+        setBin(ctx, partTypeId, "none", 0, 0);
+        db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);
+      } else {
+        const { bin, count: counted, minimum } = before as { bin: string; count: number; minimum: number };
+        setBin(ctx, partTypeId, bin, counted, minimum);
+      }
+    }
+  }
+}
+
+export interface PastVisit {
+  readonly id: number;
+  readonly on: string | null;
+  readonly words: string;
+  readonly paidMinor: number | null;
+}
+
+/** Visits of before this book, the newest first. */
+export const listPastVisits = (db: Db, reelId: number): PastVisit[] =>
+  db
+    .prepare("SELECT id, on_day AS 'on', words, paid_minor AS paidMinor FROM past_visit WHERE reel_id = ? ORDER BY on_day DESC, id DESC")
+    .all(reelId) as PastVisit[];

@@ -1,0 +1,181 @@
+"use client";
+import { useMemo, useState } from "react";
+import { type BringInKind, bringInKindIds, bringInKinds, type ColumnsOf, guessColumns, type RowFault, rowsOf } from "@/core/bring-in/kinds";
+import { readText } from "@/core/bring-in/read-text";
+import { mostBytes, mostRows, readTable, type TextTable } from "@/core/bring-in/table";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+import { TabRail } from "@/ui/controls/tab-rail";
+import { ChoiceField } from "@/ui/controls/text-field";
+
+interface Props {
+  readonly bring: Action<{ id: number } | { faults: readonly RowFault[] }>;
+  readonly undo: Action<void>;
+  readonly earlier: readonly { readonly id: number; readonly words: string; readonly undone: string | null }[];
+}
+
+const separators: Readonly<Record<string, string>> = { ";": "semicolons", ",": "commas", "\t": "tabs", "|": "bars" };
+const shownRows = 8;
+const shownFaults = 30;
+
+/** A file, its columns named by hand where their headings do not say it, a look at what comes, and all of it in by one press or none. */
+export function BringInSheet({ bring, undo, earlier }: Props) {
+  const [kind, setKind] = useState<BringInKind>("customers");
+  const [file, setFile] = useState<{ readonly name: string; readonly table: TextTable; readonly how: string } | null>(null);
+  const [columns, setColumns] = useState<ColumnsOf>({});
+  const [unread, setUnread] = useState<string>();
+  const [beside, setBeside] = useState<readonly RowFault[]>([]);
+  const [said, setSaid] = useState("");
+  const choose = (now: BringInKind, table: TextTable | undefined) => {
+    setKind(now);
+    setColumns(table ? guessColumns(now, table.columns) : {});
+    setBeside([]);
+    setSaid("");
+  };
+  const read = async (chosen: File) => {
+    setUnread(undefined);
+    setFile(null);
+    if (chosen.size > mostBytes) return setUnread(`This file has more than ${mostBytes / 1024 / 1024} MB: bring it in with several.`);
+    const { text, encoding } = readText(new Uint8Array(await chosen.arrayBuffer()));
+    const table = readTable(text);
+    if (!table.ok) return setUnread(table.message);
+    setFile({ name: chosen.name, table: table.value, how: `${encoding}, parted by ${separators[table.value.separator] ?? "lines"}` });
+    choose(kind, table.value);
+  };
+  const made = useMemo(() => (file ? rowsOf(kind, file.table.rows, columns) : null), [file, kind, columns]);
+  const faults = made?.faults.length ? made.faults : beside;
+  const act = useAct(bring, (value) => {
+    if ("faults" in value) return setBeside(value.faults);
+    setSaid(`Brought in: ${file?.table.rows.length} row${file?.table.rows.length === 1 ? "" : "s"} of ${file?.name}.`);
+    setFile(null);
+    setBeside([]);
+  });
+  const undoing = useAct(undo, () => setSaid("Taken back, all of it."));
+  const fields = Object.entries(bringInKinds[kind].fields) as [string, { readonly words: string; readonly must?: true }][];
+  const faultAt = (row: number, field: string) => faults.find((fault) => fault.row === row && fault.field === field);
+  return (
+    <div className="mt-2 flex flex-col gap-6">
+      <h1>Bring in</h1>
+      <TabRail
+        label="What is brought in"
+        tabs={bringInKindIds.map((id) => ({ id, name: bringInKinds[id].name }))}
+        chosen={kind}
+        onChoose={(id) => choose(id as BringInKind, file?.table)}
+      >
+        <div className="flex flex-col gap-4">
+          <Field
+            label="A spreadsheet's file (CSV)"
+            hint={`First row: what the columns are called. Up to ${mostRows} rows, whatever parts the cells and however the letters are kept.`}
+            error={unread}
+          >
+            {(field) => (
+              <input
+                {...field}
+                type="file"
+                accept=".csv,.txt,.tsv,text/csv,text/plain"
+                onChange={(event) => {
+                  const chosen = event.target.files?.[0];
+                  event.target.value = "";
+                  if (chosen) void read(chosen);
+                }}
+              />
+            )}
+          </Field>
+          {file && made && (
+            <>
+              <p>
+                {file.name}: <span className="num">{file.table.rows.length}</span> rows, {file.how}.
+              </p>
+              <div className="grid grid-cols-2 gap-3 lg:grid-cols-4">
+                {fields.map(([id, { words, must }]) => (
+                  <ChoiceField
+                    key={id}
+                    label={`${words}${must ? "" : " (if there is one)"}`}
+                    of={{ "": "no column", ...Object.fromEntries(file.table.columns.map((column, i) => [String(i), column])) }}
+                    value={columns[id] === undefined ? "" : String(columns[id])}
+                    error={faultAt(1, id)?.message}
+                    onChoose={(at) => {
+                      const { [id]: _, ...rest } = columns;
+                      setColumns(at === "" ? rest : { ...rest, [id]: Number(at) });
+                      setBeside([]);
+                    }}
+                  />
+                ))}
+              </div>
+              {made.rows.length > 0 && (
+                <table className="plain-table">
+                  <thead>
+                    <tr>
+                      <th>Row</th>
+                      {fields.map(([id, { words }]) => (columns[id] === undefined ? null : <th key={id}>{words}</th>))}
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {made.rows.slice(0, shownRows).map((row, i) => (
+                      // biome-ignore lint/suspicious/noArrayIndexKey: a file's rows stand where they stand
+                      <tr key={i}>
+                        <td className="num">{i + 2}</td>
+                        {fields.map(([id]) => (columns[id] === undefined ? null : <td key={id}>{row[id]}</td>))}
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              )}
+              {made.rows.length > shownRows && <p className="text-note">and {made.rows.length - shownRows} more</p>}
+              {made.rows.length > 0 && faults.length > 0 && (
+                <div role="alert" className="alarm">
+                  <p>Nothing is brought in before these are put right, in the file or by another column:</p>
+                  <ul>
+                    {faults.slice(0, shownFaults).map(({ row, field, message }) => (
+                      <li key={`${row} ${field}`}>
+                        Row <span className="num">{row}</span>: {message}
+                      </li>
+                    ))}
+                  </ul>
+                  {faults.length > shownFaults && <p>and {faults.length - shownFaults} more</p>}
+                </div>
+              )}
+              <button
+                type="button"
+                className="key key-main"
+                disabled={act.busy || !made.rows.length || faults.length > 0}
+                onClick={() => act.press({ kind, file: file.name, columns, rows: file.table.rows })}
+              >
+                Bring in {file.table.rows.length} row{file.table.rows.length === 1 ? "" : "s"}
+              </button>
+            </>
+          )}
+          <Refused of={[act]} />
+          {said && <p role="status">{said}</p>}
+        </div>
+      </TabRail>
+      {earlier.length > 0 && (
+        <section>
+          <h2>Brought in before</h2>
+          <Refused of={[undoing]} />
+          <ul>
+            {earlier.map(({ id, words, undone }) => (
+              <li key={id} className="rule-row flex flex-wrap items-center gap-4 py-2">
+                <span>{words}</span>
+                {undone ? (
+                  <span className="text-note">taken back {undone}</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="key key-small"
+                    disabled={undoing.busy}
+                    aria-label={`Take all of it back: ${words}`}
+                    onClick={() => undoing.press({ id })}
+                  >
+                    Take all of it back
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}

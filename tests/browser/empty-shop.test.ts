@@ -1,9 +1,11 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import Database from "better-sqlite3";
 import { By } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
 import type { WayOut } from "@/core/vocabulary/way-out";
+import { bringInArchive, canonicalHash } from "@/data/store/archive";
 import { wayLink } from "@/ui/controls/way-link";
 import { atTheBench, type Person, type Server } from "./bench";
 
@@ -230,6 +232,20 @@ describe("a shop that starts with nothing", () => {
     await person.sees("Taken back, all of it.");
     await takeBack("Customers");
     await person.driver.wait(() => server.value<number>("SELECT count(*) FROM customer") === before, 10_000);
+    rmSync(folder, { recursive: true });
+  });
+
+  it("leaves as one file, and begins anew in another folder, equal by hash", async () => {
+    const folder = mkdtempSync(join(tmpdir(), "zorbek-leaves-"));
+    await person.go("/shop");
+    await person.sees("Take everything out, as one file");
+    const file = join(folder, "shop.zip");
+    writeFileSync(file, Buffer.from(await (await fetch(`${server.base}/shop/shop.zip`)).arrayBuffer()));
+    const manifest = await bringInArchive(file, join(folder, "new"));
+    const copy = new Database(join(folder, "new", "zorbek.db"), { readonly: true });
+    expect(canonicalHash(copy)).toBe(manifest.hash);
+    expect(copy.prepare("SELECT count(*) FROM job").pluck().get()).toBe(server.value("SELECT count(*) FROM job"));
+    copy.close();
     rmSync(folder, { recursive: true });
   });
 

@@ -23,7 +23,7 @@ const mayChange: Readonly<Record<Permission, readonly Role[]>> = {
 export const mayDo = ({ role }: Person, permission: Permission): boolean => mayChange[permission].includes(role);
 
 /** What a page, a picture or a paper shows; whoever works here may read all of it today. */
-export type Reading = "rack" | "jobs" | "customers" | "stores" | "library" | "gauges" | "ledger" | "shop";
+export type Reading = "rack" | "jobs" | "customers" | "stores" | "library" | "gauges" | "ledger" | "shop" | "everything";
 const everybody: readonly Role[] = ["owner", "bench", "counter"];
 const maySee: Readonly<Record<Reading, readonly Role[]>> = {
   rack: everybody,
@@ -34,5 +34,7 @@ const maySee: Readonly<Record<Reading, readonly Role[]>> = {
   gauges: everybody,
   ledger: everybody,
   shop: everybody,
+  // All of the shop as one file.
+  everything: ["owner"],
 };
 export const mayRead = ({ role }: Person, reading: Reading): boolean => maySee[reading].includes(role);

@@ -74,9 +74,14 @@ export default async function ShopPage() {
           </section>
           <section>
             <h2>Data</h2>
-            <Link className="act-link" href="/shop/bring-in">
-              Bring in from a spreadsheet
-            </Link>
+            <p className="flex flex-wrap gap-x-6 gap-y-1">
+              <Link className="act-link" href="/shop/bring-in">
+                Bring in from a spreadsheet
+              </Link>
+              <a className="act-link" href="/shop/shop.zip" download>
+                Take everything out, as one file
+              </a>
+            </p>
           </section>
           <Backups {...shownBackups()} backUp={backUpNow} restore={restoreCopy} />
           <section>

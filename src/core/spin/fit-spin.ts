@@ -51,7 +51,7 @@ interface Passed {
  * The law walked from pulse to pulse (Runge and Kutta), with the equations of its derivatives beside it. @returns null where it stands before
  * the last pulse.
  */
-function walk(times: readonly number[], { speed, a, b, c }: Start): Passed | null {
+export function walk(times: readonly number[], { speed, a, b, c }: Start): Passed | null {
   const angles = [0];
   const speeds = [speed];
   const moved = [[0, 0, 0, 0]];

@@ -26,9 +26,29 @@ describe("least squares", () => {
     expect(fit.coefficients[0]).toBeCloseTo(-0.262323073774029, 9);
     expect(fit.coefficients[1]).toBeCloseTo(1.00211681802045, 11);
     expect(fit.residualSd).toBeCloseTo(0.884796396144373, 10);
+    expect(fit.errors[0]).toBeCloseTo(0.232818234301152, 9);
+    expect(fit.errors[1]).toBeCloseTo(0.000429796848199937, 12);
+    expect(fit.freedom).toBe(34);
+  });
+
+  it("goes through as many points as it has coefficients, with no error known, whatever the signs", () => {
+    const through = (rows: number[][], y: number[]) => leastSquares(rows, y);
+    // 2x − 3y = 1, −4x + y = −7: x = 2, y = 1.
+    const fit = through(
+      [
+        [2, -3],
+        [-4, 1],
+      ],
+      [1, -7],
+    );
+    expect(fit.coefficients[0]).toBeCloseTo(2, 12);
+    expect(fit.coefficients[1]).toBeCloseTo(1, 12);
+    expect([...fit.errors, fit.freedom]).toEqual([Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, 0]);
+    expect(fit.residualSd).toBeNaN();
   });
 
   it("refuses what it cannot tell", () => {
+    expect(() => leastSquares([], [])).toThrow(RangeError);
     expect(() => leastSquares([[1, 2]], [1])).toThrow(RangeError);
     expect(() =>
       leastSquares(

@@ -269,6 +269,7 @@ describe("a reel's history on paper", () => {
         exportedOn: "2026-11-25",
         shop: "The Bench",
         reel: { maker: "Maker", model: "Model", serial: "S1", hand: "left" },
+        before: [{ on: "2019-05-31", words: "washed and greased elsewhere" }],
         visits: [
           {
             tag: formatTag(7),
@@ -319,6 +320,8 @@ describe("a reel's history on paper", () => {
       "Trip lever, not worth drawing",
       "21 cN·m, then 9 cN·m (simulated)",
       "8 Mar 2027: Drag",
+      "Before this book, 31 May 2019: washed and greased elsewhere",
+      "Side play, before the work: 0.31 ± 0.05 mm",
     ])
       expect(text, words).toContain(words);
   });

@@ -15,6 +15,7 @@ import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
+import { listPastVisits } from "@/data/shop/bring-in";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { lastServed } from "./served";
@@ -41,6 +42,7 @@ export function getReelHistory(
     exportedOn: dates.today,
     shop: getShopSettings(db).shopName,
     reel: { maker: model.maker, model: model.name, serial: reel.serial, hand: reel.hand },
+    before: listPastVisits(db, reelId).map(({ on, words }) => ({ on, words })),
     visits: listJobsOfReel(db, reelId)
       .reverse()
       .map((job) => {

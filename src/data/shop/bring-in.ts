@@ -235,7 +235,12 @@ function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknow
       const [partTypeId, count] = ref as [string, number];
       const now = db.prepare("SELECT count FROM stock WHERE part_type_id = ?").pluck().get(partTypeId);
       if (now !== count)
-        throw new Refusal("in-use", "A bin of it was counted or taken from since: nothing was taken back. Count it at Stores instead.");
+        throw new Refusal(
+          "in-use",
+          "A bin of it was counted or taken from since: nothing was taken back. Count it at Stores instead.",
+          null,
+          { to: "bins", partTypeId },
+        );
       if (before === null) {
         setBin(ctx, partTypeId, "none", 0, 0);
         db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);

@@ -28,7 +28,7 @@ export type FirstRun = Pick<ShopSettings, "shopName" | "currency" | "taxBasisPoi
 
 /** What has to be known before the first reel comes; everything else is at Shop and has a usual value. @throws Refusal where it was said already. */
 export function foundShop(ctx: Context, { personName, ...said }: FirstRun): void {
-  if (isFounded(ctx.db)) throw new Refusal("founded", "This shop has its name already. Change it at Shop.");
+  if (isFounded(ctx.db)) throw new Refusal("founded", "This shop has its name already. Change it at Shop.", null, { to: "people" });
   renamePerson(ctx, ctx.person.id, personName);
   saveShopSettings(ctx, { ...getShopSettings(ctx.db), ...said });
 }

@@ -189,16 +189,17 @@ function OrderLine({ line, receive }: { line: Props["orders"][number]["lines"][n
   const [quantity, setQuantity] = useState(String(outstanding));
   const act = useAct(receive);
   return (
-    <li className="rule-row flex flex-wrap items-center gap-3 py-1">
+    <li className="rule-row flex flex-wrap items-center gap-3 py-1 sm:flex-nowrap">
       <span className="num">{line.number}</span>
-      <span>{line.name}</span>
-      <span className="text-note">{line.tags}</span>
-      <span className="num ml-auto">
+      <span className="min-w-0 flex-1">
+        {line.name} <span className="text-note">{line.tags?.replaceAll(",", ", ")}</span>
+      </span>
+      <span className="num ml-auto shrink-0 whitespace-nowrap">
         {line.received} of {line.quantity} in
       </span>
       {outstanding > 0 && (
         <form
-          className="flex items-center gap-2"
+          className="flex shrink-0 items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             act.press({ orderLineId: line.id, quantity: quantity.trim() === "" ? null : Number(quantity) });

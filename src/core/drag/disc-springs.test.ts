@@ -84,6 +84,16 @@ describe("one disc spring against the standard's table", () => {
     expect(snapDeflection(disc(20, 10, 0.5, 0.7))).toBeNull();
   });
 
+  it("goes by E and ν of the metal: spring steel 206 GPa and 0.3 (DIN EN 16984), stainless and phosphor bronze from memory of handbooks", () => {
+    const plate = (gigapascals: number, poisson: number) => (1000 * gigapascals) / (1 - poisson ** 2);
+    expect(platedModulus("spring steel")).toBeCloseTo(plate(206, 0.3), 0);
+    // 17-7 PH and 1.4310 lie at 190 to 200 GPa, CuSn8 at 110 to 120; their ν near 0.3 and 0.34.
+    expect(platedModulus("stainless steel")).toBeGreaterThan(plate(188, 0.28));
+    expect(platedModulus("stainless steel")).toBeLessThan(plate(202, 0.31));
+    expect(platedModulus("bronze")).toBeGreaterThan(plate(110, 0.33));
+    expect(platedModulus("bronze")).toBeLessThan(plate(121, 0.35));
+  });
+
   it("is softer in bronze than in steel", () => {
     expect(platedModulus("bronze")).toBeLessThan(platedModulus("stainless steel"));
     expect(platedModulus("stainless steel")).toBeLessThan(platedModulus("spring steel"));

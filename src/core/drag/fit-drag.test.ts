@@ -89,6 +89,34 @@ describe("what measured pulls say", () => {
     expect(all / cells).toBeLessThan(0.96);
   });
 
+  it("weighs each pull by how well a scale reads it, as reckoned by hand: 2 % and 0.2 N, at the spool", () => {
+    // One gap, one washer, travel alone: torque = μ·k × radius × travel. Three pulls that do not agree.
+    const one: DragElement[] = [
+      { member: "gear", outsideMm: 40, insideMm: 20, mu: null },
+      { member: "none", outsideMm: 40, insideMm: 20, mu: 0.2 },
+      { member: "sleeve", outsideMm: 40, insideMm: 20, mu: null },
+    ];
+    const radiusMm = ((2 / 3) * (20 ** 3 - 10 ** 3)) / (20 ** 2 - 10 ** 2);
+    const taken = [
+      { setting: 1, pullN: 5, lineRadiusMm: 20 },
+      { setting: 4, pullN: 19, lineRadiusMm: 20 },
+      { setting: 10, pullN: 52, lineRadiusMm: 18 },
+    ];
+    const fit = fitDrag(taken, one, { known: false, pitchMm: 0.5 }, { ratio: 1, efficiency: 1, lossNmm: 4 }, "uniform-pressure");
+    const rows = taken.map(({ setting, pullN, lineRadiusMm }) => {
+      const weight = 1 / (Math.sqrt((0.02 * pullN) ** 2 + 0.2 ** 2) * lineRadiusMm) ** 2;
+      return { x: setting * 0.5 * radiusMm, y: pullN * lineRadiusMm - 4, weight };
+    });
+    const sum = (of: (row: (typeof rows)[number]) => number) => rows.reduce((all, row) => all + of(row), 0);
+    const k = sum(({ x, y, weight }) => weight * x * y) / sum(({ x, weight }) => weight * x * x);
+    expect(fit.value).toBeCloseTo(k, 9);
+    // 95 % of two freedoms: Student's t is 4.302653 (published table).
+    const error = 4.302653 * Math.sqrt(sum(({ x, y, weight }) => weight * (y - k * x) ** 2) / 2 / sum(({ x, weight }) => weight * x * x));
+    expect(fit.low).toBeCloseTo(k - error, 5);
+    expect(fit.high).toBeCloseTo(k + error, 5);
+    expect(fit.worstNmm).toBeCloseTo(Math.max(...rows.map(({ x, y }) => Math.abs(y - k * x))), 6);
+  });
+
   it("leaves a coefficient that is known as it is, and says so where another face slips first", () => {
     // One washer of felt known at 0.22, two looked for.
     const mixed = (mu: number) => stack(mu).map((element, i) => (i === 1 ? { ...element, mu: 0.22, known: true } : element));

@@ -97,6 +97,39 @@ describe("the stand-ins, read back", () => {
     expect(loud!.ok && worn!.ok && loud!.value.value - worn!.value.value).toBeGreaterThan(6);
   });
 
+  it("leave out the eighth in which the hand takes up the slack, and call it gritty from a fifth of unevenness on", () => {
+    const turning = (values: readonly number[]) => {
+      const of = readTrace(
+        "turning",
+        values.map((value, i) => ({ tMs: 50 * i, value })),
+      );
+      return of.ok ? of.value : of.code;
+    };
+    const even = [...Array<number>(10).fill(90), ...Array<number>(70).fill(9)];
+    expect(turning(even)).toMatchObject({ value: 9, words: "Mean 9.0 cN·m, peak 9.0, uneven by 0 %." });
+    // Twenty readings after the slack can be read, nineteen cannot.
+    expect(turning(Array<number>(22).fill(9))).toMatchObject({ value: 9 });
+    expect(turning(Array<number>(21).fill(9))).toBe("too-short");
+    // Two levels as far apart from their mean: the standard deviation is that distance.
+    const uneven = (by: number) => Array.from({ length: 80 }, (_, i) => 10 + (i % 2 ? by : -by));
+    expect(turning(uneven(1.9))).toMatchObject({ words: "Mean 10.0 cN·m, peak 11.9, uneven by 19 %." });
+    expect(turning(uneven(2.1))).toMatchObject({ words: "Mean 10.0 cN·m, peak 12.1, uneven by 21 %: gritty or a tight spot." });
+  });
+
+  it("take a click's loud tenth against its quiet tenth, and hear none that stands out by less than 3 dB", () => {
+    const click = (room: number, loud: number, n = 40) => {
+      const of = readTrace(
+        "click",
+        Array.from({ length: n }, (_, i) => ({ tMs: 50 * i, value: i < n / 2 ? room : loud })),
+      );
+      return of.ok ? of.value.value : of.code;
+    };
+    expect(click(-60, -57.1)).toBe("nothing-heard");
+    expect(click(-60, -40, 8)).toBe("too-short");
+    // 20 dB above the room; the room's own share is 0.04 dB of it (textbook: 10·lg(1 − 10⁻²)).
+    expect(click(-60, -40)).toBeCloseTo(20 + 10 * Math.log10(1 - 0.01), 6);
+  });
+
   it("say when there is nothing to read", () => {
     expect(
       readTrace(

@@ -115,10 +115,17 @@ export function FormTick({ name, label }: Pick<FieldProps, "name" | "label">) {
 }
 
 /** Sends the form. `whenChanged`: there is nothing to save until something was typed. */
-export function FormSend({ children, whenChanged, large }: { children: ReactNode; whenChanged?: boolean; large?: boolean }) {
+interface SendProps {
+  readonly children: ReactNode;
+  readonly whenChanged?: boolean;
+  readonly large?: boolean;
+  /** The one main act of its page. */
+  readonly main?: boolean;
+}
+export function FormSend({ children, whenChanged, large, main }: SendProps) {
   const { busy, changed } = useContext(State);
   return (
-    <button type="submit" className={`key ${large ? "key-main" : "key-small"}`} disabled={busy || (whenChanged && !changed)}>
+    <button type="submit" className={`key ${main ? "key-main" : large ? "" : "key-small"}`} disabled={busy || (whenChanged && !changed)}>
       {children}
     </button>
   );

@@ -38,7 +38,7 @@ export function FirstForm({ directory, values, begin }: Props) {
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
       </div>
       <p className="text-note">Prices of services, ways of working, people and suppliers: at Shop and Stores, whenever you like.</p>
-      <FormSend large>Begin</FormSend>
+      <FormSend main>Begin</FormSend>
     </ActForm>
   );
 }

@@ -98,9 +98,11 @@ describe("a copy a day", () => {
         env: { ...process.env, ZORBEK_DATA: directory },
         stdio: "ignore",
       });
+      // Listened for before it can have ended by itself.
+      const ended = new Promise((settle) => child.once("exit", settle));
       await new Promise((wait) => setTimeout(wait, 150 + round * 130));
       child.kill("SIGKILL");
-      await new Promise((settle) => child.once("exit", settle));
+      await ended;
       const copies = listBackups(directory);
       expect(copies.length).toBeGreaterThan(0);
       for (const { name } of copies) verifyCopy(join(directory, "backups", name));

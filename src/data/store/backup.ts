@@ -210,7 +210,7 @@ function setAside(directory: string, file: string, now: Date): string {
     const folder = join(folderOf(directory), `damaged-${stamp}`);
     mkdirSync(folder, { recursive: true });
     for (const rest of ["", "-wal", "-shm"])
-      if (existsSync(`${file}${rest}`)) copyFileSync(`${file}${rest}`, join(folder, `zorbek.db${rest}`));
+      if (existsSync(/* turbopackIgnore: true */ `${file}${rest}`)) copyFileSync(`${file}${rest}`, join(folder, `zorbek.db${rest}`));
     return folder;
   }
 }

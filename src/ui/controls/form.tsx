@@ -114,14 +114,16 @@ export function FormTick({ name, label }: Pick<FieldProps, "name" | "label">) {
   );
 }
 
-/** Sends the form. `whenChanged`: there is nothing to save until something was typed. */
 interface SendProps {
   readonly children: ReactNode;
+  /** There is nothing to save until something was typed. */
   readonly whenChanged?: boolean;
   readonly large?: boolean;
   /** The one main act of its page. */
   readonly main?: boolean;
 }
+
+/** Sends the form. */
 export function FormSend({ children, whenChanged, large, main }: SendProps) {
   const { busy, changed } = useContext(State);
   return (

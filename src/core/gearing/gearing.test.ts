@@ -64,6 +64,42 @@ describe("ratio and teeth from counted turns", () => {
     expect(knobForce(40, 20, 5, 60, 1) * 2 * Math.PI * 60).toBeCloseTo(40 * retrievePerTurn(5, 40), 9);
   });
 
+  it("puts the fewest teeth first, and of as many the smaller pinion: by counting out", () => {
+    // 1 to 5 on pinions of 2 to 4, in order of teeth altogether: 2/2, 3/2, 4/2 and 3/3, and so on.
+    const pairs = toothPairs({ low: 1, ratio: 3, high: 5 }, [2, 4]);
+    const by = ([g, p]: readonly [number, number], [h, q]: readonly [number, number]) => g + p - (h + q) || p - q;
+    const expected: (readonly [number, number])[] = [];
+    for (let p = 2; p <= 4; p++) for (let g = p; g <= 5 * p; g++) expected.push([g, p]);
+    expect(pairs.map(({ gear, pinion }) => [gear, pinion])).toEqual(expected.sort(by));
+    expect(new Set(pairs.map(({ pinion }) => pinion))).toEqual(new Set([2, 3, 4]));
+    expect(toothPairs({ low: 4, ratio: 4.5, high: 5 }, [2, 4], 10).every(({ gear }) => gear <= 10)).toBe(true);
+  });
+
+  it("takes the simplest fraction also from a whole number up, and from nothing up (Farey's sequence, by hand)", () => {
+    expect(simplestFraction(2, 2.6)).toEqual({ over: 5, under: 2 });
+    expect(simplestFraction(2, 2.3)).toEqual({ over: 9, under: 4 });
+    expect(simplestFraction(3, 3.5)).toEqual({ over: 10, under: 3 });
+    expect(simplestFraction(0, 0.3)).toEqual({ over: 1, under: 4 });
+    expect(simplestFraction(0, 0.25)).toEqual({ over: 1, under: 5 });
+    expect(simplestFraction(7, 7.1)).toEqual({ over: 78, under: 11 });
+    expect(simplestFraction(0, 1)).toEqual({ over: 1, under: 2 });
+    expect(simplestFraction(1.5, 3)).toEqual({ over: 2, under: 1 });
+    expect(simplestFraction(1.91, 2)).toEqual({ over: 23, under: 12 });
+  });
+
+  it("asks 74.074 N of the knob for 40 N at 20 mm, five to one, 60 mm, nine tenths (worked)", () => {
+    expect(knobForce(40, 20, 5, 60, 0.9)).toBeCloseTo(74.074, 3);
+  });
+
+  it("refuses what is nothing, and takes a count without doubt; says what it wants", () => {
+    expect(() => ratioOfCounts(10, 0, 0.5)).toThrow("ratioOfCounts: counts are above 0");
+    expect(() => ratioOfCounts(10, 5, -0.1)).toThrow(RangeError);
+    expect(ratioOfCounts(10, 52, 0)).toEqual({ low: 5.2, ratio: 5.2, high: 5.2 });
+    expect(ratioOfCounts(10, 0.2, 0.5).low).toBe(0);
+    expect(() => simplestFraction(-1, 2)).toThrow("simplestFraction: an interval from low to high");
+    expect(() => simplestFraction(2, 2)).toThrow(RangeError);
+  });
+
   it("refuses counts that cannot be", () => {
     expect(() => ratioOfCounts(0, 5, 0.5)).toThrow(RangeError);
     expect(() => ratioOfCounts(10, Number.NaN, 0.5)).toThrow(RangeError);

@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { backingM, capacityM, diameterForCapacity, diameterWithLeft, lineFault, packings, ringVolume, type SpoolRing } from "./line";
+import {
+  backingM,
+  capacityM,
+  diameterForCapacity,
+  diameterWithLeft,
+  lineFault,
+  nylonByBreakingKg,
+  packings,
+  ringVolume,
+  type SpoolRing,
+} from "./line";
 
 const ring: SpoolRing = { arborMm: 30, fullMm: 50, widthMm: 15 };
 
@@ -66,5 +76,29 @@ describe("line on a spool", () => {
     [ring, -1, "lineMm"],
     [ring, 30, "lineMm"],
   ] as const)("refuses what cannot be, at %s", (bad, mm, field) => expect(lineFault(bad, mm)?.field).toBe(field));
+  it.each([
+    [{ arborMm: 300, fullMm: 400, widthMm: 200 }, 3, null],
+    [{ arborMm: 0.1, fullMm: 0.2, widthMm: 0.1 }, 0.03, null],
+    [{ ...ring, arborMm: 300.1, fullMm: 350 }, 0.3, "The arbor is above 0 mm across."],
+    [{ ...ring, arborMm: -1 }, 0.3, "The arbor is above 0 mm across."],
+    [{ ...ring, fullMm: 30 }, 0.3, "The full spool is wider than its arbor."],
+    [{ ...ring, fullMm: 400.1 }, 0.3, "The full spool is wider than its arbor."],
+    [{ ...ring, widthMm: 0 }, 0.3, "The width between the flanges is above 0 mm."],
+    [{ ...ring, widthMm: 200.1 }, 0.3, "The width between the flanges is above 0 mm."],
+    [ring, 0.029, "A line is 0.03 to 3 mm across."],
+    [ring, 3.01, "A line is 0.03 to 3 mm across."],
+  ] as const)("knows its bounds and says them: %o, %f", (bad, mm, message) => expect(lineFault(bad, mm)?.message ?? null).toBe(message));
+
+  it("knows nylon by its class: stronger is thicker, and every class has its range (common practice)", () => {
+    expect(nylonByBreakingKg.length).toBe(7);
+    for (const [i, [kg, low, high]] of nylonByBreakingKg.entries()) {
+      expect(low).toBeLessThan(high);
+      // Strength goes with the section: kilograms a square millimetre of 55 to 110 over all classes.
+      expect(kg / ((Math.PI / 4) * ((low + high) / 2) ** 2)).toBeGreaterThan(50);
+      expect(kg / ((Math.PI / 4) * ((low + high) / 2) ** 2)).toBeLessThan(115);
+      if (i) expect(kg).toBeGreaterThan(nylonByBreakingKg[i - 1]![0]);
+    }
+  });
+
   it("has nothing against one that can", () => expect(lineFault(ring, 0.3)).toBeNull());
 });

@@ -83,4 +83,45 @@ describe("caliper and adjuster", () => {
     expect(stackHeightCheck(5.62, washers).says).toBe("eared washer doubled?");
     expect(stackHeightCheck(8, washers).says).toMatch(/doubled, or not seated/);
   });
+
+  it("knows its edges: no turns, a pitch of nothing, taps on one spot, washers that add up to the hair", () => {
+    expect(sidePlayOfTurns(0, 0.75)).toEqual({ mm: 0, offMm: 0.06 * 0.75 });
+    expect(sidePlayOfTurns(0.5, 2, 0.1)).toEqual({ mm: 1, offMm: 0.2 });
+    expect(() => sidePlayOfTurns(1, 0)).toThrow("sidePlayOfTurns: turns from 0 up, and a pitch above 0");
+    expect(() => sidePlayOfTurns(-0.1, 1)).toThrow(RangeError);
+    const at = (x: number) => ({ x, y: 0 });
+    expect(() => lengthInPicture([at(0), at(10)], 10, [at(3), at(3)])).toThrow("two taps lie on one spot");
+    expect(() => lengthInPicture([at(4), at(4)], 10, [at(3), at(5)])).toThrow("two taps lie on one spot");
+    expect(() => lengthInPicture([at(0), at(10)], 0, [at(3), at(5)])).toThrow("above 0");
+  });
+
+  it("tells wear at the very edge of what both can be off, and not as new by sizes too rough to tell", () => {
+    // 0.3² + 0.4² = 0.5².
+    expect(wearOf({ mm: 9.5, offMm: 0.3 }, { mm: 10, offMm: 0.4 })).toMatchObject({ goneMm: 0.5, says: "as new" });
+    expect(wearOf({ mm: 9.49, offMm: 0.3 }, { mm: 10, offMm: 0.4 }).says).toBe("worn");
+    expect(wearOf({ mm: 10.6, offMm: 0.3 }, { mm: 10, offMm: 0.4 }).says).toBe("not clear");
+    expect(wearOf({ mm: 5, offMm: 0.3 }, { mm: 5, offMm: 0.4 }).says).toBe("not clear");
+    expect(wearOf({ mm: 5.1, offMm: 0.3 }, { mm: 5.1, offMm: 0.4 }).says).toBe("as new");
+  });
+
+  it("judges a stack by its washers: what may be off by hand, and its words when no washer fits the gap", () => {
+    const washers = [
+      { name: "a", thicknessMm: 2 },
+      { name: "b", thicknessMm: 2 },
+      { name: "c", thicknessMm: 1 },
+      { name: "d", thicknessMm: 1 },
+    ];
+    // Four washers, a caliper of 0.05: √(0.05² + (0.05 · 2)²) + 0.04.
+    const off = Math.hypot(0.05, 0.1) + 0.04;
+    const check = (heightMm: number) => stackHeightCheck(heightMm, washers);
+    expect(check(6)).toMatchObject({ shouldMm: 6, differenceMm: 0, says: "as its washers add up" });
+    expect(check(6).offMm).toBeCloseTo(off, 12);
+    expect(check(6 + off - 0.001).says).toBe("as its washers add up");
+    expect(check(6 + off + 0.001).says).toBe("higher than its washers: one doubled, or not seated");
+    expect(check(6 - off - 0.001).says).toBe("lower than its washers: one missing, or worn");
+    expect(check(4).says).toBe("a or b missing?");
+    expect(check(7).says).toBe("c or d doubled?");
+    expect(check(8 + off - 0.001).says).toBe("a or b doubled?");
+    expect(check(8 + off + 0.001).says).toBe("higher than its washers: one doubled, or not seated");
+  });
 });

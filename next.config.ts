@@ -2,9 +2,14 @@ import type { NextConfig } from "next";
 
 const config: NextConfig = {
   // The native driver, the image library and the PDF writer read files beside themselves: the bundler must leave them alone.
-  serverExternalPackages: ["better-sqlite3", "sharp", "pdfkit", "highs"],
+  serverExternalPackages: ["better-sqlite3", "sharp", "pdfkit", "highs", "@node-rs/argon2", "zxcvbn"],
   // A spreadsheet of ten thousand rows is one act (core/bring-in/table.ts holds the limit that is told).
-  experimental: { serverActions: { bodySizeLimit: "12mb" } },
+  experimental: {
+    // The largest file that may be brought in, each of its empty cells three letters on the way.
+    serverActions: { bodySizeLimit: "40mb" },
+    // What passes the gate (proxy.ts) is cut off at ten unless it is said: a picture of twelve has to go through whole.
+    proxyClientMaxBodySize: "40mb",
+  },
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

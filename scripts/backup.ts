@@ -11,7 +11,7 @@ if (!existsSync(join(directory, "zorbek.db"))) {
   process.exit(1);
 }
 try {
-  const { name, second } = backUp(directory, new Date());
+  const { name, second } = backUp(directory, new Date(), null, process.argv.includes("--before-import") ? "before-import" : "daily");
   console.log(`Backed up and looked over: ${join(directory, "backups", name)}${second ? `; ${second}` : ""}`);
 } catch (error) {
   console.error(

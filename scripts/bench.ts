@@ -3,7 +3,7 @@
  * same on any machine. Milliseconds are information; no test asserts them.
  */
 import { spawn } from "node:child_process";
-import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { cpSync, existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { performance } from "node:perf_hooks";
@@ -37,8 +37,11 @@ import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { ensureFirstPerson } from "@/data/shop/people";
 import { openDatabase } from "@/data/store/database";
+import { shopUnderLoad } from "./load";
+import { finderCost, pageCosts } from "./page-cost";
 import { pageStatements } from "./page-statements";
 import { pressPaint } from "./press-paint";
+import { fillDemo } from "./setup.mjs";
 
 /** Median of several timed runs after a warm-up, in milliseconds. */
 function medianMs(work: () => unknown, runs = 15): number {
@@ -135,9 +138,42 @@ print(
   `removal order of ${seats} seats against one JSON.parse of the same model`,
 );
 
+await yearsOfWork();
 await libraryOfAThousand();
 await statementsOfPages();
 await paintOfPresses();
+
+/**
+ * What every page of a shop with years of work in it costs the server beside an empty page of the same run (goal: 3 and 200 KB), the finder beside its
+ * own query (goal: 2), and twenty readers and five workers at once. ZORBEK_WORLD names a shop that `npm run world` made; without it the demo is made.
+ */
+async function yearsOfWork(): Promise<void> {
+  if (!existsSync(".next/BUILD_ID")) {
+    console.log("page: not measured, the application is not built (npm run demo builds it)");
+    return;
+  }
+  const data = mkdtempSync(join(tmpdir(), "zorbek-bench-"));
+  try {
+    if (process.env.ZORBEK_WORLD) cpSync(process.env.ZORBEK_WORLD, data, { recursive: true });
+    else fillDemo(data);
+    const [empty, ...pages] = await pageCosts(data);
+    for (const { name, cpuMs, kb } of pages)
+      print(`page-${name}`, cpuMs, empty!.cpuMs, `CPU of one answer of ${kb.toFixed(0)} KB against an empty page`);
+    const find = await finderCost(data);
+    print(
+      "find-route",
+      find.routeMs,
+      find.queryMs,
+      `the finder's answer against an empty answer and its own query, ${find.rows} things in the index`,
+    );
+    const load = await shopUnderLoad(data, 60);
+    console.log(
+      `load: ratio ${(load.most / 1000).toFixed(2)} (95 of 100 answers against a second; ${load.requests} answers, ${load.presses} presses, ${load.errors} errors, half within ${load.half.toFixed(0)} ms, memory ${load.memory.map((mb) => mb.toFixed(0)).join(" to ")} MB)`,
+    );
+  } finally {
+    rmSync(data, { recursive: true, force: true });
+  }
+}
 
 /** From a key to the screen it changes, in the real browser, beside a key that changes nothing. Goal: 50 ms in the middle, 100 for 95 of 100. */
 async function paintOfPresses(): Promise<void> {
@@ -202,7 +238,7 @@ async function libraryOfAThousand(): Promise<void> {
   })();
   db.close();
   const port = 4300 + Math.floor(performance.now() % 500);
-  const child = spawn("node", ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
+  const child = spawn("node", ["scripts/serve.mjs", String(port)], {
     env: { ...process.env, ZORBEK_DATA: data },
     stdio: "ignore",
   });

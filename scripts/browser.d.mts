@@ -2,4 +2,6 @@ import type { WebDriver } from "selenium-webdriver";
 export function openBrowser(options?: {
   width?: number;
   height?: number;
+  camera?: string;
+  trusting?: boolean;
 }): Promise<{ driver: WebDriver & { sendDevToolsCommand(name: string, params: object): Promise<void> }; close: () => Promise<void> }>;

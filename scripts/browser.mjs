@@ -5,7 +5,8 @@ import { join } from "node:path";
 import { Builder } from "selenium-webdriver";
 import chrome from "selenium-webdriver/chrome.js";
 
-export async function openBrowser({ width = 1280, height = 800 } = {}) {
+/** @param camera a file of pictures (Motion JPEG) that the browser takes for its camera. @param trusting takes a certificate nobody signed. */
+export async function openBrowser({ width = 1280, height = 800, camera = "", trusting = false } = {}) {
   const profile = mkdtempSync(join(tmpdir(), "zorbek-chromium-"));
   const options = new chrome.Options();
   options.setChromeBinaryPath("/usr/bin/chromium");
@@ -21,7 +22,11 @@ export async function openBrowser({ width = 1280, height = 800 } = {}) {
     "--hide-scrollbars",
     `--user-data-dir=${profile}`,
     `--window-size=${width},${height}`,
+    ...(camera
+      ? ["--use-fake-ui-for-media-stream", "--use-fake-device-for-media-stream", `--use-file-for-fake-video-capture=${camera}`]
+      : []),
   );
+  if (trusting) options.setAcceptInsecureCerts(true);
   const driver = await new Builder()
     .forBrowser("chrome")
     .setChromeOptions(options)

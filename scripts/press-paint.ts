@@ -40,7 +40,7 @@ export async function pressPaint(data: string): Promise<PressPaint> {
     ),
   )();
   db.close();
-  const { child, address } = await startServer({ port: await choosePort(undefined), data, quiet: true });
+  const { child, address } = await startServer({ port: await choosePort(undefined), data });
   const { driver, close } = await openBrowser();
   const rest = (ms: number) => new Promise((settle) => setTimeout(settle, ms));
   const sorted = (times: number[]) => times.sort((a, b) => a - b);

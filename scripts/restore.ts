@@ -1,5 +1,6 @@
 /** `npm run restore`: lists a shop's copies; `npm run restore -- NAME` puts one in the place of its data, which is kept beside it. */
-import { listBackups, restore } from "@/data/store/backup";
+import { restoreShop } from "@/data/shop/restore-shop";
+import { listBackups } from "@/data/store/backup";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);
@@ -12,8 +13,7 @@ if (!name) {
   if (copies.length) console.log("npm run restore -- NAME puts one in its place.");
 } else {
   try {
-    const { before } = restore(directory, name, new Date());
-    console.log(`The shop is as it was at ${name}.${before ? ` What was there lies in ${before}.` : ""} Start it: npm start`);
+    console.log(`The shop is as it was at ${name}. ${restoreShop(directory, name, new Date())} Start it: npm start`);
   } catch (error) {
     console.error((error as Error).message);
     process.exit(1);

@@ -134,14 +134,15 @@ export const fillDemo = (data, args = []) =>
   run("node", ["node_modules/tsx/dist/cli.mjs", "demo/run.ts", ...args], { env: { ...process.env, ZORBEK_DATA: data } });
 
 /** Starts the built server on loopback; resolves when it answers. */
-export async function startServer({ port, data, quiet = false }) {
-  const child = spawn("node", ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
+export async function startServer({ port, data, env = {} }) {
+  const child = spawn("node", ["scripts/serve.mjs", String(port)], {
     cwd: root,
-    env: { ...process.env, ZORBEK_DATA: data },
-    stdio: quiet ? ["ignore", "ignore", "inherit"] : ["ignore", "ignore", "inherit"],
+    env: { ...process.env, ...env, ZORBEK_DATA: data },
+    stdio: ["ignore", "ignore", "inherit"],
   });
   const address = `http://127.0.0.1:${port}`;
   for (let waited = 0; waited < 60_000; waited += 250) {
+    if (child.exitCode === 3) fail("Nothing was started.");
     if (child.exitCode !== null) fail("The server stopped while starting. Look at the lines above.");
     const answers = await fetch(address).then(
       (response) => response.ok,

@@ -11,6 +11,8 @@ let passed = 0;
 let failed = 0;
 /** Seconds and name of every test file that ran. */
 const files = [];
+/** What failed, by name: said again at the very end, where a long log is read. */
+const failures = [];
 const started = Date.now();
 
 function step(name, work) {
@@ -18,10 +20,15 @@ function step(name, work) {
   say(`\n── ${name}`);
   const good = work();
   if (good) passed++;
-  else failed++;
+  else {
+    failed++;
+    failures.push(name);
+  }
   say(`── ${name}: ${good ? "passed" : "FAILED"} (${Math.round((Date.now() - at) / 1000)} s)`);
   return good;
 }
+
+const firstLines = (messages) => messages.join("\n").split("\n").slice(0, 3).join("\n    ");
 
 const node = (...args) => spawnSync("node", args, { stdio: "inherit", cwd: root }).status === 0;
 
@@ -41,7 +48,13 @@ function vitest(project) {
   );
   try {
     const { numPassedTests, numFailedTests, numFailedTestSuites, testResults } = JSON.parse(readFileSync(report, "utf8"));
-    for (const { name, startTime, endTime } of testResults) files.push([(endTime - startTime) / 1000, relative(root, name)]);
+    for (const { name, startTime, endTime, status, message, assertionResults } of testResults) {
+      files.push([(endTime - startTime) / 1000, relative(root, name)]);
+      const bad = assertionResults.filter((one) => one.status === "failed");
+      for (const { fullName, failureMessages } of bad)
+        failures.push(`${relative(root, name)}: ${fullName}\n    ${firstLines(failureMessages)}`);
+      if (status === "failed" && bad.length === 0) failures.push(`${relative(root, name)}: ${firstLines([message])}`);
+    }
     passed += numPassedTests;
     failed += numFailedTests;
     if (!good && !numFailedTests) failed += Math.max(1, numFailedTestSuites);
@@ -67,6 +80,7 @@ if (step("build", buildApplication)) {
 }
 say("\nSlowest files:");
 for (const [seconds, name] of files.sort((a, b) => b[0] - a[0]).slice(0, 10)) say(`${seconds.toFixed(0).padStart(5)} s  ${name}`);
+for (const failure of failures) say(`\nFAILED ${failure}`);
 say(`\nin ${Math.round((Date.now() - started) / 1000)} s`);
 say(`${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

@@ -113,14 +113,16 @@ describe("the house", () => {
   });
 
   it("asks one place whether a person may read: every page and every file that is given out", () => {
-    const readers = /\b(readPage|loadBench|loadModel|gaugeJob|readFile|jobFile|reportFile|modelFile|historyFile)\(/;
+    const readers = /\b(readPage|readerOf|loadBench|loadModel|gaugeJob|readFile|jobFile|reportFile|recordFile|modelFile|historyFile)\(/;
     const answers = files.filter((file) => /^src\/app\/.*\b(page\.tsx|route\.ts)$/.test(file));
     expect(answers.length).toBeGreaterThan(50);
+    // Where somebody becomes somebody is for whoever is nobody yet.
+    const doors = new Set(["src/app/sign-in/page.tsx", "src/app/join/[token]/page.tsx"]);
     // A route without GET takes something in, which is a press; a page that reads no data has nothing to hide.
     const open = answers.filter((file) => {
       const text = readFileSync(file, "utf8");
       const gives = file.endsWith("page.tsx") ? /@\/data|@\/app/.test(text) : /export (const|async function|function) GET/.test(text);
-      return gives && !readers.test(text) && !/redirect\(/.test(text);
+      return !doors.has(file) && gives && !readers.test(text) && !/redirect\(/.test(text);
     });
     expect(open).toEqual([]);
   });

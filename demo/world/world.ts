@@ -37,10 +37,10 @@ export const demoWorld: WorldSize = { seed: 11, years: 4, customers: 33, reels: 
 export const busyWorld = (years: number, seed = 11): WorldSize => ({
   seed,
   years,
-  customers: 500 * years,
-  reels: 866 * years,
-  loyalty: 0.42,
-  benchMinutes: 540,
+  customers: 690 * years,
+  reels: 4225 * years,
+  loyalty: 0.15,
+  benchMinutes: 600,
   lot: 34,
 });
 

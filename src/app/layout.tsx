@@ -1,15 +1,21 @@
 import type { Metadata, Viewport } from "next";
+import { unstable_rethrow } from "next/navigation";
 import type { ReactNode } from "react";
 import { getDb } from "@/app/server/db";
-import { currentPerson } from "@/app/server/person";
-import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
+import { whoAsks } from "@/app/server/person";
+import { whyUnusable } from "@/app/server/why-unusable";
+import { restoreUnusable } from "@/app/shop/unusable-actions";
+import { getShopSettings, type ShopSettings } from "@/data/shop/settings";
+import { clockSetBack } from "@/data/store/clock-set-back";
+import type { Person } from "@/data/store/context";
+import { troubleOf } from "@/data/store/trouble";
 import { DataUnusable } from "@/data/store/unusable";
 import { QueueProvider } from "@/ui/act/queue-provider";
 import { KeysProvider } from "@/ui/keys/keys";
-import { Sheet } from "@/ui/sheets/sheet";
 import { Rail } from "@/ui/shell/rail";
 import { SoakBell } from "@/ui/shell/soak-bell";
+import { Spoken } from "@/ui/shell/spoken";
+import { Unusable } from "@/ui/shell/unusable";
 import "./globals.css";
 
 /** Every page is made when it is asked for: one made at build time would open a shop's data and show it stale. */
@@ -20,45 +26,46 @@ export const metadata: Metadata = {
 };
 export const viewport: Viewport = { themeColor: "#A9ADA3" };
 
-/** Without data there are no rooms: one page says what is wrong with it and what to do. */
-function dataOrWhyNot(): { db: Db } | { unusable: DataUnusable } {
+/** What every page needs of the data; or what is wrong with it. */
+async function dataOrWhyNot(): Promise<
+  { person: Person | null; settings: ShopSettings; clock: string | null } | { unusable: DataUnusable }
+> {
   try {
-    return { db: getDb() };
+    const db = getDb();
+    const { person } = await whoAsks(db);
+    return { person, settings: getShopSettings(db), clock: clockSetBack(db, new Date()) };
   } catch (error) {
+    unstable_rethrow(error);
     if (error instanceof DataUnusable) return { unusable: error };
+    const trouble = troubleOf(error);
+    if (trouble) return { unusable: new DataUnusable("cannot-open", trouble.message, trouble.remedy, { cause: error }) };
     throw error;
   }
 }
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const data = dataOrWhyNot();
-  if ("unusable" in data)
-    return (
-      <html lang="en">
-        <body>
-          <main className="p-4">
-            <Sheet>
-              <h1>Zorbek cannot work with this data</h1>
-              <p className="mt-2">{data.unusable.message}</p>
-              <p className="mt-2 font-semibold">{data.unusable.remedy}</p>
-            </Sheet>
-          </main>
-        </body>
-      </html>
-    );
-  const { db } = data;
-  const person = await currentPerson(db);
-  const settings = getShopSettings(db);
+  const data = await dataOrWhyNot();
+  if ("unusable" in data) return <Unusable {...(await whyUnusable(data.unusable))} putBack={restoreUnusable} />;
+  const { person, settings, clock } = data;
   return (
     <html lang="en">
       <body>
-        <KeysProvider footSwitchKey={settings.footSwitchKey} shortcutsOn={settings.shortcuts}>
-          <QueueProvider>
-            <Rail person={person.name} />
-            <SoakBell />
-            <main className="p-4">{children}</main>
-          </QueueProvider>
-        </KeysProvider>
+        <Spoken locale={settings.locale}>
+          <KeysProvider footSwitchKey={settings.footSwitchKey} shortcutsOn={settings.shortcuts}>
+            <QueueProvider>
+              {person && <Rail person={person.name} />}
+              {person && <SoakBell />}
+              <main className="p-4">
+                {clock && (
+                  <p role="alert" className="alarm mb-3">
+                    {clock}
+                  </p>
+                )}
+                {children}
+              </main>
+            </QueueProvider>
+          </KeysProvider>
+        </Spoken>
       </body>
     </html>
   );

@@ -6,10 +6,12 @@ import { readPage } from "@/app/server/reading";
 import { fetchAfterDays } from "@/core/hand-back/hand-back";
 import { hangTags } from "@/core/schedule/hang-tags";
 import { unitsOfRack } from "@/core/schedule/lots-on-rack";
+import { whyShut } from "@/core/schedule/opening";
 import { moveWords, nextToTakeDown } from "@/core/schedule/whose-move";
 import { listOpenLots } from "@/data/counter/lots";
 import { listUnclaimed } from "@/data/hand-back/returns";
 import { listRack } from "@/data/schedule/rack";
+import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { stationNames } from "@/ui/bench/stations-words";
 import { NextLink } from "@/ui/controls/next-link";
@@ -29,9 +31,13 @@ export default async function RackPage() {
   const settings = getShopSettings(db);
   const rack = unitsOfRack(listRack(db), ({ job }) => job.lotId);
   const lots = new Map(listOpenLots(db).map((lot) => [lot.id, lot]));
-  const last = [DateTime.fromISO(day).plus({ days: 7 }).toISODate()!, ...rack.map((job) => job.promisedOn)].sort().at(-1)!;
-  const count = Math.min(60, Math.max(8, DateTime.fromISO(last).diff(DateTime.fromISO(day), "days").days + 1));
-  const days = Array.from({ length: count }, (_, i) => DateTime.fromISO(day).plus({ days: i }).toISODate()!);
+  const last = [day, ...rack.map((job) => job.promisedOn)].sort().at(-1)!;
+  const opening = openingOf(db, day);
+  const promised = new Set(rack.map((unit) => unit.promisedOn));
+  const days = Array.from({ length: 60 }, (_, i) => DateTime.fromISO(day).plus({ days: i }).toISODate()!)
+    // A day nobody works on is left out, unless something hangs there.
+    .filter((each) => each === day || promised.has(each) || whyShut(opening, each) === null)
+    .filter((each, i) => i < 8 || each <= last);
   const minutesPerDay = settings.benchHoursPerDay * 60;
   const next = nextToTakeDown(rack, day);
   const byTag = new Map(
@@ -54,6 +60,7 @@ export default async function RackPage() {
         days={hangTags(rack, days, minutesPerDay, shortestMinutes).map((hung) => ({
           ...hung,
           words: hung.day === day ? "Today" : dayWords(hung.day),
+          shut: whyShut(opening, hung.day),
           tags: hung.tags.map((tag) => {
             const { title, href, owner, reel, station, move, promisedOn } = byTag.get(tag.tag)!;
             return { ...tag, tag: title, href, owner, reel, station, move, late: promisedOn < day };

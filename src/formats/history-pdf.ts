@@ -1,11 +1,12 @@
 import { DateTime } from "luxon";
 import type { ReelHistory } from "@/core/history/history";
 import { figureWords } from "@/core/measures/taken";
+import { spokenLocale } from "@/core/vocabulary/locales";
 import { makePdf } from "./pdf";
 import { flowOf } from "./pdf-flow";
 
 const page = { widthMm: 210, heightMm: 297, marginMm: 18 } as const;
-const words = (isoDay: string) => DateTime.fromISO(isoDay).setLocale("en-GB").toFormat("d LLL yyyy");
+const words = (isoDay: string) => DateTime.fromISO(isoDay).setLocale(spokenLocale()).toLocaleString(DateTime.DATE_MED);
 
 /** A reel's whole history on paper, A4, visit by visit, the oldest first. */
 export const historyPdf = (history: ReelHistory): Promise<Buffer> =>

@@ -127,6 +127,8 @@ describe("the report", () => {
       { name: "Turning in gear", before: "22 cN·m", after: "9 cN·m", change: "better", simulated: true, bars: { before: 22, after: 9 } },
     ],
     advice: ["Rinse it."],
+    corrections: [],
+    fileHash: null,
     nextService: "1 Mar 2027",
     due: [
       { id: "outside", component: "Outside", what: "quick clean", on: "2026-04-01", because: "every third trip in salt", byOwner: true },

@@ -1,7 +1,9 @@
+import type { Glyph } from "@/core/glyphs/draw-glyph";
 import type { GlyphPath } from "@/core/glyphs/solid";
 import type { Plate } from "@/core/schematic/assembly-plate";
 
-const escapeXml = (text: string): string =>
+/** Text that means nothing to XML or HTML. */
+export const escapeXml = (text: string): string =>
   text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;").replaceAll('"', "&quot;");
 const n = (value: number): string => String(Math.round(value * 100) / 100);
 
@@ -25,6 +27,17 @@ function frameOf(glyphs: readonly Extent[]) {
   return { x: left - 1, y: -up - 1, width: right - left + 2, height: up + down + 2 };
 }
 
+const pathSvg = ({ d, fill }: GlyphPath, line: string): string =>
+  `<path d="${d}" fill="${fill === "none" ? "none" : fill === "ink" ? "#1B1F1E" : "#FFFFFF"}" ${line} vector-effect="non-scaling-stroke"/>`;
+
+/** One part by itself, as an SVG of a width in pixels. */
+export function glyphSvg(glyph: Glyph, widthPx: number): string {
+  const box = frameOf([glyph]);
+  const height = Math.min(widthPx, Math.max(12, (widthPx * box.height) / box.width));
+  const paths = glyph.paths.map((path) => pathSvg(path, lineStyle[path.line]));
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${n(box.x)} ${n(box.y)} ${n(box.width)} ${n(box.height)}" width="${widthPx}" height="${n(height)}">${paths.join("")}</svg>`;
+}
+
 /** A line of an emblem, a few pixels from the next. */
 const fine = 'stroke="#1B1F1E" stroke-width="0.5"';
 
@@ -38,10 +51,7 @@ export function plateSvg(plate: Plate, names: (partTypeId: string) => string, sm
   const paths = (list: readonly GlyphPath[]) =>
     list
       .filter(({ line }) => !small || line === "outline")
-      .map(
-        (path) =>
-          `<path d="${path.d}" fill="${path.fill === "none" ? "none" : path.fill === "ink" ? "#1B1F1E" : "#FFFFFF"}" ${small && path.line !== "none" ? fine : lineStyle[path.line]} vector-effect="non-scaling-stroke"/>`,
-      )
+      .map((path) => pathSvg(path, small && path.line !== "none" ? fine : lineStyle[path.line]))
       .join("");
   const body = plate.callouts.map(
     (callout) =>

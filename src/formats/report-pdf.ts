@@ -4,10 +4,11 @@ import { formatMinor } from "@/core/money/money";
 import { changeWords, type Report, type ReportTest } from "@/core/report/report";
 import { type WorkDone, workLines } from "@/core/report/work-done";
 import type { Plate } from "@/core/schematic/assembly-plate";
+import { spokenLocale } from "@/core/vocabulary/locales";
 import { drawGlyphPaths, drawQr, ink, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
 import { type Flow, flowOf } from "./pdf-flow";
 
-const dueWords = (isoDay: string) => DateTime.fromISO(isoDay).setLocale("en-GB").toFormat("d LLL yyyy");
+const dueWords = (isoDay: string) => DateTime.fromISO(isoDay).setLocale(spokenLocale()).toLocaleString(DateTime.DATE_MED);
 
 const page = { widthMm: 210, heightMm: 297, marginMm: 14 } as const;
 
@@ -169,6 +170,16 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
         11,
         `Paid at the counter: ${formatMinor(price.deposit)}. ${price.total < price.deposit ? "Refund" : "To pay"}: ${formatMinor(Math.abs(price.total - price.deposit))}.`,
       );
+    if (report.corrections.length) {
+      heading("Added after the return");
+      for (const { on, words, amount } of report.corrections)
+        line(
+          "sans",
+          11,
+          `${on}: ${words}${amount ? ` (${amount > 0 ? "paid" : "given back"} ${formatMinor(Math.abs(amount))} ${price.currency})` : ""}`,
+        );
+    }
+    if (report.fileHash) line("mono", 7, `This job as one file, SHA-256 ${report.fileHash}`);
     line("sans", 9, "Makers' instructions and local rules come before anything advised here.");
   });
 

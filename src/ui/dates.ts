@@ -1,13 +1,17 @@
 import { DateTime } from "luxon";
+import { spokenLocale } from "@/core/vocabulary/locales";
+
+const said = (iso: string, as: Intl.DateTimeFormatOptions): string => DateTime.fromISO(iso).setLocale(spokenLocale()).toLocaleString(as);
+const day = { day: "numeric", month: "short" } as const;
 
 /** "Fri 4 Dec": a shop day as people say it. */
-export const dayWords = (isoDay: string): string => DateTime.fromISO(isoDay).setLocale("en-GB").toFormat("ccc d LLL");
+export const dayWords = (isoDay: string): string => said(isoDay, { weekday: "short", ...day });
 
 /** "4 Dec 2026, 14:05" in the shop's own time. */
-export const instantWords = (iso: string): string => DateTime.fromISO(iso).setLocale("en-GB").toFormat("d LLL yyyy, HH:mm");
+export const instantWords = (iso: string): string => said(iso, { ...day, year: "numeric", hour: "2-digit", minute: "2-digit" });
 
 /** "4 Dec 2026" */
-export const dateWords = (iso: string): string => DateTime.fromISO(iso).setLocale("en-GB").toFormat("d LLL yyyy");
+export const dateWords = (iso: string): string => said(iso, { ...day, year: "numeric" });
 
 /** The ISO day a number of months after a day or instant; a share of a month is days. */
 export const monthsAfter = (fromIso: string, months: number): string =>

@@ -7,6 +7,7 @@ import Database from "better-sqlite3";
 import { By, Key, type WebElement } from "selenium-webdriver";
 import { afterAll, beforeAll, inject } from "vitest";
 import { openBrowser } from "../../scripts/browser.mjs";
+import { lanCertificate } from "../../scripts/lan.mjs";
 
 /** Any free port; the system hands out high ones, of which browsers refuse 10080 only. */
 const freePort = () =>
@@ -24,15 +25,32 @@ const ended = (child: ChildProcess) =>
 /** The built application on its own port and data, started and killed as a power cut would. */
 export class Server {
   private child: ChildProcess | null = null;
+  /** For other devices: where they come in, when it is asked for. */
+  lan: { readonly base: string; readonly env: Record<string, string> } | null = null;
   private constructor(
     readonly port: number,
     readonly data: string,
   ) {}
 
   /** @param empty a shop nobody has worked in; else a demo of its own. */
-  static async start(empty = false): Promise<Server> {
+  static async start(empty = false, lanAddress = ""): Promise<Server> {
     const server = new Server(await freePort(), mkdtempSync(join(tmpdir(), "zorbek-browser-")));
     if (!empty) cpSync(inject("filledDemo"), server.data, { recursive: true });
+    if (lanAddress) {
+      const listen = `${lanAddress}:${await freePort()}`;
+      const { key, certificate, fingerprint } = await lanCertificate(server.data, [lanAddress]);
+      server.lan = {
+        base: `https://${listen}`,
+        env: { ZORBEK_LAN_LISTEN: listen, ZORBEK_LAN_KEY: key, ZORBEK_LAN_CERTIFICATE: certificate, ZORBEK_LAN_FINGERPRINT: fingerprint },
+      };
+    }
+    await server.up();
+    return server;
+  }
+
+  /** On a folder that is there already; whoever made it takes it away. */
+  static async on(data: string): Promise<Server> {
+    const server = new Server(await freePort(), data);
     await server.up();
     return server;
   }
@@ -41,16 +59,17 @@ export class Server {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  async up(): Promise<void> {
-    this.child = spawn("node", ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(this.port)], {
-      env: { ...process.env, ZORBEK_DATA: this.data, ZORBEK_NO_BACKUP: "1", NEXT_TELEMETRY_DISABLED: "1" },
+  /** @param well whether its pages are to be those of a shop; else any answer will do. */
+  async up(well = true): Promise<void> {
+    this.child = spawn("node", ["scripts/serve.mjs", String(this.port)], {
+      env: { ...process.env, ...this.lan?.env, ZORBEK_DATA: this.data, ZORBEK_NO_BACKUP: "1", NEXT_TELEMETRY_DISABLED: "1" },
       stdio: ["ignore", "ignore", "inherit"],
       detached: true, // its own group, so that the kill takes all of it
     });
     for (let tries = 0; tries < 240; tries++) {
       if (
         await fetch(`${this.base}/gauges`).then(
-          (response) => response.ok,
+          (response) => response.ok || !well,
           () => false,
         )
       )
@@ -105,16 +124,22 @@ export class Person {
   private constructor(
     readonly driver: Awaited<ReturnType<typeof openBrowser>>["driver"],
     readonly close: () => Promise<void>,
-    private readonly server: Server,
+    private readonly base: () => string,
   ) {}
 
   static async at(server: Server, size?: { width: number; height: number }): Promise<Person> {
     const { driver, close } = await openBrowser(size);
-    return new Person(driver, close, server);
+    return new Person(driver, close, () => server.base);
+  }
+
+  /** Somebody at another device, over the network. @param camera what its camera sees. */
+  static async elsewhere(server: Server, size: { width: number; height: number }, camera = ""): Promise<Person> {
+    const { driver, close } = await openBrowser({ ...size, camera, trusting: true });
+    return new Person(driver, close, () => server.lan!.base);
   }
 
   async go(path: string): Promise<void> {
-    await this.driver.get(this.server.base + path);
+    await this.driver.get(this.base() + path);
     await this.driver.wait(() => this.driver.executeScript("return document.readyState === 'complete'"), 20_000);
     // The page answers to keys once React has taken over the sheet itself, which is later than the shell around it.
     const taken =

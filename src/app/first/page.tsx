@@ -1,5 +1,6 @@
 import { redirect } from "next/navigation";
 import { getDb } from "@/app/server/db";
+import { readerOf } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
 import { isFounded } from "@/data/shop/first-run";
 import { getShopSettings } from "@/data/shop/settings";
@@ -11,10 +12,11 @@ import { beginShop } from "./actions";
 export const metadata = { title: "A shop begins" };
 
 /** The first page of an empty directory: what a shop has to say of itself before its first reel. */
-export default function FirstPage() {
+export default async function FirstPage() {
   const db = getDb();
+  await readerOf(db);
   if (isFounded(db)) redirect("/first/doors");
-  const { currency, taxBasisPoints, ratePerHourMinor, benchHoursPerDay } = getShopSettings(db);
+  const { currency, taxBasisPoints, ratePerHourMinor, benchHoursPerDay, locale } = getShopSettings(db);
   return (
     <Sheet fill>
       <FirstForm
@@ -26,6 +28,9 @@ export default function FirstPage() {
           ratePerHourMinor: formatMinor(ratePerHourMinor),
           benchHoursPerDay: String(benchHoursPerDay),
           personName: "",
+          passphrase: "",
+          locale,
+          openOn: [1, 2, 3, 4, 5, 6],
         }}
         begin={beginShop}
       />

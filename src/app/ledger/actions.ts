@@ -3,7 +3,11 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { discountClassIds } from "@/core/quote/discounts";
 import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
+import { mergeCustomers } from "@/data/customers/merge";
+import { giveToOwner } from "@/data/customers/reels";
 import { scrapReel } from "@/data/parts/donors";
+import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/shop/erase";
+import { dataDirectory } from "@/data/store/database";
 import type { Press } from "@/ui/act/press";
 
 const card = {
@@ -45,6 +49,43 @@ const save = defineAction({
 });
 export async function saveCustomer(press: Press) {
   return save(press);
+}
+
+const merge = defineAction({
+  name: "merge-customers",
+  permission: "counter",
+  input: z.object({ id: z.number().int().positive(), into: z.number().int().positive() }),
+  run: (ctx, { id, into }) => mergeCustomers(ctx, id, into),
+});
+export async function mergeCustomerCards(press: Press) {
+  return merge(press);
+}
+
+const erase = defineAction({
+  name: "erase-customer",
+  permission: "shop",
+  input: z.object({ id: z.number().int().positive() }),
+  run: (ctx, { id }) => {
+    // Remembered first: a copy of before that is restored erases them again.
+    const erasure = erasureOf(ctx, id);
+    const erased = eraseCustomer(ctx, id);
+    if (erasure) rememberErasure(dataDirectory(), erasure);
+    return erased;
+  },
+  afterwards: async (db) => leaveNoTrace(db),
+});
+export async function eraseCustomerCard(press: Press) {
+  return erase(press);
+}
+
+const give = defineAction({
+  name: "change-owner",
+  permission: "counter",
+  input: z.object({ reelId: z.number().int().positive(), ownerId: z.number().int().positive() }),
+  run: (ctx, { reelId, ownerId }) => giveToOwner(ctx, reelId, ownerId),
+});
+export async function changeReelOwner(press: Press) {
+  return give(press);
 }
 
 const scrap = defineAction({

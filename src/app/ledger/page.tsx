@@ -1,114 +1,222 @@
 import Link from "next/link";
+import type { ReactNode } from "react";
 import { readPage } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
-import { findCustomer } from "@/data/customers/customers";
-import { listReels } from "@/data/customers/reels";
+import { type Customer, findCustomer } from "@/data/customers/customers";
+import { cardOf } from "@/data/customers/merge";
+import { countReels, listReels, type Reel } from "@/data/customers/reels";
 import { listClosedJobs } from "@/data/jobs/jobs";
-import { listJournalSentences } from "@/data/ledger/journal-sentences";
+import { listJournalSentences, listJournalSentencesOf } from "@/data/ledger/journal-sentences";
+import { erasedName, invoiceName } from "@/data/shop/erase";
+import { getShopSettings } from "@/data/shop/settings";
+import type { Db } from "@/data/store/database";
+import { type FindHit, findAnything } from "@/data/store/find";
+import { Pager } from "@/ui/controls/pager";
 import { dateWords, instantWords } from "@/ui/dates";
 import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";
+import { EraseForm } from "@/ui/ledger/erase-form";
+import { MergeForm } from "@/ui/ledger/merge-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { addNewCustomer, retireCustomerCard, saveCustomer } from "./actions";
+import { addNewCustomer, eraseCustomerCard, mergeCustomerCards, retireCustomerCard, saveCustomer } from "./actions";
 
 export const metadata = { title: "Ledger" };
 
-export default async function LedgerPage({ searchParams }: { searchParams: Promise<{ customer?: string }> }) {
+/** Reels or hits on one page, and entries of the journal. */
+const pageOf = 25;
+const entriesOf = 30;
+const returnedOf = 8;
+
+type Query = { readonly customer?: string; readonly q?: string; readonly page?: string; readonly before?: string };
+const whole = (text: string | undefined): number => (text && /^\d{1,12}$/.test(text) ? Number(text) : 0);
+/** This page with something of its address changed. */
+const address = (query: Query, change: Partial<Query>): string => {
+  const next = new URLSearchParams(Object.entries({ ...query, ...change }).filter((entry): entry is [string, string] => Boolean(entry[1])));
+  return next.size ? `/ledger?${next}` : "/ledger";
+};
+
+export default async function LedgerPage({ searchParams }: { searchParams: Promise<Query> }) {
   const db = await readPage("ledger");
-  const { customer: wanted } = await searchParams;
-  const customer = wanted ? findCustomer(db, Number(wanted)) : null;
-  const reels = listReels(db).filter((reel) => !customer || reel.ownerId === customer.id);
-  const closed = listClosedJobs(db, 12);
+  const query = await searchParams;
+  const customer = query.customer ? findCustomer(db, cardOf({ db }, whole(query.customer))) : null;
+  const text = (query.q ?? "").slice(0, 80).trim();
+  const page = whole(query.page);
+  // One more than is shown tells whether there is another page.
+  const hits = text && !customer ? findAnything(db, text, pageOf + 1, ["reel", "customer", "job"], page * pageOf) : null;
+  const owner = customer ? { ownerId: customer.id } : {};
+  const reels = hits ? [] : listReels(db, { ...owner, limit: pageOf + 1, offset: page * pageOf });
+  const closed = hits ? [] : listClosedJobs(db, returnedOf, customer?.id);
+  const before = whole(query.before);
+  const entries = customer
+    ? listJournalSentencesOf(db, customer.id, entriesOf)
+    : listJournalSentences(db, { limit: entriesOf, ...(before ? { before } : {}) });
+  const onPage = (hits ?? reels).length;
   return (
-    <Sheet
-      fill
-      block={
-        <CornerBlock
-          cells={[
-            { label: "Reels on record", value: String(reels.length), large: true },
-            { label: "Returned lately", value: String(closed.length) },
-          ]}
-        />
-      }
-    >
+    <Sheet fill block={<CornerBlock cells={[{ label: "Reels on record", value: String(countReels(db, customer?.id)), large: true }]} />}>
       <div className="grid gap-8 lg:grid-cols-[1fr_1fr]">
         <div>
-          <h1>{customer ? `Reels of ${customer.name}` : "Reels"}</h1>
-          {customer && (
+          {customer ? (
+            <OneCustomer db={db} customer={customer} />
+          ) : (
             <>
-              <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
-              <Link className="act-link" href="/ledger">
-                All reels
-              </Link>
+              <h1>Ledger</h1>
+              <form action="/ledger" className="mt-1 flex items-end gap-2">
+                <label className="flex flex-1 flex-col">
+                  <span className="text-note">Tag, serial, owner or reel</span>
+                  <input name="q" defaultValue={text} autoComplete="off" />
+                </label>
+                <button type="submit" className="key key-small">
+                  Look
+                </button>
+              </form>
+              <details className="mt-1">
+                <summary className="min-h-10 cursor-pointer font-semibold text-brass">New customer</summary>
+                <NewCustomer add={addNewCustomer} />
+              </details>
             </>
           )}
-          {!customer && (
-            <details className="mt-1">
-              <summary className="min-h-10 cursor-pointer font-semibold text-brass">New customer</summary>
-              <NewCustomer add={addNewCustomer} />
-            </details>
+          {hits ? <Hits hits={hits.slice(0, pageOf)} text={text} /> : <Reels reels={reels.slice(0, pageOf)} />}
+          <Pager page={page} more={onPage > pageOf} href={(to) => address(query, { page: to ? String(to) : "" })} />
+          {closed.length > 0 && (
+            <>
+              <h2 className="mt-6">Returned last</h2>
+              <table className="plain-table">
+                <tbody>
+                  {closed.map((job) => (
+                    <tr key={job.id}>
+                      <td className="num">
+                        <Link className="act-link" href={`/bench/${job.tag}`} prefetch={false}>
+                          {job.tag}
+                        </Link>
+                      </td>
+                      <td>{job.customer.name}</td>
+                      <td>{dateWords(job.closedAt!)}</td>
+                      <td className="num text-right">
+                        {formatMinor(job.finalTotalMinor ?? 0)} {job.currency}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
           )}
-          <table className="plain-table mt-2">
-            <thead>
-              <tr>
-                <th>Reel</th>
-                <th>Serial</th>
-                <th>Owner</th>
-                <th className="text-right">Visits</th>
-              </tr>
-            </thead>
-            <tbody>
-              {reels.map((reel) => (
-                <tr key={reel.id}>
-                  <td>
-                    <Link className="act-link" href={`/ledger/reel/${reel.id}`}>
-                      {reel.modelName}
-                    </Link>
-                  </td>
-                  <td className="num">{reel.serial || "none"}</td>
-                  <td>
-                    <Link className="act-link" href={`/ledger?customer=${reel.ownerId}`}>
-                      {reel.ownerName}
-                    </Link>
-                  </td>
-                  <td className="num text-right">{reel.visits}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <h2 className="mt-6">Returned</h2>
-          <table className="plain-table">
-            <tbody>
-              {closed.map((job) => (
-                <tr key={job.id}>
-                  <td className="num">
-                    <Link className="act-link" href={`/bench/${job.tag}`}>
-                      {job.tag}
-                    </Link>
-                  </td>
-                  <td>{job.customer.name}</td>
-                  <td>{dateWords(job.closedAt!)}</td>
-                  <td className="num text-right">
-                    {formatMinor(job.finalTotalMinor ?? 0)} {job.currency}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
         </div>
         <div>
-          <h1>Journal</h1>
+          <h1>{customer ? "Journal, of this customer" : "Journal"}</h1>
           <p className="text-note">Who did what when. Entries are added, never changed.</p>
           <ol className="mt-2">
-            {listJournalSentences(db, { limit: 40 }).map((entry) => (
+            {entries.map((entry) => (
               <li key={entry.id} className="rule-row flex gap-3 py-1">
                 <span className="num w-40 shrink-0 text-note">{instantWords(entry.at)}</span>
                 <span className="w-24 shrink-0 num text-note">{entry.tag}</span>
-                <span>{entry.sentence}</span>
+                <span>
+                  {entry.sentence}
+                  {entry.device && <span className="text-note"> (from {entry.device})</span>}
+                </span>
               </li>
             ))}
           </ol>
+          <p className="mt-2 flex gap-6">
+            {before > 0 && (
+              <Link className="act-link" href={address(query, { before: "" })} prefetch={false}>
+                Newest
+              </Link>
+            )}
+            {!customer && entries.length === entriesOf && (
+              <Link className="act-link" href={address(query, { before: String(entries.at(-1)!.id) })} prefetch={false}>
+                Older entries
+              </Link>
+            )}
+          </p>
         </div>
       </div>
     </Sheet>
+  );
+}
+
+/** One card: its facts, what may be done with it, and the name an invoice keeps. */
+function OneCustomer({ db, customer }: { db: Db; customer: Customer }) {
+  const kept = invoiceName(db, customer.id);
+  return (
+    <>
+      <h1>Reels of {customer.name}</h1>
+      <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
+      {kept && (
+        <p>
+          Invoices keep the name {kept.name} until {dateWords(kept.until)}.
+        </p>
+      )}
+      {customer.name !== erasedName && (
+        <EraseForm
+          key={`erase ${customer.id}`}
+          id={customer.id}
+          name={customer.name}
+          invoiceYears={getShopSettings(db).invoiceYears}
+          erase={eraseCustomerCard}
+        />
+      )}
+      {!customer.retired && <MergeForm key={customer.id} id={customer.id} name={customer.name} merge={mergeCustomerCards} />}
+      <Link className="act-link" href="/ledger" prefetch={false}>
+        All reels
+      </Link>
+    </>
+  );
+}
+
+function Reels({ reels }: { reels: readonly Reel[] }): ReactNode {
+  return (
+    <table className="plain-table mt-2">
+      <thead>
+        <tr>
+          <th>Reel</th>
+          <th>Serial</th>
+          <th>Owner</th>
+          <th className="text-right">Visits</th>
+        </tr>
+      </thead>
+      <tbody>
+        {reels.map((reel) => (
+          <tr key={reel.id}>
+            <td>
+              <Link className="act-link" href={`/ledger/reel/${reel.id}`} prefetch={false}>
+                {reel.modelName}
+              </Link>
+            </td>
+            <td className="num">{reel.serial || "none"}</td>
+            <td>
+              <Link className="act-link" href={`/ledger?customer=${reel.ownerId}`} prefetch={false}>
+                {reel.ownerName}
+              </Link>
+            </td>
+            <td className="num text-right">{reel.visits}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const hitWays: Readonly<Record<string, { words: string; href: (ref: string) => string }>> = {
+  job: { words: "job", href: (ref) => `/bench/${ref}` },
+  reel: { words: "reel", href: (ref) => `/ledger/reel/${ref}` },
+  customer: { words: "customer", href: (ref) => `/ledger?customer=${ref}` },
+};
+
+function Hits({ hits, text }: { hits: readonly FindHit[]; text: string }): ReactNode {
+  if (!hits.length) return <p className="mt-2">Nothing in the book is called “{text}”. Try fewer letters.</p>;
+  return (
+    <table className="plain-table mt-2">
+      <tbody>
+        {hits.map(({ kind, ref, title }) => (
+          <tr key={`${kind} ${ref}`}>
+            <td className="text-note">{hitWays[kind]!.words}</td>
+            <td>
+              <Link className="act-link" href={hitWays[kind]!.href(ref)} prefetch={false}>
+                {title}
+              </Link>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -1,14 +1,17 @@
 import "server-only";
 import { unstable_rethrow } from "next/navigation";
 import type { z } from "zod";
-import { type Context, Refusal } from "@/data/store/context";
+import { controlSignAt } from "@/core/vocabulary/control-signs";
+import { countFailure, WrongSecret } from "@/data/shop/sign-in";
+import { type Context, type Person, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { pressOnce } from "@/data/store/press";
+import { troubleOf } from "@/data/store/trouble";
 import { DataUnusable } from "@/data/store/unusable";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";
-import { currentPerson, mayDo, type Permission } from "./person";
+import { mayDo, type Permission, whoAsks } from "./person";
 
 interface ActionSpec<S extends z.ZodType, R> {
   /** Names the act in the press table and the log. */
@@ -49,19 +52,52 @@ interface Act<R> {
 export async function actOnce<R>({ name, permission, pressId, run, afterwards }: Act<R>): Promise<ActionResult<R>> {
   try {
     const db = getDb();
-    const person = await currentPerson(db);
+    const { person, session } = await asking(db);
+    if (!person) return refused("Nobody is signed in here any more. Sign in; what you typed stays.", { way: { to: "sign-in" } });
     if (!mayDo(person, permission))
       return refused(`${person.name} may not do this (role: ${person.role}). Choose another person at Shop.`, { way: { to: "people" } });
-    const ctx: Context = { db, person, now: new Date().toISOString() };
-    const value = pressOnce(ctx, { id: pressId, action: name }, () => run(ctx));
+    const ctx: Context = { db, person, session, now: new Date().toISOString() };
+    const value = await whileLocked(() => pressOnce(ctx, { id: pressId, action: name }, () => run(ctx)));
     return afterwards ? await followUp(name, value, () => afterwards(db)) : { ok: true, value };
   } catch (error) {
     unstable_rethrow(error);
+    if (error instanceof WrongSecret) countWrong(error);
     if (error instanceof DataUnusable) return refused(`${error.message} ${error.remedy}`);
     if (error instanceof Refusal)
       return refused(error.message, { fields: error.field ? { [error.field]: error.message } : {}, way: error.way });
+    const trouble = troubleOf(error);
+    if (trouble)
+      return refused(`${trouble.message} Nothing was changed, and what you typed is here still. ${trouble.remedy} Then press again.`, {
+        later: true,
+      });
     return refused(undoneWords(logFault(name, error)));
   }
+}
+
+/** How long a press waits for another program to let go of the data, with pages answered meanwhile. */
+const lockPatienceMs = 4000;
+
+/** Does a piece of work again and again while another program holds the data; it has changed nothing then. */
+async function whileLocked<T>(work: () => T): Promise<T> {
+  const began = Date.now();
+  for (;;)
+    try {
+      return work();
+    } catch (error) {
+      if (troubleOf(error)?.kind !== "locked" || Date.now() - began > lockPatienceMs) throw error;
+      await new Promise((wait) => setTimeout(wait, 60));
+    }
+}
+
+/** Who asks, with the session the journal names. */
+async function asking(db: Db): Promise<{ person: Person | null; session: Context["session"] }> {
+  const asks = await whoAsks(db);
+  return asks.person ? { person: asks.person, session: asks.session } : { person: null, session: null };
+}
+
+/** The try is counted after what it began is rolled back. */
+export function countWrong({ counted }: WrongSecret): void {
+  countFailure(getDb(), counted, new Date().toISOString());
 }
 
 /** What follows a commit. If it fails the act is done all the same, and says so. */
@@ -79,11 +115,15 @@ async function followUp<R>(name: string, value: R, work: () => Promise<void>): P
   }
 }
 
+const unseenWords = "There is a sign in it that nobody can see, such as one copied along from a file. Delete what you pasted and type it.";
+
 /** The one wrapper every server action goes through: what arrived is parsed, then done once. */
 export function defineAction<S extends z.ZodType, R>(spec: ActionSpec<S, R>): (press: Press) => Promise<ActionResult<R>> {
   return async (press) => {
     const outer = pressSchema.safeParse(press);
     if (!outer.success) return refused("This press arrived damaged. Reload the page and try again.");
+    const unseen = controlSignAt(outer.data.input);
+    if (unseen !== null) return refused(unseenWords, { fields: unseen ? { [unseen]: unseenWords } : {} });
     const parsed = spec.input.safeParse(outer.data.input);
     if (!parsed.success) {
       const fields = fieldErrors(parsed.error);

@@ -7,11 +7,15 @@ import { dataDirectory } from "@/data/store/database";
 const holder = globalThis as typeof globalThis & { zorbekBackups?: NodeJS.Timeout };
 const hour = 3_600_000;
 
-/** Looks every hour whether today has its copy, and has one made by a program of its own: copying and looking it over holds no page up. */
-export function backUpDaily(): void {
+/** Looks every hour whether today has its copy, and has one made by a program of its own: copying and looking it over holds no page up. @param eachHour done before it. */
+export function backUpDaily(eachHour: () => void): void {
   if (holder.zorbekBackups || process.env.ZORBEK_NO_BACKUP) return;
-  setTimeout(backUpToday, 60_000).unref();
-  holder.zorbekBackups = setInterval(backUpToday, hour).unref();
+  const look = () => {
+    eachHour();
+    backUpToday();
+  };
+  setTimeout(look, 60_000).unref();
+  holder.zorbekBackups = setInterval(look, hour).unref();
 }
 
 function backUpToday(): void {
@@ -19,12 +23,16 @@ function backUpToday(): void {
 }
 
 /** Starts a backup beside the server; resolves when it has ended, with whether a whole copy was made. */
-export const startBackup = (): Promise<boolean> =>
+export const startBackup = (why: "daily" | "before-import" = "daily"): Promise<boolean> =>
   new Promise((settle) => {
-    const child = spawn(process.execPath, [join("node_modules", "tsx", "dist", "cli.mjs"), join("scripts", "backup.ts")], {
-      env: { ...process.env, ZORBEK_DATA: dataDirectory() },
-      stdio: ["ignore", "ignore", "inherit"],
-    });
+    const child = spawn(
+      process.execPath,
+      [join("node_modules", "tsx", "dist", "cli.mjs"), join("scripts", "backup.ts"), ...(why === "daily" ? [] : [`--${why}`])],
+      {
+        env: { ...process.env, ZORBEK_DATA: dataDirectory() },
+        stdio: ["ignore", "ignore", "inherit"],
+      },
+    );
     child.once("error", () => settle(false));
     child.once("exit", (code) => settle(code === 0));
   });

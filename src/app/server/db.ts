@@ -1,6 +1,9 @@
 import "server-only";
 import { appendFileSync } from "node:fs";
-import { type Db, openDatabase } from "@/data/store/database";
+import { forgetInvoiceNames } from "@/data/shop/erase";
+import { type Db, dataDirectory, openDatabase } from "@/data/store/database";
+import { sweepHalfWritten } from "@/data/store/sweep";
+import { today } from "./clock";
 import { backUpDaily } from "./daily-backup";
 
 const holder = globalThis as typeof globalThis & { zorbekDb?: Db };
@@ -13,8 +16,14 @@ const logStatement = statementLog ? (sql: string) => appendFileSync(statementLog
 export function getDb(): Db {
   // What this server writes is for whoever runs it, and for nobody else on the computer.
   process.umask(0o077);
-  holder.zorbekDb ??= openDatabase(undefined, undefined, logStatement);
-  backUpDaily();
+  if (!holder.zorbekDb) {
+    holder.zorbekDb = openDatabase(undefined, undefined, logStatement);
+    // A wait for another program stands still for everybody: what could not be written is tried again beside them (action.ts).
+    holder.zorbekDb.pragma("busy_timeout = 60");
+    sweepHalfWritten(dataDirectory(), new Date());
+  }
+  // A name kept for an invoice is let go of when its day has passed.
+  backUpDaily(() => holder.zorbekDb && forgetInvoiceNames(holder.zorbekDb, today()));
   return holder.zorbekDb;
 }
 

@@ -2,11 +2,13 @@ import "server-only";
 import type { ReelHistory } from "@/core/history/history";
 import type { Report } from "@/core/report/report";
 import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
+import { getOwnerRecord } from "@/data/hand-back/owner-record";
 import { getReport } from "@/data/hand-back/report";
 import { findJobByTag, type Job } from "@/data/jobs/jobs";
 import { getReelHistory } from "@/data/ledger/reel-history";
 import type { Db } from "@/data/store/database";
-import { monthsAfter } from "@/ui/dates";
+import { fileHash, ownerFile } from "@/formats/owner-file";
+import { dateWords, monthsAfter } from "@/ui/dates";
 import { today } from "./clock";
 import { readFile } from "./reading";
 import { reportDates } from "./report-dates";
@@ -34,6 +36,14 @@ export const jobFile = (work: (db: Db, job: Job) => Answer) =>
 /** A file made from a job's report. */
 export const reportFile = (work: (report: Report, job: Job) => Answer) =>
   jobFile((db, job) => work(getReport(db, job, reportDates(job)), job));
+
+/** The file its owner keeps of a job, with the report that prints its hash; one that is still here has none yet. */
+export const recordFile = (work: (file: string, report: Report, job: Job) => Answer) =>
+  jobFile((db, job) => {
+    const report = getReport(db, job, reportDates(job));
+    const file = ownerFile(getOwnerRecord(db, job, report, dateWords));
+    return work(file, { ...report, fileHash: job.closedAt ? fileHash(file) : null }, job);
+  });
 
 /** A file of the newest version of a model. */
 export const modelFile = (work: (model: Model, version: ModelVersion, query: URLSearchParams) => Answer) =>

@@ -21,6 +21,20 @@ export const typedAmount = (example = "An amount such as 4.50.") =>
 export const typedMaybeAmount = (example = "An amount such as 4.50, or empty.") =>
   z.union([z.literal("").transform(() => undefined), typedAmount(example)]);
 
+/** An amount paid or, with a minus, given back; none where it is empty. */
+export const typedSignedAmount = (example: string) =>
+  z
+    .string()
+    .max(20, example)
+    .transform((text, context) => {
+      if (text.trim() === "") return 0;
+      const [, sign = "", rest = ""] = /^\s*([-−+]?)(.*)$/.exec(text) ?? [];
+      const minor = parseMinor(rest);
+      if (minor !== null) return /[-−]/.test(sign) ? -minor : minor;
+      context.addIssue({ code: "custom", message: example });
+      return z.NEVER;
+    });
+
 /** A number with a comma or a point, within bounds. */
 export const typedNumber = (words: string, { min, max, whole = false }: { min: number; max: number; whole?: boolean }) =>
   z

@@ -1,13 +1,16 @@
 "use server";
 import { startBackup } from "@/app/server/daily-backup";
 import { closeDb, getDb } from "@/app/server/db";
-import { currentPerson, mayDo } from "@/app/server/person";
-import { restore } from "@/data/store/backup";
+import { mayDo, whoAsks } from "@/app/server/person";
+import { restoreShop } from "@/data/shop/restore-shop";
 import { dataDirectory } from "@/data/store/database";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 
 const refused = (message: string): ActionResult<never> => ({ ok: false, message, fields: {} });
-const isOwner = async () => mayDo(await currentPerson(getDb()), "shop");
+const isOwner = async () => {
+  const { person } = await whoAsks(getDb());
+  return person !== null && mayDo(person, "shop");
+};
 
 /** A copy at once. It is a program of its own: nothing of it is undone with a press. */
 export async function backUpNow(): Promise<ActionResult<void>> {
@@ -25,8 +28,7 @@ export async function restoreCopy(press: Press): Promise<ActionResult<string>> {
   if (!(await isOwner())) return refused("Only an owner may do this. Choose another person at Shop.");
   closeDb();
   try {
-    const { before } = restore(dataDirectory(), name, new Date());
-    return { ok: true, value: before };
+    return { ok: true, value: restoreShop(dataDirectory(), name, new Date()) };
   } catch (error) {
     return refused(`Nothing was changed: ${(error as Error).message}`);
   } finally {

@@ -1,17 +1,35 @@
 import Link from "next/link";
-import { currentPerson } from "@/app/server/person";
+import { today } from "@/app/server/clock";
+import { lanAddresses } from "@/app/server/lan";
+import { whoAsks } from "@/app/server/person";
 import { readPage } from "@/app/server/reading";
+import { chooseHere } from "@/app/sign-in/actions";
 import { instruments } from "@/core/proving/read-trace";
-import { listPeople } from "@/data/shop/people";
+import { listShutDays } from "@/data/shop/opening";
+import { listFormerPeople, listPeople } from "@/data/shop/people";
 import { getShopSettings, seenSettings } from "@/data/shop/settings";
+import { listSessions, secretsOf } from "@/data/shop/sign-in";
 import { listBackups } from "@/data/store/backup";
 import { dataDirectory } from "@/data/store/database";
-import { instantWords } from "@/ui/dates";
+import { dateWords, instantWords } from "@/ui/dates";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { AtTheBench } from "@/ui/shop/at-the-bench";
 import { Backups } from "@/ui/shop/backups";
-import { PersonForm } from "@/ui/shop/person-form";
+import { Devices } from "@/ui/shop/devices";
+import { People } from "@/ui/shop/people";
 import { ShopForm } from "@/ui/shop/shop-form";
-import { addShopPerson, choosePerson, saveSettings } from "./actions";
+import { ShutDays } from "@/ui/shop/shut-days";
+import {
+  addHolidays,
+  addShopPerson,
+  changeShopPerson,
+  endDeviceSession,
+  invitePhone,
+  removeHolidays,
+  retireShopPerson,
+  saveSettings,
+  setPersonSecret,
+} from "./actions";
 import { backUpNow, restoreCopy } from "./backup-actions";
 
 export const metadata = { title: "Shop" };
@@ -32,7 +50,12 @@ function shownBackups() {
 
 export default async function ShopPage() {
   const db = await readPage("shop");
-  const me = await currentPerson(db);
+  const asks = await whoAsks(db);
+  if (!asks.person) return null;
+  const { person: me, from } = asks;
+  const now = new Date().toISOString();
+  const people = listPeople(db).map((person) => ({ ...person, ...secretsOf(db, person.id) }));
+  const mine = me.role === "owner" ? undefined : me.id;
   const settings = getShopSettings(db);
   return (
     <Sheet
@@ -51,15 +74,38 @@ export default async function ShopPage() {
         <div className="flex flex-col gap-6">
           <section id="people">
             <h1>Who is at the bench</h1>
-            <form action={choosePerson} className="mt-2 flex flex-wrap gap-2">
-              {listPeople(db).map((person) => (
-                <button key={person.id} type="submit" name="person" value={person.id} className="key" aria-pressed={person.id === me.id}>
-                  {person.name} <span className="text-note font-normal">{person.role}</span>
-                </button>
-              ))}
-            </form>
-            <PersonForm add={addShopPerson} />
+            {from.over === "loopback" && <AtTheBench people={people} me={me.id} choose={chooseHere} />}
+            <People
+              people={people}
+              me={me}
+              former={listFormerPeople(db)}
+              add={addShopPerson}
+              change={changeShopPerson}
+              retire={retireShopPerson}
+              setSecret={setPersonSecret}
+            />
+            <Devices
+              sessions={listSessions(db, now, mine).map(({ id, person, over, address, device, begunAt, seenAt }) => ({
+                id,
+                words: `${person.name}: ${over === "network" ? `${device}, ${address}` : "this computer"}, since ${instantWords(begunAt)}, last seen ${instantWords(seenAt)}`,
+                own: id === asks.session?.id,
+              }))}
+              lan={lanAddresses().length > 0}
+              fingerprint={process.env.ZORBEK_LAN_FINGERPRINT ?? ""}
+              people={me.role === "owner" ? people : people.filter(({ id }) => id === me.id)}
+              end={endDeviceSession}
+              invite={invitePhone}
+            />
           </section>
+          <ShutDays
+            today={today()}
+            days={listShutDays(db, today()).map(({ id, from, to, words }) => ({
+              id,
+              words: `${words}: ${dateWords(from)}${to === from ? "" : ` to ${dateWords(to)}`}`,
+            }))}
+            add={addHolidays}
+            remove={removeHolidays}
+          />
           <section>
             <h2>Diagnosis knowledge</h2>
             <Link className="act-link" href="/shop/knowledge">

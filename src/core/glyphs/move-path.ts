@@ -3,7 +3,7 @@
  * glyphs use. @throws Error on any other absolute command, so that a new one is not moved wrongly in silence.
  */
 export function movePath(d: string, dx: number, dy: number): string {
-  const round = (value: number) => String(Math.round(value * 1000) / 1000);
+  const round = (value: number) => String(Math.round(value * 100) / 100);
   return d.replace(/([A-Za-z])([^A-Za-z]*)/g, (_, command: string, rest: string) => {
     if (command === command.toLowerCase() || command === "Z") return command + rest;
     const n = (rest.match(/-?\d*\.?\d+(?:e-?\d+)?/gi) ?? []).map(Number);

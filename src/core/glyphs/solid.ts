@@ -18,7 +18,7 @@ export interface GlyphPath {
 
 export type Point = readonly [u: number, v: number];
 
-const n = (value: number): string => String(Math.round(value * 1000) / 1000);
+const n = (value: number): string => String(Math.round(value * 100) / 100);
 
 /** Page x of a face point at axial place `x`. */
 const px = (x: number, u: number): number => x + u * foreshortening;

@@ -50,6 +50,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
     d.discountClass === undefined
       ? `changed the entry of ${customer}`
       : `set the discount of ${customer} to ${word(discountClasses, d.discountClass, "another")}`,
+  "customer-erased": () => "erased a customer at their wish",
+  "customers-merged": (_, { customer }) => `made two cards of ${customer} one`,
   "customer-retired": (_, { customer }) => `retired the customer ${customer}`,
   "customer-used-again": (_, { customer }) => `took the customer ${customer} back into use`,
   "reel-added": (_, { reel }) => `entered the reel ${reel}`,
@@ -192,7 +194,19 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "offer-removed": (d, { supplier, part }) => `removed the offer of ${supplier(d.supplier)} for ${part(d.part)}`,
   "order-placed": (d, { supplier }) => `ordered ${count(d.needs, "part")} from ${supplier(d.supplier)}`,
   "parts-received": (d, { part }) => `received ${Number(d.quantity)} × ${part(d.part)}`,
+  "person-changed": (d, { person }) => `entered ${person(d.personId)} as ${String(d.role)}`,
+  "person-left": (d, { person }) => `took ${person(d.personId)} off the list of people`,
+  "person-back": (d, { person }) => `put ${person(d.personId)} back on the list of people`,
+  "secret-set": (d, { person }) =>
+    `${d.set ? "set" : "took away"} ${d.kind === "pin" ? "the PIN" : "the passphrase"} of ${person(d.personId)}`,
+  "signed-in": (d) => (d.over === "network" ? "came in from another device" : "is at the bench"),
+  "session-ended": (d, { person }) => `ended a session of ${person(d.personId)}`,
+  "phone-invited": (d, { person }) => `invited a phone in for ${person(d.personId)}`,
   "person-added": (d, { person }) => `added ${person(d.personId)} (${String(d.role)})`,
+  "job-corrected": (d) =>
+    `added to the closed job${Number(d.amount) ? `, ${Number(d.amount) > 0 ? "paid" : "given back"} ${formatMinor(Math.abs(Number(d.amount)))}` : ""}`,
+  "shut-days-added": (d) => `entered days the shop is shut, ${String(d.from)} to ${String(d.to)}`,
+  "shut-days-removed": () => "took out days the shop was to be shut",
   "shop-settings-saved": () => "saved the shop's settings",
 };
 

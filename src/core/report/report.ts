@@ -68,6 +68,10 @@ export interface Report {
   readonly watch: readonly { readonly name: string; readonly note: string }[];
   readonly tests: readonly ReportTest[];
   readonly advice: readonly string[];
+  /** What was added after it was handed back: what was wrong in it, or came later. */
+  readonly corrections: readonly { readonly on: string; readonly words: string; readonly amount: number }[];
+  /** SHA-256 of the file that holds the whole job; null until it is handed back. */
+  readonly fileHash: string | null;
   readonly nextService: string;
   /** When each component is due, soonest first: ISO date, and whether the owner does it. */
   readonly due: readonly {

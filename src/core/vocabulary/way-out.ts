@@ -19,6 +19,7 @@ export type WayOut =
   | { readonly to: "new-model" }
   | { readonly to: "reel"; readonly reelId: number }
   | { readonly to: "people" }
+  | { readonly to: "sign-in" }
   | { readonly to: "rack" }
   | { readonly to: "counter" }
   | { readonly to: "model"; readonly modelId: string; readonly page: "" | "playbook" };

@@ -8,6 +8,7 @@ import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { keptAnswer } from "@/data/store/kept-answers";
 
 export interface KeptMeasure extends Taken {
   readonly id: number;
@@ -118,6 +119,11 @@ export function lastTypedOfModel(
   db: Db,
   modelId: string,
 ): { readonly freshMm: Readonly<Record<string, number>>; readonly pitchMm: number | null } {
+  const last = db.prepare("SELECT max(id) FROM measure").pluck().get();
+  return keptAnswer(db, `last typed of ${modelId}`, String(last), () => readLastTyped(db, modelId));
+}
+
+function readLastTyped(db: Db, modelId: string): { readonly freshMm: Readonly<Record<string, number>>; readonly pitchMm: number | null } {
   const rows = db
     .prepare(
       `SELECT measure.kind, position_id AS seat, json_extract(input, '$.fresh.mm') AS freshMm, json_extract(input, '$.pitchMm') AS pitchMm

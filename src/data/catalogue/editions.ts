@@ -76,17 +76,21 @@ export interface ReelOfModel {
   readonly known: KnownEdition | null;
 }
 
-/** The reels of a model that have been here, the newest visitor first, each with what its serial tells. */
-export function listReelsOfModel(db: Db, version: { model: Model; anatomy: Anatomy }): ReelOfModel[] {
+/** The reels of a model that are in the book, the newest first, so many after so many, each with what its serial tells. */
+export function listReelsOfModel(
+  db: Db,
+  version: { model: Model; anatomy: Anatomy },
+  { limit, offset = 0 }: { limit: number; offset?: number },
+): ReelOfModel[] {
   const rows = db
     .prepare(
       `SELECT reel.id, reel.serial, reel.scrapped_at AS scrappedAt,
               (SELECT count(*) FROM job WHERE job.reel_id = reel.id) AS visits,
               (SELECT count(*) FROM reel_override WHERE reel_override.reel_id = reel.id) AS ownParts,
               (SELECT max(opened_at) FROM job WHERE job.reel_id = reel.id) AS lastAt
-       FROM reel WHERE reel.model_id = ? ORDER BY lastAt DESC, reel.id DESC`,
+       FROM reel WHERE reel.model_id = ? ORDER BY reel.id DESC LIMIT ? OFFSET ?`,
     )
-    .all(version.model.id) as Omit<ReelOfModel, "year" | "known">[];
+    .all(version.model.id, limit, offset) as Omit<ReelOfModel, "year" | "known">[];
   return rows.map((reel) => ({
     ...reel,
     year: readSerial(db, version.model, reel.serial)?.year ?? null,

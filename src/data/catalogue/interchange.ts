@@ -12,6 +12,7 @@ import { type Kit, kitFaults, kitSchema } from "@/core/interchange/kit";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
 import { findModel, getCurrentModelVersion } from "./models";
 import { findPartType } from "./part-types";
 
@@ -77,7 +78,10 @@ const newNumbers = (db: Db, partTypeIds: readonly string[]): ReadonlyMap<string,
   );
 
 /** What fits each seat of a model's newest version, best first. */
-export function listFitsOfModel(db: Db, modelId: string): ReadonlyMap<string, Fit[]> {
+export const listFitsOfModel = (db: Db, modelId: string): ReadonlyMap<string, Fit[]> =>
+  keptAnswer(db, `fits of ${modelId}`, lastActOfShop(db), () => fitsOfModel(db, modelId));
+
+function fitsOfModel(db: Db, modelId: string): ReadonlyMap<string, Fit[]> {
   const sets = listInterchangeSets(db).filter((set) => set.members.some((member) => member.modelId === modelId));
   const seats = listCatalogueSeats(db, { modelIds: [...modelsOf(sets), modelId] });
   const own = seats.filter((seat) => seat.modelId === modelId);

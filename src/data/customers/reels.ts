@@ -22,7 +22,20 @@ const select = `
          reel.owner_id AS ownerId, customer.name AS ownerName, (SELECT count(*) FROM job WHERE job.reel_id = reel.id) AS visits
   FROM reel JOIN model ON model.id = reel.model_id JOIN customer ON customer.id = reel.owner_id`;
 
-export const listReels = (db: Db): Reel[] => db.prepare(`${select} ORDER BY model.maker, model.name, reel.serial`).all() as Reel[];
+/** Reels, the newest in the book first, so many of them after so many; of one customer or of all. */
+export const listReels = (db: Db, { ownerId, limit, offset = 0 }: { ownerId?: number; limit: number; offset?: number }): Reel[] =>
+  db
+    .prepare(
+      ownerId === undefined
+        ? `${select} ORDER BY reel.id DESC LIMIT @limit OFFSET @offset`
+        : `${select} WHERE reel.owner_id = @ownerId ORDER BY reel.id DESC LIMIT @limit OFFSET @offset`,
+    )
+    .all({ limit, offset, ...(ownerId === undefined ? {} : { ownerId }) }) as Reel[];
+
+export const countReels = (db: Db, ownerId?: number): number =>
+  (ownerId === undefined
+    ? db.prepare("SELECT count(*) FROM reel").pluck().get()
+    : db.prepare("SELECT count(*) FROM reel WHERE owner_id = ?").pluck().get(ownerId)) as number;
 
 export const findReel = (db: Db, id: number): Reel | null =>
   (db.prepare(`${select} WHERE reel.id = ?`).get(id) as Reel | undefined) ?? null;
@@ -94,6 +107,22 @@ function changeOwner(ctx: Context, reel: Pick<Reel, "id" | "ownerId">, ownerId: 
   indexReel(ctx.db, reel.id);
 }
 
+/** A reel that was sold or given away, without its coming to the counter. @throws Refusal while it is in the shop: the job has its owner. */
+export function giveToOwner(ctx: Context, reelId: number, ownerId: number): void {
+  const reel = findReel(ctx.db, reelId);
+  const owner = ctx.db.prepare("SELECT id FROM customer WHERE id = ? AND retired_at IS NULL").get(ownerId);
+  if (!reel) throw new Refusal("no-reel", "This reel is not in the book any more.");
+  if (!owner) throw new Refusal("no-customer", "Choose who has it now from the list.", "ownerId");
+  const here = ctx.db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").pluck().get(reelId) as string | undefined;
+  if (here)
+    throw new Refusal("in-the-shop", `It is in the shop as ${here}, for ${reel.ownerName}. Return it first.`, "ownerId", {
+      to: "station",
+      tag: here,
+      station: "return",
+    });
+  changeOwner(ctx, reel, ownerId);
+}
+
 /** A reel picked out of the book. @throws Refusal when it is not there, or of another model than was said. */
 export function pickedReel(ctx: Context, reelId: number, of: { readonly modelId: string; readonly ownerId: number }): number {
   const reel = findReel(ctx.db, reelId);
@@ -131,7 +160,8 @@ export function writeReel(ctx: Context, reel: { modelId: string; serial: string;
   return id;
 }
 
-function indexReel(db: Db, id: number, isNew = false): void {
+/** Renews what Find knows of a reel. */
+export function indexReel(db: Db, id: number, isNew = false): void {
   const reel = findReel(db, id);
   if (!reel) return;
   const title = `${reel.modelName} ${reel.serial || "no serial"}`;

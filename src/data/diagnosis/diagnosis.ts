@@ -21,7 +21,8 @@ import { listFittedParts } from "@/data/jobs/pieces";
 import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
+import { revisionOf, writeJournal } from "@/data/store/journal";
+import { keptAnswer, lastReadingAfter } from "@/data/store/kept-answers";
 import { addFault, listFaults, withdrawFault } from "./faults";
 import { faultOf, knowledgeOf } from "./knowledge";
 import { listObservations } from "./observations";
@@ -84,7 +85,15 @@ export const listSettled = (db: Db, jobId: number): ReadonlyMap<string, boolean>
  * What this bench settled of each fault, in a family and in one of its models, without the job in question. Only reels in which the fault was
  * proved or ruled out count; of one sender's like reels of one month no more than a few.
  */
-function listCounts(db: Db, job: Job, model: { id: string; family: string }): Map<string, { family: Count; model: Count }> {
+function listCounts(db: Db, job: Job, model: { id: string; family: string }): ReadonlyMap<string, { family: Count; model: Count }> {
+  const standing = db
+    .prepare("SELECT count(*) || ' ' || coalesce(sum(proved), 0) || ' ' || coalesce(max(job_id), 0) FROM settled_fault")
+    .pluck()
+    .get();
+  return keptAnswer(db, `counts ${job.id} ${model.id}`, String(standing), () => countSettled(db, job, model));
+}
+
+function countSettled(db: Db, job: Job, model: { id: string; family: string }): Map<string, { family: Count; model: Count }> {
   const rows = db
     .prepare(
       `WITH ranked AS (
@@ -111,6 +120,9 @@ function listCounts(db: Db, job: Job, model: { id: string; family: string }): Ma
 }
 
 const readingsAfter = (db: Db, modelId: string) =>
+  keptAnswer(db, `readings after ${modelId}`, lastReadingAfter(db), () => readAfter(db, modelId));
+
+const readAfter = (db: Db, modelId: string) =>
   groupBy(
     db
       .prepare(
@@ -235,8 +247,16 @@ export function claimsOf(db: Db, job: Job): WeighedClaim[] {
   return (job.intake.claims ?? []).map((claim) => weighClaim(claim, evidence));
 }
 
-/** The diagnosis of a job, and what to look at next. */
+/** All of a case in letters: the same letters are the same case. */
+const lettersOf = (subject: Case): string =>
+  JSON.stringify(subject, (_, value: unknown) => (value instanceof Map ? [...value] : value instanceof Set ? [...value] : value));
+
+/** The diagnosis of a job, and what to look at next: worked out anew when anything of its case has changed. */
 export function diagnosisOf(db: Db, job: Job): { subject: Case; diagnosis: Diagnosis; next: NextTest[] } {
-  const subject = caseOf(db, job);
-  return { subject, diagnosis: diagnose(subject), next: nextTests(subject) };
+  const subject = keptAnswer(db, `case of ${job.id}`, String(revisionOf(db)), () => caseOf(db, job));
+  return keptAnswer(db, `diagnosis ${job.id}`, lettersOf(subject), () => ({
+    subject,
+    diagnosis: diagnose(subject),
+    next: nextTests(subject),
+  }));
 }

@@ -15,6 +15,7 @@ import type { Strength } from "@/core/diagnosis/strength-table";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
 
 type Row = { id: string; json: string };
 const rowsOf = (db: Db, table: "shop_fault" | "shop_finding", column: string) =>
@@ -22,6 +23,10 @@ const rowsOf = (db: Db, table: "shop_fault" | "shop_finding", column: string) =>
 
 /** What this bench reasons from: the common tables, and what the shop added or said otherwise. */
 export function knowledgeOf(db: Db): Knowledge {
+  return keptAnswer(db, "knowledge", lastActOfShop(db), () => readKnowledge(db));
+}
+
+function readKnowledge(db: Db): Knowledge {
   return withShop({
     faults: rowsOf(db, "shop_fault", "fault").map(({ id, json }) => ({ ...shopFaultSchema.parse(JSON.parse(json)), id })),
     findings: rowsOf(db, "shop_finding", "finding").map(({ id, json }) => ({

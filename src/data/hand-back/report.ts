@@ -33,8 +33,10 @@ import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
+import { invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
+import { listCorrections } from "./corrections";
 
 const words = (observation: Observation | undefined, skipped: string | undefined, force: ForceUnit): string =>
   observation
@@ -123,7 +125,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   return {
     shopName: settings.shopName,
     tag: job.tag,
-    owner: job.customer.name,
+    owner: invoiceName(db, job.customer.id)?.name ?? job.customer.name,
     reel: job.reel.modelName,
     serial: job.reel.serial,
     hand: hands[job.reel.hand],
@@ -191,6 +193,12 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       settings.shownForce,
     ),
     advice: careAdvice(job.intake),
+    corrections: listCorrections(db, job.id).map(({ at, words: said, amountMinor }) => ({
+      on: dates.words(at),
+      words: said,
+      amount: amountMinor,
+    })),
+    fileHash: null,
     cameFor: pathWords(job),
     ...serviceDates(db, job, dates),
     price: {

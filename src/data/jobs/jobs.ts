@@ -218,12 +218,24 @@ export const listOpenJobs = (db: Db, only?: readonly number[]): Job[] =>
 export const listJobsOfReel = (db: Db, reelId: number): Job[] =>
   toJobs(db, db.prepare(`${select} WHERE job.reel_id = ? ORDER BY job.opened_at DESC, job.id DESC`).all(reelId) as JobRow[]);
 
+/** All visits of one customer, oldest first. */
+export const listJobsOfCustomer = (db: Db, customerId: number): Job[] =>
+  toJobs(db, db.prepare(`${select} WHERE job.customer_id = ? ORDER BY job.id`).all(customerId) as JobRow[]);
+
 /** The jobs of a lot, in the order they were taken in. */
 export const listJobsOfLot = (db: Db, lotId: number): Job[] =>
   toJobs(db, db.prepare(`${select} WHERE job.lot_id = ? ORDER BY job.id`).all(lotId) as JobRow[]);
 
-export const listClosedJobs = (db: Db, limit: number): Job[] =>
-  toJobs(db, db.prepare(`${select} WHERE job.closed_at IS NOT NULL ORDER BY job.closed_at DESC LIMIT ?`).all(limit) as JobRow[]);
+/** Jobs that were handed back, the last first; of one customer or of all. */
+export const listClosedJobs = (db: Db, limit: number, customerId?: number): Job[] =>
+  toJobs(
+    db,
+    (customerId === undefined
+      ? db.prepare(`${select} WHERE job.closed_at IS NOT NULL ORDER BY job.closed_at DESC LIMIT ?`).all(limit)
+      : db
+          .prepare(`${select} WHERE job.customer_id = ? AND job.closed_at IS NOT NULL ORDER BY job.closed_at DESC LIMIT ?`)
+          .all(customerId, limit)) as JobRow[],
+  );
 
 export const findJob = (db: Db, id: number): Job | null =>
   toJobs(db, db.prepare(`${select} WHERE job.id = ?`).all(id) as JobRow[])[0] ?? null;

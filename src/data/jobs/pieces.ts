@@ -53,3 +53,26 @@ export const listLeftOut = (db: Db, jobId: number): LeftOutPart[] =>
        WHERE tray_well.job_id = ? AND tray_well.left_out_reason IS NOT NULL ORDER BY tray_well.well`,
     )
     .all(jobId) as LeftOutPart[];
+
+export interface ReelPiece {
+  readonly positionId: string;
+  readonly partTypeId: string;
+  readonly origin: "found" | "stock";
+  readonly fittedTag: string | null;
+  readonly offDonor: boolean;
+  readonly source: PieceSource | null;
+}
+
+/** What the book knows to be in a reel as a job left it: pieces that were taken up and those fitted until then, those fitted first. */
+export const listPiecesOfReel = (db: Db, reelId: number, jobId: number): ReelPiece[] =>
+  (
+    db
+      .prepare(
+        `SELECT instance.position_id AS positionId, instance.part_type_id AS partTypeId, instance.origin, job.tag AS fittedTag,
+                instance.donor_piece_id IS NOT NULL AS offDonor, instance.source
+         FROM instance LEFT JOIN job ON job.id = instance.fitted_job_id
+         WHERE instance.reel_id = @reel AND coalesce(instance.fitted_job_id, 0) <= @job AND coalesce(instance.removed_job_id, @job + 1) > @job
+         ORDER BY instance.fitted_job_id IS NULL, instance.fitted_job_id DESC, instance.id`,
+      )
+      .all({ reel: reelId, job: jobId }) as (Omit<ReelPiece, "offDonor"> & { offDonor: 0 | 1 })[]
+  ).map((row) => ({ ...row, offDonor: row.offDonor === 1 }));

@@ -5,6 +5,7 @@ import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 import { getOpenJob } from "./jobs";
 
 interface Row {
@@ -66,8 +67,14 @@ export function correctStationTime(ctx: Context, jobId: number, station: Station
   writeJournal(ctx, "station-time-corrected", { jobId }, { station, minutes });
 }
 
+type Usual = { readonly station: Station; readonly minutes: number; readonly jobs: number };
+
 /** What the stations of a model usually take at this bench, from its finished jobs; stations with too few of them are left out. */
-export function usualStationMinutes(db: Db, modelId: string): { station: Station; minutes: number; jobs: number }[] {
+export const usualStationMinutes = (db: Db, modelId: string): readonly Usual[] =>
+  // Times of jobs that were handed back change no more.
+  keptAnswer(db, `usual minutes of ${modelId}`, lastHandedBack(db), () => readUsual(db, modelId));
+
+function readUsual(db: Db, modelId: string): Usual[] {
   const ids = db
     .prepare(
       `SELECT job.id FROM job JOIN model_version ON model_version.id = job.model_version_id

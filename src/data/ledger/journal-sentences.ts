@@ -4,18 +4,26 @@ import type { TestId } from "@/core/vocabulary/tests";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
 import type { Db } from "@/data/store/database";
-import { listJournal } from "@/data/store/journal";
+import { type JournalEntry, listJournal, listJournalOfCustomer } from "@/data/store/journal";
 
 export interface JournalLine {
   readonly id: number;
   readonly at: string;
   readonly tag: string | null;
   readonly sentence: string;
+  /** The device it was done from, where that was another than this computer. */
+  readonly device: string | null;
 }
 
 /** The newest entries first, as sentences with names: the same few statements for a page of them as for one. */
-export function listJournalSentences(db: Db, filter: { jobId?: number; limit: number }): JournalLine[] {
-  const entries = listJournal(db, filter);
+export const listJournalSentences = (db: Db, filter: { jobId?: number; limit: number; before?: number }): JournalLine[] =>
+  sentencesOf(db, listJournal(db, filter));
+
+/** What the journal says of one customer and the jobs of theirs, newest first. */
+export const listJournalSentencesOf = (db: Db, customerId: number, limit?: number): JournalLine[] =>
+  sentencesOf(db, listJournalOfCustomer(db, customerId, limit));
+
+function sentencesOf(db: Db, entries: readonly JournalEntry[]): JournalLine[] {
   const ids = (key: "jobId" | "reelId" | "customerId") => JSON.stringify([...new Set(entries.flatMap((entry) => entry[key] ?? []))]);
   const said = (key: string) => entries.flatMap(({ detail }) => (detail[key] === undefined ? [] : [String(detail[key])]));
   const named = (sql: string, list: string) => new Map((db.prepare(sql).raw().all(list) as [string | number, string][]).map((row) => row));
@@ -76,6 +84,12 @@ export function listJournalSentences(db: Db, filter: { jobId?: number; limit: nu
       customer: customers.get(entry.customerId ?? 0) ?? "a customer",
       reel: reels.get(entry.reelId ?? 0) ?? "a reel",
     };
-    return { id: entry.id, at: entry.at, tag: entry.tag, sentence: journalSentence(entry.person, entry.action, entry.detail, names) };
+    return {
+      id: entry.id,
+      at: entry.at,
+      tag: entry.tag,
+      device: entry.device,
+      sentence: journalSentence(entry.person, entry.action, entry.detail, names),
+    };
   });
 }

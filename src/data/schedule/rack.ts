@@ -6,6 +6,8 @@ import { usualStationMinutes } from "@/data/jobs/station-time";
 import { countOnOrder } from "@/data/parts/wanted";
 import { type Quote, quotesOf } from "@/data/quote/quotes";
 import type { Db } from "@/data/store/database";
+import { revisionOf } from "@/data/store/journal";
+import { keptAnswer } from "@/data/store/kept-answers";
 
 export interface HangingJob extends RackJob {
   readonly job: Job;
@@ -49,8 +51,10 @@ const share: Record<Station, number> = {
   return: 0.05,
 };
 
-/** Every open job as it hangs on the rack. What is left of it is what its stations usually take at this bench, where that is known. */
-export function listRack(db: Db): HangingJob[] {
+/** Every open job as it hangs on the rack, the same until something is written. What is left of it is what its stations usually take at this bench, where that is known. */
+export const listRack = (db: Db): readonly HangingJob[] => keptAnswer(db, "rack", String(revisionOf(db)), () => readRack(db));
+
+function readRack(db: Db): HangingJob[] {
   const usual = new Map<string, ReturnType<typeof usualStationMinutes>>();
   const jobs = listOpenJobs(db);
   const quotes = quotesOf(db, jobs);

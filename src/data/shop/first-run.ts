@@ -1,5 +1,6 @@
 import { renamePerson } from "@/data/shop/people";
 import { getShopSettings, type ShopSettings, saveShopSettings } from "@/data/shop/settings";
+import { setSecret } from "@/data/shop/sign-in";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { rootOf } from "@/data/store/read-once";
@@ -22,13 +23,28 @@ export function isFounded(db: Db): boolean {
   return founded;
 }
 
-export type FirstRun = Pick<ShopSettings, "shopName" | "currency" | "taxBasisPoints" | "ratePerHourMinor" | "benchHoursPerDay"> & {
+export type FirstRun = Pick<
+  ShopSettings,
+  "shopName" | "currency" | "taxBasisPoints" | "ratePerHourMinor" | "benchHoursPerDay" | "openOn" | "locale"
+> & {
   readonly personName: string;
+  /** Empty where it waits. */
+  readonly passphrase: string;
 };
 
 /** What has to be known before the first reel comes; everything else is at Shop and has a usual value. @throws Refusal where it was said already. */
-export function foundShop(ctx: Context, { personName, ...said }: FirstRun): void {
+export function foundShop(ctx: Context, { personName, passphrase, ...said }: FirstRun): void {
   if (isFounded(ctx.db)) throw new Refusal("founded", "This shop has its name already. Change it at Shop.", null, { to: "people" });
   renamePerson(ctx, ctx.person.id, personName);
   saveShopSettings(ctx, { ...getShopSettings(ctx.db), ...said });
+  if (passphrase) setFirstPassphrase(ctx, passphrase);
+}
+
+function setFirstPassphrase(ctx: Context, passphrase: string): void {
+  try {
+    setSecret(ctx, ctx.person.id, "passphrase", { now: passphrase, before: "" });
+  } catch (error) {
+    // Said at the field it has on the first page.
+    throw error instanceof Refusal ? new Refusal(error.code, error.message, "passphrase") : error;
+  }
 }

@@ -28,7 +28,40 @@ export function addPerson(ctx: Context, person: { name: string; role: Role }): n
   return id;
 }
 
-/** Used by the demo to give the first person a name. */
+/** A name is written anew; entries of before show it too. */
 export function renamePerson(ctx: Context, id: number, name: string): void {
+  const taken = ctx.db.prepare("SELECT 1 FROM person WHERE name = ? AND id <> ?").get(name, id);
+  if (taken) throw new Refusal("name-taken", `${name} is already in the list. Add a letter to tell the two apart.`, "name");
   ctx.db.prepare("UPDATE person SET name = ? WHERE id = ?").run(name, id);
 }
+
+/** The shop is never left without somebody who may change it. */
+function refuseLastOwner(ctx: Context, id: number, words: string): void {
+  const other = ctx.db.prepare("SELECT 1 FROM person WHERE role = 'owner' AND active = 1 AND id <> ?").get(id);
+  if (!other)
+    throw new Refusal("last-owner", `Nobody else is an owner: ${words} Make somebody else owner first.`, "role", { to: "people" });
+}
+
+/** Changes name and role. @throws Refusal for a name that is taken and for the last owner's role. */
+export function changePerson(ctx: Context, { id, name, role }: Person): void {
+  const was = findPerson(ctx.db, id);
+  if (!was) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  if (was.role === "owner" && role !== "owner") refuseLastOwner(ctx, id, "the shop could not be changed any more.");
+  renamePerson(ctx, id, name);
+  ctx.db.prepare("UPDATE person SET role = ? WHERE id = ?").run(role, id);
+  writeJournal(ctx, "person-changed", {}, { personId: id, role });
+}
+
+/** Somebody leaves, or is back: the name stays beside what was done. @throws Refusal for the last owner and for whoever asks. */
+export function retirePerson(ctx: Context, id: number, retired: boolean): void {
+  if (retired && id === ctx.person.id)
+    throw new Refusal("yourself", "That is you. Choose another person at the bench first.", null, { to: "people" });
+  const was = findPerson(ctx.db, id);
+  if (retired && was?.role === "owner") refuseLastOwner(ctx, id, "the shop would be nobody's.");
+  const { changes } = ctx.db.prepare("UPDATE person SET active = ? WHERE id = ? AND active <> ?").run(retired ? 0 : 1, id, retired ? 0 : 1);
+  if (changes) writeJournal(ctx, retired ? "person-left" : "person-back", {}, { personId: id });
+}
+
+/** Who worked here once. */
+export const listFormerPeople = (db: Db): Person[] =>
+  db.prepare(`SELECT ${columns} FROM person WHERE active = 0 ORDER BY id`).all() as Person[];

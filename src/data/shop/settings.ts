@@ -2,6 +2,7 @@ import { z } from "zod";
 import { defaultDiscounts, discountsSchema } from "@/core/quote/discounts";
 import { noPrices, priceListSchema } from "@/core/quote/price-list";
 import { forceUnitIds } from "@/core/units/say-measure";
+import { localeIds } from "@/core/vocabulary/locales";
 import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -13,12 +14,18 @@ export const shopSettingsSchema = z.object({
   taxBasisPoints: z.number().int().min(0).max(10_000),
   currency: z.string().regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR (ISO 4217)."),
   benchHoursPerDay: z.number().min(0.5, "At least half an hour a day.").max(16, "At most 16 hours a day."),
+  /** Days of the week the bench works, 1 Monday to 7 Sunday. */
+  openOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),
+  /** How dates are written. */
+  locale: z.enum(localeIds),
   dragWay: z.enum(["greased", "dry"]),
   footSwitchKey: z.string().min(1).max(20),
   shortcuts: z.boolean(),
   /** What pulls are shown in; every field takes the others as well. */
   shownForce: z.enum(forceUnitIds),
   /** A second place for the daily copies, such as a stick; empty for none. */
+  /** For how many years after it an invoice keeps a name: local law says. */
+  invoiceYears: z.number().int().min(0).max(30),
   backupTo: z.string().trim().max(300, "At most 300 characters."),
   discounts: discountsSchema,
   prices: priceListSchema,
@@ -33,10 +40,13 @@ export const defaultShopSettings: ShopSettings = {
   taxBasisPoints: 2000,
   currency: "EUR",
   benchHoursPerDay: 6,
+  openOn: [1, 2, 3, 4, 5, 6, 7],
+  locale: "en-GB",
   dragWay: "greased",
   footSwitchKey: "PageDown",
   shortcuts: true,
   shownForce: "N",
+  invoiceYears: 10,
   backupTo: "",
   discounts: defaultDiscounts,
   prices: noPrices,

@@ -1,4 +1,3 @@
-import { spawn } from "node:child_process";
 import {
   appendFileSync,
   existsSync,
@@ -66,6 +65,16 @@ describe("what is kept of daily copies", () => {
     expect(backupsToKeep(names).size).toBe(3);
   });
 
+  it("leaves the copies of before an import alone but for the newest five, whatever the days", () => {
+    const made = Array.from({ length: 7 }, (_, i) => backUp(directory, new Date(now.getTime() + i * 60_000), null, "before-import").name);
+    backUp(directory, later(1));
+    expect(
+      listBackups(directory)
+        .map(({ name }) => name)
+        .filter((name) => name.endsWith("-before-import")),
+    ).toEqual(made.slice(2).reverse());
+  });
+
   it("has its instant in its name", () => expect(instantOf(`${stampOf(now)}-daily`)).toBe("2026-05-20T08:00:00.000Z"));
 });
 
@@ -89,24 +98,6 @@ describe("a copy a day", () => {
     rmSync(stick, { recursive: true });
     expect(backUp(directory, later(1), stick).second).toMatch(/is not there now: the copy lies here alone/);
     expect(listBackups(directory)).toHaveLength(2);
-  });
-
-  it("leaves the last good one when it is killed at any time", async () => {
-    backUp(directory, now);
-    for (let round = 0; round < 6; round++) {
-      const child = spawn("node", ["node_modules/tsx/dist/cli.mjs", "scripts/backup.ts"], {
-        env: { ...process.env, ZORBEK_DATA: directory },
-        stdio: "ignore",
-      });
-      // Listened for before it can have ended by itself.
-      const ended = new Promise((settle) => child.once("exit", settle));
-      await new Promise((wait) => setTimeout(wait, 150 + round * 130));
-      child.kill("SIGKILL");
-      await ended;
-      const copies = listBackups(directory);
-      expect(copies.length).toBeGreaterThan(0);
-      for (const { name } of copies) verifyCopy(join(directory, "backups", name));
-    }
   });
 });
 

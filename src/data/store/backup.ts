@@ -20,6 +20,9 @@ import { copyData, listCopies, verifyCopy } from "./data-copy";
 /** What stays of the daily copies: one a day for a week, one a week for five, one a month for twelve. */
 export const backupsKept = { days: 7, weeks: 5, months: 12 } as const;
 const daily = "-daily";
+const beforeImport = "-before-import";
+/** How many copies of before an import stay. */
+export const importCopiesKept = 5;
 const folderOf = (directory: string) => join(directory, "backups");
 export const stampOf = (now: Date): string => now.toISOString().replace(/[-:]/g, "").slice(0, 15);
 
@@ -60,6 +63,11 @@ export function backupsToKeep(names: readonly string[]): Set<string> {
 function thin(folder: string, names: readonly string[]): void {
   const kept = backupsToKeep(names);
   for (const name of names) if (name.endsWith(daily) && !kept.has(name)) rmSync(join(folder, name), { recursive: true, force: true });
+  const older = names
+    .filter((name) => name.endsWith(beforeImport))
+    .sort()
+    .slice(0, -importCopiesKept);
+  for (const name of older) rmSync(join(folder, name), { recursive: true, force: true });
   // What a killed backup left half.
   for (const name of readdirSync(folder))
     if (name.startsWith(".half-") && statSync(join(folder, name)).mtimeMs < Date.now() - 3_600_000)
@@ -75,13 +83,13 @@ export interface BackedUp {
 /**
  * Copies a shop's data as it is at one instant into its folder “backups”, opens the copy and looks it over, lets go of what is older than is
  * kept, and puts a second copy where one is wanted. A reader beside the server: nobody waits for it.
- * @param second a folder such as a stick; empty for none. One that is not there now is said and does not fail the first. @throws Error when no
+ * @param why a day's copy, or one of before an import: those are kept by themselves. @param second a folder such as a stick; empty for none. One that is not there now is said and does not fail the first. @throws Error when no
  * whole copy could be made: those of before stay.
  */
-export function backUp(directory: string, now: Date, second: string | null = null): BackedUp {
+export function backUp(directory: string, now: Date, second: string | null = null, why: "daily" | "before-import" = "daily"): BackedUp {
   const db = new Database(join(directory, "zorbek.db"), { readonly: true, fileMustExist: true, timeout: 10_000 });
   try {
-    const name = `${stampOf(now)}${daily}`;
+    const name = `${stampOf(now)}${why === "daily" ? daily : beforeImport}`;
     copyData(db, directory, name);
     thin(folderOf(directory), listCopies(directory));
     return { name, second: toSecondPlace(directory, name, second ?? secondPlaceOf(db)) };

@@ -14,6 +14,8 @@ export interface Context {
   readonly db: Db;
   readonly person: Person;
   readonly now: string;
+  /** The device it came from; none for what programs of the machine itself do. */
+  readonly session?: { readonly id: number; readonly over: "loopback" | "network" } | null;
 }
 
 /**

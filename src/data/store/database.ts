@@ -1,9 +1,10 @@
 import { createHash } from "node:crypto";
-import { mkdirSync, readdirSync, readFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { copyBeforeMigration } from "./data-copy";
 import { keepStatements } from "./kept-statements";
+import { troubleOf } from "./trouble";
 import { DataUnusable } from "./unusable";
 
 export type Db = Database.Database;
@@ -24,6 +25,7 @@ export function openDatabase(
   /** Told of every statement that is run, its values filled in: for counting them. */
   onStatement?: (sql: string) => void,
 ): Db {
+  refuseEmptied(directory);
   const db = openFile(directory, onStatement);
   try {
     db.pragma("journal_mode = WAL");
@@ -52,16 +54,30 @@ function openFile(directory: string, onStatement?: (sql: string) => void): Db {
   }
 }
 
-/** What SQLite or the file system says of a file that cannot be worked with at all; null for anything else. */
+/** What SQLite or the file system says of a file that cannot be worked with now; null for anything else. */
 function unusable(error: unknown, directory: string): DataUnusable | null {
+  const trouble = troubleOf(error);
   const code = (error as { code?: string }).code ?? "";
-  if (!/^(SQLITE_(NOTADB|CORRUPT|CANTOPEN|READONLY|PERM)|EACCES|EPERM|EROFS|ENOTDIR|EEXIST)/.test(code)) return null;
+  if (!trouble && !/^(ENOTDIR|EEXIST|EISDIR)/.test(code)) return null;
   return new DataUnusable(
     "cannot-open",
-    `The database in ${directory} cannot be opened (${code}).`,
-    "See that the folder is there, that it can be written to, and that zorbek.db in it is the shop's own. The folder “backups” holds copies.",
+    `The database in ${directory} cannot be opened (${code}). ${trouble?.message ?? ""}`.trim(),
+    trouble?.remedy ??
+      "See that the folder is there, that it can be written to, and that zorbek.db in it is the shop's own. The folder “backups” holds copies.",
     { cause: error },
   );
+}
+
+/** A file of no bytes is what a full disk or a careless copy leaves of a shop, and SQLite would begin a new one in it. @throws DataUnusable */
+function refuseEmptied(directory: string): void {
+  const file = join(directory, "zorbek.db");
+  const wasShop = existsSync(join(directory, "backups")) || existsSync(join(directory, "photos"));
+  if (wasShop && existsSync(file) && statSync(file).size === 0 && !existsSync(`${file}-wal`))
+    throw new DataUnusable(
+      "emptied",
+      `The database in ${directory} has no bytes left, though a shop was here.`,
+      "Put the last good copy back: npm run restore lists them. The disk may have been full, or a copy was broken off.",
+    );
 }
 
 /** An empty database in memory with the real schema, for tests. */

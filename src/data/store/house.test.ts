@@ -180,6 +180,9 @@ describe("the finder", () => {
     expect(kinds("MS30777")).toContain("reel");
     expect(kinds("sker")).toContain("model");
     expect(kinds("SK-220")).toContain("part");
+    // A whole tag or serial comes before whatever else begins so.
+    const tag = db.prepare("SELECT tag FROM job LIMIT 1").pluck().get() as string | undefined;
+    if (tag) expect(findAnything(db, tag.toLowerCase().replaceAll("-", " "))[0]).toMatchObject({ kind: "job", ref: tag });
     for (const odd of ['"', "a AND (", "*", "", "ñ -- ;"]) expect(() => findAnything(db, odd)).not.toThrow();
   });
 });

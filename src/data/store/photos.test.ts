@@ -4,7 +4,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
-import { keepPhoto, photoLimits, readPhoto, washPhoto, washSchematic } from "./photos";
+import { drawingLimits, keepPhoto, photoLimits, readPhoto, washPhoto, washSchematic } from "./photos";
 
 const folder = mkdtempSync(join(tmpdir(), "zorbek-photos-"));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -15,6 +15,16 @@ const refused = (bytes: Buffer) =>
     () => "kept",
     (error: { code?: string }) => error.code,
   );
+
+describe("a drawing that takes too much", () => {
+  const drawing = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><path d="M0 0h9v9z"/></svg>');
+  it.each([
+    ["time", { seconds: 0.01, memoryKb: drawingLimits.memoryKb }],
+    ["memory", { seconds: 4, memoryKb: 30_000 }],
+  ])("%s is given up, and said", async (_, limits) => {
+    await expect(washSchematic(drawing, limits)).rejects.toMatchObject({ code: "takes-too-much", field: "picture" });
+  });
+});
 
 describe("pictures", () => {
   it("are turned upright, made smaller and stripped of where they were taken", async () => {

@@ -1,7 +1,9 @@
+import { spawn } from "node:child_process";
 import { createHash, randomUUID } from "node:crypto";
 import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
+import { z } from "zod";
 import { type Context, Refusal } from "./context";
 import { type Db, dataDirectory } from "./database";
 
@@ -54,16 +56,66 @@ const foreignInSvg: readonly (readonly [RegExp, string])[] = [
   [/@import/i, "imported styles"],
 ];
 
+/** What a drawing from outside may take to be drawn: time, and memory that is written to (RLIMIT_DATA; what is only set aside does not count). */
+export const drawingLimits = { seconds: 20, memoryKb: 1_500_000 } as const;
+
 /**
- * Makes the picture that is kept of a schematic. An SVG is drawn once, here, by a renderer that runs no script and fetches nothing, and only
- * the pixels are kept; `cleaned` says what else was in it.
- * @throws Refusal as washPhoto does, and for an SVG that declares entities, which can grow without bound.
+ * Makes the picture that is kept of a schematic, in a process of its own that is ended when it takes too long or too much: whoever made the file
+ * is not known. @throws Refusal as drawSchematic does, and when it took too much.
  */
-export async function washSchematic(bytes: Buffer): Promise<{ jpeg: Buffer; width: number; height: number; cleaned: string[] }> {
-  const head = bytes.subarray(0, 4096).toString("utf8");
-  if (!/<svg[\s>]/i.test(head)) return { ...(await washPhoto(bytes)), cleaned: [] };
+export async function washSchematic(bytes: Buffer, limits: { seconds: number; memoryKb: number } = drawingLimits): Promise<Drawn> {
   if (bytes.length > photoLimits.bytes)
     throw new Refusal("too-large", `The drawing has more than ${photoLimits.bytes / 1024 / 1024} MB.`, "picture");
+  const command = `ulimit -d ${limits.memoryKb}; exec "$0" node_modules/tsx/dist/cli.mjs scripts/wash-drawing.ts`;
+  const child = spawn("/bin/sh", ["-c", command, process.execPath], {
+    stdio: ["pipe", "pipe", "ignore"],
+    env: { NODE_ENV: "production", PATH: process.env.PATH },
+  });
+  const parts: Buffer[] = [];
+  child.stdout.on("data", (part: Buffer) => parts.push(part));
+  child.stdin.on("error", () => undefined);
+  child.stdin.end(bytes);
+  const code = await new Promise<number | null>((settle) => {
+    const timer = setTimeout(() => child.kill("SIGKILL"), limits.seconds * 1000);
+    child.once("error", () => settle(null));
+    child.once("close", (ended) => {
+      clearTimeout(timer);
+      settle(ended);
+    });
+  });
+  const out = Buffer.concat(parts);
+  const end = out.indexOf(10);
+  if (code !== 0 || end < 0)
+    throw new Refusal(
+      "takes-too-much",
+      "This drawing takes too long or too much memory to be drawn. Save it as PNG and choose that.",
+      "picture",
+    );
+  const said = drawnSchema.parse(JSON.parse(out.subarray(0, end).toString("utf8")));
+  if (!said.ok) throw new Refusal(said.code, said.message, said.field);
+  return { jpeg: out.subarray(end + 1), width: said.width, height: said.height, cleaned: said.cleaned };
+}
+
+interface Drawn {
+  readonly jpeg: Buffer;
+  readonly width: number;
+  readonly height: number;
+  /** What else was in it and was left out. */
+  readonly cleaned: string[];
+}
+const drawnSchema = z.discriminatedUnion("ok", [
+  z.object({ ok: z.literal(true), width: z.number(), height: z.number(), cleaned: z.array(z.string()) }),
+  z.object({ ok: z.literal(false), code: z.string(), message: z.string(), field: z.string().nullable() }),
+]);
+
+/**
+ * Draws a schematic: an SVG once, by a renderer that runs no script and fetches nothing, and only the pixels are kept; `cleaned` says what else was
+ * in it. Called by the process of its own.
+ * @throws Refusal as washPhoto does, and for an SVG that declares entities, which can grow without bound.
+ */
+export async function drawSchematic(bytes: Buffer): Promise<Drawn> {
+  const head = bytes.subarray(0, 4096).toString("utf8");
+  if (!/<svg[\s>]/i.test(head)) return { ...(await washPhoto(bytes)), cleaned: [] };
   const text = bytes.toString("utf8");
   if (/<!ENTITY/i.test(text))
     throw new Refusal("entities", "This SVG declares entities, which can hide anything. Save it as a plain SVG or as PNG.", "picture");

@@ -1,5 +1,6 @@
 import type { Statement } from "better-sqlite3";
 import type { Db } from "./database";
+import { withDigest } from "./trouble";
 
 const roots = new WeakMap<Db, Db>();
 
@@ -51,7 +52,11 @@ class StatementOnce {
     if (!this.answers.has(question)) {
       this.statement ??= this.shape === "rows" ? this.prepare() : this.prepare()[this.shape]();
       if (!this.statement.readonly) throw new Error(`A page only reads: ${this.sql}`);
-      this.answers.set(question, this.statement[how](...values));
+      try {
+        this.answers.set(question, this.statement[how](...values));
+      } catch (error) {
+        throw withDigest(error);
+      }
     }
     return this.answers.get(question);
   }

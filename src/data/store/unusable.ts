@@ -5,7 +5,7 @@
 export class DataUnusable extends Error {
   override readonly name = "DataUnusable";
   constructor(
-    readonly code: "newer" | "changed-migration" | "no-copy" | "cannot-open",
+    readonly code: "newer" | "changed-migration" | "no-copy" | "cannot-open" | "emptied",
     message: string,
     /** What to do, as a person at the bench computer can do it. */
     readonly remedy: string,

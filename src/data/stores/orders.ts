@@ -132,11 +132,14 @@ export function receive(ctx: Context, orderLineId: number, quantity: number): { 
 export function listOrders(db: Db, limit: number): OrderView[] {
   const orders = db
     .prepare(
-      `SELECT purchase_order.id, supplier.name AS supplierName, placed_at AS placedAt, expected_on AS expectedOn, desk_reference AS reference
+      `WITH outstanding AS (SELECT DISTINCT order_id AS id FROM order_line WHERE received < quantity ORDER BY order_id DESC LIMIT @limit),
+            newest AS (SELECT id FROM purchase_order ORDER BY id DESC LIMIT 2 * @limit)
+       SELECT purchase_order.id, supplier.name AS supplierName, placed_at AS placedAt, expected_on AS expectedOn, desk_reference AS reference
        FROM purchase_order JOIN supplier ON supplier.id = purchase_order.supplier_id
-       ORDER BY (SELECT sum(quantity - received) > 0 FROM order_line WHERE order_id = purchase_order.id) DESC, purchase_order.id DESC LIMIT ?`,
+       WHERE purchase_order.id IN (SELECT id FROM outstanding UNION SELECT id FROM newest)
+       ORDER BY purchase_order.id IN (SELECT id FROM outstanding) DESC, purchase_order.id DESC LIMIT @limit`,
     )
-    .all(limit) as Omit<OrderView, "lines">[];
+    .all({ limit }) as Omit<OrderView, "lines">[];
   const lines = db.prepare(
     `SELECT order_line.id, part_type.number, part_type.name, order_line.quantity, order_line.received, order_line.price_minor AS priceMinor,
             (SELECT group_concat(DISTINCT job.tag) FROM need JOIN job ON job.id = need.job_id WHERE need.order_line_id = order_line.id) AS tags

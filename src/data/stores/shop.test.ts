@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
 import { openWorkshop, refusal, reportDates } from "#tests/workshop";
+import { openDayFrom } from "@/core/schedule/opening";
 import { askForPart } from "@/data/bench/fit-part";
 import { takePart } from "@/data/bench/tray";
 import { addCustomer, changeCustomer, findCustomer, searchCustomers } from "@/data/customers/customers";
@@ -14,7 +15,8 @@ import { addSupplier, listOffers, listSuppliers, setOffer } from "@/data/parts/s
 import { listNeeds, setForeseen, withdrawNeed } from "@/data/parts/wanted";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { listRack } from "@/data/schedule/rack";
-import { addPerson, ensureFirstPerson, findPerson, listPeople } from "@/data/shop/people";
+import { addShutDays, listShutDays, openingOf, removeShutDays } from "@/data/shop/opening";
+import { addPerson, changePerson, ensureFirstPerson, findPerson, listFormerPeople, listPeople, retirePerson } from "@/data/shop/people";
 import { defaultShopSettings, getShopSettings, saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
 import { listOrders, placeOrder, sendWaitingOrders } from "./orders";
 
@@ -40,6 +42,37 @@ describe("people", () => {
     expect(findPerson(db, 999)).toBeNull();
     expect(listPeople(db)).toHaveLength(2);
     expect(() => db.prepare("INSERT INTO person (name, role) VALUES ('X', 'king')").run()).toThrow(/CHECK/);
+  });
+});
+
+describe("people who come and go", () => {
+  it("are renamed, change roles, leave and come back; the last owner stays one", () => {
+    const { db, ctx } = openWorkshop();
+    const id = addPerson(ctx, { name: "Tobin", role: "counter" });
+    changePerson(ctx, { id, name: "Tobin R.", role: "bench" });
+    expect(findPerson(db, id)).toEqual({ id, name: "Tobin R.", role: "bench" });
+    expect(refusal(() => changePerson(ctx, { ...ctx.person, role: "bench" })).code).toBe("last-owner");
+    expect(refusal(() => retirePerson(ctx, ctx.person.id, true)).code).toBe("yourself");
+    expect(refusal(() => changePerson(ctx, { id, name: ctx.person.name, role: "bench" })).field).toBe("name");
+    retirePerson(ctx, id, true);
+    expect(findPerson(db, id)).toBeNull();
+    expect(listFormerPeople(db).map((person) => person.id)).toEqual([id]);
+    retirePerson(ctx, id, false);
+    expect(findPerson(db, id)).not.toBeNull();
+  });
+});
+
+describe("the shop's days", () => {
+  it("are those of its week without its holidays", () => {
+    const { db, ctx } = openWorkshop();
+    saveShopSettings(ctx, { ...defaultShopSettings, openOn: [1, 2, 3, 4, 5] });
+    const id = addShutDays(ctx, { from: "2026-12-24", to: "2026-12-31", words: "Holidays" });
+    expect(openDayFrom(openingOf(db), "2026-12-26")).toBe("2027-01-01");
+    expect(listShutDays(db, "2027-01-01")).toEqual([]);
+    removeShutDays(ctx, id);
+    expect(openDayFrom(openingOf(db), "2026-12-26")).toBe("2026-12-28");
+    expect(refusal(() => addShutDays(ctx, { from: "2026-12-24", to: "2026-12-23", words: "x" })).field).toBe("to");
+    expect(refusal(() => removeShutDays(ctx, id)).code).toBe("gone");
   });
 });
 
@@ -91,7 +124,7 @@ describe("customers and reels", () => {
     const { ctx, db, customerId } = openWorkshop();
     const reel = { modelId: skerry30.id, hand: "right" as const, ownerId: customerId };
     expect(ensureReel(ctx, { ...reel, serial: "7 7" })).toBe(ensureReel(ctx, { ...reel, serial: "77" }));
-    expect(listReels(db)).toHaveLength(1);
+    expect(listReels(db, { limit: 9 })).toHaveLength(1);
   });
 });
 

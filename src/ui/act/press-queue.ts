@@ -34,7 +34,17 @@ export interface QueueState {
   readonly stopped: Stopped | null;
   /** The server does not answer; it is asked again and again. */
   readonly waiting: boolean;
+  /** It answers, but nobody is signed in here: presses wait until somebody is. */
+  readonly signedOut: boolean;
+  /** It answers, but cannot write just now: why, in its words; empty otherwise. */
+  readonly notNow: string;
 }
+
+/** The server cannot write just now, and says why. */
+export class NotNow extends Error {}
+
+/** The server wants somebody to sign in first. */
+export class SignedOut extends Error {}
 
 export type Answer = ActionResult<unknown> & { readonly revision?: number };
 
@@ -63,7 +73,7 @@ export interface PressQueue {
 /** Waits between tries while nobody answers: short at first, then steadily. */
 const delaysMs = [300, 600, 1200, 2500];
 const steadyMs = 4000;
-const nothing: QueueState = { pending: [], done: [], stopped: null, waiting: false };
+const nothing: QueueState = { pending: [], done: [], stopped: null, waiting: false, signedOut: false, notNow: "" };
 
 /**
  * Presses one after the other, in the order they were made. None is lost: it is kept until it is answered, and sent again with its id while
@@ -85,11 +95,13 @@ export function createPressQueue(options: QueueOptions, kept: readonly QueuedPre
     for (let attempt = 0; ; attempt++)
       try {
         const answer = await options.send(press);
-        if (state.waiting) set({ waiting: false });
+        if (state.waiting || state.signedOut || state.notNow) set({ waiting: false, signedOut: false, notNow: "" });
         return answer;
-      } catch {
+      } catch (error) {
+        if (error instanceof NotNow && state.notNow !== error.message) set({ notNow: error.message });
+        if (error instanceof SignedOut && !state.signedOut) set({ signedOut: true });
         // The first silence may be a hiccup; from the second on it is said.
-        if (attempt > 0 && !state.waiting) set({ waiting: true });
+        if (attempt > 0 && !state.waiting && !state.signedOut && !state.notNow) set({ waiting: true });
         await pause(delaysMs[attempt] ?? steadyMs);
       }
   };

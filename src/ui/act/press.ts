@@ -11,8 +11,12 @@ export interface Press {
 /** Exactly one outcome: the value (with a note when something that should follow it did not), or words with the fields they belong to. */
 export type ActionResult<R> =
   | { readonly ok: true; readonly value: R; readonly note?: string }
-  | { readonly ok: false; readonly message: string; readonly fields: Readonly<Record<string, string>>; readonly way?: WayOut | null };
+  | {
+      readonly ok: false;
+      readonly message: string;
+      readonly fields: Readonly<Record<string, string>>;
+      readonly way?: WayOut | null /** The data cannot be written just now: the same press may be sent again later. */;
+      readonly later?: boolean;
+    };
 
 export type Action<R> = (press: Press) => Promise<ActionResult<R>>;
-
-export const personCookie = "zorbek-person";

@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { patientFetch } from "./patient-fetch";
-import { type Answer, createPressQueue, type PressQueue, type QueuedPress, type QueueState } from "./press-queue";
+import { type Answer, createPressQueue, NotNow, type PressQueue, type QueuedPress, type QueueState, SignedOut } from "./press-queue";
 import { pressedAt } from "./pressed-at";
 
 const Context = createContext<PressQueue | null>(null);
@@ -37,6 +37,8 @@ async function send(press: QueuedPress): Promise<Answer> {
     body: JSON.stringify({ pressId: press.id, act: press.act, input: press.input }),
     signal: AbortSignal.timeout(15_000),
   });
+  if (response.status === 401) throw new SignedOut();
+  if (response.status === 503) throw new NotNow(((await response.json().catch(() => null)) as { message?: string } | null)?.message ?? "");
   // A server that is just starting, or a proxy in front of a dead one, is no answer.
   if (response.status >= 500 && response.headers.get("content-type")?.includes("json") !== true)
     throw new Error(`status ${response.status}`);
@@ -95,7 +97,7 @@ export function QueueProvider({ children }: { children: ReactNode }) {
   return <Context.Provider value={queue}>{children}</Context.Provider>;
 }
 
-const empty: QueueState = { pending: [], done: [], stopped: null, waiting: false };
+const empty: QueueState = { pending: [], done: [], stopped: null, waiting: false, signedOut: false, notNow: "" };
 
 /** The queue's state as it changes; nothing before the page has taken over. */
 export function useQueueState(): QueueState {

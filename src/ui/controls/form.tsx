@@ -1,5 +1,5 @@
 "use client";
-import { createContext, type ReactNode, useContext, useEffect, useRef } from "react";
+import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from "react";
 import { type DefaultValues, type FieldValues, FormProvider, useForm, useFormContext } from "react-hook-form";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -73,13 +73,64 @@ interface FieldProps {
   readonly className?: string;
 }
 
+interface TextProps extends FieldProps {
+  readonly figures?: boolean;
+  /** What the browser may fill in (WHATWG names). */
+  readonly autoComplete?: string;
+}
+
+/** A secret in a form: hidden, pasted like any text, shown by a press. */
+export function FormSecret({ name, label, hint, className = "", figures = false, autoComplete }: TextProps) {
+  const { register } = useFormContext();
+  const { faults } = useContext(State);
+  const [shown, setShown] = useState(false);
+  return (
+    <Field label={label} error={faults[name]} hint={hint} className={className}>
+      {(field) => (
+        <span className="flex">
+          <input
+            {...field}
+            {...register(name)}
+            type={shown ? "text" : "password"}
+            autoComplete={autoComplete}
+            className="min-w-0 flex-1"
+            {...(figures ? { inputMode: "numeric" as const } : {})}
+          />
+          <button
+            type="button"
+            className="key key-small"
+            aria-pressed={shown}
+            aria-label={`Show ${label}`}
+            onClick={() => setShown(!shown)}
+          >
+            {shown ? "Hide" : "Show"}
+          </button>
+        </span>
+      )}
+    </Field>
+  );
+}
+
 /** One line of text in a form; `figures` where numbers are typed. */
-export function FormText({ name, label, hint, className = "", figures = false }: FieldProps & { readonly figures?: boolean }) {
+export function FormText({ name, label, hint, className = "", figures = false, autoComplete = "off" }: TextProps) {
   const { register } = useFormContext();
   const { faults } = useContext(State);
   return (
     <Field label={label} error={faults[name]} hint={hint} className={className}>
-      {(field) => <input {...field} {...register(name)} autoComplete="off" {...(figures ? { inputMode: "decimal" as const } : {})} />}
+      {(field) => (
+        <input {...field} {...register(name)} autoComplete={autoComplete} {...(figures ? { inputMode: "decimal" as const } : {})} />
+      )}
+    </Field>
+  );
+}
+
+/** A day in a form. */
+export function FormDay({ name, label, hint, className = "" }: FieldProps) {
+  const { register } = useFormContext();
+  const { faults } = useContext(State);
+  return (
+    <Field label={label} error={faults[name]} hint={hint} className={className}>
+      {(field) => <input {...field} {...register(name)} type="date" />}
     </Field>
   );
 }

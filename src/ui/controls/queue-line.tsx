@@ -5,8 +5,9 @@ import { wayLink } from "@/ui/controls/way-link";
 
 /** What became of presses that are not done: nobody answers yet, or the server refused one and those behind it with it. */
 export function QueueLine() {
-  const { pending, stopped, waiting } = useQueueState();
+  const { pending, stopped, waiting, signedOut, notNow } = useQueueState();
   const goOn = useGoOn();
+  const presses = pending.length === 1 ? "1 press is" : `${pending.length} presses are`;
   if (stopped) {
     const [refused, ...behind] = stopped.notDone;
     const out = stopped.way ? wayLink(stopped.way) : null;
@@ -27,11 +28,25 @@ export function QueueLine() {
       </div>
     );
   }
+  if (signedOut)
+    return (
+      <p role="alert" className="alarm mb-3 text-text">
+        Nobody is signed in here any more. {presses} kept and sent once you are in.{" "}
+        <a className="act-link" href={`/sign-in?then=${encodeURIComponent(window.location.pathname)}`}>
+          Sign in
+        </a>
+      </p>
+    );
+  if (notNow)
+    return (
+      <p role="alert" className="alarm mb-3 text-text">
+        {notNow.replace(/ Then press again\.$/, "")} {presses} kept and sent again by itself.
+      </p>
+    );
   if (!waiting) return null;
   return (
     <p role="status" className="alarm mb-3 text-text">
-      The bench computer does not answer. {pending.length === 1 ? "1 press is" : `${pending.length} presses are`} kept here and sent as soon
-      as it does; go on working.
+      The bench computer does not answer. {presses} kept here and sent as soon as it does; go on working.
     </p>
   );
 }

@@ -28,6 +28,8 @@ export function wayLink(way: WayOut): { words: string; href: string } {
       return { words: "Open the reel", href: `/ledger/reel/${way.reelId}` };
     case "people":
       return { words: "Choose the person", href: "/shop#people" };
+    case "sign-in":
+      return { words: "Sign in", href: "/sign-in" };
     case "counter":
       return { words: "Open the Counter", href: "/counter" };
     case "model":

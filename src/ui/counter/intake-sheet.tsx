@@ -6,6 +6,7 @@ import { claims } from "@/core/diagnosis/purchase-check";
 import { markWords } from "@/core/intake/marks";
 import { outlineOf, type ZoneId } from "@/core/intake/outlines";
 import { discountClasses } from "@/core/quote/discounts";
+import type { Opening } from "@/core/schedule/opening";
 import {
   broughtWith,
   type ConditionId,
@@ -29,12 +30,14 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { ConditionOutline } from "./condition-outline";
 import { comesFor, depthChoices, type IntakeForm, intakeFormSchema, notInLibrary, paysChoices } from "./intake.schema";
 import { type CustomerChoice, type Known, KnownReel, type ModelChoice, type OfferedReel } from "./known-reel";
+import { ShutDay } from "./shut-day";
 import { type TakenIn, TakenNote } from "./taken-note";
 
 interface Props {
   readonly currency: string;
   readonly today: string;
   readonly promise: string;
+  readonly opening: Opening;
   readonly takeIn: Action<TakenIn>;
 }
 
@@ -57,7 +60,7 @@ async function sendPictures(jobId: number, pictures: readonly File[]): Promise<s
 }
 
 /** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
-export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
+export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props) {
   const empty: IntakeForm = {
     customerId: "",
     name: "",
@@ -444,7 +447,11 @@ export function IntakeSheet({ currency, today, promise, takeIn }: Props) {
               <Field label="Wanted by" error={error("wantedOn")}>
                 {(field) => <input {...field} {...register("wantedOn")} type="date" />}
               </Field>
-              <Field label="Promised" error={error("promisedOn")}>
+              <Field
+                label="Promised"
+                error={error("promisedOn")}
+                hint={<ShutDay opening={opening} day={watch("promisedOn")} take={(day) => setValue("promisedOn", day)} />}
+              >
                 {(field) => <input {...field} {...register("promisedOn")} type="date" />}
               </Field>
             </div>

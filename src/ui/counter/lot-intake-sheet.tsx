@@ -3,6 +3,7 @@ import { useRouter } from "next/navigation";
 import Papa from "papaparse";
 import { type ClipboardEvent, useState } from "react";
 import { isBlank, type LotColumn, type LotFault, type LotRow, lotColumns, lotColumnWords } from "@/core/lots/lot-rows";
+import type { Opening } from "@/core/schedule/opening";
 import { dragWishes, lives } from "@/core/vocabulary/counter-lists";
 import { waterWords } from "@/core/vocabulary/use";
 import type { Action } from "@/ui/act/press";
@@ -10,10 +11,12 @@ import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { type Choice, SearchField } from "@/ui/controls/search-field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { ShutDay } from "./shut-day";
 
 interface Props {
   readonly currency: string;
   readonly promise: string;
+  readonly opening: Opening;
   readonly takeIn: Action<{ faults: LotFault[] } | { id: number; tags: string[] }>;
 }
 
@@ -21,7 +24,7 @@ const blank: LotRow = { serial: "", mark: "", complaint: "", condition: "" };
 const blanks = (count: number) => Array.from({ length: count }, () => blank);
 
 /** Like reels from one sender: said once what they share, then one line a reel, typed or pasted from a spreadsheet. */
-export function LotIntakeSheet({ currency, promise, takeIn }: Props) {
+export function LotIntakeSheet({ currency, promise, opening, takeIn }: Props) {
   const router = useRouter();
   const [form, setForm] = useState({
     name: "",
@@ -162,7 +165,11 @@ export function LotIntakeSheet({ currency, promise, takeIn }: Props) {
             {choice("dragWish", "Drag", dragWishes)}
             <div className="grid grid-cols-2 gap-2">
               {text("limit", `Limit per reel (${currency})`)}
-              <Field label="Promised" error={act.fields.promisedOn}>
+              <Field
+                label="Promised"
+                error={act.fields.promisedOn}
+                hint={<ShutDay opening={opening} day={form.promisedOn} take={(promisedOn) => set({ promisedOn })} />}
+              >
                 {(field) => (
                   <input {...field} type="date" value={form.promisedOn} onChange={(event) => set({ promisedOn: event.target.value })} />
                 )}

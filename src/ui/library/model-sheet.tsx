@@ -7,12 +7,13 @@ import { addAssembly, addSeat, alongAxis, buildBeside, editPart, editSeat, moveS
 import { findSeats } from "@/core/anatomy/find-seats";
 import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import { modelPlates, overviewPlate } from "@/core/schematic/assembly-plate";
+import { keptPlates } from "@/core/schematic/kept-plates";
 import type { ModelPicture } from "@/core/schematic/model-picture";
 import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { TabRail } from "@/ui/controls/tab-rail";
+import { DrawnHere } from "@/ui/glyphs/drawn-here";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
 import { AxisList } from "./axis-list";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
@@ -51,7 +52,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
 
   const [editionId, setEditionId] = useState("");
   const shown = useMemo(() => anatomyOfEdition(draft.anatomy, editionId || null), [draft.anatomy, editionId]);
-  const plates = useMemo(() => [overviewPlate(shown, types), ...modelPlates(shown, types)], [shown, types]);
+  const plates = useMemo(() => keptPlates(shown, types), [shown, types]);
   const faults = useMemo(() => checkAnatomy(draft.anatomy, [...types.values()]), [draft.anatomy, types]);
   const plate = plates.find((candidate) => candidate.id === plateId) ?? plates[0]!;
   const onPicture = plateId === "picture";
@@ -221,20 +222,24 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
                 )}
               </div>
               <div className="h-[345px] border border-ink p-2">
-                <PlateView
-                  plate={plate}
-                  title={`Schematic: ${plate.name}`}
-                  names={
-                    plate.assemblyId === null
-                      ? Object.fromEntries(plate.callouts.map((c) => [c.positionIds[0]!, assemblyName(c.positionIds[0]!)]))
-                      : names
-                  }
-                  guessed={new Set(draft.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
-                  shades={shades}
-                  states={states}
-                  pickedPositionId={picked}
-                  onPick={(id) => (plate.assemblyId === null ? choosePlate(plateOf(id) ?? "overview") : goTo(id))}
-                />
+                <DrawnHere>
+                  {() => (
+                    <PlateView
+                      plate={plate}
+                      title={`Schematic: ${plate.name}`}
+                      names={
+                        plate.assemblyId === null
+                          ? Object.fromEntries(plate.callouts.map((c) => [c.positionIds[0]!, assemblyName(c.positionIds[0]!)]))
+                          : names
+                      }
+                      guessed={new Set(draft.anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
+                      shades={shades}
+                      states={states}
+                      pickedPositionId={picked}
+                      onPick={(id) => (plate.assemblyId === null ? choosePlate(plateOf(id) ?? "overview") : goTo(id))}
+                    />
+                  )}
+                </DrawnHere>
               </div>
               {row.length > 0 && <AxisList row={row} types={types} picked={picked} onPick={goTo} onMove={moveTo} />}
             </div>

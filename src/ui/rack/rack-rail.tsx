@@ -17,6 +17,8 @@ interface RailTag {
 interface RailDay {
   readonly day: string;
   readonly words: string;
+  /** Why nobody works then; null when somebody does. */
+  readonly shut: string | null;
   readonly tags: readonly RailTag[];
   readonly promisedMinutes: number;
   readonly overMinutes: number;
@@ -35,17 +37,16 @@ export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hour
       <div className="relative" style={{ width: Math.max(width, 1), height: depth + 62 }}>
         <svg aria-hidden="true" className="absolute inset-0" width={width} height={depth + 62}>
           <path d={`M0 36H${width}M0 42H${width}`} className="ln-outline" />
-          {days.map((day, i) => (
-            <g key={day.day}>
-              <path d={`M${i * dayWidth + 1} 0V${depth + 42}`} className="ln-leader" />
-              <path
-                d={Array.from({ length: Math.floor(hoursPerDay) }, (_, h) => `M${i * dayWidth + 1} ${42 + (h + 1) * hourHeight}h6`).join(
-                  "",
-                )}
-                className="ln-leader"
-              />
-            </g>
-          ))}
+          <path
+            d={days
+              .map((_, i) => {
+                const x = i * dayWidth + 1;
+                const hours = Array.from({ length: Math.floor(hoursPerDay) }, (_, h) => `M${x} ${42 + (h + 1) * hourHeight}h6`);
+                return `M${x} 0V${depth + 42}${hours.join("")}`;
+              })
+              .join("")}
+            className="ln-leader"
+          />
           <path d={`M0 ${depth + 42}H${width}`} className="ln-axis" />
         </svg>
         <ol>
@@ -53,7 +54,9 @@ export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hour
             <li key={day.day} className="absolute top-0" style={{ left: i * dayWidth, width: dayWidth }}>
               <div className="flex h-9 items-end justify-between px-2 pb-1">
                 <span className={i === 0 ? "font-semibold" : ""}>{day.words}</span>
-                <span className="num text-note">{day.promisedMinutes > 0 && `${(day.promisedMinutes / 60).toFixed(1)} h`}</span>
+                <span className="num text-note">
+                  {day.shut !== null ? "shut" : day.promisedMinutes > 0 && `${(day.promisedMinutes / 60).toFixed(1)} h`}
+                </span>
               </div>
               <ul className="relative mt-1.5">
                 {day.tags.map((tag) => (

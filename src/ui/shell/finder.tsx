@@ -55,7 +55,7 @@ export function Finder() {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="min-h-10 px-2">
-        Find <span className="cap">/</span>
+        Find <span className="cap max-md:hidden">/</span>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-10 bg-bench/80" />

@@ -5,6 +5,7 @@ import { useShortcut } from "@/ui/keys/keys";
 import { Finder } from "./finder";
 import { KeyList } from "./key-list";
 import { rooms } from "./rooms";
+import { ScanTag } from "./scan-tag";
 
 /** The rule along the top of the bench: a room at each long stroke, the one you are in carries the pointer. */
 export function Rail({ person }: { person: string }) {
@@ -14,10 +15,13 @@ export function Rail({ person }: { person: string }) {
       {rooms.map((room) => (
         <RoomLink key={room.href} room={room} here={room.href === "/" ? path === "/" : path.startsWith(room.href)} />
       ))}
-      <div className="ml-auto flex h-full items-center gap-4 pl-6 text-note">
+      <div className="sticky -right-4 -mr-4 ml-auto flex h-full items-center gap-4 bg-bench pr-4 pl-3 text-note max-md:gap-1 md:pl-6">
         <Finder />
-        <KeyList />
-        <Link href="/shop" className="underline underline-offset-2" aria-label={`At the bench: ${person}. Change at Shop.`}>
+        <ScanTag />
+        <span className="max-md:hidden">
+          <KeyList />
+        </span>
+        <Link href="/shop" className="underline underline-offset-2 max-md:hidden" aria-label={`At the bench: ${person}. Change at Shop.`}>
           {person}
         </Link>
       </div>

@@ -10,7 +10,7 @@ import { TabRail } from "@/ui/controls/tab-rail";
 import { ChoiceField } from "@/ui/controls/text-field";
 
 interface Props {
-  readonly bring: Action<{ id: number } | { faults: readonly RowFault[] }>;
+  readonly bring: Action<{ id: number } | { faults: readonly RowFault[] } | { noCopy: true }>;
   readonly undo: Action<void>;
   readonly earlier: readonly { readonly id: number; readonly words: string; readonly undone: string | null }[];
 }
@@ -27,6 +27,7 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
   const [unread, setUnread] = useState<string>();
   const [beside, setBeside] = useState<readonly RowFault[]>([]);
   const [said, setSaid] = useState("");
+  const [noCopy, setNoCopy] = useState(false);
   const choose = (now: BringInKind, table: TextTable | undefined) => {
     setKind(now);
     setColumns(table ? guessColumns(now, table.columns) : {});
@@ -47,6 +48,8 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
   const faults = made?.faults.length ? made.faults : beside;
   const act = useAct(bring, (value) => {
     if ("faults" in value) return setBeside(value.faults);
+    setNoCopy("noCopy" in value);
+    if ("noCopy" in value) return;
     setSaid(`Brought in: ${file?.table.rows.length} row${file?.table.rows.length === 1 ? "" : "s"} of ${file?.name}.`);
     setFile(null);
     setBeside([]);
@@ -147,6 +150,18 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
             </>
           )}
           <Refused of={[act]} />
+          {noCopy && file && (
+            <p role="alert" className="alarm">
+              No copy of the shop could be made before, so nothing is brought in yet. Make room on the disk and press again, or{" "}
+              <button
+                type="button"
+                className="act-link"
+                onClick={() => act.press({ kind, file: file.name, columns, rows: file.table.rows, uncopied: true })}
+              >
+                bring it in without a copy
+              </button>
+            </p>
+          )}
           {said && <p role="status">{said}</p>}
         </div>
       </TabRail>

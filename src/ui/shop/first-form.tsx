@@ -1,18 +1,23 @@
 "use client";
 import { useRouter } from "next/navigation";
+import { locales } from "@/core/vocabulary/locales";
 import type { Action } from "@/ui/act/press";
-import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { ActForm, FormChoice, FormSecret, FormSend, FormText } from "@/ui/controls/form";
+import { OpenOn } from "./open-on";
 
 interface Props {
   /** Where everything will lie. */
   readonly directory: string;
   readonly values: Readonly<
-    Record<"shopName" | "currency" | "taxBasisPoints" | "ratePerHourMinor" | "benchHoursPerDay" | "personName", string>
-  >;
+    Record<
+      "shopName" | "currency" | "taxBasisPoints" | "ratePerHourMinor" | "benchHoursPerDay" | "personName" | "locale" | "passphrase",
+      string
+    >
+  > & { readonly openOn: readonly number[] };
   readonly begin: Action<void>;
 }
 
-/** Six fields: everything else has a usual value and is at Shop. */
+/** A few fields: everything else has a usual value and is at Shop. */
 export function FirstForm({ directory, values, begin }: Props) {
   const router = useRouter();
   return (
@@ -37,6 +42,16 @@ export function FirstForm({ directory, values, begin }: Props) {
         <FormText name="taxBasisPoints" label="Tax, %" figures />
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
       </div>
+      <div className="grid grid-cols-[2fr_1fr] gap-3">
+        <OpenOn />
+        <FormChoice name="locale" label="Dates are written" of={locales} />
+      </div>
+      <FormSecret
+        name="passphrase"
+        label="Passphrase"
+        hint="Three or four words. Asked for when you come in from a phone or another computer; on this one nobody is asked. It may wait."
+        autoComplete="new-password"
+      />
       <p className="text-note">Prices of services, ways of working, people and suppliers: at Shop and Stores, whenever you like.</p>
       <FormSend main>Begin</FormSend>
     </ActForm>

@@ -5,9 +5,11 @@ import type { Discounts, discountClasses } from "@/core/quote/discounts";
 import { type PriceList, pricedServiceIds, pricedServices, usualServiceMinutes } from "@/core/quote/price-list";
 import { type ForceUnit, forceUnits } from "@/core/units/say-measure";
 import { familyIds, familyWords } from "@/core/vocabulary/families";
+import { type Locale, locales } from "@/core/vocabulary/locales";
 import { benchWays, type Ways } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
+import { OpenOn } from "./open-on";
 
 interface Settings {
   readonly shopName: string;
@@ -15,11 +17,14 @@ interface Settings {
   readonly taxBasisPoints: number;
   readonly currency: string;
   readonly benchHoursPerDay: number;
+  readonly openOn: readonly number[];
+  readonly locale: Locale;
   readonly dragWay: "greased" | "dry";
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
   readonly shownForce: ForceUnit;
   readonly backupTo: string;
+  readonly invoiceYears: number;
   readonly discounts: Discounts;
   readonly ways: Omit<Ways, "drag">;
   readonly prices: PriceList;
@@ -40,6 +45,7 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
         ratePerHourMinor: formatMinor(settings.ratePerHourMinor),
         taxBasisPoints: percent(settings.taxBasisPoints),
         benchHoursPerDay: String(settings.benchHoursPerDay),
+        invoiceYears: String(settings.invoiceYears),
         discounts: {
           club: percent(settings.discounts.club),
           trade: percent(settings.discounts.trade),
@@ -72,10 +78,12 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
       </div>
       <div className="grid grid-cols-3 gap-3">
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
+        <FormChoice name="locale" label="Dates are written" of={locales} />
         <FormChoice name="dragWay" label="Drag, unless agreed otherwise" of={{ greased: "greased", dry: "dry" }} />
         <FormChoice name="shownForce" label="Pulls are shown in" hint="Every field takes N, kg and lb." of={forceUnits} />
         <FormText name="footSwitchKey" label="Foot switch types" hint="The name of its key, such as PageDown" />
       </div>
+      <OpenOn />
       <div className="grid grid-cols-3 gap-3">
         {(["club", "trade", "friend"] as const).map((who) => (
           <FormText key={who} name={`discounts.${who}`} label={`${discountWords[who]}, %`} figures />
@@ -103,6 +111,12 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
         name="backupTo"
         label="Second place for the daily copies"
         hint="A folder such as a stick's, as this computer calls it; empty for none. It may be away for days."
+      />
+      <FormText
+        name="invoiceYears"
+        label="An invoice keeps a name for, years"
+        hint="After somebody asked to be erased. Local tax law says how long."
+        figures
       />
       <FormTick name="shortcuts" label="Single keys act as shortcuts" />
       <FormSend large>Save</FormSend>

@@ -1,6 +1,8 @@
 import { DateTime } from "luxon";
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
+import { openDayFrom } from "@/core/schedule/opening";
+import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
 import { takeLotIn } from "./actions";
@@ -9,10 +11,12 @@ export const metadata = { title: "A lot at the counter" };
 
 export default async function LotIntakePage() {
   const db = await readPage("customers");
+  const opening = openingOf(db, today());
   return (
     <LotIntakeSheet
       currency={getShopSettings(db).currency}
-      promise={DateTime.fromISO(today()).plus({ days: 21 }).toISODate()!}
+      promise={openDayFrom(opening, DateTime.fromISO(today()).plus({ days: 21 }).toISODate()!)}
+      opening={opening}
       takeIn={takeLotIn}
     />
   );

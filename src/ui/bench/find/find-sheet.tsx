@@ -5,7 +5,7 @@ import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Isolation } from "@/core/diagnosis/isolation";
 import type { LookLine } from "@/core/diagnosis/look-line";
 import type { Suspect } from "@/core/diagnosis/suspect";
-import { overviewPlate } from "@/core/schematic/assembly-plate";
+import { keptPlates } from "@/core/schematic/kept-plates";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -14,6 +14,7 @@ import { sectionWords } from "@/ui/bench/section-words";
 import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import { DrawnHere } from "@/ui/glyphs/drawn-here";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
 
 interface Props {
@@ -86,7 +87,7 @@ export function FindSheet({
       return shade ? [[position.id, shade]] : [];
     }),
   );
-  const plate = machine.positions.length ? overviewPlate(machine, types) : null;
+  const plate = machine.positions.length ? keptPlates(machine, types)[0]! : null;
   const answer = (finding: string, so: boolean | null) => looking.press({ jobId: head.jobId, findingId: finding, so });
   const press = (faultId: string, proved: boolean | null) => settling.press({ jobId: head.jobId, faultId, proved });
   return (
@@ -192,26 +193,30 @@ export function FindSheet({
         <div className="flex min-w-0 flex-col gap-3">
           {plate && (
             <div className="h-[190px] border border-ink p-2">
-              <PlateView
-                plate={plate}
-                title="The reel, suspect parts hatched"
-                names={Object.fromEntries(
-                  plate.callouts.map((callout) => [
-                    callout.positionIds[0]!,
-                    machine.assemblies.find((a) => a.id === machine.positions.find((p) => p.id === callout.positionIds[0])?.assemblyId)
-                      ?.name ?? "",
-                  ]),
+              <DrawnHere>
+                {() => (
+                  <PlateView
+                    plate={plate}
+                    title="The reel, suspect parts hatched"
+                    names={Object.fromEntries(
+                      plate.callouts.map((callout) => [
+                        callout.positionIds[0]!,
+                        machine.assemblies.find((a) => a.id === machine.positions.find((p) => p.id === callout.positionIds[0])?.assemblyId)
+                          ?.name ?? "",
+                      ]),
+                    )}
+                    shades={shades}
+                    onPick={(seatId) => {
+                      const assembly = machine.positions.find((p) => p.id === seatId)?.assemblyId;
+                      const roles = new Set(
+                        machine.positions.filter((p) => p.assemblyId === assembly).map((p) => types.get(p.partTypeId)?.role ?? ""),
+                      );
+                      const suspect = spoken.find((s) => s.partRoles.some((role) => roles.has(role)));
+                      if (suspect) setOpenId(suspect.id);
+                    }}
+                  />
                 )}
-                shades={shades}
-                onPick={(seatId) => {
-                  const assembly = machine.positions.find((p) => p.id === seatId)?.assemblyId;
-                  const roles = new Set(
-                    machine.positions.filter((p) => p.assemblyId === assembly).map((p) => types.get(p.partTypeId)?.role ?? ""),
-                  );
-                  const suspect = spoken.find((s) => s.partRoles.some((role) => roles.has(role)));
-                  if (suspect) setOpenId(suspect.id);
-                }}
-              />
+              </DrawnHere>
             </div>
           )}
           <div className="grid gap-4 xl:grid-cols-[minmax(0,1fr)_300px]">

@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { formatMinor } from "@/core/money/money";
-import { modelPlates } from "@/core/schematic/assembly-plate";
+import { keptPlates } from "@/core/schematic/kept-plates";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -13,6 +13,7 @@ import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { TabRail } from "@/ui/controls/tab-rail";
+import { DrawnHere } from "@/ui/glyphs/drawn-here";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PlateView } from "@/ui/glyphs/plate";
 import { PieceForm } from "./piece-form";
@@ -99,7 +100,7 @@ function OverrideForm({ head, positionId, own, override }: { head: BenchHead; po
 export function PartsSheet(props: Props) {
   const { head, anatomy, partTypes, seats, currency, use, undoUse, order, override, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
-  const plates = useMemo(() => modelPlates(anatomy, new Map(Object.entries(partTypes))), [anatomy, partTypes]);
+  const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
   const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
@@ -128,15 +129,19 @@ export function PartsSheet(props: Props) {
         <div className="flex min-w-0 flex-col gap-3">
           <TabRail label="Plates of the schematic" tabs={plates} chosen={plate.id} onChoose={setPlateId}>
             <div className="h-[340px] border border-ink p-2">
-              <PlateView
-                plate={plate}
-                title={`Schematic: ${plate.name}`}
-                names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
-                states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
-                guessed={new Set(anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
-                pickedPositionId={picked}
-                onPick={pick}
-              />
+              <DrawnHere>
+                {() => (
+                  <PlateView
+                    plate={plate}
+                    title={`Schematic: ${plate.name}`}
+                    names={Object.fromEntries(anatomy.positions.map((p) => [p.id, partTypes[p.partTypeId]?.name ?? p.name]))}
+                    states={Object.fromEntries(seats.map((s) => [s.positionId, seatWords(s)]))}
+                    guessed={new Set(anatomy.positions.filter((p) => p.guessed).map((p) => p.id))}
+                    pickedPositionId={picked}
+                    onPick={pick}
+                  />
+                )}
+              </DrawnHere>
             </div>
           </TabRail>
           <div>

@@ -10,6 +10,7 @@ import { DeclineForm } from "@/ui/bench/quote/decline-form";
 import { type StationId, stationNames } from "@/ui/bench/stations-words";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { Corrections, type ShownCorrection } from "./corrections";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
 
@@ -41,6 +42,8 @@ interface Props {
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
   readonly handBack: Action<{ totalMinor: number }>;
+  readonly corrections: readonly ShownCorrection[];
+  readonly addCorrection: Action<void>;
 }
 
 /** Where each is put right; what came with the reel is ticked on this page. */
@@ -78,6 +81,8 @@ export function ReturnSheet({
   tick,
   leaveOut,
   handBack,
+  corrections,
+  addCorrection,
 }: Props) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
   const readying = useAct(ready);
@@ -141,6 +146,7 @@ export function ReturnSheet({
           <div className="mt-4">
             <StationTimes jobId={head.jobId} closed={head.closed} times={times} correct={correct} />
           </div>
+          {head.closed && <Corrections jobId={head.jobId} kept={corrections} add={addCorrection} />}
         </section>
         <section className="flex flex-col gap-3">
           <h2>Came with it</h2>
@@ -204,6 +210,9 @@ export function ReturnSheet({
               Calendar file
             </a>
           </div>
+          <a className="key" href={`/bench/${head.tag}/record.html`}>
+            Whole record, as one file for the owner
+          </a>
           <Link className="key" href={`/ledger/reel/${reelId}`}>
             Reel history
           </Link>

@@ -1,4 +1,5 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
 import { historyWords } from "@/core/diagnosis/histories";
 import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { lookLines } from "@/core/diagnosis/look-line";
@@ -32,7 +33,7 @@ export default async function FindPage(props: StationProps) {
   return (
     <FindSheet
       head={head}
-      anatomy={version.anatomy}
+      anatomy={anatomyForDrawing(version.anatomy)}
       partTypes={Object.fromEntries(version.partTypes)}
       suspects={suspectsOf(diagnosis, (finding) => nameOf.get(finding) ?? finding, subject.settled ?? new Map(), tasks)}
       remedyCautions={Object.fromEntries(

@@ -1,4 +1,5 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { isSameSize } from "@/core/anatomy/typed-size";
 import { gradeWords } from "@/core/interchange/interchange";
@@ -112,7 +113,7 @@ export default async function PartsPage(props: StationProps) {
   return (
     <PartsSheet
       head={head}
-      anatomy={version.anatomy}
+      anatomy={anatomyForDrawing(version.anatomy)}
       partTypes={Object.fromEntries(partTypes)}
       seats={seats}
       kits={kits.map(({ id, name, note, caution, seats: of }) => ({

@@ -3,8 +3,10 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
 import { handBackSchema } from "@/app/server/hand-back.schema";
+import { typedSignedAmount } from "@/app/server/typed";
 import { stations } from "@/core/vocabulary/job-kinds";
 import { leaveOut } from "@/data/bench/tray";
+import { correctJob } from "@/data/hand-back/corrections";
 import { closeJob, markReady, noteTold, tickBrought } from "@/data/hand-back/returns";
 import { correctStationTime } from "@/data/jobs/station-time";
 import type { Press } from "@/ui/act/press";
@@ -73,4 +75,18 @@ const told = defineAction({
 });
 export async function toldToFetch(press: Press) {
   return told(press);
+}
+
+const addition = defineAction({
+  name: "correct-job",
+  permission: "counter",
+  input: z.object({
+    jobId,
+    words: z.string().trim().min(4, "Say what was wrong, or what came later.").max(500, "At most 500 characters."),
+    amountMinor: typedSignedAmount("An amount such as 12.50, or -12.50 given back; empty for none."),
+  }),
+  run: (ctx, { jobId: id, ...said }) => correctJob(ctx, id, said),
+});
+export async function addCorrection(press: Press) {
+  return addition(press);
 }

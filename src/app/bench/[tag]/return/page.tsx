@@ -4,9 +4,11 @@ import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { reportDates } from "@/app/server/report-dates";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
+import { formatMinor } from "@/core/money/money";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
+import { listCorrections } from "@/data/hand-back/corrections";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { serviceDates } from "@/data/ledger/served";
@@ -14,7 +16,7 @@ import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return/return-sheet";
 import { dateWords } from "@/ui/dates";
-import { correctMinutes, handBack, hangReady, leavePartOut, tickItem } from "./actions";
+import { addCorrection, correctMinutes, handBack, hangReady, leavePartOut, tickItem } from "./actions";
 
 export const metadata = { title: "Return" };
 
@@ -71,6 +73,11 @@ export default async function ReturnPage(props: StationProps) {
       tick={tickItem}
       leaveOut={leavePartOut}
       handBack={handBack}
+      corrections={listCorrections(db, job.id).map(({ id, at, person, words, amountMinor }) => ({
+        id,
+        words: `${dateWords(at)}, ${person}: ${words}${amountMinor ? `, ${amountMinor > 0 ? "paid" : "given back"} ${formatMinor(Math.abs(amountMinor))} ${job.currency}` : ""}`,
+      }))}
+      addCorrection={addCorrection}
     />
   );
 }

@@ -24,10 +24,11 @@ import { getShopSettings } from "@/data/shop/settings";
 import { HistoryChart } from "@/ui/charts/history-chart";
 import { MeasureSeries } from "@/ui/charts/measure-series";
 import { dateWords, monthsAfter } from "@/ui/dates";
+import { OwnerForm } from "@/ui/ledger/owner-form";
 import { ReelTimeline } from "@/ui/ledger/reel-timeline";
 import { ScrapForm } from "@/ui/ledger/scrap-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { scrapForParts } from "../../actions";
+import { changeReelOwner, scrapForParts } from "../../actions";
 
 export const metadata = { title: "Reel" };
 
@@ -53,10 +54,14 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   const oldestFirst = [...visits].reverse();
   const due = dueOfReel(db, reel.id, monthsAfter);
   const past = listPastVisits(db, reel.id);
+  const measured = listMeasuresOfReel(db, reel.id);
+  // Of every visit's machine, for names; none is opened where nothing was measured.
   const seats = new Map(
-    visits.flatMap(({ job }) => machineOf(db, job).anatomy.positions.map((position) => [position.id, position] as const)),
+    (measured.length ? visits : []).flatMap(({ job }) =>
+      machineOf(db, job).anatomy.positions.map((position) => [position.id, position] as const),
+    ),
   );
-  const measures = shownSeries(listMeasuresOfReel(db, reel.id), [...seats.values()]);
+  const measures = shownSeries(measured, [...seats.values()]);
   const ages = partsByAge(
     visits.flatMap(({ job, fitted }) =>
       fitted.map((part) => ({ seat: part.positionName, on: (job.closedAt ?? job.openedAt).slice(0, 10) })),
@@ -100,6 +105,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
           History as a file
         </a>
       </p>
+      <OwnerForm reelId={reel.id} give={changeReelOwner} />
       {ages.length > 0 && (
         <p className="mt-2">
           New parts by age: {ages.map(({ seat, on, times }) => `${seat} ${dateWords(on)}${times > 1 ? `, ${times} times` : ""}`).join("; ")}

@@ -8,6 +8,7 @@ import { listReelsOfModel } from "@/data/catalogue/editions";
 import { modelWorth } from "@/data/catalogue/models";
 import { getShopSettings } from "@/data/shop/settings";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { Pager } from "@/ui/controls/pager";
 import { dayWords } from "@/ui/dates";
 import { BuiltSo } from "@/ui/library/built-so";
 import { ModelPages } from "@/ui/library/model-pages";
@@ -16,11 +17,16 @@ import { changeModelVariant, saveModelWorth } from "../../actions";
 
 export const metadata = { title: "Reels of a model" };
 
+/** Reels on one page. */
+const pageOf = 40;
 const sourceWords = { chosen: "seen on it", serial: "by its serial", year: "by its year", assumed: "assumed" } as const;
 
-export default async function ReelsOfModelPage(props: ModelPageProps) {
+export default async function ReelsOfModelPage(props: ModelPageProps & { searchParams: Promise<{ page?: string }> }) {
   const { db, model, version, leaf } = await loadModel(props);
-  const reels = listReelsOfModel(db, version);
+  const page = Math.min(1000, Number(/^\d{1,4}$/.exec((await props.searchParams)?.page ?? "")?.[0] ?? 0));
+  // One more than is shown tells whether there is another page.
+  const found = listReelsOfModel(db, version, { limit: pageOf + 1, offset: page * pageOf });
+  const reels = found.slice(0, pageOf);
   const worth = modelWorth(db, model.id);
   const built = builtOf(db, model.id);
   const extras = extrasOfModel(db, model.id);
@@ -108,6 +114,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps) {
           ))}
         </tbody>
       </table>
+      <Pager page={page} more={found.length > pageOf} href={(to) => `/library/${model.id}/reels?page=${to}`} />
       {!reels.length && <p className="mt-2">None of this model has been here yet.</p>}
     </Sheet>
   );

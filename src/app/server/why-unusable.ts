@@ -1,0 +1,21 @@
+import "server-only";
+import { DateTime } from "luxon";
+import { listBackups } from "@/data/store/backup";
+import { dataDirectory } from "@/data/store/database";
+import type { DataUnusable } from "@/data/store/unusable";
+import { fromSocket } from "./socket";
+
+/** What a page says that needs no database: what is wrong, what to do, and on this computer the copies that can be put back. */
+export async function whyUnusable({ message, remedy, code }: DataUnusable) {
+  const here = (await fromSocket())?.over === "loopback";
+  const copies = here && (code === "cannot-open" || code === "emptied") ? copiesNow() : [];
+  return { message, remedy, copies };
+}
+
+function copiesNow(): { name: string; words: string }[] {
+  try {
+    return listBackups(dataDirectory()).map(({ name, at }) => ({ name, words: DateTime.fromISO(at).toFormat("d LLL yyyy, HH:mm") }));
+  } catch {
+    return [];
+  }
+}

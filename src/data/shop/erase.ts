@@ -1,0 +1,147 @@
+import { createHash } from "node:crypto";
+import { appendFileSync, existsSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { z } from "zod";
+import { findCustomer } from "@/data/customers/customers";
+import { indexReel } from "@/data/customers/reels";
+import { getShopSettings } from "@/data/shop/settings";
+import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { forgetInFind, indexForFind } from "@/data/store/find";
+import { writeJournal } from "@/data/store/journal";
+
+/** What stands where a person stood. */
+export const erasedName = "Erased at their wish";
+
+/** The day until which a name stays for the tax office: the end of the year, so many years after the last paid job. */
+export const keptUntil = (lastClosedAt: string, years: number): string => `${Number(lastClosedAt.slice(0, 4)) + years}-12-31`;
+
+export interface Erased {
+  /** The day until which invoices keep the name; null where nothing was paid. */
+  readonly nameUntil: string | null;
+}
+
+/**
+ * Forgets a person, and every card that was merged into theirs: name, phone, e-mail, note, who collected and paid, and what was written down in
+ * their words. Reels keep their history, under nobody's name. The name alone stays for invoices, as long as the shop's rules say.
+ * @throws Refusal while a reel of theirs is here.
+ */
+export function eraseCustomer(ctx: Context, id: number): Erased {
+  const { db } = ctx;
+  const customer = findCustomer(db, id);
+  if (!customer) throw new Refusal("no-customer", "This customer is not in the book any more.");
+  const here = db.prepare("SELECT tag FROM job WHERE customer_id = ? AND closed_at IS NULL LIMIT 1").pluck().get(id) as string | undefined;
+  if (here)
+    throw new Refusal("in-the-shop", `A reel of theirs is still in the shop as ${here}. Return it first.`, null, {
+      to: "station",
+      tag: here,
+      station: "return",
+    });
+  // What is taken out is overwritten on disk as well.
+  db.pragma("secure_delete = ON");
+  db.prepare("INSERT INTO find (find, rank) VALUES ('secure-delete', 1)").run();
+  const merged = db.prepare("SELECT id FROM customer WHERE merged_into = ?").pluck().all(id) as number[];
+  const years = getShopSettings(db).invoiceYears;
+  const lastPaid = db.prepare("SELECT max(closed_at) FROM job WHERE customer_id = ? AND final_total_minor > 0").pluck().get(id) as
+    | string
+    | null;
+  const until = lastPaid && years > 0 ? keptUntil(lastPaid, years) : null;
+  const nameUntil = until !== null && until >= ctx.now.slice(0, 10) ? until : null;
+  if (nameUntil && customer.name !== erasedName)
+    db.prepare("INSERT OR REPLACE INTO invoice_name (customer_id, name, keep_until) VALUES (?, ?, ?)").run(id, customer.name, nameUntil);
+  const reels = db.prepare("SELECT id FROM reel WHERE owner_id = ?").pluck().all(id) as number[];
+  for (const each of [id, ...merged]) {
+    db.prepare(
+      "UPDATE customer SET name = ?, phone = '', email = '', note = '', retired_at = coalesce(retired_at, ?), erased_at = ?, row_version = row_version + 1 WHERE id = ?",
+    ).run(erasedName, ctx.now, ctx.now, each);
+    forgetInFind(db, { kind: "customer", ref: String(each) });
+  }
+  db.prepare("UPDATE lot SET name = 'Lot ' || id WHERE customer_id = ?").run(id);
+  db.prepare("UPDATE job SET complaint = '', signed_by = NULL, paid_note = '' WHERE customer_id = ?").run(id);
+  db.prepare("UPDATE answer SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(id);
+  for (const reel of reels) indexReel(db, reel);
+  // Made anew from what is left: a card that was renamed or merged stands there under its old name.
+  const jobs = db
+    .prepare(
+      `SELECT job.tag, model.maker || ' ' || model.name AS model, reel.serial FROM job JOIN reel ON reel.id = job.reel_id
+       JOIN model ON model.id = reel.model_id WHERE job.customer_id = ?`,
+    )
+    .all(id) as { tag: string; model: string; serial: string }[];
+  for (const { tag, model, serial } of jobs)
+    indexForFind(db, {
+      kind: "job",
+      ref: tag,
+      title: `${tag} ${model}, ${erasedName}`,
+      words: `${tag.replaceAll("-", "")} ${tag} ${model} ${serial}`,
+    });
+  // What a press answered may hold a name; nobody sends so old a press again.
+  for (const word of [customer.name, customer.phone, customer.email].filter(Boolean))
+    db.prepare("UPDATE press SET answer = 'null' WHERE instr(answer, ?) > 0").run(word);
+  writeJournal(ctx, "customer-erased", { customerId: id });
+  return { nameUntil };
+}
+
+/**
+ * Writes index and file anew, so that nothing of what was changed or taken out before, a name of years ago, is left between the rows or in the log of
+ * writes. Outside any transaction; takes seconds on a file of hundreds of megabytes.
+ */
+export function leaveNoTrace(db: Db): void {
+  db.prepare("INSERT INTO find (find) VALUES ('rebuild')").run();
+  db.exec("VACUUM");
+  db.pragma("wal_checkpoint(TRUNCATE)");
+}
+
+/** The name an invoice still prints of somebody erased; null where it is not kept. */
+export const invoiceName = (db: Db, customerId: number): { name: string; until: string } | null =>
+  (db.prepare("SELECT name, keep_until AS until FROM invoice_name WHERE customer_id = ?").get(customerId) as
+    | { name: string; until: string }
+    | undefined) ?? null;
+
+/** Lets go of names whose day has passed. @param today ISO day. @returns how many. */
+export const forgetInvoiceNames = (db: Db, today: string): number =>
+  db.prepare("DELETE FROM invoice_name WHERE keep_until < ?").run(today).changes;
+
+/**
+ * Who was erased, kept beside the database and never in a copy of it, without a word about them: a hash of the name, and the instant their card was
+ * made. A copy of before knows them still; whoever restores it has them erased again.
+ */
+const erasureSchema = z.object({ customerId: z.number().int(), name: z.string(), firstSeen: z.string().nullable(), at: z.string() });
+type Erasure = z.infer<typeof erasureSchema>;
+const fileOf = (directory: string) => join(directory, "erased.jsonl");
+const hashed = (id: number, name: string) => createHash("sha256").update(`zorbek ${id} ${name}`).digest("hex");
+const firstSeen = (db: Db, id: number): string | null =>
+  db.prepare("SELECT min(at) FROM journal WHERE customer_id = ?").pluck().get(id) as string | null;
+
+/** What is to be remembered of an erasure, taken before it is done. */
+export function erasureOf(ctx: Context, id: number): Erasure | null {
+  const customer = findCustomer(ctx.db, id);
+  return customer && { customerId: id, name: hashed(id, customer.name), firstSeen: firstSeen(ctx.db, id), at: ctx.now };
+}
+
+export const rememberErasure = (directory: string, erasure: Erasure): void =>
+  appendFileSync(fileOf(directory), `${JSON.stringify(erasure)}\n`, { mode: 0o600 });
+
+/**
+ * Erases again whoever was erased since the copy that was put in place was made.
+ * @returns how many, and how many not, because a reel of theirs is in the shop as that copy knows it.
+ */
+export function eraseAgain(ctx: Context, directory: string): { erased: number; left: number } {
+  const file = fileOf(directory);
+  let [erased, left] = [0, 0];
+  if (!existsSync(file)) return { erased, left };
+  for (const line of readFileSync(file, "utf8").split("\n").filter(Boolean)) {
+    const read = erasureSchema.safeParse(JSON.parse(line));
+    if (!read.success) continue;
+    const { customerId: id, name, firstSeen: since } = read.data;
+    const customer = findCustomer(ctx.db, id);
+    if (!customer || customer.name === erasedName) continue;
+    // The same number may be somebody else's in a book that went another way since.
+    if (hashed(id, customer.name) !== name && (since === null || firstSeen(ctx.db, id) !== since)) continue;
+    if (ctx.db.prepare("SELECT 1 FROM job WHERE customer_id = ? AND closed_at IS NULL").get(id)) left++;
+    else {
+      eraseCustomer(ctx, id);
+      erased++;
+    }
+  }
+  return { erased, left };
+}

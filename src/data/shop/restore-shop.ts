@@ -1,0 +1,34 @@
+import { eraseAgain, leaveNoTrace } from "@/data/shop/erase";
+import { ensureFirstPerson } from "@/data/shop/people";
+import { restore } from "@/data/store/backup";
+import { openDatabase } from "@/data/store/database";
+
+/**
+ * Puts a copy in the place of a shop's data, ends every session it knew, and erases again whoever was erased since.
+ * @returns in words where what was there before lies and whom the copy still knew. @throws Error as restore does: then nothing was changed.
+ */
+export function restoreShop(directory: string, name: string, now: Date): string {
+  const { before } = restore(directory, name, now);
+  const db = openDatabase(directory);
+  try {
+    const at = now.toISOString();
+    const { erased, left } = db.transaction(() => {
+      // Who was put out since the copy was made does not come back with it: everybody signs in anew.
+      db.prepare("UPDATE session SET ended_at = ? WHERE ended_at IS NULL").run(at);
+      db.prepare("DELETE FROM invitation").run();
+      return eraseAgain({ db, person: ensureFirstPerson(db), now: at }, directory);
+    })();
+    if (erased) leaveNoTrace(db);
+    else db.pragma("wal_checkpoint(TRUNCATE)");
+    return [
+      before && `What was there lies in ${before}.`,
+      erased && `${erased} erased since then ${erased === 1 ? "was" : "were"} erased again.`,
+      left &&
+        `${left} erased since then ${left === 1 ? "has" : "have"} a reel in the shop in this copy: return it, then erase them at the Ledger.`,
+    ]
+      .filter(Boolean)
+      .join(" ");
+  } finally {
+    db.close();
+  }
+}

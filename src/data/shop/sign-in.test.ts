@@ -1,0 +1,154 @@
+import { describe, expect, it } from "vitest";
+import { openWorkshop, refusal } from "#tests/workshop";
+import { freeTries } from "@/core/sign-in/slow-down";
+import { addPerson, retirePerson } from "@/data/shop/people";
+import type { Context } from "@/data/store/context";
+import {
+  acceptInvitation,
+  choosePersonHere,
+  countFailure,
+  endSession,
+  type From,
+  findSession,
+  invite,
+  invitedPerson,
+  listSessions,
+  secretsOf,
+  setSecret,
+  signIn,
+  touchSession,
+  WrongSecret,
+  wakeSession,
+} from "./sign-in";
+
+const passphrase = "heron ladle seven quarry";
+const network: From = { over: "network", address: "127.0.0.2", device: "an Android device" };
+const here: From = { over: "loopback", address: "127.0.0.1", device: "a Linux device" };
+const at = (minutes: number) => new Date(Date.parse("2026-03-02T09:00:00.000Z") + minutes * 60_000).toISOString();
+
+function shop() {
+  const { db, ctx } = openWorkshop();
+  const tobin = addPerson(ctx, { name: "Tobin", role: "counter" });
+  setSecret(ctx, tobin, "passphrase", { now: passphrase, before: "" });
+  setSecret(ctx, tobin, "pin", { now: "7294", before: "" });
+  /** Tries as the server does: what failed is counted after it was rolled back. */
+  const tried = (work: () => unknown, now: string) => {
+    try {
+      db.transaction(work)();
+      return "in";
+    } catch (error) {
+      if (error instanceof WrongSecret) countFailure(db, error.counted, now);
+      return (error as Error).message;
+    }
+  };
+  return { db, ctx, tobin, tried, ctxOf: (id: number): Context => ({ ...ctx, person: { id, name: "Tobin", role: "counter" } }) };
+}
+
+describe("somebody comes in from another device", () => {
+  it("by name and passphrase; neither it nor the token is kept in clear", () => {
+    const { db, tobin } = shop();
+    const token = signIn(db, { name: " tobin ", passphrase }, network, at(0));
+    expect(findSession(db, token, at(1))).toMatchObject({
+      state: "works",
+      session: { person: { id: tobin, role: "counter" }, address: "127.0.0.2" },
+    });
+    const everything = JSON.stringify([...["person", "session", "journal"].map((table) => db.prepare(`SELECT * FROM ${table}`).all())]);
+    for (const secret of [token, passphrase, "7294"]) expect(everything).not.toContain(secret);
+    // PHC string format: Argon2id, version 19, 19 MiB, two passes, one lane (RFC 9106; OWASP's first choice, from memory).
+    expect(db.prepare("SELECT passphrase_hash FROM person WHERE id = ?").pluck().get(tobin)).toMatch(
+      /^\$argon2id\$v=19\$m=19456,t=2,p=1\$/,
+    );
+    expect(findSession(db, `${token}x`, at(1))).toBeNull();
+  });
+
+  it("is told the same whether the name or the passphrase was wrong, and nobody comes in without one", () => {
+    const { db, ctx, tried } = shop();
+    const words = tried(() => signIn(db, { name: "Tobin", passphrase: "wrong wrong wrong" }, network, at(0)), at(0));
+    expect(tried(() => signIn(db, { name: "Nobody", passphrase }, { ...network, address: "b" }, at(0)), at(0))).toBe(words);
+    expect(tried(() => signIn(db, { name: ctx.person.name, passphrase: "" }, { ...network, address: "c" }, at(0)), at(0))).toBe(words);
+  });
+
+  it("waits after four tries that failed, ever longer, by person and by address; the next that goes begins anew", () => {
+    const { db, tried } = shop();
+    const wrong = (name: string, address: string, now: string) =>
+      tried(() => signIn(db, { name, passphrase: "no no no no" }, { ...network, address }, now), now);
+    for (let i = 0; i < freeTries; i++) expect(wrong("Tobin", "a", at(0))).toMatch(/do not belong together/);
+    expect(wrong("Tobin", "another", at(0))).toMatch(/Wait 2 seconds/);
+    expect(wrong("Somebody", "a", at(0))).toMatch(/Wait/);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, at(0)), at(0))).toMatch(/Wait/);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, at(1)), at(1))).toBe("in");
+    expect(wrong("Tobin", "b", at(1))).toMatch(/do not belong together/);
+  });
+
+  it("by the code at Shop, once, within ten minutes", () => {
+    const { db, ctx, tobin, tried } = shop();
+    const first = invite(ctx, tobin);
+    expect(invitedPerson(db, first.token, at(9))?.name).toBe("Tobin");
+    expect(invitedPerson(db, first.token, at(11))).toBeNull();
+    const token = acceptInvitation(db, first.token, network, at(5));
+    expect(findSession(db, token, at(6))?.state).toBe("works");
+    expect(tried(() => acceptInvitation(db, first.token, network, at(6)), at(6))).toMatch(/was used/);
+    expect(tried(() => acceptInvitation(db, invite(ctx, tobin).token, network, at(30)), at(30))).toMatch(/ten minutes/);
+  });
+});
+
+describe("a session", () => {
+  it("rests after half an hour, is woken by PIN or passphrase, and is over after twelve hours", () => {
+    const { db, tried } = shop();
+    const token = signIn(db, { name: "Tobin", passphrase }, network, at(0));
+    expect(findSession(db, token, at(31))?.state).toBe("rests");
+    expect(tried(() => wakeSession(db, token, "0001", at(31)), at(31))).toMatch(/neither/);
+    expect(tried(() => wakeSession(db, token, "7294", at(31)), at(31))).toBe("in");
+    const { session } = findSession(db, token, at(32))!;
+    touchSession(db, session, at(60));
+    expect(findSession(db, token, at(85))?.state).toBe("works");
+    expect(findSession(db, token, at(721))?.state).toBe("over");
+  });
+
+  it("ends when its person leaves, changes the passphrase, or somebody ends it; others only end their own", () => {
+    const { db, ctx, tobin, ctxOf } = shop();
+    const come = () => signIn(db, { name: "Tobin", passphrase }, network, at(0));
+    const [a, b] = [come(), come()];
+    expect(listSessions(db, at(1), tobin)).toHaveLength(2);
+    const own = findSession(db, a, at(1))!.session;
+    endSession(ctxOf(tobin), own.id);
+    expect([a, b].map((token) => findSession(db, token, at(1))!.state)).toEqual(["over", "works"]);
+    setSecret(ctx, tobin, "passphrase", { now: "copper kettle walks north", before: "" });
+    expect(findSession(db, b, at(1))!.state).toBe("over");
+    const c = signIn(db, { name: "Tobin", passphrase: "copper kettle walks north" }, network, at(2));
+    const ilse = addPerson(ctx, { name: "Ilse", role: "bench" });
+    expect(refusal(() => endSession(ctxOf(ilse), findSession(db, c, at(3))!.session.id)).code).toBe("not-yours");
+    retirePerson(ctx, tobin, true);
+    expect(findSession(db, c, at(3))!.state).toBe("over");
+  });
+});
+
+describe("a PIN on this computer", () => {
+  it("is asked for where somebody has one, and whoever changes their own says the old one", () => {
+    const { db, ctx, tobin, tried, ctxOf } = shop();
+    expect(secretsOf(db, ctx.person.id)).toEqual({ passphrase: false, pin: false });
+    expect(tried(() => choosePersonHere(db, { personId: ctx.person.id, pin: "" }, here, at(0)), at(0))).toBe("in");
+    expect(tried(() => choosePersonHere(db, { personId: tobin, pin: "" }, here, at(0)), at(0))).toMatch(/not Tobin's PIN/);
+    expect(tried(() => choosePersonHere(db, { personId: tobin, pin: "7294" }, here, at(0)), at(0))).toBe("in");
+    expect(refusal(() => setSecret(ctxOf(tobin), tobin, "pin", { now: "8305", before: "1111" })).field).toBe("before");
+    setSecret(ctxOf(tobin), tobin, "pin", { now: "8305", before: "7294" });
+    expect(refusal(() => setSecret(ctxOf(tobin), ctx.person.id, "pin", { now: "8305", before: "" })).code).toBe("not-yours");
+    expect(refusal(() => setSecret(ctx, tobin, "pin", { now: "1234", before: "" })).field).toBe("now");
+    expect(refusal(() => setSecret(ctx, tobin, "passphrase", { now: "password1234", before: "" })).field).toBe("now");
+  });
+
+  it("stands against somebody who tries all of them for a day: fewer than a hundred go", () => {
+    const { db, tobin, tried } = shop();
+    let now = 0;
+    let tries = 0;
+    // A second a try, for a day; those that are told to wait are told so at once and tell nothing.
+    for (; now < 86_400; now++) {
+      const words = tried(() => choosePersonHere(db, { personId: tobin, pin: "----" }, here, at(now / 60)), at(now / 60));
+      if (!words.startsWith("Too many")) tries++;
+      const wait = /Wait (\d+) (seconds|minutes)/.exec(words);
+      if (wait) now += Math.max(0, Number(wait[1]) * (wait[2] === "minutes" ? 60 : 1) - 2);
+    }
+    expect(tries).toBeGreaterThan(50);
+    expect(tries).toBeLessThan(120);
+  });
+});

@@ -1,0 +1,38 @@
+"use client";
+import type { Action } from "@/ui/act/press";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+
+export interface ShownCorrection {
+  readonly id: number;
+  readonly words: string;
+}
+
+/** What is added to a job that was handed back: it is not changed any more. */
+export function Corrections({ jobId, kept, add }: { jobId: number; kept: readonly ShownCorrection[]; add: Action<void> }) {
+  return (
+    <section aria-label="Added after the return" className="mt-4">
+      <h2>Added after the return</h2>
+      <ul>
+        {kept.map(({ id, words }) => (
+          <li key={id} className="rule-row py-1">
+            {words}
+          </li>
+        ))}
+      </ul>
+      <ActForm
+        action={add}
+        label="Added after the return"
+        className="mt-2 flex flex-col gap-2"
+        values={{ words: "", amountMinor: "" }}
+        also={{ jobId }}
+        empties
+      >
+        <FormText name="words" label="What was wrong in it, or came later" />
+        <div className="flex items-end gap-2">
+          <FormText name="amountMinor" label="Paid, or with a minus given back" figures className="flex-1" />
+          <FormSend>Add</FormSend>
+        </div>
+      </ActForm>
+    </section>
+  );
+}

@@ -1,0 +1,39 @@
+"use client";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
+
+interface Props {
+  readonly days: readonly { readonly id: number; readonly words: string }[];
+  readonly today: string;
+  readonly add: Action<number>;
+  readonly remove: Action<void>;
+}
+
+/** Holidays and fairs: days on which nothing is promised and the rack leaves out. */
+export function ShutDays({ days, today, add, remove }: Props) {
+  const gone = useAct(remove);
+  return (
+    <section id="opening">
+      <h2>Holidays</h2>
+      <ul>
+        {days.map(({ id, words }) => (
+          <li key={id} className="rule-row flex items-center justify-between gap-2 py-1">
+            {words}
+            <button type="button" className="key key-small" aria-label={`Take out ${words}`} onClick={() => gone.press({ id })}>
+              Take out
+            </button>
+          </li>
+        ))}
+      </ul>
+      <ActForm action={add} label="Holidays" className="mt-2 flex items-end gap-2" values={{ from: today, to: today, words: "" }} empties>
+        <FormDay name="from" label="First day" />
+        <FormDay name="to" label="Last day" />
+        <FormText name="words" label="What for" className="flex-1" />
+        <FormSend>Add</FormSend>
+      </ActForm>
+      <Refused of={[gone]} />
+    </section>
+  );
+}

@@ -10,6 +10,7 @@ import { performance } from "node:perf_hooks";
 import { linearRegression, quantile } from "simple-statistics";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { addClick, background, passages } from "#tests/made-sounds";
+import { orderCase } from "#tests/order-case";
 import { stream } from "#tests/random-stream";
 import { pooled, spinCoverage } from "#tests/spin-coverage";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
@@ -27,6 +28,9 @@ import { stackOf } from "@/core/drag/disc-springs";
 import { fishRun } from "@/core/drag/fish-run";
 import { fitDrag } from "@/core/drag/fit-drag";
 import { spinFromSound } from "@/core/listen/spin-sound";
+import { costOfPlan } from "@/core/ordering/plan/cost";
+import { quickPlan } from "@/core/ordering/plan/quick-plan";
+import { solvePlan } from "@/core/ordering/plan/solve-plan";
 import { rootMeanSquare } from "@/core/proving/sound";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { fitSpin } from "@/core/spin/fit-spin";
@@ -293,6 +297,26 @@ async function libraryOfAThousand(): Promise<void> {
     orderMs,
     "mistakes, gates and the least set of checks against the build order alone",
   );
+}
+
+// An order plan of two hundred needs, twelve suppliers and fifteen hundred offers to a thousandth, against the plan at once it begins with.
+{
+  const solver = await loadSolver();
+  const problem = orderCase(stream(7), { needs: 200, suppliers: 12, offers: 1500, parts: 250 });
+  let quick = quickPlan(problem);
+  const quickMs = medianMs(() => {
+    quick = quickPlan(problem);
+  }, 3);
+  let solved = null as ReturnType<typeof solvePlan>;
+  const solveMs = medianMs(() => {
+    solved = solvePlan(solver, problem, { seconds: 10, gap: 0.001, start: quick });
+  }, 1);
+  print("order-plan", solveMs, quickMs, "200 needs, 12 suppliers, 1,500 offers to 0.1 % against the plan at once");
+  const costed = quick && costOfPlan(problem, quick);
+  if (solved && costed?.ok)
+    console.log(
+      `order-plan: within ${(100 * (1 - solved.bound / solved.cost.total)).toFixed(3)} % of its bound; the plan at once costs ${(100 * (costed.cost.total / solved.cost.total - 1)).toFixed(2)} % more`,
+    );
 }
 
 // A spool's run of thirteen seconds by its sound, against one pass over as many samples.

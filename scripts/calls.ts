@@ -27,6 +27,7 @@ import { type UseFactor, useFactors } from "@/core/vocabulary/use";
 import { type Call, call } from "./call-of";
 import { gaugeCalls } from "./gauge-calls";
 import { listen } from "./listen-call";
+import { orderingCalls } from "./ordering-calls";
 
 /** The words calls take, by what they name, each with the trade's own words. */
 export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -97,6 +98,7 @@ let solver: Solver | null = null;
 /** Loads what some calls need. */
 export async function loadForCalls(): Promise<void> {
   solver = await loadSolver();
+  for (const { prepare } of Object.values(orderingCalls)) await prepare?.();
 }
 
 const verdict = z.enum(verdicts).optional();
@@ -216,6 +218,7 @@ export const calls: Record<string, Call> = {
     prepare: loadForCalls,
   },
   ...gaugeCalls,
+  ...orderingCalls,
   listen,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),
   quote,

@@ -10,6 +10,8 @@ declare module "jstat" {
   }
   const jstat: {
     readonly jStat: {
+      lowRegGamma(shape: number, x: number): number;
+      ibeta(x: number, a: number, b: number): number;
       readonly studentt: Continuous1;
       readonly chisquare: Continuous1;
       readonly normal: Continuous2;

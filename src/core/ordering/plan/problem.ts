@@ -1,0 +1,174 @@
+import { z } from "zod";
+
+/**
+ * What an order plan is made from. Money in minor units, days as whole days from today. Nothing here knows of tables or screens.
+ */
+
+const id = z.string().min(1).max(80);
+const money = z.number().finite().min(0).max(1e10);
+const days = z.number().int().min(0).max(3650);
+
+/** A day on which orders go out: today, or the shop's next order day. */
+export const slotSchema = z.strictObject({ id, inDays: days });
+export type Slot = z.infer<typeof slotSchema>;
+
+export const planSupplierSchema = z.strictObject({
+  id,
+  /** What a parcel costs from a value of goods upwards; the first tier from 0. */
+  postage: z
+    .array(z.strictObject({ fromMinor: z.number().int().min(0), postageMinor: money }))
+    .min(1)
+    .max(12),
+  /** From this value of goods the parcel is free. */
+  freeFromMinor: z.number().int().min(0).nullable().default(null),
+  /** Below this value of goods nothing is sent. */
+  smallestOrderMinor: z.number().int().min(0).default(0),
+  /** Days from the order to the parcel, at the chance the shop plans with. */
+  leadDays: days,
+});
+export type PlanSupplier = z.infer<typeof planSupplierSchema>;
+
+export const planOfferSchema = z.strictObject({
+  id,
+  /** Null for what lies here already: a bin, a donor's drawer. It comes today, without a parcel. */
+  supplierId: id.nullable(),
+  partId: id,
+  /** Pieces in a pack. */
+  pack: z.number().int().min(1).max(10_000).default(1),
+  /** What a pack costs when that many are taken together; the first from 1. All packs cost the price of the break that is reached. */
+  breaks: z
+    .array(z.strictObject({ fromPacks: z.number().int().min(1), priceMinor: z.number().int().min(0).max(1e9) }))
+    .min(1)
+    .max(12),
+  /** At most so many packs; null where nobody said. */
+  available: z.number().int().min(0).nullable().default(null),
+  /** Where this piece takes longer than its supplier's usual. */
+  leadDays: days.nullable().default(null),
+});
+export type PlanOffer = z.infer<typeof planOfferSchema>;
+
+export const demandSchema = z.strictObject({
+  id,
+  /** The job that waits for it; null for a bin to be filled. */
+  jobId: id.nullable(),
+  quantity: z.number().int().min(1).max(10_000),
+  /** Parts that will do, each with what it costs more to use it (work to cut it to size); the order does not matter. */
+  accepts: z
+    .array(z.strictObject({ partId: id, extraMinor: money.default(0) }))
+    .min(1)
+    .max(200),
+  /** What leaving a piece for another time costs; null where it has to be had. */
+  leaveMinor: money.nullable().default(null),
+});
+export type Demand = z.infer<typeof demandSchema>;
+
+export const planJobSchema = z.strictObject({
+  id,
+  /** The day by which its pieces have to be here; later days cost. Negative when it is late already. */
+  neededInDays: z.number().int().min(-3650).max(3650),
+  dayLateMinor: money,
+});
+export type PlanJob = z.infer<typeof planJobSchema>;
+
+export const leftOverSchema = z.strictObject({
+  partId: id,
+  /** What one is worth when it is used. */
+  unitMinor: money,
+  /** Chance that the first, second … piece left over is used in time; never rising. */
+  chances: z.array(z.number().min(0).max(1)).max(200),
+});
+export type LeftOver = z.infer<typeof leftOverSchema>;
+
+export const orderProblemSchema = z
+  .strictObject({
+    slots: z.array(slotSchema).min(1).max(4),
+    suppliers: z.array(planSupplierSchema).max(60),
+    offers: z.array(planOfferSchema).max(6000),
+    demands: z.array(demandSchema).max(2000),
+    jobs: z.array(planJobSchema).max(1000),
+    leftOver: z.array(leftOverSchema).max(6000).default([]),
+    /** Lines fixed by hand: so many packs of an offer on a slot, 0 for none. */
+    fixed: z
+      .array(z.strictObject({ offerId: id, slot: z.number().int().min(0), packs: z.number().int().min(0).max(100_000) }))
+      .max(500)
+      .default([]),
+    /** Suppliers that must get an order, or none. */
+    suppliersMust: z.record(z.string(), z.enum(["order", "none"])).default({}),
+  })
+  .superRefine((problem, ctx) => {
+    const unique = (what: string, ids: readonly string[]) => {
+      const seen = new Set<string>();
+      for (const [i, one] of ids.entries())
+        if (seen.has(one)) ctx.addIssue({ code: "custom", path: [what, i, "id"], message: `"${one}" stands there twice.` });
+        else seen.add(one);
+      return seen;
+    };
+    const suppliers = unique(
+      "suppliers",
+      problem.suppliers.map((one) => one.id),
+    );
+    const offers = unique(
+      "offers",
+      problem.offers.map((one) => one.id),
+    );
+    const jobs = unique(
+      "jobs",
+      problem.jobs.map((one) => one.id),
+    );
+    unique(
+      "demands",
+      problem.demands.map((one) => one.id),
+    );
+    unique(
+      "leftOver",
+      problem.leftOver.map((one) => one.partId),
+    );
+    const known = (known: ReadonlySet<string>, one: string | null, what: string, path: (string | number)[]) => {
+      if (one !== null && !known.has(one)) ctx.addIssue({ code: "custom", path, message: `No ${what} has the id "${one}".` });
+    };
+    for (const [i, { supplierId, breaks }] of problem.offers.entries()) {
+      known(suppliers, supplierId, "supplier", ["offers", i, "supplierId"]);
+      if (breaks[0]!.fromPacks !== 1 || breaks.some((one, at) => at > 0 && one.fromPacks <= breaks[at - 1]!.fromPacks))
+        ctx.addIssue({ code: "custom", path: ["offers", i, "breaks"], message: "Breaks begin at 1 pack and rise." });
+    }
+    for (const [i, { postage }] of problem.suppliers.entries())
+      if (postage[0]!.fromMinor !== 0 || postage.some((one, at) => at > 0 && one.fromMinor <= postage[at - 1]!.fromMinor))
+        ctx.addIssue({ code: "custom", path: ["suppliers", i, "postage"], message: "Tiers begin at 0 and rise." });
+    for (const [i, { jobId, accepts }] of problem.demands.entries()) {
+      known(jobs, jobId, "job", ["demands", i, "jobId"]);
+      if (new Set(accepts.map(({ partId }) => partId)).size < accepts.length)
+        ctx.addIssue({ code: "custom", path: ["demands", i, "accepts"], message: "A part is accepted once." });
+    }
+    for (const [i, { chances }] of problem.leftOver.entries())
+      if (chances.some((chance, at) => at > 0 && chance > chances[at - 1]! + 1e-12))
+        ctx.addIssue({
+          code: "custom",
+          path: ["leftOver", i, "chances"],
+          message: "A further piece is not used sooner: chances never rise.",
+        });
+    for (const [i, { offerId, slot }] of problem.fixed.entries()) {
+      known(offers, offerId, "offer", ["fixed", i, "offerId"]);
+      if (slot >= problem.slots.length)
+        ctx.addIssue({ code: "custom", path: ["fixed", i, "slot"], message: "There is no such order day." });
+    }
+    for (const one of Object.keys(problem.suppliersMust)) known(suppliers, one, "supplier", ["suppliersMust", one]);
+  });
+export type OrderProblem = z.infer<typeof orderProblemSchema>;
+
+/** So many packs of an offer, ordered on a slot. */
+export interface PlanLine {
+  readonly offerId: string;
+  readonly slot: number;
+  readonly packs: number;
+}
+/** Pieces of a line that go to a demand. */
+export interface Allocation {
+  readonly demandId: string;
+  readonly offerId: string;
+  readonly slot: number;
+  readonly pieces: number;
+}
+export interface OrderPlan {
+  readonly lines: readonly PlanLine[];
+  readonly allocations: readonly Allocation[];
+}

@@ -128,7 +128,7 @@ export async function buildDemo(
         { lineRadiusMm: other.lineRadiusMm, anatomy: other.anatomy },
       );
     }
-    addSupplier(start, { id: "quayside", name: "Quayside Spares", postageMinor: 690, leadDays: 4 });
+    addSupplier(start, { id: "quayside", name: "Quayside Spares", postageMinor: 690, leadDays: 4, freePostFromMinor: 6000 });
     addSupplier(start, { id: "fellgate", name: "Fellgate Small Parts", postageMinor: 450, leadDays: 9 });
     skerry30Parts.forEach((part, index) => {
       setOffer(start, { supplierId: "quayside", partTypeId: part.id, priceMinor: Math.round(part.priceMinor * 0.7) });

@@ -111,8 +111,8 @@ function worldModels(db: Db): WorldModel[] {
 /** Two suppliers more, an offer for every part at one or several of the four, and bins for what wears. */
 function stockShop(ctx: Context, random: ReturnType<typeof seeded>): void {
   const { db } = ctx;
-  addSupplier(ctx, { id: "saltpan", name: "Saltpan Bearings", postageMinor: 390, leadDays: 3 });
-  addSupplier(ctx, { id: "overwater", name: "Overwater Trade Counter", postageMinor: 890, leadDays: 6 });
+  addSupplier(ctx, { id: "saltpan", name: "Saltpan Bearings", postageMinor: 390, leadDays: 3, freePostFromMinor: 3500 });
+  addSupplier(ctx, { id: "overwater", name: "Overwater Trade Counter", postageMinor: 890, leadDays: 6, freePostFromMinor: 9000 });
   const parts = db.prepare("SELECT id, role, price_minor AS price FROM part_type WHERE retired_at IS NULL ORDER BY id").all() as {
     id: string;
     role: string;

@@ -93,7 +93,7 @@ describe("a shop that starts with nothing", () => {
       await person.driver.findElement(By.css(`${form}[name="${name}"]`)).then((field) => field.sendKeys(text));
     await person.press("Add the supplier");
     await person.sees("Save the offer");
-    await person.type("Price a piece", "1,20");
+    await person.type("Price, EUR", "1,20");
     await person.press("Save the offer");
     await person.sees("Ferry Lane Spares 1.20, postage 4.50, 6 days");
     await person.go(`/bench/${tag}/parts`);

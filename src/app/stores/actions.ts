@@ -2,13 +2,14 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
-import { typedAmount, typedNumber, typedWords } from "@/app/server/typed";
+import { typedAmount, typedMaybeAmount, typedNumber, typedWords } from "@/app/server/typed";
+import { grades } from "@/core/interchange/interchange";
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { countBin, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
-import { withdrawNeed } from "@/data/parts/wanted";
+import { setLowestGrade, withdrawNeed } from "@/data/parts/wanted";
 import { type Context, Refusal } from "@/data/store/context";
-import { placeOrder, receive, sendWaitingOrders } from "@/data/stores/orders";
+import { placeBaskets, receive, sendWaitingOrders } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import type { Press } from "@/ui/act/press";
 
@@ -16,14 +17,43 @@ const place = defineAction({
   name: "place-order",
   permission: "stores",
   input: z.object({
-    supplierId: z.string().min(1, "Choose a supplier.").max(60),
-    needIds: z.array(z.number().int()).min(1, "Tick at least one need.").max(500),
+    baskets: z
+      .array(
+        z.object({
+          supplierId: z.string().min(1, "Choose a supplier.").max(60),
+          lines: z
+            .array(
+              z.object({
+                partTypeId: z.string().min(1).max(60),
+                packs: z.number().int().min(1).max(100_000),
+                priceMinor: z.number().int().min(0),
+              }),
+            )
+            .min(1)
+            .max(500),
+          gets: z.array(z.object({ needId: z.number().int(), partTypeId: z.string().min(1).max(60) })).max(2000),
+        }),
+      )
+      .min(1, "There is nothing to order.")
+      .max(60),
   }),
-  run: (ctx, input) => placeOrder(ctx, input.supplierId, input.needIds, today()),
+  run: (ctx, input) => placeBaskets(ctx, input.baskets, today()),
   afterwards: (db) => sendWaitingOrders(db, simulatedSupplierDesk),
 });
-export async function placeSupplierOrder(press: Press) {
+export async function placePlan(press: Press) {
   return place(press);
+}
+
+const grade = defineAction({
+  name: "set-lowest-grade",
+  permission: "stores",
+  input: z.object({ needIds: z.array(z.number().int()).min(1).max(500), grade: z.enum(grades) }),
+  run: (ctx, { needIds, grade: to }) => {
+    for (const needId of needIds) setLowestGrade(ctx, needId, to);
+  },
+});
+export async function gradeNeed(press: Press) {
+  return grade(press);
 }
 
 const take = defineAction({
@@ -74,12 +104,19 @@ const supplierCard = {
   name: typedWords("A supplier has a name.", 60),
   postageMinor: typedAmount("What a parcel costs, such as 4.50, or 0."),
   leadDays: typedNumber("How many days until it comes: a whole number such as 5.", { min: 0, max: 365, whole: true }),
+  freePostFromMinor: typedMaybeAmount("From what value the parcel is free, such as 50.00; empty where it never is.").optional(),
+  smallestOrderMinor: typedMaybeAmount("Below what value nothing is sent, such as 10.00; empty where all is.").optional(),
 };
+const cardOf = <T extends { freePostFromMinor?: number | undefined; smallestOrderMinor?: number | undefined }>(card: T) => ({
+  ...card,
+  freePostFromMinor: card.freePostFromMinor ?? null,
+  smallestOrderMinor: card.smallestOrderMinor ?? 0,
+});
 const newSupplier = defineAction({
   name: "add-supplier",
   permission: "stores",
   input: z.object(supplierCard),
-  run: (ctx, input) => addSupplier(ctx, input),
+  run: (ctx, input) => addSupplier(ctx, cardOf(input)),
 });
 export async function addNewSupplier(press: Press) {
   return newSupplier(press);
@@ -89,7 +126,7 @@ const supplier = defineAction({
   name: "change-supplier",
   permission: "stores",
   input: z.object({ id: z.string().max(60), rowVersion: z.number().int(), ...supplierCard }),
-  run: (ctx, input) => changeSupplier(ctx, input),
+  run: (ctx, input) => changeSupplier(ctx, cardOf(input)),
 });
 export async function saveSupplier(press: Press) {
   return supplier(press);
@@ -111,9 +148,27 @@ const offer = defineAction({
   input: z.object({
     partTypeId: z.string().max(60),
     supplierId: z.string().min(1, "Choose the supplier.").max(60),
-    priceMinor: typedAmount("What a piece costs there, such as 3.40."),
+    priceMinor: typedAmount("What it costs there, such as 3.40."),
+    pack: typedNumber("How many pieces for that price: a whole number from 1.", { min: 1, max: 10_000, whole: true }),
+    breakFrom: z.union([
+      z.literal("").transform(() => undefined),
+      typedNumber("From how many it is cheaper: a whole number from 2, or empty.", { min: 2, max: 10_000, whole: true }),
+    ]),
+    breakPriceMinor: typedMaybeAmount("What one costs then, such as 3.10, or empty."),
   }),
-  run: (ctx, input) => setOffer(ctx, input),
+  run: (ctx, { breakFrom, breakPriceMinor, pack, ...offer }) => {
+    if ((breakFrom === undefined) !== (breakPriceMinor === undefined))
+      throw new Refusal(
+        "break",
+        "A lower price and from how many packs it holds go together: fill both, or neither.",
+        breakFrom === undefined ? "breakFrom" : "breakPriceMinor",
+      );
+    setOffer(ctx, {
+      ...offer,
+      pack,
+      breaks: breakFrom === undefined || breakPriceMinor === undefined ? [] : [{ fromPacks: breakFrom, priceMinor: breakPriceMinor }],
+    });
+  },
 });
 export async function saveOffer(press: Press) {
   return offer(press);

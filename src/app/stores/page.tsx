@@ -1,22 +1,50 @@
+import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
-import { getShopSettings } from "@/data/shop/settings";
-import { listOpenNeeds, listOrders } from "@/data/stores/orders";
+import { quickPlan } from "@/core/ordering/plan/quick-plan";
+import { getOrderRules } from "@/data/stores/order-rules";
+import { orderSituation } from "@/data/stores/order-situation";
+import { listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
-import { placeSupplierOrder, receiveLine, withdrawOpenNeed } from "./actions";
+import { gradeNeed, placePlan, receiveLine, withdrawOpenNeed } from "./actions";
 
 export const metadata = { title: "Stores" };
 
+/** Days ahead that are named; later ones are counted. */
+const namedDays = 60;
+
 export default async function StoresPage() {
   const db = await readPage("stores");
+  const day = today();
+  const { problem, needs, bins, parts, suppliers, here, slotDays } = orderSituation(db, day);
+  const ahead = (days: number) => new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
   return (
     <StoresSheet
-      needs={listOpenNeeds(db)}
+      plan={{
+        problem,
+        start: problem.demands.length ? quickPlan(problem) : null,
+        needs: needs.map(({ needId, tag, partTypeId, lowestGrade, promisedOn, waitsForYes, nowhere }) => ({
+          needId,
+          tag,
+          partTypeId,
+          lowestGrade,
+          promised: dayWords(promisedOn),
+          waitsForYes,
+          nowhere,
+        })),
+        bins,
+        parts,
+        suppliers,
+        here,
+        slotDays: slotDays.map(dayWords),
+        dayWords: Array.from({ length: namedDays }, (_, i) => dayWords(ahead(i))),
+        leadChance: getOrderRules(db).leadChance,
+        place: placePlan,
+        withdraw: withdrawOpenNeed,
+        grade: gradeNeed,
+      }}
       orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
-      currency={getShopSettings(db).currency}
-      place={placeSupplierOrder}
       receive={receiveLine}
-      withdraw={withdrawOpenNeed}
     />
   );
 }

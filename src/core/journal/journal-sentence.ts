@@ -1,6 +1,7 @@
 import { kindWords } from "@/core/anatomy/shapes";
 import { cleanMethods } from "@/core/cleaning/methods";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { gradeWords } from "@/core/interchange/interchange";
 import { measureKinds } from "@/core/measures/taken";
 import { formatMinor } from "@/core/money/money";
 import { discountClasses } from "@/core/quote/discounts";
@@ -142,6 +143,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "seat-as-model": (d, { seat }) => `set ${seat(d.position)} back to the model's part`,
   "need-added": (d, { part, seat }) => `put ${part(d.part)} on the needs list for ${seat(d.position)}`,
   "need-withdrawn": () => "withdrew a need",
+  "need-grade-set": (d) => `said what may go to a need instead: ${word(gradeWords, d.grade, "another grade")}`,
+  "order-rules-saved": () => "changed what the order plan reckons with",
   "needs-ended": (d) => `released ${count(d.needs, "need")} of the job`,
   // Build, prove, return
   "step-done": (d, { step }) => `${step(d.operation)}: done${d.closedOver ? `, closed over a warning${because(d.reason)}` : ""}`,
@@ -192,7 +195,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "supplier-retired": (d, { supplier }) => `retired the supplier ${supplier(d.supplier)}`,
   "supplier-used-again": (d, { supplier }) => `took the supplier ${supplier(d.supplier)} back into use`,
   "offer-removed": (d, { supplier, part }) => `removed the offer of ${supplier(d.supplier)} for ${part(d.part)}`,
-  "order-placed": (d, { supplier }) => `ordered ${count(d.needs, "part")} from ${supplier(d.supplier)}`,
+  "order-placed": (d, { supplier }) =>
+    `ordered ${Number(d.needs) ? count(d.needs, "part") : count(d.lines, "line")} from ${supplier(d.supplier)}`,
   "parts-received": (d, { part }) => `received ${Number(d.quantity)} × ${part(d.part)}`,
   "person-changed": (d, { person }) => `entered ${person(d.personId)} as ${String(d.role)}`,
   "person-left": (d, { person }) => `took ${person(d.personId)} off the list of people`,

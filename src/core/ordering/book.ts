@@ -9,12 +9,26 @@ export interface Supplier {
   readonly offers: number;
   readonly retired: boolean;
   readonly rowVersion: number;
+  /** From this value of goods no postage; null where there is always one. */
+  readonly freePostFromMinor: number | null;
+  /** Below this value nothing is sent. */
+  readonly smallestOrderMinor: number;
+  readonly tiers: readonly PostageTier[];
+}
+
+/** What a parcel costs from a value of goods upwards. */
+export interface PostageTier {
+  readonly fromMinor: number;
+  readonly postageMinor: number;
 }
 
 export interface Offer {
   readonly supplierId: string;
   readonly supplierName: string;
+  /** Of a pack. */
   readonly priceMinor: number;
+  readonly pack: number;
+  readonly breaks: readonly { readonly fromPacks: number; readonly priceMinor: number }[];
   readonly postageMinor: number;
   readonly leadDays: number;
 }

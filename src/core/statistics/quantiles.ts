@@ -22,3 +22,6 @@ export function negativeBinomialAtMost(k: number, mean: number, variance: number
   const size = mean ** 2 / (variance - mean);
   return jStat.ibeta(size / (size + mean), size, k + 1);
 }
+
+/** Student's t below which a share of all lies. @param freedom from 1. */
+export const tQuantile = (share: number, freedom: number): number => jStat.studentt.inv(share, freedom);

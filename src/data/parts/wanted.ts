@@ -1,4 +1,5 @@
 import { fitFaults } from "@/core/anatomy/check-fit";
+import type { Grade } from "@/core/interchange/interchange";
 import { withKit } from "@/core/interchange/kit";
 import type { Need, NeedState } from "@/core/ordering/book";
 import { listKits } from "@/data/catalogue/interchange";
@@ -181,6 +182,17 @@ export function listNeeds(db: Db, filter: { states: readonly NeedState[]; jobId?
     .all({ states: JSON.stringify(filter.states), job: filter.jobId ?? null }) as Need[];
 }
 
+/** How poor a substitute may be for each open need. */
+export const listOpenGrades = (db: Db): ReadonlyMap<number, Grade> =>
+  new Map(db.prepare("SELECT id, lowest_grade FROM need WHERE state = 'open'").raw().all() as [number, Grade][]);
+
+/** Says how poor a substitute may be that goes to a need. @throws Refusal when it is not open any more. */
+export function setLowestGrade(ctx: Context, needId: number, grade: Grade): void {
+  const { changes } = ctx.db.prepare("UPDATE need SET lowest_grade = ? WHERE id = ? AND state = 'open'").run(grade, needId);
+  if (!changes) throw new Refusal("ordered", "This need is on order already, or withdrawn. Reload the page.");
+  writeJournal(ctx, "need-grade-set", {}, { need: needId, grade });
+}
+
 /** How many pieces are on order for each of some jobs; none where a job is not in it. */
 export const countOnOrder = (db: Db, jobIds: readonly number[]): ReadonlyMap<number, number> =>
   new Map(
@@ -310,25 +322,20 @@ export function unmeetNeed(ctx: Context, jobId: number, positionId: string, inst
   ctx.db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ? AND foreseen_by = ?").run(jobId, positionId, byFitting);
 }
 
-/** Open needs that a supplier sells, with its price. */
-export const listOrderable = (
+/** Those of some needs that are open. */
+export const listOpenNeedsById = (
   db: Db,
-  supplierId: string,
   needIds: readonly number[],
-): { id: number; jobId: number; tag: string; partTypeId: string; priceMinor: number }[] =>
-  db
-    .prepare(
-      `SELECT need.id, need.job_id AS jobId, job.tag, need.part_type_id AS partTypeId, offer.price_minor AS priceMinor
-       FROM need JOIN offer ON offer.part_type_id = need.part_type_id AND offer.supplier_id = @supplier JOIN job ON job.id = need.job_id
-       WHERE need.state = 'open' AND need.id IN (SELECT value FROM json_each(@needs)) ORDER BY need.id`,
-    )
-    .all({ supplier: supplierId, needs: JSON.stringify(needIds) }) as {
-    id: number;
-    jobId: number;
-    tag: string;
-    partTypeId: string;
-    priceMinor: number;
-  }[];
+): ReadonlyMap<number, { readonly jobId: number; readonly positionId: string; readonly partTypeId: string }> =>
+  new Map(
+    (
+      db
+        .prepare(
+          "SELECT id, job_id AS jobId, position_id AS positionId, part_type_id AS partTypeId FROM need WHERE state = 'open' AND id IN (SELECT value FROM json_each(?)) ORDER BY id",
+        )
+        .all(JSON.stringify(needIds)) as { id: number; jobId: number; positionId: string; partTypeId: string }[]
+    ).map(({ id, ...need }) => [id, need]),
+  );
 
 export function markOrdered(ctx: Context, needId: number, orderLineId: number): void {
   ctx.db.prepare("UPDATE need SET state = 'ordered', order_line_id = ? WHERE id = ?").run(orderLineId, needId);

@@ -23,9 +23,9 @@ export const shopSettingsSchema = z.object({
   shortcuts: z.boolean(),
   /** What pulls are shown in; every field takes the others as well. */
   shownForce: z.enum(forceUnitIds),
-  /** A second place for the daily copies, such as a stick; empty for none. */
   /** For how many years after it an invoice keeps a name: local law says. */
   invoiceYears: z.number().int().min(0).max(30),
+  /** A second place for the daily copies, such as a stick; empty for none. */
   backupTo: z.string().trim().max(300, "At most 300 characters."),
   discounts: discountsSchema,
   prices: priceListSchema,

@@ -1,14 +1,17 @@
 import { groupBy } from "@/core/group-by";
 import type { Need, Offer } from "@/core/ordering/book";
+import { priceOfPacks } from "@/core/ordering/plan/sources";
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
 import { listOpenJobs } from "@/data/jobs/jobs";
 import { moveStock } from "@/data/parts/stock";
 import { offersOf } from "@/data/parts/suppliers";
-import { listNeeds, listOrderable, markArrived, markOrdered } from "@/data/parts/wanted";
+import { listNeeds, listOpenNeedsById, markArrived, markOrdered, wantInstead } from "@/data/parts/wanted";
 import { quotesOf } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { leadTimesOf } from "./experience";
+import { getOrderRules } from "./order-rules";
 
 export interface OrderView {
   readonly id: number;
@@ -45,22 +48,87 @@ export function listOpenNeeds(db: Db): (Need & { readonly offers: readonly Offer
   });
 }
 
+/** What one supplier is asked for. */
+export interface Basket {
+  readonly supplierId: string;
+  readonly lines: readonly {
+    readonly partTypeId: string;
+    readonly packs: number;
+    /** What these packs cost together when the order was made up. */
+    readonly priceMinor: number;
+  }[];
+  /** Which needs get a piece of which part; the rest goes to the bins. */
+  readonly gets: readonly { readonly needId: number; readonly partTypeId: string }[];
+}
+
 /**
- * Puts the open needs a supplier can serve on one order, like parts on one line. It is sent to the supplier's desk after the commit.
- * @returns the order's id. @throws Refusal when the supplier sells none of them, or one belongs to a job whose customer has not said yes.
+ * Places one supplier's order. A need that gets a substitute wants that from now on, at Quote too. It is sent to the supplier's desk after the
+ * commit.
+ * @returns the order's id. @throws Refusal when something is not sold there or costs another sum by now, a need is not open any more, or a
+ * customer has not said yes.
  */
-export function placeOrder(ctx: Context, supplierId: string, needIds: readonly number[], today: string): { orderId: number } {
+export function placeBasket(ctx: Context, basket: Basket, today: string): { orderId: number } {
   const { db } = ctx;
-  const supplier = db.prepare("SELECT lead_days FROM supplier WHERE id = ? AND retired_at IS NULL").get(supplierId) as
-    | { lead_days: number }
-    | undefined;
+  const supplier = db
+    .prepare("SELECT name, lead_days, smallest_order_minor FROM supplier WHERE id = ? AND retired_at IS NULL")
+    .get(basket.supplierId) as { name: string; lead_days: number; smallest_order_minor: number } | undefined;
   if (!supplier) throw new Refusal("no-supplier", "This supplier is not used any more. Choose another.", "supplierId", { to: "suppliers" });
-  const needs = listOrderable(db, supplierId, needIds);
-  if (!needs.length) throw new Refusal("nothing-to-order", "None of these needs is open with this supplier any more. Reload the list.");
-  const jobs = listOpenJobs(
+  const bought = basket.lines.filter(({ packs }) => packs > 0);
+  const needs = listOpenNeedsById(
     db,
-    needs.map(({ jobId }) => jobId),
+    basket.gets.map(({ needId }) => needId),
   );
+  if (needs.size < basket.gets.length)
+    throw new Refusal("nothing-to-order", "Some of these needs are not open any more: ordered elsewhere, or withdrawn. Reload the list.");
+  if (!bought.length) throw new Refusal("nothing-to-order", "There is nothing to order in it. Reload the list.");
+  const offers = offersOf(
+    db,
+    bought.map(({ partTypeId }) => partTypeId),
+  );
+  let value = 0;
+  const lines = bought.map(({ partTypeId, packs, priceMinor }) => {
+    const offer = offers.get(partTypeId)?.find(({ supplierId }) => supplierId === basket.supplierId);
+    if (!offer)
+      throw new Refusal("not-sold", `${supplier.name} does not sell ${partTypeId} any more. Reload the list.`, null, {
+        to: "part",
+        partTypeId,
+        at: "offers",
+      });
+    const price = priceOfPacks({ breaks: [{ fromPacks: 1, priceMinor: offer.priceMinor }, ...offer.breaks] }, packs);
+    if (price !== priceMinor)
+      throw new Refusal("price", `${supplier.name} asks another price for ${partTypeId} by now. Reload the list to see it.`);
+    value += price;
+    const mine = basket.gets.filter((get) => get.partTypeId === partTypeId);
+    if (mine.length > packs * offer.pack) throw new Refusal("too-few", "More jobs want it than come. Reload the list.");
+    return { partTypeId, pack: offer.pack, packs, eachMinor: Math.round(price / packs), needs: mine.map(({ needId }) => needId) };
+  });
+  if (value < supplier.smallest_order_minor)
+    throw new Refusal("too-small", `${supplier.name} sends nothing below its smallest order. Reload the list.`, null, { to: "suppliers" });
+  for (const { needId, partTypeId } of basket.gets) {
+    const need = needs.get(needId)!;
+    if (need.partTypeId !== partTypeId) wantInstead(ctx, need.jobId, need.positionId, partTypeId);
+  }
+  refuseUnasked(db, [...new Set([...needs.values()].map(({ jobId }) => jobId))]);
+  const promised = leadTimesOf(db, [{ id: basket.supplierId, leadDays: supplier.lead_days }], getOrderRules(db).leadChance / 100);
+  const days = Math.max(supplier.lead_days, Math.round(promised.get(basket.supplierId)!.middle));
+  const expectedOn = new Date(Date.parse(`${today}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+  const orderId = Number(
+    db
+      .prepare("INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) VALUES (?, ?, ?, '')")
+      .run(basket.supplierId, ctx.now, expectedOn).lastInsertRowid,
+  );
+  const add = db.prepare("INSERT INTO order_line (order_id, part_type_id, quantity, price_minor, pack) VALUES (?, ?, ?, ?, ?)");
+  for (const line of lines) {
+    const lineId = Number(add.run(orderId, line.partTypeId, line.packs * line.pack, line.eachMinor, line.pack).lastInsertRowid);
+    for (const needId of line.needs) markOrdered(ctx, needId, lineId);
+  }
+  writeJournal(ctx, "order-placed", {}, { order: orderId, supplier: basket.supplierId, needs: basket.gets.length, lines: lines.length });
+  return { orderId };
+}
+
+/** @throws Refusal for the first job whose customer has not said yes to what it wants now. */
+function refuseUnasked(db: Db, jobIds: readonly number[]): void {
+  const jobs = listOpenJobs(db, jobIds);
   for (const [jobId, { consent }] of quotesOf(db, jobs))
     if (consent === "ask" || consent === "refused") {
       const { tag } = jobs.find(({ id }) => id === jobId)!;
@@ -70,22 +138,36 @@ export function placeOrder(ctx: Context, supplierId: string, needIds: readonly n
         station: "quote",
       });
     }
-  const expectedOn = new Date(Date.parse(`${today}T00:00:00Z`) + supplier.lead_days * 86_400_000).toISOString().slice(0, 10);
-  const orderId = Number(
-    db
-      .prepare("INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) VALUES (?, ?, ?, '')")
-      .run(supplierId, ctx.now, expectedOn).lastInsertRowid,
+}
+
+/** Several suppliers' orders in one act: all are placed, or none. */
+export function placeBaskets(ctx: Context, baskets: readonly Basket[], today: string): { orders: number } {
+  for (const basket of baskets) placeBasket(ctx, basket, today);
+  return { orders: baskets.length };
+}
+
+/**
+ * Orders the open needs that a supplier sells, each its own part, packs as many as that takes.
+ * @returns the order's id. @throws Refusal when the supplier sells none of them, or one belongs to a job whose customer has not said yes.
+ */
+export function placeOrder(ctx: Context, supplierId: string, needIds: readonly number[], today: string): { orderId: number } {
+  const { db } = ctx;
+  const needs = [...listOpenNeedsById(db, needIds)];
+  const offers = offersOf(
+    db,
+    needs.map(([, { partTypeId }]) => partTypeId),
   );
-  for (const [partTypeId, group] of groupBy(needs, (need) => need.partTypeId)) {
-    const lineId = Number(
-      db
-        .prepare("INSERT INTO order_line (order_id, part_type_id, quantity, price_minor) VALUES (?, ?, ?, ?)")
-        .run(orderId, partTypeId, group.length, group[0]!.priceMinor).lastInsertRowid,
-    );
-    for (const need of group) markOrdered(ctx, need.id, lineId);
-  }
-  writeJournal(ctx, "order-placed", {}, { order: orderId, supplier: supplierId, needs: needs.length });
-  return { orderId };
+  const gets = needs.flatMap(([needId, { partTypeId }]) =>
+    offers.get(partTypeId)?.some((offer) => offer.supplierId === supplierId) ? [{ needId, partTypeId }] : [],
+  );
+  const lines = [...groupBy(gets, ({ partTypeId }) => partTypeId)].map(([partTypeId, mine]) => {
+    const { priceMinor, pack, breaks } = offers.get(partTypeId)!.find((offer) => offer.supplierId === supplierId)!;
+    const packs = Math.ceil(mine.length / pack);
+    return { partTypeId, packs, priceMinor: priceOfPacks({ breaks: [{ fromPacks: 1, priceMinor }, ...breaks] }, packs) };
+  });
+  if (!gets.length && db.prepare("SELECT 1 FROM supplier WHERE id = ? AND retired_at IS NULL").get(supplierId))
+    throw new Refusal("nothing-to-order", "None of these needs is open with this supplier any more. Reload the list.");
+  return placeBasket(ctx, { supplierId, lines, gets }, today);
 }
 
 /** Orders the supplier's desk has not acknowledged yet are sent; a crash between commit and sending is mended by the next call. */

@@ -49,6 +49,8 @@ interface OffersProps {
     readonly supplierId: string;
     readonly supplierName: string;
     readonly priceMinor: number;
+    readonly pack: number;
+    readonly breaks: readonly { readonly fromPacks: number; readonly priceMinor: number }[];
     readonly postageMinor: number;
     readonly leadDays: number;
   }[];
@@ -71,7 +73,9 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
       {offers.map((offer) => (
         <div key={offer.supplierId} className="rule-row flex items-center gap-2 py-1">
           <span className="flex-1">
-            {offer.supplierName} <span className="num">{formatMinor(offer.priceMinor)}</span>, postage{" "}
+            {offer.supplierName} <span className="num">{formatMinor(offer.priceMinor)}</span>
+            {offer.pack > 1 && ` for ${offer.pack}`}
+            {offer.breaks.map(({ fromPacks, priceMinor }) => ` (${formatMinor(priceMinor)} from ${fromPacks})`)}, postage{" "}
             <span className="num">{formatMinor(offer.postageMinor)}</span>, {offer.leadDays} {offer.leadDays === 1 ? "day" : "days"}
           </span>
           <button
@@ -91,12 +95,15 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
           action={save}
           label="Add or change an offer"
           className="flex flex-wrap items-end gap-2"
-          values={{ supplierId: Object.keys(suppliers)[0] ?? "", priceMinor: "" }}
+          values={{ supplierId: Object.keys(suppliers)[0] ?? "", priceMinor: "", pack: "1", breakFrom: "", breakPriceMinor: "" }}
           also={{ partTypeId }}
           empties
         >
           <FormChoice name="supplierId" label="Supplier" of={suppliers} className="min-w-32 flex-1" />
-          <FormText name="priceMinor" label={`Price a piece, ${currency}`} figures className="w-28" />
+          <FormText name="priceMinor" label={`Price, ${currency}`} figures className="w-24" />
+          <FormText name="pack" label="for pieces" figures className="w-20" />
+          <FormText name="breakFrom" label="From packs" figures className="w-24" />
+          <FormText name="breakPriceMinor" label="then each" figures className="w-24" />
           <FormSend>Save the offer</FormSend>
         </ActForm>
       )}

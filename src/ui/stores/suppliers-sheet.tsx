@@ -11,6 +11,10 @@ interface Supplier {
   readonly name: string;
   readonly postageMinor: number;
   readonly leadDays: number;
+  readonly freePostFromMinor: number | null;
+  readonly smallestOrderMinor: number;
+  /** What was learned of its days; null before its first parcel. */
+  readonly learned: { readonly days: number; readonly middle: number; readonly parcels: number };
   readonly offers: number;
   readonly retired: boolean;
   readonly rowVersion: number;
@@ -29,6 +33,8 @@ const Card = ({ currency }: { currency: string }) => (
     <FormText name="name" label="Name" className="min-w-40 flex-1" />
     <FormText name="postageMinor" label={`Postage per parcel, ${currency}`} figures className="w-36" />
     <FormText name="leadDays" label="Delivery, days" figures className="w-32" />
+    <FormText name="freePostFromMinor" label={`Post free from, ${currency}`} figures className="w-36" />
+    <FormText name="smallestOrderMinor" label={`Smallest order, ${currency}`} figures className="w-36" />
   </>
 );
 
@@ -50,7 +56,13 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props
                   action={save}
                   label={supplier.name}
                   className="flex flex-1 flex-wrap items-end gap-2"
-                  values={{ name: supplier.name, postageMinor: formatMinor(supplier.postageMinor), leadDays: String(supplier.leadDays) }}
+                  values={{
+                    name: supplier.name,
+                    postageMinor: formatMinor(supplier.postageMinor),
+                    leadDays: String(supplier.leadDays),
+                    freePostFromMinor: supplier.freePostFromMinor === null ? "" : formatMinor(supplier.freePostFromMinor),
+                    smallestOrderMinor: supplier.smallestOrderMinor ? formatMinor(supplier.smallestOrderMinor) : "",
+                  }}
                   also={{ id: supplier.id, rowVersion: supplier.rowVersion }}
                 >
                   <Card currency={currency} />
@@ -59,7 +71,10 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props
                 <RetireKey id={supplier.id} name={supplier.name} retired={supplier.retired} retire={retire} />
               </div>
               <p className="text-note">
-                Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue
+                Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue.{" "}
+                {supplier.learned.parcels === 0
+                  ? `No parcel seen yet: reckoned with ${supplier.learned.days} days.`
+                  : `${supplier.learned.parcels === 1 ? "1 parcel" : `${supplier.learned.parcels} parcels`} took ${supplier.learned.middle.toFixed(1)} days in the middle; reckoned with ${supplier.learned.days}.`}
                 {supplier.retired && "; no longer used"}
               </p>
             </div>
@@ -69,7 +84,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props
           action={add}
           label="New supplier"
           className="flex flex-col gap-2 self-start"
-          values={{ name: "", postageMinor: "", leadDays: "" }}
+          values={{ name: "", postageMinor: "", leadDays: "", freePostFromMinor: "", smallestOrderMinor: "" }}
           empties
         >
           <h2>New supplier</h2>

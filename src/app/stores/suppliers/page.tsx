@@ -1,6 +1,8 @@
 import { readPage } from "@/app/server/reading";
 import { listSuppliers } from "@/data/parts/suppliers";
 import { getShopSettings } from "@/data/shop/settings";
+import { leadTimesOf } from "@/data/stores/experience";
+import { getOrderRules } from "@/data/stores/order-rules";
 import { SuppliersSheet } from "@/ui/stores/suppliers-sheet";
 import { addNewSupplier, retireSupplierCard, saveSupplier } from "../actions";
 
@@ -8,9 +10,11 @@ export const metadata = { title: "Suppliers" };
 
 export default async function SuppliersPage() {
   const db = await readPage("stores");
+  const suppliers = listSuppliers(db);
+  const leads = leadTimesOf(db, suppliers, getOrderRules(db).leadChance / 100);
   return (
     <SuppliersSheet
-      suppliers={listSuppliers(db)}
+      suppliers={suppliers.map((one) => ({ ...one, learned: leads.get(one.id)! }))}
       currency={getShopSettings(db).currency}
       add={addNewSupplier}
       save={saveSupplier}

@@ -78,7 +78,7 @@ const isIdle = (offer: PlanOffer, supplier: PlanSupplier | null, isWanted: boole
       Math.min(...offer.breaks.map(({ priceMinor }) => priceMinor)) >= worthMinor * offer.pack));
 
 /** What so many packs cost at the break they reach, in minor units. */
-export function priceOfPacks(offer: PlanOffer, packs: number): number {
+export function priceOfPacks(offer: Pick<PlanOffer, "breaks">, packs: number): number {
   if (packs === 0) return 0;
   let price = offer.breaks[0]!.priceMinor;
   for (const one of offer.breaks) if (packs >= one.fromPacks) price = one.priceMinor;

@@ -1,0 +1,17 @@
+import { type OrderRules, orderRulesSchema, usualOrderRules } from "@/core/ordering/rules";
+import type { Context } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
+import { writeJournal } from "@/data/store/journal";
+
+/** What the order plan reckons with; what was never set is the usual. */
+export function getOrderRules(db: Db): OrderRules {
+  const value = db.prepare("SELECT value FROM setting WHERE key = 'ordering'").pluck().get() as string | undefined;
+  return value ? orderRulesSchema.parse({ ...usualOrderRules, ...(JSON.parse(value) as object) }) : usualOrderRules;
+}
+
+export function saveOrderRules(ctx: Context, rules: OrderRules): void {
+  ctx.db
+    .prepare("INSERT INTO setting (key, value) VALUES ('ordering', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
+    .run(JSON.stringify(rules));
+  writeJournal(ctx, "order-rules-saved", {}, rules);
+}

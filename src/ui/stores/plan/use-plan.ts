@@ -1,0 +1,101 @@
+"use client";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { costOfPlan, type PlanCost } from "@/core/ordering/plan/cost";
+import type { WhatIfAnswer } from "@/core/ordering/plan/explain-plan";
+import type { OrderPlan, OrderProblem } from "@/core/ordering/plan/problem";
+import { quickPlan } from "@/core/ordering/plan/quick-plan";
+import type { PlanNews } from "./plan-news";
+
+export interface Planning {
+  /** The best so far; null where nothing can be had that way. */
+  readonly plan: OrderPlan | null;
+  readonly cost: PlanCost | null;
+  /** Nothing costs less than this; null while nobody knows. */
+  readonly bound: number | null;
+  readonly proven: boolean;
+  readonly working: boolean;
+  readonly answers: readonly WhatIfAnswer[];
+  /** Why the solver could not be asked. */
+  readonly failed: string | null;
+  readonly stop: () => void;
+}
+
+interface Found {
+  readonly of: OrderProblem;
+  readonly plan: OrderPlan | null;
+  readonly cost: PlanCost | null;
+  readonly bound: number | null;
+  readonly proven: boolean;
+  readonly working: boolean;
+  readonly answers: readonly WhatIfAnswer[];
+  readonly failed: string | null;
+}
+
+/** Days for the question what waiting would cost. */
+export const waitDays = 3;
+/** The solver's program, served by this shop alone. */
+const solver = "/api/solver";
+
+/**
+ * The plan of a problem: a good one at once, the best as the worker finds it. Another problem ends the work on the one before; stopping keeps
+ * the best there is.
+ */
+export function usePlan(problem: OrderProblem, start: OrderPlan | null): Planning {
+  const quick = useMemo(() => {
+    const plan = start ?? quickPlan(problem);
+    const costed = plan && costOfPlan(problem, plan);
+    return costed?.ok ? { plan, cost: costed.cost } : { plan: null, cost: null };
+  }, [problem, start]);
+  const [found, setFound] = useState<Found | null>(null);
+  const worker = useRef<Worker | null>(null);
+  const end = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = null;
+  }, []);
+  useEffect(() => {
+    end();
+    const begun: Found = { of: problem, ...quick, bound: null, proven: false, working: true, answers: [], failed: null };
+    if (!problem.demands.length) {
+      setFound({ ...begun, working: false, proven: true });
+      return;
+    }
+    setFound(begun);
+    const change = (to: (now: Found) => Partial<Found>) => setFound((now) => (now && now.of === problem ? { ...now, ...to(now) } : now));
+    const made = new Worker(new URL("./plan-worker.ts", import.meta.url), { type: "module" });
+    worker.current = made;
+    made.onmessage = ({ data }: MessageEvent<PlanNews>) => {
+      if (data.kind === "better") change(() => ({ plan: data.plan, cost: data.cost }));
+      else if (data.kind === "bound") change(() => ({ bound: data.bound }));
+      else if (data.kind === "solved") change(() => ({ plan: data.plan, cost: data.cost, bound: data.bound, proven: data.proven }));
+      else if (data.kind === "answer") change(({ answers }) => ({ answers: [...answers, data.answer] }));
+      else {
+        change(() => ({
+          working: false,
+          ...(data.kind === "impossible" ? { plan: null, cost: null } : {}),
+          ...(data.kind === "failed" ? { failed: data.words } : {}),
+        }));
+        end();
+      }
+    };
+    made.onerror = (event) => {
+      change(() => ({ working: false, failed: event.message || "the solver did not start" }));
+      end();
+    };
+    made.postMessage({ problem, start: quick.plan, waitDays, solver });
+    return end;
+  }, [problem, quick, end]);
+  const now = found?.of === problem ? found : null;
+  return {
+    plan: now ? now.plan : quick.plan,
+    cost: now ? now.cost : quick.cost,
+    bound: now?.bound ?? null,
+    proven: now?.proven ?? false,
+    working: now?.working ?? true,
+    answers: now?.answers ?? [],
+    failed: now?.failed ?? null,
+    stop: () => {
+      end();
+      setFound((was) => was && { ...was, working: false });
+    },
+  };
+}

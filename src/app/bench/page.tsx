@@ -1,6 +1,7 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
 import { readPage } from "@/app/server/reading";
+import { partOfBinLabel } from "@/core/ordering/bin-label";
 import { moveWords } from "@/core/schedule/whose-move";
 import { listOpenLots } from "@/data/counter/lots";
 import { findJobByTag } from "@/data/jobs/jobs";
@@ -17,6 +18,8 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   const db = await readPage("jobs");
   const { tag } = await searchParams;
   let refused: string | null = null;
+  const binPart = tag ? partOfBinLabel(tag) : null;
+  if (binPart !== null) redirect(`/stores/walk?part=${encodeURIComponent(binPart)}`);
   if (tag) {
     const found = findJobByTag(db, tag);
     if ("job" in found) redirect(`/bench/${found.job.tag}`);

@@ -2,14 +2,16 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
-import { typedAmount, typedMaybeAmount, typedNumber, typedWords } from "@/app/server/typed";
+import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } from "@/app/server/typed";
 import { grades } from "@/core/interchange/interchange";
+import { countWhyIds } from "@/core/ordering/count-why";
 import { findPartByNumber } from "@/data/catalogue/part-types";
-import { countBin, removeBin, setBin } from "@/data/parts/stock";
+import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
 import { setLowestGrade, withdrawNeed } from "@/data/parts/wanted";
 import { type Context, Refusal } from "@/data/store/context";
-import { placeBaskets, receive, sendWaitingOrders } from "@/data/stores/orders";
+import { saveOrderRules } from "@/data/stores/order-rules";
+import { placeBaskets, sendWaitingOrders } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import type { Press } from "@/ui/act/press";
 
@@ -56,16 +58,6 @@ export async function gradeNeed(press: Press) {
   return grade(press);
 }
 
-const take = defineAction({
-  name: "receive",
-  permission: "stores",
-  input: z.object({ orderLineId: z.number().int(), quantity: z.number("Type how many came.").int("Whole pieces only.") }),
-  run: (ctx, input) => receive(ctx, input.orderLineId, input.quantity),
-});
-export async function receiveLine(press: Press) {
-  return take(press);
-}
-
 const withdraw = defineAction({
   name: "withdraw-need",
   permission: "stores",
@@ -86,11 +78,38 @@ const count = defineAction({
       .int("A bin holds whole pieces.")
       .min(0, "A bin cannot hold less than nothing.")
       .max(100_000, "More than a hundred thousand: count again."),
+    why: z.enum(countWhyIds).nullable().default(null),
   }),
-  run: (ctx, input) => countBin(ctx, input.partTypeId, input.count),
+  run: (ctx, input) => countBin(ctx, input.partTypeId, input.count, input.why),
 });
 export async function countStock(press: Press) {
   return count(press);
+}
+
+const byUse = defineAction({
+  name: "level-by-use",
+  permission: "stores",
+  input: z.object({ partTypeId: z.string().max(60), byUse: z.boolean() }),
+  run: (ctx, input) => levelByUse(ctx, input.partTypeId, input.byUse),
+});
+export async function setLevelByUse(press: Press) {
+  return byUse(press);
+}
+
+const rules = defineAction({
+  name: "save-order-rules",
+  permission: "stores",
+  input: z.object({
+    lateShareBasisPoints: typedPercent("A share such as 10."),
+    leftOverDays: typedNumber("Days from 30 to 3650, such as 730.", { min: 30, max: 3650, whole: true }),
+    leadChance: typedNumber("From 50 to 99 in 100, such as 80.", { min: 50, max: 99, whole: true }),
+    runningOutChance: typedNumber("From 1 to 50 in 100, such as 5.", { min: 1, max: 50, whole: true }),
+    orderOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),
+  }),
+  run: (ctx, input) => saveOrderRules(ctx, input),
+});
+export async function saveOrderingRules(press: Press) {
+  return rules(press);
 }
 
 const partOf = (ctx: Context, number: string) => {

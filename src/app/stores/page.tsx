@@ -6,7 +6,8 @@ import { orderSituation } from "@/data/stores/order-situation";
 import { listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
-import { gradeNeed, placePlan, receiveLine, withdrawOpenNeed } from "./actions";
+import { gradeNeed, placePlan, withdrawOpenNeed } from "./actions";
+import { giveUpOrderLine, linePaidOtherwise, putDownBadPieces, receiveLine, receiveWholeOrder, settleBadPieces } from "./receiving-actions";
 
 export const metadata = { title: "Stores" };
 
@@ -44,7 +45,14 @@ export default async function StoresPage() {
         grade: gradeNeed,
       }}
       orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
-      receive={receiveLine}
+      receiving={{
+        all: receiveWholeOrder,
+        some: receiveLine,
+        bad: putDownBadPieces,
+        settle: settleBadPieces,
+        giveUp: giveUpOrderLine,
+        paid: linePaidOtherwise,
+      }}
     />
   );
 }

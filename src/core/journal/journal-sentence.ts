@@ -188,7 +188,19 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "part-facts-changed": (d, { part }) => `changed the facts of ${part(d.part)}`,
   "part-retired": (d, { part }) => `retired ${part(d.part)}`,
   "part-used-again": (d, { part }) => `took ${part(d.part)} back into use`,
-  "bin-counted": (d, { part }) => `counted ${Number(d.counted)} in the bin of ${part(d.part)}`,
+  "bin-counted": (d, { part }) =>
+    `counted ${Number(d.counted)} in the bin of ${part(d.part)}${d.before === undefined || d.before === d.counted ? "" : `, where the book said ${Number(d.before)}`}`,
+  "bin-level-set": (d, { part }) => `let the level of ${part(d.part)} go ${d.byUse ? "by its use" : "by hand"}`,
+  "bad-piece": (d, { part }) =>
+    `put down ${count(d.pieces, "piece")} of ${part(d.part)} as ${d.kind === "wrong" ? "the wrong ones" : "broken"}`,
+  "bad-piece-settled": (d, { part }) =>
+    d.to === "sent-back"
+      ? `sent ${part(d.part)} back`
+      : d.to === "credited"
+        ? `was credited ${formatMinor(Number(d.credit))} for ${part(d.part)}`
+        : `took another ${part(d.part)} for the bad one`,
+  "line-paid-otherwise": (d, { part }) => `noted that ${part(d.part)} cost ${formatMinor(Number(d.paid))}`,
+  "line-given-up": (d, { part }) => `gave up ${count(d.pieces, "piece")} of ${part(d.part)} that will not come`,
   "bin-removed": (d, { part }) => `removed the bin of ${part(d.part)}`,
   "supplier-added": (d, { supplier }) => `added the supplier ${supplier(d.supplier)}`,
   "supplier-changed": (d, { supplier }) => `changed the supplier ${supplier(d.supplier)}`,

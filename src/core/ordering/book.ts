@@ -55,7 +55,11 @@ export interface StockLine {
   readonly name: string;
   readonly bin: string;
   readonly count: number;
+  /** Its level, as a hand set it. */
   readonly minimum: number;
+  /** Its level goes by its use instead. */
+  readonly byUse: boolean;
+  readonly countedAt: string | null;
   /** Pieces that came for a job and are set aside for it. */
   readonly keptAside: number;
 }

@@ -1,4 +1,5 @@
 import type { StockLine } from "@/core/ordering/book";
+import type { CountWhy } from "@/core/ordering/count-why";
 import { findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -6,13 +7,19 @@ import { writeJournal } from "@/data/store/journal";
 
 const select = `
   SELECT part_type.id AS partTypeId, part_type.number, part_type.name, stock.bin, stock.count, stock.minimum,
+         stock.by_use AS byUse, stock.counted_at AS countedAt,
          (SELECT count(*) FROM need WHERE need.part_type_id = part_type.id AND need.state = 'arrived') AS keptAside
   FROM stock JOIN part_type ON part_type.id = stock.part_type_id`;
 
-export const listStock = (db: Db): StockLine[] => db.prepare(`${select} ORDER BY part_type.number`).all() as StockLine[];
+type Row = Omit<StockLine, "byUse"> & { readonly byUse: 0 | 1 };
+const toLine = (row: Row): StockLine => ({ ...row, byUse: row.byUse === 1 });
 
-export const findStock = (db: Db, partTypeId: string): StockLine | null =>
-  (db.prepare(`${select} WHERE part_type.id = ?`).get(partTypeId) as StockLine | undefined) ?? null;
+export const listStock = (db: Db): StockLine[] => (db.prepare(`${select} ORDER BY part_type.number`).all() as Row[]).map(toLine);
+
+export function findStock(db: Db, partTypeId: string): StockLine | null {
+  const row = db.prepare(`${select} WHERE part_type.id = ?`).get(partTypeId) as Row | undefined;
+  return row ? toLine(row) : null;
+}
 
 /** @throws Refusal instead of a stock below nothing. */
 export function moveStock(
@@ -20,7 +27,8 @@ export function moveStock(
   move: {
     partTypeId: string;
     delta: number;
-    reason: "used" | "used-undone" | "received" | "counted";
+    reason: "used" | "used-undone" | "received" | "counted" | "sent-back";
+    why?: CountWhy | null;
     jobId?: number;
     orderLineId?: number;
   },
@@ -35,26 +43,28 @@ export function moveStock(
       "count",
     );
   db.prepare("UPDATE stock SET count = count + ? WHERE part_type_id = ?").run(move.delta, move.partTypeId);
-  db.prepare("INSERT INTO stock_move (part_type_id, delta, reason, job_id, order_line_id, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?)").run(
-    move.partTypeId,
-    move.delta,
-    move.reason,
-    move.jobId ?? null,
-    move.orderLineId ?? null,
-    ctx.now,
-    ctx.person.id,
-  );
+  db.prepare(
+    "INSERT INTO stock_move (part_type_id, delta, reason, why, job_id, order_line_id, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+  ).run(move.partTypeId, move.delta, move.reason, move.why ?? null, move.jobId ?? null, move.orderLineId ?? null, ctx.now, ctx.person.id);
 }
 
-/** Sets a bin to what was counted in it. */
-export function countBin(ctx: Context, partTypeId: string, counted: number): void {
+/** Sets a bin to what was counted in it. @param why it differed, where somebody knows. */
+export function countBin(ctx: Context, partTypeId: string, counted: number, why: CountWhy | null = null): void {
   const part = findPartType(ctx.db, partTypeId);
   if (!part) throw new Refusal("no-part", "This part is not in the catalogue.", "partTypeId");
   if (!Number.isInteger(counted) || counted < 0)
     throw new Refusal("negative", "A bin holds a whole number of pieces, nothing or more.", "count");
-  const delta = counted - (findStock(ctx.db, partTypeId)?.count ?? 0);
-  if (delta !== 0) moveStock(ctx, { partTypeId, delta, reason: "counted" });
-  writeJournal(ctx, "bin-counted", {}, { part: partTypeId, counted });
+  const before = findStock(ctx.db, partTypeId)?.count ?? 0;
+  if (counted !== before) moveStock(ctx, { partTypeId, delta: counted - before, reason: "counted", why });
+  ctx.db.prepare("UPDATE stock SET counted_at = ? WHERE part_type_id = ?").run(ctx.now, partTypeId);
+  writeJournal(ctx, "bin-counted", {}, { part: partTypeId, counted, before });
+}
+
+/** A bin's level goes by its use from now on, or by hand again. */
+export function levelByUse(ctx: Context, partTypeId: string, byUse: boolean): void {
+  const { changes } = ctx.db.prepare("UPDATE stock SET by_use = ? WHERE part_type_id = ?").run(byUse ? 1 : 0, partTypeId);
+  if (!changes) throw new Refusal("no-bin", "This part has no bin.", null, { to: "bins", partTypeId });
+  writeJournal(ctx, "bin-level-set", {}, { part: partTypeId, byUse });
 }
 
 /** Gives a part a bin, or changes its name and its minimum. @param count how many lie in it; null where nobody counted. */

@@ -265,7 +265,7 @@ function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why 
   const rows = db
     .prepare(
       `SELECT need.id, need.job_id, need.position_id, need.part_type_id, need.state_before, need.order_line_id,
-              (SELECT order_line.quantity - order_line.received - (SELECT count(*) FROM need AS other WHERE other.order_line_id = order_line.id AND other.state = 'ordered')
+              (SELECT order_line.quantity - order_line.received - order_line.given_up - (SELECT count(*) FROM need AS other WHERE other.order_line_id = order_line.id AND other.state = 'ordered')
                FROM order_line WHERE order_line.id = need.order_line_id) AS coming
        FROM need WHERE ${where} ORDER BY need.id`,
     )
@@ -350,4 +350,18 @@ export function markArrived(ctx: Context, orderLineId: number, quantity: number)
     .all(orderLineId, quantity) as { id: number; tag: string }[];
   for (const { id } of waiting) ctx.db.prepare("UPDATE need SET state = 'arrived' WHERE id = ?").run(id);
   return [...new Set(waiting.map(({ tag }) => tag))];
+}
+
+/** Needs of an order line for which no piece comes any more are open again, the latest promised first. @returns the tags of their jobs. */
+export function reopenNeeds(ctx: Context, orderLineId: number): string[] {
+  const { db } = ctx;
+  const coming = db.prepare("SELECT quantity - received - given_up FROM order_line WHERE id = ?").pluck().get(orderLineId) as number;
+  const waiting = db
+    .prepare(
+      "SELECT need.id, job.tag FROM need JOIN job ON job.id = need.job_id WHERE need.order_line_id = ? AND need.state = 'ordered' ORDER BY job.promised_on DESC, need.id DESC",
+    )
+    .all(orderLineId) as { id: number; tag: string }[];
+  const without = waiting.slice(0, Math.max(0, waiting.length - coming));
+  for (const { id } of without) db.prepare("UPDATE need SET state = 'open', order_line_id = NULL WHERE id = ?").run(id);
+  return [...new Set(without.map(({ tag }) => tag))];
 }

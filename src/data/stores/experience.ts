@@ -12,7 +12,7 @@ const daysTaken = (db: Db): ReadonlyMap<string, number[]> => {
                 row_number() OVER (PARTITION BY purchase_order.supplier_id ORDER BY purchase_order.id DESC) AS nth
          FROM purchase_order JOIN order_line ON order_line.order_id = purchase_order.id
          JOIN stock_move ON stock_move.order_line_id = order_line.id AND stock_move.delta > 0
-         GROUP BY purchase_order.id HAVING min(order_line.received >= order_line.quantity) = 1)
+         GROUP BY purchase_order.id HAVING min(order_line.received + order_line.given_up >= order_line.quantity) = 1)
        WHERE nth <= 40`,
     )
     .all() as { supplierId: string; days: number }[];
@@ -70,3 +70,32 @@ export function usesOfParts(db: Db, today: string): { of: (partTypeId: string) =
   });
   return { of: (id) => uses.known.get(id) ?? { pieces: 0, days: uses.days, spread: 1 } };
 }
+
+/** How many of a supplier's pieces came wrong or broken. */
+export interface Mistakes {
+  readonly bad: number;
+  readonly pieces: number;
+  /** Of 100 pieces, as it is reckoned with. */
+  readonly percent: number;
+}
+
+/** A supplier is thought to send 3 of 100 pieces wrong or broken, as if thirty had shown so (common practice), until its own say otherwise. */
+const usualMistakes = { bad: 1, pieces: 30 };
+
+export const mistakesOf = (db: Db): ReadonlyMap<string, Mistakes> =>
+  new Map(
+    (
+      db
+        .prepare(
+          `SELECT supplier.id, coalesce(bad.pieces, 0) AS bad, coalesce(taken.pieces, 0) AS good FROM supplier
+           LEFT JOIN (SELECT supplier_id, sum(received + extra) AS pieces FROM order_line JOIN purchase_order ON purchase_order.id = order_id
+                      GROUP BY supplier_id) AS taken ON taken.supplier_id = supplier.id
+           LEFT JOIN (SELECT supplier_id, sum(bad_piece.pieces) AS pieces FROM bad_piece JOIN order_line ON order_line.id = order_line_id
+                      JOIN purchase_order ON purchase_order.id = order_id GROUP BY supplier_id) AS bad ON bad.supplier_id = supplier.id`,
+        )
+        .all() as { id: string; bad: number; good: number }[]
+    ).map(({ id, bad, good }) => [
+      id,
+      { bad, pieces: bad + good, percent: (100 * (bad + usualMistakes.bad)) / (bad + good + usualMistakes.pieces) },
+    ]),
+  );

@@ -13,7 +13,8 @@ import { listNeeds, setLowestGrade } from "@/data/parts/wanted";
 import { leadTimesOf } from "./experience";
 import { getOrderRules, saveOrderRules } from "./order-rules";
 import { orderSituation } from "./order-situation";
-import { listOrders, placeBasket, receive } from "./orders";
+import { listOrders, placeBasket } from "./orders";
+import { receive } from "./receiving";
 
 let solver: Highs;
 beforeAll(async () => {

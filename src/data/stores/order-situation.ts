@@ -19,6 +19,7 @@ import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { leadTimesOf, usesOfParts } from "./experience";
+import { listLevels } from "./levels";
 import { getOrderRules } from "./order-rules";
 
 export interface SituationNeed {
@@ -93,7 +94,9 @@ export function orderSituation(db: Db, today: string): OrderSituation {
   const lying = new Map(stock.map((line) => [line.partTypeId, line]));
   const coming = new Map(
     db
-      .prepare("SELECT part_type_id, sum(quantity - received) FROM order_line WHERE received < quantity GROUP BY part_type_id")
+      .prepare(
+        "SELECT part_type_id, sum(quantity - received - given_up) FROM order_line WHERE received + given_up < quantity GROUP BY part_type_id",
+      )
       .raw()
       .all() as [string, number][],
   );
@@ -142,9 +145,16 @@ export function orderSituation(db: Db, today: string): OrderSituation {
     const consent = quotes.get(need.jobId)?.consent;
     return { need, accepted: accepts(need), waitsForYes: consent === "ask" || consent === "refused" };
   });
-  const bins = stock.flatMap(({ partTypeId, bin, count, keptAside, minimum }) => {
+  const bins = listLevels(db, today).flatMap(({ partTypeId, bin, count, keptAside, minimum, byUse, asked }) => {
     const position = count - keptAside + (coming.get(partTypeId) ?? 0) - (onOrder.get(partTypeId) ?? 0);
-    const missing = minimum > 0 ? minimum - position : 0;
+    // By use it is ordered at its level, and filled up by what goes while the parcel is on its way.
+    const missing = byUse
+      ? asked.level !== null && position <= asked.level
+        ? asked.level + Math.max(1, Math.round(asked.mean)) - position
+        : 0
+      : minimum > 0
+        ? minimum - position
+        : 0;
     return missing > 0 && sold.includes(partTypeId) ? [{ partTypeId, bin, missing, position }] : [];
   });
 

@@ -3,13 +3,13 @@ import type { Need, Offer } from "@/core/ordering/book";
 import { priceOfPacks } from "@/core/ordering/plan/sources";
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
 import { listOpenJobs } from "@/data/jobs/jobs";
-import { moveStock } from "@/data/parts/stock";
 import { offersOf } from "@/data/parts/suppliers";
-import { listNeeds, listOpenNeedsById, markArrived, markOrdered, wantInstead } from "@/data/parts/wanted";
+import { listNeeds, listOpenNeedsById, markOrdered, wantInstead } from "@/data/parts/wanted";
 import { quotesOf } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { type BadPiece, badPiecesOf } from "./bad-pieces";
 import { leadTimesOf } from "./experience";
 import { getOrderRules } from "./order-rules";
 
@@ -25,8 +25,15 @@ export interface OrderView {
     readonly name: string;
     readonly quantity: number;
     readonly received: number;
+    /** Of a pack, as ordered. */
     readonly priceMinor: number;
+    readonly pack: number;
+    readonly partTypeId: string;
+    /** Came beyond what was ordered, or will not come. */
+    readonly extra: number;
+    readonly givenUp: number;
     readonly tags: string | null;
+    readonly bad: readonly BadPiece[];
   }[];
 }
 
@@ -187,34 +194,11 @@ export async function sendWaitingOrders(db: Db, desk: SupplierDesk): Promise<voi
   }
 }
 
-/** Takes in pieces of one order line, all or some. They go to stock, and as many as were wanted are set aside for their jobs. */
-export function receive(ctx: Context, orderLineId: number, quantity: number): { keptAsideFor: string[] } {
-  const { db } = ctx;
-  const line = db.prepare("SELECT part_type_id, quantity, received FROM order_line WHERE id = ?").get(orderLineId) as
-    | { part_type_id: string; quantity: number; received: number }
-    | undefined;
-  if (!line) throw new Refusal("no-line", "This order line is not here any more. Reload the page.");
-  const outstanding = line.quantity - line.received;
-  if (!Number.isInteger(quantity) || quantity < 1) throw new Refusal("quantity", "Type how many came: a whole number from 1.", "quantity");
-  if (quantity > outstanding)
-    throw new Refusal(
-      "quantity",
-      `Only ${outstanding} of this line are outstanding. Count extra pieces into the bin at Stores.`,
-      "quantity",
-      { to: "bins", partTypeId: line.part_type_id },
-    );
-  db.prepare("UPDATE order_line SET received = received + ? WHERE id = ?").run(quantity, orderLineId);
-  moveStock(ctx, { partTypeId: line.part_type_id, delta: quantity, reason: "received", orderLineId });
-  const keptAsideFor = markArrived(ctx, orderLineId, quantity);
-  writeJournal(ctx, "parts-received", {}, { line: orderLineId, part: line.part_type_id, quantity });
-  return { keptAsideFor };
-}
-
 /** Orders with something outstanding, then the newest complete ones. */
 export function listOrders(db: Db, limit: number): OrderView[] {
   const orders = db
     .prepare(
-      `WITH outstanding AS (SELECT DISTINCT order_id AS id FROM order_line WHERE received < quantity ORDER BY order_id DESC LIMIT @limit),
+      `WITH outstanding AS (SELECT DISTINCT order_id AS id FROM order_line WHERE received + given_up < quantity ORDER BY order_id DESC LIMIT @limit),
             newest AS (SELECT id FROM purchase_order ORDER BY id DESC LIMIT 2 * @limit)
        SELECT purchase_order.id, supplier.name AS supplierName, placed_at AS placedAt, expected_on AS expectedOn, desk_reference AS reference
        FROM purchase_order JOIN supplier ON supplier.id = purchase_order.supplier_id
@@ -224,8 +208,16 @@ export function listOrders(db: Db, limit: number): OrderView[] {
     .all({ limit }) as Omit<OrderView, "lines">[];
   const lines = db.prepare(
     `SELECT order_line.id, part_type.number, part_type.name, order_line.quantity, order_line.received, order_line.price_minor AS priceMinor,
+            order_line.pack, order_line.part_type_id AS partTypeId, order_line.extra, order_line.given_up AS givenUp,
             (SELECT group_concat(DISTINCT job.tag) FROM need JOIN job ON job.id = need.job_id WHERE need.order_line_id = order_line.id) AS tags
      FROM order_line JOIN part_type ON part_type.id = order_line.part_type_id WHERE order_id = ? ORDER BY order_line.id`,
   );
-  return orders.map((order) => ({ ...order, lines: lines.all(order.id) as OrderView["lines"] }));
+  return orders.map((order) => {
+    const own = lines.all(order.id) as Omit<OrderView["lines"][number], "bad">[];
+    const bad = badPiecesOf(
+      db,
+      own.map(({ id }) => id),
+    );
+    return { ...order, lines: own.map((line) => ({ ...line, bad: bad.get(line.id) ?? [] })) };
+  });
 }

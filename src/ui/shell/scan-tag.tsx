@@ -3,6 +3,7 @@ import jsQR from "jsqr";
 import { useRouter } from "next/navigation";
 import { Dialog } from "radix-ui";
 import { useEffect, useRef, useState } from "react";
+import { partOfBinLabel } from "@/core/ordering/bin-label";
 import { parseTag } from "@/core/tags/tag";
 
 /** A frame is looked at this often; one takes a few hundredths of a second. */
@@ -47,6 +48,13 @@ function Camera({ onTag }: { onTag: () => void }) {
       const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
       const code = jsQR(data, width, height, { inversionAttempts: "dontInvert" });
       if (!code) return;
+      const bin = partOfBinLabel(code.data);
+      if (bin !== null) {
+        clearInterval(timer);
+        onTag();
+        router.push(`/stores/walk?part=${encodeURIComponent(bin)}`);
+        return;
+      }
       const tag = parseTag(code.data);
       if (!tag.ok) return setMessage(`This code is no claim tag: ${code.data.slice(0, 40)}`);
       clearInterval(timer);

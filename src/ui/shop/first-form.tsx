@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { locales } from "@/core/vocabulary/locales";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSecret, FormSend, FormText } from "@/ui/controls/form";
-import { OpenOn } from "./open-on";
+import { FormWeekdays } from "@/ui/controls/form-weekdays";
 
 interface Props {
   /** Where everything will lie. */
@@ -43,7 +43,7 @@ export function FirstForm({ directory, values, begin }: Props) {
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
       </div>
       <div className="grid grid-cols-[2fr_1fr] gap-3">
-        <OpenOn />
+        <FormWeekdays name="openOn" label="Open on" />
         <FormChoice name="locale" label="Dates are written" of={locales} />
       </div>
       <FormSecret

@@ -9,7 +9,7 @@ import { type Locale, locales } from "@/core/vocabulary/locales";
 import { benchWays, type Ways } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
-import { OpenOn } from "./open-on";
+import { FormWeekdays } from "@/ui/controls/form-weekdays";
 
 interface Settings {
   readonly shopName: string;
@@ -83,7 +83,7 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
         <FormChoice name="shownForce" label="Pulls are shown in" hint="Every field takes N, kg and lb." of={forceUnits} />
         <FormText name="footSwitchKey" label="Foot switch types" hint="The name of its key, such as PageDown" />
       </div>
-      <OpenOn />
+      <FormWeekdays name="openOn" label="Open on" />
       <div className="grid grid-cols-3 gap-3">
         {(["club", "trade", "friend"] as const).map((who) => (
           <FormText key={who} name={`discounts.${who}`} label={`${discountWords[who]}, %`} figures />

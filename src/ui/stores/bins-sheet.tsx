@@ -7,6 +7,7 @@ import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { BinDrawn } from "./plan/boxes";
 import { StoresPages } from "./stores-pages";
 
 interface BinLine {
@@ -17,6 +18,15 @@ interface BinLine {
   readonly count: number;
   readonly minimum: number;
   readonly keptAside: number;
+  readonly byUse: boolean;
+  readonly level: number;
+  /** What its use asks for; null: order when needed. */
+  readonly asked: number | null;
+  readonly perYear: number;
+  readonly leadDays: number | null;
+  readonly unitMinor: number;
+  readonly state: "used" | "slow" | "dead";
+  readonly lastUsed: string | null;
 }
 
 interface Props {
@@ -39,14 +49,35 @@ interface Props {
   readonly count: Action<void>;
   readonly save: Action<void>;
   readonly giveUp: Action<void>;
+  readonly byUse: Action<void>;
+  /** Chance of running out that the levels are for, of 100. */
+  readonly runningOutChance: number;
 }
 
 /** What lies in the bins: counted where it stands, moved to another bin, given up when it is empty. */
-export function BinsSheet({ stock, donors, currency, highlight, newNumber, count, save, giveUp }: Props) {
+export function BinsSheet({ stock, donors, currency, highlight, newNumber, count, save, giveUp, byUse, runningOutChance }: Props) {
+  const value = stock.reduce((sum, line) => sum + line.count * line.unitMinor, 0);
+  const lying = stock.filter(({ state }) => state !== "used");
   const has = stock.some((line) => line.partTypeId === highlight);
   return (
-    <Sheet fill block={<CornerBlock cells={[{ label: "Bins", value: String(stock.length), large: true }]} />}>
+    <Sheet
+      fill
+      block={
+        <CornerBlock
+          cells={[
+            { label: "Bins", value: String(stock.length), large: true },
+            { label: `Worth, ${currency}`, value: <span className="num">{formatMinor(value)}</span> },
+          ]}
+        />
+      }
+    >
       <StoresPages here="Bins" />
+      <p className="mt-2 flex flex-wrap items-center gap-x-4">
+        <span>Levels by use hold in {100 - runningOutChance} of 100 until the parcel is here.</span>
+        <a className="act-link min-h-10" href="/stores/bin-labels.pdf" target="_blank" rel="noreferrer">
+          Labels for all bins
+        </a>
+      </p>
       <div className="mt-4 grid gap-10 lg:grid-cols-[1fr_300px]">
         <div>
           {!stock.length && <p>No bin yet. Add the first one here.</p>}
@@ -57,7 +88,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
                   <th>Bin</th>
                   <th>Part</th>
                   <th className="text-right">In stock</th>
-                  <th className="text-right">Minimum</th>
+                  <th>Level</th>
                   <th>Count</th>
                   <th />
                 </tr>
@@ -71,10 +102,26 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
                     count={count}
                     save={save}
                     giveUp={giveUp}
+                    byUse={byUse}
                   />
                 ))}
               </tbody>
             </table>
+          )}
+          {lying.length > 0 && (
+            <section aria-label="Slow and dead stock" className="mt-6">
+              <h2>Lies long</h2>
+              <ul>
+                {lying.map((line) => (
+                  <li key={line.partTypeId} className="rule-row py-1">
+                    <span className="num">{line.bin}</span> <span className="num">{line.number}</span> {line.name}: {line.count} worth{" "}
+                    <span className="num">{formatMinor(line.count * line.unitMinor)}</span>,{" "}
+                    {line.state === "dead" ? "none used for two years" : `more than two years' use at ${line.perYear} a year`}
+                    {line.lastUsed && `; last used ${line.lastUsed}`}
+                  </li>
+                ))}
+              </ul>
+            </section>
           )}
           {donors.length > 0 && (
             <>
@@ -133,33 +180,45 @@ function BinRow({
   count,
   save,
   giveUp,
+  byUse,
 }: {
   line: BinLine;
   here: boolean;
   count: Action<void>;
   save: Action<void>;
   giveUp: Action<void>;
+  byUse: Action<void>;
 }) {
   const [counted, setCounted] = useState("");
   const [moving, setMoving] = useState(false);
   const counting = useAct(count, () => setCounted(""));
   const giving = useAct(giveUp);
+  const levelling = useAct(byUse);
   return (
     <>
       <tr className={here ? "outline-2 outline-ink" : ""}>
-        <td className="num">{line.bin}</td>
+        <td>
+          <span className="num">{line.bin}</span>
+          <BinDrawn here={line.count - line.keptAside} level={line.level} />
+        </td>
         <td>
           <Link className="act-link num" href={`/library/part/${encodeURIComponent(line.partTypeId)}`} prefetch={false}>
             {line.number}
           </Link>{" "}
           {line.name}
-          <Refused of={[counting, giving]} />
+          <Refused of={[counting, giving, levelling]} />
         </td>
         <td className="num text-right">
           {line.count}
           {line.keptAside > 0 && <span className="text-note"> ({line.keptAside} set aside)</span>}
         </td>
-        <td className="num text-right">{line.minimum}</td>
+        <td>
+          <span className="num">{line.byUse && line.asked === null ? "–" : line.level}</span> {line.byUse ? "by use" : "by hand"}
+          <p className="text-note">
+            {line.perYear} a year{line.leadDays !== null && `, ${line.leadDays} days`}:{" "}
+            {line.asked === null ? "order when needed" : `asks for ${line.asked}`}
+          </p>
+        </td>
         <td>
           <form
             className="flex gap-1"
@@ -209,6 +268,16 @@ function BinRow({
                 <FormText name="minimum" label="Minimum" figures className="w-28" />
                 <FormSend whenChanged>Save</FormSend>
               </ActForm>
+              <button
+                type="button"
+                className="key key-small"
+                disabled={levelling.busy}
+                aria-pressed={line.byUse}
+                aria-label={`Level by use of ${line.number}`}
+                onClick={() => levelling.press({ partTypeId: line.partTypeId, byUse: !line.byUse })}
+              >
+                Level by use
+              </button>
               <button
                 type="button"
                 className="key key-small"

@@ -3,6 +3,8 @@ import { RoomPages } from "@/ui/sheets/room-pages";
 const pages = [
   ["/stores", "Needs and orders"],
   ["/stores/bins", "Bins"],
+  ["/stores/walk", "Count"],
+  ["/stores/pick", "Pick list"],
   ["/stores/suppliers", "Suppliers"],
 ] as const;
 

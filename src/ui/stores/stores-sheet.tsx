@@ -1,34 +1,17 @@
 "use client";
-import { useState } from "react";
-import type { Action } from "@/ui/act/press";
-import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { OrderCard, type OrderOnItsWay, type ReceivingActs } from "./order-card";
 import { OrderPlanView, PlaceKey, type PlanProps, useOrderPlan } from "./plan/order-plan";
 import { StoresPages } from "./stores-pages";
 
 interface Props {
   readonly plan: PlanProps;
-  readonly orders: readonly {
-    id: number;
-    supplierName: string;
-    expected: string;
-    reference: string;
-    lines: readonly {
-      id: number;
-      number: string;
-      name: string;
-      quantity: number;
-      received: number;
-      priceMinor: number;
-      tags: string | null;
-    }[];
-  }[];
-  readonly receive: Action<{ keptAsideFor: string[] }>;
+  readonly orders: readonly OrderOnItsWay[];
+  readonly receiving: ReceivingActs;
 }
 
 /** What to order today, and what is on its way. */
-export function StoresSheet({ plan, orders, receive }: Props) {
+export function StoresSheet({ plan, orders, receiving }: Props) {
   const hand = useOrderPlan(plan);
   return (
     <Sheet
@@ -52,60 +35,10 @@ export function StoresSheet({ plan, orders, receive }: Props) {
           <h2>Orders</h2>
           {!orders.length && <p>None yet.</p>}
           {orders.map((order) => (
-            <div key={order.id} className="mt-2 border-t-2 border-ink pt-1">
-              <p>
-                <strong>{order.supplierName}</strong>, expected {order.expected}{" "}
-                <span className="num text-note">{order.reference || "not sent yet"}</span>
-              </p>
-              <ul>
-                {order.lines.map((line) => (
-                  <OrderLine key={line.id} line={line} receive={receive} />
-                ))}
-              </ul>
-            </div>
+            <OrderCard key={order.id} order={order} acts={receiving} />
           ))}
         </section>
       </div>
     </Sheet>
-  );
-}
-
-function OrderLine({ line, receive }: { line: Props["orders"][number]["lines"][number]; receive: Props["receive"] }) {
-  const outstanding = line.quantity - line.received;
-  const [quantity, setQuantity] = useState(String(outstanding));
-  const act = useAct(receive);
-  return (
-    <li className="rule-row flex flex-wrap items-center gap-3 py-1 sm:flex-nowrap">
-      <span className="num">{line.number}</span>
-      <span className="min-w-0 flex-1">
-        {line.name} <span className="text-note">{line.tags?.replaceAll(",", ", ")}</span>
-      </span>
-      <span className="num ml-auto shrink-0 whitespace-nowrap">
-        {line.received} of {line.quantity} in
-      </span>
-      {outstanding > 0 && (
-        <form
-          className="flex shrink-0 items-center gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            act.press({ orderLineId: line.id, quantity: quantity.trim() === "" ? null : Number(quantity) });
-          }}
-        >
-          <input
-            className="w-16"
-            style={{ width: 64 }}
-            inputMode="decimal"
-            aria-label={`How many ${line.name} received`}
-            value={quantity}
-            onChange={(event) => setQuantity(event.target.value)}
-            aria-invalid={Boolean(act.fields.quantity)}
-          />
-          <button type="submit" className="key key-small" disabled={act.busy}>
-            Receive
-          </button>
-        </form>
-      )}
-      <Refused of={[act]} />
-    </li>
   );
 }

@@ -1,7 +1,9 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
+import type { OrderRules } from "@/core/ordering/rules";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { FormWeekdays } from "@/ui/controls/form-weekdays";
 import { RetireKey } from "@/ui/controls/retire-key";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { StoresPages } from "./stores-pages";
@@ -15,6 +17,7 @@ interface Supplier {
   readonly smallestOrderMinor: number;
   /** What was learned of its days; null before its first parcel. */
   readonly learned: { readonly days: number; readonly middle: number; readonly parcels: number };
+  readonly mistakes: { readonly bad: number; readonly pieces: number; readonly percent: number };
   readonly offers: number;
   readonly retired: boolean;
   readonly rowVersion: number;
@@ -26,6 +29,8 @@ interface Props {
   readonly add: Action<string>;
   readonly save: Action<void>;
   readonly retire: Action<void>;
+  readonly rules: OrderRules;
+  readonly saveRules: Action<void>;
 }
 
 const Card = ({ currency }: { currency: string }) => (
@@ -39,7 +44,7 @@ const Card = ({ currency }: { currency: string }) => (
 );
 
 /** Who the shop orders from: each card is changed where it stands, and retired when it is not ordered from any more. */
-export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props) {
+export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, saveRules }: Props) {
   return (
     <Sheet
       fill
@@ -75,22 +80,46 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire }: Props
                 {supplier.learned.parcels === 0
                   ? `No parcel seen yet: reckoned with ${supplier.learned.days} days.`
                   : `${supplier.learned.parcels === 1 ? "1 parcel" : `${supplier.learned.parcels} parcels`} took ${supplier.learned.middle.toFixed(1)} days in the middle; reckoned with ${supplier.learned.days}.`}
+                {supplier.mistakes.pieces > 0 &&
+                  ` ${supplier.mistakes.bad} of ${supplier.mistakes.pieces} pieces wrong or broken: reckoned with ${supplier.mistakes.percent.toFixed(1)} in 100.`}
                 {supplier.retired && "; no longer used"}
               </p>
             </div>
           ))}
         </div>
-        <ActForm
-          action={add}
-          label="New supplier"
-          className="flex flex-col gap-2 self-start"
-          values={{ name: "", postageMinor: "", leadDays: "", freePostFromMinor: "", smallestOrderMinor: "" }}
-          empties
-        >
-          <h2>New supplier</h2>
-          <Card currency={currency} />
-          <FormSend large>Add the supplier</FormSend>
-        </ActForm>
+        <div className="flex flex-col gap-8">
+          <ActForm
+            action={add}
+            label="New supplier"
+            className="flex flex-col gap-2 self-start"
+            values={{ name: "", postageMinor: "", leadDays: "", freePostFromMinor: "", smallestOrderMinor: "" }}
+            empties
+          >
+            <h2>New supplier</h2>
+            <Card currency={currency} />
+            <FormSend large>Add the supplier</FormSend>
+          </ActForm>
+          <ActForm
+            action={saveRules}
+            label="What the plan reckons with"
+            className="flex flex-col gap-2 self-start"
+            values={{
+              lateShareBasisPoints: String(rules.lateShareBasisPoints / 100),
+              leftOverDays: String(rules.leftOverDays),
+              leadChance: String(rules.leadChance),
+              runningOutChance: String(rules.runningOutChance),
+              orderOn: rules.orderOn,
+            }}
+          >
+            <h2>What the plan reckons with</h2>
+            <FormText name="lateShareBasisPoints" label="A day late costs, % of the reel's work" figures />
+            <FormText name="leftOverDays" label="A piece left over should be used within, days" figures />
+            <FormText name="leadChance" label="A parcel is here by its day, in 100" figures />
+            <FormText name="runningOutChance" label="A bin may run out before, in 100" figures />
+            <FormWeekdays name="orderOn" label="Days on which orders go out" />
+            <FormSend whenChanged>Save</FormSend>
+          </ActForm>
+        </div>
       </div>
     </Sheet>
   );

@@ -1,10 +1,14 @@
+import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
+import { byWay } from "@/core/ordering/bin-label";
 import { findPartType } from "@/data/catalogue/part-types";
 import { listDonorPieces } from "@/data/parts/donors";
-import { listStock } from "@/data/parts/stock";
 import { getShopSettings } from "@/data/shop/settings";
+import { listLevels } from "@/data/stores/levels";
+import { getOrderRules } from "@/data/stores/order-rules";
+import { dateWords } from "@/ui/dates";
 import { BinsSheet } from "@/ui/stores/bins-sheet";
-import { countStock, giveUpBin, saveBin } from "../actions";
+import { countStock, giveUpBin, saveBin, setLevelByUse } from "../actions";
 
 export const metadata = { title: "Bins" };
 
@@ -14,7 +18,12 @@ export default async function BinsPage({ searchParams }: { searchParams: Promise
   const wanted = part ? findPartType(db, part) : null;
   return (
     <BinsSheet
-      stock={listStock(db)}
+      stock={byWay(listLevels(db, today())).map(({ use, asked, lastUsedAt, ...line }) => ({
+        ...line,
+        asked: asked.level,
+        perYear: Math.round((use.pieces / use.days) * 365),
+        lastUsed: lastUsedAt ? dateWords(lastUsedAt) : null,
+      }))}
       donors={listDonorPieces(db)}
       currency={getShopSettings(db).currency}
       highlight={part ?? null}
@@ -22,6 +31,8 @@ export default async function BinsPage({ searchParams }: { searchParams: Promise
       count={countStock}
       save={saveBin}
       giveUp={giveUpBin}
+      byUse={setLevelByUse}
+      runningOutChance={getOrderRules(db).runningOutChance}
     />
   );
 }

@@ -2,13 +2,13 @@
 import { useController } from "react-hook-form";
 import { weekdays } from "@/core/schedule/opening";
 
-/** The days of the week the bench works, a press each. */
-export function OpenOn() {
-  const { field } = useController({ name: "openOn" });
+/** Days of the week in a form, a press each. */
+export function FormWeekdays({ name: of, label }: { readonly name: string; readonly label: string }) {
+  const { field } = useController({ name: of });
   const chosen = field.value as readonly number[];
   return (
     <fieldset>
-      <legend className="text-note">Open on</legend>
+      <legend className="text-note">{label}</legend>
       <div className="flex flex-wrap gap-1">
         {weekdays.map((name, i) => {
           const on = chosen.includes(i + 1);

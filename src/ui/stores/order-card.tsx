@@ -1,0 +1,222 @@
+"use client";
+import { useState } from "react";
+import { formatMinor } from "@/core/money/money";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+
+export interface OrderOnItsWay {
+  readonly id: number;
+  readonly supplierName: string;
+  readonly expected: string;
+  readonly reference: string;
+  readonly lines: readonly OrderLineView[];
+}
+
+interface OrderLineView {
+  readonly id: number;
+  readonly number: string;
+  readonly name: string;
+  readonly quantity: number;
+  readonly received: number;
+  readonly extra: number;
+  readonly givenUp: number;
+  readonly priceMinor: number;
+  readonly pack: number;
+  readonly tags: string | null;
+  readonly bad: readonly {
+    readonly id: number;
+    readonly kind: "wrong" | "broken";
+    readonly pieces: number;
+    readonly words: string;
+    readonly state: "here" | "sent-back" | "replaced" | "credited";
+    readonly creditMinor: number | null;
+  }[];
+}
+
+export interface ReceivingActs {
+  readonly all: Action<{ keptAsideFor: string[] }>;
+  readonly some: Action<{ keptAsideFor: string[] }>;
+  readonly bad: Action<number>;
+  readonly settle: Action<void>;
+  readonly giveUp: Action<{ again: string[] }>;
+  readonly paid: Action<void>;
+}
+
+const tagsWords = (tags: readonly string[]) => `Set aside for ${tags.join(", ")}.`;
+
+/** An order on its way: all of it taken in by one press, or line by line where it came otherwise. */
+export function OrderCard({ order, acts }: { order: OrderOnItsWay; acts: ReceivingActs }) {
+  const [said, setSaid] = useState("");
+  const told = ({ keptAsideFor }: { keptAsideFor: string[] }) => setSaid(keptAsideFor.length ? tagsWords(keptAsideFor) : "In the bins.");
+  const all = useAct(acts.all, told);
+  const out = order.lines.filter((line) => line.received + line.givenUp < line.quantity);
+  return (
+    <div className="mt-2 border-t-2 border-ink pt-1">
+      <div className="flex flex-wrap items-center gap-x-3">
+        <p className="flex-1">
+          <strong>{order.supplierName}</strong>, expected {order.expected}{" "}
+          <span className="num text-note">{order.reference || "not sent yet"}</span>
+        </p>
+        {out.length > 1 && (
+          <button type="button" className="key key-small" disabled={all.busy} onClick={() => all.press({ orderId: order.id })}>
+            All of it came
+          </button>
+        )}
+      </div>
+      <Refused of={[all]} />
+      {said && <p role="status">{said}</p>}
+      <ul>
+        {order.lines.map((line) => (
+          <OrderLine key={line.id} line={line} acts={acts} told={told} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function OrderLine({ line, acts, told }: { line: OrderLineView; acts: ReceivingActs; told: (got: { keptAsideFor: string[] }) => void }) {
+  const outstanding = line.quantity - line.received - line.givenUp;
+  const [quantity, setQuantity] = useState(String(outstanding));
+  const [otherwise, setOtherwise] = useState(false);
+  const taking = useAct(acts.some, told);
+  const bad = useAct(acts.bad, () => setOtherwise(false));
+  const givingUp = useAct(acts.giveUp);
+  const count = quantity.trim() === "" ? null : Number(quantity);
+  return (
+    <li className="rule-row py-1">
+      <div className="flex flex-wrap items-center gap-3 sm:flex-nowrap">
+        <span className="num">{line.number}</span>
+        <span className="min-w-0 flex-1">
+          {line.name} <span className="text-note">{line.tags?.replaceAll(",", ", ")}</span>
+        </span>
+        <span className="num ml-auto shrink-0 whitespace-nowrap">
+          {line.received} of {line.quantity} in{line.extra > 0 && ` + ${line.extra}`}
+        </span>
+        {outstanding > 0 && (
+          <form
+            className="flex shrink-0 items-center gap-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              taking.press({ orderLineId: line.id, quantity: count, more: false });
+            }}
+          >
+            <input
+              className="w-16"
+              style={{ width: 64 }}
+              inputMode="decimal"
+              aria-label={`How many ${line.name} received`}
+              value={quantity}
+              onChange={(event) => setQuantity(event.target.value)}
+              aria-invalid={Boolean(taking.fields.quantity ?? bad.fields.quantity)}
+            />
+            <button type="submit" className="key key-small" disabled={taking.busy}>
+              Receive
+            </button>
+          </form>
+        )}
+      </div>
+      <Refused of={[taking, bad, givingUp]} />
+      {line.givenUp > 0 && <p className="text-note">{line.givenUp} will not come</p>}
+      {line.bad.map((piece) => (
+        <Bad key={piece.id} piece={piece} line={line} settle={acts.settle} />
+      ))}
+      {outstanding > 0 && (
+        <button
+          type="button"
+          className="act-link min-h-10"
+          aria-expanded={otherwise}
+          aria-label={`Not as ordered: ${line.name}`}
+          onClick={() => setOtherwise(!otherwise)}
+        >
+          Not as ordered
+        </button>
+      )}
+      {otherwise && (
+        <div className="flex flex-wrap items-end gap-2 pb-2">
+          {(["wrong", "broken"] as const).map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="key key-small"
+              disabled={bad.busy}
+              onClick={() => bad.press({ orderLineId: line.id, kind, pieces: count, words: "" })}
+            >
+              {quantity || "?"} {kind === "wrong" ? "wrong" : "broken"}
+            </button>
+          ))}
+          <button
+            type="button"
+            className="key key-small"
+            disabled={taking.busy}
+            onClick={() => taking.press({ orderLineId: line.id, quantity: count, more: true })}
+          >
+            More than ordered
+          </button>
+          <button type="button" className="key key-small" disabled={givingUp.busy} onClick={() => givingUp.press({ orderLineId: line.id })}>
+            The rest will not come
+          </button>
+          <ActForm
+            action={acts.paid}
+            label={`Other price of ${line.name}`}
+            className="flex items-end gap-2"
+            values={{ paidMinor: formatMinor(Math.round((line.priceMinor * line.quantity) / line.pack)) }}
+            also={{ orderLineId: line.id }}
+          >
+            <FormText name="paidMinor" label="Billed in all" figures className="w-28" />
+            <FormSend whenChanged>Keep</FormSend>
+          </ActForm>
+        </div>
+      )}
+    </li>
+  );
+}
+
+function Bad({ piece, line, settle }: { piece: OrderLineView["bad"][number]; line: OrderLineView; settle: ReceivingActs["settle"] }) {
+  const settling = useAct(settle);
+  const what = `${piece.pieces} ${piece.kind}`;
+  if (piece.state === "replaced" || piece.state === "credited")
+    return (
+      <p className="text-note">
+        {what}: {piece.state === "replaced" ? "another came" : `credited ${formatMinor(piece.creditMinor ?? 0)}`}
+      </p>
+    );
+  const usual = formatMinor(Math.round((line.priceMinor * piece.pieces) / line.pack));
+  return (
+    <div className="flex flex-wrap items-end gap-2 py-1">
+      <strong className="hatch-alarm px-1">
+        {what}, {piece.state === "here" ? "lies apart" : "sent back"}
+      </strong>
+      {piece.state === "here" && (
+        <button
+          type="button"
+          className="key key-small"
+          disabled={settling.busy}
+          onClick={() => settling.press({ badPieceId: piece.id, state: "sent-back" })}
+        >
+          Sent back
+        </button>
+      )}
+      <button
+        type="button"
+        className="key key-small"
+        disabled={settling.busy}
+        onClick={() => settling.press({ badPieceId: piece.id, state: "replaced" })}
+      >
+        Another is coming
+      </button>
+      <ActForm
+        action={settle}
+        label={`Credit for ${line.name}`}
+        className="flex items-end gap-2"
+        values={{ creditMinor: usual }}
+        also={{ badPieceId: piece.id, state: "credited" }}
+      >
+        <FormText name="creditMinor" label="Credit" figures className="w-24" />
+        <FormSend>Credited</FormSend>
+      </ActForm>
+      <Refused of={[settling]} />
+    </div>
+  );
+}

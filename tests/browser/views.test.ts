@@ -19,6 +19,8 @@ const views = [
   "/stores",
   "/stores/bins",
   "/stores/suppliers",
+  "/stores/walk",
+  "/stores/pick",
   "/library/new-part",
   "/library",
   "/library/skerry-30",

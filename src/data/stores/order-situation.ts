@@ -57,6 +57,8 @@ const addDays = (day: string, days: number) => new Date(Date.parse(`${day}T00:00
 const mostLeftOver = 24;
 /** A piece that lies here is never quite as good as the money: where both would cost the same, nothing is bought for later. */
 const surest = 0.97;
+/** Less than anything costs: it only says which of two equal days is taken. */
+const trifleMinor = 0.3;
 /** Uses from which a part not wanted now may fill a parcel up. */
 const usesForFilling = 3;
 /** A bin alone is not worth a parcel; beside other things it is filled up to half as much again as its pieces cost. */
@@ -257,9 +259,11 @@ export function orderSituation(db: Db, today: string): OrderSituation {
     };
   });
   const nextDay = nextOrderDay(db, today, rules.orderOn);
+  // Where it is all one, orders go out on the days for it: today if it is one, else the next.
+  const orderDay = rules.orderOn.includes(weekdayOf(today));
   const slots = [
-    { id: "today", inDays: 0 },
-    { id: "next", inDays: daysBetween(today, nextDay) },
+    { id: "today", inDays: 0, parcelMinor: orderDay ? 0 : trifleMinor },
+    { id: "next", inDays: daysBetween(today, nextDay), parcelMinor: orderDay ? trifleMinor : 0 },
   ];
   for (const { partTypeId, missing, position } of bins) {
     const price = unit.get(partTypeId) ?? 0;

@@ -44,7 +44,11 @@ export interface ReceivingActs {
   readonly paid: Action<void>;
 }
 
-const tagsWords = (tags: readonly string[]) => `Set aside for ${tags.join(", ")}.`;
+/** Tags that are named; a lot has many. */
+const named = 4;
+const fewTags = (tags: readonly string[]) =>
+  tags.length > named + 1 ? `${tags.slice(0, named).join(", ")} and ${tags.length - named} more` : tags.join(", ");
+const tagsWords = (tags: readonly string[]) => `Set aside for ${fewTags(tags)}.`;
 
 /** An order on its way: all of it taken in by one press, or line by line where it came otherwise. */
 export function OrderCard({ order, acts }: { order: OrderOnItsWay; acts: ReceivingActs }) {
@@ -89,7 +93,7 @@ function OrderLine({ line, acts, told }: { line: OrderLineView; acts: ReceivingA
       <div className="flex flex-wrap items-center gap-3 sm:flex-nowrap">
         <span className="num">{line.number}</span>
         <span className="min-w-0 flex-1">
-          {line.name} <span className="text-note">{line.tags?.replaceAll(",", ", ")}</span>
+          {line.name} <span className="text-note">{fewTags(line.tags?.split(",") ?? [])}</span>
         </span>
         <span className="num ml-auto shrink-0 whitespace-nowrap">
           {line.received} of {line.quantity} in{line.extra > 0 && ` + ${line.extra}`}

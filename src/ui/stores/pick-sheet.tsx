@@ -63,15 +63,19 @@ export function PickSheet({ day, picks, tags, missing }: Props) {
                 <span className="text-note"> of {inBin}</span>
               </span>
               <span className="text-note">
-                {jobs.map(({ tag, seat, setAside }, i) => (
-                  <span key={`${tag} ${seat}`}>
-                    {i > 0 && ", "}
-                    <Link className="act-link num" href={`/bench/${tag}/parts`} prefetch={false}>
-                      {tag}
-                    </Link>
-                    {setAside && " (lies there with its tag)"}
-                  </span>
-                ))}
+                {[...new Set(jobs.map(({ tag }) => tag))].map((tag, i) => {
+                  const mine = jobs.filter((one) => one.tag === tag);
+                  return (
+                    <span key={tag}>
+                      {i > 0 && ", "}
+                      <Link className="act-link num" href={`/bench/${tag}/parts`} prefetch={false}>
+                        {tag}
+                      </Link>
+                      {mine.length > 1 && ` ×${mine.length}`}
+                      {mine.some(({ setAside }) => setAside) && " (lies there with its tag)"}
+                    </span>
+                  );
+                })}
               </span>
             </li>
           );

@@ -106,7 +106,7 @@ export function WalkSheet({ bins, begin, count }: Props) {
         </div>
       </div>
       <div className="mt-4 flex flex-wrap items-center gap-3">
-        <Key label="One fewer" disabled={says === 0} onPress={() => setSeen(Math.max(0, says - 1))}>
+        <Key label="− one fewer" className="min-w-20 text-head" disabled={says === 0} onPress={() => setSeen(Math.max(0, says - 1))}>
           −
         </Key>
         <input
@@ -117,7 +117,7 @@ export function WalkSheet({ bins, begin, count }: Props) {
           value={String(says)}
           onChange={(event) => setSeen(Math.max(0, Math.min(100_000, Number(event.target.value.replace(/\D/g, "")) || 0)))}
         />
-        <Key label="One more" onPress={() => setSeen(says + 1)}>
+        <Key label="+ one more" className="min-w-20 text-head" onPress={() => setSeen(says + 1)}>
           +
         </Key>
         <span className="num">{says === bin.count ? "as the book says" : `the book says ${bin.count}`}</span>

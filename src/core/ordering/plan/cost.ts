@@ -6,6 +6,7 @@ export interface PlanCost {
   readonly price: number;
   readonly postage: number;
   readonly late: number;
+  /** Work on substitutes, and parcels on days that are not for ordering. */
   readonly extra: number;
   readonly left: number;
   readonly leftOver: number;
@@ -58,16 +59,18 @@ export function costOfPlan(
     if (must === "order" && ![...parcels.values()].some(({ supplierId }) => supplierId === one))
       return { ok: false, why: `${one} has to get an order.` };
   const costed: ParcelCost[] = [];
+  let beside = 0;
   for (const parcel of parcels.values()) {
     const postage = postageAt(suppliers.get(parcel.supplierId)!, parcel.value);
     if (postage === null) return { ok: false, why: `${parcel.supplierId} sends nothing so small.` };
     costed.push({ ...parcel, postage });
+    beside += problem.slots[parcel.slot]!.parcelMinor;
   }
   const demands = new Map(problem.demands.map((one) => [one.id, one]));
   const given = new Map<string, number>();
   const used = new Map<string, number>();
   const arrival = new Map<string, number>();
-  let extra = 0;
+  let extra = beside;
   for (const { demandId, offerId, slot, pieces } of plan.allocations) {
     const demand = demands.get(demandId);
     const offer = offers.get(offerId);

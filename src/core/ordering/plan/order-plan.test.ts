@@ -164,7 +164,7 @@ describe("the order plan that costs least", () => {
         slots: random.is(0.4)
           ? [
               { id: "now", inDays: 0 },
-              { id: "next", inDays: 2 },
+              { id: "next", inDays: 2, parcelMinor: random.whole(0, 2) * 20 },
             ]
           : [{ id: "now", inDays: 0 }],
         suppliers,

@@ -9,7 +9,12 @@ const money = z.number().finite().min(0).max(1e10);
 const days = z.number().int().min(0).max(3650);
 
 /** A day on which orders go out: today, or the shop's next order day. */
-export const slotSchema = z.strictObject({ id, inDays: days });
+export const slotSchema = z.strictObject({
+  id,
+  inDays: days,
+  /** What sending a parcel on this day costs beside its post, such as the writing of an order on a day that is not for it. */
+  parcelMinor: money.default(0),
+});
 export type Slot = z.infer<typeof slotSchema>;
 
 export const planSupplierSchema = z.strictObject({

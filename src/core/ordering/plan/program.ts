@@ -90,19 +90,20 @@ export function programOf(problem: OrderProblem): OrderProgram {
 
   // Parcels: one postage tier, or none.
   const opened: [number, number][][] = [];
-  for (const [p, { supplier }] of parcels.entries()) {
+  for (const [p, { supplier, besideMinor }] of parcels.entries()) {
     const inIt = sources.filter(({ parcel }) => parcel === p);
     const tiers = tiersOf(supplier);
     const value = inIt.flatMap(({ index }) => values[index]!);
     const whole = inIt.reduce((sum, { offer, most }) => sum + most * Math.max(...offer.breaks.map(({ priceMinor }) => priceMinor)), 0);
     const terms: [number, number][] = [];
     if (tiers.length === 1 && tiers[0]!.from === 0) {
-      if (tiers[0]!.postage > 0) terms.push([column(tiers[0]!.postage, 1, true), 1]);
+      const sent = tiers[0]!.postage + besideMinor;
+      if (sent > 0) terms.push([column(sent, 1, true), 1]);
     } else {
       const sums: [number, number][] = [];
       for (const [k, { from, postage }] of tiers.entries()) {
         const to = Math.max(from, k + 1 < tiers.length ? tiers[k + 1]!.from - 1 : whole);
-        const is = column(postage, 1, true);
+        const is = column(postage + besideMinor, 1, true);
         const sum = column(0, infinity);
         terms.push([is, 1]);
         sums.push([sum, 1]);

@@ -213,7 +213,8 @@ class Search {
     for (const [supplierId, must] of Object.entries(this.problem.suppliersMust))
       if (must === "order" && ![...value.keys()].some((p) => this.parcels[p]!.supplier.id === supplierId)) return null;
     for (const [p, sum] of value) {
-      const { supplier } = this.parcels[p]!;
+      const { supplier, besideMinor } = this.parcels[p]!;
+      total += besideMinor;
       const postage = postageAt(supplier, sum);
       let best: { net: number; s: number; n: number } | null = null;
       const goals = [supplier.smallestOrderMinor, supplier.freeFromMinor ?? 0].filter((goal) => goal > sum);

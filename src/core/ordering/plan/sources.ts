@@ -18,6 +18,8 @@ export interface Source {
 export interface Parcel {
   readonly supplier: PlanSupplier;
   readonly slot: number;
+  /** What it costs beside its post. */
+  readonly besideMinor: number;
 }
 
 /** Where a piece can come from, by what a hand said: suppliers that may not be used have no source. */
@@ -29,7 +31,7 @@ export function sourcesOf(problem: OrderProblem): { sources: Source[]; parcels: 
     if (problem.suppliersMust[supplier.id] !== "none")
       for (const slot of problem.slots.keys()) {
         parcelAt.set(`${slot} ${supplier.id}`, parcels.length);
-        parcels.push({ supplier, slot });
+        parcels.push({ supplier, slot, besideMinor: problem.slots[slot]!.parcelMinor });
       }
   const fixed = new Map(problem.fixed.map(({ offerId, slot, packs }) => [`${slot} ${offerId}`, packs]));
   const wanted = new Map<string, number>();

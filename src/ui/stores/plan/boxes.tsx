@@ -49,7 +49,7 @@ export function BinDrawn({ here, level }: { here: number; level: number }) {
     <svg role="img" aria-label={`${Math.max(0, here)} in the bin, level ${level}`} width={48} height={40} viewBox="0 0 48 40">
       <path d="M4 6 V34 H44 V6" className="ln-outline fl-none" />
       {here > 0 && <path d={`M4 ${top} H44 V34 H4 Z`} className="ln-hatch fl-none" />}
-      {here > 0 && <path d={Array.from({ length: 7 }, (_, i) => `M${6 + i * 6} 34 l4 ${top - 34}`).join("")} className="ln-hatch" />}
+      {here > 0 && <path d={Array.from({ length: 6 }, (_, i) => `M${6 + i * 6} 34 l4 ${top - 34}`).join("")} className="ln-hatch" />}
       <path d={`M0 ${line} H48`} className="ln-hidden" />
     </svg>
   );

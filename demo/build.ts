@@ -33,6 +33,7 @@ import { addPerson, ensureFirstPerson, renamePerson } from "@/data/shop/people";
 import { defaultShopSettings, saveShopSettings } from "@/data/shop/settings";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
+import { openTin } from "@/data/stores/consumables";
 import { placeOrder, sendWaitingOrders } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import { fillLibrary } from "./library";
@@ -298,6 +299,24 @@ export async function buildDemo(
   });
 
   history?.();
+  // What stands open on the shelf; one of each was used up before.
+  for (const [product, words, holds, priceMinor, daysAgo, keeps] of [
+    ["light oil", "Curlew Light", 30, 990, 60, 900],
+    ["medium oil", "Curlew Medium", 30, 990, 200, 900],
+    ["viscous reel oil", "Curlew Heavy", 30, 1150, 140, 900],
+    ["reel grease", "Dunnage Blue", 100, 1390, 170, 1200],
+    ["drag grease", "Dunnage Clear", 50, 1790, 100, 1200],
+    ["degreaser", "Tidewash", 2000, 1650, 20, 160],
+    ["bearing cleaner", "Tidewash B", 500, 1290, 45, null],
+  ] as const) {
+    const day = (ago: number) => now.minus({ days: ago }).toISODate()!;
+    const opened = ctxAt(-daysAgo, 9);
+    openTin(
+      opened,
+      { product, words, holds, priceMinor, useBy: keeps === null ? null : now.plus({ days: keeps - daysAgo }).toISODate() },
+      day(daysAgo),
+    );
+  }
 
   // Five that hang here now, one at almost every station.
   inOne(() => {

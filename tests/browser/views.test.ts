@@ -20,6 +20,7 @@ const views = [
   "/stores/bins",
   "/stores/suppliers",
   "/stores/walk",
+  "/stores/shelf",
   "/stores/pick",
   "/library/new-part",
   "/library",

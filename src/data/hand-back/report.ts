@@ -2,7 +2,6 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { opensReel, pathWords, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
-import { lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
 import { measureLines } from "@/core/measures/measure-lines";
 import { compare } from "@/core/proving/compare";
 import type { Observation } from "@/core/proving/observation";
@@ -15,11 +14,10 @@ import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
-import { getBuild } from "@/data/bench/build";
+import { lubricantsUsed } from "@/data/bench/lubricants-used";
 import { listMeasuresOfJob } from "@/data/bench/measures";
-import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
-import { listInPlace, waysOf } from "@/data/bench/ways";
+import { listInPlace } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
@@ -82,20 +80,13 @@ function answersOf(job: Job, tests: readonly TestSpec[], observations: readonly 
   });
 }
 
-/** Oils and greases that went in with the parts fitted so far, and at the points of what stayed in. */
-function lubricantsUsed(db: Db, job: Job, version: ModelVersion): string[] {
-  const ways = waysOf(db, job);
-  const fitted = getBuild(db, job, version).steps.filter((step) => step.operation.kind === "place" && step.state === "done");
-  const points = listOilPoints(db, job, version).filter(({ state }) => state === "oiled");
-  return lubricantUse([
-    ...fitted.map(({ position }) => position && lubricantFor(position, version.partTypes.get(position.partTypeId)!, ways)),
-    ...points.map(({ advice }) => advice),
-  ]).map(({ product, drops, dabs }) =>
+/** Oils and greases used, in words: "light oil, 3 drops". */
+const lubricantWords = (db: Db, job: Job, version: ModelVersion): string[] =>
+  lubricantsUsed(db, job, version).map(({ product, drops, dabs }) =>
     [product, drops && `${drops} drop${drops === 1 ? "" : "s"}`, dabs && `${dabs} ${dabs === 1 ? "film or dab" : "films or dabs"}`]
       .filter(Boolean)
       .join(", "),
   );
-}
 
 /** How to look after it, by its water and by what it has been through. */
 function careAdvice({ water, life }: Job["intake"]): string[] {
@@ -170,7 +161,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       };
     }),
     inPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ name: positions.get(positionId)?.name ?? positionId, reason })),
-    lubricants: lubricantsUsed(db, job, version),
+    lubricants: lubricantWords(db, job, version),
     computed: [
       ...listKeptGauges(db, job.id).map(({ words: said }) => said),
       ...measureLines(

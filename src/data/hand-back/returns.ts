@@ -6,6 +6,7 @@ import { getBill } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { countConsumables } from "@/data/stores/consumables";
 
 /** What came with the reel and has not been ticked off. */
 export const notGivenBack = (job: Job): string[] => job.brought.filter((item) => item.givenBackAt === null).map((item) => item.item);
@@ -51,6 +52,7 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string, note: Ha
   if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
   const { totalMinor } = getBill(ctx.db, job).sum;
   endNeedsOfJob(ctx, jobId, "closed");
+  countConsumables(ctx, job);
   ctx.db
     .prepare(
       `UPDATE job SET station = 'closed', closed_at = ?, final_total_minor = ?, signed_by = ?, paid_by = ?, paid_note = ?, old_parts = ?,

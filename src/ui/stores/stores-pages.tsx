@@ -5,6 +5,7 @@ const pages = [
   ["/stores/bins", "Bins"],
   ["/stores/walk", "Count"],
   ["/stores/pick", "Pick list"],
+  ["/stores/shelf", "Shelf"],
   ["/stores/suppliers", "Suppliers"],
 ] as const;
 

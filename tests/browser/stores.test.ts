@@ -125,6 +125,8 @@ describe("a lot of thirty-four with one piece missing", () => {
       "SELECT job.tag FROM need JOIN job ON job.id = need.job_id WHERE need.state = 'arrived' AND need.part_type_id = 'sk-star' ORDER BY need.id",
     );
     expect(tags).toContain(tag);
+    await person.go("/");
+    await person.sees("All pieces are here.");
     await person.go(`/bench/${tag}/strip`);
     await stripAll(person);
     await person.go(`/bench/${tag}/parts`);

@@ -6,6 +6,7 @@ import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } 
 import { grades } from "@/core/interchange/interchange";
 import { countWhyIds } from "@/core/ordering/count-why";
 import { findPartByNumber } from "@/data/catalogue/part-types";
+import { cannotBeHad, setNoLongerMade } from "@/data/parts/no-longer-made";
 import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
 import { setLowestGrade, withdrawNeed } from "@/data/parts/wanted";
@@ -56,6 +57,26 @@ const grade = defineAction({
 });
 export async function gradeNeed(press: Press) {
   return grade(press);
+}
+
+const cannot = defineAction({
+  name: "cannot-be-had",
+  permission: "stores",
+  input: z.object({ needId: z.number().int(), words: typedWords("What its owner is told, in a sentence.", 300) }),
+  run: (ctx, { needId, words }) => cannotBeHad(ctx, needId, words),
+});
+export async function needCannotBeHad(press: Press) {
+  return cannot(press);
+}
+
+const made = defineAction({
+  name: "no-longer-made",
+  permission: "stores",
+  input: z.object({ partTypeId: z.string().min(1).max(60), noLonger: z.boolean() }),
+  run: (ctx, { partTypeId, noLonger }) => setNoLongerMade(ctx, partTypeId, noLonger),
+});
+export async function partNoLongerMade(press: Press) {
+  return made(press);
 }
 
 const withdraw = defineAction({

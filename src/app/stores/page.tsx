@@ -1,12 +1,13 @@
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { quickPlan } from "@/core/ordering/plan/quick-plan";
+import { isNoLongerMade, otherWays, wordsForOwner } from "@/data/parts/no-longer-made";
 import { getOrderRules } from "@/data/stores/order-rules";
 import { orderSituation } from "@/data/stores/order-situation";
 import { listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
-import { gradeNeed, placePlan, withdrawOpenNeed } from "./actions";
+import { gradeNeed, needCannotBeHad, partNoLongerMade, placePlan, withdrawOpenNeed } from "./actions";
 import { giveUpOrderLine, linePaidOtherwise, putDownBadPieces, receiveLine, receiveWholeOrder, settleBadPieces } from "./receiving-actions";
 
 export const metadata = { title: "Stores" };
@@ -32,6 +33,9 @@ export default async function StoresPage() {
           promised: dayWords(promisedOn),
           waitsForYes,
           nowhere,
+          ways: nowhere ? otherWays(db, needId) : [],
+          tell: nowhere ? wordsForOwner(db, needId) : "",
+          noLongerMade: nowhere && isNoLongerMade(db, partTypeId),
         })),
         bins,
         parts,
@@ -43,6 +47,8 @@ export default async function StoresPage() {
         place: placePlan,
         withdraw: withdrawOpenNeed,
         grade: gradeNeed,
+        cannot: needCannotBeHad,
+        noLongerMade: partNoLongerMade,
       }}
       orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
       receiving={{

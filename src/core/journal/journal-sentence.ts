@@ -200,6 +200,9 @@ export const journalSayings: Readonly<Record<string, Say>> = {
         ? `was credited ${formatMinor(Number(d.credit))} for ${part(d.part)}`
         : `took another ${part(d.part)} for the bad one`,
   "line-paid-otherwise": (d, { part }) => `noted that ${part(d.part)} cost ${formatMinor(Number(d.paid))}`,
+  "no-longer-made": (d, { part }) => `noted that ${part(d.part)} is no longer made`,
+  "made-again": (d, { part }) => `noted that ${part(d.part)} is made`,
+  "cannot-be-had": (d, { part }) => `put down that ${part(d.part)} cannot be had`,
   "tin-opened": (d) => `opened a new ${String(d.product).toLowerCase()}`,
   "tin-ended": (d) => `${d.empty ? "used up" : "threw away"} a ${String(d.product).toLowerCase()}`,
   "line-given-up": (d, { part }) => `gave up ${count(d.pieces, "piece")} of ${part(d.part)} that will not come`,

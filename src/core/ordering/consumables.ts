@@ -79,9 +79,12 @@ export interface TinState {
   readonly share: number;
   /** Weeks it lasts at the pace of the last months; null where nothing is used. */
   readonly weeks: number | null;
-  /** Its use-by day is over, or comes before it is used up. */
+  /** Its use-by day is over, or comes soon and before it is used up. */
   readonly spoils: boolean;
 }
+
+/** A use-by day further off than this rings for nobody yet. */
+const soonDays = 60;
 
 /**
  * How an open tin stands.
@@ -95,7 +98,8 @@ export function tinState(
 ): TinState {
   const left = Math.max(0, holds - times * once);
   const weeks = perWeek > 0 ? left / (perWeek * once) : null;
-  const spoils = daysToUseBy !== null && (daysToUseBy < 0 || (weeks !== null && left > 0 && weeks * 7 > daysToUseBy));
+  const spoils =
+    daysToUseBy !== null && (daysToUseBy < 0 || (daysToUseBy <= soonDays && weeks !== null && left > 0 && weeks * 7 > daysToUseBy));
   return { left, share: left / holds, weeks, spoils };
 }
 

@@ -30,6 +30,7 @@ import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
+import { listNotToBeHad } from "@/data/parts/no-longer-made";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
@@ -171,9 +172,12 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     ],
     cautions: cautionsAt({ at: "report", types: [...version.partTypes.values()] }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
-    watch: listWells(db, job.id)
-      .filter((well) => (well.verdict === "watch" || well.verdict === "worn") && !well.renewed)
-      .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
+    watch: [
+      ...listNotToBeHad(db, job.id).map(({ positionId, words: note }) => ({ name: positions.get(positionId)?.name ?? positionId, note })),
+      ...listWells(db, job.id)
+        .filter((well) => (well.verdict === "watch" || well.verdict === "worn") && !well.renewed)
+        .map((well) => ({ name: positions.get(well.positionId)?.name ?? well.positionId, note: well.note })),
+    ],
     tests: reportTests(
       observations,
       [

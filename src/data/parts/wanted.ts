@@ -352,6 +352,21 @@ export function markArrived(ctx: Context, orderLineId: number, quantity: number)
   return [...new Set(waiting.map(({ tag }) => tag))];
 }
 
+/**
+ * Open jobs that have every piece they waited for since an instant, and none of them fitted yet: their reel can be taken up again.
+ * @returns tag and how many pieces lie set aside for it, the earliest promised first.
+ */
+export const listPiecesHere = (db: Db, since: string): { readonly tag: string; readonly pieces: number }[] =>
+  db
+    .prepare(
+      `SELECT job.tag, count(*) AS pieces FROM need JOIN job ON job.id = need.job_id
+       WHERE need.state = 'arrived' AND job.closed_at IS NULL
+         AND NOT EXISTS (SELECT 1 FROM need AS other WHERE other.job_id = need.job_id AND other.state IN ('open', 'ordered'))
+         AND EXISTS (SELECT 1 FROM stock_move WHERE stock_move.order_line_id = need.order_line_id AND stock_move.at >= ?)
+       GROUP BY job.id ORDER BY job.promised_on, job.id`,
+    )
+    .all(since) as { tag: string; pieces: number }[];
+
 /** Needs of an order line for which no piece comes any more are open again, the latest promised first. @returns the tags of their jobs. */
 export function reopenNeeds(ctx: Context, orderLineId: number): string[] {
   const { db } = ctx;

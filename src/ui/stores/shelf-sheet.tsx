@@ -109,7 +109,7 @@ function OnShelf({ one, open, end }: { one: Product; open: Props["open"]; end: P
           {tin && `; opened ${tin.opened}`}
           {tin?.useByWords && `, use by ${tin.useByWords}`}
         </p>
-        {tin?.spoils && <p className="alarm px-1">Its day comes before it is used up.</p>}
+        {tin?.spoils && <p className="alarm">Its day comes before it is used up.</p>}
         {tin && (
           <div className="mt-1 flex flex-wrap gap-2">
             <button

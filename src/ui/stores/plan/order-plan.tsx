@@ -11,6 +11,7 @@ import { priceOfPacks } from "@/core/ordering/plan/sources";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/field";
+import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { BinDrawn, FreePostRule, Parcel, Pieces } from "./boxes";
 import { type Planning, usePlan } from "./use-plan";
@@ -27,6 +28,10 @@ export interface PlanProps {
     readonly promised: string;
     readonly waitsForYes: boolean;
     readonly nowhere: boolean;
+    /** Where nobody sells it: what is left. */
+    readonly ways: readonly { readonly kind: "donor" | "instead"; readonly grade: Grade; readonly words: string }[];
+    readonly tell: string;
+    readonly noLongerMade: boolean;
   }[];
   readonly bins: readonly { readonly partTypeId: string; readonly bin: string; readonly missing: number; readonly position: number }[];
   readonly parts: Readonly<Record<string, PartType>>;
@@ -45,6 +50,8 @@ export interface PlanProps {
   readonly place: Action<{ orders: number }>;
   readonly withdraw: Action<void>;
   readonly grade: Action<void>;
+  readonly cannot: Action<void>;
+  readonly noLongerMade: Action<void>;
 }
 
 export interface Basket {
@@ -304,7 +311,7 @@ function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
         const grade = needs[0]!.lowestGrade;
         const next = grades[(grades.indexOf(grade) + 1) % grades.length]!;
         return (
-          <details key={partTypeId} className="rule-row py-1">
+          <details key={partTypeId} className="rule-row py-1" open={needs.some(({ nowhere }) => nowhere)}>
             <summary className="flex min-h-10 flex-wrap items-center gap-x-3">
               <span>
                 <span className="num">{type?.number}</span> {type?.name}
@@ -361,6 +368,11 @@ function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
                 May be: {gradeWords[grade]}
               </button>
             </div>
+            {needs
+              .filter(({ nowhere }) => nowhere)
+              .map((need) => (
+                <Nowhere key={need.needId} need={need} props={props} />
+              ))}
             <p className="flex flex-wrap gap-x-4">
               {needs.map((need) => (
                 <button
@@ -378,6 +390,62 @@ function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
         );
       })}
     </section>
+  );
+}
+
+/** A need nobody sells: what is left to do, each by a press. */
+function Nowhere({ need, props }: { need: PlanProps["needs"][number]; props: PlanProps }) {
+  const grading = useAct(props.grade);
+  const making = useAct(props.noLongerMade);
+  const seen = new Set<string>();
+  return (
+    <div className="flex flex-col gap-2 border-l-2 border-ink py-2 pl-3">
+      <p>
+        Nobody sells it{need.noLongerMade && "; it is no longer made"}. For <span className="num">{need.tag}</span>:
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {need.ways.map(({ kind, grade, words }) => {
+          const key = `${kind} ${words}`;
+          if (seen.has(key)) return null;
+          seen.add(key);
+          return (
+            <button
+              key={key}
+              type="button"
+              className="key key-small"
+              disabled={grading.busy}
+              onClick={() => grading.press({ needIds: [need.needId], grade })}
+            >
+              {kind === "donor" ? "Donor: " : "Instead: "}
+              {words}
+            </button>
+          );
+        })}
+        <Link className="key key-small" href={`/bench/${need.tag}/parts`} prefetch={false}>
+          Cut or made here
+        </Link>
+        <button
+          type="button"
+          className="key key-small"
+          aria-pressed={need.noLongerMade}
+          disabled={making.busy}
+          onClick={() => making.press({ partTypeId: need.partTypeId, noLonger: !need.noLongerMade })}
+        >
+          No longer made
+        </button>
+      </div>
+      <ActForm
+        action={props.cannot}
+        label={`Cannot be had for ${need.tag}`}
+        className="flex flex-wrap items-end gap-2"
+        values={{ words: need.tell }}
+        also={{ needId: need.needId }}
+      >
+        <FormText name="words" label="What its owner is told" className="min-w-64 flex-1" />
+        <FormSend>Cannot be had</FormSend>
+      </ActForm>
+      <Refused of={[grading, making]} />
+    </div>
   );
 }
 

@@ -25,6 +25,8 @@ const config: NextConfig = {
           { key: "Permissions-Policy", value: "camera=(self), microphone=(), geolocation=()" },
         ],
       },
+      // The form of a quote's link is sent without a script: it has an Origin only where the page may be named to ourselves (Fetch standard).
+      { source: "/q/:path*", headers: [{ key: "Referrer-Policy", value: "same-origin" }] },
     ];
   },
 };

@@ -108,8 +108,13 @@ export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: Readonl
   );
 }
 
-/** Part types that an upgrade would put in where the reel is opened: every bearing, every soft drag washer that is not quoted yet. */
-export function upgradesOf(db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): string[] {
+/** Seats where an upgrade would put a better part, as far as the reel is opened: every bearing, every soft drag washer that is not quoted yet. */
+export function upgradeSeatsOf(
+  db: Db,
+  job: Job,
+  version: ModelVersion,
+  off: ReadonlySet<string>,
+): { readonly positionId: string; readonly partTypeId: string; readonly priceMinor: number }[] {
   const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
   const positions = version.anatomy.positions.filter(({ id }) => off.has(id) && !quoted.has(id));
   const better = foreseenByWay(
@@ -120,5 +125,11 @@ export function upgradesOf(db: Db, job: Job, version: ModelVersion, off: Readonl
     () => false,
   );
   const wanted = new Set(better.map(({ positionId }) => positionId));
-  return positions.flatMap(({ id, partTypeId }) => (wanted.has(id) ? [partTypeId] : []));
+  return positions.flatMap(({ id, partTypeId }) =>
+    wanted.has(id) ? [{ positionId: id, partTypeId, priceMinor: version.partTypes.get(partTypeId)?.priceMinor ?? 0 }] : [],
+  );
 }
+
+/** The part types of those seats. */
+export const upgradesOf = (db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): string[] =>
+  upgradeSeatsOf(db, job, version, off).map(({ partTypeId }) => partTypeId);

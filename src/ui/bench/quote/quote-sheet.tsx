@@ -42,6 +42,8 @@ interface Props {
   /** What was found, and the way out of it where it is not put right here. */
   readonly faults: readonly { readonly faultId: string; readonly name: string; readonly outcome: FaultOutcome | null }[];
   readonly chooseOutcome: Action<void>;
+  /** Asks the customer by letter. */
+  readonly asking: ReactNode;
   readonly valueMinor: number | null;
   /** What else could be done, each with its sum, tax included. */
   readonly options: readonly { readonly words: string; readonly totalMinor: number }[];
@@ -80,6 +82,7 @@ export function QuoteSheet({
   foresee,
   faults,
   chooseOutcome,
+  asking,
   valueMinor,
   options,
   addLine,
@@ -362,6 +365,7 @@ export function QuoteSheet({
               <Refused of={[answering]} beside />
             </>
           )}
+          {asking}
           {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
           {quote.answers.length > 0 && (
             <ul>

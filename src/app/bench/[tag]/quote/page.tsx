@@ -1,13 +1,20 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { publicAddress } from "@/app/server/public-address";
 import { wayLines } from "@/core/ways/ways";
 import { wayApplies } from "@/core/ways/ways-that-apply";
+import { openAskingOf } from "@/data/asking/asking";
 import { openingOf } from "@/data/bench/opening";
 import { foreseenOf, upgradesOf, waysOf } from "@/data/bench/ways";
+import { findCustomer } from "@/data/customers/customers";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
+import { mailOf } from "@/data/messages/outbox";
 import { getQuote, quoteOptions } from "@/data/quote/quotes";
+import { mailDesk } from "@/devices/mail-desk";
+import { AskPanel } from "@/ui/bench/quote/ask-panel";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
 import { WaysPanel } from "@/ui/bench/quote/ways-panel";
+import { dateWords, instantWords } from "@/ui/dates";
 import {
   addLineToJob,
   chooseFaultOutcome,
@@ -19,12 +26,18 @@ import {
   sendBackUnrepaired,
 } from "./actions";
 
+import { answerByCodes, askCustomer, mailQuote, takeLetterBack } from "./asking-actions";
+
 export const metadata = { title: "Quote" };
+
+const mailWords = (mail: ReturnType<typeof mailOf>): string | null =>
+  mail && (mail.sentAt === null ? "waits to be sent" : `sent as ${mail.reference}`);
 
 export default async function QuotePage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const ways = waysOf(db, job);
   const quote = getQuote(db, job);
+  const letter = openAskingOf(db, job.id, new Date().toISOString());
   const { add } = await props.searchParams;
   const asked = version.anatomy.positions.find(({ id }) => id === add);
   const { off } = openingOf(db, job, version).opening;
@@ -56,6 +69,29 @@ export default async function QuotePage(props: StationProps) {
       faults={listFaults(db, job.id).map(({ faultId, outcome }) => ({ faultId, outcome, name: faultOf(db, faultId)?.name ?? faultId }))}
       chooseOutcome={chooseFaultOutcome}
       valueMinor={job.valueMinor}
+      asking={
+        head.closed || job.declinedReason !== null ? null : (
+          <AskPanel
+            jobId={job.id}
+            tag={job.tag}
+            customer={{ name: job.customer.name, email: findCustomer(db, job.customer.id)?.email ?? "" }}
+            letter={
+              letter && {
+                asked: letter.asked,
+                made: instantWords(letter.madeAt),
+                until: dateWords(letter.expiresAt),
+                mailed: mailWords(mailOf(db, "quote", letter.id)),
+              }
+            }
+            publicAddress={publicAddress()}
+            simulatedMail={mailDesk().simulated}
+            ask={askCustomer}
+            mail={mailQuote}
+            revoke={takeLetterBack}
+            answer={answerByCodes}
+          />
+        )
+      }
       options={quoteOptions(db, job, upgradesOf(db, job, version, off))}
       addLine={addLineToJob}
       removeLine={removeLineOfJob}

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { instruments } from "@/core/proving/read-trace";
 import { simulatedInstrument } from "./instruments";
 import { type PullSetting, simulatedForce } from "./pull-scale";
-import { simulatedSupplierDesk } from "./supplier-desk";
+import { simulatedDesk, simulatedSupplierDesk } from "./supplier-desk";
 
 const setting: PullSetting = { levelN: 30, startRatio: 1.5, ripple: 0.05 };
 
@@ -48,5 +48,21 @@ describe("the stand-in order desk", () => {
     expect(simulatedSupplierDesk.simulated).toBe(true);
     expect(await simulatedSupplierDesk.place(order)).toEqual(await simulatedSupplierDesk.place(order));
     expect((await simulatedSupplierDesk.place(order)).reference).toMatch(/^SIM-/);
+  });
+
+  it("is late and packs wrong pieces as often as it is set to, says so, and says the same when asked again", async () => {
+    const desk = simulatedDesk({ late: 20, wrong: 5 });
+    const orders = await Promise.all(
+      Array.from({ length: 2000 }, (_, orderId) => desk.place({ orderId, supplierId: "quay", lines: [{ number: "SK-104", quantity: 2 }] })),
+    );
+    const late = orders.filter(({ lateDays }) => lateDays! > 0).length;
+    const wrong = orders.filter(({ note }) => note!.includes("SK-104-B")).length;
+    // Binomial: within three standard deviations.
+    expect(Math.abs(late - 400)).toBeLessThan(3 * Math.sqrt(2000 * 0.2 * 0.8));
+    expect(Math.abs(wrong - 100)).toBeLessThan(3 * Math.sqrt(2000 * 0.05 * 0.95));
+    expect(orders.filter(({ lateDays, note }) => lateDays! > 0 && !note!.includes(`${lateDays} days later`))).toEqual([]);
+    expect(await desk.place({ orderId: 7, supplierId: "quay", lines: [] })).toEqual(
+      await desk.place({ orderId: 7, supplierId: "quay", lines: [] }),
+    );
   });
 });

@@ -168,3 +168,28 @@ describe("the counting walk", () => {
     for (const words of ["A1", "SK-101", "C9", "SK-250"]) expect(text).toContain(words);
   });
 });
+
+describe("a supplier's price list", () => {
+  it("is looked at first: jumps, old numbers, strange ones and what cannot be read are told; then taken over", async () => {
+    onTheData(server, (ctx) => {
+      setOffer(ctx, { supplierId: "fellgate", partTypeId: "sk-star", priceMinor: 600, pack: 1, breaks: [] });
+      setOffer(ctx, { supplierId: "fellgate", partTypeId: "sk-handle", priceMinor: 1000, pack: 1, breaks: [] });
+    });
+    const path = join(folder, "fellgate.csv");
+    writeFileSync(
+      path,
+      "Part no;Name;Price EUR\nsk 250;Star;7,00\nSK-260;Handle;10,50\nZZ-9;Unknown thing;1,00\nSK-101;Frame;on request\n",
+    );
+    await person.go("/stores/suppliers");
+    await person.press("Price list of Fellgate Small Parts");
+    await (await person.field("Price list of Fellgate Small Parts (CSV)")).sendKeys(path);
+    await person.sees("2 of 4 rows are parts of the catalogue.");
+    await person.sees("6.00 a piece until now, 7.00 in the list (+17 %)");
+    await person.sees("row 3: ZZ-9");
+    await person.sees('"on request" is no price.');
+    await person.press("Take over 2 prices");
+    await person.sees("2 prices taken over.");
+    const price = (part: string) => server.value("SELECT price_minor FROM offer WHERE supplier_id = 'fellgate' AND part_type_id = ?", part);
+    expect([price("sk-star"), price("sk-handle")]).toEqual([700, 1050]);
+  });
+});

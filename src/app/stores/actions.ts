@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
+import { sendMailOf } from "@/app/server/send-mail";
 import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } from "@/app/server/typed";
 import { grades } from "@/core/interchange/interchange";
 import { countWhyIds } from "@/core/ordering/count-why";
@@ -11,9 +12,9 @@ import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
 import { setLowestGrade, withdrawNeed } from "@/data/parts/wanted";
 import { type Context, Refusal } from "@/data/store/context";
-import { saveOrderRules } from "@/data/stores/order-rules";
+import { getOrderRules, saveOrderRules } from "@/data/stores/order-rules";
 import { placeBaskets, sendWaitingOrders } from "@/data/stores/orders";
-import { simulatedSupplierDesk } from "@/devices/supplier-desk";
+import { simulatedDesk } from "@/devices/supplier-desk";
 import type { Press } from "@/ui/act/press";
 
 const place = defineAction({
@@ -41,7 +42,11 @@ const place = defineAction({
       .max(60),
   }),
   run: (ctx, input) => placeBaskets(ctx, input.baskets, today()),
-  afterwards: (db) => sendWaitingOrders(db, simulatedSupplierDesk),
+  afterwards: async (db) => {
+    const { deskLate, deskWrong } = getOrderRules(db);
+    await sendWaitingOrders(db, simulatedDesk({ late: deskLate, wrong: deskWrong }));
+    await sendMailOf(db);
+  },
 });
 export async function placePlan(press: Press) {
   return place(press);
@@ -125,6 +130,8 @@ const rules = defineAction({
     leftOverDays: typedNumber("Days from 30 to 3650, such as 730.", { min: 30, max: 3650, whole: true }),
     leadChance: typedNumber("From 50 to 99 in 100, such as 80.", { min: 50, max: 99, whole: true }),
     runningOutChance: typedNumber("From 1 to 50 in 100, such as 5.", { min: 1, max: 50, whole: true }),
+    deskLate: typedNumber("From 0 to 100, such as 10.", { min: 0, max: 100, whole: true }),
+    deskWrong: typedNumber("From 0 to 100, such as 3.", { min: 0, max: 100, whole: true }),
     orderOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),
   }),
   run: (ctx, input) => saveOrderRules(ctx, input),
@@ -146,6 +153,7 @@ const supplierCard = {
   leadDays: typedNumber("How many days until it comes: a whole number such as 5.", { min: 0, max: 365, whole: true }),
   freePostFromMinor: typedMaybeAmount("From what value the parcel is free, such as 50.00; empty where it never is.").optional(),
   smallestOrderMinor: typedMaybeAmount("Below what value nothing is sent, such as 10.00; empty where all is.").optional(),
+  email: z.union([z.literal(""), z.email("A mail address such as orders@supplier.example, or empty.").max(200)]).default(""),
 };
 const cardOf = <T extends { freePostFromMinor?: number | undefined; smallestOrderMinor?: number | undefined }>(card: T) => ({
   ...card,

@@ -206,6 +206,7 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "quote-asked": () => "asked the customer about the quote",
   "quote-asking-revoked": () => "took the letter about the quote back",
   "mail-written": (d) => `wrote a mail about ${d.kind === "quote" ? "the quote" : "an order"}`,
+  "price-list-taken": (d, { supplier }) => `took over ${count(d.prices, "price")} from the list of ${supplier(d.supplier)}`,
   "tin-opened": (d) => `opened a new ${String(d.product).toLowerCase()}`,
   "tin-ended": (d) => `${d.empty ? "used up" : "threw away"} a ${String(d.product).toLowerCase()}`,
   "line-given-up": (d, { part }) => `gave up ${count(d.pieces, "piece")} of ${part(d.part)} that will not come`,

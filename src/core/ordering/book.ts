@@ -14,6 +14,8 @@ export interface Supplier {
   /** Below this value nothing is sent. */
   readonly smallestOrderMinor: number;
   readonly tiers: readonly PostageTier[];
+  /** Where it takes orders by mail; empty where it does not. */
+  readonly email: string;
 }
 
 /** What a parcel costs from a value of goods upwards. */

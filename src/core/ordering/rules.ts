@@ -10,6 +10,9 @@ export const orderRulesSchema = z.object({
   leadChance: z.number().int().min(50).max(99),
   /** A bin may run out before the parcel is here in so many of 100. */
   runningOutChance: z.number().int().min(1).max(50),
+  /** How the simulated order desk behaves: late, and with a wrong piece, of 100 orders. */
+  deskLate: z.number().int().min(0).max(100),
+  deskWrong: z.number().int().min(0).max(100),
   /** Days of the week on which the shop orders: 1 Monday to 7 Sunday. */
   orderOn: z.array(z.number().int().min(1).max(7)).min(1).max(7),
 });
@@ -21,5 +24,7 @@ export const usualOrderRules: OrderRules = {
   leftOverDays: 730,
   leadChance: 80,
   runningOutChance: 5,
+  deskLate: 0,
+  deskWrong: 0,
   orderOn: [1, 4],
 };

@@ -11,7 +11,7 @@ export const listSuppliers = (db: Db): Supplier[] =>
     db
       .prepare(
         `SELECT id, name, postage_minor AS postageMinor, lead_days AS leadDays, retired_at IS NOT NULL AS retired, row_version AS rowVersion,
-                free_post_from_minor AS freePostFromMinor, smallest_order_minor AS smallestOrderMinor,
+                free_post_from_minor AS freePostFromMinor, smallest_order_minor AS smallestOrderMinor, email,
                 (SELECT count(*) FROM offer WHERE offer.supplier_id = supplier.id) AS offers
          FROM supplier ORDER BY retired_at IS NOT NULL, name`,
       )
@@ -63,6 +63,7 @@ interface SupplierCard {
   readonly leadDays: number;
   readonly freePostFromMinor?: number | null;
   readonly smallestOrderMinor?: number;
+  readonly email?: string;
 }
 
 function refuseTwin(db: Db, name: string, id: string): void {
@@ -76,8 +77,8 @@ export function addSupplier(ctx: Context, { id: given, ...card }: SupplierCard &
   const id = given ?? idFor(card.name, db.prepare("SELECT id FROM supplier").pluck().all() as string[]);
   refuseTwin(db, card.name, id);
   db.prepare(
-    "INSERT INTO supplier (id, name, postage_minor, lead_days, free_post_from_minor, smallest_order_minor) VALUES (?, ?, ?, ?, ?, ?)",
-  ).run(id, card.name, card.postageMinor, card.leadDays, card.freePostFromMinor ?? null, card.smallestOrderMinor ?? 0);
+    "INSERT INTO supplier (id, name, postage_minor, lead_days, free_post_from_minor, smallest_order_minor, email) VALUES (?, ?, ?, ?, ?, ?, ?)",
+  ).run(id, card.name, card.postageMinor, card.leadDays, card.freePostFromMinor ?? null, card.smallestOrderMinor ?? 0, card.email ?? "");
   writeJournal(ctx, "supplier-added", {}, { supplier: id });
   return id;
 }
@@ -87,7 +88,7 @@ export function changeSupplier(ctx: Context, supplier: SupplierCard & { readonly
   refuseTwin(ctx.db, supplier.name, supplier.id);
   const { changes } = ctx.db
     .prepare(
-      `UPDATE supplier SET name = ?, postage_minor = ?, lead_days = ?, free_post_from_minor = ?, smallest_order_minor = ?,
+      `UPDATE supplier SET name = ?, postage_minor = ?, lead_days = ?, free_post_from_minor = ?, smallest_order_minor = ?, email = ?,
               row_version = row_version + 1 WHERE id = ? AND row_version = ?`,
     )
     .run(
@@ -96,6 +97,7 @@ export function changeSupplier(ctx: Context, supplier: SupplierCard & { readonly
       supplier.leadDays,
       supplier.freePostFromMinor ?? null,
       supplier.smallestOrderMinor ?? 0,
+      supplier.email ?? "",
       supplier.id,
       supplier.rowVersion,
     );

@@ -1,11 +1,14 @@
 import { groupBy } from "@/core/group-by";
 import type { Need, Offer } from "@/core/ordering/book";
+import { type OrderPaper, orderText } from "@/core/ordering/order-paper";
 import { priceOfPacks } from "@/core/ordering/plan/sources";
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
 import { listOpenJobs } from "@/data/jobs/jobs";
+import { writeMail } from "@/data/messages/outbox";
 import { offersOf } from "@/data/parts/suppliers";
 import { listNeeds, listOpenNeedsById, markOrdered, wantInstead } from "@/data/parts/wanted";
 import { quotesOf } from "@/data/quote/quotes";
+import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -19,6 +22,8 @@ export interface OrderView {
   readonly placedAt: string;
   readonly expectedOn: string;
   readonly reference: string;
+  /** What the supplier's desk said beside. */
+  readonly note: string;
   readonly lines: readonly {
     readonly id: number;
     readonly number: string;
@@ -77,8 +82,8 @@ export interface Basket {
 export function placeBasket(ctx: Context, basket: Basket, today: string): { orderId: number } {
   const { db } = ctx;
   const supplier = db
-    .prepare("SELECT name, lead_days, smallest_order_minor FROM supplier WHERE id = ? AND retired_at IS NULL")
-    .get(basket.supplierId) as { name: string; lead_days: number; smallest_order_minor: number } | undefined;
+    .prepare("SELECT name, lead_days, smallest_order_minor, email FROM supplier WHERE id = ? AND retired_at IS NULL")
+    .get(basket.supplierId) as { name: string; lead_days: number; smallest_order_minor: number; email: string } | undefined;
   if (!supplier) throw new Refusal("no-supplier", "This supplier is not used any more. Choose another.", "supplierId", { to: "suppliers" });
   const bought = basket.lines.filter(({ packs }) => packs > 0);
   const needs = listOpenNeedsById(
@@ -130,6 +135,16 @@ export function placeBasket(ctx: Context, basket: Basket, today: string): { orde
     for (const needId of line.needs) markOrdered(ctx, needId, lineId);
   }
   writeJournal(ctx, "order-placed", {}, { order: orderId, supplier: basket.supplierId, needs: basket.gets.length, lines: lines.length });
+  if (supplier.email) {
+    const { shopName } = getShopSettings(db);
+    writeMail(ctx, {
+      kind: "order",
+      ref: orderId,
+      to: supplier.email,
+      subject: `Order ${orderId} of ${shopName}`,
+      text: orderText(shopName, paperOf(db, orderId)!),
+    });
+  }
   return { orderId };
 }
 
@@ -177,6 +192,24 @@ export function placeOrder(ctx: Context, supplierId: string, needIds: readonly n
   return placeBasket(ctx, { supplierId, lines, gets }, today);
 }
 
+/** An order as it leaves: by paper, file or mail. Null for no such order. */
+export function paperOf(db: Db, orderId: number): OrderPaper | null {
+  const order = db
+    .prepare(
+      `SELECT purchase_order.id, supplier.name AS supplier, substr(placed_at, 1, 10) AS placedOn, expected_on AS expectedOn
+       FROM purchase_order JOIN supplier ON supplier.id = purchase_order.supplier_id WHERE purchase_order.id = ?`,
+    )
+    .get(orderId) as Omit<OrderPaper, "lines"> | undefined;
+  if (!order) return null;
+  const lines = db
+    .prepare(
+      `SELECT part_type.number, part_type.name, order_line.quantity / order_line.pack AS packs, order_line.pack, order_line.price_minor AS priceMinor
+       FROM order_line JOIN part_type ON part_type.id = order_line.part_type_id WHERE order_id = ? ORDER BY order_line.id`,
+    )
+    .all(orderId) as OrderPaper["lines"];
+  return { ...order, lines };
+}
+
 /** Orders the supplier's desk has not acknowledged yet are sent; a crash between commit and sending is mended by the next call. */
 export async function sendWaitingOrders(db: Db, desk: SupplierDesk): Promise<void> {
   const waiting = db.prepare("SELECT id, supplier_id AS supplierId FROM purchase_order WHERE desk_reference = ''").all() as {
@@ -189,8 +222,13 @@ export async function sendWaitingOrders(db: Db, desk: SupplierDesk): Promise<voi
         "SELECT part_type.number, order_line.quantity FROM order_line JOIN part_type ON part_type.id = order_line.part_type_id WHERE order_id = ?",
       )
       .all(order.id) as OrderLine[];
-    const { reference } = await desk.place({ orderId: order.id, supplierId: order.supplierId, lines });
-    db.prepare("UPDATE purchase_order SET desk_reference = ? WHERE id = ?").run(reference, order.id);
+    const { reference, lateDays = 0, note = "" } = await desk.place({ orderId: order.id, supplierId: order.supplierId, lines });
+    db.prepare("UPDATE purchase_order SET desk_reference = ?, desk_note = ?, expected_on = date(expected_on, ?) WHERE id = ?").run(
+      reference,
+      note.slice(0, 300),
+      `+${lateDays} days`,
+      order.id,
+    );
   }
 }
 
@@ -200,7 +238,7 @@ export function listOrders(db: Db, limit: number): OrderView[] {
     .prepare(
       `WITH outstanding AS (SELECT DISTINCT order_id AS id FROM order_line WHERE received + given_up < quantity ORDER BY order_id DESC LIMIT @limit),
             newest AS (SELECT id FROM purchase_order ORDER BY id DESC LIMIT 2 * @limit)
-       SELECT purchase_order.id, supplier.name AS supplierName, placed_at AS placedAt, expected_on AS expectedOn, desk_reference AS reference
+       SELECT purchase_order.id, supplier.name AS supplierName, placed_at AS placedAt, expected_on AS expectedOn, desk_reference AS reference, desk_note AS note
        FROM purchase_order JOIN supplier ON supplier.id = purchase_order.supplier_id
        WHERE purchase_order.id IN (SELECT id FROM outstanding UNION SELECT id FROM newest)
        ORDER BY purchase_order.id IN (SELECT id FROM outstanding) DESC, purchase_order.id DESC LIMIT @limit`,

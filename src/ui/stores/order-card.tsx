@@ -11,6 +11,7 @@ export interface OrderOnItsWay {
   readonly supplierName: string;
   readonly expected: string;
   readonly reference: string;
+  readonly note: string;
   readonly lines: readonly OrderLineView[];
 }
 
@@ -61,7 +62,20 @@ export function OrderCard({ order, acts }: { order: OrderOnItsWay; acts: Receivi
       <div className="flex flex-wrap items-center gap-x-3">
         <p className="flex-1">
           <strong>{order.supplierName}</strong>, expected {order.expected}{" "}
-          <span className="num text-note">{order.reference || "not sent yet"}</span>
+          <span className="num text-note">{order.reference || "not sent yet"}</span>{" "}
+          <a
+            className="act-link text-note"
+            href={`/stores/orders/${order.id}/order.pdf`}
+            target="_blank"
+            rel="noreferrer"
+            aria-label={`Paper of order ${order.id}`}
+          >
+            Paper
+          </a>{" "}
+          <a className="act-link text-note" href={`/stores/orders/${order.id}/order.csv`} aria-label={`Table of order ${order.id}`}>
+            Table
+          </a>
+          {order.note && <strong className="block">{order.note}</strong>}
         </p>
         {out.length > 1 && (
           <button type="button" className="key key-small" disabled={all.busy} onClick={() => all.press({ orderId: order.id })}>

@@ -1,11 +1,13 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
+import type { PriceListTold } from "@/core/ordering/price-list";
 import type { OrderRules } from "@/core/ordering/rules";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
 import { RetireKey } from "@/ui/controls/retire-key";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { PriceList } from "./price-list";
 import { StoresPages } from "./stores-pages";
 
 interface Supplier {
@@ -15,6 +17,7 @@ interface Supplier {
   readonly leadDays: number;
   readonly freePostFromMinor: number | null;
   readonly smallestOrderMinor: number;
+  readonly email: string;
   /** What was learned of its days; null before its first parcel. */
   readonly learned: { readonly days: number; readonly middle: number; readonly parcels: number };
   readonly mistakes: { readonly bad: number; readonly pieces: number; readonly percent: number };
@@ -31,6 +34,8 @@ interface Props {
   readonly retire: Action<void>;
   readonly rules: OrderRules;
   readonly saveRules: Action<void>;
+  readonly lookAtPrices: Action<PriceListTold>;
+  readonly takePrices: Action<{ prices: number }>;
 }
 
 const Card = ({ currency }: { currency: string }) => (
@@ -40,11 +45,12 @@ const Card = ({ currency }: { currency: string }) => (
     <FormText name="leadDays" label="Delivery, days" figures className="w-32" />
     <FormText name="freePostFromMinor" label={`Post free from, ${currency}`} figures className="w-36" />
     <FormText name="smallestOrderMinor" label={`Smallest order, ${currency}`} figures className="w-36" />
+    <FormText name="email" label="Orders by mail to" className="w-52" />
   </>
 );
 
 /** Who the shop orders from: each card is changed where it stands, and retired when it is not ordered from any more. */
-export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, saveRules }: Props) {
+export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, saveRules, lookAtPrices, takePrices }: Props) {
   return (
     <Sheet
       fill
@@ -67,6 +73,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
                     leadDays: String(supplier.leadDays),
                     freePostFromMinor: supplier.freePostFromMinor === null ? "" : formatMinor(supplier.freePostFromMinor),
                     smallestOrderMinor: supplier.smallestOrderMinor ? formatMinor(supplier.smallestOrderMinor) : "",
+                    email: supplier.email,
                   }}
                   also={{ id: supplier.id, rowVersion: supplier.rowVersion }}
                 >
@@ -84,6 +91,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
                   ` ${supplier.mistakes.bad} of ${supplier.mistakes.pieces} pieces wrong or broken: reckoned with ${supplier.mistakes.percent.toFixed(1)} in 100.`}
                 {supplier.retired && "; no longer used"}
               </p>
+              {!supplier.retired && <PriceList supplier={supplier} look={lookAtPrices} take={takePrices} />}
             </div>
           ))}
         </div>
@@ -92,7 +100,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
             action={add}
             label="New supplier"
             className="flex flex-col gap-2 self-start"
-            values={{ name: "", postageMinor: "", leadDays: "", freePostFromMinor: "", smallestOrderMinor: "" }}
+            values={{ name: "", postageMinor: "", leadDays: "", freePostFromMinor: "", smallestOrderMinor: "", email: "" }}
             empties
           >
             <h2>New supplier</h2>
@@ -108,6 +116,8 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
               leftOverDays: String(rules.leftOverDays),
               leadChance: String(rules.leadChance),
               runningOutChance: String(rules.runningOutChance),
+              deskLate: String(rules.deskLate),
+              deskWrong: String(rules.deskWrong),
               orderOn: rules.orderOn,
             }}
           >
@@ -116,6 +126,8 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
             <FormText name="leftOverDays" label="A piece left over should be used within, days" figures />
             <FormText name="leadChance" label="A parcel is here by its day, in 100" figures />
             <FormText name="runningOutChance" label="A bin may run out before, in 100" figures />
+            <FormText name="deskLate" label="The simulated desk is late, in 100" figures />
+            <FormText name="deskWrong" label="and packs a wrong piece, in 100" figures />
             <FormWeekdays name="orderOn" label="Days on which orders go out" />
             <FormSend whenChanged>Save</FormSend>
           </ActForm>

@@ -5,6 +5,7 @@ import { leadTimesOf, mistakesOf } from "@/data/stores/experience";
 import { getOrderRules } from "@/data/stores/order-rules";
 import { SuppliersSheet } from "@/ui/stores/suppliers-sheet";
 import { addNewSupplier, retireSupplierCard, saveOrderingRules, saveSupplier } from "../actions";
+import { lookAtPrices, takePrices } from "../price-list-actions";
 
 export const metadata = { title: "Suppliers" };
 
@@ -22,6 +23,8 @@ export default async function SuppliersPage() {
       retire={retireSupplierCard}
       rules={getOrderRules(db)}
       saveRules={saveOrderingRules}
+      lookAtPrices={lookAtPrices}
+      takePrices={takePrices}
     />
   );
 }

@@ -3,15 +3,10 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId } from "@/app/server/bench-input";
 import { linkOf } from "@/app/server/public-address";
+import { sendMailOf } from "@/app/server/send-mail";
 import { askingDays, readCodes, saidYes } from "@/core/quote/asking";
-import { answerAsking, ask, findAsking, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
-import { findJob } from "@/data/jobs/jobs";
-import { sendWaitingMail } from "@/data/messages/outbox";
-import { getShopSettings } from "@/data/shop/settings";
+import { answerAsking, ask, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
 import { Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { mailDesk } from "@/devices/mail-desk";
-import { askingPdf } from "@/formats/asking-pdf";
 import type { Press } from "@/ui/act/press";
 import { dateWords } from "@/ui/dates";
 
@@ -28,24 +23,6 @@ export async function askCustomer(press: Press) {
   return asking(press);
 }
 
-/** The letter goes with its mail. */
-async function letterOf(db: Db, id: number) {
-  const letter = findAsking(db, id);
-  const job = letter && findJob(db, letter.jobId);
-  if (!letter || !job) return [];
-  const content = await askingPdf({
-    shopName: getShopSettings(db).shopName,
-    tag: job.tag,
-    owner: job.customer.name,
-    reel: job.reel.modelName,
-    asked: letter.asked,
-    until: dateWords(letter.expiresAt),
-    // The mail itself says the link; its token is kept nowhere to be printed again.
-    link: null,
-  });
-  return [{ filename: `quote-${job.tag}.pdf`, content, contentType: "application/pdf" }];
-}
-
 const mailing = defineAction({
   name: "mail-quote",
   permission: "counter",
@@ -54,10 +31,7 @@ const mailing = defineAction({
     const until = new Date(Date.parse(ctx.now) + askingDays * 86_400_000).toISOString();
     mailAsking(ctx, id, link === null ? null : linkOf(link), dateWords(openAskingOf(ctx.db, id, ctx.now)?.expiresAt ?? until));
   },
-  afterwards: (db) =>
-    sendWaitingMail(db, mailDesk(), process.env.ZORBEK_MAIL_FROM ?? "bench@zorbek.invalid", (kind, ref) =>
-      kind === "quote" ? letterOf(db, ref) : Promise.resolve([]),
-    ),
+  afterwards: sendMailOf,
 });
 export async function mailQuote(press: Press) {
   return mailing(press);

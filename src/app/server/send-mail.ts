@@ -1,0 +1,45 @@
+import { findAsking } from "@/data/asking/asking";
+import { findJob } from "@/data/jobs/jobs";
+import { sendWaitingMail } from "@/data/messages/outbox";
+import { getShopSettings } from "@/data/shop/settings";
+import type { Db } from "@/data/store/database";
+import { paperOf } from "@/data/stores/orders";
+import { mailDesk } from "@/devices/mail-desk";
+import { askingPdf } from "@/formats/asking-pdf";
+import { orderCsv } from "@/formats/order-csv";
+import { orderPdf } from "@/formats/order-pdf";
+import { dateWords } from "@/ui/dates";
+
+/** A quote's letter as it goes with its mail. */
+async function letterOf(db: Db, id: number) {
+  const letter = findAsking(db, id);
+  const job = letter && findJob(db, letter.jobId);
+  if (!letter || !job) return [];
+  const content = await askingPdf({
+    shopName: getShopSettings(db).shopName,
+    tag: job.tag,
+    owner: job.customer.name,
+    reel: job.reel.modelName,
+    asked: letter.asked,
+    until: dateWords(letter.expiresAt),
+    // The mail itself says the link; its token is kept nowhere to be printed again.
+    link: null,
+  });
+  return [{ filename: `quote-${job.tag}.pdf`, content, contentType: "application/pdf" }];
+}
+
+async function orderPapers(db: Db, id: number) {
+  const paper = paperOf(db, id);
+  if (!paper) return [];
+  const { shopName, currency } = getShopSettings(db);
+  return [
+    { filename: `order-${id}.pdf`, content: await orderPdf(shopName, currency, paper), contentType: "application/pdf" },
+    { filename: `order-${id}.csv`, content: Buffer.from(orderCsv(paper)), contentType: "text/csv" },
+  ];
+}
+
+/** Sends the mail that waits, by the desk the server was started with, each with its papers. */
+export const sendMailOf = (db: Db): Promise<void> =>
+  sendWaitingMail(db, mailDesk(), process.env.ZORBEK_MAIL_FROM ?? "bench@zorbek.invalid", (kind, ref) =>
+    kind === "quote" ? letterOf(db, ref) : orderPapers(db, ref),
+  );

@@ -1,0 +1,13 @@
+import { pdfResponse } from "@/app/server/files";
+import { readFile } from "@/app/server/reading";
+import { getShopSettings } from "@/data/shop/settings";
+import { paperOf } from "@/data/stores/orders";
+import { orderPdf } from "@/formats/order-pdf";
+
+/** An order on paper. */
+export const GET = readFile("stores", async (db, { id }: { id: string }) => {
+  const paper = paperOf(db, Number(id));
+  if (!paper) return new Response("There is no such order.", { status: 404 });
+  const { shopName, currency } = getShopSettings(db);
+  return pdfResponse(await orderPdf(shopName, currency, paper), `order-${paper.id}.pdf`);
+});

@@ -31,6 +31,7 @@ import { spinFromSound } from "@/core/listen/spin-sound";
 import { costOfPlan } from "@/core/ordering/plan/cost";
 import { quickPlan } from "@/core/ordering/plan/quick-plan";
 import { solvePlan } from "@/core/ordering/plan/solve-plan";
+import { foretell, runBench } from "@/core/promise/bench-simulation";
 import { rootMeanSquare } from "@/core/proving/sound";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { fitSpin } from "@/core/spin/fit-spin";
@@ -317,6 +318,25 @@ async function libraryOfAThousand(): Promise<void> {
     console.log(
       `order-plan: within ${(100 * (1 - solved.bound / solved.cost.total)).toFixed(3)} % of its bound; the plan at once costs ${(100 * (costed.cost.total / solved.cost.total - 1)).toFixed(2)} % more`,
     );
+}
+
+// When forty open jobs may be done, two thousand runs, against one run two thousand times over.
+{
+  const steps = [
+    { kind: "work", minutes: { law: "lognormal", median: 70, spread: 0.5 } },
+    { kind: "wait", minutes: { law: "lognormal", median: 3 * 1440, spread: 0.4 } },
+    { kind: "work", minutes: { law: "lognormal", median: 50, spread: 0.4 } },
+  ] as const;
+  const people = [{ from: 540, minutes: [360, 360, 360, 360, 360, 0, 0] }];
+  const jobs = Array.from({ length: 40 }, (_, i) => ({ key: i + 1, from: 0, rank: i, steps }));
+  const bench = { people, jobs, toCome: { perDay: Array<number>(60).fill(1.5), steps, promisedAfterDays: 8 } };
+  const once = medianMs(() => runBench(bench, 1, 0), 9);
+  print(
+    "promise",
+    medianMs(() => foretell(bench, 1, 2000), 1),
+    once * 2000,
+    "40 open jobs, 2,000 runs, against one run × 2,000",
+  );
 }
 
 // A spool's run of thirteen seconds by its sound, against one pass over as many samples.

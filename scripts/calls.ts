@@ -28,6 +28,7 @@ import { type Call, call } from "./call-of";
 import { gaugeCalls } from "./gauge-calls";
 import { listen } from "./listen-call";
 import { orderingCalls } from "./ordering-calls";
+import { promiseCalls } from "./promise-calls";
 
 /** The words calls take, by what they name, each with the trade's own words. */
 export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -219,6 +220,7 @@ export const calls: Record<string, Call> = {
   },
   ...gaugeCalls,
   ...orderingCalls,
+  ...promiseCalls,
   listen,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),
   quote,

@@ -15,6 +15,22 @@ atTheBench((startedServer, startedPerson) => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
+describe("the day to promise", () => {
+  it("is said with its chance and why, taken by a press; what a rush would cost the others is told", async () => {
+    await person.go("/counter");
+    await person.type("Model", "Marrowby Skerry 30");
+    await person.sees("8 in 10 by");
+    await person.sees("promised sooner");
+    const before = await person.value("Promised");
+    await person.press("Promise ");
+    await person.driver.wait(async () => !/Promise (Mon|Tue|Wed|Thu|Fri|Sat|Sun)/.test(await person.read()), 10_000);
+    expect(await person.value("Promised")).not.toBe(before);
+    await person.sees("the chosen day holds in");
+    await person.press("If it is rushed");
+    await person.driver.wait(async () => /Then slip:|No other reel's day suffers/.test(await person.read()), 15_000);
+  });
+});
+
 describe("an ordinary reel of a known customer", () => {
   it("is taken in with under 60 keystrokes and no mouse, its complaint, line and limit with it", async () => {
     await person.go("/counter");

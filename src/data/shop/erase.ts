@@ -58,6 +58,11 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
   }
   db.prepare("UPDATE lot SET name = 'Lot ' || id WHERE customer_id = ?").run(id);
   db.prepare("UPDATE job SET complaint = '', signed_by = NULL, paid_note = '' WHERE customer_id = ?").run(id);
+  // A quote's letter that waits to be sent holds an address; its link holds no more.
+  const askings = "SELECT asking.id FROM asking JOIN job ON job.id = asking.job_id WHERE job.customer_id = ?";
+  db.prepare(`DELETE FROM outbox WHERE kind = 'quote' AND sent_at IS NULL AND ref IN (${askings})`).run(id);
+  db.prepare(`UPDATE asking SET revoked_at = ? WHERE revoked_at IS NULL AND answered_at IS NULL AND id IN (${askings})`).run(ctx.now, id);
+  db.prepare("UPDATE not_to_be_had SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(id);
   db.prepare("UPDATE answer SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(id);
   for (const reel of reels) indexReel(db, reel);
   // Made anew from what is left: a card that was renamed or merged stands there under its old name.

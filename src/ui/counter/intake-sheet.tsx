@@ -30,6 +30,7 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { ConditionOutline } from "./condition-outline";
 import { comesFor, depthChoices, type IntakeForm, intakeFormSchema, notInLibrary, paysChoices } from "./intake.schema";
 import { type CustomerChoice, type Known, KnownReel, type ModelChoice, type OfferedReel } from "./known-reel";
+import { PromiseHint } from "./promise-hint";
 import { ShutDay } from "./shut-day";
 import { type TakenIn, TakenNote } from "./taken-note";
 
@@ -455,6 +456,11 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props
                 {(field) => <input {...field} {...register("promisedOn")} type="date" />}
               </Field>
             </div>
+            <PromiseHint
+              model={modelId === notInLibrary ? "unknown" : modelId}
+              chosen={watch("promisedOn")}
+              take={(day) => setValue("promisedOn", day)}
+            />
             <details>
               <summary className="act-link min-h-10">What the reel is taken for: maker, year, origin</summary>
               <div className="grid grid-cols-3 gap-2">

@@ -19,68 +19,68 @@ export type Slot = z.infer<typeof slotSchema>;
 
 export const planSupplierSchema = z.strictObject({
   id,
-  /** What a parcel costs from a value of goods upwards; the first tier from 0. */
   postage: z
     .array(z.strictObject({ fromMinor: z.number().int().min(0), postageMinor: money }))
     .min(1)
-    .max(12),
-  /** From this value of goods the parcel is free. */
-  freeFromMinor: z.number().int().min(0).nullable().default(null),
-  /** Below this value of goods nothing is sent. */
-  smallestOrderMinor: z.number().int().min(0).default(0),
-  /** Days from the order to the parcel, at the chance the shop plans with. */
-  leadDays: days,
+    .max(12)
+    .describe("What a parcel costs from a value of goods upwards; the first tier from 0."),
+  freeFromMinor: z.number().int().min(0).nullable().default(null).describe("From this value of goods the parcel is free; null: never."),
+  smallestOrderMinor: z.number().int().min(0).default(0).describe("Below this value of goods nothing is sent."),
+  leadDays: days.describe("Days from the order to the parcel, at the chance the shop plans with."),
 });
 export type PlanSupplier = z.infer<typeof planSupplierSchema>;
 
 export const planOfferSchema = z.strictObject({
   id,
-  /** Null for what lies here already: a bin, a donor's drawer. It comes today, without a parcel. */
-  supplierId: id.nullable(),
+  supplierId: id.nullable().describe("Null for what lies here already, a bin or a donor's drawer: it is here today, without a parcel."),
   partId: id,
-  /** Pieces in a pack. */
-  pack: z.number().int().min(1).max(10_000).default(1),
-  /** What a pack costs when that many are taken together; the first from 1. All packs cost the price of the break that is reached. */
+  pack: z.number().int().min(1).max(10_000).default(1).describe("Pieces in a pack."),
   breaks: z
     .array(z.strictObject({ fromPacks: z.number().int().min(1), priceMinor: z.number().int().min(0).max(1e9) }))
     .min(1)
-    .max(12),
-  /** At most so many packs; null where nobody said. */
-  available: z.number().int().min(0).nullable().default(null),
-  /** Where this piece takes longer than its supplier's usual. */
-  leadDays: days.nullable().default(null),
+    .max(12)
+    .describe(
+      "What a pack costs when that many are taken together; the first from 1. All packs cost the price of the break that is reached.",
+    ),
+  available: z.number().int().min(0).nullable().default(null).describe("At most so many packs; null where nobody said."),
+  leadDays: days.nullable().default(null).describe("Where this piece does not take its supplier's usual days."),
 });
 export type PlanOffer = z.infer<typeof planOfferSchema>;
 
 export const demandSchema = z.strictObject({
   id,
-  /** The job that waits for it; null for a bin to be filled. */
-  jobId: id.nullable(),
+  jobId: id.nullable().describe("The job that waits for it; null for a bin to be filled."),
   quantity: z.number().int().min(1).max(10_000),
-  /** Parts that will do, each with what it costs more to use it (work to cut it to size); the order does not matter. */
   accepts: z
     .array(z.strictObject({ partId: id, extraMinor: money.default(0) }))
     .min(1)
-    .max(200),
-  /** What leaving a piece for another time costs; null where it has to be had. */
-  leaveMinor: money.nullable().default(null),
+    .max(200)
+    .describe("Parts that will do, each with what a piece costs more to use, such as work to cut it to size; the order does not matter."),
+  leaveMinor: money.nullable().default(null).describe("What leaving a piece for another time costs; null where it has to be had."),
 });
 export type Demand = z.infer<typeof demandSchema>;
 
 export const planJobSchema = z.strictObject({
   id,
-  /** The day by which its pieces have to be here; later days cost. Negative when it is late already. */
-  neededInDays: z.number().int().min(-3650).max(3650),
-  dayLateMinor: money,
+  neededInDays: z
+    .number()
+    .int()
+    .min(-3650)
+    .max(3650)
+    .describe(
+      "The day by which its last piece has to be here; each day later costs. Days that have passed already are lost and do not count.",
+    ),
+  dayLateMinor: money.describe("What a day late costs."),
 });
 export type PlanJob = z.infer<typeof planJobSchema>;
 
 export const leftOverSchema = z.strictObject({
   partId: id,
-  /** What one is worth when it is used. */
-  unitMinor: money,
-  /** Chance that the first, second … piece left over is used in time; never rising. */
-  chances: z.array(z.number().min(0).max(1)).max(200),
+  unitMinor: money.describe("What a piece left over is worth when it is used."),
+  chances: z
+    .array(z.number().min(0).max(1))
+    .max(200)
+    .describe("Chance that the first, second … piece left over is used in time; never rising."),
 });
 export type LeftOver = z.infer<typeof leftOverSchema>;
 
@@ -92,13 +92,15 @@ export const orderProblemSchema = z
     demands: z.array(demandSchema).max(2000),
     jobs: z.array(planJobSchema).max(1000),
     leftOver: z.array(leftOverSchema).max(6000).default([]),
-    /** Lines fixed by hand: so many packs of an offer on a slot, 0 for none. */
     fixed: z
       .array(z.strictObject({ offerId: id, slot: z.number().int().min(0), packs: z.number().int().min(0).max(100_000) }))
       .max(500)
-      .default([]),
-    /** Suppliers that must get an order, or none. */
-    suppliersMust: z.record(z.string(), z.enum(["order", "none"])).default({}),
+      .default([])
+      .describe("Lines fixed by hand: so many packs of an offer on an order day (by its place among the slots), 0 for none."),
+    suppliersMust: z
+      .record(z.string(), z.enum(["order", "none"]))
+      .default({})
+      .describe("Suppliers that must get an order, or none."),
   })
   .superRefine((problem, ctx) => {
     const unique = (what: string, ids: readonly string[]) => {

@@ -79,34 +79,36 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
         </a>
       </p>
       <div className="mt-4 grid gap-10 lg:grid-cols-[1fr_300px]">
-        <div>
+        <div className="min-w-0">
           {!stock.length && <p>No bin yet. Add the first one here.</p>}
           {stock.length > 0 && (
-            <table className="plain-table">
-              <thead>
-                <tr>
-                  <th>Bin</th>
-                  <th>Part</th>
-                  <th className="text-right">In stock</th>
-                  <th>Level</th>
-                  <th>Count</th>
-                  <th />
-                </tr>
-              </thead>
-              <tbody>
-                {stock.map((line) => (
-                  <BinRow
-                    key={line.partTypeId}
-                    line={line}
-                    here={line.partTypeId === highlight}
-                    count={count}
-                    save={save}
-                    giveUp={giveUp}
-                    byUse={byUse}
-                  />
-                ))}
-              </tbody>
-            </table>
+            <div className="overflow-x-auto">
+              <table className="plain-table">
+                <thead>
+                  <tr>
+                    <th>Bin</th>
+                    <th>Part</th>
+                    <th className="text-right">In stock</th>
+                    <th>Level</th>
+                    <th>Count</th>
+                    <th />
+                  </tr>
+                </thead>
+                <tbody>
+                  {stock.map((line) => (
+                    <BinRow
+                      key={line.partTypeId}
+                      line={line}
+                      here={line.partTypeId === highlight}
+                      count={count}
+                      save={save}
+                      giveUp={giveUp}
+                      byUse={byUse}
+                    />
+                  ))}
+                </tbody>
+              </table>
+            </div>
           )}
           {lying.length > 0 && (
             <section aria-label="Slow and dead stock" className="mt-6">

@@ -96,7 +96,10 @@ export async function buildDemo(
   const ctxAt = (offset: number, hour: number, minute = 0): Context => ({
     db,
     person: { ...owner, name: "Ilse Varn" },
-    now: now.plus({ days: offset }).set({ hour, minute, second: 0, millisecond: 0 }).toUTC().toISO()!,
+    // Built in the small hours, today's early entries are made now: nothing in it lies ahead of the clock.
+    now: DateTime.min(now.plus({ days: offset }).set({ hour, minute, second: 0, millisecond: 0 }), now)
+      .toUTC()
+      .toISO()!,
   });
   const start = ctxAt(-foundedDaysAgo, 6);
   const inOne = (work: () => void) => db.transaction(work)();

@@ -1,7 +1,9 @@
 "use client";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { OrderCard, type OrderOnItsWay, type ReceivingActs } from "./order-card";
-import { OrderPlanView, PlaceKey, type PlanProps, useOrderPlan } from "./plan/order-plan";
+import { OrderPlanView, PlaceKey } from "./plan/order-plan";
+import type { PlanProps } from "./plan/plan-props";
+import { useOrderPlan } from "./plan/use-order-plan";
 import { StoresPages } from "./stores-pages";
 
 interface Props {

@@ -211,6 +211,8 @@ const offer = defineAction({
         "A lower price and from how many packs it holds go together: fill both, or neither.",
         breakFrom === undefined ? "breakFrom" : "breakPriceMinor",
       );
+    if (breakPriceMinor !== undefined && breakPriceMinor >= offer.priceMinor)
+      throw new Refusal("break", "From several packs on it should cost less than one alone.", "breakPriceMinor");
     setOffer(ctx, {
       ...offer,
       pack,

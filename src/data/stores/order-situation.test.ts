@@ -8,12 +8,13 @@ import { solvePlan } from "@/core/ordering/plan/solve-plan";
 import { askForPart } from "@/data/bench/fit-part";
 import { saveInterchangeSet } from "@/data/catalogue/interchange";
 import { setBin } from "@/data/parts/stock";
-import { addSupplier, changeSupplier, listSuppliers, setOffer, setPostageTier } from "@/data/parts/suppliers";
+import { addSupplier, changeSupplier, listOffers, listSuppliers, setOffer, setPostageTier } from "@/data/parts/suppliers";
 import { listNeeds, setLowestGrade } from "@/data/parts/wanted";
 import { leadTimesOf } from "./experience";
 import { getOrderRules, saveOrderRules } from "./order-rules";
 import { orderSituation } from "./order-situation";
 import { listOrders, placeBasket } from "./orders";
+import { takePriceList } from "./price-lists";
 import { receive } from "./receiving";
 
 let solver: Highs;
@@ -164,5 +165,20 @@ describe("an order of several lines", () => {
     expect(learned.parcels).toBe(1);
     expect(learned.middle).toBeGreaterThan(3);
     expect(learned.middle).toBeLessThan(9);
+  });
+});
+
+describe("a price list that is taken over", () => {
+  it("keeps a lower price for several packs only while it is lower, and for the same pack", () => {
+    const { ctx, db } = openWorkshop();
+    const breaksAfter = (price: string, pack: string) => {
+      setOffer(ctx, { supplierId: "quay", partTypeId: "sk-star", priceMinor: 300, pack: 1, breaks: [{ fromPacks: 5, priceMinor: 250 }] });
+      takePriceList(ctx, "quay", [{ number: "SK-250", price, pack }]);
+      return listOffers(db, "sk-star")[0]!.breaks;
+    };
+    expect(breaksAfter("3.20", "")).toEqual([{ fromPacks: 5, priceMinor: 250 }]);
+    expect(breaksAfter("2.40", "")).toEqual([]);
+    expect(breaksAfter("20.00", "10")).toEqual([]);
+    expect(refusal(() => takePriceList(ctx, "quay", [{ number: "ZZ-9", price: "1", pack: "" }])).code).toBe("nothing");
   });
 });

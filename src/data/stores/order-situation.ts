@@ -172,7 +172,6 @@ export function orderSituation(db: Db, today: string): OrderSituation {
       supplierId,
       partId,
       pack,
-      // A price that falls with more packs; one that would rise is no break.
       breaks: [{ fromPacks: 1, priceMinor }, ...breaks],
       available: null,
       leadDays: null,

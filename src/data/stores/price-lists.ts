@@ -1,5 +1,5 @@
 import { type PriceRow, type ReadPriceList, readPriceList } from "@/core/ordering/price-list";
-import { setOffer } from "@/data/parts/suppliers";
+import { offersOf, setOffer } from "@/data/parts/suppliers";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -24,7 +24,16 @@ export function lookAtPriceList(db: Db, supplierId: string, rows: readonly Price
 export function takePriceList(ctx: Context, supplierId: string, rows: readonly PriceRow[]): { prices: number } {
   const { lines } = lookAtPriceList(ctx.db, supplierId, rows);
   if (!lines.length) throw new Refusal("nothing", "Nothing in this list is a part of the catalogue.");
-  for (const { partTypeId, priceMinor, pack } of lines) setOffer(ctx, { supplierId, partTypeId, priceMinor, pack });
+  const offers = offersOf(
+    ctx.db,
+    lines.map(({ partTypeId }) => partTypeId),
+  );
+  for (const { partTypeId, priceMinor, pack } of lines) {
+    const before = offers.get(partTypeId)?.find((offer) => offer.supplierId === supplierId);
+    // A lower price for several packs was agreed for the pack of before; one that is no longer lower is none.
+    const breaks = before?.pack === pack ? before.breaks.filter((one) => one.priceMinor < priceMinor) : [];
+    setOffer(ctx, { supplierId, partTypeId, priceMinor, pack, breaks });
+  }
   writeJournal(ctx, "price-list-taken", {}, { supplier: supplierId, prices: lines.length });
   return { prices: lines.length };
 }

@@ -6,7 +6,8 @@ import type { OrderPlan, OrderProblem } from "@/core/ordering/plan/problem";
 import { quickPlan } from "@/core/ordering/plan/quick-plan";
 import type { PlanNews } from "./plan-news";
 
-export interface Planning {
+interface Found {
+  readonly of: OrderProblem;
   /** The best so far; null where nothing can be had that way. */
   readonly plan: OrderPlan | null;
   readonly cost: PlanCost | null;
@@ -17,18 +18,10 @@ export interface Planning {
   readonly answers: readonly WhatIfAnswer[];
   /** Why the solver could not be asked. */
   readonly failed: string | null;
-  readonly stop: () => void;
 }
 
-interface Found {
-  readonly of: OrderProblem;
-  readonly plan: OrderPlan | null;
-  readonly cost: PlanCost | null;
-  readonly bound: number | null;
-  readonly proven: boolean;
-  readonly working: boolean;
-  readonly answers: readonly WhatIfAnswer[];
-  readonly failed: string | null;
+export interface Planning extends Omit<Found, "of"> {
+  readonly stop: () => void;
 }
 
 /** Days for the question what waiting would cost. */

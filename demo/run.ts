@@ -1,5 +1,7 @@
 import { rmSync } from "node:fs";
 import { DateTime } from "luxon";
+import { lookBack } from "@/data/promise/said";
+import { getShopSettings } from "@/data/shop/settings";
 import { dataDirectory, openDatabase } from "@/data/store/database";
 import { buildDemo, isEmpty } from "./build";
 import { demoWorld, growWorld, keepTruth } from "./world/world";
@@ -21,6 +23,7 @@ if (isEmpty(db)) {
       foundedDaysAgo: Math.ceil(demoWorld.years * 365.25) + 5,
       history: () => keepTruth(directory, growWorld(db, now, demoWorld)),
     });
+    lookBack(db, now.toISODate(), getShopSettings(db).promiseChance);
   }
   console.log(`Demo workshop built in ${directory}`);
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { chanceBy, dayFor, foretell } from "@/core/promise/bench-simulation";
+import { effectsOf, slipsAmong } from "@/core/promise/what-if";
 import { type Call, call } from "./call-of";
 
 const minutes = z.number().finite().min(0).max(1e6);
@@ -60,6 +61,13 @@ export const benchSchema = z.strictObject({
     .default(null),
 });
 
+/** A bench as it is typed, as the simulation takes it. */
+const benchOf = (bench: z.output<typeof benchSchema>) => ({
+  ...bench,
+  jobs: bench.jobs.map(({ fromDay, promisedDay: _, lot, ...job }) => ({ ...job, from: fromDay * 1440, ...(lot ? { lot } : {}) })),
+});
+const finite = (day: number) => (Number.isFinite(day) ? day : null);
+
 /** When each job may be done: the chance of its promised day, and the days for 5, 8 and 95 in a hundred or ten. */
 export const promiseCalls: Record<string, Call> = {
   promise: call(
@@ -70,15 +78,9 @@ export const promiseCalls: Record<string, Call> = {
       chance: z.number().min(0.05).max(0.99).default(0.8),
     }),
     ({ bench, seed, runs, chance }) => {
-      const jobs = bench.jobs.map(({ fromDay, promisedDay: _, lot, ...job }) => ({
-        ...job,
-        from: fromDay * 1440,
-        ...(lot ? { lot } : {}),
-      }));
-      const finite = (day: number) => (Number.isFinite(day) ? day : null);
       // A call answers within five seconds: a huge bench in fewer runs, and how many is said.
       const until = Date.now() + 3500;
-      const foretold = foretell({ ...bench, jobs }, seed, runs, () => Date.now() < until);
+      const foretold = foretell(benchOf(bench), seed, runs, () => Date.now() < until);
       return {
         runs: foretold[0]!.days.length,
         jobs: foretold.map((told, i) => ({
@@ -88,6 +90,49 @@ export const promiseCalls: Record<string, Call> = {
           dayFor95: finite(dayFor(told, 0.95)),
           chanceOfPromise: bench.jobs[i]!.promisedDay === null ? null : chanceBy(told, bench.jobs[i]!.promisedDay!),
         })),
+      };
+    },
+  ),
+  "what-if": call(
+    z.object({
+      bench: benchSchema,
+      change: z.discriminatedUnion("kind", [
+        z.strictObject({ kind: z.literal("rush"), steps, fromDay: z.number().min(0).max(400).default(0) }),
+        z.strictObject({
+          kind: z.literal("off"),
+          person: z.number().int().min(0).max(19).nullable().default(null).describe("By place in people; null for everybody."),
+          from: z.number().int().min(0).max(400),
+          to: z.number().int().min(0).max(400),
+        }),
+        z.strictObject({ kind: z.literal("moved"), key: z.number().int(), to: z.number().int().min(0).max(400) }),
+      ]),
+      seed: z.number().int().min(0).max(4_294_967_295).default(1),
+      runs: z.number().int().min(20).max(1000).default(300),
+      chance: z.number().min(0.05).max(0.99).default(0.8),
+    }),
+    ({ bench, change, seed, runs, chance }) => {
+      const of = benchOf(bench);
+      if (change.kind === "moved" && !of.jobs.some(({ key }) => key === change.key))
+        throw new RangeError(`There is no job ${change.key} on this bench.`);
+      if (change.kind === "off" && change.to < change.from) throw new RangeError("The last day off lies before the first.");
+      if (change.kind === "off" && change.person !== null && change.person >= of.people.length)
+        throw new RangeError(`There is no person ${change.person} on this bench: they are counted from 0.`);
+      // A call answers within five seconds: one run is timed, and as many are made as fit.
+      const begun = performance.now();
+      foretell(of, seed, 1);
+      const fits = Math.max(1, Math.floor(1500 / Math.max(0.01, performance.now() - begun)));
+      const made = Math.min(runs, fits);
+      const promised = bench.jobs.flatMap(({ key, promisedDay }) => (promisedDay === null ? [] : [{ key, promised: promisedDay }]));
+      const rush =
+        change.kind === "rush"
+          ? { kind: "rush" as const, job: { key: 16_000_001, from: change.fromDay * 1440, rank: 0, steps: change.steps } }
+          : change;
+      const answer = effectsOf(of, promised, rush, { seed, runs: made, chance });
+      return {
+        runs: made,
+        jobs: answer.effects.map((effect) => ({ ...effect, dayBefore: finite(effect.dayBefore), dayAfter: finite(effect.dayAfter) })),
+        slips: slipsAmong(answer.effects).map(({ key }) => key),
+        rushDay: answer.rush && finite(dayFor(answer.rush, chance)),
       };
     },
   ),

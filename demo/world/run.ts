@@ -3,6 +3,8 @@ import { existsSync, mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { DateTime } from "luxon";
+import { lookBack } from "@/data/promise/said";
+import { getShopSettings } from "@/data/shop/settings";
 import { openDatabase } from "@/data/store/database";
 import { buildDemo, isEmpty } from "../build";
 import { busyWorld, growWorld, keepTruth } from "./world";
@@ -37,6 +39,7 @@ await buildDemo(db, now, {
     keepTruth(directory, truth);
   },
 });
+lookBack(db, now.toISODate(), getShopSettings(db).promiseChance);
 const count = (table: string) => db.prepare(`SELECT count(*) FROM ${table}`).pluck().get() as number;
 console.log(
   `\r${count("job")} jobs, ${count("customer")} customers, ${count("reel")} reels in ${Math.round((Date.now() - started) / 1000)} s: ${directory}`,

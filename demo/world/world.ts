@@ -9,10 +9,10 @@ import { addSupplier, setOffer } from "@/data/parts/suppliers";
 import { listPeople } from "@/data/shop/people";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
-import { calendarOf, type Disturbances } from "./calendar";
+import { type Calendar, calendarOf, type Disturbances } from "./calendar";
 import { inventedCustomers } from "./names";
 import { type HiddenReel, hiddenReel, type WorldModel } from "./reels";
-import { seeded } from "./seeded";
+import { type Seeded, seeded } from "./seeded";
 import { type ParcelTruth, shopHands } from "./shop-hands";
 import { simulate, type World } from "./simulate";
 import { wearTable } from "./wear";
@@ -74,7 +74,7 @@ export interface WorldTruth {
   }[];
 }
 
-const popular: Partial<Record<FamilyId, number>> = {
+export const popular: Partial<Record<FamilyId, number>> = {
   "star-drag-bridge": 20,
   "star-drag-clutch": 12,
   "lever-drag": 10,
@@ -134,32 +134,11 @@ function stockShop(ctx: Context, random: ReturnType<typeof seeded>): void {
   }
 }
 
-/**
- * Lets the years pass over a shop that was just founded, up to the day before `now`, through its own books. Deterministic.
- * @returns what only the world knows.
- */
-export function growWorld(
-  db: Db,
-  now: DateTime,
-  size: WorldSize,
-  fleetOwnerId: number | null = null,
-  onDay: (day: string) => void = () => undefined,
-): WorldTruth {
-  const random = seeded(size.seed);
-  const calendar = calendarOf(random.fork("calendar"), now.minus({ days: 1 }), size.years);
-  const people = listPeople(db);
-  const [bench, counter] = [people[0]!, people.find(({ role }) => role === "counter") ?? people[0]!];
-  const founded: Context = { db, person: bench, now: now.minus({ years: size.years, days: 1 }).set({ hour: 7 }).toUTC().toISO()! };
-  db.transaction(() => stockShop(founded, random.fork("stock")))();
-
-  const models = worldModels(db);
-  const taken = new Set(db.prepare("SELECT name FROM customer").pluck().all() as string[]);
-  const people_ = inventedCustomers(random.fork("people"), size.customers, taken);
-  const ids = new Map<number, number>();
-  const come = random.fork("reels");
+/** The reels of a world, whose they are and from when; a fleet's come as one lot once a year. */
+export function populate(come: Seeded, calendar: Calendar, size: WorldSize, models: readonly WorldModel[]): World {
   const last = calendar.days.length - 1;
   // Half are there from the first day; the others find the shop over the years.
-  const ownerFrom = people_.map((_, i) => (i < size.customers / 2 ? 0 : Math.floor(come.uniform() * last)));
+  const ownerFrom = Array.from({ length: size.customers }, (_, i) => (i < size.customers / 2 ? 0 : Math.floor(come.uniform() * last)));
   const reels: HiddenReel[] = Array.from({ length: size.reels }, (_, key) => {
     const owner = key < size.customers ? key : come.whole(0, size.customers - 1);
     return hiddenReel(come, { key, owner, models, from: ownerFrom[owner]!, calendar });
@@ -182,13 +161,39 @@ export function growWorld(
     while (calendar.weekday[on]! > 5) on--;
     comesOn.add(on);
   }
-  const world: World = {
+  return {
     calendar,
     reels,
     fleets: size.lot ? [{ name: "Lake ferry hire", reels: fleet, comesOn }] : [],
     loyalty: size.loyalty,
     benchMinutes: size.benchMinutes,
   };
+}
+
+/**
+ * Lets the years pass over a shop that was just founded, up to the day before `now`, through its own books. Deterministic.
+ * @returns what only the world knows.
+ */
+export function growWorld(
+  db: Db,
+  now: DateTime,
+  size: WorldSize,
+  fleetOwnerId: number | null = null,
+  onDay: (day: string) => void = () => undefined,
+): WorldTruth {
+  const random = seeded(size.seed);
+  const calendar = calendarOf(random.fork("calendar"), now.minus({ days: 1 }), size.years);
+  const people = listPeople(db);
+  const [bench, counter] = [people[0]!, people.find(({ role }) => role === "counter") ?? people[0]!];
+  const founded: Context = { db, person: bench, now: now.minus({ years: size.years, days: 1 }).set({ hour: 7 }).toUTC().toISO()! };
+  db.transaction(() => stockShop(founded, random.fork("stock")))();
+
+  const models = worldModels(db);
+  const taken = new Set(db.prepare("SELECT name FROM customer").pluck().all() as string[]);
+  const people_ = inventedCustomers(random.fork("people"), size.customers, taken);
+  const ids = new Map<number, number>();
+  const world = populate(random.fork("reels"), calendar, size, models);
+  const reels = [...world.reels, ...world.fleets.flatMap((fleet) => fleet.reels)];
   const parcels: ParcelTruth[] = [];
   const visits: WorldTruth["visits"][number][] = [];
   const hands = shopHands(random.fork("hands"), {
@@ -234,7 +239,7 @@ export function growWorld(
         onDay(calendar.days[day]!);
       },
     );
-    restock({ db, person: counter, now: `${calendar.days[last]}T16:00:00.000Z` });
+    restock({ db, person: counter, now: `${calendar.days.at(-1)!}T16:00:00.000Z` });
     db.exec("COMMIT");
   } catch (error) {
     db.exec("ROLLBACK");
@@ -243,12 +248,12 @@ export function growWorld(
   return {
     size,
     from: calendar.days[0]!,
-    to: calendar.days[last]!,
+    to: calendar.days.at(-1)!,
     upsets: calendar.upsets,
     wear: wearTable,
     parcels,
     visits,
-    reels: [...reels, ...fleet].map(({ key, model, water, tripsPerYear, freshMu, components }) => ({
+    reels: reels.map(({ key, model, water, tripsPerYear, freshMu, components }) => ({
       key,
       model: model.id,
       water,

@@ -9,6 +9,7 @@ import { addCustomer, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
+import { keepSaid } from "@/data/promise/keep-said";
 import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
 import { intakeFormSchema, notInLibrary } from "@/ui/counter/intake.schema";
@@ -75,7 +76,7 @@ const intake = defineAction({
       declineJob(ctx, job.id, form.complaint);
       // It never left the customer's hand.
       closeJob(ctx, job.id, "not accepted");
-    }
+    } else keepSaid(ctx, today(), [job.id]);
     return { job: { id: job.id, tag: job.tag }, reelId: job.reelId, declined };
   },
 });

@@ -232,6 +232,10 @@ export const journalSayings: Readonly<Record<string, Say>> = {
     `added to the closed job${Number(d.amount) ? `, ${Number(d.amount) > 0 ? "paid" : "given back"} ${formatMinor(Math.abs(Number(d.amount)))}` : ""}`,
   "shut-days-added": (d) => `entered days the shop is shut, ${String(d.from)} to ${String(d.to)}`,
   "shut-days-removed": () => "took out days the shop was to be shut",
+  "person-hours-set": (d, { person }) => `set the hours of ${person(d.personId)} at the bench`,
+  "person-off-added": (d, { person }) => `entered that ${person(d.personId)} is not there from ${String(d.from)} to ${String(d.to)}`,
+  "person-off-removed": () => "took out days somebody was not to be there",
+  "promise-moved": (d) => `moved the promised day from ${String(d.from)} to ${String(d.to)}`,
   "shop-settings-saved": () => "saved the shop's settings",
 };
 

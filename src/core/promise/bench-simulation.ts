@@ -1,4 +1,4 @@
-import { dayMinutes, type WorkDays, workedUntil, worksFrom } from "./calendar";
+import { dayMinutes, type WorkDays, withoutSpells, workedUntil, worksFrom } from "./calendar";
 import { type Duration, drawAt, durationOf, wrightShare } from "./draws";
 
 /** A piece of a job that hands do, or a time it waits by itself: in a bath, for a parcel, for an answer. */
@@ -31,6 +31,8 @@ export interface Bench {
   readonly people: readonly WorkDays[];
   readonly jobs: readonly BenchJob[];
   readonly toCome?: JobsToCome | null;
+  /** Illness and the like, which nobody knows beforehand: spells a year for each person, and days of each. */
+  readonly absences?: { readonly perYear: number; readonly days: number };
 }
 
 interface Running {
@@ -40,8 +42,24 @@ interface Running {
   readyAt: number;
 }
 
-/** Keys of jobs that come later begin here. */
+/** Keys of jobs that come later begin here, and those of people's absences. */
 const laterKeys = 1 << 24;
+const absenceKeys = 1 << 25;
+
+/** A person's days in one run: spells of absence begin like a Poisson stream and last about as long as they do. */
+function daysOfRun(days: WorkDays, person: number, absences: Bench["absences"], seed: number, run: number): WorkDays {
+  if (!absences || absences.perYear <= 0 || absences.days <= 0) return days;
+  const spells: { from: number; to: number }[] = [];
+  // One that began before today is over or known.
+  for (let at = 0, i = 0; i < 60; i++) {
+    at += (-Math.log(drawAt(seed, run, absenceKeys + person, 2 * i)) * 365) / absences.perYear;
+    if (at >= days.minutes.length) break;
+    const lasts = Math.max(1, Math.round(absences.days * (0.5 + drawAt(seed, run, absenceKeys + person, 2 * i + 1))));
+    spells.push({ from: Math.floor(at), to: Math.floor(at) + lasts - 1 });
+    at += lasts;
+  }
+  return spells.length ? withoutSpells(days, spells) : days;
+}
 
 /** Jobs that come in one run: a Poisson stream by exponential gaps, its rate that of the day. */
 function comingJobs({ perDay, steps, promisedAfterDays }: JobsToCome, seed: number, run: number): BenchJob[] {
@@ -67,13 +85,15 @@ function comingJobs({ perDay, steps, promisedAfterDays }: JobsToCome, seed: numb
 /**
  * One run of the bench: whoever is free takes up the job of the lowest rank that can go on; work that is not done in the evening goes on the next
  * day; baths, parcels and answers take their time beside it.
- * @returns when each of the bench's own jobs is done, in minutes from today's midnight.
+ * @param only the place of the one job that is asked for: the run ends with it. @returns when each of the bench's own jobs is done, in minutes
+ * from today's midnight.
  */
-export function runBench(bench: Bench, seed: number, run: number): Float64Array {
+export function runBench(bench: Bench, seed: number, run: number, only: number | null = null): Float64Array {
   const done = new Float64Array(bench.jobs.length).fill(Number.POSITIVE_INFINITY);
-  const free = bench.people.map((days) => worksFrom(days, 0));
+  const people = bench.people.map((days, person) => daysOfRun(days, person, bench.absences, seed, run));
+  const free = people.map((days) => worksFrom(days, 0));
   const all = bench.toCome ? [...bench.jobs, ...comingJobs(bench.toCome, seed, run)] : bench.jobs;
-  let ownLeft = bench.jobs.length;
+  let ownLeft = only === null ? bench.jobs.length : 1;
   // What can go on now, and what cannot yet: the soonest last.
   const ready: Running[] = [];
   const pending: Running[] = [];
@@ -87,7 +107,7 @@ export function runBench(bench: Bench, seed: number, run: number): Float64Array 
     if (one.step === one.job.steps.length) {
       if (one.index >= bench.jobs.length) return;
       done[one.index] = one.readyAt;
-      ownLeft--;
+      if (only === null || only === one.index) ownLeft--;
       return;
     }
     let [from, to] = [0, pending.length];
@@ -107,7 +127,7 @@ export function runBench(bench: Bench, seed: number, run: number): Float64Array 
     while (pending.length && pending.at(-1)!.readyAt <= now) ready.push(pending.pop()!);
     if (!ready.length) {
       if (!pending.length) break;
-      free[person] = worksFrom(bench.people[person]!, pending.at(-1)!.readyAt);
+      free[person] = worksFrom(people[person]!, pending.at(-1)!.readyAt);
       continue;
     }
     let best = 0;
@@ -120,8 +140,8 @@ export function runBench(bench: Bench, seed: number, run: number): Float64Array 
     ready.pop();
     const { lot, steps } = one.job;
     const drawn = durationOf(steps[one.step]!.minutes, ...luck(one));
-    const ends = workedUntil(bench.people[person]!, now, lot ? drawn * wrightShare(lot.place, lot.rate) : drawn);
-    free[person] = worksFrom(bench.people[person]!, ends);
+    const ends = workedUntil(people[person]!, now, lot ? drawn * wrightShare(lot.place, lot.rate) : drawn);
+    free[person] = worksFrom(people[person]!, ends);
     one.readyAt = ends;
     one.step++;
     goOn(one);
@@ -146,6 +166,12 @@ export function foretell(bench: Bench, seed: number, runs: number, goesOn: (shar
     for (const [j, each] of days.entries()) each.push(Math.floor(done[j]! / dayMinutes));
   }
   return bench.jobs.map(({ key }, j) => ({ key, days: Float64Array.from(days[j]!).sort() }));
+}
+
+/** Many runs for one of the jobs alone: the others are followed only as long as it is not done. @param place of the job in the bench's list. */
+export function foretellOne(bench: Bench, place: number, seed: number, runs: number): Foretold {
+  const days = Float64Array.from({ length: runs }, (_, run) => Math.floor(runBench(bench, seed, run, place)[place]! / dayMinutes));
+  return { key: bench.jobs[place]!.key, days: days.sort() };
 }
 
 /** The chance that a job is done on a day or before. */

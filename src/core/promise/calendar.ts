@@ -41,3 +41,9 @@ export function workedUntil(days: WorkDays, at: number, work: number): number {
   }
   return Number.POSITIVE_INFINITY;
 }
+
+/** Days without those of some spells, first and last included. */
+export const withoutSpells = (days: WorkDays, spells: readonly { readonly from: number; readonly to: number }[]): WorkDays => ({
+  from: days.from,
+  minutes: days.minutes.map((minutes, day) => (spells.some(({ from, to }) => from <= day && day <= to) ? 0 : minutes)),
+});

@@ -16,6 +16,8 @@ export const shopSettingsSchema = z.object({
   benchHoursPerDay: z.number().min(0.5, "At least half an hour a day.").max(16, "At most 16 hours a day."),
   /** Days of the week the bench works, 1 Monday to 7 Sunday. */
   openOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),
+  /** The chance for which a day is promised. */
+  promiseChance: z.number().min(0.5).max(0.95),
   /** How dates are written. */
   locale: z.enum(localeIds),
   dragWay: z.enum(["greased", "dry"]),
@@ -41,6 +43,7 @@ export const defaultShopSettings: ShopSettings = {
   currency: "EUR",
   benchHoursPerDay: 6,
   openOn: [1, 2, 3, 4, 5, 6, 7],
+  promiseChance: 0.8,
   locale: "en-GB",
   dragWay: "greased",
   footSwitchKey: "PageDown",

@@ -458,6 +458,8 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props
             </div>
             <PromiseHint
               model={modelId === notInLibrary ? "unknown" : modelId}
+              kind={watch("kind")}
+              depth={watch("depth")}
               chosen={watch("promisedOn")}
               take={(day) => setValue("promisedOn", day)}
             />

@@ -1,98 +1,106 @@
 "use client";
-import { useEffect, useState } from "react";
-
-interface Told {
-  readonly today: string;
-  readonly by: { readonly day: string; readonly words: string } | null;
-  /** Chance that it is done by each day from today, of 100. */
-  readonly chances: readonly number[];
-  readonly because: string;
-}
-interface Rush {
-  readonly by: { readonly words: string } | null;
-  readonly slips: readonly { readonly tag: string; readonly before: number; readonly after: number }[];
-}
+import { useMemo, useState } from "react";
+import { chanceBy, dayFor, type Foretold } from "@/core/promise/bench-simulation";
+import { type BenchToAsk, chanceWords, of100 } from "@/ui/promise/bench-to-ask";
+import type { BenchQuestion } from "@/ui/promise/bench-worker";
+import { Slips } from "@/ui/promise/slips";
+import { useBenchReply, useBenchToAsk } from "@/ui/promise/use-bench";
 
 const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
-/** Days drawn; so many tags are named. */
+/** Days drawn. */
 const drawnDays = 28;
-const namedSlips = 3;
 
-/** Asks the server; what comes after the page went on to another question is dropped. */
-function useAsked<T>(address: string | null): T | null {
-  const [got, setGot] = useState<{ readonly of: string; readonly value: T } | null>(null);
-  useEffect(() => {
-    if (!address) return;
-    const gone = new AbortController();
-    const ask = async () => {
-      const answer = await fetch(address, { signal: gone.signal }).catch(() => null);
-      if (answer?.ok) setGot({ of: address, value: (await answer.json()) as T });
-    };
-    void ask().catch(() => undefined);
-    return () => gone.abort();
-  }, [address]);
-  return got && got.of === address ? got.value : null;
-}
+const questionOf = (asked: BenchToAsk): BenchQuestion => ({
+  kind: "one",
+  bench: { ...asked.bench, jobs: [...asked.bench.jobs, asked.fresh!.job] },
+  place: asked.bench.jobs.length,
+  seed: asked.seed,
+  chance: asked.ask,
+});
+const rushOf = (asked: BenchToAsk): BenchQuestion => ({
+  kind: "change",
+  bench: asked.bench,
+  change: { kind: "rush", job: asked.fresh!.job },
+  promised: asked.hanging,
+  seed: asked.seed,
+  chance: asked.ask,
+});
 
 /** The day to promise, with its chance and why; what the chosen day's chance is; and what a rush would cost the others. */
-export function PromiseHint({ model, chosen, take }: { model: string; chosen: string; take: (day: string) => void }) {
+export function PromiseHint({
+  model,
+  kind,
+  depth,
+  chosen,
+  take,
+}: {
+  model: string;
+  kind: string;
+  depth: string;
+  chosen: string;
+  take: (day: string) => void;
+}) {
   const [rushed, setRushed] = useState(false);
-  const told = useAsked<Told>(model ? `/api/promise?model=${encodeURIComponent(model)}` : null);
-  const rush = useAsked<Rush>(model && rushed ? `/api/promise?model=${encodeURIComponent(model)}&rush` : null);
-  if (!told) return null;
-  const ahead = chosen ? daysAhead(told.today, chosen) : -1;
-  const chance = ahead >= 0 ? told.chances[Math.min(ahead, told.chances.length - 1)]! : null;
+  const asked = useBenchToAsk(model ? `?${new URLSearchParams({ model, kind, depth })}` : null);
+  const reply = useBenchReply(useMemo(() => (asked ? questionOf(asked) : null), [asked]));
+  const rush = useBenchReply(useMemo(() => (asked && rushed ? rushOf(asked) : null), [asked, rushed]));
+  const tags = useMemo(() => new Map(asked?.hanging.map(({ key, tag }) => [key, tag])), [asked]);
+  if (!asked || reply?.kind !== "told") return null;
+  const told = reply.told[0]!;
+  const by = asked.days[dayFor(told, asked.ask)];
+  const ahead = chosen ? daysAhead(asked.today, chosen) : -1;
+  const chance = ahead >= 0 ? of100(chanceBy(told, ahead)) : null;
+  const rushBy = rush?.kind === "effects" && rush.rush ? asked.days[dayFor(rush.rush, asked.ask)] : undefined;
   return (
     <div className="mt-1 flex flex-col gap-1">
       <p>
-        {told.by ? (
+        {by ? (
           <>
-            8 in 10 by <strong>{told.by.words}</strong>
-            {chosen !== told.by.day && (
+            {chanceWords(asked.wanted)} by <strong>{by.words}</strong>
+            {chosen !== by.day && (
               <>
                 {" "}
-                <button type="button" className="act-link min-h-10" onClick={() => take(told.by!.day)}>
-                  Promise {told.by.words}
+                <button type="button" className="act-link min-h-10" onClick={() => take(by.day)}>
+                  Promise {by.words}
                 </button>
               </>
             )}
           </>
         ) : (
-          "No day of the next three months holds in 8 of 10."
+          `No day of the next three months holds in ${chanceWords(asked.wanted)}.`
         )}
         {chance !== null && `; the chosen day holds in ${chance} of 100`}
       </p>
-      <Curve chances={told.chances} chosen={ahead} />
-      <p className="text-note">{told.because}.</p>
+      <Curve told={told} line={asked.ask} chosen={ahead} />
+      <p className="text-note">{asked.fresh!.because}.</p>
       <button type="button" className="act-link min-h-10 self-start" aria-expanded={rushed} onClick={() => setRushed(!rushed)}>
         If it is rushed
       </button>
-      {rushed && rush && (
-        <p role="status">
-          {rush.by ? `Done by ${rush.by.words}, 8 in 10. ` : ""}
-          {rush.slips.length
-            ? `Then slip: ${rush.slips
-                .slice(0, namedSlips)
-                .map(({ tag, before, after }) => `${tag} (its day holds in ${after} instead of ${before} of 100)`)
-                .join(", ")}${rush.slips.length > namedSlips ? ` and ${rush.slips.length - namedSlips} more` : ""}.`
-            : "No other reel's day suffers."}
-        </p>
+      {rushed && rush?.kind === "effects" && (
+        <>
+          {rushBy && (
+            <p>
+              Done by {rushBy.words}, {chanceWords(asked.wanted)}.
+            </p>
+          )}
+          <Slips effects={rush.effects} tagOf={tags} begins="Then" />
+        </>
       )}
     </div>
   );
 }
 
-/** The chance of being done, day by day: a rising line, the line of 8 in 10, and the chosen day on it. */
-function Curve({ chances, chosen }: { chances: readonly number[]; chosen: number }) {
+/** The chance of being done, day by day: a rising line, the line that is asked for, and the chosen day on it. */
+function Curve({ told, line, chosen }: { told: Foretold; line: number; chosen: number }) {
   const x = (day: number) => 4 + day * 8;
-  const y = (of100: number) => 46 - of100 * 0.4;
-  const days = chances.slice(0, drawnDays);
-  const line = days.map((of100, day) => `${day === 0 ? "M" : "L"}${x(day)} ${y(of100)} H${x(day + 1)}`).join(" ");
+  const y = (of: number) => 46 - of * 0.4;
+  const days = Array.from({ length: drawnDays }, (_, day) => of100(chanceBy(told, day)));
+  const path = days.map((of, day) => `${day === 0 ? "M" : "L"}${x(day)} ${y(of)} H${x(day + 1)}`).join(" ");
   return (
     <svg role="img" aria-label="Chance of being done, day by day" width={240} height={52} viewBox="0 0 240 52">
-      <path d={`M4 ${y(80)} H${x(drawnDays)}`} className="ln-hidden" />
+      <path d={`M4 ${y(100 * line)} H${x(drawnDays)}`} className="ln-hidden" />
       <path d={`M4 46.5 H${x(drawnDays)}`} className="ln-leader" />
-      <path d={line} className="ln-outline fl-none" />
+      <path d={path} className="ln-outline fl-none" />
       {chosen >= 0 && chosen < drawnDays && <path d={`M${x(chosen) + 4} 46 l-4 6 h8 Z`} className="ln-outline fl-ink" />}
     </svg>
   );

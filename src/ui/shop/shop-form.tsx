@@ -17,6 +17,7 @@ interface Settings {
   readonly taxBasisPoints: number;
   readonly currency: string;
   readonly benchHoursPerDay: number;
+  readonly promiseChance: number;
   readonly openOn: readonly number[];
   readonly locale: Locale;
   readonly dragWay: "greased" | "dry";
@@ -30,6 +31,14 @@ interface Settings {
   readonly prices: PriceList;
 }
 
+const promiseChances = {
+  "0.5": "5 in 10",
+  "0.6": "6 in 10",
+  "0.7": "7 in 10",
+  "0.8": "8 in 10",
+  "0.9": "9 in 10",
+  "0.95": "95 in 100",
+} as const;
 const percent = (basisPoints: number) => String(basisPoints / 100);
 
 /** The shop's rules. A job keeps the rates it was opened with; a change holds for the next reel. */
@@ -45,6 +54,7 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
         ratePerHourMinor: formatMinor(settings.ratePerHourMinor),
         taxBasisPoints: percent(settings.taxBasisPoints),
         benchHoursPerDay: String(settings.benchHoursPerDay),
+        promiseChance: String(settings.promiseChance),
         invoiceYears: String(settings.invoiceYears),
         discounts: {
           club: percent(settings.discounts.club),
@@ -78,6 +88,7 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
       </div>
       <div className="grid grid-cols-3 gap-3">
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
+        <FormChoice name="promiseChance" label="A promised day holds in" of={promiseChances} />
         <FormChoice name="locale" label="Dates are written" of={locales} />
         <FormChoice name="dragWay" label="Drag, unless agreed otherwise" of={{ greased: "greased", dry: "dry" }} />
         <FormChoice name="shownForce" label="Pulls are shown in" hint="Every field takes N, kg and lb." of={forceUnits} />

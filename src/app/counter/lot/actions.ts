@@ -6,6 +6,8 @@ import { parseMinor } from "@/core/money/money";
 import { dragWishes } from "@/core/vocabulary/counter-lists";
 import { type UseFactor, useFactors, waters } from "@/core/vocabulary/use";
 import { openLot } from "@/data/counter/lots";
+import { listJobsOfLot } from "@/data/jobs/jobs";
+import { keepSaid } from "@/data/promise/keep-said";
 import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
 
@@ -46,13 +48,18 @@ const lot = defineAction({
     if (!form.customerId && !form.customerName)
       throw new Refusal("customer", "Whose reels are they? Choose a customer or type a new name.", "customerId");
     if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");
-    return openLot(ctx, {
+    const taken = openLot(ctx, {
       ...form,
       customer: form.customerId ? { id: Number(form.customerId) } : { name: form.customerName },
       tripsPerYear: Number(form.tripsPerYear),
       life: form.life as UseFactor[],
       limitMinor,
     });
+    if (!("faults" in taken)) {
+      const ids = listJobsOfLot(ctx.db, taken.id).map(({ id }) => id);
+      keepSaid(ctx, today(), ids);
+    }
+    return taken;
   },
 });
 /** Takes a lot in. @returns its id and tags, or the faults of its rows; then nothing was taken in. */

@@ -104,7 +104,7 @@ export const promiseCalls: Record<string, Call> = {
           from: z.number().int().min(0).max(400),
           to: z.number().int().min(0).max(400),
         }),
-        z.strictObject({ kind: z.literal("moved"), key: z.number().int(), to: z.number().int().min(0).max(400) }),
+        z.strictObject({ kind: z.literal("moved"), keys: z.array(z.number().int()).min(1).max(200), to: z.number().int().min(0).max(400) }),
       ]),
       seed: z.number().int().min(0).max(4_294_967_295).default(1),
       runs: z.number().int().min(20).max(1000).default(300),
@@ -112,8 +112,8 @@ export const promiseCalls: Record<string, Call> = {
     }),
     ({ bench, change, seed, runs, chance }) => {
       const of = benchOf(bench);
-      if (change.kind === "moved" && !of.jobs.some(({ key }) => key === change.key))
-        throw new RangeError(`There is no job ${change.key} on this bench.`);
+      const unknown = change.kind === "moved" ? change.keys.find((key) => !of.jobs.some((job) => job.key === key)) : undefined;
+      if (unknown !== undefined) throw new RangeError(`There is no job ${unknown} on this bench.`);
       if (change.kind === "off" && change.to < change.from) throw new RangeError("The last day off lies before the first.");
       if (change.kind === "off" && change.person !== null && change.person >= of.people.length)
         throw new RangeError(`There is no person ${change.person} on this bench: they are counted from 0.`);

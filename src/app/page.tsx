@@ -1,22 +1,25 @@
 import { DateTime } from "luxon";
 import Link from "next/link";
 import { toldToFetch } from "@/app/bench/[tag]/return/actions";
+import { promiseAnotherDay } from "@/app/rack-actions";
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { fetchAfterDays } from "@/core/hand-back/hand-back";
 import { hangTags } from "@/core/schedule/hang-tags";
 import { unitsOfRack } from "@/core/schedule/lots-on-rack";
 import { whyShut } from "@/core/schedule/opening";
-import { moveWords, nextToTakeDown } from "@/core/schedule/whose-move";
+import { moveWords } from "@/core/schedule/whose-move";
 import { listOpenLots } from "@/data/counter/lots";
 import { listUnclaimed } from "@/data/hand-back/returns";
+import { orderOfUnits, type UnitsInOrder } from "@/data/promise/order";
 import { listRack } from "@/data/schedule/rack";
 import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
+import { revisionOf } from "@/data/store/journal";
 import { stationNames } from "@/ui/bench/stations-words";
 import { NextLink } from "@/ui/controls/next-link";
 import { dayWords } from "@/ui/dates";
-import { RackRail } from "@/ui/rack/rack-rail";
+import { Rack } from "@/ui/rack/rack";
 import { UnclaimedList } from "@/ui/rack/unclaimed-list";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
@@ -24,6 +27,22 @@ export const metadata = { title: "Rack" };
 
 /** How much of a bench hour a tag needs to be read: shorter work still hangs this long. */
 const shortestMinutes = 60;
+
+/** "3 days": how long ago; empty under a day. */
+function sinceWords(since: string, now: string): string {
+  const days = Math.floor((Date.parse(now) - Date.parse(since)) / 86_400_000);
+  return days < 1 ? "" : days === 1 ? "1 day" : `${days} days`;
+}
+
+/** Why this one is first. */
+function becauseOf({ late, lateByPromise, exact, tags }: UnitsInOrder, promisedOn: string, day: string): string {
+  if (lateByPromise - late < 0.05) {
+    const when = promisedOn < day ? "it is overdue" : promisedOn === day ? "it is due today" : "it is due first of the jobs waiting on us";
+    return `because ${when}.`;
+  }
+  const gain = lateByPromise - late;
+  return `because so the ${tags.length} reels waiting on us lose ${gain < 10 ? gain.toFixed(1) : Math.round(gain)} weighted days less than by promised day alone (${exact ? "every order weighed" : "improved by moves, not proven"}).`;
+}
 
 export default async function RackPage() {
   const db = await readPage("rack");
@@ -39,31 +58,66 @@ export default async function RackPage() {
     .filter((each) => each === day || promised.has(each) || whyShut(opening, each) === null)
     .filter((each, i) => i < 8 || each <= last);
   const minutesPerDay = settings.benchHoursPerDay * 60;
-  const next = nextToTakeDown(rack, day);
+  const now = new Date().toISOString();
+  const ahead = orderOfUnits(db, rack, day, now);
   const byTag = new Map(
     rack.map((unit) => {
       const { job, station } = unit.jobs[0]!;
+      const last = unit.jobs
+        .map(({ since }) => since)
+        .sort()
+        .at(-1)!;
       const lot = unit.lotId === null ? null : lots.get(unit.lotId)!;
       const shown = lot
         ? { title: lot.name, href: `/bench/lot/${lot.id}`, station: `${unit.jobs.length} of ${lot.reels} reels` }
         : { title: unit.tag, href: `/bench/${unit.tag}`, station: stationNames[station] };
-      return [unit.tag, { ...unit, ...shown, owner: job.customer.name, reel: job.reel.modelName }];
+      return [
+        unit.tag,
+        { ...unit, ...shown, owner: job.customer.name, phone: job.customer.phone, reel: job.reel.modelName, since: sinceWords(last, now) },
+      ];
     }),
   );
-  const taken = next && byTag.get(next.job.tag)!;
+  const taken = ahead.tags.length ? byTag.get(ahead.tags[0]!)! : null;
+  const dayNames = Object.fromEntries(
+    Array.from(
+      { length: 120 },
+      (_, i) =>
+        DateTime.fromISO(day)
+          .plus({ days: i - 30 })
+          .toISODate()!,
+    ).map((iso) => [iso, dayWords(iso)]),
+  );
   const unclaimed = listUnclaimed(db, DateTime.fromISO(day).minus({ days: fetchAfterDays }).toISODate()!);
   return (
-    <div className="flex min-h-[calc(100dvh-88px)] flex-col gap-4">
+    <div className="flex min-h-[calc(100dvh-88px)] flex-col gap-2">
       <h1 className="sr-only">Rack</h1>
-      <RackRail
+      <Rack
         hoursPerDay={settings.benchHoursPerDay}
+        revision={revisionOf(db)}
+        move={promiseAnotherDay}
+        dayNames={dayNames}
         days={hangTags(rack, days, minutesPerDay, shortestMinutes).map((hung) => ({
           ...hung,
           words: hung.day === day ? "Today" : dayWords(hung.day),
           shut: whyShut(opening, hung.day),
-          tags: hung.tags.map((tag) => {
-            const { title, href, owner, reel, station, move, promisedOn } = byTag.get(tag.tag)!;
-            return { ...tag, tag: title, href, owner, reel, station, move, late: promisedOn < day };
+          tags: hung.tags.map((hanging) => {
+            const unit = byTag.get(hanging.tag)!;
+            const { title, href, owner, phone, reel, station, move, since, promisedOn } = unit;
+            return {
+              ...hanging,
+              unit: hanging.tag,
+              tag: title,
+              href,
+              owner,
+              phone,
+              reel,
+              station,
+              move,
+              since,
+              promisedOn,
+              late: promisedOn < day,
+              jobIds: unit.jobs.filter((one) => one.move !== "shelf").map(({ job }) => job.id),
+            };
           }),
         }))}
       />
@@ -90,7 +144,7 @@ export default async function RackPage() {
             <strong>
               Next: {taken.owner}'s {taken.lotId === null ? taken.reel : `lot of ${taken.reel}`}
             </strong>{" "}
-            because {next.because}. About <span className="num">{taken.minutesLeft}</span> bench minutes left.
+            {becauseOf(ahead, taken.promisedOn, day)} About <span className="num">{taken.minutesLeft}</span> bench minutes left.
           </p>
         ) : (
           <p>

@@ -236,6 +236,7 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "person-off-added": (d, { person }) => `entered that ${person(d.personId)} is not there from ${String(d.from)} to ${String(d.to)}`,
   "person-off-removed": () => "took out days somebody was not to be there",
   "promise-moved": (d) => `moved the promised day from ${String(d.from)} to ${String(d.to)}`,
+  "season-invited": (d) => `wrote to ${count(d.owners, "owner")} to come before the season`,
   "shop-settings-saved": () => "saved the shop's settings",
 };
 

@@ -4,7 +4,7 @@ import { learn, middleStay, type PastJob, workedWeek } from "./past";
 import { benchJob, stageAt } from "./standing";
 
 /** Chances for which a day is kept when it is said, so that later it can be told which of them would have held 8 in 10. */
-export const keptChances = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.94, 0.97] as const;
+export const keptChances: readonly number[] = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.94, 0.97];
 
 /** What was said of a job when it came: how many days ahead it is done, for each of the kept chances. */
 export interface Said {
@@ -209,7 +209,7 @@ export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, go
       kind: job.kind,
       came: job.came,
       said,
-      day: said.days[keptChances.indexOf(ask as (typeof keptChances)[number])]!,
+      day: said.days[keptChances.indexOf(ask)]!,
       middle: said.days[0]!,
       took,
       chance: chanceBy(told, took),

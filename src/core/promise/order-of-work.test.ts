@@ -69,6 +69,12 @@ describe("order of work", () => {
     }
   });
 
+  it("is by promised day, the shorter first among equals, where nothing is late", () => {
+    const calm = fixed([50, 20, 10], [9, 9, 3]);
+    expect(orderOfWork(calm, { hands: 1, dayOf: () => 1, seed: 1 }).order).toEqual([2, 1, 0]);
+    expect(orderOfWork([], { hands: 1, dayOf: asItIs, seed: 1 })).toMatchObject({ order: [], late: 0, exact: true });
+  });
+
   it("says which it was: weighed exactly up to twelve jobs of one pair of hands, else improved, and never worse than by promise", () => {
     const jobs = fixed(
       Array.from({ length: 30 }, (_, i) => 20 + 7 * ((i * 5) % 11)),

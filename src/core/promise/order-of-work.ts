@@ -138,7 +138,8 @@ export interface OrderOfWork {
 }
 
 const draws = 48;
-const moves = 3000;
+/** Moves tried, fewer where each costs more. */
+const movesFor = (jobs: number) => Math.min(3000, Math.ceil(120_000 / jobs));
 
 /** The order in which the least weighted lateness is expected: weighed exactly where one pair of hands has up to twelve jobs, else improved by moves. */
 export function orderOfWork(
@@ -159,6 +160,6 @@ export function orderOfWork(
       ? { order, late, lateByPromise, exact: true }
       : { order: byPromise, late: lateByPromise, lateByPromise, exact: true };
   }
-  const { order, cost: late } = improveOrder(byPromise, cost, { seed, moves });
+  const { order, cost: late } = improveOrder(byPromise, cost, { seed, moves: movesFor(jobs.length) });
   return { order, late, lateByPromise, exact: false };
 }

@@ -36,14 +36,14 @@ describe("what a choice does", () => {
   });
 
   it("a later day helps the one that is moved, and whoever stood behind it", () => {
-    const { effects } = effectsOf(bench(jobs), promised(jobs), { kind: "moved", key: 1, to: 6 }, how);
+    const { effects } = effectsOf(bench(jobs), promised(jobs), { kind: "moved", keys: [1], to: 6 }, how);
     expect(effects.find(({ key }) => key === 1)!.after).toBeGreaterThan(0.9);
     expect(effects.find(({ key }) => key === 2)!.after).toBeGreaterThanOrEqual(effects.find(({ key }) => key === 2)!.before);
   });
 
   it("changes nothing where nothing changes: both meet the same luck", () => {
     const alone = foretell(bench(jobs), how.seed, how.runs);
-    const { effects } = effectsOf(bench(jobs), promised(jobs), { kind: "moved", key: 3, to: 1 }, { ...how, alone });
+    const { effects } = effectsOf(bench(jobs), promised(jobs), { kind: "moved", keys: [3], to: 1 }, { ...how, alone });
     for (const { before, after, dayBefore, dayAfter } of effects) expect([after, dayAfter]).toEqual([before, dayBefore]);
   });
 });

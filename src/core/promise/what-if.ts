@@ -7,8 +7,8 @@ export type Change =
   | { readonly kind: "rush"; readonly job: BenchJob }
   /** A person (by place; null for everybody) is not there from one day to another, counted from today. */
   | { readonly kind: "off"; readonly person: number | null; readonly from: number; readonly to: number }
-  /** A job is promised for another day, and taken up accordingly. */
-  | { readonly kind: "moved"; readonly key: number; readonly to: number };
+  /** Jobs are promised for another day, and taken up accordingly. */
+  | { readonly kind: "moved"; readonly keys: readonly number[]; readonly to: number };
 
 /** A job with the day it is promised for, counted from today. */
 export interface PromisedJob {
@@ -36,7 +36,7 @@ export function changed(bench: Bench, change: Change): Bench {
         change.person === null || change.person === person ? withoutSpells(days, [change]) : days,
       ),
     };
-  return { ...bench, jobs: bench.jobs.map((job) => (job.key === change.key ? { ...job, rank: change.to } : job)) };
+  return { ...bench, jobs: bench.jobs.map((job) => (change.keys.includes(job.key) ? { ...job, rank: change.to } : job)) };
 }
 
 /**
@@ -55,7 +55,7 @@ export function effectsOf(
     effects: promised.flatMap(({ key, promised: day }): Effect[] => {
       const i = at.get(key);
       if (i === undefined) return [];
-      const moved = change.kind === "moved" && change.key === key ? change.to : day;
+      const moved = change.kind === "moved" && change.keys.includes(key) ? change.to : day;
       return [
         {
           key,

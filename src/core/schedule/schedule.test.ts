@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { hangTags } from "./hang-tags";
-import { nextToTakeDown, type RackJob, whoseMove } from "./whose-move";
+import { whoseMove } from "./whose-move";
 
 describe("whose move", () => {
   it("is nobody's when ready, the customer's while unanswered, the supplier's while on order, else ours", () => {
@@ -9,46 +9,6 @@ describe("whose move", () => {
     expect(whoseMove({ ready: false, waitsForAnswer: true, openNeeds: 2 })).toBe("customer");
     expect(whoseMove({ ready: false, waitsForAnswer: false, openNeeds: 2 })).toBe("supplier");
     expect(whoseMove({ ready: false, waitsForAnswer: false, openNeeds: 0 })).toBe("ours");
-  });
-});
-
-describe("the next reel to take down", () => {
-  const job = (tag: string, promisedOn: string, minutesLeft: number, move: RackJob["move"] = "ours"): RackJob => ({
-    tag,
-    promisedOn,
-    minutesLeft,
-    move,
-  });
-
-  it("is the earliest due that is ours, the shorter of equals", () => {
-    const jobs = [job("c", "2026-03-02", 10, "customer"), job("a", "2026-03-04", 50), job("b", "2026-03-04", 20)];
-    const next = nextToTakeDown(jobs, "2026-03-03");
-    expect(next?.job.tag).toBe("b");
-    expect(next?.because).toContain("shortest of 2");
-  });
-
-  it("says when the day is past or today, and nothing when nothing is ours", () => {
-    expect(nextToTakeDown([job("a", "2026-03-01", 5)], "2026-03-03")?.because).toContain("overdue");
-    expect(nextToTakeDown([job("a", "2026-03-03", 5)], "2026-03-03")?.because).toContain("today");
-    expect(nextToTakeDown([job("a", "2026-03-03", 5, "supplier")], "2026-03-03")).toBeNull();
-  });
-
-  // EDD (Jackson 1955), an instance of our own worked by hand: p 3 2 4 1 5, d 6 5 14 4 12 gives the order 4 2 1 5 3 and Lmax 1.
-  it("takes Jackson's instance down in earliest-due-date order, with a largest lateness of 1", () => {
-    const p = [3, 2, 4, 1, 5];
-    const d = [6, 5, 14, 4, 12];
-    let left = p.map((minutesLeft, i) => job(String(i + 1), `2026-03-${String(d[i]).padStart(2, "0")}`, minutesLeft));
-    const order: number[] = [];
-    let time = 0;
-    let latest = Number.NEGATIVE_INFINITY;
-    while (left.length) {
-      const { job: next } = nextToTakeDown(left, "2026-03-01")!;
-      order.push(Number(next.tag));
-      time += next.minutesLeft;
-      latest = Math.max(latest, time - d[Number(next.tag) - 1]!);
-      left = left.filter((other) => other !== next);
-    }
-    expect([order, latest]).toEqual([[4, 2, 1, 5, 3], 1]);
   });
 });
 

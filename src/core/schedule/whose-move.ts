@@ -29,19 +29,3 @@ export interface RackJob {
   readonly move: WhoseMove;
   readonly minutesLeft: number;
 }
-
-/**
- * The next reel to take down and why: of those whose move is ours the earliest promised, and among equals the shortest, because it frees
- * the rack soonest (earliest due date, Jackson 1955; ties by shortest work).
- */
-export function nextToTakeDown<J extends RackJob>(jobs: readonly J[], today: string): { job: J; because: string } | null {
-  const ours = jobs.filter((job) => job.move === "ours");
-  const next = [...ours].sort((a, b) =>
-    a.promisedOn < b.promisedOn ? -1 : a.promisedOn > b.promisedOn ? 1 : a.minutesLeft - b.minutesLeft,
-  )[0];
-  if (!next) return null;
-  const sameDay = ours.filter((job) => job.promisedOn === next.promisedOn).length;
-  const when =
-    next.promisedOn < today ? "it is overdue" : next.promisedOn === today ? "it is due today" : "it is due first of the jobs waiting on us";
-  return { job: next, because: sameDay > 1 ? `${when}, and it is the shortest of ${sameDay} due then` : when };
-}

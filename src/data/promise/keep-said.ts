@@ -21,7 +21,7 @@ export function keepSaid(ctx: Context, today: string, jobIds: readonly number[])
       jobId: told.key,
       onDay: today,
       days,
-      named: days[keptChances.findIndex((chance) => chance === ask)]!,
+      named: days[keptChances.indexOf(ask)]!,
       mean,
       afterwards: false,
     });

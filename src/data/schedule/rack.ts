@@ -12,6 +12,10 @@ import { keptAnswer } from "@/data/store/kept-answers";
 export interface HangingJob extends RackJob {
   readonly job: Job;
   readonly station: Station;
+  /** What the job brings, as quoted, tax with it. */
+  readonly worthMinor: number;
+  /** When something was last done about it (ISO 8601): since then it is whose move it is. */
+  readonly since: string;
 }
 
 /** Whose move each of some jobs is. @param quotes theirs. */
@@ -59,6 +63,12 @@ function readRack(db: Db): HangingJob[] {
   const jobs = listOpenJobs(db);
   const quotes = quotesOf(db, jobs);
   const moves = movesOf(db, jobs, quotes);
+  const since = new Map(
+    db
+      .prepare("SELECT job_id, max(at) FROM journal WHERE job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id")
+      .raw()
+      .all(JSON.stringify(jobs.map(({ id }) => id))) as [number, string][],
+  );
   return jobs.map((job) => {
     const { modelId } = job.reel;
     if (!usual.has(modelId)) usual.set(modelId, usualStationMinutes(db, modelId));
@@ -71,6 +81,8 @@ function readRack(db: Db): HangingJob[] {
       tag: job.tag,
       promisedOn: job.promisedOn,
       move: moves.get(job.id)!,
+      worthMinor: quotes.get(job.id)!.sum.totalMinor,
+      since: since.get(job.id) ?? job.openedAt,
       minutesLeft: Math.max(
         5,
         Math.round(

@@ -1,41 +1,41 @@
+"use client";
+import { useDraggable, useDroppable } from "@dnd-kit/core";
 import Link from "next/link";
 import { moveWords, type WhoseMove } from "@/core/schedule/whose-move";
+import type { RailDay, RailTag } from "./rail-types";
 import { tagOutline } from "./tag-outline";
 
-interface RailTag {
-  readonly tag: string;
-  readonly href: string;
-  readonly owner: string;
-  readonly reel: string;
-  readonly station: string;
-  readonly move: WhoseMove;
-  readonly late: boolean;
-  readonly fromMinutes: number;
-  readonly lengthMinutes: number;
-}
-
-interface RailDay {
-  readonly day: string;
-  readonly words: string;
-  /** Why nobody works then; null when somebody does. */
-  readonly shut: string | null;
-  readonly tags: readonly RailTag[];
-  readonly promisedMinutes: number;
-  readonly overMinutes: number;
-}
-
 const dayWidth = 152;
-const hourHeight = 72;
+const hourHeight = 68;
 const tagWidth = 136;
+/** Below the foot of a day there is room for what is too much. */
+const overflow = 62;
+/** How far what is too much is drawn, and for how many hours. */
+const drawnOver = (minutes: number) => Math.min(40, 8 + (minutes / 60) * 10);
 
-/** The coming days as one unbroken rail, to scale in bench hours downward; claim tags hang under the day they were promised. */
-export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hoursPerDay: number }) {
+/**
+ * The coming days as one unbroken rail, to scale in bench hours downward; claim tags hang under the day they were promised, and go to another day
+ * where they are dragged.
+ * @param chances of 100, by unit, that its day holds; null while nobody knows.
+ */
+export function RackRail({
+  days,
+  hoursPerDay,
+  chances,
+  least,
+}: {
+  days: readonly RailDay[];
+  hoursPerDay: number;
+  chances: ReadonlyMap<string, number> | null;
+  /** Under so many of 100 a tag is said to slip. */
+  least: number;
+}) {
   const depth = hoursPerDay * hourHeight;
   const width = days.length * dayWidth;
   return (
     <div className="flex-1 overflow-x-auto">
-      <div className="relative" style={{ width: Math.max(width, 1), height: depth + 62 }}>
-        <svg aria-hidden="true" className="absolute inset-0" width={width} height={depth + 62}>
+      <div className="relative" style={{ width: Math.max(width, 1), height: depth + overflow }}>
+        <svg aria-hidden="true" className="absolute inset-0" width={width} height={depth + overflow}>
           <path d={`M0 36H${width}M0 42H${width}`} className="ln-outline" />
           <path
             d={days
@@ -48,30 +48,19 @@ export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hour
             className="ln-leader"
           />
           <path d={`M0 ${depth + 42}H${width}`} className="ln-axis" />
+          {days.map((day, i) =>
+            day.overMinutes > 0 ? <Overfull key={day.day} x={i * dayWidth} foot={depth + 42} height={drawnOver(day.overMinutes)} /> : null,
+          )}
         </svg>
         <ol>
           {days.map((day, i) => (
-            <li key={day.day} className="absolute top-0" style={{ left: i * dayWidth, width: dayWidth }}>
-              <div className="flex h-9 items-end justify-between px-2 pb-1">
-                <span className={i === 0 ? "font-semibold" : ""}>{day.words}</span>
-                <span className="num text-note">
-                  {day.shut !== null ? "shut" : day.promisedMinutes > 0 && `${(day.promisedMinutes / 60).toFixed(1)} h`}
-                </span>
-              </div>
-              <ul className="relative mt-1.5">
-                {day.tags.map((tag) => (
-                  <Tag key={tag.tag} tag={tag} />
-                ))}
-              </ul>
-              <p className="absolute text-note" style={{ top: depth + 44, left: 8 }}>
-                {day.overMinutes > 0 ? `over by ${(day.overMinutes / 60).toFixed(1)} h` : ""}
-              </p>
-            </li>
+            <Day key={day.day} day={day} first={i === 0} left={i * dayWidth} depth={depth} chances={chances} least={least} />
           ))}
         </ol>
       </div>
-      <p className="mt-1 flex flex-wrap gap-6 text-note">
-        <span>One mark down a day is one bench hour. A tag is as long as the work left in it.</span>
+      <p className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-note">
+        <span>One mark down a day is one bench hour. A tag is as long as the work left in it; drag it to another day.</span>
+        <span>Its number: of 100 such days so many hold.</span>
         {(Object.keys(moveWords) as WhoseMove[]).map((move) => (
           <span key={move} className="flex items-center gap-2">
             <svg aria-hidden="true" width="30" height="22" viewBox="-1 -1 66 46">
@@ -85,26 +74,96 @@ export function RackRail({ days, hoursPerDay }: { days: readonly RailDay[]; hour
   );
 }
 
+/** What does not fit into a day bulges out under its foot, hatched. */
+function Overfull({ x, foot, height }: { x: number; foot: number; height: number }) {
+  const [left, right] = [x + 6, x + dayWidth - 6];
+  const hatch = Array.from({ length: Math.floor((dayWidth - 12) / 8) }, (_, i) => {
+    const at = left + i * 8;
+    return `M${at} ${foot + height}L${Math.min(right, at + height)} ${foot + Math.max(0, height - (right - at))}`;
+  }).join("");
+  return (
+    <>
+      <path d={hatch} className="ln-hatch" />
+      <path d={`M${left} ${foot}V${foot + height}H${right}V${foot}`} className="ln-outline fl-none" />
+    </>
+  );
+}
+
+function Day({
+  day,
+  first,
+  left,
+  depth,
+  chances,
+  least,
+}: {
+  day: RailDay;
+  first: boolean;
+  left: number;
+  depth: number;
+  chances: ReadonlyMap<string, number> | null;
+  least: number;
+}) {
+  const { setNodeRef, isOver } = useDroppable({ id: day.day });
+  return (
+    <li ref={setNodeRef} className="absolute top-0" style={{ left, width: dayWidth, height: depth + 42 }}>
+      {isOver && <span aria-hidden="true" className="absolute inset-x-1 top-9 bottom-0 border-2 border-dashed border-current" />}
+      <div className="flex h-9 items-end justify-between px-2 pb-1">
+        <span className={first ? "font-semibold" : ""}>{day.words}</span>
+        <span className={`num text-note ${day.overMinutes > 0 ? "font-semibold" : ""}`}>
+          {day.shut !== null ? "shut" : day.promisedMinutes > 0 && `${(day.promisedMinutes / 60).toFixed(1)} h`}
+        </span>
+      </div>
+      <ul className="relative mt-1.5">
+        {day.tags.map((tag) => (
+          <Tag key={tag.tag} tag={tag} chance={chances?.get(tag.unit) ?? null} least={least} />
+        ))}
+      </ul>
+      {day.overMinutes > 0 && (
+        <p className="absolute text-note font-semibold" style={{ top: depth + 46, left: 14 }}>
+          <span className="bg-[var(--color-sheet)] px-1">over by {(day.overMinutes / 60).toFixed(1)} h</span>
+        </p>
+      )}
+    </li>
+  );
+}
+
 /** A cut at the foot of a short tag takes the place of its last words: they stand beside it. */
 const besideCut: Readonly<Record<RailTag["move"], string>> = { ours: "", customer: "", supplier: "pr-4", shelf: "pl-4" };
 
-function Tag({ tag }: { tag: RailTag }) {
+function Tag({ tag, chance, least }: { tag: RailTag; chance: number | null; least: number }) {
   const height = (tag.lengthMinutes / 60) * hourHeight - 6;
   const top = (tag.fromMinutes / 60) * hourHeight + 6;
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: tag.unit });
+  const slips = chance !== null && chance < least;
   return (
-    <li className="absolute" style={{ top, left: 10, width: tagWidth, height }}>
-      <Link href={tag.href} className="relative block h-full overflow-hidden">
+    <li
+      ref={setNodeRef}
+      {...listeners}
+      className={`absolute touch-manipulation ${isDragging ? "z-20 cursor-grabbing opacity-90" : ""}`}
+      style={{ top, left: 10, width: tagWidth, height, transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined }}
+    >
+      <Link href={tag.href} draggable={false} className="relative block h-full overflow-hidden">
         <svg aria-hidden="true" className="absolute inset-0" width={tagWidth} height={height} viewBox={`0 0 ${tagWidth} ${height}`}>
           <path d={tagOutline(tag.move, tagWidth - 2, height - 2)} transform="translate(1 1)" className="ln-outline fl-sheet" />
           <circle cx={tagWidth / 2} cy="8" r="3.5" className="ln-leader" />
           {tag.late && <path d={`M6 ${height - 14}V${height - 6}H40`} className="ln-leader" />}
         </svg>
         <span className="relative block px-2 pt-3 leading-4">
-          <span className="num text-note block font-medium">{tag.tag}</span>
+          <span className="num text-note flex justify-between font-medium">
+            <span className="truncate">{tag.tag}</span>
+            {chance !== null && (
+              <span className={slips ? "border-2 border-current px-0.5 leading-3 font-semibold" : ""}>
+                {chance}
+                <span className="sr-only"> of 100{slips ? ": its day is likely to slip" : ""}</span>
+              </span>
+            )}
+          </span>
           <span className="block truncate font-semibold">{tag.owner}</span>
           <span className={`text-note block truncate ${besideCut[tag.move]}`}>
             {tag.late ? "LATE · " : ""}
             {tag.station}
+            {tag.since && ` · ${tag.since}`}
           </span>
           <span className="sr-only">
             {tag.reel}, move: {moveWords[tag.move]}

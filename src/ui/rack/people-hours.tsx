@@ -1,0 +1,118 @@
+"use client";
+import { useMemo, useState } from "react";
+import { useFormContext } from "react-hook-form";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/field";
+import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
+import type { BenchToAsk } from "@/ui/promise/bench-to-ask";
+import type { BenchQuestion } from "@/ui/promise/bench-worker";
+import { Slips } from "@/ui/promise/slips";
+import { useBenchReply, useBenchToAsk } from "@/ui/promise/use-bench";
+
+interface PersonWeek {
+  readonly id: number;
+  readonly name: string;
+  /** Monday first. */
+  readonly minutes: readonly number[];
+  readonly off: readonly { readonly id: number; readonly words: string }[];
+}
+interface Props {
+  readonly people: readonly PersonWeek[];
+  readonly revision: number;
+  readonly today: string;
+  readonly tomorrow: string;
+  readonly set: Action<void>;
+  readonly off: Action<number>;
+  readonly back: Action<void>;
+}
+
+const short = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+const hoursText = (minutes: number) => (minutes ? String(minutes / 60) : "");
+const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+
+/** When each of the people is at the bench, when they are not, and what a day off does before it is given. */
+export function PeopleHours({ people, revision, today, tomorrow, set, off, back }: Props) {
+  const asked = useBenchToAsk(`?r=${revision}`);
+  const gone = useAct(back);
+  return (
+    <>
+      {people.map((person) => (
+        <section key={person.id} aria-label={person.name} className="mt-3 border-t border-current pt-2">
+          <h2>{person.name}</h2>
+          <ActForm
+            action={set}
+            label={`Hours of ${person.name}`}
+            className="flex flex-wrap items-end gap-2"
+            also={{ personId: person.id }}
+            values={{ hours: Object.fromEntries(short.map((_, i) => [`d${i + 1}`, hoursText(person.minutes[i]!)])) }}
+          >
+            {short.map((day, i) => (
+              <FormText key={day} name={`hours.d${i + 1}`} label={day} figures className="w-16" />
+            ))}
+            <FormSend>Keep the week</FormSend>
+          </ActForm>
+          <ul>
+            {person.off.map(({ id, words }) => (
+              <li key={id} className="rule-row flex items-center justify-between gap-2 py-1">
+                Not there {words}
+                <button type="button" className="key key-small" aria-label={`Take out ${words}`} onClick={() => gone.press({ id })}>
+                  Take out
+                </button>
+              </li>
+            ))}
+          </ul>
+          <ActForm
+            action={off}
+            label={`Days off of ${person.name}`}
+            className="mt-2"
+            also={{ personId: person.id }}
+            values={{ from: tomorrow, to: tomorrow, words: "" }}
+          >
+            <div className="flex flex-wrap items-end gap-2">
+              <FormDay name="from" label="Not there from" />
+              <FormDay name="to" label="to" />
+              <FormText name="words" label="What for" className="flex-1" />
+              <FormSend>Give the days off</FormSend>
+            </div>
+            <DayOffEffect asked={asked} personId={person.id} today={today} name={person.name} />
+          </ActForm>
+        </section>
+      ))}
+      <Refused of={[gone]} />
+    </>
+  );
+}
+
+/** What the typed days off would do to the promises, on a press. */
+function DayOffEffect({ asked, personId, today, name }: { asked: BenchToAsk | null; personId: number; today: string; name: string }) {
+  const { watch } = useFormContext<{ from: string; to: string }>();
+  const [looked, setLooked] = useState(false);
+  const [from, to] = watch(["from", "to"]);
+  const place = asked?.people.findIndex((one) => one.personId === personId) ?? -1;
+  const question = useMemo((): BenchQuestion | null => {
+    if (!asked || !looked || !from || !to || to < from) return null;
+    // Where nobody has hours of their own, the whole bench rests.
+    const person = place >= 0 ? place : asked.people[0]?.personId === null ? null : place;
+    if (person !== null && person < 0) return null;
+    return {
+      kind: "change",
+      bench: asked.bench,
+      promised: asked.hanging,
+      change: { kind: "off", person, from: Math.max(0, daysAhead(today, from)), to: daysAhead(today, to) },
+      seed: asked.seed,
+      chance: asked.ask,
+    };
+  }, [asked, looked, from, to, place, today]);
+  const reply = useBenchReply(question);
+  const tags = useMemo(() => new Map(asked?.hanging.map(({ key, tag }) => [key, tag])), [asked]);
+  return (
+    <div className="min-h-10">
+      <button type="button" className="act-link min-h-10" aria-expanded={looked} onClick={() => setLooked(!looked)}>
+        What these days off do
+      </button>
+      {looked && !question && asked && <p>{name} has no hours at the bench: nothing changes.</p>}
+      {reply?.kind === "effects" && <Slips effects={reply.effects} tagOf={tags} begins="Then" />}
+    </div>
+  );
+}

@@ -1,0 +1,216 @@
+"use client";
+import {
+  DndContext,
+  type DragEndEvent,
+  type DragOverEvent,
+  PointerSensor,
+  pointerWithin,
+  TouchSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import Link from "next/link";
+import { useMemo, useState } from "react";
+import { chanceBy } from "@/core/promise/bench-simulation";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Field, Refused } from "@/ui/controls/field";
+import { Key } from "@/ui/controls/keys";
+import { type BenchToAsk, of100 } from "@/ui/promise/bench-to-ask";
+import type { BenchQuestion } from "@/ui/promise/bench-worker";
+import { Slips } from "@/ui/promise/slips";
+import { useBenchReply, useBenchToAsk } from "@/ui/promise/use-bench";
+import { RackRail } from "./rack-rail";
+import type { Moving, RailDay, RailTag } from "./rail-types";
+
+interface Props {
+  readonly days: readonly RailDay[];
+  readonly hoursPerDay: number;
+  /** Changes with everything that is written: the bench is asked for anew. */
+  readonly revision: number;
+  readonly move: Action<{ readonly from: string }>;
+  readonly dayNames: Readonly<Record<string, string>>;
+}
+
+const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+
+/** The chance that the day of each unit holds: that of its reel which is likeliest to be late. */
+function chancesOf(
+  asked: BenchToAsk,
+  days: readonly RailDay[],
+  reply: ReturnType<typeof useBenchReply>,
+): ReadonlyMap<string, number> | null {
+  if (reply?.kind !== "told") return null;
+  const byKey = new Map(reply.told.map((told) => [told.key, told]));
+  return new Map(
+    days.flatMap(({ tags }) =>
+      tags.flatMap((tag) => {
+        const chances = tag.jobIds.flatMap((id) => {
+          const told = byKey.get(id);
+          return told ? [of100(chanceBy(told, daysAhead(asked.today, tag.promisedOn)))] : [];
+        });
+        return chances.length ? [[tag.unit, Math.min(...chances)] as const] : [];
+      }),
+    ),
+  );
+}
+
+/** A tag is a link: letting it go on another day opens nothing. */
+function holdClicks(): void {
+  const hold = (event: MouseEvent) => event.preventDefault();
+  window.addEventListener("click", hold, { capture: true });
+  const rest = () => setTimeout(() => window.removeEventListener("click", hold, { capture: true }), 100);
+  window.addEventListener("pointerup", rest, { once: true });
+  window.addEventListener("pointercancel", rest, { once: true });
+}
+
+const moveQuestion = (asked: BenchToAsk, { tag, to }: Moving): BenchQuestion => ({
+  kind: "change",
+  bench: asked.bench,
+  promised: asked.hanging,
+  change: { kind: "moved", keys: tag.jobIds, to: daysAhead(asked.today, to) },
+  seed: asked.seed,
+  chance: asked.ask,
+});
+
+/** The rail with what is known of its days, and what a tag does on another day before it is let go there. */
+export function Rack({ days, hoursPerDay, revision, move, dayNames }: Props) {
+  const asked = useBenchToAsk(`?r=${revision}`);
+  const all = useBenchReply(
+    useMemo((): BenchQuestion | null => asked && { kind: "all", bench: asked.bench, seed: asked.seed, chance: asked.ask }, [asked]),
+  );
+  const [moving, setMoving] = useState<Moving | null>(null);
+  const [moved, setMoved] = useState<{ readonly tag: RailTag; readonly from: string; readonly to: string } | null>(null);
+  const act = useAct(move);
+  const tags = useMemo(() => new Map(days.flatMap((day) => day.tags.map((tag) => [tag.unit, tag]))), [days]);
+  const chances = useMemo(() => (asked ? chancesOf(asked, days, all) : null), [asked, days, all]);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 8 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
+  );
+  const put = ({ tag, to }: Moving) => {
+    setMoving(null);
+    if (to === tag.promisedOn) return;
+    setMoved({ tag, from: tag.promisedOn, to });
+    act.press({ jobIds: tag.jobIds, to });
+  };
+  const over = ({ active, over: on }: DragOverEvent | DragEndEvent): Moving | null => {
+    const tag = tags.get(String(active.id));
+    return tag && on ? { tag, to: String(on.id) } : null;
+  };
+  return (
+    <DndContext
+      id="rack"
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      onDragStart={holdClicks}
+      onDragOver={(event) => setMoving(over(event))}
+      onDragCancel={() => setMoving(null)}
+      onDragEnd={(event) => {
+        const to = over(event);
+        if (to) put(to);
+        else setMoving(null);
+      }}
+    >
+      <RackRail days={days} hoursPerDay={hoursPerDay} chances={chances} least={asked ? of100(asked.wanted) - 30 : 0} />
+      {asked && moving && moving.to !== moving.tag.promisedOn && (
+        <div className="sheet fixed right-4 bottom-4 left-4 z-10 p-4" aria-live="polite">
+          <MoveEffect asked={asked} moving={moving} dayNames={dayNames} />
+        </div>
+      )}
+      <Refused of={[act]} />
+      {moved && !act.busy && !act.message && (
+        <p role="status" className="flex flex-wrap items-center gap-x-3">
+          {moved.tag.tag} is promised for {dayNames[moved.to] ?? moved.to} instead of {dayNames[moved.from] ?? moved.from}. Tell{" "}
+          {moved.tag.owner}
+          {moved.tag.phone && <span className="num">{moved.tag.phone}</span>}
+          <Key
+            className="key-small"
+            onPress={() => {
+              act.press({ jobIds: moved.tag.jobIds, to: moved.from });
+              setMoved(null);
+            }}
+          >
+            Undo
+          </Key>
+        </p>
+      )}
+      <div className="border-2 border-current bg-[var(--color-sheet)] px-4">
+        <p className="float-right flex gap-6">
+          <Link className="act-link inline-flex min-h-10 items-center" href="/rack/hours">
+            People's hours
+          </Link>
+          <Link className="act-link inline-flex min-h-10 items-center" href="/rack/season">
+            Season
+          </Link>
+        </p>
+        <details>
+          <summary className="act-link leading-10">Promise another day without dragging</summary>
+          <MoveForm asked={asked} tags={[...tags.values()]} dayNames={dayNames} put={put} />
+        </details>
+      </div>
+    </DndContext>
+  );
+}
+
+/** What moving a tag does: its own chance, and what slips by it. */
+function MoveEffect({ asked, moving, dayNames }: { asked: BenchToAsk; moving: Moving; dayNames: Props["dayNames"] }) {
+  const { tag, to } = moving;
+  const reply = useBenchReply(useMemo(() => moveQuestion(asked, { tag, to }), [asked, tag, to]));
+  const names = useMemo(() => new Map(asked.hanging.map(({ key, tag: name }) => [key, name])), [asked]);
+  const words = `${tag.tag} from ${dayNames[tag.promisedOn] ?? tag.promisedOn} to ${dayNames[to] ?? to}`;
+  if (reply?.kind !== "effects") return <p>{words}: reckoning …</p>;
+  const own = reply.effects.filter(({ key }) => tag.jobIds.includes(key));
+  const least = (of: (effect: (typeof own)[number]) => number) => Math.min(...own.map((effect) => of100(of(effect))));
+  return (
+    <>
+      <p>
+        <strong>{words}</strong>
+        {own.length > 0 && `: it holds in ${least(({ after }) => after)} instead of ${least(({ before }) => before)} of 100.`}
+      </p>
+      <Slips effects={reply.effects.filter(({ key }) => !tag.jobIds.includes(key))} tagOf={names} begins="Then" />
+    </>
+  );
+}
+
+function MoveForm({
+  asked,
+  tags,
+  dayNames,
+  put,
+}: {
+  asked: BenchToAsk | null;
+  tags: readonly RailTag[];
+  dayNames: Props["dayNames"];
+  put: (moving: Moving) => void;
+}) {
+  const [unit, setUnit] = useState("");
+  const [to, setTo] = useState("");
+  const tag = tags.find((one) => one.unit === unit);
+  const moving = useMemo(() => (tag && to ? { tag, to } : null), [tag, to]);
+  return (
+    <div className="flex flex-col gap-2">
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label="Tag">
+          {(field) => (
+            <select {...field} value={unit} onChange={(event) => setUnit(event.target.value)}>
+              <option value="">Choose</option>
+              {tags.map((one) => (
+                <option key={one.unit} value={one.unit}>
+                  {one.tag}, {one.owner}, {dayNames[one.promisedOn] ?? one.promisedOn}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="New day">
+          {(field) => <input {...field} type="date" value={to} onChange={(event) => setTo(event.target.value)} />}
+        </Field>
+        <Key disabled={!moving} onPress={() => moving && put(moving)}>
+          Promise this day
+        </Key>
+      </div>
+      {asked && moving && <MoveEffect asked={asked} moving={moving} dayNames={dayNames} />}
+    </div>
+  );
+}

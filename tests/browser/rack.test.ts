@@ -1,0 +1,94 @@
+import { By, type WebElement } from "selenium-webdriver";
+import { describe, expect, it } from "vitest";
+import { atTheBench, type Person, type Server } from "./bench";
+
+let server: Server;
+let person: Person;
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+
+const column = (words: string) => person.driver.findElement(By.xpath(`//ol/li[.//span[normalize-space()='${words}']]`));
+const dayOf = (tag: string) => server.list<string>(`SELECT promised_on FROM job WHERE tag = '${tag}'`)[0]!;
+
+describe("the rack", () => {
+  it("says how likely each day holds, and shows what a tag does on another day before it is let go there", async () => {
+    await person.go("/");
+    await person.sees("of 100 such days so many hold");
+    const tags = await person.driver.findElements(By.css("ol ul li"));
+    expect(tags.length).toBeGreaterThan(4);
+    // The first tag that is neither on the shelf nor a lot, and has its number.
+    let from: WebElement | null = null;
+    let tag = "";
+    await person.driver.wait(async () => {
+      for (const one of await person.driver.findElements(By.css("ol ul li"))) {
+        const text = await one.getText();
+        const found = /(Z-\d{5}-\d)\s+\d+/.exec(text);
+        if (!found) continue;
+        from = one;
+        tag = found[1]!;
+        return true;
+      }
+      return false;
+    }, 15_000);
+    const before = dayOf(tag);
+    const days = await person.driver.findElements(By.css("ol > li"));
+    // Two columns further on.
+    let at = -1;
+    for (const [i, day] of days.entries()) if ((await day.getText()).includes(tag)) at = i;
+    const target = days[(at + 2) % Math.min(7, days.length)]!;
+    await person.driver
+      .actions({ async: true })
+      .move({ origin: from! })
+      .press()
+      .move({ origin: from!, x: 14, y: 4 })
+      .move({ origin: target, duration: 200 })
+      .perform();
+    await person.sees("instead of");
+    await person.driver.wait(async () => /Then slips?:|No other reel's day suffers/.test(await person.read()), 15_000);
+    expect(dayOf(tag)).toBe(before);
+    await person.driver.actions({ async: true }).release().perform();
+    await person.sees(`${tag} is promised for`);
+    expect(dayOf(tag)).not.toBe(before);
+    await person.press("Undo");
+    await person.driver.wait(() => dayOf(tag) === before, 10_000);
+    expect(await column("Today").isDisplayed()).toBe(true);
+  });
+
+  it("promises another day without dragging, and the journal says so", async () => {
+    await person.go("/");
+    await person.driver.findElement(By.xpath("//summary[contains(., 'without dragging')]")).click();
+    const tag = server.list<string>("SELECT tag FROM job WHERE closed_at IS NULL AND lot_id IS NULL AND station = 'test' ORDER BY id")[0]!;
+    await person.type("Tag", tag);
+    const later = new Date(Date.now() + 12 * 86_400_000).toLocaleDateString("sv-SE");
+    await person.driver.executeScript(
+      "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set; set.call(arguments[0], arguments[1]); arguments[0].dispatchEvent(new Event('input', { bubbles: true }));",
+      await person.field("New day"),
+      later,
+    );
+    await person.sees("it holds in");
+    await person.press("Promise this day");
+    await person.driver.wait(() => dayOf(tag) === later, 10_000);
+    await person.go("/ledger");
+    await person.sees("moved the promised day");
+  });
+
+  it("knows people one by one: their hours, and what a day off costs before it is given", async () => {
+    await person.go("/rack/hours");
+    await person.press("What these days off do");
+    await person.driver.wait(async () => /Then slips?:|No other reel's day suffers/.test(await person.read()), 15_000);
+    for (const day of ["Mon", "Tue", "Wed", "Thu", "Fri"]) await person.type(day, "5");
+    await person.press("Keep the week");
+    await person.driver.wait(() => server.list("SELECT minutes FROM person_hours").join() === "300,300,300,300,300", 10_000);
+    await person.press("Give the days off");
+    await person.sees("Not there ");
+    expect(server.list("SELECT id FROM person_off WHERE removed_at IS NULL")).toHaveLength(1);
+  });
+
+  it("shows the year ahead", async () => {
+    await person.go("/rack/season");
+    await person.sees("The year ahead");
+    await person.sees("Ask in before the rush");
+  });
+});

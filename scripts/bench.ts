@@ -36,6 +36,8 @@ import { rootMeanSquare } from "@/core/proving/sound";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { fitSpin } from "@/core/spin/fit-spin";
 import { spinDown } from "@/core/spin/losses";
+import { dueFromLives } from "@/core/survival/component-lives";
+import { kaplanMeier } from "@/core/survival/kaplan-meier";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { addModel } from "@/data/catalogue/models";
@@ -336,6 +338,25 @@ async function libraryOfAThousand(): Promise<void> {
     medianMs(() => foretell(bench, 1, 2000), 1),
     once * 2000,
     "40 open jobs, 2,000 runs, against one run × 2,000",
+  );
+}
+
+// When a component is due by four thousand lives, against one pass over them in order.
+{
+  const random = stream(5);
+  const lives = Array.from({ length: 4000 }, (_, jobId) => ({
+    time: 10 + 100 * random(),
+    ended: random() < 0.4,
+    modelId: `m${jobId % 40}`,
+    family: `f${jobId % 8}`,
+    water: ["salt", "fresh"][jobId % 2]!,
+    jobId,
+  }));
+  print(
+    "survival",
+    medianMs(() => dueFromLives(lives, { modelId: "m8", family: "f0", water: "salt" }, 30), 3),
+    medianMs(() => kaplanMeier(lives), 9),
+    "due by 4,000 lives of 40 models against one pass of Kaplan and Meier",
   );
 }
 

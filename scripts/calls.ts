@@ -26,6 +26,7 @@ import { type TestId, testIds, verdicts } from "@/core/vocabulary/tests";
 import { type UseFactor, useFactors } from "@/core/vocabulary/use";
 import { type Call, call } from "./call-of";
 import { gaugeCalls } from "./gauge-calls";
+import { intervalCalls } from "./interval-calls";
 import { listen } from "./listen-call";
 import { orderingCalls } from "./ordering-calls";
 import { promiseCalls } from "./promise-calls";
@@ -221,6 +222,7 @@ export const calls: Record<string, Call> = {
   ...gaugeCalls,
   ...orderingCalls,
   ...promiseCalls,
+  ...intervalCalls,
   listen,
   "read-tag": call(z.object({ text: z.string() }), ({ text }) => parseTag(text)),
   quote,

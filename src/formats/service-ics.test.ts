@@ -13,7 +13,7 @@ const report = {
       component: "Outside",
       what: "quick clean, a drop at the knob",
       on: "2026-12-05",
-      because: "every third trip in salt",
+      because: "rule of thumb: every third trip in salt",
       byOwner: true,
     },
     { id: "whole", component: "Whole reel", what: "full service", on: "2027-11-25", because: "salt water", byOwner: false },
@@ -35,8 +35,8 @@ describe("the service dates as a calendar", () => {
     ]);
   });
 
-  it("says what to do, who does it, and that it is a rule of thumb", () => {
-    expect(events[0]!.description).toMatch(/quick clean.*yourself.*every third trip.*rule of thumb.*Z-00007-6/s);
+  it("says what to do, who does it, and on what its date stands", () => {
+    expect(events[0]!.description).toMatch(/quick clean.*yourself.*rule of thumb: every third trip.*Z-00007-6/s);
     expect(events[1]!.description).toContain("at The Bench, at the quay");
   });
 

@@ -20,7 +20,7 @@ export function serviceCalendar(report: Pick<Report, "tag" | "reel" | "serial" |
       allDay: true,
       transparency: ICalEventTransparency.TRANSPARENT,
       summary: `${report.reel}: ${due.component}`,
-      description: `${due.what}${due.byOwner ? " (yourself)" : ` (at ${report.shopName})`}. ${due.because}; a rule of thumb. Tag ${report.tag}${report.serial ? `, serial ${report.serial}` : ""}.`,
+      description: `${due.what}${due.byOwner ? " (yourself)" : ` (at ${report.shopName})`}. ${due.because}. Tag ${report.tag}${report.serial ? `, serial ${report.serial}` : ""}.`,
     });
     event.createAlarm({ trigger: 7 * 24 * 3600 });
   }

@@ -110,7 +110,7 @@ export function componentServices(types: Iterable<Pick<PartType, "role" | "shape
       ...row,
       because:
         use.tripsPerYear > 0
-          ? `${row.because}; or after ${orTrips(row.months)} trip${orTrips(row.months) === 1 ? "" : "s"}, whichever is first`
+          ? `${row.because}, or ${orTrips(row.months)} trip${orTrips(row.months) === 1 ? "" : "s"} if sooner`
           : row.because,
     }))
     .sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));

@@ -1,9 +1,12 @@
 import { type ComponentService, componentServices, servedComponents } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
 import type { Report } from "@/core/report/report";
+import { enoughEnded } from "@/core/survival/component-lives";
 import { type Job, listJobsOfReel } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import type { Db } from "@/data/store/database";
+import { lastHandedBack } from "@/data/store/kept-answers";
+import { dueOfComponent } from "./lives";
 
 /** Components that a job has served so far: by what came off, and by what was oiled where it sits. */
 export function servedByJob(db: Db, job: Job): ReadonlySet<string> {
@@ -25,6 +28,8 @@ export function servedByJob(db: Db, job: Job): ReadonlySet<string> {
 }
 
 export interface LastServed extends ComponentService {
+  /** Reels of this shop its interval stands on; 0 for a rule of thumb. */
+  readonly reels: number;
   /** The job in which it was served last; null where this bench never did. */
   readonly job: Job | null;
 }
@@ -47,10 +52,34 @@ export function lastServed(db: Db, reelId: number, from?: Job): LastServed[] {
     return known;
   };
   const { water, tripsPerYear } = last.intake;
-  return componentServices(machineOf(db, last).partTypes.values(), { water, tripsPerYear }).map((row) => ({
-    ...row,
-    job: visits.find((job) => servedIn(job).has(row.id)) ?? null,
-  }));
+  const { partTypes, model } = machineOf(db, last);
+  const of = { modelId: model.id, family: model.family, water, tripsPerYear };
+  // What is known goes with what was handed back last: the same for every reel that is asked for.
+  const today = lastHandedBack(db).slice(0, 10) || last.openedAt.slice(0, 10);
+  return componentServices(partTypes.values(), { water, tripsPerYear })
+    .map((row) => ({ ...row, ...fromReels(db, today, row, of), job: visits.find((job) => servedIn(job).has(row.id)) ?? null }))
+    .sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));
+}
+
+/** However long such reels lasted here, a rule of thumb is not stretched beyond this. */
+const mostStretched = 2.5;
+
+/** The rule of thumb as this shop's own reels correct it, once enough of them have shown their end; and on what it stands. */
+function fromReels(
+  db: Db,
+  today: string,
+  row: ComponentService,
+  of: { readonly modelId: string; readonly family: string; readonly water: string; readonly tripsPerYear: number },
+): { readonly months: number; readonly because: string; readonly reels: number } {
+  const due = dueOfComponent(db, today, row.id, of, row.months);
+  if (!due || due.ended < enoughEnded) return { months: row.months, because: `rule of thumb: ${row.because}`, reels: 0 };
+  const months = Math.max(0.5, Math.min(mostStretched * row.months, Math.round(due.months * 2) / 2));
+  const trips = Math.max(1, Math.round((months / 12) * of.tripsPerYear));
+  return {
+    months,
+    because: `from ${due.reels} such reels: 1 in 4 was worn after ${trips} trip${trips === 1 ? "" : "s"}`,
+    reels: due.reels,
+  };
 }
 
 /** How dates are counted and said. */
@@ -67,14 +96,14 @@ export function serviceDates(db: Db, job: Job, dates: DatesFrom): Pick<Report, "
   const rows = lastServed(db, job.reel.id, job);
   const dueOn = ({ job: served, months }: LastServed): string | null =>
     served === null ? null : served.id === job.id ? dates.after(months) : dates.from(served.closedAt ?? served.openedAt, months);
-  const { months, because } = nextService(job.intake);
+  const rule = nextService(job.intake);
   const whole = rows.find(({ id }) => id === "whole");
   const wholeOn = whole ? dueOn(whole) : null;
   return {
     nextService:
       wholeOn === null
-        ? `not opened in whole here yet, at the latest ${dates.words(dates.after(months))} (${because}; a rule of thumb)`
-        : `${dates.words(wholeOn)} (${because}; a rule of thumb)`,
+        ? `not opened in whole here yet, at the latest ${dates.words(dates.after(rule.months))} (${rule.because}; a rule of thumb)`
+        : `${dates.words(wholeOn)} (${whole!.reels ? whole!.because : `${rule.because}; a rule of thumb`})`,
     due: rows.flatMap((row) => {
       const { id, component, what, because: why, byOwner } = row;
       const on = dueOn(row);

@@ -26,6 +26,9 @@ export function fileResponse(body: Buffer | string, type: string, name: string, 
 /** A PDF shown in the browser. */
 export const pdfResponse = (bytes: Buffer, name: string): Response => fileResponse(bytes, "application/pdf", name, "inline");
 
+/** A table for a spreadsheet. */
+export const csvResponse = (text: string, name: string): Response => fileResponse(text, "text/csv; charset=utf-8", name);
+
 /** A file of the job whose tag stands in the address. */
 export const jobFile = (work: (db: Db, job: Job) => Answer) =>
   readFile("jobs", (db, { tag }: { tag: string }) => {

@@ -4,6 +4,7 @@ import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { gradeWords } from "@/core/interchange/interchange";
 import { measureKinds } from "@/core/measures/taken";
 import { formatMinor } from "@/core/money/money";
+import { paperName } from "@/core/papers/papers";
 import { discountClasses } from "@/core/quote/discounts";
 import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
@@ -236,6 +237,11 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "person-off-added": (d, { person }) => `entered that ${person(d.personId)} is not there from ${String(d.from)} to ${String(d.to)}`,
   "person-off-removed": () => "took out days somebody was not to be there",
   "promise-moved": (d) => `moved the promised day from ${String(d.from)} to ${String(d.to)}`,
+  "invoice-made": (d) => `made invoice ${paperName("invoice", Number(d.number))}: ${formatMinor(Number(d.totalMinor))}`,
+  "credit-made": (d) =>
+    `made credit note ${paperName("credit", Number(d.number))} of ${paperName("invoice", Number(d.of))}: ${formatMinor(Number(d.totalMinor))}`,
+  "payment-taken": (d) =>
+    `${Number(d.amountMinor) < 0 ? "paid back" : "took"} ${formatMinor(Math.abs(Number(d.amountMinor)))} (${String(d.how)}) on ${paperName("invoice", Number(d.number))}`,
   "season-invited": (d) => `wrote to ${count(d.owners, "owner")} to come before the season`,
   "shop-settings-saved": () => "saved the shop's settings",
 };

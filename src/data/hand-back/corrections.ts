@@ -1,4 +1,5 @@
 import { findJob } from "@/data/jobs/jobs";
+import { paperOfCorrection } from "@/data/papers/papers";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -35,5 +36,6 @@ export function correctJob(ctx: Context, jobId: number, { words, amountMinor }: 
   ctx.db
     .prepare("INSERT INTO job_correction (job_id, words, amount_minor, at, person_id) VALUES (?, ?, ?, ?, ?)")
     .run(jobId, words, amountMinor, ctx.now, ctx.person.id);
+  paperOfCorrection(ctx, job, { words, amountMinor });
   writeJournal(ctx, "job-corrected", { jobId, reelId: job.reel.id }, { amount: amountMinor });
 }

@@ -1,6 +1,7 @@
 import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back";
 import { type ClosingBlock, closingBlocks } from "@/data/bench/build";
 import { advanceStation, getOpenJob, type Job, listJobsOfLot } from "@/data/jobs/jobs";
+import { type BilledJob, invoiceFor } from "@/data/papers/bill-paper";
 import { endNeedsOfJob } from "@/data/parts/wanted";
 import { getBill } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
@@ -47,10 +48,20 @@ export function tickBrought(ctx: Context, jobId: number, item: string, given: bo
 
 /** Hands the reel back: nothing in the tray, every gate passed, everything that came with it ticked. The sum is fixed here. */
 export function closeJob(ctx: Context, jobId: number, signedBy: string, note: HandBackNote = {}): { totalMinor: number } {
+  const billed = handBack(ctx, jobId, signedBy, note);
+  invoiceFor(ctx, [billed], paidNow(note));
+  return { totalMinor: billed.bill.sum.totalMinor };
+}
+
+/** How it was paid there and then; null where the invoice stays open. Nobody said: it was settled as always, in cash. */
+const paidNow = ({ paidBy }: HandBackNote) => (paidBy === "invoice" || paidBy === "nothing" ? null : (paidBy ?? "cash"));
+
+function handBack(ctx: Context, jobId: number, signedBy: string, note: HandBackNote): BilledJob {
   const job = getOpenJob(ctx.db, jobId);
   const [first, ...others] = handBackBlocks(ctx.db, job);
   if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
-  const { totalMinor } = getBill(ctx.db, job).sum;
+  const bill = getBill(ctx.db, job);
+  const { totalMinor } = bill.sum;
   endNeedsOfJob(ctx, jobId, "closed");
   countConsumables(ctx, job);
   ctx.db
@@ -65,7 +76,7 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string, note: Ha
     { jobId, reelId: job.reel.id, customerId: job.customer.id },
     { totalMinor, paidBy: note.paidBy ?? null, oldParts: note.oldParts ?? null },
   );
-  return { totalMinor };
+  return { job, bill };
 }
 
 /** How a closed job was returned; nulls where nobody noted it. */
@@ -87,7 +98,12 @@ export function closeLot(ctx: Context, lotId: number, signedBy: string, note: Ha
   const open = listJobsOfLot(ctx.db, lotId).filter((job) => job.closedAt === null);
   const ready = open.filter((job) => job.station === "return" && !handBackBlocks(ctx.db, job).length);
   if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what is still open.");
-  for (const job of ready) closeJob(ctx, job.id, signedBy, note);
+  // What goes home together stands on one paper.
+  invoiceFor(
+    ctx,
+    ready.map((job) => handBack(ctx, job.id, signedBy, note)),
+    paidNow(note),
+  );
   return { reels: ready.length, left: open.length - ready.length };
 }
 

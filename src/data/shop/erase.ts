@@ -49,6 +49,8 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
   const nameUntil = until !== null && until >= ctx.now.slice(0, 10) ? until : null;
   if (nameUntil && customer.name !== erasedName)
     db.prepare("INSERT OR REPLACE INTO invoice_name (customer_id, name, keep_until) VALUES (?, ?, ?)").run(id, customer.name, nameUntil);
+  // A paper stays; whom it was made out to goes as soon as the law lets it.
+  if (!nameUntil) forgetPaperNames(db, [id, ...merged]);
   const reels = db.prepare("SELECT id FROM reel WHERE owner_id = ?").pluck().all(id) as number[];
   for (const each of [id, ...merged]) {
     db.prepare(
@@ -103,8 +105,18 @@ export const invoiceName = (db: Db, customerId: number): { name: string; until: 
     | undefined) ?? null;
 
 /** Lets go of names whose day has passed. @param today ISO day. @returns how many. */
-export const forgetInvoiceNames = (db: Db, today: string): number =>
-  db.prepare("DELETE FROM invoice_name WHERE keep_until < ?").run(today).changes;
+export function forgetInvoiceNames(db: Db, today: string): number {
+  const over = db.prepare("SELECT customer_id FROM invoice_name WHERE keep_until < ?").pluck().all(today) as number[];
+  for (const id of over)
+    forgetPaperNames(db, [id, ...(db.prepare("SELECT id FROM customer WHERE merged_into = ?").pluck().all(id) as number[])]);
+  return db.prepare("DELETE FROM invoice_name WHERE keep_until < ?").run(today).changes;
+}
+
+const forgetPaperNames = (db: Db, customerIds: readonly number[]): void => {
+  db.prepare("DELETE FROM paper_name WHERE number IN (SELECT number FROM paper WHERE customer_id IN (SELECT value FROM json_each(?)))").run(
+    JSON.stringify(customerIds),
+  );
+};
 
 /**
  * Who was erased, kept beside the database and never in a copy of it, without a word about them: a hash of the name, and the instant their card was

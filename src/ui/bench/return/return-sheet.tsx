@@ -3,6 +3,7 @@ import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import type { StationTime } from "@/core/bench-time/station-time";
 import { formatMinor } from "@/core/money/money";
+import { paperName } from "@/core/papers/papers";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -38,6 +39,8 @@ interface Props {
   readonly correct: Action<void>;
   /** How a closed one was returned, in words; empty while it is here. */
   readonly handedBack: string;
+  /** Its invoice; null where there is none. */
+  readonly invoice: number | null;
   readonly ready: Action<void>;
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
@@ -77,6 +80,7 @@ export function ReturnSheet({
   times,
   correct,
   handedBack,
+  invoice,
   ready,
   tick,
   leaveOut,
@@ -123,6 +127,11 @@ export function ReturnSheet({
         <section>
           <h2>{head.closed ? "Returned" : "Still open"}</h2>
           {handedBack && <p>{handedBack}</p>}
+          {invoice !== null && (
+            <Link className="act-link inline-flex min-h-10 items-center" href={`/ledger/papers/${invoice}`} prefetch={false}>
+              Invoice {paperName("invoice", invoice)}
+            </Link>
+          )}
           {!head.closed && !blocks.length && (
             <p className="mt-2">
               {putRightMinor === null

@@ -12,6 +12,7 @@ import { listCorrections } from "@/data/hand-back/corrections";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { serviceDates } from "@/data/ledger/served";
+import { invoiceOfJob } from "@/data/papers/papers";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return/return-sheet";
@@ -68,6 +69,7 @@ export default async function ReturnPage(props: StationProps) {
       told={toldInAll(job.intake)}
       times={listStationTimes(db, job.id)}
       correct={correctMinutes}
+      invoice={job.closedAt ? invoiceOfJob(db, job.id) : null}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
       ready={hangReady}
       tick={tickItem}

@@ -19,7 +19,17 @@ export const pages: readonly string[] = [
   ...["", "/playbook", "/ledgers", "/editions", "/fits", "/reels"].map((leaf) => `/library/${model}${leaf}`),
   ...["/library", "/library/part/sk-star", "/library/new-part", "/gauges"],
   ...["drag", "washers", "bearing", "screw", "spin", "gearing", "line"].map(gauge),
-  ...["/ledger", "/ledger/reel/2", "/shop", "/shop/knowledge"],
+  ...[
+    "/ledger",
+    "/ledger/papers",
+    "/ledger/papers/1",
+    "/ledger/figures",
+    "/ledger/figures/jobs",
+    "/ledger/reel/2",
+    "/shop",
+    "/shop/knowledge",
+  ],
+  ...["/rack/hours", "/rack/season"],
 ];
 
 /** Statements each page asks of the database, in a demo and once `more` further jobs stand on its rack. */

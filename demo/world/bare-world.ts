@@ -6,7 +6,7 @@ import { bareHands } from "./bare-hands";
 import { calendarOf, within } from "./calendar";
 import type { WorldModel } from "./reels";
 import { seeded } from "./seeded";
-import { simulate, type WorldVisit } from "./simulate";
+import { simulate, type World, type WorldVisit } from "./simulate";
 import { popular, populate, type WorldSize } from "./world";
 
 /** One model a family, as its template has it. */
@@ -26,11 +26,12 @@ const templateModels = (): WorldModel[] =>
 const lastDay = DateTime.fromISO("2026-06-30", { zone: "utc" });
 
 /** A world without books: its jobs' times, and what was true of each. */
-export function bareWorld(size: WorldSize, change: (upsets: ReturnType<typeof calendarOf>["upsets"]) => void = () => undefined) {
+export function bareWorld(size: WorldSize, planted?: World["planted"], sound = false) {
   const random = seeded(size.seed);
   const calendar = calendarOf(random.fork("calendar"), lastDay, size.years);
-  change(calendar.upsets);
-  const world = populate(random.fork("reels"), calendar, size, templateModels());
+  // A world that is to be judged by what is planted has no bad batch of its own.
+  if (sound) Object.assign(calendar.upsets.badWashers, { lifeTimes: 1 });
+  const world: World = { ...populate(random.fork("reels"), calendar, size, templateModels()), ...(planted ? { planted } : {}) };
   const hands = bareHands(random.fork("hands"), calendar);
   const visits: WorldVisit[] = [];
   simulate(

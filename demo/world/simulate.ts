@@ -55,6 +55,8 @@ export interface World {
   /** Share of failures whose owner comes here with them. */
   readonly loyalty: number;
   readonly benchMinutes: number;
+  /** How long a life renewed at a visit lasts against what it should; 1 where nothing is planted. For worlds that are to be judged. */
+  readonly planted?: (visit: WorldVisit, component: string, day: number) => number;
 }
 
 interface Hanging {
@@ -110,7 +112,7 @@ function visitOf(random: Seeded, reel: HiddenReel, day: number, calendar: Calend
 }
 
 /** What the work makes of a reel: what was found and mended is new, a service makes grease and roller fresh, what was missed goes on. */
-function mend(random: Seeded, visit: WorldVisit, day: number, calendar: Calendar): void {
+function mend(random: Seeded, visit: WorldVisit, day: number, { calendar, planted }: World): void {
   const { reel, kind, depth, found, declined } = visit;
   if (kind === "purchase-check" || declined) return;
   const trips = tripsOf(reel, day, calendar);
@@ -121,7 +123,12 @@ function mend(random: Seeded, visit: WorldVisit, day: number, calendar: Calendar
     const served = spec.renews.length === 0 && depth !== "light" && (kind !== "repair" || mended);
     if (!mended && !served) continue;
     component.freshAtTrips = trips;
-    component.lifeTrips = drawLife(random, spec, reel.water, bad && spec.id === "drag" ? calendar.upsets.badWashers.lifeTimes : 1);
+    component.lifeTrips = drawLife(
+      random,
+      spec,
+      reel.water,
+      (bad && spec.id === "drag" ? calendar.upsets.badWashers.lifeTimes : 1) * (mended ? (planted?.(visit, spec.id, day) ?? 1) : 1),
+    );
     // Now and then a piece is put in badly, or was bad when it came.
     if (mended && random.chance(0.03)) component.lifeTrips = Math.min(component.lifeTrips, random.uniform() * 4 + 0.5);
   }
@@ -241,7 +248,7 @@ export function simulate(
           hands.build(day, minute, job, visit);
           minute += visit.minutes.build;
           one.stage = "ready";
-          mend(random, visit, day, calendar);
+          mend(random, visit, day, world);
           later(fetching, day + (visit.lot ? 3 : visit.fetchedAfterDays), one);
         }
       }

@@ -15,6 +15,7 @@ import { Pager } from "@/ui/controls/pager";
 import { dateWords, instantWords } from "@/ui/dates";
 import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";
 import { EraseForm } from "@/ui/ledger/erase-form";
+import { LedgerRooms } from "@/ui/ledger/ledger-rooms";
 import { MergeForm } from "@/ui/ledger/merge-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { addNewCustomer, eraseCustomerCard, mergeCustomerCards, retireCustomerCard, saveCustomer } from "./actions";
@@ -52,6 +53,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
   const onPage = (hits ?? reels).length;
   return (
     <Sheet fill block={<CornerBlock cells={[{ label: "Reels on record", value: String(countReels(db, customer?.id)), large: true }]} />}>
+      <LedgerRooms here="book" />
       <div className="grid gap-8 lg:grid-cols-[1fr_1fr]">
         <div>
           {customer ? (

@@ -237,6 +237,13 @@ export const listClosedJobs = (db: Db, limit: number, customerId?: number): Job[
           .all(customerId, limit)) as JobRow[],
   );
 
+/** Jobs that were handed back in a time, the first first. @param from and to ISO days, both included. */
+export const listJobsClosedBetween = (db: Db, from: string, to: string): Job[] =>
+  toJobs(
+    db,
+    db.prepare(`${select} WHERE job.closed_at >= ? AND job.closed_at < ? ORDER BY job.closed_at, job.id`).all(from, `${to}T99`) as JobRow[],
+  );
+
 export const findJob = (db: Db, id: number): Job | null =>
   toJobs(db, db.prepare(`${select} WHERE job.id = ?`).all(id) as JobRow[])[0] ?? null;
 

@@ -43,11 +43,14 @@ interface Row {
   arrived: string | null;
 }
 
-/** The last jobs as the journal tells of them, those still here too, oldest first. The same until something is handed back or the shop changed. */
-function readJobs(db: Db): PastJob[] {
+/** The last jobs, those still here too. */
+const lastJobs = (db: Db): number[] => db.prepare("SELECT id FROM job ORDER BY id DESC LIMIT ?").pluck().all(mostJobs) as number[];
+
+/** Some jobs as the journal tells of them, oldest first. */
+export function pastJobs(db: Db, ids: readonly number[]): PastJob[] {
   const rows = db
     .prepare(
-      `WITH last AS (SELECT id FROM job ORDER BY id DESC LIMIT ${mostJobs})
+      `WITH last AS (SELECT value AS id FROM json_each(?))
        SELECT job.id, model_version.model_id AS modelId, model.family, job.kind, job.lot_id AS lot, job.opened_at AS opened, job.closed_at AS closed,
          job.promised_on AS promised,
          (SELECT choice FROM job_way WHERE job_way.job_id = job.id AND way = 'depth') AS depth,
@@ -63,7 +66,7 @@ function readJobs(db: Db): PastJob[] {
        FROM last JOIN job USING (id) JOIN model_version ON model_version.id = job.model_version_id JOIN model ON model.id = model_version.model_id
        LEFT JOIN journal ON journal.job_id = job.id GROUP BY job.id ORDER BY job.opened_at, job.id`,
     )
-    .all() as Row[];
+    .all(JSON.stringify(ids)) as Row[];
   const times = stationTimesOf(
     db,
     rows.map(({ id }) => id),
@@ -105,7 +108,7 @@ export const shopPast = (db: Db, today: string): ShopPast =>
     const { openOn, benchHoursPerDay } = getShopSettings(db);
     const opening = openingOf(db);
     return {
-      jobs: readJobs(db),
+      jobs: pastJobs(db, lastJobs(db)),
       rules: Array.from({ length: 7 }, (_, day) => (openOn.includes(day + 1) ? Math.round(benchHoursPerDay * 60) : 0)),
       from: benchFrom,
       shut: (day) => opening.shut.some(({ from, to }) => from <= isoOfDay(day) && isoOfDay(day) <= to),

@@ -1,0 +1,197 @@
+import Link from "next/link";
+import { today } from "@/app/server/clock";
+import { rangeOf } from "@/app/server/range";
+import { readerOf, readPage } from "@/app/server/reading";
+import { falseAlarmMonths, type Watch } from "@/core/drift/watches";
+import { comebacksByCause, type Figure, figuresBy, monthsOf, waitFigures } from "@/core/figures/figures";
+import { formatMinor } from "@/core/money/money";
+import { verdictOf } from "@/core/promise/backtest";
+import { countedJobs } from "@/data/figures/counted-jobs";
+import { watchesOf, watchNames } from "@/data/figures/drift";
+import { stockFigures } from "@/data/figures/stock-figures";
+import { isoOfDay } from "@/data/promise/past";
+import { listSaidDays } from "@/data/promise/said";
+import { getShopSettings } from "@/data/shop/settings";
+import { dateWords } from "@/ui/dates";
+import { MonthBars, SpreadBars } from "@/ui/ledger/figure-bars";
+import { LedgerRooms } from "@/ui/ledger/ledger-rooms";
+import { chanceWords } from "@/ui/promise/bench-to-ask";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+
+export const metadata = { title: "Figures" };
+
+export default async function FiguresPage({ searchParams }: { searchParams: Promise<Readonly<Record<string, string>>> }) {
+  const db = await readPage("ledger");
+  const asked = await searchParams;
+  const { from, to } = rangeOf(new URLSearchParams(asked));
+  const day = today();
+  const jobs = countedJobs(db, from, to);
+  const { currency, promiseChance } = getShopSettings(db);
+  const times = `from=${from}&to=${to}`;
+  const behind = (id: string) => `/ledger/figures/jobs?${times}&figure=${encodeURIComponent(id)}`;
+  const said = listSaidDays(db, day, from);
+  const dates = verdictOf(said, promiseChance);
+  const truly = said.filter(({ afterwards }) => !afterwards).length;
+  const owner = (await readerOf(db)).role === "owner";
+  const watched = watchesOf(db, day).filter(({ kind }) => owner || kind !== "person");
+  const alarms = watched.filter(({ alarm }) => alarm !== null);
+  const names = watchNames(db);
+  const stock = stockFigures(db, from, to);
+  const cost = (minor: number) => formatMinor(Math.round(minor));
+  const times10 = (share: number) => share.toFixed(2);
+  return (
+    <Sheet fill block={<CornerBlock cells={[{ label: "Jobs in this time", value: String(jobs.length), large: true }]} />}>
+      <LedgerRooms here="figures" />
+      <form action="/ledger/figures" className="flex flex-wrap items-end gap-2">
+        <label className="flex flex-col">
+          <span className="text-note">From</span>
+          <input type="date" name="from" defaultValue={from} />
+        </label>
+        <label className="flex flex-col">
+          <span className="text-note">to</span>
+          <input type="date" name="to" defaultValue={to} />
+        </label>
+        <button type="submit" className="key key-small">
+          Show
+        </button>
+        <a className="act-link ml-4 inline-flex min-h-10 items-center" href={`/ledger/figures/figures.csv?${times}`}>
+          These figures (CSV)
+        </a>
+        <a className="act-link inline-flex min-h-10 items-center" href={`/ledger/figures/jobs.csv?${times}`}>
+          The jobs behind them (CSV)
+        </a>
+      </form>
+      {jobs.length === 0 ? (
+        <p className="mt-4">No reel was returned in this time. Choose another, or look again when the first one is.</p>
+      ) : (
+        <div className="mt-2 grid gap-8 lg:grid-cols-2">
+          <div>
+            <h2>Month by month</h2>
+            <MonthBars
+              months={monthsOf(jobs, from, to).map((month) => ({ ...month, href: behind(month.id), sum: cost(month.totalMinor) }))}
+              currency={currency}
+            />
+            <h2 className="mt-4">What a bench hour brought, {currency}</h2>
+            <p className="text-note">Work without pieces, before tax, by the stations' clocks. The bar is where half of all jobs lie.</p>
+            <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-kind"), behind, cost)} />
+            <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-family"), behind, cost)} />
+          </div>
+          <div>
+            <h2>Days that were said</h2>
+            {dates.jobs < 10 ? (
+              <p>Ten finished jobs are needed to tell how often a said day holds; there are {dates.jobs}.</p>
+            ) : (
+              <>
+                <p>
+                  Of {dates.jobs} days said for {chanceWords(promiseChance)},{" "}
+                  <strong>
+                    <span className="num">{Math.round(dates.held)}</span> of 100 held
+                  </strong>
+                  .{truly < dates.jobs && ` ${truly} were said at the counter, the others reckoned afterwards by what was known then.`}
+                </p>
+                <p className="text-note">
+                  Mean cost of being out (pinball loss, days): {dates.loss.toFixed(2)}; seven days for all {dates.lossOfSeven.toFixed(2)},
+                  the middle of what jobs took {dates.lossOfMean.toFixed(2)}.
+                </p>
+              </>
+            )}
+            <h2 className="mt-4">What it took against the quote</h2>
+            <p className="text-note">1 is as quoted, 1.2 a fifth longer.</p>
+            <SpreadBars rows={rowsOf(figuresBy(jobs, "took-kind"), behind, times10)} mark={1} />
+            <h2 className="mt-4">What waits on whom, days</h2>
+            <SpreadBars rows={rowsOf(waitFigures(jobs), behind, (days) => days.toFixed(1))} />
+            <h2 className="mt-4">Comebacks by cause</h2>
+            {comebacksByCause(jobs).length === 0 ? (
+              <p>None came back in this time.</p>
+            ) : (
+              <table className="plain-table">
+                <tbody>
+                  {comebacksByCause(jobs).map(({ id, group, jobs: n }) => (
+                    <tr key={id}>
+                      <td>
+                        <Link className="act-link" href={behind(id)} prefetch={false}>
+                          {group}
+                        </Link>
+                      </td>
+                      <td className="num text-right">{n}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+            <h2 className="mt-4">Suppliers and stock</h2>
+            <table className="plain-table">
+              <tbody>
+                {stock.suppliers.map(({ id, name, orders, spentMinor, middleDays }) => (
+                  <tr key={id}>
+                    <td>
+                      <Link className="act-link" href="/stores/suppliers" prefetch={false}>
+                        {name}
+                      </Link>
+                    </td>
+                    <td className="num text-right">{orders === 1 ? "1 order" : `${orders} orders`}</td>
+                    <td className="num text-right">{middleDays === null ? "" : `${middleDays.toFixed(0)} days`}</td>
+                    <td className="num text-right">{cost(spentMinor)}</td>
+                  </tr>
+                ))}
+                <tr>
+                  <td>
+                    <Link className="act-link" href="/stores/bins" prefetch={false}>
+                      Worth of what lies in the bins
+                    </Link>
+                  </td>
+                  <td />
+                  <td className="num text-right">{stock.pieces} pieces</td>
+                  <td className="num text-right">{cost(stock.worthMinor)}</td>
+                </tr>
+              </tbody>
+            </table>
+            <h2 className="mt-4">Watched</h2>
+            <p className="text-note">
+              {watched.length} {watched.length === 1 ? "thing is" : "things are"} watched by sums that alarm falsely about once in{" "}
+              {falseAlarmMonths / 12} years, all together.
+            </p>
+            {alarms.length === 0 ? (
+              <p>Nothing drifts.</p>
+            ) : (
+              <ul>
+                {alarms.map((watch) => (
+                  <li key={`${watch.kind} ${watch.id}`} className="rule-row py-1">
+                    {driftWords(watch, names)}{" "}
+                    <Link
+                      className="act-link"
+                      href={`/ledger/figures/jobs?watch=${watch.kind}&id=${encodeURIComponent(watch.id)}`}
+                      prefetch={false}
+                    >
+                      The jobs behind it
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </div>
+        </div>
+      )}
+    </Sheet>
+  );
+}
+
+const rowsOf = (figures: readonly Figure[], behind: (id: string) => string, words: (value: number) => string) =>
+  figures.slice(0, 10).map(({ id, group, spread }) => ({
+    id,
+    group,
+    href: behind(id),
+    ...spread,
+    words: words(spread.middle),
+  }));
+
+/** What a watch found, in a sentence. */
+function driftWords({ kind, id, alarm, seen, expected }: Watch, names: ReadonlyMap<string, string>): string {
+  const name = names.get(id) ?? id;
+  const since = dateWords(isoOfDay(alarm!.since));
+  if (kind === "supplier")
+    return `Drag washers from ${name} wear early since about ${since}: ${seen} were worn where ${expected.toFixed(1)} were to be expected.`;
+  if (kind === "model")
+    return `The drag of ${name} falls since about ${since}: it leaves with ${Math.round(100 * (1 - seen))} % less than before.`;
+  return `Work of ${name} comes back more often since about ${since}: ${seen} where ${expected.toFixed(1)} were to be expected. Something to look at together, nothing more.`;
+}

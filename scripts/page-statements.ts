@@ -16,7 +16,7 @@ export const pages: readonly string[] = [
   ...["find", "quote"].map((station) => `/bench/Z-00006-8/${station}`),
   ...["strip", "clean"].map((station) => `/bench/Z-00010-1/${station}`),
   ...["/bench/Z-00005-9/parts", "/bench/Z-00004-5/build", "/bench/Z-00008-4/prove", "/bench/Z-00008-4/return"],
-  ...["", "/playbook", "/ledgers", "/editions", "/fits", "/reels"].map((leaf) => `/library/${model}${leaf}`),
+  ...["", "/playbook", "/ledgers", "/editions", "/fits", "/reels", "/record"].map((leaf) => `/library/${model}${leaf}`),
   ...["/library", "/library/part/sk-star", "/library/new-part", "/gauges"],
   ...["drag", "washers", "bearing", "screw", "spin", "gearing", "line"].map(gauge),
   ...[

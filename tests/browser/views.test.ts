@@ -30,6 +30,7 @@ const views = [
   "/library/dunlin-9/editions",
   "/library/dunlin-9/fits",
   "/library/dunlin-9/reels",
+  "/library/dunlin-9/record",
   "/library/part/sk-dog",
   "/gauges",
   "/gauges/drag",

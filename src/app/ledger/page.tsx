@@ -2,11 +2,16 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { readPage } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
+import { benchWays } from "@/core/ways/ways";
+import { findPartType } from "@/data/catalogue/part-types";
 import { type Customer, findCustomer } from "@/data/customers/customers";
 import { cardOf } from "@/data/customers/merge";
-import { countReels, listReels, type Reel } from "@/data/customers/reels";
+import { countReels, listReels, listReelsByIds, type Reel } from "@/data/customers/reels";
+import { faultNamer } from "@/data/diagnosis/knowledge";
 import { listClosedJobs } from "@/data/jobs/jobs";
+import { messagesOfCustomer, moneyOfCustomer, wishesOfCustomer } from "@/data/ledger/customer-money";
 import { listJournalSentences, listJournalSentencesOf } from "@/data/ledger/journal-sentences";
+import { findBy, reelsFoundBy } from "@/data/ledger/reel-past";
 import { erasedName, invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
@@ -27,7 +32,14 @@ const pageOf = 25;
 const entriesOf = 30;
 const returnedOf = 8;
 
-type Query = { readonly customer?: string; readonly q?: string; readonly page?: string; readonly before?: string };
+type Query = {
+  readonly fault?: string;
+  readonly part?: string;
+  readonly customer?: string;
+  readonly q?: string;
+  readonly page?: string;
+  readonly before?: string;
+};
 const whole = (text: string | undefined): number => (text && /^\d{1,12}$/.test(text) ? Number(text) : 0);
 /** This page with something of its address changed. */
 const address = (query: Query, change: Partial<Query>): string => {
@@ -44,7 +56,14 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
   // One more than is shown tells whether there is another page.
   const hits = text && !customer ? findAnything(db, text, pageOf + 1, ["reel", "customer", "job"], page * pageOf) : null;
   const owner = customer ? { ownerId: customer.id } : {};
-  const reels = hits ? [] : listReels(db, { ...owner, limit: pageOf + 1, offset: page * pageOf });
+  const by = query.fault ? ({ by: "fault", id: query.fault } as const) : query.part ? ({ by: "part", id: query.part } as const) : null;
+  const named = faultNamer(db);
+  const foundBy = text && !customer && page === 0 ? findBy(db, text, (id) => named(id)?.name ?? id) : [];
+  const reels = by
+    ? listReelsByIds(db, reelsFoundBy(db, by.by, by.id.slice(0, 80), pageOf + 1, page * pageOf))
+    : hits
+      ? []
+      : listReels(db, { ...owner, limit: pageOf + 1, offset: page * pageOf });
   const closed = hits ? [] : listClosedJobs(db, returnedOf, customer?.id);
   const before = whole(query.before);
   const entries = customer
@@ -63,7 +82,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
               <h1>Ledger</h1>
               <form action="/ledger" className="mt-1 flex items-end gap-2">
                 <label className="flex flex-1 flex-col">
-                  <span className="text-note">Tag, serial, owner or reel</span>
+                  <span className="text-note">Tag, serial, owner, reel, fault or part</span>
                   <input name="q" defaultValue={text} autoComplete="off" />
                 </label>
                 <button type="submit" className="key key-small">
@@ -76,7 +95,25 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
               </details>
             </>
           )}
-          {hits ? <Hits hits={hits.slice(0, pageOf)} text={text} /> : <Reels reels={reels.slice(0, pageOf)} />}
+          {by && (
+            <p className="mt-2">
+              Reels {by.by === "fault" ? "on which was found" : "into which went"}:{" "}
+              <strong>{by.by === "fault" ? (named(by.id)?.name ?? "this fault") : (findPartType(db, by.id)?.name ?? "this part")}</strong>
+            </p>
+          )}
+          {foundBy.length > 0 && (
+            <ul className="mt-2">
+              {foundBy.map((row) => (
+                <li key={`${row.by} ${row.id}`} className="rule-row py-1">
+                  <Link className="act-link" href={`/ledger?${row.by}=${encodeURIComponent(row.id)}`} prefetch={false}>
+                    {row.name}
+                  </Link>
+                  : {row.by === "fault" ? "found on" : "went into"} {row.reels === 1 ? "1 reel" : `${row.reels} reels`}
+                </li>
+              ))}
+            </ul>
+          )}
+          {hits ? <Hits hits={hits.slice(0, pageOf)} text={text} none={foundBy.length === 0} /> : <Reels reels={reels.slice(0, pageOf)} />}
           <Pager page={page} more={onPage > pageOf} href={(to) => address(query, { page: to ? String(to) : "" })} />
           {closed.length > 0 && (
             <>
@@ -141,6 +178,7 @@ function OneCustomer({ db, customer }: { db: Db; customer: Customer }) {
   return (
     <>
       <h1>Reels of {customer.name}</h1>
+      <CustomerStory db={db} customerId={customer.id} name={customer.name} />
       <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
       {kept && (
         <p>
@@ -160,6 +198,58 @@ function OneCustomer({ db, customer }: { db: Db; customer: Customer }) {
       <Link className="act-link" href="/ledger" prefetch={false}>
         All reels
       </Link>
+    </>
+  );
+}
+
+const messageWords = { quote: "asked about the quote", season: "asked in before the season", told: "told that it is ready" } as const;
+
+/** Money, wishes and messages of one customer. */
+function CustomerStory({ db, customerId, name }: { db: Db; customerId: number; name: string }) {
+  const money = moneyOfCustomer(db, customerId);
+  const wishes = wishesOfCustomer(db, customerId);
+  const messages = messagesOfCustomer(db, customerId, 8);
+  return (
+    <>
+      {money.map(({ currency, papers, chargedMinor, openMinor }) => (
+        <p key={currency}>
+          <Link className="act-link" href={`/ledger/papers?q=${encodeURIComponent(name)}`} prefetch={false}>
+            {papers === 1 ? "1 invoice" : `${papers} invoices`}
+          </Link>
+          : <span className="num">{formatMinor(chargedMinor)}</span> {currency}
+          {openMinor > 0 && (
+            <>
+              , of which <strong className="num">{formatMinor(openMinor)}</strong> is open
+            </>
+          )}
+          .
+        </p>
+      ))}
+      {wishes.length > 0 && (
+        <p>
+          Wishes:{" "}
+          {wishes
+            .map(({ way, choice }) => {
+              const known = benchWays[way as keyof typeof benchWays] as
+                | { name: string; choices: Readonly<Record<string, string>> }
+                | undefined;
+              return known ? `${known.name}: ${known.choices[choice] ?? choice}` : "";
+            })
+            .filter(Boolean)
+            .join("; ")}
+          .
+        </p>
+      )}
+      {messages.length > 0 && (
+        <ul aria-label="Messages">
+          {messages.map(({ at, tag, what, answeredAt }) => (
+            <li key={`${at} ${tag} ${what}`} className="text-note">
+              {dateWords(at)}, <span className="num">{tag}</span>: {messageWords[what]}
+              {what === "quote" && (answeredAt ? `, answered ${dateWords(answeredAt)}` : ", not answered")}
+            </li>
+          ))}
+        </ul>
+      )}
     </>
   );
 }
@@ -203,7 +293,8 @@ const hitWays: Readonly<Record<string, { words: string; href: (ref: string) => s
   customer: { words: "customer", href: (ref) => `/ledger?customer=${ref}` },
 };
 
-function Hits({ hits, text }: { hits: readonly FindHit[]; text: string }): ReactNode {
+function Hits({ hits, text, none }: { hits: readonly FindHit[]; text: string; none: boolean }): ReactNode {
+  if (!hits.length && !none) return null;
   if (!hits.length) return <p className="mt-2">Nothing in the book is called “{text}”. Try fewer letters.</p>;
   return (
     <table className="plain-table mt-2">

@@ -242,6 +242,7 @@ export const journalSayings: Readonly<Record<string, Say>> = {
     `made credit note ${paperName("credit", Number(d.number))} of ${paperName("invoice", Number(d.of))}: ${formatMinor(Number(d.totalMinor))}`,
   "payment-taken": (d) =>
     `${Number(d.amountMinor) < 0 ? "paid back" : "took"} ${formatMinor(Math.abs(Number(d.amountMinor)))} (${String(d.how)}) on ${paperName("invoice", Number(d.number))}`,
+  "consensus-taken": (d) => `made what ${count(d.teardowns, "teardown")} agree on a schematic of ${count(d.seats, "seat")}`,
   "season-invited": (d) => `wrote to ${count(d.owners, "owner")} to come before the season`,
   "shop-settings-saved": () => "saved the shop's settings",
 };

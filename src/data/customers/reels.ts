@@ -32,6 +32,12 @@ export const listReels = (db: Db, { ownerId, limit, offset = 0 }: { ownerId?: nu
     )
     .all({ limit, offset, ...(ownerId === undefined ? {} : { ownerId }) }) as Reel[];
 
+/** Some reels by their ids, in that order. */
+export function listReelsByIds(db: Db, ids: readonly number[]): Reel[] {
+  const rows = db.prepare(`${select} WHERE reel.id IN (SELECT value FROM json_each(?))`).all(JSON.stringify(ids)) as Reel[];
+  return rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
+}
+
 export const countReels = (db: Db, ownerId?: number): number =>
   (ownerId === undefined
     ? db.prepare("SELECT count(*) FROM reel").pluck().get()

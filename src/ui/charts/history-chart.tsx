@@ -14,6 +14,8 @@ export interface Series {
   readonly unit: string;
   readonly before: readonly (number | null)[];
   readonly after: readonly (number | null)[];
+  /** Between what two thirds of such reels read when they leave; null where too few did. */
+  readonly usual?: { readonly low: number; readonly high: number; readonly jobs: number } | null;
 }
 
 /** The series that changed most for its size: what the eye should fall on first. */
@@ -48,6 +50,18 @@ export function HistoryChart({ visits, series }: { visits: readonly string[]; se
             pointRadius: 5,
             pointBackgroundColor: "#FCFCFA",
           },
+          // Where such reels lie when they leave: two lines across all visits.
+          ...(shown.usual
+            ? [shown.usual.low, shown.usual.high].map((at) => ({
+                label: "such reels",
+                data: visits.map(() => at),
+                borderColor: ink,
+                borderWidth: 1,
+                borderDash: [8, 4],
+                pointRadius: 0,
+                tension: 0,
+              }))
+            : []),
           { ...line, label: "after", data: [...shown.after], borderWidth: 2, pointRadius: 5, pointBackgroundColor: ink },
         ],
       },
@@ -82,7 +96,10 @@ export function HistoryChart({ visits, series }: { visits: readonly string[]; se
           />
         </div>
       </TabRail>
-      <p className="text-note">Open squares, thin: before the work. Full squares: after it. Pulls at the line radius they were taken at.</p>
+      <p className="text-note">
+        Open squares, thin: before the work. Full squares: after it. Pulls at the line radius they were taken at.
+        {shown.usual && ` Dashed: where ${shown.usual.jobs} such reels lie when they leave, two thirds of them.`}
+      </p>
     </div>
   );
 }

@@ -7,6 +7,7 @@ const pages = [
   ["/editions", "Editions"],
   ["/fits", "Fits and kits"],
   ["/reels", "Reels seen"],
+  ["/record", "Record"],
 ] as const;
 export type ModelPage = (typeof pages)[number][1];
 

@@ -17,7 +17,9 @@ import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts } from "@/data/jobs/pieces";
+import { recordOfModel } from "@/data/ledger/model-record";
 import { dueOfReel } from "@/data/ledger/reel-history";
+import { ownersOfReel, picturesOfReel } from "@/data/ledger/reel-past";
 import { listDonorSeats, listPiecesOfDonor } from "@/data/parts/donors";
 import { listPastVisits } from "@/data/shop/bring-in";
 import { getShopSettings } from "@/data/shop/settings";
@@ -48,6 +50,10 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
     return found ? (found.value === null ? found.verdict : sayFigures(found.value, found.unit, force)) : "–";
   };
   const protocol = protocolFor(findModel(db, reel.modelId)!.family);
+  const radius = visits[0] ? machineOf(db, visits[0].job).lineRadiusMm : null;
+  const record = radius === null ? null : recordOfModel(db, reel.modelId, radius);
+  const owners = ownersOfReel(db, reel.id);
+  const pictures = picturesOfReel(db, reel.id, 12);
   const given = listPiecesOfDonor(db, reel.id);
   const force = getShopSettings(db).shownForce;
   const taken = takenForWords(takenFor(db, reel.id));
@@ -94,7 +100,11 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             words: dateWords(job.openedAt),
             open: job.closedAt === null,
           }))}
-          due={due.map(({ id, on, component }) => ({ id, on, words: `${component} ${dateWords(on)}` }))}
+          due={due.map(({ id, on, component, because }) => ({
+            id,
+            on,
+            words: `${component} ${dateWords(on)} (${because.startsWith("from") ? because.split(":")[0] : "rule of thumb"})`,
+          }))}
         />
       )}
       <p className="flex flex-wrap gap-2">
@@ -105,6 +115,43 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
           History as a file
         </a>
       </p>
+      {owners.length > 1 && (
+        <p className="mt-2">
+          Owners:{" "}
+          {owners.map(({ name, customerId, first, last }, i) => (
+            <span key={`${customerId} ${first}`}>
+              {i > 0 && ", then "}
+              <Link className="act-link" href={`/ledger?customer=${customerId}`} prefetch={false}>
+                {name}
+              </Link>{" "}
+              ({dateWords(first)}
+              {last !== first && ` to ${dateWords(last)}`})
+            </span>
+          ))}
+        </p>
+      )}
+      <p className="mt-2">
+        <Link className="act-link inline-flex min-h-10 items-center" href={`/library/${reel.modelId}/record`} prefetch={false}>
+          What is known of such reels
+        </Link>
+      </p>
+      {pictures.length > 0 && (
+        <ul aria-label="Pictures" className="my-2 flex flex-wrap gap-2">
+          {pictures.map(({ hash, tag, at }) => (
+            <li key={hash}>
+              <a href={`/api/photos/${hash}`} target="_blank" rel="noreferrer">
+                {/* biome-ignore lint/performance/noImgElement: the shop's own pictures are served as they are kept */}
+                <img
+                  src={`/api/photos/${hash}`}
+                  alt={`Taken at ${tag}, ${dateWords(at)}`}
+                  className="h-24 border border-current"
+                  loading="lazy"
+                />
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
       <OwnerForm reelId={reel.id} give={changeReelOwner} />
       {ages.length > 0 && (
         <p className="mt-2">
@@ -121,8 +168,20 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
                 oldestFirst
                   .map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase)?.value ?? null)
                   .map((value) => (value === null ? null : shownValue(value, spec.unit, force)));
+              const usual = record?.get(spec.id);
               return spec.unit
-                ? [{ id: spec.id, name: spec.name, unit: shownUnit(spec.unit, force), before: values("before"), after: values("after") }]
+                ? [
+                    {
+                      id: spec.id,
+                      name: spec.name,
+                      unit: shownUnit(spec.unit, force),
+                      before: values("before"),
+                      after: values("after"),
+                      usual: usual
+                        ? { low: shownValue(usual.low, spec.unit, force), high: shownValue(usual.high, spec.unit, force), jobs: usual.jobs }
+                        : null,
+                    },
+                  ]
                 : [];
             })}
           />

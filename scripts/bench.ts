@@ -350,6 +350,7 @@ async function libraryOfAThousand(): Promise<void> {
     modelId: `m${jobId % 40}`,
     family: `f${jobId % 8}`,
     water: ["salt", "fresh"][jobId % 2]!,
+    reelId: jobId,
     jobId,
   }));
   print(

@@ -41,7 +41,7 @@ export const intervalCalls: Record<string, Call> = {
         due:
           rule &&
           dueFromLives(
-            lives.map(({ model, ...life }, jobId) => ({ ...life, modelId: model, jobId })),
+            lives.map(({ model, ...life }, i) => ({ ...life, modelId: model, reelId: i, jobId: i })),
             { modelId: rule.model, family: rule.family, water: rule.water },
             rule.trips,
           ),

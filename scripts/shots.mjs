@@ -55,7 +55,6 @@ const views = [
   ["figures", "/ledger/figures?from=2024-01-01&to=2099-12-31"],
   ["ledger", `/ledger/reel/${mostMeasured}`],
   ["shop", "/shop"],
-  ["knowledge", "/shop/knowledge"],
   ["lot", `/bench/lot/${harbourLot}`],
 ];
 for (const old of readdirSync(folder))

@@ -60,6 +60,7 @@ describe("when a component is due", () => {
         modelId: "m",
         family: "f",
         water,
+        reelId: i,
         jobId: i,
       }));
     const [few, many] = [dueFromLives(seen(3, 90), of, 30), dueFromLives(seen(200, 90), of, 30)];

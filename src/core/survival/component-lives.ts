@@ -22,6 +22,7 @@ export interface ComponentLife extends Life {
   readonly modelId: string;
   readonly family: string;
   readonly water: string;
+  readonly reelId: number;
   readonly jobId: number;
 }
 
@@ -42,7 +43,8 @@ export function livesOfComponent(visits: readonly VisitSeen[], component: string
     let fresh: VisitSeen | null = null;
     const write = (seen: VisitSeen, until: number, ended: boolean, jobId: number) => {
       const trips = ((until - seen.left) / 365.25) * seen.tripsPerYear;
-      if (trips > 0) lives.push({ time: trips, ended, modelId: seen.modelId, family: seen.family, water: seen.water, jobId });
+      if (trips > 0)
+        lives.push({ time: trips, ended, modelId: seen.modelId, family: seen.family, water: seen.water, reelId: seen.reelId, jobId });
     };
     for (const visit of own) {
       const found = visit.found.has(component);
@@ -108,5 +110,11 @@ export function dueFromLives(
   const { time, low, high } = lifeWithInterval(fit, dueShare);
   // What is said to be "such reels": the narrowest group that shows enough.
   const group = [model, family, same].find((each) => each.filter(({ ended }) => ended).length >= enoughEnded) ?? same;
-  return { trips: time, low, high, reels: group.length, ended: group.filter(({ ended }) => ended).length };
+  return {
+    trips: time,
+    low,
+    high,
+    reels: new Set(group.map(({ reelId }) => reelId)).size,
+    ended: group.filter(({ ended }) => ended).length,
+  };
 }

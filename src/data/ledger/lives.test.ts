@@ -1,6 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { openWorkshop } from "#tests/workshop";
+import { intake, openWorkshop } from "#tests/workshop";
+import { openJob } from "@/data/counter/open-job";
+import { findJob } from "@/data/jobs/jobs";
 import { dueOfComponent, endsOfComponent } from "./lives";
+import { lastServed, serviceDates } from "./served";
 
 describe("when a component is due, by this shop's own reels", () => {
   it("is the rule of thumb in a shop that has handed nothing back, and nothing where no end can be seen", () => {
@@ -11,5 +14,52 @@ describe("when a component is due, by this shop's own reels", () => {
     expect(due.ended).toBe(0);
     expect(dueOfComponent(db, "2026-03-02", "outside", of, 1)).toBeNull();
     expect(Object.keys(endsOfComponent)).toContain("drag");
+  });
+});
+
+describe("next dates", () => {
+  it("are rules of thumb until enough such reels have shown their end, and then say how many they stand on", () => {
+    const shop = openWorkshop();
+    const { db } = shop;
+    const at = (day: number) => ({ ...shop.ctx, now: new Date(Date.UTC(2022, 0, 3, 9) + day * 86_400_000).toISOString() });
+    /** A visit on which the drag is found worn. */
+    const visit = (serial: string, day: number): number => {
+      const ctx = at(day);
+      const { id } = openJob(ctx, {
+        customer: { id: shop.customerId },
+        modelId: "skerry-30",
+        serial,
+        hand: "right",
+        complaint: "",
+        intake: intake({ tripsPerYear: 20 }),
+        brought: [],
+        limitMinor: 100_000,
+        wantedOn: null,
+        promisedOn: "2022-02-01",
+      });
+      db.prepare("INSERT INTO job_fault (job_id, fault_id, at, outcome) VALUES (?, 'drag-worn', ?, 'watch')").run(id, ctx.now);
+      db.prepare("UPDATE job SET station = 'closed', closed_at = ?, final_total_minor = 0 WHERE id = ?").run(ctx.now, id);
+      return id;
+    };
+    // Twelve reels whose drags last three years each, far beyond the rule of thumb.
+    for (let reel = 0; reel < 12; reel++) for (let n = 0; n < 2; n++) visit(`R${reel}`, 10 + reel + 1100 * n);
+    const due = dueOfComponent(
+      db,
+      at(1300).now.slice(0, 10),
+      "drag",
+      { modelId: "skerry-30", family: "star-drag-bridge", water: "salt", tripsPerYear: 20 },
+      12,
+    )!;
+    expect(due.ended).toBe(12);
+    expect(due.reels).toBeGreaterThanOrEqual(12);
+    expect(due.months).toBeGreaterThan(18);
+    expect(due.low).toBeGreaterThan(20);
+    const dates = { after: () => "2026-01-01", from: (day: string, months: number) => `${day} + ${months}`, words: (day: string) => day };
+    const last = findJob(db, visit("R3", 1300))!;
+    expect(serviceDates(db, last, dates).due.find(({ id }) => id === "outside")?.because).toMatch(/^rule of thumb/);
+    expect(lastServed(db, last.reel.id).find(({ id }) => id === "drag")).toMatchObject({
+      because: expect.stringMatching(/^from 12 such reels/),
+      reels: 12,
+    });
   });
 });

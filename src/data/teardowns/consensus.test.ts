@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal } from "#tests/workshop";
 import { addUnknownModel, nameLoosePart, takeLoosePart } from "@/data/bench/loose-parts";
+import { noteWell, takeParts } from "@/data/bench/tray";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
-import { consensusOfModel, failingSeats, takeConsensus, takeFailing } from "./consensus";
+import { consensusOfModel, lessonsOf, takeConsensus, takeLesson } from "./consensus";
 
 describe("teardowns of a model without a schematic", () => {
   it("become its schematic by one press once two of them agree, and not before", () => {
@@ -38,23 +39,37 @@ describe("teardowns of a model without a schematic", () => {
   });
 });
 
-describe("a seat that fails", () => {
-  it("is offered once it was seen five times, and says so in the model's next version", () => {
+describe("what jobs taught of a seat", () => {
+  it("is offered once five looks show that it fails, and says so in the model's next version, once", () => {
     const shop = openWorkshop();
-    expect(failingSeats(shop.db, "skerry-30")).toEqual([]);
+    expect(lessonsOf(shop.db, "skerry-30")).toEqual([]);
     const seat = getCurrentModelVersion(shop.db, "skerry-30").anatomy.positions[0]!.id;
     shop.db.prepare("INSERT OR REPLACE INTO seat_wear (model_id, position_id, seen, worn) VALUES ('skerry-30', ?, 12, 5)").run(seat);
-    const [failing] = failingSeats(shop.db, "skerry-30");
-    expect(failing).toMatchObject({ seatId: seat, seen: 12, worn: 5 });
-    const { number } = takeFailing(shop.ctx, "skerry-30", 1, seat);
+    const [failing] = lessonsOf(shop.db, "skerry-30");
+    expect(failing).toMatchObject({ seatId: seat, kind: "fails", said: false });
+    const { number } = takeLesson(shop.ctx, "skerry-30", 1, failing!);
     const changed = getCurrentModelVersion(shop.db, "skerry-30");
     expect(changed.number).toBe(number);
     expect(changed.anatomy.positions.find(({ id }) => id === seat)!.caution).toContain("worn in 5 of 12");
+    expect(lessonsOf(shop.db, "skerry-30")[0]!.said).toBe(true);
     // Once more it is written anew, not twice.
     shop.db.prepare("UPDATE seat_wear SET seen = 20, worn = 9 WHERE position_id = ?").run(seat);
-    takeFailing(shop.ctx, "skerry-30", number, seat);
+    takeLesson(shop.ctx, "skerry-30", number, failing!);
     const caution = getCurrentModelVersion(shop.db, "skerry-30").anatomy.positions.find(({ id }) => id === seat)!.caution!;
     expect(caution.match(/Fails often/g)).toHaveLength(1);
     expect(caution).toContain("9 of 20");
+  });
+
+  it("is offered where two jobs found another count than is drawn", () => {
+    const shop = openWorkshop();
+    for (let i = 0; i < 2; i++) {
+      const id = shop.open({});
+      takeParts(shop.ctx, id, ["star"]);
+      noteWell(shop.ctx, id, "star", { verdict: "ok", orientation: "", note: "", at: "strip", foundCount: 2 });
+    }
+    expect(lessonsOf(shop.db, "skerry-30")).toMatchObject([
+      { kind: "count", seatId: "star", words: "Count them: 2 lay here in 2 of 2 reels." },
+    ]);
+    expect(refusal(() => takeLesson(shop.ctx, "skerry-30", 1, { seatId: "star", kind: "fails" })).code).toBe("no-lesson");
   });
 });

@@ -43,43 +43,81 @@ export function takeConsensus(ctx: Context, modelId: string): { readonly seats: 
   return { seats: parts.length };
 }
 
-/** A seat that fails often, with what is said of it where nothing is yet. */
-export interface FailingSeat {
+export const lessonKinds = ["fails", "count"] as const;
+export type LessonKind = (typeof lessonKinds)[number];
+
+/** What jobs taught of a seat, in a sentence that can be said there. */
+export interface Lesson {
+  readonly kind: LessonKind;
   readonly seatId: string;
   readonly name: string;
-  readonly seen: number;
-  readonly worn: number;
-  /** What its caution says now; empty for none. */
-  readonly caution: string;
+  readonly words: string;
+  /** It is said at the seat already. */
+  readonly said: boolean;
 }
 
 /** Under so many looks a seat says nothing of itself. */
 const leastSeen = 5;
 /** From such a share of all looks on it is said to fail often. */
 const oftenWorn = 0.25;
+/** So many jobs have to have found another count. */
+const leastCounted = 2;
 
-/** Seats that are worn in a quarter of all looks and more, the worst first. */
-export function failingSeats(db: Db, modelId: string): FailingSeat[] {
+/** A sentence of before, with other figures in it. */
+const earlier: Readonly<Record<LessonKind, RegExp>> = {
+  fails: /\s*Fails often: worn in \d+ of \d+ reels opened here\./,
+  count: /\s*Count them: \d+ lay here in \d+ of \d+ reels\./,
+};
+
+/** What jobs taught of a model's seats: which fail often, the worst first, and where another count lay than is drawn. */
+export function lessonsOf(db: Db, modelId: string): Lesson[] {
   const { anatomy } = getCurrentModelVersion(db, modelId);
   const wear = listSeatWear(db, modelId);
-  return anatomy.positions
-    .flatMap(({ id, name, caution }) => {
-      const own = wear[id];
-      return own && own.seen >= leastSeen && own.worn / own.seen >= oftenWorn ? [{ seatId: id, name, ...own, caution: caution ?? "" }] : [];
-    })
-    .sort((a, b) => b.worn / b.seen - a.worn / a.seen);
+  const counts = db
+    .prepare(
+      `SELECT position_id AS seatId, found_count AS count, count(*) AS jobs,
+         (SELECT count(*) FROM tray_well AS all_of JOIN job AS j ON j.id = all_of.job_id JOIN model_version AS v ON v.id = j.model_version_id
+          WHERE v.model_id = @modelId AND all_of.position_id = tray_well.position_id AND all_of.verdict <> 'missing') AS seen
+       FROM tray_well JOIN job ON job.id = tray_well.job_id JOIN model_version ON model_version.id = job.model_version_id
+       WHERE model_version.model_id = @modelId AND found_count > 1 GROUP BY position_id, found_count HAVING count(*) >= ${leastCounted}`,
+    )
+    .all({ modelId }) as { seatId: string; count: number; jobs: number; seen: number }[];
+  const cautions = new Map(anatomy.positions.map(({ id, caution }) => [id, caution ?? ""]));
+  const lesson = (kind: LessonKind, seatId: string, name: string, words: string): Lesson => ({
+    kind,
+    seatId,
+    name,
+    words,
+    said: cautions.get(seatId)!.includes(words),
+  });
+  const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
+  return [
+    ...anatomy.positions
+      .flatMap(({ id, name }) => {
+        const own = wear[id];
+        return own && own.seen >= leastSeen && own.worn / own.seen >= oftenWorn ? [{ id, name, ...own }] : [];
+      })
+      .sort((a, b) => b.worn / b.seen - a.worn / a.seen)
+      .map(({ id, name, seen, worn }) => lesson("fails", id, name, `Fails often: worn in ${worn} of ${seen} reels opened here.`)),
+    ...counts.flatMap(({ seatId, count, jobs, seen }) => {
+      const name = names.get(seatId);
+      return name ? [lesson("count", seatId, name, `Count them: ${count} lay here in ${jobs} of ${seen} reels.`)] : [];
+    }),
+  ];
 }
 
-export const failingWords = ({ seen, worn }: Pick<FailingSeat, "seen" | "worn">): string =>
-  `Fails often: worn in ${worn} of ${seen} reels opened here.`;
-
-/** Says at a seat, in the model's next version, how often it was found worn. */
-export function takeFailing(ctx: Context, modelId: string, baseNumber: number, seatId: string): { readonly number: number } {
-  const seat = failingSeats(ctx.db, modelId).find((one) => one.seatId === seatId);
-  if (!seat) throw new Refusal("not-failing", "This seat does not fail often any more. Reload the page.");
+/** Says at a seat, in the model's next version, what jobs taught of it. */
+export function takeLesson(
+  ctx: Context,
+  modelId: string,
+  baseNumber: number,
+  { seatId, kind }: Pick<Lesson, "seatId" | "kind">,
+): { readonly number: number } {
+  const lesson = lessonsOf(ctx.db, modelId).find((one) => one.seatId === seatId && one.kind === kind);
+  if (!lesson) throw new Refusal("no-lesson", "Jobs do not say this of the seat any more. Reload the page.");
   const { anatomy } = getCurrentModelVersion(ctx.db, modelId);
   // What somebody wrote there stays before it.
-  const own = seat.caution.replace(/\s*Fails often: worn in \d+ of \d+ reels opened here\./, "").trim();
-  const caution = `${own}${own ? " " : ""}${failingWords(seat)}`.slice(0, 200);
+  const own = (anatomy.positions.find(({ id }) => id === seatId)?.caution ?? "").replace(earlier[kind], "").trim();
+  const caution = `${own}${own ? " " : ""}${lesson.words}`.slice(0, 200);
   return reviseModel(ctx, modelId, baseNumber, editSeat(startDraft(anatomy), seatId, { caution }));
 }

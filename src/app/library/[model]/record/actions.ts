@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { takeConsensus, takeFailing } from "@/data/teardowns/consensus";
+import { lessonKinds, takeConsensus, takeLesson } from "@/data/teardowns/consensus";
 import type { Press } from "@/ui/act/press";
 
 const agreed = defineAction({
@@ -15,13 +15,18 @@ export async function takeWhatTheyAgreeOn(press: Press) {
   return agreed(press);
 }
 
-const failing = defineAction({
-  name: "take-failing",
+const lesson = defineAction({
+  name: "take-lesson",
   permission: "bench",
-  input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive(), seatId: z.string().max(80) }),
-  run: (ctx, { modelId, baseNumber, seatId }) => takeFailing(ctx, modelId, baseNumber, seatId),
+  input: z.object({
+    modelId: z.string().max(60),
+    baseNumber: z.number().int().positive(),
+    seatId: z.string().max(80),
+    kind: z.enum(lessonKinds),
+  }),
+  run: (ctx, { modelId, baseNumber, ...of }) => takeLesson(ctx, modelId, baseNumber, of),
 });
-/** Says at a seat how often it fails. */
-export async function sayThatItFails(press: Press) {
-  return failing(press);
+/** Says at a seat what jobs taught of it. */
+export async function sayAtTheSeat(press: Press) {
+  return lesson(press);
 }

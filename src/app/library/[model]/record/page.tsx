@@ -3,21 +3,21 @@ import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { kindWords } from "@/core/anatomy/shapes";
 import { waterWords } from "@/core/vocabulary/use";
 import { modelFigures } from "@/data/figures/model-figures";
-import { consensusOfModel, failingSeats, failingWords } from "@/data/teardowns/consensus";
+import { consensusOfModel, lessonsOf } from "@/data/teardowns/consensus";
 import { stationNames } from "@/ui/bench/stations-words";
 import { SpreadBars } from "@/ui/ledger/figure-bars";
 import { LifeCurve } from "@/ui/ledger/life-curve";
 import { ModelPages } from "@/ui/library/model-pages";
 import { OneKey } from "@/ui/library/one-key";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { sayThatItFails, takeWhatTheyAgreeOn } from "./actions";
+import { sayAtTheSeat, takeWhatTheyAgreeOn } from "./actions";
 
 export const metadata = { title: "Record of a model" };
 
 export default async function ModelRecordPage(props: ModelPageProps) {
   const { db, model, version, leaf } = await loadModel(props);
   const { visits, faults, lives, minutes, parts } = modelFigures(db, model.id, model.family);
-  const failing = failingSeats(db, model.id);
+  const lessons = lessonsOf(db, model.id);
   const consensus = version.anatomy.positions.length === 0 ? consensusOfModel(db, model.id) : null;
   const jobs = (figure: string) => `/ledger/figures/jobs?from=2000-01-01&to=2099-12-31&figure=${encodeURIComponent(figure)}`;
   return (
@@ -150,22 +150,22 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                 </tbody>
               </table>
             )}
-            {failing.length > 0 && (
+            {lessons.length > 0 && (
               <>
-                <h2 className="mt-4">Seats that fail</h2>
+                <h2 className="mt-4">What jobs taught</h2>
                 <ul>
-                  {failing.slice(0, 8).map((seat) => (
-                    <li key={seat.seatId} className="rule-row flex items-center justify-between gap-2 py-1">
+                  {lessons.slice(0, 10).map(({ seatId, kind, name, words, said }) => (
+                    <li key={`${kind} ${seatId}`} className="rule-row flex items-center justify-between gap-2 py-1">
                       <span>
-                        {seat.name}: worn in {seat.worn} of {seat.seen}
+                        <strong>{name}.</strong> {words}
                       </span>
-                      {seat.caution.includes(failingWords(seat)) ? (
+                      {said ? (
                         <span className="text-note">said at the seat</span>
                       ) : (
                         <OneKey
-                          act={sayThatItFails}
-                          input={{ modelId: model.id, baseNumber: version.number, seatId: seat.seatId }}
-                          label={`Say at the seat: ${seat.name}`}
+                          act={sayAtTheSeat}
+                          input={{ modelId: model.id, baseNumber: version.number, seatId, kind }}
+                          label={`Say so at the seat: ${name}`}
                         >
                           Say so at the seat
                         </OneKey>

@@ -111,7 +111,8 @@ function levelOf(times: readonly number[], forces: readonly number[]): Level {
     return force - row.reduce((sum, x, j) => sum + x * fit.coefficients[j]!, 0);
   });
   const square = rest.reduce((sum, r) => sum + r * r, 0);
-  const follow = square > 0 ? rest.slice(1).reduce((sum, r, i) => sum + r * rest[i]!, 0) / square : 0;
+  // What is left far under a step of the scale is rounding, which tells nothing.
+  const follow = Math.sqrt(square / rest.length) > stepSd / 100 ? rest.slice(1).reduce((sum, r, i) => sum + r * rest[i]!, 0) / square : 0;
   const alike = Math.min(0.95, Math.max(0, follow));
   const worth = Math.max(4, (forces.length * (1 - alike)) / (1 + alike));
   return {

@@ -1,0 +1,149 @@
+import { describe, expect, it } from "vitest";
+import { drawAt } from "@/core/promise/draws";
+import { type PullSample, readPullTrace } from "./pull-trace";
+
+const normal = (seed: number, trial: number, i: number) =>
+  Math.sqrt(-2 * Math.log(drawAt(seed, trial, i, 0))) * Math.cos(2 * Math.PI * drawAt(seed, trial, i, 1));
+/** Line taken up in half a second, then a force by its own law; every sample as it is, 25 a second unless said. */
+const trace = (seconds: number, force: (s: number) => number, stepMs = 40): PullSample[] =>
+  Array.from({ length: Math.round((seconds * 1000) / stepMs) }, (_, i) => {
+    const s = (i * stepMs) / 1000;
+    return { tMs: i * stepMs, forceN: s < 0.5 ? 2 * s * force(0.5) : force(s) };
+  });
+const read = (samples: readonly PullSample[]) => {
+  const result = readPullTrace(samples);
+  if (!result.ok) throw new Error(result.code);
+  return result.value;
+};
+const code = (samples: readonly PullSample[]) => {
+  const result = readPullTrace(samples);
+  return result.ok ? "ok" : result.code;
+};
+
+describe("the interval of a pull's level", () => {
+  const covers = (noise: (trial: number) => (i: number) => number, trials: number) => {
+    let held = 0;
+    for (let trial = 0; trial < trials; trial++) {
+      const at = noise(trial);
+      const samples = Array.from({ length: 90 }, (_, i) => ({ tMs: i * 40, forceN: i < 12 ? (60 * i) / 12 : 60 + at(i) }));
+      const { running } = read(samples);
+      if (running.low <= 60 && 60 <= running.high) held++;
+    }
+    return (100 * held) / trials;
+  };
+
+  it("holds the truth as often as it says where readings scatter by themselves", () => {
+    const share = covers((trial) => (i) => 1.2 * normal(31, trial, i), 800);
+    expect(share).toBeGreaterThan(92.5);
+    expect(share).toBeLessThan(98);
+  });
+
+  it("is wider where readings follow each other, so that it still holds it", () => {
+    const share = covers((trial) => {
+      const at: number[] = [];
+      for (let i = 0; i < 90; i++) at.push((i ? 0.6 * at[i - 1]! : 0) + 0.8 * normal(32, trial, i));
+      return (i) => at[i]!;
+    }, 400);
+    expect(share).toBeGreaterThan(86);
+    expect(share).toBeLessThan(98.5);
+  });
+
+  it("narrows with the root of the time, and no further than the scale's own step", () => {
+    const width = (seconds: number, scatter: number) => {
+      const { running } = read(trace(seconds, (s) => 60 + scatter * normal(33, 1, Math.round(s * 25))));
+      return running.high - running.low;
+    };
+    expect(width(13, 1.5) / width(3.5, 1.5)).toBeGreaterThan(0.38);
+    expect(width(13, 1.5) / width(3.5, 1.5)).toBeLessThan(0.66);
+    // Steps of 0.2 N have a standard deviation of 0.2/√12 N (a uniform distribution).
+    expect(width(6, 0) / 2).toBeGreaterThan(1.95 * (0.2 / Math.sqrt(12)));
+    expect(width(6, 0) / 2).toBeLessThan(2.1 * (0.2 / Math.sqrt(12)));
+  });
+});
+
+describe("what counts as a level", () => {
+  const sloped = (share: number) => (s: number) => 50 * (1 + share * ((s - 0.5) / 3.5 - 0.5));
+  it("may rise by an eighth over what is read of it, the part after its highest start, and fall by a quarter; not more", () => {
+    // The highest of the first two fifths stands at their end where the force rises: three fifths are read.
+    expect(code(trace(4, sloped(0.12 / 0.62)))).toBe("ok");
+    expect(code(trace(4, sloped(0.12 / 0.54)))).toBe("no-slip");
+    expect(code(trace(4, sloped(-0.24)))).toBe("ok");
+    expect(code(trace(4, sloped(-0.27)))).toBe("let-go");
+  });
+
+  it("may bow a little; more is a hand that pulls and eases", () => {
+    // The second Legendre polynomial: its middle above its ends.
+    const bowed = (share: number) => (s: number) => {
+      const u = (2 * (s - 0.5)) / 3.5 - 1;
+      return 50 * (1 - ((share / 1.5) * (3 * u * u - 1)) / 2);
+    };
+    expect(code(trace(4, bowed(0.2)))).toBe("ok");
+    expect(code(trace(4, bowed(0.25)))).toBe("no-slip");
+    const released = [...trace(4, bowed(0.03)), ...[0, 1, 2, 3].map((i) => ({ tMs: 4000 + 40 * i, forceN: 8 - 2 * i }))];
+    expect(read(released).released).toBe(true);
+    // Of a release the first samples already fall: they are not read.
+    expect(read(released).runningToMs).toBe(3960 - 2 * 40);
+    expect(read(trace(4, bowed(0.03))).released).toBe(false);
+  });
+
+  it("takes twenty samples and eight tenths of a second of running line", () => {
+    const even = (n: number, stepMs: number) => Array.from({ length: n }, (_, i) => ({ tMs: i * stepMs, forceN: i === 0 ? 5 : 30 }));
+    expect(code(even(19, 100))).toBe("too-short");
+    expect(code(even(20, 100))).toBe("ok");
+    expect(code(even(30, 20))).toBe("no-slip");
+    expect(code(even(60, 20))).toBe("ok");
+  });
+
+  it("needs times that rise and a force above nothing", () => {
+    const flat = (force: number) => Array.from({ length: 60 }, (_, i) => ({ tMs: i * 40, forceN: force }));
+    expect(code(flat(0))).toBe("no-slip");
+    expect(code(flat(20).map((sample, i) => (i === 30 ? { ...sample, tMs: 29 * 40 } : sample)))).toBe("no-times");
+    expect(code(flat(20).map((sample, i) => (i === 30 ? { ...sample, tMs: Number.NaN } : sample)))).toBe("no-times");
+  });
+});
+
+describe("what a level tells", () => {
+  it("keeps peak, ratio and ripple as they are drawn", () => {
+    const { runningMeanN, startPeakN, startRatio, startsWithPeak, ripple, runningFromMs, runningToMs } = read(
+      trace(5, (s) => (s < 0.65 ? 60 : 40 + 0.4 * Math.sin(40 * s))),
+    );
+    expect(runningMeanN).toBeCloseTo(40, 1);
+    expect(startPeakN).toBe(60);
+    expect(startRatio).toBeCloseTo(1.5, 2);
+    expect(startsWithPeak).toBe(true);
+    // A sine's standard deviation is its amplitude over √2.
+    expect(ripple).toBeCloseTo(0.4 / Math.SQRT2 / 40, 3);
+    expect(runningFromMs).toBeGreaterThan(600);
+    expect(runningFromMs).toBeLessThan(900);
+    expect(runningToMs).toBe(4960);
+  });
+
+  it("calls a start a peak from a twentieth above the level on", () => {
+    const peaked = (share: number) => trace(5, (s) => (s < 0.58 ? 40 * share : 40));
+    expect(read(peaked(1.03)).startsWithPeak).toBe(false);
+    expect(read(peaked(1.08)).startsWithPeak).toBe(true);
+  });
+
+  it("calls a swing of a twentieth and more pulsing, with its period and share, and the level without it", () => {
+    const swinging = (share: number, period: number) =>
+      read(trace(6.5, (s) => 50 * (1 + share * Math.sin((2 * Math.PI * (s - 0.5)) / period))));
+    expect(swinging(0.03, 0.75).pulsing).toBeNull();
+    for (const period of [0.5, 0.75, 1.5]) {
+      const { pulsing, runningMeanN, running } = swinging(0.1, period);
+      expect(pulsing!.share).toBeCloseTo(0.1, 2);
+      expect(Math.abs(pulsing!.periodMs / (1000 * period) - 1)).toBeLessThan(0.05);
+      expect(runningMeanN).toBeCloseTo(50, 0);
+      expect(running.low).toBeLessThan(50.05);
+      expect(running.high).toBeGreaterThan(49.95);
+    }
+  });
+
+  it("is the same by a scale that gives five hundred samples and one that gives two thousand", () => {
+    const force = (s: number) => 50 + 2 * Math.sin((2 * Math.PI * (s - 0.5)) / 1.25) + 0.2 * normal(34, 1, Math.round(s * 250));
+    const [slow, quick] = [read(trace(8, force, 20)), read(trace(8, force, 4))];
+    expect(quick.runningMeanN).toBeCloseTo(slow.runningMeanN, 1);
+    expect(quick.runningToMs).toBeGreaterThan(7900);
+    expect(quick.runningToMs).toBeLessThan(8000);
+    expect(quick.startRatio).toBeCloseTo(slow.startRatio, 1);
+  });
+});

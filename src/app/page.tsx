@@ -12,6 +12,7 @@ import { moveWords } from "@/core/schedule/whose-move";
 import { listOpenLots } from "@/data/counter/lots";
 import { listUnclaimed } from "@/data/hand-back/returns";
 import { orderOfUnits, type UnitsInOrder } from "@/data/promise/order";
+import { daysSaidLately } from "@/data/promise/said";
 import { listRack } from "@/data/schedule/rack";
 import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
@@ -53,10 +54,12 @@ export default async function RackPage() {
   const last = [day, ...rack.map((job) => job.promisedOn)].sort().at(-1)!;
   const opening = openingOf(db, day);
   const promised = new Set(rack.map((unit) => unit.promisedOn));
+  // In the season reels are promised further off: the rail goes as far.
+  const shown = Math.max(8, Math.min(20, daysSaidLately(db) + 2));
   const days = Array.from({ length: 60 }, (_, i) => DateTime.fromISO(day).plus({ days: i }).toISODate()!)
     // A day nobody works on is left out, unless something hangs there.
     .filter((each) => each === day || promised.has(each) || whyShut(opening, each) === null)
-    .filter((each, i) => i < 8 || each <= last);
+    .filter((each, i) => i < shown || each <= last);
   const minutesPerDay = settings.benchHoursPerDay * 60;
   const now = new Date().toISOString();
   const ahead = orderOfUnits(db, rack, day, now);

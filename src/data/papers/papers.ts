@@ -130,7 +130,7 @@ export function balanceOfPaper(db: Db, { number, netMinor, taxMinor }: Pick<Pape
 
 function getInvoice(ctx: Context, number: number): Paper {
   const paper = findPaper(ctx.db, number);
-  if (paper?.kind !== "invoice") throw new Refusal("no-invoice", "There is no invoice of this number. Go back to Papers.");
+  if (paper?.kind !== "invoice") throw new Refusal("no-invoice", "There is no invoice of this number.");
   return paper;
 }
 

@@ -96,3 +96,7 @@ export function lookBack(db: Db, today: string, wanted: number, most = lookBackO
     writeSaid(db, { jobId: id, onDay: isoOfDay(Math.floor(came / dayMinutes)), days: said.days, named: day, mean, afterwards: true });
   return judged.length;
 }
+
+/** How many days ahead were said lately: in the season more. @returns the farthest of the last five; 0 where none was said. */
+export const daysSaidLately = (db: Db): number =>
+  (db.prepare("SELECT max(named) FROM (SELECT named FROM promise_said ORDER BY job_id DESC LIMIT 5)").pluck().get() as number | null) ?? 0;

@@ -17,29 +17,31 @@ export function SpreadBars({ rows, mark }: { rows: readonly SpreadRow[]; mark?: 
   const most = Math.max(...rows.map(({ high }) => high), mark ?? 0) || 1;
   const x = (value: number) => (180 * value) / most;
   return (
-    <table className="plain-table mt-1">
-      <tbody>
-        {rows.map(({ id, group, href, n, low, middle, high, words }) => (
-          <tr key={id}>
-            <td>
-              <Link className="act-link" href={href} prefetch={false}>
-                {group}
-              </Link>
-            </td>
-            <td className="num text-right text-note">{n}</td>
-            <td className="w-48">
-              <svg aria-hidden="true" width="186" height="18" viewBox="-3 0 186 18">
-                <path d="M0 9H180" className="ln-hidden" />
-                {mark !== undefined && <path d={`M${x(mark)} 0V18`} className="ln-leader" />}
-                <rect x={x(low)} y="5" width={Math.max(1, x(high) - x(low))} height="8" className="ln-outline fl-sheet" />
-                <path d={`M${x(middle)} 2V16`} className="ln-outline" />
-              </svg>
-            </td>
-            <td className="num text-right">{words}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <div className="overflow-x-auto">
+      <table className="plain-table mt-1">
+        <tbody>
+          {rows.map(({ id, group, href, n, low, middle, high, words }) => (
+            <tr key={id}>
+              <td>
+                <Link className="act-link" href={href} prefetch={false}>
+                  {group}
+                </Link>
+              </td>
+              <td className="num text-right text-note">{n}</td>
+              <td className="w-48">
+                <svg aria-hidden="true" width="186" height="18" viewBox="-3 0 186 18">
+                  <path d="M0 9H180" className="ln-hidden" />
+                  {mark !== undefined && <path d={`M${x(mark)} 0V18`} className="ln-leader" />}
+                  <rect x={x(low)} y="5" width={Math.max(1, x(high) - x(low))} height="8" className="ln-outline fl-sheet" />
+                  <path d={`M${x(middle)} 2V16`} className="ln-outline" />
+                </svg>
+              </td>
+              <td className="num text-right">{words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

@@ -13,7 +13,14 @@ export function LifeCurve({ steps, due }: Props) {
   const line = (at: (step: Props["steps"][number]) => number) =>
     `M${left} ${y(1)}${steps.map((step) => `H${x(step.time)}V${y(Math.max(0, Math.min(1, at(step))))}`).join("")}H${x(most)}`;
   return (
-    <svg role="img" aria-label="Share still good, by trips" width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
+    <svg
+      role="img"
+      aria-label="Share still good, by trips"
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      className="h-auto max-w-full"
+    >
       <path d={`M${left} ${y(0.75)}H${width - 8}`} className="ln-hidden" />
       <path d={line(({ survival, error }) => survival + 1.96 * error)} className="ln-leader fl-none" />
       <path d={line(({ survival, error }) => survival - 1.96 * error)} className="ln-leader fl-none" />

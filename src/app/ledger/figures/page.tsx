@@ -65,7 +65,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
         <p className="mt-4">No reel was returned in this time. Choose another, or look again when the first one is.</p>
       ) : (
         <div className="mt-2 grid gap-8 lg:grid-cols-2">
-          <div>
+          <div className="min-w-0">
             <h2>Month by month</h2>
             <MonthBars
               months={monthsOf(jobs, from, to).map((month) => ({ ...month, href: behind(month.id), sum: cost(month.totalMinor) }))}
@@ -76,7 +76,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
             <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-kind"), behind, cost)} />
             <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-family"), behind, cost)} />
           </div>
-          <div>
+          <div className="min-w-0">
             <h2>Days that were said</h2>
             {dates.jobs < 10 ? (
               <p>Ten finished jobs are needed to tell how often a said day holds; there are {dates.jobs}.</p>

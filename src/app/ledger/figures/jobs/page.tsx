@@ -45,41 +45,43 @@ export default async function FigureJobsPage({ searchParams }: { searchParams: P
       <p className="text-note">
         {dateWords(range.from)} to {dateWords(range.to)}, the last first.
       </p>
-      <table className="plain-table mt-2">
-        <thead>
-          <tr>
-            <th>Tag</th>
-            <th>Owner</th>
-            <th>Reel</th>
-            <th>What for</th>
-            <th>Returned</th>
-            <th className="text-right">Minutes</th>
-            <th className="text-right">An hour brought</th>
-            <th className="text-right">Total</th>
-          </tr>
-        </thead>
-        <tbody>
-          {newest.slice(page * pageOf, (page + 1) * pageOf).map((job) => {
-            const hour = hourOf(job);
-            return (
-              <tr key={job.jobId}>
-                <td className="num">
-                  <Link className="act-link" href={`/bench/${job.tag}`} prefetch={false}>
-                    {job.tag}
-                  </Link>
-                </td>
-                <td>{job.owner}</td>
-                <td>{job.reel}</td>
-                <td>{job.kind}</td>
-                <td>{dateWords(job.closedOn)}</td>
-                <td className="num text-right">{job.minutes ? Math.round(job.minutes) : ""}</td>
-                <td className="num text-right">{hour === null ? "" : formatMinor(Math.round(hour))}</td>
-                <td className="num text-right">{formatMinor(job.totalMinor)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto">
+        <table className="plain-table mt-2">
+          <thead>
+            <tr>
+              <th>Tag</th>
+              <th>Owner</th>
+              <th>Reel</th>
+              <th>What for</th>
+              <th>Returned</th>
+              <th className="text-right">Minutes</th>
+              <th className="text-right">An hour brought</th>
+              <th className="text-right">Total</th>
+            </tr>
+          </thead>
+          <tbody>
+            {newest.slice(page * pageOf, (page + 1) * pageOf).map((job) => {
+              const hour = hourOf(job);
+              return (
+                <tr key={job.jobId}>
+                  <td className="num">
+                    <Link className="act-link" href={`/bench/${job.tag}`} prefetch={false}>
+                      {job.tag}
+                    </Link>
+                  </td>
+                  <td>{job.owner}</td>
+                  <td>{job.reel}</td>
+                  <td>{job.kind}</td>
+                  <td>{dateWords(job.closedOn)}</td>
+                  <td className="num text-right">{job.minutes ? Math.round(job.minutes) : ""}</td>
+                  <td className="num text-right">{hour === null ? "" : formatMinor(Math.round(hour))}</td>
+                  <td className="num text-right">{formatMinor(job.totalMinor)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       <Pager page={page} more={newest.length > (page + 1) * pageOf} href={href} />
     </Sheet>
   );

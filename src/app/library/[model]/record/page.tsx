@@ -77,7 +77,7 @@ export default async function ModelRecordPage(props: ModelPageProps) {
         </p>
       ) : (
         <div className="mt-2 grid gap-8 lg:grid-cols-2">
-          <div>
+          <div className="min-w-0">
             <h2>What is found on it</h2>
             <p className="text-note">
               In{" "}
@@ -110,7 +110,7 @@ export default async function ModelRecordPage(props: ModelPageProps) {
               </figure>
             ))}
           </div>
-          <div>
+          <div className="min-w-0">
             <h2>What it takes, minutes</h2>
             <SpreadBars
               rows={minutes.map(({ station, spread }) => ({

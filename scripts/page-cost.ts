@@ -53,6 +53,13 @@ function pagesOf(data: string): [name: string, path: string][] {
     ["ledger", "/ledger"],
     ["ledger-customer", `/ledger?customer=${customer}`],
     ["reel", `/ledger/reel/${busiest}`],
+    ["papers", "/ledger/papers"],
+    ["papers-open", "/ledger/papers?open=1"],
+    ["figures", "/ledger/figures"],
+    ["figure-jobs", "/ledger/figures/jobs"],
+    ["model-record", `/library/${model}/record`],
+    ["hours", "/rack/hours"],
+    ["season", "/rack/season"],
     ["shop", "/shop"],
     ...stations,
   ];

@@ -16,6 +16,7 @@ import {
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { keptAnswer } from "@/data/store/kept-answers";
 
 export interface Paper {
   readonly number: number;
@@ -264,7 +265,8 @@ export function listPapers(db: Db, query: PaperQuery, today: string, limit: numb
     "EXISTS (SELECT 1 FROM paper_job JOIN job ON job.id = paper_job.job_id WHERE paper_job.number = paper.number AND tag LIKE @like ESCAPE '\\')";
   // Only what is asked for is reckoned: a page of ten years' papers costs as much as one of a month's.
   const wanted = [
-    "on_day >= @from AND on_day <= @to",
+    "TRUE",
+    ...(query.from || query.to ? ["on_day >= @from AND on_day <= @to"] : []),
     ...(text ? [`(paper.number = @number OR paper_name.name LIKE @like ESCAPE '\\' OR ${tagged})`] : []),
     ...(query.customerId ? ["customer_id = @customerId"] : []),
     ...(query.openOnly ? [`paper.kind = 'invoice' AND net_minor + tax_minor <> ${credited} + ${paid}`] : []),
@@ -277,8 +279,7 @@ export function listPapers(db: Db, query: PaperQuery, today: string, limit: numb
     .all({
       ...(text ? { number: number === null ? 0 : Number(number), like: `%${text.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%` } : {}),
       ...(query.customerId ? { customerId: query.customerId } : {}),
-      from: query.from ?? "0000",
-      to: query.to ?? "9999",
+      ...(query.from || query.to ? { from: query.from ?? "0000", to: query.to ?? "9999" } : {}),
       limit,
       offset,
     }) as (Row & { credited: number; paid: number })[];
@@ -290,7 +291,16 @@ export function listPapers(db: Db, query: PaperQuery, today: string, limit: numb
 }
 
 /** What is open, by its age. */
-export function openByAge(db: Db, today: string): ReadonlyMap<Age, { papers: number; minor: number }> {
+export const openByAge = (db: Db, today: string): ReadonlyMap<Age, { papers: number; minor: number }> =>
+  // Papers and payments are added, never changed: their last numbers tell whether anything is new.
+  keptAnswer(
+    db,
+    "open by age",
+    `${today} ${db.prepare("SELECT (SELECT max(number) FROM paper) || ' ' || (SELECT max(id) FROM payment)").pluck().get() as string | null}`,
+    () => readOpen(db, today),
+  );
+
+function readOpen(db: Db, today: string): ReadonlyMap<Age, { papers: number; minor: number }> {
   const rows = new Map<Age, { papers: number; minor: number }>();
   for (const { age, openMinor } of listPapers(db, { openOnly: true }, today, 10_000)) {
     if (!age) continue;

@@ -9,6 +9,7 @@ import { listSeatWear } from "@/data/ledger/seat-wear";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** So many teardowns say more than one. */
 export const leastTeardowns = 2;
@@ -69,19 +70,28 @@ const earlier: Readonly<Record<LessonKind, RegExp>> = {
   count: /\s*Count them: \d+ lay here in \d+ of \d+ reels\./,
 };
 
+/** Seats in which several jobs found another count than one, with how many jobs looked. */
+const countsFound = (db: Db, modelId: string) => {
+  const rows = db
+    .prepare(
+      `SELECT position_id AS seatId, found_count AS count, count(*) AS jobs FROM tray_well JOIN job ON job.id = tray_well.job_id
+       JOIN model_version ON model_version.id = job.model_version_id
+       WHERE model_version.model_id = ? AND found_count > 1 GROUP BY position_id, found_count HAVING count(*) >= ${leastCounted}`,
+    )
+    .all(modelId) as { seatId: string; count: number; jobs: number }[];
+  const seen = db.prepare(
+    `SELECT count(*) FROM tray_well JOIN job ON job.id = tray_well.job_id JOIN model_version ON model_version.id = job.model_version_id
+     WHERE model_version.model_id = ? AND position_id = ? AND verdict <> 'missing'`,
+  );
+  return rows.map((row) => ({ ...row, seen: seen.pluck().get(modelId, row.seatId) as number }));
+};
+
 /** What jobs taught of a model's seats: which fail often, the worst first, and where another count lay than is drawn. */
 export function lessonsOf(db: Db, modelId: string): Lesson[] {
   const { anatomy } = getCurrentModelVersion(db, modelId);
   const wear = listSeatWear(db, modelId);
-  const counts = db
-    .prepare(
-      `SELECT position_id AS seatId, found_count AS count, count(*) AS jobs,
-         (SELECT count(*) FROM tray_well AS all_of JOIN job AS j ON j.id = all_of.job_id JOIN model_version AS v ON v.id = j.model_version_id
-          WHERE v.model_id = @modelId AND all_of.position_id = tray_well.position_id AND all_of.verdict <> 'missing') AS seen
-       FROM tray_well JOIN job ON job.id = tray_well.job_id JOIN model_version ON model_version.id = job.model_version_id
-       WHERE model_version.model_id = @modelId AND found_count > 1 GROUP BY position_id, found_count HAVING count(*) >= ${leastCounted}`,
-    )
-    .all({ modelId }) as { seatId: string; count: number; jobs: number; seen: number }[];
+  // Of jobs that are finished: between two of them nothing changes.
+  const counts = keptAnswer(db, `counts found on ${modelId}`, lastHandedBack(db), () => countsFound(db, modelId));
   const cautions = new Map(anatomy.positions.map(({ id, caution }) => [id, caution ?? ""]));
   const lesson = (kind: LessonKind, seatId: string, name: string, words: string): Lesson => ({
     kind,

@@ -61,11 +61,16 @@ export function MonthBars({ months, currency }: { months: readonly MonthRow[]; c
     <ol className="mt-2 flex h-44 items-end gap-px overflow-x-auto" aria-label={`Returned by month, ${currency}`}>
       {months.map(({ id, group, href, jobs, totalMinor, sum }, i) => (
         <li key={id} className="flex min-w-2 flex-1 flex-col items-stretch text-center">
-          <Link href={href} prefetch={false} className="block" aria-label={`${group}: ${jobs} jobs, ${sum} ${currency}`}>
-            <span className="num block h-4 text-note leading-4">{months.length <= 24 && jobs ? jobs : ""}</span>
-            <span className="block border-2 border-current" style={{ height: Math.round((118 * totalMinor) / most) }} />
-            <span className="num block h-4 w-0 overflow-visible text-left text-note leading-4 whitespace-nowrap">
-              {i === 0 || group.endsWith("-01") ? group.slice(2) : months.length <= 14 ? group.slice(5) : " "}
+          <Link href={href} prefetch={false} className="block">
+            <span className="sr-only">
+              {group}: {jobs === 1 ? "1 job" : `${jobs} jobs`}, {sum} {currency}
+            </span>
+            <span aria-hidden="true">
+              <span className="num block h-4 text-note leading-4">{months.length <= 24 && jobs ? jobs : ""}</span>
+              <span className="block border-2 border-current" style={{ height: Math.round((118 * totalMinor) / most) }} />
+              <span className="num block h-4 w-0 overflow-visible text-left text-note leading-4 whitespace-nowrap">
+                {i === 0 || group.endsWith("-01") ? group.slice(2) : months.length <= 14 ? group.slice(5) : " "}
+              </span>
             </span>
           </Link>
         </li>

@@ -72,7 +72,7 @@ export function PeopleHours({ people, revision, today, tomorrow, set, off, back 
             <div className="flex flex-wrap items-end gap-2">
               <FormDay name="from" label="Not there from" />
               <FormDay name="to" label="to" />
-              <FormText name="words" label="What for" className="flex-1" />
+              <FormText name="words" label="What for" className="min-w-40 flex-1" />
               <FormSend>Give the days off</FormSend>
             </div>
             <DayOffEffect asked={asked} personId={person.id} today={today} name={person.name} />

@@ -73,7 +73,7 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
               <tbody>
                 {papers.slice(0, pageOf).map((paper) => (
                   <tr key={paper.number}>
-                    <td className="num">
+                    <td className="num whitespace-nowrap">
                       <Link className="act-link" href={`/ledger/papers/${paper.number}`} prefetch={false}>
                         {paperName(paper.kind, paper.number)}
                       </Link>

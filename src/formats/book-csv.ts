@@ -1,8 +1,6 @@
-import Papa from "papaparse";
 import { type PaidHow, paperName } from "@/core/papers/papers";
+import { csvTable } from "./csv-table";
 
-const table = (fields: readonly string[], data: readonly (readonly (string | number)[])[]): string =>
-  `${Papa.unparse({ fields: [...fields], data: data.map((row) => [...row]) }, { escapeFormulae: true, newline: "\r\n" })}\r\n`;
 const amount = (minor: number): string => (minor / 100).toFixed(2);
 
 /** Papers for the book-keeper (RFC 4180), one a row, in the order of their numbers; credit notes below nothing. */
@@ -21,7 +19,7 @@ export const papersCsv = (
     readonly currency: string;
   }[],
 ): string =>
-  table(
+  csvTable(
     ["number", "kind", "of", "date", "due", "customer", "tags", "net", "tax rate %", "tax", "total", "currency"],
     papers.map((paper) => [
       paperName(paper.kind, paper.number),
@@ -50,7 +48,7 @@ export const paymentsCsv = (
     readonly currency: string;
   }[],
 ): string =>
-  table(
+  csvTable(
     ["payment", "date", "invoice", "how", "amount", "currency"],
     payments.map(({ id, number, onDay, how, amountMinor, currency }) => [
       id,

@@ -1,8 +1,6 @@
-import Papa from "papaparse";
 import { type CountedJob, comebacksByCause, figuresBy, hourOf, monthsOf, waitFigures } from "@/core/figures/figures";
+import { csvTable } from "./csv-table";
 
-const csv = (fields: readonly string[], data: readonly (readonly (string | number)[])[]): string =>
-  `${Papa.unparse({ fields: [...fields], data: data.map((row) => [...row]) }, { escapeFormulae: true, newline: "\r\n" })}\r\n`;
 const round = (value: number) => Math.round(value * 100) / 100;
 
 /** The figures of a time as a table (RFC 4180): what each is of, how many jobs, a quarter, the middle, three quarters. */
@@ -11,7 +9,7 @@ export function figuresCsv(jobs: readonly CountedJob[], from: string, to: string
     rows.map(({ group, spread: of }) => [what, group, unit, of.n, round(of.low * scale), round(of.middle * scale), round(of.high * scale)]);
   const count = (what: string, rows: readonly { readonly group: string; readonly jobs: number }[]) =>
     rows.map(({ group, jobs: n }) => [what, group, "jobs", n, "", n, ""]);
-  return csv(
+  return csvTable(
     ["figure", "of", "unit", "jobs", "quarter", "middle", "three quarters"],
     [
       ...spread("a bench hour brought", "money an hour", 0.01, figuresBy(jobs, "hour-kind")),
@@ -27,7 +25,7 @@ export function figuresCsv(jobs: readonly CountedJob[], from: string, to: string
 
 /** The jobs behind the figures as a table, one a row. */
 export const countedJobsCsv = (jobs: readonly CountedJob[]): string =>
-  csv(
+  csvTable(
     [
       "tag",
       "owner",

@@ -1,20 +1,9 @@
-import Papa from "papaparse";
 import type { OrderPaper } from "@/core/ordering/order-paper";
+import { csvTable } from "./csv-table";
 
-/** An order as a table (RFC 4180); cells that a spreadsheet would run are kept from it. */
+/** An order as a table. */
 export const orderCsv = ({ id, placedOn, lines }: OrderPaper): string =>
-  `${Papa.unparse(
-    {
-      fields: ["order", "placed on", "number", "name", "packs", "pieces in a pack", "price of a pack"],
-      data: lines.map(({ number, name, packs, pack, priceMinor }) => [
-        id,
-        placedOn,
-        number,
-        name,
-        packs,
-        pack,
-        (priceMinor / 100).toFixed(2),
-      ]),
-    },
-    { escapeFormulae: true, newline: "\r\n" },
-  )}\r\n`;
+  csvTable(
+    ["order", "placed on", "number", "name", "packs", "pieces in a pack", "price of a pack"],
+    lines.map(({ number, name, packs, pack, priceMinor }) => [id, placedOn, number, name, packs, pack, (priceMinor / 100).toFixed(2)]),
+  );

@@ -84,6 +84,10 @@ describe("an ordinary reel of a known customer", () => {
     expect(of("intake ->> '$.complaints[0]'")).toBe("drag-weak");
     expect(of("limit_minor")).toBe(8000);
     expect(server.value("SELECT item FROM job_brought JOIN job ON job.id = job_id WHERE tag = ?", tag)).toBe("line");
+    // What was said of its day is kept, so that it can be told how often such days held.
+    expect(
+      server.value<number>("SELECT named FROM promise_said JOIN job ON job.id = job_id WHERE tag = ? AND afterwards = 0", tag),
+    ).toBeGreaterThanOrEqual(0);
   });
 });
 

@@ -3,7 +3,7 @@ import {
   DndContext,
   type DragEndEvent,
   type DragOverEvent,
-  PointerSensor,
+  MouseSensor,
   pointerWithin,
   TouchSensor,
   useSensor,
@@ -60,8 +60,7 @@ function holdClicks(): void {
   const hold = (event: MouseEvent) => event.preventDefault();
   window.addEventListener("click", hold, { capture: true });
   const rest = () => setTimeout(() => window.removeEventListener("click", hold, { capture: true }), 100);
-  window.addEventListener("pointerup", rest, { once: true });
-  window.addEventListener("pointercancel", rest, { once: true });
+  for (const end of ["pointerup", "pointercancel", "touchend"]) window.addEventListener(end, rest, { once: true });
 }
 
 const moveQuestion = (asked: BenchToAsk, { tag, to }: Moving): BenchQuestion => ({
@@ -85,7 +84,8 @@ export function Rack({ days, hoursPerDay, revision, move, dayNames }: Props) {
   const tags = useMemo(() => new Map(days.flatMap((day) => day.tags.map((tag) => [tag.unit, tag]))), [days]);
   const chances = useMemo(() => (asked ? chancesOf(asked, days, all) : null), [asked, days, all]);
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 8 } }),
+    // A finger that scrolls the rail takes no tag along: it has to rest on one first.
+    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
   );
   const put = ({ tag, to }: Moving) => {

@@ -1,0 +1,5 @@
+import Papa from "papaparse";
+
+/** A table as a file (RFC 4180); cells that a spreadsheet would run are kept from it. */
+export const csvTable = (fields: readonly string[], data: readonly (readonly (string | number)[])[]): string =>
+  `${Papa.unparse({ fields: [...fields], data: data.map((row) => [...row]) }, { escapeFormulae: true, newline: "\r\n" })}\r\n`;

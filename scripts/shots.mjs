@@ -52,7 +52,7 @@ const views = [
     900,
   ],
   ["gauges", `/gauges/washers?job=${tag(24)}`],
-  ["figures", "/ledger/figures?from=2024-01-01&to=2099-12-31"],
+  ["figures", "/ledger/figures?from=2024-01-01"],
   ["ledger", `/ledger/reel/${mostMeasured}`],
   ["shop", "/shop"],
   ["lot", `/bench/lot/${harbourLot}`],

@@ -8,7 +8,8 @@ export function rangeOf(asked: { get: (name: string) => string | null }): { read
   const day = today();
   const to = asked.get("to");
   const from = asked.get("from");
-  const last = isDay(to) ? to : day;
+  // Nothing was done after today.
+  const last = isDay(to) && to < day ? to : day;
   const yearBefore = `${Number(last.slice(0, 4)) - 1}${last.slice(4, 8)}${last.slice(8) === "29" ? "28" : last.slice(8)}`;
   const first = isDay(from) ? from : yearBefore;
   return first <= last ? { from: first, to: last } : { from: last, to: first };

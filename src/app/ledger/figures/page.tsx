@@ -87,7 +87,11 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
                   <strong>
                     <span className="num">{Math.round(dates.held)}</span> of 100 held
                   </strong>
-                  .{truly < dates.jobs && ` ${truly} were said at the counter, the others reckoned afterwards by what was known then.`}
+                  .
+                  {truly < dates.jobs &&
+                    (truly === 0
+                      ? " They are reckoned afterwards, by what was known when each reel came."
+                      : ` ${truly} of them were said at the counter, the others are reckoned afterwards by what was known then.`)}
                 </p>
                 <p className="text-note">
                   Mean cost of being out (pinball loss, days): {dates.loss.toFixed(2)}; seven days for all {dates.lossOfSeven.toFixed(2)},

@@ -1,5 +1,5 @@
 import { keptChances } from "@/core/promise/backtest";
-import { dayFor, foretell } from "@/core/promise/bench-simulation";
+import { dayFor, foretell, foretellOne } from "@/core/promise/bench-simulation";
 import { middleStay } from "@/core/promise/past";
 import type { Context } from "@/data/store/context";
 import { liveBench, promiseSeed } from "./bench";
@@ -14,11 +14,14 @@ export function keepSaid(ctx: Context, today: string, jobIds: readonly number[])
   const { bench, ask } = liveBench(ctx.db, today, ctx.now);
   const done = shopPast(ctx.db, today).jobs.filter(({ ready }) => ready !== null);
   const mean = done.length ? Math.round(middleStay(done)) : 7;
-  for (const told of foretell(bench, promiseSeed, keptRuns)) {
-    if (!jobIds.includes(told.key)) continue;
-    const days = keptChances.map((chance) => dayFor(told, chance));
+  const places = bench.jobs.flatMap(({ key }, place) => (jobIds.includes(key) ? [place] : []));
+  // One reel's run ends with it; a lot's are followed together.
+  const told = places.length === 1 ? [foretellOne(bench, places[0]!, promiseSeed, keptRuns)] : foretell(bench, promiseSeed, keptRuns);
+  for (const each of told) {
+    if (!jobIds.includes(each.key)) continue;
+    const days = keptChances.map((chance) => dayFor(each, chance));
     writeSaid(ctx.db, {
-      jobId: told.key,
+      jobId: each.key,
       onDay: today,
       days,
       named: days[keptChances.indexOf(ask)]!,

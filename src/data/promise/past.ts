@@ -3,10 +3,10 @@ import type { PastJob } from "@/core/promise/past";
 
 import { depths } from "@/core/vocabulary/job-kinds";
 import { stationTimesOf } from "@/data/jobs/station-time";
-import { openingOf } from "@/data/shop/opening";
+import { listShutDays, openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
-import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
+import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** Day 0 of the shop's past, a Monday: days are numbered from it. */
 const dayZero = Date.UTC(2000, 0, 3);
@@ -104,7 +104,7 @@ export const kindOf = (kind: string, depth: string | null): string => (depth !==
 
 /** The shop's past, for forecasts: its jobs' times, its week, its days shut. @param today ISO day. */
 export const shopPast = (db: Db, today: string): ShopPast =>
-  keptAnswer(db, `the bench's past on ${today}`, `${lastActOfShop(db)} ${lastJobAct(db)}`, () => {
+  keptAnswer(db, `the bench's past on ${today}`, standsOn(db), () => {
     const { openOn, benchHoursPerDay } = getShopSettings(db);
     const opening = openingOf(db);
     return {
@@ -115,6 +115,8 @@ export const shopPast = (db: Db, today: string): ShopPast =>
     };
   });
 
-/** What was opened or became ready last: in between, the past tells the same of times to come. */
-const lastJobAct = (db: Db): string =>
-  db.prepare("SELECT count(*) || ' ' || coalesce(max(closed_at), '') FROM job").pluck().get() as string;
+/** Finished jobs, the shop's week and the days it is shut: a reel that comes in tells nothing of what jobs take. */
+const standsOn = (db: Db): string => {
+  const { openOn, benchHoursPerDay } = getShopSettings(db);
+  return `${lastHandedBack(db)} ${openOn.join()} ${benchHoursPerDay} ${JSON.stringify(listShutDays(db))}`;
+};

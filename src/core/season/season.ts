@@ -72,11 +72,16 @@ export function invitationsOf(due: readonly DueReel[], weeks: readonly WeekAhead
         : [Math.max(answerWeeks, at - mostWeeksEarlier), at];
       let best = -1;
       for (let week = from; week < Math.min(to, askWithinWeeks); week++)
-        if (loaded(week) < roomBelow && (best < 0 || (overdue ? false : loaded(week) < loaded(best) - 1e-9))) best = week;
+        if (
+          share(weeks[week]!) < roomBelow &&
+          loaded(week) < roomBelow &&
+          (best < 0 || (overdue ? false : loaded(week) < loaded(best) - 1e-9))
+        )
+          best = week;
       if (best < 0) return [];
       load[best]! += minutesPerReel;
-      // It will not come in the rush.
-      if (!overdue) load[at]! -= minutesPerReel;
+      // It will not come in the rush; a full week stays one nobody is asked into.
+      if (!overdue) load[at] = Math.max(0, load[at]! - minutesPerReel);
       return [{ reelId, week: best }];
     });
 }

@@ -1,4 +1,4 @@
-import { chanceBy, dayFor, foretellOne } from "./bench-simulation";
+import { dayFor, foretellOne } from "./bench-simulation";
 import { dayMinutes } from "./calendar";
 import { learn, middleStay, type PastJob, workedWeek } from "./past";
 import { benchJob, stageAt } from "./standing";
@@ -44,8 +44,6 @@ export interface Judged {
   /** Its middle, for comparison with the middle of all. */
   readonly middle: number;
   readonly took: number;
-  /** What the simulation gave for the day it was done on. */
-  readonly chance: number;
   /** What the mean of all jobs before it would have said. */
   readonly mean: number;
 }
@@ -212,7 +210,6 @@ export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, go
       day: said.days[keptChances.indexOf(ask)]!,
       middle: said.days[0]!,
       took,
-      chance: chanceBy(told, took),
       mean: done.length ? Math.round(middleStay(done)) : 7,
     });
   }

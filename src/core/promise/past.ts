@@ -1,9 +1,9 @@
 import { median, quantile } from "@/core/quantile";
-import { dayMinutes, minutesOn, type WorkDays } from "./calendar";
+import { dayMinutes } from "./calendar";
 import type { Duration } from "./draws";
 
 /** The three pieces of bench work in a job: what is asked and tested, what is opened and cleaned, what is built and proved. */
-export const workParts = ["look", "open", "build"] as const;
+const workParts = ["look", "open", "build"] as const;
 export type WorkPart = (typeof workParts)[number];
 
 /** A job as the journal tells of it afterwards; instants in minutes from one fixed midnight. */
@@ -62,7 +62,6 @@ export const thumb = {
 
 /** Jobs a rule of thumb counts for, and a family's mean against its models'. */
 const priorJobs = 8;
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** Means of residuals by key, each drawn to nothing as if some jobs had shown none. */
 function shrunkMeans<T>(of: readonly T[], key: (one: T) => string, residual: (one: T) => number): ReadonlyMap<string, number> {
@@ -165,7 +164,7 @@ export function learn(done: readonly PastJob[], absences: Absences = thumb.absen
 }
 
 /** A shop's week as it is truly worked: what its rules say, less the weekdays on which nobody ever works; and the spells nobody came. */
-export interface WorkedWeek {
+interface WorkedWeek {
   /** Minutes of a day, by weekday from 0 for the first day's. */
   readonly minutes: readonly number[];
   readonly absences: Absences;
@@ -214,11 +213,3 @@ export function workedWeek(days: readonly (number | null)[], rules: readonly num
 /** The middle of what a job of a kind took from its coming to its being ready, in days. */
 export const middleStay = (done: readonly PastJob[]): number =>
   median(done.map(({ came, ready }) => Math.floor(ready! / dayMinutes) - Math.floor(came / dayMinutes)));
-
-/** The mean of the same. */
-export const meanStay = (done: readonly PastJob[]): number =>
-  mean(done.map(({ came, ready }) => Math.floor(ready! / dayMinutes) - Math.floor(came / dayMinutes)));
-
-/** Days from one on which somebody works. */
-export const openDays = (week: WorkDays, from: number, count: number): number[] =>
-  Array.from({ length: count }, (_, i) => from + i).filter((day) => minutesOn(week, day) > 0);

@@ -6,7 +6,7 @@ import type { Learned, PastJob } from "./past";
 /** Minutes in baths, drying with them (common practice). */
 const bath: BenchStep = { kind: "wait", minutes: { law: "fixed", mean: 45 } };
 /** What is left of each doubling of like reels in a lot (Wright's law; common practice for hand work). */
-export const lotRate = 0.9;
+const lotRate = 0.9;
 
 const work = (minutes: Duration): BenchStep => ({ kind: "work", minutes });
 const wait = (minutes: Duration): BenchStep => ({ kind: "wait", minutes });
@@ -24,7 +24,7 @@ export interface Standing {
 }
 
 /** What a job still has before it, from where it stands. */
-export function stepsAhead({ stage, parcelInDays, job }: Standing, learned: Learned): BenchStep[] {
+function stepsAhead({ stage, parcelInDays, job }: Standing, learned: Learned): BenchStep[] {
   const opens = learned.opens(job.kind);
   const open = learned.minutes("open", job);
   const build = learned.minutes("build", job);

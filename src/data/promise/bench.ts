@@ -146,7 +146,7 @@ export function liveBench(db: Db, today: string, now: string): LiveBench & { rea
 }
 
 /** The number of a job that is not here yet, among the bench's own. */
-export const newKey = (1 << 24) - 1;
+const newKey = (1 << 24) - 1;
 
 /** A reel that may be taken in: as a job of the bench, taken up after what is promised within a week, and why it takes what it takes. */
 export function freshJob(

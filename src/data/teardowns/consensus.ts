@@ -12,7 +12,7 @@ import { writeJournal } from "@/data/store/journal";
 import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** So many teardowns say more than one. */
-export const leastTeardowns = 2;
+const leastTeardowns = 2;
 
 /** Jobs of a model that were taken apart without a schematic, the first first. */
 const teardownsOf = (db: Db, modelId: string): { jobId: number; tag: string }[] =>

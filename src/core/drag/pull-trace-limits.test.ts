@@ -33,20 +33,20 @@ describe("the interval of a pull's level", () => {
   };
 
   it("holds the truth as often as it says where readings scatter by themselves", () => {
-    const share = covers((trial) => (i) => 1.2 * normal(31, trial, i), 800);
-    expect(share).toBeGreaterThan(92.5);
+    const share = covers((trial) => (i) => 1.2 * normal(31, trial, i), 500);
+    expect(share).toBeGreaterThan(92);
     expect(share).toBeLessThan(98);
-  });
+  }, 60_000);
 
   it("is wider where readings follow each other, so that it still holds it", () => {
     const share = covers((trial) => {
       const at: number[] = [];
       for (let i = 0; i < 90; i++) at.push((i ? 0.6 * at[i - 1]! : 0) + 0.8 * normal(32, trial, i));
       return (i) => at[i]!;
-    }, 400);
+    }, 250);
     expect(share).toBeGreaterThan(86);
     expect(share).toBeLessThan(98.5);
-  });
+  }, 60_000);
 
   it("narrows with the root of the time, and no further than the scale's own step", () => {
     const width = (seconds: number, scatter: number) => {

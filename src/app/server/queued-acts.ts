@@ -1,6 +1,7 @@
 import "server-only";
 import { gateFailed, oilPointsMarked, stepSkipped, stepsDone, stepUndone } from "@/app/bench/[tag]/build/actions";
 import { openAssembly, putLastBack, servePartInPlace, takePartsOff } from "@/app/bench/[tag]/strip/actions";
+import { allTestsGood, leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
 import type { ActionResult, Press } from "@/ui/act/press";
 
 /** Acts of the bench that a page may take by itself at once and have confirmed: their names in its queue. */
@@ -8,6 +9,9 @@ export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionRes
   string,
   (press: Press) => Promise<ActionResult<unknown>>
 >([
+  ["test", recordTest],
+  ["tests-all-good", allTestsGood],
+  ["skip-test", leaveTestOut],
   ["take-parts", takePartsOff],
   ["put-back", putLastBack],
   ["serve-in-place", servePartInPlace],

@@ -77,8 +77,12 @@ export function QueueProvider({ children }: { children: ReactNode }) {
     // Held as long as this tab lives: others see by it that its presses are looked after.
     if (navigator.locks) void navigator.locks.request(storeKey(tab), { mode: "shared" }, () => new Promise<void>(() => undefined));
     const keep = (pending: readonly QueuedPress[]) => {
-      if (pending.length) localStorage.setItem(storeKey(tab), JSON.stringify(pending));
-      else localStorage.removeItem(storeKey(tab));
+      try {
+        if (pending.length) localStorage.setItem(storeKey(tab), JSON.stringify(pending));
+        else localStorage.removeItem(storeKey(tab));
+      } catch {
+        // The browser's store is full: the press is sent all the same, and would be lost only by a reload within that second.
+      }
     };
     const settled = () => {
       clearTimeout(timer);

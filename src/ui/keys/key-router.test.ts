@@ -3,6 +3,7 @@ import { createKeyRouter, type KeyRouter } from "./key-router";
 
 describe("the key router", () => {
   let keys: string[];
+  let times: number[];
   let scans: string[];
   let waiting: (() => void)[];
   let router: KeyRouter;
@@ -18,13 +19,17 @@ describe("the key router", () => {
 
   beforeEach(() => {
     keys = [];
+    times = [];
     scans = [];
     waiting = [];
     on = true;
     time = 1000;
     router = createKeyRouter({
       onScan: (text) => scans.push(text),
-      onKey: (key) => keys.push(key),
+      onKey: (key, timeMs) => {
+        keys.push(key);
+        times.push(timeMs);
+      },
       handles: (key) => ["r", "z", "Z", "0", " ", "PageDown"].includes(key),
       shortcutsOn: () => on,
       schedule: (run) => {
@@ -67,6 +72,16 @@ describe("the key router", () => {
     expect([keys, scans]).toEqual([[], []]);
   });
 
+  it("takes a key right after typing in a field for a shortcut, not for the end of what was typed", () => {
+    for (const key of "0,4") press(key, 8, true);
+    expect(press("r", 8)).toBe(true);
+    settle();
+    expect(keys).toEqual(["r"]);
+    for (const key of "Z-00572-4") press(key, 8, true);
+    expect(press("Enter", 8)).toBe(false);
+    expect(scans).toEqual([]);
+  });
+
   it("can be switched off, and leaves keys with Ctrl alone", () => {
     on = false;
     expect(press("r", 500)).toBe(false);
@@ -74,6 +89,16 @@ describe("the key router", () => {
     expect(router.down({ key: "r", inTextField: false, modified: true, timeMs: 9999 })).toBe(false);
     settle();
     expect(keys).toEqual([]);
+  });
+
+  it("says when a key was pressed, and keeps the order of the hand where a letter waited for a scan", () => {
+    press("r", 500);
+    press(" ", 75);
+    settle();
+    expect(keys.map((key, i) => [key, times[i]])).toEqual([
+      ["r", 1500],
+      [" ", 1575],
+    ]);
   });
 
   it("fires the foot switch's key at once", () => {

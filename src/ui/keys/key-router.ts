@@ -22,7 +22,8 @@ export interface KeyRouter {
 
 export interface KeyRouterOptions {
   readonly onScan: (text: string) => void;
-  readonly onKey: (key: string) => void;
+  /** @param timeMs when it was pressed; a letter comes later than that. */
+  readonly onKey: (key: string, timeMs: number) => void;
   /** Whether a shortcut exists for this key now. */
   readonly handles: (key: string) => boolean;
   readonly shortcutsOn: () => boolean;
@@ -38,17 +39,24 @@ export function createKeyRouter(options: KeyRouterOptions): KeyRouter {
   const later = options.schedule ?? schedule;
   let burst = "";
   let lastMs = Number.NEGATIVE_INFINITY;
-  let cancel: (() => void) | null = null;
+  let held: { readonly run: () => void; readonly cancel: () => void } | null = null;
 
   const forget = () => {
-    cancel?.();
-    cancel = null;
+    held?.cancel();
+    held = null;
+  };
+  const release = () => {
+    const { run } = held ?? {};
+    forget();
+    run?.();
   };
 
   return {
     down({ key, inTextField, modified, timeMs }) {
       if (modified) return false;
       const fast = timeMs - lastMs < scanGapMs;
+      // A letter that waited long enough goes before the key after it, also where a busy page lets the timer come late.
+      if (!fast) release();
       lastMs = timeMs;
       if (key === "Enter") {
         const scanned = fast && burst.length >= shortestScan ? burst : null;
@@ -60,20 +68,20 @@ export function createKeyRouter(options: KeyRouterOptions): KeyRouter {
         }
         return false;
       }
+      // What is typed into a field is the field's: the first key after it is none of its burst, however soon it comes.
+      if (inTextField) {
+        burst = "";
+        return false;
+      }
       const printable = key.length === 1;
       if (printable) burst = fast ? burst + key : key;
-      if (inTextField) return false;
       // The second fast character shows that the first was no shortcut.
       if (fast && burst.length > 1) forget();
       const taken = options.shortcutsOn() && options.handles(key);
       if (!taken) return false;
       // No tag has a space in it: the main act waits for no scanner.
-      if (!printable || (key === " " && burst.length === 1)) options.onKey(key);
-      else if (burst.length === 1)
-        cancel = later(() => {
-          cancel = null;
-          options.onKey(key);
-        }, scanGapMs + 5);
+      if (!printable || (key === " " && burst.length === 1)) options.onKey(key, timeMs);
+      else if (burst.length === 1) held = { run: () => options.onKey(key, timeMs), cancel: later(release, scanGapMs + 5) };
       return true;
     },
     dispose: forget,

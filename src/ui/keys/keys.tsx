@@ -1,6 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
+import { asPressedAt } from "@/ui/act/pressed-at";
 import { createKeyRouter } from "./key-router";
 
 export interface Shortcut {
@@ -74,7 +75,7 @@ export function KeysProvider({
       onScan: (text) => {
         if (!scans.current.some((handler) => handler(text))) router.push(`/bench?tag=${encodeURIComponent(text)}`);
       },
-      onKey: (key) => find(mapped(key))?.run(),
+      onKey: (key, timeMs) => asPressedAt(timeMs, () => find(mapped(key))?.run()),
       handles: (key) => find(mapped(key)) !== undefined,
       shortcutsOn: () => shortcutsOn,
     });

@@ -1,4 +1,3 @@
-import { allTestsGood, leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { extraTests } from "@/core/proving/protocol";
@@ -23,9 +22,6 @@ export default async function ProvePage(props: StationProps) {
       lineRadiusMm={version.lineRadiusMm}
       lineBreaksN={job.intake.lineBreaksN ?? null}
       force={getShopSettings(db).shownForce}
-      answer={recordTest}
-      allGood={allTestsGood}
-      leaveOut={leaveTestOut}
       next={{ href: `/bench/${job.tag}/return`, words: "On to Return" }}
     />
   );

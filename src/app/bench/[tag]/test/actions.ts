@@ -2,8 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId } from "@/app/server/bench-input";
-import { traceSchema } from "@/core/proving/trace";
-import { testIds, verdicts } from "@/core/vocabulary/tests";
+import { allGoodSchema, answerSchema, leftOutSchema } from "@/core/proving/answer-input";
 import { recordAllGood, recordObservation, skipTest } from "@/data/diagnosis/observations";
 import { makeRepair } from "@/data/jobs/jobs";
 import type { Press } from "@/ui/act/press";
@@ -11,31 +10,7 @@ import type { Press } from "@/ui/act/press";
 const test = defineAction({
   name: "test",
   permission: "bench",
-  input: z.object({
-    jobId,
-    phase: z.enum(["before", "after"]),
-    testId: z.enum(testIds),
-    verdict: z.enum(verdicts),
-    value: z
-      .number("Type a number, bare or with its unit (22, 5 lb, 2.4 kg), or leave it empty.")
-      .min(0, "A reading is not below nothing.")
-      .max(5000, "That is more than any reel gives: check the unit.")
-      .nullable(),
-    lineRadiusMm: z
-      .number("Type the radius in millimetres.")
-      .min(2, "The line leaves the spool at 2 mm or more.")
-      .max(150, "The line leaves the spool at 150 mm or less.")
-      .nullable(),
-    setting: z
-      .number("Turns or degrees as a number, or leave it empty.")
-      .min(0, "From the first contact on: 0 or more.")
-      .max(720, "That is more than any adjuster turns.")
-      .nullable()
-      .default(null),
-    instrument: z.string().min(1).max(60),
-    simulated: z.boolean(),
-    trace: traceSchema.nullable(),
-  }),
+  input: answerSchema.extend({ jobId }),
   run: (ctx, input) => recordObservation(ctx, input),
 });
 export async function recordTest(press: Press) {
@@ -55,12 +30,7 @@ export async function mendInstead(press: Press) {
 const leaveTest = defineAction({
   name: "skip-test",
   permission: "bench",
-  input: z.object({
-    jobId,
-    phase: z.enum(["before", "after"]),
-    testId: z.enum(testIds),
-    reason: z.string().trim().max(200, "At most 200 characters."),
-  }),
+  input: leftOutSchema.extend({ jobId }),
   run: (ctx, input) => skipTest(ctx, input),
 });
 export async function leaveTestOut(press: Press) {
@@ -70,7 +40,7 @@ export async function leaveTestOut(press: Press) {
 const allOfThem = defineAction({
   name: "tests-all-good",
   permission: "bench",
-  input: z.object({ jobId, phase: z.enum(["before", "after"]), testIds: z.array(z.enum(testIds)).min(1).max(40) }),
+  input: allGoodSchema.extend({ jobId }),
   run: (ctx, input) => recordAllGood(ctx, input),
 });
 export async function allTestsGood(press: Press) {

@@ -11,7 +11,7 @@ import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { AsItCame } from "@/ui/bench/test/as-it-came";
 import { TestRows } from "@/ui/bench/test/test-rows";
-import { allTestsGood, leaveTestOut, mendInstead, recordTest } from "./actions";
+import { mendInstead } from "./actions";
 
 export const metadata = { title: "Test" };
 
@@ -31,9 +31,6 @@ export default async function TestPage(props: StationProps) {
       lineRadiusMm={version.lineRadiusMm}
       lineBreaksN={job.intake.lineBreaksN ?? null}
       force={getShopSettings(db).shownForce}
-      answer={recordTest}
-      allGood={allTestsGood}
-      leaveOut={leaveTestOut}
       next={{ href: `/bench/${job.tag}/${next}`, words: `On to ${stationNames[next]}` }}
       above={last && <LastVisitNote last={last} measured />}
       below={<AsItCame head={head} words={asFoundWords(job.intake)} photos={listJobPhotos(db, job.id)} />}

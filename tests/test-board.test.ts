@@ -1,0 +1,60 @@
+import { expect, it } from "vitest";
+import { type AnswerInput, answerSchema } from "@/core/proving/answer-input";
+import { testSpec } from "@/core/proving/protocol";
+import { testIds, verdicts } from "@/core/vocabulary/tests";
+import { listObservations, listSkipped, recordAllGood, recordObservation, skipTest } from "@/data/diagnosis/observations";
+import { type Answers, testPress } from "@/ui/bench/test/test-board";
+import { stream } from "./random-stream";
+import { openWorkshop } from "./workshop";
+
+const sorted = ({ observations, skipped }: Answers) => ({
+  observations: observations
+    .map(({ id: _, at: __, ...said }) => said)
+    .sort((a, b) => `${a.phase} ${a.testId}`.localeCompare(`${b.phase} ${b.testId}`)),
+  skipped: [...skipped].sort((a, b) => `${a.phase} ${a.testId}`.localeCompare(`${b.phase} ${b.testId}`)),
+});
+
+it("shows at once, after any row of presses at Test and Prove, what the bench keeps of them", () => {
+  const shop = openWorkshop();
+  const jobId = shop.open({});
+  const random = stream(14);
+  const one = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
+  let shown: Answers = { observations: [], skipped: [] };
+  for (let n = 0; n < 150; n++) {
+    const phase = one(["before", "after"] as const);
+    const testId = one(testIds);
+    const kind = random();
+    const press = (act: string, input: object) => ({ id: String(n), act, input: { jobId, ...input }, words: "", about: "" });
+    if (kind < 0.6) {
+      const read = random() < 0.5;
+      const input: AnswerInput = answerSchema.parse({
+        phase,
+        testId,
+        verdict: one(verdicts),
+        value: read && testSpec(testId).unit ? Math.round(random() * 50) : null,
+        lineRadiusMm: testSpec(testId).takesLineRadius ? 20 : null,
+        setting: read && testSpec(testId).takesLineRadius ? 1.5 : null,
+        instrument: read ? "typed" : "by hand",
+        simulated: false,
+        trace: read && random() < 0.2 ? [{ tMs: 0, value: 1 }] : null,
+      });
+      recordObservation(shop.ctx, { jobId, ...input });
+      shown = testPress(shown, press("test", input));
+    } else if (kind < 0.9) {
+      const input = { phase, testId, reason: one(["", "no time"]) };
+      skipTest(shop.ctx, { jobId, ...input });
+      shown = testPress(shown, press("skip-test", input));
+    } else {
+      const input = { phase, testIds: [testId, one(testIds)] };
+      recordAllGood(shop.ctx, { jobId, ...input });
+      shown = testPress(shown, press("tests-all-good", input));
+    }
+    const kept = { observations: listObservations(shop.db, jobId), skipped: listSkipped(shop.db, jobId) };
+    expect(sorted(shown)).toEqual(sorted(kept));
+  }
+});
+
+it("leaves the answers as they are for a press of another station", () => {
+  const none: Answers = { observations: [], skipped: [] };
+  expect(testPress(none, { id: "1", act: "steps-done", input: {}, words: "", about: "" })).toBe(none);
+});

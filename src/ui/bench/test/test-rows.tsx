@@ -163,10 +163,10 @@ export function TestRows(props: Props) {
             <MainKey words="Good" onPress={() => answer("good")}>
               Good
             </MainKey>
-            <Key shortcut="d" words="Doubtful" onPress={() => answer("doubtful")} className="min-w-36">
+            <Key shortcut="d" words="Doubtful" onPress={() => answer("doubtful")} className="min-w-32">
               Doubtful
             </Key>
-            <Key shortcut="x" words="Bad" onPress={() => answer("bad")} className="min-w-36">
+            <Key shortcut="x" words="Bad" onPress={() => answer("bad")} className="min-w-28">
               Bad
             </Key>
             <Key

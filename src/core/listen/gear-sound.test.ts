@@ -1,0 +1,106 @@
+import { describe, expect, it } from "vitest";
+import { addClick, background } from "#tests/made-sounds";
+import { stream } from "#tests/random-stream";
+import { gearFromSound, howSure } from "./gear-sound";
+
+const rate = 8000;
+const [ratio, teeth] = [3.25, 39];
+/** Ticks so many times a turn and so loud, over a dozen turns by a hand that wavers. */
+function turning(seed: number, ticks: readonly (readonly [perTurn: number, loud: number])[], handleHz = 1) {
+  const random = stream(seed);
+  const seconds = 12 / handleHz;
+  const sound = background(seconds, rate, 0.006, 0.008, random);
+  for (const [perTurn, loud] of ticks)
+    for (let n = 0; n < 12 * perTurn; n++) {
+      const turn = n / perTurn;
+      const wavering = turn + (0.03 * Math.sin(0.9 * turn)) / (2 * Math.PI);
+      addClick(sound, rate, wavering / handleHz + 0.002 * random(), loud * (0.7 + 0.6 * random()), 1800);
+    }
+  return { sound, rate };
+}
+const lines = (recording: { sound: Float64Array; rate: number }, gearTeeth: number | null = teeth, turns = 12) => {
+  const heard = gearFromSound(recording, turns, ratio, gearTeeth);
+  if (!heard.ok) throw new Error(heard.message);
+  return heard.value;
+};
+
+describe("the chatter of a gear", () => {
+  it("is told from both a tick of the gear's and one of the pinion's at once, by its spectrum where nothing can be counted", () => {
+    for (const seed of [1, 2, 3]) {
+      const heard = lines(
+        turning(seed, [
+          [1, 0.1],
+          [ratio, 0.15],
+        ]),
+      );
+      expect(heard.lines[0]!.order, `seed ${seed}`).toBe(ratio);
+      expect(heard.lines[0]!.says).toMatch(/one tooth of the pinion/);
+      expect(heard.lines[0]!.overFloorDb).not.toBe(24);
+      expect(heard.sure).toBe("sure");
+    }
+  });
+
+  it("is the mesh where every tooth ticks, which is named after any single tooth", () => {
+    for (const seed of [1, 2, 3]) {
+      const mesh = lines(turning(seed, [[teeth, 0.03]]));
+      expect(mesh.lines.map(({ order }) => order)).toEqual([teeth]);
+      expect(mesh.lines[0]!.says).toMatch(/the whole mesh/);
+      const both = lines(
+        turning(seed, [
+          [1, 0.1],
+          [ratio, 0.15],
+          [teeth, 0.03],
+        ]),
+      );
+      // Louder than the single tooth, and named after it.
+      expect(both.lines[0]!.order).toBe(ratio);
+      expect(both.lines.at(-1)!.order).toBe(teeth);
+      expect(both.lines.at(-1)!.overFloorDb).toBeGreaterThan(both.lines[0]!.overFloorDb);
+    }
+  });
+
+  it("is not looked for at the teeth where nobody counted them", () => {
+    expect(gearFromSound(turning(1, [[teeth, 0.03]]), 12, ratio, null)).toMatchObject({ ok: false, code: "even" });
+    expect(lines(turning(1, [[1, 0.15]]), null).lines.every(({ order }) => order === 1 || order === ratio)).toBe(true);
+  });
+
+  it("is followed at the hand's own speed, which is turns by seconds", () => {
+    for (const handleHz of [0.6, 2]) {
+      const heard = lines(turning(4, [[1, 0.15]], handleHz));
+      expect(heard.handleHz).toBeCloseTo(handleHz, 9);
+      expect(heard.lines[0]).toMatchObject({ order: 1, overFloorDb: 24 });
+      expect(heard.lines[0]!.says).toMatch(/one tooth of the gear/);
+    }
+  });
+
+  it("is refused for what no hand turns, with what to do", () => {
+    const recording = turning(1, [[1, 0.15]]);
+    const refused = (turns: number, by = ratio) => {
+      const heard = gearFromSound(recording, turns, by, teeth);
+      return heard.ok ? null : heard;
+    };
+    expect(refused(3.9)).toMatchObject({ code: "few-turns", message: expect.stringMatching(/at least four times/) });
+    expect(refused(Number.NaN)).toMatchObject({ code: "few-turns" });
+    expect(refused(4)?.code).not.toBe("few-turns");
+    for (const by of [0.49, 12.1, Number.NaN])
+      expect(refused(12, by)).toMatchObject({ code: "ratio", message: expect.stringMatching(/0\.5 to 12/) });
+    for (const by of [0.5, 12]) expect(refused(12, by)?.code).not.toBe("ratio");
+    // Twelve seconds: 72 turns are six a second.
+    expect(refused(73)).toMatchObject({ code: "speed", message: expect.stringMatching(/once a second/) });
+    expect(refused(72)?.code).not.toBe("speed");
+    const slow = { sound: background(25, rate, 0.02, 0.01, stream(1)), rate };
+    expect(gearFromSound(slow, 4.9, ratio, teeth)).toMatchObject({ ok: false, code: "speed" });
+    expect(gearFromSound(slow, 5, ratio, teeth)).toMatchObject({ ok: false, code: "even", message: expect.stringMatching(/stands out/) });
+    expect(gearFromSound({ sound: slow.sound.subarray(0, 2.9 * rate), rate }, 4, ratio, teeth)).toMatchObject({ code: "too-short" });
+  });
+});
+
+describe("how sure a line is", () => {
+  it("is by how high it stands over its floor, and over the next", () => {
+    expect(howSure(15.1, 6.1)).toBe("sure");
+    expect(howSure(15, 20)).toBe("likely");
+    expect(howSure(20, 6)).toBe("likely");
+    expect(howSure(12.1, 1)).toBe("likely");
+    expect(howSure(12, 12)).toBe("unsure");
+  });
+});

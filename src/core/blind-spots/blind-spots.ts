@@ -44,7 +44,7 @@ function lookAt(anatomy: Anatomy, types: ReadonlyMap<string, PartType>): Seen | 
   return { mistakes, checks, passing, offers };
 }
 
-/** What a machine's gates do not see. @returns null for a machine whose seats wait for each other in a circle. */
+/** What a machine's gates do not see. @returns null for a machine whose operations wait for each other in a circle. */
 export function blindSpots(solver: Solver, anatomy: Anatomy, types: ReadonlyMap<string, PartType>): BlindSpots | null {
   const seen = lookAt(anatomy, types);
   if (!seen) return null;

@@ -53,17 +53,15 @@ export function singleMistakes(anatomy: Pick<Anatomy, "positions">, types: Reado
   const { positions } = anatomy;
   for (const [i, a] of positions.entries())
     for (const b of positions.slice(i + 1)) {
-      const [one, other] = [typeOf(a), typeOf(b)];
-      if (!one || !other || one.id === other.id) continue;
-      if (one.shape.kind === "screw" && other.shape.kind === "screw") {
-        if (one.shape.threadMm === other.shape.threadMm && one.shape.lengthMm !== other.shape.lengthMm && a.assemblyId === b.assemblyId)
-          mistakes.push({
-            id: `swapped ${a.id} ${b.id}`,
-            kind: "swapped",
-            seats: [a.id, b.id],
-            words: `${a.name} and ${b.name} exchanged`,
-          });
-      }
+      const [one, other] = [typeOf(a)?.shape, typeOf(b)?.shape];
+      if (one?.kind !== "screw" || other?.kind !== "screw" || a.assemblyId !== b.assemblyId) continue;
+      if (one.threadMm === other.threadMm && one.lengthMm !== other.lengthMm)
+        mistakes.push({
+          id: `swapped ${a.id} ${b.id}`,
+          kind: "swapped",
+          seats: [a.id, b.id],
+          words: `${a.name} and ${b.name} exchanged`,
+        });
     }
   for (const assembly of new Set(positions.map(({ assemblyId }) => assemblyId))) {
     const rings = positions
@@ -72,8 +70,9 @@ export function singleMistakes(anatomy: Pick<Anatomy, "positions">, types: Reado
     for (let i = 1; i < rings.length; i++) {
       const [a, b] = [rings[i - 1]!, rings[i]!];
       const [one, other] = [typeOf(a), typeOf(b)];
-      if (!one || !other || one.id === other.id || !ringKinds.has(one.shape.kind) || !ringKinds.has(other.shape.kind)) continue;
-      if (!b.restsOn.includes(a.id)) continue;
+      // Two of one type are the same either way round.
+      if (!one || !other || one.id === other.id) continue;
+      if (!ringKinds.has(one.shape.kind) || !ringKinds.has(other.shape.kind) || !b.restsOn.includes(a.id)) continue;
       mistakes.push({
         id: `stacked ${a.id} ${b.id}`,
         kind: "stacked",

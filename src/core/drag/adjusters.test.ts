@@ -94,3 +94,71 @@ describe("a lever and its cam", () => {
     expect(freeSpoolKnobTurns(wrong)).toBe(0);
   });
 });
+
+describe("a cam between its points, by hand (Fritsch & Carlson 1980)", () => {
+  // Slopes 0.1, 0.2, 0.1 mm a degree; tangents 0.1, 0.15, 0.15, 0.1, none too steep. Hermite's cubic between.
+  const even = [0, 1, 3, 4].map((riseMm, i) => ({ degrees: 10 * i, riseMm }));
+
+  it("is Hermite's cubic with the mean of the slopes at its points", () => {
+    expect(camRise(even, 5)).toBeCloseTo(0.5 + (10 * (0.1 - 0.15)) / 8, 12);
+    expect(camRise(even, 15)).toBeCloseTo(2, 12);
+    expect(camRise(even, 25)).toBeCloseTo(3.5 + (10 * (0.15 - 0.1)) / 8, 12);
+    // A quarter on: 9/64 of the first tangent, 10/64 of the rise, 3/64 of the second.
+    expect(camRise(even, 2.5)).toBeCloseTo((9 * 10 * 0.1) / 64 + 10 / 64 - (3 * 10 * 0.15) / 64, 12);
+  });
+
+  it("goes by the distance of its points", () => {
+    const uneven = [
+      { degrees: 0, riseMm: 0 },
+      { degrees: 10, riseMm: 1 },
+      { degrees: 30, riseMm: 2 },
+    ];
+    expect(camRise(uneven, 20)).toBeCloseTo(1.5 + (20 * (0.075 - 0.05)) / 8, 12);
+    expect(camRise(uneven, 5)).toBeCloseTo(0.5 + (10 * (0.1 - 0.075)) / 8, 12);
+  });
+
+  it("is level at its highest point, and over a dwell", () => {
+    const hill = [0, 1, 0].map((riseMm, i) => ({ degrees: 10 * i, riseMm }));
+    expect(camRise(hill, 5)).toBeCloseTo(0.5 + (10 * 0.1) / 8, 12);
+    const dwell = [0, 1, 1, 2].map((riseMm, i) => ({ degrees: 10 * i, riseMm }));
+    for (const at of [10, 13, 17, 20]) expect(camRise(dwell, at)).toBeCloseTo(1, 12);
+    expect(camRise(dwell, 5)).toBeCloseTo(0.5 + (10 * 0.1) / 8, 12);
+    expect(camRise(dwell, 25)).toBeCloseTo(1.5 - (10 * 0.1) / 8, 12);
+  });
+
+  it("has its tangents drawn in where they would swing beyond", () => {
+    // Slopes 0.01 and 0.99; the middle tangent of 0.5 is 50 slopes of the first piece: drawn in to a circle of three.
+    const steep = [0, 0.1, 10].map((riseMm, i) => ({ degrees: 10 * i, riseMm }));
+    const shrink = 3 / Math.sqrt(1 + 50 ** 2);
+    expect(camRise(steep, 5)).toBeCloseTo(0.05 + (10 * (shrink * 0.01 - shrink * 50 * 0.01)) / 8, 12);
+    expect(camRise(steep, 15)).toBeCloseTo(5.05 + (10 * (shrink * 50 * 0.01 - 0.99)) / 8, 12);
+  });
+
+  it("stays where it is before its first and past its last point", () => {
+    expect(camRise(even, -5)).toBe(0);
+    expect(camRise(even, 35)).toBe(4);
+  });
+
+  it("turned half round gives at each mark what lies as far from its end", () => {
+    const lever: LeverDrag = {
+      stiffnessNPerMm: 100,
+      cam: [
+        { degrees: 10, riseMm: 0 },
+        { degrees: 110, riseMm: 1 },
+      ],
+      knobPitchMm: 0.5,
+      knobTurns: 0,
+      gapMm: 0,
+    };
+    const wrong = { ...lever, camReversed: true };
+    for (const degrees of [10, 35, 60, 110]) expect(leverForce(wrong, degrees)).toBeCloseTo(leverForce(lever, 120 - degrees), 9);
+    expect(leverForce(wrong, 10)).toBeCloseTo(100, 9);
+  });
+
+  it("on a star whose washers are all flat no spring is ever flat", () => {
+    const flat = { outsideMm: 20, insideMm: 10, thicknessMm: 1, coneHeightMm: 0 };
+    const star = { pitchMm: 0.75, springs: stackOf([{ disc: flat, up: true }]), stackStiffnessNPerMm: 4000, endStopTurns: 2 };
+    // 0.75 mm on 4000 N/mm.
+    expect(starForce(star, 1)).toMatchObject({ springsFlat: false, forceN: expect.closeTo(3000, 6) });
+  });
+});

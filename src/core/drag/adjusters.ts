@@ -65,11 +65,7 @@ export function camRise(points: readonly CamPoint[], degrees: number): number {
     return slope[i - 1]! * slope[i]! <= 0 ? 0 : (slope[i - 1]! + slope[i]!) / 2;
   });
   for (let i = 0; i < n - 1; i++) {
-    if (slope[i] === 0) {
-      tangent[i] = 0;
-      tangent[i + 1] = 0;
-      continue;
-    }
+    // On the level both tangents are 0 already, and what follows is no number and changes nothing.
     const [a, b] = [tangent[i]! / slope[i]!, tangent[i + 1]! / slope[i]!];
     const size = a * a + b * b;
     if (size > 9) {

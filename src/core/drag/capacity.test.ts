@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
 import { capacityNmm, type DragElement, effectiveRadius, gapsOf, stackFault } from "./capacity";
-import { lineRadius, pullN, spoolTorqueNmm } from "./pull";
+import { lineRadius, pullAtRadius, pullN, spoolTorqueNmm } from "./pull";
 import { dragStackOf, workingGaps } from "./working-gaps";
 
 const plate = (member: DragElement["member"], outsideMm: number, insideMm: number): DragElement => ({
@@ -120,5 +120,39 @@ describe("from the stack to the line", () => {
     expect(lineRadius(10, 26, 0)).toBeCloseTo(10, 9);
     expect(Math.PI * (lineRadius(10, 26, 0.5) ** 2 - 100)).toBeCloseTo((Math.PI * (26 ** 2 - 100)) / 2, 6);
     expect(() => lineRadius(30, 20, 0.5)).toThrow(RangeError);
+  });
+});
+
+describe("a stack's rings", () => {
+  const ring = (change: Partial<DragElement>): DragElement => ({ member: "none", outsideMm: 30, insideMm: 10, mu: 0.2, ...change });
+  const fault = (change: Partial<DragElement>) => stackFault([ring({}), ring(change)]);
+
+  it("are refused at their field, with why", () => {
+    for (const outsideMm of [0, -1, 200.1, Number.POSITIVE_INFINITY, Number.NaN])
+      expect(fault({ outsideMm })).toEqual({ at: 1, field: "outsideMm", message: "Its outside is a number above 0 mm, at most 200." });
+    for (const insideMm of [-0.1, Number.NaN, Number.NEGATIVE_INFINITY])
+      expect(fault({ insideMm })).toEqual({ at: 1, field: "insideMm", message: "Its hole is a number from 0 mm up." });
+    expect(fault({ insideMm: 30 })).toEqual({ at: 1, field: "insideMm", message: expect.stringMatching(/30 against 30 mm/) });
+    for (const mu of [0, 1.51, Number.NaN])
+      expect(fault({ mu })).toMatchObject({ at: 1, field: "mu", message: expect.stringMatching(/above 0/) });
+  });
+
+  it("may be as wide as 200 mm, have no hole, and grip as hard as 1.5", () => {
+    for (const change of [{ outsideMm: 200 }, { insideMm: 0 }, { mu: 1.5 }, { mu: null }]) expect(fault(change)).toBeNull();
+  });
+
+  it("have their gap between the two that are fixed", () => {
+    const gaps = gapsOf([ring({ member: "gear", mu: null }), ring({}), ring({}), ring({ member: "sleeve", mu: null })], "uniform-wear");
+    expect(gaps.map(({ between }) => between)).toEqual([[0, 3]]);
+  });
+});
+
+describe("line radii", () => {
+  it("are above nothing, the full spool not under its arbor", () => {
+    expect(lineRadius(10, 10, 0.5)).toBe(10);
+    expect(() => lineRadius(0, 10, 0.5)).toThrow(/not under its arbor/);
+    expect(() => lineRadius(-1, 10, 0.5)).toThrow(RangeError);
+    expect(() => pullAtRadius(10, 20, 0)).toThrow(/above 0 mm/);
+    expect(() => pullAtRadius(10, 20, -3)).toThrow(RangeError);
   });
 });

@@ -156,7 +156,7 @@ const standardRanges = { delta: [1.75, 2.5], slender: [14, 42], cone: [0.35, 1.4
 export function stackNotes({ groups }: SpringStack): string[] {
   const notes: string[] = [];
   for (const { discs, disc } of groups) {
-    if (discs.length > 1 && discs.some((one) => !sameSizes(one, discs[0]!))) {
+    if (discs.some((one) => !sameSizes(one, disc))) {
       const least = Math.min(...discs.map(({ coneHeightMm }) => coneHeightMm));
       const alone = disc.coneHeightMm - least;
       notes.push(
@@ -194,7 +194,7 @@ export const stackHeight = ({ groups }: SpringStack): number =>
 /** Deflection of a group under a force on its rising branch, mm; its whole cone once the force is above what it can hold. */
 function groupDeflection(group: DiscGroup, forceN: number): number {
   const { disc } = group;
-  if (disc.coneHeightMm === 0 || forceN <= 0) return 0;
+  if (forceN <= 0) return 0;
   const rising = group.peakMm;
   if (forceN >= groupForce(group, rising)) return disc.coneHeightMm;
   let [low, high] = [0, rising];

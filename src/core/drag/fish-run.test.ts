@@ -106,3 +106,91 @@ describe("the heat of a run", () => {
   ] as const)("refuses %j at %s", (change, field) => expect(runFault(run(change as Partial<FishRun>))?.field).toBe(field));
   it("has nothing against a run that can be", () => expect(runFault(run())).toBeNull());
 });
+
+describe("a fish's run", () => {
+  const fault = (change: Partial<FishRun>) => runFault(run(change));
+  const piece = (seconds: number, metresPerSecond: number) =>
+    fault({
+      pieces: [
+        { seconds: 5, metresPerSecond: 2 },
+        { seconds, metresPerSecond },
+      ],
+    });
+
+  it("is refused at its field, with why", () => {
+    for (const field of ["spoolTorqueNmm", "arborRadiusMm", "capacityM", "heatCapacityJPerK"] as const)
+      expect(fault({ [field]: 0 })).toEqual({ field, message: "A number above 0." });
+    expect(fault({ arborRadiusMm: 26 })).toEqual({ field: "fullRadiusMm", message: expect.stringMatching(/wider than its arbor/) });
+    for (const ambientC of [-40.1, 60.1, Number.NaN])
+      expect(fault({ ambientC })).toEqual({ field: "ambientC", message: expect.stringMatching(/−40 to 60/) });
+    expect(fault({ lossWPerK: -0.1 })).toEqual({ field: "lossWPerK", message: "A number from 0 up." });
+    for (const outM of [-1, 300.1])
+      expect(fault({ outM })).toEqual({ field: "outM", message: expect.stringMatching(/no more than the spool holds/) });
+    for (const [seconds, speed] of [
+      [0, 2],
+      [3600.1, 2],
+      [5, -0.1],
+      [5, 40.1],
+      [Number.NaN, 2],
+    ] as const)
+      expect(piece(seconds, speed)).toEqual({ field: "pieces", message: expect.stringMatching(/seconds above 0/) });
+  });
+
+  it("may be at each of its limits", () => {
+    for (const change of [{ ambientC: -40 }, { ambientC: 60 }, { lossWPerK: 0 }, { outM: 300 }, { outM: 0 }])
+      expect(fault(change)).toBeNull();
+    expect(piece(3600, 0)).toBeNull();
+    expect(piece(0.1, 40)).toBeNull();
+  });
+
+  it("is walked in even steps, its power the pull times the speed", () => {
+    const { points, bare } = fishRun(run());
+    expect(points).toHaveLength(401);
+    expect(bare).toBe(false);
+    for (const { seconds, outM, pullN, powerW } of points) {
+      expect(outM).toBeCloseTo(4 * seconds, 9);
+      expect(powerW).toBeCloseTo(4 * pullN, 9);
+    }
+    expect(points[0]!.powerW).toBeCloseTo((4 * 1200) / 26, 9);
+  });
+
+  it("is hottest where it was hottest, not where it ends", () => {
+    const { hottestC, points } = fishRun(
+      run({
+        pieces: [
+          { seconds: 20, metresPerSecond: 4 },
+          { seconds: 200, metresPerSecond: 0 },
+        ],
+      }),
+    );
+    expect(points.at(-1)!.washerC).toBeLessThan(hottestC - 20);
+    expect(hottestC).toBeCloseTo(fishRun(run()).points.at(-1)!.washerC, 9);
+  });
+
+  it("ends when the line that was left is out, whatever pieces follow", () => {
+    const { points, bare } = fishRun(
+      run({
+        outM: 100,
+        pieces: [
+          { seconds: 50, metresPerSecond: 4 },
+          { seconds: 50, metresPerSecond: 4 },
+        ],
+      }),
+    );
+    // 200 m at 4 m/s are 50 s, which is where the first piece ends.
+    expect(bare).toBe(true);
+    expect(points).toHaveLength(1001);
+    expect(points.at(-1)!.seconds).toBeCloseTo(50, 9);
+    expect(points[1]!.outM).toBeCloseTo(100.2, 9);
+    const early = fishRun(
+      run({
+        outM: 100,
+        pieces: [
+          { seconds: 60, metresPerSecond: 4 },
+          { seconds: 50, metresPerSecond: 4 },
+        ],
+      }),
+    );
+    expect(early.points.at(-1)!.seconds).toBeCloseTo(50, 9);
+  });
+});

@@ -78,11 +78,12 @@ export function* walkRun(run: FishRun, stepS = 0.05): Generator<RunPoint> {
     powerW: pull(state[0]) * speed,
     washerC: state[1],
   });
-  yield point(run.pieces[0]?.metresPerSecond ?? 0);
+  yield point(run.pieces[0]!.metresPerSecond);
   for (const piece of run.pieces) {
     const speed = piece.metresPerSecond;
     // The last step ends where the spool is bare, not where the step would.
-    const toBare = speed > 0 ? (run.capacityM - state[0]) / speed : Number.POSITIVE_INFINITY;
+    const toBare = (run.capacityM - state[0]) / speed;
+    // At rest it never is: that time is endless, or no number on a spool that is bare already.
     const bare = toBare <= piece.seconds;
     const took = bare ? toBare : piece.seconds;
     const steps = Math.max(1, Math.ceil(took / stepS - 1e-9));

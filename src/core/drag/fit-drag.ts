@@ -93,13 +93,13 @@ export function fitDrag(
       model,
     ).reduce((sum, { muRadiusMm }) => sum + muRadiusMm, 0);
   if (!(radii(1) > 0)) throw new RangeError("fitDrag: this stack slips nowhere: no two neighbours are fixed to different members");
-  if (!(radii(0.2) > radii(0.1)) && !(radii(0.02) > radii(0.01)))
+  // What slips at a small coefficient is the one that is looked for, if any is.
+  if (!(radii(0.02) > radii(0.01)))
     throw new RangeError("fitDrag: every coefficient is known, or another face slips first: there is none to be found");
   const behind = path.ratio * path.efficiency;
   const sd = on.map(({ pullN, lineRadiusMm }) => Math.hypot(scaleShare * pullN, scaleStepN) * lineRadiusMm * behind);
   const y = on.map((pull, i) => stackTorqueOf(pull, path) / sd[i]!);
   const force = on.map(({ squeezed }, i) => squeezed / sd[i]!);
-  const freedom = on.length - 1;
   if (!squeeze.known) {
     const { k, low, high } = throughOrigin(
       force.map((f) => f * radii(1)),
@@ -127,8 +127,8 @@ export function fitDrag(
   return {
     of: "mu",
     value,
-    low: freedom > 0 ? Math.min(value, muOf(low)) : 0,
-    high: freedom > 0 ? muOf(high) : Number.POSITIVE_INFINITY,
+    low: Math.min(value, muOf(low)),
+    high: muOf(high),
     worstNmm: Math.max(0, ...misfit) / behind,
   };
 }

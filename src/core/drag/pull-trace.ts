@@ -1,7 +1,7 @@
 import { median, quantile } from "@/core/quantile";
 import { fail, ok, type Result } from "@/core/result";
-import { leastSquares } from "@/core/spin/least-squares";
 import { t95 } from "@/core/statistics/quantiles";
+import { levelOf, type Pulsing, stepSd } from "./pull-level";
 
 export interface PullSample {
   readonly tMs: number;
@@ -30,7 +30,7 @@ export interface PullReading {
   /** Whether the peak stands out of what the running part does anyway. */
   readonly startsWithPeak: boolean;
   /** A swing that comes again and again while the line runs: a bent plate, a proud washer. Null where there is none. */
-  readonly pulsing: { readonly periodMs: number; readonly share: number } | null;
+  readonly pulsing: Pulsing | null;
   /** The end of the trace is the hand letting go; it is not counted. */
   readonly released: boolean;
   readonly runningFromMs: number;
@@ -45,10 +45,6 @@ const mostRise = 0.12;
 const mostBow = 0.08;
 /** It may fall a little as the drag warms; more is a hand that lets go. */
 const mostFall = 0.25;
-/** A swing of less than this share of the level, or one that explains less than half of the scatter, is no pulsing. */
-const leastPulse = 0.05;
-/** The scale shows steps of 0.2 N: their standard deviation, if all places within are alike. */
-const stepSd = 0.2 / Math.sqrt(12);
 
 function smoothed(forces: readonly number[]): number[] {
   return forces.map((_, i) => median(forces.slice(Math.max(0, i - 2), i + 3)));
@@ -66,64 +62,6 @@ function thinned(samples: readonly PullSample[]): readonly PullSample[] {
     const mean = (of: (sample: PullSample) => number) => some.reduce((sum, sample) => sum + of(sample), 0) / some.length;
     return { tMs: mean(({ tMs }) => tMs), forceN: mean(({ forceN }) => forceN) };
   });
-}
-
-interface Level {
-  readonly mean: number;
-  readonly rise: number;
-  readonly bow: number;
-  readonly pulse: PullReading["pulsing"];
-  readonly scatter: number;
-  readonly meanError: number;
-  readonly freedom: number;
-}
-
-/** The level of a stretch with its slope, its bow and its strongest swing. */
-function levelOf(times: readonly number[], forces: readonly number[]): Level {
-  const [from, to] = [times[0]!, times.at(-1)!];
-  const basis = times.map((t) => {
-    const u = to > from ? (2 * (t - from)) / (to - from) - 1 : 0;
-    return [1, u, (3 * u * u - 1) / 2];
-  });
-  const plain = leastSquares(basis, forces);
-  let best = { fit: plain, periodMs: 0 };
-  const stepMs = (to - from) / (times.length - 1);
-  // Two whole swings at least, four samples to each at least; a swing too quick for that is scatter.
-  for (let cycles = 2; (to - from) / cycles >= 4 * stepMs && cycles <= 60; cycles += 0.25) {
-    const w = (2 * Math.PI * cycles) / (to - from);
-    const fit = leastSquares(
-      basis.map((row, i) => [...row, Math.cos(w * (times[i]! - from)), Math.sin(w * (times[i]! - from))]),
-      forces,
-    );
-    if (fit.residualSd < best.fit.residualSd) best = { fit, periodMs: (to - from) / cycles };
-  }
-  const [mean = 0] = best.fit.coefficients;
-  const share = best.periodMs ? Math.hypot(best.fit.coefficients[3]!, best.fit.coefficients[4]!) / mean : 0;
-  const pulses = share >= leastPulse && best.fit.residualSd ** 2 < plain.residualSd ** 2 / 2;
-  const fit = pulses ? best.fit : plain;
-  // Readings of one pull follow each other: so many independent ones are they worth.
-  const rest = forces.map((force, i) => {
-    const row = [...basis[i]!];
-    if (pulses) {
-      const w = (2 * Math.PI) / best.periodMs;
-      row.push(Math.cos(w * (times[i]! - from)), Math.sin(w * (times[i]! - from)));
-    }
-    return force - row.reduce((sum, x, j) => sum + x * fit.coefficients[j]!, 0);
-  });
-  const square = rest.reduce((sum, r) => sum + r * r, 0);
-  // What is left far under a step of the scale is rounding, which tells nothing.
-  const follow = Math.sqrt(square / rest.length) > stepSd / 100 ? rest.slice(1).reduce((sum, r, i) => sum + r * rest[i]!, 0) / square : 0;
-  const alike = Math.min(0.95, Math.max(0, follow));
-  const worth = Math.max(4, (forces.length * (1 - alike)) / (1 + alike));
-  return {
-    mean: fit.coefficients[0]!,
-    rise: (2 * fit.coefficients[1]!) / fit.coefficients[0]!,
-    bow: (1.5 * -fit.coefficients[2]!) / fit.coefficients[0]!,
-    pulse: pulses ? { periodMs: best.periodMs, share } : null,
-    scatter: fit.residualSd,
-    meanError: Math.hypot(fit.residualSd / Math.sqrt(worth), stepSd),
-    freedom: Math.max(1, Math.floor(worth) - 3),
-  };
 }
 
 /**
@@ -164,7 +102,7 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   const [runTimes, run] = [times.slice(from, end + 1), forces.slice(from, end + 1)];
   const long = run.length >= leastSamples && runTimes.at(-1)! - runTimes[0]! >= leastRunMs;
   if (!long) return released ? letGo() : noSlip();
-  const { mean, rise, bow, pulse, scatter, meanError, freedom } = levelOf(runTimes, run);
+  const { mean, rise, bow, pulsing, scatter, meanError, freedom } = levelOf(runTimes, run);
   if (!(mean > 0) || rise > mostRise) return noSlip();
   if (rise < -mostFall || (bow > mostBow && released)) return letGo();
   if (bow > mostBow) return noSlip();
@@ -173,7 +111,7 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   const ratio = startPeak / mean;
   // One reading scatters as any; the mean is known better. Gain cancels, for both are read on one scale.
   const ratioReach = t95(freedom) * Math.hypot(Math.hypot(scatter, stepSd) / mean, (ratio * meanError) / mean);
-  const crest = mean * (1 + (pulse?.share ?? 0)) + 3 * scatter;
+  const crest = mean * (1 + (pulsing?.share ?? 0)) + 3 * scatter;
   return ok({
     startPeakN: startPeak,
     runningMeanN: mean,
@@ -182,7 +120,7 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
     startRatio: ratio,
     start: { value: ratio, low: Math.max(0, ratio - ratioReach), high: ratio + ratioReach },
     startsWithPeak: startPeak > crest && startPeak > 1.05 * mean,
-    pulsing: pulse,
+    pulsing,
     released,
     runningFromMs: runTimes[0]!,
     runningToMs: runTimes.at(-1)!,

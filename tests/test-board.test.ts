@@ -2,7 +2,9 @@ import { expect, it } from "vitest";
 import { type AnswerInput, answerSchema } from "@/core/proving/answer-input";
 import { testSpec } from "@/core/proving/protocol";
 import { testIds, verdicts } from "@/core/vocabulary/tests";
-import { listObservations, listSkipped, recordAllGood, recordObservation, skipTest } from "@/data/diagnosis/observations";
+import { settledOf, settleFault } from "@/data/diagnosis/diagnosis";
+import { listObservations, listSkipped, recordAllGood, recordObservation, skipTest, verdictsBefore } from "@/data/diagnosis/observations";
+import { lotPress } from "@/ui/bench/lot/lot-board";
 import { type Answers, testPress } from "@/ui/bench/test/test-board";
 import { stream } from "./random-stream";
 import { openWorkshop } from "./workshop";
@@ -57,4 +59,21 @@ it("shows at once, after any row of presses at Test and Prove, what the bench ke
 it("leaves the answers as they are for a press of another station", () => {
   const none: Answers = { observations: [], skipped: [] };
   expect(testPress(none, { id: "1", act: "steps-done", input: {}, words: "", about: "" })).toBe(none);
+});
+
+it("shows at once what a press across a lot says of its reel, and of no other", () => {
+  const shop = openWorkshop();
+  const [one, two] = [shop.open({}), shop.open({})];
+  const reel = (jobId: number) => ({ jobId, verdicts: {}, settled: {} });
+  const press = (act: string, input: object) => ({ id: act, act, input, words: "", about: "" });
+  const answer = { phase: "before", testId: "click", verdict: "bad", value: null, lineRadiusMm: null } as const;
+  recordObservation(shop.ctx, { jobId: one, ...answer, instrument: "by hand", simulated: false, trace: null });
+  settleFault(shop.ctx, two, "drag-worn", false);
+  const shown = [
+    press("test", { jobId: one, ...answer }),
+    press("settle-fault", { jobId: two, faultId: "drag-worn", proved: false }),
+  ].reduce(lotPress<ReturnType<typeof reel>>, [reel(one), reel(two)]);
+  const [verdicts, settled] = [verdictsBefore(shop.db, [one, two]), settledOf(shop.db, [one, two])];
+  for (const { jobId, ...known } of shown)
+    expect(known).toEqual({ verdicts: verdicts.get(jobId) ?? {}, settled: Object.fromEntries(settled.get(jobId)!) });
 });

@@ -68,6 +68,22 @@ describe("a lot of thirty-four from a hire fleet", () => {
     await person.sees("30 of 34");
   });
 
+  it("takes presses faster than the bench answers them, a reel each", async () => {
+    await person.sees("boat 4: good");
+    for (const key of [" ", "d", "a", " ", "x", "a"]) {
+      await person.driver.actions().sendKeys(key).perform();
+      await person.rest(75);
+    }
+    await person.sees("boat 11: good");
+    const said = () =>
+      server.list<string>(
+        "SELECT job.mark || ' ' || verdict FROM observation JOIN job ON job.id = observation.job_id WHERE job.lot_id = 2 ORDER BY observation.id",
+      );
+    await person.driver.wait(() => said().length === 10, 10_000);
+    expect(said().slice(4)).toEqual(["boat 4 good", "boat 5 doubtful", "boat 6 doubtful", "boat 7 good", "boat 8 bad", "boat 10 bad"]);
+    await person.sees("24 of 34");
+  });
+
   it("says what the rest will want after a few are opened, with its interval, and takes one answer for all", async () => {
     await person.type("Work across the lot", "Friction washers worn thin");
     for (const [i, key] of [" ", "a", "x", " "].entries()) {

@@ -1,5 +1,6 @@
 import "server-only";
 import { gateFailed, oilPointsMarked, stepSkipped, stepsDone, stepUndone } from "@/app/bench/[tag]/build/actions";
+import { settleSuspect } from "@/app/bench/[tag]/find/actions";
 import { openAssembly, putLastBack, servePartInPlace, takePartsOff } from "@/app/bench/[tag]/strip/actions";
 import { allTestsGood, leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
 import type { ActionResult, Press } from "@/ui/act/press";
@@ -12,6 +13,7 @@ export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionRes
   ["test", recordTest],
   ["tests-all-good", allTestsGood],
   ["skip-test", leaveTestOut],
+  ["settle-fault", settleSuspect],
   ["take-parts", takePartsOff],
   ["put-back", putLastBack],
   ["serve-in-place", servePartInPlace],

@@ -4,11 +4,14 @@ import { useState } from "react";
 import type { LotNeed } from "@/core/lots/lot-need";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import type { Action } from "@/ui/act/press";
+import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { QueueLine } from "@/ui/controls/queue-line";
 import { useScan } from "@/ui/keys/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { lotPress } from "./lot-board";
 import { LotProgress, type LotReelPlace } from "./lot-progress";
 
 interface LotReel {
@@ -37,8 +40,8 @@ interface Props {
     readonly need: LotNeed;
   }[];
   readonly lineRadiusMm: number;
-  readonly test: Action<number>;
-  readonly settle: Action<void>;
+  /** How far the data of this page has come. */
+  readonly revision: number;
   readonly answer: Action<{ reels: number }>;
   readonly places: readonly LotReelPlace[];
   readonly handBack: Action<{ reels: number; left: number }>;
@@ -46,8 +49,12 @@ interface Props {
 
 const marks: Record<Verdict, string> = { good: "good", doubtful: "?", bad: "BAD" };
 
-/** A lot worked across its reels: one test or one fault at a time, a press a reel, and the next reel lies there already. */
-export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test, settle, answer, places, handBack }: Props) {
+/** What the hand calls a reel of a lot. */
+const nameOf = ({ mark, serial, tag }: LotReel) => mark || serial || tag;
+
+/** A lot worked across its reels: one test or one fault at a time, a press a reel, and the next reel lies there at once. */
+export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm, revision, answer, places, handBack }: Props) {
+  const { state: reels, press } = useBoard(`lot ${lot.id}`, revision, known, lotPress<LotReel>);
   const [work, setWork] = useState<string>(tests[0]?.id ?? "");
   const [chosen, setChosen] = useState<number | null>(null);
   const [last, setLast] = useState<Verdict | null>(null);
@@ -64,15 +71,12 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
     if (scanned) setChosen(scanned.jobId);
     return scanned !== undefined;
   });
-  const next = () => setChosen(null);
-  const recording = useAct(test, next);
-  const settling = useAct(settle, next);
   const answering = useAct(answer, () => setWords(""));
-  const busy = recording.busy || settling.busy;
   const give = (verdict: Verdict) => {
     if (!here || !testing) return;
     setLast(verdict);
-    recording.press({
+    setChosen(null);
+    const input = {
       jobId: here.jobId,
       phase: "before",
       testId: testing.id,
@@ -82,12 +86,18 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
       instrument: "by hand",
       simulated: false,
       trace: null,
-    });
+    };
+    press("test", input, `${nameOf(here)}, ${testing.name}: ${verdict}`);
   };
   const prove = (proved: boolean) => {
     if (!here || !fault) return;
     setLastProved(proved);
-    settling.press({ jobId: here.jobId, faultId: fault.id, proved });
+    setChosen(null);
+    press(
+      "settle-fault",
+      { jobId: here.jobId, faultId: fault.id, proved },
+      `${nameOf(here)}, ${fault.name} ${proved ? "proved" : "ruled out"}`,
+    );
   };
   const left = open.filter((reel) => !done(reel)).length;
   const asking = open.filter((reel) => reel.asks).length;
@@ -97,34 +107,28 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
       act={
         here && testing ? (
           <>
-            <MainKey words="Good" busy={busy} onPress={() => give("good")}>
-              {here.mark || here.serial || here.tag}: good
+            <MainKey words="Good" onPress={() => give("good")}>
+              {nameOf(here)}: good
             </MainKey>
-            <Key shortcut="d" words="Doubtful" busy={busy} onPress={() => give("doubtful")}>
+            <Key shortcut="d" words="Doubtful" onPress={() => give("doubtful")}>
               Doubtful
             </Key>
-            <Key shortcut="x" words="Bad" busy={busy} onPress={() => give("bad")}>
+            <Key shortcut="x" words="Bad" onPress={() => give("bad")}>
               Bad
             </Key>
-            <Key shortcut="a" words="Same as last" busy={busy} disabled={!last} onPress={() => last && give(last)}>
+            <Key shortcut="a" words="Same as last" disabled={!last} onPress={() => last && give(last)}>
               Same as last
             </Key>
           </>
         ) : here && fault ? (
           <>
-            <MainKey words="Proved" busy={busy} onPress={() => prove(true)}>
-              {here.mark || here.serial || here.tag}: proved
+            <MainKey words="Proved" onPress={() => prove(true)}>
+              {nameOf(here)}: proved
             </MainKey>
-            <Key shortcut="x" words="Ruled out" busy={busy} onPress={() => prove(false)}>
+            <Key shortcut="x" words="Ruled out" onPress={() => prove(false)}>
               Ruled out
             </Key>
-            <Key
-              shortcut="a"
-              words="Same as last"
-              busy={busy}
-              disabled={lastProved === null}
-              onPress={() => lastProved !== null && prove(lastProved)}
-            >
+            <Key shortcut="a" words="Same as last" disabled={lastProved === null} onPress={() => lastProved !== null && prove(lastProved)}>
               Same as last
             </Key>
           </>
@@ -143,7 +147,7 @@ export function LotSheet({ lot, tests, faults, reels, needs, lineRadiusMm, test,
         />
       }
     >
-      <Refused of={[recording, settling]} />
+      <QueueLine />
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
         <div className="min-w-0">
           <div className="mb-2 flex flex-wrap items-end gap-2">

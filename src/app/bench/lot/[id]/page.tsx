@@ -1,6 +1,4 @@
 import { notFound } from "next/navigation";
-import { settleSuspect } from "@/app/bench/[tag]/find/actions";
-import { recordTest } from "@/app/bench/[tag]/test/actions";
 import { readPage } from "@/app/server/reading";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
@@ -12,6 +10,7 @@ import { verdictsBefore } from "@/data/diagnosis/observations";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { stationTimesOf } from "@/data/jobs/station-time";
 import { quotesOf } from "@/data/quote/quotes";
+import { revisionOf } from "@/data/store/journal";
 import { LotSheet } from "@/ui/bench/lot/lot-sheet";
 import { answerWholeLot, handBackReady } from "./actions";
 
@@ -66,8 +65,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
       }))}
       needs={needs}
       lineRadiusMm={version.lineRadiusMm}
-      test={recordTest}
-      settle={settleSuspect}
+      revision={revisionOf(db)}
       answer={answerWholeLot}
       places={jobs.map((job) => ({
         tag: job.tag,

@@ -47,6 +47,15 @@ describe("an old reel nobody has a schematic of", () => {
       await person.press(kind);
       await person.sees(`make a schematic of these ${i + 1}`);
     }
+    // Another like the last, and back, faster than the bench answers.
+    for (const key of [" ", " ", " ", "u", "u", "u"]) {
+      await person.driver.actions().sendKeys(key).perform();
+      await person.rest(75);
+    }
+    const wells = () => server.value("SELECT count(*) FROM loose_part WHERE job_id = (SELECT id FROM job WHERE tag = ?)", tag);
+    const acts = () =>
+      server.value("SELECT count(*) FROM journal WHERE action LIKE 'loose-part-%' AND job_id = (SELECT id FROM job WHERE tag = ?)", tag);
+    await person.driver.wait(() => acts() === 14 && wells() === 8, 10_000);
     await person.press("Undo");
     await person.sees("make a schematic of these 7");
     await person.press("spool");

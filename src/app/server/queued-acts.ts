@@ -2,6 +2,7 @@ import "server-only";
 import { gateFailed, oilPointsMarked, stepSkipped, stepsDone, stepUndone } from "@/app/bench/[tag]/build/actions";
 import { settleSuspect } from "@/app/bench/[tag]/find/actions";
 import { openAssembly, putLastBack, servePartInPlace, takePartsOff } from "@/app/bench/[tag]/strip/actions";
+import { putLooseLastBack, takeLoose } from "@/app/bench/[tag]/strip/loose-actions";
 import { allTestsGood, leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
 import type { ActionResult, Press } from "@/ui/act/press";
 
@@ -16,6 +17,8 @@ export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionRes
   ["settle-fault", settleSuspect],
   ["take-parts", takePartsOff],
   ["put-back", putLastBack],
+  ["loose-take", takeLoose],
+  ["loose-put-back", putLooseLastBack],
   ["serve-in-place", servePartInPlace],
   ["open-assembly", openAssembly],
   ["steps-done", stepsDone],

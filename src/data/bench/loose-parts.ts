@@ -1,8 +1,8 @@
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
-import type { Assembly } from "@/core/anatomy/types";
-import { type ExpectedPiece, expectedPieces, usualCount } from "@/core/families/expected-pieces";
+import { type ExpectedPiece, expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
+import { type LooseTake, type LooseWell, looseBack, looseTaken, seatsLeft } from "@/core/families/loose-tray";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
@@ -15,16 +15,9 @@ import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { serveInPlace } from "./tray";
 
-export interface LoosePartRow {
-  readonly well: number;
-  readonly kind: PartKind;
+export interface LoosePartRow extends LooseWell {
   readonly name: string;
   readonly photoHash: string | null;
-  /** Which of its family's usual seats it sat in; null for a piece the family does not know. */
-  readonly seat: string | null;
-  readonly side: Assembly["side"] | null;
-  /** Wells taken in one press share a number. */
-  readonly act: number;
   /** It stayed in and was served where it sits: why. */
   readonly inPlace: string | null;
 }
@@ -63,19 +56,10 @@ export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string 
   return id;
 }
 
-export interface LooseTake {
-  readonly kind: PartKind;
-  /** A usual piece of the family; without it, a part of this kind. */
-  readonly pieceId?: string | null;
-  /** How many; where nobody says, all of a ring of screws, one of anything else. */
-  readonly count?: number | null;
-  readonly side?: Assembly["side"] | null;
-}
-
 /** The usual pieces of a job's family, each with the seats nothing has come out of yet. */
 export function expectedOfJob(db: Db, jobId: number, family: FamilyId): (ExpectedPiece & { readonly left: readonly string[] })[] {
-  const gone = new Set(listLooseParts(db, jobId).flatMap(({ seat }) => seat ?? []));
-  return expectedPieces(families[family]).map((piece) => ({ ...piece, left: piece.seats.filter((seat) => !gone.has(seat)) }));
+  const tray = listLooseParts(db, jobId);
+  return expectedPieces(families[family]).map((piece) => ({ ...piece, left: seatsLeft(piece, tray) }));
 }
 
 /**
@@ -84,31 +68,30 @@ export function expectedOfJob(db: Db, jobId: number, family: FamilyId): (Expecte
  */
 export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | LooseTake): { well: number; count: number } {
   const { db } = ctx;
-  const { kind: saidKind, pieceId = null, count: said = null, side = null } = typeof take === "string" ? { kind: take } : take;
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
   const version = getModelVersion(db, job.modelVersionId);
   if (version.anatomy.positions.length)
     throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
-  const piece = pieceId === null ? null : expectedOfJob(db, jobId, version.model.family).find(({ id }) => id === pieceId);
-  const kind = piece?.kind ?? saidKind;
-  if (piece === undefined || !(kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
-  const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM loose_part WHERE job_id = ?").get(jobId) as { next: number };
-  const count = said ?? (piece ? usualCount(piece, piece.left.length) : 1);
+  const said = typeof take === "string" ? { kind: take } : take;
+  const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(families[version.model.family]), said);
+  if (!taken || !(said.kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
   const add = db.prepare("INSERT INTO loose_part (job_id, well, kind, taken_at, seat, side, act) VALUES (?, ?, ?, ?, ?, ?, ?)");
-  // More of a piece than its family has are pieces of the same kind, beside it.
-  for (let n = 0; n < count; n++) add.run(jobId, next + n, kind, ctx.now, piece?.left[n] ?? null, side ?? piece?.side ?? null, next);
-  writeJournal(ctx, "loose-part-off", { jobId, reelId: job.reel.id }, { kind, well: next, count });
+  for (const { well, kind, seat, side, act } of taken) add.run(jobId, well, kind, ctx.now, seat, side, act);
+  const [{ kind, well }, count] = [taken[0]!, taken.length];
+  writeJournal(ctx, "loose-part-off", { jobId, reelId: job.reel.id }, { kind, well, count });
   advanceStation(ctx, job, "strip");
-  return { well: next, count };
+  return { well, count };
 }
 
 /** Puts the last one back where it was, or all that the last press took. */
 export function putLooseBack(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  const last = listLooseParts(ctx.db, jobId).at(-1);
-  if (!last) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
-  ctx.db.prepare("DELETE FROM loose_part WHERE job_id = ? AND (well = ? OR (act > 0 AND act = ?))").run(jobId, last.well, last.act);
+  const tray = listLooseParts(ctx.db, jobId);
+  if (!tray.length) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
+  const left = new Set(looseBack(tray).map(({ well }) => well));
+  const remove = ctx.db.prepare("DELETE FROM loose_part WHERE job_id = ? AND well = ?");
+  for (const { well } of tray) if (!left.has(well)) remove.run(jobId, well);
   writeJournal(ctx, "loose-part-undone", { jobId, reelId: job.reel.id });
 }
 

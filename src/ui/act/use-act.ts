@@ -1,7 +1,7 @@
 "use client";
 import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
-import { useCallback, useRef, useState } from "react";
+import { useCallback, useRef, useState, useTransition } from "react";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Action, ActionResult } from "./press";
 import { pressedAt } from "./pressed-at";
@@ -20,6 +20,8 @@ export interface Act<R> {
   /** Sends the press; resolves with the outcome, or null when it was a bounce or a press is still under way. */
   readonly press: (input: unknown) => Promise<ActionResult<R> | null>;
   readonly busy: boolean;
+  /** Done, and the page does not show yet what came of it: a key whose question it chooses has none meanwhile. */
+  readonly stale: boolean;
   readonly message: string | null;
   readonly fields: Readonly<Record<string, string>>;
   /** Where what was refused can be put right, when that is elsewhere. */
@@ -31,6 +33,7 @@ export interface Act<R> {
 export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R> {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
+  const [stale, startRefresh] = useTransition();
   const [failure, setFailure] = useState<Failure | null>(null);
   const running = useRef(false);
   const lastAt = useRef(Number.NEGATIVE_INFINITY);
@@ -61,7 +64,7 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
             if (result.ok) {
               if (result.note) setFailure({ message: result.note, fields: none, way: null });
               afterRef.current?.(result.value);
-              router.refresh();
+              startRefresh(() => router.refresh());
             } else setFailure({ message: result.message, fields: result.fields, way: result.way ?? null });
             return result;
           } catch {
@@ -82,5 +85,5 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
     [action, router, idle],
   );
   const clear = useCallback(() => setFailure(null), []);
-  return { press, busy, message: failure?.message ?? null, fields: failure?.fields ?? none, way: failure?.way ?? null, clear };
+  return { press, busy, stale, message: failure?.message ?? null, fields: failure?.fields ?? none, way: failure?.way ?? null, clear };
 }

@@ -128,7 +128,11 @@ export function CleanSheet(props: Props) {
   const main = () => {
     if (overview && !head.closed)
       return (
-        <MainKey busy={allByHand.busy} words="All cleaned by hand" onPress={() => allByHand.press({ jobId: head.jobId })}>
+        <MainKey
+          busy={allByHand.busy || allByHand.stale}
+          words="All cleaned by hand"
+          onPress={() => allByHand.press({ jobId: head.jobId })}
+        >
           {waiting.length === 1 ? "Cleaned by hand" : `All ${waiting.length} cleaned by hand`}
         </MainKey>
       );
@@ -136,7 +140,7 @@ export function CleanSheet(props: Props) {
     if (group.soaking.length && soak)
       return (
         <MainKey
-          busy={count.busy}
+          busy={count.busy || count.stale}
           words="Count parts back"
           onPress={() => count.press({ jobId: head.jobId, soakId: soak.id, missing: lost })}
         >
@@ -148,7 +152,7 @@ export function CleanSheet(props: Props) {
     if (group.waiting.length && isBath(group.method))
       return (
         <MainKey
-          busy={begin.busy}
+          busy={begin.busy || begin.stale}
           words="Into the bath"
           onPress={() => begin.press({ ...press, minutes, intoSoakId: bath.intoSoakId, mark: bath.mark })}
         >
@@ -157,7 +161,7 @@ export function CleanSheet(props: Props) {
       );
     if (group.waiting.length)
       return (
-        <MainKey busy={byHand.busy} words="Cleaned by hand" onPress={() => byHand.press(press)}>
+        <MainKey busy={byHand.busy || byHand.stale} words="Cleaned by hand" onPress={() => byHand.press(press)}>
           {group.method === "leave-dry" ? `${group.waiting.length} left alone` : `${group.waiting.length} done by hand`}
         </MainKey>
       );

@@ -99,10 +99,10 @@ export function FindSheet({
           <NextLink href={next.href} words={tasks.length ? `${tasks.length} found: on to ${next.words}` : `On to ${next.words}`} />
           {first && !head.closed && (
             <>
-              <Key shortcut="y" words="First check: yes" busy={looking.busy} onPress={() => answer(first.finding, true)}>
+              <Key shortcut="y" words="First check: yes" busy={looking.busy || looking.stale} onPress={() => answer(first.finding, true)}>
                 Yes
               </Key>
-              <Key shortcut="n" words="First check: no" busy={looking.busy} onPress={() => answer(first.finding, false)}>
+              <Key shortcut="n" words="First check: no" busy={looking.busy || looking.stale} onPress={() => answer(first.finding, false)}>
                 No
               </Key>
             </>

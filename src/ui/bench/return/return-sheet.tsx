@@ -110,11 +110,15 @@ export function ReturnSheet({
             Report
           </a>
         ) : hangs ? (
-          <MainKey busy={closing.busy} words="Return it" onPress={() => closing.press({ jobId: head.jobId, ...handBackInput(hand) })}>
+          <MainKey
+            busy={closing.busy || closing.stale}
+            words="Return it"
+            onPress={() => closing.press({ jobId: head.jobId, ...handBackInput(hand) })}
+          >
             Return it
           </MainKey>
         ) : (
-          <MainKey busy={readying.busy} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
+          <MainKey busy={readying.busy || readying.stale} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
             {readyWords}
           </MainKey>
         )

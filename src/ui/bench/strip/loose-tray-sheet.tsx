@@ -1,10 +1,13 @@
 "use client";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import type { Assembly, PartType } from "@/core/anatomy/types";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
+import { type ExpectedPiece, usualCount } from "@/core/families/expected-pieces";
+import { seatsLeft } from "@/core/families/loose-tray";
 import { cautionsAt } from "@/core/safety/cautions";
 import type { Action } from "@/ui/act/press";
+import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
@@ -13,40 +16,17 @@ import { Field, Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Glyph } from "@/ui/glyphs/glyph";
+import { type LoosePart, loosePress } from "./loose-board";
 
 type Side = Assembly["side"];
-
-interface LoosePart {
-  readonly well: number;
-  readonly kind: PartKind;
-  readonly name: string;
-  /** Its name, or what its family or its kind calls it. */
-  readonly label: string;
-  readonly photoHash: string | null;
-  readonly side: Side | null;
-  readonly inPlace: string | null;
-}
-
-/** A piece such a reel usually has. */
-interface Expected {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: PartKind;
-  readonly side: Side;
-  /** Seats nothing has come out of yet. */
-  readonly left: number;
-  /** What one press takes where no count is said. */
-  readonly takes: number;
-}
 
 interface Props {
   readonly head: BenchHead;
   readonly mayStrip: boolean;
   readonly parts: readonly LoosePart[];
-  readonly expected: readonly Expected[];
+  /** Pieces such a reel usually has. */
+  readonly pieces: readonly ExpectedPiece[];
   readonly missingScrew: string | null;
-  readonly take: Action<{ well: number; count: number }>;
-  readonly putBack: Action<void>;
   readonly name: Action<void>;
   readonly serve: Action<void>;
   readonly make: Action<{ modelId: string }>;
@@ -84,23 +64,34 @@ interface LastTake {
  * A reel no drawing knows: its family's usual pieces first, then any other kind; one press takes as many as the hand took, with their side. The
  * space bar takes another like the last and never ends the teardown.
  */
-export function LooseTraySheet({ head, mayStrip, parts, expected, missingScrew, take, putBack, name, serve, make }: Props) {
+export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew, name, serve, make }: Props) {
+  const apply = useMemo(() => loosePress(pieces), [pieces]);
+  const { state: parts, press } = useBoard(head.tag, head.revision, known, apply);
+  const expected = pieces.map((piece) => {
+    const left = seatsLeft(piece, parts).length;
+    return { ...piece, left, takes: usualCount(piece, left) };
+  });
   const [count, setCount] = useState<number | null>(null);
   const [side, setSide] = useState<Side | null>(null);
   const [last, setLast] = useState<LastTake | null>(null);
-  const taking = useAct(take, () => setCount(null));
-  const undoing = useAct(putBack);
   const naming = useAct(name);
   const serving = useAct(serve);
   const making = useAct(make);
   const [openWell, setOpenWell] = useState<number | null>(null);
   const shown = parts.find((part) => part.well === openWell) ?? parts.at(-1);
-  const busy = taking.busy || undoing.busy || making.busy;
+  const busy = making.busy;
   const off = !mayStrip || busy || head.closed;
+  const lastWell = parts.at(-1)?.well ?? 0;
   const takeOff = (what: LastTake) => {
     setLast(what);
     setOpenWell(null);
-    taking.press({ jobId: head.jobId, kind: what.kind, pieceId: what.pieceId, count, side });
+    setCount(null);
+    // The well is for the page alone: which press it shows already.
+    press(
+      "loose-take",
+      { jobId: head.jobId, kind: what.kind, pieceId: what.pieceId, count, side, well: lastWell + 1 },
+      `${what.words} off`,
+    );
   };
   const next = expected.find(({ left }) => left > 0);
   const again = last?.pieceId && !expected.some(({ id, left }) => id === last.pieceId && left > 0) ? null : last;
@@ -132,7 +123,7 @@ export function LooseTraySheet({ head, mayStrip, parts, expected, missingScrew, 
               words="Undo the last"
               disabled={!parts.length || head.closed}
               busy={busy}
-              onPress={() => undoing.press({ jobId: head.jobId })}
+              onPress={() => press("loose-put-back", { jobId: head.jobId, well: lastWell }, "Undo of the last")}
             >
               Undo
             </Key>
@@ -142,7 +133,7 @@ export function LooseTraySheet({ head, mayStrip, parts, expected, missingScrew, 
         )
       }
     >
-      <Refused of={[taking, undoing, making, serving]} />
+      <Refused of={[making, serving]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_380px_260px]">
         <div className="min-w-0">
           <h2>No schematic: what came off?</h2>

@@ -1,11 +1,11 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { kindWords } from "@/core/anatomy/shapes";
-import { usualCount } from "@/core/families/expected-pieces";
+import { expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { missingScrewTold } from "@/core/intake/told-at";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
-import { expectedOfJob, listLooseParts } from "@/data/bench/loose-parts";
+import { listLooseParts } from "@/data/bench/loose-parts";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
@@ -14,7 +14,7 @@ import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
 import { cameAsPieces, extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell } from "./actions";
-import { makeModelSchematic, nameLoose, putLooseLastBack, serveLoose, takeLoose } from "./loose-actions";
+import { makeModelSchematic, nameLoose, serveLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
 
@@ -32,18 +32,9 @@ export default async function StripPage(props: StationProps) {
           ...part,
           label: part.name || usual.get(part.seat ?? "") || kindWords[part.kind],
         }))}
-        expected={expectedOfJob(db, job.id, version.model.family).map(({ id, name, kind, side, left }) => ({
-          id,
-          name,
-          kind,
-          side,
-          left: left.length,
-          takes: usualCount({ kind }, left.length),
-        }))}
+        pieces={expectedPieces(families[version.model.family])}
         missingScrew={missingScrewTold(job.intake)}
-        take={takeLoose}
         serve={serveLoose}
-        putBack={putLooseLastBack}
         name={nameLoose}
         make={makeModelSchematic}
       />

@@ -1,10 +1,14 @@
 import { expect, it } from "vitest";
+import { expectedPieces } from "@/core/families/expected-pieces";
+import { families } from "@/core/families/families";
 import { type AnswerInput, answerSchema } from "@/core/proving/answer-input";
 import { testSpec } from "@/core/proving/protocol";
 import { testIds, verdicts } from "@/core/vocabulary/tests";
+import { addUnknownModel, listLooseParts, putLooseBack, takeLoosePart } from "@/data/bench/loose-parts";
 import { settledOf, settleFault } from "@/data/diagnosis/diagnosis";
 import { listObservations, listSkipped, recordAllGood, recordObservation, skipTest, verdictsBefore } from "@/data/diagnosis/observations";
 import { lotPress } from "@/ui/bench/lot/lot-board";
+import { type LoosePart, loosePress } from "@/ui/bench/strip/loose-board";
 import { type Answers, testPress } from "@/ui/bench/test/test-board";
 import { stream } from "./random-stream";
 import { openWorkshop } from "./workshop";
@@ -76,4 +80,40 @@ it("shows at once what a press across a lot says of its reel, and of no other", 
   const [verdicts, settled] = [verdictsBefore(shop.db, [one, two]), settledOf(shop.db, [one, two])];
   for (const { jobId, ...known } of shown)
     expect(known).toEqual({ verdicts: verdicts.get(jobId) ?? {}, settled: Object.fromEntries(settled.get(jobId)!) });
+});
+
+it("shows at once, after any row of presses on a tray without a drawing, what the bench has in its wells", () => {
+  const shop = openWorkshop();
+  const modelId = addUnknownModel(shop.ctx, { maker: "Oddwater", name: "Nameless", family: "star-drag-bridge" });
+  const jobId = shop.open({ modelId });
+  const pieces = expectedPieces(families["star-drag-bridge"]);
+  const apply = loosePress(pieces);
+  const random = stream(15);
+  const one = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
+  const kept = () => listLooseParts(shop.db, jobId);
+  let shown: readonly LoosePart[] = [];
+  for (let n = 0; n < 80; n++) {
+    const well = shown.at(-1)?.well ?? 0;
+    const press = (act: string, input: object) => ({ id: String(n), act, input: { jobId, ...input }, words: "", about: "" });
+    if (well && random() < 0.3) {
+      putLooseBack(shop.ctx, jobId);
+      const undo = press("loose-put-back", { well });
+      shown = apply(shown, undo);
+      // The page has it already: the same press again changes nothing.
+      if ((shown.at(-1)?.well ?? 0) !== well) expect(apply(shown, undo)).toBe(shown);
+    } else {
+      const piece = random() < 0.7 ? one(pieces) : null;
+      const input = {
+        kind: piece?.kind ?? "washer",
+        pieceId: piece?.id ?? null,
+        count: one([null, null, 2, 3]),
+        side: one([null, "tail" as const]),
+      } as const;
+      takeLoosePart(shop.ctx, jobId, input);
+      const take = press("loose-take", { ...input, well: well + 1 });
+      shown = apply(shown, take);
+      expect(apply(shown, take)).toBe(shown);
+    }
+    expect(shown.map(({ label: _, ...known }) => known)).toEqual(kept());
+  }
 });

@@ -27,25 +27,38 @@ interface Props<C extends Choice> {
 }
 
 /**
- * Chooses one of many by its first letters: works the same with ten and with five thousand. Enter takes the first that is shown, the arrows
- * another; what was only typed chooses nothing unless it is the whole name.
+ * Chooses one of many by its first letters: works the same with ten and with five thousand. Enter takes the first that is found for what was
+ * typed, also where it comes later than the key; the arrows another; what was only typed chooses nothing unless it is the whole name.
  */
 export function SearchField<C extends Choice>({ label, from, chosen, onChoose, always = [], free = false, error, hint }: Props<C>) {
   const [found, setFound] = useState<readonly C[]>([]);
   const [failed, setFailed] = useState(false);
   const asked = useRef<AbortController | null>(null);
+  /** The text that was asked for, until its answer is here. */
+  const underWay = useRef<string | null>(null);
+  /** Enter came before the answer to what was typed: its first is taken when it comes. */
+  const enterFor = useRef<string | null>(null);
   const items = [...found, ...always];
   const ask = (text: string) => {
     asked.current?.abort();
     const control = new AbortController();
     asked.current = control;
+    underWay.current = text;
     fetch(`${from}?q=${encodeURIComponent(text)}`, { signal: control.signal })
       .then(async (response) => {
-        setFound((await response.json()) as C[]);
+        const answer = (await response.json()) as C[];
+        underWay.current = null;
+        setFound(answer);
         setFailed(!response.ok);
+        const first = [...answer, ...always][0];
+        if (enterFor.current === text && first) box.selectItem(first);
+        enterFor.current = null;
       })
       .catch((problem: unknown) => {
-        if (!(problem instanceof DOMException)) setFailed(true);
+        if (problem instanceof DOMException) return;
+        underWay.current = null;
+        enterFor.current = null;
+        setFailed(true);
       });
   };
   useEffect(() => () => asked.current?.abort(), []);
@@ -62,10 +75,17 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
     },
     onInputValueChange: ({ inputValue, type }) => {
       if (type !== useCombobox.stateChangeTypes.InputChange) return;
+      enterFor.current = null;
       ask(inputValue);
       if (free || !inputValue) onChoose(null, inputValue);
     },
     stateReducer: (state, { type, changes }) => {
+      // What lies there was found for fewer letters: the first of it may be another name altogether.
+      if (type === useCombobox.stateChangeTypes.InputKeyDownEnter && underWay.current !== null && state.highlightedIndex === 0) {
+        enterFor.current = underWay.current;
+        return state;
+      }
+      if (type === useCombobox.stateChangeTypes.FunctionSelectItem) return { ...changes, isOpen: false };
       if (type !== useCombobox.stateChangeTypes.InputBlur) return changes;
       const whole = items.find(({ name }) => name.toLowerCase() === state.inputValue.trim().toLowerCase());
       const kept = whole ?? (free && state.inputValue !== (chosen?.name ?? "") ? null : chosen);

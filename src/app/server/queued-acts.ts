@@ -4,9 +4,10 @@ import { settleSuspect } from "@/app/bench/[tag]/find/actions";
 import { openAssembly, putLastBack, servePartInPlace, takePartsOff } from "@/app/bench/[tag]/strip/actions";
 import { putLooseLastBack, takeLoose } from "@/app/bench/[tag]/strip/loose-actions";
 import { allTestsGood, leaveTestOut, recordTest } from "@/app/bench/[tag]/test/actions";
+import { countStock } from "@/app/stores/actions";
 import type { ActionResult, Press } from "@/ui/act/press";
 
-/** Acts of the bench that a page may take by itself at once and have confirmed: their names in its queue. */
+/** Acts that a page may take by itself at once and have confirmed: their names in its queue. */
 export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionResult<unknown>>> = new Map<
   string,
   (press: Press) => Promise<ActionResult<unknown>>
@@ -26,4 +27,5 @@ export const queuedActs: ReadonlyMap<string, (press: Press) => Promise<ActionRes
   ["oil-points", oilPointsMarked],
   ["gate-failed", gateFailed],
   ["step-skipped", stepSkipped],
+  ["count-bin", countStock],
 ]);

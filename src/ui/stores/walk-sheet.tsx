@@ -3,10 +3,10 @@ import { useState } from "react";
 import type { PartType } from "@/core/anatomy/types";
 import { partOfBinLabel } from "@/core/ordering/bin-label";
 import { type CountWhy, countWhy, countWhyIds } from "@/core/ordering/count-why";
-import type { Action } from "@/ui/act/press";
-import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import type { QueuedPress } from "@/ui/act/press-queue";
+import { useBoard } from "@/ui/act/queue-provider";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { QueueLine } from "@/ui/controls/queue-line";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { useScan } from "@/ui/keys/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
@@ -23,11 +23,20 @@ interface Props {
   }[];
   /** The part number whose label was scanned elsewhere. */
   readonly begin: string | null;
-  readonly count: Action<void>;
+  /** How far the data of this page has come. */
+  readonly revision: number;
 }
 
+type Bins = Props["bins"];
+/** Takes a count as the server will. */
+const countPress = (bins: Bins, { act, input }: QueuedPress): Bins => {
+  const { partTypeId, count } = input as { partTypeId: string; count: number };
+  return act === "count-bin" ? bins.map((bin) => (bin.type.id === partTypeId ? { ...bin, count } : bin)) : bins;
+};
+
 /** A walk along the bins: scan a label or go on to the next, count, and say by one press that the book is right, or what lies there. */
-export function WalkSheet({ bins, begin, count }: Props) {
+export function WalkSheet({ bins: known, begin, revision }: Props) {
+  const { state: bins, press } = useBoard("walk", revision, known, countPress);
   const at = (number: string | null) => bins.findIndex(({ type }) => type.number.toUpperCase() === number?.toUpperCase());
   const [here, setHere] = useState(() => Math.max(0, at(begin)));
   const [seen, setSeen] = useState<number | null>(null);
@@ -40,7 +49,6 @@ export function WalkSheet({ bins, begin, count }: Props) {
     setSeen(null);
     setWhy(null);
   };
-  const counting = useAct(count);
   // A label read by the camera comes as an address.
   const [from, setFrom] = useState(begin);
   if (from !== begin) {
@@ -65,9 +73,8 @@ export function WalkSheet({ bins, begin, count }: Props) {
     );
   const { type } = bin;
   const says = seen ?? bin.count;
-  const keep = async () => {
-    const result = await counting.press({ partTypeId: type.id, count: says, why: says === bin.count ? null : why });
-    if (!result?.ok) return;
+  const keep = () => {
+    press("count-bin", { partTypeId: type.id, count: says, why: says === bin.count ? null : why }, `${bin.bin} ${type.number}: ${says}`);
     setDone(new Set([...done, type.id]));
     if (says !== bin.count)
       setDifferences([...differences, `${bin.bin} ${type.number}: ${says}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]);
@@ -81,9 +88,7 @@ export function WalkSheet({ bins, begin, count }: Props) {
           <Key label="Bin before" onPress={() => go(here - 1)}>
             Bin before
           </Key>
-          <MainKey busy={counting.busy} onPress={keep}>
-            {says === bin.count ? `${says} it is` : `Count is ${says}`}
-          </MainKey>
+          <MainKey onPress={keep}>{says === bin.count ? `${says} it is` : `Count is ${says}`}</MainKey>
           <Key label="Next bin, not counted" onPress={() => go(here + 1)}>
             Next bin
           </Key>
@@ -92,6 +97,7 @@ export function WalkSheet({ bins, begin, count }: Props) {
       block={<CornerBlock cells={[{ label: "Counted", value: `${done.size} of ${bins.length}`, large: true }]} />}
     >
       <StoresPages here="Count" />
+      <QueueLine />
       <div className="mt-3 flex flex-wrap items-center gap-6">
         <span className="num text-measure">{bin.bin}</span>
         <Glyph type={type} widthPx={150} heightPx={110} />
@@ -138,7 +144,6 @@ export function WalkSheet({ bins, begin, count }: Props) {
           ))}
         </fieldset>
       )}
-      <Refused of={[counting]} />
       {note && <p role="status">{note}</p>}
       {differences.length > 0 && (
         <section aria-label="Differences" className="mt-4">

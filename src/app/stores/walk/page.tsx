@@ -2,9 +2,9 @@ import { readPage } from "@/app/server/reading";
 import { byWay } from "@/core/ordering/bin-label";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import { listStock } from "@/data/parts/stock";
+import { revisionOf } from "@/data/store/journal";
 import { dateWords } from "@/ui/dates";
 import { WalkSheet } from "@/ui/stores/walk-sheet";
-import { countStock } from "../actions";
 
 export const metadata = { title: "Counting walk" };
 
@@ -27,7 +27,7 @@ export default async function WalkPage({ searchParams }: { searchParams: Promise
         countedAt,
       }))}
       begin={part ?? null}
-      count={countStock}
+      revision={revisionOf(db)}
     />
   );
 }

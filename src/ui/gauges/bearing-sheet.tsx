@@ -1,6 +1,6 @@
 "use client";
 import { answerBearing, bearingFault, materialAdvice } from "@/core/bearings/bearing-answer";
-import { BearingDrawing } from "./drawn/drawings";
+import { BearingDrawing } from "./drawn/bearing-drawing";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, type CataloguePart, drawnPx, type Opened, type Own, shelf, texts } from "./gauge-parts";
 import { shown, typedMm } from "./typed";

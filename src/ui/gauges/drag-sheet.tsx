@@ -16,7 +16,7 @@ import { useAct } from "@/ui/act/use-act";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field, Refused } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
-import { StackDrawing } from "./drawn/drawings";
+import { StackDrawing } from "./drawn/stack-drawing";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { type FitFigure, MeasuredPanel } from "./measured-panel";

@@ -7,7 +7,13 @@ import { readMeasure } from "@/core/units/read-measure";
 import { convert, type Quantity, type UnitOf, unitFactors } from "@/core/units/units";
 import { Field } from "@/ui/controls/field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { BearingDrawing, ConesDrawing, GearDrawing, LineDrawing, SpinDrawing, StackDrawing, ThreadDrawing } from "./drawn/drawings";
+import { BearingDrawing } from "./drawn/bearing-drawing";
+import { ConesDrawing } from "./drawn/cones-drawing";
+import { GearDrawing } from "./drawn/gear-drawing";
+import { LineDrawing } from "./drawn/line-drawing";
+import { SpinDrawing } from "./drawn/spin-drawing";
+import { StackDrawing } from "./drawn/stack-drawing";
+import { ThreadDrawing } from "./drawn/thread-drawing";
 import { type GaugeId, type GaugeJob, GaugeTabs, gaugeNames } from "./gauge-frame";
 import { typedMm } from "./typed";
 

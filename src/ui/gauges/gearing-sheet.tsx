@@ -1,7 +1,7 @@
 "use client";
 import { knobForce, ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
 import { diameterWithLeft } from "@/core/line/line";
-import { GearDrawing } from "./drawn/drawings";
+import { GearDrawing } from "./drawn/gear-drawing";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own } from "./gauge-parts";
 import { GearSoundField } from "./sound-field";

@@ -1,6 +1,6 @@
 "use client";
 import { backingM, capacityM, diameterForCapacity, diameterWithLeft, lineFault, nylonByBreakingKg } from "@/core/line/line";
-import { LineDrawing } from "./drawn/drawings";
+import { LineDrawing } from "./drawn/line-drawing";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own, texts } from "./gauge-parts";
 import { shown, typedMm, typedNumber } from "./typed";

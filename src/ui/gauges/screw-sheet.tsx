@@ -1,7 +1,7 @@
 "use client";
 import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { stressArea } from "@/core/threads/thread-table";
-import { ThreadDrawing } from "./drawn/drawings";
+import { ThreadDrawing } from "./drawn/thread-drawing";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, type CataloguePart, drawnPx, type Opened, type Own, shelf, texts } from "./gauge-parts";
 import { shown, typedMm, typedNumber } from "./typed";

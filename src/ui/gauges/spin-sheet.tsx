@@ -3,7 +3,7 @@ import { fitSpin } from "@/core/spin/fit-spin";
 import { lineInertia, lossTorqueNmm } from "@/core/spin/inertia";
 import { lossTerms, lossUnits, lossWords, spinDown } from "@/core/spin/losses";
 import { Field } from "@/ui/controls/field";
-import { SpinDrawing } from "./drawn/drawings";
+import { SpinDrawing } from "./drawn/spin-drawing";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own } from "./gauge-parts";
 import { SoundField } from "./sound-field";

@@ -22,7 +22,7 @@ import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { Glyph } from "@/ui/glyphs/glyph";
-import { ConesDrawing } from "./drawn/drawings";
+import { ConesDrawing } from "./drawn/cones-drawing";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { shown, typedMm } from "./typed";
 

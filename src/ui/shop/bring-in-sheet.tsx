@@ -1,12 +1,12 @@
 "use client";
 import { useMemo, useState } from "react";
 import { type BringInKind, bringInKindIds, bringInKinds, type ColumnsOf, guessColumns, type RowFault, rowsOf } from "@/core/bring-in/kinds";
-import { readText } from "@/core/bring-in/read-text";
-import { mostBytes, mostRows, readTable, type TextTable } from "@/core/bring-in/table";
+import { mostRows, type TextTable } from "@/core/bring-in/table";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/field";
 import { TabRail } from "@/ui/controls/tab-rail";
+import { type TableFile, TableFileField } from "@/ui/controls/table-file-field";
 import { ChoiceField } from "@/ui/controls/text-field";
 
 interface Props {
@@ -22,9 +22,8 @@ const shownFaults = 30;
 /** A file, its columns named by hand where their headings do not say it, a look at what comes, and all of it in by one press or none. */
 export function BringInSheet({ bring, undo, earlier }: Props) {
   const [kind, setKind] = useState<BringInKind>("customers");
-  const [file, setFile] = useState<{ readonly name: string; readonly table: TextTable; readonly how: string } | null>(null);
+  const [file, setFile] = useState<TableFile | null>(null);
   const [columns, setColumns] = useState<ColumnsOf>({});
-  const [unread, setUnread] = useState<string>();
   const [beside, setBeside] = useState<readonly RowFault[]>([]);
   const [said, setSaid] = useState("");
   const [noCopy, setNoCopy] = useState(false);
@@ -34,15 +33,9 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
     setBeside([]);
     setSaid("");
   };
-  const read = async (chosen: File) => {
-    setUnread(undefined);
-    setFile(null);
-    if (chosen.size > mostBytes) return setUnread(`This file has more than ${mostBytes / 1024 / 1024} MB: bring it in with several.`);
-    const { text, encoding } = readText(new Uint8Array(await chosen.arrayBuffer()));
-    const table = readTable(text);
-    if (!table.ok) return setUnread(table.message);
-    setFile({ name: chosen.name, table: table.value, how: `${encoding}, parted by ${separators[table.value.separator] ?? "lines"}` });
-    choose(kind, table.value);
+  const take = (read: TableFile | null) => {
+    setFile(read);
+    if (read) choose(kind, read.table);
   };
   const made = useMemo(() => (file ? rowsOf(kind, file.table.rows, columns) : null), [file, kind, columns]);
   const faults = made?.faults.length ? made.faults : beside;
@@ -67,28 +60,17 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
         onChoose={(id) => choose(id as BringInKind, file?.table)}
       >
         <div className="flex flex-col gap-4">
-          <Field
+          <TableFileField
             label="A spreadsheet's file (CSV)"
             hint={`First row: what the columns are called. Up to ${mostRows} rows, whatever parts the cells and however the letters are kept.`}
-            error={unread}
-          >
-            {(field) => (
-              <input
-                {...field}
-                type="file"
-                accept=".csv,.txt,.tsv,text/csv,text/plain"
-                onChange={(event) => {
-                  const chosen = event.target.files?.[0];
-                  event.target.value = "";
-                  if (chosen) void read(chosen);
-                }}
-              />
-            )}
-          </Field>
+            tooBig="bring it in with several"
+            onFile={take}
+          />
           {file && made && (
             <>
               <p>
-                {file.name}: <span className="num">{file.table.rows.length}</span> rows, {file.how}.
+                {file.name}: <span className="num">{file.table.rows.length}</span> rows, {file.encoding}, parted by{" "}
+                {separators[file.table.separator] ?? "lines"}.
               </p>
               <div className="grid grid-cols-2 gap-3 lg:grid-cols-4">
                 {fields.map(([id, { words, must }]) => (

@@ -1,12 +1,12 @@
 "use client";
 import { useState } from "react";
-import { readText } from "@/core/bring-in/read-text";
-import { mostBytes, readTable, type TextTable } from "@/core/bring-in/table";
+import type { TextTable } from "@/core/bring-in/table";
 import { formatMinor } from "@/core/money/money";
 import { guessPriceColumns, jumpPercent, type PriceListTold, type PriceRow } from "@/core/ordering/price-list";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/field";
+import { type TableFile, TableFileField } from "@/ui/controls/table-file-field";
 import { ChoiceField } from "@/ui/controls/text-field";
 
 interface Props {
@@ -22,7 +22,6 @@ const shown = 40;
 export function PriceList({ supplier, look, take }: Props) {
   const [table, setTable] = useState<TextTable | null>(null);
   const [columns, setColumns] = useState<Columns>({ number: -1, price: -1, pack: -1 });
-  const [unread, setUnread] = useState<string>();
   const [seen, setSeen] = useState<PriceListTold | null>(null);
   const [said, setSaid] = useState("");
   const looking = useAct(look, setSeen);
@@ -38,33 +37,15 @@ export function PriceList({ supplier, look, take }: Props) {
     setSeen(null);
     if (at.number >= 0 && at.price >= 0) looking.press({ supplierId: supplier.id, rows: rowsOf(from, at) });
   };
-  const read = async (chosen: File) => {
-    setUnread(undefined);
+  const begin = (file: TableFile | null) => {
     setSaid("");
-    setTable(null);
-    if (chosen.size > mostBytes) return setUnread(`This file has more than ${mostBytes / 1024 / 1024} MB.`);
-    const got = readTable(readText(new Uint8Array(await chosen.arrayBuffer())).text);
-    if (!got.ok) return setUnread(got.message);
-    setTable(got.value);
-    ask(got.value, guessPriceColumns(got.value.columns));
+    setTable(file?.table ?? null);
+    if (file) ask(file.table, guessPriceColumns(file.table.columns));
   };
   return (
     <details className="mt-1">
       <summary className="act-link min-h-10">Price list of {supplier.name}</summary>
-      <Field label={`Price list of ${supplier.name} (CSV)`} error={unread}>
-        {(field) => (
-          <input
-            {...field}
-            type="file"
-            accept=".csv,.txt,.tsv,text/csv,text/plain"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = "";
-              if (chosen) void read(chosen);
-            }}
-          />
-        )}
-      </Field>
+      <TableFileField label={`Price list of ${supplier.name} (CSV)`} onFile={begin} />
       <Refused of={[looking, taking]} />
       {said && <p role="status">{said}</p>}
       {table && (

@@ -15,6 +15,7 @@ import { getShopSettings } from "@/data/shop/settings";
 import { dateWords } from "@/ui/dates";
 import { MonthBars, SpreadBars } from "@/ui/ledger/figure-bars";
 import { LedgerRooms } from "@/ui/ledger/ledger-rooms";
+import { RangeForm } from "@/ui/ledger/range-form";
 import { chanceWords } from "@/ui/promise/bench-to-ask";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
@@ -42,25 +43,14 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
   return (
     <Sheet fill block={<CornerBlock cells={[{ label: "Jobs in this time", value: String(jobs.length), large: true }]} />}>
       <LedgerRooms here="figures" />
-      <form action="/ledger/figures" className="flex flex-wrap items-end gap-2">
-        <label className="flex flex-col">
-          <span className="text-note">From</span>
-          <input type="date" name="from" defaultValue={from} />
-        </label>
-        <label className="flex flex-col">
-          <span className="text-note">to</span>
-          <input type="date" name="to" defaultValue={to} />
-        </label>
-        <button type="submit" className="key key-small">
-          Show
-        </button>
+      <RangeForm page="/ledger/figures" from={from} to={to}>
         <a className="act-link ml-4 inline-flex min-h-10 items-center" href={`/ledger/figures/figures.csv?${times}`}>
           These figures (CSV)
         </a>
         <a className="act-link inline-flex min-h-10 items-center" href={`/ledger/figures/jobs.csv?${times}`}>
           The jobs behind them (CSV)
         </a>
-      </form>
+      </RangeForm>
       {jobs.length === 0 ? (
         <p className="mt-4">No reel was returned in this time. Choose another, or look again when the first one is.</p>
       ) : (

@@ -9,6 +9,7 @@ import { getShopSettings } from "@/data/shop/settings";
 import { Pager } from "@/ui/controls/pager";
 import { dateWords } from "@/ui/dates";
 import { LedgerRooms } from "@/ui/ledger/ledger-rooms";
+import { RangeForm } from "@/ui/ledger/range-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 export const metadata = { title: "Papers" };
@@ -41,19 +42,7 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
       <LedgerRooms here="papers" />
       <div className="grid gap-8 lg:grid-cols-[3fr_2fr]">
         <div>
-          <form action="/ledger/papers" className="flex items-end gap-2">
-            <label className="flex flex-1 flex-col">
-              <span className="text-note">Number, tag or name</span>
-              <input name="q" defaultValue={text} autoComplete="off" />
-            </label>
-            <label className="inline-flex min-h-10 items-center gap-2">
-              <input type="checkbox" name="open" value="1" defaultChecked={openOnly} className="size-5" />
-              Open only
-            </label>
-            <button type="submit" className="key key-small">
-              Look
-            </button>
-          </form>
+          <RangeForm page="/ledger/papers" {...range} />
           {papers.length === 0 ? (
             <p className="mt-2">
               {text || openOnly ? "No paper is like that." : "The first invoice is made when the first reel is returned."}

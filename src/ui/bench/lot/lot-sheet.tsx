@@ -186,7 +186,7 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
           <table className="plain-table mt-2">
             <thead>
               <tr>
-                <th>Tag</th>
+                <th className="pl-2">Tag</th>
                 <th>Mark</th>
                 <th>Serial</th>
                 {testing
@@ -201,8 +201,8 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
             </thead>
             <tbody>
               {reels.map((reel) => (
-                <tr key={reel.jobId} className={reel === here ? "outline-2 -outline-offset-2 outline-ink" : ""}>
-                  <td className="whitespace-nowrap">
+                <tr key={reel.jobId} className={reel === here ? "outline-2 outline-ink" : ""}>
+                  <td className="pl-2 whitespace-nowrap">
                     <Link className="act-link num" href={`/bench/${reel.tag}`} prefetch={false}>
                       {reel.tag}
                     </Link>

@@ -121,6 +121,75 @@ describe("losses from exact times", () => {
   });
 });
 
+describe("marks set by hand", () => {
+  /** Pulses of so many marks, each a little off its even place. */
+  const offPlace = (marks: number, count: number) => {
+    const each = 60;
+    const even = passages(losses, start, marks * each, 12);
+    return Array.from({ length: count }, (_, n) => even[n * each + (((n % marks) * 7) % 5)]!);
+  };
+  const latest = (marks: number, count: number) => Math.max(...fitSpin(offPlace(marks, count), marks).lateS.map(Math.abs));
+
+  it("have their places found up to eight of them; more are cut by a machine", () => {
+    expect(latest(8, 400)).toBeLessThan(2e-5);
+    expect(latest(9, 400)).toBeGreaterThan(1e-4);
+  });
+
+  it("have them found from five pulses on and three more a mark", () => {
+    expect(latest(4, 17)).toBeLessThan(2e-5);
+    expect(latest(4, 16)).toBeGreaterThan(1e-4);
+  });
+
+  it("are taken by whole turns where there are very many pulses, of which eight have to be left", () => {
+    const quick = passages({ a: 0.2, b: 0, c: 0 }, start, 200, 0.4);
+    expect(quick.length).toBeGreaterThan(1400);
+    expect(() => fitSpin(quick.slice(0, 1399), 200)).toThrow(/eight whole turns/);
+    expect(fitSpin(quick.slice(0, 1401), 200).lateS).toHaveLength(8);
+    // A thousand are fitted one by one.
+    expect(fitSpin(quick.slice(0, 1000), 200).lateS).toHaveLength(1000);
+    expect(fitSpin(quick.slice(0, 1000), 1).lateS).toHaveLength(1000);
+    expect(fitSpin(quick.slice(0, 1002), 1).lateS).toHaveLength(501);
+  });
+});
+
+describe("losses that would be below nothing", () => {
+  it("are left out, and the one that is there is found as well as if nobody had asked for them", () => {
+    const rubbing = passages({ a: 9, b: 0, c: 0 }, 120, 1, 12.5);
+    for (let seed = 1; seed <= 12; seed++) {
+      const random = stream(seed);
+      const { a, b, c } = fitSpin(
+        rubbing.map((t) => t + 0.0005 * normal(random)),
+        1,
+      ).terms;
+      // By itself it is known to a hundredth of a hundredth; beside the others to three thousandths.
+      expect(Math.abs(a.value - 9), `seed ${seed}`).toBeLessThan(0.0015);
+      expect(Math.min(b.value, c.value)).toBe(0);
+      expect((a.high - a.low) / 2).toBeGreaterThan(0.01);
+    }
+  });
+
+  it("are all of them where the speed does not fall: nothing is known, and nothing taken for a loss", () => {
+    const even = Array.from({ length: 20 }, (_, i) => i * 0.1);
+    const fit = fitSpin(even, 1);
+    for (const term of lossTerms) {
+      expect(fit.terms[term]).toMatchObject({ low: 0, high: Number.POSITIVE_INFINITY, there: false });
+      expect(fit.terms[term].value).toBeLessThan(1e-12);
+    }
+    expect(fit.startRadPerS).toBeCloseTo(20 * Math.PI, 6);
+    expect(fit.standardStopS).toBe(Number.POSITIVE_INFINITY);
+    expect(fit.lateS).toHaveLength(20);
+    // 20π is 62.8 rad/s.
+    expect(fit.cannot).toMatch(/^speeds from 63 to 63 rad\/s: under four to one/);
+  });
+
+  it("cannot be told of a spool that gets faster", () => {
+    const faster = Array.from({ length: 20 }, (_, i) => 5 - 0.01 * (20 - i) ** 1.5);
+    expect(fitSpin(faster, 1).cannot).toMatch(/got faster on its way/);
+    const slower = faster.map((t) => 5 - t).reverse();
+    expect(fitSpin(slower, 1).cannot).not.toMatch(/faster/);
+  });
+});
+
 describe("how sure a loss is", () => {
   it("is by the timing and the slopes, as an independent reckoning has it (mathjs: (JᵀJ)⁻¹, J by small changes of the made times)", () => {
     const timing = 0.0005;

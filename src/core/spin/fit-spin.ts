@@ -1,3 +1,4 @@
+import { median } from "@/core/quantile";
 import { intervalNotBelowNothing } from "@/core/statistics/bounded-interval";
 import { leastSquares } from "./least-squares";
 import { type LossTerm, lossTerms, type SpinLosses, stopSeconds } from "./losses";
@@ -163,7 +164,8 @@ function fitTimes(
       if (!then) continue;
       const placed = set.map((place, mark) => place + move[kept.length + 2 + mark]!);
       const after = lateness(then, offset + move[0]!, placed);
-      if (squares(after) > now * (1 + 1e-12)) continue;
+      // Nor a step so far that nothing is a number any more.
+      if (!(squares(after) <= now * (1 + 1e-12))) continue;
       better = squares(after) < now * (1 - 1e-9);
       [start, offset, set, passed, late] = [next, offset + move[0]!, placed, then, after];
       if (!better) break;
@@ -179,29 +181,10 @@ function fitTimes(
   }
 }
 
-/** Where to start from: speeds by their two pulses, and the law integrated, which is linear in the losses. Not weighed rightly, but near. */
+/** Where to start from: a straight run-down from the first speed to half the last; Gauss and Newton find the rest. */
 function roughStart(times: readonly number[], places: readonly number[], step: number): Start {
-  const turned = times.slice(1).map((_, i) => (places[i + 1]! - places[i]!) * step);
-  const speeds = times.slice(1).map((t, i) => turned[i]! / (t - times[i]!));
-  const at = times.slice(1).map((t, i) => (t + times[i]!) / 2 - times[0]!);
-  let squared = 0;
-  const rows = speeds.map((speed, i) => {
-    const here = squared + (speed * turned[i]!) / 2;
-    squared += speed * turned[i]!;
-    return [1, -at[i]!, -((places[i]! + places[i + 1]!) / 2) * step, -here].map((x) => x / speed);
-  });
-  try {
-    const [speed, a, b, c] = leastSquares(
-      rows,
-      speeds.map(() => 1),
-    ).coefficients;
-    const rough = { speed: speed!, a: a!, b: b!, c: c! };
-    if (walk(times, rough)) return rough;
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-  }
-  // A straight run-down to half its last speed at the end.
-  const [first, last] = [speeds[0]!, speeds.at(-1)!];
+  const speed = (i: number) => ((places[i + 1]! - places[i]!) * step) / (times[i + 1]! - times[i]!);
+  const [first, last] = [speed(0), speed(times.length - 2)];
   return { speed: first, a: (first - last / 2) / (times.at(-1)! - times[0]!), b: 0, c: 0 };
 }
 
@@ -238,8 +221,7 @@ export function fitSpin(
     const worst = kept.reduce((least, term) => (sure(term) < sure(least) ? term : least));
     kept = kept.filter((term) => term !== worst);
     best =
-      fitTimes(times, places, step, pulsesPerTurn, kept, { ...(best?.start ?? rough), [worst]: 0 }) ??
-      fitTimes(times, places, step, pulsesPerTurn, kept, rough);
+      fitTimes(times, places, step, pulsesPerTurn, kept, best?.start ?? rough) ?? fitTimes(times, places, step, pulsesPerTurn, kept, rough);
   }
   const value = (term: LossTerm) => Math.max(0, kept.includes(term) ? (best?.start[term] ?? 0) : 0);
   const terms = Object.fromEntries(
@@ -252,6 +234,8 @@ export function fitSpin(
   ) as Record<LossTerm, SpinTerm>;
   const speeds = times.slice(1).map((t, i) => ((places[i + 1]! - places[i]!) * step) / (t - times[i]!));
   const [fastest, slowest] = [Math.max(...speeds), Math.min(...speeds)];
+  const quarter = Math.ceil(speeds.length / 4);
+  const driven = median(speeds.slice(-quarter)) > median(speeds.slice(0, quarter));
   const speedRatio = fastest / slowest;
   return {
     terms,
@@ -259,8 +243,9 @@ export function fitSpin(
     timingS: (all ?? best)?.timingS ?? Number.NaN,
     lateS: (all ?? best)?.late ?? [],
     speedRatio,
-    cannot:
-      speedRatio < leastRange
+    cannot: driven
+      ? "the spool got faster on its way: take a run that nothing drives any more."
+      : speedRatio < leastRange
         ? `speeds from ${slowest.toFixed(0)} to ${fastest.toFixed(0)} rad/s: under four to one the terms look alike. Let it run down further.`
         : "",
     standardStopS: stopSeconds(standardStartRadPerS, { a: value("a"), b: value("b"), c: value("c") }),

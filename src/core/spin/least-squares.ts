@@ -44,7 +44,8 @@ export function leastSquares(rows: readonly (readonly number[])[], y: readonly n
   const coefficients = solve(b).map((value, j) => value / scale[j]!);
   const freedom = n - p;
   const rss = b.slice(p).reduce((sum, value) => sum + value * value, 0);
-  const residualSd = freedom > 0 ? Math.sqrt(rss / freedom) : Number.NaN;
+  // No number where no freedom is left: nothing over nothing.
+  const residualSd = Math.sqrt(rss / freedom);
   // The inverse of R gives the covariance: its rows' lengths are the errors.
   const inverse = Array.from({ length: p }, (_, j) => solve(Array.from({ length: p }, (_row, i) => (i === j ? 1 : 0))));
   const errors = coefficients.map((_, i) =>

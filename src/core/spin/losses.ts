@@ -24,7 +24,7 @@ export function stopSeconds(startRadPerS: number, { a, b, c }: SpinLosses): numb
   if (a <= 0) return Number.POSITIVE_INFINITY;
   if (c < 1e-15) return b < 1e-15 ? w0 / a : Math.log(1 + (b * w0) / a) / b;
   const d = 4 * a * c - b * b;
-  if (Math.abs(d) < 1e-12 * Math.max(4 * a * c, b * b)) return b > 0 ? 2 / b - 2 / (2 * c * w0 + b) : w0 / (a + c * w0);
+  if (Math.abs(d) < 1e-12 * Math.max(4 * a * c, b * b)) return 2 / b - 2 / (2 * c * w0 + b);
   if (d > 0) {
     const root = Math.sqrt(d);
     return (2 / root) * (Math.atan((2 * c * w0 + b) / root) - Math.atan(b / root));

@@ -7,7 +7,7 @@ import { stream } from "#tests/random-stream";
 import { pooled, spinCoverage } from "#tests/spin-coverage";
 import { fitSpin } from "./fit-spin";
 import { leastSquares } from "./least-squares";
-import { type SpinLosses, spinDown, stopSeconds } from "./losses";
+import { lossUnits, lossWords, type SpinLosses, spinDown, stopSeconds } from "./losses";
 
 /** NIST StRD, Norris (linear regression): y, x; recalled, and confirmed by the certified values below. */
 // biome-ignore format: a table
@@ -49,7 +49,7 @@ describe("least squares", () => {
 
   it("refuses what it cannot tell", () => {
     expect(() => leastSquares([], [])).toThrow(RangeError);
-    expect(() => leastSquares([[1, 2]], [1])).toThrow(RangeError);
+    expect(() => leastSquares([[1, 2]], [1])).toThrow(/1 readings for 2 coefficients/);
     expect(() =>
       leastSquares(
         [
@@ -59,7 +59,7 @@ describe("least squares", () => {
         ],
         [1, 2, 3],
       ),
-    ).toThrow(RangeError);
+    ).toThrow(/two regressors say the same/);
   });
 });
 
@@ -92,6 +92,20 @@ describe("spin-down in closed form, ω₀ = 200 rad/s (worked values)", () => {
     expect(spinDown(200, { a: 2, b: 0.05, c: 0.001 }, 30).at(-1)!.angle).toBeCloseTo(1080.074058, 1);
     expect(spinDown(200, { a: 2, b: 0, c: 0 }, 110).at(-1)!.angle).toBeCloseTo(10000, 1);
   });
+});
+
+it("is walked until it stands, and no further: 10 rad/s by 5 rad/s² are two seconds and 10 rad", () => {
+  const walk = spinDown(10, { a: 5, b: 0, c: 0 }, 9, 100);
+  expect(walk.at(-1)!.t).toBeCloseTo(2, 1);
+  expect(walk.filter(({ speed }) => speed === 0)).toHaveLength(1);
+  expect(walk.at(-1)!.angle).toBeCloseTo(10, 2);
+});
+
+it("names each loss by what it comes of, in its unit", () => {
+  expect(lossUnits).toEqual({ a: "/s²", b: "/s", c: "" });
+  expect(lossWords.a).toMatch(/rubbing/);
+  expect(lossWords.b).toMatch(/oil.*magnets at zero/);
+  expect(lossWords.c).toMatch(/air.*blocks parked/);
 });
 
 it("is walked as an independent integrator walks it (odex)", () => {

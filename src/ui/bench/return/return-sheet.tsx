@@ -41,6 +41,8 @@ interface Props {
   readonly handedBack: string;
   /** Its invoice; null where there is none. */
   readonly invoice: number | null;
+  /** What is still open on it, minor units, below nothing to pay back; null where there is none. */
+  readonly openMinor: number | null;
   readonly ready: Action<void>;
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
@@ -81,6 +83,7 @@ export function ReturnSheet({
   correct,
   handedBack,
   invoice,
+  openMinor,
   ready,
   tick,
   leaveOut,
@@ -99,7 +102,10 @@ export function ReturnSheet({
       : putRightMinor === null
         ? "Proved: ready for collection"
         : "Checked: ready for collection";
-  const dueMinor = totalMinor - depositMinor;
+  // Returned, its invoice says what is still open: a lot's is of all its reels.
+  const dueMinor = openMinor ?? totalMinor - depositMinor;
+  const paid = head.closed && dueMinor === 0;
+  const dueWords = dueMinor < 0 ? "Refund due" : paid ? "Paid" : openMinor === null ? "To pay" : "Open on its invoice";
   return (
     <BenchSheet
       head={head}
@@ -195,10 +201,10 @@ export function ReturnSheet({
         <section className="flex flex-col gap-3">
           <div className="border-2 border-ink p-3">
             <p className="text-note">
-              {dueMinor < 0 ? "Refund due" : "To pay"}, {currency}, tax included
+              {dueWords}, {currency}, tax included
             </p>
-            <p className="num text-measure">{formatMinor(Math.abs(dueMinor))}</p>
-            {depositMinor > 0 && (
+            <p className="num text-measure">{formatMinor(paid ? totalMinor : Math.abs(dueMinor))}</p>
+            {depositMinor > 0 && !head.closed && (
               <p>
                 <span className="num">{formatMinor(totalMinor)}</span> less <span className="num">{formatMinor(depositMinor)}</span> paid at
                 the counter

@@ -12,7 +12,7 @@ import { listCorrections } from "@/data/hand-back/corrections";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { serviceDates } from "@/data/ledger/served";
-import { invoiceOfJob } from "@/data/papers/papers";
+import { balanceOfPaper, findPaper, invoiceOfJob } from "@/data/papers/papers";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return/return-sheet";
@@ -34,6 +34,8 @@ export default async function ReturnPage(props: StationProps) {
   const { db, head, job } = await loadBench(props);
   const check = job.kind === "purchase-check";
   const claims = claimsOf(db, job);
+  const invoice = job.closedAt ? invoiceOfJob(db, job.id) : null;
+  const paper = invoice === null ? null : findPaper(db, invoice);
   const dates = serviceDates(db, job, reportDates(job));
   return (
     <ReturnSheet
@@ -69,7 +71,8 @@ export default async function ReturnPage(props: StationProps) {
       told={toldInAll(job.intake)}
       times={listStationTimes(db, job.id)}
       correct={correctMinutes}
-      invoice={job.closedAt ? invoiceOfJob(db, job.id) : null}
+      invoice={invoice}
+      openMinor={paper && balanceOfPaper(db, paper).openMinor}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
       ready={hangReady}
       tick={tickItem}

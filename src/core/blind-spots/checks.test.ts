@@ -181,6 +181,23 @@ describe("the blind spots of a small machine", async () => {
     expect(cover.minutes).toBeCloseTo(0.4 + 0.2 + 0.8 + 0.15, 9);
   });
 
+  it("have their checks in the order of what they show a minute, and of their names where that is alike", () => {
+    const offered = (...seats: SmallSeat[]) => blindSpots(solver, smallMachine(seats), types)!.offers.map(({ id }) => id);
+    const screws: SmallSeat[] = [
+      { id: "one", type: "short" },
+      { id: "two", type: "long" },
+    ];
+    expect(offered(...screws, { id: "dog", type: "dog", assemblyId: "plate" })).toEqual(["faces-plate", "lengths-drag"]);
+    const washer = (assemblyId: string): SmallSeat => ({ id: `in-${assemblyId}`, type: "friction", assemblyId });
+    const alike = smallMachine([washer("zinc"), washer("brass")], {
+      assemblies: [
+        { id: "zinc", name: "Zinc", side: "handle" },
+        { id: "brass", name: "Brass", side: "tail" },
+      ],
+    });
+    expect(blindSpots(solver, alike, types)!.offers.map(({ id }) => id)).toEqual(["count-brass", "count-zinc"]);
+  });
+
   it("are unknown where operations wait for each other", () => {
     const looks = { ...gate("Is the dog upside down?", [], [placeOperationId("keyed")]), before: [placeOperationId("carbon")] };
     const circle = smallMachine(stack, { operations: [looks] });

@@ -64,6 +64,16 @@ function thinned(samples: readonly PullSample[]): readonly PullSample[] {
   });
 }
 
+/** Where the line is taken up: the force rises no more than a fourth as steeply as it did from three to eight tenths of its level. */
+function takenUp(times: readonly number[], even: readonly number[], begin: number, level: number): number {
+  const low = even.findIndex((force) => force >= 0.3 * level);
+  const steep = low < begin ? (even[begin]! - even[low]!) / (times[begin]! - times[low]!) : Number.POSITIVE_INFINITY;
+  const ends = even.findIndex(
+    (force, i) => i >= begin && i + 3 < even.length && (even[i + 3]! - force) / (times[i + 3]! - times[i]!) < steep / 4,
+  );
+  return ends < 0 ? even.length - 1 : ends;
+}
+
 /**
  * Reads a pull trace: line taken up, perhaps a start peak, then steady slip, and the hand letting go.
  * A pull counts only where it shows a level that stays: a force that rises, or rises and falls, is the hand, not the drag.
@@ -95,7 +105,9 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   const searchTo = begin + Math.max(3, Math.ceil((end - begin) * 0.4));
   let peakAt = begin;
   for (let i = begin; i <= Math.min(searchTo, end); i++) if (forces[i]! > forces[peakAt]!) peakAt = i;
-  let from = peakAt;
+  // A highest place that what follows stands above is none: the force still rises, and is read from where the line was taken up.
+  const peaks = peakAt === end || forces[peakAt]! > median(forces.slice(peakAt + 1, end + 1));
+  let from = peaks ? peakAt : takenUp(times, even, begin, level);
   while (from < end && (Math.abs(even[from]! - level) > level * 0.15 || forces[from]! > level * 1.25)) from++;
   // The sample that comes down from the peak is between peak and level.
   from = Math.min(from + 1, end);

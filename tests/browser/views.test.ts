@@ -136,6 +136,22 @@ describe("the keyboard", () => {
 });
 
 describe("a phone at the bench", () => {
+  it("has every page as wide as itself: what is wider is narrowed, or scrolls within the page", async () => {
+    const phone = await Person.at(server, { width: 390, height: 844 });
+    try {
+      const wide: string[] = [];
+      for (const path of [...views, "/bench/lot/1", "/bench/Z-00009-2/test", "/counter/lot"]) {
+        await phone.go(path);
+        // As wide as the phone, not as the window: a page that is wider makes the window of a phone wider too.
+        const width = await phone.driver.executeScript<number>("return document.documentElement.scrollWidth");
+        if (width > 390) wide.push(`${path}: ${width} px`);
+      }
+      expect(wide).toEqual([]);
+    } finally {
+      await phone.close();
+    }
+  }, 120_000);
+
   it("shows the tray's main act, undo and the picture key without sideways scrolling", async () => {
     const phone = await Person.at(server, { width: 390, height: 844 });
     try {
@@ -143,7 +159,7 @@ describe("a phone at the bench", () => {
       await phone.key(" ");
       await phone.sees("into well 2");
       const { overflow, bottom } = await phone.driver.executeScript<{ overflow: number; bottom: number }>(
-        "return { overflow: document.documentElement.scrollWidth - innerWidth, bottom: document.querySelector('.key-main').getBoundingClientRect().bottom }",
+        "return { overflow: document.documentElement.scrollWidth - 390, bottom: document.querySelector('.key-main').getBoundingClientRect().bottom }",
       );
       expect(overflow).toBeLessThanOrEqual(0);
       expect(bottom).toBeLessThanOrEqual(844);

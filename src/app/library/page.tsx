@@ -63,7 +63,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
                 {models.map((model) => (
                   <tr key={model.id}>
                     <td>
-                      <Link className="flex items-center gap-3" href={`/library/${model.id}`} prefetch={false}>
+                      <Link className="flex gap-x-3 max-sm:flex-col sm:items-center" href={`/library/${model.id}`} prefetch={false}>
                         {model.seats > 0 && (
                           // biome-ignore lint/performance/noImgElement: drawn by this shop itself, once it is scrolled to
                           <img

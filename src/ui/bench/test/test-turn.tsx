@@ -86,9 +86,9 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
         />
       </div>
       <div>
-        <div className="flex items-end gap-4">
+        <div className="flex flex-wrap items-end gap-4">
           {test.unit && (
-            <label className="flex-1 text-note">
+            <label className="min-w-36 flex-1 text-note">
               Reading, if you took one ({shownUnit(test.unit, force)})
               <input
                 inputMode="decimal"

@@ -39,7 +39,8 @@ export function gearFromSound(recording: Recording, handleTurns: number, ratio: 
   if (handleHz < 0.2 || handleHz > 6) return fail("speed", "Turn about once a second: slower or faster is not to be told apart.");
   const loud = envelopeOf(recording);
   const spectrum = spectrumOf(loud, envelopeHz, 2 ** Math.floor(Math.log2(loud.length)));
-  const ticks = onsetsOfSound(recording.sound, recording.rate);
+  const { sound, rate } = recording;
+  const ticks = onsetsOfSound(sound, rate).map((t) => ({ t, loud: Math.abs(sound[Math.round(t * rate)]!) }));
   const line = (order: number, says: string, overLeastDb: number) => {
     const counted = comeEvenly(ticks, order * handleTurns, 1 / (order * handleHz));
     return { order, overFloorDb: counted ? countedDb : leastLineDb + overLeastDb, says };
@@ -53,11 +54,15 @@ export function gearFromSound(recording: Recording, handleTurns: number, ratio: 
   // A mesh is always heard a little: it speaks for itself only where no single tooth does.
   if (gearTeeth) {
     const alike = lineOverFloor(spectrum, gearTeeth * handleHz) - leastLineDb;
-    lines.push(line(gearTeeth, "every tooth alike: the whole mesh, worn or dry", alike));
+    lines.push(
+      line(gearTeeth, "every tooth alike: the whole mesh, as every gear is heard; worn or dry where it is louder than it was", alike),
+    );
   }
   const heard = lines.filter(({ overFloorDb }) => overFloorDb >= leastLineDb);
   const [first] = heard;
   if (!first) return fail("even", "No order of the handle stands out: it runs evenly, or the recording is too noisy to tell.");
   const overNextDb = first.overFloorDb - (first === lines[0] && next >= leastLineDb ? next : 0);
-  return ok({ handleHz, lines: heard, sure: howSure(first.overFloorDb, overNextDb) });
+  const sure = howSure(first.overFloorDb, overNextDb);
+  // A tooth that ticks more softly than the others mesh is not heard among them.
+  return ok({ handleHz, lines: heard, sure: first.order === gearTeeth && sure === "sure" ? "likely" : sure });
 }

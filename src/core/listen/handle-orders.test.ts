@@ -79,7 +79,7 @@ describe("a tick with its overtones", () => {
 });
 
 describe("ticks counted one by one", () => {
-  const even = (count: number, apart = 0.5) => Array.from({ length: count }, (_, i) => 3 + i * apart);
+  const even = (count: number, apart = 0.5, loud = 1) => Array.from({ length: count }, (_, i) => ({ t: 3 + i * apart, loud }));
 
   it("are as many as should come, give or take fifteen in a hundred and one", () => {
     for (const count of [16, 20, 24]) expect(comeEvenly(even(count), 20, 0.5), String(count)).toBe(true);
@@ -91,11 +91,32 @@ describe("ticks counted one by one", () => {
     expect(comeEvenly(even(5), 5, 0.5)).toBe(true);
   });
 
-  it("come at the distance they should", () => {
+  it("come at the distance they should, in whatever order they are told", () => {
     expect(comeEvenly(even(20, 0.56), 20, 0.5)).toBe(true);
-    expect(comeEvenly(even(20, 0.44), 20, 0.5)).toBe(true);
+    expect(comeEvenly(even(20, 0.44).reverse(), 20, 0.5)).toBe(true);
     expect(comeEvenly(even(20, 0.6), 20, 0.5)).toBe(false);
     expect(comeEvenly(even(20, 0.4), 20, 0.5)).toBe(false);
     expect(comeEvenly(even(20, 2), 20, 0.5)).toBe(false);
+  });
+
+  describe("among those of the mesh", () => {
+    /** Forty ticks between them, all of them softer, from 0.5 to 0.89 of one. */
+    const mesh = Array.from({ length: 40 }, (_, i) => ({ t: 3.11 + i * 0.2, loud: 0.5 + i * 0.01 }));
+
+    it("are the loudest, as many as should come", () => {
+      expect(comeEvenly([...mesh, ...even(12, 0.5, 2)], 12, 0.5)).toBe(true);
+      expect(comeEvenly([...mesh, ...even(12, 0.8, 2)], 12, 0.5)).toBe(false);
+    });
+
+    it("stand out by half of what nearly all others have", () => {
+      // Nineteen of twenty others lie under 0.87.
+      expect(comeEvenly([...mesh, ...even(12, 0.5, 1.32)], 12, 0.5)).toBe(true);
+      expect(comeEvenly([...mesh, ...even(12, 0.5, 1.29)], 12, 0.5)).toBe(false);
+    });
+
+    it("are eight at least, for a few stand evenly by chance", () => {
+      expect(comeEvenly([...mesh, ...even(8, 0.5, 2)], 8, 0.5)).toBe(true);
+      expect(comeEvenly([...mesh, ...even(7, 0.5, 2)], 7, 0.5)).toBe(false);
+    });
   });
 });

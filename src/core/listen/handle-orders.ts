@@ -1,4 +1,4 @@
-import { median } from "@/core/quantile";
+import { median, quantile } from "@/core/quantile";
 import type { Recording } from "./recording";
 import type { Spectrum } from "./spectrum";
 
@@ -47,9 +47,30 @@ export function overtonesOverFloor(spectrum: Spectrum, hz: number): number {
   return heard.length ? heard.reduce((sum, db) => sum + db, 0) / heard.length : Number.NEGATIVE_INFINITY;
 }
 
-/** Whether ticks that stand out one by one are as many as were to come, at even distances. @param apartS between two of them. */
-export function comeEvenly(ticks: readonly number[], expected: number, apartS: number): boolean {
-  if (Math.abs(ticks.length - expected) > 0.15 * expected + 1) return false;
-  const off = ticks.slice(1).map((t, i) => Math.abs((t - ticks[i]!) / apartS - 1));
-  return off.length > 3 && median(off) < 0.15;
+/** A tick that stands out of what is around it. */
+export interface Tick {
+  readonly t: number;
+  /** Amplitude at its loudest. */
+  readonly loud: number;
+}
+
+/** How much louder than nearly all others ticks have to be that are picked out from among them. */
+const standsOut = 1.5;
+
+/**
+ * Whether as many ticks as were to come stand at even distances: all there are, or the loudest of them where the mesh ticks beside them. Those
+ * have to stand out, for a hand that presses harder once a turn makes a louder stretch of the mesh as well.
+ * @param apartS between two of them.
+ */
+export function comeEvenly(ticks: readonly Tick[], expected: number, apartS: number): boolean {
+  if (ticks.length < 0.85 * expected - 1) return false;
+  const all = ticks.length <= 1.15 * expected + 1;
+  const byLoudness = [...ticks].sort((a, b) => b.loud - a.loud);
+  const counted = all ? byLoudness : byLoudness.slice(0, Math.round(expected));
+  const louds = (some: readonly Tick[]) => some.map(({ loud }) => loud);
+  if (!all && median(louds(counted)) < standsOut * quantile(louds(byLoudness.slice(counted.length)), 0.95)) return false;
+  const times = counted.map(({ t }) => t).sort((a, b) => a - b);
+  const off = times.slice(1).map((t, i) => Math.abs((t - times[i]!) / apartS - 1));
+  // A few chosen ones may stand evenly by chance.
+  return off.length > (all ? 3 : 6) && median(off) < 0.15;
 }

@@ -2,6 +2,8 @@
 const stretchS = 0.001;
 /** Two clicks closer than this are one that rings, s. */
 const deadS = 0.004;
+/** What rings on loses its energy faster than in this time, s: only what is louder than that is another click. */
+const ringsS = 0.004;
 
 /**
  * Times of the clicks in a recording, s from its start: where the energy of a millisecond stands far above that of the sound around it, at the
@@ -25,6 +27,7 @@ export function onsetsOfSound(sound: ArrayLike<number>, rate: number, above = 8)
     return around[Math.floor(around.length / 2)] ?? 0;
   });
   const onsets: number[] = [];
+  let lastEnergy = 0;
   for (let i = 0; i < count; i++) {
     if (energy[i] === 0) continue;
     const background = backgrounds[Math.floor(i / each)]!;
@@ -35,7 +38,11 @@ export function onsetsOfSound(sound: ArrayLike<number>, rate: number, above = 8)
     for (let j = i * step; j < Math.min(sound.length, (i + 2) * step); j++)
       if (Math.abs(sound[j]!) > Math.abs(sound[loudest]!)) loudest = j;
     const time = loudest / rate;
-    if (!onsets.length || time - onsets.at(-1)! >= deadS) onsets.push(time);
+    const since = time - (onsets.at(-1) ?? Number.NEGATIVE_INFINITY);
+    const energyThere = sound[loudest]! ** 2;
+    if (since < deadS || energyThere < lastEnergy * Math.exp(-since / ringsS)) continue;
+    onsets.push(time);
+    lastEnergy = energyThere;
   }
   return onsets;
 }

@@ -116,7 +116,8 @@ export function useQueueState(): QueueState {
 export interface Board<S> {
   /** The server's state with every press on it that it has not shown yet. */
   readonly state: S;
-  readonly press: (act: string, input: object, words: string) => void;
+  /** @returns whether it was taken: a switch's bounce is none, and nothing else may come of it. */
+  readonly press: (act: string, input: object, words: string) => boolean;
   readonly stopped: QueueState["stopped"];
   readonly waiting: boolean;
   readonly pending: number;
@@ -140,9 +141,10 @@ export function useBoard<S>(about: string, revision: number, server: S, apply: (
   const press = useCallback(
     (act: string, input: object, words: string) => {
       const now = pressedAt();
-      if (lastAt.current.act === act && now - lastAt.current.at < bounceMs) return;
+      if (lastAt.current.act === act && now - lastAt.current.at < bounceMs) return false;
       lastAt.current = { act, at: now };
       queue?.add({ id: nanoid(), act, input, words, about });
+      return true;
     },
     [queue, about],
   );

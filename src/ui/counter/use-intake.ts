@@ -5,7 +5,7 @@ import type { ConditionId } from "@/core/vocabulary/counter-lists";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sendFile } from "@/ui/act/use-upload";
-import { type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
+import { emptyForm, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
 import type { CustomerChoice, Known, ModelChoice, OfferedReel } from "./known-reel";
 import type { TakenIn } from "./taken-note";
 
@@ -18,47 +18,6 @@ async function sendPictures(jobId: number, pictures: readonly File[]): Promise<s
   }
   return lost.length ? `The reel is checked in, but not all photos were saved. ${lost.join(" ")} Add them at Test.` : null;
 }
-
-/** A form nothing is typed in yet. @param promise the day that is said first. */
-const emptyForm = (promise: string): IntakeForm => ({
-  customerId: "",
-  name: "",
-  phone: "",
-  email: "",
-  modelId: "",
-  unknownName: "",
-  family: "star-drag-bridge",
-  serial: "",
-  reelId: "",
-  madeBy: "",
-  madeWhen: "",
-  madeWhere: "",
-  hand: "right",
-  kind: "repair",
-  depth: "usual",
-  claims: [],
-  complaints: [],
-  complaint: "",
-  water: "salt",
-  tripsPerYear: "20",
-  brought: [],
-  conditions: [],
-  marks: [],
-  discountClass: "none",
-  deposit: "",
-  value: "",
-  callFor: "",
-  lineBreaks: "",
-  pays: "",
-  life: [],
-  conditionNote: "",
-  brakes: "",
-  dragWish: "shop",
-  handleHole: "as-found",
-  limit: "",
-  wantedOn: "",
-  promisedOn: promise,
-});
 
 /** What is typed at intake and what is known by it: the customer, the reel by its serial, its owner's others; and the act that takes it in. */
 export function useIntake(promise: string, takeIn: Action<TakenIn>) {

@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import type { PartType } from "@/core/anatomy/types";
 import { partOfBinLabel } from "@/core/ordering/bin-label";
 import { type CountWhy, countWhy, countWhyIds } from "@/core/ordering/count-why";
@@ -36,14 +36,14 @@ const countPress = (bins: Bins, { act, input }: QueuedPress): Bins => {
 
 /** A walk along the bins: scan a label or go on to the next, count, and say by one press that the book is right, or what lies there. */
 export function WalkSheet({ bins: known, begin, revision }: Props) {
-  const { state: bins, press } = useBoard("walk", revision, known, countPress);
+  const { state: bins, press, stopped } = useBoard("walk", revision, known, countPress);
   const at = (number: string | null) => bins.findIndex(({ type }) => type.number.toUpperCase() === number?.toUpperCase());
   const [here, setHere] = useState(() => Math.max(0, at(begin)));
   const [seen, setSeen] = useState<number | null>(null);
   const [why, setWhy] = useState<CountWhy | null>(null);
   const [note, setNote] = useState("");
-  const [differences, setDifferences] = useState<readonly string[]>([]);
-  const [done, setDone] = useState<ReadonlySet<string>>(new Set());
+  /** Counted on this walk, by part: what differs from the book, in words; empty where it is right. */
+  const [done, setDone] = useState<ReadonlyMap<string, string>>(new Map());
   const go = (to: number) => {
     setHere((to + bins.length) % bins.length);
     setSeen(null);
@@ -63,6 +63,13 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
     if (to >= 0) go(to);
     return true;
   });
+  // Refused, it is not counted: the walk's list says so as well.
+  useEffect(() => {
+    const refused = (stopped?.notDone ?? []).filter(({ about }) => about === "walk");
+    const parts = new Set(refused.map(({ input }) => (input as { readonly partTypeId: string }).partTypeId));
+    if (parts.size) setDone((before) => new Map([...before].filter(([part]) => !parts.has(part))));
+  }, [stopped]);
+  const differences = [...done.values()].filter(Boolean);
   const bin = bins[here];
   if (!bin)
     return (
@@ -74,10 +81,10 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
   const { type } = bin;
   const says = seen ?? bin.count;
   const keep = () => {
-    press("count-bin", { partTypeId: type.id, count: says, why: says === bin.count ? null : why }, `${bin.bin} ${type.number}: ${says}`);
-    setDone(new Set([...done, type.id]));
-    if (says !== bin.count)
-      setDifferences([...differences, `${bin.bin} ${type.number}: ${says}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]);
+    const said = `${bin.bin} ${type.number}: ${says}`;
+    const right = says === bin.count;
+    if (!press("count-bin", { partTypeId: type.id, count: says, why: right ? null : why }, said)) return;
+    setDone(new Map([...done, [type.id, right ? "" : `${said}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]));
     go(here + 1);
   };
   return (

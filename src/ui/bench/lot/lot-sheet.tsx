@@ -74,8 +74,6 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
   const answering = useAct(answer, () => setWords(""));
   const give = (verdict: Verdict) => {
     if (!here || !testing) return;
-    setLast(verdict);
-    setChosen(null);
     const input = {
       jobId: here.jobId,
       phase: "before",
@@ -87,17 +85,16 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
       simulated: false,
       trace: null,
     };
-    press("test", input, `${nameOf(here)}, ${testing.name}: ${verdict}`);
+    if (!press("test", input, `${nameOf(here)}, ${testing.name}: ${verdict}`)) return;
+    setLast(verdict);
+    setChosen(null);
   };
   const prove = (proved: boolean) => {
     if (!here || !fault) return;
+    const said = `${nameOf(here)}, ${fault.name} ${proved ? "proved" : "ruled out"}`;
+    if (!press("settle-fault", { jobId: here.jobId, faultId: fault.id, proved }, said)) return;
     setLastProved(proved);
     setChosen(null);
-    press(
-      "settle-fault",
-      { jobId: here.jobId, faultId: fault.id, proved },
-      `${nameOf(here)}, ${fault.name} ${proved ? "proved" : "ruled out"}`,
-    );
   };
   const left = open.filter((reel) => !done(reel)).length;
   const asking = open.filter((reel) => reel.asks).length;

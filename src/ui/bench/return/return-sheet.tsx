@@ -41,8 +41,8 @@ interface Props {
   readonly handedBack: string;
   /** Its invoice; null where there is none. */
   readonly invoice: number | null;
-  /** What is still open on it, minor units, below nothing to pay back; null where there is none. */
-  readonly openMinor: number | null;
+  /** How it stands, minor units: what is open, below nothing to pay back, and what was credited of it; null where there is none. */
+  readonly balance: { readonly openMinor: number; readonly creditedMinor: number } | null;
   readonly ready: Action<void>;
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
@@ -83,7 +83,7 @@ export function ReturnSheet({
   correct,
   handedBack,
   invoice,
-  openMinor,
+  balance,
   ready,
   tick,
   leaveOut,
@@ -103,9 +103,10 @@ export function ReturnSheet({
         ? "Proved: ready for collection"
         : "Checked: ready for collection";
   // Returned, its invoice says what is still open: a lot's is of all its reels.
-  const dueMinor = openMinor ?? totalMinor - depositMinor;
+  const dueMinor = balance?.openMinor ?? totalMinor - depositMinor;
   const paid = head.closed && dueMinor === 0;
-  const dueWords = dueMinor < 0 ? "Refund due" : paid ? "Paid" : openMinor === null ? "To pay" : "Open on its invoice";
+  const paidWords = balance?.creditedMinor ? "Settled, some of it credited" : "Paid";
+  const dueWords = dueMinor < 0 ? "Refund due" : paid ? paidWords : balance ? "Open on its invoice" : "To pay";
   return (
     <BenchSheet
       head={head}

@@ -83,15 +83,12 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
   const off = !mayStrip || busy || head.closed;
   const lastWell = parts.at(-1)?.well ?? 0;
   const takeOff = (what: LastTake) => {
+    // The well is for the page alone: which press it shows already.
+    const input = { jobId: head.jobId, kind: what.kind, pieceId: what.pieceId, count, side, well: lastWell + 1 };
+    if (!press("loose-take", input, `${what.words} off`)) return;
     setLast(what);
     setOpenWell(null);
     setCount(null);
-    // The well is for the page alone: which press it shows already.
-    press(
-      "loose-take",
-      { jobId: head.jobId, kind: what.kind, pieceId: what.pieceId, count, side, well: lastWell + 1 },
-      `${what.words} off`,
-    );
   };
   const next = expected.find(({ left }) => left > 0);
   const again = last?.pieceId && !expected.some(({ id, left }) => id === last.pieceId && left > 0) ? null : last;

@@ -101,7 +101,7 @@ export function TraySheet(props: Props) {
   const take = () => {
     if (!act) return;
     const gone = act.positionIds.filter((id) => absent.has(id));
-    press(
+    const pressed = press(
       "take-parts",
       {
         jobId: head.jobId,
@@ -111,6 +111,7 @@ export function TraySheet(props: Props) {
       },
       `${words} off`,
     );
+    if (!pressed) return;
     const taken = new Set(act.positionIds);
     const asked = guide.expected.some((id) => taken.has(id));
     settle();

@@ -131,17 +131,17 @@ export function TestRows(props: Props) {
       setWrong(Object.fromEntries(checked.error.issues.map(({ path, message }) => [String(path[0]), message])));
       return;
     }
+    if (!press("test", { jobId, ...checked.data }, `${active.name}: ${verdictWords[verdict]}`)) return;
     sent.current.set(active.id, typed);
-    press("test", { jobId, ...checked.data }, `${active.name}: ${verdictWords[verdict]}`);
     goingOn.current = light && !fault && verdict !== "bad";
     turnTo(null);
   };
   const skip = (test: TestSpec, reason: string) => {
     goingOn.current = false;
-    press("skip-test", { jobId, phase, testId: test.id, reason }, `${test.name} left out${reason && `: ${reason}`}`);
+    return press("skip-test", { jobId, phase, testId: test.id, reason }, `${test.name} left out${reason && `: ${reason}`}`);
   };
   const allGood = () => {
-    press("tests-all-good", { jobId, phase, testIds: open }, `All ${open.length} good`);
+    if (!press("tests-all-good", { jobId, phase, testIds: open }, `All ${open.length} good`)) return;
     goingOn.current = light && !fault;
     turnTo(null);
   };
@@ -173,8 +173,7 @@ export function TestRows(props: Props) {
               shortcut="n"
               words="Not done"
               onPress={() => {
-                skip(active, "");
-                turnTo(null);
+                if (skip(active, "")) turnTo(null);
               }}
               className="min-w-28"
             >

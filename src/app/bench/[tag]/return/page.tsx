@@ -72,7 +72,7 @@ export default async function ReturnPage(props: StationProps) {
       times={listStationTimes(db, job.id)}
       correct={correctMinutes}
       invoice={invoice}
-      openMinor={paper && balanceOfPaper(db, paper).openMinor}
+      balance={paper && balanceOfPaper(db, paper)}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
       ready={hangReady}
       tick={tickItem}

@@ -111,7 +111,8 @@ describe("order of work", () => {
       return Math.max(...job);
     };
     const start = Array.from({ length: 36 }, (_, i) => i);
-    const { cost } = improveOrder(start, makespan, { seed: 2, moves: 60_000 });
+    // As many moves as a bench gets at most: the optimum is met within the first thousand from any of six seeds.
+    const { cost } = improveOrder(start, makespan, { seed: 2, moves: 3000 });
     expect(cost).toBe(55);
 
     const moore = fixed([7, 8, 4, 6, 6], [9, 17, 18, 19, 21]);

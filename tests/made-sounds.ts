@@ -11,6 +11,20 @@ export function background(seconds: number, rate: number, hiss: number, hum: num
   );
 }
 
+/** Adds the rumble of a room: what is low is loud, each sample much like the one before (autoregressive, 0.98). */
+export function addRumble(sound: Float64Array, loud: number, random: Random): void {
+  let last = 0;
+  for (let i = 0; i < sound.length; i++) {
+    last = 0.98 * last + loud * 0.2 * normal(random);
+    sound[i] = sound[i]! + last;
+  }
+}
+
+/** The same sound in a room whose walls give it back. @param echoes how late, s, and how loud each is. */
+export function inRoom(sound: Float64Array, rate: number, echoes: readonly (readonly [lateS: number, share: number])[]): Float64Array {
+  return sound.map((x, i) => echoes.reduce((sum, [late, share]) => sum + share * (sound[i - Math.round(late * rate)] ?? 0), x));
+}
+
 /** Adds a click that rings at a pitch and dies within milliseconds. */
 export function addClick(sound: Float64Array, rate: number, at: number, loud: number, hz = 3000, diesS = 0.0015): void {
   const from = Math.round(at * rate);

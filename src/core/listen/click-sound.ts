@@ -44,7 +44,7 @@ export function clickFromSound(recording: Recording): Result<HeardClick> {
     return bandPower({ power, hzPerBin }, 177, 11_300);
   });
   const dbs = levels.map((power) => decibels(Math.sqrt(power)));
-  const [quiet, loud] = [quantile(dbs, 0.15), quantile(dbs, 0.85)];
+  const [quiet, loud] = [quantile(dbs, 0.15), quantile(dbs, 0.93)];
   if (loud - quiet < leastOverDb)
     return fail("nothing-heard", "Nothing stands out of the room: closer with the microphone, a second of silence first, then draw line.");
   // A seventh of the windows lies on either side of it, so there is always enough of both.

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { addClick, background } from "#tests/made-sounds";
+import { addClick, addRumble, background, inRoom } from "#tests/made-sounds";
 import { stream } from "#tests/random-stream";
 import { gearFromSound, howSure } from "./gear-sound";
 
@@ -37,6 +37,33 @@ describe("the chatter of a gear", () => {
       expect(heard.lines[0]!.says).toMatch(/one tooth of the pinion/);
       expect(heard.lines[0]!.overFloorDb).not.toBe(24);
       expect(heard.sure).toBe("sure");
+    }
+  });
+
+  it("is one tooth's where its ticks are counted, also where the pinion turns a whole number of times for one turn of it", () => {
+    // Its overtones stand at every order there is.
+    for (const whole of [4, 5])
+      for (const seed of [1, 2, 3]) {
+        const heard = gearFromSound(turning(seed, [[1, 0.15]]), 12, whole, null);
+        if (!heard.ok) throw new Error(heard.message);
+        expect(heard.value.lines[0]!.order).toBe(1);
+        expect(heard.value.sure).toBe("sure");
+        for (const { overFloorDb } of heard.value.lines.slice(1)) expect(overFloorDb).toBeLessThanOrEqual(16);
+      }
+  });
+
+  it("is told through the rumble of a room that gives every tick back", () => {
+    for (const [perTurn, seed] of [1, ratio].flatMap((each) => [1, 2, 3, 4].map((of) => [each, of] as const))) {
+      const { sound } = turning(seed, [
+        [perTurn, 0.15],
+        [teeth, 0.01],
+      ]);
+      addRumble(sound, 0.01, stream(seed + 50));
+      const roomy = inRoom(sound, rate, [
+        [0.013, 0.3],
+        [0.037, 0.2],
+      ]);
+      expect(lines({ sound: roomy, rate }).lines[0]!.order, `${perTurn} a turn, seed ${seed}`).toBe(perTurn);
     }
   });
 

@@ -1,8 +1,9 @@
 import { fail, ok, type Result } from "@/core/result";
-import { onsetsOfSound } from "@/core/spin/onsets";
+import { clicksOfSound } from "@/core/spin/onsets";
 import { comeEvenly, envelopeHz, envelopeOf, lineOverFloor, overtonesOverFloor } from "./handle-orders";
 import { checkRecording, type Recording } from "./recording";
 import { spectrumOf } from "./spectrum";
+import { whitened } from "./whitened";
 
 export interface HeardGear {
   /** Turns of the handle a second. */
@@ -16,6 +17,8 @@ export interface HeardGear {
 const leastTogetherDb = 9;
 /** What ticks are worth that could be counted one by one, decibels. */
 const countedDb = 24;
+/** And what another order is worth at most beside them. */
+const besideCountedDb = 16;
 /** A line has to stand so far out of what lies around it, decibels. */
 const leastLineDb = 12;
 
@@ -40,16 +43,24 @@ export function gearFromSound(recording: Recording, handleTurns: number, ratio: 
   const loud = envelopeOf(recording);
   const spectrum = spectrumOf(loud, envelopeHz, 2 ** Math.floor(Math.log2(loud.length)));
   const { sound, rate } = recording;
-  const ticks = onsetsOfSound(sound, rate).map((t) => ({ t, loud: Math.abs(sound[Math.round(t * rate)]!) }));
+  const ticks = clicksOfSound(whitened(sound, rate), rate);
   const line = (order: number, says: string, overLeastDb: number) => {
     const counted = comeEvenly(ticks, order * handleTurns, 1 / (order * handleHz));
-    return { order, overFloorDb: counted ? countedDb : leastLineDb + overLeastDb, says };
+    return { order, counted, overFloorDb: counted ? countedDb : leastLineDb + overLeastDb, says };
   };
   const tick = (order: number, says: string) => line(order, says, overtonesOverFloor(spectrum, order * handleHz) - leastTogetherDb);
-  const lines = [
+  const ticking = [
     tick(1, "one tick a turn of the handle: one tooth of the gear, or what turns with it"),
     tick(ratio, "one tick a turn of the pinion: one tooth of the pinion, or its bearing"),
-  ].sort((a, b) => b.overFloorDb - a.overFloorDb);
+  ];
+  // Ticks that were counted have overtones at every order there is: what another order shows beside them is theirs.
+  const lines = ticking
+    .map(({ order, counted, overFloorDb, says }) => ({
+      order,
+      overFloorDb: !counted && ticking.some((other) => other.counted) ? Math.min(overFloorDb, besideCountedDb) : overFloorDb,
+      says,
+    }))
+    .sort((a, b) => b.overFloorDb - a.overFloorDb);
   const next = lines[1]!.overFloorDb;
   // A mesh is always heard a little: it speaks for itself only where no single tooth does.
   if (gearTeeth) {

@@ -1,4 +1,5 @@
 import { median, quantile } from "@/core/quantile";
+import type { Click } from "@/core/spin/onsets";
 import type { Recording } from "./recording";
 import type { Spectrum } from "./spectrum";
 
@@ -41,17 +42,14 @@ export function lineOverFloor({ power, hzPerBin }: Spectrum, hz: number): number
 /** Overtones of a tick that are heard together; above, a wavering hand smears them. */
 const overtones = 6;
 
-/** A short tick spreads over its overtones, each alike: the mean of those the spectrum reaches, decibels; minus infinity where it reaches none. */
+/**
+ * A short tick spreads over its overtones, each alike: the mean of those the spectrum reaches, without the highest, which may be a hand that
+ * presses harder once a turn; decibels. Minus infinity where it reaches none.
+ */
 export function overtonesOverFloor(spectrum: Spectrum, hz: number): number {
   const heard = Array.from({ length: overtones }, (_, k) => lineOverFloor(spectrum, hz * (k + 1))).filter(Number.isFinite);
-  return heard.length ? heard.reduce((sum, db) => sum + db, 0) / heard.length : Number.NEGATIVE_INFINITY;
-}
-
-/** A tick that stands out of what is around it. */
-export interface Tick {
-  readonly t: number;
-  /** Amplitude at its loudest. */
-  readonly loud: number;
+  if (heard.length < 2) return heard[0] ?? Number.NEGATIVE_INFINITY;
+  return (heard.reduce((sum, db) => sum + db, 0) - Math.max(...heard)) / (heard.length - 1);
 }
 
 /** How much louder than nearly all others ticks have to be that are picked out from among them. */
@@ -62,12 +60,12 @@ const standsOut = 1.5;
  * have to stand out, for a hand that presses harder once a turn makes a louder stretch of the mesh as well.
  * @param apartS between two of them.
  */
-export function comeEvenly(ticks: readonly Tick[], expected: number, apartS: number): boolean {
+export function comeEvenly(ticks: readonly Click[], expected: number, apartS: number): boolean {
   if (ticks.length < 0.85 * expected - 1) return false;
   const all = ticks.length <= 1.15 * expected + 1;
   const byLoudness = [...ticks].sort((a, b) => b.loud - a.loud);
   const counted = all ? byLoudness : byLoudness.slice(0, Math.round(expected));
-  const louds = (some: readonly Tick[]) => some.map(({ loud }) => loud);
+  const louds = (some: readonly Pick<Click, "loud">[]) => some.map(({ loud }) => loud);
   if (!all && median(louds(counted)) < standsOut * quantile(louds(byLoudness.slice(counted.length)), 0.95)) return false;
   const times = counted.map(({ t }) => t).sort((a, b) => a - b);
   const off = times.slice(1).map((t, i) => Math.abs((t - times[i]!) / apartS - 1));

@@ -4,14 +4,15 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it } from "vitest";
 import wavefile from "wavefile";
-import { addClick, background, normal, passages } from "#tests/made-sounds";
+import { addClick, addRumble, background, normal, passages } from "#tests/made-sounds";
 import { mutating } from "#tests/mutating";
 import { stream } from "#tests/random-stream";
 import { decibels, rootMeanSquare } from "@/core/proving/sound";
 import { clickFromSound, compareClicks } from "./click-sound";
 import { gearFromSound } from "./gear-sound";
+import { trackPulses } from "./pulse-track";
 import { bandPower, spectrumOf } from "./spectrum";
-import { spinFromSound, trackPulses } from "./spin-sound";
+import { spinFromSound } from "./spin-sound";
 
 const rate = 22_050;
 const folder = mkdtempSync(join(tmpdir(), "zorbek-listen-"));
@@ -43,7 +44,8 @@ describe("a free run by its sound", () => {
   });
 
   it("counts on over clicks that were not heard", () => {
-    const track = trackPulses(times.filter((_, i) => i % 7 !== 3))!;
+    const [track] = trackPulses(times.filter((_, i) => i % 7 !== 3).map((t) => ({ t, loud: 1 })));
+    if (!track) throw new Error("no track");
     // The last one before it stands may be left out; each other has its own place.
     expect(track.places.at(-1)! + 1).toBeGreaterThanOrEqual(times.length - 1);
     for (const [i, t] of track.times.entries()) expect(times.indexOf(t)).toBe(track.places[i]);
@@ -95,7 +97,26 @@ describe("a click by its sound", () => {
     expect(loudest.hz).toBe(1000);
   });
 
+  it("is heard where line is drawn slowly, four clicks a second", () => {
+    const slow = (seed: number, loud: number) => {
+      const random = stream(seed);
+      const sound = background(3.2, rate, 0.002, 0.004, random);
+      addRumble(sound, 0.001, random);
+      for (let t = 1; t < 3.1; t += 0.25) addClick(sound, rate, t + 0.02 * random(), loud, 2500, 0.003);
+      return clickFromSound({ sound, rate });
+    };
+    const [before, after] = [slow(11, 0.15), slow(12, 0.075)];
+    if (!before.ok || !after.ok) throw new Error("not heard");
+    expect(compareClicks(before.value, after.value)[0]!.db).toBeCloseTo(-6.02, 0);
+  });
+
   it("is refused where nothing stands out of the room", () => {
+    for (const seed of [21, 22, 23, 24]) {
+      const random = stream(seed);
+      const sound = background(3, rate, 0.002, 0.004, random);
+      addRumble(sound, 0.006, random);
+      expect(clickFromSound({ sound, rate }), `rumble ${seed}`).toMatchObject({ ok: false, code: "nothing-heard" });
+    }
     expect(clickFromSound(made(4, 0.001))).toMatchObject({ ok: false, code: "nothing-heard" });
   });
 });

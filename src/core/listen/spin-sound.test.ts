@@ -1,66 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { addClick, background, normal, passages } from "#tests/made-sounds";
+import { addClick, addRumble, background, inRoom, normal, passages } from "#tests/made-sounds";
 import { mutating } from "#tests/mutating";
 import { stream } from "#tests/random-stream";
 import { lossTerms } from "@/core/spin/losses";
-import { spinFromSound, trackPulses } from "./spin-sound";
-
-/** A spool that loses its speed evenly: its pulses stand where the angle is whole, θ = 40t − 2t². */
-const even = Array.from({ length: 150 }, (_, n) => (40 - Math.sqrt(1600 - 8 * n)) / 4);
-const gap = (n: number) => even[n + 1]! - even[n]!;
-
-describe("a spool's pulses among other sounds", () => {
-  it("are all of them where nothing else is heard", () => {
-    expect(trackPulses(even)).toEqual({ times: even, places: even.map((_, i) => i), missed: 0, others: 0, after: 0 });
-  });
-
-  it("are told from sounds between them, also from one that comes near", () => {
-    const [near, early, between] = [even[60]! + 0.15 * gap(60), even[80]! - 0.15 * gap(80), even[100]! + 0.5 * gap(100)];
-    const track = trackPulses([...even, near, early, between].sort((a, b) => a - b))!;
-    expect(track.times).toEqual(even);
-    expect(track).toMatchObject({ missed: 0, others: 3 });
-  });
-
-  it("are followed from where the run begins, whatever was heard before and after", () => {
-    const before = [-1.9, -1.2, -0.9];
-    const after = [even.at(-1)! + 20, even.at(-1)! + 21];
-    const track = trackPulses([...before, ...even, ...after])!;
-    expect(track).toEqual({ times: even, places: even.map((_, i) => i), missed: 0, others: 0, after: 2 });
-  });
-
-  it("are counted on over three that were not heard, and given up after four", () => {
-    const without = (from: number, count: number) => even.filter((_, i) => i < from || i >= from + count);
-    const three = trackPulses(without(70, 3))!;
-    expect(three).toMatchObject({ times: without(70, 3), missed: 3, others: 0 });
-    expect(three.places.at(-1)).toBe(149);
-    const five = trackPulses(without(70, 5))!;
-    expect(five.times).toEqual(even.slice(0, 70));
-    expect(five).toMatchObject({ missed: 0, others: 0, after: 75 });
-  });
-
-  it("of marks set by hand, a tenth of their distance off, are followed by the turns before", () => {
-    // Three marks on the same spool, a third of its pulses each, early or late by a tenth; one in twelve not heard.
-    const off = [0, 0.1, -0.1];
-    const at = (n: number) => (40 - Math.sqrt(1600 - 8 * n)) / 4;
-    const marked = Array.from({ length: 150 }, (_, n) => at(n + off[n % 3]!));
-    expect(trackPulses(marked, 3)).toMatchObject({ times: marked, missed: 0, others: 0 });
-    const heard = marked.filter((_, n) => n < 6 || n % 12 !== 7);
-    const track = trackPulses(heard, 3)!;
-    expect(track.times).toEqual(heard);
-    for (const [i, t] of track.times.entries()) expect(marked.indexOf(t)).toBe(track.places[i]);
-  });
-
-  it("come within a fifth of their interval of when they are due, and are none further off", () => {
-    const last = (share: number) => trackPulses([...even.slice(0, -1), even.at(-1)! + share * gap(148)])!;
-    for (const share of [-0.2, 0.2]) expect(last(share).times).toHaveLength(150);
-    for (const share of [-0.25, 0.25]) expect(last(share).times).toHaveLength(149);
-  });
-
-  it("are none among fewer than two sounds", () => {
-    expect(trackPulses([])).toBeNull();
-    expect(trackPulses([1])).toBeNull();
-  });
-});
+import { spinFromSound } from "./spin-sound";
 
 describe("a free run's recording", () => {
   const rate = 8000;
@@ -170,6 +113,25 @@ describe("a free run's recording", () => {
     });
     expect(right + refused).toBeGreaterThanOrEqual(least);
     expect(refused).toBeLessThanOrEqual(5);
+  });
+
+  it("is read off through the rumble of a room, and where each click is given back or comes twice", () => {
+    const ran = passages(losses, 110, 1, 13);
+    const recorded = (random: () => number, loudFor: (i: number) => number) => {
+      const sound = background(13.5, rate, 0.001, 0.003, random);
+      addRumble(sound, 0.003, random);
+      for (const [i, t] of ran.entries()) addClick(sound, rate, t + 0.1 + 0.0003 * normal(random), loudFor(i) * (0.8 + 0.4 * random()));
+      return sound;
+    };
+    // Slower clicks are softer.
+    const softer = (i: number) => 0.3 - (0.2 * i) / ran.length;
+    const rumbling = held((random) => ({ sound: recorded(random, softer), marks: 1 }));
+    expect(rumbling.held).toBeGreaterThanOrEqual(least);
+    const room = [0.013, 0.027, 0.058].map((late, k) => [late, 0.3 * 0.7 ** k] as const);
+    const roomy = held((random) => ({ sound: inRoom(recorded(random, softer), rate, room), marks: 1 }));
+    expect(roomy.held).toBeGreaterThanOrEqual(least);
+    const twice = held((random) => ({ sound: inRoom(recorded(random, softer), rate, [[0.012, 0.5]]), marks: 1 }));
+    expect(twice.held).toBeGreaterThanOrEqual(least);
   });
 
   it("is refused where the spool is lost on its way and many clicks come after", () => {

@@ -5,11 +5,19 @@ const deadS = 0.004;
 /** What rings on loses its energy faster than in this time, s: only what is louder than that is another click. */
 const ringsS = 0.004;
 
+/** A click that stands out of what is around it. */
+export interface Click {
+  /** Seconds from the start of the recording. */
+  readonly t: number;
+  /** Amplitude at its loudest. */
+  readonly loud: number;
+}
+
 /**
- * Times of the clicks in a recording, s from its start: where the energy of a millisecond stands far above that of the sound around it, at the
+ * The clicks in a recording: where the energy of a millisecond stands far above that of the sound around it, at the
  * loudest sample of it. @param sound amplitudes, ±1 at full scale. @param rate samples a second. @param above how many times the background.
  */
-export function onsetsOfSound(sound: ArrayLike<number>, rate: number, above = 8): number[] {
+export function clicksOfSound(sound: ArrayLike<number>, rate: number, above = 8): Click[] {
   const step = Math.max(1, Math.round(rate * stretchS));
   const count = Math.floor(sound.length / step);
   const energy = Float64Array.from({ length: count }, (_, i) => {
@@ -26,7 +34,7 @@ export function onsetsOfSound(sound: ArrayLike<number>, rate: number, above = 8)
     const around = energy.slice(Math.max(0, middle - reach), middle + reach + 1).sort();
     return around[Math.floor(around.length / 2)] ?? 0;
   });
-  const onsets: number[] = [];
+  const clicks: Click[] = [];
   let lastEnergy = 0;
   for (let i = 0; i < count; i++) {
     if (energy[i] === 0) continue;
@@ -38,11 +46,15 @@ export function onsetsOfSound(sound: ArrayLike<number>, rate: number, above = 8)
     for (let j = i * step; j < Math.min(sound.length, (i + 2) * step); j++)
       if (Math.abs(sound[j]!) > Math.abs(sound[loudest]!)) loudest = j;
     const time = loudest / rate;
-    const since = time - (onsets.at(-1) ?? Number.NEGATIVE_INFINITY);
+    const since = time - (clicks.at(-1)?.t ?? Number.NEGATIVE_INFINITY);
     const energyThere = sound[loudest]! ** 2;
     if (since < deadS || energyThere < lastEnergy * Math.exp(-since / ringsS)) continue;
-    onsets.push(time);
+    clicks.push({ t: time, loud: Math.abs(sound[loudest]!) });
     lastEnergy = energyThere;
   }
-  return onsets;
+  return clicks;
 }
+
+/** Times of the clicks in a recording, s from its start. */
+export const onsetsOfSound = (sound: ArrayLike<number>, rate: number, above?: number): number[] =>
+  clicksOfSound(sound, rate, above).map(({ t }) => t);

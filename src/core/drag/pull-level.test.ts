@@ -10,12 +10,15 @@ describe("what readings that follow each other are worth", () => {
     expect(worthOf(many(100, (i) => (i % 2 ? 1 : -1)))).toBe(100);
   });
 
-  it("is n·(1 − ρ)/(1 + ρ) by the likeness ρ of neighbours", () => {
+  it("is n·(1 − ρ)/(1 + ρ) by the likeness ρ of neighbours, with (3 + 5ρ)/n for the curve that was taken out (Shaman and Stine 1988)", () => {
+    const worth = (n: number, found: number) => {
+      const rho = found + (3 + 5 * found) / n;
+      return (n * (1 - rho)) / (1 + rho);
+    };
     // Three up, three down, 102 of them: of 101 neighbours 33 differ, so ρ = 35/102.
-    const rho = 35 / 102;
-    expect(worthOf(many(102, (i) => (i % 6 < 3 ? 2 : -2)))).toBeCloseTo((102 * (1 - rho)) / (1 + rho), 9);
+    expect(worthOf(many(102, (i) => (i % 6 < 3 ? 2 : -2)))).toBeCloseTo(worth(102, 35 / 102), 9);
     // Two up, two down, 100 of them: 50 alike and 49 not.
-    expect(worthOf(many(100, (i) => (i % 4 < 2 ? 1 : -1)))).toBeCloseTo((100 * 0.99) / 1.01, 9);
+    expect(worthOf(many(100, (i) => (i % 4 < 2 ? 1 : -1)))).toBeCloseTo(worth(100, 0.01), 9);
   });
 
   it("is of a likeness of 0.95 at most, and four at least", () => {

@@ -46,7 +46,7 @@ describe("the interval of a pull's level", () => {
       for (let i = 0; i < 90; i++) at.push((i ? 0.6 * at[i - 1]! : 0) + 0.8 * normal(32, trial, i));
       return (i) => at[i]!;
     }, 250);
-    expect(share).toBeGreaterThan(mutating ? 80 : 86);
+    expect(share).toBeGreaterThan(mutating ? 80 : 90);
     expect(share).toBeLessThan(mutating ? 101 : 98.5);
   }, 60_000);
 
@@ -133,6 +133,28 @@ describe("what a level tells", () => {
     const peaked = (share: number) => trace(5, (s) => (s < 0.58 ? 40 * share : 40));
     expect(read(peaked(1.03)).startsWithPeak).toBe(false);
     expect(read(peaked(1.08)).startsWithPeak).toBe(true);
+  });
+
+  it("is none where a drag that warms begins above its mean", () => {
+    for (let trial = 0; trial < 20; trial++) {
+      const fading = read(trace(4.5, (s) => 50 * (1 - 0.03 * (s - 0.5)) + 0.5 * normal(41, trial, Math.round(s * 25))));
+      expect(fading.startsWithPeak, `trial ${trial}`).toBe(false);
+    }
+    // And one that has both is told.
+    expect(read(trace(4.5, (s) => 50 * (1 - 0.03 * (s - 0.5)) * (s < 0.6 ? 1.3 : 1))).startsWithPeak).toBe(true);
+  });
+
+  it("does not lift the level by the tail it dies away with", () => {
+    const trials = mutating ? 40 : 200;
+    let held = 0;
+    for (let trial = 0; trial < trials; trial++) {
+      const tail = 0.25 + 0.6 * drawAt(42, trial);
+      const { running } = read(
+        trace(4, (s) => 50 * (1 + (s < 0.5 ? tail : tail * Math.exp(-(s - 0.5) / 0.12))) + 0.6 * normal(43, trial, Math.round(s * 25))),
+      );
+      if (running.low <= 50 && 50 <= running.high) held++;
+    }
+    expect(held / trials).toBeGreaterThan(0.92);
   });
 
   it("calls a swing of a twentieth and more pulsing, with its period and share, and the level without it", () => {

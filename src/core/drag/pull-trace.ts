@@ -40,6 +40,9 @@ export interface PullReading {
 /** A line that ran shows a level that stays, for at least this long. */
 const leastRunMs = 800;
 const leastSamples = 12;
+/** A start peak stands so far above the level, and is over where it has come down so far. */
+const peakOver = 1.15;
+const tailOver = 1.03;
 /** Over the running part the level may rise or bow by this share at most; more is a hand that pulls harder, not a drag that gives. */
 const mostRise = 0.12;
 const mostBow = 0.08;
@@ -108,7 +111,9 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   // A highest place that what follows stands above is none: the force still rises, and is read from where the line was taken up.
   const peaks = peakAt === end || forces[peakAt]! > median(forces.slice(peakAt + 1, end + 1));
   let from = peaks ? peakAt : takenUp(times, even, begin, level);
-  while (from < end && (Math.abs(even[from]! - level) > level * 0.15 || forces[from]! > level * 1.25)) from++;
+  // A peak dies away slowly: what is left of it would lift the level.
+  const above = forces[peakAt]! > level * peakOver ? tailOver : 1.15;
+  while (from < end && (even[from]! < level * 0.85 || even[from]! > level * above || forces[from]! > level * 1.25)) from++;
   // The sample that comes down from the peak is between peak and level.
   from = Math.min(from + 1, end);
   const [runTimes, run] = [times.slice(from, end + 1), forces.slice(from, end + 1)];
@@ -123,7 +128,9 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   const ratio = startPeak / mean;
   // One reading scatters as any; the mean is known better. Gain cancels, for both are read on one scale.
   const ratioReach = t95(freedom) * Math.hypot(Math.hypot(scatter, stepSd) / mean, (ratio * meanError) / mean);
-  const crest = mean * (1 + (pulsing?.share ?? 0)) + 3 * scatter;
+  // A drag that warms begins above its mean, and has no peak for that.
+  const begins = mean * Math.max(1, 1 - rise / 2 - bow / 1.5);
+  const crest = begins + mean * (pulsing?.share ?? 0) + 3 * scatter;
   return ok({
     startPeakN: startPeak,
     runningMeanN: mean,
@@ -131,7 +138,7 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
     ripple: Math.sqrt(run.reduce((sum, force) => sum + (force - mean) ** 2, 0) / run.length) / mean,
     startRatio: ratio,
     start: { value: ratio, low: Math.max(0, ratio - ratioReach), high: ratio + ratioReach },
-    startsWithPeak: startPeak > crest && startPeak > 1.05 * mean,
+    startsWithPeak: startPeak > crest && startPeak > 1.05 * begins,
     pulsing,
     released,
     runningFromMs: runTimes[0]!,

@@ -23,7 +23,7 @@ import { fitDrag } from "@/core/drag/fit-drag";
 import { pullN, spoolTorqueNmm } from "@/core/drag/pull";
 import { ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
 import { backingM, capacityM, lineFault } from "@/core/line/line";
-import { fitSpin } from "@/core/spin/fit-spin";
+import { fitPulses } from "@/core/spin/fit-run";
 import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { call } from "./call-of";
 
@@ -226,7 +226,10 @@ export const gaugeCalls = {
   ),
   spin: call(
     z.strictObject({ times: z.array(z.number()).min(8).max(20_000), pulsesPerTurn: z.number().int().min(1).max(100).default(1) }),
-    ({ times, pulsesPerTurn }) => fitSpin(times, pulsesPerTurn),
+    ({ times, pulsesPerTurn }) => {
+      const { fit, missed, others } = fitPulses(times, pulsesPerTurn);
+      return { ...fit, missed, others };
+    },
   ),
   gearing: call(
     z.strictObject({

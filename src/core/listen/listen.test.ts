@@ -8,9 +8,9 @@ import { addClick, addRumble, background, normal, passages } from "#tests/made-s
 import { mutating } from "#tests/mutating";
 import { stream } from "#tests/random-stream";
 import { decibels, rootMeanSquare } from "@/core/proving/sound";
+import { trackPulses } from "@/core/spin/pulse-track";
 import { clickFromSound, compareClicks } from "./click-sound";
 import { gearFromSound } from "./gear-sound";
-import { trackPulses } from "./pulse-track";
 import { bandPower, spectrumOf } from "./spectrum";
 import { spinFromSound } from "./spin-sound";
 

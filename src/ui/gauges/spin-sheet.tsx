@@ -1,4 +1,5 @@
 "use client";
+import { fitPulses } from "@/core/spin/fit-run";
 import { fitSpin } from "@/core/spin/fit-spin";
 import { lineInertia, lossTorqueNmm } from "@/core/spin/inertia";
 import { lossTerms, lossUnits, lossWords, spinDown } from "@/core/spin/losses";
@@ -32,23 +33,26 @@ const sampleTimes = (() => {
 
 export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
-    const times = timesOf(typed.times!);
-    if (times.some((time) => !Number.isFinite(time)))
+    const typedTimes = timesOf(typed.times!);
+    if (typedTimes.some((time) => !Number.isFinite(time)))
       return { fault: { field: "times", message: "Pulse times are numbers in seconds, one after the other." } };
     const perTurn = typedNumber(typed.perTurn!);
     if (!(perTurn >= 1 && Number.isInteger(perTurn)))
       return { fault: { field: "perTurn", message: "Marks on the spool: a whole number from 1." } };
-    if (times.length < 8) return { fault: { field: "times", message: "At least eight pulses." } };
-    if (times.some((time, i) => i > 0 && !(time > times[i - 1]!)))
+    if (typedTimes.length < 8) return { fault: { field: "times", message: "At least eight pulses." } };
+    if (typedTimes.some((time, i) => i > 0 && !(time > typedTimes[i - 1]!)))
       return { fault: { field: "times", message: "The times rise from pulse to pulse." } };
     const spool = typed.inertia!.trim() === "" ? 0 : typedNumber(typed.inertia!);
     if (!(spool >= 0 && spool < 1e6)) return { fault: { field: "inertia", message: "The bare spool's inertia in g·cm², or empty." } };
     const [arborMm, lineMm, widthMm] = [typedMm(typed.arborMm!), typedMm(typed.lineMm!), typedMm(typed.widthMm!)];
     const inertia = spool > 0 ? spool + (lineMm > arborMm && widthMm > 0 ? lineInertia(arborMm, lineMm, widthMm) : 0) : 0;
-    const places = placesOf(typed.times!);
-    if (places.some((place, i) => !Number.isInteger(place) || (i > 0 && !(place > places[i - 1]!))))
+    const typedPlaces = placesOf(typed.times!);
+    if (typedPlaces.some((place, i) => !Number.isInteger(place) || (i > 0 && !(place > typedPlaces[i - 1]!))))
       return { fault: { field: "times", message: "Behind an @ stands which pulse it is: whole numbers that rise." } };
-    const fit = fitSpin(times, perTurn, places);
+    // Where nobody counted them, a pickup may have missed some or seen some twice.
+    const { fit, times, places, missed, others } = typed.times!.includes("@")
+      ? { fit: fitSpin(typedTimes, perTurn, typedPlaces), times: typedTimes, places: typedPlaces, missed: 0, others: 0 }
+      : fitPulses(typedTimes, perTurn);
     const losses = { a: fit.terms.a.value, b: fit.terms.b.value, c: fit.terms.c.value };
     const seconds = times.at(-1)! - times[0]!;
     const there = lossTerms.filter((term) => fit.terms[term].there);
@@ -84,6 +88,9 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
           }),
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),
+        ...(missed || others
+          ? [`By how it slows down ${missed} pulses are missing and ${others} are too many: counted so. Take the spin again to be sure.`]
+          : []),
         inertia > 0
           ? "Rubbing as a torque compares at any line fill; compare the others at equal fill and brake state."
           : "They are torques over the inertia that turns: compare them only at equal line fill and brake state, or give the inertia.",

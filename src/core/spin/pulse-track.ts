@@ -1,5 +1,5 @@
 import { median } from "@/core/quantile";
-import type { Click } from "@/core/spin/onsets";
+import type { Click } from "./onsets";
 
 export interface TrackedPulses {
   /** Times of the pulses that were heard, s. */

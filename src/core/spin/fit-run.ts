@@ -1,0 +1,120 @@
+import { median } from "@/core/quantile";
+import { fitSpin, type SpinFit } from "./fit-spin";
+import type { Click } from "./onsets";
+import { type TrackedPulses, trackPulses } from "./pulse-track";
+
+/** Fewer tell no curve. */
+export const leastPulses = 12;
+/** Pulses of a run come within this share of the time between them when they are due, on the middle; sounds that follow no spool twice as far off. */
+const mostLateShare = 0.06;
+
+/** How late the pulses came by the fit, on the middle, as a share of the time between them. */
+const lateShare = (times: readonly number[], { lateS }: SpinFit): number =>
+  lateS.length ? median(lateS.map(Math.abs)) / median(times.slice(1).map((t, i) => t - times[i]!)) : Number.POSITIVE_INFINITY;
+
+/** Pulses this many times as late as is usual are another sound that stood where one was due. */
+const strayTimes = 6;
+
+/** A last pulse bends the whole curve to itself: without a stray one the others lie closer by this much. */
+const closerWithout = 0.88;
+
+/** Most pulses that are left off at the beginning, and at the end. */
+const mostOff = [2, 3] as const;
+
+/**
+ * The fit, without what does not belong to the run: a stray sound at either end, which bends the whole curve to itself, and then what comes far
+ * too late or early; each of these may have hidden the other.
+ */
+function fitWithoutStrays({ times, places }: TrackedPulses, marksPerTurn: number): SpinFit {
+  const fitOf = (kept: readonly number[]) => ({
+    kept,
+    fit: fitSpin(
+      kept.map((i) => times[i]!),
+      marksPerTurn,
+      kept.map((i) => places[i]! - places[kept[0]!]!),
+    ),
+  });
+  type Fitted = ReturnType<typeof fitOf>;
+  const withoutEnds = (whole: Fitted): Fitted => {
+    let best = whole;
+    for (let head = 0; head <= mostOff[0]; head++)
+      for (let tail = 0; tail <= mostOff[1]; tail++) {
+        const off = head + tail;
+        if (!off || whole.kept.length - off < leastPulses) continue;
+        const tried = fitOf(whole.kept.slice(head, whole.kept.length - tail));
+        const less = off - (whole.kept.length - best.kept.length);
+        if (tried.fit.timingS < closerWithout ** less * best.fit.timingS) best = tried;
+      }
+    return best;
+  };
+  const withoutStrays = (whole: Fitted): Fitted => {
+    const usual = Math.max(1e-5, median(whole.fit.lateS.map(Math.abs)));
+    const inside = whole.kept.filter((_, n) => Math.abs(whole.fit.lateS[n]!) <= strayTimes * usual);
+    return inside.length < whole.kept.length && inside.length >= leastPulses ? withoutStrays(fitOf(inside)) : whole;
+  };
+  return withoutStrays(withoutEnds(withoutStrays(withoutEnds(fitOf(times.map((_, i) => i)))))).fit;
+}
+
+/** A spool's run as it was found among other sounds. */
+export interface FoundRun {
+  readonly pulses: TrackedPulses;
+  readonly fit: SpinFit;
+  /** Share of the pulses of the run that were heard, 0 to 1. */
+  readonly heardShare: number;
+  /** Sounds that were none of its pulses, between them and after. */
+  readonly besides: number;
+  /** Enough was heard, and not too much besides. */
+  readonly sure: boolean;
+}
+
+/** The run among some clicks; null where they follow no spool that slows down. @param marksPerTurn clicks a turn. */
+export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundRun | null {
+  const found = trackPulses(clicks, marksPerTurn)
+    .filter(({ times }) => times.length >= leastPulses)
+    .map((pulses) => {
+      const fit = fitWithoutStrays(pulses, marksPerTurn);
+      const heardShare = pulses.times.length / (pulses.places.at(-1)! + 1);
+      const besides = pulses.others + pulses.after;
+      const sure = heardShare >= 0.75 && besides <= pulses.times.length * 0.5;
+      return { pulses, fit, heardShare, besides, sure, off: lateShare(pulses.times, fit) };
+    })
+    .filter(({ off }) => off <= mostLateShare)
+    .sort((x, y) => Number(y.sure) - Number(x.sure) || x.off - y.off);
+  return found[0] ?? null;
+}
+
+/** A pulse later or earlier than this share of the time before it may be another one; counted anew the others have to lie so much closer. */
+const farLate = 0.25;
+const mendsTo = 0.6;
+
+/** A pickup's pulses as they were read. */
+export interface ReadPulses {
+  readonly fit: SpinFit;
+  /** The run's own, s, and which pulse each is. */
+  readonly times: readonly number[];
+  readonly places: readonly number[];
+  /** Pulses that should have come and did not, and some that were none of the spool's. */
+  readonly missed: number;
+  readonly others: number;
+}
+
+/**
+ * Losses from a pickup's pulses, one after the other: all are the run's, unless they come so unevenly that some must be missing or too many.
+ * @param times seconds, rising. @throws RangeError as fitSpin does.
+ */
+export function fitPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
+  const fit = fitSpin(times, marksPerTurn);
+  const whole = { fit, times, places: times.map((_, i) => i), missed: 0, others: 0 };
+  const follows = lateShare(times, fit) <= mostLateShare;
+  // One that is missed late in the run moves few, but moves them far.
+  const far = fit.lateS.some((late, i) => Math.abs(late) > farLate * (times[Math.max(1, i)]! - times[Math.max(1, i) - 1]!));
+  if (fit.cannot || (follows && !far)) return whole;
+  const run = runAmong(
+    times.map((t) => ({ t, loud: 1 })),
+    marksPerTurn,
+  );
+  if (follows && !(run?.sure && run.fit.timingS < mendsTo * fit.timingS)) return whole;
+  if (!run?.sure) return { ...whole, fit: { ...fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
+  const { pulses } = run;
+  return { fit: run.fit, times: pulses.times, places: pulses.places, missed: pulses.missed, others: times.length - pulses.times.length };
+}

@@ -89,7 +89,7 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),
         ...(missed || others
-          ? [`By how it slows down ${missed} pulses are missing and ${others} are too many: counted so. Take the spin again to be sure.`]
+          ? [`By how it slows down, pulses missing: ${missed}; too many: ${others}. Counted so; take the spin again to be sure.`]
           : []),
         inertia > 0
           ? "Rubbing as a torque compares at any line fill; compare the others at equal fill and brake state."

@@ -67,16 +67,53 @@ export interface FoundRun {
   readonly sure: boolean;
 }
 
+/** Of fewer of its pulses nobody can be sure. */
+const leastHeard = 0.75;
+/** Other sounds for each pulse that do not matter. */
+const mostBesides = 0.5;
+/** In a crowd of others one stands near where a pulse is due: of so many for each pulse at a third of their distance. A run's come far closer. */
+const closerThanChance = 0.02;
+/** There nearly all pulses have to be heard, and few sounds come after. */
+const leastInCrowd = 0.9;
+const mostAfter = 0.25;
+/** What stands between two pulses of its own stands so near where it would. */
+const betweenShare = 0.04;
+/** A voice that falls has pulses that slow down too, for a moment. */
+const leastRunS = 1;
+
+/** Whether a track goes from every second or third pulse to the next: as many clicks stand evenly between its own. */
+function leavesOut({ times }: TrackedPulses, clicks: readonly Click[]): boolean {
+  const near = (at: number, tolerance: number) => clicks.some(({ t }) => Math.abs(t - at) <= tolerance);
+  return [2, 3].some((parts) => {
+    let filled = 0;
+    for (let i = 2; i < times.length; i++) {
+      const took = times[i]! - times[i - 1]!;
+      // The first part of a stretch that slows down is the quicker one.
+      const slowed = took - (times[i - 1]! - times[i - 2]!);
+      const places = Array.from({ length: parts - 1 }, (_, k) => (k + 1) / parts);
+      if (places.every((u) => near(times[i - 1]! + u * took - (u * (1 - u) * slowed) / 2, betweenShare * took))) filled++;
+    }
+    return filled > 0.5 * (times.length - 2);
+  });
+}
+
 /** The run among some clicks; null where they follow no spool that slows down. @param marksPerTurn clicks a turn. */
 export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundRun | null {
   const found = trackPulses(clicks, marksPerTurn)
-    .filter(({ times }) => times.length >= leastPulses)
+    .filter(({ times }) => times.length >= leastPulses && times.at(-1)! - times[0]! >= leastRunS)
     .map((pulses) => {
       const fit = fitWithoutStrays(pulses, marksPerTurn);
       const heardShare = pulses.times.length / (pulses.places.at(-1)! + 1);
       const besides = pulses.others + pulses.after;
-      const sure = heardShare >= 0.75 && besides <= pulses.times.length * 0.5;
-      return { pulses, fit, heardShare, besides, sure, off: lateShare(pulses.times, fit) };
+      const off = lateShare(pulses.times, fit);
+      const crowd = besides / pulses.times.length;
+      const inCrowd =
+        heardShare >= leastInCrowd &&
+        pulses.after <= mostAfter * pulses.times.length &&
+        off * crowd <= closerThanChance &&
+        !leavesOut(pulses, clicks);
+      const sure = (heardShare >= leastHeard && crowd <= mostBesides) || inCrowd;
+      return { pulses, fit, heardShare, besides, sure, off };
     })
     .filter(({ off }) => off <= mostLateShare)
     .sort((x, y) => Number(y.sure) - Number(x.sure) || x.off - y.off);

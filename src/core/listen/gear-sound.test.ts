@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { addClick, addRumble, background, inRoom } from "#tests/made-sounds";
 import { stream } from "#tests/random-stream";
-import { gearFromSound, howSure } from "./gear-sound";
+import { gearFromSound, howSure, type Line, tell } from "./gear-sound";
 
 const rate = 8000;
 const [ratio, teeth] = [3.25, 39];
@@ -64,6 +64,21 @@ describe("the chatter of a gear", () => {
         [0.037, 0.2],
       ]);
       expect(lines({ sound: roomy, rate }).lines[0]!.order, `${perTurn} a turn, seed ${seed}`).toBe(perTurn);
+    }
+  });
+
+  it("is looked for in the spectrum at the hand's own speed", () => {
+    for (const handleHz of [0.6, 1.7]) {
+      const both = turning(
+        2,
+        [
+          [1, 0.1],
+          [ratio, 0.15],
+        ],
+        handleHz,
+      );
+      expect(lines(both).lines[0]!.order, `${handleHz} turns a second`).toBe(ratio);
+      expect(lines(turning(2, [[teeth, 0.03]], handleHz)).lines[0]!.order).toBe(teeth);
     }
   });
 
@@ -152,6 +167,34 @@ describe("a gear whose mesh is heard as well", () => {
       expect(heard.sure).toBe("likely");
       expect(heard.lines[0]!.says).toMatch(/as every gear is heard/);
     }
+  });
+});
+
+describe("what is told of lines", () => {
+  const line = (order: number, overFloorDb: number, counted = false): Line => ({ order, overFloorDb, counted, says: `order ${order}` });
+  const shown = (order: number, overFloorDb: number) => ({ order, overFloorDb, says: `order ${order}` });
+
+  it("is the higher of gear and pinion, then the other, then the mesh, those alone that stand high enough", () => {
+    expect(tell(line(1, 14), line(5, 20), line(60, 30))).toEqual({ lines: [shown(5, 20), shown(1, 14), shown(60, 30)], sure: "likely" });
+    expect(tell(line(1, 20.1), line(5, 14), line(60, 11.9))).toEqual({ lines: [shown(1, 20.1), shown(5, 14)], sure: "sure" });
+    expect(tell(line(1, 12), line(5, 11.9), null)).toEqual({ lines: [shown(1, 12)], sure: "unsure" });
+    expect(tell(line(1, 11.9), line(5, Number.NEGATIVE_INFINITY), line(60, 11))).toBeNull();
+  });
+
+  it("is at most likely where the other stands nearly as high, heard or not", () => {
+    expect(tell(line(1, 16), line(5, 11), null)!.sure).toBe("likely");
+    expect(tell(line(1, 18), line(5, 11), null)!.sure).toBe("sure");
+  });
+
+  it("is no surer of a mesh alone than likely", () => {
+    expect(tell(line(1, 3), line(5, 2), line(60, 40, true))).toEqual({ lines: [shown(60, 40)], sure: "likely" });
+  });
+
+  it("is first what was counted; what the other shows beside it are its overtones", () => {
+    expect(tell(line(1, 24, true), line(5, 27), null)).toEqual({ lines: [shown(1, 24), shown(5, 16)], sure: "sure" });
+    expect(tell(line(1, 27), line(5, 24, true), null)!.lines).toEqual([shown(5, 24), shown(1, 16)]);
+    expect(tell(line(1, 24, true), line(5, 8), null)!.lines).toEqual([shown(1, 24)]);
+    expect(tell(line(1, 24, true), line(5, 24, true), null)).toEqual({ lines: [shown(1, 24), shown(5, 24)], sure: "likely" });
   });
 });
 

@@ -22,10 +22,37 @@ const besideCountedDb = 16;
 /** A line has to stand so far out of what lies around it, decibels. */
 const leastLineDb = 12;
 
-/** How sure the strongest line is, by how high it stands and how far over the next. @param overNextDb over the next order that is no mesh. */
+/** How sure a line is, by how high it stands and how far over the other that is no mesh. */
 export function howSure(overFloorDb: number, overNextDb: number): HeardGear["sure"] {
   if (overFloorDb > 15 && overNextDb > 6) return "sure";
   return overFloorDb > leastLineDb ? "likely" : "unsure";
+}
+
+/** A line as it was measured. */
+export interface Line {
+  readonly order: number;
+  /** Its ticks could be counted one by one. */
+  readonly counted: boolean;
+  readonly overFloorDb: number;
+  readonly says: string;
+}
+
+/** Which lines are heard, those of single teeth first, and how sure the first is; null where none is. */
+export function tell(gear: Line, pinion: Line, mesh: Line | null): Pick<HeardGear, "lines" | "sure"> | null {
+  const ticking = [gear, pinion];
+  const shown = ({ order, overFloorDb, says }: Line) => ({ order, overFloorDb, says });
+  // Ticks that were counted have overtones at every order there is: what another order shows beside them is theirs.
+  const beside = (line: Line) =>
+    !line.counted && ticking.some(({ counted }) => counted) ? { ...line, overFloorDb: Math.min(line.overFloorDb, besideCountedDb) } : line;
+  const [first, second] = ticking
+    .map(beside)
+    .sort((a, b) => b.overFloorDb - a.overFloorDb)
+    .map(shown) as [HeardGear["lines"][number], HeardGear["lines"][number]];
+  // A mesh is always heard a little: it speaks for itself only where no single tooth does.
+  const lines = [first, second, ...(mesh ? [shown(mesh)] : [])].filter(({ overFloorDb }) => overFloorDb >= leastLineDb);
+  if (!lines.length) return null;
+  // Nor is it sure alone: a tooth that ticks more softly than the others mesh is not heard among them.
+  return { lines, sure: lines[0] === first ? howSure(first.overFloorDb, first.overFloorDb - second.overFloorDb) : "likely" };
 }
 
 /**
@@ -44,36 +71,22 @@ export function gearFromSound(recording: Recording, handleTurns: number, ratio: 
   const spectrum = spectrumOf(loud, envelopeHz, 2 ** Math.floor(Math.log2(loud.length)));
   const { sound, rate } = recording;
   const ticks = clicksOfSound(whitened(sound, rate), rate);
-  const line = (order: number, says: string, overLeastDb: number) => {
+  const line = (order: number, says: string, overLeastDb: number): Line => {
     const counted = comeEvenly(ticks, order * handleTurns, 1 / (order * handleHz));
     return { order, counted, overFloorDb: counted ? countedDb : leastLineDb + overLeastDb, says };
   };
   const tick = (order: number, says: string) => line(order, says, overtonesOverFloor(spectrum, order * handleHz) - leastTogetherDb);
-  const ticking = [
+  const told = tell(
     tick(1, "one tick a turn of the handle: one tooth of the gear, or what turns with it"),
     tick(ratio, "one tick a turn of the pinion: one tooth of the pinion, or its bearing"),
-  ];
-  // Ticks that were counted have overtones at every order there is: what another order shows beside them is theirs.
-  const lines = ticking
-    .map(({ order, counted, overFloorDb, says }) => ({
-      order,
-      overFloorDb: !counted && ticking.some((other) => other.counted) ? Math.min(overFloorDb, besideCountedDb) : overFloorDb,
-      says,
-    }))
-    .sort((a, b) => b.overFloorDb - a.overFloorDb);
-  const next = lines[1]!.overFloorDb;
-  // A mesh is always heard a little: it speaks for itself only where no single tooth does.
-  if (gearTeeth) {
-    const alike = lineOverFloor(spectrum, gearTeeth * handleHz) - leastLineDb;
-    lines.push(
-      line(gearTeeth, "every tooth alike: the whole mesh, as every gear is heard; worn or dry where it is louder than it was", alike),
-    );
-  }
-  const heard = lines.filter(({ overFloorDb }) => overFloorDb >= leastLineDb);
-  const [first] = heard;
-  if (!first) return fail("even", "No order of the handle stands out: it runs evenly, or the recording is too noisy to tell.");
-  const overNextDb = first.overFloorDb - (first === lines[0] && next >= leastLineDb ? next : 0);
-  const sure = howSure(first.overFloorDb, overNextDb);
-  // A tooth that ticks more softly than the others mesh is not heard among them.
-  return ok({ handleHz, lines: heard, sure: first.order === gearTeeth && sure === "sure" ? "likely" : sure });
+    gearTeeth
+      ? line(
+          gearTeeth,
+          "every tooth alike: the whole mesh, as every gear is heard; worn or dry where it is louder than it was",
+          lineOverFloor(spectrum, gearTeeth * handleHz) - leastLineDb,
+        )
+      : null,
+  );
+  if (!told) return fail("even", "No order of the handle stands out: it runs evenly, or the recording is too noisy to tell.");
+  return ok({ handleHz, ...told });
 }

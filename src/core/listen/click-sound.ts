@@ -2,10 +2,12 @@ import { decibels, withoutRoom } from "@/core/proving/sound";
 import { quantile } from "@/core/quantile";
 import { fail, ok, type Result } from "@/core/result";
 import { checkRecording, type Recording } from "./recording";
-import { bandPower, spectrumOf } from "./spectrum";
+import { bandPower, type Spectrum, spectrumOf } from "./spectrum";
 
 /** Octave bands a click is heard in, Hz: their middles (IEC 61260). */
 export const octaves = [250, 500, 1000, 2000, 4000, 8000] as const;
+/** From the lowest band's edge to the highest's. */
+const [lowestHz, highestHz] = [177, 11_300];
 
 export interface ClickBand {
   readonly hz: number;
@@ -39,30 +41,27 @@ export function clickFromSound(recording: Recording): Result<HeardClick> {
   const starts = Array.from({ length: Math.floor(sound.length / step) }, (_, i) => i * step).filter(
     (at) => at + Math.max(step, size) <= sound.length,
   );
-  const levels = starts.map((at) => {
-    const { power, hzPerBin } = spectrumOf(sound, rate, size, at, at + Math.max(step, size));
-    return bandPower({ power, hzPerBin }, 177, 11_300);
-  });
-  const dbs = levels.map((power) => decibels(Math.sqrt(power)));
+  const spectra = starts.map((at) => spectrumOf(sound, rate, size, at, at + Math.max(step, size)));
+  const dbs = spectra.map((spectrum) => decibels(Math.sqrt(bandPower(spectrum, lowestHz, highestHz))));
   const [quiet, loud] = [quantile(dbs, 0.15), quantile(dbs, 0.93)];
   if (loud - quiet < leastOverDb)
     return fail("nothing-heard", "Nothing stands out of the room: closer with the microphone, a second of silence first, then draw line.");
-  // A seventh of the windows lies on either side of it, so there is always enough of both.
+  // A fourteenth of the windows lies above it and a seventh below, so there is always enough of both.
   const border = (quiet + loud) / 2;
-  const roomAt = starts.filter((_, i) => dbs[i]! <= border);
-  const clickAt = starts.filter((_, i) => dbs[i]! > border);
-  const powerOf = (at: readonly number[], low: number, high: number) =>
-    at.reduce((sum, from) => sum + bandPower(spectrumOf(sound, rate, size, from, from + Math.max(step, size)), low, high), 0) / at.length;
+  const room = spectra.filter((_, i) => dbs[i]! <= border);
+  const click = spectra.filter((_, i) => dbs[i]! > border);
+  const powerOf = (some: readonly Spectrum[], low: number, high: number) =>
+    some.reduce((sum, spectrum) => sum + bandPower(spectrum, low, high), 0) / some.length;
   const bands = octaves
     .filter((hz) => hz * Math.SQRT2 < rate / 2)
     .map((hz): ClickBand => {
       const [low, high] = [hz / Math.SQRT2, hz * Math.SQRT2];
-      const roomDb = decibels(Math.sqrt(powerOf(roomAt, low, high)));
-      const wholeDb = decibels(Math.sqrt(powerOf(clickAt, low, high)));
+      const roomDb = decibels(Math.sqrt(powerOf(room, low, high)));
+      const wholeDb = decibels(Math.sqrt(powerOf(click, low, high)));
       return { hz, roomDb, clickDb: wholeDb - roomDb > 1 ? withoutRoom(wholeDb, roomDb) : null };
     });
-  const roomDb = decibels(Math.sqrt(powerOf(roomAt, 177, 11_300)));
-  const wholeDb = decibels(Math.sqrt(powerOf(clickAt, 177, 11_300)));
+  const roomDb = decibels(Math.sqrt(powerOf(room, lowestHz, highestHz)));
+  const wholeDb = decibels(Math.sqrt(powerOf(click, lowestHz, highestHz)));
   const clickDb = withoutRoom(wholeDb, roomDb);
   const loudDbs = dbs.filter((db) => db > border);
   const mean = loudDbs.reduce((sum, db) => sum + db, 0) / loudDbs.length;

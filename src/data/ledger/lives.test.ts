@@ -42,7 +42,12 @@ describe("next dates", () => {
       return id;
     };
     // Twelve reels whose drags last three years each, far beyond the rule of thumb.
-    for (let reel = 0; reel < 12; reel++) for (let n = 0; n < 2; n++) visit(`R${reel}`, 10 + reel + 1100 * n);
+    let firstOfLast = 0;
+    for (let reel = 0; reel < 12; reel++)
+      for (let n = 0; n < 2; n++) {
+        const id = visit(`R${reel}`, 10 + reel + 1100 * n);
+        if (n === 0) firstOfLast = id;
+      }
     const due = dueOfComponent(
       db,
       at(1300).now.slice(0, 10),
@@ -61,5 +66,15 @@ describe("next dates", () => {
       because: expect.stringMatching(/^from 12 such reels/),
       reels: 12,
     });
+    // A visit's own paper says what was known before the reel came, whatever became of others since.
+    const drag = (id: number) => {
+      const job = findJob(db, id)!;
+      return lastServed(db, job.reel.id, job).find((row) => row.id === "drag")!.because;
+    };
+    const [early, late] = [drag(firstOfLast), drag(last.id)];
+    expect(early).toMatch(/^rule of thumb/);
+    expect(late).toMatch(/^from 12 such reels/);
+    for (let reel = 20; reel < 30; reel++) for (let n = 0; n < 2; n++) visit(`R${reel}`, 1310 + reel + 100 * n);
+    expect([drag(firstOfLast), drag(last.id)]).toEqual([early, late]);
   });
 });

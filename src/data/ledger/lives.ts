@@ -4,7 +4,7 @@ import { type ComponentLife, type DueFrom, dueFromLives, livesOfComponent, type 
 import type { jobKinds } from "@/core/vocabulary/job-kinds";
 import { dayNumber, minuteOf } from "@/data/promise/past";
 import type { Db } from "@/data/store/database";
-import { keptAnswer } from "@/data/store/kept-answers";
+import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** What is found when a component is at its end (common practice). */
 export const endsOfComponent: Readonly<Record<string, readonly string[]>> = {
@@ -35,7 +35,7 @@ interface JobRow {
 }
 
 /** The finished visits as far as lives of components go. Reckoned once a day: a visit more moves them little. */
-export const visitsSeen = (db: Db, today: string): readonly VisitSeen[] =>
+const visitsSeen = (db: Db, today: string): readonly VisitSeen[] =>
   keptAnswer(db, "visits seen", today, () => {
     const jobs = db
       .prepare(
@@ -93,29 +93,32 @@ export const visitsSeen = (db: Db, today: string): readonly VisitSeen[] =>
     });
   });
 
-/** The lives of a component, all reels together. */
-export const livesOf = (db: Db, component: string, today: string): readonly ComponentLife[] =>
-  keptAnswer(db, `lives of ${component}`, today, () => livesOfComponent(visitsSeen(db, today), component, dayNumber(today)));
+/** The lives of a component, all reels together, as they were known on a day: by the reels that had gone home by then. */
+export const livesOf = (db: Db, component: string, day: string): readonly ComponentLife[] =>
+  keptAnswer(db, `lives of ${component} on ${day}`, lastHandedBack(db).slice(0, 10), () => {
+    const known = visitsSeen(db, lastHandedBack(db).slice(0, 10)).filter(({ left }) => left <= dayNumber(day));
+    return livesOfComponent(known, component, dayNumber(day));
+  });
 
 /** Uses of a year at which a rule of thumb in months is taken, where it names none. */
 const leastTrips = 1;
 
 /**
- * When a component of a reel is due, as far as this shop's reels tell: the rule of thumb corrected by them. Null for components whose end nothing
- * shows.
+ * When a component of a reel is due, as far as this shop's reels told on a day: the rule of thumb corrected by them. Null for components whose end
+ * nothing shows.
  */
 export function dueOfComponent(
   db: Db,
-  today: string,
+  day: string,
   component: string,
   of: { readonly modelId: string; readonly family: string; readonly water: string; readonly tripsPerYear: number },
   ruleMonths: number,
 ): (DueFrom & { readonly months: number }) | null {
   if (!(component in endsOfComponent)) return null;
   const trips = Math.max(leastTrips, of.tripsPerYear);
-  const key = `${component} ${of.modelId} ${of.water} ${trips} ${ruleMonths}`;
-  return keptAnswer(db, `due ${key}`, today, () => {
-    const due = dueFromLives(livesOf(db, component, today), of, (trips * ruleMonths) / 12);
+  const key = `${component} ${of.modelId} ${of.water} ${trips} ${ruleMonths} ${day}`;
+  return keptAnswer(db, `due ${key}`, lastHandedBack(db).slice(0, 10), () => {
+    const due = dueFromLives(livesOf(db, component, day), of, (trips * ruleMonths) / 12);
     return { ...due, months: (12 * due.trips) / trips };
   });
 }

@@ -4,6 +4,7 @@ import type { Report } from "@/core/report/report";
 import { enoughEnded } from "@/core/survival/component-lives";
 import { type Job, listJobsOfReel } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { dayNumber, isoOfDay } from "@/data/promise/past";
 import type { Db } from "@/data/store/database";
 import { lastHandedBack } from "@/data/store/kept-answers";
 import { dueOfComponent } from "./lives";
@@ -54,10 +55,10 @@ export function lastServed(db: Db, reelId: number, from?: Job): LastServed[] {
   const { water, tripsPerYear } = last.intake;
   const { partTypes, model } = machineOf(db, last);
   const of = { modelId: model.id, family: model.family, water, tripsPerYear };
-  // What is known goes with what was handed back last: the same for every reel that is asked for.
-  const today = lastHandedBack(db).slice(0, 10) || last.openedAt.slice(0, 10);
+  // A visit's own paper stands on what was known before the reel came, so that it says the same whenever it is printed.
+  const known = from ? isoOfDay(dayNumber(from.openedAt.slice(0, 10)) - 1) : lastHandedBack(db).slice(0, 10) || last.openedAt.slice(0, 10);
   return componentServices(partTypes.values(), { water, tripsPerYear })
-    .map((row) => ({ ...row, ...fromReels(db, today, row, of), job: visits.find((job) => servedIn(job).has(row.id)) ?? null }))
+    .map((row) => ({ ...row, ...fromReels(db, known, row, of), job: visits.find((job) => servedIn(job).has(row.id)) ?? null }))
     .sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));
 }
 
@@ -67,11 +68,11 @@ const mostStretched = 2.5;
 /** The rule of thumb as this shop's own reels correct it, once enough of them have shown their end; and on what it stands. */
 function fromReels(
   db: Db,
-  today: string,
+  known: string,
   row: ComponentService,
   of: { readonly modelId: string; readonly family: string; readonly water: string; readonly tripsPerYear: number },
 ): { readonly months: number; readonly because: string; readonly reels: number } {
-  const due = dueOfComponent(db, today, row.id, of, row.months);
+  const due = dueOfComponent(db, known, row.id, of, row.months);
   if (!due || due.ended < enoughEnded) return { months: row.months, because: `rule of thumb: ${row.because}`, reels: 0 };
   const months = Math.max(0.5, Math.min(mostStretched * row.months, Math.round(due.months * 2) / 2));
   const trips = Math.max(1, Math.round((months / 12) * of.tripsPerYear));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { trackPulses } from "./pulse-track";
+import { dueByIntervals, dueByTurns, paceAt, type Track, trackPulses } from "./pulse-track";
 
 /** A spool that loses its speed evenly: its pulses stand where the angle is whole, θ = 40t − 2t². */
 const even = Array.from({ length: 150 }, (_, n) => (40 - Math.sqrt(1600 - 8 * n)) / 4);
@@ -37,16 +37,23 @@ describe("a spool's pulses among other sounds", () => {
     expect(five).toMatchObject({ missed: 0, others: 0, after: 75 });
   });
 
-  it("of marks set by hand, a tenth of their distance off, are followed by the turns before", () => {
-    // Three marks on the same spool, a third of its pulses each, early or late by a tenth; one in twelve not heard.
-    const off = [0, 0.1, -0.1];
-    const at = (n: number) => (40 - Math.sqrt(1600 - 8 * n)) / 4;
-    const marked = Array.from({ length: 150 }, (_, n) => at(n + off[n % 3]!));
-    expect(tracked(marked, 3)).toMatchObject({ times: marked, missed: 0, others: 0 });
-    const heard = marked.filter((_, n) => n < 6 || n % 12 !== 7);
-    const track = tracked(heard, 3);
-    expect(track.times).toEqual(heard);
-    for (const [i, t] of track.times.entries()) expect(marked.indexOf(t)).toBe(track.places[i]);
+  it("of marks set by hand, up to an eighth of their distance off, are followed by the turns before", () => {
+    // Three marks on the same spool, a third of its pulses each; one in twelve not heard.
+    for (const off of [
+      [0, 0.1, -0.1],
+      [0, 0.12, -0.12],
+    ]) {
+      const at = (n: number) => (40 - Math.sqrt(1600 - 8 * n)) / 4;
+      const marked = Array.from({ length: 150 }, (_, n) => at(n + off[n % 3]!));
+      expect(tracked(marked, 3)).toMatchObject({ times: marked, missed: 0, others: 0 });
+      const heard = marked.filter((_, n) => n < 6 || n % 12 !== 7);
+      const track = tracked(heard, 3);
+      expect(track.times).toEqual(heard);
+      for (const [i, t] of track.times.entries()) expect(marked.indexOf(t)).toBe(track.places[i]);
+    }
+    // As marks set evenly they would be lost.
+    const uneven = Array.from({ length: 150 }, (_, n) => (40 - Math.sqrt(1600 - 8 * (n + [0, 0.12, -0.12][n % 3]!))) / 4);
+    expect(tracked(uneven, 1).times.length).toBeLessThan(100);
   });
 
   it("come within a fifth of their interval of when they are due, and are none further off", () => {
@@ -110,5 +117,80 @@ describe("a spool's pulses among other sounds", () => {
     // Air alone at first, then rubbing: as a recording of a free run ends.
     const times = [0.308, 0.485, 0.675, 0.881, 1.105, 1.352, 1.626, 1.936, 2.296, 2.728, 3.288, 4.19];
     expect(tracked(times).times).toEqual(times);
+  });
+
+  it("are heard as loud as they are by then, not as they were at first", () => {
+    const fading = even.map((t, i) => ({ t, loud: 1 - (0.9 * i) / even.length }));
+    const between = (i: number, share: number) => ({ t: even[i]! + 0.4 * gap(i), loud: share * fading[i]!.loud });
+    const others = (at: number, share: number) => trackPulses([...fading, between(at, share)].sort((a, b) => a.t - b.t))[0]!.others;
+    for (const at of [20, 80, 140]) expect([others(at, 0.5), others(at, 0.98)], `pulse ${at}`).toEqual([0, 1]);
+  });
+
+  it("are the nearest of those as loud as the run, however loud another is", () => {
+    const [loud, near] = [
+      { t: even[60]! - 0.1 * gap(60), loud: 5 },
+      { t: even[60]! + 0.02 * gap(60), loud: 1 },
+    ];
+    const clicks = [...struck(even.filter((_, i) => i !== 60)), loud, near].sort((a, b) => a.t - b.t);
+    expect(trackPulses(clicks)[0]!.times).toContain(near.t);
+  });
+
+  it("are told once where both ways to begin come to the same, and twice where they do not", () => {
+    const whisper = { t: even[30]! + 0.3 * gap(30), loud: 0.1 };
+    expect(trackPulses([...struck(even), whisper].sort((a, b) => a.t - b.t))).toHaveLength(1);
+    // Echoes half-way through a run too quick for them are followed as pulses of their own by the one, and not by the other.
+    const echoed = even.slice(0, -1).flatMap((t, i) => [
+      { t, loud: 1 },
+      { t: t + 0.5 * gap(i), loud: 0.7 },
+    ]);
+    const tracks = trackPulses(echoed);
+    expect(tracks).toHaveLength(2);
+    expect(tracks[0]!.times).toHaveLength(298);
+    expect(tracks[1]!.times.every((t) => even.includes(t))).toBe(true);
+  });
+});
+
+describe("when a pulse is due", () => {
+  const at = (n: number) => (40 - Math.sqrt(1600 - 8 * n)) / 4;
+  /** The track up to a place, without some. */
+  const track = (upTo: number, without: readonly number[] = []): Track => {
+    const places = Array.from({ length: upTo + 1 }, (_, n) => n).filter((n) => !without.includes(n));
+    return { times: places.map(at), at: places, timeAt: new Map(places.map((place) => [place, at(place)])) };
+  };
+
+  it("is by a speed whose square falls evenly along the angle, as of a constant rubbing: v² = 1600 − 8θ", () => {
+    for (const [upTo, without] of [
+      [40, []],
+      [100, [97, 98]],
+      [3, []],
+    ] as const)
+      for (const ahead of [1, 2, 3]) {
+        const due = at(upTo + ahead);
+        expect(Math.abs(dueByIntervals(track(upTo, without), upTo + ahead) - due) / (due - at(upTo)), `${upTo} + ${ahead}`).toBeLessThan(
+          0.002,
+        );
+      }
+    // It stands at θ = 200; the last pulse it reaches can be foretold, none beyond.
+    expect(Number.isFinite(dueByIntervals(track(198), 199))).toBe(true);
+    expect(dueByIntervals(track(198), 202)).toBe(Number.POSITIVE_INFINITY);
+  });
+
+  it("is by what its own mark took for the turn before, a little more", () => {
+    for (const upTo of [40, 120]) {
+      const due = at(upTo + 1);
+      expect(Math.abs(dueByTurns(track(upTo), upTo + 1, 3)! - due) / (due - at(upTo))).toBeLessThan(0.005);
+    }
+    // Without its mark's last passing, or with too few turns, nobody knows.
+    expect(dueByTurns(track(40, [38]), 41, 3)).toBeNull();
+    expect(dueByTurns(track(3), 4, 3)).toBeNull();
+    expect(dueByTurns(track(4), 5, 3)).not.toBeNull();
+    expect(dueByTurns(track(199), 206, 8)).toBe(Number.POSITIVE_INFINITY);
+  });
+
+  it("never takes a spool to get faster, and one pace alone to stay", () => {
+    const pace = (middle: number, square: number) => ({ middle, square });
+    expect(paceAt([pace(1, 100), pace(3, 80)])(5)).toBe(60);
+    expect(paceAt([pace(1, 80), pace(3, 100)])(5)).toBe(90);
+    expect(paceAt([pace(1, 80)])(5)).toBe(80);
   });
 });

@@ -27,7 +27,7 @@ const mostMissed = 3;
 const looksBack = 6;
 
 /** Speed between two pulses, in pulses a second, as its square at the place half-way. */
-interface Pace {
+export interface Pace {
   readonly middle: number;
   readonly square: number;
 }
@@ -36,7 +36,7 @@ interface Pace {
  * The square of the speed at a place, by the line through the last few paces: it falls evenly along the angle (a constant rubbing, which is what
  * is left in the end). Below nothing where the spool would stand before.
  */
-function paceAt(paces: readonly Pace[]): (place: number) => number {
+export function paceAt(paces: readonly Pace[]): (place: number) => number {
   const [mx, my] = [paces.reduce((s, r) => s + r.middle, 0) / paces.length, paces.reduce((s, r) => s + r.square, 0) / paces.length];
   const spread = paces.reduce((s, r) => s + (r.middle - mx) ** 2, 0);
   // A spool only slows down.
@@ -45,7 +45,7 @@ function paceAt(paces: readonly Pace[]): (place: number) => number {
 }
 
 /** A track as it grows. */
-interface Track {
+export interface Track {
   readonly times: number[];
   readonly at: number[];
   readonly timeAt: Map<number, number>;
@@ -54,7 +54,7 @@ interface Track {
 const paceOf = (from: number, to: number, took: number): Pace => ({ middle: (from + to) / 2, square: ((to - from) / took) ** 2 });
 
 /** When a later pulse is due, by the intervals between the last ones. Infinite where the spool would stand before. */
-function dueByIntervals({ times, at }: Track, place: number): number {
+export function dueByIntervals({ times, at }: Track, place: number): number {
   const from = Math.max(1, times.length - looksBack);
   const square = paceAt(times.slice(from).map((t, i) => paceOf(at[from + i - 1]!, at[from + i]!, t - times[from + i - 1]!)));
   let due = times.at(-1)!;
@@ -69,7 +69,7 @@ function dueByIntervals({ times, at }: Track, place: number): number {
  * When a later pulse is due, by the turns of the marks before it: marks set by hand stand unevenly, but each comes round as the others do.
  * @returns null where its own mark was not heard a turn before, or too few came round.
  */
-function dueByTurns({ times, at, timeAt }: Track, place: number, marks: number): number | null {
+export function dueByTurns({ times, at, timeAt }: Track, place: number, marks: number): number | null {
   const before = timeAt.get(place - marks);
   if (before === undefined) return null;
   const paces: Pace[] = [];

@@ -5,21 +5,20 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import { cleanMethods, cleanMethodsFor, isBath } from "@/core/cleaning/methods";
 import type { CleanPlan } from "@/core/cleaning/plan";
 import type { Soak, TrayGroup } from "@/core/cleaning/soak";
-import { cautionsAt } from "@/core/safety/cautions";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { benchWays, type Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
-import { Cautions } from "@/ui/bench/cautions";
 import { WellForm } from "@/ui/bench/strip/well-form";
 import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
-import { Glyph } from "@/ui/glyphs/glyph";
 import { BathForm } from "./bath-form";
+import { ByHandOverview } from "./by-hand-overview";
 import { CleanRail } from "./clean-rail";
+import { GroupBasket } from "./group-basket";
 
 interface Props {
   readonly head: BenchHead;
@@ -260,112 +259,23 @@ export function CleanSheet(props: Props) {
             </ul>
           </div>
           {overview && (
-            <div className="min-w-0">
-              <h1>Cleaned by hand</h1>
-              <Cautions
-                said={[
-                  ...new Set(
-                    groups.flatMap((one) =>
-                      one.waiting.length
-                        ? cautionsAt({ at: "clean", method: one.method, types: typesOf(one.waiting), electric: head.electric })
-                        : [],
-                    ),
-                  ),
-                ]}
-              />
-              {groups.map((one) => (
-                <section key={one.method} className="border-t border-ink py-2">
-                  <h3>
-                    {cleanMethods[one.method].name} <span className="num">{one.positionIds.length}</span>
-                  </h3>
-                  <p className="text-note">
-                    {cleanMethods[one.method].how} <strong>{cleanMethods[one.method].not}</strong>
-                  </p>
-                  <p>
-                    {one.positionIds.map((id, i) => (
-                      <span key={id}>
-                        {i > 0 && ", "}
-                        <button
-                          type="button"
-                          className="act-link aria-pressed:text-ink"
-                          aria-pressed={openId === id}
-                          onClick={() => setOpenId(id)}
-                        >
-                          {byId.get(id)?.name}
-                        </button>
-                      </span>
-                    ))}
-                  </p>
-                </section>
-              ))}
-            </div>
+            <ByHandOverview groups={groups} byId={byId} typesOf={typesOf} electric={head.electric} openId={openId} open={setOpenId} />
           )}
           {group && !overview && (
-            <div className="min-w-0">
-              <h1>{cleanMethods[group.method].name}</h1>
-              <p>{cleanMethods[group.method].how}</p>
-              <p className="font-semibold">{cleanMethods[group.method].not}</p>
-              {apart
-                .filter(({ a, b }) => a === group.method || b === group.method)
-                .map(({ a, b, why }) => (
-                  <p key={`${a} ${b}`} className="text-note">
-                    Apart from “{cleanMethods[a === group.method ? b : a].name}”: {why}.
-                  </p>
-                ))}
-              <Cautions
-                said={cautionsAt({
-                  at: "clean",
-                  method: group.method,
-                  types: typesOf(group.positionIds),
-                  electric: head.electric,
-                })}
-              />
-              {soak && group.soaking.length > 0 && (
-                <p className="mt-2 text-head">
-                  {leftMinutes > 0 ? (
-                    <>
-                      Ready in <span className="num">{leftMinutes}</span> min
-                    </>
-                  ) : (
-                    <strong>Bath finished.</strong>
-                  )}
-                  . Count them back; tap what is missing.
-                  {soak.jobs.length > 1 && (
-                    <span className="block text-note">
-                      In the same basket:{" "}
-                      {soak.jobs.map(({ tag, parts, mark }) => `${tag}, ${parts}${mark ? ` (${mark})` : ""}`).join("; ")}
-                    </span>
-                  )}
-                </p>
-              )}
-              <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] border-t border-l border-ink" aria-label="Parts">
-                {group.positionIds.map((id) => {
-                  const position = byId.get(id)!;
-                  const inBath = group.soaking.includes(id);
-                  const gone = missing.includes(id) && inBath;
-                  const well = wells.find(({ positionId }) => positionId === id);
-                  return (
-                    <li key={id} className="border-r border-b border-ink">
-                      <button
-                        type="button"
-                        aria-pressed={inBath ? gone : openId === id}
-                        className={`relative flex h-24 w-full flex-col items-center justify-between p-1 ${gone ? "alarm" : openId === id ? "outline-2 -outline-offset-2 outline-ink" : ""}`}
-                        onClick={() =>
-                          inBath ? setMissing(gone ? missing.filter((other) => other !== id) : [...missing, id]) : setOpenId(id)
-                        }
-                      >
-                        <span className="num absolute top-0.5 left-1 text-note">{well?.well}</span>
-                        <span className="absolute top-0.5 right-1 text-note">
-                          {gone ? "missing" : inBath ? "in the bath" : group.clean.includes(id) ? "clean" : ""}
-                        </span>
-                        <Glyph type={partTypes[position.partTypeId]!} turned={position.turned} widthPx={84} heightPx={54} scale={2.2} />
-                        <span className="line-clamp-2 text-note leading-[14px] text-brass">{position.name}</span>
-                      </button>
-                    </li>
-                  );
-                })}
-              </ul>
-            </div>
+            <GroupBasket
+              group={group}
+              soak={soak}
+              leftMinutes={leftMinutes}
+              apart={apart}
+              wells={wells}
+              byId={byId}
+              partTypes={partTypes}
+              electric={head.electric}
+              missing={missing}
+              setMissing={setMissing}
+              openId={openId}
+              open={setOpenId}
+            />
           )}
           <div>
             {group && isBath(group.method) && group.waiting.length > 0 && !group.soaking.length && (

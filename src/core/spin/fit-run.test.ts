@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { normal, passages } from "#tests/made-sounds";
 import { mutating } from "#tests/mutating";
 import { stream } from "#tests/random-stream";
-import { fitPulses } from "./fit-run";
+import { fitPulses, fitWithoutStrays, isSure, leavesOut, runAmong } from "./fit-run";
 import { fitSpin } from "./fit-spin";
 import { lossTerms } from "./losses";
 
@@ -60,5 +60,109 @@ describe("a pickup's pulses", () => {
     expect(fitPulses(chance, 1).fit.cannot).toMatch(/follow no spool that slows down|got faster|four to one/);
     const even = rising(Array.from({ length: 60 }, (_, i) => ran[i]! + 0.04 * (random() - 0.5)));
     expect(fitPulses(even, 1).fit.cannot).toMatch(/follow no spool/);
+  });
+});
+
+describe("whether a track is the run", () => {
+  const many = (n: number) => Array.from({ length: n }, (_, i) => i);
+  const track = (heard: number, of: number, others = 0, after = 0) => ({
+    times: many(heard),
+    places: [...many(heard - 1), of - 1],
+    others,
+    after,
+  });
+
+  it("is by three quarters of it, and half as many others", () => {
+    expect(isSure(track(75, 100, 30, 7), 1, true)).toBe(true);
+    expect(isSure(track(75, 100, 30, 8), 1, true)).toBe(false);
+    expect(isSure(track(74, 100), 1, true)).toBe(false);
+  });
+
+  it("is in a crowd by nine tenths of it, few after it, none left out between, and each far closer than chance", () => {
+    // Two others for each: a hundredth of the time between pulses is close enough.
+    expect(isSure(track(90, 100, 180), 0.01, false)).toBe(true);
+    expect(isSure(track(90, 100, 180), 0.0101, false)).toBe(false);
+    expect(isSure(track(90, 100, 180), 0.01, true)).toBe(false);
+    expect(isSure(track(89, 100, 178), 0.01, false)).toBe(false);
+    expect(isSure(track(100, 100, 100, 25), 0.01, false)).toBe(true);
+    expect(isSure(track(100, 100, 100, 26), 0.01, false)).toBe(false);
+  });
+
+  it("is not where it goes from every second or third pulse to the next", () => {
+    const clicks = ran.map((t) => ({ t, loud: 1 }));
+    expect(leavesOut({ times: ran }, clicks)).toBe(false);
+    expect(leavesOut({ times: ran.filter((_, i) => i % 2 === 0) }, clicks)).toBe(true);
+    expect(leavesOut({ times: ran.filter((_, i) => i % 3 === 0) }, clicks)).toBe(true);
+    // Of those between only a third is there.
+    const few = clicks.filter((_, i) => i % 2 === 0 || i % 6 === 1);
+    expect(leavesOut({ times: ran.filter((_, i) => i % 2 === 0) }, few)).toBe(false);
+  });
+
+  it("wants a second of it", () => {
+    const quick = ran.map((t) => ({ t: (0.99 * t) / ran.at(-1)!, loud: 1 }));
+    expect(runAmong(quick, 1)).toBeNull();
+    const longer = ran.map((t) => ({ t: (1.01 * t) / ran.at(-1)!, loud: 1 }));
+    expect(runAmong(longer, 1)?.pulses.times).toHaveLength(ran.length);
+  });
+
+  it("wants twelve of its pulses", () => {
+    expect(
+      runAmong(
+        timed(stream(3))
+          .slice(-11)
+          .map((t) => ({ t, loud: 1 })),
+        1,
+      ),
+    ).toBeNull();
+    expect(
+      runAmong(
+        timed(stream(3))
+          .slice(-12)
+          .map((t) => ({ t, loud: 1 })),
+        1,
+      ),
+    ).toMatchObject({ heardShare: 1, besides: 0, sure: true });
+  });
+
+  it("says how much of it was heard, and how much besides", () => {
+    const without = timed(stream(4)).filter((_, i) => i % 10 !== 5);
+    const half = without.slice(0, 10).map((t, i) => t + 0.3 * (without[i + 1]! - t));
+    const clicks = [...without, ...half].sort((a, b) => a - b).map((t) => ({ t, loud: 1 }));
+    const run = runAmong(clicks, 1)!;
+    expect(run.pulses.times).toEqual(without);
+    expect(run.heardShare).toBeCloseTo(without.length / ran.length, 12);
+    expect(run).toMatchObject({ besides: 10, sure: true });
+  });
+});
+
+describe("what does not belong to a run", () => {
+  const places = ran.map((_, i) => i);
+  const plain = fitSpin(timed(stream(6)), 1);
+
+  it("is left out at either end: up to two before it, three after", () => {
+    for (const changed of [[0], [0, 1], [-1], [-1, -2, -3], [0, -1]]) {
+      const times = timed(stream(6));
+      // Each some thousandths of a second too late, so that they still rise.
+      for (const at of changed) times[(at + times.length) % times.length]! += 0.006;
+      const fit = fitWithoutStrays({ times, places }, 1);
+      expect(fit.lateS, String(changed)).toHaveLength(ran.length - changed.length);
+      expect(fit.timingS).toBeLessThan(1.2 * plain.timingS);
+    }
+  });
+
+  it("is left out on the way where it comes six times as late as is usual", () => {
+    const times = timed(stream(6));
+    times[20]! += 0.01;
+    times[35]! -= 0.008;
+    const fit = fitWithoutStrays({ times, places }, 1);
+    expect(fit.lateS).toHaveLength(ran.length - 2);
+    for (const term of lossTerms) {
+      expect(fit.terms[term].low).toBeLessThanOrEqual(losses[term]);
+      expect(fit.terms[term].high).toBeGreaterThanOrEqual(losses[term]);
+    }
+  });
+
+  it("is nothing where all belong to it", () => {
+    expect(fitWithoutStrays({ times: timed(stream(6)), places }, 1)).toEqual(plain);
   });
 });

@@ -25,7 +25,7 @@ const mostOff = [2, 3] as const;
  * The fit, without what does not belong to the run: a stray sound at either end, which bends the whole curve to itself, and then what comes far
  * too late or early; each of these may have hidden the other.
  */
-function fitWithoutStrays({ times, places }: TrackedPulses, marksPerTurn: number): SpinFit {
+export function fitWithoutStrays({ times, places }: Pick<TrackedPulses, "times" | "places">, marksPerTurn: number): SpinFit {
   const fitOf = (kept: readonly number[]) => ({
     kept,
     fit: fitSpin(
@@ -82,7 +82,7 @@ const betweenShare = 0.04;
 const leastRunS = 1;
 
 /** Whether a track goes from every second or third pulse to the next: as many clicks stand evenly between its own. */
-function leavesOut({ times }: TrackedPulses, clicks: readonly Click[]): boolean {
+export function leavesOut({ times }: Pick<TrackedPulses, "times">, clicks: readonly Click[]): boolean {
   const near = (at: number, tolerance: number) => clicks.some(({ t }) => Math.abs(t - at) <= tolerance);
   return [2, 3].some((parts) => {
     let filled = 0;
@@ -97,6 +97,21 @@ function leavesOut({ times }: TrackedPulses, clicks: readonly Click[]): boolean 
   });
 }
 
+/**
+ * Whether a track is the run and no other: enough of it was heard, and not too much besides; or nearly all of it, far closer to when it was due
+ * than chance would have it. @param off how late it came, as a share of the time between pulses. @param leavesSomeOut as many clicks stand between.
+ */
+export function isSure(
+  { times, places, others, after }: Pick<TrackedPulses, "times" | "places" | "others" | "after">,
+  off: number,
+  leavesSomeOut: boolean,
+): boolean {
+  const heardShare = times.length / (places.at(-1)! + 1);
+  const crowd = (others + after) / times.length;
+  if (heardShare >= leastHeard && crowd <= mostBesides) return true;
+  return heardShare >= leastInCrowd && after <= mostAfter * times.length && off * crowd <= closerThanChance && !leavesSomeOut;
+}
+
 /** The run among some clicks; null where they follow no spool that slows down. @param marksPerTurn clicks a turn. */
 export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundRun | null {
   const found = trackPulses(clicks, marksPerTurn)
@@ -104,16 +119,8 @@ export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundR
     .map((pulses) => {
       const fit = fitWithoutStrays(pulses, marksPerTurn);
       const heardShare = pulses.times.length / (pulses.places.at(-1)! + 1);
-      const besides = pulses.others + pulses.after;
       const off = lateShare(pulses.times, fit);
-      const crowd = besides / pulses.times.length;
-      const inCrowd =
-        heardShare >= leastInCrowd &&
-        pulses.after <= mostAfter * pulses.times.length &&
-        off * crowd <= closerThanChance &&
-        !leavesOut(pulses, clicks);
-      const sure = (heardShare >= leastHeard && crowd <= mostBesides) || inCrowd;
-      return { pulses, fit, heardShare, besides, sure, off };
+      return { pulses, fit, heardShare, besides: pulses.others + pulses.after, sure: isSure(pulses, off, leavesOut(pulses, clicks)), off };
     })
     .filter(({ off }) => off <= mostLateShare)
     .sort((x, y) => Number(y.sure) - Number(x.sure) || x.off - y.off);

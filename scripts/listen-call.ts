@@ -1,9 +1,9 @@
-import wavefile from "wavefile";
 import { z } from "zod";
 import { clickFromSound, compareClicks } from "@/core/listen/click-sound";
 import { gearFromSound } from "@/core/listen/gear-sound";
 import type { Recording } from "@/core/listen/recording";
 import { spinFromSound } from "@/core/listen/spin-sound";
+import { waveSound } from "@/formats/wave-sound";
 import { call } from "./call-of";
 
 /** Samples of a WAV file given as base64; the first channel of several. */
@@ -11,16 +11,10 @@ const wav = z
   .base64({ error: "a WAV file, as base64" })
   .max(60_000_000, "At most some 40 MB of sound.")
   .transform((text, ctx): Recording => {
-    try {
-      const file = new wavefile.WaveFile(Buffer.from(text, "base64"));
-      const { sampleRate: rate, numChannels: channels } = file.fmt as { sampleRate: number; numChannels: number };
-      file.toBitDepth("64");
-      const sound = file.getSamples(true, Float64Array as never) as unknown as Float64Array;
-      return { sound: channels > 1 ? sound.filter((_, i) => i % channels === 0) : sound, rate };
-    } catch {
-      ctx.addIssue({ code: "custom", message: "This is no WAV file that can be read: save it as ordinary PCM." });
-      return z.NEVER;
-    }
+    const recording = waveSound(Buffer.from(text, "base64"));
+    if (recording) return recording;
+    ctx.addIssue({ code: "custom", message: "This is no WAV file that can be read: save it as ordinary PCM." });
+    return z.NEVER;
   });
 
 /** What a recording says, or why it cannot carry it. */
@@ -41,9 +35,9 @@ export const listen = call(
     if (input.what === "spin") {
       const heard = spinFromSound(input.wav, input.marksPerTurn);
       if (!heard.ok) return { refused: heard.code, message: heard.message };
-      const { pulses, fit, heardShare } = heard.value;
+      const { pulses, fitted, fit, heardShare } = heard.value;
       const { lateS: _late, ...told } = fit;
-      return { heardShare, missed: pulses.missed, others: pulses.others, times: pulses.times, places: pulses.places, ...told };
+      return { heardShare, missed: pulses.missed, others: pulses.others, ...fitted, ...told };
     }
     if (input.what === "gear") {
       const heard = gearFromSound(input.wav, input.handleTurns, input.ratio, input.gearTeeth);

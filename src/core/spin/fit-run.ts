@@ -25,7 +25,10 @@ const mostOff = [2, 3] as const;
  * The fit, without what does not belong to the run: a stray sound at either end, which bends the whole curve to itself, and then what comes far
  * too late or early; each of these may have hidden the other.
  */
-export function fitWithoutStrays({ times, places }: Pick<TrackedPulses, "times" | "places">, marksPerTurn: number): SpinFit {
+export function fitWithoutStrays(
+  { times, places }: Pick<TrackedPulses, "times" | "places">,
+  marksPerTurn: number,
+): { readonly fit: SpinFit; readonly times: readonly number[]; readonly places: readonly number[] } {
   const fitOf = (kept: readonly number[]) => ({
     kept,
     fit: fitSpin(
@@ -52,13 +55,16 @@ export function fitWithoutStrays({ times, places }: Pick<TrackedPulses, "times" 
     const inside = whole.kept.filter((_, n) => Math.abs(whole.fit.lateS[n]!) <= strayTimes * usual);
     return inside.length < whole.kept.length && inside.length >= leastPulses ? withoutStrays(fitOf(inside)) : whole;
   };
-  return withoutStrays(withoutEnds(withoutStrays(withoutEnds(fitOf(times.map((_, i) => i)))))).fit;
+  const { fit, kept } = withoutStrays(withoutEnds(withoutStrays(withoutEnds(fitOf(times.map((_, i) => i))))));
+  return { fit, times: kept.map((i) => times[i]!), places: kept.map((i) => places[i]! - places[kept[0]!]!) };
 }
 
 /** A spool's run as it was found among other sounds. */
 export interface FoundRun {
   readonly pulses: TrackedPulses;
   readonly fit: SpinFit;
+  /** The pulses it was fitted to, without strays, and which each is. */
+  readonly fitted: { readonly times: readonly number[]; readonly places: readonly number[] };
   /** Share of the pulses of the run that were heard, 0 to 1. */
   readonly heardShare: number;
   /** Sounds that were none of its pulses, between them and after. */
@@ -117,10 +123,18 @@ export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundR
   const found = trackPulses(clicks, marksPerTurn)
     .filter(({ times }) => times.length >= leastPulses && times.at(-1)! - times[0]! >= leastRunS)
     .map((pulses) => {
-      const fit = fitWithoutStrays(pulses, marksPerTurn);
+      const { fit, ...fitted } = fitWithoutStrays(pulses, marksPerTurn);
       const heardShare = pulses.times.length / (pulses.places.at(-1)! + 1);
       const off = lateShare(pulses.times, fit);
-      return { pulses, fit, heardShare, besides: pulses.others + pulses.after, sure: isSure(pulses, off, leavesOut(pulses, clicks)), off };
+      return {
+        pulses,
+        fitted,
+        fit,
+        heardShare,
+        besides: pulses.others + pulses.after,
+        sure: isSure(pulses, off, leavesOut(pulses, clicks)),
+        off,
+      };
     })
     .filter(({ off }) => off <= mostLateShare)
     .sort((x, y) => Number(y.sure) - Number(x.sure) || x.off - y.off);
@@ -159,6 +173,6 @@ export function fitPulses(times: readonly number[], marksPerTurn: number): ReadP
   );
   if (follows && !(run?.sure && run.fit.timingS < mendsTo * fit.timingS)) return whole;
   if (!run?.sure) return { ...whole, fit: { ...fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
-  const { pulses } = run;
-  return { fit: run.fit, times: pulses.times, places: pulses.places, missed: pulses.missed, others: times.length - pulses.times.length };
+  const { fitted } = run;
+  return { fit: run.fit, ...fitted, missed: run.pulses.missed, others: times.length - fitted.times.length };
 }

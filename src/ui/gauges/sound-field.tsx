@@ -51,9 +51,10 @@ export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; on
       read={(recording) => {
         const heard = spinFromSound(recording, marksPerTurn);
         if (!heard.ok) return heard;
-        const { pulses, heardShare } = heard.value;
+        const { pulses, fitted, heardShare } = heard.value;
         // A pulse that was missed stands as a gap: its number goes with its time.
-        onTimes(pulses.times.map((time, i) => `${time.toFixed(5)}${pulses.missed ? `@${pulses.places[i]}` : ""}`).join(" "));
+        const gaps = fitted.places.at(-1) !== fitted.places.length - 1;
+        onTimes(fitted.times.map((time, i) => `${time.toFixed(5)}${gaps ? `@${fitted.places[i]}` : ""}`).join(" "));
         const rest = `${pulses.missed ? `, ${pulses.missed} missed` : ""}${pulses.others ? `, ${pulses.others} other sounds left out` : ""}`;
         return { ok: true, value: `${pulses.times.length} clicks heard${rest}: ${Math.round(heardShare * 100)} in 100.` };
       }}

@@ -5,8 +5,8 @@ const mostForetold = 30;
 /** Samples the law of a sound is told from at most, in stretches over all of it. */
 const mostHeard = 1_000_000;
 const stretch = 4096;
-/** Keeps the reckoning steady where a microphone lets nothing through above some pitch: a hiss of a hundred-thousandth is added. */
-const addedHiss = 1e-5;
+/** Keeps the reckoning steady where a microphone lets nothing through above some pitch: a hiss of a thousandth is added. */
+const addedHiss = 1e-3;
 
 /** Coefficients that foretell a sample from those before it, by the sound's own autocorrelation (Levinson 1947, Durbin 1960). Empty for silence. */
 export function foretelling(sound: ArrayLike<number>, order: number): Float64Array {

@@ -54,6 +54,19 @@ describe("a pickup's pulses", () => {
     for (const term of lossTerms) expect(held[term] / read, term).toBeGreaterThan(0.85);
   });
 
+  it("are left as they are where counting them anew mends nothing", () => {
+    const random = stream(13);
+    const rough = ran.map((t, i) => t + (i === 30 ? 0.27 : 0.07 * normal(random)) * ((ran[i + 1] ?? t + 1) - t));
+    expect(fitPulses(rough, 1)).toEqual({ fit: fitSpin(rough, 1), times: rough, places: rough.map((_, i) => i), missed: 0, others: 0 });
+    // Nor where they tell no curve anyhow.
+    const short = timed(stream(14))
+      .slice(0, 20)
+      .filter((_, i) => i !== 9);
+    const { fit, missed } = fitPulses(short, 1);
+    expect(fit.cannot).toMatch(/four to one/);
+    expect(missed).toBe(0);
+  });
+
   it("that follow no spool are said to", () => {
     const random = stream(9);
     const chance = rising(Array.from({ length: 60 }, () => 2 + 10 * random() ** 2));
@@ -96,12 +109,24 @@ describe("whether a track is the run", () => {
     // Of those between only a third is there.
     const few = clicks.filter((_, i) => i % 2 === 0 || i % 6 === 1);
     expect(leavesOut({ times: ran.filter((_, i) => i % 2 === 0) }, few)).toBe(false);
+    // One of the two between, and never the other.
+    const oneOfTwo = clicks.filter((_, i) => i % 3 !== 2);
+    expect(leavesOut({ times: ran.filter((_, i) => i % 3 === 0) }, oneOfTwo)).toBe(false);
+    // Towards the end the first half of a stretch is much the quicker one.
+    const end = ran.slice(-21);
+    expect(leavesOut({ times: end.filter((_, i) => i % 2 === 0) }, clicks)).toBe(true);
+    expect(
+      leavesOut(
+        { times: end.filter((_, i) => i % 2 === 0) },
+        end.filter((_, i) => i % 2 === 0 || i < 9).map((t) => ({ t, loud: 1 })),
+      ),
+    ).toBe(false);
   });
 
   it("wants a second of it", () => {
-    const quick = ran.map((t) => ({ t: (0.99 * t) / ran.at(-1)!, loud: 1 }));
+    const quick = ran.map((t) => ({ t: 10 + (0.99 * t) / ran.at(-1)!, loud: 1 }));
     expect(runAmong(quick, 1)).toBeNull();
-    const longer = ran.map((t) => ({ t: (1.01 * t) / ran.at(-1)!, loud: 1 }));
+    const longer = ran.map((t) => ({ t: 10 + (1.01 * t) / ran.at(-1)!, loud: 1 }));
     expect(runAmong(longer, 1)?.pulses.times).toHaveLength(ran.length);
   });
 
@@ -132,6 +157,25 @@ describe("whether a track is the run", () => {
     expect(run.pulses.times).toEqual(without);
     expect(run.heardShare).toBeCloseTo(without.length / ran.length, 12);
     expect(run).toMatchObject({ besides: 10, sure: true });
+    const after = [1, 2, 3].map((n) => ({ t: without.at(-1)! + 20 * n, loud: 1 }));
+    expect(runAmong([...clicks, ...after], 1)).toMatchObject({ besides: 13, sure: true });
+  });
+
+  it("is of two tracks the surer one, and of two as sure the closer", () => {
+    // Each click comes twice, the second softer: as one train of both they come unevenly.
+    const twice = timed(stream(5)).flatMap((t) => [
+      { t, loud: 1 },
+      { t: t + 0.021, loud: 0.7 },
+    ]);
+    const run = runAmong(twice, 1)!;
+    expect(run.pulses.times.every((t) => twice.some((click) => click.t === t && click.loud === 1))).toBe(true);
+    expect(run).toMatchObject({ heardShare: 1, besides: 0, sure: true });
+  });
+
+  it("is none of clicks that come too unevenly", () => {
+    const random = stream(12);
+    const uneven = ran.map((t, i) => ({ t: t + 0.4 * (random() - 0.5) * ((ran[i + 1] ?? t + 1) - t), loud: 1 }));
+    expect(runAmong(uneven, 1)).toBeNull();
   });
 });
 

@@ -128,8 +128,8 @@ describe("a spool's pulses among other sounds", () => {
 
   it("are the nearest of those as loud as the run, however loud another is", () => {
     const [loud, near] = [
-      { t: even[60]! - 0.1 * gap(60), loud: 5 },
-      { t: even[60]! + 0.02 * gap(60), loud: 1 },
+      { t: even[60]! + 0.1 * gap(60), loud: 5 },
+      { t: even[60]! - 0.02 * gap(60), loud: 1 },
     ];
     const clicks = [...struck(even.filter((_, i) => i !== 60)), loud, near].sort((a, b) => a.t - b.t);
     expect(trackPulses(clicks)[0]!.times).toContain(near.t);

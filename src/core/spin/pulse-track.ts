@@ -87,9 +87,11 @@ const soft = 0.6;
 /** What comes so soon after a pulse, s, and is a little softer, is its echo. */
 const echoS = 0.1;
 const echoSofter = 0.9;
+/** Such a one counts as further off by this share of where a pulse is looked for. */
+const echoFurther = 0.5;
 
 /** Follows a spool that slows down from two of its pulses. */
-function follow(clicks: readonly Click[], first: number, second: number, marks: number): TrackedPulses {
+function follow(clicks: readonly Click[], isEcho: readonly boolean[], first: number, second: number, marks: number): TrackedPulses {
   const [one, two] = [clicks[first]!, clicks[second]!];
   const times = [one.t, two.t];
   const at = [0, 1];
@@ -113,10 +115,11 @@ function follow(clicks: readonly Click[], first: number, second: number, marks: 
       const apart = (expected - times.at(-1)!) / (place - last);
       const slower = marks === 1 ? Math.max(0, apart - (times.at(-1)! - times.at(-2)!) / (last - at.at(-2)!)) : 0;
       const near = (marks > 1 && byTurns === null ? firstTurnWindow : window) * apart + slowingWindow * slower;
-      // The nearest; one softer than the run counts as further off.
-      const worse = ({ t, loud }: Click) => Math.abs(t - expected) + near * Math.max(0, 1 - loud / asLoud());
+      // The nearest; one softer than the run, or what may be an echo, counts as further off.
+      const worse = (j: number) =>
+        Math.abs(clicks[j]!.t - expected) + near * (Math.max(0, 1 - clicks[j]!.loud / asLoud()) + (isEcho[j] ? echoFurther : 0));
       for (let j = next; j < clicks.length && clicks[j]!.t <= expected + near; j++)
-        if (clicks[j]!.t >= expected - near && (found < 0 || worse(clicks[j]!) < worse(clicks[found]!))) found = j;
+        if (clicks[j]!.t >= expected - near && (found < 0 || worse(j) < worse(found))) found = j;
     }
     if (found < 0) break;
     others += othersAmong(next, found, clicks[next - 1]!);
@@ -135,7 +138,7 @@ const begins = 6;
 const louder = 1.25;
 
 /** The track through some clicks that explains most of all of them; null where none does. */
-function bestTrack(clicks: readonly Click[], some: readonly number[], marks: number): TrackedPulses | null {
+function bestTrack(clicks: readonly Click[], isEcho: readonly boolean[], some: readonly number[], marks: number): TrackedPulses | null {
   let best: TrackedPulses | null = null;
   const worth = ({ times, missed, others, after }: TrackedPulses) => times.length - missed - 0.5 * others - 0.25 * after;
   const span = (i: number) => clicks[some[i + begins - 1]!]!.t - clicks[some[i]!]!.t;
@@ -144,7 +147,7 @@ function bestTrack(clicks: readonly Click[], some: readonly number[], marks: num
   const firsts = new Set([0, Math.max(0, fastest - 2)].flatMap((from) => Array.from({ length: begins }, (_, i) => from + i)));
   for (const first of firsts)
     for (let second = first + 1; second < Math.min(first + 5, some.length); second++) {
-      const track = follow(clicks, some[first]!, some[second]!, marks);
+      const track = follow(clicks, isEcho, some[first]!, some[second]!, marks);
       if (!best || worth(track) > worth(best)) best = track;
     }
   return best;
@@ -156,12 +159,13 @@ function bestTrack(clicks: readonly Click[], some: readonly number[], marks: num
  */
 export function trackPulses(clicks: readonly Click[], marks = 1): TrackedPulses[] {
   const all = clicks.map((_, i) => i);
-  const own = all.filter((i) => {
-    for (let j = i - 1; j >= 0 && clicks[i]!.t - clicks[j]!.t < echoS; j--) if (clicks[j]!.loud > louder * clicks[i]!.loud) return false;
-    return true;
+  const isEcho = all.map((i) => {
+    for (let j = i - 1; j >= 0 && clicks[i]!.t - clicks[j]!.t < echoS; j--) if (clicks[j]!.loud > louder * clicks[i]!.loud) return true;
+    return false;
   });
-  const best = bestTrack(clicks, all, marks);
-  const ownBest = own.length < all.length ? bestTrack(clicks, own, marks) : null;
+  const own = all.filter((i) => !isEcho[i]);
+  const best = bestTrack(clicks, isEcho, all, marks);
+  const ownBest = own.length < all.length ? bestTrack(clicks, isEcho, own, marks) : null;
   const same = best && ownBest && best.times.length === ownBest.times.length && best.times.every((t, i) => t === ownBest.times[i]);
   return [best, same ? null : ownBest].filter((track) => track !== null);
 }

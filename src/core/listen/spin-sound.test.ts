@@ -67,9 +67,9 @@ describe("a free run's recording", () => {
 
   const losses = { a: 5, b: 0.12, c: 0.0006 };
   /** How many of twenty recordings hold the truth in all three intervals, and how many were refused. */
-  const held = (record: (random: () => number) => { sound: Float64Array; marks: number }) => {
+  const held = (record: (random: () => number) => { sound: Float64Array; marks: number }, recordings = 20) => {
     const count = { held: 0, refused: 0 };
-    for (let seed = 1; seed <= (mutating ? 3 : 20); seed++) {
+    for (let seed = 1; seed <= (mutating ? 3 : recordings); seed++) {
       const { sound, marks } = record(stream(seed));
       const heard = spinFromSound({ sound, rate }, marks);
       if (!heard.ok) count.refused++;
@@ -125,13 +125,15 @@ describe("a free run's recording", () => {
     };
     // Slower clicks are softer.
     const softer = (i: number) => 0.3 - (0.2 * i) / ran.length;
-    const rumbling = held((random) => ({ sound: recorded(random, softer), marks: 1 }));
-    expect(rumbling.held).toBeGreaterThanOrEqual(least);
+    // Forty of each, and of more kinds: npm run heard.
+    const few = mutating ? 2 : 7;
+    const rumbling = held((random) => ({ sound: recorded(random, softer), marks: 1 }), 8);
+    expect(rumbling.held).toBeGreaterThanOrEqual(few);
     const room = [0.013, 0.027, 0.058].map((late, k) => [late, 0.3 * 0.7 ** k] as const);
-    const roomy = held((random) => ({ sound: inRoom(recorded(random, softer), rate, room), marks: 1 }));
-    expect(roomy.held).toBeGreaterThanOrEqual(least);
-    const twice = held((random) => ({ sound: inRoom(recorded(random, softer), rate, [[0.012, 0.5]]), marks: 1 }));
-    expect(twice.held).toBeGreaterThanOrEqual(least);
+    const roomy = held((random) => ({ sound: inRoom(recorded(random, softer), rate, room), marks: 1 }), 8);
+    expect(roomy.held).toBeGreaterThanOrEqual(few);
+    const twice = held((random) => ({ sound: inRoom(recorded(random, softer), rate, [[0.012, 0.5]]), marks: 1 }), 8);
+    expect(twice.held).toBeGreaterThanOrEqual(few);
   });
 
   it("is refused where the spool is lost on its way and many clicks come after", () => {

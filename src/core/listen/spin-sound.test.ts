@@ -126,7 +126,7 @@ describe("a free run's recording", () => {
     // Slower clicks are softer.
     const softer = (i: number) => 0.3 - (0.2 * i) / ran.length;
     // Forty of each, and of more kinds: npm run heard.
-    const few = mutating ? 2 : 7;
+    const few = mutating ? 2 : 6;
     const rumbling = held((random) => ({ sound: recorded(random, softer), marks: 1 }), 8);
     expect(rumbling.held).toBeGreaterThanOrEqual(few);
     const room = [0.013, 0.027, 0.058].map((late, k) => [late, 0.3 * 0.7 ** k] as const);

@@ -28,6 +28,20 @@ describe("a pickup's pulses", () => {
     }
   });
 
+  it("are counted on over one that was missed near the end of many, which moves few of them", () => {
+    const random = stream(2);
+    const long = passages({ a: 2, b: 0.05, c: 0.0002 }, 120, 1, 60)
+      .slice(0, -1)
+      .map((t) => t + 0.0003 * normal(random));
+    expect(long.length).toBeGreaterThan(150);
+    const read = fitPulses(
+      long.filter((_, i) => i !== long.length - 4),
+      1,
+    );
+    expect([read.missed, read.others]).toEqual([1, 0]);
+    expect(read.places.at(-1)).toBe(long.length - 1);
+  });
+
   it("are told from one that is none", () => {
     for (const at of [5, 25]) {
       const times = timed(stream(at));
@@ -170,6 +184,16 @@ describe("whether a track is the run", () => {
     const run = runAmong(twice, 1)!;
     expect(run.pulses.times.every((t) => twice.some((click) => click.t === t && click.loud === 1))).toBe(true);
     expect(run).toMatchObject({ heardShare: 1, besides: 0, sure: true });
+  });
+
+  it("is of two that may be it the one whose pulses come closer to when they are due", () => {
+    const random = stream(15);
+    const clicks = timed(random).flatMap((t, i) => [
+      { t, loud: 1 },
+      { t: t + 0.5 * ((ran[i + 1] ?? t + 1) - ran[i]!) + 0.004 * normal(random), loud: 0.7 },
+    ]);
+    const run = runAmong(clicks.slice(0, -1), 1)!;
+    expect(run.pulses.times).toEqual(clicks.filter(({ loud }) => loud === 1).map(({ t }) => t));
   });
 
   it("is none of clicks that come too unevenly", () => {

@@ -2,26 +2,26 @@
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { hasFreeSpool, type LeverDrag, leverForce, type Star, starForce } from "@/core/drag/adjusters";
-import { capacityNmm, type DragElement, gapsOf, type PressureModel, stackFault } from "@/core/drag/capacity";
+import { capacityNmm, type DragElement, gapsOf, type PressureModel } from "@/core/drag/capacity";
 import { type DiscSpring, stackOf } from "@/core/drag/disc-springs";
 import { dragLimit } from "@/core/drag/drag-limit";
 import { type DragUse, dragAdvice, dragShares, type MeasuredPull } from "@/core/drag/fit-drag";
 import { pullN } from "@/core/drag/pull";
 import { type ModelNumber, modelNumbers, type NumbersOfModel } from "@/core/gauges/model-numbers";
 import type { Phase } from "@/core/proving/observation";
-import { readMeasure } from "@/core/units/read-measure";
 import { convert, type UnitOf, unitFactors } from "@/core/units/units";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field, Refused } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { type DragTyped, readDrag } from "./drag-typed";
 import { StackDrawing } from "./drawn/stack-drawing";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { type FitFigure, MeasuredPanel } from "./measured-panel";
 import { type StackRow, StackTable } from "./stack-table";
-import { shown, typedMm, typedNumber } from "./typed";
+import { shown } from "./typed";
 
 const ofStar = ["pitch", "stiffness", "stop", "efficiency", "loss"] as const;
 const ofLever = ["leverStiffness", "knobPitch", "gap", "efficiency", "loss"] as const;
@@ -56,28 +56,8 @@ const ownSprings: Props["springs"] = [true, false].map((up) => ({
   up,
 }));
 
-/** Fields that take a length: millimetres, or inches as typed. */
-const lengths: ReadonlySet<string> = new Set(["pitch", "arbor", "full", "knobPitch", "gap"]);
-
-const elementOf = (row: StackRow): DragElement => ({
-  member: row.member,
-  outsideMm: typedMm(row.outside),
-  insideMm: typedMm(row.inside),
-  mu: row.mu.trim() === "" ? null : typedNumber(row.mu),
-});
 /** How far a coefficient is usually off when it was not measured on this reel. */
 const muOff = 0.2;
-
-/** "0 0; 60 0.4" as points of a cam. */
-const pointsOf = (text: string) =>
-  text
-    .split(";")
-    .map((point) => point.trim())
-    .filter(Boolean)
-    .map((point) => {
-      const [degrees, rise] = point.split(/\s+/);
-      return { degrees: typedNumber(degrees ?? ""), riseMm: typedMm(rise ?? "") };
-    });
 
 /** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
 export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, pulls, own, keepNumbers, keep }: Props) {
@@ -94,7 +74,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
     })),
   );
   const [model, setModel] = useState<PressureModel>("uniform-pressure");
-  const [typed, setTyped] = useState({
+  const [typed, setTyped] = useState<DragTyped>({
     pitch: startOf("pitch"),
     stiffness: startOf("stiffness"),
     stop: startOf("stop"),
@@ -117,44 +97,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   const [use, setUse] = useState<DragUse>("usual");
   // Within the travel of usual tension washers: beyond it they are flat.
   const [percent, setPercent] = useState(25);
-  const value = Object.fromEntries(
-    Object.entries(typed).map(([key, text]) => [
-      key,
-      key === "breaking" ? convert("force", readMeasure(text, "N", unit), "N", unit) : lengths.has(key) ? typedMm(text) : typedNumber(text),
-    ]),
-  ) as Record<keyof typeof typed, number>;
-  const between = (key: keyof typeof typed, low: number, high: number, words: string) =>
-    value[key] >= low && value[key] <= high ? undefined : words;
-  const errors: Partial<Record<keyof typeof typed, string | undefined>> = {
-    pitch: between("pitch", 0.05, 5, "A thread's pitch is 0.05 to 5 mm."),
-    stiffness: between("stiffness", 10, 1e6, "How much the stack gives: 10 N/mm or more."),
-    stop: between("stop", 0.05, 20, "Turns to the end of the thread, above 0."),
-    ratio: between("ratio", 0.2, 20, "A ratio from 0.2 to 20; 1 for a drag on the spool."),
-    efficiency: between("efficiency", 0.3, 1, "From 0.3 to 1."),
-    loss: between("loss", 0, 2000, "From 0 N·mm up."),
-    arbor: between("arbor", 1, 150, "A radius from 1 mm up."),
-    full: value.full > value.arbor ? between("full", 1, 200, "A radius from 1 mm up.") : "The full spool is wider than its arbor.",
-    breaking: between("breaking", 0.5, 5000, "The line's breaking load in the unit chosen."),
-    leverStiffness: by === "lever" ? between("leverStiffness", 1, 1e6, "From 1 N/mm up.") : undefined,
-    knobPitch: by === "lever" ? between("knobPitch", 0.05, 5, "A pitch is 0.05 to 5 mm.") : undefined,
-    knobTurns: by === "lever" ? between("knobTurns", 0, 20, "From 0 turns up.") : undefined,
-    gap: by === "lever" ? between("gap", 0, 10, "From 0 mm up.") : undefined,
-  };
-  const camPoints = pointsOf(cam);
-  const camFault =
-    by === "lever" &&
-    (camPoints.length < 2 ||
-      camPoints.some(
-        ({ degrees, riseMm }, i) =>
-          !(Number.isFinite(riseMm) && (i === 0 ? Number.isFinite(degrees) : degrees > camPoints[i - 1]!.degrees)),
-      ))
-      ? "Two points or more, degrees and rise, degrees rising: 0 0; 60 0.4"
-      : undefined;
-  const elements = rows.map(elementOf);
-  const fault = stackFault(elements);
-  // The line is no part of the drag: its field stays whatever is typed in it.
-  const { breaking: lineError, ...dragErrors } = errors;
-  const ready = !fault && !camFault && !Object.values(dragErrors).some(Boolean) && rows.length > 1;
+  const { value, errors, camPoints, camFault, elements, fault, lineError, ready } = readDrag({ typed, rows, by, cam, unit });
   const inUnit = (newtons: number) => convert("force", newtons, "N", unit);
 
   const star: Star = useMemo(
@@ -199,7 +142,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
     ? `Drag: ${computed.gaps.length} slipping places; at ${atWords} ${shown(inUnit(fullPull))} ${unit} at a full spool (${shown(inUnit(low), 3)} to ${shown(inUnit(high), 3)}, coefficient ±20 %), ${shown(inUnit(barePull))} ${unit} when it is bare.`
     : "";
   const change = (id: number, edit: Partial<StackRow>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
-  const number = (key: keyof typeof typed, label: string) => (
+  const number = (key: keyof DragTyped, label: string) => (
     <TextField label={label} value={typed[key]} error={errors[key]} onType={(text) => setTyped({ ...typed, [key]: text })} />
   );
   const curveOf = (radius: number, factor = 1) => computed!.steps.map((x) => ({ x, y: inUnit(computed!.pullAt(x, radius, factor)) }));

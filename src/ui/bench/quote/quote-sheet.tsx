@@ -9,10 +9,10 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field, Refused } from "@/ui/controls/field";
-import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { instantWords } from "@/ui/dates";
+import { AddLine } from "./add-line";
 import { DeclineForm } from "./decline-form";
 
 interface Props {
@@ -380,26 +380,5 @@ export function QuoteSheet({
         </div>
       </div>
     </BenchSheet>
-  );
-}
-
-/** A line of the shop's own: postage, something unusual, something taken off. */
-function AddLine({ jobId, add }: { readonly jobId: number; readonly add: Action<number> }) {
-  return (
-    <details>
-      <summary className="act-link min-h-10">Add a line: postage, something unusual</summary>
-      <ActForm
-        action={add}
-        label="Another line of the quote"
-        className="flex flex-wrap items-end gap-2"
-        values={{ words: "Postage", priceMinor: "" }}
-        also={{ jobId }}
-        empties
-      >
-        <FormText name="words" label="For" />
-        <FormText name="priceMinor" label="Amount before tax" figures />
-        <FormSend>Add it</FormSend>
-      </ActForm>
-    </details>
   );
 }

@@ -145,6 +145,9 @@ export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundR
 const farLate = 0.25;
 const mendsTo = 0.6;
 
+/** So far off on the middle nothing was counted that turns: pulses rise, so that none is further off than half the time between them. */
+const noRun = 0.35;
+
 /** A pickup's pulses as they were read. */
 export interface ReadPulses {
   readonly fit: SpinFit;
@@ -163,16 +166,21 @@ export interface ReadPulses {
 export function fitPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
   const fit = fitSpin(times, marksPerTurn);
   const whole = { fit, times, places: times.map((_, i) => i), missed: 0, others: 0 };
-  const follows = lateShare(times, fit) <= mostLateShare;
+  // Of very many pulses one more or less is not to be seen, nor does it matter.
+  if (fit.cannot || fit.lateS.length < times.length) return whole;
+  const off = lateShare(times, fit);
   // One that is missed late in the run moves few, but moves them far.
   const far = fit.lateS.some((late, i) => Math.abs(late) > farLate * (times[Math.max(1, i)]! - times[Math.max(1, i) - 1]!));
-  if (fit.cannot || (follows && !far)) return whole;
+  if (off <= mostLateShare && !far) return whole;
   const run = runAmong(
     times.map((t) => ({ t, loud: 1 })),
     marksPerTurn,
   );
-  if (follows && !(run?.sure && run.fit.timingS < mendsTo * fit.timingS)) return whole;
-  if (!run?.sure) return { ...whole, fit: { ...fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
+  // Pulses close upon each other are timed no better than others: coming unevenly they may yet be all of them.
+  if (!run?.sure || run.fit.timingS > mendsTo * fit.timingS)
+    return off <= noRun
+      ? whole
+      : { ...whole, fit: { ...fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
   const { fitted } = run;
   return { fit: run.fit, ...fitted, missed: run.pulses.missed, others: times.length - fitted.times.length };
 }

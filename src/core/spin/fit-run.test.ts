@@ -51,6 +51,21 @@ describe("a pickup's pulses", () => {
     }
   });
 
+  it("are each the first of two where a contact bounces, always or now and then", () => {
+    for (const often of [1, 0.2])
+      for (const seed of [21, 22, 23, 24, 25]) {
+        const random = stream(seed);
+        const times = timed(random, 0.0002);
+        const bounced = times.flatMap((t) => (random() < often ? [t, t + 0.001 + 0.002 * random()] : [t]));
+        const read = fitPulses(bounced, 1);
+        expect(read.fit.cannot).toBe("");
+        expect(read.missed).toBe(0);
+        // One or another at its ends may be left out of the fit.
+        expect(read.times.filter((t) => !times.includes(t))).toEqual([]);
+        expect(read.times.length).toBeGreaterThan(times.length - 4);
+      }
+  });
+
   it("hold the truth in their intervals with some missed and some too many, as often as they say", () => {
     const trials = mutating ? 10 : 60;
     const held = { a: 0, b: 0, c: 0 };

@@ -145,6 +145,8 @@ export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundR
 const farLate = 0.25;
 const mendsTo = 0.6;
 
+/** A pulse after so small a share of the time between those around it is a bounce. */
+const bounceShare = 0.15;
 /** So far off on the middle nothing was counted that turns: pulses rise, so that none is further off than half the time between them. */
 const noRun = 0.35;
 
@@ -159,28 +161,47 @@ export interface ReadPulses {
   readonly others: number;
 }
 
+const asCounted = (times: readonly number[], marksPerTurn: number): ReadPulses => ({
+  fit: fitSpin(times, marksPerTurn),
+  times,
+  places: times.map((_, i) => i),
+  missed: 0,
+  others: 0,
+});
+
+/** Whether pulses come as the law has them, one after the other. Of very many one more or less is not to be seen, nor does it matter. */
+function countedWell({ times, fit }: ReadPulses): boolean {
+  if (fit.lateS.length < times.length) return fit.lateS.length > 0;
+  // One that is missed late in the run moves few, but moves them far.
+  const far = fit.lateS.some((late, i) => Math.abs(late) > farLate * (times[Math.max(1, i)]! - times[Math.max(1, i) - 1]!));
+  return lateShare(times, fit) <= mostLateShare && !far;
+}
+
+/** Pulses without those that come at once after another: a contact bounces. */
+function withoutBounces(times: readonly number[]): readonly number[] {
+  const gaps = times.map((t, i) => (i ? t - times[i - 1]! : Number.POSITIVE_INFINITY));
+  return times.filter((_, i) => !(gaps[i]! < bounceShare * Math.max(...gaps.slice(Math.max(1, i - 2), i + 3))));
+}
+
 /**
  * Losses from a pickup's pulses, one after the other: all are the run's, unless they come so unevenly that some must be missing or too many.
  * @param times seconds, rising. @throws RangeError as fitSpin does.
  */
 export function fitPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
-  const fit = fitSpin(times, marksPerTurn);
-  const whole = { fit, times, places: times.map((_, i) => i), missed: 0, others: 0 };
-  // Of very many pulses one more or less is not to be seen, nor does it matter.
-  if (fit.cannot || fit.lateS.length < times.length) return whole;
-  const off = lateShare(times, fit);
-  // One that is missed late in the run moves few, but moves them far.
-  const far = fit.lateS.some((late, i) => Math.abs(late) > farLate * (times[Math.max(1, i)]! - times[Math.max(1, i) - 1]!));
-  if (off <= mostLateShare && !far) return whole;
+  const all = asCounted(times, marksPerTurn);
+  if (countedWell(all)) return all;
+  const mends = (fit: SpinFit, before: SpinFit) => !(before.timingS * mendsTo <= fit.timingS);
+  const quiet = withoutBounces(times);
+  const once = quiet.length < times.length && quiet.length >= leastPulses ? asCounted(quiet, marksPerTurn) : all;
+  const base = once !== all && mends(once.fit, all.fit) ? { ...once, others: times.length - quiet.length } : all;
+  if (base.fit.cannot || (base !== all && countedWell(base))) return base;
   const run = runAmong(
-    times.map((t) => ({ t, loud: 1 })),
+    base.times.map((t) => ({ t, loud: 1 })),
     marksPerTurn,
   );
+  if (run?.sure && mends(run.fit, base.fit))
+    return { fit: run.fit, ...run.fitted, missed: run.pulses.missed, others: times.length - run.fitted.times.length };
   // Pulses close upon each other are timed no better than others: coming unevenly they may yet be all of them.
-  if (!run?.sure || run.fit.timingS > mendsTo * fit.timingS)
-    return off <= noRun
-      ? whole
-      : { ...whole, fit: { ...fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
-  const { fitted } = run;
-  return { fit: run.fit, ...fitted, missed: run.pulses.missed, others: times.length - fitted.times.length };
+  if (lateShare(base.times, base.fit) <= noRun) return base;
+  return { ...base, fit: { ...base.fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
 }

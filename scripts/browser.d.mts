@@ -3,5 +3,6 @@ export function openBrowser(options?: {
   width?: number;
   height?: number;
   camera?: string;
+  sound?: string;
   trusting?: boolean;
 }): Promise<{ driver: WebDriver & { sendDevToolsCommand(name: string, params: object): Promise<void> }; close: () => Promise<void> }>;

@@ -5,8 +5,11 @@ import { join } from "node:path";
 import { Builder } from "selenium-webdriver";
 import chrome from "selenium-webdriver/chrome.js";
 
-/** @param camera a file of pictures (Motion JPEG) that the browser takes for its camera. @param trusting takes a certificate nobody signed. */
-export async function openBrowser({ width = 1280, height = 800, camera = "", trusting = false } = {}) {
+/**
+ * @param camera a file of pictures (Motion JPEG) that the browser takes for its camera. @param sound a WAV it hears over and over for its microphone.
+ * @param trusting takes a certificate nobody signed.
+ */
+export async function openBrowser({ width = 1280, height = 800, camera = "", sound = "", trusting = false } = {}) {
   const profile = mkdtempSync(join(tmpdir(), "zorbek-chromium-"));
   const options = new chrome.Options();
   options.setChromeBinaryPath("/usr/bin/chromium");
@@ -22,9 +25,9 @@ export async function openBrowser({ width = 1280, height = 800, camera = "", tru
     "--hide-scrollbars",
     `--user-data-dir=${profile}`,
     `--window-size=${width},${height}`,
-    ...(camera
-      ? ["--use-fake-ui-for-media-stream", "--use-fake-device-for-media-stream", `--use-file-for-fake-video-capture=${camera}`]
-      : []),
+    ...(camera || sound ? ["--use-fake-ui-for-media-stream", "--use-fake-device-for-media-stream"] : []),
+    ...(camera ? [`--use-file-for-fake-video-capture=${camera}`] : []),
+    ...(sound ? [`--use-file-for-fake-audio-capture=${sound}`] : []),
   );
   if (trusting) options.setAcceptInsecureCerts(true);
   const driver = await new Builder()

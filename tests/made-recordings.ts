@@ -203,19 +203,24 @@ interface GearKind {
   readonly roomy?: boolean;
   /** Turns counted too many. */
   readonly miscounted?: number;
+  /** Half a second to two of a still room before the first turn and after the last. */
+  readonly idle?: boolean;
 }
 const [softly, loudly] = [0.03, 0.04];
 export const gearKinds: Readonly<Record<string, GearKind>> = {
   "a tooth of the gear": { ticks: "gear" },
   "the same, one turn too many counted": { ticks: "gear", miscounted: 1 },
+  "the same, a still room before and after": { ticks: "gear", idle: true },
   "the same, softly": { ticks: "gear", loud: softly },
   "the same, in a room with walls": { ticks: "gear", roomy: true },
   "the same, in a loud mesh": { ticks: "gear", mesh: loudly },
   "a tooth of the pinion": { ticks: "pinion" },
+  "the same of the pinion, a still room before and after": { ticks: "pinion", idle: true },
   "the same of the pinion, softly": { ticks: "pinion", loud: softly },
   "the same of the pinion, in a room with walls": { ticks: "pinion", roomy: true },
   "the same of the pinion, in a loud mesh": { ticks: "pinion", mesh: loudly },
   "nothing wrong": { ticks: "none" },
+  "nothing wrong, a still room before and after": { ticks: "none", idle: true },
   "nothing wrong, in a room with walls": { ticks: "none", roomy: true },
   "nothing wrong, a loud mesh": { ticks: "none", mesh: loudly },
   "nothing wrong, a hand that presses much harder once a turn": { ticks: "none", press: 0.6 },
@@ -233,9 +238,10 @@ export function recordGear(kind: GearKind, seed: number) {
   const [waver, drift, phase] = [0.02 + 0.03 * random(), 0.04 * random(), 2 * Math.PI * random()];
   const since = (turn: number) =>
     period * (turn + (waver / (2 * Math.PI)) * Math.sin(2 * Math.PI * turn + phase) + (drift * turn * (turn - turns)) / turns);
-  const at = (turn: number) => since(turn) - since(0);
+  const [beforeS, afterS] = kind.idle ? [0.5 + 1.5 * random(), 0.5 + 1.5 * random()] : [0, 0];
+  const at = (turn: number) => beforeS + since(turn) - since(0);
   const loud = 0.5 + random();
-  const sound = background(at(turns), rate, 0.001 * loud, 0.003, random);
+  const sound = background(at(turns) + afterS, rate, 0.001 * loud, 0.003, random);
   addRumble(sound, 0.002 * loud, random);
   const mesh = (kind.mesh ?? 0.008) * (0.6 + 0.8 * random());
   const press = kind.press ?? 0.25 * random();

@@ -132,6 +132,12 @@ export class Person {
     return new Person(driver, close, () => server.base);
   }
 
+  /** Somebody whose device hears a sound over and over. @param sound a WAV. */
+  static async hearing(server: Server, sound: string): Promise<Person> {
+    const { driver, close } = await openBrowser({ sound });
+    return new Person(driver, close, () => server.base);
+  }
+
   /** Somebody at another device, over the network. @param camera what its camera sees. */
   static async elsewhere(server: Server, size: { width: number; height: number }, camera = ""): Promise<Person> {
     const { driver, close } = await openBrowser({ ...size, camera, trusting: true });

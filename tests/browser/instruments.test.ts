@@ -6,7 +6,7 @@ import { afterAll, describe, expect, it } from "vitest";
 import wavefile from "wavefile";
 import { addClick, background, passages } from "../made-sounds";
 import { stream } from "../random-stream";
-import { atTheBench, type Person, type Server } from "./bench";
+import { atTheBench, Person, type Server } from "./bench";
 
 let server: Server;
 let person: Person;
@@ -106,6 +106,33 @@ describe("measuring at Test", () => {
     await answered("click", count("click"));
     expect(stored<number>("click", "value")).toBeGreaterThan(19);
     expect(stored<number>("click", "value")).toBeLessThan(20.5);
+  });
+
+  it("listens with the device's own microphone until it is told that was it, and keeps what it heard", async () => {
+    const listener = await Person.hearing(server, clickWav());
+    try {
+      await listener.go("/bench/Z-00009-2/test");
+      await listener.press("Click");
+      await listener.press("Listen with this device");
+      await listener.sees("A second of silence, then draw line.");
+      await listener.sees("4 s");
+      await listener.press("That was it");
+      await listener.sees("above it. Compare only at one distance.");
+      const before = count("click");
+      await listener.press("Good");
+      await listener.driver.wait(() => count("click") > before, 10_000);
+    } finally {
+      await listener.close();
+    }
+    expect([stored("click", "simulated"), stored("click", "instrument")]).toEqual([0, "this device's microphone"]);
+    expect(stored<number>("click", "value")).toBeGreaterThan(17);
+    expect(stored<number>("click", "value")).toBeLessThan(22);
+  });
+
+  it("says what to do where no microphone is given", async () => {
+    await person.go("/gauges/spin");
+    await person.press("Listen with this device");
+    await person.sees("Allow it for this page, or take a recording from a file instead.");
   });
 
   it("reads a free run off a recording of its ticks: seconds from the standard start, and what it loses", async () => {

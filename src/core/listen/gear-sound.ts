@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from "@/core/result";
 import { clicksOfSound } from "@/core/spin/onsets";
-import { comeEvenly, envelopeHz, envelopeOf, lineOverFloor, overtonesOverFloor } from "./handle-orders";
+import { comeEvenly, envelopeHz, envelopeOf, lineOverFloor, overtonesOverFloor, turningPart } from "./handle-orders";
 import { checkRecording, type Recording } from "./recording";
 import { spectrumOf } from "./spectrum";
 import { whitened } from "./whitened";
@@ -65,11 +65,11 @@ export function gearFromSound(recording: Recording, handleTurns: number, ratio: 
   if (!(ratio >= 0.5 && ratio <= 12)) return fail("ratio", "The ratio of gear to pinion, 0.5 to 12.");
   const fits = checkRecording(recording, 3);
   if (!fits.ok) return fits;
-  const handleHz = handleTurns / (recording.sound.length / recording.rate);
+  const { sound, rate } = turningPart(recording);
+  const handleHz = handleTurns / (sound.length / rate);
   if (handleHz < 0.2 || handleHz > 6) return fail("speed", "Turn about once a second: slower or faster is not to be told apart.");
-  const loud = envelopeOf(recording);
+  const loud = envelopeOf({ sound, rate });
   const spectrum = spectrumOf(loud, envelopeHz, 2 ** Math.floor(Math.log2(loud.length)));
-  const { sound, rate } = recording;
   const ticks = clicksOfSound(whitened(sound, rate), rate);
   const line = (order: number, says: string, overLeastDb: number): Line => {
     const counted = comeEvenly(ticks, order * handleTurns, 1 / (order * handleHz));

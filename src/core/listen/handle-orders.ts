@@ -3,6 +3,33 @@ import type { Click } from "@/core/spin/onsets";
 import type { Recording } from "./recording";
 import type { Spectrum } from "./spectrum";
 
+/** How long a stretch is whose loudness says whether the handle turns, s. */
+const stretchS = 0.1;
+/** A reel that turns is so many times as loud as the still room, or nobody can tell when it began. */
+const louderThanStill = 1.6;
+
+/**
+ * The part of a recording in which the handle turns: nobody begins to turn as he begins to record. All of it where the room before and after is
+ * not stiller than the reel between two ticks.
+ */
+export function turningPart({ sound, rate }: Recording): Recording {
+  const step = Math.round(rate * stretchS);
+  const louds = Array.from({ length: Math.floor(sound.length / step) }, (_, n) => {
+    let sum = 0;
+    for (let i = Math.max(1, n * step); i < (n + 1) * step; i++) sum += Math.abs(sound[i]! - sound[i - 1]!);
+    return sum / step;
+  });
+  const [still, usual] = [quantile(louds, 0.03), median(louds)];
+  if (!(usual > louderThanStill * still)) return { sound, rate };
+  const turns = louds.map((loud) => loud > Math.sqrt(still * usual));
+  // One knock is no turning: of five stretches four are loud.
+  const goesOn = (n: number) => turns[n] && turns.slice(n, n + 5).filter(Boolean).length >= 4;
+  const from = turns.findIndex((_, n) => goesOn(n));
+  const last = turns.findLastIndex((_, n) => n >= 4 && goesOn(n - 4) && turns[n]);
+  if (from < 0 || (last + 1 - from) * 2 < turns.length) return { sound, rate };
+  return { sound: Array.prototype.slice.call(sound, from * step, (last + 1) * step) as number[], rate };
+}
+
 /** Samples a second an envelope has. */
 export const envelopeHz = 500;
 
@@ -55,10 +82,13 @@ export function overtonesOverFloor(spectrum: Spectrum, hz: number): number {
 /** How much louder than nearly all others ticks have to be that are picked out from among them. */
 const standsOut = 1.5;
 
+/** A recording that goes on longer than the hand turned makes the distance between ticks look larger than it is, by this much at most. */
+const closerAtMost = 0.6;
+
 /**
  * Whether as many ticks as were to come stand at even distances: all there are, or the loudest of them where the mesh ticks beside them. Those
  * have to stand out, for a hand that presses harder once a turn makes a louder stretch of the mesh as well.
- * @param apartS between two of them.
+ * @param apartS between two of them, if the hand turned from the beginning of the recording to its end.
  */
 export function comeEvenly(ticks: readonly Click[], expected: number, apartS: number): boolean {
   if (ticks.length < 0.85 * expected - 1) return false;
@@ -68,7 +98,10 @@ export function comeEvenly(ticks: readonly Click[], expected: number, apartS: nu
   const louds = (some: readonly Pick<Click, "loud">[]) => some.map(({ loud }) => loud);
   if (!all && median(louds(counted)) < standsOut * quantile(louds(byLoudness.slice(counted.length)), 0.95)) return false;
   const times = counted.map(({ t }) => t).sort((a, b) => a - b);
-  const off = times.slice(1).map((t, i) => Math.abs((t - times[i]!) / apartS - 1));
+  const gaps = times.slice(1).map((t, i) => t - times[i]!);
+  const own = gaps.length ? median(gaps) : 0;
+  if (own < closerAtMost * apartS || own > 1.15 * apartS) return false;
+  const off = gaps.map((gap) => Math.abs(gap / own - 1));
   // A few chosen ones may stand evenly by chance.
   return off.length > (all ? 3 : 6) && median(off) < 0.15;
 }

@@ -7,16 +7,19 @@ import type { Result } from "@/core/result";
 import { Field } from "@/ui/controls/field";
 import { TextField } from "@/ui/controls/text-field";
 import { decodeSound, unreadableSound } from "./decode-sound";
+import { ListenHere } from "./listen-here";
 import { typedNumber } from "./typed";
 
-/** A recording chosen from a file, decoded and read in the browser; nothing is sent. @param read gives the words under it. */
-function RecordingField({ label, read }: { label: string; read: (recording: Recording) => Result<string> }) {
+/**
+ * A recording of this device's microphone or from a file, read in the browser; nothing is sent. @param does what the hands do while it listens.
+ * @param read gives the words under it.
+ */
+function RecordingField({ label, does, read }: { label: string; does: string; read: (recording: Recording) => Result<string> }) {
   const [message, setMessage] = useState<string>();
   const [said, setSaid] = useState("");
-  const take = async (file: File) => {
+  const take = (recording: Recording | null) => {
     setMessage(undefined);
     setSaid("");
-    const recording = await decodeSound(file);
     if (!recording) return setMessage(unreadableSound);
     const heard = read(recording);
     if (heard.ok) setSaid(heard.value);
@@ -33,11 +36,12 @@ function RecordingField({ label, read }: { label: string; read: (recording: Reco
             onChange={(event) => {
               const file = event.target.files?.[0];
               event.target.value = "";
-              if (file) void take(file);
+              if (file) void decodeSound(file).then(take);
             }}
           />
         )}
       </Field>
+      <ListenHere does={does} onRecording={take} />
       {said && <p role="status">{said}</p>}
     </>
   );
@@ -48,6 +52,7 @@ export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; on
   return (
     <RecordingField
       label="Or a recording of its clicks (WAV)"
+      does="Spin it, and let it run down to the end."
       read={(recording) => {
         const heard = spinFromSound(recording, marksPerTurn);
         if (!heard.ok) return heard;
@@ -79,6 +84,7 @@ export function GearSoundField({
       <div>
         <RecordingField
           label="A recording of it turning (WAV)"
+          does="Turn the handle evenly and count the turns, still before and after."
           read={(recording) => {
             const heard = gearFromSound(recording, typedNumber(turns), ratio, gearTeeth);
             if (!heard.ok) {

@@ -14,6 +14,7 @@ import type { TestId } from "@/core/vocabulary/tests";
 import { TraceChart } from "@/ui/charts/trace-chart";
 import { Key } from "@/ui/controls/keys";
 import { decodeSound, unreadableSound } from "@/ui/gauges/decode-sound";
+import { ListenHere } from "@/ui/gauges/listen-here";
 
 export interface InstrumentReading {
   readonly value: number;
@@ -31,6 +32,12 @@ interface Props {
 }
 
 const pretences = { told: "as told", sound: "a sound reel", worn: "a worn reel" } as const;
+
+/** What the hands do while this device listens in an instrument's stead. */
+const listensFor: Partial<Record<InstrumentSpec["id"], string>> = {
+  "pulse-pickup": "Spin it, and let it run down to the end.",
+  microphone: "A second of silence, then draw line.",
+};
 
 /** What a recording gives an instrument: a click its levels and bands, a spool its speed from click to click. */
 function traceOfSound(
@@ -110,32 +117,36 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
     stream.addEventListener("end", () => finish(false));
     stream.onerror = () => finish(true);
   };
+  const refused = (message: string) => {
+    setState("done");
+    setWords(message);
+    onReading(null);
+  };
+  /** What was measured elsewhere than at the stand-in. @param from what it was measured with. */
+  const keep = (trace: TraceSample[], heard: string, from: string) => {
+    kept.current = trace;
+    setSamples(trace);
+    settle(trace, heard && `${heard} `, { instrument: from, simulated: false });
+  };
+  const hear = (recording: Recording, from: string) => {
+    begin();
+    setFromFile(true);
+    const read = traceOfSound(recording, instrument, Math.max(1, Math.round(Number(marks) || 1)));
+    if (!read.ok) return refused(read.message);
+    keep(read.value.trace, read.value.words, from);
+  };
   const take = async (file: File) => {
     begin();
     setFromFile(true);
-    const refused = (message: string) => {
-      setState("done");
-      setWords(message);
-      onReading(null);
-    };
+    const from = `file ${file.name}`.slice(0, 60);
     if (file.size > 30 * 1024 * 1024) return refused("This file has more than 30 MB: cut it to the measuring itself.");
-    let trace: TraceSample[];
-    let heard = "";
     if (instrument.files.includes("wav") && (/\.wav$/i.test(file.name) || file.type.startsWith("audio/"))) {
       const recording = await decodeSound(file);
-      if (!recording) return refused(unreadableSound);
-      const read = traceOfSound(recording, instrument, Math.max(1, Math.round(Number(marks) || 1)));
-      if (!read.ok) return refused(read.message);
-      trace = read.value.trace;
-      heard = read.value.words;
-    } else {
-      const read = readTraceCsv(await file.text());
-      if (!read.ok) return refused(read.message);
-      trace = read.value;
+      return recording ? hear(recording, from) : refused(unreadableSound);
     }
-    kept.current = trace;
-    setSamples(trace);
-    settle(trace, heard && `${heard} `, { instrument: `file ${file.name}`.slice(0, 60), simulated: false });
+    const read = readTraceCsv(await file.text());
+    if (!read.ok) return refused(read.message);
+    keep(read.value, "", from);
   };
 
   return (
@@ -186,6 +197,9 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
           }}
         />
       </div>
+      {instrument.files.includes("wav") && state !== "running" && (
+        <ListenHere does={listensFor[instrument.id] ?? ""} onRecording={(recording) => hear(recording, "this device's microphone")} />
+      )}
       {samples.length > 0 && <TraceChart samples={samples} unit={instrument.traceUnit} simulated={!fromFile} heightPx={150} />}
       <p role="status" className="num text-note">
         {words}

@@ -1,0 +1,94 @@
+"use client";
+import { useEffect, useRef, useState } from "react";
+import type { Recording } from "@/core/listen/recording";
+import { Key } from "@/ui/controls/keys";
+import { type Recorder, recordSound } from "./record-sound";
+
+/** A recording goes on no longer than this by itself, s. */
+const mostS = 120;
+const lookMs = 200;
+
+/**
+ * Listens with this device's own microphone until it is pressed again. @param does what the hands do meanwhile, said while it listens.
+ * @param onRecording what was heard.
+ */
+export function ListenHere({ does, onRecording }: { does: string; onRecording: (recording: Recording) => void }) {
+  const recorder = useRef<Recorder | null>(null);
+  const gone = useRef(false);
+  const [state, setState] = useState<"still" | "asking" | "listening">("still");
+  const [seconds, setSeconds] = useState(0);
+  const [peak, setPeak] = useState(0);
+  const [message, setMessage] = useState("");
+
+  useEffect(() => {
+    gone.current = false;
+    return () => {
+      gone.current = true;
+      recorder.current?.stop();
+      recorder.current = null;
+    };
+  }, []);
+  const stop = () => {
+    const heard = recorder.current?.stop();
+    recorder.current = null;
+    setState("still");
+    if (heard) onRecording(heard);
+  };
+  const start = async () => {
+    setMessage("");
+    if (!navigator.mediaDevices) return setMessage("This browser gives no microphone to this page. Take a recording from a file instead.");
+    setState("asking");
+    try {
+      const given = await recordSound();
+      if (gone.current) {
+        given.stop();
+        return;
+      }
+      recorder.current = given;
+      setSeconds(0);
+      setState("listening");
+    } catch {
+      setState("still");
+      setMessage("The microphone was not given. Allow it for this page, or take a recording from a file instead.");
+    }
+  };
+  const ended = useRef(stop);
+  ended.current = stop;
+  useEffect(() => {
+    if (state !== "listening") return;
+    const began = Date.now();
+    const looking = setInterval(() => {
+      const past = (Date.now() - began) / 1000;
+      setSeconds(past);
+      setPeak(recorder.current?.peak() ?? 0);
+      if (past > mostS) ended.current();
+    }, lookMs);
+    return () => clearInterval(looking);
+  }, [state]);
+
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-3">
+      <Key className="key-small" busy={state === "asking"} onPress={state === "listening" ? stop : () => void start()}>
+        {state === "listening" ? "That was it" : "Listen with this device"}
+      </Key>
+      {state === "listening" && (
+        <p className="min-w-40 flex-1">
+          <span className="num whitespace-nowrap">{seconds.toFixed(0)} s</span>{" "}
+          <span
+            role="meter"
+            aria-label="How loud it is"
+            aria-valuemin={0}
+            aria-valuemax={1}
+            aria-valuenow={Math.min(1, peak)}
+            className="inline-block h-3 w-20 border border-ink"
+          >
+            <span className="block h-full bg-ink" style={{ width: `${100 * Math.min(1, peak)}%` }} />
+          </span>{" "}
+          {does}
+          {peak > 0.98 ? " Too near: it overdrives." : ""}
+        </p>
+      )}
+      {message && <p role="alert">{message}</p>}
+    </div>
+  );
+}

@@ -27,7 +27,7 @@ export function turningPart({ sound, rate }: Recording): Recording {
   const from = turns.findIndex((_, n) => goesOn(n));
   const last = turns.findLastIndex((_, n) => n >= 4 && goesOn(n - 4) && turns[n]);
   if (from < 0 || (last + 1 - from) * 2 < turns.length) return { sound, rate };
-  return { sound: Array.prototype.slice.call(sound, from * step, (last + 1) * step) as number[], rate };
+  return { sound: Float64Array.from({ length: (last + 1 - from) * step }, (_, i) => sound[from * step + i]!), rate };
 }
 
 /** Samples a second an envelope has. */

@@ -32,6 +32,8 @@ export async function recordSound(): Promise<Recorder> {
     audio.createMediaStreamSource(stream).connect(keeper);
     // Drawn through to the end, silent: a node that leads nowhere need not be run.
     keeper.connect(audio.destination);
+    // Some browsers let no sound run before they are asked.
+    await audio.resume();
   } catch (error) {
     end();
     throw error;

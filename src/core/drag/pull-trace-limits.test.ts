@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { mutating } from "#tests/mutating";
 import { drawAt } from "@/core/promise/draws";
-import { type PullSample, readPullTrace } from "./pull-trace";
+import { type PullSample, readPullTrace, takenUp } from "./pull-trace";
 
 const normal = (seed: number, trial: number, i: number) =>
   Math.sqrt(-2 * Math.log(drawAt(seed, trial, i, 0))) * Math.cos(2 * Math.PI * drawAt(seed, trial, i, 1));
@@ -178,5 +178,47 @@ describe("what a level tells", () => {
     expect(quick.runningToMs).toBeGreaterThan(7900);
     expect(quick.runningToMs).toBeLessThan(8000);
     expect(quick.startRatio).toBeCloseTo(slow.startRatio, 1);
+  });
+});
+
+describe("where the line is taken up", () => {
+  const times = (count: number, stepMs = 40) => Array.from({ length: count }, (_, i) => i * stepMs);
+  /** Ten steps up to a level of 100, and as many more there as told. */
+  const upTo = (flat: number, size = 1) => [
+    ...Array.from({ length: 10 }, (_, i) => 10 * i * size),
+    ...Array.from({ length: flat }, () => 100 * size),
+  ];
+
+  it("is where the force rises no more than a fourth as steeply, over three readings, as from three to eight tenths of its level", () => {
+    // From 30 to 80 it rises ten a reading; from the ninth 20 in three, from the tenth ten in three, from the eleventh nothing.
+    expect(takenUp(times(30), upTo(20), 8, 100)).toBe(10);
+    expect(takenUp(times(30), upTo(20, 0.3), 8, 30)).toBe(10);
+    expect(takenUp(times(30, 120), upTo(20), 8, 100)).toBe(10);
+    // Seven and a half in three is a fourth, 7.4 less.
+    const bent = (rise: number) => [...upTo(1), ...Array.from({ length: 20 }, (_, i) => 100 + ((i + 1) * rise) / 3)];
+    expect(takenUp(times(31), bent(7.6), 8, 100)).toBe(30);
+    expect(takenUp(times(31), bent(7.4), 8, 100)).toBe(10);
+  });
+
+  it("is at once where it jumps up, and at the end where it rises to the end", () => {
+    expect(takenUp(times(20), [0, ...Array.from({ length: 19 }, () => 100)], 1, 100)).toBe(1);
+    expect(takenUp(times(13), upTo(3), 8, 100)).toBe(12);
+    expect(takenUp(times(14), upTo(4), 8, 100)).toBe(10);
+  });
+});
+
+describe("where the running part begins", () => {
+  /** Half a second up, so many readings at the first level, then three seconds at 50. */
+  const stepped = (first: number, count: number) => trace(3.5 + count * 0.04, (s) => (s < 0.5 + count * 0.04 - 0.001 ? first : 50));
+
+  it("is past what is left of a start peak, three in a hundred above the level; without a peak fifteen are part of it", () => {
+    const twoSteps = (peak: number, tail: number) => trace(3.82, (s) => (s < 0.499 ? peak : s < 0.659 ? peak : s < 0.819 ? tail : 50));
+    // Half a second is thirteen readings, the peak four more, its tail four; the reading that comes down is between them.
+    const begins = (samples: readonly PullSample[]) => read(samples).runningFromMs / 40;
+    expect(begins(twoSteps(70, 52))).toBeGreaterThanOrEqual(21);
+    expect(begins(twoSteps(70, 51))).toBeLessThan(21);
+    expect(read(twoSteps(70, 52)).runningMeanN).toBeCloseTo(50, 9);
+    expect(begins(stepped(57, 8))).toBeLessThan(16);
+    expect(begins(stepped(58, 8))).toBeGreaterThanOrEqual(20);
   });
 });

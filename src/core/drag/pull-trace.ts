@@ -68,7 +68,7 @@ function thinned(samples: readonly PullSample[]): readonly PullSample[] {
 }
 
 /** Where the line is taken up: the force rises no more than a fourth as steeply as it did from three to eight tenths of its level. */
-function takenUp(times: readonly number[], even: readonly number[], begin: number, level: number): number {
+export function takenUp(times: readonly number[], even: readonly number[], begin: number, level: number): number {
   const low = even.findIndex((force) => force >= 0.3 * level);
   const steep = low < begin ? (even[begin]! - even[low]!) / (times[begin]! - times[low]!) : Number.POSITIVE_INFINITY;
   const ends = even.findIndex(

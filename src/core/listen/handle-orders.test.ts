@@ -38,6 +38,12 @@ describe("the part in which the handle turns", () => {
     expect([part.rate, part.sound[0], part.sound[1]]).toEqual([100, -0.1, 0.1]);
   });
 
+  it("is all of it at an end where ticks sound alone, every third stretch", () => {
+    const ticking = Array.from({ length: 18 }, (_, n) => (n % 3 ? 0.01 : 0.1));
+    expect(length(sounding(...ticking, ...many(30, 0.1), ...many(6, 0.01)))).toBe(48);
+    expect(length(sounding(...many(6, 0.01), ...many(30, 0.1), ...ticking))).toBe(48);
+  });
+
   it("is all of it where it is not much louder than still, or most of it is", () => {
     expect(length(sounding(...many(5, 0.1), ...many(20, 0.15), ...many(5, 0.1)))).toBe(30);
     expect(length(sounding(...many(5, 0.1), ...many(20, 0.17), ...many(5, 0.1)))).toBe(20);

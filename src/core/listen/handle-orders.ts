@@ -19,15 +19,19 @@ export function turningPart({ sound, rate }: Recording): Recording {
     for (let i = Math.max(1, n * step); i < (n + 1) * step; i++) sum += Math.abs(sound[i]! - sound[i - 1]!);
     return sum / step;
   });
-  const [still, usual] = [quantile(louds, 0.03), median(louds)];
-  if (!(usual > louderThanStill * still)) return { sound, rate };
-  const turns = louds.map((loud) => loud > Math.sqrt(still * usual));
+  const [room, usual] = [quantile(louds, 0.03), median(louds)];
+  if (!(usual > louderThanStill * room)) return { sound, rate };
+  const turns = louds.map((loud) => loud > Math.sqrt(room * usual));
   // One knock is no turning: of five stretches four are loud.
   const goesOn = (n: number) => turns[n] && turns.slice(n, n + 5).filter(Boolean).length >= 4;
-  const from = turns.findIndex((_, n) => goesOn(n));
-  const last = turns.findLastIndex((_, n) => n >= 4 && goesOn(n - 4) && turns[n]);
-  if (from < 0 || (last + 1 - from) * 2 < turns.length) return { sound, rate };
-  return { sound: Float64Array.from({ length: (last + 1 - from) * step }, (_, i) => sound[from * step + i]!), rate };
+  // Nor is it still where every third stretch is loud: so ticks sound that stand alone.
+  const still = (some: readonly boolean[]) => some.filter(Boolean).length <= 0.25 * some.length;
+  const first = turns.findIndex((_, n) => goesOn(n));
+  const end = turns.findLastIndex((_, n) => n >= 4 && goesOn(n - 4) && turns[n]) + 1;
+  const from = still(turns.slice(0, first)) ? first : 0;
+  const to = still(turns.slice(end)) ? end : turns.length;
+  if (first < 0 || (to - from) * 2 < turns.length) return { sound, rate };
+  return { sound: Float64Array.from({ length: (to - from) * step }, (_, i) => sound[from * step + i]!), rate };
 }
 
 /** Samples a second an envelope has. */

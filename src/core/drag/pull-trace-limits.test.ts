@@ -221,4 +221,19 @@ describe("where the running part begins", () => {
     expect(begins(stepped(57, 8))).toBeLessThan(16);
     expect(begins(stepped(58, 8))).toBeGreaterThanOrEqual(20);
   });
+
+  it("is told by the pull that nothing was drawn, where the scale shows nothing", () => {
+    expect(code(Array.from({ length: 60 }, (_, i) => ({ tMs: 40 * i, forceN: 0 })))).toBe("no-slip");
+  });
+
+  it("has to go on for eight tenths of a second and twelve readings", () => {
+    // A jump to the level at once: the first two readings are the peak's and the one that comes down from it.
+    const flat = (readings: number, stepMs: number, after = 10) =>
+      Array.from({ length: 10 + readings + after }, (_, i) => ({ tMs: stepMs * i, forceN: i < 10 || i >= 10 + readings ? 0 : 50 }));
+    // Of a release two readings are left out as well.
+    expect(code(flat(24, 40))).toBe("ok");
+    expect(code(flat(23, 40))).toBe("let-go");
+    expect(code(flat(15, 100))).toBe("ok");
+    expect(code(flat(14, 100))).toBe("let-go");
+  });
 });

@@ -59,7 +59,6 @@ const mostSamples = 500;
 /** As many samples as are of use, each the mean of so many neighbours. */
 function thinned(samples: readonly PullSample[]): readonly PullSample[] {
   const each = Math.ceil(samples.length / mostSamples);
-  if (each === 1) return samples;
   return Array.from({ length: Math.floor(samples.length / each) }, (_, i) => {
     const some = samples.slice(i * each, (i + 1) * each);
     const mean = (of: (sample: PullSample) => number) => some.reduce((sum, sample) => sum + of(sample), 0) / some.length;
@@ -101,7 +100,7 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   const level = median(under.map((i) => even[i]!));
   const begin = even.findIndex((force) => force >= 0.8 * level);
   const last = even.findLastIndex((force) => force >= 0.8 * level);
-  const released = last < samples.length - 1 && even.at(-1)! < 0.8 * level;
+  const released = last < samples.length - 1;
   // Of a release the first samples already fall.
   const end = released ? last - 2 : last;
   // The start peak stands in the first part of what is pulled.
@@ -120,7 +119,7 @@ export function readPullTrace(given: readonly PullSample[]): Result<PullReading,
   const long = run.length >= leastSamples && runTimes.at(-1)! - runTimes[0]! >= leastRunMs;
   if (!long) return released ? letGo() : noSlip();
   const { mean, rise, bow, pulsing, scatter, meanError, freedom } = levelOf(runTimes, run);
-  if (!(mean > 0) || rise > mostRise) return noSlip();
+  if (rise > mostRise) return noSlip();
   if (rise < -mostFall || (bow > mostBow && released)) return letGo();
   if (bow > mostBow) return noSlip();
   const startPeak = forces[peakAt]!;

@@ -220,7 +220,7 @@ describe("whether a track is the run", () => {
     const random = stream(15);
     const clicks = timed(random).flatMap((t, i) => [
       { t, loud: 1 },
-      { t: t + 0.5 * ((ran[i + 1] ?? t + 1) - ran[i]!) + 0.004 * normal(random), loud: 0.7 },
+      { t: t + 0.5 * ((ran[i + 1] ?? t + 1) - ran[i]!) + 0.0012 * normal(random), loud: 0.7 },
     ]);
     const run = runAmong(clicks.slice(0, -1), 1)!;
     expect(run.pulses.times).toEqual(clicks.filter(({ loud }) => loud === 1).map(({ t }) => t));

@@ -7,14 +7,25 @@ import { type Recorder, recordSound } from "./record-sound";
 /** A recording goes on no longer than this by itself, s. */
 const mostS = 120;
 const lookMs = 200;
+/** What ends it. */
+export const thatWasIt = "That was it";
 
 /**
  * Listens with this device's own microphone until it is pressed again. @param does what the hands do meanwhile, said while it listens.
- * @param onRecording what was heard.
+ * @param onRecording what was heard. @param onListening told how it is ended while it listens, and null when it does no more.
  */
-export function ListenHere({ does, onRecording }: { does: string; onRecording: (recording: Recording) => void }) {
+export function ListenHere({
+  does,
+  onRecording,
+  onListening,
+}: {
+  does: string;
+  onRecording: (recording: Recording) => void;
+  onListening?: (stop: (() => void) | null) => void;
+}) {
   const recorder = useRef<Recorder | null>(null);
   const gone = useRef(false);
+  const ended = useRef(() => {});
   const [state, setState] = useState<"still" | "asking" | "listening">("still");
   const [seconds, setSeconds] = useState(0);
   const [peak, setPeak] = useState(0);
@@ -32,6 +43,7 @@ export function ListenHere({ does, onRecording }: { does: string; onRecording: (
     const heard = recorder.current?.stop();
     recorder.current = null;
     setState("still");
+    onListening?.(null);
     if (heard) onRecording(heard);
   };
   const start = async () => {
@@ -47,12 +59,12 @@ export function ListenHere({ does, onRecording }: { does: string; onRecording: (
       recorder.current = given;
       setSeconds(0);
       setState("listening");
+      onListening?.(() => ended.current());
     } catch {
       setState("still");
       setMessage("The microphone was not given. Allow it for this page, or take a recording from a file instead.");
     }
   };
-  const ended = useRef(stop);
   ended.current = stop;
   useEffect(() => {
     if (state !== "listening") return;
@@ -69,7 +81,7 @@ export function ListenHere({ does, onRecording }: { does: string; onRecording: (
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3">
       <Key className="key-small" busy={state === "asking"} onPress={state === "listening" ? stop : () => void start()}>
-        {state === "listening" ? "That was it" : "Listen with this device"}
+        {state === "listening" ? thatWasIt : "Listen with this device"}
       </Key>
       {state === "listening" && (
         <p className="min-w-40 flex-1">

@@ -14,7 +14,7 @@ import type { TestId } from "@/core/vocabulary/tests";
 import { TraceChart } from "@/ui/charts/trace-chart";
 import { Key } from "@/ui/controls/keys";
 import { decodeSound, unreadableSound } from "@/ui/gauges/decode-sound";
-import { ListenHere } from "@/ui/gauges/listen-here";
+import { ListenHere, thatWasIt } from "@/ui/gauges/listen-here";
 
 export interface InstrumentReading {
   readonly value: number;
@@ -29,6 +29,14 @@ interface Props {
   readonly testId: TestId;
   readonly instrument: InstrumentSpec;
   readonly onReading: (reading: InstrumentReading | null) => void;
+  /** What ends the measuring while it goes on; null when it does no more. */
+  readonly onMeasuring: (measuring: Measuring | null) => void;
+}
+
+/** A measuring that goes on: the main key ends it. */
+export interface Measuring {
+  readonly words: string;
+  readonly stop: () => void;
 }
 
 const pretences = { told: "as told", sound: "a sound reel", worn: "a worn reel" } as const;
@@ -72,7 +80,7 @@ function traceOfSound(
  * Streams a measuring from its instrument, or takes it from a file; draws it as it comes and reads the test's number off it. Stopping, and a lost
  * instrument, keep what came.
  */
-export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }: Props) {
+export function InstrumentPanel({ jobId, phase, testId, instrument, onReading, onMeasuring }: Props) {
   const [samples, setSamples] = useState<readonly TraceSample[]>([]);
   const [state, setState] = useState<"idle" | "running" | "done">("idle");
   const [words, setWords] = useState("");
@@ -83,10 +91,19 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
   const kept = useRef<TraceSample[]>([]);
   const fileId = useId();
 
-  useEffect(() => () => source.current?.close(), []);
+  const measuring = useRef(onMeasuring);
+  measuring.current = onMeasuring;
+  useEffect(
+    () => () => {
+      source.current?.close();
+      measuring.current(null);
+    },
+    [],
+  );
 
   const settle = (trace: TraceSample[], before: string, of: { instrument: string; simulated: boolean }) => {
     setState("done");
+    onMeasuring(null);
     const read = readTrace(testId, trace);
     setWords(read.ok ? `${before}${read.value.words}` : read.message);
     onReading(read.ok ? { value: read.value.value, ...of, trace } : null);
@@ -108,6 +125,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
   const start = () => {
     begin();
     setState("running");
+    onMeasuring({ words: instrument.stop, stop: () => finish(false) });
     const stream = new EventSource(`/api/devices/${testId}?job=${jobId}&phase=${phase}&pretend=${pretend}`);
     source.current = stream;
     stream.onmessage = (event) => {
@@ -198,7 +216,11 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading }:
         />
       </div>
       {instrument.files.includes("wav") && state !== "running" && (
-        <ListenHere does={listensFor[instrument.id] ?? ""} onRecording={(recording) => hear(recording, "this device's microphone")} />
+        <ListenHere
+          does={listensFor[instrument.id] ?? ""}
+          onRecording={(recording) => hear(recording, "this device's microphone")}
+          onListening={(stop) => onMeasuring(stop && { words: thatWasIt, stop })}
+        />
       )}
       {samples.length > 0 && <TraceChart samples={samples} unit={instrument.traceUnit} simulated={!fromFile} heightPx={150} />}
       <p role="status" className="num text-note">

@@ -14,6 +14,7 @@ import { useBoard } from "@/ui/act/queue-provider";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import type { Measuring } from "./instrument-panel";
 import { MakeRepair } from "./make-repair";
 import { ReadingRail } from "./reading-rail";
 import { testPress } from "./test-board";
@@ -79,6 +80,8 @@ export function TestRows(props: Props) {
   const empty: Typed = { value: "", setting: "", reading: null, radius: String(lineRadiusMm) };
   const [typed, setTyped] = useState(empty);
   const [wrong, setWrong] = useState(nothingWrong);
+  // While something is measured the main key ends it: an answer now would be one without its reading.
+  const [measuring, setMeasuring] = useState<Measuring | null>(null);
   const type = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   /** Turns to a test, with nothing typed at it yet. The line radius stays: it is the reel's, whatever is tested. */
   const turnTo = (id: TestId | null) => {
@@ -160,9 +163,15 @@ export function TestRows(props: Props) {
       act={
         active ? (
           <>
-            <MainKey words="Good" onPress={() => answer("good")}>
-              Good
-            </MainKey>
+            {measuring ? (
+              <MainKey words={measuring.words} onPress={measuring.stop}>
+                {measuring.words}
+              </MainKey>
+            ) : (
+              <MainKey words="Good" onPress={() => answer("good")}>
+                Good
+              </MainKey>
+            )}
             <Key shortcut="d" words="Doubtful" onPress={() => answer("doubtful")} className="min-w-32">
               Doubtful
             </Key>
@@ -258,6 +267,7 @@ export function TestRows(props: Props) {
                   typed={typed}
                   type={type}
                   wrong={wrong}
+                  onMeasuring={setMeasuring}
                 />
               )}
             </li>

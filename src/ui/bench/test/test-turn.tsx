@@ -10,7 +10,7 @@ import { readMeasure } from "@/core/units/read-measure";
 import { type ForceUnit, sayFigures, sayMeasure, shownUnit, shownValue } from "@/core/units/say-measure";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
-import { InstrumentPanel, type InstrumentReading } from "./instrument-panel";
+import { InstrumentPanel, type InstrumentReading, type Measuring } from "./instrument-panel";
 
 /** What is typed at the test whose turn it is, as it was typed. */
 export interface Typed {
@@ -38,12 +38,13 @@ interface Props {
   readonly type: (change: Partial<Typed>) => void;
   /** What is wrong with what was typed, by field. */
   readonly wrong: Readonly<Record<string, string>>;
+  readonly onMeasuring: (measuring: Measuring | null) => void;
 }
 
 const againstWords = { under: "below usual", within: "as usual", over: "above usual" } as const;
 
 /** The test whose turn it is: how it is made and what for, what such reels leave with, and where its number goes. */
-export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, force, byLever, typed, type, wrong }: Props) {
+export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, force, byLever, typed, type, wrong, onMeasuring }: Props) {
   const { reading } = typed;
   const instrument = instrumentFor(test.id);
   const shown = reading ? reading.value : readMeasure(typed.value, test.unit, shownUnit(test.unit, force));
@@ -134,6 +135,7 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
             testId={test.id}
             instrument={instrument}
             onReading={(reading) => type({ reading })}
+            onMeasuring={onMeasuring}
           />
         )}
       </div>

@@ -15,7 +15,7 @@ import {
 } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
-import { copyData, listCopies, verifyCopy } from "./data-copy";
+import { copyData, letGo, listCopies, verifyCopy } from "./data-copy";
 
 /** What stays of the daily copies: one a day for a week, one a week for five, one a month for twelve. */
 export const backupsKept = { days: 7, weeks: 5, months: 12 } as const;
@@ -62,12 +62,12 @@ export function backupsToKeep(names: readonly string[]): Set<string> {
 
 function thin(folder: string, names: readonly string[]): void {
   const kept = backupsToKeep(names);
-  for (const name of names) if (name.endsWith(daily) && !kept.has(name)) rmSync(join(folder, name), { recursive: true, force: true });
+  for (const name of names) if (name.endsWith(daily) && !kept.has(name)) letGo(folder, name);
   const older = names
     .filter((name) => name.endsWith(beforeImport))
     .sort()
     .slice(0, -importCopiesKept);
-  for (const name of older) rmSync(join(folder, name), { recursive: true, force: true });
+  for (const name of older) letGo(folder, name);
   // What a killed backup left half.
   for (const name of readdirSync(folder))
     if (name.startsWith(".half-") && statSync(join(folder, name)).mtimeMs < Date.now() - 3_600_000)
@@ -114,7 +114,7 @@ function toSecondPlace(directory: string, name: string, place: string): string {
     // Bytes, not links: a stick goes into a pocket.
     cpSync(join(folderOf(directory), name), half, { recursive: true });
     verifyCopy(half, missingIn(half));
-    rmSync(join(folder, name), { recursive: true, force: true });
+    letGo(folder, name);
     renameSync(half, join(folder, name));
     thin(
       folder,

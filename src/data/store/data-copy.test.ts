@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
-import { copiesKept, copyBeforeMigration, copyData, listCopies, verifyCopy } from "./data-copy";
+import { copiesKept, copyBeforeMigration, copyData, letGo, listCopies, verifyCopy } from "./data-copy";
 import { migrationsDirectory, openDatabase, readMigrations } from "./database";
 import type { DataUnusable } from "./unusable";
 
@@ -106,6 +106,39 @@ describe("before a newer version changes the data", () => {
     expect(listCopies(folder)).toHaveLength(copiesKept);
     expect(listCopies(folder)[0]).toMatch(/^20260104T/);
     expect(readdirSync(join(folder, "backups")).filter((name) => name.startsWith("."))).toEqual([]);
+  });
+});
+
+describe("letting copies go", () => {
+  it("leaves the daily ones to their own rule when the data is kept in a new way", () => {
+    oldShop();
+    const db = openDatabase(folder, older);
+    const daily = Array.from({ length: 6 }, (_, day) => `2025010${day + 1}T080000-daily`);
+    for (const name of daily) copyData(db, folder, name);
+    for (let day = 1; day <= 7; day++) copyBeforeMigration(db, folder, "0099-next.sql", new Date(Date.UTC(2026, 0, day)));
+    db.close();
+    const names = listCopies(folder);
+    expect(names.filter((name) => name.endsWith("-daily"))).toEqual(daily);
+    expect(names).toHaveLength(daily.length + copiesKept);
+  });
+
+  it("takes each out of sight before anything in it goes: what a kill leaves is no copy", () => {
+    oldShop();
+    const db = openDatabase(folder, older);
+    copyData(db, folder, "20250101T080000-daily");
+    db.close();
+    const backups = join(folder, "backups");
+    // Killed just when what is out of sight would be taken away.
+    const seen: string[][] = [];
+    expect(() =>
+      letGo(backups, "20250101T080000-daily", (path) => {
+        seen.push(listCopies(folder), readdirSync(join(path, "photos")));
+        throw new Error("killed");
+      }),
+    ).toThrow("killed");
+    expect(seen[0]).toEqual([]);
+    expect(seen[1]!.length).toBeGreaterThan(0);
+    letGo(backups, "no such copy");
   });
 });
 

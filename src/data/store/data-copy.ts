@@ -44,6 +44,17 @@ export function verifyCopy(folder: string, absent: ReadonlySet<string> = new Set
 }
 
 /**
+ * Lets a copy go: out of sight first, by one renaming, so that what a kill leaves of it is never taken for a copy.
+ * @param remove takes away what is out of sight.
+ */
+export function letGo(folder: string, name: string, remove = (path: string): void => rmSync(path, { recursive: true, force: true })): void {
+  if (!existsSync(join(folder, name))) return;
+  const half = join(folder, `.half-${randomUUID()}`);
+  renameSync(join(folder, name), half);
+  remove(half);
+}
+
+/**
  * Copies the database as it is at one instant, with the pictures it names, into a folder that appears whole or not at all. SQLite writes the
  * copy itself (VACUUM INTO, its own way to back up a database in use); it is then on disk, and opened and looked over, before it counts.
  * @param db the open database. @param name what the copy is called. @returns its folder.
@@ -70,7 +81,7 @@ export function copyData(db: Database.Database, directory: string, name: string)
     verifyCopy(half, absent);
     syncPath(join(half, "photos"));
     syncPath(half);
-    rmSync(whole, { recursive: true, force: true });
+    letGo(copies(directory), name);
     renameSync(half, whole);
     syncPath(copies(directory));
     return whole;
@@ -96,7 +107,9 @@ export function copyBeforeMigration(db: Database.Database, directory: string, mi
   const stamp = now.toISOString().replace(/[-:]/g, "").slice(0, 15);
   try {
     const folder = copyData(db, directory, `${stamp}-before-${migration.replace(/\.sql$/, "")}`);
-    for (const old of listCopies(directory).slice(0, -copiesKept)) rmSync(join(copies(directory), old), { recursive: true, force: true });
+    // Those of before migrations alone: the daily ones have their own rule.
+    const ofMigrations = listCopies(directory).filter((name) => /-before-\d/.test(name));
+    for (const old of ofMigrations.slice(0, -copiesKept)) letGo(copies(directory), old);
     return folder;
   } catch (error) {
     throw new DataUnusable(

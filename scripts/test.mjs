@@ -28,7 +28,7 @@ function step(name, work) {
   return good;
 }
 
-const firstLines = (messages) => messages.join("\n").split("\n").slice(0, 3).join("\n    ");
+const firstLines = (messages) => messages.join("\n").split("\n").slice(0, 40).join("\n    ");
 
 const node = (...args) => spawnSync("node", args, { stdio: "inherit", cwd: root }).status === 0;
 

@@ -26,8 +26,8 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 export const metadata = { title: "Rack" };
 
-/** How much of a bench hour a tag needs to be read: shorter work still hangs this long. */
-const shortestMinutes = 60;
+/** How much of a bench hour a tag needs to be read, shorter work still hangs this long; and its tag and owner alone, above the one that hangs over it. */
+const readable = { shortestMinutes: 60, seenMinutes: 40 };
 
 /** "3 days": how long ago; empty under a day. */
 function sinceWords(since: string, now: string): string {
@@ -99,7 +99,7 @@ export default async function RackPage() {
         revision={revisionOf(db)}
         move={promiseAnotherDay}
         dayNames={dayNames}
-        days={hangTags(rack, days, minutesPerDay, shortestMinutes).map((hung) => ({
+        days={hangTags(rack, days, minutesPerDay, readable).map((hung) => ({
           ...hung,
           words: hung.day === day ? "Today" : dayWords(hung.day),
           shut: whyShut(opening, hung.day),

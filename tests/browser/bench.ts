@@ -119,6 +119,9 @@ export class Server {
 /** Quotes a text for XPath, which has no escape of its own. */
 const literal = (text: string) => (text.includes('"') ? `concat("${text.split('"').join('", \'"\', "')}")` : `"${text}"`);
 
+/** What a page says after the line of rooms, which is the same on all: a long log keeps its beginning only. */
+const withoutRooms = (words: string) => words.replace(/\s*\n\s*/g, "\n").replace(/^[\s\S]*?\nKeys \?\n/, "");
+
 /** A person at the screen: reads what is shown, presses keys by their words, types into fields by their labels. */
 export class Person {
   private constructor(
@@ -170,7 +173,7 @@ export class Person {
         60,
       )
       .catch(() => {
-        throw new Error(`Waited for "${words}". The page says:\n${last}`);
+        throw new Error(`Waited for "${words}". The page says:\n${withoutRooms(last)}`);
       });
   }
 

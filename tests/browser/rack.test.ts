@@ -10,28 +10,21 @@ atTheBench((startedServer, startedPerson) => {
 });
 
 const column = (words: string) => person.driver.findElement(By.xpath(`//ol/li[.//span[normalize-space()='${words}']]`));
+const textsOf = (elements: readonly WebElement[]) => Promise.all(elements.map((element) => element.getText()));
 const dayOf = (tag: string) => server.list<string>(`SELECT promised_on FROM job WHERE tag = '${tag}'`)[0]!;
 
 describe("the rack", () => {
   it("says how likely each day holds, and shows what a tag does on another day before it is let go there", async () => {
     await person.go("/");
     await person.sees("of 100 such days so many hold");
-    const tags = await person.driver.findElements(By.css("ol ul li"));
-    expect(tags.length).toBeGreaterThan(4);
-    // The first tag that is neither on the shelf nor a lot, and has its number.
-    let from: WebElement | null = null;
-    let tag = "";
-    await person.driver.wait(async () => {
-      for (const one of await person.driver.findElements(By.css("ol ul li"))) {
-        const text = await one.getText();
-        const found = /(Z-\d{5}-\d)\s+\d+/.exec(text);
-        if (!found) continue;
-        from = one;
-        tag = found[1]!;
-        return true;
-      }
-      return false;
-    }, 15_000);
+    const hanging = () => person.driver.findElements(By.css("ol ul li"));
+    const numbered = /^(Z-\d{5}-\d)\s+\d+/;
+    await person.driver.wait(async () => (await textsOf(await hanging())).filter((text) => numbered.test(text)).length > 10, 15_000);
+    // The first tag that is neither on the shelf nor a lot.
+    const texts = await textsOf(await hanging());
+    const first = texts.findIndex((text) => numbered.test(text));
+    const tag = numbered.exec(texts[first]!)![1]!;
+    const from = (await hanging())[first]!;
     const before = dayOf(tag);
     const days = await person.driver.findElements(By.css("ol > li"));
     // Two columns further on.
@@ -40,9 +33,9 @@ describe("the rack", () => {
     const target = days[(at + 2) % Math.min(7, days.length)]!;
     await person.driver
       .actions({ async: true })
-      .move({ origin: from! })
+      .move({ origin: from })
       .press()
-      .move({ origin: from!, x: 14, y: 4 })
+      .move({ origin: from, x: 14, y: 4 })
       .move({ origin: target, duration: 200 })
       .perform();
     await person.sees("instead of");
@@ -54,6 +47,18 @@ describe("the rack", () => {
     await person.press("Undo");
     await person.driver.wait(() => dayOf(tag) === before, 10_000);
     expect(await column("Today").isDisplayed()).toBe(true);
+  });
+
+  it("leaves every tag in sight and within reach, also on a day that holds too much", async () => {
+    await person.go("/");
+    await person.sees("over by");
+    const covered = await person.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll("ol ul li")].filter((tag) => {
+        const { left, top } = tag.getBoundingClientRect();
+        return !tag.contains(document.elementFromPoint(left + 40, top + 20));
+      }).map((tag) => tag.innerText)`,
+    );
+    expect(covered).toEqual([]);
   });
 
   it("promises another day without dragging, and the journal says so", async () => {

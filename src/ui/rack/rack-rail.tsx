@@ -149,7 +149,10 @@ function Tag({ tag, chance, least }: { tag: RailTag; chance: number | null; leas
           <circle cx={tagWidth / 2} cy="8" r="3.5" className="ln-leader" />
           {tag.late && <path d={`M6 ${height - 14}V${height - 6}H40`} className="ln-leader" />}
         </svg>
-        <span className="relative block px-2 pt-3 leading-4">
+        <span
+          className="relative block overflow-hidden px-2 pt-3 leading-4"
+          style={tag.inSightMinutes < tag.lengthMinutes ? { maxHeight: (tag.inSightMinutes / 60) * hourHeight } : undefined}
+        >
           <span className="num text-note flex justify-between font-medium">
             <span className="truncate">{tag.tag}</span>
             {chance !== null && (

@@ -17,6 +17,8 @@ export interface RailTag {
   readonly jobIds: readonly number[];
   readonly fromMinutes: number;
   readonly lengthMinutes: number;
+  /** How much of it nothing hangs over. */
+  readonly inSightMinutes: number;
 }
 
 export interface RailDay {

@@ -157,7 +157,13 @@ describe("what goes in place of what", () => {
     const callout = await person.driver.findElement(By.css('svg [role="button"][aria-label*="Anti-reverse dog"]'));
     await person.driver.executeScript("arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))", callout);
     await person.sees("Also fits");
+    const dog = () =>
+      server.list<string>(
+        "SELECT part_type_id FROM quote_part JOIN job ON job.id = quote_part.job_id WHERE job.tag = 'Z-00010-1' AND position_id LIKE '%dog'",
+      );
+    expect(dog()).toEqual([]);
     await person.press("Use this instead");
+    await until(() => dog().includes("sk-213a"));
     await person.sees("Anti-reverse dog, hardened nose");
     await person.go("/bench/Z-00005-9/parts");
     await person.sees("From a donor reel");
@@ -177,9 +183,18 @@ describe("what goes in place of what", () => {
     await person.sees("Handle knobs");
     await person.press("A new kit");
     await person.type("What it converts to", "Larger gear");
-    await person.type("Part number", "SX-220");
+    await person.type("Number of part 1", "SX-220");
     await person.press("Save the kit");
-    await person.sees("Handle");
+    await person.sees("Choose the seat of SX-220.");
+    await person.type("Seat of part 1", "Bearing pin");
+    await person.rest(320);
+    await person.press("Save the kit");
+    await person.sees("has teeth, and nothing there does");
+    await person.type("Number of part 1", "RL-47");
+    await person.type("Seat of part 1", "Main gear");
+    await person.rest(320);
+    await person.press("Save the kit");
+    await until(() => server.value("SELECT count(*) FROM kit WHERE model_id = 'rill-10' AND kit_json LIKE '%Larger gear%'") === 1);
     expect(server.value("SELECT count(*) FROM interchange_set WHERE name = 'Handle knobs'")).toBe(1);
   });
 });

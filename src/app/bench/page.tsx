@@ -7,7 +7,7 @@ import { listOpenLots } from "@/data/counter/lots";
 import { findJobByTag } from "@/data/jobs/jobs";
 import { listRack } from "@/data/schedule/rack";
 import { stationNames } from "@/ui/bench/stations-words";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 import { dayWords } from "@/ui/dates";
 import { Sheet } from "@/ui/sheets/sheet";
 

@@ -89,6 +89,9 @@ const kit = defineAction({
       .max(60),
   }),
   run: (ctx, { rows, ...rest }) => {
+    const nowhere = rows.find(({ positionId }) => !positionId);
+    if (nowhere)
+      throw new Refusal("kit", nowhere.number ? `Choose the seat of ${nowhere.number}.` : "Choose a seat for each part.", "seats");
     const id = idFor(
       `${rest.modelId} ${rest.name}`,
       listKits(ctx.db, rest.modelId).map((one) => one.id),

@@ -27,6 +27,13 @@ describe("a conversion kit", () => {
     expect(anatomy.positions.find((p) => p.id === "pinion")?.partTypeId).toBe("pinion");
   });
 
+  it("puts teeth where there were teeth, and nothing else there", () => {
+    const only = (positionId: string, partTypeId: string) => kitFaults(anatomy, types, { seats: [{ positionId, partTypeId }] });
+    expect(only("star", "wide-gear")).toEqual([expect.stringMatching(/^Star.* has teeth, and nothing there does\.$/)]);
+    expect(only("main-gear", "star")).toContainEqual(expect.stringMatching(/^Main gear: .* has no teeth\.$/));
+    expect(only("main-gear", "main-gear")).toEqual([]);
+  });
+
   it("names seats and parts that are not there, and a seat asked for twice", () => {
     const faults = kitFaults(anatomy, types, {
       seats: [

@@ -23,8 +23,18 @@ export const withKit = (anatomy: Anatomy, kit: Pick<Kit, "seats">): Anatomy => {
   };
 };
 
+const toothed = (part: PartType | undefined) => part !== undefined && (part.shape.kind === "gear" || part.shape.kind === "pinion");
+
+/** What turns with teeth goes where teeth turned, and nothing else does. */
+function teethFault(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, seat: Kit["seats"][number]): string[] {
+  const at = anatomy.positions.find(({ id }) => id === seat.positionId);
+  const [now, then] = [types.get(at?.partTypeId ?? ""), types.get(seat.partTypeId)];
+  if (!at || !now || !then || toothed(now) === toothed(then)) return [];
+  return [toothed(then) ? `${at.name}: ${then.name} has teeth, and nothing there does.` : `${at.name}: ${then.name} has no teeth.`];
+}
+
 /**
- * What is wrong with a kit for a machine: seats it does not have, a seat twice, and what would not fit once all its parts are in, such as a
+ * What is wrong with a kit for a machine: seats it does not have, a seat twice, teeth where there are none, and what would not fit once all its parts are in, such as a
  * companion that was forgotten. Faults the machine has without the kit are not the kit's.
  */
 export function kitFaults(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, kit: Pick<Kit, "seats">): string[] {
@@ -35,6 +45,7 @@ export function kitFaults(anatomy: Anatomy, types: ReadonlyMap<string, PartType>
     ...asked.filter((id) => !seats.has(id)).map((id) => `This model has no seat ${id}.`),
     ...asked.filter((id, i) => asked.indexOf(id) < i).map((id) => `Two parts of the kit are for ${id}.`),
     ...kit.seats.filter(({ partTypeId }) => !types.has(partTypeId)).map(({ partTypeId }) => `Part ${partTypeId} is not in the catalogue.`),
+    ...kit.seats.flatMap((seat) => teethFault(anatomy, types, seat)),
     ...fitFaults(withKit(anatomy, kit), types).filter((fault) => !before.has(fault)),
   ];
 }

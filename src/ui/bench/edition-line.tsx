@@ -1,7 +1,8 @@
 "use client";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 export interface EditionChoice {
   readonly id: string;

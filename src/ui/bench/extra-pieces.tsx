@@ -2,7 +2,7 @@
 import { useId, useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 export interface ShownExtra {
   readonly id: number;

@@ -1,7 +1,7 @@
 "use client";
 import { useRef } from "react";
 import { useUpload } from "@/ui/act/use-upload";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 import type { BenchHead } from "./bench-sheet";
 
 /** The picture of the joint as it lay when this part came off: from the phone's camera or a file. It comes back at the step that closes it. */

@@ -2,8 +2,8 @@
 import type { TakenDownCard as Card } from "@/core/history/taken-down-card";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
 
 export interface CardToRead extends Omit<Card, "lastOn" | "person"> {
   readonly last: string;

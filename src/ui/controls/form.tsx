@@ -3,7 +3,8 @@ import { createContext, type ReactNode, useContext, useEffect, useRef, useState 
 import { type DefaultValues, type FieldValues, FormProvider, useForm, useFormContext } from "react-hook-form";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "./field";
+import { Field } from "./field";
+import { Refused } from "./refused";
 
 interface FormState {
   readonly faults: Readonly<Record<string, string>>;

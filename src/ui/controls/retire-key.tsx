@@ -1,7 +1,7 @@
 "use client";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "./field";
+import { Refused } from "./refused";
 
 interface Props<I> {
   readonly id: I;

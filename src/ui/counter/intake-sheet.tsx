@@ -17,7 +17,8 @@ import {
 import { familyWords } from "@/core/vocabulary/families";
 import { waterWords } from "@/core/vocabulary/use";
 import type { Action } from "@/ui/act/press";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 import { SearchField } from "@/ui/controls/search-field";
 import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";

@@ -4,8 +4,8 @@ import type { ReactNode } from "react";
 import type { Figure } from "@/core/measures/taken";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 /** The reel a gauge was opened for. */

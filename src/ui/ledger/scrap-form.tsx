@@ -3,7 +3,8 @@ import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly reelId: number;

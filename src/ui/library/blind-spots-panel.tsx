@@ -1,7 +1,7 @@
 "use client";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 import { shown } from "@/ui/gauges/typed";
 
 export interface BlindSpotsProps {

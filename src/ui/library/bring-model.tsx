@@ -4,8 +4,8 @@ import { useState } from "react";
 import type { AnatomyChange } from "@/core/anatomy/compare-anatomies";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { FileField } from "@/ui/controls/file-field";
+import { Refused } from "@/ui/controls/refused";
 
 interface Preview {
   readonly name: string;

@@ -2,8 +2,8 @@
 import { useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { FileField } from "@/ui/controls/file-field";
+import { Refused } from "@/ui/controls/refused";
 
 interface Preview {
   readonly rows: number;

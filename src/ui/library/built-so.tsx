@@ -1,7 +1,8 @@
 "use client";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 /** One thing in which reels of a family differ, the usual way first. */
 export interface ShownVariant {

@@ -6,9 +6,10 @@ import { decodeSerial, patternFault, type SerialRule } from "@/core/anatomy/seri
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
+import { Refused } from "@/ui/controls/refused";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
 import { useDraft } from "./use-draft";
 

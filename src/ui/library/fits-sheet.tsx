@@ -10,8 +10,9 @@ import { type Grade, grades, gradeWords, type InterchangeSet } from "@/core/inte
 import type { Kit } from "@/core/interchange/kit";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
 import { PickMany } from "@/ui/controls/pick-many";
+import { Refused } from "@/ui/controls/refused";
 import { type Choice, SearchField } from "@/ui/controls/search-field";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
@@ -324,7 +325,7 @@ function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () =
   const [note, setNote] = useState("");
   const [caution, setCaution] = useState("");
   const [rows, setRows] = useState<readonly { key: number; positionId: string; number: string }[]>([
-    { key: 0, positionId: positions[0]?.id ?? "", number: "" },
+    { key: 0, positionId: "", number: "" },
   ]);
   return (
     <form
@@ -343,15 +344,16 @@ function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () =
       <Field label="Caution" error={act.fields.caution}>
         {(field) => <input {...field} value={caution} onChange={(event) => setCaution(event.target.value)} autoComplete="off" />}
       </Field>
-      {rows.map((row) => (
+      {rows.map((row, i) => (
         <div key={row.key} className="grid grid-cols-[1fr_160px] gap-1">
           <select
-            aria-label="Seat"
+            aria-label={`Seat of part ${i + 1}`}
             value={row.positionId}
             onChange={(event) =>
               setRows(rows.map((other) => (other.key === row.key ? { ...other, positionId: event.target.value } : other)))
             }
           >
+            <option value="">Choose the seat</option>
             {positions.map((position) => (
               <option key={position.id} value={position.id}>
                 {position.name}
@@ -359,7 +361,7 @@ function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () =
             ))}
           </select>
           <input
-            aria-label="Part number"
+            aria-label={`Number of part ${i + 1}`}
             className="num"
             placeholder="part number"
             value={row.number}
@@ -372,9 +374,7 @@ function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () =
         <button
           type="button"
           className="key key-small"
-          onClick={() =>
-            setRows([...rows, { key: Math.max(...rows.map((row) => row.key)) + 1, positionId: positions[0]?.id ?? "", number: "" }])
-          }
+          onClick={() => setRows([...rows, { key: Math.max(...rows.map((row) => row.key)) + 1, positionId: "", number: "" }])}
         >
           Another part
         </button>

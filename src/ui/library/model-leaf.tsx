@@ -1,7 +1,7 @@
 "use client";
 import type { ReactNode } from "react";
-import { Refused } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
 import { type BlockCell, CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { type ModelPage, ModelPages } from "./model-pages";
 import type { Drafting } from "./use-draft";

@@ -2,8 +2,8 @@
 import type { ReactNode } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
 
 /** An act that is one press: what it takes over stands beside it. */
 export function OneKey({

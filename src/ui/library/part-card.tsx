@@ -2,8 +2,8 @@
 import { formatMinor } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 import { RetireKey } from "@/ui/controls/retire-key";
 
 interface FactsProps {

@@ -5,7 +5,8 @@ import type { ModelPicture } from "@/core/schematic/model-picture";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { useUpload } from "@/ui/act/use-upload";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly modelId: string;

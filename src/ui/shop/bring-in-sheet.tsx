@@ -4,7 +4,7 @@ import { type BringInKind, bringInKindIds, bringInKinds, type ColumnsOf, guessCo
 import { mostRows, type TextTable } from "@/core/bring-in/table";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 import { TabRail } from "@/ui/controls/tab-rail";
 import { type TableFile, TableFileField } from "@/ui/controls/table-file-field";
 import { ChoiceField } from "@/ui/controls/text-field";

@@ -10,8 +10,9 @@ import { type Strength, strengths } from "@/core/diagnosis/strength-table";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sectionWords } from "@/ui/bench/section-words";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 interface Props {

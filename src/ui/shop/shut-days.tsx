@@ -1,8 +1,8 @@
 "use client";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly days: readonly { readonly id: number; readonly words: string }[];

@@ -3,8 +3,8 @@ import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 
 export interface OrderOnItsWay {
   readonly id: number;

@@ -5,7 +5,7 @@ import { formatMinor } from "@/core/money/money";
 import { guessPriceColumns, jumpPercent, type PriceListTold, type PriceRow } from "@/core/ordering/price-list";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 import { type TableFile, TableFileField } from "@/ui/controls/table-file-field";
 import { ChoiceField } from "@/ui/controls/text-field";
 

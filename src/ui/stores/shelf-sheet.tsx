@@ -3,8 +3,8 @@ import { formatMinor } from "@/core/money/money";
 import { type ConsumableId, consumableIds, consumables } from "@/core/ordering/consumables";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { ActForm, FormChoice, FormDay, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { StoresPages } from "./stores-pages";
 

@@ -2,7 +2,8 @@
 import { useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 /** One more act after this one, for every reel of the model: into the playbook by one press. */
 export function ActLesson({ jobId, operationId, learn }: { jobId: number; operationId: string; learn: Action<{ number: number }> }) {

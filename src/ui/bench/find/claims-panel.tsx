@@ -2,8 +2,8 @@
 import { claims as claimWords, standingWords, type WeighedClaim } from "@/core/diagnosis/purchase-check";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly jobId: number;

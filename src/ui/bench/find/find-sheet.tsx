@@ -11,9 +11,9 @@ import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
 import { sectionWords } from "@/ui/bench/section-words";
-import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import { Refused } from "@/ui/controls/refused";
 import { DrawnHere } from "@/ui/glyphs/drawn-here";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
 

@@ -6,7 +6,7 @@ import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type HandBack, HandBackFields, handBackInput } from "@/ui/bench/return/return-fields";
 import { stationNames } from "@/ui/bench/stations-words";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 export interface LotReelPlace {
   readonly tag: string;

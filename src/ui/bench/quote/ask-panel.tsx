@@ -4,8 +4,8 @@ import { formatMinor } from "@/core/money/money";
 import type { Asking } from "@/core/quote/asking";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly jobId: number;

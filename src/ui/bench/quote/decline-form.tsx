@@ -2,7 +2,8 @@
 import { useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly jobId: number;

@@ -3,7 +3,7 @@ import type { WayLine } from "@/core/ways/ways";
 import { benchWays, choicesOf } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 /** One way of working on a job: what holds, whose word it is, and what was said for the job and for the customer. */
 interface Props {

@@ -3,8 +3,8 @@ import type { StationTime } from "@/core/bench-time/station-time";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { stationNames } from "@/ui/bench/stations-words";
-import { Refused } from "@/ui/controls/field";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
+import { Refused } from "@/ui/controls/refused";
 
 /** What each station took by its own clock, to be put right where a hand knows better. */
 export function StationTimes({

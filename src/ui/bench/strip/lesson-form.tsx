@@ -4,7 +4,8 @@ import type { Position } from "@/core/anatomy/types";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 /** Note for this model, for every reel of its model: one press puts it into the playbook as the next version. */
 export function LessonForm({ head, position, learn }: { head: BenchHead; position: Position; learn: Action<{ number: number }> }) {

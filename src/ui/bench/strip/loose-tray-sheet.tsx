@@ -12,9 +12,10 @@ import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
 import { PictureKey } from "@/ui/bench/picture-key";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import { Refused } from "@/ui/controls/refused";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { type LoosePart, loosePress } from "./loose-board";
 

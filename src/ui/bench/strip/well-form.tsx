@@ -8,7 +8,8 @@ import type { Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
-import { Field, Refused } from "@/ui/controls/field";
+import { Field } from "@/ui/controls/field";
+import { Refused } from "@/ui/controls/refused";
 
 interface Props {
   readonly head: BenchHead;

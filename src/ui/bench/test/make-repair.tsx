@@ -1,8 +1,8 @@
 "use client";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
 
 /** A light service that met a fault: it stops here, or goes the long way. */
 export function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<void> }) {

@@ -3,8 +3,8 @@ import Link from "next/link";
 import { grades, gradeWords } from "@/core/interchange/interchange";
 import { formatMinor } from "@/core/money/money";
 import { useAct } from "@/ui/act/use-act";
-import { Refused } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 import type { PlanProps } from "./plan-props";
 import type { Hand } from "./use-order-plan";
 

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSecret, FormSend, FormText } from "@/ui/controls/form";
+import { Refused } from "@/ui/controls/refused";
 
 type Entry = Action<null>;
 /** Whole pages follow: what another person left on the screen goes with them. */
@@ -59,6 +60,7 @@ export function ChooseHere({ then, people, choose }: { then: string; people: rea
         onChoose={(one) => (one.pin ? setAsked(one) : act.press({ personId: one.id, secret: "" }))}
       />
       {asked && <PinForm key={asked.id} person={asked} choose={choose} then={then} />}
+      <Refused of={[act]} />
     </section>
   );
 }

@@ -207,7 +207,7 @@ export function CleanSheet(props: Props) {
         </>
       }
     >
-      <Refused message={acts.map(({ message, fields }) => (Object.keys(fields).length ? null : message)).find(Boolean) ?? null} />
+      <Refused of={acts} beside />
       {said && (
         <p role="status" className="alarm whitespace-pre-line">
           {said}

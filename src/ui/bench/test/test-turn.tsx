@@ -127,6 +127,13 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
             </label>
           )}
         </div>
+        {Object.entries(wrong)
+          .filter(([field]) => !(field === "value" ? test.unit : ["lineRadiusMm", "setting"].includes(field) && test.takesLineRadius))
+          .map(([field, words]) => (
+            <p key={field} role="alert" className="alarm mt-1 text-text">
+              {words}
+            </p>
+          ))}
         {instrument && (
           <InstrumentPanel
             key={test.id}

@@ -36,7 +36,7 @@ export const listen = call(
       const heard = spinFromSound(input.wav, input.marksPerTurn);
       if (!heard.ok) return { refused: heard.code, message: heard.message };
       const { pulses, fitted, fit, heardShare } = heard.value;
-      const { lateS: _late, ...told } = fit;
+      const { lateS: _late, spreads: _spreads, ...told } = fit;
       return { heardShare, missed: pulses.missed, others: pulses.others, ...fitted, ...told };
     }
     if (input.what === "gear") {

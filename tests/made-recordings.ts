@@ -16,16 +16,16 @@ interface Run {
 const stepS = 1e-4;
 
 /** A spool run down step by step, a hand that spins it up before where it is heard too. */
-function runOf(random: () => number, { slow = false, spunUp = false } = {}): Run {
-  const marks = [1, 1, 2, 3][Math.floor(4 * random())]!;
-  const start = 2 * Math.PI * (6 + 20 * random()) * (slow ? 0.5 : 1);
+function runOf(random: () => number, { slow = false, spunUp = false, ratchet = false } = {}): Run {
+  const marks = ratchet ? 6 + Math.floor(19 * random()) : [1, 1, 2, 3][Math.floor(4 * random())]!;
+  const start = 2 * Math.PI * (6 + 20 * random()) * (slow ? 0.5 : ratchet ? 0.2 : 1);
   const seconds = (4 + 10 * random()) * (slow ? 0.7 : 1);
   const shares = [random(), random(), random()];
   const all = shares.reduce((sum, x) => sum + x, 0);
   const [a, b, c] = shares.map((x) => x / all) as [number, number, number];
   const losses = { a: (start / seconds) * a + 0.5, b: (2 * b) / seconds, c: (3 * c) / seconds / start };
-  // Marks set by hand stand up to three hundredths of their distance off.
-  const off = Array.from({ length: marks }, () => (marks > 1 ? 0.06 * (random() - 0.5) : 0));
+  // Marks set by hand stand up to three hundredths of their distance off; a ratchet's teeth were cut.
+  const off = Array.from({ length: marks }, () => (marks > 1 ? (ratchet ? 0.01 : 0.06) * (random() - 0.5) : 0));
   const angleOf = (k: number) => 2 * Math.PI * (Math.floor(k / marks) + ((k % marks) + off[k % marks]!) / marks);
   const faster = spunUp ? start / (0.15 + 0.3 * random()) : 0;
   const pulses: { t: number; share: number }[] = [];
@@ -79,6 +79,8 @@ interface Kind {
   readonly rate?: number;
   readonly slow?: boolean;
   readonly spunUp?: boolean;
+  /** Its click's ratchet, of 6 to 24 teeth, turned slowly. */
+  readonly ratchet?: boolean;
   /** How much louder or softer a click is than by its speed, decibels to either side. */
   readonly scatterDb?: number;
   /** Nothing of a spool is heard. */
@@ -92,6 +94,20 @@ export const spinKinds: Readonly<Record<string, Kind>> = {
   "44,100 samples a second": { rate: 44_100 },
   "fewer turns": { slow: true },
   "the hand that spins it up": { spunUp: true },
+  "its click's ratchet, 6 to 24 a turn": { ratchet: true },
+  "four times too loud for the recorder": { changed: ({ sound }) => sound.map((x) => 4 * x) },
+  "the hum of a motor, as loud as its clicks": {
+    changed: (take) => {
+      add(take, 0, take.run.endS + 2, (s) =>
+        [1, 2, 3, 5].reduce((sum, h) => sum + (0.1 / h) * Math.sin(2 * Math.PI * 49.3 * h * s + h), 0),
+      );
+    },
+  },
+  "hiss, a sixth of its clicks": {
+    changed: (take) => {
+      add(take, 0, take.run.endS + 2, () => 0.02 * normal(take.random));
+    },
+  },
   "clicks of unlike loudness, 8 dB to either side": { scatterDb: 8 },
   "a rush of air, as loud as it is fast": {
     changed: ({ sound, rate, run, leadS, random }) => {

@@ -51,8 +51,9 @@ export function fitWithoutStrays(
     return best;
   };
   const withoutStrays = (whole: Fitted): Fitted => {
-    const usual = Math.max(1e-5, median(whole.fit.lateS.map(Math.abs)));
-    const inside = whole.kept.filter((_, n) => Math.abs(whole.fit.lateS[n]!) <= strayTimes * usual);
+    const off = whole.fit.lateS.map((late, n) => Math.abs(late) / whole.fit.spreads[n]!);
+    const usual = Math.max(1e-5, median(off));
+    const inside = whole.kept.filter((_, n) => off[n]! <= strayTimes * usual);
     return inside.length < whole.kept.length && inside.length >= leastPulses ? withoutStrays(fitOf(inside)) : whole;
   };
   const { fit, kept } = withoutStrays(withoutEnds(withoutStrays(withoutEnds(fitOf(times.map((_, i) => i))))));

@@ -130,9 +130,10 @@ describe("marks set by hand", () => {
   };
   const latest = (marks: number, count: number) => Math.max(...fitSpin(offPlace(marks, count), marks).lateS.map(Math.abs));
 
-  it("have their places found up to eight of them; more are cut by a machine", () => {
+  it("have their places found up to forty of them", () => {
     expect(latest(8, 400)).toBeLessThan(2e-5);
-    expect(latest(9, 400)).toBeGreaterThan(1e-4);
+    expect(latest(40, 400)).toBeLessThan(2e-5);
+    expect(latest(41, 400)).toBeGreaterThan(3e-5);
   });
 
   it("have them found from five pulses on and three more a mark", () => {

@@ -1,7 +1,8 @@
 import { median } from "@/core/quantile";
 import { intervalNotBelowNothing } from "@/core/statistics/bounded-interval";
-import { leastSquares } from "./least-squares";
+import { leastSquaresWithin } from "./least-squares";
 import { type LossTerm, lossTerms, type SpinLosses, stopSeconds } from "./losses";
+import { slowestEven, spreadAt } from "./pulse-spread";
 
 export interface SpinTerm {
   readonly value: number;
@@ -14,8 +15,10 @@ export interface SpinTerm {
 export interface SpinFit {
   readonly terms: Readonly<Record<LossTerm, SpinTerm>>;
   readonly startRadPerS: number;
-  /** Spread of the timing of one pulse, s. */
+  /** Spread of the timing of one pulse at the middle speed, s. */
   readonly timingS: number;
+  /** How widely each pulse spreads against one at the middle speed: a slow one more where it is the angle that is uneven. */
+  readonly spreads: readonly number[];
   /** How late each pulse came, by the law, s; empty where nothing could be fitted. */
   readonly lateS: readonly number[];
   readonly speedRatio: number;
@@ -34,8 +37,14 @@ const leastRange = 4;
 const longestStepS = 0.1;
 /** Pulses that are fitted one by one. */
 const mostPulses = 1000;
-/** Marks up to which their places are taken as set by hand, and found with the losses; more are cut by a machine. */
-const mostByHand = 8;
+/** Marks up to which the place of each is found with the losses, set by hand or cut; of more, the unevenness is taken as a spread of angle. */
+const mostPlaced = 40;
+/** Rounds in which the fit and what is known of its pulses' spread settle. */
+const spreadRounds = 3;
+const lastNotAsked = 3;
+/** A pulse with less left to turn than so many times its spread of angle is too near the stand; it counts as so many times wider spread. */
+const nearStandTimes = 15;
+const farOff = 100;
 
 interface Start extends SpinLosses {
   readonly speed: number;
@@ -113,72 +122,82 @@ interface TimesFit {
   readonly freedom: number;
   readonly timingS: number;
   readonly late: readonly number[];
+  /** Regressors of the lateness, and speed, by pulse. */
+  readonly rows: readonly (readonly number[])[];
+  readonly speeds: readonly number[];
 }
 
 /**
- * Least squares on the times themselves: how late each pulse came is how far the angle is behind, over the speed there. Every pulse is timed as
- * well as any other, fast or slow (Gauss and Newton, steps halved until they help). @returns null where the readings cannot bear so many terms.
+ * Least squares on the times themselves: how late each pulse came is how far the angle is behind, over the speed there (Gauss and Newton, steps
+ * halved until they help). @param marks which mark each pulse is of: each has a place of its own. @param spreads how widely each spreads, against
+ * the others. @returns null where the readings cannot bear so
+ * many terms.
  */
 function fitTimes(
   times: readonly number[],
   places: readonly number[],
+  marks: readonly number[],
   step: number,
-  pulsesPerTurn: number,
   kept: readonly LossTerm[],
   first: Start,
+  spreads: readonly number[],
 ): TimesFit | null {
   const columns = ["speed", ...kept].map((name) => ["speed", ...lossTerms].indexOf(name));
-  const marks = pulsesPerTurn <= mostByHand && times.length >= 5 + 3 * pulsesPerTurn ? pulsesPerTurn - 1 : 0;
-  const lateness = (passed: Passed, offset: number, set: readonly number[]) =>
-    places.map((place, i) => (place * step + (set[(place % pulsesPerTurn) - 1] ?? 0) - offset - passed.angles[i]!) / passed.speeds[i]!);
-  const squares = (late: readonly number[]) => late.reduce((sum, r) => sum + r * r, 0);
+  const lateness = ({ angles, speeds }: Passed, offsets: readonly number[]) =>
+    places.map((place, i) => (place * step - offsets[marks[i]!]! - angles[i]!) / speeds[i]!);
+  const squares = (late: readonly number[]) => late.reduce((sum, r, i) => sum + (r / spreads[i]!) ** 2, 0);
   let start: Start = { ...first, ...Object.fromEntries(lossTerms.filter((term) => !kept.includes(term)).map((term) => [term, 0])) };
-  let offset = 0;
-  let set: readonly number[] = Array.from({ length: marks }, () => 0);
+  let offsets: readonly number[] = Array.from({ length: Math.max(...marks) + 1 }, () => 0);
   let passed = walk(times, start);
   if (!passed) return null;
-  let late = lateness(passed, offset, set);
+  let late = lateness(passed, offsets);
   for (let round = 0; ; round++) {
-    const rows = times.map((_, i) => [
-      1 / passed!.speeds[i]!,
-      ...columns.map((column) => passed!.moved[i]![column]! / passed!.speeds[i]!),
-      ...set.map((_place, mark) => (places[i]! % pulsesPerTurn === mark + 1 ? -1 / passed!.speeds[i]! : 0)),
-    ]);
-    let linear: ReturnType<typeof leastSquares>;
-    try {
-      linear = leastSquares(rows, late);
-    } catch (error) {
-      if (error instanceof RangeError) return null;
-      throw error;
-    }
+    const { speeds, moved } = passed;
+    const rows = speeds.map((w, i) => columns.map((column) => moved[i]![column]! / w));
+    const linear = leastSquaresWithin(
+      rows.map((row, i) => row.map((x) => x / spreads[i]!)),
+      late.map((x, i) => x / spreads[i]!),
+      marks,
+      speeds.map((w, i) => 1 / (w * spreads[i]!)),
+    );
+    if (!linear) return null;
     const now = squares(late);
     let better = false;
     for (let share = 1; share > 1e-4 && !better; share /= 2) {
       const move = linear.coefficients.map((x) => x * share);
       const next: Start = {
         ...start,
-        speed: start.speed + move[1]!,
-        ...Object.fromEntries(kept.map((term, i) => [term, start[term] + move[i + 2]!])),
+        speed: start.speed + move[0]!,
+        ...Object.fromEntries(kept.map((term, i) => [term, start[term] + move[i + 1]!])),
       };
       const then = walk(times, next);
       if (!then) continue;
-      const placed = set.map((place, mark) => place + move[kept.length + 2 + mark]!);
-      const after = lateness(then, offset + move[0]!, placed);
+      const placed = offsets.map((offset, mark) => offset + share * linear.offsets[mark]!);
+      const after = lateness(then, placed);
       // Nor a step so far that nothing is a number any more.
       if (!(squares(after) <= now * (1 + 1e-12))) continue;
       better = squares(after) < now * (1 - 1e-9);
-      [start, offset, set, passed, late] = [next, offset + move[0]!, placed, then, after];
+      [start, offsets, passed, late] = [next, placed, then, after];
       if (!better) break;
     }
     if (!better || round === 30)
       return {
         start,
-        errors: new Map(kept.map((term, i) => [term, linear.errors[i + 2]!])),
+        errors: new Map(kept.map((term, i) => [term, linear.errors[i + 1]!])),
         freedom: linear.freedom,
         timingS: linear.residualSd,
         late,
+        rows,
+        speeds,
       };
   }
+}
+
+/** Which of the marks that were heard each pulse is of; all of one where their places are not to be found. */
+function marksOf(places: readonly number[], pulsesPerTurn: number): readonly number[] {
+  if (pulsesPerTurn > mostPlaced || places.length < 5 + 3 * pulsesPerTurn) return places.map(() => 0);
+  const heard = [...new Set(places.map((place) => place % pulsesPerTurn))];
+  return places.map((place) => heard.indexOf(place % pulsesPerTurn));
 }
 
 /** Where to start from: a straight run-down from the first speed to half the last; Gauss and Newton find the rest. */
@@ -191,7 +210,7 @@ function roughStart(times: readonly number[], places: readonly number[], step: n
 /**
  * Losses of a spin-down from the times of its pulses. The intervals are those of all three losses at once, none
  * below nothing; the values are the best within them. A loss that is truly nil lies in its interval as often as any other.
- * @param allTimes seconds, rising. @param marksPerTurn marks on the spool; up to eight are taken as set by hand, not quite evenly.
+ * @param allTimes seconds, rising. @param marksPerTurn marks on the spool; up to forty are taken as set or cut not quite evenly.
  * @param allPlaces which pulse each time is, where some were missed; one after the other without.
  * @throws RangeError for fewer than eight pulses or times that do not rise.
  */
@@ -210,18 +229,35 @@ export function fitSpin(
   const times = taken.map((i) => allTimes[i]!);
   const places = taken.map((i) => (allPlaces[i]! - allPlaces[taken[0]!]!) / each);
   if (times.length < 8) throw new RangeError("fitSpin: at least eight whole turns of so many marks");
-  const pulsesPerTurn = each === 1 ? marksPerTurn : 1;
+  const marks = marksOf(places, each === 1 ? marksPerTurn : 1);
   const step = ((2 * Math.PI) / marksPerTurn) * each;
   const rough = roughStart(times, places, step);
-  const all = fitTimes(times, places, step, pulsesPerTurn, lossTerms, rough);
+  const even = times.map(() => 1);
+  let [spreads, wider, slow] = [even, even, 0];
+  let all = fitTimes(times, places, marks, step, lossTerms, rough, spreads);
+  for (let round = 0; all && round < spreadRounds; round++) {
+    const before = slow;
+    // Without the last ones, where a stray sound or one that was missed looks like a spread that grows.
+    const asked = <T>(of: readonly T[]) => of.slice(0, times.length - lastNotAsked);
+    slow = slowestEven(asked(all.rows), asked(all.late), asked(all.speeds), asked(marks), asked(wider));
+    if (slow === before) break;
+    const middle = spreadAt(median(all.speeds), slow);
+    const { a, b, c } = all.start;
+    const unevenRad = (slow * all.timingS) / middle;
+    // So near its stand what a spool has left to turn is no straight line of time any more: such a pulse tells next to nothing.
+    const leftRad = (w: number) => w ** 2 / (2 * Math.max(1e-12, a + (b + c * w) * w));
+    wider = all.speeds.map((w) => (leftRad(w) < nearStandTimes * unevenRad ? farOff : 1));
+    spreads = all.speeds.map((w, i) => (spreadAt(w, slow) / middle) * wider[i]!);
+    all = fitTimes(times, places, marks, step, lossTerms, all.start, spreads) ?? all;
+  }
   let kept: readonly LossTerm[] = lossTerms;
   let best = all;
   while (kept.length && (!best || kept.some((term) => best!.start[term] < 0))) {
     const sure = (term: LossTerm) => (best ? best.start[term] / best.errors.get(term)! : 0);
     const worst = kept.reduce((least, term) => (sure(term) < sure(least) ? term : least));
     kept = kept.filter((term) => term !== worst);
-    best =
-      fitTimes(times, places, step, pulsesPerTurn, kept, best?.start ?? rough) ?? fitTimes(times, places, step, pulsesPerTurn, kept, rough);
+    const fitFrom = (start: Start) => fitTimes(times, places, marks, step, kept, start, spreads);
+    best = fitFrom(best?.start ?? rough) ?? fitFrom(rough);
   }
   const value = (term: LossTerm) => Math.max(0, kept.includes(term) ? (best?.start[term] ?? 0) : 0);
   const terms = Object.fromEntries(
@@ -242,6 +278,7 @@ export function fitSpin(
     startRadPerS: best?.start.speed ?? rough.speed,
     timingS: (all ?? best)?.timingS ?? Number.NaN,
     lateS: (all ?? best)?.late ?? [],
+    spreads,
     speedRatio,
     cannot: driven
       ? "the spool got faster on its way: take a run that nothing drives any more."

@@ -4,6 +4,8 @@ export interface LinearFit {
   readonly errors: readonly number[];
   readonly residualSd: number;
   readonly freedom: number;
+  /** Natural logarithm of the determinant of the regressors' cross products: what a likelihood of the remainders wants. */
+  readonly logDeterminant: number;
 }
 
 /**
@@ -51,5 +53,58 @@ export function leastSquares(rows: readonly (readonly number[])[], y: readonly n
   const errors = coefficients.map((_, i) =>
     freedom > 0 ? (residualSd * Math.hypot(...inverse.map((column) => column[i]!))) / scale[i]! : Number.POSITIVE_INFINITY,
   );
-  return { coefficients, errors, residualSd, freedom };
+  const logDeterminant = 2 * scale.reduce((sum, s, k) => sum + Math.log(Math.abs(a[k]![k]!) * s), 0);
+  return { coefficients, errors, residualSd, freedom, logDeterminant };
+}
+
+function leastSquaresOrNone(rows: readonly (readonly number[])[], y: readonly number[]): LinearFit | null {
+  try {
+    return leastSquares(rows, y);
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
+export interface LinearFitWithin extends LinearFit {
+  /** How far along each group's own direction it lies, by group. */
+  readonly offsets: readonly number[];
+}
+
+/**
+ * Least squares where each group of readings lies off by something of its own, as the pulses of one mark do: what the groups can explain is taken
+ * out of everything first (Frisch and Waugh 1933, Lovell 1963), so that many of them cost no more than one.
+ * @param groups group of each reading, 0 to one less than there are. @param along how its group's offset shows in each reading.
+ * @returns null where two regressors, or one and the offsets, say the same.
+ */
+export function leastSquaresWithin(
+  rows: readonly (readonly number[])[],
+  y: readonly number[],
+  groups: readonly number[],
+  along: readonly number[],
+): LinearFitWithin | null {
+  const p = rows[0]?.length ?? 0;
+  const squares = Array<number>(Math.max(...groups) + 1).fill(0);
+  const sums = squares.map(() => new Float64Array(p + 1));
+  for (const [i, group] of groups.entries()) {
+    squares[group]! += along[i]! ** 2;
+    for (let j = 0; j <= p; j++) sums[group]![j]! += along[i]! * (j < p ? rows[i]![j]! : y[i]!);
+  }
+  const share = (group: number, j: number) => (squares[group]! ? sums[group]![j]! / squares[group]! : 0);
+  const fit = leastSquaresOrNone(
+    rows.map((row, i) => row.map((x, j) => x - along[i]! * share(groups[i]!, j))),
+    y.map((x, i) => x - along[i]! * share(groups[i]!, p)),
+  );
+  if (!fit) return null;
+  const told = squares.filter((square) => square > 0);
+  const freedom = fit.freedom - told.length;
+  const wider = freedom > 0 ? Math.sqrt(fit.freedom / freedom) : Number.POSITIVE_INFINITY;
+  return {
+    coefficients: fit.coefficients,
+    errors: fit.errors.map((error) => error * wider),
+    residualSd: fit.residualSd * wider,
+    freedom,
+    logDeterminant: fit.logDeterminant + told.reduce((sum, square) => sum + Math.log(square), 0),
+    offsets: squares.map((_, group) => share(group, p) - fit.coefficients.reduce((sum, x, j) => sum + x * share(group, j), 0)),
+  };
 }

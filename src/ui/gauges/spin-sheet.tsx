@@ -163,7 +163,7 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
           </Field>
         </>
       )}
-      method="dω/dt = −(a + b·ω + c·ω²), fitted to the pulse times by least squares on the integrated law; a loss counts only if its 95 % interval excludes nothing. Start speed standardised at 1000 turns a minute."
+      method="dω/dt = −(a + b·ω + c·ω²), fitted to the pulse times by least squares on the integrated law; where each mark stands, and how much of a pulse's spread is of angle, are found along with it. A loss counts only if its 95 % interval excludes nothing. Start speed standardised at 1000 turns a minute."
     />
   );
 }

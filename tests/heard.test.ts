@@ -6,22 +6,25 @@ import { gearKinds, recordGear, recordSpin, spinKinds } from "./made-recordings"
 
 /** A few of what `npm run heard` makes forty of a kind of. */
 describe("made recordings", () => {
-  it.each(["nothing else", "the hand that spins it up", "a rush of air, as loud as it is fast", "knocks at its beginning"])(
-    "of a free run are read rightly through %s",
-    (name) => {
-      let [read, held] = [0, 0];
-      for (const seed of [11, 12, 13, 14]) {
-        const { recording, losses, marks } = recordSpin(spinKinds[name]!, seed);
-        const heard = spinFromSound(recording, marks);
-        if (!heard.ok) continue;
-        read++;
-        const { terms } = heard.value.fit;
-        held += lossTerms.filter((term) => terms[term].low <= losses![term] && losses![term] <= terms[term].high).length;
-      }
-      expect(read).toBeGreaterThanOrEqual(3);
-      expect(held / read).toBeGreaterThanOrEqual(2);
-    },
-  );
+  it.each([
+    "nothing else",
+    "the hand that spins it up",
+    "its click's ratchet, 6 to 24 a turn",
+    "a rush of air, as loud as it is fast",
+    "knocks at its beginning",
+  ])("of a free run are read rightly through %s", (name) => {
+    let [read, held] = [0, 0];
+    for (const seed of [11, 12, 13, 14]) {
+      const { recording, losses, marks } = recordSpin(spinKinds[name]!, seed);
+      const heard = spinFromSound(recording, marks);
+      if (!heard.ok) continue;
+      read++;
+      const { terms } = heard.value.fit;
+      held += lossTerms.filter((term) => terms[term].low <= losses![term] && losses![term] <= terms[term].high).length;
+    }
+    expect(read).toBeGreaterThanOrEqual(3);
+    expect(held / read).toBeGreaterThanOrEqual(2);
+  });
 
   it.each(["talk alone, and no spool", "clicks by chance, and no spool"])("of %s are none", (name) => {
     for (const seed of [11, 12, 13]) {

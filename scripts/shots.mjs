@@ -27,7 +27,7 @@ const folder = join(root, "docs", "screenshots");
 
 /** Name, address, and what is pressed before the picture is taken. */
 const views = [
-  ["rack", "/"],
+  ["rack", "/", "", 4000], // until the chances of its days are reckoned
   ["counter", "/counter"],
   [
     "test",
@@ -64,8 +64,8 @@ try {
   for (const [name, path, act, wait] of views) {
     await driver.get(address + path);
     await new Promise((settle) => setTimeout(settle, 900));
-    if (act) {
-      await driver.executeScript(act);
+    if (wait) {
+      if (act) await driver.executeScript(act);
       await new Promise((settle) => setTimeout(settle, wait));
     }
     writeFileSync(join(folder, `${name}.png`), Buffer.from(await driver.takeScreenshot(), "base64"));

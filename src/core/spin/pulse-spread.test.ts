@@ -1,10 +1,11 @@
+import { det, diag, inv, matrix, multiply, subtract, transpose } from "mathjs";
 import { describe, expect, it } from "vitest";
 import { normal } from "#tests/made-sounds";
 import { stream } from "#tests/random-stream";
 import { fitSpin } from "./fit-spin";
 import { leastSquares, leastSquaresWithin } from "./least-squares";
 import { type LossTerm, lossTerms, type SpinLosses } from "./losses";
-import { slowestEven } from "./pulse-spread";
+import { sharesTried, slowestEven } from "./pulse-spread";
 
 const start = 90;
 /** When an angle is reached where one loss alone slows the spool, s: the laws solved by hand. */
@@ -73,6 +74,34 @@ describe("the speed at which both spreads are alike", () => {
       const told = Array.from({ length: 41 }, (_, seed) => found(slow, seed + 1)).sort((x, y) => x - y)[20]!;
       expect(told / slow, `${slow}`).toBeGreaterThan(0.5);
       expect(told / slow, `${slow}`).toBeLessThan(2);
+    }
+  });
+
+  it("is the likeliest of those that are tried, as an independent reckoning has it (mathjs: log|V| + log|XᵀV⁻¹X| + freedom · log of the squares left)", () => {
+    const random = stream(11);
+    const count = 36;
+    for (let n = 0; n < 12; n++) {
+      const w = Array.from({ length: count }, (_, i) => 60 * 0.93 ** i);
+      const of = w.map((_, i) => i % 3);
+      const wide = w.map(() => (random() < 0.1 ? 8 : 1));
+      const spin = w.map((x, i) => [i / x, i ** 2 / x]);
+      const slow = [0, 8, 60][n % 3]!;
+      const late = w.map((x, i) => (0.02 * of[i]!) / x + 0.0004 * wide[i]! * Math.hypot(1, slow / x) * normal(random));
+      const x = matrix(spin.map((row, i) => [...row, ...[0, 1, 2].map((mark) => (of[i] === mark ? 1 / w[i]! : 0))]));
+      const y = matrix(late.map((one) => [one]));
+      const against = (at: number) => {
+        const v = w.map((speed, i) => (Math.hypot(1, at / speed) * wide[i]!) ** 2);
+        const inverse = diag(v.map((one) => 1 / one));
+        const crossed = multiply(multiply(transpose(x), inverse), x);
+        const fitted = multiply(inv(crossed), multiply(multiply(transpose(x), inverse), y));
+        const left = subtract(y, multiply(x, fitted));
+        const squares = multiply(multiply(transpose(left), inverse), left).get([0, 0]) as number;
+        return v.reduce((sum, one) => sum + Math.log(one), 0) + Math.log(det(crossed)) + (count - 5) * Math.log(squares);
+      };
+      const middle = Math.exp(w.reduce((sum, speed) => sum + Math.log(speed), 0) / count);
+      const likeliest = sharesTried.map((share) => share * middle).reduce((best, at) => (against(at) < against(best) ? at : best));
+      const expected = against(0) - against(likeliest) > 3.84 ? likeliest : 0;
+      expect(slowestEven(spin, late, w, of, wide), `run ${n}`).toBeCloseTo(expected, 9);
     }
   });
 

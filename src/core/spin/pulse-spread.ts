@@ -6,7 +6,7 @@ import { leastSquaresWithin } from "./least-squares";
  */
 
 /** Spreads of angle that are tried: at the middle speed as large as so many times that of time. */
-const tried = [0.1, 0.2, 0.4, 0.7, 1, 1.5, 2.5, 5, 20] as const;
+export const sharesTried = [0.1, 0.2, 0.4, 0.7, 1, 1.5, 2.5, 5, 20] as const;
 /** Twice the gain in log likelihood from which an even spread is given up (chi squared of one degree, at its border: 1 in 40). */
 const gainFrom = 3.84;
 
@@ -41,8 +41,7 @@ export function slowestEven(
     return 2 * spreads.reduce((sum, s) => sum + Math.log(s), 0) + 2 * fit.freedom * Math.log(fit.residualSd) + fit.logDeterminant;
   };
   let [best, least] = [0, against(0) - gainFrom];
-  if (least === Number.POSITIVE_INFINITY) return 0;
-  for (const share of tried) {
+  for (const share of sharesTried) {
     const here = against(share * middle);
     if (here < least) [best, least] = [share * middle, here];
   }

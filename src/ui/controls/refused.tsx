@@ -24,8 +24,9 @@ function useUnsaid(fields: Readonly<Record<string, string>> | undefined): readon
   const [unsaid, setUnsaid] = useState("");
   // After each drawing: whether a field shows its message is known once it is drawn, and only then.
   useLayoutEffect(() => {
+    if (!fields) return setUnsaid("");
     const said = (document.body.textContent ?? "").replace(box.current?.textContent ?? "", "");
-    const messages = new Set(Object.values(fields ?? {}));
+    const messages = new Set(Object.values(fields));
     setUnsaid([...messages].filter((message) => !said.includes(message)).join("\n"));
   });
   return [box, unsaid];

@@ -34,8 +34,8 @@ function teethFault(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, seat
 }
 
 /**
- * What is wrong with a kit for a machine: seats it does not have, a seat twice, teeth where there are none, and what would not fit once all its parts are in, such as a
- * companion that was forgotten. Faults the machine has without the kit are not the kit's.
+ * What is wrong with a kit for a machine: seats it does not have, a seat twice, teeth where there are none, and what would not fit once all its
+ * parts are in, such as a companion that was forgotten. Faults the machine has without the kit are not the kit's.
  */
 export function kitFaults(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, kit: Pick<Kit, "seats">): string[] {
   const seats = new Set(anatomy.positions.map((position) => position.id));

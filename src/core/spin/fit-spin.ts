@@ -41,6 +41,7 @@ const mostPulses = 1000;
 const mostPlaced = 40;
 /** Rounds in which the fit and what is known of its pulses' spread settle. */
 const spreadRounds = 3;
+/** Last pulses that are not asked for it: a stray sound there, or a pulse that was missed, looks like a spread that grows. */
 const lastNotAsked = 3;
 /** A pulse with less left to turn than so many times its spread of angle is too near the stand; it counts as so many times wider spread. */
 const nearStandTimes = 15;
@@ -130,8 +131,7 @@ interface TimesFit {
 /**
  * Least squares on the times themselves: how late each pulse came is how far the angle is behind, over the speed there (Gauss and Newton, steps
  * halved until they help). @param marks which mark each pulse is of: each has a place of its own. @param spreads how widely each spreads, against
- * the others. @returns null where the readings cannot bear so
- * many terms.
+ * the others. @returns null where the readings cannot bear so many terms.
  */
 function fitTimes(
   times: readonly number[],
@@ -237,7 +237,6 @@ export function fitSpin(
   let all = fitTimes(times, places, marks, step, lossTerms, rough, spreads);
   for (let round = 0; all && round < spreadRounds; round++) {
     const before = slow;
-    // Without the last ones, where a stray sound or one that was missed looks like a spread that grows.
     const asked = <T>(of: readonly T[]) => of.slice(0, times.length - lastNotAsked);
     slow = slowestEven(asked(all.rows), asked(all.late), asked(all.speeds), asked(marks), asked(wider));
     if (slow === before) break;

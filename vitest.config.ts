@@ -28,8 +28,9 @@ export default defineConfig({
           environment: "node",
           testTimeout: 180_000,
           hookTimeout: 120_000,
-          retry: 0, // a flake is a fault of ours: a press that comes late, or a test that does not wait for what it says
+          retry: 0, // what fails is run twice more by itself at the end and named if it passes (scripts/unsteady.mjs)
           globalSetup: ["tests/browser/filled-demo.ts"],
+          setupFiles: ["tests/browser/on-failure.ts"],
           maxWorkers: 2, // a person at a screen mostly waits: two share two cores; a third made presses come late
         },
       },

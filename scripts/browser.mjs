@@ -2,7 +2,7 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { Builder } from "selenium-webdriver";
+import { Builder, logging } from "selenium-webdriver";
 import chrome from "selenium-webdriver/chrome.js";
 
 /**
@@ -30,6 +30,9 @@ export async function openBrowser({ width = 1280, height = 800, camera = "", sou
     ...(sound ? [`--use-file-for-fake-audio-capture=${sound}`] : []),
   );
   if (trusting) options.setAcceptInsecureCerts(true);
+  const logs = new logging.Preferences();
+  logs.setLevel(logging.Type.BROWSER, logging.Level.ALL); // said beside a test that failed
+  options.setLoggingPrefs(logs);
   const driver = await new Builder()
     .forBrowser("chrome")
     .setChromeOptions(options)

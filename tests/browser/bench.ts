@@ -122,17 +122,38 @@ const literal = (text: string) => (text.includes('"') ? `concat("${text.split('"
 /** What a page says after the line of rooms, which is the same on all: a long log keeps its beginning only. */
 const withoutRooms = (words: string) => words.replace(/\s*\n\s*/g, "\n").replace(/^[\s\S]*?\nKeys \?\n/, "");
 
+/** Everybody at a screen now: a test that fails leaves what they see (on-failure.ts). */
+export const peopleAtScreens = new Set<Person>();
+
 /** A person at the screen: reads what is shown, presses keys by their words, types into fields by their labels. */
 export class Person {
   private constructor(
     readonly driver: Awaited<ReturnType<typeof openBrowser>>["driver"],
-    readonly close: () => Promise<void>,
+    private readonly end: () => Promise<void>,
     private readonly base: () => string,
   ) {
+    peopleAtScreens.add(this);
     // Looks again after 40 ms; left to itself it takes 200, some thousand times.
     const wait = driver.wait.bind(driver) as (...of: unknown[]) => unknown;
     driver.wait = ((until: unknown, forMs?: number, words?: unknown, everyMs = 40) =>
       wait(until, forMs, words, everyMs)) as typeof driver.wait;
+  }
+
+  close = async (): Promise<void> => {
+    peopleAtScreens.delete(this);
+    await this.end();
+  };
+
+  /** The screen as it is, what its console said since the last look, and where it is; a browser that is gone leaves nothing. */
+  async leftBehind(): Promise<{ picture: string; consoleLines: string[]; address: string }> {
+    const picture = await this.driver.takeScreenshot().catch(() => "");
+    const entries = await this.driver
+      .manage()
+      .logs()
+      .get("browser")
+      .catch(() => []);
+    const address = await this.driver.getCurrentUrl().catch(() => "");
+    return { picture, consoleLines: entries.map(({ level, message }) => `${level.name} ${message}`), address };
   }
 
   static async at(server: Server, size?: { width: number; height: number }): Promise<Person> {

@@ -1,4 +1,5 @@
 import type { Diagnosis } from "./diagnose";
+import type { Fault, Remedy } from "./fault";
 import type { ReelSection } from "./isolation";
 
 /** A fault that may be the reel's, with what points to it. */
@@ -23,12 +24,13 @@ export interface Suspect {
 
 const mostReasons = 5;
 
-/** The faults of a diagnosis as suspects, those in question first. @param settled proved and ruled out so far. @param tasks faults taken into the job. */
+/** The faults of a diagnosis as suspects, those in question first. @param settled proved and ruled out so far. @param tasks faults taken into the job. @param remedyOf what is done about it on this reel. */
 export const suspectsOf = (
   { ranked, settled: done }: Pick<Diagnosis, "ranked" | "settled">,
   nameOf: (finding: string) => string,
   settled: ReadonlyMap<string, boolean>,
   tasks: ReadonlySet<string>,
+  remedyOf: (fault: Fault) => Remedy = ({ remedy }) => remedy,
 ): Suspect[] =>
   [...ranked, ...done].map(({ fault, probability, spokenFor, reasons }) => ({
     id: fault.id,
@@ -38,7 +40,7 @@ export const suspectsOf = (
     spokenFor,
     feltAs: fault.feltAs,
     tellBy: fault.tellBy,
-    remedy: fault.remedy.words,
+    remedy: remedyOf(fault).words,
     minutes: fault.remedy.minutes,
     caution: fault.caution ?? "",
     partRoles: [...fault.remedy.partRoles, ...(fault.needs ? [fault.needs] : [])],

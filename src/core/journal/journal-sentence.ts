@@ -140,6 +140,8 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "extra-piece-settled": (d) =>
     d.state === "back" ? "put a piece that is not on the drawing back in" : "left out a piece that is not on the drawing",
   "donor-piece-used": (d, { seat }) => `took a donor piece for ${seat(d.position)}`,
+  "lining-said": (d, { seat }) =>
+    `said that ${seat(d.position)}${Number(d.seats) > 1 ? " and its stack" : ""} is made of: ${String(d.material)}`,
   "seat-overridden": (d, { seat, part }) => `recorded ${part(d.part)} as this reel's own part at ${seat(d.position)}`,
   "seat-as-model": (d, { seat }) => `set ${seat(d.position)} back to the model's part`,
   "need-added": (d, { part, seat }) => `put ${part(d.part)} on the needs list for ${seat(d.position)}`,

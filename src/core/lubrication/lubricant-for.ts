@@ -1,4 +1,5 @@
 import type { Lubricant, PartType, Position } from "@/core/anatomy/types";
+import { mayBeAsbestos } from "@/core/safety/linings";
 import { type Choice, type WayId, type WaysInForce, wayInForce } from "@/core/ways/ways";
 
 /** Products made for reels; nothing else goes in (common practice: no car grease, no petroleum jelly). */
@@ -23,8 +24,6 @@ export interface LubricantAdvice extends Omit<Lubricant, "product"> {
   readonly overruled: string;
 }
 
-/** Materials that are ruined by any lubricant, and that nobody is to sand, brush or blow. */
-const dryLinings: ReadonlySet<string> = new Set(["old dry lining"]);
 const supple: ReadonlySet<string> = new Set(["leather", "felt"]);
 
 type Rule = Pick<LubricantAdvice, "product" | "amount" | "why"> & { readonly drops?: number };
@@ -106,7 +105,7 @@ const isSealed = ({ shape }: PartType): boolean => shape.kind === "bearing" && s
 
 /** What nobody's wish may change; null where a wish may. */
 function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
-  if (dryLinings.has(type.material))
+  if (mayBeAsbestos(type))
     return {
       ...rule("nothing", "leave it dry", "an old dry lining slips for good once it is greased; do not sand, brush or blow it"),
       ruledBy: "safety",

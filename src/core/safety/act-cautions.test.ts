@@ -10,7 +10,7 @@ import { buildOrder } from "@/core/teardown/build-order";
 import { planOpening } from "@/core/teardown/opening";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { familyIds } from "@/core/vocabulary/families";
-import { buildCautions, remedyCautions, stripCautions } from "./act-cautions";
+import { buildCautions, remedyCautions, remedyOn, stripCautions } from "./act-cautions";
 import { hazards } from "./cautions";
 
 /** What a part can do to whoever handles it, told apart from the rules under test. Source: common practice. */
@@ -79,10 +79,15 @@ describe.each(builds)("$family ($name)", ({ template: { anatomy, parts } }) => {
 
   it("says it at each remedy that would touch an old lining, and at none that would not", () => {
     const linings = new Set([...types.values()].filter(({ liningUnproven }) => liningUnproven).map(({ role }) => role));
-    for (const { remedy, id } of commonKnowledge.faults)
-      expect(remedyCautions(remedy.partRoles, types.values()), id).toEqual(
-        remedy.partRoles.some((role) => linings.has(role)) ? [hazards.lining] : [],
-      );
+    for (const fault of commonKnowledge.faults) {
+      const touches = [...fault.remedy.partRoles, fault.needs ?? ""].some((role) => linings.has(role));
+      expect(remedyCautions(fault, types.values()), fault.id).toEqual(touches ? [hazards.lining] : []);
+      const { words } = remedyOn(fault, types.values());
+      if (touches) expect(words, fault.id).not.toMatch(/dress|wash|grease|clean|part the stack/i);
+      else expect(words, fault.id).toBe(fault.remedy.words);
+    }
+    // A fault says by itself no more than concerns every reel: the lining's caution comes from the lining.
+    for (const fault of commonKnowledge.faults) expect(fault.caution ?? "", fault.id).not.toMatch(/asbestos/);
   });
 
   it("opens no more for a quick service than for a full one", () => {

@@ -1,4 +1,5 @@
 import type { Operation, PartType, Position } from "@/core/anatomy/types";
+import type { Fault, Remedy } from "@/core/diagnosis/fault";
 import { cautionsAt, hazards, pullsLine } from "./cautions";
 import { mayBeAsbestos } from "./linings";
 
@@ -32,6 +33,22 @@ export const buildCautions = (steps: readonly Fitted[], warmed: boolean): string
   ),
 ];
 
+type Mended = Pick<Fault, "needs" | "remedy">;
+
+/** Whether mending a fault has hands on a lining that may hold asbestos. @param types what sits in this reel's seats. */
+const touchesOldLining = ({ needs, remedy }: Mended, types: Iterable<PartType>): boolean =>
+  [...types].some((type) => (type.role === needs || remedy.partRoles.includes(type.role)) && mayBeAsbestos(type));
+
 /** What is said at a remedy that touches a part: today only an old lining, which nobody is to work on before its material is known. */
-export const remedyCautions = (partRoles: readonly string[], types: Iterable<PartType>): string[] =>
-  [...types].some((type) => partRoles.includes(type.role) && mayBeAsbestos(type)) ? [hazards.lining] : [];
+export const remedyCautions = (fault: Mended, types: Iterable<PartType>): string[] =>
+  touchesOldLining(fault, types) ? [hazards.lining] : [];
+
+/** A fault's remedy on this reel: what would dress, wash or grease an old lining leaves it alone instead. */
+export const remedyOn = (fault: Mended, types: Iterable<PartType>): Remedy =>
+  touchesOldLining(fault, types)
+    ? {
+        ...fault.remedy,
+        words:
+          "Old lining left dry and as it is; one that no longer holds is replaced by one of proven material, the old one damped and bagged",
+      }
+    : fault.remedy;

@@ -1,5 +1,6 @@
 import type { PartType } from "@/core/anatomy/types";
 import { opensReel } from "@/core/intake/job-kinds";
+import { mayBeAsbestos } from "@/core/safety/linings";
 import type { JobPath } from "@/core/vocabulary/job-kinds";
 import type { WayId } from "./ways";
 
@@ -12,14 +13,16 @@ const kind =
   (...kinds: string[]): Test =>
   ({ shape }) =>
     kinds.includes(shape.kind);
+/** Friction washers that somebody may choose for: what may hold asbestos stays dry and unwashed whatever is wished. */
+const lining: Test = (type) => type.shape.kind === "friction-washer" && !mayBeAsbestos(type);
 const soft: Test = ({ shape, material }) => shape.kind === "friction-washer" && /leather|felt/.test(material);
 
 /** What a reel must have for a way to change anything on it; ways without a line are about the work itself. */
 const about: Readonly<Partial<Record<WayId, Test>>> = {
-  drag: kind("friction-washer"),
+  drag: lining,
   leather: soft,
   softDrag: soft,
-  frictionWashing: kind("friction-washer"),
+  frictionWashing: lining,
   worm: role("worm"),
   spoolBearings: role("spool-bearing"),
   bearingSeats: role("gear-bearing", "pinion-bearing", "pressure-plate-bearing"),

@@ -3,6 +3,7 @@ import { labourPrice } from "@/core/money/money";
 import { type Asking, type AskingLine, type AskingOption, askingDays, mostCodes, shortCodes } from "@/core/quote/asking";
 import { letterText } from "@/core/quote/asking-letter";
 import { quoteSum } from "@/core/quote/quote-sum";
+import { remedyOn } from "@/core/safety/act-cautions";
 import { openingOf } from "@/data/bench/opening";
 import { upgradeSeatsOf } from "@/data/bench/ways";
 import { findCustomer } from "@/data/customers/customers";
@@ -10,7 +11,7 @@ import { listFaults, setFaultOutcome } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { declineJob } from "@/data/hand-back/decline";
 import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
-import { machineOf } from "@/data/jobs/machine";
+import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { writeMail } from "@/data/messages/outbox";
 import { setForeseen } from "@/data/parts/wanted";
 import { getQuote, recordAnswer, removeJobLine } from "@/data/quote/quotes";
@@ -48,7 +49,8 @@ function askingOf(db: Db, job: Job, first: number): Asking {
   }));
   // Work on a fault may be left out with its price; the service itself, and what is done again free, may not.
   const faults = listFaults(db, job.id).flatMap(({ faultId, outcome }) => {
-    const remedy = outcome === null ? faultOf(db, faultId)?.remedy : undefined;
+    const fault = outcome === null ? faultOf(db, faultId) : null;
+    const remedy = fault && remedyOn(fault, typesInSeats(version));
     const billed =
       remedy &&
       quote.labour.find((line) => line.words === remedy.words && line.minutes === remedy.minutes && line.priceMinor === undefined);

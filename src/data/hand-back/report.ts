@@ -8,6 +8,7 @@ import type { Observation } from "@/core/proving/observation";
 import { extraTests, type TestSpec } from "@/core/proving/protocol";
 import { changeWords, type Report, type ReportTest } from "@/core/report/report";
 import { testOfComplaint } from "@/core/report/work-done";
+import { remedyOn } from "@/core/safety/act-cautions";
 import { cautionsAt } from "@/core/safety/cautions";
 import { overviewPlate } from "@/core/schematic/assembly-plate";
 import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
@@ -27,7 +28,7 @@ import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { listKeptGauges } from "@/data/gauges/gauges";
 import type { Job } from "@/data/jobs/jobs";
-import { machineOf } from "@/data/jobs/machine";
+import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
 import { listNotToBeHad } from "@/data/parts/no-longer-made";
@@ -109,6 +110,7 @@ export interface ReportDates extends DatesFrom {
 /** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
 export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const version = machineOf(db, job);
+  const inSeats = typesInSeats(version);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { sum, labour, extras } = getBill(db, job);
   const observations = listObservations(db, job.id);
@@ -144,7 +146,8 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       const fault = faultOf(db, finding.faultId);
       const name = fault?.name ?? finding.faultId;
       if (finding.outcome !== null) return { name, remedy: faultOutcomes[finding.outcome].said, minutes: 0 };
-      return { name, remedy: fault?.remedy.words ?? "", minutes: fault?.remedy.minutes ?? 0 };
+      const remedy = fault && remedyOn(fault, inSeats);
+      return { name, remedy: remedy?.words ?? "", minutes: remedy?.minutes ?? 0 };
     }),
     parts: listFittedParts(db, job.id).map((part) => {
       const position = positions.get(part.positionId)!;
@@ -170,7 +173,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
         (id) => positions.get(id)?.name ?? id,
       ),
     ],
-    cautions: cautionsAt({ at: "report", types: [...version.partTypes.values()] }),
+    cautions: cautionsAt({ at: "report", types: inSeats }),
     leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
     watch: [
       ...listNotToBeHad(db, job.id).map(({ positionId, words: note }) => ({ name: positions.get(positionId)?.name ?? positionId, note })),

@@ -1,11 +1,17 @@
 import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import type { PartType } from "@/core/anatomy/types";
-import { isOfLiningAge } from "@/core/safety/linings";
+import type { Fault, Remedy } from "@/core/diagnosis/fault";
+import { remedyOn } from "@/core/safety/act-cautions";
+import { isOfLiningAge, mayBeAsbestos } from "@/core/safety/linings";
 import { readSerial } from "@/data/catalogue/editions";
 import { getModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import type { Db } from "@/data/store/database";
 import type { Job } from "./jobs";
+
+/** The part types that sit in a machine's seats; a version also knows those that no seat of this reel holds any more. */
+export const typesInSeats = ({ anatomy, partTypes }: Pick<ModelVersion, "anatomy" | "partTypes">): PartType[] =>
+  anatomy.positions.flatMap(({ partTypeId }) => partTypes.get(partTypeId) ?? []);
 
 /** Seats of a reel that hold another part than its model says. */
 export const listOverrides = (db: Db, reelId: number): ReadonlyMap<string, string> =>
@@ -44,22 +50,37 @@ function isOldReel(db: Db, job: Pick<Job, "editionId" | "reel">, { model, anatom
   });
 }
 
-/** Part types with the friction linings of an old reel marked, as long as nothing proves what they are. */
-function withUnprovenLinings(
-  db: Db,
-  job: Pick<Job, "editionId" | "reel">,
-  version: ModelVersion,
-  proved: ReadonlySet<string>,
-): ModelVersion {
-  const linings = version.anatomy.positions.filter(
-    ({ id, partTypeId }) => !proved.has(id) && version.partTypes.get(partTypeId)?.shape.kind === "friction-washer",
+/** What somebody said the linings of a reel are made of, by seat. */
+const saidLinings = (db: Db, reelId: number): ReadonlyMap<string, string> =>
+  new Map(
+    (
+      db.prepare("SELECT position_id AS seat, material FROM reel_lining WHERE reel_id = ?").all(reelId) as {
+        seat: string;
+        material: string;
+      }[]
+    ).map(({ seat, material }) => [seat, material]),
   );
-  if (!linings.length || !isOldReel(db, job, version)) return version;
+
+/**
+ * Part types with the friction linings of this reel as they are: of what somebody said they are, or marked as unproven where the reel is old and
+ * nothing proves them. Seats share a part type: one of them in doubt, all of them are.
+ */
+function withLinings(db: Db, job: Pick<Job, "editionId" | "reel">, version: ModelVersion, proved: ReadonlySet<string>): ModelVersion {
+  const linings = version.anatomy.positions.filter(({ partTypeId }) => version.partTypes.get(partTypeId)?.shape.kind === "friction-washer");
+  if (!linings.length) return version;
   const fitted = fittedHere(db, job.reel.id);
+  const said = saidLinings(db, job.reel.id);
+  const old = linings.some(({ id }) => !proved.has(id) && !said.has(id) && !fitted.has(id)) && isOldReel(db, job, version);
+  if (!old && !said.size) return version;
   const partTypes = new Map(version.partTypes);
-  // Seats share a part type: one of them unproved, all of them are.
-  for (const { id, partTypeId } of linings)
-    if (!fitted.has(id)) partTypes.set(partTypeId, { ...partTypes.get(partTypeId)!, liningUnproven: true });
+  for (const { id, partTypeId } of linings) {
+    if (fitted.has(id)) continue;
+    const material = said.get(id);
+    const before = partTypes.get(partTypeId)!;
+    if (material === undefined) {
+      if (old && !proved.has(id)) partTypes.set(partTypeId, { ...before, liningUnproven: true });
+    } else if (!mayBeAsbestos(before) || before === version.partTypes.get(partTypeId)) partTypes.set(partTypeId, { ...before, material });
+  }
   return { ...version, partTypes };
 }
 
@@ -71,7 +92,7 @@ export function machineOf(db: Db, job: Pick<Job, "modelVersionId" | "editionId" 
   const whole = getModelVersion(db, job.modelVersionId);
   const version = { ...whole, anatomy: anatomyOfEdition(whole.anatomy, job.editionId) };
   const overrides = listOverrides(db, job.reel.id);
-  if (!overrides.size) return withUnprovenLinings(db, job, version, new Set());
+  if (!overrides.size) return withLinings(db, job, version, new Set());
   const own = findPartTypes(db, overrides.values());
   const partTypes = new Map<string, PartType>([...version.partTypes, ...own]);
   const positions = version.anatomy.positions.map((position) => {
@@ -79,5 +100,14 @@ export function machineOf(db: Db, job: Pick<Job, "modelVersionId" | "editionId" 
     return type ? { ...position, partTypeId: type.id } : position;
   });
   // Somebody looked at what sits in an overridden seat and said what it is.
-  return withUnprovenLinings(db, job, { ...version, anatomy: { ...version.anatomy, positions }, partTypes }, new Set(overrides.keys()));
+  return withLinings(db, job, { ...version, anatomy: { ...version.anatomy, positions }, partTypes }, new Set(overrides.keys()));
+}
+
+/** What is done about faults on the reel of a job; the machine is read once, and only when there is a fault. */
+export function remedier(db: Db, job: Pick<Job, "modelVersionId" | "editionId" | "reel">): (fault: Fault) => Remedy {
+  let types: readonly PartType[] | null = null;
+  return (fault) => {
+    types ??= typesInSeats(machineOf(db, job));
+    return remedyOn(fault, types);
+  };
 }

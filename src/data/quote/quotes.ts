@@ -8,6 +8,7 @@ import { type Consent, consentFor, type QuoteSum, quoteSum } from "@/core/quote/
 import type { WayOut } from "@/core/vocabulary/way-out";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
+import { remedier } from "@/data/jobs/machine";
 import { listFittedParts } from "@/data/jobs/pieces";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { type Context, Refusal } from "@/data/store/context";
@@ -110,9 +111,11 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       const ours = job.kind === "comeback" && job.intake.pays !== "customer";
       const before = new Set(job.comebackOf === null || !ours ? [] : (faults.get(job.comebackOf) ?? []).map(({ faultId }) => faultId));
       // What was found the last time as well is ours to do again, free.
+      const remedyHere = remedier(db, job);
       const remedies = own.flatMap(({ faultId }): LabourLine[] => {
-        const remedy = faultById(faultId)?.remedy;
-        if (!remedy) return [];
+        const fault = faultById(faultId);
+        if (!fault) return [];
+        const remedy = remedyHere(fault);
         return before.has(faultId)
           ? [{ words: `${remedy.words} (again, free)`, minutes: 0 }]
           : [{ words: remedy.words, minutes: remedy.minutes }];

@@ -6,6 +6,7 @@ import { typicalShapes } from "@/core/anatomy/typical-shape";
 import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
+import { MaterialField } from "@/ui/controls/material-field";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
 const own = (list: readonly string[]) => Object.fromEntries(list.map((one) => [one, one]));
@@ -43,7 +44,7 @@ export function NewPartSheet({ number, currency, add }: { number: string; curren
           <div className="grid gap-3 sm:grid-cols-3">
             <FormText name="number" label="Part number" />
             <FormText name="name" label="Name" className="sm:col-span-2" />
-            <FormText name="material" label="Material" />
+            <MaterialField shape={{ kind }} label="Material" />
             <FormText name="price" label={`Price, ${currency}`} figures />
             <FormChoice name="thread" label="Thread" of={{ "": "none, or right", left: "left-hand", right: "right-hand" }} />
           </div>

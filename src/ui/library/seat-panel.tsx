@@ -13,6 +13,8 @@ import {
   tightnessClasses,
   verifiable,
 } from "@/core/anatomy/types";
+import { readLiningMaterial } from "@/core/safety/linings";
+import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
 import { Field } from "@/ui/controls/field";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
 import { PickMany } from "@/ui/controls/pick-many";
@@ -135,7 +137,19 @@ function PartLeaf({ type, onPart }: Pick<Props, "type" | "onPart">) {
       )}
       <LeaveField label="Part number" value={type.number} onLeave={(text) => take({ number: text })} />
       <LeaveField label="Name of the part" value={type.name} onLeave={(text) => take({ name: text })} />
-      <LeaveField label="Material" value={type.material} onLeave={(text) => take({ material: text })} />
+      {shape.kind === "friction-washer" ? (
+        <Field label="Material">
+          {(field) => (
+            <select {...field} value={readLiningMaterial(type.material)} onChange={(event) => take({ material: event.target.value })}>
+              {liningMaterialIds.map((material) => (
+                <option key={material}>{material}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+      ) : (
+        <LeaveField label="Material" value={type.material} onLeave={(text) => take({ material: text })} />
+      )}
       <LeaveField label="Role" value={type.role} onLeave={(text) => take({ role: text })} />
       <LeaveField
         label="Superseded by number"

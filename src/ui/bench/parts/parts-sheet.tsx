@@ -11,6 +11,7 @@ import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Key } from "@/ui/controls/keys";
+import { MaterialField } from "@/ui/controls/material-field";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import { TabRail } from "@/ui/controls/tab-rail";
@@ -49,7 +50,19 @@ interface Props {
 }
 
 /** A hybrid: what sits in this seat of this reel is another part than its model says. It is then drawn, ordered and reported everywhere. */
-function OverrideForm({ head, positionId, own, override }: { head: BenchHead; positionId: string; own: boolean; override: Action<void> }) {
+function OverrideForm({
+  head,
+  positionId,
+  own,
+  shape,
+  override,
+}: {
+  head: BenchHead;
+  positionId: string;
+  own: boolean;
+  shape: PartType["shape"];
+  override: Action<void>;
+}) {
   const [number, setNumber] = useState("");
   const act = useAct(override, () => setNumber(""));
   if (head.closed) return null;
@@ -87,7 +100,7 @@ function OverrideForm({ head, positionId, own, override }: { head: BenchHead; po
             empties
           >
             <FormText name="name" label="What sits here, in your words" />
-            <FormText name="material" label="Material, if you know it" hint="Empty: treated as not known." />
+            <MaterialField shape={shape} label="Material, if you know it" hint="Empty: treated as not known." />
             <FormText name="size" label="Its size, if measured" hint="Empty: as the drawing's." figures />
             <FormSend>That is what sits here</FormSend>
           </ActForm>
@@ -298,7 +311,14 @@ export function PartsSheet(props: Props) {
             {!seat.renewed && !seat.refitted && !head.closed && (
               <PieceForm key={`piece ${picked}`} jobId={head.jobId} positionId={picked} type={type} fit={props.elsewhere} />
             )}
-            <OverrideForm key={picked} head={head} positionId={picked} own={overridden.includes(picked)} override={override} />
+            <OverrideForm
+              key={picked}
+              head={head}
+              shape={type.shape}
+              positionId={picked}
+              own={overridden.includes(picked)}
+              override={override}
+            />
             <Refused of={[using, ordering, undoing, changing, fromDonor]} />
           </div>
         )}

@@ -3,6 +3,7 @@ import type { PartType } from "@/core/anatomy/types";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
+import { MaterialField } from "@/ui/controls/material-field";
 
 interface Props {
   readonly jobId: number;
@@ -37,7 +38,7 @@ export function PieceForm({ jobId, positionId, type, fit }: Props) {
         <FormChoice name="source" label="It comes from" of={sources} />
         <div className="grid grid-cols-2 gap-2">
           <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size"} hint="Empty: as the seat's own" figures />
-          <FormText name="material" label="Material" hint={`Empty: ${type.material}`} />
+          <MaterialField shape={type.shape} label="Material" hint={`Empty: ${type.material}`} />
         </div>
         {type.shape.kind === "bearing" && (
           <FormChoice name="closure" label="Closed how" of={{ open: "open", shielded: "shielded", sealed: "sealed: gets no oil" }} />

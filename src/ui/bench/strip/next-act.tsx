@@ -2,8 +2,11 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType, Position } from "@/core/anatomy/types";
 import type { StripAct } from "@/core/hands/strip-acts";
 import { stripCautions } from "@/core/safety/act-cautions";
+import { mayBeAsbestos } from "@/core/safety/linings";
+import type { Action } from "@/ui/act/press";
 import { Cautions } from "@/ui/bench/cautions";
 import { Glyph } from "@/ui/glyphs/glyph";
+import { LiningChoice } from "./lining-choice";
 
 interface Props {
   readonly act: StripAct;
@@ -19,10 +22,11 @@ interface Props {
   /** Pieces that came off with the act beyond what the drawing has. */
   readonly more: number;
   readonly onMore: (more: number) => void;
+  readonly lining: { readonly jobId: number; readonly closed: boolean; readonly say: Action<{ seats: number }> };
 }
 
 /** What comes off in one act of the hands, part by part; one that differs is taken by itself, or said not to be there. */
-export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlone, onAbsent, more, onMore }: Props) {
+export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlone, onAbsent, more, onMore, lining }: Props) {
   const parts = act.positionIds.flatMap((id) => {
     const position = seats.get(id);
     const type = position && partTypes[position.partTypeId];
@@ -31,6 +35,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
   const [first] = parts;
   if (!first) return null;
   const single = parts.length === 1;
+  const doubtful = parts.find(({ type }) => mayBeAsbestos(type));
   const cautions = stripCautions(parts, electric);
   return (
     <div className="mt-2 border-2 border-ink p-3">
@@ -41,6 +46,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
       )}
       <p className="text-head font-semibold">{act.batch?.name ?? first.position.name}</p>
       <Cautions said={cautions} />
+      {doubtful && <LiningChoice {...lining} positionId={doubtful.position.id} type={doubtful.type} />}
       <ul className={single ? "" : "mt-1 border-t border-ink"} aria-label="Parts of this act">
         {parts.map(({ position, type }) => (
           <li key={position.id} className={single ? "" : "rule-row flex items-center gap-2 py-1"}>

@@ -42,6 +42,7 @@ interface Props {
   readonly lastAssemblyId: string | null;
   readonly state: StripState;
   readonly note: Action<{ words: string }>;
+  readonly sayLining: Action<{ seats: number }>;
   readonly learn: Action<{ number: number }>;
   readonly cameAsPieces: Action<{ parts: number }>;
   /** A screw that was said to be missing. */
@@ -182,6 +183,7 @@ export function TraySheet(props: Props) {
                 more={more}
                 onMore={setMore}
                 onAlone={(id) => choose(id, true)}
+                lining={{ jobId: head.jobId, closed: head.closed, say: props.sayLining }}
                 onAbsent={(id) => setAbsent((ids) => toggled(ids, id))}
               />
               {stuck && (
@@ -264,7 +266,16 @@ export function TraySheet(props: Props) {
           />
         </div>
         {shown && (
-          <WellAside head={head} shown={shown} seats={byId} partTypes={partTypes} note={note} learn={learn} bearings={props.bearings} />
+          <WellAside
+            sayLining={props.sayLining}
+            head={head}
+            shown={shown}
+            seats={byId}
+            partTypes={partTypes}
+            note={note}
+            learn={learn}
+            bearings={props.bearings}
+          />
         )}
       </div>
     </BenchSheet>

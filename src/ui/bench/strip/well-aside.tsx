@@ -7,6 +7,7 @@ import type { Action } from "@/ui/act/press";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { PictureKey } from "@/ui/bench/picture-key";
 import { LessonForm } from "./lesson-form";
+import { LiningChoice } from "./lining-choice";
 import { WellForm } from "./well-form";
 
 interface Props {
@@ -15,6 +16,7 @@ interface Props {
   readonly seats: ReadonlyMap<string, Position>;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly note: Action<{ words: string }>;
+  readonly sayLining: Action<{ seats: number }>;
   readonly learn: Action<{ number: number }>;
   readonly bearings: Choice<"bearings">;
 }
@@ -24,7 +26,7 @@ export function WellAside(props: Props) {
   return <Aside {...props} shown={useDeferredValue(props.shown)} />;
 }
 
-const Aside = memo(function Aside({ head, shown, seats, partTypes, note, learn, bearings }: Props) {
+const Aside = memo(function Aside({ head, shown, seats, partTypes, note, learn, bearings, sayLining }: Props) {
   const position = seats.get(shown.positionId);
   if (!position) return null;
   return (
@@ -37,6 +39,13 @@ const Aside = memo(function Aside({ head, shown, seats, partTypes, note, learn, 
         note={note}
         at="strip"
         bearings={bearings}
+      />
+      <LiningChoice
+        jobId={head.jobId}
+        closed={head.closed}
+        positionId={shown.positionId}
+        type={partTypes[position.partTypeId]!}
+        say={sayLining}
       />
       <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
       <details>

@@ -5,13 +5,14 @@ import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { lookLines } from "@/core/diagnosis/look-line";
 import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
-import { remedyCautions } from "@/core/safety/act-cautions";
+import { remedyCautions, remedyOn } from "@/core/safety/act-cautions";
 import { complaints } from "@/core/vocabulary/counter-lists";
 import { useFactors } from "@/core/vocabulary/use";
 import { sectionsOfTests } from "@/data/bench/opening";
 import { claimsOf, diagnosisOf, lastVisitOf, listLooks } from "@/data/diagnosis/diagnosis";
 import { listFaults } from "@/data/diagnosis/faults";
 import { listObservations } from "@/data/diagnosis/observations";
+import { typesInSeats } from "@/data/jobs/machine";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { FindSheet } from "@/ui/bench/find/find-sheet";
 import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
@@ -25,6 +26,7 @@ export default async function FindPage(props: StationProps) {
   const before = listObservations(db, job.id).filter(({ phase }) => phase === "before");
   const isolations = sectionsOfTests(version.model.family, Object.fromEntries(before.map(({ testId, verdict }) => [testId, verdict])));
   const { subject, diagnosis, next } = diagnosisOf(db, job);
+  const inSeats = typesInSeats(version);
   const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
   const tasks = new Set(listFaults(db, job.id).map((finding) => finding.faultId));
   const last = lastVisitOf(db, job);
@@ -35,11 +37,17 @@ export default async function FindPage(props: StationProps) {
       head={head}
       anatomy={anatomyForDrawing(version.anatomy)}
       partTypes={Object.fromEntries(version.partTypes)}
-      suspects={suspectsOf(diagnosis, (finding) => nameOf.get(finding) ?? finding, subject.settled ?? new Map(), tasks)}
+      suspects={suspectsOf(
+        diagnosis,
+        (finding) => nameOf.get(finding) ?? finding,
+        subject.settled ?? new Map(),
+        tasks,
+        (fault) => remedyOn(fault, inSeats),
+      )}
       remedyCautions={Object.fromEntries(
-        (subject.knowledge ?? commonKnowledge).faults.flatMap(({ id, remedy }) => {
-          const said = remedyCautions(remedy.partRoles, version.partTypes.values());
-          return said.length ? [[id, said]] : [];
+        (subject.knowledge ?? commonKnowledge).faults.flatMap((fault) => {
+          const said = remedyCautions(fault, inSeats);
+          return said.length ? [[fault.id, said]] : [];
         }),
       )}
       looks={lookLines(next, subject.knowledge ?? commonKnowledge)}

@@ -3,7 +3,9 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
 import { wellVerdicts } from "@/core/teardown/verdicts";
+import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
+import { sayLining } from "@/data/bench/linings";
 import { sayOpened } from "@/data/bench/opening";
 import { learn } from "@/data/bench/playbook";
 import { noteWell, putBackLast, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
@@ -71,6 +73,16 @@ const note = defineAction({
 });
 export async function noteTrayWell(press: Press) {
   return note(press);
+}
+
+const lining = defineAction({
+  name: "say-lining",
+  permission: "bench",
+  input: seat.extend({ material: z.enum(liningMaterialIds, "Choose what it is made of.") }),
+  run: (ctx, { jobId: id, positionId, material }) => ({ seats: sayLining(ctx, id, positionId, material) }),
+});
+export async function sayLiningMaterial(press: Press) {
+  return lining(press);
 }
 
 const assembly = defineAction({

@@ -13,7 +13,7 @@ import { getQuote } from "@/data/quote/quotes";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
-import { cameAsPieces, extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell } from "./actions";
+import { cameAsPieces, extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell, sayLiningMaterial } from "./actions";
 import { makeModelSchematic, nameLoose, serveLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
@@ -69,6 +69,7 @@ export default async function StripPage(props: StationProps) {
       lastAssemblyId={null}
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
       note={noteTrayWell}
+      sayLining={sayLiningMaterial}
       learn={learnFromJob}
       cameAsPieces={cameAsPieces}
       missingScrew={missingScrewTold(job.intake)}

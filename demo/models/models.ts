@@ -106,6 +106,7 @@ function dunlin(): DemoModel {
       restsOn: ["bridge"],
       orientation: "its end under the dog's tail",
       caution: "The bar snaps out: glasses on, thumb over it.",
+      cautionSays: "spring",
       trap: "Bar first, dog over it: the other way round the dog has no spring.",
     },
     {

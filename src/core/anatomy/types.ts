@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { hazardIds } from "@/core/vocabulary/hazards";
 import { editionSchema } from "./edition";
 import { identifier as id } from "./identifier";
 import { shapeSchema } from "./shapes";
@@ -89,6 +90,8 @@ export const positionSchema = z.object({
   lubricant: lubricantSchema.optional(),
   /** Said before the hand moves: a flying spring, a left-hand thread. */
   caution: z.string().max(200).optional(),
+  /** The hazard that this caution says in its own words, so that it is not said twice. */
+  cautionSays: z.enum(hazardIds).optional(),
   /** What goes wrong here when it goes back. */
   trap: z.string().max(200).optional(),
   /** Nobody has confirmed this seat: drawn dashed until then. */
@@ -133,6 +136,8 @@ export const operationSchema = z.object({
   tool: z.string().max(60).optional(),
   /** Said before the act. */
   caution: z.string().max(200).optional(),
+  /** A line is drawn under load in this act. */
+  pullsLine: z.literal(true).optional(),
   /** Minutes it takes here, once somebody knows. */
   minutes: z.number().positive().max(240).optional(),
   /** For a gate: where to look when it fails, likeliest first. */

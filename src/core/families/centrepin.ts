@@ -52,17 +52,17 @@ export const centrepinTable: TemplateTable = {
     hub: [
       ["middle-clip", "Middle clip", "middle-clip", { stays: true, orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
       ["front-bearing", "Front bearing", "bearing", { restsOn: ["middle-clip"], ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds. Too tight to push: stop." }],
-      ["front-clip", "Front clip", "hub-clip", { restsOn: ["front-bearing"], caution: "The clip flies: a finger on top, glasses on.", orientation: "even gap, seated all round" }],
+      ["front-clip", "Front clip", "hub-clip", { restsOn: ["front-bearing"], caution: "The clip flies: a finger on top, glasses on.", cautionSays: "spring", orientation: "even gap, seated all round" }],
       ["outer-sleeve", "Outer sleeve", "outer-sleeve", { restsOn: ["front-clip"], hides: true, orientation: "bears on the front bearing's outer ring" }],
-      ["wave-spring", "Wave spring", "wave-spring", { restsOn: ["outer-sleeve"], caution: "Compress it with a screw, washer and nut through the bore; it flies otherwise." }],
+      ["wave-spring", "Wave spring", "wave-spring", { restsOn: ["outer-sleeve"], caution: "Compress it with a screw, washer and nut through the bore; it flies otherwise.", cautionSays: "spring" }],
       ["inner-sleeve", "Inner sleeve", "inner-sleeve", { restsOn: ["wave-spring"], hides: true, orientation: "bears on the rear bearing's inner ring", trap: "Both sleeves must go back: without the inner one the preload is lost." }],
       ["rear-bearing", "Rear bearing", "bearing", { restsOn: ["inner-sleeve"], hides: true, ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds." }],
-      ["rear-clip", "Rear clip", "hub-clip", { restsOn: ["rear-bearing"], caution: "Hold the wave spring compressed before the clip comes off, and while it goes on: the clip flies, glasses on.", orientation: "started opposite the gap, even gap, seated all round; the drum turned over between the two clips" }],
+      ["rear-clip", "Rear clip", "hub-clip", { restsOn: ["rear-bearing"], caution: "Hold the wave spring compressed before the clip comes off, and while it goes on: the clip flies, glasses on.", cautionSays: "spring", orientation: "started opposite the gap, even gap, seated all round; the drum turned over between the two clips" }],
     ],
     check: [
       ["check-wheel", "Check wheel", "check-wheel", { restsOn: ["back-plate"] }],
       ["check-pawl", "Check pawl", "check-pawl", { acrossMm: 24, restsOn: ["back-plate"] }],
-      ["check-spring", "Check spring", "check-spring", { acrossMm: 24, restsOn: ["check-pawl"], caution: "The spring flies: glasses on." }],
+      ["check-spring", "Check spring", "check-spring", { acrossMm: 24, restsOn: ["check-pawl"], caution: "The spring flies: glasses on.", cautionSays: "spring" }],
       ["check-switch", "Check switch", "check-switch", { acrossMm: 24, restsOn: ["check-spring"] }],
     ],
     back: [
@@ -80,7 +80,7 @@ export const centrepinTable: TemplateTable = {
       name: "Hub, told by the serial's year",
       choices: [
         { id: "sprung", name: "two bearings preloaded by a wave spring" },
-        { id: "spaced", name: "two bearings with a plain sleeve between", change: { drop: ["wave-spring", "inner-sleeve"], reseat: { "rear-bearing": { restsOn: ["outer-sleeve"] }, "rear-clip": { caution: "The clip flies: a finger on top, glasses on." } }, batches: [["rear", "Rear bearing and sleeve", "outer-sleeve", "rear-bearing"]] } },
+        { id: "spaced", name: "two bearings with a plain sleeve between", change: { drop: ["wave-spring", "inner-sleeve"], reseat: { "rear-bearing": { restsOn: ["outer-sleeve"] }, "rear-clip": { caution: "The clip flies: a finger on top, glasses on.", cautionSays: "spring" } }, batches: [["rear", "Rear bearing and sleeve", "outer-sleeve", "rear-bearing"]] } },
       ],
     },
   ],

@@ -98,7 +98,7 @@ export const leverDragTable: TemplateTable = {
       ["quadrant-screw-middle", "Quadrant screw, middle", "quadrant-screw-short", { acrossMm: -2, restsOn: ["quadrant"], hole: "quadrant, middle", holeDepthMm: 6.5, ...threadFilm, trap: "The middle one is the short one: a long screw here stops the lever." }],
       ["quadrant-screw-rear", "Quadrant screw, rear", "quadrant-screw-long", { acrossMm: -18, restsOn: ["quadrant"], hole: "quadrant, rear, into the frame", holeDepthMm: 11, ...threadFilm }],
       ["cam", "Cam", "cam", { restsOn: ["lever"], passesThrough: ["head-plate"], orientation: "mark at 0°, lever at free", ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: mark it before it comes out." }],
-      ["detent-spring", "Detent spring", "detent-spring", { acrossMm: -20, restsOn: ["lever"], caution: "The detent spring flies: glasses on, a finger over it." }],
+      ["detent-spring", "Detent spring", "detent-spring", { acrossMm: -20, restsOn: ["lever"], caution: "The detent spring flies: glasses on, a finger over it.", cautionSays: "spring" }],
       ["detent-pin", "Detent pin", "detent-pin", { acrossMm: -20, restsOn: ["detent-spring"] }],
       ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["cam", "detent-pin"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
     ],
@@ -108,7 +108,7 @@ export const leverDragTable: TemplateTable = {
       ["gear-shaft", "Gear shaft", "gear-shaft", { acrossMm: -10, restsOn: ["gear-bearing"], turnsWith: "sleeve", ...greased("a film", "dry it freezes in its bearing") }],
       ["ratchet", "Ratchet", "ratchet", { acrossMm: -10, alongMm: 14, ridesOn: "gear-shaft", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Dog", "dog", { acrossMm: 8, restsOn: ["head-plate"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down it holds neither way." }],
-      ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 8, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it." }],
+      ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 8, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }],
       ["main-gear", "Main gear", "main-gear", { acrossMm: -10, alongMm: 18, ridesOn: "gear-shaft", restsOn: ["ratchet", "dog-spring"], turnsWith: "gear", ...greased("half round the teeth", "it spreads itself") }],
       ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 15.6, restsOn: ["head-plate"], ...oiled("1 drop", "light load, high speed") }],
       ["pinion", "Pinion", "pinion", { acrossMm: 15.6, restsOn: ["pinion-bearing", "main-gear"], turnsWith: "spool", ...greased("a light film on the teeth", "the bore stays clean") }],
@@ -134,10 +134,10 @@ export const leverDragTable: TemplateTable = {
     tail: [
       ["tail-bearing", "Tail bearing", "tail-bearing", { restsOn: ["frame"], oilPort: "at the spool's shaft end, tail side", ...oiled("1 drop", "some finishes do not let it be drawn: then oil it in place") }],
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["frame"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
-      ["click-spring", "Click spring", "click-spring", { acrossMm: -16, restsOn: ["click-tongue"], caution: "Click spring and clip fly: glasses on, a finger over them." }],
+      ["click-spring", "Click spring", "click-spring", { acrossMm: -16, restsOn: ["click-tongue"], caution: "Click spring and clip fly: glasses on, a finger over them.", cautionSays: "spring" }],
       ["click-washer", "Click washer", "click-washer", { acrossMm: -16, restsOn: ["click-tongue"], hides: true, orientation: "plastic against graphite; brass lies either way" }],
       ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-spring", "click-washer"] }],
-      ["click-clip", "Click clip", "click-clip", { acrossMm: -16, restsOn: ["click-button"], caution: "Click spring and clip fly: glasses on, a finger over them." }],
+      ["click-clip", "Click clip", "click-clip", { acrossMm: -16, restsOn: ["click-button"], caution: "Click spring and clip fly: glasses on, a finger over them.", cautionSays: "spring" }],
     ],
     frame: [
       ["frame", "Frame", "frame", { turnsWith: "frame" }],
@@ -253,6 +253,7 @@ export const leverDragTable: TemplateTable = {
     {
       id: "gate-free-spool",
       kind: "gate",
+      pullsLine: true,
       words: "Lever at free the spool spins; at strike it pulls what it should: move the preset until both are true",
       after: place("lever", "cam", "knob-preset"),
       before: place("handle"),

@@ -75,7 +75,7 @@ export const spincastTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     cone: [
-      ["pin-spring", "Pin spring", "pin-spring", { acrossMm: 14, restsOn: ["crown-gear"], caution: "A tiny spring, it flies: glasses on, white paper under it." }],
+      ["pin-spring", "Pin spring", "pin-spring", { acrossMm: 14, restsOn: ["crown-gear"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
       ["pick-up-pin", "Pick-up pin", "pick-up-pin", { acrossMm: 14, restsOn: ["pin-spring"], orientation: "retracted", oilPort: "under the front cover, at the tip", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
       ["cone", "Pick-up cone", "cone", { restsOn: ["pick-up-pin", "spool-clip"], orientation: "flat to the shaft's flat, then turned until its pin is drawn in and free" }],
       ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"], orientation: "anti-reverse on before it is drawn", ...oiled("1 drop on the thread", "it comes off at every service") }],
@@ -91,7 +91,7 @@ export const spincastTable: TemplateTable = {
       ["spool", "Spool", "spool", { restsOn: ["fibre-lower"], turnsWith: "spool" }],
       ["fibre-upper", "Fibre washer, upper", "fibre", { restsOn: ["spool"], hides: true }],
       ["flatted", "Flatted washer", "flatted", { restsOn: ["fibre-upper"], turnsWith: "sleeve" }],
-      ["spool-clip", "Spool clip", "spool-clip", { restsOn: ["flatted"], caution: "The clip flies: a finger over it.", orientation: "seated in its groove" }],
+      ["spool-clip", "Spool clip", "spool-clip", { restsOn: ["flatted"], caution: "The clip flies: a finger over it.", cautionSays: "spring", orientation: "seated in its groove" }],
     ],
     handle: [
       ["handle-washer", "Handle washer", "handle-washer", { restsOn: ["gear-bush-outer"], hides: true, orientation: "flat" }],
@@ -155,6 +155,7 @@ export const spincastTable: TemplateTable = {
     {
       id: "gate-drag",
       kind: "gate",
+      pullsLine: true,
       words: "The drag goes over its range by the dial",
       after: place("spool-clip", "drag-dial"),
       before: place("cone"),

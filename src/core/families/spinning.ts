@@ -15,7 +15,7 @@ const dogParts: NonNullable<TableChange["parts"]> = [
 const dogSeats: NonNullable<TableChange["put"]> = [
   { after: "clutch-screw-rear", assembly: "clutch", row: ["ratchet", "Anti-reverse ratchet", "ratchet", { restsOn: ["clutch-plate"], orientation: "steep side of the teeth to the dog" }] },
   { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "ridge down, square nose to the ratchet, engaged as the rotor goes on", ...oiled("1 drop", "it must swing freely") }] },
-  { after: "dog", assembly: "clutch", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it." }] },
+  { after: "dog", assembly: "clutch", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }] },
 ];
 
 /** Spinning, open with bail: fixed spool with the drag in it, rotor with bail and line roller, roller clutch, oscillation block. */
@@ -106,13 +106,13 @@ export const spinningTable: TemplateTable = {
       ["eared", "Eared washer", "eared", { restsOn: ["friction-mid"], turnsWith: "spool", orientation: "ears in the spool's slots", trap: "Keyed and eared alternate: swapped, the drag slips where it should not." }],
       ["friction-high", "Friction washer, high", "friction", { lubricant: felt, restsOn: ["eared"] }],
       ["keyed-high", "Keyed washer, high", "keyed", { ridesOn: "main-shaft", restsOn: ["friction-high"], turnsWith: "sleeve" }],
-      ["drag-clip", "Drag retaining ring", "drag-clip", { restsOn: ["keyed-high"], caution: "The ring flies: glasses on, a finger on top.", orientation: "seated all round its groove" }],
+      ["drag-clip", "Drag retaining ring", "drag-clip", { restsOn: ["keyed-high"], caution: "The ring flies: glasses on, a finger on top.", cautionSays: "spring", orientation: "seated all round its groove" }],
       ["knob-ring", "Knob O-ring", "knob-ring", { restsOn: ["drag-clip"], ...greased("a film of seal-safe grease", "it keeps water off the washers") }],
       ["drag-knob", "Drag knob", "drag-knob", { restsOn: ["knob-ring"], orientation: "started by hand" }],
     ],
     bail: [
       ["trip-lever", "Trip lever", "trip-lever", { acrossMm: -24, restsOn: ["rotor"], hides: true, ...greased("a dab", "it snaps; not worth taking off when it moves freely") }],
-      ["bail-spring", "Bail spring", "bail-spring", { acrossMm: -24, restsOn: ["trip-lever"], caution: "The bail spring flies: glasses on, cup the hand." }],
+      ["bail-spring", "Bail spring", "bail-spring", { acrossMm: -24, restsOn: ["trip-lever"], caution: "The bail spring flies: glasses on, cup the hand.", cautionSays: "spring" }],
       ["bail-arm", "Bail arm", "bail-arm", { acrossMm: -20, restsOn: ["bail-spring"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it must fall shut") }],
       ["roller-spacer", "Roller spacer", "roller-spacer", { acrossMm: -10, restsOn: ["bail-arm"], hides: true, orientation: "shallow side as this model has it" }],
       ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["roller-spacer"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing that water spoils") }],
@@ -267,6 +267,7 @@ export const spinningTable: TemplateTable = {
     {
       id: "gate-drag",
       kind: "gate",
+      pullsLine: true,
       words: "The drag runs from free to locked",
       after: place("drag-knob"),
       lookAt: ["Keyed and eared swapped", "Retaining ring not in its groove"],

@@ -33,7 +33,7 @@ const variants: readonly Variant[] = [
         change: {
           parts: [["dog-spring", "214", "Dog spring, wire", "dog-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 14 }, "spring steel", 160]],
           put: [
-            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "The dog spring flies: glasses on, a finger over it.", orientation: "first, its eye over the screw's hole", trap: "The dog goes over it: under it the spring never snaps home." }] },
+            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "The dog spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "first, its eye over the screw's hole", trap: "The dog goes over it: under it the spring never snaps home." }] },
             { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "over the spring, screw up through both, then worked round until it snaps", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
           ],
           reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
@@ -46,7 +46,7 @@ const variants: readonly Variant[] = [
         change: {
           parts: [["dog-spring", "214", "Dog spring, in the dog", "dog-coil", { kind: "coil-spring", wireMm: 0.3, outsideMm: 2.4, lengthMm: 6, coils: 7 }, "spring steel", 160]],
           put: [
-            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "It sits inside the dog and does not fly.", orientation: "inside the dog, lined up with its stud" }] },
+            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "It sits inside the dog and does not fly.", cautionSays: "spring", orientation: "inside the dog, lined up with its stud" }] },
             { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "square nose to the ratchet, its spring on the stud", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
           ],
           reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
@@ -96,7 +96,7 @@ const variants: readonly Variant[] = [
           ],
           put: [
             { after: "tail-plate", assembly: "tail", row: ["sleeve-bearing", "Gear sleeve bearing", "sleeve-bearing", { acrossMm: 10, restsOn: ["tail-plate"], ...oiled("1 drop", "the one that freezes: free spool is fine, the handle is hard"), trap: "Frozen here the reel is hard to turn though free spool is fine." }] },
-            { after: "sleeve-bearing", assembly: "tail", row: ["bearing-clip", "Bearing clip", "bearing-clip", { acrossMm: 10, restsOn: ["sleeve-bearing"], caution: "The clip flies: a finger over it, glasses on.", orientation: "flat side in first" }] },
+            { after: "sleeve-bearing", assembly: "tail", row: ["bearing-clip", "Bearing clip", "bearing-clip", { acrossMm: 10, restsOn: ["sleeve-bearing"], caution: "The clip flies: a finger over it, glasses on.", cautionSays: "spring", orientation: "flat side in first" }] },
           ],
         },
       },
@@ -116,7 +116,7 @@ const variants: readonly Variant[] = [
             ["magnet-dial", "291", "Magnet dial", "magnet-dial", { kind: "cap", outsideMm: 17, heightMm: 4 }, "plastic", 420],
           ],
           put: [
-            { after: "tail-plate", assembly: "tail", row: ["brake-magnet", "Brake magnet", "magnet", { acrossMm: 6, restsOn: ["tail-plate"], caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws." }] },
+            { after: "tail-plate", assembly: "tail", row: ["brake-magnet", "Brake magnet", "magnet", { acrossMm: 6, restsOn: ["tail-plate"], caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws.", cautionSays: "magnet" }] },
             { after: "brake-magnet", assembly: "tail", row: ["magnet-dial", "Magnet dial", "magnet-dial", { acrossMm: 6, restsOn: ["brake-magnet"], orientation: "as found: note the number" }] },
           ],
         },
@@ -254,11 +254,11 @@ export const starDragBridgeTable: TemplateTable = {
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "name level with the foot" }],
       ["eccentric", "Eccentric", "eccentric", { acrossMm: -16, restsOn: ["head-plate"], orientation: "stud towards the yoke", ...oiled("1 drop behind it", "grease here gums the lever") }],
-      ["eccentric-spring", "Eccentric spring", "eccentric-spring", { acrossMm: -16, restsOn: ["eccentric"], caution: "The eccentric spring flies: glasses on, a finger over it.", orientation: "long leg to the plate's rim", trap: "A proud end hooks the jack." }],
+      ["eccentric-spring", "Eccentric spring", "eccentric-spring", { acrossMm: -16, restsOn: ["eccentric"], caution: "The eccentric spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "long leg to the plate's rim", trap: "A proud end hooks the jack." }],
       ["lever", "Free-spool lever", "lever", { acrossMm: -16, passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "up is free" }],
       ["jack", "Jack", "jack", { acrossMm: -4, restsOn: ["eccentric-spring"], orientation: "hole on the eccentric's stud", ...greased("a dab", "it slides"), trap: "Off its stud the reel will not engage." }],
-      ["yoke-spring-front", "Yoke spring, front", "yoke-spring", { acrossMm: 20, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright over its hole, before the yoke is laid on" }],
-      ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", orientation: "upright over its hole, before the yoke is laid on" }],
+      ["yoke-spring-front", "Yoke spring, front", "yoke-spring", { acrossMm: 20, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright over its hole, before the yoke is laid on" }],
+      ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright over its hole, before the yoke is laid on" }],
       ["yoke", "Yoke", "yoke", { acrossMm: 8, restsOn: ["jack", "yoke-spring-front", "yoke-spring-rear"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], orientation: "shoulder to the jack", ...greased("a dab on the shoulders", "it slides") }],
       ["pinion", "Pinion", "pinion", { acrossMm: 8, restsOn: ["yoke"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], turnsWith: "spool", orientation: "slot to the spool", ...greased("a light film on the teeth", "the bore stays clean and dry"), trap: "Slot facing out, the spool never engages." }],
       ["head-screw-top", "Head plate screw, top", "head-screw", { acrossMm: 26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm, trap: "Long ones here, into the posts." }],
@@ -274,7 +274,7 @@ export const starDragBridgeTable: TemplateTable = {
     tail: [
       ["tail-plate", "Tail plate", "tail-plate", { turnsWith: "frame", orientation: "click button to the rear" }],
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
-      ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", orientation: "one leg each side of the tongue" }],
+      ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "one leg each side of the tongue" }],
       ["click-button", "Click button", "click-button", { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
       ["cap", "Side adjuster cap", "cap", { restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
       ["tail-screw-top", "Tail plate screw, top", "tail-screw", { acrossMm: 26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm }],
@@ -287,7 +287,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["sleeve-pin", "Sleeve pin", "sleeve-pin", { stays: true, alongMm: 4, heldBy: ["ratchet"], passesThrough: ["gear-sleeve"], restsOn: ["bridge"], orientation: "flush both ends, threads untouched" }],
       ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "square to the shaft, steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }],
-      ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }],
+      ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }],
       ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], hole: "bridge, top front", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
       ["bridge-screw-top-rear", "Bridge screw, top rear", "bridge-screw-part", { acrossMm: 14, passesThrough: ["head-plate", "yoke-spring-rear"], restsOn: ["bridge"], hole: "bridge, top rear", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
       ["bridge-screw-low-front", "Bridge screw, low front", "bridge-screw-full", { acrossMm: -14, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low front", holeDepthMm: 9, ...threadFilm }],
@@ -409,6 +409,7 @@ export const starDragBridgeTable: TemplateTable = {
     {
       id: "gate-star",
       kind: "gate",
+      pullsLine: true,
       words: "The star takes the drag from free to locked over half a turn or more",
       after: place("star"),
       before: place("handle-spacer"),

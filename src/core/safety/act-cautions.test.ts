@@ -77,6 +77,23 @@ describe.each(builds)("$family ($name)", ({ template: { anatomy, parts } }) => {
     }
   });
 
+  it("warns of the loaded line at each gate that draws one, and at no other; a reel with a drag has such a gate", () => {
+    const gates = anatomy.operations.filter(({ kind }) => kind === "gate");
+    const warned = gates.filter((operation) =>
+      buildCautions([{ operation, position: null, type: null, product: null }], false).includes(hazards.pull),
+    );
+    expect(warned).toEqual(gates.filter(({ pullsLine }) => pullsLine));
+    // What a bench pulls at: the drag over its range, or at strike. Source: common practice.
+    const drawn = gates.filter(({ words }) => /drag .*(locked|range)|strike it pulls/.test(words));
+    expect(warned).toEqual(drawn);
+    expect(warned.length > 0).toBe([...types.values()].some(({ shape }) => shape.kind === "friction-washer"));
+    // Other words change nothing.
+    for (const operation of warned)
+      expect(
+        buildCautions([{ operation: { ...operation, words: "As it should" }, position: null, type: null, product: null }], false),
+      ).toContain(hazards.pull);
+  });
+
   it("says it at each remedy that would touch an old lining, and at none that would not", () => {
     const linings = new Set([...types.values()].filter(({ liningUnproven }) => liningUnproven).map(({ role }) => role));
     for (const fault of commonKnowledge.faults) {

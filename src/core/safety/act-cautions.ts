@@ -1,6 +1,6 @@
 import type { Operation, PartType, Position } from "@/core/anatomy/types";
 import type { Fault, Remedy } from "@/core/diagnosis/fault";
-import { cautionsAt, hazards, pullsLine } from "./cautions";
+import { cautionsAt, hazards } from "./cautions";
 import { mayBeAsbestos } from "./linings";
 
 interface Taken {
@@ -28,7 +28,7 @@ export const buildCautions = (steps: readonly Fitted[], warmed: boolean): string
       ...(operation.caution ? [operation.caution] : []),
       ...(operation.kind === "place" && position && type
         ? cautionsAt({ at: "build", position, type, warmed: warmed && type.role === "spool-bearing" && product !== "nothing" })
-        : cautionsAt({ at: "gate", pullsLine: pullsLine(operation.words) })),
+        : cautionsAt({ at: "gate", pullsLine: operation.pullsLine === true })),
     ]),
   ),
 ];

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
-import { type BenchAct, cautionsAt, type HazardId, hazards, hazardsOf, isElectric, standsAbove } from "./cautions";
+import type { HazardId } from "@/core/vocabulary/hazards";
+import { type BenchAct, cautionsAt, hazards, hazardsOf, isElectric, standsAbove } from "./cautions";
 
 const part = (role: string, family: keyof typeof families = "star-drag-bridge"): PartType =>
   families[family].parts.find((one) => one.role === role)!;
@@ -79,8 +80,16 @@ describe("every hazard at every step where it can hurt", () => {
   });
 
   it("lets a seat say it better, and says nothing twice", () => {
-    const told = cautionsAt({ at: "strip", position: { caution: "The dog spring flies: cup the hand." }, type: spring, electric: false });
+    const told = cautionsAt({
+      at: "strip",
+      position: { caution: "The dog spring flies: cup the hand.", cautionSays: "spring" as const },
+      type: spring,
+      electric: false,
+    });
     expect(told).toEqual(["The dog spring flies: cup the hand."]);
+    // What is not said to be the same danger is said beside it, whatever its words.
+    const other = cautionsAt({ at: "strip", position: { caution: "It never flies far." }, type: spring, electric: false });
+    expect(other).toEqual(["It never flies far.", hazards.spring]);
     const both = cautionsAt({ at: "strip", position: { caution: hazards.lining }, type: lining, electric: false });
     expect(both).toEqual([hazards.lining]);
   });

@@ -1,6 +1,7 @@
 import type { PartType, Position } from "@/core/anatomy/types";
 import { dragLimit } from "@/core/drag/drag-limit";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import type { HazardId } from "@/core/vocabulary/hazards";
 import { mayBeAsbestos } from "./linings";
 
 /** What can hurt somebody at a reel bench, and the words at the step. Source: common practice; makers, local codes and licensed practice stand above. */
@@ -18,8 +19,7 @@ export const hazards = {
   electric:
     "Electric reel: disconnect it from boat and battery before anything is tested or opened; keep solvent and water from its motor.",
   magnet: "Strong magnet: it pulls small screws and springs; keep it from medical implants as their makers say.",
-} as const;
-export type HazardId = keyof typeof hazards;
+} as const satisfies Record<HazardId, string>;
 
 /** The line under every caution. */
 export const standsAbove = "Makers' instructions, local codes and licensed practice come first.";
@@ -27,13 +27,23 @@ export const standsAbove = "Makers' instructions, local codes and licensed pract
 /** One act of the hands at a station, as far as it can hurt. */
 export type BenchAct =
   | { readonly at: "test"; readonly pullsLine: boolean; readonly electric: boolean }
-  | { readonly at: "strip"; readonly position: Pick<Position, "caution">; readonly type: PartType; readonly electric: boolean }
+  | {
+      readonly at: "strip";
+      readonly position: Pick<Position, "caution" | "cautionSays">;
+      readonly type: PartType;
+      readonly electric: boolean;
+    }
   /** A part that will not come. */
   | { readonly at: "stuck"; readonly type: PartType }
   | { readonly at: "clean"; readonly method: CleanMethod; readonly types: readonly PartType[]; readonly electric: boolean }
-  | { readonly at: "build"; readonly position: Pick<Position, "caution">; readonly type: PartType; readonly warmed: boolean }
+  | {
+      readonly at: "build";
+      readonly position: Pick<Position, "caution" | "cautionSays">;
+      readonly type: PartType;
+      readonly warmed: boolean;
+    }
   /** Oiled where it sits, the spray or the drop beside parts that are not looked at. */
-  | { readonly at: "oil"; readonly position: Pick<Position, "caution">; readonly type: PartType }
+  | { readonly at: "oil"; readonly position: Pick<Position, "caution" | "cautionSays">; readonly type: PartType }
   /** A gate or state without a part of its own. */
   | { readonly at: "gate"; readonly pullsLine: boolean }
   | { readonly at: "report"; readonly types: readonly PartType[] };
@@ -109,12 +119,10 @@ export function hazardsOf(act: BenchAct): HazardId[] {
  */
 export function cautionsAt(act: BenchAct): string[] {
   const ids = hazardsOf(act);
-  const own = "position" in act ? [act.position.caution, act.type.hazard] : [];
+  const position = "position" in act ? act.position : null;
+  const own = position && "type" in act ? [position.caution, act.type.hazard] : [];
   const said = own.filter((words): words is string => Boolean(words));
   // A seat that says how its spring flies says it better than the rule does.
-  const general = ids.filter((id) => !(id === "spring" && said.some((words) => /fl(ies|y)/.test(words)))).map((id) => hazards[id]);
+  const general = ids.filter((id) => !(position?.caution && position.cautionSays === id)).map((id) => hazards[id]);
   return [...new Set([...said, ...general])];
 }
-
-/** Gates and tests at which a line is drawn under load. */
-export const pullsLine = (words: string): boolean => /drag .*(through|range|from free|locked)|pull the line|on the scale/i.test(words);

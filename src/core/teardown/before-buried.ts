@@ -4,6 +4,7 @@ import { type Anatomy, type PartType, type Position, placeOperationId } from "@/
 import { dragStackOf, workingGaps } from "@/core/drag/working-gaps";
 import { orderReasons } from "./build-order";
 import { type WellVerdict, wantsNew } from "./verdicts";
+import { wayRound } from "./way-round";
 
 /** What is looked at once more before a cover hides it. */
 const watched: ReadonlySet<PartKind> = new Set(["bearing", "friction-washer", "keyed-washer", "eared-washer", "cupped-washer"]);
@@ -96,8 +97,8 @@ export function beforeBuried(
     else if (wantsNew(state.verdict) && !state.renewed) faults.push(`${seat.name} was to be replaced, and the old piece lies there.`);
     if (state.foundCount !== 1)
       doubts.push(`${seat.name}: ${state.foundCount} lay here when it was opened, the model has one. Which is right for this reel?`);
-    if (state.orientation && seat.orientation && state.orientation !== seat.orientation)
-      doubts.push(`${seat.name} lay “${state.orientation}”; it belongs “${seat.orientation}”.`);
+    const { goesBack, lay } = wayRound(seat, state.orientation);
+    if (lay) doubts.push(`${seat.name} lay “${lay}”; it belongs “${goesBack}”.`);
   }
   const names = new Set(seats.flatMap((seat) => [seat.name, types.get(seat.partTypeId)?.name ?? seat.name]));
   faults.push(...fitFaults(anatomy, types).filter((fault) => [...names].some((name) => fault.includes(name))));
@@ -119,7 +120,7 @@ export function beforeBuried(
     rows: seats.map((seat) => ({
       positionId: seat.id,
       name: seat.name,
-      lies: seat.orientation ?? "",
+      lies: wayRound(seat, states.get(seat.id)!.orientation).goesBack,
       seated: states.get(seat.id)!.seated,
     })),
     faults,

@@ -32,7 +32,7 @@ export interface DragOfReel {
 export function dragOfReel(db: Db, job: Job): DragOfReel {
   const version = machineOf(db, job);
   const typeOf = (partTypeId: string) => version.partTypes.get(partTypeId);
-  const lay = new Map(listWells(db, job.id).map((well) => [well.positionId, well.orientation]));
+  const lay = new Map(listWells(db, job.id).map((well) => [well.positionId, well.refitted ? "" : well.orientation]));
   const assembly = version.anatomy.assemblies.find(({ id }) => dragStackOf(version.anatomy, version.partTypes, id).length);
   const stack = assembly ? dragStackOf(version.anatomy, version.partTypes, assembly.id) : [];
   const springs = version.anatomy.positions
@@ -65,7 +65,7 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
           name: seat.name,
           disc: { outsideMm, insideMm, thicknessMm, coneHeightMm, platedModulusMpa: platedModulus(material) },
           material,
-          // As it was found, where somebody said so; else as the model has it.
+          // As it was found until it is back, where somebody said so; else as the model has it.
           up: /cup (up|down)/.test(said) ? /cup up/.test(said) : seat.turned,
           lay: said,
         },

@@ -4,6 +4,7 @@ import type { OwnerRecord, PictureBytes } from "@/core/report/owner-record";
 import type { Report } from "@/core/report/report";
 import { modelPlates } from "@/core/schematic/assembly-plate";
 import { wellVerdictWords } from "@/core/teardown/verdicts";
+import { wayRound } from "@/core/teardown/way-round";
 import { sayMeasure } from "@/core/units/say-measure";
 import { getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
@@ -37,7 +38,7 @@ export function getOwnerRecord(db: Db, job: Job, report: Report, dates: (iso: st
       const said = [
         wellVerdictWords[well.verdict],
         well.dressed,
-        well.orientation,
+        wayRound(position, well.orientation).lay && `lay: ${well.orientation}`,
         well.note,
         well.leftOutReason && `left out: ${well.leftOutReason}`,
       ].filter(Boolean);

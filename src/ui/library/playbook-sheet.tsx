@@ -308,6 +308,17 @@ function ActForm({
         </Field>
       )}
       <LeaveField label="Caution before it" value={operation.caution ?? ""} onLeave={(caution) => take({ caution })} />
+      {operation.kind === "gate" && (
+        <label className="flex min-h-10 items-center gap-3">
+          <input
+            type="checkbox"
+            className="h-5 min-h-0 w-5 accent-ink"
+            checked={operation.pullsLine === true}
+            onChange={(event) => take({ pullsLine: event.target.checked ? true : undefined })}
+          />
+          A line is pulled under load
+        </label>
+      )}
       <LeaveField label="Tool with its size" value={operation.tool ?? ""} onLeave={(tool) => take({ tool })} />
       <LeaveField
         label="Minutes"

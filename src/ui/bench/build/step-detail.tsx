@@ -5,6 +5,7 @@ import { buildCautions } from "@/core/safety/act-cautions";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { RingScrew } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
+import { wayRound } from "@/core/teardown/way-round";
 import type { Action } from "@/ui/act/press";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
@@ -40,6 +41,7 @@ const ruledByWords = {
 /** All that is known of one step: how the part lies, where it goes, what goes on it, what goes wrong here; of a check where to look when it fails. */
 export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn, noted, noteStep, onOpen }: Props) {
   const isGate = step.operation.kind === "gate";
+  const way = wayRound(step.position ?? {}, step.well?.orientation ?? "");
   return (
     <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
       <div>
@@ -88,10 +90,25 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn,
       </div>
       {step.position && step.operation.kind === "place" && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
-          {(step.well?.orientation || step.position.orientation) && (
+          {(way.goesBack || way.lay) && (
             <>
               <dt className="text-note">Orientation</dt>
-              <dd className="font-semibold">{step.well?.orientation || step.position.orientation}</dd>
+              <dd>
+                <strong>{way.goesBack}</strong>
+                {way.lay && <span className="block text-note">It lay “{way.lay}” when it came off.</span>}
+              </dd>
+            </>
+          )}
+          {type?.thread === "left" && (
+            <>
+              <dt className="text-note">Thread</dt>
+              <dd className="font-semibold">left-hand: home by turning anticlockwise</dd>
+            </>
+          )}
+          {step.well?.thread && step.well.thread !== (type?.thread ?? "right") && (
+            <>
+              <dt className="text-note">Thread as found</dt>
+              <dd className="font-semibold">{step.well.thread}-hand on this reel</dd>
             </>
           )}
           {step.position.hole && (

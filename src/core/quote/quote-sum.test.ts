@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { taxOnNet } from "@/core/money/money";
-import { consentFor, quoteSum } from "./quote-sum";
+import { quoteSum } from "./quote-sum";
 
 const rates = { ratePerHourMinor: 4500, tax: 2000 };
 
@@ -52,22 +52,5 @@ describe("the sum of a quote", () => {
         expect(Math.abs(sum.labourMinor - (work.reduce((a, b) => a + b, 0) * 4500) / 60)).toBeLessThanOrEqual(0.5);
       }),
     );
-  });
-});
-
-describe("consent", () => {
-  const yes = (totalMinor: number) => ({ accepted: true, totalMinor });
-  const no = (totalMinor: number) => ({ accepted: false, totalMinor });
-  it.each([
-    ["at the limit goes on", 9000, 9000, [], "within-limit"],
-    ["a cent above asks", 9001, 9000, [], "ask"],
-    ["no limit asks always", 1, null, [], "ask"],
-    ["a yes covers its sum", 9001, 9000, [yes(9001)], "agreed"],
-    ["a yes does not cover more", 9002, 9000, [yes(9001)], "ask"],
-    ["a no stops it, also within the limit", 8000, 9000, [no(8000)], "refused"],
-    ["a smaller sum after a no is asked or within the limit again", 7000, 9000, [no(8000)], "within-limit"],
-    ["a later yes mends a no", 9500, 9000, [no(9500), yes(9500)], "agreed"],
-  ] as const)("%s", (_, total, limit, answers, expected) => {
-    expect(consentFor(total, limit, answers)).toBe(expected);
   });
 });

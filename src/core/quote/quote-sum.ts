@@ -47,24 +47,3 @@ export function quoteSum(
   const madeUpMinor = labourMinor - worked;
   return { minutes, labourMinor, partsMinor, extrasMinor, madeUpMinor, discountMinor, netMinor, taxMinor, totalMinor: netMinor + taxMinor };
 }
-
-export type Consent = "within-limit" | "agreed" | "ask" | "refused" | "call";
-
-/**
- * Whether the work may go on. Above the limit the customer is asked, and a yes covers no more than the sum it was given for.
- * @param limitMinor null when no limit was agreed: then every quote is asked for.
- * @param call whether a part is in it for which the customer wants to be called whatever the sum.
- */
-export function consentFor(
-  totalMinor: number,
-  limitMinor: number | null,
-  answers: readonly { readonly accepted: boolean; readonly totalMinor: number }[],
-  call = false,
-): Consent {
-  const last = answers.at(-1);
-  if (last && !last.accepted && last.totalMinor <= totalMinor) return "refused";
-  const agreed = answers.some((answer) => answer.accepted && answer.totalMinor >= totalMinor);
-  if (call && !agreed) return "call";
-  if (limitMinor !== null && totalMinor <= limitMinor) return "within-limit";
-  return agreed ? "agreed" : "ask";
-}

@@ -1,4 +1,5 @@
 import { typedSize } from "@/core/anatomy/typed-size";
+import { mayGoOn } from "@/core/quote/consent";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { findPartCard, findPartType } from "@/data/catalogue/part-types";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -85,7 +86,7 @@ export function wantForVerdict(ctx: Context, job: Job, positionId: string): stri
   const { db } = ctx;
   const { partTypeId } = wantedPart(db, job, positionId);
   const { consent } = getQuote(db, job);
-  if (consent !== "within-limit" && consent !== "agreed") return "Added to the quote; the sum is above what was agreed: ask at Quote.";
+  if (!mayGoOn(consent)) return "Added to the quote; the sum is above what was agreed: ask at Quote.";
   if (needOf(db, job.id, positionId)) return "Already on the needs list.";
   const line = findStock(db, partTypeId);
   const free = line ? line.count - line.keptAside : 0;

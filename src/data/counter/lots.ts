@@ -1,4 +1,5 @@
 import { checkLotRows, isBlank, type LotFault, type LotRow, largestLot, readComplaint } from "@/core/lots/lot-rows";
+import { waitsForAnswer } from "@/core/quote/consent";
 import type { DragWish } from "@/core/vocabulary/counter-lists";
 import type { UseFactor, Water } from "@/core/vocabulary/use";
 import { addCustomer, findCustomer } from "@/data/customers/customers";
@@ -106,9 +107,8 @@ export const listOpenLots = (db: Db): Lot[] =>
 export function answerLot(ctx: Context, lotId: number, answer: { accepted: boolean; words: string }): { reels: number } {
   const waiting = listJobsOfLot(ctx.db, lotId).filter((job: Job) => {
     if (job.closedAt) return false;
-    const { consent, faults } = getQuote(ctx.db, job);
     // Of a reel nobody has looked into there is nothing to say yes to.
-    return consent === "ask" && faults > 0;
+    return waitsForAnswer(getQuote(ctx.db, job));
   });
   if (!waiting.length) throw new Refusal("none", "No reel of this lot waits for an answer.");
   for (const job of waiting) recordAnswer(ctx, job.id, answer);

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
-import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { doStep, openAgain } from "@/data/bench/build";
 import { askForPart, fitFromDonor, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { expectedNext, listWells, noteWell, takePart } from "@/data/bench/tray";
@@ -9,7 +9,7 @@ import { findCustomer } from "@/data/customers/customers";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { getQuote } from "@/data/quote/quotes";
+import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { listOpenNeeds, listOrders, placeOrder } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
 import { scrapReel } from "./donors";
@@ -71,6 +71,28 @@ describe("consent, asked once the change is in", () => {
     expect(findStock(shop.db, "sk-main-gear")?.count).toBe(2);
     expect(shop.db.prepare("SELECT state FROM donor_piece").pluck().get()).toBe("lying");
     expect(listWells(shop.db, id)).toEqual(wells);
+  });
+
+  it("asks for the sum at every door though the customer wishes to be called for a part", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ limitMinor: 20_000, intake: intake({ callFor: "main gear" }) });
+    strip(shop, id);
+    askForPart(shop.ctx, id, "lock-screw");
+    setForeseen(shop.ctx, id, "main-gear", true);
+    shop.db.prepare("UPDATE job SET limit_minor = 100 WHERE id = ?").run(id);
+    const quote = () => getQuote(shop.db, findJob(shop.db, id)!);
+    expect(quote()).toMatchObject({ consent: "ask", callFor: [expect.stringContaining("gear")] });
+    expect(refusal(() => askForPart(shop.ctx, id, "main-gear")).code).toBe("ask-first");
+    expect(refusal(() => fitFromStock(shop.ctx, id, "main-gear")).code).toBe("ask-first");
+    expect(listOpenNeeds(shop.db).map(({ waitsForYes }) => waitsForYes)).toEqual([true]);
+    expect(refusal(() => order(shop)).code).toBe("ask-first");
+    // Within the limit again the call alone is left, and still stops the order.
+    shop.db.prepare("UPDATE job SET limit_minor = 90000 WHERE id = ?").run(id);
+    expect(quote().consent).toBe("call");
+    expect(refusal(() => order(shop)).code).toBe("ask-first");
+    recordAnswer(shop.ctx, id, { accepted: true, words: "by phone" });
+    order(shop);
+    expect(listOrders(shop.db, 5)).toHaveLength(1);
   });
 
   it("keeps needs off an order while their customer's yes is waited for", () => {

@@ -2,9 +2,10 @@ import { groupBy } from "@/core/group-by";
 import { opensReel } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
 import { calledFor } from "@/core/quote/call-for";
+import { type Consent, consentFor, mayGoOn } from "@/core/quote/consent";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import { byTheClock, serviceLines } from "@/core/quote/price-list";
-import { type Consent, consentFor, type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
+import { type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -273,11 +274,14 @@ export function recordAnswer(
 /** @param positionId the seat a part is wanted for now. @throws Refusal when the sum is above the limit, or a call was wished for, and nobody has said yes. */
 export function requireConsent(db: Db, job: Job, positionId?: string): void {
   const { consent, sum, callFor } = getQuote(db, job);
+  if (mayGoOn(consent)) return;
   const way: WayOut = positionId ? { to: "ask-for", tag: job.tag, positionId } : { to: "station", tag: job.tag, station: "quote" };
   if (consent === "ask")
     throw new Refusal(
       "ask-first",
-      `The quote of ${formatMinor(sum.totalMinor)} ${job.currency} is above what was agreed. Ask the customer at Quote first.`,
+      `The quote of ${formatMinor(sum.totalMinor)} ${job.currency} is above what was agreed. Ask the customer at Quote first.${
+        callFor.length ? ` They also want a call before this is renewed: ${callFor.join(", ")}.` : ""
+      }`,
       null,
       way,
     );

@@ -1,4 +1,5 @@
 import { stationsOf } from "@/core/intake/job-kinds";
+import { waitsForAnswer } from "@/core/quote/consent";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import { type Job, listOpenJobs } from "@/data/jobs/jobs";
@@ -26,13 +27,11 @@ function movesOf(db: Db, jobs: readonly Job[], quotes: ReadonlyMap<number, Quote
   );
   return new Map(
     jobs.map((job) => {
-      const { consent, faults } = quotes.get(job.id)!;
       return [
         job.id,
         whoseMove({
           ready: job.station === "return" || job.declinedReason !== null,
-          // Before anything was found there is nothing to ask about.
-          waitsForAnswer: (consent === "call" || ((consent === "ask" || consent === "refused") && faults > 0)) && job.station !== "return",
+          waitsForAnswer: waitsForAnswer(quotes.get(job.id)!) && job.station !== "return",
           openNeeds: onOrder.get(job.id) ?? 0,
         }),
       ];

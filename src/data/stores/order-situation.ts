@@ -6,6 +6,7 @@ import type { Supplier } from "@/core/ordering/book";
 import type { LeadTime } from "@/core/ordering/lead-time";
 import type { Demand, LeftOver, OrderProblem, PlanJob, PlanOffer } from "@/core/ordering/plan/problem";
 import { chanceAtMost, lawOfUse, usedWithin } from "@/core/ordering/stock-level";
+import { mayGoOn } from "@/core/quote/consent";
 import { openDayFrom, weekdayOf } from "@/core/schedule/opening";
 import { listFitsOfModel } from "@/data/catalogue/interchange";
 import { findPartTypes } from "@/data/catalogue/part-types";
@@ -144,8 +145,8 @@ export function orderSituation(db: Db, today: string): OrderSituation {
   };
 
   const wantsOf = open.map((need) => {
-    const consent = quotes.get(need.jobId)?.consent;
-    return { need, accepted: accepts(need), waitsForYes: consent === "ask" || consent === "refused" };
+    const quote = quotes.get(need.jobId);
+    return { need, accepted: accepts(need), waitsForYes: quote !== undefined && !mayGoOn(quote.consent) };
   });
   const bins = listLevels(db, today).flatMap(({ partTypeId, bin, count, keptAside, minimum, byUse, asked }) => {
     const position = count - keptAside + (coming.get(partTypeId) ?? 0) - (onOrder.get(partTypeId) ?? 0);

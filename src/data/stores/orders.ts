@@ -3,6 +3,7 @@ import type { Need, Offer } from "@/core/ordering/book";
 import { type OrderPaper, orderText } from "@/core/ordering/order-paper";
 import { priceOfPacks } from "@/core/ordering/plan/sources";
 import type { OrderLine, SupplierDesk } from "@/core/ordering/supplier-desk";
+import { mayGoOn } from "@/core/quote/consent";
 import { listOpenJobs } from "@/data/jobs/jobs";
 import { writeMail } from "@/data/messages/outbox";
 import { offersOf } from "@/data/parts/suppliers";
@@ -55,8 +56,8 @@ export function listOpenNeeds(db: Db): (Need & { readonly offers: readonly Offer
   );
   const quotes = quotesOf(db, jobs);
   return needs.map((need) => {
-    const consent = quotes.get(need.jobId)?.consent;
-    return { ...need, offers: offers.get(need.partTypeId) ?? [], waitsForYes: consent === "ask" || consent === "refused" };
+    const quote = quotes.get(need.jobId);
+    return { ...need, offers: offers.get(need.partTypeId) ?? [], waitsForYes: quote !== undefined && !mayGoOn(quote.consent) };
   });
 }
 
@@ -152,7 +153,7 @@ export function placeBasket(ctx: Context, basket: Basket, today: string): { orde
 function refuseUnasked(db: Db, jobIds: readonly number[]): void {
   const jobs = listOpenJobs(db, jobIds);
   for (const [jobId, { consent }] of quotesOf(db, jobs))
-    if (consent === "ask" || consent === "refused") {
+    if (!mayGoOn(consent)) {
       const { tag } = jobs.find(({ id }) => id === jobId)!;
       throw new Refusal("ask-first", `${tag} waits for its customer's yes: ask at Quote, or leave its parts out of this order.`, null, {
         to: "station",

@@ -1,8 +1,9 @@
 "use client";
 import { type ReactNode, useState } from "react";
 import { formatMinor, labourPrice } from "@/core/money/money";
+import { type Consent, mayGoOn } from "@/core/quote/consent";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
-import type { Consent, PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
+import type { PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
 import type { Action } from "@/ui/act/press";
@@ -98,7 +99,7 @@ export function QuoteSheet({
   const striking = useAct(strike);
   const [words, setWords] = useState("");
   const answering = useAct(answer, () => setWords(""));
-  const mayGo = consent === "within-limit" || consent === "agreed";
+  const mayGo = mayGoOn(consent);
   const say = (accepted: boolean, where: string) =>
     answering.press({
       jobId: head.jobId,
@@ -354,6 +355,7 @@ export function QuoteSheet({
           <p className={mayGo ? "font-semibold" : "alarm"} role="status">
             {consentWords[consent]}
             {consent === "call" && ` ${quote.callFor.join(", ")}.`}
+            {consent === "ask" && quote.callFor.length > 0 && ` They also want a call before this is renewed: ${quote.callFor.join(", ")}.`}
           </p>
           {!mayGo && !head.closed && (
             <>

@@ -3,6 +3,7 @@ import { kindWords } from "@/core/anatomy/shapes";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { missingScrewTold } from "@/core/intake/told-at";
+import { mayGoOn } from "@/core/quote/consent";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
@@ -20,8 +21,7 @@ export const metadata = { title: "Strip" };
 
 export default async function StripPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
-  const { consent } = getQuote(db, job);
-  const mayStrip = consent === "within-limit" || consent === "agreed";
+  const mayStrip = mayGoOn(getQuote(db, job).consent);
   if (!version.anatomy.positions.length) {
     const usual = new Map(families[version.model.family].anatomy.positions.map(({ id, name }) => [id, name]));
     return (

@@ -2,6 +2,7 @@ import { notFound } from "next/navigation";
 import { readPage } from "@/app/server/reading";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
+import { waitsForAnswer } from "@/core/quote/consent";
 import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
 import { settledOf } from "@/data/diagnosis/diagnosis";
@@ -59,7 +60,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
         serial: job.reel.serial,
         mark: job.mark,
         closed: job.closedAt !== null,
-        asks: quotes.get(job.id)!.consent === "ask" && quotes.get(job.id)!.faults > 0,
+        asks: job.closedAt === null && waitsForAnswer(quotes.get(job.id)!),
         verdicts: verdicts.get(job.id) ?? {},
         settled: Object.fromEntries(settled.get(job.id)!),
       }))}

@@ -4,6 +4,9 @@ import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { parseMinor } from "@/core/money/money";
+import { oldPieces } from "@/core/teardown/owed";
+import type { Step } from "@/core/teardown/step";
+import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { doSteps, getBuild } from "@/data/bench/build";
@@ -230,6 +233,8 @@ export async function buildDemo(
       fitFromStock(ctx, jobId, id);
     }
   };
+  /** Washers that are worn are renewed here, those that are not go back. */
+  const reasonFor = (acting: readonly Step[]) => (oldPieces(acting).length ? oldPieceReasons[0] : "");
   const build = (ctx: Context, jobId: number, share = 1) => {
     const job = findJob(db, jobId)!;
     const version = machineOf(db, job);
@@ -240,7 +245,8 @@ export async function buildDemo(
     acts.slice(0, Math.floor(acts.length * share)).forEach(({ operationIds }, i) => {
       const slow = operationIds.some((id) => /plate|bridge|spool|gear/.test(id)) ? 110 : 35;
       at = at.plus({ seconds: slow + ((i * 7 + jobId * 13) % 40) });
-      doSteps({ ...ctx, now: at.toISO()! }, jobId, operationIds);
+      const acting = steps.filter(({ operation }) => operationIds.includes(operation.id));
+      doSteps({ ...ctx, now: at.toISO()! }, jobId, operationIds, reasonFor(acting));
     });
   };
   /** Every group through its bath or the hands, and counted back. */

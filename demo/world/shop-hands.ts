@@ -2,6 +2,8 @@ import { DateTime } from "luxon";
 import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
+import { oldPieces } from "@/core/teardown/owed";
+import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { complaints as complaintWords } from "@/core/vocabulary/counter-lists";
 import { doSteps, getBuild } from "@/data/bench/build";
 import { cleanedAllByHand } from "@/data/bench/cleaning";
@@ -291,11 +293,9 @@ export function shopHands(
         const acts = allBuildActs(steps, batches, version.partTypes);
         const minutes = build * 0.7;
         spread(staff.bench, day, minute, minutes, handfuls(acts, minutes), (ctx, handful) => {
-          doSteps(
-            ctx,
-            jobId,
-            handful.flatMap(({ operationIds }) => operationIds),
-          );
+          const ids = handful.flatMap(({ operationIds }) => operationIds);
+          const old = oldPieces(steps.filter(({ operation }) => ids.includes(operation.id)));
+          doSteps(ctx, jobId, ids, old.length ? oldPieceReasons[0] : "");
         });
       }
       const points =

@@ -1,4 +1,5 @@
 import type { Batch, PartType } from "@/core/anatomy/types";
+import { isOwed, isSettled } from "@/core/teardown/owed";
 import type { Step } from "@/core/teardown/step";
 
 /** One act of the hands going in: the steps it does, in their order, and what it is called. */
@@ -7,7 +8,7 @@ export interface BuildAct {
   readonly batch: Batch | null;
 }
 
-type BuildStep = Pick<Step, "operation" | "position" | "needs" | "state" | "notDue">;
+type BuildStep = Pick<Step, "operation" | "position" | "needs" | "state" | "notDue" | "note">;
 
 /** Seats a check of this build proves: those it names, by way of tightenings and states, and what they sit on in their assembly. */
 export function provedSeats(steps: readonly BuildStep[]): ReadonlySet<string> {
@@ -57,9 +58,7 @@ export function buildActFrom(
   if (!first || first.operation.kind === "gate") return { operationIds: [firstId], batch: null };
   const batchOf = (step: BuildStep) =>
     step.position ? batches.find(({ positionIds }) => positionIds.includes(step.position!.id)) : undefined;
-  const done = new Set(
-    steps.filter(({ state, notDue }) => state === "done" || state === "skipped" || notDue).map(({ operation }) => operation.id),
-  );
+  const done = new Set(steps.filter(isSettled).map(({ operation }) => operation.id));
   const waits = ({ operation, needs }: BuildStep) => needs.filter((id) => !done.has(id) && id !== operation.id);
   const proved = provedSeats(steps);
   const act = [firstId];
@@ -68,7 +67,8 @@ export function buildActFrom(
   let word = buildWord(first, types, proved);
   for (const step of steps) {
     const { operation } = step;
-    if (done.has(operation.id) || step.state === "failed") continue;
+    // What was left for later is done by itself, not in passing.
+    if (done.has(operation.id) || step.state === "failed" || step.state === "skipped") continue;
     // Nothing is passed over a check that could be made now.
     if (operation.kind === "gate") {
       if (!waits(step).length) break;
@@ -108,9 +108,7 @@ export function nextBuildAct(
   types: ReadonlyMap<string, PartType>,
   lastAssemblyId: string | null,
 ): BuildAct | null {
-  const settled = new Set(
-    steps.filter(({ state, notDue }) => state === "done" || state === "skipped" || notDue).map(({ operation }) => operation.id),
-  );
+  const settled = new Set(steps.filter(isSettled).map(({ operation }) => operation.id));
   const open = steps.filter(({ state, notDue }) => (state === "waiting" || state === "failed") && !notDue);
   const failed = open.find(({ state }) => state === "failed");
   const ready = open.filter(({ needs }) => needs.every((id) => settled.has(id)));
@@ -120,6 +118,8 @@ export function nextBuildAct(
     // The order of the build decides what is free to come next; hands stay where they are among it while no check lies between.
     firstHere(ready, steps, lastAssemblyId) ??
     ready[0] ??
+    // What was left for later comes before whatever would cover it.
+    steps.find((step) => isOwed(step) && step.needs.every((id) => settled.has(id))) ??
     open[0];
   return next ? buildActFrom(steps, batches, types, next.operation.id) : null;
 }

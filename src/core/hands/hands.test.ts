@@ -58,7 +58,7 @@ const eachCase = (title: string, work: (one: Case) => void) =>
 const stepsOf = (anatomy: Anatomy, removed: readonly string[]) => {
   const order = buildOrder(foldRiders(anatomy, ridersOf(anatomy, new Set(removed))), removed);
   if (!order.ok) throw new Error(order.message);
-  return order.value.steps.map((step) => ({ ...step, state: "waiting" as const, notDue: false }));
+  return order.value.steps.map((step) => ({ ...step, state: "waiting" as const, notDue: false, note: "" }));
 };
 
 describe("handful by handful", () => {

@@ -40,7 +40,7 @@ function acts(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, open: Read
   }));
   const order = buildOrder(anatomy, expected);
   if (!order.ok) throw new Error(order.message);
-  const steps = order.value.steps.map((step) => ({ ...step, state: "waiting" as const, notDue: false }));
+  const steps = order.value.steps.map((step) => ({ ...step, state: "waiting" as const, notDue: false, note: "" }));
   const byId = new Map(steps.map((step) => [step.operation.id, step]));
   const back = allBuildActs(steps, batches, types).map(({ operationIds }) => {
     const done = operationIds.map((id) => byId.get(id)!);

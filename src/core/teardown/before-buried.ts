@@ -108,9 +108,11 @@ export function beforeBuried(
   const gaps = stack.length
     ? {
         model: workingGaps(stack.map(({ turnsWith }) => ({ member: turnsWith }))),
-        // What still comes after this part is taken as coming: only what is about to be covered can be missing now.
+        // What still comes after this part is taken as coming: only what is about to be covered, or was left off, can be missing now.
         now: workingGaps(
-          stack.filter(({ id }) => !covered.includes(id) || states.get(id)!.seated).map(({ turnsWith }) => ({ member: turnsWith })),
+          stack
+            .filter(({ id }) => !states.get(id)?.leftOut && (!covered.includes(id) || states.get(id)!.seated))
+            .map(({ turnsWith }) => ({ member: turnsWith })),
         ),
       }
     : null;

@@ -6,9 +6,11 @@ import { leftOver, missingBefore } from "@/core/teardown/left-over";
 import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
 import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
+import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
 import type { Step, StepState } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { ModelVersion } from "@/data/catalogue/models";
+import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -16,9 +18,10 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { listExtraPieces } from "./extra-pieces";
+import { listLooseParts } from "./loose-parts";
 import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
-import { listWells } from "./tray";
+import { leaveOut, listWells, takeInAfterAll } from "./tray";
 import { unopenedUnit } from "./ways";
 
 export interface Build {
@@ -33,6 +36,10 @@ export interface Build {
   readonly inversions: number;
   readonly proven: boolean;
 }
+
+/** Where the hands are: at the check that failed, at the next step, at last at what was left for later. */
+const currentOf = (steps: readonly Step[], failedGate: Step | null): Step | null =>
+  failedGate ?? steps.find((step) => step.state === "waiting" && !step.notDue) ?? steps.find(isOwed) ?? null;
 
 /** The rebuild of a job: the computed order with what was done of it. */
 export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Build {
@@ -82,7 +89,7 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
     batches,
     steps,
     failedGate,
-    current: failedGate ?? steps.find((step) => step.state === "waiting" && !step.notDue) ?? null,
+    current: currentOf(steps, failedGate),
     conflict: null,
     inversions: order.value.inversions,
     proven: order.value.proven,
@@ -119,6 +126,14 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
   for (const operationId of operationIds) {
     const step = getStep(build, operationId);
     refuseStep(job, build, step);
+    const old = oldPieces([step]).flatMap(({ well }) => well?.toRenew ?? []);
+    if (old.length && !reason)
+      throw new Refusal(
+        "old-piece",
+        `${old.map((id) => faultOf(ctx.db, id)?.name ?? id).join(", ")}: proved, and the old ${step.position?.name.toLowerCase() ?? "piece"} lies here. Fit a new one at Parts, or say why the old one goes back.`,
+        "reason",
+        { to: "station", tag: job.tag, station: "parts" },
+      );
     const faults = buriedBy(build.steps, version.anatomy, version.partTypes, step)?.faults ?? [];
     if (faults.length && !reason)
       throw new Refusal(
@@ -126,12 +141,17 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
         `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why you close it anyway.`,
         "reason",
       );
-    writeStep(ctx, jobId, operationId, "done", faults.length ? reason : "", act);
+    if (step.well?.leftOutReason) takeInAfterAll(ctx, jobId, step.well.positionId);
+    writeStep(ctx, jobId, operationId, "done", faults.length || old.length ? reason : "", act);
     writeJournal(
       ctx,
       step.operation.kind === "gate" ? "gate-passed" : "step-done",
       { jobId, reelId: job.reel.id },
-      { operation: operationId, ...(faults.length ? { closedOver: faults.length, reason } : {}) },
+      {
+        operation: operationId,
+        ...(faults.length ? { closedOver: faults.length, reason } : {}),
+        ...(old.length ? { oldPiece: old, reason } : {}),
+      },
     );
     build = withStep(build, operationId, "done");
   }
@@ -144,7 +164,7 @@ export const doStep = (ctx: Context, jobId: number, operationId: string, reason 
 function withStep(build: Build, operationId: string, state: StepState): Build {
   const steps = build.steps.map((step) => (step.operation.id === operationId ? { ...step, state } : step));
   const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
-  return { ...build, steps, failedGate, current: failedGate ?? steps.find((step) => step.state === "waiting" && !step.notDue) ?? null };
+  return { ...build, steps, failedGate, current: currentOf(steps, failedGate) };
 }
 
 /** @throws Refusal where a step cannot be done now, with the way to what it waits for. */
@@ -165,10 +185,15 @@ function refuseStep(job: Job, build: Build, step: Step): void {
       tag: job.tag,
       station: "clean",
     });
-  const settled = new Set(build.steps.filter((s) => s.state === "done" || s.state === "skipped" || s.notDue).map((s) => s.operation.id));
+  const settled = new Set(build.steps.filter(isSettled).map((s) => s.operation.id));
   const missing = missingBefore(step.needs, settled);
   if (missing.length) {
     const first = getStep(build, missing[0]!);
+    if (isOwed(first))
+      throw new Refusal(
+        "owed",
+        `Left for later and still owed: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. Do it now, or say why it is left off; afterwards it cannot be reached.`,
+      );
     throw new Refusal(
       "missing-before",
       `First: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. It goes in before this one and cannot be reached afterwards.`,
@@ -186,14 +211,18 @@ export function failGate(ctx: Context, jobId: number, operationId: string, note:
   advanceStation(ctx, job, "build");
 }
 
-/** Goes on without this part for now. It stays in the tray, and the tray must be empty before the reel is returned. */
-export function skipStep(ctx: Context, jobId: number, operationId: string): void {
+/**
+ * Goes on without this step for now: what would cover it waits. With a word it is left off: it stays out of the way, and a part of it out of the reel,
+ * and the word stands in the report.
+ */
+export function skipStep(ctx: Context, jobId: number, operationId: string, reason = ""): void {
   const job = getOpenJob(ctx.db, jobId);
   const step = getStep(getBuild(ctx.db, job), operationId);
   if (step.operation.kind === "gate") throw new Refusal("gate", "A check cannot be skipped: it passes or it fails.");
   if (step.state === "done") throw new Refusal("done", "This step is done. Undo it instead.");
-  writeStep(ctx, jobId, operationId, "skipped", "");
-  writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId });
+  writeStep(ctx, jobId, operationId, "skipped", reason);
+  if (reason && step.operation.kind === "place" && step.position) return leaveOut(ctx, jobId, step.position.id, reason);
+  writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId, ...(reason ? { reason } : {}) });
 }
 
 /** Takes a step back to waiting, with all of the act of the hands it was done in; the journal keeps both. */
@@ -209,6 +238,7 @@ export function undoStep(ctx: Context, jobId: number, operationId: string): { op
   if (!rows.length) throw new Refusal("not-done", "There is nothing to undo on this step.");
   for (const id of rows) {
     ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
+    if (id.startsWith("place-")) takeInAfterAll(ctx, jobId, id.slice("place-".length));
     writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: id });
   }
   return { operationIds: rows };
@@ -243,6 +273,7 @@ export function openAgain(ctx: Context, jobId: number, operationId: string, gate
   if (gateId !== null && build.failedGate?.operation.id === gateId) open.add(gateId);
   for (const id of open) {
     db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
+    if (id.startsWith("place-")) takeInAfterAll(ctx, jobId, id.slice("place-".length));
     writeJournal(
       ctx,
       "step-undone",
@@ -341,6 +372,13 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
       code: "left-over",
       message: `Not on the drawing, still in the tray: ${words}. Say at Build that it is back in or left out.`,
     });
+  // What no schematic knows lies in the tray all the same: it is in pieces until they have their seats and are back in them.
+  const loose = version.anatomy.positions.length ? [] : listLooseParts(db, job.id).filter(({ inPlace }) => inPlace === null);
+  if (loose.length)
+    blocks.push({
+      code: "left-over",
+      message: `${loose.length} ${loose.length === 1 ? "piece lies" : "pieces lie"} in the tray, and no schematic says how they go back. Make the schematic of them at Build, in one press; then fit them.`,
+    });
   // A reel nobody opened has nothing to build; its tests are what is asked of it.
   if (!wells.length && job.declinedReason !== null) return blocks;
   // A service owes its drops; a repair may leave what it did not touch.
@@ -349,7 +387,7 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
     blocks.push({ code: "oil", message: `Oil points to do at Build, or to leave out: ${toOil.map(({ name }) => name).join(", ")}.` });
   if (!wells.length && !opensReel(job)) return [...blocks, ...testBlocks(db, job, version)];
   for (const step of getBuild(db, job, version).steps) {
-    if (step.operation.kind === "place" || step.state === "done" || step.notDue) continue;
+    if (step.operation.kind === "place" || isSettled(step)) continue;
     blocks.push(
       step.operation.kind === "gate"
         ? { code: "gate", message: `Check not passed: ${step.operation.words}` }

@@ -218,12 +218,13 @@ describe("build, gates and closing", () => {
     const id = shop.open({ brought: ["line"] });
     strip(shop, id);
     for (const step of getBuild(shop.db, findJob(shop.db, id)!).steps)
-      if (step.operation.id === "place-friction-high") skipStep(shop.ctx, id, step.operation.id);
-      else doStep(shop.ctx, id, step.operation.id, "the stack is closed without it for now");
-    expect(closingBlocks(shop.db, findJob(shop.db, id)!)).toMatchObject([{ code: "left-over", positionId: "friction-high" }]);
-    expect(refusal(() => markReady(shop.ctx, id)).message).toContain("Friction washer, high");
-    expect(refusal(() => closeJob(shop.ctx, id, "Ada")).code).toBe("left-over");
-    leaveOut(shop.ctx, id, "friction-high", "stack measured too high with it");
+      if (step.operation.id === "place-friction-high") {
+        skipStep(shop.ctx, id, step.operation.id);
+        // Left for later it is owed: what would cover it stops, reason or none, until somebody says that it stays off.
+        const over = getBuild(shop.db, findJob(shop.db, id)!).steps.find(({ needs }) => needs.includes("place-friction-high"))!;
+        expect(refusal(() => doStep(shop.ctx, id, over.operation.id, "closed anyway")).message).toMatch(/Friction washer, high|First:/);
+        skipStep(shop.ctx, id, step.operation.id, "stack measured too high with it");
+      } else if (!step.notDue) doStep(shop.ctx, id, step.operation.id, "the stack is closed without it for now");
     expect(refusal(() => markReady(shop.ctx, id)).code).toBe("tests");
     answer(shop.ctx, id, "turning", "good", null, "after");
     markReady(shop.ctx, id);

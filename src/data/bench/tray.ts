@@ -13,6 +13,9 @@ import { writeJournal } from "@/data/store/journal";
 import { wantForVerdict } from "./fit-part";
 import { expectedOff, openingOf, settleOpening, stripGuideOf } from "./opening";
 
+/** Verdicts by which somebody said what becomes of an old piece. */
+const judgedByHand: ReadonlySet<WellVerdict> = new Set(["dressed", "watch"]);
+
 /** The tray of a job, well by well in the order the parts came off. */
 export function listWells(db: Db, jobId: number): Well[] {
   const rows = db
@@ -26,7 +29,11 @@ export function listWells(db: Db, jobId: number): Well[] {
               tray_well.photo_hash, tray_well.taken_at, tray_well.left_out_reason,
               instance.fitted_job_id IS tray_well.job_id AS renewed,
               EXISTS (SELECT 1 FROM build_step WHERE build_step.job_id = tray_well.job_id
-                      AND build_step.operation_id = 'place-' || tray_well.position_id AND build_step.state = 'done') AS refitted
+                      AND build_step.operation_id = 'place-' || tray_well.position_id AND build_step.state = 'done') AS refitted,
+              (SELECT quote_part.foreseen_by FROM quote_part
+               JOIN job_fault ON job_fault.job_id = quote_part.job_id AND job_fault.fault_id = quote_part.foreseen_by AND job_fault.outcome IS NULL
+               JOIN job ON job.id = quote_part.job_id AND job.declined_reason IS NULL
+               WHERE quote_part.job_id = tray_well.job_id AND quote_part.position_id = tray_well.position_id) AS to_renew
        FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = ? ORDER BY tray_well.well, tray_well.place`,
     )
     .all(jobId) as {
@@ -51,6 +58,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     left_out_reason: string | null;
     renewed: 0 | 1;
     refitted: 0 | 1;
+    to_renew: string | null;
   }[];
   return rows.map((row) => ({
     well: row.well,
@@ -74,6 +82,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     leftOutReason: row.left_out_reason,
     renewed: row.renewed === 1,
     refitted: row.refitted === 1,
+    toRenew: row.to_renew !== null && row.renewed === 0 && !judgedByHand.has(row.verdict) ? [row.to_renew] : [],
   }));
 }
 
@@ -286,4 +295,9 @@ export function leaveOut(ctx: Context, jobId: number, positionId: string, reason
     .run(reason, jobId, positionId);
   if (!changes) throw new Refusal("not-in-tray", "This part is not in the tray.");
   writeJournal(ctx, "part-left-out", { jobId, reelId: job.reel.id }, { position: positionId, reason });
+}
+
+/** A part that was to stay out goes in after all: its reason is no more. */
+export function takeInAfterAll(ctx: Context, jobId: number, positionId: string): void {
+  ctx.db.prepare("UPDATE tray_well SET left_out_reason = NULL WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
 }

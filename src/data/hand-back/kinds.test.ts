@@ -33,7 +33,7 @@ const repaired = (serial: string): number => {
   for (const part of expectedNext(shop.db, job(id))) takePart(shop.ctx, id, part);
   noteWell(shop.ctx, id, "friction-low", { verdict: "replace", orientation: "", note: "" });
   fitFromStock(shop.ctx, id, "friction-low");
-  for (const step of getBuild(shop.db, job(id)).steps) doStep(shop.ctx, id, step.operation.id);
+  for (const step of getBuild(shop.db, job(id)).steps) doStep(shop.ctx, id, step.operation.id, "the others are still good");
   test(id, "after", "drag-full", "good", 55);
   markReady(shop.ctx, id);
   closeJob(shop.ctx, id, "Ada Brook");

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
 import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
@@ -8,8 +9,11 @@ import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
 import { buildCautions } from "@/core/safety/act-cautions";
 import { buriedByAct } from "@/core/teardown/buried-by";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
+import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
 import { screwRing } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
+import { wantsNew } from "@/core/teardown/verdicts";
+import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
@@ -18,10 +22,12 @@ import { Cautions } from "@/ui/bench/cautions";
 import { ExtraPieces, type ShownExtra } from "@/ui/bench/extra-pieces";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
 import { ActRows } from "./act-rows";
 import { buildPress, fittedOf, lastDone, oilPress, upToCheck } from "./build-board";
 import { BuriedCheck } from "./buried-check";
+import { LeftOff } from "./left-off";
 import { OilPoints, type ShownPoint } from "./oil-points";
 import { OtherPiece } from "./other-piece";
 import { ScrewRingView } from "./screw-ring-view";
@@ -54,6 +60,10 @@ interface Props {
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly again: Action<{ steps: number }>;
   readonly learn: Action<{ number: number }>;
+  /** Leaves a step off by a word. */
+  readonly leaveOff: Action<void>;
+  /** The job's faults by id. */
+  readonly faultNames: Readonly<Record<string, string>>;
   /** What was measured, repeated or used, by step. */
   readonly noted: Readonly<Record<string, string>>;
   readonly noteStep: Action<void>;
@@ -118,7 +128,17 @@ export function BuildSheet(props: Props) {
   const busy = opening.busy;
   const name = act?.batch?.name ?? step?.operation.words ?? lead?.position?.name ?? "";
   // A failed check that is looked at again passes; what is refused for what it covers wants its reason first.
-  const lacksReason = (buries?.faults.length ?? 0) > 0 && !reason.trim();
+  const old = oldPieces(acting);
+  const lacksReason = ((buries?.faults.length ?? 0) > 0 || old.length > 0) && !reason.trim();
+  // A step picked by hand may stand on one that is still to be done.
+  const first = useMemo(() => {
+    const settled = new Set([
+      ...steps.filter(isSettled).map(({ operation }) => operation.id),
+      ...acting.map(({ operation }) => operation.id),
+    ]);
+    const missing = acting.flatMap(({ needs }) => needs.filter((id) => !settled.has(id)))[0];
+    return missing === undefined ? null : (steps.find(({ operation }) => operation.id === missing) ?? null);
+  }, [steps, acting]);
   const [asked, setAsked] = useState(false);
   const done = (operationIds: readonly string[]) => {
     if (lacksReason) return setAsked(true);
@@ -152,10 +172,16 @@ export function BuildSheet(props: Props) {
         <>
           {act && undone && !head.closed ? (
             <>
-              <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => done(act.operationIds)}>
-                {isGate ? "It passes" : acting.length > 1 ? `Done: ${acting.length} steps` : "Done"}
-              </MainKey>
-              {isGate && (
+              {first ? (
+                <MainKey busy={busy} words="What comes first" onPress={() => chooseStep(first.operation.id, false)}>
+                  First: {first.position?.name ?? first.operation.words}
+                </MainKey>
+              ) : (
+                <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => done(act.operationIds)}>
+                  {isGate ? "It passes" : acting.length > 1 ? `Done: ${acting.length} steps` : "Done"}
+                </MainKey>
+              )}
+              {isGate && !first && (
                 <Key
                   shortcut="x"
                   words="It fails"
@@ -169,7 +195,7 @@ export function BuildSheet(props: Props) {
                   It fails
                 </Key>
               )}
-              {step && !isGate && (
+              {step && !isGate && !isOwed(step) && (
                 <Key
                   shortcut="k"
                   words="Leave for now"
@@ -312,6 +338,35 @@ export function BuildSheet(props: Props) {
               onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
             />
           )}
+          {step && undone && !isGate && (isOwed(step) || waitsForPiece(step)) && !head.closed && (
+            <LeftOff
+              key={`off ${step.operation.id}`}
+              jobId={head.jobId}
+              operationId={step.operation.id}
+              name={step.position?.name ?? step.operation.words}
+              leaveOff={props.leaveOff}
+              onDone={settle}
+            />
+          )}
+          {old.length > 0 && (
+            <section className="alarm mt-2" aria-label="Old piece">
+              {old.map(({ operation, position, well }) => (
+                <p key={operation.id}>
+                  {position?.name}: the old one. {well!.toRenew.map((id) => props.faultNames[id] ?? id).join(", ")}: proved on this reel.{" "}
+                  <Link className="act-link" href={`/bench/${head.tag}/parts`}>
+                    Fit a new one at Parts
+                  </Link>
+                </p>
+              ))}
+              <ReasonChoice
+                label="The old one goes back, because (kept in the journal)"
+                reasons={oldPieceReasons}
+                reason={reason}
+                error={asked && lacksReason ? "Fit a new one at Parts, or say why the old one goes back." : undefined}
+                onReason={setReason}
+              />
+            </section>
+          )}
           {buries && (
             <BuriedCheck
               buries={buries}
@@ -342,6 +397,9 @@ export function BuildSheet(props: Props) {
     </BenchSheet>
   );
 }
+
+/** Its new piece is not here, or it was not there when the reel came. */
+const waitsForPiece = ({ well }: StepAtBuild) => well !== null && wantsNew(well.verdict) && !well.renewed;
 
 /** A part that does not go in: why it may sit fast, how to hold it. */
 function StuckAtBuild({ help, name }: { help: StuckHelp; name: string }) {

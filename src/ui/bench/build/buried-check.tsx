@@ -1,6 +1,7 @@
 import type { PartType, Position } from "@/core/anatomy/types";
 import type { BeforeBuried } from "@/core/teardown/before-buried";
-import { Field } from "@/ui/controls/field";
+import { closeOverReasons } from "@/core/vocabulary/build-reasons";
+import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Glyph } from "@/ui/glyphs/glyph";
 
 interface Props {
@@ -51,11 +52,13 @@ export function BuriedCheck({ buries, positions, partTypes, reason, error, onRea
           {buries.faults.map((fault) => (
             <p key={fault}>{fault}</p>
           ))}
-          <Field label="Put it right first, or say why you close it anyway (kept in the journal)" error={error}>
-            {(field) => (
-              <input {...field} value={reason} maxLength={300} onChange={(event) => onReason(event.target.value)} autoComplete="off" />
-            )}
-          </Field>
+          <ReasonChoice
+            label="Put it right first, or say why you close it anyway (kept in the journal)"
+            reasons={closeOverReasons}
+            reason={reason}
+            error={error}
+            onReason={onReason}
+          />
         </div>
       )}
     </section>

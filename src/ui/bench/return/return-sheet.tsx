@@ -4,13 +4,14 @@ import { type ReactNode, useState } from "react";
 import type { StationTime } from "@/core/bench-time/station-time";
 import { formatMinor } from "@/core/money/money";
 import { paperName } from "@/core/papers/papers";
+import { leftOffReasons } from "@/core/vocabulary/build-reasons";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { DeclineForm } from "@/ui/bench/quote/decline-form";
 import { type StationId, stationNames } from "@/ui/bench/stations-words";
-import { Field } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
 import { Corrections, type ShownCorrection } from "./corrections";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
@@ -47,6 +48,8 @@ interface Props {
   readonly ready: Action<void>;
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
+  /** Pieces that came off and are settled, and checks that passed, tests after the work: what may be said of a reel with nothing open. */
+  readonly together: { readonly pieces: number; readonly checks: number; readonly tested: number };
   readonly handBack: Action<{ totalMinor: number }>;
   readonly corrections: readonly ShownCorrection[];
   readonly addCorrection: Action<void>;
@@ -88,6 +91,7 @@ export function ReturnSheet({
   ready,
   tick,
   leaveOut,
+  together,
   handBack,
   corrections,
   addCorrection,
@@ -97,11 +101,14 @@ export function ReturnSheet({
   const ticking = useAct(tick);
   const closing = useAct(handBack);
   const hangs = head.reached === "return";
+  const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
   const readyWords =
     declinedReason !== null
       ? "Unrepaired: ready for collection"
       : putRightMinor === null
-        ? "Proved: ready for collection"
+        ? together.tested > 0
+          ? "Proved: ready for collection"
+          : "Ready for collection"
         : "Checked: ready for collection";
   // Returned, its invoice says what is still open: a lot's is of all its reels.
   const dueMinor = balance?.openMinor ?? totalMinor - depositMinor;
@@ -147,7 +154,14 @@ export function ReturnSheet({
           {!head.closed && !blocks.length && (
             <p className="mt-2">
               {putRightMinor === null
-                ? "Nothing: the tray is empty, every check passed, everything that came with it is ticked."
+                ? `Nothing. ${[
+                    together.pieces &&
+                      `${together.pieces === 1 ? "The one piece" : `All ${together.pieces} pieces`} that came off are back or left off by a word.`,
+                    together.checks && `${together.checks} ${together.checks === 1 ? "check" : "checks"} passed.`,
+                    brought.length && "Everything that came with it is ticked.",
+                  ]
+                    .filter(Boolean)
+                    .join(" ")}`
                 : "Nothing: every test is answered, everything that came with it is ticked."}
             </p>
           )}
@@ -160,10 +174,13 @@ export function ReturnSheet({
                     Go to {stationNames[wayOf[block.code]!]}
                   </Link>
                 )}
-                {block.positionId && <LeaveOut head={head} positionId={block.positionId} leaveOut={leaveOut} />}
+                {block.positionId && <LeaveOut head={head} positionIds={[block.positionId]} leaveOut={leaveOut} />}
               </li>
             ))}
           </ul>
+          {leftOver.length > 1 && !head.closed && (
+            <LeaveOut head={head} positionIds={leftOver} leaveOut={leaveOut} words={`Leave all ${leftOver.length} out, with one reason`} />
+          )}
           <div className="mt-4">
             <StationTimes jobId={head.jobId} closed={head.closed} times={times} correct={correct} />
           </div>
@@ -243,14 +260,24 @@ export function ReturnSheet({
   );
 }
 
-function LeaveOut({ head, positionId, leaveOut }: { head: BenchHead; positionId: string; leaveOut: Action<void> }) {
+function LeaveOut({
+  head,
+  positionIds,
+  leaveOut,
+  words = "Leave out, with a reason",
+}: {
+  head: BenchHead;
+  positionIds: readonly string[];
+  leaveOut: Action<void>;
+  words?: string;
+}) {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState("");
   const act = useAct(leaveOut);
   if (!open)
     return (
       <button type="button" className="act-link mt-1 block min-h-10" onClick={() => setOpen(true)}>
-        Leave out, with a reason
+        {words}
       </button>
     );
   return (
@@ -258,12 +285,16 @@ function LeaveOut({ head, positionId, leaveOut }: { head: BenchHead; positionId:
       className="mt-2 flex flex-col gap-2 bg-sheet"
       onSubmit={(event) => {
         event.preventDefault();
-        act.press({ jobId: head.jobId, positionId, reason });
+        act.press({ jobId: head.jobId, positionIds, reason });
       }}
     >
-      <Field label="Why it is left out (printed in the report)" error={act.fields.reason ?? act.message ?? undefined}>
-        {(field) => <input {...field} value={reason} onChange={(event) => setReason(event.target.value)} autoComplete="off" />}
-      </Field>
+      <ReasonChoice
+        label="Why it is left out (printed in the report)"
+        reasons={leftOffReasons}
+        reason={reason}
+        error={act.fields.reason ?? act.message ?? undefined}
+        onReason={setReason}
+      />
       <button type="submit" className="key key-small" disabled={act.busy}>
         Leave it out
       </button>

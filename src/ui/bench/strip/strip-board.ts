@@ -49,6 +49,7 @@ export const stripPress =
           leftOutReason: null,
           renewed: false,
           refitted: false,
+          toRenew: [],
           rowVersion: 0,
         };
       });

@@ -66,6 +66,18 @@ export async function stepSkipped(press: Press) {
   return skip(press);
 }
 
+const off = defineAction({
+  name: "step-left-off",
+  permission: "bench",
+  input: step.extend({
+    reason: z.string().trim().min(4, "Say why it is left off: it stands in the report.").max(300, "At most 300 characters."),
+  }),
+  run: (ctx, input) => skipStep(ctx, input.jobId, input.operationId, input.reason),
+});
+export async function stepLeftOff(press: Press) {
+  return off(press);
+}
+
 const undo = defineAction({
   name: "step-undo",
   permission: "bench",

@@ -1,19 +1,27 @@
 import { extraPieceSettled } from "@/app/bench/[tag]/strip/actions";
+import { makeModelSchematic } from "@/app/bench/[tag]/strip/loose-actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { loosePieces } from "@/app/server/loose-pieces";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { wayInForce } from "@/core/ways/ways";
 import { getBuild, standsOn, trapsOf } from "@/data/bench/build";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
+import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listStepsNoted } from "@/data/bench/step-noted";
 import { waysOf } from "@/data/bench/ways";
+import { listFaults } from "@/data/diagnosis/faults";
+import { faultOf } from "@/data/diagnosis/knowledge";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
-import { learnActFromJob, noteStepOfJob, openStepAgain } from "./actions";
+import { NoSchematic } from "@/ui/bench/no-schematic";
+import { learnActFromJob, noteStepOfJob, openStepAgain, stepLeftOff } from "./actions";
 
 export const metadata = { title: "Build" };
 
 export default async function BuildPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
+  if (!version.anatomy.positions.length && listLooseParts(db, job.id).length)
+    return <NoSchematic head={head} station="build" pieces={loosePieces(db, job.id, version.model.family)} make={makeModelSchematic} />;
   const build = getBuild(db, job, version);
   const ways = waysOf(db, job);
   const { open: asked } = await props.searchParams;
@@ -41,6 +49,8 @@ export default async function BuildPage(props: StationProps) {
       neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}
       again={openStepAgain}
+      leaveOff={stepLeftOff}
+      faultNames={Object.fromEntries(listFaults(db, job.id).map(({ faultId }) => [faultId, faultOf(db, faultId)?.name ?? faultId]))}
       learn={learnActFromJob}
       noted={Object.fromEntries(listStepsNoted(db, job.id))}
       noteStep={noteStepOfJob}

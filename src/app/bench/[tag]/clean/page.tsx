@@ -1,6 +1,8 @@
 import { chooseWay } from "@/app/bench/[tag]/quote/actions";
 import { noteTrayWell } from "@/app/bench/[tag]/strip/actions";
+import { makeModelSchematic } from "@/app/bench/[tag]/strip/loose-actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { loosePieces } from "@/app/server/loose-pieces";
 import { wantsNew } from "@/core/teardown/verdicts";
 import { wayInForce } from "@/core/ways/ways";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
@@ -15,7 +17,8 @@ export const metadata = { title: "Clean" };
 
 export default async function CleanPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
-  if (!version.anatomy.positions.length) return <NoSchematic head={head} station="clean" />;
+  if (!version.anatomy.positions.length)
+    return <NoSchematic head={head} station="clean" pieces={loosePieces(db, job.id, version.model.family)} make={makeModelSchematic} />;
   const cleaning = getCleaning(db, job, version);
   const wells = listWells(db, job.id);
   const quote = getQuote(db, job);

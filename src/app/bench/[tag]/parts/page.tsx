@@ -1,4 +1,6 @@
+import { makeModelSchematic } from "@/app/bench/[tag]/strip/loose-actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { loosePieces } from "@/app/server/loose-pieces";
 import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { isSameSize } from "@/core/anatomy/typed-size";
@@ -34,7 +36,8 @@ export default async function PartsPage(props: StationProps) {
     listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id }).map((need) => [need.positionId, need.state]),
   );
   const foreseen = new Map(getQuote(db, job).parts.map((part) => [part.positionId, part.partTypeId]));
-  if (!version.anatomy.positions.length) return <NoSchematic head={head} station="parts" />;
+  if (!version.anatomy.positions.length)
+    return <NoSchematic head={head} station="parts" pieces={loosePieces(db, job.id, version.model.family)} make={makeModelSchematic} />;
   const fits = listFitsOfModel(db, version.model.id);
   const donors = listDonorPieces(db);
   const kits = listKits(db, version.model.id);

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId, seat } from "@/app/server/bench-input";
+import { jobId } from "@/app/server/bench-input";
 import { handBackSchema } from "@/app/server/hand-back.schema";
 import { typedSignedAmount } from "@/app/server/typed";
 import { stations } from "@/core/vocabulary/job-kinds";
@@ -14,10 +14,14 @@ import type { Press } from "@/ui/act/press";
 const out = defineAction({
   name: "leave-out",
   permission: "bench",
-  input: seat.extend({
+  input: z.object({
+    jobId,
+    positionIds: z.array(z.string().min(1).max(60)).min(1).max(200),
     reason: z.string().trim().min(4, "Say why it stays out: the reason stands in the report.").max(300, "At most 300 characters."),
   }),
-  run: (ctx, input) => leaveOut(ctx, input.jobId, input.positionId, input.reason),
+  run: (ctx, input) => {
+    for (const positionId of input.positionIds) leaveOut(ctx, input.jobId, positionId, input.reason);
+  },
 });
 export async function leavePartOut(press: Press) {
   return out(press);

@@ -6,8 +6,11 @@ import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
+import { getBuild } from "@/data/bench/build";
+import { listWells } from "@/data/bench/tray";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
+import { listObservations } from "@/data/diagnosis/observations";
 import { listCorrections } from "@/data/hand-back/corrections";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
@@ -31,7 +34,7 @@ const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<ty
     .join(" ");
 
 export default async function ReturnPage(props: StationProps) {
-  const { db, head, job } = await loadBench(props);
+  const { db, head, job, version } = await loadBench(props);
   const check = job.kind === "purchase-check";
   const claims = claimsOf(db, job);
   const invoice = job.closedAt ? invoiceOfJob(db, job.id) : null;
@@ -59,6 +62,11 @@ export default async function ReturnPage(props: StationProps) {
           />
         )
       }
+      together={{
+        pieces: listWells(db, job.id).length,
+        checks: getBuild(db, job, version).steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
+        tested: listObservations(db, job.id).filter(({ phase }) => phase === "after").length,
+      }}
       blocks={job.closedAt ? [] : handBackBlocks(db, job)}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
       nextOn={dates.nextService}

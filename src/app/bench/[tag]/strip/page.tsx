@@ -1,12 +1,11 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
-import { kindWords } from "@/core/anatomy/shapes";
+import { loosePieces } from "@/app/server/loose-pieces";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { missingScrewTold } from "@/core/intake/told-at";
 import { mayGoOn } from "@/core/quote/consent";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
-import { listLooseParts } from "@/data/bench/loose-parts";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
@@ -23,15 +22,11 @@ export default async function StripPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const mayStrip = mayGoOn(getQuote(db, job).consent);
   if (!version.anatomy.positions.length) {
-    const usual = new Map(families[version.model.family].anatomy.positions.map(({ id, name }) => [id, name]));
     return (
       <LooseTraySheet
         head={head}
         mayStrip={mayStrip}
-        parts={listLooseParts(db, job.id).map((part) => ({
-          ...part,
-          label: part.name || usual.get(part.seat ?? "") || kindWords[part.kind],
-        }))}
+        parts={loosePieces(db, job.id, version.model.family)}
         pieces={expectedPieces(families[version.model.family])}
         missingScrew={missingScrewTold(job.intake)}
         serve={serveLoose}

@@ -1,0 +1,102 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { settleFault } from "@/data/diagnosis/diagnosis";
+import { setFaultOutcome } from "@/data/diagnosis/faults";
+import { markReady } from "@/data/hand-back/returns";
+import { findJob } from "@/data/jobs/jobs";
+import { setForeseen } from "@/data/parts/wanted";
+import { closingBlocks, doStep, getBuild, skipStep, undoStep } from "./build";
+import { fitFromStock } from "./fit-part";
+import { addUnknownModel, listLooseParts, makeSchematic, takeLoosePart } from "./loose-parts";
+import { expectedNext, listWells, noteWell, takePart } from "./tray";
+
+let shop: Workshop;
+beforeEach(() => {
+  shop = openWorkshop();
+});
+const job = (id: number) => findJob(shop.db, id)!;
+const strip = (id: number) => {
+  for (const seat of expectedNext(shop.db, job(id))) takePart(shop.ctx, id, seat);
+};
+const steps = (id: number) => getBuild(shop.db, job(id)).steps;
+
+describe("what was left for later", () => {
+  it("stops what would cover it with its name, and a word lets it go on; the word is undone like any step", () => {
+    const id = shop.open();
+    strip(id);
+    const [first] = steps(id);
+    skipStep(shop.ctx, id, first!.operation.id);
+    const over = steps(id).find(({ needs }) => needs.length === 1 && needs[0] === first!.operation.id);
+    if (!over) throw new Error("nothing stands on the first step");
+    const refused = refusal(() => doStep(shop.ctx, id, over.operation.id, "whatever"));
+    expect(refused.code).toBe("owed");
+    expect(refused.message).toContain(first!.operation.words);
+    skipStep(shop.ctx, id, first!.operation.id, "cannot be had any more");
+    expect(listWells(shop.db, id).find(({ positionId }) => positionId === first!.position!.id)?.leftOutReason).toBe(
+      "cannot be had any more",
+    );
+    doStep(shop.ctx, id, over.operation.id, "closed over it");
+    undoStep(shop.ctx, id, over.operation.id);
+    undoStep(shop.ctx, id, first!.operation.id);
+    expect(listWells(shop.db, id).every(({ leftOutReason }) => leftOutReason === null)).toBe(true);
+    expect(refusal(() => doStep(shop.ctx, id, over.operation.id)).code).toBe("missing-before");
+  });
+});
+
+describe("a fault that was proved", () => {
+  const proved = () => {
+    const id = shop.open({ limitMinor: 90_000, intake: intake({ complaints: ["click-weak"] }) });
+    settleFault(shop.ctx, id, "click-tongue-worn", true);
+    strip(id);
+    return id;
+  };
+  /** Everything before the tongue, so that only its own piece can be in the way. */
+  const upTo = (id: number, operationId: string) => {
+    for (const { operation } of steps(id)) {
+      if (operation.id === operationId) return;
+      doStep(shop.ctx, id, operation.id, "");
+    }
+  };
+
+  it("does not go back in with its old piece unasked", () => {
+    const id = proved();
+    upTo(id, "place-click-tongue");
+    const refused = refusal(() => doStep(shop.ctx, id, "place-click-tongue"));
+    expect([refused.code, refused.field]).toEqual(["old-piece", "reason"]);
+    expect(refused.message).toMatch(/tongue worn/i);
+    expect(refused.way).toMatchObject({ station: "parts" });
+    doStep(shop.ctx, id, "place-click-tongue", "the customer keeps the old one");
+    expect(shop.db.prepare("SELECT note FROM build_step WHERE job_id = ? AND operation_id = 'place-click-tongue'").pluck().get(id)).toBe(
+      "the customer keeps the old one",
+    );
+  });
+
+  it.each([
+    ["a new piece was fitted", (id: number) => fitFromStock(shop.ctx, id, "click-tongue")],
+    ["the part was struck from the quote", (id: number) => setForeseen(shop.ctx, id, "click-tongue", false)],
+    ["the customer declined it", (id: number) => setFaultOutcome(shop.ctx, id, "click-tongue-worn", "declined")],
+    ["it was ruled out after all", (id: number) => settleFault(shop.ctx, id, "click-tongue-worn", false)],
+    ["it was dressed by hand", (id: number) => noteWell(shop.ctx, id, "click-tongue", { verdict: "dressed", orientation: "", note: "" })],
+  ])("asks nothing once %s", (_, said) => {
+    const id = proved();
+    said(id);
+    upTo(id, "place-click-tongue");
+    doStep(shop.ctx, id, "place-click-tongue");
+  });
+});
+
+describe("a reel without a schematic that lies in pieces", () => {
+  it("is not ready, and one press gives its pieces their way back", () => {
+    const modelId = addUnknownModel(shop.ctx, { maker: "unknown", name: "brass reel", family: "star-drag-bridge" });
+    const id = shop.open({ modelId });
+    for (const kind of ["screw", "plate", "gear", "washer", "spool"] as const) takeLoosePart(shop.ctx, id, kind);
+    expect(listLooseParts(shop.db, id)).toHaveLength(5);
+    const [block] = closingBlocks(shop.db, job(id));
+    expect(block).toMatchObject({ code: "left-over", message: expect.stringMatching(/5 pieces lie in the tray/) });
+    expect(refusal(() => markReady(shop.ctx, id)).code).toBe("left-over");
+    makeSchematic(shop.ctx, id);
+    expect(closingBlocks(shop.db, job(id)).filter(({ code }) => code === "left-over")).toHaveLength(5);
+    for (const { operation } of steps(id)) doStep(shop.ctx, id, operation.id, "as it was found");
+    expect(closingBlocks(shop.db, job(id)).filter(({ code }) => code === "left-over")).toEqual([]);
+  });
+});

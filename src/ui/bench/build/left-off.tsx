@@ -1,0 +1,42 @@
+"use client";
+import { useState } from "react";
+import { leftOffReasons } from "@/core/vocabulary/build-reasons";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { ReasonChoice } from "@/ui/controls/reason-choice";
+import { Refused } from "@/ui/controls/refused";
+
+interface Props {
+  readonly jobId: number;
+  readonly operationId: string;
+  readonly name: string;
+  readonly leaveOff: Action<void>;
+  readonly onDone: () => void;
+}
+
+/** A step that was left for later, or whose piece is not here: it is done now, or left off by a word that the report says. */
+export function LeftOff({ jobId, operationId, name, leaveOff, onDone }: Props) {
+  const [reason, setReason] = useState("");
+  const act = useAct(leaveOff, onDone);
+  return (
+    <section className="mt-2 border border-ink p-2" aria-label="Left off">
+      <p className="font-semibold">{name}: do it now, or leave it off. What covers it waits until then.</p>
+      <ReasonChoice
+        label="Left off, because (it stands in the report)"
+        reasons={leftOffReasons}
+        reason={reason}
+        error={act.fields.reason}
+        onReason={setReason}
+      />
+      <button
+        type="button"
+        className="key key-small mt-2"
+        disabled={act.busy || !reason.trim()}
+        onClick={() => act.press({ jobId, operationId, reason: reason.trim() })}
+      >
+        Leave it off
+      </button>
+      <Refused of={[act]} beside />
+    </section>
+  );
+}

@@ -268,7 +268,7 @@ export async function buildDemo(
     if (points.length) markOilPoints(ctx, jobId, points, "oiled");
     markReady(ctx, jobId);
     for (const item of findJob(db, jobId)!.brought) tickBrought(ctx, jobId, item.item, true);
-    closeJob(ctx, jobId, takenBy);
+    closeJob(ctx, jobId, takenBy, { paidBy: "cash" });
   };
 
   // Three visits that are over: two years of one reel, one of another.

@@ -25,7 +25,10 @@ export interface Bench {
   readonly head: BenchHead;
 }
 
-export type StationProps = { params: Promise<{ tag: string }>; searchParams: Promise<{ open?: string; add?: string }> };
+export type StationProps = {
+  params: Promise<{ tag: string }>;
+  searchParams: Promise<{ open?: string; add?: string; from?: string; price?: string }>;
+};
 
 function shownEdition(db: Db, job: Job): BenchHead["edition"] {
   if (job.editionId === null) return null;

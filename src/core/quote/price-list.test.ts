@@ -1,8 +1,10 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { familyIds } from "@/core/vocabulary/families";
 import type { JobKind } from "@/core/vocabulary/job-kinds";
-import { byTheClock, noPrices, pricesFor, type ServiceOfJob, serviceLines } from "./price-list";
+import { byTheClock, noPrices, pricesFor, type ServiceOfJob } from "./price-list";
 import { quoteSum } from "./quote-sum";
+import { serviceLines } from "./service-lines";
 
 const list = {
   ...noPrices,
@@ -34,7 +36,15 @@ describe("the price of a service", () => {
     ["the same with another assembly asked for", job({ complaints: ["drag-weak"], asked: 1 }), 5800],
     ["never more than the whole reel", job({ complaints: ["drag-weak"], asked: 5 }), 8900],
     ["a repair that names a complaint and finds nothing", job({ kind: "repair", complaints: ["drag-weak"] }), 1500 + 2900],
-    ["a repair with a fault: its own work comes on top", job({ kind: "repair", complaints: ["drag-weak"], faults: 1 }), 2000],
+    [
+      "a repair with a fault: opening costs what is beyond its work of 20 minutes",
+      job({ kind: "repair", complaints: ["drag-weak"], faults: 1, faultMinutes: 20, ratePerHourMinor: 6000 }),
+      1500 + 900,
+    ],
+    ["a full service of which two of eight stayed shut", job({ depth: "full", assemblies: 8, shut: 2 }), 7788],
+    ["the same as it was opened", job({ depth: "full", assemblies: 8, opened: 5 }), 7231],
+    ["a quick service with an assembly more", job({ depth: "quick", asked: 1 }), 3900 + 2900],
+    ["a repair that names nothing, opened at one assembly", job({ kind: "repair", assemblies: 8, opened: 1 }), 1500 + 2900],
     ["our own work come back", job({ kind: "comeback", complaints: ["drag-weak"] }), 0],
     ["a full service with a fault found: the same, its work on top", job({ depth: "full", faults: 2 }), 8900],
   ] as const)("%s", (_, of, minor) => {
@@ -49,6 +59,52 @@ describe("the price of a service", () => {
           const { labourMinor } = quoteSum(serviceLines(job({ kind, depth, depthSaid: true }), own), [], { ...rates, prices: own });
           expect(labourMinor > 0, `${family} ${kind} ${depth}`).toBe(kind !== "comeback");
         }
+  });
+
+  it("is made no cheaper by a fault that is proved, and not as dear as the whole reel while some of it stayed shut", () => {
+    const minutes = fc.integer({ min: 1, max: 120 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom<JobKind[]>("repair", "service", "upgrade", "comeback"),
+        fc.constantFrom("complaint", "quick", "full" as const),
+        fc.constantFrom<ServiceOfJob["complaints"][]>([], ["drag-weak"], ["stiff"], ["drag-weak", "click-weak"]),
+        fc.record({
+          asked: fc.integer({ min: 0, max: 3 }),
+          shut: fc.integer({ min: 0, max: 3 }),
+          opened: fc.option(fc.integer({ min: 0, max: 8 })),
+        }),
+        fc.boolean(),
+        fc.array(minutes, { maxLength: 4 }),
+        minutes,
+        (kind, depth, complaints, opening, fixed, faults, more) => {
+          const own = fixed ? prices : pricesFor(noPrices, "lever-drag");
+          const total = (found: readonly number[]) => {
+            const faultMinutes = found.reduce((sum, one) => sum + one, 0);
+            const of = job({
+              kind,
+              depth,
+              complaints,
+              ...opening,
+              assemblies: 8,
+              faults: found.length,
+              faultMinutes,
+              ratePerHourMinor: 6000,
+              pays: "customer",
+            });
+            const lines = [...serviceLines(of, own), ...found.map((one) => ({ words: "remedy", minutes: one }))];
+            return quoteSum(lines, [], { ...rates, prices: own }).labourMinor;
+          };
+          expect(total([...faults, more])).toBeGreaterThanOrEqual(total(faults));
+          const alone = serviceLines(job({ kind, depth, complaints, ...opening, assemblies: 8, pays: "customer" }), own);
+          const shut = opening.opened !== null && opening.opened > 0 && opening.opened < 8 && kind !== "upgrade" && depth !== "quick";
+          if (shut)
+            expect(
+              alone.some(({ words }) => words.startsWith("Full service")),
+              JSON.stringify(alone),
+            ).toBe(false);
+        },
+      ),
+    );
   });
 
   it("charges consumables and a shop's own lines without discount", () => {

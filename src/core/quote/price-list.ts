@@ -1,6 +1,4 @@
 import { z } from "zod";
-import { handlingOf, opensReel } from "@/core/intake/job-kinds";
-import { sectionsOfComplaints } from "@/core/service/depth";
 import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import type { JobPath } from "@/core/vocabulary/job-kinds";
@@ -49,6 +47,8 @@ export const jobPricesSchema = z.object({
   smallestMinor: minor,
   consumablesMinor: minor,
   measured: z.boolean().default(false),
+  /** The job is charged by what was opened of its reel; false for one of before, which stays as it was agreed. */
+  byOpening: z.boolean().default(false),
 });
 export type JobPrices = z.infer<typeof jobPricesSchema>;
 
@@ -59,6 +59,7 @@ export const pricesFor = (list: PriceList, family: FamilyId): JobPrices => ({
   smallestMinor: list.smallestMinor,
   consumablesMinor: list.consumablesMinor,
   measured: list.measured,
+  byOpening: true,
 });
 
 /**
@@ -84,50 +85,18 @@ export interface ServiceOfJob extends JobPath {
   readonly faults: number;
   /** Of a comeback: who pays for it; nobody as long as that is open. */
   readonly pays?: WhoPays;
+  /** Assemblies of the reel that a full service opens; 0 where nobody knows. */
+  readonly assemblies?: number;
+  /** Assemblies somebody said stay shut. */
+  readonly shut?: number;
+  /** Assemblies opened so far, once the first part is off; null before. */
+  readonly opened?: number | null;
+  /** Minutes of the faults' own work, and the rate they cost. */
+  readonly faultMinutes?: number;
+  readonly ratePerHourMinor?: number;
 }
 
-/** The service a job is priced as, and how many assemblies of it; null where looking at it is all that is charged before faults. */
-function serviceOf(job: ServiceOfJob): { readonly service: PricedService; readonly times: number } | null {
-  if (job.depth === "light") return { service: "outside", times: 1 };
-  if (job.depth === "full" || job.depth === "quick") return { service: job.depth, times: 1 };
-  // A fault's own work pays for what it opens; parts alone for what they need.
-  if ((job.kind !== "service" && job.faults) || job.kind === "upgrade") return job.asked ? { service: "assembly", times: job.asked } : null;
-  // Priced by what it came for, so that the sum is known before the first screw is out.
-  const sections = sectionsOfComplaints(job.complaints).length;
-  return sections ? { service: "assembly", times: sections + job.asked } : { service: "full", times: 1 };
-}
-
-/**
- * The lines of a job's service: what it came for, priced by the list it was opened under. Several assemblies never cost more than the whole
- * reel. @param prices null for a job of before there were price lists.
- */
-export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): LabourLine[] {
-  // What came back and is not our work is a repair like another.
-  const handling = handlingOf(job.kind === "comeback" && job.pays === "customer" ? { ...job, kind: "repair" } : job);
-  const ours = job.kind === "comeback" && job.pays !== "customer";
-  const free = ours || (job.kind === "purchase-check" && !opensReel(job));
-  const of = prices && !free ? serviceOf(job) : null;
-  if (!prices || !of) return [handling];
-  const line = (id: PricedService, times: number, words: string): LabourLine => {
-    const { minutes, priceMinor } = prices.services[id];
-    return { words, minutes: minutes * times, ...(priceMinor === null ? {} : { priceMinor: priceMinor * times }) };
-  };
-  const full = line("full", 1, `${pricedServices.full}: apart, cleaned, oiled and greased, checked`);
-  // A repair is taken in and tested before anybody knows what it will be.
-  const intake = job.kind !== "service" && of.service === "assembly" ? [handling] : [];
-  if (of.service !== "assembly") return [of.service === "full" ? full : line(of.service, 1, wordsOf[of.service])];
-  const some = line(
-    "assembly",
-    of.times,
-    of.times === 1 ? "One assembly opened, cleaned, oiled and checked" : `${of.times} assemblies opened, cleaned, oiled and checked`,
-  );
-  const dearer =
-    (some.priceMinor ?? some.minutes) >= (full.priceMinor ?? full.minutes) &&
-    (some.priceMinor === undefined) === (full.priceMinor === undefined);
-  return [...intake, dearer ? full : some];
-}
-
-const wordsOf = {
+export const serviceWords = {
   outside: "Outside service: wiped, oiled at its points, tested",
   quick: "Quick service: spool out, cleaned, oiled, tested before and after",
 } as const;

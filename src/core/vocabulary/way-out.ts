@@ -1,3 +1,5 @@
+import type { PieceSource } from "./piece-sources";
+
 /**
  * Where a refusal can be put right, when that is not at the field itself. The interface turns it into one press; the words of the refusal name
  * the place as well.
@@ -6,7 +8,13 @@ export type WayOut =
   /** A station of a job: `clean` of T-0042. */
   | { readonly to: "station"; readonly tag: string; readonly station: string }
   /** Quote, with a part that is not in it yet: it is added there, and then asked for. */
-  | { readonly to: "ask-for"; readonly tag: string; readonly positionId: string }
+  | {
+      readonly to: "ask-for";
+      readonly tag: string;
+      readonly positionId: string;
+      /** A piece with a price of its own: a donor's, or one from elsewhere. */
+      readonly piece?: { readonly source: PieceSource | "donor"; readonly priceMinor: number };
+    }
   /** Build, with the offer to open it again down to a step that is done. */
   | { readonly to: "open-again"; readonly tag: string; readonly operationId: string }
   /** A catalogue entry, at what is missing there: who sells it, its bin, or its own facts. */

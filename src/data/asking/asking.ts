@@ -51,9 +51,7 @@ function askingOf(db: Db, job: Job, first: number): Asking {
   const faults = listFaults(db, job.id).flatMap(({ faultId, outcome }) => {
     const fault = outcome === null ? faultOf(db, faultId) : null;
     const remedy = fault && remedyOn(fault, typesInSeats(version));
-    const billed =
-      remedy &&
-      quote.labour.find((line) => line.words === remedy.words && line.minutes === remedy.minutes && line.priceMinor === undefined);
+    const billed = remedy && quote.labour.find((line) => line.faultId === faultId && !line.ours);
     return billed
       ? [{ kind: "fault" as const, ref: faultId, words: billed.words, priceMinor: labourPrice(billed.minutes, job.rates.ratePerHourMinor) }]
       : [];

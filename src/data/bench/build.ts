@@ -221,8 +221,8 @@ export function skipStep(ctx: Context, jobId: number, operationId: string, reaso
   if (step.operation.kind === "gate") throw new Refusal("gate", "A check cannot be skipped: it passes or it fails.");
   if (step.state === "done") throw new Refusal("done", "This step is done. Undo it instead.");
   writeStep(ctx, jobId, operationId, "skipped", reason);
-  if (reason && step.operation.kind === "place" && step.position) return leaveOut(ctx, jobId, step.position.id, reason);
-  writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId, ...(reason ? { reason } : {}) });
+  if (reason && step.operation.kind === "place" && step.position) leaveOut(ctx, jobId, step.position.id, reason);
+  else writeJournal(ctx, "step-skipped", { jobId, reelId: job.reel.id }, { operation: operationId, ...(reason ? { reason } : {}) });
 }
 
 /** Takes a step back to waiting, with all of the act of the hands it was done in; the journal keeps both. */

@@ -9,6 +9,7 @@ import { listOffers } from "@/data/parts/suppliers";
 import { needOf, openNeed, wantedPart } from "@/data/parts/wanted";
 import { getQuote, withConsent } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
 
 /** What the bench does to get a piece into a seat. Each asks consent once its change is in: a part above the limit is neither ordered nor fitted. */
 
@@ -18,7 +19,12 @@ export const fitFromStock = (ctx: Context, jobId: number, positionId: string): v
 
 /** Takes a piece off a donor's drawer for a seat of this reel. */
 export const fitFromDonor = (ctx: Context, jobId: number, positionId: string, donorPieceId: number): void =>
-  withConsent(ctx, jobId, positionId, (job) => fitting.fitFromDonor(ctx, job, positionId, donorPieceId));
+  withConsent(ctx, jobId, positionId, (job) => fitting.fitFromDonor(ctx, job, positionId, donorPieceId), donorPlan(ctx.db, donorPieceId));
+
+const donorPlan = (db: Db, donorPieceId: number) => {
+  const priceMinor = db.prepare("SELECT price_minor FROM donor_piece WHERE id = ?").pluck().get(donorPieceId) as number | undefined;
+  return priceMinor === undefined ? undefined : ({ source: "donor", priceMinor } as const);
+};
 
 /**
  * Takes a piece from anywhere else. @throws Refusal at its field when the size cannot be read or does not go with the seat and nobody said that it
@@ -37,21 +43,32 @@ export const fitFromElsewhere = (
     readonly anyway: boolean;
   },
 ): void =>
-  withConsent(ctx, jobId, positionId, (job) => {
-    const { partTypeId } = wantedPart(ctx.db, job, positionId);
-    const seat = findPartType(ctx.db, partTypeId)!;
-    const size = typedSize(piece.size, seat.shape);
-    if (!size.ok) throw new Refusal("size", size.message, "size");
-    if (size.value.unlike && !piece.anyway)
-      throw new Refusal("unlike", `${size.value.unlike} Measure again, or tick that it goes in anyway.`, "size");
-    const shape = size.value.shape.kind === "bearing" && piece.closure ? { ...size.value.shape, closure: piece.closure } : size.value.shape;
-    fitting.fitFromElsewhere(ctx, job, positionId, {
-      source: piece.source,
-      shape,
-      material: piece.material || seat.material,
-      priceMinor: piece.source === "customer" ? 0 : piece.priceMinor,
-    });
-  });
+  withConsent(
+    ctx,
+    jobId,
+    positionId,
+    (job) => {
+      const { partTypeId } = wantedPart(ctx.db, job, positionId);
+      const seat = findPartType(ctx.db, partTypeId)!;
+      const size = typedSize(piece.size, seat.shape);
+      if (!size.ok) throw new Refusal("size", size.message, "size");
+      if (size.value.unlike && !piece.anyway)
+        throw new Refusal("unlike", `${size.value.unlike} Measure again, or tick that it goes in anyway.`, "size");
+      const shape =
+        size.value.shape.kind === "bearing" && piece.closure ? { ...size.value.shape, closure: piece.closure } : size.value.shape;
+      fitting.fitFromElsewhere(ctx, job, positionId, {
+        source: piece.source,
+        shape,
+        material: piece.material || seat.material,
+        priceMinor: priceOf(piece),
+      });
+    },
+    { source: piece.source, priceMinor: priceOf(piece) },
+  );
+
+/** The customer's own piece costs nothing. */
+const priceOf = ({ source, priceMinor }: { readonly source: PieceSource; readonly priceMinor: number }): number =>
+  source === "customer" ? 0 : priceMinor;
 
 /** The undo of any. */
 export const takeBack = (ctx: Context, jobId: number, positionId: string): void =>

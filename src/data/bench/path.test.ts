@@ -15,7 +15,7 @@ import { receive } from "@/data/stores/receiving";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
-import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takeAllAsCame, takePart } from "./tray";
+import { expectedNext, listWells, noteWell, putBackLast, takeAllAsCame, takePart } from "./tray";
 import { workOf } from "./work";
 
 const strip = ({ ctx, db }: Workshop, jobId: number, count = 999) => {

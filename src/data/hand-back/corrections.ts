@@ -10,7 +10,7 @@ export interface Correction {
   readonly at: string;
   readonly person: string;
   readonly words: string;
-  /** Paid on top; below nothing where it was given back. */
+  /** Charged on top; below nothing where it was taken off. */
   readonly amountMinor: number;
 }
 
@@ -24,7 +24,11 @@ export const listCorrections = (db: Db, jobId: number): Correction[] =>
     .all(jobId) as Correction[];
 
 /** Adds to a job that was handed back what was wrong in it or came later: nothing of it is changed. @throws Refusal while it is open: then it is put right where it stands. */
-export function correctJob(ctx: Context, jobId: number, { words, amountMinor }: { words: string; amountMinor: number }): void {
+export function correctJob(
+  ctx: Context,
+  jobId: number,
+  { words, amountMinor, paidBy = null }: { words: string; amountMinor: number; paidBy?: "cash" | "card" | "transfer" | null },
+): void {
   const job = findJob(ctx.db, jobId);
   if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.", null, { to: "rack" });
   if (!job.closedAt)
@@ -36,6 +40,6 @@ export function correctJob(ctx: Context, jobId: number, { words, amountMinor }: 
   ctx.db
     .prepare("INSERT INTO job_correction (job_id, words, amount_minor, at, person_id) VALUES (?, ?, ?, ?, ?)")
     .run(jobId, words, amountMinor, ctx.now, ctx.person.id);
-  paperOfCorrection(ctx, job, { words, amountMinor });
+  paperOfCorrection(ctx, job, { words, amountMinor, paidBy });
   writeJournal(ctx, "job-corrected", { jobId, reelId: job.reel.id }, { amount: amountMinor });
 }

@@ -10,6 +10,7 @@ import { expectedNext, noteWell, takePart } from "@/data/bench/tray";
 import { claimsOf, diagnosisOf, lastVisitOf, recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { listObservations } from "@/data/diagnosis/observations";
 import { findJob, type Intake, makeRepair } from "@/data/jobs/jobs";
+import { sayCover } from "@/data/quote/comeback";
 import { costToPutRight, getBill, getQuote } from "@/data/quote/quotes";
 import { declineJob } from "./decline";
 import { getReport } from "./report";
@@ -59,7 +60,14 @@ describe("a comeback", () => {
     expect(p(again, "drag-worn")).toBeGreaterThan(p(plain, "drag-worn"));
     settleFault(shop.ctx, again, "drag-worn", true);
     expect(getQuote(shop.db, job(again)).sum.labourMinor).toBe(0);
-    settleFault(shop.ctx, again, "hardened-grease", true);
+    // What we had in our hands is ours, found before or not; what we had not is the customer's, and either is said line by line.
+    settleFault(shop.ctx, again, "tension-washers-nested", true);
+    expect(getQuote(shop.db, job(again)).sum.totalMinor).toBe(0);
+    settleFault(shop.ctx, again, "knob-stiff", true);
+    expect(getQuote(shop.db, job(again)).sum.labourMinor).toBeGreaterThan(0);
+    sayCover(shop.ctx, again, "fault", "knob-stiff", true);
+    expect(getQuote(shop.db, job(again)).sum.totalMinor).toBe(0);
+    sayCover(shop.ctx, again, "fault", "tension-washers-nested", false);
     expect(getQuote(shop.db, job(again)).sum.labourMinor).toBeGreaterThan(0);
   });
 });

@@ -29,10 +29,10 @@ import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import { listKeptGauges } from "@/data/gauges/gauges";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
-import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
+import { listLeftOut } from "@/data/jobs/pieces";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
 import { listNotToBeHad } from "@/data/parts/no-longer-made";
-import { costToPutRight, getBill } from "@/data/quote/quotes";
+import { billedParts, costToPutRight, getBill } from "@/data/quote/quotes";
 import { invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
@@ -149,7 +149,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       const remedy = fault && remedyOn(fault, inSeats);
       return { name, remedy: remedy?.words ?? "", minutes: remedy?.minutes ?? 0 };
     }),
-    parts: listFittedParts(db, job.id).map((part) => {
+    parts: billedParts(db, job).map((part) => {
       const position = positions.get(part.positionId)!;
       const type = findPartType(db, part.partTypeId)!;
       return {

@@ -53,8 +53,8 @@ export function closeJob(ctx: Context, jobId: number, signedBy: string, note: Ha
   return { totalMinor: billed.bill.sum.totalMinor };
 }
 
-/** How it was paid there and then; null where the invoice stays open. Nobody said: it was settled as always, in cash. */
-const paidNow = ({ paidBy }: HandBackNote) => (paidBy === "invoice" || paidBy === "nothing" ? null : (paidBy ?? "cash"));
+/** How it was paid there and then; null where the invoice stays open: a payment that nobody noted was not made. */
+const paidNow = ({ paidBy }: HandBackNote) => (paidBy === "cash" || paidBy === "card" || paidBy === "transfer" ? paidBy : null);
 
 function handBack(ctx: Context, jobId: number, signedBy: string, note: HandBackNote): BilledJob {
   const job = getOpenJob(ctx.db, jobId);

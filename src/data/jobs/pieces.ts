@@ -21,13 +21,9 @@ export const listFittedParts = (db: Db, jobId: number): FittedPart[] =>
     db
       .prepare(
         `SELECT instance.position_id AS positionId, position.name AS positionName, part_type.id AS partTypeId, part_type.role, part_type.number, part_type.name,
-              -- What we fitted the last time and failed is fitted again at our cost.
-              CASE WHEN job.kind = 'comeback' AND coalesce(json_extract(job.intake, '$.pays'), 'us') <> 'customer'
-                        AND EXISTS (SELECT 1 FROM instance AS earlier WHERE earlier.fitted_job_id = job.comeback_of AND earlier.position_id = instance.position_id)
-                   THEN 0
-                   ELSE coalesce(donor_piece.price_minor,
+              coalesce(donor_piece.price_minor,
                        (SELECT price_minor FROM job_price WHERE job_price.job_id = job.id AND job_price.part_type_id = part_type.id),
-                       part_type.price_minor) END AS priceMinor,
+                       part_type.price_minor) AS priceMinor,
               donor_piece.id IS NOT NULL AS offDonor, instance.source
        FROM instance JOIN job ON job.id = instance.fitted_job_id
        JOIN position ON position.model_version_id = job.model_version_id AND position.id = instance.position_id

@@ -1,8 +1,7 @@
 import { labourPrice } from "@/core/money/money";
 import type { PaperLine } from "@/core/papers/papers";
 import type { Job } from "@/data/jobs/jobs";
-import { listFittedParts } from "@/data/jobs/pieces";
-import type { getBill } from "@/data/quote/quotes";
+import { billedParts, type getBill } from "@/data/quote/quotes";
 import type { Context } from "@/data/store/context";
 import { makeInvoice, type Payment, takePayment } from "./papers";
 
@@ -19,7 +18,7 @@ function linesOf(ctx: Context, { job, bill }: BilledJob, named: boolean): PaperL
     words,
     amountMinor: priceMinor ?? labourPrice(minutes, job.rates.ratePerHourMinor),
   }));
-  const parts = listFittedParts(ctx.db, job.id).map(({ name, priceMinor }) => ({ words: name, amountMinor: priceMinor }));
+  const parts = billedParts(ctx.db, job).map(({ name, priceMinor }) => ({ words: name, amountMinor: priceMinor }));
   const lines: PaperLine[] = [
     ...priced,
     ...parts,

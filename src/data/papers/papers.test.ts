@@ -122,8 +122,8 @@ describe("papers", () => {
   it("come of what is added to a closed job: money on top by an invoice, money back by a credit note", () => {
     const shop = openWorkshop();
     const id = handBack(shop, "cash");
-    correctJob(shop.ctx, id, { words: "A spool forgotten on the bill", amountMinor: 1200 });
-    correctJob(shop.ctx, id, { words: "Too much for postage", amountMinor: -400 });
+    correctJob(shop.ctx, id, { words: "A spool forgotten on the bill", amountMinor: 1200, paidBy: "card" });
+    correctJob(shop.ctx, id, { words: "Too much for postage", amountMinor: -400, paidBy: "cash" });
     expect(listPapers(shop.db, {}, "2026-03-02", 10).map(({ kind, totalMinor, openMinor }) => [kind, totalMinor, openMinor])).toEqual([
       ["credit", -400, 0],
       ["invoice", 1200, 0],

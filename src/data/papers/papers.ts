@@ -208,7 +208,10 @@ export const invoiceOfJob = (db: Db, jobId: number): number | null =>
     .pluck()
     .get(jobId) as number | null) ?? null;
 
-/** What was added to a closed job in money: on top by an invoice of its own, back by a credit note; the money went with it. */
+/**
+ * What was added to a closed job in money: on top by an invoice of its own, back by a credit note.
+ * @param paidBy how the money went with it; null where it did not: then the paper stays open.
+ */
 export function paperOfCorrection(
   ctx: Context,
   job: {
@@ -217,7 +220,7 @@ export function paperOfCorrection(
     readonly currency: string;
     readonly rates: { readonly tax: number };
   },
-  { words, amountMinor }: { words: string; amountMinor: number },
+  { words, amountMinor, paidBy }: { words: string; amountMinor: number; paidBy: Exclude<PaidHow, "deposit"> | null },
 ): void {
   if (amountMinor === 0) return;
   const onDay = dayOf(ctx.now);
@@ -231,13 +234,21 @@ export function paperOfCorrection(
       lines: [{ words, amountMinor: split.netMinor }],
       jobIds: [job.id],
     });
-    writePayment(ctx, number, { amountMinor, how: "cash", onDay });
+    if (paidBy) writePayment(ctx, number, { amountMinor, how: paidBy, onDay });
     return;
   }
   const number = invoiceOfJob(ctx.db, job.id);
   if (number === null) throw new Refusal("not-paid", "Nothing was charged for this job: there is nothing to give back.", "amount");
   creditInvoice(ctx, number, { amountMinor: -amountMinor, words });
-  writePayment(ctx, number, { amountMinor, how: "cash", onDay });
+  if (!paidBy) return;
+  const { openMinor } = balanceOfPaper(ctx.db, getInvoice(ctx, number));
+  if (openMinor > amountMinor)
+    throw new Refusal(
+      "not-owed",
+      `It is taken off what is still open on ${paperName("invoice", number)}: nothing is to be paid back. Choose “not paid back”.`,
+      "paidBy",
+    );
+  writePayment(ctx, number, { amountMinor, how: paidBy, onDay });
 }
 
 export interface ListedPaper extends Omit<Paper, "lines" | "netMinor" | "taxMinor"> {

@@ -63,6 +63,7 @@ describe("consent, asked once the change is in", () => {
   it("fits no such part either, from the bin or off a donor: bin, drawer and well stay as they were", () => {
     const shop = openWorkshop();
     const piece = donorOf(shop);
+    shop.db.prepare("UPDATE donor_piece SET price_minor = 9000").run();
     const id = shop.open({ limitMinor: 7000 });
     strip(shop, id);
     const wells = listWells(shop.db, id);

@@ -2,6 +2,7 @@ import { fitFaults } from "@/core/anatomy/check-fit";
 import type { Grade } from "@/core/interchange/interchange";
 import { withKit } from "@/core/interchange/kit";
 import type { Need, NeedState } from "@/core/ordering/book";
+import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { listKits } from "@/data/catalogue/interchange";
 import { findPartType } from "@/data/catalogue/part-types";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -83,7 +84,10 @@ function foreseeThis(ctx: Context, jobId: number, positionId: string, partTypeId
 
 /** What sits in a seat is another part than its model says: whatever was foreseen or wanted there for the model's part is for that one now. */
 export function wantOwnPart(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
-  ctx.db.prepare("UPDATE quote_part SET part_type_id = ? WHERE job_id = ? AND position_id = ?").run(partTypeId, jobId, positionId);
+  // What was planned at a price of its own was another piece.
+  ctx.db
+    .prepare("UPDATE quote_part SET part_type_id = ?, price_minor = NULL, source = NULL WHERE job_id = ? AND position_id = ?")
+    .run(partTypeId, jobId, positionId);
   ctx.db
     .prepare("UPDATE need SET part_type_id = ? WHERE job_id = ? AND position_id = ? AND state = 'open'")
     .run(partTypeId, jobId, positionId);
@@ -106,14 +110,50 @@ export function strikeOfFault(ctx: Context, jobId: number, faultId: string): str
   return seats;
 }
 
-/** Foresees the machine's own part for a seat, or strikes what is foreseen there. */
-export function setForeseen(ctx: Context, jobId: number, positionId: string, wanted: boolean): void {
+/**
+ * Foresees the machine's own part for a seat, or strikes what is foreseen there.
+ * @param piece a piece with a price of its own that is planned for it instead: a donor's, or one from elsewhere.
+ * @throws Refusal for striking what is fitted already: it would be in the reel and on no paper.
+ */
+export function setForeseen(
+  ctx: Context,
+  jobId: number,
+  positionId: string,
+  wanted: boolean,
+  piece: { readonly source: PieceSource | "donor"; readonly priceMinor: number } | null = null,
+): void {
   const job = getOpenJob(ctx.db, jobId);
-  const { partTypeId } = wantedPart(ctx.db, job, positionId);
-  if (wanted) foresee(ctx, jobId, positionId, partTypeId);
-  else strike(ctx, jobId, positionId);
+  const { name, partTypeId } = wantedPart(ctx.db, job, positionId);
+  if (wanted) {
+    foresee(ctx, jobId, positionId, partTypeId);
+    if (piece)
+      ctx.db
+        .prepare("UPDATE quote_part SET price_minor = ?, source = ? WHERE job_id = ? AND position_id = ?")
+        .run(piece.priceMinor, piece.source, jobId, positionId);
+  } else {
+    if (liesNew(ctx.db, jobId, positionId))
+      throw new Refusal(
+        "fitted",
+        `A new ${name} lies in the tray or in the reel. Undo that at Parts first, or take its price off by a line.`,
+        null,
+        {
+          to: "station",
+          tag: job.tag,
+          station: "parts",
+        },
+      );
+    strike(ctx, jobId, positionId);
+  }
   writeJournal(ctx, wanted ? "part-foreseen" : "part-struck", { jobId, reelId: job.reel.id }, { position: positionId });
 }
+
+/** Whether a piece that this job fitted lies in the seat's well. */
+const liesNew = (db: Db, jobId: number, positionId: string): boolean =>
+  db
+    .prepare(
+      "SELECT 1 FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job",
+    )
+    .get({ job: jobId, seat: positionId }) !== undefined;
 
 /** @throws Refusal where a piece for the seat is on its way, put aside, or lies in its well already. */
 function refuseUnderWay(db: Db, { id: jobId, tag }: Job, positionId: string, name: string): void {
@@ -127,12 +167,7 @@ function refuseUnderWay(db: Db, { id: jobId, tag }: Job, positionId: string, nam
       null,
       { to: "station", tag, station: "quote" },
     );
-  const used = db
-    .prepare(
-      "SELECT 1 FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job",
-    )
-    .get({ job: jobId, seat: positionId });
-  if (used) throw new Refusal("used", `A new ${name} already lies in the tray. Undo that first.`);
+  if (liesNew(db, jobId, positionId)) throw new Refusal("used", `A new ${name} already lies in the tray. Undo that first.`);
 }
 
 /** Foresees another part for a seat than the machine has there: one that interchanges with it. */

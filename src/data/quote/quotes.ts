@@ -2,19 +2,23 @@ import { groupBy } from "@/core/group-by";
 import { opensReel } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
 import { calledFor } from "@/core/quote/call-for";
+import { type Cover, coversFault, coversPart } from "@/core/quote/comeback";
 import { type Consent, consentFor, mayGoOn } from "@/core/quote/consent";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
-import { byTheClock, serviceLines } from "@/core/quote/price-list";
+import { byTheClock } from "@/core/quote/price-list";
 import { type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
+import { serviceLines } from "@/core/quote/service-lines";
+import { type PieceSource, pieceSources } from "@/core/vocabulary/piece-sources";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { remedier } from "@/data/jobs/machine";
-import { listFittedParts } from "@/data/jobs/pieces";
+import { type FittedPart, listFittedParts } from "@/data/jobs/pieces";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { coversOf } from "./comeback";
 
 export interface Answer {
   readonly accepted: boolean;
@@ -42,29 +46,32 @@ export interface Quote {
 
 /**
  * The quotes of several jobs as their faults and foreseen parts stand now, with the customers' answers: the same few statements for one job or
- * for a whole rack of them.
+ * for a whole rack of them. @param billing what was done is charged: a reel that was not opened is not charged as if it were.
  */
-export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quote> {
+export function quotesOf(db: Db, jobs: readonly Job[], billing = false): ReadonlyMap<number, Quote> {
   const ids = JSON.stringify(jobs.map(({ id }) => id));
-  const withEarlier = JSON.stringify(jobs.flatMap(({ id, comebackOf }) => (comebackOf === null ? [id] : [id, comebackOf])));
   const faults = byJob(
     db
       .prepare(
         "SELECT job_id AS jobId, fault_id AS faultId FROM job_fault WHERE outcome IS NULL AND job_id IN (SELECT value FROM json_each(?)) ORDER BY at, fault_id",
       )
-      .all(withEarlier) as { jobId: number; faultId: string }[],
+      .all(ids) as { jobId: number; faultId: string }[],
   );
   const parts = byJob(
     db
       .prepare(
         `SELECT quote_part.job_id AS jobId, quote_part.position_id AS positionId, part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS words,
-                coalesce((SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
+                -- A piece in its well costs what it costs, a planned one what was agreed, any other what it cost when the job was opened.
+                coalesce(donor_piece.price_minor, quote_part.price_minor,
+                         (SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
                          part_type.price_minor) AS priceMinor,
-                position.assembly_id AS assemblyId, coalesce(position.name, '') AS seat,
-                EXISTS (SELECT 1 FROM instance WHERE instance.fitted_job_id = job.comeback_of
-                        AND instance.position_id = quote_part.position_id) AS again
+                CASE WHEN donor_piece.id IS NOT NULL THEN 'donor' ELSE quote_part.source END AS source,
+                position.assembly_id AS assemblyId, coalesce(position.name, '') AS seat, quote_part.foreseen_by AS foreseenBy
          FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id JOIN job ON job.id = quote_part.job_id
          LEFT JOIN position ON position.model_version_id = job.model_version_id AND position.id = quote_part.position_id
+         LEFT JOIN instance ON instance.fitted_job_id = quote_part.job_id AND instance.position_id = quote_part.position_id
+           AND instance.removed_job_id IS NULL
+         LEFT JOIN donor_piece ON donor_piece.id = instance.donor_piece_id
          WHERE quote_part.job_id IN (SELECT value FROM json_each(?)) ORDER BY part_type.number, quote_part.position_id`,
       )
       .all(ids) as {
@@ -73,9 +80,10 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       partTypeId: string;
       words: string;
       priceMinor: number;
+      source: PieceSource | "donor" | null;
       assemblyId: string | null;
       seat: string;
-      again: 0 | 1;
+      foreseenBy: string | null;
     }[],
   );
   const answers = byJob(
@@ -95,31 +103,22 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
       )
       .all(ids) as { id: number; jobId: number; words: string; priceMinor: number }[],
   );
-  const asked = new Map(
-    (
-      db
-        .prepare(
-          `SELECT job_id AS jobId, count(*) AS assemblies FROM job_assembly WHERE opened = 1 AND why = 'asked'
-           AND job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id`,
-        )
-        .all(ids) as { jobId: number; assemblies: number }[]
-    ).map(({ jobId, assemblies }) => [jobId, assemblies]),
-  );
+  const openings = openingsOf(db, ids);
+  const covers = coversOf(db, jobs);
   const faultById = faultNamer(db);
   return new Map(
     jobs.map((job) => {
       const own = faults.get(job.id) ?? [];
-      const ours = job.kind === "comeback" && job.intake.pays !== "customer";
-      const before = new Set(job.comebackOf === null || !ours ? [] : (faults.get(job.comebackOf) ?? []).map(({ faultId }) => faultId));
-      // What was found the last time as well is ours to do again, free.
+      const cover = covers.get(job.id) ?? null;
+      const ours = cover !== null && cover.pays !== "customer";
       const remedyHere = remedier(db, job);
       const remedies = own.flatMap(({ faultId }): LabourLine[] => {
         const fault = faultById(faultId);
         if (!fault) return [];
         const remedy = remedyHere(fault);
-        return before.has(faultId)
-          ? [{ words: `${remedy.words} (again, free)`, minutes: 0 }]
-          : [{ words: remedy.words, minutes: remedy.minutes }];
+        return coversFault(cover, fault)
+          ? [{ words: `${remedy.words} (${oursWords(cover!)})`, minutes: 0, faultId, ours: true }]
+          : [{ words: remedy.words, minutes: remedy.minutes, faultId }];
       });
       const said = answers.get(job.id) ?? [];
       if (job.declinedReason !== null)
@@ -136,18 +135,27 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
             callFor: [],
           },
         ];
-      // What was fitted the last time and failed is ours to fit again.
-      const foreseen = (parts.get(job.id) ?? []).map(({ seat: _seat, again, ...part }) =>
-        ours && again === 1 ? { ...part, words: `${part.words} (again, free)`, priceMinor: 0, quantity: 1 } : { ...part, quantity: 1 },
-      );
+      const foreseen = (parts.get(job.id) ?? []).map(({ seat: _seat, foreseenBy, source, ...part }) => {
+        const words =
+          source === null ? part.words : `${part.words}, ${source === "donor" ? "used, from a donor" : pieceSources[source].said}`;
+        return coversPart(cover, part.positionId, foreseenBy === null ? null : faultById(foreseenBy))
+          ? { ...part, words: `${words} (${oursWords(cover!)})`, priceMinor: 0, quantity: 1, ours: true }
+          : { ...part, words, quantity: 1 };
+      });
+      const opening = openings.get(job.id);
       const service = serviceLines(
         {
           ...job,
           complaints: job.intake.complaints,
           asked:
-            job.kind === "upgrade" ? new Set((parts.get(job.id) ?? []).map(({ assemblyId }) => assemblyId)).size : (asked.get(job.id) ?? 0),
+            job.kind === "upgrade" ? new Set((parts.get(job.id) ?? []).map(({ assemblyId }) => assemblyId)).size : (opening?.asked ?? 0),
           faults: own.length,
           pays: job.intake.pays ?? "us",
+          assemblies: opening?.assemblies ?? 0,
+          shut: opening?.shut ?? 0,
+          opened: opening?.opened ?? (billing ? 0 : null),
+          faultMinutes: remedies.reduce((sum, { minutes }) => sum + minutes, 0),
+          ratePerHourMinor: job.rates.ratePerHourMinor,
         },
         job.rates.prices ?? null,
       );
@@ -180,6 +188,26 @@ export function quotesOf(db: Db, jobs: readonly Job[]): ReadonlyMap<number, Quot
   );
 }
 
+/** Why a line of a comeback costs nothing. */
+const oursWords = ({ pays }: Cover): string => (pays === "open" ? "not priced before it is known who pays" : "our own work, free");
+
+/** How far each job opens its reel, for its price: assemblies in all, said to stay shut, asked for, and opened since the first part came off. */
+function openingsOf(db: Db, ids: string) {
+  const rows = db
+    .prepare(
+      `SELECT job.id AS jobId,
+              (SELECT count(*) FROM assembly WHERE assembly.model_version_id = job.model_version_id
+               AND json_extract(assembly.more, '$.stays') IS NULL) AS assemblies,
+              (SELECT count(*) FROM job_assembly WHERE job_assembly.job_id = job.id AND opened = 0) AS shut,
+              (SELECT count(*) FROM job_assembly WHERE job_assembly.job_id = job.id AND opened = 1 AND why = 'asked') AS asked,
+              CASE WHEN EXISTS (SELECT 1 FROM tray_well WHERE tray_well.job_id = job.id)
+                   THEN (SELECT count(*) FROM job_assembly WHERE job_assembly.job_id = job.id AND opened = 1) END AS opened
+       FROM job WHERE job.id IN (SELECT value FROM json_each(?))`,
+    )
+    .all(ids) as { jobId: number; assemblies: number; shut: number; asked: number; opened: number | null }[];
+  return new Map(rows.map((row) => [row.jobId, row]));
+}
+
 /** The quote of one job. */
 export const getQuote = (db: Db, job: Job): Quote => quotesOf(db, [job]).get(job.id)!;
 
@@ -209,19 +237,30 @@ export function quoteOptions(db: Db, job: Job, upgrades: readonly string[]): { r
 /** What it would cost to put right what a check found: the faults' work and the parts foreseen, at this job's rates. */
 export const costToPutRight = (db: Db, job: Job): QuoteSum => {
   const { labour, parts } = getQuote(db, { ...job, kind: "repair", declinedReason: null });
-  return quoteSum(labour.slice(1), parts, job.rates);
+  return quoteSum(
+    labour.filter(({ faultId }) => faultId !== undefined),
+    parts,
+    job.rates,
+  );
 };
+
+/** The pieces a job fitted, each at what the quote says of its seat: what was agreed is what is billed. */
+export function billedParts(db: Db, job: Job, quote: Pick<Quote, "parts"> = getQuote(db, job)): FittedPart[] {
+  const agreed = new Map(quote.parts.map(({ positionId, priceMinor }) => [positionId, priceMinor]));
+  return listFittedParts(db, job.id).map((part) => ({ ...part, priceMinor: agreed.get(part.positionId) ?? part.priceMinor }));
+}
 
 /** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
 export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "extras" | "sum"> {
-  const { labour: quoted, extras } = getQuote(db, job);
+  const quote = quotesOf(db, [job], true).get(job.id)!;
+  const { labour: quoted, extras } = quote;
   const labour = job.rates.prices?.measured
     ? byTheClock(
         quoted,
         listStationTimes(db, job.id).reduce((sum, { minutes }) => sum + minutes, 0),
       )
     : quoted;
-  const parts = listFittedParts(db, job.id).map((part) => ({
+  const parts = billedParts(db, job, quote).map((part) => ({
     partTypeId: part.partTypeId,
     words: part.name,
     quantity: 1,
@@ -271,11 +310,19 @@ export function recordAnswer(
   writeJournal(ctx, answer.accepted ? "quote-agreed" : "quote-refused", { jobId, customerId: job.customer.id }, { totalMinor });
 }
 
-/** @param positionId the seat a part is wanted for now. @throws Refusal when the sum is above the limit, or a call was wished for, and nobody has said yes. */
-export function requireConsent(db: Db, job: Job, positionId?: string): void {
+/** A piece with a price of its own that is about to be fitted: what is asked for is that one. */
+export interface PlannedPiece {
+  readonly source: PieceSource | "donor";
+  readonly priceMinor: number;
+}
+
+/** @param positionId the seat a part is wanted for now. @param piece the piece, where it has a price of its own. @throws Refusal when the sum is above the limit, or a call was wished for, and nobody has said yes. */
+export function requireConsent(db: Db, job: Job, positionId?: string, piece?: PlannedPiece): void {
   const { consent, sum, callFor } = getQuote(db, job);
   if (mayGoOn(consent)) return;
-  const way: WayOut = positionId ? { to: "ask-for", tag: job.tag, positionId } : { to: "station", tag: job.tag, station: "quote" };
+  const way: WayOut = positionId
+    ? { to: "ask-for", tag: job.tag, positionId, ...(piece ? { piece } : {}) }
+    : { to: "station", tag: job.tag, station: "quote" };
   if (consent === "ask")
     throw new Refusal(
       "ask-first",
@@ -305,10 +352,10 @@ export function requireConsent(db: Db, job: Job, positionId?: string): void {
  * Does something that may raise the sum, and asks consent once it is in: refused, nothing of it stays.
  * @throws Refusal as requireConsent does, or the work's own.
  */
-export function withConsent<T>(ctx: Context, jobId: number, positionId: string, work: (job: Job) => T): T {
+export function withConsent<T>(ctx: Context, jobId: number, positionId: string, work: (job: Job) => T, piece?: PlannedPiece): T {
   return ctx.db.transaction(() => {
     const answer = work(getOpenJob(ctx.db, jobId));
-    requireConsent(ctx.db, getOpenJob(ctx.db, jobId), positionId);
+    requireConsent(ctx.db, getOpenJob(ctx.db, jobId), positionId, piece);
     return answer;
   })();
 }

@@ -6,7 +6,10 @@ export function wayLink(way: WayOut): { words: string; href: string } {
     case "station":
       return { words: `Go to ${way.station.charAt(0).toUpperCase()}${way.station.slice(1)}`, href: `/bench/${way.tag}/${way.station}` };
     case "ask-for":
-      return { words: "Ask for it at Quote", href: `/bench/${way.tag}/quote?add=${encodeURIComponent(way.positionId)}` };
+      return {
+        words: "Ask for it at Quote",
+        href: `/bench/${way.tag}/quote?add=${encodeURIComponent(way.positionId)}${way.piece ? `&from=${way.piece.source}&price=${way.piece.priceMinor}` : ""}`,
+      };
     case "open-again":
       return { words: "Open it again", href: `/bench/${way.tag}/build?open=${encodeURIComponent(way.operationId)}` };
     case "part":

@@ -5,6 +5,7 @@ import { type Consent, mayGoOn } from "@/core/quote/consent";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import type { PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
+import { type PieceSource, pieceSources } from "@/core/vocabulary/piece-sources";
 import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
@@ -52,10 +53,17 @@ interface Props {
   readonly addLine: Action<number>;
   readonly removeLine: Action<void>;
   /** A part that was refused for the sum: it is not in the quote yet. */
-  readonly add: { readonly positionId: string; readonly words: string } | null;
+  readonly add: {
+    readonly positionId: string;
+    readonly words: string;
+    /** A piece with a price of its own that is to go in. */
+    readonly piece: { readonly source: PieceSource | "donor"; readonly priceMinor: number } | null;
+  } | null;
   /** Of a comeback: who pays; null for every other job. */
   readonly pays: WhoPays | null;
   readonly sayWhoPays: Action<void>;
+  /** Of a comeback that we pay for: whether a line of it is ours. */
+  readonly sayCover: Action<void>;
 }
 
 const consentWords: Record<Consent, string> = {
@@ -92,6 +100,7 @@ export function QuoteSheet({
   add,
   pays,
   sayWhoPays,
+  sayCover,
 }: Props) {
   const paying = useAct(sayWhoPays);
   const foreseeing = useAct(foresee);
@@ -107,6 +116,20 @@ export function QuoteSheet({
       totalMinor: sum.totalMinor,
       words: words.trim() ? `${words.trim()} (${where})` : where,
     });
+  const covering = useAct(sayCover);
+  /** Turns one line of a comeback from ours to the customer's, and back. */
+  const coverKey = (kind: "fault" | "part", ref: string, ours: boolean, said: string) =>
+    head.closed ? null : (
+      <button
+        type="button"
+        className="act-link block"
+        aria-label={`${ours ? "The customer pays" : "Ours, free"}: ${said}`}
+        disabled={covering.busy}
+        onClick={() => covering.press({ jobId: head.jobId, kind, ref, ours: !ours })}
+      >
+        {ours ? "charge it" : "ours, free"}
+      </button>
+    );
   const removing = useAct(removeLine);
   const leaving = useAct(chooseOutcome);
   const beyondWorth = valueMinor !== null && sum.totalMinor > valueMinor;
@@ -148,13 +171,17 @@ export function QuoteSheet({
           {add && !head.closed && (
             <div className="mt-2 flex items-center gap-3 border-2 border-ink p-2">
               <p className="flex-1">
-                <strong>{add.words}</strong> is not in the quote yet. Add it, then ask.
+                <strong>{add.words}</strong>
+                {add.piece
+                  ? `, ${add.piece.source === "donor" ? "used, from a donor" : pieceSources[add.piece.source].said}, costs ${formatMinor(add.piece.priceMinor)}`
+                  : ""}
+                : it is not in the quote {add.piece ? "at that price" : "yet"}. Add it, then ask.
               </p>
               <Key
                 shortcut="a"
                 words="Add it to the quote"
                 busy={foreseeing.busy}
-                onPress={() => foreseeing.press({ jobId: head.jobId, positionId: add.positionId, wanted: true })}
+                onPress={() => foreseeing.press({ jobId: head.jobId, positionId: add.positionId, wanted: true, piece: add.piece })}
               >
                 Add it
               </Key>
@@ -198,7 +225,9 @@ export function QuoteSheet({
                     {formatMinor(line.priceMinor ?? labourPrice(line.minutes, rates.ratePerHourMinor))}
                     {line.priceMinor !== undefined && <span className="block text-note">price list</span>}
                   </td>
-                  <td />
+                  <td className="text-right">
+                    {pays === "us" && line.faultId !== undefined && coverKey("fault", line.faultId, line.ours === true, line.words)}
+                  </td>
                 </tr>
               ))}
               {quote.parts.map((line) => (
@@ -210,6 +239,7 @@ export function QuoteSheet({
                   <td />
                   <td className="num text-right">{formatMinor(line.priceMinor)}</td>
                   <td className="w-24 text-right">
+                    {pays === "us" && coverKey("part", line.positionId, line.ours === true, line.words)}
                     {!head.closed && (
                       <button
                         type="button"
@@ -300,7 +330,7 @@ export function QuoteSheet({
               </ul>
             </div>
           )}
-          <Refused of={[striking, foreseeing, removing, leaving]} />
+          <Refused of={[striking, foreseeing, removing, leaving, covering]} />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
               <h3>{head.path.kind === "upgrade" ? "Better parts that can go in" : "Replaced by shop policy"}</h3>

@@ -1,6 +1,6 @@
 "use client";
 import type { Action } from "@/ui/act/press";
-import { ActForm, FormSend, FormText } from "@/ui/controls/form";
+import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 
 export interface ShownCorrection {
   readonly id: number;
@@ -23,13 +23,14 @@ export function Corrections({ jobId, kept, add }: { jobId: number; kept: readonl
         action={add}
         label="Added after the return"
         className="mt-2 flex flex-col gap-2"
-        values={{ words: "", amountMinor: "" }}
+        values={{ words: "", amountMinor: "", paidBy: "" }}
         also={{ jobId }}
         empties
       >
         <FormText name="words" label="What was wrong in it, or came later" />
         <div className="flex items-end gap-2">
-          <FormText name="amountMinor" label="Paid, or with a minus given back" figures className="flex-1" />
+          <FormText name="amountMinor" label="Charged on top, or with a minus taken off" figures className="flex-1" />
+          <FormChoice name="paidBy" label="Money" of={{ "": "not paid yet", cash: "cash", card: "card", transfer: "transfer" }} />
           <FormSend>Add</FormSend>
         </div>
       </ActForm>

@@ -9,6 +9,7 @@ export interface HandBack {
 }
 
 const none = { "": "not said" } as const;
+const unpaid = { "": "not paid yet" } as const;
 
 /** Who took it, how it was paid (a note, no card is handled here), and what became of the old parts. */
 export function HandBackFields({
@@ -31,7 +32,7 @@ export function HandBackFields({
       <div className="grid grid-cols-2 gap-2">
         <ChoiceField
           label="Paid"
-          of={{ ...none, ...paidWords }}
+          of={{ ...unpaid, ...paidWords }}
           value={value.paidBy}
           error={errors.paidBy}
           onChoose={(paidBy) => onChange({ ...value, paidBy })}

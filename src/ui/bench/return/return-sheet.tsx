@@ -13,6 +13,7 @@ import { type StationId, stationNames } from "@/ui/bench/stations-words";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
+import { PaymentForm } from "@/ui/papers/paper-forms";
 import { Corrections, type ShownCorrection } from "./corrections";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
@@ -44,6 +45,9 @@ interface Props {
   /** Its invoice; null where there is none. */
   readonly invoice: number | null;
   /** How it stands, minor units: what is open, below nothing to pay back, and what was credited of it; null where there is none. */
+  /** Notes a payment of its invoice, and the day it is today. */
+  readonly pay: Action<void>;
+  readonly today: string;
   readonly balance: { readonly openMinor: number; readonly creditedMinor: number } | null;
   readonly ready: Action<void>;
   readonly tick: Action<void>;
@@ -88,6 +92,8 @@ export function ReturnSheet({
   handedBack,
   invoice,
   balance,
+  pay,
+  today,
   ready,
   tick,
   leaveOut,
@@ -230,6 +236,16 @@ export function ReturnSheet({
               </p>
             )}
           </div>
+          {balance && invoice !== null && balance.openMinor !== 0 && (
+            <PaymentForm
+              key={balance.openMinor}
+              number={invoice}
+              open={formatMinor(Math.abs(balance.openMinor))}
+              back={balance.openMinor < 0}
+              today={today}
+              pay={pay}
+            />
+          )}
           {putRightMinor !== null && (
             <p>
               Repairing what was found would cost about <span className="num">{formatMinor(putRightMinor)}</span> {currency}, tax included.

@@ -2,8 +2,9 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, seat } from "@/app/server/bench-input";
-import { typedAmount } from "@/app/server/typed";
+import { typedSignedAmount } from "@/app/server/typed";
 import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
+import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { whoPaysIds } from "@/core/vocabulary/who-pays";
 import { wayIds } from "@/core/ways/ways";
 import { setWay } from "@/data/bench/ways";
@@ -11,6 +12,7 @@ import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setWhoPays } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
+import { sayCover } from "@/data/quote/comeback";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import type { Press } from "@/ui/act/press";
 
@@ -35,8 +37,14 @@ export async function sendBackUnrepaired(press: Press) {
 const foresee = defineAction({
   name: "foresee",
   permission: "bench",
-  input: seat.extend({ wanted: z.boolean() }),
-  run: (ctx, { jobId: id, positionId, wanted }) => setForeseen(ctx, id, positionId, wanted),
+  input: seat.extend({
+    wanted: z.boolean(),
+    piece: z
+      .object({ source: z.enum(["donor", ...pieceSourceIds]), priceMinor: z.number().int().min(0).max(100_000_000) })
+      .nullable()
+      .default(null),
+  }),
+  run: (ctx, { jobId: id, positionId, wanted, piece }) => setForeseen(ctx, id, positionId, wanted, piece),
 });
 export async function foreseePart(press: Press) {
   return foresee(press);
@@ -79,7 +87,7 @@ const line = defineAction({
   input: z.object({
     jobId,
     words: z.string().trim().min(2, "Say what it is for.").max(120, "At most 120 characters."),
-    priceMinor: typedAmount("An amount such as 6.90, or −5 to take off."),
+    priceMinor: typedSignedAmount("An amount such as 6.90, −5 to take off, or 0."),
   }),
   run: (ctx, { jobId: id, ...input }) => addJobLine(ctx, id, input),
 });
@@ -105,6 +113,16 @@ const pays = defineAction({
 });
 export async function sayWhoPays(press: Press) {
   return pays(press);
+}
+
+const cover = defineAction({
+  name: "cover-line",
+  permission: "counter",
+  input: z.object({ jobId, kind: z.enum(["fault", "part"]), ref: z.string().min(1).max(80), ours: z.boolean() }),
+  run: (ctx, input) => sayCover(ctx, input.jobId, input.kind, input.ref, input.ours),
+});
+export async function sayCoverOfLine(press: Press) {
+  return cover(press);
 }
 
 const outcome = defineAction({

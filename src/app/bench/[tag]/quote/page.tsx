@@ -1,5 +1,7 @@
+import { z } from "zod";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { publicAddress } from "@/app/server/public-address";
+import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { wayLines } from "@/core/ways/ways";
 import { wayApplies } from "@/core/ways/ways-that-apply";
 import { openAskingOf } from "@/data/asking/asking";
@@ -22,6 +24,7 @@ import {
   foreseePart,
   recordCustomerAnswer,
   removeLineOfJob,
+  sayCoverOfLine,
   sayWhoPays,
   sendBackUnrepaired,
 } from "./actions";
@@ -33,13 +36,22 @@ export const metadata = { title: "Quote" };
 const mailWords = (mail: ReturnType<typeof mailOf>): string | null =>
   mail && (mail.sentAt === null ? "waits to be sent" : `sent as ${mail.reference}`);
 
+/** The piece an address names, with its own price; null where it names none. */
+function plannedPiece(from: unknown, price: unknown) {
+  const source = z.enum(["donor", ...pieceSourceIds]).safeParse(from);
+  const priceMinor = z.coerce.number().int().min(0).max(100_000_000).safeParse(price);
+  return source.success && priceMinor.success && typeof price === "string" ? { source: source.data, priceMinor: priceMinor.data } : null;
+}
+
 export default async function QuotePage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const ways = waysOf(db, job);
   const quote = getQuote(db, job);
   const letter = openAskingOf(db, job.id, new Date().toISOString());
-  const { add } = await props.searchParams;
+  const { add, from, price } = await props.searchParams;
   const asked = version.anatomy.positions.find(({ id }) => id === add);
+  const planned = plannedPiece(from, price);
+  const quoted = quote.parts.find(({ positionId }) => positionId === asked?.id)?.priceMinor;
   const { off } = openingOf(db, job, version).opening;
   const names = Object.fromEntries(version.anatomy.positions.map((position) => [position.id, position.name]));
   return (
@@ -95,7 +107,12 @@ export default async function QuotePage(props: StationProps) {
       options={quoteOptions(db, job, upgradesOf(db, job, version, off))}
       addLine={addLineToJob}
       removeLine={removeLineOfJob}
-      add={asked && !quote.parts.some(({ positionId }) => positionId === asked.id) ? { positionId: asked.id, words: asked.name } : null}
+      add={
+        asked && (planned ? quoted !== planned.priceMinor : quoted === undefined)
+          ? { positionId: asked.id, words: asked.name, piece: planned }
+          : null
+      }
+      sayCover={sayCoverOfLine}
       pays={job.kind === "comeback" ? (job.intake.pays ?? "us") : null}
       sayWhoPays={sayWhoPays}
     />

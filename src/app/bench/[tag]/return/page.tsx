@@ -1,6 +1,8 @@
 import { answerLook } from "@/app/bench/[tag]/find/actions";
 import { sendBackUnrepaired } from "@/app/bench/[tag]/quote/actions";
+import { payInvoice } from "@/app/ledger/papers/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
+import { today } from "@/app/server/clock";
 import { reportDates } from "@/app/server/report-dates";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
@@ -80,6 +82,8 @@ export default async function ReturnPage(props: StationProps) {
       times={listStationTimes(db, job.id)}
       correct={correctMinutes}
       invoice={invoice}
+      pay={payInvoice}
+      today={today()}
       balance={paper && balanceOfPaper(db, paper)}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
       ready={hangReady}

@@ -1,0 +1,87 @@
+import { handlingOf, opensReel } from "@/core/intake/job-kinds";
+import { labourPrice } from "@/core/money/money";
+import { sectionsOfComplaints } from "@/core/service/depth";
+import type { LabourLine } from "./lines";
+import { type JobPrices, type PricedService, pricedServices, type ServiceOfJob, serviceWords } from "./price-list";
+import { serviceLinesBefore } from "./service-lines-before";
+
+/** Our own work come back costs nothing by itself; what of it is the customer's stands in lines of its own. */
+const isOurs = ({ kind, pays }: ServiceOfJob): boolean => kind === "comeback" && pays !== "customer";
+
+/** Assemblies a job without a kind of service of its own is charged for: what it came for and what was asked for since, as far as it was opened. */
+function assembliesOf({ complaints, asked, shut = 0, opened = null, assemblies = 0 }: ServiceOfJob): number | "all" {
+  const sections = sectionsOfComplaints(complaints).length;
+  // Priced by what it came for, so that the sum is known before the first screw is out; what a fault opens its own work pays for.
+  if (sections) return Math.min(Math.max(0, sections + asked - shut), opened ?? Number.POSITIVE_INFINITY);
+  const open = opened ?? assemblies - shut;
+  return assemblies > 0 && open < assemblies ? Math.max(0, open) : "all";
+}
+
+/**
+ * The lines of a job's service: what it came for, priced by the list it was opened under, as far as the reel is opened. Several assemblies never
+ * cost more than the whole reel, and one of which some stayed shut never as much. What a fault's own work costs comes on top; of a repair it is
+ * part of the opening, and only what that costs beyond it is charged, so that a fault proved makes nothing cheaper.
+ * @param prices null for a job of before there were price lists.
+ */
+export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): LabourLine[] {
+  // What came back and is not our work is a repair like another.
+  const handling = handlingOf(job.kind === "comeback" && job.pays === "customer" ? { ...job, kind: "repair" } : job);
+  if (!prices || isOurs(job) || (job.kind === "purchase-check" && !opensReel(job))) return [handling];
+  if (!prices.byOpening) return serviceLinesBefore(job, prices);
+  const { asked, assemblies = 0, shut = 0, opened = null } = job;
+  const line = (id: PricedService, times: number, words: string): LabourLine => {
+    const { minutes, priceMinor } = prices.services[id];
+    return { words, minutes: minutes * times, ...(priceMinor === null ? {} : { priceMinor: priceMinor * times }) };
+  };
+  const full = line("full", 1, `${pricedServices.full}: apart, cleaned, oiled and greased, checked`);
+  /**
+   * So many assemblies, never more than the whole reel. Half of a full service is the reel itself, taken in, tested, closed; the other half goes by
+   * what is opened, so that one of which some stayed shut costs less.
+   */
+  const some = (times: number, of = assemblies): LabourLine => {
+    const words =
+      times === 1 ? "One assembly opened, cleaned, oiled and checked" : `${times} assemblies opened, cleaned, oiled and checked`;
+    const own = line("assembly", times, words);
+    const share = of > times ? (of + times) / (2 * of) : 1;
+    const comparable = (own.priceMinor === undefined) === (full.priceMinor === undefined);
+    if (!comparable) return own;
+    const whole = {
+      minutes: Math.round(full.minutes * share),
+      ...(full.priceMinor === undefined ? {} : { priceMinor: Math.round(full.priceMinor * share) }),
+    };
+    if ((own.priceMinor ?? own.minutes) < (whole.priceMinor ?? whole.minutes)) return own;
+    return share < 1 ? { words, ...whole } : full;
+  };
+  if (job.depth === "light") return [line("outside", 1, serviceWords.outside)];
+  if (job.depth === "full") {
+    const open = opened || assemblies - shut;
+    return [assemblies > 0 && open < assemblies ? some(Math.max(0, open)) : full];
+  }
+  if (job.depth === "quick") {
+    const quick = line("quick", 1, serviceWords.quick);
+    if (!asked) return [quick];
+    const more = line("assembly", asked, asked === 1 ? "One assembly more opened" : `${asked} assemblies more opened`);
+    const both = (of: LabourLine) => of.priceMinor ?? of.minutes;
+    return both(quick) + both(more) >= both(full) && (quick.priceMinor === undefined) === (full.priceMinor === undefined)
+      ? [full]
+      : [quick, more];
+  }
+  // Parts alone pay for what they need opened.
+  const wanted = job.kind === "upgrade" ? asked : assembliesOf(job);
+  if (job.kind === "upgrade" && !asked) return [handling];
+  const service = wanted === "all" ? full : wanted > 0 ? some(wanted) : null;
+  if (job.kind === "service") return service ? [service] : [handling];
+  // A repair is taken in and tested before anybody knows what it will be.
+  if (!service) return [handling];
+  if (job.kind === "upgrade" || !job.faults) return service === full && job.kind !== "upgrade" ? [full] : [handling, service];
+  const beyond = beyondFaults(service, job);
+  return beyond ? [handling, beyond] : [handling];
+}
+
+/** What opening costs beyond the faults' own work, which is done in what is opened; null where that work costs as much. */
+function beyondFaults({ minutes, priceMinor }: LabourLine, { faultMinutes = 0, ratePerHourMinor = 0 }: ServiceOfJob): LabourLine | null {
+  const words = "What was opened for it: cleaned, oiled and checked";
+  if (priceMinor === undefined) return minutes > faultMinutes ? { words, minutes: minutes - faultMinutes } : null;
+  const rest = priceMinor - labourPrice(faultMinutes, ratePerHourMinor);
+  return rest > 0 ? { words, minutes: Math.max(0, minutes - faultMinutes), priceMinor: rest } : null;
+}

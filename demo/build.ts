@@ -113,6 +113,11 @@ export async function buildDemo(
     saveShopSettings(start, {
       ...defaultShopSettings,
       shopName: "The Ropewalk Reel Bench",
+      address: "3 Rope Walk, Saltmere Quay",
+      phone: "0555 0100",
+      taxNumber: "SQ 000 417 22",
+      bank: "Estuary Savings, account 000 417 220",
+      terms: "Reels and parts stay ours until they are paid. Our work is warranted for six months.",
       prices: {
         fixed: Object.fromEntries(
           (["star-drag-bridge", "star-drag-clutch", "lever-drag"] as const).map((family) => [
@@ -153,13 +158,13 @@ export async function buildDemo(
 
   const customers = db.transaction(() =>
     [
-      ["Wenna Harrowgate", "0555 0101", "wenna@harrowgate.example"],
-      ["Odo Pellinor", "0555 0102", ""],
-      ["Saltmarsh Charters", "0555 0103", "boats@saltmarsh.example"],
-      ["Brindle Okafor", "0555 0104", "brindle@okafor.example"],
-      ["Jory Tamsin", "0555 0105", ""],
-      ["Maren Quist", "0555 0106", "maren@quist.example"],
-    ].map(([name, phone, email]) => addCustomer(start, { name: name!, phone: phone!, email: email! })),
+      ["Wenna Harrowgate", "0555 0101", "wenna@harrowgate.example", "12 Net Loft Lane, Saltmere Quay"],
+      ["Odo Pellinor", "0555 0102", "", "The Old Ferry House, Mereside"],
+      ["Saltmarsh Charters", "0555 0103", "boats@saltmarsh.example", "Berth 4, Saltmarsh Staithe"],
+      ["Brindle Okafor", "0555 0104", "brindle@okafor.example", ""],
+      ["Jory Tamsin", "0555 0105", "", "7 Cooper Row, Saltmere Quay"],
+      ["Maren Quist", "0555 0106", "maren@quist.example", "2 Weir Bank, Upper Mere"],
+    ].map(([name, phone, email, address]) => addCustomer(start, { name: name!, phone: phone!, email: email!, address: address! })),
   )();
 
   inOne(() => fillLibrary({ ...start, now: ctxAt(-foundedDaysAgo, 7).now }, customers[1]!));

@@ -16,6 +16,7 @@ export interface InventedCustomer {
   readonly name: string;
   readonly phone: string;
   readonly email: string;
+  readonly address: string;
 }
 
 /** People of the book, none named twice; now and then a boat or a club. Addresses end in .example (RFC 2606), where nobody is written to. */
@@ -32,6 +33,7 @@ export function inventedCustomers(random: Seeded, count: number, taken: Readonly
         name: unlike,
         phone: `0555 ${String(1000 + i).padStart(4, "0")}`,
         email: random.chance(0.6) ? `${unlike.toLowerCase().replaceAll(/[^a-z]+/g, ".")}@post.example` : "",
+        address: i % 3 === 2 ? "" : `${i + 1} ${["Strand Row", "Weir Bank", "Cooper Row", "Staithe Lane"][i % 4]}, ${["Saltmere Quay", "Upper Mere"][i % 2]}`,
       };
     }
   });

@@ -1,10 +1,14 @@
 import { formatMinor } from "@/core/money/money";
 import type { Asking } from "@/core/quote/asking";
+import { addressLines } from "./address-lines";
 import { drawQr, makePdf, pointsPerMm as mm } from "./pdf";
 import { flowOf } from "./pdf-flow";
 
 export interface AskingLetter {
   readonly shopName: string;
+  readonly shopAt?: string;
+  /** Where the letter goes. */
+  readonly address?: string;
   readonly tag: string;
   readonly owner: string;
   readonly reel: string;
@@ -15,7 +19,7 @@ export interface AskingLetter {
 }
 
 /** The quote as a letter: options side by side, each line with its short code, and how to answer. */
-export const askingPdf = ({ shopName, tag, owner, reel, asked, until, link }: AskingLetter): Promise<Buffer> =>
+export const askingPdf = ({ shopName, shopAt, address = "", tag, owner, reel, asked, until, link }: AskingLetter): Promise<Buffer> =>
   makePdf({ widthMm: 210, heightMm: 297, title: `Quote ${tag}` }, (doc) => {
     const flow = flowOf(doc, { widthMm: 210, heightMm: 297, marginMm: 18 });
     const { options, lines, fixed, currency, valueMinor } = asked;
@@ -23,7 +27,9 @@ export const askingPdf = ({ shopName, tag, owner, reel, asked, until, link }: As
     const width = link ? 130 * mm : undefined;
     flow.line("bold", 22, "Quote", flow.left, width);
     flow.line("sans", 12, shopName, flow.left, width);
+    if (shopAt) flow.line("sans", 10, shopAt, flow.left, width);
     flow.line("bold", 13, owner, flow.left, width);
+    for (const words of addressLines(address)) flow.line("sans", 11, words, flow.left, width);
     flow.line("sans", 12, `${reel}, tag ${tag}`, flow.left, width);
     if (link) flow.y = Math.max(flow.y, 54 * mm);
     flow.heading("What could be done, tax included");

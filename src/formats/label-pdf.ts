@@ -3,6 +3,8 @@ import { drawQr, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
 export interface Label {
   readonly tag: string;
   readonly shopName: string;
+  /** The shop's phone and address, in one line; empty where it has none. */
+  readonly shopAt?: string;
   readonly owner: string;
   readonly reel: string;
   readonly promised: string;
@@ -39,6 +41,7 @@ function drawLabel(doc: Pdf, label: Label): void {
   text("sans", 11, `Promised ${label.promised}`, 30, 42);
   text("sans", 9, label.cameWith.length ? `With the reel: ${label.cameWith.join(", ")}` : "Nothing came with it", 36, 42);
   text("sans", 8, "Band the line.", 47, 42);
+  if (label.shopAt) text("sans", 7, label.shopAt, 50, 42);
   drawQr(doc, label.tag, 57 * mm, 12 * mm, 31 * mm);
 }
 

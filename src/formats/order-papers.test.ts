@@ -35,7 +35,7 @@ describe("an order's papers", () => {
     const folder = mkdtempSync(join(tmpdir(), "zorbek-order-"));
     try {
       const path = join(folder, "order.pdf");
-      writeFileSync(path, await orderPdf("The bench", "EUR", paper));
+      writeFileSync(path, await orderPdf("The bench", "3 Rope Walk, Saltmere", "EUR", paper));
       const text = execFileSync("pdftotext", ["-layout", path, "-"], { encoding: "utf8" });
       expect(text).toMatch(/3 x SK-104 +Washer, large \(pack of 10\) +7\.50/);
       expect(text).toMatch(/Together, post apart +8\.40/);

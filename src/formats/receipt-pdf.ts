@@ -5,6 +5,7 @@ import { drawQr, makePdf, pointsPerMm as mm } from "./pdf";
 export interface Receipt {
   readonly tag: string;
   readonly shopName: string;
+  readonly shopAt?: string;
   readonly owner: string;
   readonly reel: string;
   readonly takenIn: string;
@@ -37,6 +38,7 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
     drawQr(doc, receipt.tag, right - 28 * mm, y - 4 * mm, 30 * mm);
     line("bold", 20, "Receipt", 84 * mm);
     line("sans", 11, receipt.shopName, 84 * mm);
+    if (receipt.shopAt) line("sans", 9, receipt.shopAt, 84 * mm);
     line("mono", 15, receipt.tag, 84 * mm);
     y = Math.max(y, 42 * mm);
     line("bold", 13, receipt.owner);

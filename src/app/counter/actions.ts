@@ -24,7 +24,7 @@ const intake = defineAction({
     if (form.wantedOn && form.wantedOn < today()) throw new Refusal("past", "The wanted day is past. Choose today or later.", "wantedOn");
     const customerId = form.customerId
       ? Number(form.customerId)
-      : addCustomer(ctx, { name: form.name, phone: form.phone, email: form.email });
+      : addCustomer(ctx, { name: form.name, phone: form.phone, email: form.email, address: form.address });
     const modelId =
       form.modelId === notInLibrary
         ? addUnknownModel(ctx, { maker: "Not known", name: form.unknownName, family: form.family })

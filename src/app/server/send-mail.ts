@@ -1,7 +1,8 @@
 import { findAsking } from "@/data/asking/asking";
+import { findCustomer } from "@/data/customers/customers";
 import { findJob } from "@/data/jobs/jobs";
 import { sendWaitingMail } from "@/data/messages/outbox";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, shopAt } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { paperOf } from "@/data/stores/orders";
 import { mailDesk } from "@/devices/mail-desk";
@@ -17,8 +18,10 @@ async function letterOf(db: Db, id: number) {
   if (!letter || !job) return [];
   const content = await askingPdf({
     shopName: getShopSettings(db).shopName,
+    shopAt: shopAt(getShopSettings(db)),
     tag: job.tag,
     owner: job.customer.name,
+    address: findCustomer(db, job.customer.id)?.address ?? "",
     reel: job.reel.modelName,
     asked: letter.asked,
     until: dateWords(letter.expiresAt),
@@ -31,9 +34,10 @@ async function letterOf(db: Db, id: number) {
 async function orderPapers(db: Db, id: number) {
   const paper = paperOf(db, id);
   if (!paper) return [];
-  const { shopName, currency } = getShopSettings(db);
+  const settings = getShopSettings(db);
+  const { shopName, currency } = settings;
   return [
-    { filename: `order-${id}.pdf`, content: await orderPdf(shopName, currency, paper), contentType: "application/pdf" },
+    { filename: `order-${id}.pdf`, content: await orderPdf(shopName, shopAt(settings), currency, paper), contentType: "application/pdf" },
     { filename: `order-${id}.csv`, content: Buffer.from(orderCsv(paper)), contentType: "text/csv" },
   ];
 }

@@ -62,7 +62,7 @@ describe("a spreadsheet's text", () => {
 
 describe("columns", () => {
   it("are found by what they are usually called, each once", () => {
-    expect(guessColumns("customers", ["Full Name", "Telephone", "E-Mail", "Town"])).toEqual({ name: 0, phone: 1, email: 2 });
+    expect(guessColumns("customers", ["Full Name", "Telephone", "E-Mail", "Town"])).toEqual({ name: 0, phone: 1, email: 2, town: 3 });
     expect(guessColumns("reels", ["customer", "Brand", "Model", "Serial No", "Date", "Work"])).toMatchObject({
       owner: 0,
       maker: 1,

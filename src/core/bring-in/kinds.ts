@@ -33,6 +33,8 @@ export const bringInKinds = {
       name: { words: "name", must: true, headings: ["name", "customer", "full name"], most: 80 },
       phone: { words: "phone", headings: ["phone", "telephone", "mobile", "tel"], most: 40 },
       email: { words: "e-mail", headings: ["email", "e-mail", "mail"], most: 120 },
+      address: { words: "address", headings: ["address", "street", "street and town", "postal address"], most: 200 },
+      town: { words: "town", headings: ["town", "city", "place", "postcode and town"], most: 100 },
       note: { words: "note", headings: ["note", "notes", "remark", "remarks", "comment"], most: 500 },
     },
   },

@@ -9,6 +9,7 @@ export interface Customer {
   readonly name: string;
   readonly phone: string;
   readonly email: string;
+  readonly address: string;
   readonly note: string;
   readonly discountClass: DiscountClass;
   /** Not offered at the Counter any more; the reels and reports keep the name. */
@@ -17,7 +18,7 @@ export interface Customer {
 }
 
 const columns =
-  "id, name, phone, email, note, discount_class AS discountClass, retired_at IS NOT NULL AS retired, row_version AS rowVersion";
+  "id, name, phone, email, address, note, discount_class AS discountClass, retired_at IS NOT NULL AS retired, row_version AS rowVersion";
 type CustomerRow = Omit<Customer, "retired"> & { readonly retired: 0 | 1 };
 const toCustomer = (row: CustomerRow): Customer => ({ ...row, retired: row.retired === 1 });
 
@@ -52,6 +53,8 @@ interface NewCustomer {
   readonly name: string;
   readonly phone: string;
   readonly email: string;
+  /** Street and place, with commas where lines end. */
+  readonly address?: string;
   readonly note?: string;
 }
 
@@ -66,8 +69,8 @@ export function addCustomer(ctx: Context, customer: NewCustomer): number {
 export function writeCustomer(ctx: Context, customer: NewCustomer): number {
   const id = Number(
     ctx.db
-      .prepare("INSERT INTO customer (name, phone, email, note) VALUES (?, ?, ?, ?)")
-      .run(customer.name, customer.phone, customer.email, customer.note ?? "").lastInsertRowid,
+      .prepare("INSERT INTO customer (name, phone, email, address, note) VALUES (?, ?, ?, ?, ?)")
+      .run(customer.name, customer.phone, customer.email, customer.address ?? "", customer.note ?? "").lastInsertRowid,
   );
   indexCustomer(ctx.db, id, customer.name, customer.phone, customer.email, true);
   return id;
@@ -124,9 +127,18 @@ export function retireCustomer(ctx: Context, id: number, retired: boolean): void
 export function changeCustomer(ctx: Context, customer: Omit<Customer, "retired">): void {
   const { changes } = ctx.db
     .prepare(
-      "UPDATE customer SET name = ?, phone = ?, email = ?, note = ?, discount_class = ?, row_version = row_version + 1 WHERE id = ? AND row_version = ?",
+      "UPDATE customer SET name = ?, phone = ?, email = ?, address = ?, note = ?, discount_class = ?, row_version = row_version + 1 WHERE id = ? AND row_version = ?",
     )
-    .run(customer.name, customer.phone, customer.email, customer.note, customer.discountClass, customer.id, customer.rowVersion);
+    .run(
+      customer.name,
+      customer.phone,
+      customer.email,
+      customer.address,
+      customer.note,
+      customer.discountClass,
+      customer.id,
+      customer.rowVersion,
+    );
   if (!changes)
     throw new Refusal("changed-elsewhere", "This customer was changed in another window. Reload to see it, then type your change again.");
   indexCustomer(ctx.db, customer.id, customer.name, customer.phone, customer.email);

@@ -27,12 +27,13 @@ export function mergeCustomers(ctx: Context, goesId: number, staysId: number): v
     "INSERT OR IGNORE INTO customer_way (customer_id, way, choice) SELECT ?, way, choice FROM customer_way WHERE customer_id = ?",
   ).run(staysId, goesId);
   db.prepare("DELETE FROM customer_way WHERE customer_id = ?").run(goesId);
-  const other = (of: "phone" | "email") => (goes[of] && stays[of] && goes[of] !== stays[of] ? goes[of] : "");
+  const other = (of: "phone" | "email" | "address") => (goes[of] && stays[of] && goes[of] !== stays[of] ? goes[of] : "");
   changeCustomer(ctx, {
     ...stays,
     phone: stays.phone || goes.phone,
     email: stays.email || goes.email,
-    note: [stays.note, goes.note, other("phone"), other("email")].filter(Boolean).join("; ").slice(0, 500),
+    address: stays.address || goes.address,
+    note: [stays.note, goes.note, other("phone"), other("email"), other("address")].filter(Boolean).join("; ").slice(0, 500),
     discountClass: stays.discountClass === "none" ? goes.discountClass : stays.discountClass,
   });
   if (!goes.retired) retireCustomer(ctx, goesId, true);

@@ -28,6 +28,7 @@ export function getCustomerRecord(db: Db, id: number): CustomerRecord | null {
       name: customer.name,
       phone: customer.phone,
       email: customer.email,
+      address: customer.address,
       note: customer.note,
       discount: customer.discountClass,
       reels: reels.map(({ id: reelId, ...reel }) => ({ ...reel, beforeThisBook: listPastVisits(db, reelId) })),

@@ -1,3 +1,7 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { openLot } from "@/data/counter/lots";
@@ -6,6 +10,8 @@ import { closeJob, closeLot, markReady } from "@/data/hand-back/returns";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { addJobLine } from "@/data/quote/quotes";
 import { eraseCustomer, forgetInvoiceNames } from "@/data/shop/erase";
+import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
+import { paperPdf } from "@/formats/paper-pdf";
 import {
   balanceOfPaper,
   bookExport,
@@ -44,6 +50,86 @@ describe("papers", () => {
     };
     expect(open(shop, 1)).toBe(0);
     expect(open(shop, 2)).toBe(total);
+  });
+
+  it("hold what an invoice has to say, as it was on the day: who made it out, to which address, supplied and due when", () => {
+    const shop = openWorkshop();
+    const settings = {
+      ...getShopSettings(shop.db),
+      shopName: "Bench",
+      address: "3 Rope Walk, Saltmere",
+      taxNumber: "T 1",
+      bank: "B 2",
+      terms: "T",
+      payWithinDays: 30,
+    };
+    saveShopSettings(shop.ctx, settings);
+    shop.db.prepare("UPDATE customer SET address = '12 Net Loft Lane, Saltmere' WHERE id = ?").run(shop.customerId);
+    const id = handBack(shop, "invoice");
+    saveShopSettings(shop.ctx, { ...settings, address: "Elsewhere", taxNumber: "T 9" });
+    shop.db.prepare("UPDATE customer SET address = 'Moved' WHERE id = ?").run(shop.customerId);
+    const paper = findPaper(shop.db, invoiceOfJob(shop.db, id)!)!;
+    expect(paper).toMatchObject({
+      name: "Ada Brook",
+      address: "12 Net Loft Lane, Saltmere",
+      suppliedOn: "2026-03-02",
+      onDay: "2026-03-02",
+      dueOn: "2026-04-01",
+      shop: { name: "Bench", address: "3 Rope Walk, Saltmere", taxNumber: "T 1", bank: "B 2", terms: "T" },
+    });
+    // What is charged later was supplied when the reel went home.
+    const later = { ...shop.ctx, now: "2026-03-20T10:00:00.000Z" };
+    correctJob(later, id, { words: "Forgotten", amountMinor: 600 });
+    expect(findPaper(shop.db, 2)).toMatchObject({ onDay: "2026-03-20", suppliedOn: "2026-03-02" });
+  });
+
+  it("print all of it", async () => {
+    const printed = {
+      kind: "invoice" as const,
+      number: 7,
+      ofNumber: null,
+      shopName: "The Bench",
+      shop: {
+        address: "3 Rope Walk, Saltmere",
+        phone: "0555 1",
+        taxNumber: "SQ 417",
+        bank: "Estuary Savings 22",
+        terms: "Ours until paid.",
+      },
+      name: "Ada Brook",
+      address: "12 Net Loft Lane, Mereside",
+      onDay: "Mon 2 March",
+      suppliedOn: "Fri 27 February",
+      dueOn: "Mon 16 March",
+      tags: ["Z-00001-9"],
+      currency: "EUR",
+      tax: 2000,
+      netMinor: 5000,
+      taxMinor: 1000,
+      lines: [{ words: "Work", amountMinor: 5000 }],
+      payments: [],
+      openMinor: 6000,
+    };
+    const path = join(mkdtempSync(join(tmpdir(), "zorbek-paper-")), "paper.pdf");
+    writeFileSync(path, await paperPdf(printed));
+    const text = execFileSync("pdftotext", ["-layout", path, "-"], { encoding: "utf8" });
+    for (const words of [
+      "3 Rope Walk",
+      "Saltmere",
+      "0555 1",
+      "Tax number SQ 417",
+      "Ada Brook",
+      "12 Net Loft Lane",
+      "Mereside",
+      "Mon 2 March",
+      "Fri 27 February",
+      "Mon 16 March",
+      "Estuary Savings 22",
+      "Ours until paid.",
+      "Tax 20 % of 50.00",
+      "R 000007",
+    ])
+      expect(text, words).toContain(words);
   });
 
   it("are paid in parts, never beyond what is open", () => {

@@ -8,11 +8,11 @@ import {
   type PaidHow,
   type PaperLine,
   paperName,
-  payWithinDays,
   splitGross,
   type TaxRow,
   taxRows,
 } from "@/core/papers/papers";
+import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
@@ -25,6 +25,11 @@ export interface Paper {
   readonly customerId: number;
   /** As it was printed; null once the law lets it be forgotten. */
   readonly name: string | null;
+  readonly address: string;
+  /** The shop as it was when the paper was made; null on one of before shops had an address here. */
+  readonly shop: PaperShop | null;
+  /** Day of supply: when the reel went home. */
+  readonly suppliedOn: string | null;
   readonly onDay: string;
   readonly dueOn: string;
   readonly currency: string;
@@ -50,6 +55,18 @@ interface NewPaper {
   readonly taxMinor: number;
   readonly lines: readonly PaperLine[];
   readonly jobIds: readonly number[];
+  /** Day of supply; today where it is not said. */
+  readonly suppliedOn?: string;
+}
+
+/** What a paper says of who made it out. */
+export interface PaperShop {
+  readonly name: string;
+  readonly address: string;
+  readonly phone: string;
+  readonly taxNumber: string;
+  readonly bank: string;
+  readonly terms: string;
 }
 
 /** The shop's own day of an instant. */
@@ -62,16 +79,20 @@ function makePaper(ctx: Context, paper: NewPaper, ofNumber: number | null): numb
   const { db } = ctx;
   const number = (db.prepare("SELECT coalesce(max(number), 0) + 1 FROM paper").pluck().get() as number) ?? 1;
   const day = dayOf(ctx.now);
+  const settings = getShopSettings(db);
+  const { shopName: name, address: shopAddress, phone, taxNumber, bank, terms } = settings;
+  const shop: PaperShop = { name, address: shopAddress, phone, taxNumber, bank, terms };
   db.prepare(
-    `INSERT INTO paper (number, kind, of_number, customer_id, on_day, due_on, currency, tax_basis_points, net_minor, tax_minor, lines, at, person_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO paper (number, kind, of_number, customer_id, on_day, due_on, currency, tax_basis_points, net_minor, tax_minor, lines, at, person_id,
+       shop, supplied_on)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     number,
     ofNumber === null ? "invoice" : "credit",
     ofNumber,
     paper.customer.id,
     day,
-    ofNumber === null ? daysAfter(day, payWithinDays) : day,
+    ofNumber === null ? daysAfter(day, settings.payWithinDays) : day,
     paper.currency,
     paper.tax,
     paper.netMinor,
@@ -79,8 +100,11 @@ function makePaper(ctx: Context, paper: NewPaper, ofNumber: number | null): numb
     JSON.stringify(paper.lines),
     ctx.now,
     ctx.person.id,
+    JSON.stringify(shop),
+    paper.suppliedOn ?? day,
   );
-  db.prepare("INSERT INTO paper_name (number, name) VALUES (?, ?)").run(number, paper.customer.name);
+  const address = (db.prepare("SELECT address FROM customer WHERE id = ?").pluck().get(paper.customer.id) as string | undefined) ?? "";
+  db.prepare("INSERT INTO paper_name (number, name, address) VALUES (?, ?, ?)").run(number, paper.customer.name, address);
   const link = db.prepare("INSERT INTO paper_job (number, job_id) VALUES (?, ?)");
   for (const jobId of paper.jobIds) link.run(number, jobId);
   return number;
@@ -94,12 +118,18 @@ export function makeInvoice(ctx: Context, paper: NewPaper): number {
 }
 
 const select = `
-  SELECT paper.number, paper.kind, of_number AS ofNumber, customer_id AS customerId, paper_name.name, on_day AS onDay, due_on AS dueOn, currency,
+  SELECT paper.number, paper.kind, of_number AS ofNumber, customer_id AS customerId, paper_name.name, coalesce(paper_name.address, '') AS address, paper.shop,
+    supplied_on AS suppliedOn, on_day AS onDay, due_on AS dueOn, currency,
     tax_basis_points AS tax, net_minor AS netMinor, tax_minor AS taxMinor, lines,
     (SELECT group_concat(tag, ' ') FROM paper_job JOIN job ON job.id = paper_job.job_id WHERE paper_job.number = paper.number) AS tags
   FROM paper LEFT JOIN paper_name ON paper_name.number = paper.number`;
-type Row = Omit<Paper, "lines" | "tags"> & { readonly lines: string; readonly tags: string | null };
-const toPaper = (row: Row): Paper => ({ ...row, lines: JSON.parse(row.lines) as PaperLine[], tags: row.tags?.split(" ") ?? [] });
+type Row = Omit<Paper, "lines" | "tags" | "shop"> & { readonly lines: string; readonly tags: string | null; readonly shop: string | null };
+const toPaper = (row: Row): Paper => ({
+  ...row,
+  lines: JSON.parse(row.lines) as PaperLine[],
+  tags: row.tags?.split(" ") ?? [],
+  shop: row.shop === null ? null : (JSON.parse(row.shop) as PaperShop),
+});
 
 export const findPaper = (db: Db, number: number): Paper | null => {
   const row = db.prepare(`${select} WHERE paper.number = ?`).get(number) as Row | undefined;
@@ -219,6 +249,7 @@ export function paperOfCorrection(
     readonly customer: { readonly id: number; readonly name: string };
     readonly currency: string;
     readonly rates: { readonly tax: number };
+    readonly closedAt: string | null;
   },
   { words, amountMinor, paidBy }: { words: string; amountMinor: number; paidBy: Exclude<PaidHow, "deposit"> | null },
 ): void {
@@ -233,6 +264,7 @@ export function paperOfCorrection(
       ...split,
       lines: [{ words, amountMinor: split.netMinor }],
       jobIds: [job.id],
+      ...(job.closedAt ? { suppliedOn: dayOf(job.closedAt) } : {}),
     });
     if (paidBy) writePayment(ctx, number, { amountMinor, how: paidBy, onDay });
     return;
@@ -251,7 +283,7 @@ export function paperOfCorrection(
   writePayment(ctx, number, { amountMinor, how: paidBy, onDay });
 }
 
-export interface ListedPaper extends Omit<Paper, "lines" | "netMinor" | "taxMinor"> {
+export interface ListedPaper extends Omit<Paper, "lines" | "netMinor" | "taxMinor" | "shop"> {
   readonly totalMinor: number;
   /** Of an invoice; a credit note has none. */
   readonly openMinor: number;
@@ -294,7 +326,7 @@ export function listPapers(db: Db, query: PaperQuery, today: string, limit: numb
       limit,
       offset,
     }) as (Row & { credited: number; paid: number })[];
-  return rows.map(({ credited, paid, netMinor, taxMinor, tags, lines: _, ...row }) => {
+  return rows.map(({ credited, paid, netMinor, taxMinor, tags, lines: _, shop: _shop, ...row }) => {
     const totalMinor = netMinor + taxMinor;
     const openMinor = row.kind === "invoice" ? totalMinor - credited - paid : 0;
     return { ...row, totalMinor, openMinor, tags: tags?.split(" ") ?? [], age: openMinor > 0 ? ageOf(row.dueOn, today) : null };

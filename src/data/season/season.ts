@@ -125,17 +125,17 @@ export function invite(ctx: Context, today: string, ownerIds: readonly number[])
 }
 
 /** The letters of one batch. */
-export function listInvited(db: Db, batch: string): { owner: string; week: string; due: string; reels: string[] }[] {
+export function listInvited(db: Db, batch: string): { owner: string; address: string; week: string; due: string; reels: string[] }[] {
   const rows = db
     .prepare(
-      `SELECT customer.id, customer.name AS owner, week, due_on AS due, model.name AS reel FROM season_invitation
+      `SELECT customer.id, customer.name AS owner, customer.address, week, due_on AS due, model.name AS reel FROM season_invitation
        JOIN reel ON reel.id = reel_id JOIN customer ON customer.id = reel.owner_id JOIN model ON model.id = reel.model_id
        WHERE season_invitation.at = ? ORDER BY customer.name, season_invitation.id`,
     )
-    .all(batch) as { id: number; owner: string; week: string; due: string; reel: string }[];
-  const letters = new Map<number, { owner: string; week: string; due: string; reels: string[] }>();
-  for (const { id, owner, week, due, reel } of rows) {
-    const letter = letters.get(id) ?? { owner, week, due, reels: [] };
+    .all(batch) as { id: number; owner: string; address: string; week: string; due: string; reel: string }[];
+  const letters = new Map<number, { owner: string; address: string; week: string; due: string; reels: string[] }>();
+  for (const { id, owner, address, week, due, reel } of rows) {
+    const letter = letters.get(id) ?? { owner, address, week, due, reels: [] };
     letter.reels.push(reel);
     letters.set(id, letter);
   }

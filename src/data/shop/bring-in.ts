@@ -28,10 +28,16 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
   switch (kind) {
     case "customers": {
       const known = ids(db, "SELECT id, name || '|' || phone FROM customer WHERE retired_at IS NULL");
-      return ({ name, phone = "", email = "", note = "" }, line) => {
+      return ({ name, phone = "", email = "", address = "", town = "", note = "" }, line) => {
         const key = `${name}|${phone}`.toLowerCase();
         if (known.has(key)) return fault(line, "name", `${name} is in the book already.`);
-        const id = writeCustomer(ctx, { name: name!, phone, email, note });
+        const id = writeCustomer(ctx, {
+          name: name!,
+          phone,
+          email,
+          address: [address, town].filter(Boolean).join(", ").slice(0, 200),
+          note,
+        });
         known.set(key, String(id));
         return [{ made: "customer", ref: id }];
       };

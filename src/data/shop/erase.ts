@@ -54,7 +54,7 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
   const reels = db.prepare("SELECT id FROM reel WHERE owner_id = ?").pluck().all(id) as number[];
   for (const each of [id, ...merged]) {
     db.prepare(
-      "UPDATE customer SET name = ?, phone = '', email = '', note = '', retired_at = coalesce(retired_at, ?), erased_at = ?, row_version = row_version + 1 WHERE id = ?",
+      "UPDATE customer SET name = ?, phone = '', email = '', address = '', note = '', retired_at = coalesce(retired_at, ?), erased_at = ?, row_version = row_version + 1 WHERE id = ?",
     ).run(erasedName, ctx.now, ctx.now, each);
     forgetInFind(db, { kind: "customer", ref: String(each) });
   }
@@ -82,7 +82,7 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
       words: `${tag.replaceAll("-", "")} ${tag} ${model} ${serial}`,
     });
   // What a press answered may hold a name; nobody sends so old a press again.
-  for (const word of [customer.name, customer.phone, customer.email].filter(Boolean))
+  for (const word of [customer.name, customer.phone, customer.email, customer.address].filter(Boolean))
     db.prepare("UPDATE press SET answer = 'null' WHERE instr(answer, ?) > 0").run(word);
   writeJournal(ctx, "customer-erased", { customerId: id });
   return { nameUntil };

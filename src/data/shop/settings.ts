@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { payWithinDays } from "@/core/papers/papers";
 import { defaultDiscounts, discountsSchema } from "@/core/quote/discounts";
 import { noPrices, priceListSchema } from "@/core/quote/price-list";
 import { forceUnitIds } from "@/core/units/say-measure";
@@ -10,6 +11,15 @@ import { writeJournal } from "@/data/store/journal";
 
 export const shopSettingsSchema = z.object({
   shopName: z.string().trim().min(1, "The shop needs a name: it stands on every tag.").max(60),
+  /** Street and place, with commas where lines end; it stands on tags, letters and invoices. */
+  address: z.string().trim().max(200, "At most 200 characters."),
+  phone: z.string().trim().max(40, "At most 40 characters."),
+  /** What an invoice says of the shop: its number at the tax office, where to pay to, and on which terms. */
+  taxNumber: z.string().trim().max(40, "At most 40 characters."),
+  bank: z.string().trim().max(120, "At most 120 characters."),
+  terms: z.string().trim().max(300, "At most 300 characters."),
+  /** Days within which an invoice is to be paid. */
+  payWithinDays: z.number().int().min(0).max(120),
   ratePerHourMinor: z.number().int().min(0).max(1_000_000),
   taxBasisPoints: z.number().int().min(0).max(10_000),
   currency: z.string().regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR (ISO 4217)."),
@@ -38,6 +48,12 @@ export type ShopSettings = z.infer<typeof shopSettingsSchema>;
 
 export const defaultShopSettings: ShopSettings = {
   shopName: "The bench",
+  address: "",
+  phone: "",
+  taxNumber: "",
+  bank: "",
+  terms: "",
+  payWithinDays,
   ratePerHourMinor: 4500,
   taxBasisPoints: 2000,
   currency: "EUR",
@@ -77,6 +93,9 @@ export function saveShopSettings(ctx: Context, settings: ShopSettings, seen: str
     .run(JSON.stringify(settings));
   writeJournal(ctx, "shop-settings-saved", {}, settings);
 }
+
+/** Where the shop is, in one line: address and phone; empty where neither was written. */
+export const shopAt = ({ address, phone }: Pick<ShopSettings, "address" | "phone">): string => [address, phone].filter(Boolean).join(", ");
 
 /** The shop's way in every way. */
 export const waysOfShop = ({ ways, dragWay }: ShopSettings): Ways => ({ ...ways, drag: dragWay });

@@ -148,6 +148,9 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props
                 <Field label="E-mail" error={error("email")}>
                   {(field) => <input {...field} {...register("email")} inputMode="email" autoComplete="off" />}
                 </Field>
+                <Field label="Address, if an invoice wants it" error={error("address")} className="col-span-2">
+                  {(field) => <input {...field} {...register("address")} autoComplete="off" />}
+                </Field>
               </div>
             )}
             <SearchField

@@ -9,6 +9,7 @@ interface Customer {
   readonly name: string;
   readonly phone: string;
   readonly email: string;
+  readonly address: string;
   readonly note: string;
   readonly discountClass: DiscountClass;
   readonly retired: boolean;
@@ -20,6 +21,7 @@ const Card = () => (
     <FormText name="name" label="Name" />
     <FormText name="phone" label="Phone" />
     <FormText name="email" label="E-mail" />
+    <FormText name="address" label="Address" hint="Street, place" />
     <FormText name="note" label="Note" />
   </>
 );
@@ -53,7 +55,7 @@ export function NewCustomer({ add, after }: { add: Action<number>; after?: (id: 
       action={add}
       label="New customer"
       className="grid grid-cols-2 items-end gap-2"
-      values={{ name: "", phone: "", email: "", note: "" }}
+      values={{ name: "", phone: "", email: "", address: "", note: "" }}
       empties
       {...(after ? { after } : {})}
     >

@@ -13,6 +13,12 @@ import { FormWeekdays } from "@/ui/controls/form-weekdays";
 
 interface Settings {
   readonly shopName: string;
+  readonly address: string;
+  readonly phone: string;
+  readonly taxNumber: string;
+  readonly bank: string;
+  readonly terms: string;
+  readonly payWithinDays: number;
   readonly ratePerHourMinor: number;
   readonly taxBasisPoints: number;
   readonly currency: string;
@@ -55,6 +61,7 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
         taxBasisPoints: percent(settings.taxBasisPoints),
         benchHoursPerDay: String(settings.benchHoursPerDay),
         promiseChance: String(settings.promiseChance),
+        payWithinDays: String(settings.payWithinDays),
         invoiceYears: String(settings.invoiceYears),
         discounts: {
           club: percent(settings.discounts.club),
@@ -81,6 +88,17 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
     >
       <h1>Rules of the shop</h1>
       <FormText name="shopName" label="Name of the shop, as on the tags" />
+      <fieldset>
+        <legend className="font-semibold">On tags, letters and invoices</legend>
+        <div className="grid grid-cols-3 gap-3">
+          <FormText name="address" label="Address of the shop" hint="Street, place: a comma ends a line" className="col-span-2" />
+          <FormText name="phone" label="Phone of the shop" />
+          <FormText name="taxNumber" label="Tax number" />
+          <FormText name="bank" label="Bank and account" className="col-span-2" />
+          <FormText name="payWithinDays" label="To be paid within, days" figures />
+          <FormText name="terms" label="Terms, as printed on invoices" className="col-span-2" />
+        </div>
+      </fieldset>
       <div className="grid grid-cols-3 gap-3">
         <FormText name="ratePerHourMinor" label="Hourly rate" figures />
         <FormText name="taxBasisPoints" label="Tax, %" figures />

@@ -1,6 +1,6 @@
 import { jobFile, pdfResponse } from "@/app/server/files";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, shopAt } from "@/data/shop/settings";
 import { labelPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
 
@@ -9,6 +9,7 @@ export const GET = jobFile(async (db, job) => {
   const bytes = await labelPdf({
     tag: job.tag,
     shopName: getShopSettings(db).shopName,
+    shopAt: shopAt(getShopSettings(db)),
     owner: job.customer.name,
     reel: job.mark ? `${job.mark}: ${job.reel.modelName}` : job.reel.modelName,
     promised: dayWords(job.promisedOn),

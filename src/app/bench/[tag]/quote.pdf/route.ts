@@ -2,8 +2,9 @@ import { pdfResponse } from "@/app/server/files";
 import { linkOf } from "@/app/server/public-address";
 import { readFile } from "@/app/server/reading";
 import { isTokenOf, openAskingOf } from "@/data/asking/asking";
+import { findCustomer } from "@/data/customers/customers";
 import { findJobByTag } from "@/data/jobs/jobs";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, shopAt } from "@/data/shop/settings";
 import { askingPdf } from "@/formats/asking-pdf";
 import { dateWords } from "@/ui/dates";
 
@@ -16,6 +17,8 @@ export const GET = readFile("jobs", async (db, { tag }: { tag: string }, request
   const token = new URL(request.url).searchParams.get("link") ?? "";
   const bytes = await askingPdf({
     shopName: getShopSettings(db).shopName,
+    shopAt: shopAt(getShopSettings(db)),
+    address: findCustomer(db, job.customer.id)?.address ?? "",
     tag: job.tag,
     owner: job.customer.name,
     reel: job.reel.modelName,

@@ -2,7 +2,7 @@ import { jobFile, pdfResponse } from "@/app/server/files";
 import { asFoundWords } from "@/core/intake/marks";
 import { broughtWith, complaints } from "@/core/vocabulary/counter-lists";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, shopAt } from "@/data/shop/settings";
 import { receiptPdf } from "@/formats/receipt-pdf";
 import { dateWords, dayWords } from "@/ui/dates";
 
@@ -11,6 +11,7 @@ export const GET = jobFile(async (db, job) => {
   const bytes = await receiptPdf({
     tag: job.tag,
     shopName: getShopSettings(db).shopName,
+    shopAt: shopAt(getShopSettings(db)),
     owner: job.customer.name,
     reel: job.reel.serial ? `${job.reel.modelName}, serial ${job.reel.serial}` : `${job.reel.modelName}, no serial`,
     takenIn: dateWords(job.openedAt),

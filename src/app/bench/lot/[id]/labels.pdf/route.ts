@@ -3,7 +3,7 @@ import { readFile } from "@/app/server/reading";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { findLot } from "@/data/counter/lots";
 import { listJobsOfLot } from "@/data/jobs/jobs";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, shopAt } from "@/data/shop/settings";
 import { labelSheetPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
 
@@ -11,11 +11,13 @@ import { dayWords } from "@/ui/dates";
 export const GET = readFile("jobs", async (db, { id }: { id: string }) => {
   const lot = findLot(db, Number(id));
   if (!lot) return new Response("There is no such lot.", { status: 404 });
-  const { shopName } = getShopSettings(db);
+  const settings = getShopSettings(db);
+  const { shopName } = settings;
   const bytes = await labelSheetPdf(
     listJobsOfLot(db, lot.id).map((job) => ({
       tag: job.tag,
       shopName,
+      shopAt: shopAt(settings),
       owner: job.customer.name,
       // The mark first: it tells the sisters apart when the line is too long.
       reel: job.mark ? `${job.mark}: ${job.reel.modelName}` : job.reel.modelName,

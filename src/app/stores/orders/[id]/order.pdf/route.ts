@@ -1,6 +1,6 @@
 import { pdfResponse } from "@/app/server/files";
 import { readFile } from "@/app/server/reading";
-import { getShopSettings } from "@/data/shop/settings";
+import { getShopSettings, shopAt } from "@/data/shop/settings";
 import { paperOf } from "@/data/stores/orders";
 import { orderPdf } from "@/formats/order-pdf";
 
@@ -8,6 +8,7 @@ import { orderPdf } from "@/formats/order-pdf";
 export const GET = readFile("stores", async (db, { id }: { id: string }) => {
   const paper = paperOf(db, Number(id));
   if (!paper) return new Response("There is no such order.", { status: 404 });
-  const { shopName, currency } = getShopSettings(db);
-  return pdfResponse(await orderPdf(shopName, currency, paper), `order-${paper.id}.pdf`);
+  const settings = getShopSettings(db);
+  const { shopName, currency } = settings;
+  return pdfResponse(await orderPdf(shopName, shopAt(settings), currency, paper), `order-${paper.id}.pdf`);
 });

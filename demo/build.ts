@@ -113,6 +113,7 @@ export async function buildDemo(
     saveShopSettings(start, {
       ...defaultShopSettings,
       shopName: "The Ropewalk Reel Bench",
+      simulated: true,
       address: "3 Rope Walk, Saltmere Quay",
       phone: "0555 0100",
       taxNumber: "SQ 000 417 22",
@@ -211,7 +212,7 @@ export async function buildDemo(
         value: value === undefined ? null : Math.round(value * unlike * 10) / 10,
         lineRadiusMm: testId.startsWith("drag") ? skerry30LineRadiusMm : null,
         instrument: value === undefined ? "by hand" : testId.startsWith("drag") ? "pull scale" : "typed",
-        simulated: value !== undefined && testId.startsWith("drag"),
+        simulated: false,
         trace: null,
       });
     });

@@ -33,7 +33,10 @@ export function inventedCustomers(random: Seeded, count: number, taken: Readonly
         name: unlike,
         phone: `0555 ${String(1000 + i).padStart(4, "0")}`,
         email: random.chance(0.6) ? `${unlike.toLowerCase().replaceAll(/[^a-z]+/g, ".")}@post.example` : "",
-        address: i % 3 === 2 ? "" : `${i + 1} ${["Strand Row", "Weir Bank", "Cooper Row", "Staithe Lane"][i % 4]}, ${["Saltmere Quay", "Upper Mere"][i % 2]}`,
+        address:
+          i % 3 === 2
+            ? ""
+            : `${i + 1} ${["Strand Row", "Weir Bank", "Cooper Row", "Staithe Lane"][i % 4]}, ${["Saltmere Quay", "Upper Mere"][i % 2]}`,
       };
     }
   });

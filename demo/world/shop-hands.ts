@@ -103,8 +103,8 @@ export function shopHands(
         lineRadiusMm: pull ? version.lineRadiusMm : null,
         setting: testId === "drag-strike" && version.model.family.startsWith("star") ? 0.5 : null,
         instrument: value === null ? "by hand" : pull ? "pull scale" : "typed",
-        // Every number here comes out of the world's laws.
-        simulated: value !== null && pull,
+        // In the world the scale is a real one: what its truth is stands beside the data.
+        simulated: false,
         trace: null,
       });
     });

@@ -26,5 +26,6 @@ export const smtpMailDesk = (address: string): MailDesk => ({
   },
 });
 
-/** The desk the shop's server was started with: ZORBEK_SMTP, else the stand-in. */
-export const mailDesk = (): MailDesk => (process.env.ZORBEK_SMTP ? smtpMailDesk(process.env.ZORBEK_SMTP) : simulatedMailDesk);
+/** The desk the shop's mail goes by: ZORBEK_SMTP, else the stand-in where it is switched on; null where mail goes nowhere. */
+export const mailDesk = (simulated: boolean): MailDesk | null =>
+  process.env.ZORBEK_SMTP ? smtpMailDesk(process.env.ZORBEK_SMTP) : simulated ? simulatedMailDesk : null;

@@ -5,7 +5,7 @@ import { parseMinor } from "@/core/money/money";
 import { readMeasure } from "@/core/units/read-measure";
 import { addUnknownModel } from "@/data/bench/loose-parts";
 import { openJob } from "@/data/counter/open-job";
-import { addCustomer, setDiscountClass } from "@/data/customers/customers";
+import { customerByName, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
@@ -24,7 +24,7 @@ const intake = defineAction({
     if (form.wantedOn && form.wantedOn < today()) throw new Refusal("past", "The wanted day is past. Choose today or later.", "wantedOn");
     const customerId = form.customerId
       ? Number(form.customerId)
-      : addCustomer(ctx, { name: form.name, phone: form.phone, email: form.email, address: form.address });
+      : customerByName(ctx, { name: form.name, phone: form.phone, email: form.email, address: form.address });
     const modelId =
       form.modelId === notInLibrary
         ? addUnknownModel(ctx, { maker: "Not known", name: form.unknownName, family: form.family })

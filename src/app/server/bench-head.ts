@@ -13,6 +13,7 @@ import { findLot } from "@/data/counter/lots";
 import { findJobByTag, type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { moveOf } from "@/data/schedule/rack";
+import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { revisionOf } from "@/data/store/journal";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
@@ -94,6 +95,7 @@ export async function loadBench({ params }: Pick<StationProps, "params">): Promi
       moveWords: job.closedAt ? "returned" : moveWords[moveOf(db, job)],
       promised: dayWords(job.promisedOn),
       closed: job.closedAt !== null,
+      simulated: getShopSettings(db).simulated,
       electric: isElectric(version.partTypes.values()),
       edition: shownEdition(db, job),
       lot: shownLot(db, job),

@@ -135,12 +135,18 @@ export default async function ShopPage() {
             <ul>
               {Object.values(instruments).map(({ id, name, uncertainty }) => (
                 <li key={id} className="rule-row py-1">
-                  {name.charAt(0).toUpperCase() + name.slice(1)} <span className="simulated">simulated</span>{" "}
+                  {name.charAt(0).toUpperCase() + name.slice(1)}{" "}
+                  {settings.simulated ? (
+                    <span className="simulated">simulated</span>
+                  ) : (
+                    "none connected: readings are typed, or taken from a file"
+                  )}{" "}
                   <span className="text-note">{uncertainty}</span>
                 </li>
               ))}
               <li className="rule-row py-1">
-                Suppliers' order desk <span className="simulated">simulated</span>
+                Suppliers' order desk{" "}
+                {settings.simulated ? <span className="simulated">simulated</span> : "none: orders go by paper, table or mail"}
               </li>
               <li className="rule-row py-1">Tag scanner: any keyboard-type scanner</li>
             </ul>

@@ -2,7 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
-import { sendMailOf } from "@/app/server/send-mail";
+import { deskOf, sendMailOf } from "@/app/server/send-mail";
 import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } from "@/app/server/typed";
 import { grades } from "@/core/interchange/interchange";
 import { countWhyIds } from "@/core/ordering/count-why";
@@ -11,6 +11,7 @@ import { cannotBeHad, setNoLongerMade } from "@/data/parts/no-longer-made";
 import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";
 import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
 import { setLowestGrade, withdrawNeed } from "@/data/parts/wanted";
+import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import { getOrderRules, saveOrderRules } from "@/data/stores/order-rules";
 import { placeBaskets, sendWaitingOrders } from "@/data/stores/orders";
@@ -41,10 +42,11 @@ const place = defineAction({
       .min(1, "There is nothing to order.")
       .max(60),
   }),
-  run: (ctx, input) => placeBaskets(ctx, input.baskets, today()),
+  run: (ctx, input) =>
+    placeBaskets(ctx, input.baskets, today(), { desk: getShopSettings(ctx.db).simulated, mail: deskOf(ctx.db) !== null }),
   afterwards: async (db) => {
     const { deskLate, deskWrong } = getOrderRules(db);
-    await sendWaitingOrders(db, simulatedDesk({ late: deskLate, wrong: deskWrong }));
+    if (getShopSettings(db).simulated) await sendWaitingOrders(db, simulatedDesk({ late: deskLate, wrong: deskWrong }));
     await sendMailOf(db);
   },
 });

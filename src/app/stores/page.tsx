@@ -2,6 +2,7 @@ import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { quickPlan } from "@/core/ordering/plan/quick-plan";
 import { isNoLongerMade, otherWays, wordsForOwner } from "@/data/parts/no-longer-made";
+import { getShopSettings } from "@/data/shop/settings";
 import { getOrderRules } from "@/data/stores/order-rules";
 import { orderSituation } from "@/data/stores/order-situation";
 import { listOrders } from "@/data/stores/orders";
@@ -43,6 +44,7 @@ export default async function StoresPage() {
         here,
         slotDays: slotDays.map(dayWords),
         dayWords: Array.from({ length: namedDays }, (_, i) => dayWords(ahead(i))),
+        simulated: getShopSettings(db).simulated,
         leadChance: getOrderRules(db).leadChance,
         place: placePlan,
         withdraw: withdrawOpenNeed,

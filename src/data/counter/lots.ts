@@ -2,7 +2,7 @@ import { checkLotRows, isBlank, type LotFault, type LotRow, largestLot, readComp
 import { waitsForAnswer } from "@/core/quote/consent";
 import type { DragWish } from "@/core/vocabulary/counter-lists";
 import type { UseFactor, Water } from "@/core/vocabulary/use";
-import { addCustomer, findCustomer } from "@/data/customers/customers";
+import { customerByName, findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
 import { type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
@@ -48,7 +48,7 @@ export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { i
     throw new Refusal("too-many", `A lot has at most ${largestLot} reels. Check the rest in as another lot.`, "rows");
   const faults = lotFaults(db, lot);
   if (faults.length) return { faults };
-  const customerId = "id" in lot.customer ? lot.customer.id : addCustomer(ctx, { name: lot.customer.name, phone: "", email: "" });
+  const customerId = "id" in lot.customer ? lot.customer.id : customerByName(ctx, { name: lot.customer.name, phone: "", email: "" });
   const id = Number(
     db.prepare("INSERT INTO lot (name, customer_id, model_id, at) VALUES (?, ?, ?, ?)").run(lot.name, customerId, lot.modelId, ctx.now)
       .lastInsertRowid,

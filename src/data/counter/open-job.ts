@@ -5,7 +5,7 @@ import type { BroughtId, Hand } from "@/core/vocabulary/counter-lists";
 import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion, markModelVersionUsed } from "@/data/catalogue/models";
-import { addCustomer, findCustomer } from "@/data/customers/customers";
+import { customerByName, findCustomer } from "@/data/customers/customers";
 import { ensureReel, normaliseSerial, pickedReel, setTakenFor, type TakenFor } from "@/data/customers/reels";
 import { type Intake, intakeSchema } from "@/data/jobs/jobs";
 import { pinPrices } from "@/data/parts/wanted";
@@ -49,7 +49,7 @@ export interface NewJob {
  */
 export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; reelId: number } {
   const { db } = ctx;
-  const customerId = "id" in job.customer ? job.customer.id : addCustomer(ctx, job.customer);
+  const customerId = "id" in job.customer ? job.customer.id : customerByName(ctx, job.customer);
   const customer = findCustomer(db, customerId);
   if (!customer) throw new Refusal("no-customer", "This customer was retired. Choose again or type a new one.", "customerId");
   const version = getCurrentModelVersion(db, job.modelId);

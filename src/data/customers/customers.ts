@@ -49,6 +49,37 @@ function indexCustomer(db: Db, id: number, name: string, phone: string, email: s
   indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email}` }, isNew);
 }
 
+/** Two people write a name alike if they do so but for capitals and spaces. */
+const plainName = (name: string): string => name.normalize("NFKC").trim().replace(/\s+/g, " ").toLowerCase();
+
+/**
+ * The customer a typed name means: the one who has exactly this name, unless a phone or mail was typed with it that is another's.
+ * @returns the id; null for somebody new. @throws Refusal at `customerId` when several have it and nothing typed tells which.
+ */
+export function knownCustomer(db: Db, typed: { readonly name: string; readonly phone: string; readonly email: string }): number | null {
+  const wanted = plainName(typed.name);
+  const same = (
+    db
+      .prepare(`SELECT ${columns} FROM customer WHERE retired_at IS NULL AND length(name) BETWEEN ? AND ?`)
+      .all(wanted.length - 8, wanted.length + 40) as CustomerRow[]
+  ).filter(({ name }) => plainName(name) === wanted);
+  const figures = (phone: string) => phone.replace(/\D/g, "");
+  const agrees = ({ phone, email }: CustomerRow) =>
+    (!typed.phone || !phone || figures(phone) === figures(typed.phone)) &&
+    (!typed.email || !email || email.toLowerCase() === typed.email.toLowerCase());
+  const meant = same.filter(agrees);
+  if (meant.length > 1)
+    throw new Refusal(
+      "several",
+      `${meant.length} customers are called ${typed.name}: choose one from the list, or type the phone number of a new one.`,
+      "customerId",
+    );
+  return meant[0]?.id ?? null;
+}
+
+/** The customer of a typed name: the known one, else a new card. @returns the id. @throws as knownCustomer. */
+export const customerByName = (ctx: Context, typed: NewCustomer): number => knownCustomer(ctx.db, typed) ?? addCustomer(ctx, typed);
+
 interface NewCustomer {
   readonly name: string;
   readonly phone: string;

@@ -128,7 +128,7 @@ const readAfter = (db: Db, modelId: string) =>
       .prepare(
         `SELECT observation.test_id AS test, observation.value FROM observation JOIN job ON job.id = observation.job_id
          JOIN model_version ON model_version.id = job.model_version_id
-         WHERE model_version.model_id = ? AND observation.phase = 'after' AND observation.value > 0 ORDER BY observation.value`,
+         WHERE model_version.model_id = ? AND observation.phase = 'after' AND observation.value > 0 AND observation.simulated = 0 ORDER BY observation.value`,
       )
       .all(modelId) as { test: TestId; value: number }[],
     ({ test }) => test,
@@ -219,10 +219,10 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
     renewed: listFittedParts(db, last.id).map((part) => part.positionName),
     measured: listObservations(db, last.id)
       .filter(({ phase }) => phase === "after")
-      .map(({ testId, verdict, value, unit }) => ({
+      .map(({ testId, verdict, value, unit, simulated }) => ({
         testId,
         name: protocol.find(({ id }) => id === testId)?.name ?? testId,
-        words: value === null ? verdict : sayMeasure(value, unit, force),
+        words: value === null ? verdict : `${sayMeasure(value, unit, force)}${simulated ? " (simulated)" : ""}`,
       })),
   };
 }

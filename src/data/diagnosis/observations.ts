@@ -4,7 +4,8 @@ import { testSpec } from "@/core/proving/protocol";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
-import type { Context } from "@/data/store/context";
+import { getShopSettings } from "@/data/shop/settings";
+import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 
@@ -24,6 +25,10 @@ export interface NewObservation {
 /** Keeps one answer to one test. A second answer does not erase the first: the newest counts, both stay. */
 export function recordObservation(ctx: Context, observation: NewObservation): number {
   const job = getOpenJob(ctx.db, observation.jobId);
+  if (observation.simulated && !getShopSettings(ctx.db).simulated)
+    throw new Refusal("simulated", "Simulated instruments are off in this shop. Measure it, or switch them on at Shop to try them.", null, {
+      to: "people",
+    });
   const spec = testSpec(observation.testId);
   const unit = observation.value === null ? null : spec.unit;
   const id = Number(

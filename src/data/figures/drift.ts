@@ -47,7 +47,7 @@ const leavingReadings = (db: Db): LeavingReading[] =>
       .prepare(
         `SELECT model_version.model_id AS model, job.reel_id AS reel, observation.at, observation.value, job.id AS jobId FROM observation
          JOIN job ON job.id = observation.job_id JOIN model_version ON model_version.id = job.model_version_id
-         WHERE observation.phase = 'after' AND observation.test_id = 'drag-strike' AND observation.value > 0 ORDER BY observation.id`,
+         WHERE observation.phase = 'after' AND observation.test_id = 'drag-strike' AND observation.value > 0 AND observation.simulated = 0 ORDER BY observation.id`,
       )
       .all() as { model: string; reel: number; at: string; value: number; jobId: number }[]
   ).map(({ at, ...row }) => ({ ...row, on: dayOf(at) }));

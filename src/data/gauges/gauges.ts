@@ -75,8 +75,8 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
     arborRadiusMm: spool?.kind === "spool" ? spool.arborMm / 2 : null,
     fullRadiusMm: version.lineRadiusMm,
     lever: version.model.family === "lever-drag",
-    pulls: listObservations(db, job.id).flatMap(({ phase, value, unit, setting, lineRadiusMm }) =>
-      setting !== null && value !== null && unit === "N"
+    pulls: listObservations(db, job.id).flatMap(({ phase, value, unit, setting, lineRadiusMm, simulated }) =>
+      !simulated && setting !== null && value !== null && unit === "N"
         ? [{ phase, setting, pullN: value, lineRadiusMm: lineRadiusMm ?? version.lineRadiusMm }]
         : [],
     ),

@@ -38,11 +38,15 @@ import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { listCorrections } from "./corrections";
 
+/** A reading as it is said; what a stand-in made up says so wherever it stands. */
+const measured = ({ value, unit, simulated }: Observation, force: ForceUnit): string =>
+  `${sayMeasure(value!, unit, force)}${simulated ? " (simulated)" : ""}`;
+
 const words = (observation: Observation | undefined, skipped: string | undefined, force: ForceUnit): string =>
   observation
     ? observation.value === null
       ? observation.verdict
-      : sayMeasure(observation.value, observation.unit, force)
+      : measured(observation, force)
     : skipped
       ? `not done: ${skipped}`
       : "not done, open";
@@ -77,7 +81,7 @@ function answersOf(job: Job, tests: readonly TestSpec[], observations: readonly 
     const of = (phase: "before" | "after") => observations.find((o) => o.testId === test.id && o.phase === phase);
     const [before, after] = [of("before"), of("after")];
     if (!after) return [];
-    const said = (one: Observation) => (one.value === null ? one.verdict : `${sayMeasure(one.value, one.unit, force)}, ${one.verdict}`);
+    const said = (one: Observation) => (one.value === null ? one.verdict : `${measured(one, force)}, ${one.verdict}`);
     return [`“${complaints[complaint]}”: ${test.name} is ${said(after)} now${before ? `, was ${said(before)}` : ""}.`];
   });
 }

@@ -14,8 +14,8 @@ export const glanceAtReel = (db: Db, reelId: number, today: string): string[] =>
         on: job.openedAt.slice(0, 10),
         renewed: listFittedParts(db, job.id).map((part) => part.positionName),
         before: new Map<TestId, number>(
-          listObservations(db, job.id).flatMap(({ phase, testId, value }) =>
-            phase === "before" && value !== null ? [[testId, value] as const] : [],
+          listObservations(db, job.id).flatMap(({ phase, testId, value, simulated }) =>
+            phase === "before" && value !== null && !simulated ? [[testId, value] as const] : [],
           ),
         ),
       })),

@@ -14,9 +14,9 @@ function readRecord(db: Db, modelId: string, lineRadiusMm: number): ReadonlyMap<
     .prepare(
       `SELECT observation.test_id AS test, observation.value, observation.line_radius_mm AS radius FROM observation
        JOIN job ON job.id = observation.job_id JOIN model_version ON model_version.id = job.model_version_id
-       WHERE model_version.model_id = ? AND observation.phase = 'after' AND observation.value IS NOT NULL
+       WHERE model_version.model_id = ? AND observation.phase = 'after' AND observation.value IS NOT NULL AND observation.simulated = 0
          AND NOT EXISTS (SELECT 1 FROM observation AS later WHERE later.job_id = observation.job_id AND later.test_id = observation.test_id
-                         AND later.phase = 'after' AND later.id > observation.id)`,
+                         AND later.phase = 'after' AND later.simulated = 0 AND later.id > observation.id)`,
     )
     .all(modelId) as { test: TestId; value: number; radius: number | null }[];
   const values = new Map<TestId, number[]>();

@@ -35,6 +35,8 @@ export const shopSettingsSchema = z.object({
   shortcuts: z.boolean(),
   /** What pulls are shown in; every field takes the others as well. */
   shownForce: z.enum(forceUnitIds),
+  /** Stand-ins for instruments, order desk and mail: off until somebody wants to try them, so that nothing invented gets into a customer's job. */
+  simulated: z.boolean(),
   /** For how many years after it an invoice keeps a name: local law says. */
   invoiceYears: z.number().int().min(0).max(30),
   /** A second place for the daily copies, such as a stick; empty for none. */
@@ -65,6 +67,7 @@ export const defaultShopSettings: ShopSettings = {
   footSwitchKey: "PageDown",
   shortcuts: true,
   shownForce: "N",
+  simulated: false,
   invoiceYears: 10,
   backupTo: "",
   discounts: defaultDiscounts,

@@ -61,6 +61,15 @@ export function listOpenNeeds(db: Db): (Need & { readonly offers: readonly Offer
   });
 }
 
+/** How orders leave: to a desk that answers, by mail; what goes neither way somebody sends by hand. */
+export interface GoesBy {
+  readonly desk: boolean;
+  readonly mail: boolean;
+}
+const everyWay: GoesBy = { desk: true, mail: true };
+/** The reference of an order that no desk took. */
+const byHand = "by hand";
+
 /** What one supplier is asked for. */
 export interface Basket {
   readonly supplierId: string;
@@ -80,7 +89,7 @@ export interface Basket {
  * @returns the order's id. @throws Refusal when something is not sold there or costs another sum by now, a need is not open any more, or a
  * customer has not said yes.
  */
-export function placeBasket(ctx: Context, basket: Basket, today: string): { orderId: number } {
+export function placeBasket(ctx: Context, basket: Basket, today: string, goesBy: GoesBy = everyWay): { orderId: number } {
   const { db } = ctx;
   const supplier = db
     .prepare("SELECT name, lead_days, smallest_order_minor, email FROM supplier WHERE id = ? AND retired_at IS NULL")
@@ -127,8 +136,8 @@ export function placeBasket(ctx: Context, basket: Basket, today: string): { orde
   const expectedOn = new Date(Date.parse(`${today}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
   const orderId = Number(
     db
-      .prepare("INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) VALUES (?, ?, ?, '')")
-      .run(basket.supplierId, ctx.now, expectedOn).lastInsertRowid,
+      .prepare("INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) VALUES (?, ?, ?, ?)")
+      .run(basket.supplierId, ctx.now, expectedOn, goesBy.desk ? "" : byHand).lastInsertRowid,
   );
   const add = db.prepare("INSERT INTO order_line (order_id, part_type_id, quantity, price_minor, pack) VALUES (?, ?, ?, ?, ?)");
   for (const line of lines) {
@@ -136,7 +145,7 @@ export function placeBasket(ctx: Context, basket: Basket, today: string): { orde
     for (const needId of line.needs) markOrdered(ctx, needId, lineId);
   }
   writeJournal(ctx, "order-placed", {}, { order: orderId, supplier: basket.supplierId, needs: basket.gets.length, lines: lines.length });
-  if (supplier.email) {
+  if (supplier.email && goesBy.mail) {
     const { shopName } = getShopSettings(db);
     writeMail(ctx, {
       kind: "order",
@@ -164,8 +173,8 @@ function refuseUnasked(db: Db, jobIds: readonly number[]): void {
 }
 
 /** Several suppliers' orders in one act: all are placed, or none. */
-export function placeBaskets(ctx: Context, baskets: readonly Basket[], today: string): { orders: number } {
-  for (const basket of baskets) placeBasket(ctx, basket, today);
+export function placeBaskets(ctx: Context, baskets: readonly Basket[], today: string, goesBy: GoesBy = everyWay): { orders: number } {
+  for (const basket of baskets) placeBasket(ctx, basket, today, goesBy);
   return { orders: baskets.length };
 }
 

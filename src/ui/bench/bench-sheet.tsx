@@ -26,6 +26,8 @@ export interface BenchHead {
   readonly closed: boolean;
   /** It has a motor or a battery: said before it is tested, opened or cleaned. */
   readonly electric: boolean;
+  /** Simulated instruments are switched on in this shop. */
+  readonly simulated: boolean;
   /** Where its model was built in several ways. */
   readonly edition: EditionChoice | null;
   /** The lot it came with. */

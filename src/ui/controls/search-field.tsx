@@ -26,6 +26,15 @@ interface Props<C extends Choice> {
   readonly autoFocus?: boolean;
 }
 
+const sameName = (a: string, b: string): boolean =>
+  a.trim().replace(/\s+/g, " ").toLowerCase() === b.trim().replace(/\s+/g, " ").toLowerCase();
+
+/** The only one of exactly this name; none where several have it. */
+function theOneCalled<C extends Choice>(items: readonly C[], text: string): C | undefined {
+  const called = items.filter(({ name }) => sameName(name, text));
+  return called.length === 1 ? called[0] : undefined;
+}
+
 /**
  * Chooses one of many by its first letters: works the same with ten and with five thousand. Enter takes the first that is found for what was
  * typed, also where it comes later than the key; the arrows another; what was only typed chooses nothing unless it is the whole name.
@@ -38,6 +47,8 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
   const underWay = useRef<string | null>(null);
   /** Enter came before the answer to what was typed: its first is taken when it comes. */
   const enterFor = useRef<string | null>(null);
+  /** The field was left before the answer came: whose whole name was typed is taken when it comes. */
+  const leftFor = useRef<string | null>(null);
   const items = [...found, ...always];
   const ask = (text: string) => {
     asked.current?.abort();
@@ -53,6 +64,9 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
         const first = [...answer, ...always][0];
         if (enterFor.current === text && first) box.selectItem(first);
         enterFor.current = null;
+        const whole = leftFor.current === text ? theOneCalled(answer, text) : undefined;
+        leftFor.current = null;
+        if (whole) box.selectItem(whole);
       })
       .catch((problem: unknown) => {
         if (problem instanceof DOMException) return;
@@ -87,7 +101,8 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
       }
       if (type === useCombobox.stateChangeTypes.FunctionSelectItem) return { ...changes, isOpen: false };
       if (type !== useCombobox.stateChangeTypes.InputBlur) return changes;
-      const whole = items.find(({ name }) => name.toLowerCase() === state.inputValue.trim().toLowerCase());
+      const whole = theOneCalled(items, state.inputValue);
+      if (!whole && underWay.current !== null) leftFor.current = underWay.current;
       const kept = whole ?? (free && state.inputValue !== (chosen?.name ?? "") ? null : chosen);
       return { ...changes, selectedItem: kept, inputValue: kept?.name ?? (free ? state.inputValue : "") };
     },

@@ -30,6 +30,7 @@ interface Settings {
   readonly footSwitchKey: string;
   readonly shortcuts: boolean;
   readonly shownForce: ForceUnit;
+  readonly simulated: boolean;
   readonly backupTo: string;
   readonly invoiceYears: number;
   readonly discounts: Discounts;
@@ -141,6 +142,10 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
         label="Second place for the daily copies"
         hint="A folder such as a stick's, as this computer calls it; empty for none. It may be away for days."
       />
+      <FormTick name="simulated" label="Simulated instruments and desks, to try things out" />
+      <p className="text-note">
+        They invent readings and answers. What they write is marked everywhere and counts for nothing that this shop learns.
+      </p>
       <FormText
         name="invoiceYears"
         label="An invoice keeps a name for, years"

@@ -62,7 +62,9 @@ export function OrderCard({ order, acts }: { order: OrderOnItsWay; acts: Receivi
       <div className="flex flex-wrap items-center gap-x-3">
         <p className="flex-1">
           <strong>{order.supplierName}</strong>, expected {order.expected}{" "}
-          <span className="num text-note">{order.reference || "not sent yet"}</span>{" "}
+          <span className="num text-note">
+            {order.reference === "by hand" ? "to be sent by you: paper or table" : order.reference || "not sent yet"}
+          </span>{" "}
           <a
             className="act-link text-note"
             href={`/stores/orders/${order.id}/order.pdf`}

@@ -23,7 +23,10 @@ export function StoresSheet({ plan, orders, receiving }: Props) {
         <CornerBlock
           cells={[
             { label: "Open needs", value: String(plan.needs.length), large: true },
-            { label: "Order desk", value: <span className="simulated">simulated</span> },
+            {
+              label: "Orders go",
+              value: plan.simulated ? <span className="simulated">to a simulated desk</span> : "by you: paper, table, mail",
+            },
           ]}
         />
       }

@@ -33,6 +33,8 @@ interface Props {
   readonly save: Action<void>;
   readonly retire: Action<void>;
   readonly rules: OrderRules;
+  /** The simulated order desk is switched on. */
+  readonly simulated: boolean;
   readonly saveRules: Action<void>;
   readonly lookAtPrices: Action<PriceListTold>;
   readonly takePrices: Action<{ prices: number }>;
@@ -50,7 +52,7 @@ const Card = ({ currency }: { currency: string }) => (
 );
 
 /** Who the shop orders from: each card is changed where it stands, and retired when it is not ordered from any more. */
-export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, saveRules, lookAtPrices, takePrices }: Props) {
+export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, simulated, saveRules, lookAtPrices, takePrices }: Props) {
   return (
     <Sheet
       fill
@@ -126,8 +128,12 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
             <FormText name="leftOverDays" label="A piece left over should be used within, days" figures />
             <FormText name="leadChance" label="A parcel is here by its day, in 100" figures />
             <FormText name="runningOutChance" label="A bin may run out before, in 100" figures />
-            <FormText name="deskLate" label="The simulated desk is late, in 100" figures />
-            <FormText name="deskWrong" label="and packs a wrong piece, in 100" figures />
+            {simulated && (
+              <>
+                <FormText name="deskLate" label="The simulated desk is late, in 100" figures />
+                <FormText name="deskWrong" label="and packs a wrong piece, in 100" figures />
+              </>
+            )}
             <FormWeekdays name="orderOn" label="Days on which orders go out" />
             <FormSend whenChanged>Save</FormSend>
           </ActForm>

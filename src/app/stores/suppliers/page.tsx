@@ -21,6 +21,7 @@ export default async function SuppliersPage() {
       add={addNewSupplier}
       save={saveSupplier}
       retire={retireSupplierCard}
+      simulated={getShopSettings(db).simulated}
       rules={getOrderRules(db)}
       saveRules={saveOrderingRules}
       lookAtPrices={lookAtPrices}

@@ -15,7 +15,8 @@ interface Props {
   readonly letter: { readonly asked: Asking; readonly until: string; readonly made: string; readonly mailed: string | null } | null;
   /** Where a link would lead; null where the shop cannot be reached from outside. */
   readonly publicAddress: string | null;
-  readonly simulatedMail: boolean;
+  /** Who takes mail: a server, the stand-in, or nobody. */
+  readonly mailBy: "server" | "stand-in" | "nobody";
   readonly ask: Action<{ id: number }>;
   readonly mail: Action<void>;
   readonly revoke: Action<void>;
@@ -29,12 +30,12 @@ const drawToken = () =>
     .replaceAll("/", "_");
 
 /** Asks the customer by letter: printed, mailed or by its link; takes their answer by the codes they name. */
-export function AskPanel({ jobId, tag, customer, letter, publicAddress, simulatedMail, ask, mail, revoke, answer }: Props) {
+export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy, ask, mail, revoke, answer }: Props) {
   const [token, setToken] = useState<string | null>(null);
   const [said, setSaid] = useState("");
   const asking = useAct(ask);
   const mailing = useAct(mail, () =>
-    setSaid(simulatedMail ? "The mail was written; this desk is simulated and sends nothing." : "The mail was sent."),
+    setSaid(mailBy === "stand-in" ? "The mail was written; this desk is simulated and sends nothing." : "The mail was sent."),
   );
   const revoking = useAct(revoke, () => setToken(null));
   const begin = () => {
@@ -62,9 +63,12 @@ export function AskPanel({ jobId, tag, customer, letter, publicAddress, simulate
             <a className="key key-small" href={`/bench/${tag}/quote.pdf${token ? `?link=${token}` : ""}`} target="_blank" rel="noreferrer">
               Print it
             </a>
-            <button type="button" className="key key-small" disabled={mailing.busy} onClick={() => mailing.press({ jobId, token })}>
-              Mail it{customer.email && ` to ${customer.email}`}
-            </button>
+            {mailBy !== "nobody" && (
+              <button type="button" className="key key-small" disabled={mailing.busy} onClick={() => mailing.press({ jobId, token })}>
+                Mail it{customer.email && ` to ${customer.email}`}
+                {mailBy === "stand-in" && <span className="simulated">simulated</span>}
+              </button>
+            )}
             <button type="button" className="key key-small" disabled={asking.busy} onClick={begin}>
               Make it anew
             </button>

@@ -28,6 +28,8 @@ interface Props {
   readonly phase: "before" | "after";
   readonly testId: TestId;
   readonly instrument: InstrumentSpec;
+  /** The stand-in may be used here. */
+  readonly simulated: boolean;
   readonly onReading: (reading: InstrumentReading | null) => void;
   /** What ends the measuring while it goes on; null when it does no more. */
   readonly onMeasuring: (measuring: Measuring | null) => void;
@@ -80,7 +82,7 @@ function traceOfSound(
  * Streams a measuring from its instrument, or takes it from a file; draws it as it comes and reads the test's number off it. Stopping, and a lost
  * instrument, keep what came.
  */
-export function InstrumentPanel({ jobId, phase, testId, instrument, onReading, onMeasuring }: Props) {
+export function InstrumentPanel({ jobId, phase, testId, instrument, simulated, onReading, onMeasuring }: Props) {
   const [samples, setSamples] = useState<readonly TraceSample[]>([]);
   const [state, setState] = useState<"idle" | "running" | "done">("idle");
   const [words, setWords] = useState("");
@@ -170,7 +172,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading, o
   return (
     <div className="mt-2">
       <div className="flex flex-wrap items-center gap-3">
-        {state === "running" ? (
+        {!simulated ? null : state === "running" ? (
           <Key shortcut="p" words={instrument.stop} onPress={() => finish(false)}>
             {instrument.stop}
           </Key>
@@ -179,21 +181,23 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading, o
             {state === "done" ? instrument.again : instrument.start}
           </Key>
         )}
-        <label className="simulated flex items-center gap-2">
-          {instrument.name}, simulated
-          <select
-            aria-label="What the simulated instrument shows"
-            className="h-8 min-h-0 w-auto py-0"
-            value={pretend}
-            onChange={(event) => setPretend(event.target.value as keyof typeof pretences)}
-          >
-            {Object.entries(pretences).map(([id, said]) => (
-              <option key={id} value={id}>
-                {said}
-              </option>
-            ))}
-          </select>
-        </label>
+        {simulated && (
+          <label className="simulated flex items-center gap-2">
+            {instrument.name}, simulated
+            <select
+              aria-label="What the simulated instrument shows"
+              className="h-8 min-h-0 w-auto py-0"
+              value={pretend}
+              onChange={(event) => setPretend(event.target.value as keyof typeof pretences)}
+            >
+              {Object.entries(pretences).map(([id, said]) => (
+                <option key={id} value={id}>
+                  {said}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {instrument.id === "pulse-pickup" && (
           <label className="flex items-center gap-2">
             Clicks a turn, of a recording
@@ -201,7 +205,7 @@ export function InstrumentPanel({ jobId, phase, testId, instrument, onReading, o
           </label>
         )}
         <label htmlFor={fileId} className="act-link cursor-pointer">
-          or from a file ({instrument.files.join(", ")})
+          {simulated ? "or from" : "From"} a file ({instrument.files.join(", ")})
         </label>
         <input
           id={fileId}

@@ -141,6 +141,7 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
             phase={phase}
             testId={test.id}
             instrument={instrument}
+            simulated={head.simulated}
             onReading={(reading) => type({ reading })}
             onMeasuring={onMeasuring}
           />

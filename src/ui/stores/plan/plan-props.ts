@@ -33,6 +33,8 @@ export interface PlanProps {
   /** The day so many days ahead, in words. */
   readonly dayWords: readonly string[];
   readonly leadChance: number;
+  /** Orders go to a stand-in that answers. */
+  readonly simulated: boolean;
   readonly place: Action<{ orders: number }>;
   readonly withdraw: Action<void>;
   readonly grade: Action<void>;

@@ -4,6 +4,7 @@ import { instrumentFor } from "@/core/proving/read-trace";
 import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import { type TestId, testIds } from "@/core/vocabulary/tests";
 import { findJob } from "@/data/jobs/jobs";
+import { getShopSettings } from "@/data/shop/settings";
 import { type PretendedReel, simulatedInstrument } from "@/devices/instruments";
 
 const querySchema = z.object({
@@ -30,6 +31,7 @@ export const GET = readFile("jobs", (db, { test: asked }: { test: string }, requ
   const instrument = test.success ? instrumentFor(test.data) : null;
   const reel = test.success ? pretence[test.data] : undefined;
   if (!query.success || !instrument || !reel) return new Response("An instrument needs a job and a test it can measure.", { status: 400 });
+  if (!getShopSettings(db).simulated) return new Response("Simulated instruments are off in this shop.", { status: 403 });
   const job = findJob(db, query.data.job);
   if (!job) return new Response("There is no such job in the shop.", { status: 404 });
   const { pretend, phase } = query.data;

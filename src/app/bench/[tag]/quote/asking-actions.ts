@@ -3,7 +3,7 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId } from "@/app/server/bench-input";
 import { linkOf } from "@/app/server/public-address";
-import { sendMailOf } from "@/app/server/send-mail";
+import { deskOf, sendMailOf } from "@/app/server/send-mail";
 import { askingDays, readCodes, saidYes } from "@/core/quote/asking";
 import { answerAsking, ask, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
 import { Refusal } from "@/data/store/context";
@@ -28,6 +28,11 @@ const mailing = defineAction({
   permission: "counter",
   input: z.object({ jobId, token: token.nullable() }),
   run: (ctx, { jobId: id, token: link }) => {
+    if (!deskOf(ctx.db))
+      throw new Refusal(
+        "no-mail",
+        "This shop sends no mail: print the letter, or name a mail server when Zorbek is started (ZORBEK_SMTP).",
+      );
     const until = new Date(Date.parse(ctx.now) + askingDays * 86_400_000).toISOString();
     mailAsking(ctx, id, link === null ? null : linkOf(link), dateWords(openAskingOf(ctx.db, id, ctx.now)?.expiresAt ?? until));
   },

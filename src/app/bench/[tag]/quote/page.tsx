@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { publicAddress } from "@/app/server/public-address";
+import { deskOf } from "@/app/server/send-mail";
 import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { wayLines } from "@/core/ways/ways";
 import { wayApplies } from "@/core/ways/ways-that-apply";
@@ -12,7 +13,6 @@ import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { mailOf } from "@/data/messages/outbox";
 import { getQuote, quoteOptions } from "@/data/quote/quotes";
-import { mailDesk } from "@/devices/mail-desk";
 import { AskPanel } from "@/ui/bench/quote/ask-panel";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
 import { WaysPanel } from "@/ui/bench/quote/ways-panel";
@@ -50,6 +50,7 @@ export default async function QuotePage(props: StationProps) {
   const letter = openAskingOf(db, job.id, new Date().toISOString());
   const { add, from, price } = await props.searchParams;
   const asked = version.anatomy.positions.find(({ id }) => id === add);
+  const desk = deskOf(db);
   const planned = plannedPiece(from, price);
   const quoted = quote.parts.find(({ positionId }) => positionId === asked?.id)?.priceMinor;
   const { off } = openingOf(db, job, version).opening;
@@ -96,7 +97,7 @@ export default async function QuotePage(props: StationProps) {
               }
             }
             publicAddress={publicAddress()}
-            simulatedMail={mailDesk().simulated}
+            mailBy={desk === null ? "nobody" : desk.simulated ? "stand-in" : "server"}
             ask={askCustomer}
             mail={mailQuote}
             revoke={takeLetterBack}

@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { readPage } from "@/app/server/reading";
+import { countLooked } from "@/core/lots/looked-at";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
 import { waitsForAnswer } from "@/core/quote/consent";
@@ -33,19 +34,23 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
   const verdicts = verdictsBefore(db, ids);
   const times = stationTimesOf(db, ids);
   const use = jobs[0]?.intake.life ?? [];
+  const tests = protocolFor(model.family).map(({ id }) => id);
   const needs = faults.flatMap((fault) => {
-    const known = jobs.flatMap((job) => (settled.get(job.id)!.has(fault.id) ? [settled.get(job.id)!.get(fault.id)!] : []));
-    const proved = known.filter(Boolean).length;
+    const { proved, looked } = countLooked(
+      fault,
+      jobs.map((job) => ({ settled: settled.get(job.id)!.get(fault.id), verdicts: verdicts.get(job.id) ?? {} })),
+      tests,
+    );
     if (!proved) return [];
-    const rest = jobs.length - known.length;
+    const rest = jobs.length - looked;
     return [
       {
         id: fault.id,
         name: fault.name,
         proved,
-        settled: known.length,
+        settled: looked,
         rest,
-        need: lotNeed(knowledge.priorOf(fault.id, use), { proved, settled: known.length }, rest),
+        need: lotNeed(knowledge.priorOf(fault.id, use), { proved, settled: looked }, rest),
       },
     ];
   });

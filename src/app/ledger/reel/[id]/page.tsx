@@ -47,7 +47,11 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
   }));
   const reading = (visit: (typeof visits)[number], testId: string, phase: "before" | "after") => {
     const found = visit.observations.find((o) => o.testId === testId && o.phase === phase);
-    return found ? (found.value === null ? found.verdict : sayFigures(found.value, found.unit, force)) : "–";
+    return found
+      ? found.value === null
+        ? found.verdict
+        : `${sayFigures(found.value, found.unit, force)}${found.simulated ? " (simulated)" : ""}`
+      : "–";
   };
   const protocol = protocolFor(findModel(db, reel.modelId)!.family);
   const radius = visits[0] ? machineOf(db, visits[0].job).lineRadiusMm : null;
@@ -166,7 +170,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             series={protocol.flatMap((spec) => {
               const values = (phase: "before" | "after") =>
                 oldestFirst
-                  .map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase)?.value ?? null)
+                  .map((visit) => visit.observations.find((o) => o.testId === spec.id && o.phase === phase && !o.simulated)?.value ?? null)
                   .map((value) => (value === null ? null : shownValue(value, spec.unit, force)));
               const usual = record?.get(spec.id);
               return spec.unit

@@ -1,12 +1,13 @@
 // Zorbek's own small server around Next's handler. It says of every request from whose socket it came; nobody else can: what a request itself
 // says about that is thrown away. Arguments: the port on this computer; then for other devices an address and a port each, with --lan.
-import { randomBytes } from "node:crypto";
+import { createHash, randomBytes } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createServer } from "node:http";
 import { createServer as createSecureServer } from "node:https";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import next from "next";
+import { bodyLimit, mostBytes, socketHeader } from "./socket-kind.mjs";
 
 process.env.NODE_ENV = "production";
 process.env.NEXT_TELEMETRY_DISABLED = "1";
@@ -17,9 +18,8 @@ const { ZORBEK_LAN_LISTEN = "", ZORBEK_LAN_KEY = "", ZORBEK_LAN_CERTIFICATE = ""
 /** Known to this process alone: the program believes what stands after it. */
 const secret = randomBytes(32).toString("base64url");
 process.env.ZORBEK_SOCKET = secret;
+process.env.ZORBEK_PORT = String(port);
 
-/** This computer speaking to itself, at both ends of the socket; anything else is another device. */
-const own = new Set(["127.0.0.1", "::1", "::ffff:127.0.0.1"]);
 const headerName = "x-zorbek-socket";
 
 // One server a folder: the lock is the system's own and goes with the process, however it ends.
@@ -52,20 +52,50 @@ const app = next({ dev: false, hostname: "127.0.0.1", port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
-const strangersBytes = 64 * 1024;
+/** The role of whoever a request's session belongs to; null where there is none that holds. Asked only where a body is larger than a stranger's. */
+function roleOf(cookie) {
+  const token = /(?:^|;\s*)__Host-zorbek=([\w-]{20,100})/.exec(cookie ?? "")?.[1];
+  const file = join(data, "zorbek.db");
+  if (!token || !existsSync(file)) return null;
+  try {
+    const db = new Database(file, { readonly: true, timeout: 500 });
+    try {
+      const now = Date.now();
+      const row = db
+        .prepare(
+          "SELECT person.role, begun_at AS begunAt, seen_at AS seenAt FROM session JOIN person ON person.id = session.person_id WHERE token_hash = ? AND over = 'network' AND ended_at IS NULL AND person.active = 1",
+        )
+        .get(createHash("sha256").update(token).digest("hex"));
+      // As long as a session may live, and rest (core/sign-in/session-limits): whether it holds is asked again behind.
+      return row && Math.abs(now - Date.parse(row.begunAt)) < 12 * 3_600_000 && Math.abs(now - Date.parse(row.seenAt)) < 1_800_000
+        ? row.role
+        : null;
+    } finally {
+      db.close();
+    }
+  } catch {
+    return null;
+  }
+}
 
 /** @param secure whether it came over TLS */
 const serve = (secure) => (request, response) => {
   const { remoteAddress = "", localAddress = "" } = request.socket;
-  const kind = !secure && own.has(remoteAddress) && own.has(localAddress) ? "loopback" : "network";
-  // Whoever has not come in yet sends a name and a passphrase, nothing larger.
+  const from = socketHeader({ secret, secure, remoteAddress, localAddress, given: request.headers[headerName] });
+  const kind = from.split(" ")[1];
+  // Who, and then how much: nothing of a body is read before. Whoever has not come in yet sends a name and a passphrase, nothing larger.
   const length = Number(request.headers["content-length"] ?? 0);
-  const isStranger = kind === "network" && !/(^|;\s*)__Host-zorbek=/.test(request.headers.cookie ?? "");
-  if (isStranger && (length > strangersBytes || request.headers["transfer-encoding"])) {
-    response.writeHead(413, { "content-type": "text/plain; charset=utf-8", connection: "close" }).end("Sign in first.");
-    return;
+  const refuse = (status, words) =>
+    response.writeHead(status, { "content-type": "text/plain; charset=utf-8", connection: "close" }).end(words);
+  if (kind === "network" && request.headers["transfer-encoding"]) return refuse(411, "Say how long it is.");
+  if (length > mostBytes.stranger) {
+    const role = kind === "network" ? roleOf(request.headers.cookie) : null;
+    if (length > bodyLimit(kind, role))
+      return refuse(413, role || kind === "loopback" ? "This is more than Zorbek takes." : "Sign in first.");
   }
-  request.headers[headerName] = `${secret} ${kind} ${remoteAddress.replace(/^::ffff:/, "")}`;
+  // Sent on by the program to itself it carries the secret; from anywhere else this would be somebody's trick.
+  if (request.headers["x-action-forwarded"] && request.headers[headerName] !== from) return refuse(400, "This is no request of Zorbek's.");
+  request.headers[headerName] = from;
   // Nobody stands before this server: what claims to come from one is thrown away.
   for (const name of ["x-forwarded-for", "x-forwarded-host", "x-forwarded-proto", "x-forwarded-port", "x-real-ip", "forwarded"])
     delete request.headers[name];

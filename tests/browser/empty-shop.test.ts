@@ -242,7 +242,7 @@ describe("a shop that starts with nothing", () => {
     await person.sees("Take everything out, as one file");
     const file = join(folder, "shop.zip");
     writeFileSync(file, Buffer.from(await (await fetch(`${server.base}/shop/shop.zip`)).arrayBuffer()));
-    const manifest = await bringInArchive(file, join(folder, "new"));
+    const { manifest } = await bringInArchive(file, join(folder, "new"));
     const copy = new Database(join(folder, "new", "zorbek.db"), { readonly: true });
     expect(canonicalHash(copy)).toBe(manifest.hash);
     expect(copy.prepare("SELECT count(*) FROM job").pluck().get()).toBe(server.value("SELECT count(*) FROM job"));

@@ -19,6 +19,8 @@ interface ActionSpec<S extends z.ZodType, R> {
   readonly permission: Permission;
   readonly input: S;
   readonly run: (ctx: Context, input: z.output<S>) => R;
+  /** The answer is a secret, such as a code: it is kept nowhere, and told once. */
+  readonly secretAnswer?: boolean;
   /** What must happen outside the transaction, once it is safe on disk: devices, messages. What it does not reach it does at the next call. */
   readonly afterwards?: (db: Db) => Promise<void>;
 }
@@ -42,6 +44,7 @@ interface Act<R> {
   readonly permission: Permission;
   readonly pressId: string;
   readonly run: (ctx: Context) => R;
+  readonly secretAnswer?: boolean | undefined;
   readonly afterwards?: ((db: Db) => Promise<void>) | undefined;
 }
 
@@ -49,7 +52,7 @@ interface Act<R> {
  * One press, done once: permission, one transaction with the press id, error to words. Exactly one outcome: done; refused with words at a
  * field; or failed with a reference that is also in the log. What fails after the commit never says that nothing was changed.
  */
-export async function actOnce<R>({ name, permission, pressId, run, afterwards }: Act<R>): Promise<ActionResult<R>> {
+export async function actOnce<R>({ name, permission, pressId, run, secretAnswer, afterwards }: Act<R>): Promise<ActionResult<R>> {
   try {
     const db = getDb();
     const { person, session } = await asking(db);
@@ -57,7 +60,9 @@ export async function actOnce<R>({ name, permission, pressId, run, afterwards }:
     if (!mayDo(person, permission))
       return refused(`${person.name} may not do this (role: ${person.role}). Choose another person at Shop.`, { way: { to: "people" } });
     const ctx: Context = { db, person, session, now: new Date().toISOString() };
-    const value = await whileLocked(() => pressOnce(ctx, { id: pressId, action: name }, () => run(ctx)));
+    const value = await whileLocked(() =>
+      pressOnce(ctx, { id: pressId, action: name, secretAnswer: secretAnswer === true }, () => run(ctx)),
+    );
     return afterwards ? await followUp(name, value, () => afterwards(db)) : { ok: true, value };
   } catch (error) {
     unstable_rethrow(error);
@@ -65,6 +70,8 @@ export async function actOnce<R>({ name, permission, pressId, run, afterwards }:
     if (error instanceof DataUnusable) return refused(`${error.message} ${error.remedy}`);
     if (error instanceof Refusal)
       return refused(error.message, { fields: error.field ? { [error.field]: error.message } : {}, way: error.way });
+    const beyond = cannotBe(error);
+    if (beyond) return refused(beyond);
     const trouble = troubleOf(error);
     if (trouble)
       return refused(`${trouble.message} Nothing was changed, and what you typed is here still. ${trouble.remedy} Then press again.`, {
@@ -72,6 +79,16 @@ export async function actOnce<R>({ name, permission, pressId, run, afterwards }:
       });
     return refused(undoneWords(logFault(name, error)));
   }
+}
+
+/** What no page of ours sends: a reference to nothing, a figure no table can hold. Rolled back, and said; null for anything else. */
+function cannotBe(error: unknown): string | null {
+  const code = String((error as { code?: unknown } | null)?.code ?? "");
+  if (code === "SQLITE_CONSTRAINT_FOREIGNKEY" || code === "SQLITE_CONSTRAINT_TRIGGER")
+    return "What this belongs to is not there, or can no longer be changed. Nothing was changed: reload the page.";
+  if (/^SQLITE_(CONSTRAINT_(CHECK|DATATYPE|NOTNULL)|MISMATCH|TOOBIG|RANGE)/.test(code) || error instanceof RangeError)
+    return "A figure or a text is beyond what can be kept. Nothing was changed: look at what was typed.";
+  return null;
 }
 
 /** How long a press waits for another program to let go of the data, with pages answered meanwhile. */

@@ -1,7 +1,7 @@
 import "server-only";
 import { unstable_rethrow } from "next/navigation";
 import type { z } from "zod";
-import { type From, WrongSecret } from "@/data/shop/sign-in";
+import { type From, rememberDevice, WrongSecret } from "@/data/shop/sign-in";
 import { Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { DataUnusable } from "@/data/store/unusable";
@@ -9,7 +9,7 @@ import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 import { countWrong } from "./action";
 import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";
-import { keepToken } from "./person";
+import { keepDevice, keepToken, knownDevice } from "./person";
 import { fromSocket } from "./socket";
 
 interface EntrySpec<S extends z.ZodType> {
@@ -18,7 +18,13 @@ interface EntrySpec<S extends z.ZodType> {
   /** The only ones in question; null for both. */
   readonly over: From["over"] | null;
   /** Gives the token of a session that was begun, or null where the one there is goes on. */
-  readonly run: (db: Db, input: z.output<S>, from: From, now: string) => string | null;
+  readonly run: (db: Db, input: z.output<S>, from: From, now: string, device: string) => string | Came | null;
+}
+
+/** A session that began, and whose: the device is remembered as theirs. */
+export interface Came {
+  readonly token: string;
+  readonly personId: number;
 }
 
 const refused = (message: string, field: string | null = null): ActionResult<never> => ({
@@ -37,8 +43,15 @@ export function defineEntry<S extends z.ZodType>({ name, input, over, run }: Ent
       if (!sent.success || !parsed.success || !from || (over && from.over !== over))
         return refused("This press arrived damaged. Reload the page and try again.");
       const db = getDb();
-      const token = db.transaction(() => run(db, parsed.data, from, new Date().toISOString())).immediate();
-      if (token !== null) await keepToken(from.over, token);
+      const device = from.over === "network" ? await knownDevice() : "";
+      const now = new Date().toISOString();
+      const came = db.transaction(() => {
+        const begun = run(db, parsed.data, from, now, device);
+        if (begun === null || typeof begun === "string") return { token: begun, device: null };
+        return { token: begun.token, device: from.over === "network" ? rememberDevice(db, begun.personId, now) : null };
+      })();
+      if (came.token !== null) await keepToken(from.over, came.token);
+      if (came.device !== null) await keepDevice(came.device);
       return { ok: true, value: null };
     } catch (error) {
       unstable_rethrow(error);

@@ -20,6 +20,14 @@ export async function keepToken(over: From["over"], token: string): Promise<void
   (await cookies()).set(cookieOf(over), token, { httpOnly: true, sameSite: "strict", path: "/", secure: over === "network" });
 }
 
+/** A device somebody came in from over the network is known again for a year: it lets nobody in, it only waits for nobody else's tries. */
+const deviceCookie = "__Host-zorbek-device";
+const deviceSeconds = 365 * 86_400;
+export const knownDevice = async (): Promise<string> => (await cookies()).get(deviceCookie)?.value.slice(0, 100) ?? "";
+export async function keepDevice(token: string): Promise<void> {
+  (await cookies()).set(deviceCookie, token, { httpOnly: true, sameSite: "strict", path: "/", secure: true, maxAge: deviceSeconds });
+}
+
 /**
  * Who is at this device, looked up once a request. Over the network by a session that somebody signed in for; on the machine itself by the person
  * chosen at Shop, else the first one as long as that person has no PIN.

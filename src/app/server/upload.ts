@@ -1,11 +1,13 @@
 import "server-only";
 import type { z } from "zod";
+import { controlSignAt } from "@/core/vocabulary/control-signs";
 import { type Context, Refusal } from "@/data/store/context";
 import { photoLimits } from "@/data/store/photos";
 import { pressSchema } from "@/ui/act/press";
 import { actOnce } from "./action";
+import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";
-import type { Permission } from "./person";
+import { mayDo, type Permission, whoAsks } from "./person";
 
 interface UploadSpec<S extends z.ZodType, W, P, R> {
   readonly name: string;
@@ -13,6 +15,8 @@ interface UploadSpec<S extends z.ZodType, W, P, R> {
   readonly field: string;
   readonly lacking: string;
   readonly input: S;
+  /** What everybody who may send one at all may do: asked before a byte is read. */
+  readonly door: Permission;
   readonly permission: (input: z.output<S>) => Permission;
   /** Makes what is kept of the file; nothing else of it goes further. */
   readonly wash: (bytes: Buffer) => Promise<W>;
@@ -27,16 +31,24 @@ const said = (status: number, message: string) => Response.json({ ok: false, mes
 export function defineUpload<S extends z.ZodType, W, P, R>(spec: UploadSpec<S, W, P, R>) {
   const tooLarge = `The picture has more than ${photoLimits.bytes / 1024 / 1024} MB. Make it smaller and send it again.`;
   return async (request: Request, { params }: { params: Promise<P> }): Promise<Response> => {
-    if (Number(request.headers.get("content-length") ?? 0) > photoLimits.bytes + formOverheadBytes) return said(413, tooLarge);
-    const form = await request.formData().catch(() => null);
-    const file = form?.get(spec.field);
-    const { pressId, [spec.field]: _, ...fields } = Object.fromEntries(form ?? []);
-    const press = pressSchema.shape.pressId.safeParse(pressId);
-    const input = spec.input.safeParse(fields);
-    if (!press.success || !input.success || !(file instanceof File)) return said(400, spec.lacking);
-    if (file.size > photoLimits.bytes) return said(413, tooLarge);
-    const given = await params;
     try {
+      // Who, as what, how much: then the bytes.
+      const { person } = await whoAsks(getDb());
+      if (!person) return said(401, "Sign in first.");
+      const mayNot = `${person.name} may not do this (role: ${person.role}). Choose another person at Shop.`;
+      if (!mayDo(person, spec.door)) return said(403, mayNot);
+      const length = Number(request.headers.get("content-length") ?? Number.NaN);
+      if (!Number.isSafeInteger(length) || length <= 0) return said(411, "Say how long it is: the whole picture is sent in one piece.");
+      if (length > photoLimits.bytes + formOverheadBytes) return said(413, tooLarge);
+      const form = await request.formData().catch(() => null);
+      const file = form?.get(spec.field);
+      const { pressId, [spec.field]: _, ...fields } = Object.fromEntries(form ?? []);
+      const press = pressSchema.shape.pressId.safeParse(pressId);
+      const input = spec.input.safeParse(fields);
+      if (!press.success || !input.success || !(file instanceof File) || controlSignAt(fields) !== null) return said(400, spec.lacking);
+      if (!mayDo(person, spec.permission(input.data))) return said(403, mayNot);
+      if (file.size > photoLimits.bytes) return said(413, tooLarge);
+      const given = await params;
       // Before the transaction: it takes its time, and touches nothing.
       const washed = await spec.wash(Buffer.from(await file.arrayBuffer()));
       const result = await actOnce({

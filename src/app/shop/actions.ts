@@ -122,6 +122,7 @@ export async function endDeviceSession(press: Press) {
 }
 
 const phone = defineAction({
+  secretAnswer: true,
   name: "invite-phone",
   permission: "counter",
   input: z.object({ personId: z.number().int().positive() }),

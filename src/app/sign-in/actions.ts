@@ -11,7 +11,7 @@ const come = defineEntry({
   name: "sign-in",
   over: null,
   input: z.object({ name: z.string().max(80), secret }),
-  run: (db, { name, secret: passphrase }, from, now) => signIn(db, { name, passphrase }, from, now),
+  run: (db, { name, secret: passphrase }, from, now, device) => signIn(db, { name, passphrase }, from, now, device),
 });
 export async function comeIn(press: Press) {
   return come(press);

@@ -1,6 +1,7 @@
 import { redirect } from "next/navigation";
 import { getDb } from "@/app/server/db";
 import { whoAsks } from "@/app/server/person";
+import { ownAddress } from "@/core/sign-in/own-address";
 import { listPeople } from "@/data/shop/people";
 import { secretsOf } from "@/data/shop/sign-in";
 import { Sheet } from "@/ui/sheets/sheet";
@@ -8,9 +9,6 @@ import { ChooseHere, SignIn, Wake } from "@/ui/shop/sign-in-forms";
 import { chooseHere, comeIn, wake } from "./actions";
 
 export const metadata = { title: "Who are you" };
-
-/** An address of this very program; anything else leads to the rack. */
-const ownAddress = (then: string | undefined): string => (then && /^\/(?![/\\])/.test(then) && !then.startsWith("/sign-in") ? then : "/");
 
 /** Where somebody becomes somebody: by PIN on this computer, by name and passphrase elsewhere, by PIN again after a rest. */
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ then?: string }> }) {

@@ -108,7 +108,7 @@ describe("somebody who asks to be forgotten", () => {
   it("comes back with nobody signed in: who was put out since stays out", () => {
     setSecret(ctx, ctx.person.id, "passphrase", { now: "heron ladle seven quarry", before: "" });
     const from = { over: "network", address: "127.0.0.2", device: "a phone" } as const;
-    const token = signIn(db, { name: ctx.person.name, passphrase: "heron ladle seven quarry" }, from, ctx.now);
+    const token = signIn(db, { name: ctx.person.name, passphrase: "heron ladle seven quarry" }, from, ctx.now).token;
     const { token: invited } = invite(ctx, ctx.person.id);
     expect(findSession(db, token, ctx.now)?.state).toBe("works");
     const { name: copy } = backUp(directory, new Date("2026-03-02T09:01:00Z"));

@@ -13,6 +13,7 @@ import {
   invite,
   invitedPerson,
   listSessions,
+  rememberDevice,
   secretsOf,
   setSecret,
   signIn,
@@ -47,7 +48,7 @@ function shop() {
 describe("somebody comes in from another device", () => {
   it("by name and passphrase; neither it nor the token is kept in clear", () => {
     const { db, tobin } = shop();
-    const token = signIn(db, { name: " tobin ", passphrase }, network, at(0));
+    const { token } = signIn(db, { name: " tobin ", passphrase }, network, at(0));
     expect(findSession(db, token, at(1))).toMatchObject({
       state: "works",
       session: { person: { id: tobin, role: "counter" }, address: "127.0.0.2" },
@@ -68,16 +69,37 @@ describe("somebody comes in from another device", () => {
     expect(tried(() => signIn(db, { name: ctx.person.name, passphrase: "" }, { ...network, address: "c" }, at(0)), at(0))).toBe(words);
   });
 
-  it("waits after four tries that failed, ever longer, by person and by address; the next that goes begins anew", () => {
+  it("waits after four tries that failed, ever longer, by name and address together; the next that goes begins anew", () => {
     const { db, tried } = shop();
     const wrong = (name: string, address: string, now: string) =>
       tried(() => signIn(db, { name, passphrase: "no no no no" }, { ...network, address }, now), now);
     for (let i = 0; i < freeTries; i++) expect(wrong("Tobin", "a", at(0))).toMatch(/do not belong together/);
-    expect(wrong("Tobin", "another", at(0))).toMatch(/Wait 2 seconds/);
+    expect(wrong("Tobin", "a", at(0))).toMatch(/Wait 2 seconds/);
     expect(wrong("Somebody", "a", at(0))).toMatch(/Wait/);
-    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, at(0)), at(0))).toMatch(/Wait/);
-    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, at(1)), at(1))).toBe("in");
-    expect(wrong("Tobin", "b", at(1))).toMatch(/do not belong together/);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, { ...network, address: "a" }, at(0)), at(0))).toMatch(/Wait/);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, { ...network, address: "a" }, at(1)), at(1))).toBe("in");
+    expect(wrong("Tobin", "a", at(1))).toMatch(/do not belong together/);
+  });
+
+  it("is held out by nobody who only knows the name: from another address, from a known device, by a code at Shop", () => {
+    const { db, ctx, tobin, tried } = shop();
+    const device = rememberDevice(db, tobin, at(0));
+    // Somebody tries for hours, from the very address the owner has.
+    for (let minute = 0; minute < 300; minute++)
+      tried(() => signIn(db, { name: "Tobin", passphrase: "no no no no" }, network, at(minute)), at(minute));
+    const now = at(300);
+    tried(() => signIn(db, { name: "Tobin", passphrase: "no no no no" }, network, now), now);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, now), now)).toMatch(/Wait|in/);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, { ...network, address: "127.0.0.9" }, now), now)).toBe("in");
+    for (let i = 0; i < 20; i++) tried(() => signIn(db, { name: "Tobin", passphrase: "no no no no" }, network, now), now);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, now, device), now)).toBe("in");
+    for (let i = 0; i < 20; i++) tried(() => signIn(db, { name: "Tobin", passphrase: "no no no no" }, network, now), now);
+    const { token } = invite({ ...ctx, now }, tobin);
+    expect(tried(() => acceptInvitation(db, token, network, now), now)).toBe("in");
+    // A device is known as one person's alone, and its own tries are slowed down as well.
+    for (let i = 0; i < 9; i++) tried(() => signIn(db, { name: "Tobin", passphrase: "no no no no" }, network, now, device), now);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, now, device), now)).toMatch(/Wait/);
+    expect(db.prepare("SELECT count(*) FROM known_device WHERE token_hash = ?").pluck().get(device)).toBe(0);
   });
 
   it("by the code at Shop, once, within ten minutes", () => {
@@ -95,7 +117,7 @@ describe("somebody comes in from another device", () => {
 describe("a session", () => {
   it("rests after half an hour, is woken by PIN or passphrase, and is over after twelve hours", () => {
     const { db, tried } = shop();
-    const token = signIn(db, { name: "Tobin", passphrase }, network, at(0));
+    const { token } = signIn(db, { name: "Tobin", passphrase }, network, at(0));
     expect(findSession(db, token, at(31))?.state).toBe("rests");
     expect(tried(() => wakeSession(db, token, "0001", at(31)), at(31))).toMatch(/neither/);
     expect(tried(() => wakeSession(db, token, "7294", at(31)), at(31))).toBe("in");
@@ -107,7 +129,7 @@ describe("a session", () => {
 
   it("ends when its person leaves, changes the passphrase, or somebody ends it; others only end their own", () => {
     const { db, ctx, tobin, ctxOf } = shop();
-    const come = () => signIn(db, { name: "Tobin", passphrase }, network, at(0));
+    const come = () => signIn(db, { name: "Tobin", passphrase }, network, at(0)).token;
     const [a, b] = [come(), come()];
     expect(listSessions(db, at(1), tobin)).toHaveLength(2);
     const own = findSession(db, a, at(1))!.session;
@@ -115,7 +137,7 @@ describe("a session", () => {
     expect([a, b].map((token) => findSession(db, token, at(1))!.state)).toEqual(["over", "works"]);
     setSecret(ctx, tobin, "passphrase", { now: "copper kettle walks north", before: "" });
     expect(findSession(db, b, at(1))!.state).toBe("over");
-    const c = signIn(db, { name: "Tobin", passphrase: "copper kettle walks north" }, network, at(2));
+    const c = signIn(db, { name: "Tobin", passphrase: "copper kettle walks north" }, network, at(2)).token;
     const ilse = addPerson(ctx, { name: "Ilse", role: "bench" });
     expect(refusal(() => endSession(ctxOf(ilse), findSession(db, c, at(3))!.session.id)).code).toBe("not-yours");
     retirePerson(ctx, tobin, true);

@@ -84,6 +84,7 @@ export function setSecret(ctx: Context, personId: number, kind: Kind, { now: tex
     .prepare(`UPDATE person SET ${columnOf[kind]} = ? WHERE id = ?`)
     .run(text === "" ? null : hashSync(text.normalize("NFC"), cost), personId);
   endSessions(ctx, personId, ctx.session?.id ?? null);
+  ctx.db.prepare("DELETE FROM known_device WHERE person_id = ?").run(personId);
   forgetFailures(ctx.db, [`person ${personId} changes`]);
   writeJournal(ctx, "secret-set", {}, { personId, kind, set: text !== "" });
 }
@@ -129,7 +130,7 @@ function refuseWhileSlow({ db, now }: Pick<Context, "db" | "now">, of: readonly 
   if (seconds > 0)
     throw new Refusal(
       "slow",
-      `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again.`,
+      `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again. The shop's own computer can bring this device in by a code: Shop, Devices.`,
       "secret",
     );
 }
@@ -146,19 +147,47 @@ function begin(db: Db, personId: number, from: From, now: string): { token: stri
   return { token, sessionId };
 }
 
+/** Whether a person came in from a device before, by the token it was given then. */
+const isKnownDevice = (db: Db, personId: number, device: string): boolean =>
+  device !== "" &&
+  db.prepare("SELECT 1 FROM known_device WHERE token_hash = ? AND person_id = ?").get(hashToken(device), personId) !== undefined;
+
+/** Most devices that are remembered of a person; the oldest is forgotten. */
+const devicesKept = 20;
+
+/** Remembers a device from which somebody has just come in. @returns the token it keeps. */
+export function rememberDevice(db: Db, personId: number, now: string): string {
+  const token = newToken();
+  db.prepare("INSERT INTO known_device (token_hash, person_id, since) VALUES (?, ?, ?)").run(hashToken(token), personId, now);
+  db.prepare(
+    `DELETE FROM known_device WHERE person_id = @person AND token_hash NOT IN
+     (SELECT token_hash FROM known_device WHERE person_id = @person ORDER BY since DESC, token_hash LIMIT @kept)`,
+  ).run({ person: personId, kept: devicesKept });
+  return token;
+}
+
 /**
- * Lets a person in by passphrase, from wherever it is.
+ * Lets a person in by passphrase, from wherever it is. Tries that fail slow down who made them, name and address together, and nobody else: the
+ * name's owner comes in from another address, from a device known from before, or by a code at the shop's own computer.
+ * @param device the token of a device from before; empty for none.
  * @returns the token of a new session, known to nobody else. @throws Refusal in the same words whether the name, the passphrase or both were wrong.
  */
-export function signIn(db: Db, said: { readonly name: string; readonly passphrase: string }, from: From, now: string): string {
+export function signIn(
+  db: Db,
+  said: { readonly name: string; readonly passphrase: string },
+  from: From,
+  now: string,
+  device = "",
+): { readonly token: string; readonly personId: number } {
   const row = db.prepare("SELECT id FROM person WHERE name = ? COLLATE NOCASE AND active = 1").get(said.name.trim()) as
     | { id: number }
     | undefined;
   // A name nobody has is slowed down as well, so that it tells nothing.
-  const counted = [
-    `person ${row?.id ?? createHash("sha256").update(said.name.trim().toLowerCase()).digest("hex").slice(0, 32)}`,
-    `from ${from.address}`,
-  ];
+  const named = row?.id ?? createHash("sha256").update(said.name.trim().toLowerCase()).digest("hex").slice(0, 16);
+  const counted =
+    row && isKnownDevice(db, row.id, device)
+      ? [`device ${hashToken(device).slice(0, 40)}`]
+      : [`person ${named} from ${from.address}`.slice(0, 80), `from ${from.address}`];
   refuseWhileSlow({ db, now }, counted);
   if (!isSecret(db, row?.id ?? 0, "passphrase", said.passphrase))
     throw new WrongSecret(
@@ -167,7 +196,7 @@ export function signIn(db: Db, said: { readonly name: string; readonly passphras
       "secret",
     );
   forgetFailures(db, counted);
-  return begin(db, row!.id, from, now).token;
+  return { token: begin(db, row!.id, from, now).token, personId: row!.id };
 }
 
 /** Chooses who is at the bench on the machine itself: by PIN where that person has one. @returns the token of a new session. */
@@ -280,8 +309,9 @@ export function invitedPerson(db: Db, token: string, now: string): Person | null
 /** Takes an invitation up. @returns the token of a new session. @throws Refusal when it was used or is over. */
 export function acceptInvitation(db: Db, token: string, from: From, now: string): string {
   const counted = [`from ${from.address}`];
-  refuseWhileSlow({ db, now }, counted);
   const person = invitedPerson(db, token, now);
+  // A code that holds was drawn at the shop's own computer: nobody's tries keep it out, and nobody guesses 256 bits.
+  if (!person) refuseWhileSlow({ db, now }, counted);
   if (!person)
     throw new WrongSecret(counted, "This invitation was used, or is more than ten minutes old. Make a new one at Shop.", "secret");
   db.prepare("UPDATE invitation SET used_at = ? WHERE token_hash = ?").run(now, hashToken(token));

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import sharp from "sharp";
@@ -17,12 +17,48 @@ const refused = (bytes: Buffer) =>
   );
 
 describe("a drawing that takes too much", () => {
-  const drawing = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><path d="M0 0h9v9z"/></svg>');
+  const drawing = (n: number) =>
+    Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><path d="M0 0h${n}v9z"/></svg>`);
+  /** Processes that read a drawing now, the workers' own children among them. */
+  const workers = () =>
+    readdirSync("/proc")
+      .filter((pid) => /^\d+$/.test(pid))
+      .filter((pid) => {
+        try {
+          return readFileSync(`/proc/${pid}/cmdline`, "utf8").includes("wash-drawing");
+        } catch {
+          return false;
+        }
+      }).length;
+
   it.each([
-    ["time", { seconds: 0.01, memoryKb: drawingLimits.memoryKb }],
-    ["memory", { seconds: 4, memoryKb: 30_000 }],
-  ])("%s is given up, and said", async (_, limits) => {
-    await expect(washSchematic(drawing, limits)).rejects.toMatchObject({ code: "takes-too-much", field: "picture" });
+    ["time", 1, { seconds: 0.01, memoryKb: drawingLimits.memoryKb }],
+    ["time, in the middle of it", 2, { seconds: 0.4, memoryKb: drawingLimits.memoryKb }],
+    ["memory", 3, { seconds: 4, memoryKb: 30_000 }],
+  ])("%s is given up, and said; nothing of it goes on", async (_, n, limits) => {
+    await expect(washSchematic(drawing(n), limits)).rejects.toMatchObject({ code: "takes-too-much", field: "picture" });
+    await new Promise((wait) => setTimeout(wait, 100));
+    expect(workers()).toBe(0);
+    // The same bytes again, with all the time there is: remembered.
+    await expect(washSchematic(drawing(n), drawingLimits)).rejects.toMatchObject({ code: "takes-too-much" });
+  });
+
+  it("is read one at a time, and a crowd is sent away", async () => {
+    const most: number[] = [];
+    const look = setInterval(() => most.push(workers()), 30);
+    const all = await Promise.allSettled([11, 12, 13, 14, 15, 16].map((n) => washSchematic(drawing(n))));
+    clearInterval(look);
+    expect(Math.max(...most)).toBe(1);
+    expect(all.map((one) => (one.status === "fulfilled" ? "kept" : (one.reason as { code: string }).code))).toEqual([
+      "kept",
+      "kept",
+      "kept",
+      "busy",
+      "busy",
+      "busy",
+    ]);
+    // Sent away is not refused: in a quiet moment it goes.
+    await washSchematic(drawing(14));
   });
 });
 

@@ -59,30 +59,85 @@ const foreignInSvg: readonly (readonly [RegExp, string])[] = [
 /** What a drawing from outside may take to be drawn: time, and memory that is written to (RLIMIT_DATA; what is only set aside does not count). */
 export const drawingLimits = { seconds: 20, memoryKb: 1_500_000 } as const;
 
+/** Drawings that wait to be read; a crowd is sent away. */
+const mostWaiting = 3;
+let waiting = 0;
+let turn: Promise<unknown> = Promise.resolve();
+
+/** One foreign drawing at a time: a second waits, a crowd is told to come again. @throws Refusal when too many wait. */
+async function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  if (waiting >= mostWaiting) throw new Refusal("busy", "Other drawings are being read. Send this one again in a minute.", "picture");
+  waiting++;
+  const mine = turn.then(work, work);
+  turn = mine.catch(() => undefined);
+  try {
+    return await mine;
+  } finally {
+    waiting--;
+  }
+}
+
+/** Drawings that took too much, by the hash of their bytes: the same one is not tried again. */
+const refusedBefore = new Map<string, Refusal>();
+const mostRemembered = 200;
+
 /**
- * Makes the picture that is kept of a schematic, in a process of its own that is ended when it takes too long or too much: whoever made the file
- * is not known. @throws Refusal as drawSchematic does, and when it took too much.
+ * Makes the picture that is kept of a schematic, in a process of its own, one at a time: whoever made the file is not known. The process and all that
+ * it began are ended when they take too long or too much. @throws Refusal as drawSchematic does, and when it took too much.
  */
 export async function washSchematic(bytes: Buffer, limits: { seconds: number; memoryKb: number } = drawingLimits): Promise<Drawn> {
   if (bytes.length > photoLimits.bytes)
     throw new Refusal("too-large", `The drawing has more than ${photoLimits.bytes / 1024 / 1024} MB.`, "picture");
-  const command = `ulimit -d ${limits.memoryKb}; exec "$0" node_modules/tsx/dist/cli.mjs scripts/wash-drawing.ts`;
+  const key = createHash("sha256").update(bytes).digest("hex");
+  const before = refusedBefore.get(key);
+  if (before) throw before;
+  try {
+    return await inTurn(() => drawApart(bytes, limits));
+  } catch (error) {
+    if (error instanceof Refusal && error.code !== "busy") {
+      if (refusedBefore.size >= mostRemembered) refusedBefore.delete(refusedBefore.keys().next().value!);
+      refusedBefore.set(key, error);
+    }
+    throw error;
+  }
+}
+
+/** Ends a process with all that it began: its group is its own. */
+function endGroup(pid: number | undefined): void {
+  if (pid === undefined) return;
+  try {
+    process.kill(-pid, "SIGKILL");
+  } catch {
+    // It is gone.
+  }
+}
+
+async function drawApart(bytes: Buffer, limits: { seconds: number; memoryKb: number }): Promise<Drawn> {
+  // The shell becomes the worker itself, which loads its sources without a second process.
+  const command = `ulimit -d ${limits.memoryKb}; exec "$0" --import tsx scripts/wash-drawing.ts`;
   const child = spawn("/bin/sh", ["-c", command, process.execPath], {
     stdio: ["pipe", "pipe", "ignore"],
     env: { NODE_ENV: "production", PATH: process.env.PATH },
+    detached: true, // a group of its own, so that its end is the end of all of it
   });
   const parts: Buffer[] = [];
-  child.stdout.on("data", (part: Buffer) => parts.push(part));
+  let size = 0;
+  child.stdout.on("data", (part: Buffer) => {
+    size += part.length;
+    if (size > photoLimits.bytes * 2) endGroup(child.pid);
+    else parts.push(part);
+  });
   child.stdin.on("error", () => undefined);
   child.stdin.end(bytes);
   const code = await new Promise<number | null>((settle) => {
-    const timer = setTimeout(() => child.kill("SIGKILL"), limits.seconds * 1000);
+    const timer = setTimeout(() => endGroup(child.pid), limits.seconds * 1000);
     child.once("error", () => settle(null));
     child.once("close", (ended) => {
       clearTimeout(timer);
       settle(ended);
     });
   });
+  endGroup(child.pid);
   const out = Buffer.concat(parts);
   const end = out.indexOf(10);
   if (code !== 0 || end < 0)

@@ -15,6 +15,7 @@ export const POST = defineUpload({
     positionId: z.string().min(1).max(60).optional(),
     well: z.coerce.number().int().positive().optional(),
   }),
+  door: "counter",
   permission: ({ positionId, well }) => (positionId === undefined && well === undefined ? "counter" : "bench"),
   wash: washPhoto,
   run: (ctx, { jobId, positionId, well }, washed) => {

@@ -1,12 +1,16 @@
 import { randomUUID } from "node:crypto";
 import { getDb } from "@/app/server/db";
 import { logFault } from "@/app/server/log";
+import { fromSocket } from "@/app/server/socket";
 import { type AskingOption, askingOptions } from "@/core/quote/asking";
+import { controlSignAt } from "@/core/vocabulary/control-signs";
 import { answerAsking, askingByToken } from "@/data/asking/asking";
+import { guessAtLink } from "@/data/asking/guesses";
 import { findJob } from "@/data/jobs/jobs";
 import { findPerson } from "@/data/shop/people";
 import { getShopSettings } from "@/data/shop/settings";
 import { Refusal } from "@/data/store/context";
+import type { Db } from "@/data/store/database";
 import { pressOnce } from "@/data/store/press";
 import { askingEndHtml, askingHtml, askingStyleHash } from "@/formats/asking-html";
 import { dateWords } from "@/ui/dates";
@@ -35,11 +39,20 @@ export async function GET(_request: Request, { params }: Params): Promise<Respon
   return shown((await params).token, "");
 }
 
-function shown(token: string, fault: string): Response {
+/** A link that leads nowhere: counted by where it came from, and after some tries told to wait. A link that holds is never kept waiting. */
+async function leadsNowhere(db: Db, shopName: string): Promise<Response> {
+  const guessed = guessAtLink(db, (await fromSocket())?.address ?? "nowhere", new Date().toISOString());
+  if (guessed === 0) return html(askingEndHtml(shopName, gone), 410);
+  const told = html(askingEndHtml(shopName, "Too many links that lead nowhere came from here. Please wait, or call the shop."), 429);
+  told.headers.set("retry-after", String(guessed));
+  return told;
+}
+
+async function shown(token: string, fault: string): Promise<Response> {
   const db = getDb();
   const { shopName } = getShopSettings(db);
   const asking = token.length < 80 ? askingByToken(db, token, new Date().toISOString()) : null;
-  if (!asking) return html(askingEndHtml(shopName, gone), 410);
+  if (!asking) return leadsNowhere(db, shopName);
   const job = findJob(db, asking.jobId)!;
   return html(
     askingHtml({ shopName, reel: job.reel.modelName, asked: asking.asked, until: dateWords(asking.expiresAt), fault }),
@@ -53,13 +66,16 @@ export async function POST(request: Request, { params }: Params): Promise<Respon
   const { shopName } = getShopSettings(db);
   const now = new Date().toISOString();
   const asking = token.length < 80 ? askingByToken(db, token, now) : null;
-  if (!asking) return html(askingEndHtml(shopName, gone), 410);
+  if (!asking) return leadsNowhere(db, shopName);
   // What is sent is a few ticks and a sentence.
-  if (Number(request.headers.get("content-length") ?? 0) > 20_000) return shown(token, "That was too long. Please write less.");
+  if (!(Number(request.headers.get("content-length") ?? Number.NaN) <= 20_000))
+    return shown(token, "That was too long. Please write less.");
   const form = await request.formData().catch(() => null);
   const option = form?.get("option");
   const words = String(form?.get("words") ?? "");
   if (typeof option !== "string" || !askingOptions.includes(option as AskingOption)) return shown(token, "Please choose what we shall do.");
+  if (controlSignAt(Object.fromEntries(form!)) !== null)
+    return shown(token, "There is a sign in it that nobody can see. Please type it anew.");
   if (words.length > mostWords) return shown(token, `At most ${mostWords} characters, please.`);
   // Whoever sent the letter answers for its being written down.
   const person = findPerson(db, asking.personId);

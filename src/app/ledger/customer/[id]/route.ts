@@ -16,7 +16,7 @@ records/*.html  every visit as one page with its drawings and pictures; any brow
 `;
 
 /** Everything held of one customer, as one file for them. */
-export const GET = readFile("customers", (db, { id }: { id: string }) => {
+export const GET = readFile("everything", (db, { id }: { id: string }) => {
   const record = getCustomerRecord(db, Number(id));
   if (!record) return new Response("There is no such customer.", { status: 404 });
   const zip = new yazl.ZipFile();

@@ -9,6 +9,7 @@ export const POST = defineUpload({
   field: "picture",
   lacking: "Choose a picture of the schematic.",
   input: z.object({}),
+  door: "bench",
   permission: () => "bench",
   wash: washSchematic,
   run: (ctx, _, { cleaned, ...washed }, { model }: { model: string }) => {

@@ -1,7 +1,8 @@
-/** `npm run backup`: a copy of the shop's data now, looked over; the server makes one a day by this as well. */
+/** `npm run backup`: a copy of the shop's data now, looked over; the server makes one a day by this as well (--daily). */
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { backUp } from "@/data/store/backup";
+import { troubleOf } from "@/data/store/trouble";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);
@@ -11,11 +12,16 @@ if (!existsSync(join(directory, "zorbek.db"))) {
   process.exit(1);
 }
 try {
-  const { name, second } = backUp(directory, new Date(), null, process.argv.includes("--before-import") ? "before-import" : "daily");
+  const { name, second } = backUp(
+    directory,
+    new Date(),
+    null,
+    process.argv.includes("--before-import") ? "before-import" : process.argv.includes("--daily") ? "daily" : "by-hand",
+  );
   console.log(`Backed up and looked over: ${join(directory, "backups", name)}${second ? `; ${second}` : ""}`);
 } catch (error) {
   console.error(
-    `No copy could be made: ${(error as Error).message} Those of before are as they were. Make room, then npm run backup; npm run doctor says more.`,
+    `No copy could be made: ${troubleOf(error)?.message ?? (error as Error).message} Those of before are as they were. ${troubleOf(error)?.remedy ?? "npm run doctor says more."}`,
   );
   process.exit(1);
 }

@@ -2,6 +2,7 @@
 import { existsSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { takeOut } from "@/data/store/archive";
+import { troubleOf } from "@/data/store/trouble";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);
@@ -17,5 +18,7 @@ try {
   const { tables, pictures, hash } = await takeOut(directory, to, new Date());
   console.log(`${to}: ${Object.values(tables).reduce((sum, rows) => sum + rows, 0)} rows, ${pictures} pictures, hash ${hash}`);
 } catch (error) {
-  refuse(`It could not be written: ${(error as Error).message} Look whether there is room.`);
+  refuse(
+    `It could not be written: ${troubleOf(error)?.message ?? (error as Error).message} ${troubleOf(error)?.remedy ?? "npm run doctor says more."}`,
+  );
 }

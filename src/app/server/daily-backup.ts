@@ -1,7 +1,7 @@
 import "server-only";
 import { spawn } from "node:child_process";
 import { join } from "node:path";
-import { backedUpOn } from "@/data/store/backup";
+import { type BackupWhy, backedUpOn } from "@/data/store/backup";
 import { dataDirectory } from "@/data/store/database";
 
 const holder = globalThis as typeof globalThis & { zorbekBackups?: NodeJS.Timeout };
@@ -23,16 +23,12 @@ function backUpToday(): void {
 }
 
 /** Starts a backup beside the server; resolves when it has ended, with whether a whole copy was made. */
-export const startBackup = (why: "daily" | "before-import" = "daily"): Promise<boolean> =>
+export const startBackup = (why: BackupWhy = "daily"): Promise<boolean> =>
   new Promise((settle) => {
-    const child = spawn(
-      process.execPath,
-      [join("node_modules", "tsx", "dist", "cli.mjs"), join("scripts", "backup.ts"), ...(why === "daily" ? [] : [`--${why}`])],
-      {
-        env: { ...process.env, ZORBEK_DATA: dataDirectory() },
-        stdio: ["ignore", "ignore", "inherit"],
-      },
-    );
+    const child = spawn(process.execPath, [join("node_modules", "tsx", "dist", "cli.mjs"), join("scripts", "backup.ts"), `--${why}`], {
+      env: { ...process.env, ZORBEK_DATA: dataDirectory() },
+      stdio: ["ignore", "ignore", "inherit"],
+    });
     child.once("error", () => settle(false));
     child.once("exit", (code) => settle(code === 0));
   });

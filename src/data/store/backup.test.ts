@@ -75,6 +75,11 @@ describe("what is kept of daily copies", () => {
     ).toEqual(made.slice(2).reverse());
   });
 
+  it("never lets one made by hand go for the day's", () => {
+    const names = ["20260520T070000-by-hand", "20260520T080000-daily", "20260520T090000-daily"];
+    expect([...backupsToKeep(names)]).toEqual(["20260520T090000-daily"]);
+  });
+
   it("has its instant in its name", () => expect(instantOf(`${stampOf(now)}-daily`)).toBe("2026-05-20T08:00:00.000Z"));
 });
 

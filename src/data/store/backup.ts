@@ -21,6 +21,12 @@ import { copyData, letGo, listCopies, verifyCopy } from "./data-copy";
 export const backupsKept = { days: 7, weeks: 5, months: 12 } as const;
 const daily = "-daily";
 const beforeImport = "-before-import";
+const byHand = "-by-hand";
+/** Why a copy is made. */
+export type BackupWhy = "daily" | "before-import" | "by-hand";
+const suffix: Readonly<Record<BackupWhy, string>> = { daily, "before-import": beforeImport, "by-hand": byHand };
+/** How many copies made by hand stay. */
+export const handCopiesKept = 20;
 /** How many copies of before an import stay. */
 export const importCopiesKept = 5;
 const folderOf = (directory: string) => join(directory, "backups");
@@ -63,11 +69,13 @@ export function backupsToKeep(names: readonly string[]): Set<string> {
 function thin(folder: string, names: readonly string[]): void {
   const kept = backupsToKeep(names);
   for (const name of names) if (name.endsWith(daily) && !kept.has(name)) letGo(folder, name);
-  const older = names
-    .filter((name) => name.endsWith(beforeImport))
-    .sort()
-    .slice(0, -importCopiesKept);
-  for (const name of older) letGo(folder, name);
+  const older = (end: string, kept: number) =>
+    names
+      .filter((name) => name.endsWith(end))
+      .sort()
+      .slice(0, -kept);
+  // A copy made by hand is none of the day's: it gives way to later ones by hand alone.
+  for (const name of [...older(beforeImport, importCopiesKept), ...older(byHand, handCopiesKept)]) letGo(folder, name);
   // What a killed backup left half.
   for (const name of readdirSync(folder))
     if (name.startsWith(".half-") && statSync(join(folder, name)).mtimeMs < Date.now() - 3_600_000)
@@ -83,13 +91,13 @@ export interface BackedUp {
 /**
  * Copies a shop's data as it is at one instant into its folder “backups”, opens the copy and looks it over, lets go of what is older than is
  * kept, and puts a second copy where one is wanted. A reader beside the server: nobody waits for it.
- * @param why a day's copy, or one of before an import: those are kept by themselves. @param second a folder such as a stick; empty for none. One that is not there now is said and does not fail the first. @throws Error when no
+ * @param why a day's copy, one of before an import or one made by hand: each kind is kept by itself. @param second a folder such as a stick; empty for none. One that is not there now is said and does not fail the first. @throws Error when no
  * whole copy could be made: those of before stay.
  */
-export function backUp(directory: string, now: Date, second: string | null = null, why: "daily" | "before-import" = "daily"): BackedUp {
+export function backUp(directory: string, now: Date, second: string | null = null, why: BackupWhy = "daily"): BackedUp {
   const db = new Database(join(directory, "zorbek.db"), { readonly: true, fileMustExist: true, timeout: 10_000 });
   try {
-    const name = `${stampOf(now)}${why === "daily" ? daily : beforeImport}`;
+    const name = `${stampOf(now)}${suffix[why]}`;
     copyData(db, directory, name);
     thin(folderOf(directory), listCopies(directory));
     return { name, second: toSecondPlace(directory, name, second ?? secondPlaceOf(db)) };

@@ -1,7 +1,22 @@
-import { randomUUID } from "node:crypto";
-import { closeSync, copyFileSync, existsSync, fsyncSync, linkSync, mkdirSync, openSync, readdirSync, renameSync, rmSync } from "node:fs";
+import { createHash, randomUUID } from "node:crypto";
+import {
+  closeSync,
+  copyFileSync,
+  existsSync,
+  fsyncSync,
+  linkSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  readSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
+import { troubleOf } from "./trouble";
 import { DataUnusable } from "./unusable";
 
 /** How many copies stay; the oldest goes when a new one is safe. */
@@ -66,6 +81,8 @@ export function copyData(db: Database.Database, directory: string, name: string)
     mkdirSync(join(half, "photos"), { recursive: true });
     db.prepare("VACUUM INTO ?").run(join(half, "zorbek.db"));
     syncPath(join(half, "zorbek.db"));
+    writeFileSync(join(half, hashName), `${hashOfFile(join(half, "zorbek.db"))}\n`);
+    syncPath(join(half, hashName));
     const absent = new Set<string>();
     const copy = new Database(join(half, "zorbek.db"), { readonly: true });
     // Read from the copy, so that database and pictures are of the same instant.
@@ -91,6 +108,52 @@ export function copyData(db: Database.Database, directory: string, name: string)
   }
 }
 
+/** What the bytes of a copy's database were when it was made, beside it. */
+const hashName = "zorbek.db.sha256";
+
+/** SHA-256 of a file, a piece at a time. */
+export function hashOfFile(path: string): string {
+  const hash = createHash("sha256");
+  const handle = openSync(path, "r");
+  try {
+    const piece = Buffer.alloc(1024 * 1024);
+    for (let read = readSync(handle, piece); read > 0; read = readSync(handle, piece)) hash.update(piece.subarray(0, read));
+  } finally {
+    closeSync(handle);
+  }
+  return hash.digest("hex");
+}
+
+/** Pictures of a folder whose bytes are not what their name says, of those a database names; missing ones are not among them. */
+export const rottenPictures = (folder: string, hashes: readonly string[]): string[] =>
+  hashes.filter((hash) => {
+    const path = join(folder, "photos", `${hash}.jpg`);
+    return existsSync(path) && hashOfFile(path) !== hash;
+  });
+
+/**
+ * Reads a copy whole: its database as it was written, every page and reference of it, every picture by its bytes.
+ * @param directory the shop's own folder: a picture that is missing there too was missing when the copy was made.
+ * @returns what is wrong with it, in words; empty where nothing is.
+ */
+export function readWhole(folder: string, directory: string): string {
+  try {
+    const kept = join(folder, hashName);
+    if (existsSync(kept) && readFileSync(kept, "utf8").trim() !== hashOfFile(join(folder, "zorbek.db")))
+      return "its database is not as it was written";
+    const db = new Database(join(folder, "zorbek.db"), { readonly: true, fileMustExist: true });
+    const hashes = db.prepare("SELECT 1 FROM sqlite_schema WHERE name = 'photo'").get()
+      ? (db.prepare("SELECT hash FROM photo").pluck().all() as string[])
+      : [];
+    db.close();
+    verifyCopy(folder, new Set(hashes.filter((hash) => !existsSync(join(directory, "photos", `${hash}.jpg`)))));
+    const rotten = rottenPictures(folder, hashes);
+    return rotten.length ? `${rotten.length} of its pictures ${rotten.length === 1 ? "is" : "are"} damaged (${rotten[0]}.jpg)` : "";
+  } catch (error) {
+    return (error as Error).message;
+  }
+}
+
 /** The copies of a data directory, oldest first: their names begin with the instant they were made. */
 export const listCopies = (directory: string): string[] =>
   existsSync(copies(directory))
@@ -112,10 +175,14 @@ export function copyBeforeMigration(db: Database.Database, directory: string, mi
     for (const old of ofMigrations.slice(0, -copiesKept)) letGo(copies(directory), old);
     return folder;
   } catch (error) {
+    const trouble = troubleOf(error);
     throw new DataUnusable(
       "no-copy",
-      "This version of Zorbek keeps its data in a new way. It makes a copy of everything before it changes that, and the copy could not be made. Nothing was changed.",
-      `Make room on the disk of ${directory} and see that it can be written to, then start Zorbek again.`,
+      `This version of Zorbek keeps its data in a new way. It makes a copy of everything before it changes that, and the copy could not be made: ${
+        trouble?.message ?? (error as Error).message
+      } Nothing was changed.`,
+      // What helps depends on what is wrong: room does nothing for a damaged file.
+      trouble?.remedy ?? `npm run doctor says what is wrong in ${directory}; put the last good copy back with npm run restore.`,
       { cause: error },
     );
   }

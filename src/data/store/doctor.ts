@@ -1,6 +1,7 @@
 import { type Dirent, existsSync, readdirSync, statfsSync, statSync } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
+import { readWhole, rottenPictures } from "./data-copy";
 
 /** One thing looked at: what it is, whether it is as it should be, and what to do where it is not. */
 export interface Looked {
@@ -78,6 +79,7 @@ function lookAtData(directory: string, migrations: readonly string[]): Looked[] 
     const newer = applied.filter((name) => !migrations.includes(name));
     const pictures = db.prepare("SELECT hash FROM photo").pluck().all() as string[];
     const missing = pictures.filter((hash) => !existsSync(join(directory, "photos", `${hash}.jpg`)));
+    const rotten = rottenPictures(directory, pictures);
     return [
       strays
         ? { what: "Data", state: "bad", words: `${strays} rows belong to nothing`, todo: restore }
@@ -85,14 +87,21 @@ function lookAtData(directory: string, migrations: readonly string[]): Looked[] 
       newer.length
         ? { what: "Version", state: "bad", words: `written by a newer Zorbek (${newer[0]})`, todo: "Start the newer version." }
         : good("Version", applied.length < migrations.length ? "brought up to date when it is started next" : "up to date"),
-      missing.length
+      rotten.length
         ? {
             what: "Pictures",
-            state: "look",
-            words: `${missing.length} of ${pictures.length} are missing (${missing[0]}.jpg)`,
-            todo: "Look for them in the folder “backups”, photos, and copy them back; pages show the rest meanwhile.",
+            state: "bad",
+            words: `${rotten.length} of ${pictures.length} are damaged (${rotten[0]}.jpg): their bytes are not those that were kept`,
+            todo: "Copy them back from a copy in the folder “backups”, photos, in which they are whole; the disk may be failing.",
           }
-        : good("Pictures", `${pictures.length}, all there`),
+        : missing.length
+          ? {
+              what: "Pictures",
+              state: "look",
+              words: `${missing.length} of ${pictures.length} are missing (${missing[0]}.jpg)`,
+              todo: "Look for them in the folder “backups”, photos, and copy them back; pages show the rest meanwhile.",
+            }
+          : good("Pictures", `${pictures.length}, all there and as they were kept`),
     ];
   } catch (error) {
     const code = (error as { code?: string }).code ?? "";
@@ -102,7 +111,10 @@ function lookAtData(directory: string, migrations: readonly string[]): Looked[] 
   }
 }
 
-/** A copy's age counts: a week old is an alarm. */
+/** How many copies are read whole each time: the newest, and one more that moves on from day to day, so that in time each is. */
+const readEachTime = 2;
+
+/** A copy's age counts: a week old is an alarm; and so does whether it can be put back. */
 function lookAtCopies(directory: string, now: Date): Looked {
   const folder = join(directory, "backups");
   const copies = existsSync(folder)
@@ -115,9 +127,26 @@ function lookAtCopies(directory: string, now: Date): Looked {
       words: "none yet",
       todo: "npm run backup makes one; the server makes one a day while it runs.",
     };
-  const newest = Math.max(...copies.map(({ name }) => statSync(join(folder, name)).mtimeMs));
-  const days = (now.getTime() - newest) / 86_400_000;
-  const words = `${copies.length} kept, the newest ${days < 1 ? "of today" : `${Math.floor(days)} day${days < 2 ? "" : "s"} old`}`;
+  const byAge = copies.map(({ name }) => ({ name, at: statSync(join(folder, name)).mtimeMs })).sort((a, b) => b.at - a.at);
+  // A copy of a file that was damaged already is no copy to put back.
+  const whole = byAge.filter(({ name }) => !name.startsWith("damaged-"));
+  const others = whole.slice(1);
+  const chosen = [whole[0], others[Math.floor(now.getTime() / 86_400_000) % Math.max(1, others.length)]]
+    .flatMap((one) => (one ? [one.name] : []))
+    .slice(0, readEachTime);
+  const wrong = chosen.flatMap((name) => {
+    const words = readWhole(join(folder, name), directory);
+    return words ? [`${name}: ${words}`] : [];
+  });
+  if (wrong.length)
+    return {
+      what: "Backup",
+      state: "bad",
+      words: `a copy cannot be put back. ${wrong.join("; ")}`,
+      todo: "npm run backup makes a new one now; keep the damaged one apart, and have the disk looked at.",
+    };
+  const days = (now.getTime() - (whole[0]?.at ?? 0)) / 86_400_000;
+  const words = `${copies.length} kept, ${chosen.length === 1 ? "the newest" : "the newest and one more"} read whole; the newest ${days < 1 ? "of today" : `${Math.floor(days)} day${days < 2 ? "" : "s"} old`}`;
   return days < 7
     ? good("Backup", words)
     : { what: "Backup", state: "bad", words, todo: "npm run backup, and leave the server running once a day." };

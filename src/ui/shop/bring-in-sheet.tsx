@@ -134,7 +134,7 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
           <Refused of={[act]} />
           {noCopy && file && (
             <p role="alert" className="alarm">
-              No copy of the shop could be made before, so nothing is brought in yet. Make room on the disk and press again, or{" "}
+              No copy of the shop could be made before, so nothing is brought in yet. npm run doctor says why; then press again, or{" "}
               <button
                 type="button"
                 className="act-link"

@@ -6,6 +6,7 @@ import { today } from "@/app/server/clock";
 import { readFile } from "@/app/server/reading";
 import { takeOut } from "@/data/store/archive";
 import { dataDirectory } from "@/data/store/database";
+import { troubleOf } from "@/data/store/trouble";
 
 /** A whole shop as one file, for its owner. */
 export const GET = readFile("everything", async () => {
@@ -14,9 +15,11 @@ export const GET = readFile("everything", async () => {
   const clear = () => rmSync(folder, { recursive: true, force: true });
   try {
     await takeOut(dataDirectory(), file, new Date());
-  } catch {
+  } catch (error) {
     clear();
-    return new Response("It could not be written. Look whether there is room on the disk, then try again.", { status: 507 });
+    const trouble = troubleOf(error);
+    const words = trouble ? `${trouble.message} ${trouble.remedy}` : "npm run doctor says what is wrong.";
+    return new Response(`It could not be written. ${words}`, { status: trouble?.kind === "full" ? 507 : 500 });
   }
   const stream = createReadStream(file).once("close", clear);
   return new Response(Readable.toWeb(stream) as ReadableStream, {

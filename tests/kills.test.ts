@@ -1,9 +1,11 @@
 import { spawn } from "node:child_process";
+import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
+import { ensureFirstPerson } from "@/data/shop/people";
 import { bringInArchive, canonicalHash, takeOut } from "@/data/store/archive";
 import { backUp, listBackups } from "@/data/store/backup";
 import { verifyCopy } from "@/data/store/data-copy";
@@ -15,6 +17,7 @@ let directory: string;
 beforeEach(() => {
   directory = mkdtempSync(join(tmpdir(), "zorbek-kill-"));
   const db = openDatabase(directory);
+  ensureFirstPerson(db);
   const add = db.prepare("INSERT INTO customer (name, note) VALUES (?, ?)");
   db.transaction(() => {
     for (let i = 0; i < 4000; i++) add.run(`Person ${i}`, "n".repeat(300));
@@ -22,9 +25,10 @@ beforeEach(() => {
   mkdirSync(join(directory, "photos"));
   const photo = db.prepare("INSERT INTO photo (hash, width, height, bytes, at) VALUES (?, 1, 1, 3, '2026-01-01T00:00:00Z')");
   for (let i = 0; i < 60; i++) {
-    const hash = i.toString(16).padStart(64, "0");
+    const bytes = `picture ${i}`.repeat(2000);
+    const hash = createHash("sha256").update(bytes).digest("hex");
     photo.run(hash);
-    writeFileSync(join(directory, "photos", `${hash}.jpg`), "x".repeat(20_000));
+    writeFileSync(join(directory, "photos", `${hash}.jpg`), bytes);
   }
   db.close();
 });

@@ -17,7 +17,7 @@ export interface Workshop {
   readonly db: Db;
   readonly ctx: Context;
   readonly customerId: number;
-  readonly open: (change?: Partial<NewJob>) => number;
+  readonly open: (change?: Partial<NewJob>, at?: Context) => number;
 }
 
 /** The least a counter writes down. */
@@ -59,8 +59,8 @@ export function openWorkshop(): Workshop {
   }
   const customerId = addCustomer(ctx, { name: "Ada Brook", phone: "1", email: "" });
   let serial = 0;
-  const open = (change: Partial<NewJob> = {}) =>
-    openJob(ctx, {
+  const open = (change: Partial<NewJob> = {}, at: Context = ctx) =>
+    openJob(at, {
       customer: { id: customerId },
       modelId: skerry30.id,
       serial: `T${++serial}`,

@@ -1,11 +1,13 @@
 "use server";
+import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
 import { parseMinor } from "@/core/money/money";
 import { readMeasure } from "@/core/units/read-measure";
 import { addUnknownModel } from "@/data/bench/loose-parts";
 import { openJob } from "@/data/counter/open-job";
-import { customerByName, setDiscountClass } from "@/data/customers/customers";
+import { perhapsTwice, wasTwice } from "@/data/counter/twice";
+import { customerByName, findCustomer, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
@@ -34,8 +36,12 @@ const intake = defineAction({
         job: null,
         reelId: ensureReel(ctx, { modelId, serial: form.serial, hand: form.hand, ownerId: customerId }),
         declined: false,
+        twin: null,
       };
     const declined = form.kind === "declined";
+    // Who was typed and turned out to be known keeps the class they have, unless one was chosen for them.
+    const discountClass =
+      form.customerId || form.discountClass !== "none" ? form.discountClass : (findCustomer(ctx.db, customerId)?.discountClass ?? "none");
     const job = openJob(ctx, {
       customer: { id: customerId },
       modelId,
@@ -65,21 +71,32 @@ const intake = defineAction({
       },
       brought: declined ? [] : form.brought,
       limitMinor: form.limit ? parseMinor(form.limit) : null,
-      discountClass: form.discountClass,
+      discountClass,
       depositMinor: (form.deposit && !declined && parseMinor(form.deposit)) || 0,
       valueMinor: form.value ? parseMinor(form.value) : null,
       wantedOn: form.wantedOn || null,
       promisedOn: form.promisedOn,
     });
-    setDiscountClass(ctx, customerId, form.discountClass);
+    setDiscountClass(ctx, customerId, discountClass);
     if (declined) {
       declineJob(ctx, job.id, form.complaint);
       // It never left the customer's hand.
       closeJob(ctx, job.id, "not accepted");
     } else keepSaid(ctx, today(), [job.id]);
-    return { job: { id: job.id, tag: job.tag }, reelId: job.reelId, declined };
+    return { job: { id: job.id, tag: job.tag }, reelId: job.reelId, declined, twin: perhapsTwice(ctx.db, job.id)?.tag ?? null };
   },
 });
+
+const twice = defineAction({
+  name: "taken-in-twice",
+  permission: "counter",
+  input: z.object({ jobId: z.number().int().positive() }),
+  run: (ctx, { jobId }) => wasTwice(ctx, jobId).tag,
+});
+/** The reel that was just taken in hangs here already: its second job ends. */
+export async function takenInTwice(press: Press) {
+  return twice(press);
+}
 
 /** Takes a reel in, keeps it for its parts, or writes down why it was sent away. */
 export async function takeIn(press: Press) {

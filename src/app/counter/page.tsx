@@ -6,7 +6,7 @@ import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { IntakeSheet } from "@/ui/counter/intake-sheet";
 import { dateWords } from "@/ui/dates";
-import { takeIn } from "./actions";
+import { takeIn, takenInTwice } from "./actions";
 
 export const metadata = { title: "Counter" };
 
@@ -21,6 +21,7 @@ export default async function CounterPage() {
       promise={openDayFrom(opening, DateTime.fromISO(day).plus({ days: 7 }).toISODate()!)}
       opening={opening}
       takeIn={takeIn}
+      twice={takenInTwice}
     />
   );
 }

@@ -4,6 +4,7 @@ import { defineAction } from "@/app/server/action";
 import { typedMaybeAmount } from "@/app/server/typed";
 import { draftSchema } from "@/core/anatomy/draft";
 import { serialRuleSchema } from "@/core/anatomy/serial";
+import { seenSchema } from "@/core/seen";
 import { familyIds } from "@/core/vocabulary/families";
 import { takeCheck } from "@/data/bench/blind-spots";
 import { putMinutesIn } from "@/data/bench/playbook";
@@ -55,8 +56,9 @@ const makerRules = defineAction({
   input: z.object({
     maker: z.string().min(1).max(60),
     rules: z.array(serialRuleSchema.and(z.object({ modelId: z.string().max(60).nullable() }))).max(60, "At most 60 rules a maker."),
+    seen: seenSchema,
   }),
-  run: (ctx, input) => saveSerialRules(ctx, input.maker, input.rules),
+  run: (ctx, input) => saveSerialRules(ctx, input.maker, input.rules, input.seen),
 });
 export async function saveMakerRules(press: Press) {
   return makerRules(press);
@@ -133,8 +135,8 @@ export async function bringModel(press: Press) {
 const worth = defineAction({
   name: "model-worth",
   permission: "bench",
-  input: z.object({ modelId: z.string().max(60), value: typedMaybeAmount("An amount such as 120, or empty.") }),
-  run: (ctx, { modelId, value }) => setModelWorth(ctx, modelId, value ?? null),
+  input: z.object({ modelId: z.string().max(60), value: typedMaybeAmount("An amount such as 120, or empty."), seen: seenSchema }),
+  run: (ctx, { modelId, value, seen }) => setModelWorth(ctx, modelId, value ?? null, seen),
 });
 export async function saveModelWorth(press: Press) {
   return worth(press);

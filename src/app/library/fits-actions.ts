@@ -4,6 +4,7 @@ import { defineAction } from "@/app/server/action";
 import { idFor } from "@/core/anatomy/draft";
 import { grades, interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
+import { seenSchema } from "@/core/seen";
 import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet, saveKit } from "@/data/catalogue/interchange";
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
@@ -27,6 +28,7 @@ const set = defineAction({
   input: z.object({
     id: z.string().max(60),
     isNew: z.boolean(),
+    seen: seenSchema,
     name: z.string().trim().min(1, "What is shared?").max(80, "At most 80 letters."),
     mark: z.string().trim().max(160, "At most 160 letters."),
     roles: z.array(z.string().max(60)).min(1, "Choose at least one role of part."),
@@ -41,7 +43,7 @@ const set = defineAction({
       )
       .max(100),
   }),
-  run: (ctx, { id, isNew, rows, ...rest }) => {
+  run: (ctx, { id, isNew, seen, rows, ...rest }) => {
     const members = rows.flatMap(({ who, number, grade, note }) =>
       grade === "not" ? [] : [{ ...(who ? { modelId: who } : { partTypeId: partId(ctx, number) }), grade, note }],
     );
@@ -58,7 +60,7 @@ const set = defineAction({
       exclusions,
     });
     if (!parsed.success) throw new Refusal("set", parsed.error.issues[0]?.message ?? "The set does not fit together.");
-    saveInterchangeSet(ctx, parsed.data);
+    saveInterchangeSet(ctx, parsed.data, seen);
   },
 });
 export async function saveSharedSet(press: Press) {

@@ -4,6 +4,7 @@ import { defineAction } from "@/app/server/action";
 import { lanAddresses } from "@/app/server/lan";
 import { typedAmount, typedMaybeAmount, typedNumber, typedPercent } from "@/app/server/typed";
 import { pricedServiceIds } from "@/core/quote/price-list";
+import { seenSchema } from "@/core/seen";
 import { familyIds } from "@/core/vocabulary/families";
 import { addShutDays, removeShutDays } from "@/data/shop/opening";
 import { addPerson, changePerson, retirePerson } from "@/data/shop/people";
@@ -78,8 +79,8 @@ const roleSaid = z.enum(["owner", "bench", "counter"]);
 const change = defineAction({
   name: "change-person",
   permission: "shop",
-  input: z.object({ id: z.number().int().positive(), name: personName, role: roleSaid }),
-  run: (ctx, input) => changePerson(ctx, input),
+  input: z.object({ id: z.number().int().positive(), name: personName, role: roleSaid, seen: seenSchema }),
+  run: (ctx, { seen, ...input }) => changePerson(ctx, input, seen),
 });
 export async function changeShopPerson(press: Press) {
   return change(press);

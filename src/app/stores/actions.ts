@@ -6,6 +6,7 @@ import { deskOf, sendMailOf } from "@/app/server/send-mail";
 import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } from "@/app/server/typed";
 import { grades } from "@/core/interchange/interchange";
 import { countWhyIds } from "@/core/ordering/count-why";
+import { seenOffer, seenSchema } from "@/core/seen";
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { cannotBeHad, setNoLongerMade } from "@/data/parts/no-longer-made";
 import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";
@@ -135,8 +136,9 @@ const rules = defineAction({
     deskLate: typedNumber("From 0 to 100, such as 10.", { min: 0, max: 100, whole: true }),
     deskWrong: typedNumber("From 0 to 100, such as 3.", { min: 0, max: 100, whole: true }),
     orderOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),
+    seen: seenSchema,
   }),
-  run: (ctx, input) => saveOrderRules(ctx, input),
+  run: (ctx, { seen, ...input }) => saveOrderRules(ctx, input, seen),
 });
 export async function saveOrderingRules(press: Press) {
   return rules(press);
@@ -205,8 +207,10 @@ const offer = defineAction({
       typedNumber("From how many it is cheaper: a whole number from 2, or empty.", { min: 2, max: 10_000, whole: true }),
     ]),
     breakPriceMinor: typedMaybeAmount("What one costs then, such as 3.10, or empty."),
+    /** The offers the form stood under, by supplier. */
+    seen: z.record(z.string().max(60), seenSchema),
   }),
-  run: (ctx, { breakFrom, breakPriceMinor, pack, ...offer }) => {
+  run: (ctx, { breakFrom, breakPriceMinor, pack, seen, ...offer }) => {
     if ((breakFrom === undefined) !== (breakPriceMinor === undefined))
       throw new Refusal(
         "break",
@@ -215,11 +219,15 @@ const offer = defineAction({
       );
     if (breakPriceMinor !== undefined && breakPriceMinor >= offer.priceMinor)
       throw new Refusal("break", "From several packs on it should cost less than one alone.", "breakPriceMinor");
-    setOffer(ctx, {
-      ...offer,
-      pack,
-      breaks: breakFrom === undefined || breakPriceMinor === undefined ? [] : [{ fromPacks: breakFrom, priceMinor: breakPriceMinor }],
-    });
+    setOffer(
+      ctx,
+      {
+        ...offer,
+        pack,
+        breaks: breakFrom === undefined || breakPriceMinor === undefined ? [] : [{ fromPacks: breakFrom, priceMinor: breakPriceMinor }],
+      },
+      seen[offer.supplierId] ?? seenOffer(null),
+    );
   },
 });
 export async function saveOffer(press: Press) {
@@ -245,8 +253,12 @@ const bin = defineAction({
     // Null where only the bin changes: what lies in it is not counted anew.
     count: typedNumber("How many lie in it: a whole number, or 0.", { min: 0, max: 100_000, whole: true }).nullable(),
     minimum: typedNumber("Below how many to order: a whole number, or 0.", { min: 0, max: 100_000, whole: true }),
+    seen: seenSchema,
+    /** The count the form was opened with: left as it is, nothing was counted. */
+    countSeen: z.number().int().nullable().default(null),
   }),
-  run: (ctx, input) => setBin(ctx, partOf(ctx, input.number), input.bin, input.count, input.minimum),
+  run: (ctx, { number, bin, count, countSeen, minimum, seen }) =>
+    setBin(ctx, partOf(ctx, number), bin, count === countSeen ? null : count, minimum, seen),
 });
 export async function saveBin(press: Press) {
   return bin(press);

@@ -3,6 +3,7 @@ import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import { type ExpectedPiece, expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { type LooseTake, type LooseWell, looseBack, looseTaken, seatsLeft } from "@/core/families/loose-tray";
+import { seenValue } from "@/core/seen";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
@@ -13,6 +14,7 @@ import { requireConsent } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 import { serveInPlace } from "./tray";
 
 export interface LoosePartRow extends LooseWell {
@@ -103,8 +105,10 @@ export function serveLooseInPlace(ctx: Context, jobId: number, well: number, rea
   writeJournal(ctx, "loose-in-place", { jobId, reelId: job.reel.id }, { well, reason });
 }
 
-export function nameLoosePart(ctx: Context, jobId: number, well: number, name: string): void {
+export function nameLoosePart(ctx: Context, jobId: number, well: number, name: string, seen: string | null = null): void {
   getOpenJob(ctx.db, jobId);
+  const was = ctx.db.prepare("SELECT name FROM loose_part WHERE job_id = ? AND well = ?").pluck().get(jobId, well) as string | undefined;
+  if (was !== undefined) refuseUnseen(seen, seenValue(was), "The name of this piece", "name");
   const { changes } = ctx.db.prepare("UPDATE loose_part SET name = ? WHERE job_id = ? AND well = ?").run(name, jobId, well);
   if (!changes) throw new Refusal("no-well", "This well is empty.");
   writeJournal(ctx, "loose-part-named", { jobId }, { well });

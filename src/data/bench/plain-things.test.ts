@@ -52,7 +52,9 @@ describe("what two windows do at once", () => {
   it("overwrites no setting that was changed since the page was opened", () => {
     const before = getShopSettings(shop.db);
     saveShopSettings(shop.ctx, { ...before, ratePerHourMinor: 5000 }, seenSettings(before));
-    expect(refusal(() => saveShopSettings(shop.ctx, { ...before, taxBasisPoints: 0 }, seenSettings(before))).code).toBe("changed");
+    expect(refusal(() => saveShopSettings(shop.ctx, { ...before, taxBasisPoints: 0 }, seenSettings(before))).code).toBe(
+      "changed-elsewhere",
+    );
     expect(getShopSettings(shop.db)).toMatchObject({ ratePerHourMinor: 5000, taxBasisPoints: before.taxBasisPoints });
   });
 

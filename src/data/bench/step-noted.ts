@@ -1,7 +1,9 @@
+import { seenValue } from "@/core/seen";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 import { getBuild } from "./build";
 
 /** What was measured, repeated or used at the steps of a job, by the step's id. */
@@ -16,10 +18,11 @@ export const listStepsNoted = (db: Db, jobId: number): ReadonlyMap<string, strin
   );
 
 /** Notes a measure, a repeat or an amount at a step, done or not; empty words take it off. @throws Refusal for a step this job has not. */
-export function noteStep(ctx: Context, jobId: number, operationId: string, words: string): void {
+export function noteStep(ctx: Context, jobId: number, operationId: string, words: string, seen: string | null = null): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!getBuild(ctx.db, job).steps.some(({ operation }) => operation.id === operationId))
     throw new Refusal("no-step", "This step is not part of the job any more. Reload the page.");
+  refuseUnseen(seen, seenValue(listStepsNoted(ctx.db, jobId).get(operationId) ?? ""), "What stands at this step", "words");
   if (words)
     ctx.db
       .prepare(

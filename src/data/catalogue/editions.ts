@@ -1,9 +1,11 @@
 import { type Edition, type EditionSource, editionOf } from "@/core/anatomy/edition";
 import { decodeSerial, type SerialRule, serialRuleSchema } from "@/core/anatomy/serial";
 import type { Anatomy } from "@/core/anatomy/types";
+import { seenSerialRules } from "@/core/seen";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 import type { Model } from "./models";
 
 export type MakerRule = SerialRule & {
@@ -20,8 +22,9 @@ export const listSerialRules = (db: Db, maker: string): MakerRule[] =>
     }[]
   ).map((row) => ({ ...serialRuleSchema.parse(JSON.parse(row.rule)), modelId: row.model_id }));
 
-/** Replaces a maker's rules by these. */
-export function saveSerialRules(ctx: Context, maker: string, rules: readonly MakerRule[]): void {
+/** Replaces a maker's rules by these. @param seen those that were read; null where nobody looked. */
+export function saveSerialRules(ctx: Context, maker: string, rules: readonly MakerRule[], seen: string | null = null): void {
+  refuseUnseen(seen, seenSerialRules(listSerialRules(ctx.db, maker)), "The rules of this maker");
   ctx.db.prepare("DELETE FROM serial_rule WHERE maker = ?").run(maker);
   const add = ctx.db.prepare("INSERT INTO serial_rule (maker, model_id, ordinal, rule) VALUES (?, ?, ?, ?)");
   rules.forEach(({ modelId, ...rule }, index) => {

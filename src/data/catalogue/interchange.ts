@@ -9,10 +9,12 @@ import {
   whereFits,
 } from "@/core/interchange/interchange";
 import { type Kit, kitFaults, kitSchema } from "@/core/interchange/kit";
+import { seenSet } from "@/core/seen";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
+import { refuseUnseen } from "@/data/store/unseen";
 import { findModel, getCurrentModelVersion } from "./models";
 import { findPartType } from "./part-types";
 
@@ -22,7 +24,8 @@ export const listInterchangeSets = (db: Db): InterchangeSet[] =>
   );
 
 /** Adds a set or changes it. @throws Refusal when it names a model or part that is not here. */
-export function saveInterchangeSet(ctx: Context, set: InterchangeSet): void {
+export function saveInterchangeSet(ctx: Context, set: InterchangeSet, seen: string | null = null): void {
+  refuseUnseen(seen, seenSet(listInterchangeSets(ctx.db).find(({ id }) => id === set.id) ?? null), "This set", "name");
   for (const id of [...set.members.map((member) => member.modelId), ...set.exclusions.map((out) => out.modelId)])
     if (id !== undefined && !findModel(ctx.db, id))
       throw new Refusal("no-model", `Model ${id} is not in the library.`, "members", { to: "new-model" });

@@ -3,12 +3,14 @@ import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-ana
 import type { Draft } from "@/core/anatomy/draft";
 import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, anatomySchema, assemblySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
+import { seenValue } from "@/core/seen";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { findAnything, indexForFind } from "@/data/store/find";
 import { writeJournal } from "@/data/store/journal";
 import { rootOf } from "@/data/store/read-once";
+import { refuseUnseen } from "@/data/store/unseen";
 import { addPartType, findPartType, findPartTypes } from "./part-types";
 
 export interface Model {
@@ -95,7 +97,8 @@ export const modelWorth = (db: Db, modelId: string): number | null =>
   (db.prepare("SELECT value_minor FROM model WHERE id = ?").pluck().get(modelId) as number | null | undefined) ?? null;
 
 /** Keeps what a reel of a model is worth: jobs where nobody typed a value go by it. */
-export function setModelWorth(ctx: Context, modelId: string, valueMinor: number | null): void {
+export function setModelWorth(ctx: Context, modelId: string, valueMinor: number | null, seen: string | null = null): void {
+  refuseUnseen(seen, seenValue(modelWorth(ctx.db, modelId)), "What it is worth", "value");
   const { changes } = ctx.db.prepare("UPDATE model SET value_minor = ? WHERE id = ?").run(valueMinor, modelId);
   if (!changes) throw new Refusal("no-model", "This model is gone by now. Reload the page.");
   writeJournal(ctx, "model-worth", {}, { model: modelId, valueMinor });

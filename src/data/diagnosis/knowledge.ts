@@ -91,8 +91,17 @@ export function addShopFinding(ctx: Context, finding: ShopFinding): string {
   return id;
 }
 
-/** Says how often a fault brings a sign about; null strikes the pair, "as common" takes the shop's own word back. */
-export function setStrength(ctx: Context, fault: string, finding: string, strength: Strength | "as-common" | null, note: string): void {
+/**
+ * Says how often a fault brings a sign about; null strikes the pair, "as common" takes the shop's own word back.
+ * @param note null where only the strength is said: the note that stands is kept.
+ */
+export function setStrength(
+  ctx: Context,
+  fault: string,
+  finding: string,
+  strength: Strength | "as-common" | null,
+  note: string | null,
+): void {
   const { db } = ctx;
   const knowledge = knowledgeOf(db);
   if (!knowledge.faults.some(({ id }) => id === fault)) throw new Refusal("no-fault", "This fault is not there any more.", "faultId");
@@ -102,6 +111,11 @@ export function setStrength(ctx: Context, fault: string, finding: string, streng
     db.prepare(
       `INSERT INTO shop_strength (fault_id, finding_id, strength, note) VALUES (?, ?, ?, ?)
        ON CONFLICT DO UPDATE SET strength = excluded.strength, note = excluded.note`,
-    ).run(fault, finding as FindingId, strength, note);
+    ).run(
+      fault,
+      finding as FindingId,
+      strength,
+      note ?? knowledge.links.find((link) => link.fault === fault && link.finding === finding)?.note ?? "",
+    );
   writeJournal(ctx, "strength-said", {}, { fault, finding, strength });
 }

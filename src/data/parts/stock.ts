@@ -1,9 +1,11 @@
 import type { StockLine } from "@/core/ordering/book";
 import type { CountWhy } from "@/core/ordering/count-why";
+import { seenBin } from "@/core/seen";
 import { findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 
 const select = `
   SELECT part_type.id AS partTypeId, part_type.number, part_type.name, stock.bin, stock.count, stock.minimum,
@@ -67,9 +69,23 @@ export function levelByUse(ctx: Context, partTypeId: string, byUse: boolean): vo
   writeJournal(ctx, "bin-level-set", {}, { part: partTypeId, byUse });
 }
 
-/** Gives a part a bin, or changes its name and its minimum. @param count how many lie in it; null where nobody counted. */
-export function setBin(ctx: Context, partTypeId: string, bin: string, count: number | null, minimum: number): void {
+/**
+ * Gives a part a bin, or changes its name and its minimum.
+ * @param count how many lie in it; null where nobody counted. @param seen the bin as it was read; null where nobody looked.
+ */
+export function setBin(
+  ctx: Context,
+  partTypeId: string,
+  bin: string,
+  count: number | null,
+  minimum: number,
+  seen: string | null = null,
+): void {
   if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue.", "partTypeId");
+  const was = findStock(ctx.db, partTypeId);
+  if (was && seen === seenBin(null))
+    throw new Refusal("has-bin", `${was.number} lies in bin ${was.bin} already. Change it there.`, "number", { to: "bins", partTypeId });
+  refuseUnseen(seen, seenBin(was), "The bin", "bin");
   ctx.db
     .prepare(
       `INSERT INTO stock (part_type_id, bin, count, minimum) VALUES (?, ?, 0, ?)

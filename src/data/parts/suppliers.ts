@@ -1,9 +1,11 @@
 import { idFor } from "@/core/anatomy/draft";
 import { groupBy } from "@/core/group-by";
 import type { Offer, PostageTier, Supplier } from "@/core/ordering/book";
+import { seenOffer } from "@/core/seen";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 
 /** Everyone who was ever ordered from, those still used first, by name. */
 export const listSuppliers = (db: Db): Supplier[] =>
@@ -139,10 +141,12 @@ interface OfferCard {
 }
 
 /** What a supplier asks for a part, new or changed; packs and breaks stay as they are where nothing is said of them. */
-export function setOffer(ctx: Context, offer: OfferCard): void {
+export function setOffer(ctx: Context, offer: OfferCard, seen: string | null = null): void {
   const { db } = ctx;
   if (!db.prepare("SELECT 1 FROM supplier WHERE id = ?").get(offer.supplierId))
     throw new Refusal("no-supplier", "This supplier is not in the book. Add it first.", "supplierId", { to: "suppliers" });
+  const was = listOffers(db, offer.partTypeId).find(({ supplierId }) => supplierId === offer.supplierId) ?? null;
+  refuseUnseen(seen, seenOffer(was), "This supplier's offer", "priceMinor");
   db.prepare(
     `INSERT INTO offer (supplier_id, part_type_id, price_minor, pack) VALUES (@supplier, @part, @price, coalesce(@pack, 1))
      ON CONFLICT DO UPDATE SET price_minor = excluded.price_minor, pack = coalesce(@pack, pack)`,

@@ -1,6 +1,8 @@
+import { seenPerson } from "@/core/seen";
 import { type Context, type Person, Refusal, type Role } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 
 const columns = "id, name, role";
 
@@ -43,9 +45,11 @@ function refuseLastOwner(ctx: Context, id: number, words: string): void {
 }
 
 /** Changes name and role. @throws Refusal for a name that is taken and for the last owner's role. */
-export function changePerson(ctx: Context, { id, name, role }: Person): void {
+/** @param seen the card as it was read; null where nobody looked. @throws Refusal when it changed since. */
+export function changePerson(ctx: Context, { id, name, role }: Person, seen: string | null = null): void {
   const was = findPerson(ctx.db, id);
   if (!was) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  refuseUnseen(seen, seenPerson(was), `The card of ${was.name}`);
   if (was.role === "owner" && role !== "owner") refuseLastOwner(ctx, id, "the shop could not be changed any more.");
   renamePerson(ctx, id, name);
   ctx.db.prepare("UPDATE person SET role = ? WHERE id = ?").run(role, id);

@@ -1,8 +1,10 @@
 import { weekdayOf } from "@/core/schedule/opening";
+import { seenWeek } from "@/core/seen";
 import { findPerson } from "@/data/shop/people";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 
 export interface PersonHours {
   readonly personId: number;
@@ -48,9 +50,20 @@ export function listPersonHours(db: Db, today: string): PersonHours[] {
 export const minutesAtBench = ({ minutes, off }: PersonHours, day: string): number =>
   off.some(({ from, to }) => from <= day && day <= to) ? 0 : minutes[weekdayOf(day) - 1]!;
 
+/** Minutes of each day of somebody's week, Monday first. */
+function weekOf(db: Db, personId: number): number[] {
+  const minutes = new Map(
+    (
+      db.prepare("SELECT weekday, minutes FROM person_hours WHERE person_id = ?").all(personId) as { weekday: number; minutes: number }[]
+    ).map((day) => [day.weekday, day.minutes]),
+  );
+  return Array.from({ length: 7 }, (_, day) => minutes.get(day + 1) ?? 0);
+}
+
 /** Sets the hours of a person's week; all nothing takes them from the bench. @param minutes Monday first. */
-export function setPersonHours(ctx: Context, personId: number, minutes: readonly number[]): void {
+export function setPersonHours(ctx: Context, personId: number, minutes: readonly number[], seen: string | null = null): void {
   if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  refuseUnseen(seen, seenWeek(weekOf(ctx.db, personId)), "This week");
   ctx.db.prepare("DELETE FROM person_hours WHERE person_id = ?").run(personId);
   if (minutes.some((each) => each > 0)) {
     const insert = ctx.db.prepare("INSERT INTO person_hours (person_id, weekday, minutes) VALUES (?, ?, ?)");

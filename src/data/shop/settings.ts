@@ -5,9 +5,10 @@ import { noPrices, priceListSchema } from "@/core/quote/price-list";
 import { forceUnitIds } from "@/core/units/say-measure";
 import { localeIds } from "@/core/vocabulary/locales";
 import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
-import { type Context, Refusal } from "@/data/store/context";
+import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 
 export const shopSettingsSchema = z.object({
   shopName: z.string().trim().min(1, "The shop needs a name: it stands on every tag.").max(60),
@@ -86,11 +87,7 @@ export const seenSettings = (settings: ShopSettings): string => JSON.stringify(s
 
 /** @param seen the settings as they were on the page; null where nobody looked. @throws Refusal when they were changed since. */
 export function saveShopSettings(ctx: Context, settings: ShopSettings, seen: string | null = null): void {
-  if (seen !== null && seen !== seenSettings(getShopSettings(ctx.db)))
-    throw new Refusal(
-      "changed",
-      "The shop's rules were changed elsewhere since this page was opened. What you typed is still here: open Shop in a second window, compare, then reload this page.",
-    );
+  refuseUnseen(seen, seenSettings(getShopSettings(ctx.db)), "The shop's rules");
   ctx.db
     .prepare("INSERT INTO setting (key, value) VALUES ('shop', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
     .run(JSON.stringify(settings));

@@ -1,7 +1,9 @@
 import { type OrderRules, orderRulesSchema, usualOrderRules } from "@/core/ordering/rules";
+import { seenOrderRules } from "@/core/seen";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { refuseUnseen } from "@/data/store/unseen";
 
 /** What the order plan reckons with; what was never set is the usual. */
 export function getOrderRules(db: Db): OrderRules {
@@ -9,7 +11,8 @@ export function getOrderRules(db: Db): OrderRules {
   return value ? orderRulesSchema.parse({ ...usualOrderRules, ...(JSON.parse(value) as object) }) : usualOrderRules;
 }
 
-export function saveOrderRules(ctx: Context, rules: OrderRules): void {
+export function saveOrderRules(ctx: Context, rules: OrderRules, seen: string | null = null): void {
+  refuseUnseen(seen, seenOrderRules(getOrderRules(ctx.db)), "What the plan reckons with");
   ctx.db
     .prepare("INSERT INTO setting (key, value) VALUES ('ordering', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
     .run(JSON.stringify(rules));

@@ -17,8 +17,13 @@ interface Props<T extends FieldValues, R> {
   readonly action: Action<R>;
   /** What the fields begin with; their names are the input's. */
   readonly values: T;
-  /** Sent along with what was typed: whose card it is, the version that was read. */
+  /** Sent along with what was typed: whose card it is. */
   readonly also?: Readonly<Record<string, unknown>>;
+  /**
+   * What the row was when `values` were read of it (`core/seen`, or its version), sent along as well. It moves on only while nothing
+   * is typed: a page made anew under a half-typed form does not let it save over what it never showed.
+   */
+  readonly seen?: Readonly<Record<string, unknown>>;
   readonly after?: (value: R) => void;
   /** A form for something new is empty again once it is in. */
   readonly empties?: boolean;
@@ -31,12 +36,29 @@ interface Props<T extends FieldValues, R> {
  * A form of one act: what is typed goes to the action as it stands, and the action's own schema says what is wrong with it, beside the field,
  * which is brought into sight. Nothing typed is lost by a refusal.
  */
-export function ActForm<T extends FieldValues, R>({ action, values, also, after, empties, label, className = "", children }: Props<T, R>) {
+export function ActForm<T extends FieldValues, R>({
+  action,
+  values,
+  also,
+  seen,
+  after,
+  empties,
+  label,
+  className = "",
+  children,
+}: Props<T, R>) {
   const form = useForm<T>({ defaultValues: values as DefaultValues<T> });
   const act = useAct(action, (value) => {
     if (empties) form.reset(values);
     else form.reset(form.getValues());
     after?.(value);
+  });
+  const read = useRef(seen);
+  const { isDirty } = form.formState;
+  useEffect(() => {
+    if (isDirty || JSON.stringify(seen) === JSON.stringify(read.current)) return;
+    read.current = seen;
+    form.reset(values);
   });
   const element = useRef<HTMLFormElement>(null);
   useEffect(() => {
@@ -48,7 +70,7 @@ export function ActForm<T extends FieldValues, R>({ action, values, also, after,
   const named = Object.keys(act.fields).some((name) => name in values);
   return (
     <FormProvider {...form}>
-      <State.Provider value={{ faults: act.fields, busy: act.busy, changed: form.formState.isDirty }}>
+      <State.Provider value={{ faults: act.fields, busy: act.busy, changed: isDirty }}>
         <form
           ref={element}
           noValidate
@@ -56,7 +78,7 @@ export function ActForm<T extends FieldValues, R>({ action, values, also, after,
           className={className}
           onSubmit={(event) => {
             event.preventDefault();
-            void form.handleSubmit((typed) => act.press({ ...also, ...typed }))();
+            void form.handleSubmit((typed) => act.press({ ...also, ...read.current, ...typed }))();
           }}
         >
           {children}

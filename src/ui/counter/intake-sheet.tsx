@@ -37,6 +37,7 @@ interface Props {
   readonly promise: string;
   readonly opening: Opening;
   readonly takeIn: Action<TakenIn>;
+  readonly twice: Action<string>;
 }
 
 const unknownModel: ModelChoice = { id: notInLibrary, name: "Not in the library (no schematic)", family: "star-drag-bridge" };
@@ -48,7 +49,7 @@ const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
 };
 
 /** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
-export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props) {
+export function IntakeSheet({ currency, today, promise, opening, takeIn, twice }: Props) {
   const {
     act,
     again,
@@ -74,6 +75,7 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props
     setInHand,
     setPictures,
     setValue,
+    mine,
     taken,
     tap,
     theirs,
@@ -119,7 +121,7 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn }: Props
           />
         }
       >
-        {taken && <TakenNote taken={taken} again={() => void again(taken)} />}
+        {taken && <TakenNote key={taken.job?.tag} taken={taken} again={() => void again(taken)} mine={mine} twice={twice} />}
         <Refused of={[act]} beside />
         <Refused message={pictureMessage} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">

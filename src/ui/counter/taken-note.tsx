@@ -1,4 +1,8 @@
 import Link from "next/link";
+import { useState } from "react";
+import type { Action } from "@/ui/act/press";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/refused";
 
 /** What became of a reel at the counter. */
 export interface TakenIn {
@@ -6,12 +10,38 @@ export interface TakenIn {
   readonly job: { readonly id: number; readonly tag: string } | null;
   readonly reelId: number;
   readonly declined: boolean;
+  /** The tag of a reel like it that was checked in a moment before, perhaps the same one at another computer. */
+  readonly twin: string | null;
 }
 
 /** What became of the reel that was just written down: hanging here, kept for its parts, or sent away. */
-export function TakenNote({ taken, again }: { taken: TakenIn & { readonly name: string }; again: () => void }) {
+export function TakenNote({
+  taken,
+  again,
+  mine,
+  twice,
+}: {
+  taken: TakenIn & { readonly name: string };
+  again: () => void;
+  /** Tags that were given at this page. */
+  mine: readonly string[];
+  twice: Action<string>;
+}) {
+  const [same, setSame] = useState<string | null>(null);
+  const act = useAct(twice, setSame);
+  const twin = taken.twin && !mine.includes(taken.twin) ? taken.twin : null;
+  if (same)
+    return (
+      <p role="status" className="mb-3 border-2 border-ink p-2">
+        It hangs here as{" "}
+        <Link className="act-link num" href={`/bench/${same}`}>
+          {same}
+        </Link>
+        ; {taken.job?.tag} is closed.
+      </p>
+    );
   return (
-    <p role="status" className="mb-3 border-2 border-ink p-2">
+    <div role="status" className="mb-3 border-2 border-ink p-2">
       {!taken.job ? (
         <>
           Kept for its parts.{" "}
@@ -33,6 +63,21 @@ export function TakenNote({ taken, again }: { taken: TakenIn & { readonly name: 
           )}
         </>
       )}
-    </p>
+      {twin && taken.job && (
+        <p className="mt-1">
+          <strong>
+            A moment before, another reel of theirs of this model was checked in as{" "}
+            <Link className="act-link num" href={`/bench/${twin}`}>
+              {twin}
+            </Link>
+            , without a serial.
+          </strong>{" "}
+          <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ jobId: taken.job!.id })}>
+            It is the same reel: close {taken.job.tag}
+          </button>
+          <Refused of={[act]} />
+        </p>
+      )}
+    </div>
   );
 }

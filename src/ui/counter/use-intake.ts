@@ -35,6 +35,7 @@ export function useIntake(promise: string, takeIn: Action<TakenIn>) {
   const [customer, setCustomer] = useState<CustomerChoice | null>(null);
   const [model, setModel] = useState<ModelChoice | null>(null);
   const [taken, setTaken] = useState<(TakenIn & { name: string; who: CustomerChoice | null }) | null>(null);
+  const [mine, setMine] = useState<readonly string[]>([]);
   // Counts whose turn it is at the page, so that a search field shows what is chosen for it.
   const [turn, setTurn] = useState(0);
   const [known, setKnown] = useState<Known | null>(null);
@@ -47,6 +48,7 @@ export function useIntake(promise: string, takeIn: Action<TakenIn>) {
   const act = useAct(takeIn, (answer) => {
     const values = form.getValues();
     setTaken({ ...answer, name: values.name || (customer?.name ?? ""), who: customer });
+    if (answer.job) setMine([...mine, answer.job.tag]);
     setTurn((before) => before + 1);
     setCustomer(null);
     setModel(null);
@@ -139,6 +141,7 @@ export function useIntake(promise: string, takeIn: Action<TakenIn>) {
     error,
     family,
     inHand,
+    mine,
     kind,
     known,
     lookUp,

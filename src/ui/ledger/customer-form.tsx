@@ -36,7 +36,8 @@ export function CustomerForm({ customer, save, retire }: { customer: Customer; s
         label={customer.name}
         className="grid w-full grid-cols-2 items-end gap-2"
         values={values}
-        also={{ id, rowVersion }}
+        also={{ id }}
+        seen={{ rowVersion }}
       >
         <Card />
         <FormChoice name="discountClass" label="Discount" of={discountClasses} />

@@ -4,6 +4,7 @@ import { editEdition, idFor, removeEdition } from "@/core/anatomy/draft";
 import { type Edition, editionOf, editionSchema } from "@/core/anatomy/edition";
 import { decodeSerial, patternFault, type SerialRule } from "@/core/anatomy/serial";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
+import { seenSerialRules } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
@@ -37,7 +38,8 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
   const { draft, change } = drafting;
   const { editions } = draft.anatomy;
   const [shownRules, setShownRules] = useState<readonly Rule[]>(rules);
-  const savingRules = useAct(saveRules);
+  const [seen, setSeen] = useState(seenSerialRules(rules));
+  const savingRules = useAct(saveRules, () => setSeen(seenSerialRules(shownRules)));
   const [serial, setSerial] = useState("");
   const fitting = shownRules.filter((rule) => rule.modelId === null || rule.modelId === modelId);
   const told = serial.trim() ? decodeSerial(fitting, serial) : null;
@@ -248,7 +250,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               type="button"
               className="key key-small"
               disabled={savingRules.busy || JSON.stringify(shownRules) === JSON.stringify(rules)}
-              onClick={() => savingRules.press({ maker, rules: shownRules })}
+              onClick={() => savingRules.press({ maker, rules: shownRules, seen })}
             >
               Save rules
             </button>

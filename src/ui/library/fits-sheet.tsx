@@ -8,6 +8,7 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import type { FitOffer } from "@/core/interchange/fit-offer";
 import { type Grade, grades, gradeWords, type InterchangeSet } from "@/core/interchange/interchange";
 import type { Kit } from "@/core/interchange/kit";
+import { seenSet } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
@@ -199,6 +200,7 @@ const singlePart: Choice = { id: "", name: "a single part" };
 
 function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Props & { set: InterchangeSet | null; onDone: () => void }) {
   const act = useAct(saveSet, onDone);
+  const [seen] = useState(seenSet(set));
   const [name, setName] = useState(set?.name ?? "");
   const [mark, setMark] = useState(set?.mark ?? "");
   const [chosen, setChosen] = useState<string[]>(set?.roles ?? []);
@@ -233,6 +235,7 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
         act.press({
           id: set?.id ?? idFor(name, []),
           isNew: set === null,
+          seen,
           name,
           mark,
           roles: chosen,

@@ -1,5 +1,6 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
+import { seenBin, seenOffer } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
@@ -23,12 +24,12 @@ export function PartFacts({ id, rowVersion, retired, save, retire, ...part }: Fa
   return (
     <div id="facts" className="mt-3 flex flex-col gap-2">
       <ActForm
-        key={rowVersion}
         action={save}
         label="Facts of the part"
         className="flex flex-col gap-2"
         values={{ name: part.name, priceMinor: formatMinor(part.priceMinor), supersededBy: part.supersededBy, hazard: part.hazard }}
-        also={{ id, rowVersion }}
+        also={{ id }}
+        seen={{ rowVersion }}
       >
         <FormText name="name" label="Name" />
         <FormText name="priceMinor" label="Price, for jobs opened from now on" figures />
@@ -96,7 +97,7 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
           label="Add or change an offer"
           className="flex flex-wrap items-end gap-2"
           values={{ supplierId: Object.keys(suppliers)[0] ?? "", priceMinor: "", pack: "1", breakFrom: "", breakPriceMinor: "" }}
-          also={{ partTypeId }}
+          also={{ partTypeId, seen: Object.fromEntries(offers.map((offer) => [offer.supplierId, seenOffer(offer)])) }}
           empties
         >
           <FormChoice name="supplierId" label="Supplier" of={suppliers} className="min-w-32 flex-1" />
@@ -148,12 +149,12 @@ export function PartBin({ number, bin, save }: BinProps) {
         )}
       </p>
       <ActForm
-        key={`${bin?.bin} ${bin?.count} ${bin?.minimum}`}
         action={save}
         label="Bin of this part"
         className="flex flex-wrap items-end gap-2"
         values={{ bin: bin?.bin ?? "", count: String(bin?.count ?? ""), minimum: String(bin?.minimum ?? 0) }}
         also={{ number }}
+        seen={{ seen: seenBin(bin), countSeen: bin?.count ?? null }}
       >
         <FormText name="bin" label="Bin" className="w-24" />
         <FormText name="count" label="In stock" figures className="w-24" />

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { useFormContext } from "react-hook-form";
+import { seenWeek } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
@@ -45,6 +46,7 @@ export function PeopleHours({ people, revision, today, tomorrow, set, off, back 
             label={`Hours of ${person.name}`}
             className="flex flex-wrap items-end gap-2"
             also={{ personId: person.id }}
+            seen={{ seen: seenWeek(person.minutes) }}
             values={{ hours: Object.fromEntries(short.map((_, i) => [`d${i + 1}`, hoursText(person.minutes[i]!)])) }}
           >
             {short.map((day, i) => (

@@ -125,7 +125,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
                       faultId: fault.id,
                       findingId: link.finding,
                       strength: event.target.value === "never" ? null : event.target.value,
-                      note: link.note,
+                      note: null,
                     })
                   }
                 >

@@ -1,4 +1,5 @@
 "use client";
+import { seenPerson } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSecret, FormSend, FormText } from "@/ui/controls/form";
 import { RetireKey } from "@/ui/controls/retire-key";
@@ -32,7 +33,14 @@ export function People({ people, me, former, add, change, retire, setSecret }: P
           <summary className="act-link min-h-10">Names and roles</summary>
           {people.map(({ id, name, role }) => (
             <div key={id} className="rule-row flex items-end gap-2 py-1">
-              <ActForm action={change} label={name} className="flex flex-1 items-end gap-2" values={{ name, role }} also={{ id }}>
+              <ActForm
+                action={change}
+                label={name}
+                className="flex flex-1 items-end gap-2"
+                values={{ name, role }}
+                also={{ id }}
+                seen={{ seen: seenPerson({ name, role }) }}
+              >
                 <FormText name="name" label="Name" className="flex-1" />
                 <FormChoice name="role" label="Role" of={roles} />
                 <FormSend whenChanged>Save</FormSend>

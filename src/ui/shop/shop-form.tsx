@@ -55,7 +55,7 @@ export function ShopForm({ settings, seen, save }: { settings: Settings; seen: s
       action={save}
       label="Rules of the shop"
       className="flex flex-col gap-3"
-      also={{ seen }}
+      seen={{ seen }}
       values={{
         ...settings,
         ratePerHourMinor: formatMinor(settings.ratePerHourMinor),

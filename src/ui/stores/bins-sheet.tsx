@@ -2,6 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
+import { seenBin } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
@@ -162,6 +163,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
           label="A bin for a part"
           className="flex flex-col gap-2 self-start"
           values={{ number: has ? "" : newNumber, bin: "", count: "", minimum: "0" }}
+          also={{ seen: seenBin(null) }}
           empties
         >
           <h2>A bin for a part</h2>
@@ -264,6 +266,7 @@ function BinRow({
                 className="flex flex-wrap items-end gap-2"
                 values={{ bin: line.bin, minimum: String(line.minimum) }}
                 also={{ number: line.number, count: null }}
+                seen={{ seen: seenBin(line) }}
                 after={() => setMoving(false)}
               >
                 <FormText name="bin" label="Bin" className="w-28" />

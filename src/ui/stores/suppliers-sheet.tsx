@@ -2,6 +2,7 @@
 import { formatMinor } from "@/core/money/money";
 import type { PriceListTold } from "@/core/ordering/price-list";
 import type { OrderRules } from "@/core/ordering/rules";
+import { seenOrderRules } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
@@ -63,7 +64,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
         <div>
           {!suppliers.length && <p>No supplier yet. Add the first one here; what it sells is added at the part.</p>}
           {suppliers.map((supplier) => (
-            <div key={`${supplier.id} ${supplier.rowVersion}`} className="rule-row py-3">
+            <div key={supplier.id} className="rule-row py-3">
               <div className="flex flex-wrap items-end gap-2">
                 <ActForm
                   action={save}
@@ -77,7 +78,8 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
                     smallestOrderMinor: supplier.smallestOrderMinor ? formatMinor(supplier.smallestOrderMinor) : "",
                     email: supplier.email,
                   }}
-                  also={{ id: supplier.id, rowVersion: supplier.rowVersion }}
+                  also={{ id: supplier.id }}
+                  seen={{ rowVersion: supplier.rowVersion }}
                 >
                   <Card currency={currency} />
                   <FormSend whenChanged>Save</FormSend>
@@ -113,6 +115,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
             action={saveRules}
             label="What the plan reckons with"
             className="flex flex-col gap-2 self-start"
+            seen={{ seen: seenOrderRules(rules) }}
             values={{
               lateShareBasisPoints: String(rules.lateShareBasisPoints / 100),
               leftOverDays: String(rules.leftOverDays),

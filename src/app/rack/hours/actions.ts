@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { typedNumber } from "@/app/server/typed";
+import { seenSchema } from "@/core/seen";
 import { addPersonOff, removePersonOff, setPersonHours } from "@/data/shop/person-hours";
 import type { Press } from "@/ui/act/press";
 
@@ -11,13 +12,15 @@ const week = defineAction({
   permission: "shop",
   input: z.object({
     personId: z.number().int().positive(),
+    seen: seenSchema,
     hours: z.object({ d1: hours, d2: hours, d3: hours, d4: hours, d5: hours, d6: hours, d7: hours }),
   }),
-  run: (ctx, { personId, hours: { d1, d2, d3, d4, d5, d6, d7 } }) =>
+  run: (ctx, { personId, seen, hours: { d1, d2, d3, d4, d5, d6, d7 } }) =>
     setPersonHours(
       ctx,
       personId,
       [d1, d2, d3, d4, d5, d6, d7].map((each) => (each === "" ? 0 : Math.round(each * 60))),
+      seen,
     ),
 });
 /** Sets somebody's week at the bench. */

@@ -35,7 +35,7 @@ const strength = defineAction({
     faultId: z.string().max(60),
     findingId: z.string().min(1, "Choose a sign from the list.").max(60),
     strength: z.enum([...strengthIds, "as-common"]).nullable(),
-    note: z.string().trim().max(200, "At most 200 characters."),
+    note: z.string().trim().max(200, "At most 200 characters.").nullable(),
   }),
   run: (ctx, input) => setStrength(ctx, input.faultId, input.findingId, input.strength, input.note),
 });

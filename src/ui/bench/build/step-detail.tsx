@@ -2,6 +2,7 @@ import Link from "next/link";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import { buildCautions } from "@/core/safety/act-cautions";
+import { seenValue } from "@/core/seen";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { RingScrew } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
@@ -74,6 +75,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn,
               label="Measured, repeated, how much"
               className="flex items-end gap-2"
               values={{ words: noted }}
+              seen={{ seen: seenValue(noted) }}
               also={{ jobId: head.jobId, operationId: step.operation.id }}
             >
               <FormText

@@ -6,6 +6,7 @@ import { typicalShapes } from "@/core/anatomy/typical-shape";
 import { type ExpectedPiece, usualCount } from "@/core/families/expected-pieces";
 import { seatsLeft } from "@/core/families/loose-tray";
 import { cautionsAt } from "@/core/safety/cautions";
+import { seenValue } from "@/core/seen";
 import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
@@ -224,7 +225,12 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
             className="flex flex-col gap-3"
             onSubmit={(event) => {
               event.preventDefault();
-              naming.press({ jobId: head.jobId, well: shown.well, name: new FormData(event.currentTarget).get("name") });
+              naming.press({
+                jobId: head.jobId,
+                well: shown.well,
+                name: new FormData(event.currentTarget).get("name"),
+                seen: seenValue(shown.name),
+              });
             }}
           >
             <h2>Well {shown.well}</h2>

@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { jobId, step } from "@/app/server/bench-input";
+import { seenSchema } from "@/core/seen";
 import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
 import { markOilPoints } from "@/data/bench/oil-points";
 import { learnAct } from "@/data/bench/playbook";
@@ -91,8 +92,8 @@ export async function stepUndone(press: Press) {
 const noted = defineAction({
   name: "step-noted",
   permission: "bench",
-  input: step.extend({ words: z.string().trim().max(160, "At most 160 characters.") }),
-  run: (ctx, input) => noteStep(ctx, input.jobId, input.operationId, input.words),
+  input: step.extend({ words: z.string().trim().max(160, "At most 160 characters."), seen: seenSchema }),
+  run: (ctx, input) => noteStep(ctx, input.jobId, input.operationId, input.words, input.seen),
 });
 export async function noteStepOfJob(press: Press) {
   return noted(press);

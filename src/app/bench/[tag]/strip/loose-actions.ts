@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
+import { seenSchema } from "@/core/seen";
 import { makeSchematic, nameLoosePart, putLooseBack, serveLooseInPlace, takeLoosePart } from "@/data/bench/loose-parts";
 import type { Press } from "@/ui/act/press";
 
@@ -37,8 +38,8 @@ export async function putLooseLastBack(press: Press) {
 const name = defineAction({
   name: "loose-name",
   permission: "bench",
-  input: z.object({ jobId, well: z.number().int().positive(), name: z.string().trim().max(80, "At most 80 letters.") }),
-  run: (ctx, input) => nameLoosePart(ctx, input.jobId, input.well, input.name),
+  input: z.object({ jobId, well: z.number().int().positive(), name: z.string().trim().max(80, "At most 80 letters."), seen: seenSchema }),
+  run: (ctx, input) => nameLoosePart(ctx, input.jobId, input.well, input.name, input.seen),
 });
 export async function nameLoose(press: Press) {
   return name(press);

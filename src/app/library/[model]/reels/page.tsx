@@ -2,6 +2,7 @@ import Link from "next/link";
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { shownVariants } from "@/app/server/variants";
 import { formatMinor } from "@/core/money/money";
+import { seenValue } from "@/core/seen";
 import { extrasOfModel } from "@/data/bench/extra-pieces";
 import { builtOf } from "@/data/catalogue/built";
 import { listReelsOfModel } from "@/data/catalogue/editions";
@@ -40,6 +41,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
           className="flex items-end gap-2"
           values={{ value: worth === null ? "" : formatMinor(worth) }}
           also={{ modelId: model.id }}
+          seen={{ seen: seenValue(worth) }}
         >
           <FormText
             name="value"

@@ -100,6 +100,11 @@ const serve = (secure) => (request, response) => {
   for (const name of ["x-forwarded-for", "x-forwarded-host", "x-forwarded-proto", "x-forwarded-port", "x-real-ip", "forwarded"])
     delete request.headers[name];
   if (secure) request.headers["x-forwarded-proto"] = "https";
+  // An act answers for itself, whatever befalls it (app/server/action.ts): what Next still fails at was no act, and that is the sender's fault.
+  if (request.method === "POST" && !/^\/(api|q)\//.test(request.url)) {
+    const writeHead = response.writeHead.bind(response);
+    response.writeHead = (status, ...rest) => writeHead(status === 500 ? 400 : status, ...rest);
+  }
   void handle(request, response);
 };
 

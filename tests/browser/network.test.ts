@@ -100,13 +100,15 @@ describe("another device", () => {
       [elsewhere, server.base],
       [undefined, server.lan!.base],
     ] as const) {
-      for (const file of files) expect((await ask(base + file, { from })).status, file).toBe(401);
+      // From another address this computer's own names are none of its.
+      const shut = from ? 403 : 401;
+      for (const file of files) expect((await ask(base + file, { from })).status, file).toBe(shut);
       const strange = await ask(`${base}/q/no-quote-has-this-link`, { from });
-      expect(strange.status).toBe(410);
+      expect(strange.status).toBe(from ? 403 : 410);
       for (const name of names) expect(strange.body.includes(name), `${name} at a strange link`).toBe(false);
       for (const page of pages) {
         const { body } = await ask(base + page, { from });
-        expect(body, page).toContain("/sign-in");
+        expect(body, page).toContain(from ? "does not answer to the name" : "/sign-in");
         for (const name of names) expect(body.includes(name), `${name} at ${page}`).toBe(false);
       }
       const press = { pressId: "press-from-nowhere", act: "take-part", input: { jobId: 7, positionId: "spool" } };
@@ -116,7 +118,7 @@ describe("another device", () => {
         headers: { "content-type": "application/json", origin: base },
         body: JSON.stringify(press),
       });
-      expect(sent.status).toBe(401);
+      expect(sent.status).toBe(shut);
     }
     expect(server.value("SELECT count(*) FROM press WHERE id = 'press-from-nowhere'")).toBe(0);
   }, 120_000);
@@ -133,18 +135,57 @@ describe("another device", () => {
       [server.base, elsewhere],
       [server.lan!.base, undefined],
     ] as const)
-      expect((await ask(`${base}/api/find?q=a`, { from, headers: claims })).status).toBe(401);
+      expect((await ask(`${base}/api/find?q=a`, { from, headers: claims })).status).toBe(from ? 403 : 401);
     // And a name it was not started with is none of its own.
     expect((await ask(`${server.lan!.base}/sign-in`, { headers: { host: "127.0.0.1" } })).status).not.toBe(500);
     expect((await ask(`${server.lan!.base}/sign-in`, { headers: { host: "bench.example" } })).status).toBe(403);
   });
 
-  it("may send a name and a passphrase before it is in, and nothing large", async () => {
-    const large = { "content-type": "text/plain", origin: server.lan!.base };
-    const sent = await ask(`${server.lan!.base}/sign-in`, { method: "POST", headers: large, body: "x".repeat(70_000) }).catch(() => ({
-      status: 413,
-    }));
-    expect(sent.status).toBe(413);
+  it("may send a name and a passphrase before it is in, and nothing large, whatever cookie it makes up", async () => {
+    for (const cookie of ["", `__Host-zorbek=${"a".repeat(43)}`])
+      for (const path of ["/sign-in", "/api/press", "/api/photos", "/library"]) {
+        const large = { "content-type": "text/plain", origin: server.lan!.base, ...(cookie ? { cookie } : {}) };
+        const sent = await ask(`${server.lan!.base}${path}`, { method: "POST", headers: large, body: "x".repeat(1_000_000) }).catch(() => ({
+          status: 413,
+        }));
+        expect(sent.status, `${path} ${cookie}`).toBe(413);
+      }
+  });
+
+  it("is answered by the name it was reached by alone, and not as this computer", async () => {
+    const { port } = new URL(server.lan!.base);
+    for (const host of ["localhost", `localhost:${port}`, `127.0.0.1:${new URL(server.base).port}`, `[::1]:${port}`])
+      expect((await ask(`${server.lan!.base}/api/find?q=a`, { headers: { host } })).status, host).toBe(403);
+  });
+
+  it("has its own address as origin: another scheme or port of the same host is another house", async () => {
+    const { host, hostname, port } = new URL(server.lan!.base);
+    for (const origin of [`http://${host}`, `https://${hostname}:${Number(port) + 1}`, `https://${hostname}`, "null", "garbage"]) {
+      const headers = { origin, "content-type": "application/json" };
+      expect((await ask(`${server.lan!.base}/api/press`, { method: "POST", headers, body: "{}" })).status, origin).toBe(403);
+      // Every act and page of Next's own goes the same way.
+      expect(
+        (await ask(`${server.lan!.base}/sign-in`, { method: "POST", headers: { ...headers, "next-action": "a" }, body: "[]" })).status,
+      ).toBe(403);
+    }
+  });
+
+  it("gets a refusal for a body that is no act, and never the program's own fault", async () => {
+    const { base } = server;
+    const bodies = [
+      ["application/json", "{"],
+      ["text/plain;charset=UTF-8", "not an act"],
+      ["multipart/form-data; boundary=x", "--x\r\nno part"],
+      ["application/x-www-form-urlencoded", "a=1"],
+    ] as const;
+    for (const action of [undefined, "0".repeat(42), "garbage", "__proto__"])
+      for (const [type, body] of bodies)
+        for (const path of ["/", "/shop", "/counter"]) {
+          const headers = { origin: base, "content-type": type, ...(action ? { "next-action": action } : {}) };
+          const { status } = await ask(base + path, { method: "POST", headers, body });
+          expect(status >= 400 && status < 500, `${action} ${type} ${path}: ${status}`).toBe(true);
+        }
+    expect((await ask(base)).status).toBe(200);
   });
 
   it("takes a press as JSON alone, and from its own pages alone", async () => {

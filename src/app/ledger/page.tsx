@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { mayRead, whoAsks } from "@/app/server/person";
 import { readPage } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
 import { benchWays } from "@/core/ways/ways";
@@ -173,19 +174,20 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
 }
 
 /** One card: its facts, what may be done with it, and the name an invoice keeps. */
-function OneCustomer({ db, customer }: { db: Db; customer: Customer }) {
+async function OneCustomer({ db, customer }: { db: Db; customer: Customer }) {
+  const { person } = await whoAsks(db);
   const kept = invoiceName(db, customer.id);
   return (
     <>
       <h1>Reels of {customer.name}</h1>
       <CustomerStory db={db} customerId={customer.id} name={customer.name} />
-      <CustomerForm key={customer.rowVersion} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
+      <CustomerForm key={customer.id} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
       {kept && (
         <p>
           Invoices keep the name {kept.name} until {dateWords(kept.until)}.
         </p>
       )}
-      {customer.name !== erasedName && (
+      {person && mayRead(person, "everything") && customer.name !== erasedName && (
         <EraseForm
           key={`erase ${customer.id}`}
           id={customer.id}

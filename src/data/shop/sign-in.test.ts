@@ -159,7 +159,7 @@ describe("a PIN on this computer", () => {
     expect(refusal(() => setSecret(ctx, tobin, "passphrase", { now: "password1234", before: "" })).field).toBe("now");
   });
 
-  it("stands against somebody who tries all of them for a day: fewer than a hundred go", () => {
+  it("stands against somebody who tries all of them for a day: fewer than 120 go", () => {
     const { db, tobin, tried } = shop();
     let now = 0;
     let tries = 0;

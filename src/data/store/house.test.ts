@@ -9,6 +9,7 @@ import { addModelVersion, getCurrentModelVersion } from "@/data/catalogue/models
 import { changeCustomer, findCustomer } from "@/data/customers/customers";
 import { findJob } from "@/data/jobs/jobs";
 import { pricesInJob } from "@/data/parts/wanted";
+import { addPerson, findPerson } from "@/data/shop/people";
 import { migrate, openDatabase } from "./database";
 import { findAnything } from "./find";
 import { listJournal } from "./journal";
@@ -97,6 +98,16 @@ describe("presses", () => {
     const { ctx } = openWorkshop();
     pressOnce(ctx, { id: "press-0003", action: "a" }, () => 1);
     expect(refusal(() => pressOnce(ctx, { id: "press-0003", action: "b" }, () => 2)).code).toBe("press-reused");
+  });
+
+  it("answers whoever pressed alone, and keeps an answer that is a secret nowhere", () => {
+    const { ctx, db } = openWorkshop();
+    const another = { ...ctx, person: findPerson(db, addPerson(ctx, { name: "Another", role: "counter" }))! };
+    const press = { id: "press-0004", action: "invite", secretAnswer: true };
+    expect(pressOnce(ctx, press, () => ({ code: "heron-seven" }))).toEqual({ code: "heron-seven" });
+    expect(refusal(() => pressOnce(ctx, press, () => 0)).code).toBe("answered-once");
+    expect(refusal(() => pressOnce(another, press, () => 0)).code).toBe("press-reused");
+    expect(JSON.stringify(db.prepare("SELECT * FROM press").all())).not.toContain("heron-seven");
   });
 });
 

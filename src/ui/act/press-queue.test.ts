@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type Answer, createPressQueue, type QueuedPress } from "./press-queue";
+import { type Answer, createPressQueue, type QueuedPress, SignedOut } from "./press-queue";
 
 const press = (n: number): QueuedPress => ({ id: `press-${n}`, act: "take", input: { n }, words: `part ${n} off`, about: "Z" });
 const ok = (revision: number): Answer => ({ ok: true, value: null, revision });
@@ -103,6 +103,32 @@ describe("the queue of presses", () => {
     expect(queue.state().done.map(({ id }) => id)).toEqual(["press-2"]);
     queue.shown(7);
     expect(queue.state().done).toEqual([]);
+  });
+
+  it("keeps what was pressed while nobody is signed in, says so, and sends it once somebody is", async () => {
+    let signedIn = false;
+    const server = bench(() => null);
+    const send = async (one: QueuedPress) => {
+      if (!signedIn) throw new SignedOut();
+      return server.send(one);
+    };
+    let wait: (() => void) | null = null;
+    const queue = createPressQueue({
+      ...server,
+      send,
+      settled: () => undefined,
+      pause: () => new Promise<void>((go) => (wait = go)),
+    });
+    queue.add(press(1));
+    queue.add(press(2));
+    await settle();
+    expect(queue.state()).toMatchObject({ signedOut: true, pending: [{ id: "press-1" }, { id: "press-2" }] });
+    expect(server.kept()).toHaveLength(2);
+    signedIn = true;
+    wait!();
+    await settle();
+    expect(queue.state()).toMatchObject({ signedOut: false, pending: [] });
+    expect(server.done).toEqual(["press-1", "press-2"]);
   });
 
   it("says that nobody answers from the second try on, and takes it back with the answer", async () => {

@@ -155,7 +155,7 @@ describe("a comeback", () => {
     await person.press("Friction washers worn thin");
     await person.press("Proved");
     await person.press("1 found: on to Quote");
-    await person.sees("(again, free)");
+    await person.sees("(our own work, free)");
   });
 
   it("is refused where nothing of ours stands under the serial, and nothing typed is lost", async () => {

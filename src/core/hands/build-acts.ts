@@ -45,7 +45,7 @@ export function buildWord(step: BuildStep, types: ReadonlyMap<string, PartType>,
 }
 
 /**
- * The act that begins with a step: a check stands alone; else the steps of its batch that can follow at once, with the pressing in, the states
+ * The act that begins with a step: a check, or a step left for later, stands alone; else the steps of its batch that can follow at once, with the pressing in, the states
  * and the tightening that belong to them, up to the next check. One word stands in an act, not two.
  */
 export function buildActFrom(
@@ -55,7 +55,8 @@ export function buildActFrom(
   firstId: string,
 ): BuildAct {
   const first = steps.find(({ operation }) => operation.id === firstId);
-  if (!first || first.operation.kind === "gate") return { operationIds: [firstId], batch: null };
+  // A check stands alone, and so does what was left for later: it is done, or left off by a word.
+  if (!first || first.operation.kind === "gate" || isOwed(first)) return { operationIds: [firstId], batch: null };
   const batchOf = (step: BuildStep) =>
     step.position ? batches.find(({ positionIds }) => positionIds.includes(step.position!.id)) : undefined;
   const done = new Set(steps.filter(isSettled).map(({ operation }) => operation.id));

@@ -58,6 +58,9 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn,
             {step.well.verdict === "replace" && !step.well.renewed && ": to be replaced, the new piece is not here yet"}
           </p>
         )}
+        {step.state === "skipped" && (step.well?.leftOutReason || step.note) && (
+          <p className="mt-1 font-semibold">Left off: {step.well?.leftOutReason || step.note}. Done puts it in after all.</p>
+        )}
         {isGate && step.state !== "failed" && <p className="mt-1">Test it now: what comes next covers it.</p>}
         {isGate && step.state === "failed" && <GateTraps traps={traps} busy={busy} onOpen={onOpen} />}
         <Cautions

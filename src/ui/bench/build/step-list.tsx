@@ -86,6 +86,9 @@ interface RowProps extends Pick<Props, "onChoose"> {
   readonly current: boolean;
 }
 
+/** The step itself was left off by a word, not one that goes with another. */
+const leftOff = ({ state, well, note }: StepAtBuild) => state === "skipped" && (note !== "" || (well?.leftOutReason ?? null) !== null);
+
 const StepRow = memo(function StepRow({ step, number, here, current, onChoose }: RowProps) {
   return (
     <li className="rule-row" data-step={step.operation.id}>
@@ -101,7 +104,13 @@ const StepRow = memo(function StepRow({ step, number, here, current, onChoose }:
           {step.operation.words}
         </span>
         <span className="ml-auto pr-1 text-note whitespace-nowrap">
-          {step.notDue ? (step.operation.kind === "lubricate" ? "the seal stays whole" : "a part stays out") : stateWords[step.state]}
+          {leftOff(step)
+            ? "left off"
+            : step.notDue
+              ? step.operation.kind === "lubricate"
+                ? "the seal stays whole"
+                : "a part stays out"
+              : stateWords[step.state]}
         </span>
       </button>
     </li>

@@ -53,7 +53,14 @@ interface Props {
   readonly tick: Action<void>;
   readonly leaveOut: Action<void>;
   /** Pieces that came off and are settled, and checks that passed, tests after the work: what may be said of a reel with nothing open. */
-  readonly together: { readonly pieces: number; readonly checks: number; readonly tested: number };
+  readonly together: {
+    /** That came off and are back. */
+    readonly pieces: number;
+    readonly checks: number;
+    readonly tested: number;
+    /** What came off and stays out, with the word it was left off by. */
+    readonly out: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+  };
   readonly handBack: Action<{ totalMinor: number }>;
   readonly corrections: readonly ShownCorrection[];
   readonly addCorrection: Action<void>;
@@ -162,7 +169,7 @@ export function ReturnSheet({
               {putRightMinor === null
                 ? `Nothing. ${[
                     together.pieces &&
-                      `${together.pieces === 1 ? "The one piece" : `All ${together.pieces} pieces`} that came off are back or left off by a word.`,
+                      `${together.pieces === 1 ? "The one piece" : `All ${together.pieces} pieces`} that came off ${together.pieces === 1 ? "is" : "are"} back.`,
                     together.checks && `${together.checks} ${together.checks === 1 ? "check" : "checks"} passed.`,
                     brought.length && "Everything that came with it is ticked.",
                   ]
@@ -170,6 +177,23 @@ export function ReturnSheet({
                     .join(" ")}`
                 : "Nothing: every test is answered, everything that came with it is ticked."}
             </p>
+          )}
+          {together.out.length > 0 && (
+            <div className="mt-2 border border-ink p-2">
+              <p className="font-semibold">{head.closed ? "Went home without:" : "Goes home without:"}</p>
+              <ul>
+                {together.out.map(({ id, name, why }) => (
+                  <li key={id}>
+                    {name}: {why}
+                    {!head.closed && (
+                      <Link className="act-link ml-2" href={`/bench/${head.tag}/build`}>
+                        Put it in at Build
+                      </Link>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </div>
           )}
           <ul className="mt-2 flex flex-col gap-2">
             {blocks.map((block) => (

@@ -41,6 +41,8 @@ export default async function ReturnPage(props: StationProps) {
   const claims = claimsOf(db, job);
   const invoice = job.closedAt ? invoiceOfJob(db, job.id) : null;
   const paper = invoice === null ? null : findPaper(db, invoice);
+  const wells = listWells(db, job.id);
+  const seatNames = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
   const dates = serviceDates(db, job, reportDates(job));
   return (
     <ReturnSheet
@@ -65,7 +67,10 @@ export default async function ReturnPage(props: StationProps) {
         )
       }
       together={{
-        pieces: listWells(db, job.id).length,
+        pieces: wells.filter(({ leftOutReason }) => leftOutReason === null).length,
+        out: wells.flatMap(({ positionId, leftOutReason }) =>
+          leftOutReason === null ? [] : [{ id: positionId, name: seatNames.get(positionId) ?? positionId, why: leftOutReason }],
+        ),
         checks: getBuild(db, job, version).steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
         tested: listObservations(db, job.id).filter(({ phase }) => phase === "after").length,
       }}

@@ -80,7 +80,7 @@ export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): Labou
 
 /** What opening costs beyond the faults' own work, which is done in what is opened; null where that work costs as much. */
 function beyondFaults({ minutes, priceMinor }: LabourLine, { faultMinutes = 0, ratePerHourMinor = 0 }: ServiceOfJob): LabourLine | null {
-  const words = "What was opened for it: cleaned, oiled and checked";
+  const words = "What is opened for it: cleaned, oiled and checked";
   if (priceMinor === undefined) return minutes > faultMinutes ? { words, minutes: minutes - faultMinutes } : null;
   const rest = priceMinor - labourPrice(faultMinutes, ratePerHourMinor);
   return rest > 0 ? { words, minutes: Math.max(0, minutes - faultMinutes), priceMinor: rest } : null;

@@ -312,6 +312,16 @@ export function BuildSheet(props: Props) {
               name={lead.position.name}
             />
           )}
+          {step && undone && !isGate && (isOwed(step) || waitsForPiece(step)) && !head.closed && (
+            <LeftOff
+              key={`off ${step.operation.id}`}
+              jobId={head.jobId}
+              operationId={step.operation.id}
+              name={step.position?.name ?? step.operation.words}
+              leaveOff={props.leaveOff}
+              onDone={settle}
+            />
+          )}
           {step && (
             <StepDetail
               head={head}
@@ -323,6 +333,7 @@ export function BuildSheet(props: Props) {
               busy={busy}
               learn={learn}
               noted={props.noted[step.operation.id] ?? ""}
+              covered={steps.some(({ needs, state }) => state !== "done" && needs.includes(step.operation.id))}
               noteStep={props.noteStep}
               onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: step.operation.id })}
             />
@@ -336,16 +347,6 @@ export function BuildSheet(props: Props) {
               seat={step?.operation.kind === "place" && step.state !== "done" ? step.position : null}
               busy={busy}
               onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
-            />
-          )}
-          {step && undone && !isGate && (isOwed(step) || waitsForPiece(step)) && !head.closed && (
-            <LeftOff
-              key={`off ${step.operation.id}`}
-              jobId={head.jobId}
-              operationId={step.operation.id}
-              name={step.position?.name ?? step.operation.words}
-              leaveOff={props.leaveOff}
-              onDone={settle}
             />
           )}
           {old.length > 0 && (

@@ -27,6 +27,8 @@ interface Props {
   readonly busy: boolean;
   readonly learn: Action<{ number: number }>;
   readonly noted: string;
+  /** Something still to come stands on this step. */
+  readonly covered: boolean;
   readonly noteStep: Action<void>;
   readonly onOpen: (operationId: string) => void;
 }
@@ -40,7 +42,7 @@ const ruledByWords = {
 } as const;
 
 /** All that is known of one step: how the part lies, where it goes, what goes on it, what goes wrong here; of a check where to look when it fails. */
-export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn, noted, noteStep, onOpen }: Props) {
+export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn, noted, covered, noteStep, onOpen }: Props) {
   const isGate = step.operation.kind === "gate";
   const way = wayRound(step.position ?? {}, step.well?.orientation ?? "");
   return (
@@ -61,7 +63,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn,
         {step.state === "skipped" && (step.well?.leftOutReason || step.note) && (
           <p className="mt-1 font-semibold">Left off: {step.well?.leftOutReason || step.note}. Done puts it in after all.</p>
         )}
-        {isGate && step.state !== "failed" && <p className="mt-1">Test it now: what comes next covers it.</p>}
+        {isGate && step.state !== "failed" && <p className="mt-1">Test it now{covered && ": what comes next covers it"}.</p>}
         {isGate && step.state === "failed" && <GateTraps traps={traps} busy={busy} onOpen={onOpen} />}
         <Cautions
           said={buildCautions(

@@ -11,6 +11,7 @@ import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { DeclineForm } from "@/ui/bench/quote/decline-form";
 import { type StationId, stationNames } from "@/ui/bench/stations-words";
 import { Key, MainKey } from "@/ui/controls/keys";
+import { NextLink } from "@/ui/controls/next-link";
 import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
 import { PaymentForm } from "@/ui/papers/paper-forms";
@@ -114,6 +115,7 @@ export function ReturnSheet({
   const ticking = useAct(tick);
   const closing = useAct(handBack);
   const hangs = head.reached === "return";
+  const first = blocks.flatMap(({ code }) => wayOf[code] ?? [])[0];
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
   const readyWords =
     declinedReason !== null
@@ -145,6 +147,9 @@ export function ReturnSheet({
           >
             Return it
           </MainKey>
+        ) : first ? (
+          // What would be refused leads to where it is put right.
+          <NextLink href={`/bench/${head.tag}/${first}`} words={`First: ${stationNames[first]}`} />
         ) : (
           <MainKey busy={readying.busy || readying.stale} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
             {readyWords}

@@ -69,6 +69,16 @@ function nextMethod(groups: readonly TrayGroup[], plan: CleanPlan, soaks: readon
   return hand?.method ?? soaks[0]?.method ?? null;
 }
 
+/** What the press says was done: an old lining is left alone, not cleaned. */
+const byHandWords = (waiting: number, alone: number): string =>
+  alone === waiting
+    ? `${alone} left alone`
+    : alone > 0
+      ? `${waiting - alone} cleaned by hand, ${alone} left alone`
+      : waiting === 1
+        ? "Cleaned by hand"
+        : `All ${waiting} cleaned by hand`;
+
 /** The tray by method: what goes into which bath first, what the hands do while it soaks, and everything counted back into its well. */
 export function CleanSheet(props: Props) {
   const { head, positions, partTypes, wells, groups, plan, apart, soaks } = props;
@@ -132,7 +142,7 @@ export function CleanSheet(props: Props) {
           words="All cleaned by hand"
           onPress={() => allByHand.press({ jobId: head.jobId })}
         >
-          {waiting.length === 1 ? "Cleaned by hand" : `All ${waiting.length} cleaned by hand`}
+          {byHandWords(waiting.length, groups.find(({ method }) => method === "leave-dry")?.waiting.length ?? 0)}
         </MainKey>
       );
     if (head.closed || !group || allClean) return <NextLink href={next} words={props.next === "parts" ? "On to Parts" : "On to Build"} />;

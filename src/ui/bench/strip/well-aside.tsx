@@ -1,6 +1,7 @@
 "use client";
 import { memo, useDeferredValue } from "react";
 import type { PartType, Position } from "@/core/anatomy/types";
+import { mayBeAsbestos } from "@/core/safety/linings";
 import type { Well } from "@/core/teardown/well";
 import type { Choice } from "@/core/ways/ways";
 import type { Action } from "@/ui/act/press";
@@ -29,24 +30,14 @@ export function WellAside(props: Props) {
 const Aside = memo(function Aside({ head, shown, seats, partTypes, note, learn, bearings, sayLining }: Props) {
   const position = seats.get(shown.positionId);
   if (!position) return null;
+  const type = partTypes[position.partTypeId]!;
+  const lining = <LiningChoice jobId={head.jobId} closed={head.closed} positionId={shown.positionId} type={type} say={sayLining} />;
+  const doubtful = mayBeAsbestos(type);
   return (
     <div key={shown.positionId} className="flex flex-col gap-3">
-      <WellForm
-        head={head}
-        shown={shown}
-        position={position}
-        type={partTypes[position.partTypeId]!}
-        note={note}
-        at="strip"
-        bearings={bearings}
-      />
-      <LiningChoice
-        jobId={head.jobId}
-        closed={head.closed}
-        positionId={shown.positionId}
-        type={partTypes[position.partTypeId]!}
-        say={sayLining}
-      />
+      {doubtful && lining}
+      <WellForm head={head} shown={shown} position={position} type={type} note={note} at="strip" bearings={bearings} />
+      {!doubtful && lining}
       <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
       <details>
         <summary className="act-link min-h-10">Note for this model</summary>

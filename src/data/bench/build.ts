@@ -1,5 +1,6 @@
 import type { Batch } from "@/core/anatomy/types";
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
+import type { Observation } from "@/core/proving/observation";
 import { buildOrder } from "@/core/teardown/build-order";
 import { buriedBy } from "@/core/teardown/buried-by";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
@@ -7,6 +8,7 @@ import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
 import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
+import { stillHold } from "@/core/teardown/proved";
 import type { Step, StepState } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { ModelVersion } from "@/data/catalogue/models";
@@ -100,11 +102,12 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
 function writeStep(ctx: Context, jobId: number, operationId: string, state: StepState, note: string, act = operationId): void {
   ctx.db
     .prepare(
-      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id, act) VALUES (?, ?, ?, ?, ?, ?, ?)
+      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id, act, after_answer)
+       VALUES (@job, @operation, @state, @note, @at, @person, @act, (SELECT coalesce(max(id), 0) FROM observation WHERE job_id = @job))
        ON CONFLICT (job_id, operation_id) DO UPDATE SET state = excluded.state, note = excluded.note, at = excluded.at,
-         person_id = excluded.person_id, act = excluded.act`,
+         person_id = excluded.person_id, act = excluded.act, after_answer = excluded.after_answer`,
     )
-    .run(jobId, operationId, state, note, ctx.now, ctx.person.id, act);
+    .run({ job: jobId, operation: operationId, state, note, at: ctx.now, person: ctx.person.id, act });
 }
 
 function getStep(build: Build, operationId: string): Step {
@@ -335,10 +338,25 @@ function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
   });
 }
 
-/** Whether anything was tested after the work, or each test left out with its reason. */
-function testedAfter(db: Db, job: Job): boolean {
+/** The newest answers to a job's tests that hold of the reel as it is now. */
+export const answersThatHold = (db: Db, job: Job, version = machineOf(db, job)): Observation[] =>
+  answersSince(db, job, getBuild(db, job, version).steps);
+
+function answersSince(db: Db, job: Job, steps: readonly Step[]): Observation[] {
+  const pieces = steps.flatMap(({ operation: { id, kind } }) => (kind === "place" ? [id] : []));
+  const lastBefore = db
+    .prepare(
+      "SELECT coalesce(max(after_answer), 0) FROM build_step WHERE job_id = ? AND state = 'done' AND operation_id IN (SELECT value FROM json_each(?))",
+    )
+    .pluck()
+    .get(job.id, JSON.stringify(pieces)) as number;
+  return stillHold(listObservations(db, job.id), lastBefore);
+}
+
+/** Whether anything was tested since the last piece went in, or each test left out with its reason. */
+function testedAfter(db: Db, job: Job, steps: readonly Step[]): boolean {
   return (
-    listObservations(db, job.id).some(({ phase }) => phase === "after") ||
+    answersSince(db, job, steps).some(({ phase }) => phase === "after") ||
     listSkipped(db, job.id).some(({ phase, reason }) => phase === "after" && reason !== "")
   );
 }
@@ -386,7 +404,8 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
   if (toOil.length)
     blocks.push({ code: "oil", message: `Oil points to do at Build, or to leave out: ${toOil.map(({ name }) => name).join(", ")}.` });
   if (!wells.length && !opensReel(job)) return [...blocks, ...testBlocks(db, job, version)];
-  for (const step of getBuild(db, job, version).steps) {
+  const { steps } = getBuild(db, job, version);
+  for (const step of steps) {
     if (step.operation.kind === "place" || isSettled(step)) continue;
     blocks.push(
       step.operation.kind === "gate"
@@ -395,10 +414,10 @@ export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
     );
   }
   // Last, once nothing else is open: what is not together cannot be tested.
-  if (!blocks.length && wells.length && job.declinedReason === null && opensReel(job) && !testedAfter(db, job))
+  if (!blocks.length && wells.length && job.declinedReason === null && opensReel(job) && !testedAfter(db, job, steps))
     blocks.push({
       code: "tests",
-      message: "Nothing was tested after it went together. Test it at Prove, or leave each test out there with a reason.",
+      message: "Nothing was tested since it went together. Test it at Prove, or leave each test out there with a reason.",
     });
   return blocks;
 }

@@ -2,10 +2,11 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
+import { recordAllGood } from "@/data/diagnosis/observations";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
-import { closingBlocks, doStep, getBuild, skipStep, undoStep } from "./build";
+import { answersThatHold, closingBlocks, doStep, getBuild, skipStep, undoStep } from "./build";
 import { fitFromStock } from "./fit-part";
 import { addUnknownModel, listLooseParts, makeSchematic, takeLoosePart } from "./loose-parts";
 import { expectedNext, listWells, noteWell, takePart } from "./tray";
@@ -98,5 +99,26 @@ describe("a reel without a schematic that lies in pieces", () => {
     expect(closingBlocks(shop.db, job(id)).filter(({ code }) => code === "left-over")).toHaveLength(5);
     for (const { operation } of steps(id)) doStep(shop.ctx, id, operation.id, "as it was found");
     expect(closingBlocks(shop.db, job(id)).filter(({ code }) => code === "left-over")).toEqual([]);
+  });
+});
+
+describe("what was proved", () => {
+  it("is proved no more once the reel was opened again, until it is tested as it then is", () => {
+    const at = (time: string) => ({ ...shop.ctx, now: `2026-03-02T${time}:00.000Z` });
+    const id = shop.open({ intake: intake({ complaints: ["click-weak"] }) });
+    strip(id);
+    for (const { operation } of steps(id)) doStep(at("10:00"), id, operation.id, "as it was");
+    const test = (time: string) => recordAllGood(at(time), { jobId: id, phase: "after", testIds: ["click", "free-spool"] });
+    const tests = () => closingBlocks(shop.db, job(id)).filter(({ code }) => code === "tests");
+    test("11:00");
+    expect(tests()).toEqual([]);
+    const last = steps(id).findLast(({ operation }) => operation.kind === "place")!;
+    undoStep(at("11:30"), id, last.operation.id);
+    doStep(at("11:40"), id, last.operation.id, "as it was");
+    expect(answersThatHold(shop.db, job(id)).filter(({ phase }) => phase === "after")).toEqual([]);
+    expect(tests()).toHaveLength(1);
+    test("11:50");
+    expect(tests()).toEqual([]);
+    expect(answersThatHold(shop.db, job(id)).map(({ testId }) => testId)).toEqual(["click", "free-spool"]);
   });
 });

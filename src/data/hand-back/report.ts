@@ -15,6 +15,7 @@ import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
+import { answersThatHold } from "@/data/bench/build";
 import { lubricantsUsed } from "@/data/bench/lubricants-used";
 import { listMeasuresOfJob } from "@/data/bench/measures";
 import { listWells } from "@/data/bench/tray";
@@ -25,7 +26,7 @@ import { findPartType } from "@/data/catalogue/part-types";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
-import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { listSkipped } from "@/data/diagnosis/observations";
 import { listKeptGauges } from "@/data/gauges/gauges";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
@@ -117,7 +118,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const inSeats = typesInSeats(version);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { sum, labour, extras } = getBill(db, job);
-  const observations = listObservations(db, job.id);
+  const observations = answersThatHold(db, job, version);
   const settings = getShopSettings(db);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
   return {

@@ -58,7 +58,10 @@ interface Props {
     /** That came off and are back. */
     readonly pieces: number;
     readonly checks: number;
+    /** Since the last piece went in. */
     readonly tested: number;
+    /** Tests that are bad still. */
+    readonly bad: readonly string[];
     /** What came off and stays out, with the word it was left off by. */
     readonly out: readonly { readonly id: string; readonly name: string; readonly why: string }[];
   };
@@ -121,7 +124,7 @@ export function ReturnSheet({
     declinedReason !== null
       ? "Unrepaired: ready for collection"
       : putRightMinor === null
-        ? together.tested > 0
+        ? together.tested > 0 && !together.bad.length
           ? "Proved: ready for collection"
           : "Ready for collection"
         : "Checked: ready for collection";
@@ -181,6 +184,16 @@ export function ReturnSheet({
                     .filter(Boolean)
                     .join(" ")}`
                 : "Nothing: every test is answered, everything that came with it is ticked."}
+            </p>
+          )}
+          {together.bad.length > 0 && (
+            <p className="alarm mt-2">
+              {head.closed ? "Went home" : "Goes home"} with this bad still: {together.bad.join(", ")}.{" "}
+              {!head.closed && (
+                <Link className="act-link" href={`/bench/${head.tag}/prove`}>
+                  Go to Prove
+                </Link>
+              )}
             </p>
           )}
           {together.out.length > 0 && (

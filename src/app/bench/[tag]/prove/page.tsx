@@ -1,7 +1,8 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { extraTests } from "@/core/proving/protocol";
-import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { answersThatHold } from "@/data/bench/build";
+import { listSkipped } from "@/data/diagnosis/observations";
 import { recordOfModel } from "@/data/ledger/model-record";
 import { getShopSettings } from "@/data/shop/settings";
 import { TestRows } from "@/ui/bench/test/test-rows";
@@ -18,7 +19,7 @@ export default async function ProvePage(props: StationProps) {
       extras={extraTests(version.model.family)}
       skipped={listSkipped(db, job.id)}
       record={recordOfModel(db, version.model.id, version.lineRadiusMm)}
-      observations={listObservations(db, job.id)}
+      observations={answersThatHold(db, job, version)}
       lineRadiusMm={version.lineRadiusMm}
       lineBreaksN={job.intake.lineBreaksN ?? null}
       force={getShopSettings(db).shownForce}

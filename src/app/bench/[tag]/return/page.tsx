@@ -7,12 +7,12 @@ import { reportDates } from "@/app/server/report-dates";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
+import { testSpec } from "@/core/proving/protocol";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
-import { getBuild } from "@/data/bench/build";
+import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
-import { listObservations } from "@/data/diagnosis/observations";
 import { listCorrections } from "@/data/hand-back/corrections";
 import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
@@ -41,6 +41,8 @@ export default async function ReturnPage(props: StationProps) {
   const claims = claimsOf(db, job);
   const invoice = job.closedAt ? invoiceOfJob(db, job.id) : null;
   const paper = invoice === null ? null : findPaper(db, invoice);
+  const { steps } = getBuild(db, job, version);
+  const after = answersThatHold(db, job, version).filter(({ phase }) => phase === "after");
   const wells = listWells(db, job.id);
   const seatNames = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
   const dates = serviceDates(db, job, reportDates(job));
@@ -71,8 +73,9 @@ export default async function ReturnPage(props: StationProps) {
         out: wells.flatMap(({ positionId, leftOutReason }) =>
           leftOutReason === null ? [] : [{ id: positionId, name: seatNames.get(positionId) ?? positionId, why: leftOutReason }],
         ),
-        checks: getBuild(db, job, version).steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
-        tested: listObservations(db, job.id).filter(({ phase }) => phase === "after").length,
+        checks: steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
+        tested: after.length,
+        bad: after.filter(({ verdict }) => verdict === "bad").map(({ testId }) => testSpec(testId).name),
       }}
       blocks={job.closedAt ? [] : handBackBlocks(db, job)}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}

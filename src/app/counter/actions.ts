@@ -6,7 +6,7 @@ import { parseMinor } from "@/core/money/money";
 import { readMeasure } from "@/core/units/read-measure";
 import { addUnknownModel } from "@/data/bench/loose-parts";
 import { openJob } from "@/data/counter/open-job";
-import { customerByName, findCustomer, setDiscountClass } from "@/data/customers/customers";
+import { classSaid, customerByName, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
@@ -39,9 +39,7 @@ const intake = defineAction({
         twin: null,
       };
     const declined = form.kind === "declined";
-    // Who was typed and turned out to be known keeps the class they have, unless one was chosen for them.
-    const discountClass =
-      form.customerId || form.discountClass !== "none" ? form.discountClass : (findCustomer(ctx.db, customerId)?.discountClass ?? "none");
+    const discountClass = classSaid(ctx.db, customerId, form.customerId !== "", form.discountClass);
     const job = openJob(ctx, {
       customer: { id: customerId },
       modelId,

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
 import { takePart } from "@/data/bench/tray";
 import { searchModels } from "@/data/catalogue/models";
-import { addCustomer, glanceAtCustomers, retireCustomer, searchCustomers, setDiscountClass } from "@/data/customers/customers";
+import { addCustomer, classSaid, glanceAtCustomers, retireCustomer, searchCustomers, setDiscountClass } from "@/data/customers/customers";
 import { declineJob } from "@/data/hand-back/decline";
 import { getReport } from "@/data/hand-back/report";
 import { closeJob, markReady } from "@/data/hand-back/returns";
@@ -28,6 +28,13 @@ describe("what the counter agrees", () => {
     expect(off.netMinor).toBe(Math.round(full.netMinor * 0.85));
     expect(reportOf(id).price).toMatchObject({ discount: off.discountMinor, deposit: 1000, total: off.totalMinor });
     expect(reportOf(plain).price).toMatchObject({ discount: 0, deposit: 0 });
+  });
+
+  it("leaves a known customer their class where only the name was typed, and takes what was chosen", () => {
+    setDiscountClass(shop.ctx, shop.customerId, "club");
+    expect(classSaid(shop.db, shop.customerId, false, "none")).toBe("club");
+    expect(classSaid(shop.db, shop.customerId, false, "trade")).toBe("trade");
+    expect(classSaid(shop.db, shop.customerId, true, "none")).toBe("none");
   });
 
   it("remembers a customer's class once it changed, and journals only a change", () => {

@@ -128,6 +128,13 @@ export const glanceAtCustomers = (db: Db, ids: readonly number[]): ReadonlyMap<n
     ).map(({ id, ...rest }) => [id, rest]),
   );
 
+/**
+ * The class a reel is taken in under. Whoever was typed and turned out to be known keeps theirs: the form stood at "none" because it knew nobody.
+ * @param chosen whether the customer was chosen from the book, so that the form showed their class.
+ */
+export const classSaid = (db: Db, customerId: number, chosen: boolean, said: DiscountClass): DiscountClass =>
+  chosen || said !== "none" ? said : (findCustomer(db, customerId)?.discountClass ?? "none");
+
 /** The class the counter last gave a customer; the next reel begins with it. */
 export function setDiscountClass(ctx: Context, id: number, discountClass: DiscountClass): void {
   const { changes } = ctx.db

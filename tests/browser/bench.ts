@@ -313,6 +313,15 @@ export class Person {
     throw new Error(`The Tab key does not come to "${words}". The page says:\n${await this.read()}`);
   }
 
+  /** Waits until a field has the focus, as eyes do before hands type: a letter before that is a key of the page. */
+  async atField(): Promise<void> {
+    await this.driver.wait(
+      () => this.driver.executeScript<boolean>("return document.activeElement?.matches('input, textarea') ?? false"),
+      10_000,
+      "no field took the focus",
+    );
+  }
+
   /** Keys as typed, wherever the focus is. */
   async keys(...keys: string[]): Promise<void> {
     await this.driver

@@ -109,6 +109,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
       }
       if (heading === "Gear and drag stack" && once("swapped")) {
         await person.key("w");
+        await person.atField();
         await person.keys("eared");
         await person.tabTo("Eared washer");
         await person.keys(Key.ENTER);
@@ -122,6 +123,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.keys(Key.ENTER);
         await person.sees("Fit Head plate screw, top");
         await person.key("w");
+        await person.atField();
         await person.keys("foot screw, r");
         await person.tabTo("Foot screw, rear");
         await person.keys(Key.ENTER);

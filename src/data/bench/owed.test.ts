@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it } from "vitest";
-import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { recordAllGood } from "@/data/diagnosis/observations";
+import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
@@ -41,6 +42,19 @@ describe("what was left for later", () => {
     undoStep(shop.ctx, id, first!.operation.id);
     expect(listWells(shop.db, id).every(({ leftOutReason }) => leftOutReason === null)).toBe(true);
     expect(refusal(() => doStep(shop.ctx, id, over.operation.id)).code).toBe("missing-before");
+  });
+});
+
+describe("an act without a part of its own that was left off", () => {
+  it("stands in the report with its word, as parts do", () => {
+    const id = shop.open();
+    strip(id);
+    const act = steps(id).find(({ operation }) => operation.kind === "tighten")!;
+    skipStep(shop.ctx, id, act.operation.id, "the customer wants it off");
+    expect(getReport(shop.db, job(id), reportDates).leftOut).toContainEqual({
+      name: act.operation.words,
+      reason: "the customer wants it off",
+    });
   });
 });
 

@@ -11,11 +11,12 @@ import { testOfComplaint } from "@/core/report/work-done";
 import { remedyOn } from "@/core/safety/act-cautions";
 import { cautionsAt } from "@/core/safety/cautions";
 import { overviewPlate } from "@/core/schematic/assembly-plate";
+import { notDoneByWord } from "@/core/teardown/owed";
 import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
-import { answersThatHold } from "@/data/bench/build";
+import { answersThatHold, getBuild } from "@/data/bench/build";
 import { lubricantsUsed } from "@/data/bench/lubricants-used";
 import { listMeasuresOfJob } from "@/data/bench/measures";
 import { listWells } from "@/data/bench/tray";
@@ -179,7 +180,10 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       ),
     ],
     cautions: cautionsAt({ at: "report", types: inSeats }),
-    leftOut: listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
+    leftOut: [
+      ...listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
+      ...notDoneByWord(getBuild(db, job, version).steps).map(({ operation, note }) => ({ name: operation.words, reason: note })),
+    ],
     watch: [
       ...listNotToBeHad(db, job.id).map(({ positionId, words: note }) => ({ name: positions.get(positionId)?.name ?? positionId, note })),
       ...listWells(db, job.id)

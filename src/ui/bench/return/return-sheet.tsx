@@ -19,6 +19,34 @@ import { Corrections, type ShownCorrection } from "./corrections";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
 
+interface LeftOff {
+  readonly id: string;
+  readonly name: string;
+  readonly why: string;
+}
+
+/** What was left off at Build, with the word that let it go; nothing where nothing was. */
+function LeftOffList({ words, of, way }: { words: string; of: readonly LeftOff[]; way: { href: string; words: string } | null }) {
+  if (!of.length) return null;
+  return (
+    <div className="mt-2 border border-ink p-2">
+      <p className="font-semibold">{words}</p>
+      <ul>
+        {of.map(({ id, name, why }) => (
+          <li key={id}>
+            {name}: {why}
+            {way && (
+              <Link className="act-link ml-2" href={way.href}>
+                {way.words}
+              </Link>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
 interface Props {
   readonly head: BenchHead;
   readonly customer: string;
@@ -63,7 +91,9 @@ interface Props {
     /** Tests that are bad still. */
     readonly bad: readonly string[];
     /** What came off and stays out, with the word it was left off by. */
-    readonly out: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+    readonly out: readonly LeftOff[];
+    /** What was to be done with the pieces and was left undone by a word. */
+    readonly undone: readonly LeftOff[];
   };
   readonly handBack: Action<{ totalMinor: number }>;
   readonly corrections: readonly ShownCorrection[];
@@ -196,23 +226,16 @@ export function ReturnSheet({
               )}
             </p>
           )}
-          {together.out.length > 0 && (
-            <div className="mt-2 border border-ink p-2">
-              <p className="font-semibold">{head.closed ? "Went home without:" : "Goes home without:"}</p>
-              <ul>
-                {together.out.map(({ id, name, why }) => (
-                  <li key={id}>
-                    {name}: {why}
-                    {!head.closed && (
-                      <Link className="act-link ml-2" href={`/bench/${head.tag}/build`}>
-                        Put it in at Build
-                      </Link>
-                    )}
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
+          <LeftOffList
+            words={head.closed ? "Went home without:" : "Goes home without:"}
+            of={together.out}
+            way={head.closed ? null : { href: `/bench/${head.tag}/build`, words: "Put it in at Build" }}
+          />
+          <LeftOffList
+            words="Not done:"
+            of={together.undone}
+            way={head.closed ? null : { href: `/bench/${head.tag}/build`, words: "Do it at Build" }}
+          />
           <ul className="mt-2 flex flex-col gap-2">
             {blocks.map((block) => (
               <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>

@@ -8,6 +8,7 @@ import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
 import { testSpec } from "@/core/proving/protocol";
+import { notDoneByWord } from "@/core/teardown/owed";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
@@ -70,6 +71,7 @@ export default async function ReturnPage(props: StationProps) {
       }
       together={{
         pieces: wells.filter(({ leftOutReason }) => leftOutReason === null).length,
+        undone: notDoneByWord(steps).map(({ operation, note }) => ({ id: operation.id, name: operation.words, why: note })),
         out: wells.flatMap(({ positionId, leftOutReason }) =>
           leftOutReason === null ? [] : [{ id: positionId, name: seatNames.get(positionId) ?? positionId, why: leftOutReason }],
         ),

@@ -7,6 +7,7 @@ import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
+import { getBill } from "@/data/quote/quotes";
 import { answersThatHold, closingBlocks, doStep, getBuild, skipStep, undoStep } from "./build";
 import { fitFromStock } from "./fit-part";
 import { addUnknownModel, listLooseParts, makeSchematic, takeLoosePart } from "./loose-parts";
@@ -84,6 +85,20 @@ describe("a fault that was proved", () => {
     expect(shop.db.prepare("SELECT note FROM build_step WHERE job_id = ? AND operation_id = 'place-click-tongue'").pluck().get(id)).toBe(
       "the customer keeps the old one",
     );
+  });
+
+  it("charges no work that was not done: the old one back by a word, the fault's own line goes, and the report says so", () => {
+    const id = proved();
+    const lines = () => getBill(shop.db, job(id)).labour.map(({ words }) => words);
+    const [finding] = getReport(shop.db, job(id), reportDates).findings;
+    expect(lines()).toContain(finding!.remedy);
+    upTo(id, "place-click-tongue");
+    doStep(shop.ctx, id, "place-click-tongue", "the customer keeps the old one");
+    expect(lines()).not.toContain(finding!.remedy);
+    const [after] = getReport(shop.db, job(id), reportDates).findings;
+    expect(after).toMatchObject({ minutes: 0, remedy: expect.stringContaining("the customer keeps the old one") });
+    undoStep(shop.ctx, id, "place-click-tongue");
+    expect(lines()).toContain(finding!.remedy);
   });
 
   it.each([

@@ -34,6 +34,7 @@ import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { listLeftOut } from "@/data/jobs/pieces";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
 import { listNotToBeHad } from "@/data/parts/no-longer-made";
+import { oldBackOf } from "@/data/quote/old-back";
 import { billedParts, costToPutRight, getBill } from "@/data/quote/quotes";
 import { invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
@@ -120,6 +121,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { sum, labour, extras } = getBill(db, job);
   const observations = answersThatHold(db, job, version);
+  const oldBack = oldBackOf(db, [job.id]).get(job.id);
   const settings = getShopSettings(db);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
   return {
@@ -152,6 +154,8 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       const fault = faultOf(db, finding.faultId);
       const name = fault?.name ?? finding.faultId;
       if (finding.outcome !== null) return { name, remedy: faultOutcomes[finding.outcome].said, minutes: 0 };
+      const kept = oldBack?.get(finding.faultId);
+      if (kept !== undefined) return { name, remedy: `not renewed, the old one went back: ${kept}`, minutes: 0 };
       const remedy = fault && remedyOn(fault, inSeats);
       return { name, remedy: remedy?.words ?? "", minutes: remedy?.minutes ?? 0 };
     }),

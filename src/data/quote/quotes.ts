@@ -19,6 +19,7 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { coversOf } from "./comeback";
+import { oldBackOf } from "./old-back";
 
 export interface Answer {
   readonly accepted: boolean;
@@ -105,10 +106,15 @@ export function quotesOf(db: Db, jobs: readonly Job[], billing = false): Readonl
   );
   const openings = openingsOf(db, ids);
   const covers = coversOf(db, jobs);
+  const oldBack = oldBackOf(
+    db,
+    jobs.map(({ id }) => id),
+  );
   const faultById = faultNamer(db);
   return new Map(
     jobs.map((job) => {
-      const own = faults.get(job.id) ?? [];
+      // Work that was not done, because the old piece went back, is not charged.
+      const own = (faults.get(job.id) ?? []).filter(({ faultId }) => !oldBack.get(job.id)?.has(faultId));
       const cover = covers.get(job.id) ?? null;
       const ours = cover !== null && cover.pays !== "customer";
       const remedyHere = remedier(db, job);

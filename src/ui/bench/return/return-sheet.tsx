@@ -92,6 +92,8 @@ interface Props {
     readonly bad: readonly string[];
     /** What came off and stays out, with the word it was left off by. */
     readonly out: readonly LeftOff[];
+    /** Work on faults that is charged though nothing was taken off. */
+    readonly shut: readonly string[];
     /** What was to be done with the pieces and was left undone by a word. */
     readonly undone: readonly LeftOff[];
   };
@@ -224,6 +226,14 @@ export function ReturnSheet({
                   Go to Prove
                 </Link>
               )}
+            </p>
+          )}
+          {together.shut.length > 0 && !head.closed && (
+            <p className="mt-2 border border-ink p-2">
+              Charged as done, and nothing was taken off: {together.shut.join("; ")}. If it was not done, say so:{" "}
+              <Link className="act-link" href={`/bench/${head.tag}/quote`}>
+                Go to Quote
+              </Link>
             </p>
           )}
           <LeftOffList

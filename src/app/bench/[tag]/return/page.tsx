@@ -11,7 +11,9 @@ import { testSpec } from "@/core/proving/protocol";
 import { notDoneByWord } from "@/core/teardown/owed";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { answersThatHold, getBuild } from "@/data/bench/build";
+import { listLooseParts } from "@/data/bench/loose-parts";
 import { listWells } from "@/data/bench/tray";
+import { listInPlace } from "@/data/bench/ways";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { listCorrections } from "@/data/hand-back/corrections";
@@ -44,15 +46,21 @@ export default async function ReturnPage(props: StationProps) {
   const paper = invoice === null ? null : findPaper(db, invoice);
   const { steps } = getBuild(db, job, version);
   const after = answersThatHold(db, job, version).filter(({ phase }) => phase === "after");
+  const bill = getBill(db, job);
   const wells = listWells(db, job.id);
   const seatNames = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
+  // Work on faults of a reel of which nothing came off: perhaps done from outside, perhaps not at all.
+  const shutAndCharged =
+    wells.length || listInPlace(db, job.id).length || listLooseParts(db, job.id).length
+      ? []
+      : bill.labour.flatMap(({ faultId, minutes, words }) => (faultId && minutes > 0 ? [words] : []));
   const dates = serviceDates(db, job, reportDates(job));
   return (
     <ReturnSheet
       head={head}
       customer={job.customer.name}
       reelId={job.reel.id}
-      totalMinor={job.finalTotalMinor ?? getBill(db, job).sum.totalMinor}
+      totalMinor={job.finalTotalMinor ?? bill.sum.totalMinor}
       currency={job.currency}
       depositMinor={job.depositMinor}
       declinedReason={job.declinedReason}
@@ -71,6 +79,7 @@ export default async function ReturnPage(props: StationProps) {
       }
       together={{
         pieces: wells.filter(({ leftOutReason }) => leftOutReason === null).length,
+        shut: shutAndCharged,
         undone: notDoneByWord(steps).map(({ operation, note }) => ({ id: operation.id, name: operation.words, why: note })),
         out: wells.flatMap(({ positionId, leftOutReason }) =>
           leftOutReason === null ? [] : [{ id: positionId, name: seatNames.get(positionId) ?? positionId, why: leftOutReason }],

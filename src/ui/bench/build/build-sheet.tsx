@@ -1,36 +1,31 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
 import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
 import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
 import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
-import { buildCautions } from "@/core/safety/act-cautions";
 import { buriedByAct } from "@/core/teardown/buried-by";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
 import { screwRing } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
-import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
-import { Cautions } from "@/ui/bench/cautions";
 import { ExtraPieces, type ShownExtra } from "@/ui/bench/extra-pieces";
 import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
-import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
-import { ActRows } from "./act-rows";
-import { buildPress, fittedOf, lastDone, oilPress, upToCheck } from "./build-board";
+import { ActDetail } from "./act-detail";
+import { buildPress, lastDone, oilPress, upToCheck } from "./build-board";
 import { BuriedCheck } from "./buried-check";
 import { LeftOff } from "./left-off";
 import { OilPoints, type ShownPoint } from "./oil-points";
+import { OldPieces } from "./old-pieces";
 import { OtherPiece } from "./other-piece";
-import { ScrewRingView } from "./screw-ring-view";
 import { SeatPicture } from "./seat-picture";
 import { StepDetail } from "./step-detail";
 import { StepList } from "./step-list";
@@ -283,22 +278,14 @@ export function BuildSheet(props: Props) {
             photoHash={pictured ?? null}
           />
           {acting.length > 1 && (
-            <div className="mt-3">
-              <div className="flex items-start gap-4">
-                <div className="flex-1">
-                  <h1>{name}</h1>
-                  {lead?.well && (
-                    <p className="text-head">
-                      From {[...new Set(acting.flatMap(({ well }) => well?.well ?? []))].length > 1 ? "wells" : "well"}{" "}
-                      <span className="num">{[...new Set(acting.flatMap(({ well }) => well?.well ?? []))].join(", ")}</span>
-                    </p>
-                  )}
-                </div>
-                {ring.length > 0 && <ScrewRingView ring={ring} hereId={null} />}
-              </div>
-              <Cautions said={buildCautions(acting.map(fittedOf(partTypes)), warmed)} />
-              <ActRows steps={acting} partTypes={partTypes} onAlone={(id) => chooseStep(id, true)} />
-            </div>
+            <ActDetail
+              name={name}
+              steps={acting}
+              ring={ring}
+              partTypes={partTypes}
+              warmed={warmed}
+              onAlone={(id) => chooseStep(id, true)}
+            />
           )}
           {undone && said.length > 0 && (
             <p className="mt-2 border-l-4 border-ink pl-2 font-semibold" role="note">
@@ -350,23 +337,14 @@ export function BuildSheet(props: Props) {
             />
           )}
           {old.length > 0 && (
-            <section className="alarm mt-2" aria-label="Old piece">
-              {old.map(({ operation, position, well }) => (
-                <p key={operation.id}>
-                  {position?.name}: the old one. {well!.toRenew.map((id) => props.faultNames[id] ?? id).join(", ")}: proved on this reel.{" "}
-                  <Link className="act-link" href={`/bench/${head.tag}/parts`}>
-                    Fit a new one at Parts
-                  </Link>
-                </p>
-              ))}
-              <ReasonChoice
-                label="The old one goes back, because (kept in the journal)"
-                reasons={oldPieceReasons}
-                reason={reason}
-                error={asked && lacksReason ? "Fit a new one at Parts, or say why the old one goes back." : undefined}
-                onReason={setReason}
-              />
-            </section>
+            <OldPieces
+              old={old}
+              tag={head.tag}
+              faultNames={props.faultNames}
+              reason={reason}
+              error={asked && lacksReason ? "Fit a new one at Parts, or say why the old one goes back." : undefined}
+              onReason={setReason}
+            />
           )}
           {buries && (
             <BuriedCheck

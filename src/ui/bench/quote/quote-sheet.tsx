@@ -6,7 +6,7 @@ import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import type { PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { type PieceSource, pieceSources } from "@/core/vocabulary/piece-sources";
-import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
+import type { WhoPays as Payer } from "@/core/vocabulary/who-pays";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -17,6 +17,7 @@ import { Refused } from "@/ui/controls/refused";
 import { instantWords } from "@/ui/dates";
 import { AddLine } from "./add-line";
 import { DeclineForm } from "./decline-form";
+import { WhoPays } from "./who-pays";
 
 interface Props {
   readonly head: BenchHead;
@@ -60,7 +61,7 @@ interface Props {
     readonly piece: { readonly source: PieceSource | "donor"; readonly priceMinor: number } | null;
   } | null;
   /** Of a comeback: who pays; null for every other job. */
-  readonly pays: WhoPays | null;
+  readonly pays: Payer | null;
   readonly sayWhoPays: Action<void>;
   /** Of a comeback that we pay for: whether a line of it is ours. */
   readonly sayCover: Action<void>;
@@ -102,7 +103,6 @@ export function QuoteSheet({
   sayWhoPays,
   sayCover,
 }: Props) {
-  const paying = useAct(sayWhoPays);
   const foreseeing = useAct(foresee);
   const { sum, consent } = quote;
   const striking = useAct(strike);
@@ -187,26 +187,7 @@ export function QuoteSheet({
               </Key>
             </div>
           )}
-          {pays !== null && !head.closed && (
-            <fieldset className="mt-2">
-              <legend className="text-note font-normal">It came back: who pays</legend>
-              <div className="flex flex-wrap gap-2">
-                {whoPaysIds.map((id) => (
-                  <button
-                    key={id}
-                    type="button"
-                    className="key key-small"
-                    aria-pressed={pays === id}
-                    disabled={paying.busy}
-                    onClick={() => paying.press({ jobId: head.jobId, pays: id })}
-                  >
-                    {whoPays[id]}
-                  </button>
-                ))}
-              </div>
-              <Refused of={[paying]} />
-            </fieldset>
-          )}
+          {pays !== null && !head.closed && <WhoPays jobId={head.jobId} pays={pays} say={sayWhoPays} />}
           <table className="plain-table mt-2">
             <thead>
               <tr>

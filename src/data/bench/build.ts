@@ -339,10 +339,7 @@ function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
 }
 
 /** The newest answers to a job's tests that hold of the reel as it is now. */
-export const answersThatHold = (db: Db, job: Job, version = machineOf(db, job)): Observation[] =>
-  answersSince(db, job, getBuild(db, job, version).steps);
-
-function answersSince(db: Db, job: Job, steps: readonly Step[]): Observation[] {
+export function answersThatHold(db: Db, job: Job, steps: readonly Step[] = getBuild(db, job).steps): Observation[] {
   const pieces = steps.flatMap(({ operation: { id, kind } }) => (kind === "place" ? [id] : []));
   const lastBefore = db
     .prepare(
@@ -356,7 +353,7 @@ function answersSince(db: Db, job: Job, steps: readonly Step[]): Observation[] {
 /** Whether anything was tested since the last piece went in, or each test left out with its reason. */
 function testedAfter(db: Db, job: Job, steps: readonly Step[]): boolean {
   return (
-    answersSince(db, job, steps).some(({ phase }) => phase === "after") ||
+    answersThatHold(db, job, steps).some(({ phase }) => phase === "after") ||
     listSkipped(db, job.id).some(({ phase, reason }) => phase === "after" && reason !== "")
   );
 }

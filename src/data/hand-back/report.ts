@@ -120,7 +120,8 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
   const inSeats = typesInSeats(version);
   const positions = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const { sum, labour, extras } = getBill(db, job);
-  const observations = answersThatHold(db, job, version);
+  const { steps } = getBuild(db, job, version);
+  const observations = answersThatHold(db, job, steps);
   const oldBack = oldBackOf(db, [job.id]).get(job.id);
   const settings = getShopSettings(db);
   const skips = new Map(listSkipped(db, job.id).map(({ phase, testId, reason }) => [`${phase} ${testId}`, reason]));
@@ -186,7 +187,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     cautions: cautionsAt({ at: "report", types: inSeats }),
     leftOut: [
       ...listLeftOut(db, job.id).map((part) => ({ name: part.positionName, reason: part.reason })),
-      ...notDoneByWord(getBuild(db, job, version).steps).map(({ operation, note }) => ({ name: operation.words, reason: note })),
+      ...notDoneByWord(steps).map(({ operation, note }) => ({ name: operation.words, reason: note })),
     ],
     watch: [
       ...listNotToBeHad(db, job.id).map(({ positionId, words: note }) => ({ name: positions.get(positionId)?.name ?? positionId, note })),

@@ -64,7 +64,7 @@ export function TakenNote({
         </>
       )}
       {twin && taken.job && (
-        <p className="mt-1">
+        <div className="mt-1">
           <strong>
             A moment before, another reel of theirs of this model was checked in as{" "}
             <Link className="act-link num" href={`/bench/${twin}`}>
@@ -76,7 +76,7 @@ export function TakenNote({
             It is the same reel: close {taken.job.tag}
           </button>
           <Refused of={[act]} />
-        </p>
+        </div>
       )}
     </div>
   );

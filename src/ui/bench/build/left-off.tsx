@@ -21,21 +21,25 @@ export function LeftOff({ jobId, operationId, name, leaveOff, onDone }: Props) {
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Left off">
       <p className="font-semibold">{name}: do it now, or leave it off. What covers it waits until then.</p>
-      <ReasonChoice
-        label="Left off, because (it stands in the report)"
-        reasons={leftOffReasons}
-        reason={reason}
-        error={act.fields.reason}
-        onReason={setReason}
-      />
-      <button
-        type="button"
-        className="key key-small mt-2"
-        disabled={act.busy || !reason.trim()}
-        onClick={() => act.press({ jobId, operationId, reason: reason.trim() })}
-      >
-        Leave it off
-      </button>
+      {/* Folded, so that the step itself and its cautions stay in sight. */}
+      <details>
+        <summary className="act-link min-h-10">Leave it off, and why</summary>
+        <ReasonChoice
+          label="Left off, because (it stands in the report)"
+          reasons={leftOffReasons}
+          reason={reason}
+          error={act.fields.reason}
+          onReason={setReason}
+        />
+        <button
+          type="button"
+          className="key key-small mt-2"
+          disabled={act.busy || !reason.trim()}
+          onClick={() => act.press({ jobId, operationId, reason: reason.trim() })}
+        >
+          Leave it off
+        </button>
+      </details>
       <Refused of={[act]} beside />
     </section>
   );

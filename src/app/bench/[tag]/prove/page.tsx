@@ -19,7 +19,7 @@ export default async function ProvePage(props: StationProps) {
       extras={extraTests(version.model.family)}
       skipped={listSkipped(db, job.id)}
       record={recordOfModel(db, version.model.id, version.lineRadiusMm)}
-      observations={answersThatHold(db, job, version)}
+      observations={answersThatHold(db, job)}
       lineRadiusMm={version.lineRadiusMm}
       lineBreaksN={job.intake.lineBreaksN ?? null}
       force={getShopSettings(db).shownForce}

@@ -45,7 +45,7 @@ export default async function ReturnPage(props: StationProps) {
   const invoice = job.closedAt ? invoiceOfJob(db, job.id) : null;
   const paper = invoice === null ? null : findPaper(db, invoice);
   const { steps } = getBuild(db, job, version);
-  const after = answersThatHold(db, job, version).filter(({ phase }) => phase === "after");
+  const after = answersThatHold(db, job, steps).filter(({ phase }) => phase === "after");
   const bill = getBill(db, job);
   const wells = listWells(db, job.id);
   const seatNames = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));

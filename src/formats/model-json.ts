@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { anatomySchema, partTypeSchema } from "@/core/anatomy/types";
+import { modelFileLimit } from "@/core/bring-in/table";
 import { fail, ok, type Result } from "@/core/result";
 import { familyIds } from "@/core/vocabulary/families";
 
@@ -22,9 +23,6 @@ export const modelFileSchema = z.strictObject({
   anatomy: anatomySchema,
 });
 export type ModelFile = z.infer<typeof modelFileSchema>;
-
-/** Largest model file taken in, bytes. */
-export const modelFileLimit = 5 * 1024 * 1024;
 
 export const writeModelJson = (file: Omit<ModelFile, "format" | "formatVersion">): string =>
   // Through the schema, so that the fields of a machine always stand in one order however it was made.

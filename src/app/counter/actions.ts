@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
+import { intakeFormSchema, notInLibrary } from "@/core/acts/counter/intake-form";
 import { parseMinor } from "@/core/money/money";
 import { readMeasure } from "@/core/units/read-measure";
 import { addUnknownModel } from "@/data/bench/loose-parts";
@@ -14,7 +15,6 @@ import { perhapsTwice, wasTwice } from "@/data/hand-back/twice";
 import { keepSaid } from "@/data/promise/keep-said";
 import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";
-import { intakeFormSchema, notInLibrary } from "@/ui/counter/intake.schema";
 import type { TakenIn } from "@/ui/counter/taken-note";
 
 const intake = defineAction({

@@ -1,9 +1,9 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedAmount, typedNumber, typedPercent } from "@/app/server/typed";
+import { typedAmount, typedNumber, typedPercent } from "@/core/acts/typed";
+import { shopSettingsSchema } from "@/core/shop/settings";
 import { foundShop } from "@/data/shop/first-run";
-import { shopSettingsSchema } from "@/data/shop/settings";
 import type { Press } from "@/ui/act/press";
 
 const found = defineAction({

@@ -1,9 +1,10 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedMaybeAmount } from "@/app/server/typed";
+import { typedMaybeAmount } from "@/core/acts/typed";
 import { draftSchema } from "@/core/anatomy/draft";
 import { serialRuleSchema } from "@/core/anatomy/serial";
+import { modelFileLimit } from "@/core/bring-in/table";
 import { seenSchema } from "@/core/seen";
 import { familyIds } from "@/core/vocabulary/families";
 import { takeCheck } from "@/data/bench/blind-spots";
@@ -13,7 +14,7 @@ import { saveSerialRules } from "@/data/catalogue/editions";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { bringModelIn, previewModelFile, reviseModel, setModelWorth } from "@/data/catalogue/models";
 import { Refusal } from "@/data/store/context";
-import { modelFileLimit, readModelJson } from "@/formats/model-json";
+import { readModelJson } from "@/formats/model-json";
 import type { Press } from "@/ui/act/press";
 
 const revise = defineAction({

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedAmount, typedWords } from "@/app/server/typed";
+import { typedAmount, typedWords } from "@/core/acts/typed";
 import { partIdOf } from "@/core/anatomy/identifier";
 import { kindWords, type PartKind, shapeSchema, sizeLabel, sizeWords } from "@/core/anatomy/shapes";
 import { partTypeSchema } from "@/core/anatomy/types";

@@ -1,6 +1,7 @@
 import "server-only";
 import { unstable_rethrow } from "next/navigation";
 import type { z } from "zod";
+import { mayDo, type Permission } from "@/core/sign-in/permissions";
 import { controlSignAt } from "@/core/vocabulary/control-signs";
 import { countFailure, WrongSecret } from "@/data/shop/sign-in";
 import { type Context, type Person, Refusal } from "@/data/store/context";
@@ -11,7 +12,7 @@ import { DataUnusable } from "@/data/store/unusable";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";
-import { mayDo, type Permission, whoAsks } from "./person";
+import { whoAsks } from "./person";
 
 interface ActionSpec<S extends z.ZodType, R> {
   /** Names the act in the press table and the log. */

@@ -1,9 +1,10 @@
 import "server-only";
 import { cookies, headers } from "next/headers";
 import { cache } from "react";
+import type { Role } from "@/core/sign-in/permissions";
 import { ensureFirstPerson, listPeople } from "@/data/shop/people";
 import { type From, findSession, type Session, secretsOf, touchSession } from "@/data/shop/sign-in";
-import type { Person, Role } from "@/data/store/context";
+import type { Person } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { fromSocket } from "./socket";
 
@@ -58,16 +59,6 @@ export async function wayIn(): Promise<string> {
   const here = (await headers()).get("x-zorbek-path") ?? "/";
   return `/sign-in?then=${encodeURIComponent(here)}`;
 }
-
-/** What an act changes; each role may change some. */
-export type Permission = "counter" | "bench" | "stores" | "shop";
-const mayChange: Readonly<Record<Permission, readonly Role[]>> = {
-  counter: ["owner", "counter", "bench"],
-  bench: ["owner", "bench"],
-  stores: ["owner", "bench", "counter"],
-  shop: ["owner"],
-};
-export const mayDo = ({ role }: Person, permission: Permission): boolean => mayChange[permission].includes(role);
 
 /** What a page, a picture or a paper shows; whoever works here may read all of the work. */
 export type Reading = "rack" | "jobs" | "customers" | "stores" | "library" | "gauges" | "ledger" | "shop" | "everything";

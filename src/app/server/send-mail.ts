@@ -1,8 +1,9 @@
+import { shopAt } from "@/core/shop/settings";
 import { findAsking } from "@/data/asking/asking";
 import { findCustomer } from "@/data/customers/customers";
 import { findJob } from "@/data/jobs/jobs";
 import { sendWaitingMail } from "@/data/messages/outbox";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { paperOf } from "@/data/stores/orders";
 import { mailDesk } from "@/devices/mail-desk";

@@ -1,5 +1,6 @@
 import "server-only";
 import type { z } from "zod";
+import { mayDo, type Permission } from "@/core/sign-in/permissions";
 import { controlSignAt } from "@/core/vocabulary/control-signs";
 import { type Context, Refusal } from "@/data/store/context";
 import { photoLimits } from "@/data/store/photos";
@@ -7,7 +8,7 @@ import { pressSchema } from "@/ui/act/press";
 import { actOnce } from "./action";
 import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";
-import { mayDo, type Permission, whoAsks } from "./person";
+import { whoAsks } from "./person";
 
 interface UploadSpec<S extends z.ZodType, W, P, R> {
   readonly name: string;

@@ -2,13 +2,14 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { lanAddresses } from "@/app/server/lan";
-import { typedAmount, typedMaybeAmount, typedNumber, typedPercent } from "@/app/server/typed";
+import { typedAmount, typedMaybeAmount, typedNumber, typedPercent } from "@/core/acts/typed";
 import { pricedServiceIds } from "@/core/quote/price-list";
 import { seenSchema } from "@/core/seen";
+import { shopSettingsSchema } from "@/core/shop/settings";
 import { familyIds } from "@/core/vocabulary/families";
 import { addShutDays, removeShutDays } from "@/data/shop/opening";
 import { addPerson, changePerson, retirePerson } from "@/data/shop/people";
-import { saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
+import { saveShopSettings } from "@/data/shop/settings";
 import { endSession, invite, setSecret } from "@/data/shop/sign-in";
 import { qrPath } from "@/formats/qr-path";
 import type { ActionResult, Press } from "@/ui/act/press";

@@ -1,7 +1,8 @@
 "use server";
 import { startBackup } from "@/app/server/daily-backup";
 import { closeDb, getDb } from "@/app/server/db";
-import { mayDo, whoAsks } from "@/app/server/person";
+import { whoAsks } from "@/app/server/person";
+import { mayDo } from "@/core/sign-in/permissions";
 import { restoreShop } from "@/data/shop/restore-shop";
 import { dataDirectory } from "@/data/store/database";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";

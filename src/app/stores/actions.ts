@@ -3,7 +3,7 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
 import { deskOf, sendMailOf } from "@/app/server/send-mail";
-import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } from "@/app/server/typed";
+import { typedAmount, typedMaybeAmount, typedNumber, typedPercent, typedWords } from "@/core/acts/typed";
 import { grades } from "@/core/interchange/interchange";
 import { countWhyIds } from "@/core/ordering/count-why";
 import { seenOffer, seenSchema } from "@/core/seen";

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedAmount } from "@/app/server/typed";
+import { typedAmount } from "@/core/acts/typed";
 import { giveUpLine, paidOtherwise, putDownBad, receive, receiveOrder, settleBad } from "@/data/stores/receiving";
 import type { Press } from "@/ui/act/press";
 

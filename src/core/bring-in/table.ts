@@ -3,6 +3,9 @@ import { fail, ok, type Result } from "@/core/result";
 
 /** More than this is brought in with several files. */
 export const mostRows = 10_000;
+
+/** A model file has at most this many letters. */
+export const modelFileLimit = 5 * 1024 * 1024;
 export const mostBytes = 8 * 1024 * 1024;
 
 export interface TextTable {

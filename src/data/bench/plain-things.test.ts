@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { workLines } from "@/core/report/work-done";
+import { seenSettings } from "@/core/shop/settings";
 import { addExtraPiece, extrasOfModel, listExtraPieces } from "@/data/bench/extra-pieces";
 import { overrideSeat } from "@/data/bench/own-part";
 import { noteStep } from "@/data/bench/step-noted";
@@ -13,7 +14,7 @@ import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { setForeseen } from "@/data/parts/wanted";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
-import { getShopSettings, saveShopSettings, seenSettings } from "@/data/shop/settings";
+import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 
 let shop: Workshop;
 let id = 0;

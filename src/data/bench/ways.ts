@@ -1,11 +1,12 @@
 import { findBearing } from "@/core/bearings/find-bearing";
 import { type Foreseen, foreseenByWay } from "@/core/quote/foreseen-by-way";
+import { waysOfShop } from "@/core/shop/settings";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
 import { isChoice, type WayId, type Ways, type WaysInForce, wayIds, wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { getShopSettings, waysOfShop } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";

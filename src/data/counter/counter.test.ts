@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
+import { defaultShopSettings } from "@/core/shop/settings";
 import { takePart } from "@/data/bench/tray";
 import { searchModels } from "@/data/catalogue/models";
 import { addCustomer, classSaid, glanceAtCustomers, retireCustomer, searchCustomers, setDiscountClass } from "@/data/customers/customers";
@@ -10,7 +11,7 @@ import { findJob, listJobPhotos, pictureJob } from "@/data/jobs/jobs";
 import { glanceAtReel } from "@/data/ledger/glance";
 import { getBill } from "@/data/quote/quotes";
 import { moveOf } from "@/data/schedule/rack";
-import { defaultShopSettings, saveShopSettings } from "@/data/shop/settings";
+import { saveShopSettings } from "@/data/shop/settings";
 
 let shop: Workshop;
 beforeEach(() => {

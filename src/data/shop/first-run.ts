@@ -1,5 +1,6 @@
+import type { ShopSettings } from "@/core/shop/settings";
 import { renamePerson } from "@/data/shop/people";
-import { getShopSettings, type ShopSettings, saveShopSettings } from "@/data/shop/settings";
+import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { setSecret } from "@/data/shop/sign-in";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

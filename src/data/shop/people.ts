@@ -1,5 +1,6 @@
 import { seenPerson } from "@/core/seen";
-import { type Context, type Person, Refusal, type Role } from "@/data/store/context";
+import type { Role } from "@/core/sign-in/permissions";
+import { type Context, type Person, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { refuseUnseen } from "@/data/store/unseen";

@@ -1,7 +1,6 @@
+import type { Role } from "@/core/sign-in/permissions";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Db } from "./database";
-
-export type Role = "owner" | "bench" | "counter";
 
 export interface Person {
   readonly id: number;

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
 import { openWorkshop, refusal, reportDates } from "#tests/workshop";
 import { openDayFrom } from "@/core/schedule/opening";
+import { defaultShopSettings, shopSettingsSchema } from "@/core/shop/settings";
 import { askForPart } from "@/data/bench/fit-part";
 import { takePart } from "@/data/bench/tray";
 import { addCustomer, changeCustomer, findCustomer, searchCustomers } from "@/data/customers/customers";
@@ -17,7 +18,7 @@ import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { listRack } from "@/data/schedule/rack";
 import { addShutDays, listShutDays, openingOf, removeShutDays } from "@/data/shop/opening";
 import { addPerson, changePerson, ensureFirstPerson, findPerson, listFormerPeople, listPeople, retirePerson } from "@/data/shop/people";
-import { defaultShopSettings, getShopSettings, saveShopSettings, shopSettingsSchema } from "@/data/shop/settings";
+import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { listOrders, placeOrder, sendWaitingOrders } from "./orders";
 
 const observe = (jobId: number, phase: "before" | "after", value: number | null, verdict: "good" | "doubtful" | "bad" = "good") => ({

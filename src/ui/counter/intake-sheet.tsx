@@ -1,5 +1,6 @@
 "use client";
 import Link from "next/link";
+import { comesFor, depthChoices, type IntakeForm, notInLibrary, paysChoices } from "@/core/acts/counter/intake-form";
 import { claims } from "@/core/diagnosis/purchase-check";
 import { markWords } from "@/core/intake/marks";
 import { discountClasses } from "@/core/quote/discounts";
@@ -24,7 +25,6 @@ import { SelectField } from "@/ui/controls/select-field";
 import { Ticks } from "@/ui/controls/ticks";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { ConditionOutline } from "./condition-outline";
-import { comesFor, depthChoices, type IntakeForm, notInLibrary, paysChoices } from "./intake.schema";
 import { KnownReel, type ModelChoice } from "./known-reel";
 import { PromiseHint } from "./promise-hint";
 import { ShutDay } from "./shut-day";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { emptyForm, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
+import { emptyForm, type IntakeForm, intakeFormSchema, notInLibrary } from "@/core/acts/counter/intake-form";
 
 const form = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   ...emptyForm("2026-03-09"),

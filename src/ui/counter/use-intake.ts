@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
+import { emptyForm, type IntakeForm, intakeFormSchema, notInLibrary } from "@/core/acts/counter/intake-form";
 import { outlineOf, type ZoneId } from "@/core/intake/outlines";
 import type { ConditionId } from "@/core/vocabulary/counter-lists";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sendFile } from "@/ui/act/use-upload";
-import { emptyForm, type IntakeForm, intakeFormSchema, notInLibrary } from "./intake.schema";
 import type { CustomerChoice, Known, ModelChoice, OfferedReel } from "./known-reel";
 import type { TakenIn } from "./taken-note";
 

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId } from "@/app/server/bench-input";
+import { jobId } from "@/core/acts/inputs";
 import { measureInput } from "@/core/measures/taken";
 import { chooseEdition } from "@/data/bench/choose-edition";
 import { keepMeasure } from "@/data/bench/measures";

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedAmount, typedMaybeAmount } from "@/app/server/typed";
+import { typedAmount, typedMaybeAmount } from "@/core/acts/typed";
 import { creditInvoice, takePayment } from "@/data/papers/papers";
 import { Refusal } from "@/data/store/context";
 import type { Press } from "@/ui/act/press";

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedNumber } from "@/app/server/typed";
+import { typedNumber } from "@/core/acts/typed";
 import { seenSchema } from "@/core/seen";
 import { addPersonOff, removePersonOff, setPersonHours } from "@/data/shop/person-hours";
 import type { Press } from "@/ui/act/press";

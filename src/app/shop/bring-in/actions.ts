@@ -3,9 +3,10 @@ import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { startBackup } from "@/app/server/daily-backup";
 import { getDb } from "@/app/server/db";
-import { mayDo, whoAsks } from "@/app/server/person";
+import { whoAsks } from "@/app/server/person";
 import { bringInKindIds, type RowFault, rowsOf } from "@/core/bring-in/kinds";
 import { mostRows } from "@/core/bring-in/table";
+import { mayDo } from "@/core/sign-in/permissions";
 import { bringIn, tryBringIn, undoBringIn } from "@/data/shop/bring-in";
 import type { ActionResult, Press } from "@/ui/act/press";
 

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { typedNumber } from "@/app/server/typed";
+import { typedNumber } from "@/core/acts/typed";
 import { shopFaultSchema, shopFindingSchema, strengthIds } from "@/core/diagnosis/knowledge";
 import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
 import type { Press } from "@/ui/act/press";

@@ -2,7 +2,7 @@
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
 import { today } from "@/app/server/clock";
-import { typedAmount, typedNumber } from "@/app/server/typed";
+import { typedAmount, typedNumber } from "@/core/acts/typed";
 import { consumableIds } from "@/core/ordering/consumables";
 import { endTin, openTin } from "@/data/stores/consumables";
 import type { Press } from "@/ui/act/press";

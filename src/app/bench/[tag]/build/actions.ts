@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId, step } from "@/app/server/bench-input";
+import { jobId, step } from "@/core/acts/inputs";
 import { seenSchema } from "@/core/seen";
 import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
 import { markOilPoints } from "@/data/bench/oil-points";

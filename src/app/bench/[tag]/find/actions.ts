@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId } from "@/app/server/bench-input";
+import { jobId } from "@/core/acts/inputs";
 import { recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import type { Press } from "@/ui/act/press";
 

@@ -1,6 +1,7 @@
 import { jobFile, pdfResponse } from "@/app/server/files";
+import { shopAt } from "@/core/shop/settings";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { labelPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
 

@@ -1,8 +1,8 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId, seat } from "@/app/server/bench-input";
-import { typedMaybeAmount } from "@/app/server/typed";
+import { jobId, seat } from "@/core/acts/inputs";
+import { typedMaybeAmount } from "@/core/acts/typed";
 import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { askForPart, fitFromDonor, fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { overrideSeat } from "@/data/bench/own-part";

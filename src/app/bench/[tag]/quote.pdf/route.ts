@@ -1,10 +1,11 @@
 import { pdfResponse } from "@/app/server/files";
 import { linkOf } from "@/app/server/public-address";
 import { readFile } from "@/app/server/reading";
+import { shopAt } from "@/core/shop/settings";
 import { isTokenOf, openAskingOf } from "@/data/asking/asking";
 import { findCustomer } from "@/data/customers/customers";
 import { findJobByTag } from "@/data/jobs/jobs";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { askingPdf } from "@/formats/asking-pdf";
 import { dateWords } from "@/ui/dates";
 

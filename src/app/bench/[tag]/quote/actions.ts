@@ -1,8 +1,8 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId, seat } from "@/app/server/bench-input";
-import { typedSignedAmount } from "@/app/server/typed";
+import { jobId, seat } from "@/core/acts/inputs";
+import { typedSignedAmount } from "@/core/acts/typed";
 import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { whoPaysIds } from "@/core/vocabulary/who-pays";

@@ -1,9 +1,9 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId } from "@/app/server/bench-input";
 import { linkOf } from "@/app/server/public-address";
 import { deskOf, sendMailOf } from "@/app/server/send-mail";
+import { jobId } from "@/core/acts/inputs";
 import { askingDays, readCodes, saidYes } from "@/core/quote/asking";
 import { answerAsking, ask, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
 import { Refusal } from "@/data/store/context";

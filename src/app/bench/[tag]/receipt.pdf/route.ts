@@ -1,8 +1,9 @@
 import { jobFile, pdfResponse } from "@/app/server/files";
 import { asFoundWords } from "@/core/intake/marks";
+import { shopAt } from "@/core/shop/settings";
 import { broughtWith, complaints } from "@/core/vocabulary/counter-lists";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { receiptPdf } from "@/formats/receipt-pdf";
 import { dateWords, dayWords } from "@/ui/dates";
 

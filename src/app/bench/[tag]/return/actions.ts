@@ -1,9 +1,9 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId } from "@/app/server/bench-input";
-import { handBackSchema } from "@/app/server/hand-back.schema";
-import { typedSignedAmount } from "@/app/server/typed";
+import { jobId } from "@/core/acts/inputs";
+import { typedSignedAmount } from "@/core/acts/typed";
+import { handBackSchema } from "@/core/hand-back/hand-back-input";
 import { stations } from "@/core/vocabulary/job-kinds";
 import { leaveOut } from "@/data/bench/tray";
 import { correctJob } from "@/data/hand-back/corrections";

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId, seat } from "@/app/server/bench-input";
+import { jobId, seat } from "@/core/acts/inputs";
 import { wellVerdicts } from "@/core/teardown/verdicts";
 import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";

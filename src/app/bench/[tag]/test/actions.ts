@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { jobId } from "@/app/server/bench-input";
+import { jobId } from "@/core/acts/inputs";
 import { allGoodSchema, answerSchema, leftOutSchema } from "@/core/proving/answer-input";
 import { recordAllGood, recordObservation, skipTest } from "@/data/diagnosis/observations";
 import { makeRepair } from "@/data/jobs/jobs";

@@ -1,7 +1,7 @@
 "use server";
 import { z } from "zod";
 import { defineAction } from "@/app/server/action";
-import { handBackSchema } from "@/app/server/hand-back.schema";
+import { handBackSchema } from "@/core/hand-back/hand-back-input";
 import { answerLot } from "@/data/counter/lots";
 import { closeLot } from "@/data/hand-back/returns";
 import type { Press } from "@/ui/act/press";

@@ -1,7 +1,8 @@
 import { pdfResponse } from "@/app/server/files";
 import { readFile } from "@/app/server/reading";
+import { shopAt } from "@/core/shop/settings";
 import { listInvited } from "@/data/season/season";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { invitationPdf } from "@/formats/invitation-pdf";
 import { dateWords } from "@/ui/dates";
 

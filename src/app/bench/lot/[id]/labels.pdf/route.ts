@@ -1,9 +1,10 @@
 import { pdfResponse } from "@/app/server/files";
 import { readFile } from "@/app/server/reading";
+import { shopAt } from "@/core/shop/settings";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { findLot } from "@/data/counter/lots";
 import { listJobsOfLot } from "@/data/jobs/jobs";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { labelSheetPdf } from "@/formats/label-pdf";
 import { dayWords } from "@/ui/dates";
 

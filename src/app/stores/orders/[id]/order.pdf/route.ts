@@ -1,6 +1,7 @@
 import { pdfResponse } from "@/app/server/files";
 import { readFile } from "@/app/server/reading";
-import { getShopSettings, shopAt } from "@/data/shop/settings";
+import { shopAt } from "@/core/shop/settings";
+import { getShopSettings } from "@/data/shop/settings";
 import { paperOf } from "@/data/stores/orders";
 import { orderPdf } from "@/formats/order-pdf";
 

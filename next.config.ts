@@ -5,8 +5,7 @@ const config: NextConfig = {
   serverExternalPackages: ["better-sqlite3", "sharp", "pdfkit", "highs", "@node-rs/argon2", "zxcvbn"],
   // A spreadsheet of ten thousand rows is one act (core/bring-in/table.ts holds the limit that is told).
   experimental: {
-    // The largest file that may be brought in, each of its empty cells three letters on the way.
-    serverActions: { bodySizeLimit: "40mb" },
+    // The largest file that may be brought in is one press (core/acts/act.ts), each of its empty cells three letters on the way.
     // What passes the gate (proxy.ts) is cut off at ten unless it is said: a picture of twelve has to go through whole.
     proxyClientMaxBodySize: "40mb",
   },

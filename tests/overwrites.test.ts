@@ -1,6 +1,7 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { beforeEach, describe, expect, it } from "vitest";
+import { z } from "zod";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { acts } from "@/core/acts/acts";
 import { seenBin, seenOffer, seenOrderRules, seenPerson, seenSerialRules, seenSet, seenValue, seenWeek } from "@/core/seen";
 import { listSerialRules, saveSerialRules } from "@/data/catalogue/editions";
 import { saveInterchangeSet } from "@/data/catalogue/interchange";
@@ -26,12 +27,12 @@ const carryNothing = {
   "only looks": ["preview-model-file", "preview-parts", "look-at-price-list"],
   "an act of the hands, done or undone, as it is done": [
     ...[
-      "take",
+      "take-parts",
       "put-back",
       "steps-done",
-      "step-skip",
+      "step-skipped",
       "step-left-off",
-      "step-undo",
+      "step-undone",
       "gate-failed",
       "open-again",
       "oil-points",
@@ -97,15 +98,10 @@ const carryNothing = {
   "a secret, which asks for the old one": ["set-secret"],
 } as const;
 
-const actions = readdirSync("src/app", { recursive: true, encoding: "utf8" })
-  .filter((file) => file.endsWith("actions.ts"))
-  .flatMap((file) =>
-    readFileSync(`src/app/${file}`, "utf8")
-      .split("defineAction({")
-      .slice(1)
-      .map((rest) => rest.slice(0, rest.indexOf("\n});")))
-      .map((body) => ({ name: /name: "([^"]+)"/.exec(body)?.[1] ?? file, carries: /\b(seen|rowVersion|baseNumber)\b/.test(body) })),
-  );
+const actions = acts.map(({ name, input }) => ({
+  name,
+  carries: ["seen", "rowVersion", "baseNumber"].some((field) => field in (input instanceof z.ZodObject ? input.shape : {})),
+}));
 
 describe("a form that changes a row", () => {
   it("carries what it was shown of it: every act does, or is named with why it need not", () => {

@@ -1,7 +1,5 @@
 import { DateTime } from "luxon";
 import Link from "next/link";
-import { toldToFetch } from "@/app/bench/[tag]/return/actions";
-import { promiseAnotherDay } from "@/app/rack-actions";
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { fetchAfterDays } from "@/core/hand-back/hand-back";
@@ -97,7 +95,6 @@ export default async function RackPage() {
       <Rack
         hoursPerDay={settings.benchHoursPerDay}
         revision={revisionOf(db)}
-        move={promiseAnotherDay}
         dayNames={dayNames}
         days={hangTags(rack, days, minutesPerDay, readable).map((hung) => ({
           ...hung,
@@ -159,7 +156,6 @@ export default async function RackPage() {
         )}
         {unclaimed.length > 0 && (
           <UnclaimedList
-            told={toldToFetch}
             reels={unclaimed.map((one) => ({
               ...one,
               readyOn: dayWords(one.readyOn),

@@ -6,7 +6,6 @@ import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { IntakeSheet } from "@/ui/counter/intake-sheet";
 import { dateWords } from "@/ui/dates";
-import { takeIn, takenInTwice } from "./actions";
 
 export const metadata = { title: "Counter" };
 
@@ -20,8 +19,6 @@ export default async function CounterPage() {
       today={dateWords(day)}
       promise={openDayFrom(opening, DateTime.fromISO(day).plus({ days: 7 }).toISODate()!)}
       opening={opening}
-      takeIn={takeIn}
-      twice={takenInTwice}
     />
   );
 }

@@ -7,7 +7,6 @@ import { getShopSettings } from "@/data/shop/settings";
 import { dataDirectory } from "@/data/store/database";
 import { Sheet } from "@/ui/sheets/sheet";
 import { FirstForm } from "@/ui/shop/first-form";
-import { beginShop } from "./actions";
 
 export const metadata = { title: "A shop begins" };
 
@@ -32,7 +31,6 @@ export default async function FirstPage() {
           locale,
           openOn: [1, 2, 3, 4, 5, 6],
         }}
-        begin={beginShop}
       />
     </Sheet>
   );

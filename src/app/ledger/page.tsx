@@ -24,7 +24,6 @@ import { EraseForm } from "@/ui/ledger/erase-form";
 import { LedgerRooms } from "@/ui/ledger/ledger-rooms";
 import { MergeForm } from "@/ui/ledger/merge-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { addNewCustomer, eraseCustomerCard, mergeCustomerCards, retireCustomerCard, saveCustomer } from "./actions";
 
 export const metadata = { title: "Ledger" };
 
@@ -92,7 +91,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
               </form>
               <details className="mt-1">
                 <summary className="min-h-10 cursor-pointer font-semibold text-brass">New customer</summary>
-                <NewCustomer add={addNewCustomer} />
+                <NewCustomer />
               </details>
             </>
           )}
@@ -181,22 +180,16 @@ async function OneCustomer({ db, customer }: { db: Db; customer: Customer }) {
     <>
       <h1>Reels of {customer.name}</h1>
       <CustomerStory db={db} customerId={customer.id} name={customer.name} />
-      <CustomerForm key={customer.id} customer={customer} save={saveCustomer} retire={retireCustomerCard} />
+      <CustomerForm key={customer.id} customer={customer} />
       {kept && (
         <p>
           Invoices keep the name {kept.name} until {dateWords(kept.until)}.
         </p>
       )}
       {person && mayRead(person, "everything") && customer.name !== erasedName && (
-        <EraseForm
-          key={`erase ${customer.id}`}
-          id={customer.id}
-          name={customer.name}
-          invoiceYears={getShopSettings(db).invoiceYears}
-          erase={eraseCustomerCard}
-        />
+        <EraseForm key={`erase ${customer.id}`} id={customer.id} name={customer.name} invoiceYears={getShopSettings(db).invoiceYears} />
       )}
-      {!customer.retired && <MergeForm key={customer.id} id={customer.id} name={customer.name} merge={mergeCustomerCards} />}
+      {!customer.retired && <MergeForm key={customer.id} id={customer.id} name={customer.name} />}
       <Link className="act-link" href="/ledger" prefetch={false}>
         All reels
       </Link>

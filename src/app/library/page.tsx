@@ -12,8 +12,6 @@ import { BringModel } from "@/ui/library/bring-model";
 import { BringParts } from "@/ui/library/bring-parts";
 import { StartModel } from "@/ui/library/start-model";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { bringModel, previewModel, startModel } from "./actions";
-import { bringParts, previewParts } from "./parts-actions";
 
 export const metadata = { title: "Library" };
 
@@ -133,15 +131,15 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
           )}
         </div>
         <div className="flex flex-col gap-8">
-          <StartModel start={startModel} variants={shownVariants} />
+          <StartModel variants={shownVariants} />
           <div>
             <h2>A part by hand</h2>
             <Link className="act-link" href="/library/new-part" prefetch={false}>
               Add a part to the catalogue
             </Link>
           </div>
-          <BringModel look={previewModel} bring={bringModel} />
-          <BringParts look={previewParts} bring={bringParts} meanings={columnMeanings} />
+          <BringModel />
+          <BringParts meanings={columnMeanings} />
         </div>
       </div>
     </Sheet>

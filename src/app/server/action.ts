@@ -1,44 +1,24 @@
 import "server-only";
 import { unstable_rethrow } from "next/navigation";
-import type { z } from "zod";
 import { mayDo, type Permission } from "@/core/sign-in/permissions";
-import { controlSignAt } from "@/core/vocabulary/control-signs";
 import { countFailure, WrongSecret } from "@/data/shop/sign-in";
 import { type Context, type Person, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { pressOnce } from "@/data/store/press";
 import { troubleOf } from "@/data/store/trouble";
 import { DataUnusable } from "@/data/store/unusable";
-import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
+import type { ActionResult } from "@/ui/act/press";
 import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";
 import { whoAsks } from "./person";
 
-interface ActionSpec<S extends z.ZodType, R> {
-  /** Names the act in the press table and the log. */
-  readonly name: string;
-  readonly permission: Permission;
-  readonly input: S;
-  readonly run: (ctx: Context, input: z.output<S>) => R;
-  /** The answer is a secret, such as a code: it is kept nowhere, and told once. */
-  readonly secretAnswer?: boolean;
-  /** What must happen outside the transaction, once it is safe on disk: devices, messages. What it does not reach it does at the next call. */
-  readonly afterwards?: (db: Db) => Promise<void>;
-}
-
 type Refused = Extract<ActionResult<never>, { ok: false }>;
-const refused = (message: string, rest: Partial<Omit<Refused, "ok" | "message">> = {}): Refused => ({
+export const refused = (message: string, rest: Partial<Omit<Refused, "ok" | "message">> = {}): Refused => ({
   ok: false,
   message,
   fields: {},
   ...rest,
 });
-
-const fieldErrors = (error: z.ZodError): Record<string, string> => {
-  const fields: Record<string, string> = {};
-  for (const issue of error.issues) fields[issue.path.join(".") || "form"] ??= issue.message;
-  return fields;
-};
 
 interface Act<R> {
   readonly name: string;
@@ -131,22 +111,4 @@ async function followUp<R>(name: string, value: R, work: () => Promise<void>): P
       note: `It is done and saved. What should follow did not work and was noted as ${reference}; it is tried again with the next one.`,
     };
   }
-}
-
-const unseenWords = "There is a sign in it that nobody can see, such as one copied along from a file. Delete what you pasted and type it.";
-
-/** The one wrapper every server action goes through: what arrived is parsed, then done once. */
-export function defineAction<S extends z.ZodType, R>(spec: ActionSpec<S, R>): (press: Press) => Promise<ActionResult<R>> {
-  return async (press) => {
-    const outer = pressSchema.safeParse(press);
-    if (!outer.success) return refused("This press arrived damaged. Reload the page and try again.");
-    const unseen = controlSignAt(outer.data.input);
-    if (unseen !== null) return refused(unseenWords, { fields: unseen ? { [unseen]: unseenWords } : {} });
-    const parsed = spec.input.safeParse(outer.data.input);
-    if (!parsed.success) {
-      const fields = fieldErrors(parsed.error);
-      return refused(Object.values(fields)[0] ?? "Something typed is not right.", { fields });
-    }
-    return actOnce({ ...spec, pressId: outer.data.pressId, run: (ctx) => spec.run(ctx, parsed.data) });
-  };
 }

@@ -1,5 +1,4 @@
 import { notFound, redirect } from "next/navigation";
-import { chooseReelEdition, keepReelMeasure, readCard } from "@/app/bench/[tag]/actions";
 import { shownSeries } from "@/app/server/measures";
 import { readPage } from "@/app/server/reading";
 import { kindsFor } from "@/core/measures/taken";
@@ -42,7 +41,6 @@ function shownEdition(db: Db, job: Job): BenchHead["edition"] {
     source: known.edition.id === job.editionId ? known.source : "assumed",
     year: known.year,
     options: anatomy.editions.map(({ id, name, mark }) => ({ id, name, mark: mark ?? "" })),
-    choose: chooseReelEdition,
   };
 }
 
@@ -55,7 +53,7 @@ function shownLot(db: Db, job: Job): BenchHead["lot"] {
 
 function shownCard(db: Db, job: Job): BenchHead["card"] {
   const card = takenDownCard(db, job, new Date().toISOString());
-  return card && { ...card, last: `${dateWords(card.lastOn)} by ${card.person}`, read: readCard };
+  return card && { ...card, last: `${dateWords(card.lastOn)} by ${card.person}` };
 }
 
 function shownMeasures(db: Db, job: Job, version: ModelVersion): BenchHead["measures"] {
@@ -66,7 +64,6 @@ function shownMeasures(db: Db, job: Job, version: ModelVersion): BenchHead["meas
     washers,
     ...lastTypedOfModel(db, version.model.id),
     kept: shownSeries(listMeasuresOfReel(db, job.reel.id), version.anatomy.positions),
-    keep: keepReelMeasure,
   };
 }
 

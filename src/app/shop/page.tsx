@@ -20,17 +20,6 @@ import { Devices } from "@/ui/shop/devices";
 import { People } from "@/ui/shop/people";
 import { ShopForm } from "@/ui/shop/shop-form";
 import { ShutDays } from "@/ui/shop/shut-days";
-import {
-  addHolidays,
-  addShopPerson,
-  changeShopPerson,
-  endDeviceSession,
-  invitePhone,
-  removeHolidays,
-  retireShopPerson,
-  saveSettings,
-  setPersonSecret,
-} from "./actions";
 import { backUpNow, restoreCopy } from "./backup-actions";
 
 export const metadata = { title: "Shop" };
@@ -71,20 +60,12 @@ export default async function ShopPage() {
       }
     >
       <div className="grid gap-10 lg:grid-cols-[1fr_1fr]">
-        <ShopForm settings={settings} seen={seenSettings(settings)} save={saveSettings} />
+        <ShopForm settings={settings} seen={seenSettings(settings)} />
         <div className="flex flex-col gap-6">
           <section id="people">
             <h1>Who is at the bench</h1>
             {from.over === "loopback" && <AtTheBench people={people} me={me.id} choose={chooseHere} />}
-            <People
-              people={people}
-              me={me}
-              former={listFormerPeople(db)}
-              add={addShopPerson}
-              change={changeShopPerson}
-              retire={retireShopPerson}
-              setSecret={setPersonSecret}
-            />
+            <People people={people} me={me} former={listFormerPeople(db)} />
             <Devices
               sessions={listSessions(db, now, mine).map(({ id, person, over, address, device, begunAt, seenAt }) => ({
                 id,
@@ -94,8 +75,6 @@ export default async function ShopPage() {
               lan={lanAddresses().length > 0}
               fingerprint={process.env.ZORBEK_LAN_FINGERPRINT ?? ""}
               people={me.role === "owner" ? people : people.filter(({ id }) => id === me.id)}
-              end={endDeviceSession}
-              invite={invitePhone}
             />
           </section>
           <ShutDays
@@ -104,8 +83,6 @@ export default async function ShopPage() {
               id,
               words: `${words}: ${dateWords(from)}${to === from ? "" : ` to ${dateWords(to)}`}`,
             }))}
-            add={addHolidays}
-            remove={removeHolidays}
           />
           <section>
             <h2>Diagnosis knowledge</h2>

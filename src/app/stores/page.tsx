@@ -8,8 +8,6 @@ import { orderSituation } from "@/data/stores/order-situation";
 import { listOrders } from "@/data/stores/orders";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
-import { gradeNeed, needCannotBeHad, partNoLongerMade, placePlan, withdrawOpenNeed } from "./actions";
-import { giveUpOrderLine, linePaidOtherwise, putDownBadPieces, receiveLine, receiveWholeOrder, settleBadPieces } from "./receiving-actions";
 
 export const metadata = { title: "Stores" };
 
@@ -46,21 +44,8 @@ export default async function StoresPage() {
         dayWords: Array.from({ length: namedDays }, (_, i) => dayWords(ahead(i))),
         simulated: getShopSettings(db).simulated,
         leadChance: getOrderRules(db).leadChance,
-        place: placePlan,
-        withdraw: withdrawOpenNeed,
-        grade: gradeNeed,
-        cannot: needCannotBeHad,
-        noLongerMade: partNoLongerMade,
       }}
       orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
-      receiving={{
-        all: receiveWholeOrder,
-        some: receiveLine,
-        bad: putDownBadPieces,
-        settle: settleBadPieces,
-        giveUp: giveUpOrderLine,
-        paid: linePaidOtherwise,
-      }}
     />
   );
 }

@@ -1,6 +1,10 @@
 import { distance } from "fastest-levenshtein";
 import type { LoosePart } from "./guess-anatomy";
 
+/** What many teardowns teach of a seat: how it fails, how many there are. */
+export const lessonKinds = ["fails", "count"] as const;
+export type LessonKind = (typeof lessonKinds)[number];
+
 /** A seat on which several teardowns agree, as far as they do. */
 export interface ConsensusSeat {
   readonly part: LoosePart;

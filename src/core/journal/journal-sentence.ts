@@ -43,7 +43,7 @@ const measureName = (id: unknown): string =>
 const gaugeWords = (id: unknown): string => String(id).replaceAll("-", " ");
 
 /** What each act did, in the words that follow a person's name. */
-export const journalSayings: Readonly<Record<string, Say>> = {
+export const journalSayings = {
   // Counter
   "job-opened": (_, { reel }) => `checked in ${reel}`,
   "lot-opened": (d, { customer }) => `checked in a lot of ${count(d.reels, "reel")} for ${customer}`,
@@ -249,10 +249,13 @@ export const journalSayings: Readonly<Record<string, Say>> = {
   "consensus-taken": (d) => `made what ${count(d.teardowns, "teardown")} agree on a schematic of ${count(d.seats, "seat")}`,
   "season-invited": (d) => `wrote to ${count(d.owners, "owner")} to come before the season`,
   "shop-settings-saved": () => "saved the shop's settings",
-};
+} as const satisfies Readonly<Record<string, Say>>;
+
+/** What the journal calls what was done. */
+export type JournalAction = keyof typeof journalSayings;
 
 /** One entry as a sentence: who did what. An act this program does not know any more is said by its own words. */
 export function journalSentence(person: string, action: string, detail: Detail, names: JournalNames): string {
-  const say = journalSayings[action];
+  const say = (journalSayings as Readonly<Record<string, Say>>)[action];
   return `${person} ${say ? say(detail, names) : action.replaceAll("-", " ")}.`;
 }

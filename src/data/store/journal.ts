@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { JournalAction } from "@/core/journal/journal-sentence";
 import type { Context } from "./context";
 import type { Db } from "./database";
 
@@ -23,7 +24,7 @@ export interface JournalSubject {
 }
 
 /** Appends one entry. Corrections are new entries; customers appear by id only, and none of their words. */
-export function writeJournal(ctx: Context, action: string, subject: JournalSubject, detail: Record<string, unknown> = {}): void {
+export function writeJournal(ctx: Context, action: JournalAction, subject: JournalSubject, detail: Record<string, unknown> = {}): void {
   ctx.db
     .prepare(
       "INSERT INTO journal (at, person_id, action, job_id, reel_id, customer_id, detail, session_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",

@@ -1,3 +1,4 @@
+import type { LessonKind } from "@/core/anatomy/consensus";
 import { type Consensus, consensusOf, consensusParts } from "@/core/anatomy/consensus";
 import { editSeat, startDraft } from "@/core/anatomy/draft";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
@@ -43,9 +44,6 @@ export function takeConsensus(ctx: Context, modelId: string): { readonly seats: 
   writeJournal(ctx, "consensus-taken", {}, { model: modelId, teardowns: consensus.teardowns, seats: parts.length });
   return { seats: parts.length };
 }
-
-export const lessonKinds = ["fails", "count"] as const;
-export type LessonKind = (typeof lessonKinds)[number];
 
 /** What jobs taught of a seat, in a sentence that can be said there. */
 export interface Lesson {

@@ -2,9 +2,11 @@
 import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import type { ActName, InputNamed } from "@/core/acts/acts";
 import { patientFetch } from "./patient-fetch";
 import { type Answer, createPressQueue, NotNow, type PressQueue, type QueuedPress, type QueueState, SignedOut } from "./press-queue";
 import { pressedAt } from "./pressed-at";
+import { sendPress } from "./send-press";
 
 const Context = createContext<PressQueue | null>(null);
 const storeKey = (tab: string) => `zorbek-presses ${tab}`;
@@ -31,18 +33,10 @@ function readKept(tab: string): QueuedPress[] {
 }
 
 async function send(press: QueuedPress): Promise<Answer> {
-  const response = await fetch("/api/press", {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify({ pressId: press.id, act: press.act, input: press.input }),
-    signal: AbortSignal.timeout(15_000),
-  });
-  if (response.status === 401) throw new SignedOut();
-  if (response.status === 503) throw new NotNow(((await response.json().catch(() => null)) as { message?: string } | null)?.message ?? "");
-  // A server that is just starting, or a proxy in front of a dead one, is no answer.
-  if (response.status >= 500 && response.headers.get("content-type")?.includes("json") !== true)
-    throw new Error(`status ${response.status}`);
-  return (await response.json()) as Answer;
+  const { status, answer } = await sendPress(press, AbortSignal.timeout(15_000));
+  if (status === 401) throw new SignedOut();
+  if (status === 503) throw new NotNow(answer.ok ? "" : answer.message);
+  return answer;
 }
 
 /** What tabs that are gone left unanswered: sent by this one, with the same ids. */
@@ -117,7 +111,7 @@ export interface Board<S> {
   /** The server's state with every press on it that it has not shown yet. */
   readonly state: S;
   /** @returns whether it was taken: a switch's bounce is none, and nothing else may come of it. */
-  readonly press: (act: string, input: object, words: string) => boolean;
+  readonly press: <Name extends ActName>(act: Name, input: InputNamed<Name>, words: string) => boolean;
   readonly stopped: QueueState["stopped"];
   readonly waiting: boolean;
   readonly pending: number;
@@ -139,7 +133,7 @@ export function useBoard<S>(about: string, revision: number, server: S, apply: (
   // biome-ignore lint/correctness/useExhaustiveDependencies: the row stands for the presses in it
   const state = useMemo(() => own.reduce(apply, server), [row, apply, server]);
   const press = useCallback(
-    (act: string, input: object, words: string) => {
+    (act: ActName, input: unknown, words: string) => {
       const now = pressedAt();
       if (lastAt.current.act === act && now - lastAt.current.at < bounceMs) return false;
       lastAt.current = { act, at: now };

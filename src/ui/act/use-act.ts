@@ -2,10 +2,12 @@
 import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
 import { useCallback, useRef, useState, useTransition } from "react";
+import type { ActName, AnswerNamed, InputNamed } from "@/core/acts/acts";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { Action, ActionResult } from "./press";
 import { pressedAt } from "./pressed-at";
 import { bounceMs, useQueueIdle } from "./queue-provider";
+import { sendPress } from "./send-press";
 
 /** A press is sent again with the same id while no answer comes: after 0.5, 1, 2, 4 s. The server does it once. */
 export const retryDelaysMs = [500, 1000, 2000, 4000];
@@ -16,9 +18,9 @@ interface Failure {
 }
 const none: Readonly<Record<string, string>> = {};
 
-export interface Act<R> {
+export interface Act<R, I = unknown> {
   /** Sends the press; resolves with the outcome, or null when it was a bounce or a press is still under way. */
-  readonly press: (input: unknown) => Promise<ActionResult<R> | null>;
+  readonly press: (input: I) => Promise<ActionResult<R> | null>;
   readonly busy: boolean;
   /** Done, and the page does not show yet what came of it: a key whose question it chooses has none meanwhile. */
   readonly stale: boolean;
@@ -29,8 +31,17 @@ export interface Act<R> {
   readonly clear: () => void;
 }
 
-/** One act of the hand: press id, bounce, retry, words, and the page shown anew when it is done. */
-export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R> {
+/**
+ * One act of the hand: press id, bounce, retry, words, and the page shown anew when it is done.
+ * @param doing the act by its name, or where somebody comes in or a copy is made, which are no acts, what is asked of the server.
+ */
+export function useAct<Name extends ActName>(
+  doing: Name,
+  after?: (answer: AnswerNamed<Name>) => void,
+): Act<AnswerNamed<Name>, InputNamed<Name>>;
+export function useAct<R>(doing: Action<R>, after?: (value: R) => void): Act<R>;
+export function useAct<R>(doing: ActName | Action<R>, after?: (value: R) => void): Act<R>;
+export function useAct<R>(doing: ActName | Action<R>, after?: (value: R) => void): Act<R> {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [stale, startRefresh] = useTransition();
@@ -59,7 +70,10 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
         await idle();
         for (let attempt = 0; ; attempt++) {
           try {
-            const result = await action(sent);
+            const result =
+              typeof doing === "string"
+                ? ((await sendPress({ id: sent.pressId, act: doing, input })).answer as ActionResult<R>)
+                : await doing(sent);
             unanswered.current = null;
             if (result.ok) {
               if (result.note) setFailure({ message: result.note, fields: none, way: null });
@@ -82,7 +96,7 @@ export function useAct<R>(action: Action<R>, after?: (value: R) => void): Act<R>
         setBusy(false);
       }
     },
-    [action, router, idle],
+    [doing, router, idle],
   );
   const clear = useCallback(() => setFailure(null), []);
   return { press, busy, stale, message: failure?.message ?? null, fields: failure?.fields ?? none, way: failure?.way ?? null, clear };

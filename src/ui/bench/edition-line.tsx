@@ -1,5 +1,4 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -9,7 +8,6 @@ export interface EditionChoice {
   readonly source: "chosen" | "serial" | "year" | "assumed";
   readonly year: number | null;
   readonly options: readonly { readonly id: string; readonly name: string; readonly mark: string }[];
-  readonly choose: Action<void>;
 }
 
 const sourceWords: Record<EditionChoice["source"], string> = {
@@ -21,7 +19,7 @@ const sourceWords: Record<EditionChoice["source"], string> = {
 
 /** Which edition of its model lies here and how that is known; one press says what was seen on it. */
 export function EditionLine({ jobId, edition, closed }: { jobId: number; edition: EditionChoice; closed: boolean }) {
-  const act = useAct(edition.choose);
+  const act = useAct("choose-edition");
   const here = edition.options.find((option) => option.id === edition.id);
   return (
     <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-1">

@@ -1,6 +1,5 @@
 "use client";
 import { useId, useState } from "react";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 
@@ -15,22 +14,21 @@ interface Props {
   readonly closed: boolean;
   readonly pieces: readonly ShownExtra[];
   /** At Strip they are noted; at Build they go back. */
-  readonly add?: Action<number>;
-  readonly settle: Action<void>;
+  readonly adds?: boolean;
 }
 
 const stateWords = { off: "in the tray", back: "back in", "left-out": "left out" } as const;
 
 /** What came off and is not on the drawing: noted in a few words, and settled before the reel goes home. */
-export function ExtraPieces({ jobId, closed, pieces, add, settle }: Props) {
+export function ExtraPieces({ jobId, closed, pieces, adds = false }: Props) {
   const [words, setWords] = useState("");
   const fieldId = useId();
-  const adding = useAct<unknown>((add ?? settle) as Action<unknown>, () => setWords(""));
-  const settling = useAct(settle);
-  if (!add && !pieces.length) return null;
+  const adding = useAct("extra-piece", () => setWords(""));
+  const settling = useAct("extra-piece-settled");
+  if (!adds && !pieces.length) return null;
   return (
     <section aria-label="Not on the drawing" className="mt-2">
-      {add && !closed && (
+      {adds && !closed && (
         <form
           onSubmit={(event) => {
             event.preventDefault();

@@ -1,5 +1,4 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
@@ -12,12 +11,11 @@ interface Props {
   readonly station: StationId;
   /** What lies in the tray, in the order it came off. */
   readonly pieces: readonly { readonly well: number; readonly label: string }[];
-  readonly make: Action<{ modelId: string }>;
 }
 
 /** A station that needs the machine's structure, for a reel that has none yet: what its tray holds makes one in one press. */
-export function NoSchematic({ head, station, pieces, make }: Props) {
-  const making = useAct(make);
+export function NoSchematic({ head, station, pieces }: Props) {
+  const making = useAct("make-schematic");
   return (
     <BenchSheet
       head={head}

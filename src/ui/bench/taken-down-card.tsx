@@ -1,18 +1,16 @@
 "use client";
 import type { TakenDownCard as Card } from "@/core/history/taken-down-card";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
 
 export interface CardToRead extends Omit<Card, "lastOn" | "person"> {
   readonly last: string;
-  readonly read: Action<void>;
 }
 
 /** A reel taken down again after weeks: one card with what is off, soaking, waited for, what the customer said, and the next move. */
 export function TakenDownCard({ jobId, card }: { jobId: number; card: CardToRead }) {
-  const act = useAct(card.read);
+  const act = useAct("taken-down");
   return (
     <section aria-label="Picked up again" className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 border-2 border-ink p-3">
       <h2 className="col-span-2">Picked up again: last touched {card.last}</h2>

@@ -1,6 +1,7 @@
 "use client";
 import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from "react";
 import { type DefaultValues, type FieldValues, FormProvider, useForm, useFormContext } from "react-hook-form";
+import type { ActName, AnswerNamed, InputNamed } from "@/core/acts/acts";
 import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "./field";
@@ -13,17 +14,16 @@ interface FormState {
 }
 const State = createContext<FormState>({ faults: {}, busy: false, changed: false });
 
-interface Props<T extends FieldValues, R> {
-  readonly action: Action<R>;
+interface Props<T extends FieldValues, R, I> {
   /** What the fields begin with; their names are the input's. */
   readonly values: T;
   /** Sent along with what was typed: whose card it is. */
-  readonly also?: Readonly<Record<string, unknown>>;
+  readonly also?: { readonly [Field in keyof I]?: unknown };
   /**
    * What the row was when `values` were read of it (`core/seen`, or its version), sent along as well. It moves on only while nothing
    * is typed: a page made anew under a half-typed form does not let it save over what it never showed.
    */
-  readonly seen?: Readonly<Record<string, unknown>>;
+  readonly seen?: { readonly [Field in keyof I]?: unknown };
   readonly after?: (value: R) => void;
   /** A form for something new is empty again once it is in. */
   readonly empties?: boolean;
@@ -36,8 +36,12 @@ interface Props<T extends FieldValues, R> {
  * A form of one act: what is typed goes to the action as it stands, and the action's own schema says what is wrong with it, beside the field,
  * which is brought into sight. Nothing typed is lost by a refusal.
  */
+export function ActForm<T extends FieldValues & { readonly [Field in keyof InputNamed<Name>]?: unknown }, Name extends ActName>(
+  props: Props<T, AnswerNamed<Name>, InputNamed<Name>> & { readonly act: Name },
+): ReactNode;
+export function ActForm<T extends FieldValues, R>(props: Props<T, R, Record<string, unknown>> & { readonly act: Action<R> }): ReactNode;
 export function ActForm<T extends FieldValues, R>({
-  action,
+  act: doing,
   values,
   also,
   seen,
@@ -46,9 +50,9 @@ export function ActForm<T extends FieldValues, R>({
   label,
   className = "",
   children,
-}: Props<T, R>) {
+}: Props<T, R, Record<string, unknown>> & { readonly act: ActName | Action<R> }) {
   const form = useForm<T>({ defaultValues: values as DefaultValues<T> });
-  const act = useAct(action, (value) => {
+  const act = useAct<R>(doing, (value) => {
     if (empties) form.reset(values);
     else form.reset(form.getValues());
     after?.(value);

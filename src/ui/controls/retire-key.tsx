@@ -1,19 +1,21 @@
 "use client";
-import type { Action } from "@/ui/act/press";
+import type { ActName } from "@/core/acts/acts";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "./refused";
 
-interface Props<I> {
-  readonly id: I;
+type Retires = Extract<ActName, `retire-${string}`>;
+
+interface Props {
+  readonly id: string | number;
   /** What is retired, for whoever hears the key instead of seeing it. */
   readonly name: string;
   readonly retired: boolean;
-  readonly retire: Action<void>;
+  readonly retire: Retires;
 }
 
 /** Takes something out of use, or puts it back: it stays in the records either way. */
-export function RetireKey<I extends string | number>({ id, name, retired, retire }: Props<I>) {
-  const act = useAct(retire);
+export function RetireKey({ id, name, retired, retire }: Props) {
+  const act = useAct<void>(retire);
   return (
     <>
       <button

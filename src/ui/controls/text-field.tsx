@@ -16,22 +16,22 @@ export function TextField({ label, value, error, onType }: TextProps) {
   );
 }
 
-interface ChoiceProps {
+interface ChoiceProps<Id extends string> {
   readonly label: string;
   /** Ids with their words, in the order they are shown. */
-  readonly of: Readonly<Record<string, string>>;
-  readonly value: string;
+  readonly of: Readonly<Record<Id, string>>;
+  readonly value: NoInfer<Id>;
   readonly error?: string | undefined;
-  readonly onChoose: (id: string) => void;
+  readonly onChoose: (id: Id) => void;
 }
 
 /** One choice out of few, by its words. */
-export function ChoiceField({ label, of, value, error, onChoose }: ChoiceProps) {
+export function ChoiceField<Id extends string>({ label, of, value, error, onChoose }: ChoiceProps<Id>) {
   return (
     <Field label={label} error={error}>
       {(field) => (
-        <select {...field} value={value} onChange={(event) => onChoose(event.target.value)}>
-          {Object.entries(of).map(([id, words]) => (
+        <select {...field} value={value} onChange={(event) => onChoose(event.target.value as Id)}>
+          {Object.entries<string>(of).map(([id, words]) => (
             <option key={id} value={id}>
               {words}
             </option>

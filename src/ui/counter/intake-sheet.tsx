@@ -17,7 +17,6 @@ import {
 } from "@/core/vocabulary/counter-lists";
 import { familyWords } from "@/core/vocabulary/families";
 import { waterWords } from "@/core/vocabulary/use";
-import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
 import { SearchField } from "@/ui/controls/search-field";
@@ -28,7 +27,7 @@ import { ConditionOutline } from "./condition-outline";
 import { KnownReel, type ModelChoice } from "./known-reel";
 import { PromiseHint } from "./promise-hint";
 import { ShutDay } from "./shut-day";
-import { type TakenIn, TakenNote } from "./taken-note";
+import { TakenNote } from "./taken-note";
 import { useIntake } from "./use-intake";
 
 interface Props {
@@ -36,8 +35,6 @@ interface Props {
   readonly today: string;
   readonly promise: string;
   readonly opening: Opening;
-  readonly takeIn: Action<TakenIn>;
-  readonly twice: Action<string>;
 }
 
 const unknownModel: ModelChoice = { id: notInLibrary, name: "Not in the library (no schematic)", family: "star-drag-bridge" };
@@ -49,7 +46,7 @@ const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
 };
 
 /** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
-export function IntakeSheet({ currency, today, promise, opening, takeIn, twice }: Props) {
+export function IntakeSheet({ currency, today, promise, opening }: Props) {
   const {
     act,
     again,
@@ -82,7 +79,7 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn, twice }
     turn,
     watch,
     zones,
-  } = useIntake(promise, takeIn);
+  } = useIntake(promise);
   return (
     <form
       noValidate
@@ -121,7 +118,7 @@ export function IntakeSheet({ currency, today, promise, opening, takeIn, twice }
           />
         }
       >
-        {taken && <TakenNote key={taken.job?.tag} taken={taken} again={() => void again(taken)} mine={mine} twice={twice} />}
+        {taken && <TakenNote key={taken.job?.tag} taken={taken} again={() => void again(taken)} mine={mine} />}
         <Refused of={[act]} beside />
         <Refused message={pictureMessage} />
         <div className="grid gap-x-6 gap-y-3 lg:grid-cols-3">

@@ -4,9 +4,10 @@ import Papa from "papaparse";
 import { type ClipboardEvent, useState } from "react";
 import { isBlank, type LotColumn, type LotFault, type LotRow, lotColumns, lotColumnWords } from "@/core/lots/lot-rows";
 import type { Opening } from "@/core/schedule/opening";
+import type { DragWish } from "@/core/vocabulary/counter-lists";
 import { dragWishes, lives } from "@/core/vocabulary/counter-lists";
+import type { UseFactor, Water } from "@/core/vocabulary/use";
 import { waterWords } from "@/core/vocabulary/use";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -18,24 +19,23 @@ interface Props {
   readonly currency: string;
   readonly promise: string;
   readonly opening: Opening;
-  readonly takeIn: Action<{ faults: LotFault[] } | { id: number; tags: string[] }>;
 }
 
 const blank: LotRow = { serial: "", mark: "", complaint: "", condition: "" };
 const blanks = (count: number) => Array.from({ length: count }, () => blank);
 
 /** Like reels from one sender: said once what they share, then one line a reel, typed or pasted from a spreadsheet. */
-export function LotIntakeSheet({ currency, promise, opening, takeIn }: Props) {
+export function LotIntakeSheet({ currency, promise, opening }: Props) {
   const router = useRouter();
   const [form, setForm] = useState({
     name: "",
     customerId: "",
     customerName: "",
     modelId: "",
-    water: "salt",
+    water: "salt" as Water,
     tripsPerYear: "100",
-    life: ["fleet"] as string[],
-    dragWish: "shop",
+    life: ["fleet"] as UseFactor[],
+    dragWish: "shop" as DragWish,
     limit: "",
     promisedOn: promise,
   });
@@ -44,7 +44,7 @@ export function LotIntakeSheet({ currency, promise, opening, takeIn }: Props) {
   const [rows, setRows] = useState<readonly LotRow[]>(blanks(12));
   const [faults, setFaults] = useState<readonly LotFault[]>([]);
   const [at, setAt] = useState<{ row: number; column: LotColumn }>({ row: 0, column: "serial" });
-  const act = useAct(takeIn, (answer) => {
+  const act = useAct("open-lot", (answer) => {
     if ("faults" in answer) setFaults(answer.faults);
     else router.push(`/bench/lot/${answer.id}`);
   });
@@ -151,7 +151,7 @@ export function LotIntakeSheet({ currency, promise, opening, takeIn }: Props) {
             </div>
             <fieldset className="flex flex-wrap gap-1">
               <legend className="text-note font-normal">History</legend>
-              {Object.entries(lives).map(([id, words]) => (
+              {(Object.entries(lives) as [keyof typeof lives, string][]).map(([id, words]) => (
                 <button
                   key={id}
                   type="button"

@@ -1,34 +1,22 @@
 import Link from "next/link";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
+import type { TakenIn } from "@/core/acts/counter/intake";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
-
-/** What became of a reel at the counter. */
-export interface TakenIn {
-  /** Null for a reel kept for its parts: it hangs nowhere. */
-  readonly job: { readonly id: number; readonly tag: string } | null;
-  readonly reelId: number;
-  readonly declined: boolean;
-  /** The tag of a reel like it that was checked in a moment before, perhaps the same one at another computer. */
-  readonly twin: string | null;
-}
 
 /** What became of the reel that was just written down: hanging here, kept for its parts, or sent away. */
 export function TakenNote({
   taken,
   again,
   mine,
-  twice,
 }: {
   taken: TakenIn & { readonly name: string };
   again: () => void;
   /** Tags that were given at this page. */
   mine: readonly string[];
-  twice: Action<string>;
 }) {
   const [same, setSame] = useState<string | null>(null);
-  const act = useAct(twice, setSame);
+  const act = useAct("taken-in-twice", setSame);
   const twin = taken.twin && !mine.includes(taken.twin) ? taken.twin : null;
   if (same)
     return (

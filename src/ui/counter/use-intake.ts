@@ -1,13 +1,12 @@
 import { useEffect, useRef, useState } from "react";
 import { type FieldErrors, useForm } from "react-hook-form";
+import type { TakenIn } from "@/core/acts/counter/intake";
 import { emptyForm, type IntakeForm, intakeFormSchema, notInLibrary } from "@/core/acts/counter/intake-form";
 import { outlineOf, type ZoneId } from "@/core/intake/outlines";
 import type { ConditionId } from "@/core/vocabulary/counter-lists";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sendFile } from "@/ui/act/use-upload";
 import type { CustomerChoice, Known, ModelChoice, OfferedReel } from "./known-reel";
-import type { TakenIn } from "./taken-note";
 
 /** Sends the pictures after the job has its number. @returns what went wrong, in words. */
 async function sendPictures(jobId: number, pictures: readonly File[]): Promise<string | null> {
@@ -20,7 +19,7 @@ async function sendPictures(jobId: number, pictures: readonly File[]): Promise<s
 }
 
 /** What is typed at intake and what is known by it: the customer, the reel by its serial, its owner's others; and the act that takes it in. */
-export function useIntake(promise: string, takeIn: Action<TakenIn>) {
+export function useIntake(promise: string) {
   const form = useForm<IntakeForm>({
     defaultValues: emptyForm(promise),
     resolver: (values) => {
@@ -45,7 +44,7 @@ export function useIntake(promise: string, takeIn: Action<TakenIn>) {
   const [pictures, setPictures] = useState<readonly File[]>([]);
   const [pictureMessage, setPictureMessage] = useState<string | null>(null);
   const asked = useRef("");
-  const act = useAct(takeIn, (answer) => {
+  const act = useAct("intake", (answer) => {
     const values = form.getValues();
     setTaken({ ...answer, name: values.name || (customer?.name ?? ""), who: customer });
     if (answer.job) setMine([...mine, answer.job.tag]);

@@ -5,7 +5,7 @@ import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, type CataloguePart, drawnPx, type Opened, type Own, shelf, texts } from "./gauge-parts";
 import { shown, typedMm } from "./typed";
 
-export function BearingSheet({ job, keep, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
+export function BearingSheet({ job, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const measure = {
       boreMm: typedMm(typed.boreMm!),
@@ -51,7 +51,6 @@ export function BearingSheet({ job, keep, own, catalogue }: Opened & { own: read
     <FormGauge
       gauge="bearing"
       job={job}
-      keep={keep}
       title="Which bearing is it"
       fields={[
         { key: "boreMm", label: "Bore, mm" },

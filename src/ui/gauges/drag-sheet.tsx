@@ -10,7 +10,6 @@ import { pullN } from "@/core/drag/pull";
 import { type ModelNumber, modelNumbers, type NumbersOfModel } from "@/core/gauges/model-numbers";
 import type { Phase } from "@/core/proving/observation";
 import { convert, type UnitOf, unitFactors } from "@/core/units/units";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
@@ -32,7 +31,6 @@ interface Props {
   readonly pulls: readonly (MeasuredPull & { readonly phase: Phase })[];
   /** What is known of its model; null for a bare bench. */
   readonly own: NumbersOfModel | null;
-  readonly keepNumbers: Action<void>;
   readonly job: GaugeJob | null;
   readonly stack: readonly (DragElement & { readonly name: string })[];
   readonly springs: readonly { readonly disc: DiscSpring; readonly up: boolean }[];
@@ -41,7 +39,6 @@ interface Props {
   readonly fullRadiusMm: number | null;
   /** It has a lever and a cam. */
   readonly lever: boolean;
-  readonly keep: Action<void>;
 }
 
 /** A three-gap stack to begin with when no reel is named. */
@@ -61,9 +58,9 @@ const ownSprings: Props["springs"] = [true, false].map((up) => ({
 const muOff = 0.2;
 
 /** What a drag will pull: the stack from the base up, squeezed by its star, at the line, over the whole spool. */
-export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, pulls, own, keepNumbers, keep }: Props) {
+export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiusMm, lever, pulls, own }: Props) {
   const startOf = (id: ModelNumber) => shown(own?.values[id] ?? modelNumbers[id].usual ?? 0);
-  const keeping = useAct(keepNumbers);
+  const keeping = useAct("keep-model-numbers");
   const [rows, setRows] = useState<readonly StackRow[]>(() =>
     (stack.length ? stack : ownStack).map(({ name, member, outsideMm, insideMm, mu }, id) => ({
       id,
@@ -151,7 +148,6 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
     <GaugeFrame
       gauge="drag"
       job={job}
-      keep={keep}
       result={
         computed && {
           words,

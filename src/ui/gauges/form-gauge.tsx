@@ -1,11 +1,11 @@
 "use client";
 import { type ReactNode, useState } from "react";
+import type { InputNamed } from "@/core/acts/acts";
 import type { Figure } from "@/core/measures/taken";
-import type { Action } from "@/ui/act/press";
 import { type Curve, CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
-import { GaugeFrame, type GaugeId, type GaugeJob } from "./gauge-frame";
+import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { shown } from "./typed";
 
 export interface GaugeField {
@@ -59,7 +59,7 @@ function ReadChart({ chart }: { chart: Chart }) {
 }
 
 interface Props {
-  readonly gauge: GaugeId;
+  readonly gauge: InputNamed<"keep-gauge">["gauge"];
   readonly job: GaugeJob | null;
   readonly title: string;
   readonly fields: readonly GaugeField[];
@@ -72,11 +72,10 @@ interface Props {
   /** The gauge's own drawing, which can be pulled at; nothing while the numbers make none. */
   readonly draw?: (typed: Readonly<Record<string, string>>, set: (values: Readonly<Record<string, string>>) => void) => ReactNode;
   readonly extra?: (set: (values: Readonly<Record<string, string>>) => void, typed: Readonly<Record<string, string>>) => ReactNode;
-  readonly keep: Action<void>;
 }
 
 /** A gauge of a few numbers: typed on the left, its answer with method and source on the right; what is wrong is said at its field. */
-export function FormGauge({ gauge, job, title, fields, initial, presets = [], compute, method, draw, extra, keep }: Props) {
+export function FormGauge({ gauge, job, title, fields, initial, presets = [], compute, method, draw, extra }: Props) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({ ...initial, ...presets[0]?.values });
   const set = (values: Readonly<Record<string, string>>) => setTyped({ ...typed, ...values });
   const answer = compute(typed);
@@ -87,7 +86,6 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
     <GaugeFrame
       gauge={gauge}
       job={job}
-      keep={keep}
       result={
         said && {
           words: said.words,

@@ -1,8 +1,8 @@
 "use client";
 import Link from "next/link";
 import type { ReactNode } from "react";
+import type { InputNamed } from "@/core/acts/acts";
 import type { Figure } from "@/core/measures/taken";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
@@ -30,23 +30,22 @@ export const gaugeNames = {
 export type GaugeId = keyof typeof gaugeNames;
 
 interface Props {
-  readonly gauge: GaugeId;
+  readonly gauge: InputNamed<"keep-gauge">["gauge"];
   readonly job: GaugeJob | null;
   /** What is kept with the job, copied as text, and copied as a table; null while nothing can be computed. */
   readonly result: {
     readonly words: string;
     readonly csv: string;
-    readonly input: unknown;
+    readonly input: object;
     /** Figures with their interval, for the reel's series over the visits. */
     readonly figures?: readonly (Figure & { readonly name: string; readonly unit: string })[];
   } | null;
-  readonly keep: Action<void>;
   readonly children: ReactNode;
 }
 
 /** A gauge's sheet: the others along the top, its result to be copied or kept along the bottom. */
-export function GaugeFrame({ gauge, job, result, keep, children }: Props) {
-  const act = useAct(keep);
+export function GaugeFrame({ gauge, job, result, children }: Props) {
+  const act = useAct("keep-gauge");
   const copy = (text: string) => void navigator.clipboard?.writeText(text);
   return (
     <Sheet
@@ -62,7 +61,14 @@ export function GaugeFrame({ gauge, job, result, keep, children }: Props) {
               busy={act.busy}
               disabled={!result}
               onPress={() =>
-                result && act.press({ jobId: job.jobId, gauge, input: result.input, words: result.words, figures: result.figures ?? [] })
+                result &&
+                act.press({
+                  jobId: job.jobId,
+                  gauge,
+                  input: result.input as InputNamed<"keep-gauge">["input"],
+                  words: result.words,
+                  figures: result.figures ?? [],
+                })
               }
             >
               Keep with {job.tag}

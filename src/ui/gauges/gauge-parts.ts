@@ -1,5 +1,4 @@
 import type { PartType } from "@/core/anatomy/types";
-import type { Action } from "@/ui/act/press";
 import type { GaugeJob } from "./gauge-frame";
 
 /** A part of the catalogue as a finder lists it. */
@@ -12,7 +11,6 @@ export interface CataloguePart {
 
 export interface Opened {
   readonly job: GaugeJob | null;
-  readonly keep: Action<void>;
 }
 export interface Own {
   readonly name: string;

@@ -7,7 +7,7 @@ import { above, drawnPx, type Opened, type Own } from "./gauge-parts";
 import { GearSoundField } from "./sound-field";
 import { shown, typedMm, typedNumber } from "./typed";
 
-export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] }) {
+export function GearingSheet({ job, own }: Opened & { own: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const value = (key: string) => (key.endsWith("Mm") ? typedMm : typedNumber)(typed[key]!);
     for (const [field, words] of [
@@ -71,7 +71,6 @@ export function GearingSheet({ job, keep, own }: Opened & { own: readonly Own[] 
     <FormGauge
       gauge="gearing"
       job={job}
-      keep={keep}
       title="Gearing and retrieve"
       fields={[
         { key: "handleTurns", label: "Turns of the handle, or pinion teeth" },

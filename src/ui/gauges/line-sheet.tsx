@@ -5,7 +5,7 @@ import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own, texts } from "./gauge-parts";
 import { shown, typedMm, typedNumber } from "./typed";
 
-export function LineSheet({ job, keep, own }: Opened & { own: readonly Own[] }) {
+export function LineSheet({ job, own }: Opened & { own: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const value = (key: string) => (key.endsWith("Mm") ? typedMm : typedNumber)(typed[key]!);
     const ring = { arborMm: value("arborMm"), fullMm: value("fullMm"), widthMm: value("widthMm") };
@@ -62,7 +62,6 @@ export function LineSheet({ job, keep, own }: Opened & { own: readonly Own[] }) 
     <FormGauge
       gauge="line"
       job={job}
-      keep={keep}
       title="Line on the spool"
       fields={[
         { key: "arborMm", label: "Arbor across, mm" },

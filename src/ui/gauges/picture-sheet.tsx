@@ -1,14 +1,13 @@
 "use client";
 import { useState } from "react";
 import type { Measured } from "@/core/measures/measures";
-import type { Action } from "@/ui/act/press";
 import { TextField } from "@/ui/controls/text-field";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { PictureRuler } from "./picture-ruler";
 import { shown } from "./typed";
 
 /** The picture gauge for itself: what it measured is named and kept with the job. */
-export function PictureSheet({ job, keep }: { job: GaugeJob | null; keep: Action<void> }) {
+export function PictureSheet({ job }: { job: GaugeJob | null }) {
   const [what, setWhat] = useState("");
   const [measured, setMeasured] = useState<Measured | null>(null);
   const [input, setInput] = useState<unknown>(null);
@@ -18,7 +17,6 @@ export function PictureSheet({ job, keep }: { job: GaugeJob | null; keep: Action
     <GaugeFrame
       gauge="picture"
       job={job}
-      keep={keep}
       result={
         measured && {
           words,

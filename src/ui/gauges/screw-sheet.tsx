@@ -6,7 +6,7 @@ import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, type CataloguePart, drawnPx, type Opened, type Own, shelf, texts } from "./gauge-parts";
 import { shown, typedMm, typedNumber } from "./typed";
 
-export function ScrewSheet({ job, keep, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
+export function ScrewSheet({ job, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const over = typedMm(typed.overMm!);
     const threads = typedNumber(typed.threads!);
@@ -44,7 +44,6 @@ export function ScrewSheet({ job, keep, own, catalogue }: Opened & { own: readon
     <FormGauge
       gauge="screw"
       job={job}
-      keep={keep}
       title="Which thread is it"
       fields={[
         { key: "of", label: "Measured", of: { screw: "outside of a screw", hole: "narrowest of a hole" } },

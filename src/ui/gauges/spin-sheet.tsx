@@ -31,7 +31,7 @@ const sampleTimes = (() => {
   return times.map((time) => time.toFixed(4)).join(" ");
 })();
 
-export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own[] }) {
+export function SpinSheet({ job, own = [] }: Opened & { own?: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {
     const typedTimes = timesOf(typed.times!);
     if (typedTimes.some((time) => !Number.isFinite(time)))
@@ -121,7 +121,6 @@ export function SpinSheet({ job, keep, own = [] }: Opened & { own?: readonly Own
     <FormGauge
       gauge="spin"
       job={job}
-      keep={keep}
       title="Spool losses"
       fields={[
         { key: "perTurn", label: "Pulses a turn" },

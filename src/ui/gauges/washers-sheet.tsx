@@ -17,7 +17,6 @@ import {
   stackStroke,
 } from "@/core/drag/disc-springs";
 import type { SpringRow } from "@/core/drag/spring-row";
-import type { Action } from "@/ui/act/press";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
@@ -62,17 +61,7 @@ const ownDiscs: readonly SpringRow[] = [true, false].map((up, i) => ({
 }));
 
 /** Tension washers as they lie: turn one over and the curve moves. Opened for a reel its own washers lie here. */
-export function WashersSheet({
-  job,
-  discs,
-  pitchMm,
-  keep,
-}: {
-  job: GaugeJob | null;
-  discs: readonly SpringRow[];
-  pitchMm: number;
-  keep: Action<void>;
-}) {
+export function WashersSheet({ job, discs, pitchMm }: { job: GaugeJob | null; discs: readonly SpringRow[]; pitchMm: number }) {
   const [rows, setRows] = useState<readonly Row[]>(() =>
     (discs.length ? discs : ownDiscs).map(({ name, disc, material, up, lay }, id) => ({
       id,
@@ -144,7 +133,6 @@ export function WashersSheet({
     <GaugeFrame
       gauge="washers"
       job={job}
-      keep={keep}
       result={
         computed && {
           words,

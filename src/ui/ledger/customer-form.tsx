@@ -1,6 +1,5 @@
 "use client";
 import { type DiscountClass, discountClasses } from "@/core/quote/discounts";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { RetireKey } from "@/ui/controls/retire-key";
 
@@ -27,12 +26,12 @@ const Card = () => (
 );
 
 /** A customer's card. It is saved over the version that was read, so that two windows never overwrite each other unseen. */
-export function CustomerForm({ customer, save, retire }: { customer: Customer; save: Action<void>; retire: Action<void> }) {
+export function CustomerForm({ customer }: { customer: Customer }) {
   const { id, rowVersion, retired, ...values } = customer;
   return (
     <div className="flex flex-col items-start gap-2">
       <ActForm
-        action={save}
+        act="save-customer"
         label={customer.name}
         className="grid w-full grid-cols-2 items-end gap-2"
         values={values}
@@ -43,17 +42,17 @@ export function CustomerForm({ customer, save, retire }: { customer: Customer; s
         <FormChoice name="discountClass" label="Discount" of={discountClasses} />
         <FormSend whenChanged>Save</FormSend>
       </ActForm>
-      <RetireKey id={id} name={customer.name} retired={retired} retire={retire} />
+      <RetireKey id={id} name={customer.name} retired={retired} retire="retire-customer" />
       {retired && <p className="text-note">Not offered at the Counter any more; reels and reports keep the name.</p>}
     </div>
   );
 }
 
 /** A customer who has no reel here yet. */
-export function NewCustomer({ add, after }: { add: Action<number>; after?: (id: number) => void }) {
+export function NewCustomer({ after }: { after?: (id: number) => void }) {
   return (
     <ActForm
-      action={add}
+      act="add-customer"
       label="New customer"
       className="grid grid-cols-2 items-end gap-2"
       values={{ name: "", phone: "", email: "", address: "", note: "" }}

@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 
@@ -9,13 +8,12 @@ interface Props {
   readonly name: string;
   /** For how many years an invoice keeps the name. */
   readonly invoiceYears: number;
-  readonly erase: Action<{ nameUntil: string | null }>;
 }
 
 /** What is held of one person, out; and, when they ask for it, gone. */
-export function EraseForm({ id, name, invoiceYears, erase }: Props) {
+export function EraseForm({ id, name, invoiceYears }: Props) {
   const [sure, setSure] = useState(false);
-  const act = useAct(erase);
+  const act = useAct("erase-customer");
   return (
     <details>
       <summary className="act-link min-h-10">{name} asks what is held of them, or to be forgotten</summary>

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
+import type { ActName } from "@/core/acts/acts";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 import { type Choice, SearchField } from "@/ui/controls/search-field";
@@ -15,14 +15,14 @@ interface Props {
   /** The field of the act that takes the card. */
   readonly field: string;
   readonly also: Readonly<Record<string, unknown>>;
-  readonly act: Action<void>;
+  readonly act: Extract<ActName, "merge-customers" | "change-owner">;
   readonly after?: (id: string) => void;
 }
 
 /** Another customer chosen by a few letters, and an act done with that card. */
 export function PickCustomer({ title, label, words, note, field, also, act, after }: Props) {
   const [card, setCard] = useState<Choice | null>(null);
-  const doing = useAct(act, () => {
+  const doing = useAct<void>(act, () => {
     if (card) after?.(card.id);
     setCard(null);
   });

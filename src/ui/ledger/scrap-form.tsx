@@ -1,7 +1,6 @@
 "use client";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -9,17 +8,16 @@ import { Refused } from "@/ui/controls/refused";
 interface Props {
   readonly reelId: number;
   readonly seats: readonly { positionId: string; seat: string; assembly: string; number: string; priceMinor: number }[];
-  readonly scrap: Action<{ pieces: number }>;
 }
 
 type Give = "" | "good" | "worn";
 
 /** A reel past saving gives its parts: each chosen one becomes stock with this reel as its origin. */
-export function ScrapForm({ reelId, seats, scrap }: Props) {
+export function ScrapForm({ reelId, seats }: Props) {
   const [open, setOpen] = useState(false);
   const [drawer, setDrawer] = useState("");
   const [give, setGive] = useState<Readonly<Record<string, Give>>>({});
-  const act = useAct(scrap);
+  const act = useAct("scrap-reel");
   const pieces = Object.entries(give).flatMap(([positionId, condition]) => (condition ? [{ positionId, condition }] : []));
   if (!open)
     return (

@@ -1,5 +1,4 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 import { shown } from "@/ui/gauges/typed";
@@ -16,12 +15,11 @@ export interface BlindSpotsProps {
   readonly cover: readonly string[];
   readonly coverMinutes: number;
   readonly proven: boolean;
-  readonly take: Action<{ number: number }>;
 }
 
 /** What this model's checks do not see: wrong builds that would close and pass, and the check that would show most of them. */
-export function BlindSpotsPanel({ modelId, versionNumber, mistakes, passing, offers, cover, coverMinutes, proven, take }: BlindSpotsProps) {
-  const taking = useAct(take);
+export function BlindSpotsPanel({ modelId, versionNumber, mistakes, passing, offers, cover, coverMinutes, proven }: BlindSpotsProps) {
+  const taking = useAct("take-check");
   return (
     <details className="mt-6 border-t border-ink pt-2">
       <summary className="act-link min-h-10">

@@ -1,26 +1,18 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { AnatomyChange } from "@/core/anatomy/compare-anatomies";
-import type { Action } from "@/ui/act/press";
+import type { ModelPreview } from "@/core/acts/library/preview-model-file";
 import { useAct } from "@/ui/act/use-act";
 import { FileField } from "@/ui/controls/file-field";
 import { Refused } from "@/ui/controls/refused";
 
-interface Preview {
-  readonly name: string;
-  readonly seats: number;
-  readonly known: boolean;
-  readonly changes: readonly AnatomyChange[];
-}
-
 /** A model file is looked at first: what it would add or change is listed, and only then brought in. */
-export function BringModel({ look, bring }: { look: Action<Preview>; bring: Action<{ id: string; number: number }> }) {
+export function BringModel() {
   const router = useRouter();
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
-  const [preview, setPreview] = useState<Preview | null>(null);
-  const looking = useAct(look, setPreview);
-  const bringing = useAct(bring, ({ id }) => router.push(`/library/${id}`));
+  const [preview, setPreview] = useState<ModelPreview | null>(null);
+  const looking = useAct("preview-model-file", setPreview);
+  const bringing = useAct("bring-model-in", ({ id }) => router.push(`/library/${id}`));
   return (
     <div className="flex flex-col gap-2">
       <h2>Import a model</h2>

@@ -1,36 +1,24 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
+import type { PartsPreview } from "@/core/acts/library/preview-parts";
 import { useAct } from "@/ui/act/use-act";
 import { FileField } from "@/ui/controls/file-field";
 import { Refused } from "@/ui/controls/refused";
 
-interface Preview {
-  readonly rows: number;
-  readonly columns: readonly { column: string; meaning: string }[];
-  readonly ignored: readonly string[];
-  readonly faults: readonly { row: number; column: string; message: string }[];
-  readonly parts: readonly { number: string; name: string; sizes: string }[];
-}
-
 /** A parts list from a spreadsheet: looked at first, faults by row and column, all of it taken or none. */
 export function BringParts({
-  look,
-  bring,
   meanings,
 }: {
-  look: Action<Preview>;
-  bring: Action<{ count: number }>;
   /** What a column can mean, with its words. */
   meanings: Readonly<Record<string, string>>;
 }) {
   const [text, setText] = useState("");
   const [mapping, setMapping] = useState<Readonly<Record<string, string>>>({});
-  const [preview, setPreview] = useState<Preview | null>(null);
+  const [preview, setPreview] = useState<PartsPreview | null>(null);
   const [naming, setNaming] = useState(false);
   const [done, setDone] = useState<number | null>(null);
-  const looking = useAct(look, setPreview);
-  const bringing = useAct(bring, ({ count }) => {
+  const looking = useAct("preview-parts", setPreview);
+  const bringing = useAct("bring-parts-in", ({ count }) => {
     setPreview(null);
     setDone(count);
   });

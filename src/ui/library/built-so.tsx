@@ -1,5 +1,4 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -16,12 +15,11 @@ interface Props {
   readonly versionNumber: number;
   readonly variants: readonly ShownVariant[];
   readonly chosen: Readonly<Record<string, string>>;
-  readonly change: Action<{ number: number }>;
 }
 
 /** How a model is built, where its family differs; another choice is its next version. */
-export function BuiltSo({ modelId, versionNumber, variants, chosen, change }: Props) {
-  const act = useAct(change);
+export function BuiltSo({ modelId, versionNumber, variants, chosen }: Props) {
+  const act = useAct("change-variant");
   return (
     <section aria-label="How it is built">
       <h2>How it is built</h2>

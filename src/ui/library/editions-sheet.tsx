@@ -5,7 +5,6 @@ import { type Edition, editionOf, editionSchema } from "@/core/anatomy/edition";
 import { decodeSerial, patternFault, type SerialRule } from "@/core/anatomy/serial";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { seenSerialRules } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
@@ -21,8 +20,6 @@ interface Props extends ModelProps {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly rules: readonly Rule[];
-  readonly save: Action<{ number: number }>;
-  readonly saveRules: Action<void>;
 }
 
 const sourceWords = {
@@ -33,13 +30,13 @@ const sourceWords = {
 } as const;
 
 /** The ways a model was built, how to tell them apart, and how its maker wrote serials; a serial can be tried at once. */
-export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, partTypes, rules, save, saveRules }: Props) {
-  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
+export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, partTypes, rules }: Props) {
+  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes });
   const { draft, change } = drafting;
   const { editions } = draft.anatomy;
   const [shownRules, setShownRules] = useState<readonly Rule[]>(rules);
   const [seen, setSeen] = useState(seenSerialRules(rules));
-  const savingRules = useAct(saveRules, () => setSeen(seenSerialRules(shownRules)));
+  const savingRules = useAct("save-serial-rules", () => setSeen(seenSerialRules(shownRules)));
   const [serial, setSerial] = useState("");
   const fitting = shownRules.filter((rule) => rule.modelId === null || rule.modelId === modelId);
   const told = serial.trim() ? decodeSerial(fitting, serial) : null;

@@ -9,7 +9,6 @@ import type { FitOffer } from "@/core/interchange/fit-offer";
 import { type Grade, grades, gradeWords, type InterchangeSet } from "@/core/interchange/interchange";
 import type { Kit } from "@/core/interchange/kit";
 import { seenSet } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { PickMany } from "@/ui/controls/pick-many";
@@ -31,9 +30,6 @@ interface Props extends ModelProps {
   readonly numbers: Readonly<Record<string, string>>;
   readonly seatId: string;
   readonly fits: readonly FitOffer[];
-  readonly saveSet: Action<void>;
-  readonly removeSet: Action<void>;
-  readonly saveKit: Action<void>;
 }
 
 /** What goes in place of what: sets shared with other models, what fits each seat, and conversions that bring all their companions. */
@@ -42,7 +38,7 @@ export function FitsSheet(props: Props) {
   const router = useRouter();
   const [editing, setEditing] = useState<InterchangeSet | "new" | null>(null);
   const [makingKit, setMakingKit] = useState(false);
-  const removing = useAct(props.removeSet);
+  const removing = useAct("remove-interchange-set");
   return (
     <Sheet fill block={<CornerBlock cells={cells} />}>
       <ModelPages modelId={modelId} here="Fits and kits" />
@@ -198,8 +194,8 @@ interface MemberRow {
 
 const singlePart: Choice = { id: "", name: "a single part" };
 
-function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Props & { set: InterchangeSet | null; onDone: () => void }) {
-  const act = useAct(saveSet, onDone);
+function SetForm({ modelId, roles, models, numbers, set, onDone }: Props & { set: InterchangeSet | null; onDone: () => void }) {
+  const act = useAct("save-interchange-set", onDone);
   const [seen] = useState(seenSet(set));
   const [name, setName] = useState(set?.name ?? "");
   const [mark, setMark] = useState(set?.mark ?? "");
@@ -322,8 +318,8 @@ function SetForm({ modelId, roles, models, numbers, set, saveSet, onDone }: Prop
   );
 }
 
-function KitForm({ modelId, positions, saveKit, onDone }: Props & { onDone: () => void }) {
-  const act = useAct(saveKit, onDone);
+function KitForm({ modelId, positions, onDone }: Props & { onDone: () => void }) {
+  const act = useAct("save-kit", onDone);
   const [name, setName] = useState("");
   const [note, setNote] = useState("");
   const [caution, setCaution] = useState("");

@@ -6,7 +6,6 @@ import { holeSpareMm, ledgersOf, lubricantTotals } from "@/core/anatomy/ledgers"
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 import { findBearing } from "@/core/bearings/find-bearing";
-import type { Action } from "@/ui/act/press";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
 import { useDraft } from "./use-draft";
@@ -15,12 +14,11 @@ interface Props extends ModelProps {
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly stock: Readonly<Record<string, { readonly count: number }>>;
-  readonly save: Action<{ number: number }>;
 }
 
 /** The machine by what one looks for in it: its screws, bearings, seals and the places that want oil or grease, seat by seat. */
-export function LedgersSheet({ modelId, versionNumber, cells, anatomy, partTypes, stock, save }: Props) {
-  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
+export function LedgersSheet({ modelId, versionNumber, cells, anatomy, partTypes, stock }: Props) {
+  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes });
   const { draft, types, change } = drafting;
   const { screws, bearings, seals, lubrication } = ledgersOf(draft.anatomy, types);
   const verify = (position: Position) =>

@@ -9,7 +9,6 @@ import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { keptPlates } from "@/core/schematic/kept-plates";
 import type { ModelPicture } from "@/core/schematic/model-picture";
-import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { TabRail } from "@/ui/controls/tab-rail";
@@ -33,16 +32,14 @@ interface Props extends ModelProps {
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly wear: Readonly<Record<string, SeatWear>>;
   readonly stock: Readonly<Record<string, { readonly count: number; readonly minimum: number }>>;
-  readonly save: Action<{ number: number }>;
   readonly picture: ModelPicture | null;
-  readonly mark: Action<void>;
 }
 
 const kinds = (Object.entries(kindWords) as [PartKind, string][]).sort((a, b) => (a[1] < b[1] ? -1 : 1));
 
 /** A model's schematic, and the machine edited in place: every change is drawn at once, undone by one key, and saved as the next version. */
-export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, wear, stock, save, picture, mark }: Props) {
-  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
+export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, wear, stock, picture }: Props) {
+  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes });
   const { draft, types, change } = drafting;
   const [plateId, setPlateId] = useState("overview");
   const [picked, setPicked] = useState<string | null>(null);
@@ -164,7 +161,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         onChoose={choosePlate}
       >
         {onPicture ? (
-          <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} mark={mark} />
+          <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} />
         ) : (
           <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_350px]">
             <div className="flex min-w-0 flex-col gap-2">

@@ -3,7 +3,6 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { kindWords, type PartKind, sizeLabel, wordSizes } from "@/core/anatomy/shapes";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
-import type { Action } from "@/ui/act/press";
 import { Field } from "@/ui/controls/field";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { MaterialField } from "@/ui/controls/material-field";
@@ -12,7 +11,7 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 const own = (list: readonly string[]) => Object.fromEntries(list.map((one) => [one, one]));
 
 /** A catalogue entry typed by hand: its kind says which sizes it has, each begins as the kind's usual one. */
-export function NewPartSheet({ number, currency, add }: { number: string; currency: string; add: Action<{ id: string }> }) {
+export function NewPartSheet({ number, currency }: { number: string; currency: string }) {
   const router = useRouter();
   const [kind, setKind] = useState<PartKind>("washer");
   const shape = typicalShapes[kind];
@@ -34,7 +33,7 @@ export function NewPartSheet({ number, currency, add }: { number: string; curren
         </Field>
         <ActForm
           key={kind}
-          action={add}
+          act="add-part"
           label="New part"
           className="flex flex-col gap-3"
           values={{ number, name: "", material: "", price: "", thread: "", sizes }}

@@ -1,7 +1,6 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
 import { seenBin, seenOffer } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -15,16 +14,14 @@ interface FactsProps {
   readonly hazard: string;
   readonly rowVersion: number;
   readonly retired: boolean;
-  readonly save: Action<void>;
-  readonly retire: Action<void>;
 }
 
 /** What of a part may change without its being another part. Its sizes are changed at a schematic, where they become a new entry. */
-export function PartFacts({ id, rowVersion, retired, save, retire, ...part }: FactsProps) {
+export function PartFacts({ id, rowVersion, retired, ...part }: FactsProps) {
   return (
     <div id="facts" className="mt-3 flex flex-col gap-2">
       <ActForm
-        action={save}
+        act="part-facts"
         label="Facts of the part"
         className="flex flex-col gap-2"
         values={{ name: part.name, priceMinor: formatMinor(part.priceMinor), supersededBy: part.supersededBy, hazard: part.hazard }}
@@ -37,7 +34,7 @@ export function PartFacts({ id, rowVersion, retired, save, retire, ...part }: Fa
         <FormText name="hazard" label="Hazard in handling it" />
         <div className="flex gap-2">
           <FormSend whenChanged>Save</FormSend>
-          <RetireKey id={id} name={part.name} retired={retired} retire={retire} />
+          <RetireKey id={id} name={part.name} retired={retired} retire="retire-part" />
         </div>
       </ActForm>
     </div>
@@ -58,14 +55,11 @@ interface OffersProps {
   /** Suppliers in use, by id. */
   readonly suppliers: Readonly<Record<string, string>>;
   readonly currency: string;
-  readonly save: Action<void>;
-  readonly remove: Action<void>;
-  readonly addSupplier: Action<string>;
 }
 
 /** Who sells a part at what price; the first supplier of a new shop is written into the book here as well. */
-export function PartOffers({ partTypeId, offers, suppliers, currency, save, remove, addSupplier }: OffersProps) {
-  const removing = useAct(remove);
+export function PartOffers({ partTypeId, offers, suppliers, currency }: OffersProps) {
+  const removing = useAct("remove-offer");
   const known = Object.keys(suppliers).length > 0;
   return (
     <div id="offers" className="flex flex-col gap-2">
@@ -93,7 +87,7 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
       <Refused of={[removing]} />
       {known && (
         <ActForm
-          action={save}
+          act="set-offer"
           label="Add or change an offer"
           className="flex flex-wrap items-end gap-2"
           values={{ supplierId: Object.keys(suppliers)[0] ?? "", priceMinor: "", pack: "1", breakFrom: "", breakPriceMinor: "" }}
@@ -111,7 +105,7 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
       <details open={!known}>
         <summary className="min-h-10 cursor-pointer font-semibold text-brass">New supplier</summary>
         <ActForm
-          action={addSupplier}
+          act="add-supplier"
           label="New supplier"
           className="flex flex-wrap items-end gap-2"
           values={{ name: "", postageMinor: "", leadDays: "" }}
@@ -130,11 +124,10 @@ export function PartOffers({ partTypeId, offers, suppliers, currency, save, remo
 interface BinProps {
   readonly number: string;
   readonly bin: { readonly bin: string; readonly count: number; readonly minimum: number; readonly keptAside: number } | null;
-  readonly save: Action<void>;
 }
 
 /** Where it lies here, and how many. */
-export function PartBin({ number, bin, save }: BinProps) {
+export function PartBin({ number, bin }: BinProps) {
   return (
     <div id="bin" className="flex flex-col gap-2">
       <h2>In stock</h2>
@@ -149,7 +142,7 @@ export function PartBin({ number, bin, save }: BinProps) {
         )}
       </p>
       <ActForm
-        action={save}
+        act="set-bin"
         label="Bin of this part"
         className="flex flex-wrap items-end gap-2"
         values={{ bin: bin?.bin ?? "", count: String(bin?.count ?? ""), minimum: String(bin?.minimum ?? 0) }}

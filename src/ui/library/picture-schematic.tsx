@@ -2,7 +2,6 @@
 import { useState } from "react";
 import type { Position } from "@/core/anatomy/types";
 import type { ModelPicture } from "@/core/schematic/model-picture";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { useUpload } from "@/ui/act/use-upload";
 import { Field } from "@/ui/controls/field";
@@ -12,7 +11,6 @@ interface Props {
   readonly modelId: string;
   readonly positions: readonly Position[];
   readonly picture: ModelPicture | null;
-  readonly mark: Action<void>;
 }
 
 const within = (share: number): number => Math.min(1, Math.max(0, share));
@@ -25,11 +23,13 @@ const arrowSteps: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** A printed schematic as a picture, with this model's seats placed on it by touch. */
-export function PictureSchematic({ modelId, positions, picture, mark }: Props) {
+export function PictureSchematic({ modelId, positions, picture }: Props) {
   const [said, setSaid] = useState("");
   const marked = new Set(picture?.marks.map((place) => place.positionId));
   const [seat, setSeat] = useState(positions.find((position) => !marked.has(position.id))?.id ?? "");
-  const marking = useAct(mark, () => setSeat(positions.find((position) => !marked.has(position.id) && position.id !== seat)?.id ?? seat));
+  const marking = useAct("mark-picture", () =>
+    setSeat(positions.find((position) => !marked.has(position.id) && position.id !== seat)?.id ?? seat),
+  );
 
   const [cross, setCross] = useState({ x: 0.5, y: 0.5 });
   const place = (x: number, y: number) => {

@@ -8,7 +8,6 @@ import { buildOrder } from "@/core/teardown/build-order";
 import type { LearnedMinutes } from "@/core/teardown/learned-minutes";
 import { removalOrder } from "@/core/teardown/removal-order";
 import type { Station } from "@/core/vocabulary/job-kinds";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { stationNames } from "@/ui/bench/stations-words";
 import { Field } from "@/ui/controls/field";
@@ -29,8 +28,6 @@ interface Props extends ModelProps {
   readonly stations: readonly { readonly station: Station; readonly minutes: number; readonly jobs: number }[];
   /** What hands took off one right after the other, again and again. */
   readonly taught: readonly TaughtBatch[];
-  readonly save: Action<{ number: number }>;
-  readonly putIn: Action<{ number: number }>;
   /** What its checks do not see; null for a model without seats. */
   readonly blind: Omit<BlindSpotsProps, "modelId" | "versionNumber"> | null;
 }
@@ -48,12 +45,12 @@ const kindWordsOfActs: Record<Operation["kind"], string> = {
 };
 
 /** How this shop rebuilds the model: every act in its computed order with its cautions, traps, tools and minutes. */
-export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, taught, save, putIn, blind }: Props) {
-  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes }, save);
+export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partTypes, learned, stations, taught, blind }: Props) {
+  const drafting = useDraft({ id: modelId, versionNumber, anatomy, partTypes });
   const { draft, types, change } = drafting;
   const [editionId, setEditionId] = useState(anatomy.editions[0]?.id ?? null);
   const [open, setOpen] = useState<string | null>(null);
-  const taking = useAct(putIn);
+  const taking = useAct("put-minutes-in");
   const machine = anatomyOfEdition(draft.anatomy, editionId);
   const order = machine.positions.length ? buildOrder(machine, removalOrder(machine)) : null;
   const seen = new Map(learned.map((one) => [one.operationId, one]));

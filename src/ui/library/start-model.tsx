@@ -2,24 +2,22 @@
 import { useRouter } from "next/navigation";
 import { useFormContext } from "react-hook-form";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import type { ShownVariant } from "./built-so";
 
 interface Props {
-  readonly start: Action<{ id: string }>;
   /** Ways the reels of each family are built, the usual one first. */
   readonly variants: Readonly<Record<FamilyId, readonly ShownVariant[]>>;
 }
 
 /** A new model begins as a copy of its family, built as such reels are, and is edited at its drawing. */
-export function StartModel({ start, variants }: Props) {
+export function StartModel({ variants }: Props) {
   const router = useRouter();
   return (
     <div id="new-model">
       <h2>A new model from its family</h2>
       <ActForm
-        action={start}
+        act="start-model"
         label="A new model from its family"
         className="mt-2 flex flex-col gap-2"
         values={{

@@ -2,7 +2,6 @@
 import { useMemo, useState } from "react";
 import { countChanges, type Draft, draftCatalogue, startDraft } from "@/core/anatomy/draft";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import type { Action } from "@/ui/act/press";
 import { type Act, useAct } from "@/ui/act/use-act";
 
 export interface Drafting {
@@ -16,18 +15,20 @@ export interface Drafting {
   readonly turn: number;
   readonly changes: number;
   readonly save: () => void;
-  readonly act: Act<{ number: number }>;
+  readonly act: Pick<Act<unknown>, "busy" | "message" | "fields" | "way" | "clear">;
 }
 
 /** A model on the drawing table: edits are drafts in a row, undo is the one before, saving makes the next version. */
-export function useDraft(
-  model: { id: string; versionNumber: number; anatomy: Anatomy; partTypes: Readonly<Record<string, PartType>> },
-  save: Action<{ number: number }>,
-): Drafting {
+export function useDraft(model: {
+  id: string;
+  versionNumber: number;
+  anatomy: Anatomy;
+  partTypes: Readonly<Record<string, PartType>>;
+}): Drafting {
   const { anatomy, partTypes } = model;
   const [history, setHistory] = useState<readonly Draft[]>(() => [startDraft(anatomy)]);
   const [turn, setTurn] = useState(0);
-  const act = useAct(save, () => setHistory([startDraft(anatomy)]));
+  const act = useAct("revise-model", () => setHistory([startDraft(anatomy)]));
   const draft = history.at(-1)!;
   const types = useMemo(() => draftCatalogue(draft, new Map(Object.entries(partTypes))), [draft, partTypes]);
   return {

@@ -1,23 +1,10 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormDay, FormSend, FormText } from "@/ui/controls/form";
 
 /** A payment of an invoice, or one back; the open amount stands there already. */
-export function PaymentForm({
-  number,
-  open,
-  back,
-  today,
-  pay,
-}: {
-  number: number;
-  open: string;
-  back: boolean;
-  today: string;
-  pay: Action<void>;
-}) {
+export function PaymentForm({ number, open, back, today }: { number: number; open: string; back: boolean; today: string }) {
   return (
-    <ActForm action={pay} label="Payment" also={{ number, back }} values={{ amount: open, how: "cash", onDay: today }}>
+    <ActForm act="take-payment" label="Payment" also={{ number, back }} values={{ amount: open, how: "cash", onDay: today }}>
       <h2>{back ? "Pay back" : "Paid, all or a part"}</h2>
       <div className="flex flex-wrap items-end gap-2">
         <FormText name="amount" label="Amount" figures className="w-28" />
@@ -30,9 +17,9 @@ export function PaymentForm({
 }
 
 /** Takes an invoice back, whole or a part of it. */
-export function CreditForm({ number, left, credit }: { number: number; left: string; credit: Action<number> }) {
+export function CreditForm({ number, left }: { number: number; left: string }) {
   return (
-    <ActForm action={credit} label="Credit note" also={{ number }} values={{ amount: "", words: "" }}>
+    <ActForm act="credit-invoice" label="Credit note" also={{ number }} values={{ amount: "", words: "" }}>
       <h2>Take back by a credit note</h2>
       <div className="flex flex-wrap items-end gap-2">
         <FormText name="amount" label={`Amount, tax included; empty for all ${left}`} figures className="w-64" />

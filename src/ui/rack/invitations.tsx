@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
@@ -13,13 +12,12 @@ interface Props {
     readonly due: string;
     readonly reels: string;
   }[];
-  readonly ask: Action<{ readonly batch: string }>;
 }
 
 /** Whom to ask when: all of them by one press, or whoever stays ticked. */
-export function Invitations({ letters, ask }: Props) {
+export function Invitations({ letters }: Props) {
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const act = useAct(ask);
+  const act = useAct("season-invite");
   if (!letters.length) return <p>Nobody who is due falls into a full week with room before it.</p>;
   const chosen = letters.filter(({ ownerId }) => !left.has(ownerId));
   return (

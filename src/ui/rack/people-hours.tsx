@@ -2,7 +2,6 @@
 import { useMemo, useState } from "react";
 import { useFormContext } from "react-hook-form";
 import { seenWeek } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -23,9 +22,6 @@ interface Props {
   readonly revision: number;
   readonly today: string;
   readonly tomorrow: string;
-  readonly set: Action<void>;
-  readonly off: Action<number>;
-  readonly back: Action<void>;
 }
 
 const short = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
@@ -33,16 +29,16 @@ const hoursText = (minutes: number) => (minutes ? String(minutes / 60) : "");
 const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 
 /** When each of the people is at the bench, when they are not, and what a day off does before it is given. */
-export function PeopleHours({ people, revision, today, tomorrow, set, off, back }: Props) {
+export function PeopleHours({ people, revision, today, tomorrow }: Props) {
   const asked = useBenchToAsk(`?r=${revision}`);
-  const gone = useAct(back);
+  const gone = useAct("remove-person-off");
   return (
     <>
       {people.map((person) => (
         <section key={person.id} aria-label={person.name} className="mt-3 border-t border-current pt-2">
           <h2>{person.name}</h2>
           <ActForm
-            action={set}
+            act="set-person-hours"
             label={`Hours of ${person.name}`}
             className="flex flex-wrap items-end gap-2"
             also={{ personId: person.id }}
@@ -65,7 +61,7 @@ export function PeopleHours({ people, revision, today, tomorrow, set, off, back 
             ))}
           </ul>
           <ActForm
-            action={off}
+            act="add-person-off"
             label={`Days off of ${person.name}`}
             className="mt-2"
             also={{ personId: person.id }}

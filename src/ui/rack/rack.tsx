@@ -12,7 +12,6 @@ import {
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { chanceBy } from "@/core/promise/bench-simulation";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
@@ -29,7 +28,6 @@ interface Props {
   readonly hoursPerDay: number;
   /** Changes with everything that is written: the bench is asked for anew. */
   readonly revision: number;
-  readonly move: Action<{ readonly from: string }>;
   readonly dayNames: Readonly<Record<string, string>>;
 }
 
@@ -74,14 +72,14 @@ const moveQuestion = (asked: BenchToAsk, { tag, to }: Moving): BenchQuestion => 
 });
 
 /** The rail with what is known of its days, and what a tag does on another day before it is let go there. */
-export function Rack({ days, hoursPerDay, revision, move, dayNames }: Props) {
+export function Rack({ days, hoursPerDay, revision, dayNames }: Props) {
   const asked = useBenchToAsk(`?r=${revision}`);
   const all = useBenchReply(
     useMemo((): BenchQuestion | null => asked && { kind: "all", bench: asked.bench, seed: asked.seed, chance: asked.ask }, [asked]),
   );
   const [moving, setMoving] = useState<Moving | null>(null);
   const [moved, setMoved] = useState<{ readonly tag: RailTag; readonly from: string; readonly to: string } | null>(null);
-  const act = useAct(move);
+  const act = useAct("move-promise");
   const tags = useMemo(() => new Map(days.flatMap((day) => day.tags.map((tag) => [tag.unit, tag]))), [days]);
   const chances = useMemo(() => (asked ? chancesOf(asked, days, all) : null), [asked, days, all]);
   const sensors = useSensors(

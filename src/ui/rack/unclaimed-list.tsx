@@ -1,6 +1,5 @@
 "use client";
 import Link from "next/link";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
@@ -15,12 +14,11 @@ interface Props {
     readonly readyOn: string;
     readonly toldOn: string | null;
   }[];
-  readonly told: Action<void>;
 }
 
 /** Reels that hang ready and nobody fetches: whom to call, and when somebody did last. */
-export function UnclaimedList({ reels, told }: Props) {
-  const act = useAct(told);
+export function UnclaimedList({ reels }: Props) {
+  const act = useAct("told-to-fetch");
   return (
     <section aria-label="Not collected" className="mt-3">
       <h2>Ready for two weeks, not collected</h2>

@@ -2,7 +2,6 @@
 import { useMemo, useState } from "react";
 import { type BringInKind, bringInKindIds, bringInKinds, type ColumnsOf, guessColumns, type RowFault, rowsOf } from "@/core/bring-in/kinds";
 import { mostRows, type TextTable } from "@/core/bring-in/table";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 import { TabRail } from "@/ui/controls/tab-rail";
@@ -10,8 +9,6 @@ import { type TableFile, TableFileField } from "@/ui/controls/table-file-field";
 import { ChoiceField } from "@/ui/controls/text-field";
 
 interface Props {
-  readonly bring: Action<{ id: number } | { faults: readonly RowFault[] } | { noCopy: true }>;
-  readonly undo: Action<void>;
   readonly earlier: readonly { readonly id: number; readonly words: string; readonly undone: string | null }[];
 }
 
@@ -20,7 +17,7 @@ const shownRows = 8;
 const shownFaults = 30;
 
 /** A file, its columns named by hand where their headings do not say it, a look at what comes, and all of it in by one press or none. */
-export function BringInSheet({ bring, undo, earlier }: Props) {
+export function BringInSheet({ earlier }: Props) {
   const [kind, setKind] = useState<BringInKind>("customers");
   const [file, setFile] = useState<TableFile | null>(null);
   const [columns, setColumns] = useState<ColumnsOf>({});
@@ -39,7 +36,7 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
   };
   const made = useMemo(() => (file ? rowsOf(kind, file.table.rows, columns) : null), [file, kind, columns]);
   const faults = made?.faults.length ? made.faults : beside;
-  const act = useAct(bring, (value) => {
+  const act = useAct("bring-in", (value) => {
     if ("faults" in value) return setBeside(value.faults);
     setNoCopy("noCopy" in value);
     if ("noCopy" in value) return;
@@ -47,7 +44,7 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
     setFile(null);
     setBeside([]);
   });
-  const undoing = useAct(undo, () => setSaid("Taken back, all of it."));
+  const undoing = useAct("undo-bring-in", () => setSaid("Taken back, all of it."));
   const fields = Object.entries(bringInKinds[kind].fields) as [string, { readonly words: string; readonly must?: true }][];
   const faultAt = (row: number, field: string) => faults.find((fault) => fault.row === row && fault.field === field);
   return (
@@ -74,7 +71,7 @@ export function BringInSheet({ bring, undo, earlier }: Props) {
               </p>
               <div className="grid grid-cols-2 gap-3 lg:grid-cols-4">
                 {fields.map(([id, { words, must }]) => (
-                  <ChoiceField
+                  <ChoiceField<string>
                     key={id}
                     label={`${words}${must ? "" : " (if there is one)"}`}
                     of={{ "": "no column", ...Object.fromEntries(file.table.columns.map((column, i) => [String(i), column])) }}

@@ -1,15 +1,8 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
+import type { Invitation } from "@/core/acts/shop/invite-phone";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
-
-interface Invitation {
-  readonly address: string;
-  /** The side of the code, then its path. */
-  readonly drawn: string;
-  readonly until: string;
-}
 
 interface Props {
   readonly sessions: readonly { readonly id: number; readonly words: string; readonly own: boolean }[];
@@ -17,16 +10,14 @@ interface Props {
   readonly lan: boolean;
   readonly fingerprint: string;
   readonly people: readonly { readonly id: number; readonly name: string }[];
-  readonly end: Action<void>;
-  readonly invite: Action<Invitation>;
 }
 
 /** Who is in from which device, each ended by a press; and a phone brought in by a code. */
-export function Devices({ sessions, lan, fingerprint, people, end, invite }: Props) {
+export function Devices({ sessions, lan, fingerprint, people }: Props) {
   const [code, setCode] = useState<(Invitation & { readonly name: string }) | null>(null);
-  const ending = useAct(end);
+  const ending = useAct("end-session");
   const [who, setWho] = useState("");
-  const inviting = useAct(invite, (value) => setCode({ ...value, name: who }));
+  const inviting = useAct("invite-phone", (value) => setCode({ ...value, name: who }));
   return (
     <details className="mt-2" open={code !== null || undefined}>
       <summary className="act-link min-h-10">Devices</summary>

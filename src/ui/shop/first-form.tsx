@@ -1,7 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { locales } from "@/core/vocabulary/locales";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSecret, FormSend, FormText } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
 
@@ -14,15 +13,14 @@ interface Props {
       string
     >
   > & { readonly openOn: readonly number[] };
-  readonly begin: Action<void>;
 }
 
 /** A few fields: everything else has a usual value and is at Shop. */
-export function FirstForm({ directory, values, begin }: Props) {
+export function FirstForm({ directory, values }: Props) {
   const router = useRouter();
   return (
     <ActForm
-      action={begin}
+      act="found-shop"
       label="A shop begins"
       className="flex max-w-3xl flex-col gap-4"
       values={{ ...values }}

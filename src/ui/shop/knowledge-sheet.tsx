@@ -7,7 +7,6 @@ import type { FaultWithSigns } from "@/core/diagnosis/knowledge-page";
 import { openings } from "@/core/diagnosis/look-table";
 import { commonness } from "@/core/diagnosis/prior-table";
 import { type Strength, strengths } from "@/core/diagnosis/strength-table";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { sectionWords } from "@/ui/bench/section-words";
 import { Field } from "@/ui/controls/field";
@@ -19,15 +18,12 @@ interface Props {
   readonly faults: readonly FaultWithSigns[];
   readonly findings: readonly { readonly id: string; readonly name: string; readonly area: string; readonly own: boolean }[];
   readonly loose: readonly string[];
-  readonly learnFault: Action<string>;
-  readonly learnSign: Action<string>;
-  readonly sayStrength: Action<void>;
 }
 
 const strengthWords = (strength: Strength) => `${strength} (${Math.round(strengths[strength] * 100)} in 100)`;
 
 /** Faults, signs and how often the one brings the other about: the tables, and the shop's own word where it knows better. */
-export function KnowledgeSheet({ faults, findings, loose, learnFault, learnSign, sayStrength }: Props) {
+export function KnowledgeSheet({ faults, findings, loose }: Props) {
   const [words, setWords] = useState("");
   const [chosenId, setChosenId] = useState(faults[0]?.id ?? "");
   const wanted = words.trim().toLowerCase();
@@ -83,18 +79,18 @@ export function KnowledgeSheet({ faults, findings, loose, learnFault, learnSign,
             {!shown.length && <li>No fault has these words. Add it on the right.</li>}
           </ul>
         </section>
-        {chosen ? <Strengths key={chosen.id} fault={chosen} findings={findings} sayStrength={sayStrength} /> : <div />}
+        {chosen ? <Strengths key={chosen.id} fault={chosen} findings={findings} /> : <div />}
         <div className="flex flex-col gap-6">
-          <NewFault learn={learnFault} chosen={setChosenId} />
-          <NewSign learn={learnSign} />
+          <NewFault chosen={setChosenId} />
+          <NewSign />
         </div>
       </div>
     </Sheet>
   );
 }
 
-function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } & Pick<Props, "findings" | "sayStrength">) {
-  const act = useAct(sayStrength);
+function Strengths({ fault, findings }: { fault: FaultWithSigns } & Pick<Props, "findings">) {
+  const act = useAct("say-strength");
   const others = findings.filter(({ id }) => !fault.links.some(({ finding }) => finding === id));
   return (
     <section aria-label={fault.name}>
@@ -124,7 +120,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
                     act.press({
                       faultId: fault.id,
                       findingId: link.finding,
-                      strength: event.target.value === "never" ? null : event.target.value,
+                      strength: event.target.value === "never" ? null : (event.target.value as (typeof strengthIds)[number]),
                       note: null,
                     })
                   }
@@ -152,7 +148,7 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
         </tbody>
       </table>
       <ActForm
-        action={sayStrength}
+        act="say-strength"
         label="Link a sign"
         className="mt-3 grid grid-cols-[1fr_200px] items-end gap-2"
         values={{ findingId: "", strength: "usually", note: "" }}
@@ -175,10 +171,10 @@ function Strengths({ fault, findings, sayStrength }: { fault: FaultWithSigns } &
 
 const same = (list: readonly string[]) => Object.fromEntries(list.map((one) => [one, one]));
 
-function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: string) => void }) {
+function NewFault({ chosen }: { chosen: (id: string) => void }) {
   return (
     <ActForm
-      action={learn}
+      act="add-fault"
       label="Add our own fault"
       className="flex flex-col gap-1"
       values={{ name: "", section: "gear-side", commonness: "uncommon", tellBy: "", remedy: "", minutes: "15" }}
@@ -199,10 +195,10 @@ function NewFault({ learn, chosen }: { learn: Action<string>; chosen: (id: strin
   );
 }
 
-function NewSign({ learn }: { learn: Action<string> }) {
+function NewSign() {
   return (
     <ActForm
-      action={learn}
+      act="add-sign"
       label="Add our own sign"
       className="flex flex-col gap-1"
       values={{ name: "", area: "turning", how: "", minutes: "1", open: "nothing" }}

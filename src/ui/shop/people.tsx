@@ -1,6 +1,5 @@
 "use client";
 import { seenPerson } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSecret, FormSend, FormText } from "@/ui/controls/form";
 import { RetireKey } from "@/ui/controls/retire-key";
 
@@ -17,14 +16,10 @@ interface Props {
   readonly people: readonly WithSecrets[];
   readonly me: ShownPerson;
   readonly former: readonly ShownPerson[];
-  readonly add: Action<number>;
-  readonly change: Action<void>;
-  readonly retire: Action<void>;
-  readonly setSecret: Action<void>;
 }
 
 /** Names, roles and secrets of who works here, and who did. An owner sees to everybody's, others to their own secrets. */
-export function People({ people, me, former, add, change, retire, setSecret }: Props) {
+export function People({ people, me, former }: Props) {
   const owner = me.role === "owner";
   return (
     <>
@@ -34,7 +29,7 @@ export function People({ people, me, former, add, change, retire, setSecret }: P
           {people.map(({ id, name, role }) => (
             <div key={id} className="rule-row flex items-end gap-2 py-1">
               <ActForm
-                action={change}
+                act="change-person"
                 label={name}
                 className="flex flex-1 items-end gap-2"
                 values={{ name, role }}
@@ -45,17 +40,17 @@ export function People({ people, me, former, add, change, retire, setSecret }: P
                 <FormChoice name="role" label="Role" of={roles} />
                 <FormSend whenChanged>Save</FormSend>
               </ActForm>
-              <RetireKey id={id} name={name} retired={false} retire={retire} />
+              <RetireKey id={id} name={name} retired={false} retire="retire-person" />
             </div>
           ))}
-          <ActForm action={add} label="Someone new" className="mt-3 flex items-end gap-2" values={{ name: "", role: "bench" }} empties>
+          <ActForm act="add-person" label="Someone new" className="mt-3 flex items-end gap-2" values={{ name: "", role: "bench" }} empties>
             <FormText name="name" label="Someone new" className="flex-1" />
             <FormChoice name="role" label="Role" of={roles} />
             <FormSend>Add</FormSend>
           </ActForm>
           {former.map(({ id, name }) => (
             <p key={id} className="rule-row flex items-center justify-between py-1">
-              {name}, not here any more <RetireKey id={id} name={name} retired retire={retire} />
+              {name}, not here any more <RetireKey id={id} name={name} retired retire="retire-person" />
             </p>
           ))}
         </details>
@@ -69,14 +64,14 @@ export function People({ people, me, former, add, change, retire, setSecret }: P
         {people
           .filter(({ id }) => owner || id === me.id)
           .map((person) => (
-            <SecretForms key={person.id} person={person} own={person.id === me.id} setSecret={setSecret} />
+            <SecretForms key={person.id} person={person} own={person.id === me.id} />
           ))}
       </details>
     </>
   );
 }
 
-function SecretForms({ person, own, setSecret }: { person: WithSecrets; own: boolean; setSecret: Action<void> }) {
+function SecretForms({ person, own }: { person: WithSecrets; own: boolean }) {
   return (
     <fieldset className="rule-row py-1">
       <legend className="font-semibold">{person.name}</legend>
@@ -86,7 +81,7 @@ function SecretForms({ person, own, setSecret }: { person: WithSecrets; own: boo
         return (
           <ActForm
             key={`${kind} ${has}`}
-            action={setSecret}
+            act="set-secret"
             label={`${person.name}: ${words}`}
             className="flex flex-wrap items-end gap-2"
             values={{ before: "", now: "" }}

@@ -7,7 +7,6 @@ import { type ForceUnit, forceUnits } from "@/core/units/say-measure";
 import { familyIds, familyWords } from "@/core/vocabulary/families";
 import { type Locale, locales } from "@/core/vocabulary/locales";
 import { benchWays, type Ways } from "@/core/ways/ways";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
 
@@ -49,10 +48,10 @@ const promiseChances = {
 const percent = (basisPoints: number) => String(basisPoints / 100);
 
 /** The shop's rules. A job keeps the rates it was opened with; a change holds for the next reel. */
-export function ShopForm({ settings, seen, save }: { settings: Settings; seen: string; save: Action<void> }) {
+export function ShopForm({ settings, seen }: { settings: Settings; seen: string }) {
   return (
     <ActForm
-      action={save}
+      act="save-settings"
       label="Rules of the shop"
       className="flex flex-col gap-3"
       seen={{ seen }}

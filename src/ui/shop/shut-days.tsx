@@ -1,5 +1,4 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -7,13 +6,11 @@ import { Refused } from "@/ui/controls/refused";
 interface Props {
   readonly days: readonly { readonly id: number; readonly words: string }[];
   readonly today: string;
-  readonly add: Action<number>;
-  readonly remove: Action<void>;
 }
 
 /** Holidays and fairs: days on which nothing is promised and the rack leaves out. */
-export function ShutDays({ days, today, add, remove }: Props) {
-  const gone = useAct(remove);
+export function ShutDays({ days, today }: Props) {
+  const gone = useAct("remove-shut-days");
   return (
     <section id="opening">
       <h2>Holidays</h2>
@@ -27,7 +24,13 @@ export function ShutDays({ days, today, add, remove }: Props) {
           </li>
         ))}
       </ul>
-      <ActForm action={add} label="Holidays" className="mt-2 flex items-end gap-2" values={{ from: today, to: today, words: "" }} empties>
+      <ActForm
+        act="add-shut-days"
+        label="Holidays"
+        className="mt-2 flex items-end gap-2"
+        values={{ from: today, to: today, words: "" }}
+        empties
+      >
         <FormDay name="from" label="First day" />
         <FormDay name="to" label="Last day" />
         <FormText name="words" label="What for" className="flex-1" />

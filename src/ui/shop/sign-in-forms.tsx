@@ -12,13 +12,7 @@ const goTo = (then: string) => () => window.location.assign(then);
 /** Name and passphrase, from another device. */
 export function SignIn({ then, come }: { then: string; come: Entry }) {
   return (
-    <ActForm
-      action={come}
-      label="Who are you"
-      className="flex max-w-md flex-col gap-3"
-      values={{ name: "", secret: "" }}
-      after={goTo(then)}
-    >
+    <ActForm act={come} label="Who are you" className="flex max-w-md flex-col gap-3" values={{ name: "", secret: "" }} after={goTo(then)}>
       <h1>Who are you</h1>
       <FormText name="name" label="Your name, as at Shop" autoComplete="username" />
       <FormSecret name="secret" label="Passphrase" autoComplete="current-password" />
@@ -31,7 +25,7 @@ export function SignIn({ then, come }: { then: string; come: Entry }) {
 /** The same person, after half an hour without a press. */
 export function Wake({ then, wake }: { then: string; wake: Entry }) {
   return (
-    <ActForm action={wake} label="Still you" className="flex max-w-md flex-col gap-3" values={{ secret: "" }} after={goTo(then)}>
+    <ActForm act={wake} label="Still you" className="flex max-w-md flex-col gap-3" values={{ secret: "" }} after={goTo(then)}>
       <h1>Still you?</h1>
       <p>Half an hour went by without a press. Your PIN, or your passphrase:</p>
       <FormSecret name="secret" label="PIN or passphrase" autoComplete="current-password" />
@@ -90,7 +84,7 @@ export function PersonKeys({
 export function PinForm({ person, choose, then }: { person: Here; choose: Entry; then: string }) {
   return (
     <ActForm
-      action={choose}
+      act={choose}
       label={`${person.name} at the bench`}
       className="mt-3 flex max-w-sm items-end gap-2"
       values={{ secret: "" }}
@@ -106,7 +100,7 @@ export function PinForm({ person, choose, then }: { person: Here; choose: Entry;
 /** A phone comes in by the QR it was shown. */
 export function Join({ token, name, shop, join }: { token: string; name: string; shop: string; join: Entry }) {
   return (
-    <ActForm action={join} label="Come in" className="flex max-w-md flex-col gap-3" values={{}} also={{ token }} after={goTo("/")}>
+    <ActForm act={join} label="Come in" className="flex max-w-md flex-col gap-3" values={{}} also={{ token }} after={goTo("/")}>
       <h1>{shop}</h1>
       <p>
         This phone comes in as <strong>{name}</strong>, for twelve hours. After half an hour without a press it asks for the PIN.

@@ -3,7 +3,6 @@ import Link from "next/link";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
 import { seenBin } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -47,16 +46,12 @@ interface Props {
   readonly highlight: string | null;
   /** The part somebody came here for, when it has no bin yet. */
   readonly newNumber: string;
-  readonly count: Action<void>;
-  readonly save: Action<void>;
-  readonly giveUp: Action<void>;
-  readonly byUse: Action<void>;
   /** Chance of running out that the levels are for, of 100. */
   readonly runningOutChance: number;
 }
 
 /** What lies in the bins: counted where it stands, moved to another bin, given up when it is empty. */
-export function BinsSheet({ stock, donors, currency, highlight, newNumber, count, save, giveUp, byUse, runningOutChance }: Props) {
+export function BinsSheet({ stock, donors, currency, highlight, newNumber, runningOutChance }: Props) {
   const value = stock.reduce((sum, line) => sum + line.count * line.unitMinor, 0);
   const lying = stock.filter(({ state }) => state !== "used");
   const has = stock.some((line) => line.partTypeId === highlight);
@@ -97,15 +92,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
                 </thead>
                 <tbody>
                   {stock.map((line) => (
-                    <BinRow
-                      key={line.partTypeId}
-                      line={line}
-                      here={line.partTypeId === highlight}
-                      count={count}
-                      save={save}
-                      giveUp={giveUp}
-                      byUse={byUse}
-                    />
+                    <BinRow key={line.partTypeId} line={line} here={line.partTypeId === highlight} />
                   ))}
                 </tbody>
               </table>
@@ -159,7 +146,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
           )}
         </div>
         <ActForm
-          action={save}
+          act="set-bin"
           label="A bin for a part"
           className="flex flex-col gap-2 self-start"
           values={{ number: has ? "" : newNumber, bin: "", count: "", minimum: "0" }}
@@ -178,26 +165,12 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, count
   );
 }
 
-function BinRow({
-  line,
-  here,
-  count,
-  save,
-  giveUp,
-  byUse,
-}: {
-  line: BinLine;
-  here: boolean;
-  count: Action<void>;
-  save: Action<void>;
-  giveUp: Action<void>;
-  byUse: Action<void>;
-}) {
+function BinRow({ line, here }: { line: BinLine; here: boolean }) {
   const [counted, setCounted] = useState("");
   const [moving, setMoving] = useState(false);
-  const counting = useAct(count, () => setCounted(""));
-  const giving = useAct(giveUp);
-  const levelling = useAct(byUse);
+  const counting = useAct("count-bin", () => setCounted(""));
+  const giving = useAct("remove-bin");
+  const levelling = useAct("level-by-use");
   return (
     <>
       <tr className={here ? "outline-2 outline-ink" : ""}>
@@ -228,7 +201,7 @@ function BinRow({
             className="flex gap-1"
             onSubmit={(event) => {
               event.preventDefault();
-              counting.press({ partTypeId: line.partTypeId, count: counted.trim() === "" ? null : Number(counted) });
+              counting.press({ partTypeId: line.partTypeId, count: counted.trim() === "" ? Number.NaN : Number(counted) });
             }}
           >
             <input
@@ -261,7 +234,7 @@ function BinRow({
           <td colSpan={6}>
             <div className="flex flex-wrap items-end gap-2">
               <ActForm
-                action={save}
+                act="set-bin"
                 label={`Bin of ${line.number}`}
                 className="flex flex-wrap items-end gap-2"
                 values={{ bin: line.bin, minimum: String(line.minimum) }}

@@ -1,7 +1,6 @@
 "use client";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -36,15 +35,6 @@ interface OrderLineView {
   }[];
 }
 
-export interface ReceivingActs {
-  readonly all: Action<{ keptAsideFor: string[] }>;
-  readonly some: Action<{ keptAsideFor: string[] }>;
-  readonly bad: Action<number>;
-  readonly settle: Action<void>;
-  readonly giveUp: Action<{ again: string[] }>;
-  readonly paid: Action<void>;
-}
-
 /** Tags that are named; a lot has many. */
 const named = 4;
 const fewTags = (tags: readonly string[]) =>
@@ -52,10 +42,11 @@ const fewTags = (tags: readonly string[]) =>
 const tagsWords = (tags: readonly string[]) => `Set aside for ${fewTags(tags)}.`;
 
 /** An order on its way: all of it taken in by one press, or line by line where it came otherwise. */
-export function OrderCard({ order, acts }: { order: OrderOnItsWay; acts: ReceivingActs }) {
+export function OrderCard({ order }: { order: OrderOnItsWay }) {
   const [said, setSaid] = useState("");
-  const told = ({ keptAsideFor }: { keptAsideFor: string[] }) => setSaid(keptAsideFor.length ? tagsWords(keptAsideFor) : "In the bins.");
-  const all = useAct(acts.all, told);
+  const told = ({ keptAsideFor }: { readonly keptAsideFor: readonly string[] }) =>
+    setSaid(keptAsideFor.length ? tagsWords(keptAsideFor) : "In the bins.");
+  const all = useAct("receive-order", told);
   const out = order.lines.filter((line) => line.received + line.givenUp < line.quantity);
   return (
     <div className="mt-2 border-t-2 border-ink pt-1">
@@ -89,21 +80,21 @@ export function OrderCard({ order, acts }: { order: OrderOnItsWay; acts: Receivi
       {said && <p role="status">{said}</p>}
       <ul>
         {order.lines.map((line) => (
-          <OrderLine key={line.id} line={line} acts={acts} told={told} />
+          <OrderLine key={line.id} line={line} told={told} />
         ))}
       </ul>
     </div>
   );
 }
 
-function OrderLine({ line, acts, told }: { line: OrderLineView; acts: ReceivingActs; told: (got: { keptAsideFor: string[] }) => void }) {
+function OrderLine({ line, told }: { line: OrderLineView; told: (got: { readonly keptAsideFor: readonly string[] }) => void }) {
   const outstanding = line.quantity - line.received - line.givenUp;
   const [quantity, setQuantity] = useState(String(outstanding));
   const [otherwise, setOtherwise] = useState(false);
-  const taking = useAct(acts.some, told);
-  const bad = useAct(acts.bad, () => setOtherwise(false));
-  const givingUp = useAct(acts.giveUp);
-  const count = quantity.trim() === "" ? null : Number(quantity);
+  const taking = useAct("receive", told);
+  const bad = useAct("bad-piece", () => setOtherwise(false));
+  const givingUp = useAct("give-up-line");
+  const count = quantity.trim() === "" ? Number.NaN : Number(quantity);
   return (
     <li className="rule-row py-1">
       <div className="flex flex-wrap items-center gap-3 sm:flex-nowrap">
@@ -140,7 +131,7 @@ function OrderLine({ line, acts, told }: { line: OrderLineView; acts: ReceivingA
       <Refused of={[taking, bad, givingUp]} />
       {line.givenUp > 0 && <p className="text-note">{line.givenUp} will not come</p>}
       {line.bad.map((piece) => (
-        <Bad key={piece.id} piece={piece} line={line} settle={acts.settle} />
+        <Bad key={piece.id} piece={piece} line={line} />
       ))}
       {outstanding > 0 && (
         <button
@@ -178,7 +169,7 @@ function OrderLine({ line, acts, told }: { line: OrderLineView; acts: ReceivingA
             The rest will not come
           </button>
           <ActForm
-            action={acts.paid}
+            act="line-paid-otherwise"
             label={`Other price of ${line.name}`}
             className="flex items-end gap-2"
             values={{ paidMinor: formatMinor(Math.round((line.priceMinor * line.quantity) / line.pack)) }}
@@ -193,8 +184,8 @@ function OrderLine({ line, acts, told }: { line: OrderLineView; acts: ReceivingA
   );
 }
 
-function Bad({ piece, line, settle }: { piece: OrderLineView["bad"][number]; line: OrderLineView; settle: ReceivingActs["settle"] }) {
-  const settling = useAct(settle);
+function Bad({ piece, line }: { piece: OrderLineView["bad"][number]; line: OrderLineView }) {
+  const settling = useAct("settle-bad-piece");
   const what = `${piece.pieces} ${piece.kind}`;
   if (piece.state === "replaced" || piece.state === "credited")
     return (
@@ -227,7 +218,7 @@ function Bad({ piece, line, settle }: { piece: OrderLineView["bad"][number]; lin
         Another is coming
       </button>
       <ActForm
-        action={settle}
+        act="settle-bad-piece"
         label={`Credit for ${line.name}`}
         className="flex items-end gap-2"
         values={{ creditMinor: usual }}

@@ -3,7 +3,6 @@ import { useState } from "react";
 import type { TextTable } from "@/core/bring-in/table";
 import { formatMinor } from "@/core/money/money";
 import { guessPriceColumns, jumpPercent, type PriceListTold, type PriceRow } from "@/core/ordering/price-list";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 import { type TableFile, TableFileField } from "@/ui/controls/table-file-field";
@@ -11,21 +10,19 @@ import { ChoiceField } from "@/ui/controls/text-field";
 
 interface Props {
   readonly supplier: { readonly id: string; readonly name: string };
-  readonly look: Action<PriceListTold>;
-  readonly take: Action<{ prices: number }>;
 }
 
 type Columns = ReturnType<typeof guessPriceColumns>;
 const shown = 40;
 
 /** A supplier's price list from its file: what it changes is looked at first, and taken over by one press. */
-export function PriceList({ supplier, look, take }: Props) {
+export function PriceList({ supplier }: Props) {
   const [table, setTable] = useState<TextTable | null>(null);
   const [columns, setColumns] = useState<Columns>({ number: -1, price: -1, pack: -1 });
   const [seen, setSeen] = useState<PriceListTold | null>(null);
   const [said, setSaid] = useState("");
-  const looking = useAct(look, setSeen);
-  const taking = useAct(take, ({ prices }) => {
+  const looking = useAct("look-at-price-list", setSeen);
+  const taking = useAct("take-price-list", ({ prices }) => {
     setSaid(`${prices === 1 ? "1 price" : `${prices} prices`} taken over.`);
     setTable(null);
     setSeen(null);
@@ -57,7 +54,7 @@ export function PriceList({ supplier, look, take }: Props) {
               ["pack", "Pieces for it, if said"],
             ] as const
           ).map(([id, label]) => (
-            <ChoiceField
+            <ChoiceField<string>
               key={id}
               label={label}
               of={{ "-1": "no column", ...Object.fromEntries(table.columns.map((column, i) => [String(i), column])) }}

@@ -1,7 +1,6 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
 import { type ConsumableId, consumableIds, consumables } from "@/core/ordering/consumables";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormChoice, FormDay, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -34,12 +33,10 @@ interface Props {
   readonly shelf: readonly Product[];
   readonly currency: string;
   readonly costMinor: number | null;
-  readonly open: Action<void>;
-  readonly end: Action<void>;
 }
 
 /** Oils, greases and cleaners as they stand on the shelf, each as full as the reels have left it. */
-export function ShelfSheet({ shelf, currency, costMinor, open, end }: Props) {
+export function ShelfSheet({ shelf, currency, costMinor }: Props) {
   return (
     <Sheet
       fill
@@ -61,12 +58,12 @@ export function ShelfSheet({ shelf, currency, costMinor, open, end }: Props) {
           {!shelf.length && <p>Nothing stands here yet. The first reel that goes home is counted; tell the shelf what is open.</p>}
           <ul className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
             {shelf.map((one) => (
-              <OnShelf key={one.product} one={one} open={open} end={end} />
+              <OnShelf key={one.product} one={one} />
             ))}
           </ul>
         </div>
         <ActForm
-          action={open}
+          act="open-tin"
           label="Open a tin or bottle"
           className="flex flex-col gap-2 self-start"
           values={{ product: consumableIds[0], words: "", holds: "", priceMinor: "", useBy: "" }}
@@ -85,10 +82,10 @@ export function ShelfSheet({ shelf, currency, costMinor, open, end }: Props) {
   );
 }
 
-function OnShelf({ one, open, end }: { one: Product; open: Props["open"]; end: Props["end"] }) {
+function OnShelf({ one }: { one: Product }) {
   const { tin, unit } = one;
-  const opening = useAct(open);
-  const ending = useAct(end);
+  const opening = useAct("open-tin");
+  const ending = useAct("end-tin");
   const pace = `${one.perWeek < 10 ? one.perWeek.toFixed(1) : Math.round(one.perWeek)} ${one.time[1]} a week`;
   return (
     <li className="flex gap-4 border-t border-ink pt-2">

@@ -1,6 +1,6 @@
 "use client";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { OrderCard, type OrderOnItsWay, type ReceivingActs } from "./order-card";
+import { OrderCard, type OrderOnItsWay } from "./order-card";
 import { OrderPlanView, PlaceKey } from "./plan/order-plan";
 import type { PlanProps } from "./plan/plan-props";
 import { useOrderPlan } from "./plan/use-order-plan";
@@ -9,11 +9,10 @@ import { StoresPages } from "./stores-pages";
 interface Props {
   readonly plan: PlanProps;
   readonly orders: readonly OrderOnItsWay[];
-  readonly receiving: ReceivingActs;
 }
 
 /** What to order today, and what is on its way. */
-export function StoresSheet({ plan, orders, receiving }: Props) {
+export function StoresSheet({ plan, orders }: Props) {
   const hand = useOrderPlan(plan);
   return (
     <Sheet
@@ -40,7 +39,7 @@ export function StoresSheet({ plan, orders, receiving }: Props) {
           <h2>Orders</h2>
           {!orders.length && <p>None yet.</p>}
           {orders.map((order) => (
-            <OrderCard key={order.id} order={order} acts={receiving} />
+            <OrderCard key={order.id} order={order} />
           ))}
         </section>
       </div>

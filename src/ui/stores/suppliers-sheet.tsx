@@ -1,9 +1,7 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
-import type { PriceListTold } from "@/core/ordering/price-list";
 import type { OrderRules } from "@/core/ordering/rules";
 import { seenOrderRules } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
 import { RetireKey } from "@/ui/controls/retire-key";
@@ -30,15 +28,9 @@ interface Supplier {
 interface Props {
   readonly suppliers: readonly Supplier[];
   readonly currency: string;
-  readonly add: Action<string>;
-  readonly save: Action<void>;
-  readonly retire: Action<void>;
   readonly rules: OrderRules;
   /** The simulated order desk is switched on. */
   readonly simulated: boolean;
-  readonly saveRules: Action<void>;
-  readonly lookAtPrices: Action<PriceListTold>;
-  readonly takePrices: Action<{ prices: number }>;
 }
 
 const Card = ({ currency }: { currency: string }) => (
@@ -53,7 +45,7 @@ const Card = ({ currency }: { currency: string }) => (
 );
 
 /** Who the shop orders from: each card is changed where it stands, and retired when it is not ordered from any more. */
-export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, simulated, saveRules, lookAtPrices, takePrices }: Props) {
+export function SuppliersSheet({ suppliers, currency, rules, simulated }: Props) {
   return (
     <Sheet
       fill
@@ -67,7 +59,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
             <div key={supplier.id} className="rule-row py-3">
               <div className="flex flex-wrap items-end gap-2">
                 <ActForm
-                  action={save}
+                  act="change-supplier"
                   label={supplier.name}
                   className="flex flex-1 flex-wrap items-end gap-2"
                   values={{
@@ -84,7 +76,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
                   <Card currency={currency} />
                   <FormSend whenChanged>Save</FormSend>
                 </ActForm>
-                <RetireKey id={supplier.id} name={supplier.name} retired={supplier.retired} retire={retire} />
+                <RetireKey id={supplier.id} name={supplier.name} retired={supplier.retired} retire="retire-supplier" />
               </div>
               <p className="text-note">
                 Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue.{" "}
@@ -95,13 +87,13 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
                   ` ${supplier.mistakes.bad} of ${supplier.mistakes.pieces} pieces wrong or broken: reckoned with ${supplier.mistakes.percent.toFixed(1)} in 100.`}
                 {supplier.retired && "; no longer used"}
               </p>
-              {!supplier.retired && <PriceList supplier={supplier} look={lookAtPrices} take={takePrices} />}
+              {!supplier.retired && <PriceList supplier={supplier} />}
             </div>
           ))}
         </div>
         <div className="flex flex-col gap-8">
           <ActForm
-            action={add}
+            act="add-supplier"
             label="New supplier"
             className="flex flex-col gap-2 self-start"
             values={{ name: "", postageMinor: "", leadDays: "", freePostFromMinor: "", smallestOrderMinor: "", email: "" }}
@@ -112,7 +104,7 @@ export function SuppliersSheet({ suppliers, currency, add, save, retire, rules, 
             <FormSend large>Add the supplier</FormSend>
           </ActForm>
           <ActForm
-            action={saveRules}
+            act="save-order-rules"
             label="What the plan reckons with"
             className="flex flex-col gap-2 self-start"
             seen={{ seen: seenOrderRules(rules) }}

@@ -1,27 +1,31 @@
 import { z } from "zod";
+import { doAct } from "@/app/acts/do-act";
+import { actOf } from "@/app/acts/registry";
 import { getDb } from "@/app/server/db";
 import { whoAsks } from "@/app/server/person";
-import { queuedActs } from "@/app/server/queued-acts";
+import { pressBytes } from "@/core/acts/act";
 import { revisionOf } from "@/data/store/journal";
 
 const bodySchema = z.object({ pressId: z.string().min(8).max(64), act: z.string().max(60), input: z.unknown() });
 
-/** A press is small; a trace of some thousand samples is the largest. */
-const mostBytes = 2 * 1024 * 1024;
+const refuse = (status: number, message: string, way?: { readonly to: "sign-in" }) =>
+  Response.json({ ok: false, message, fields: {}, ...(way ? { way } : {}) }, { status });
+const damaged = "This press arrived damaged. Reload the page and try again.";
+const tooLong = "A press is a few words, not that many.";
 
-/** One press of a bench's queue. It answers as an action does, with the revision of the state that has it. */
+/** The one door of every act: a press comes in, and is done once. It answers with the revision of the state that has it. */
 export async function POST(request: Request): Promise<Response> {
   // A press of somebody who was signed out meanwhile waits: it is sent again once somebody is in.
-  if (!(await whoAsks(getDb())).person) return Response.json({ ok: false, message: "Sign in first.", fields: {} }, { status: 401 });
-  if (!request.headers.get("content-type")?.startsWith("application/json"))
-    return Response.json({ ok: false, message: "A press is sent as JSON.", fields: {} }, { status: 415 });
-  if (Number(request.headers.get("content-length") ?? Number.NaN) > mostBytes)
-    return Response.json({ ok: false, message: "A press is a few words, not that many.", fields: {} }, { status: 413 });
+  if (!(await whoAsks(getDb())).person)
+    return refuse(401, "Nobody is signed in here any more. Sign in; what you typed stays.", { to: "sign-in" });
+  if (!request.headers.get("content-type")?.startsWith("application/json")) return refuse(415, "A press is sent as JSON.");
+  const length = Number(request.headers.get("content-length") ?? Number.NaN);
+  if (length > pressBytes.file) return refuse(413, tooLong);
   const body = bodySchema.safeParse(await request.json().catch(() => null));
-  const act = body.success ? queuedActs.get(body.data.act) : undefined;
-  if (!body.success || !act)
-    return Response.json({ ok: false, message: "This press arrived damaged. Reload the page and try again.", fields: {} }, { status: 400 });
-  const result = await act({ pressId: body.data.pressId, input: body.data.input });
+  const found = body.success ? actOf(body.data.act) : null;
+  if (!body.success || !found) return length > pressBytes.usual ? refuse(413, tooLong) : refuse(400, damaged);
+  if (length > pressBytes[found.act.size ?? "usual"]) return refuse(413, tooLong);
+  const result = (await doAct(body.data.act, body.data.pressId, body.data.input)) ?? { ok: false, message: damaged, fields: {} };
   // The disk is full, or another program holds the data: the press waits at the page and is sent again.
   if (!result.ok && result.later) return Response.json(result, { status: 503 });
   return Response.json(result.ok ? { ...result, revision: revisionOf(getDb()) } : result);

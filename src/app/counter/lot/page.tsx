@@ -5,7 +5,6 @@ import { openDayFrom } from "@/core/schedule/opening";
 import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
-import { takeLotIn } from "./actions";
 
 export const metadata = { title: "A lot at the counter" };
 
@@ -17,7 +16,6 @@ export default async function LotIntakePage() {
       currency={getShopSettings(db).currency}
       promise={openDayFrom(opening, DateTime.fromISO(today()).plus({ days: 21 }).toISODate()!)}
       opening={opening}
-      takeIn={takeLotIn}
     />
   );
 }

@@ -1,7 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { listCatalogue, seatsOfKind } from "@/data/gauges/gauges";
 import { BearingSheet } from "@/ui/gauges/bearing-sheet";
-import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Bearing" };
 
@@ -28,7 +27,6 @@ export default async function BearingPage(props: GaugeProps) {
     <BearingSheet
       key={opened?.shown.tag ?? ""}
       job={opened?.shown ?? null}
-      keep={keepWithJob}
       own={own}
       catalogue={listCatalogue(db, ["bearing", "sleeve"])}
     />

@@ -3,7 +3,6 @@ import { dragOfReel } from "@/data/gauges/gauges";
 import { numbersOfModel } from "@/data/gauges/model-numbers";
 import { machineOf } from "@/data/jobs/machine";
 import { DragSheet } from "@/ui/gauges/drag-sheet";
-import { keepForModel, keepWithJob } from "../actions";
 
 export const metadata = { title: "Drag" };
 
@@ -22,8 +21,6 @@ export default async function DragPage(props: GaugeProps) {
       lever={drag?.lever ?? false}
       pulls={drag?.pulls ?? []}
       own={opened ? numbersOfModel(db, machineOf(db, opened.job).model) : null}
-      keepNumbers={keepForModel}
-      keep={keepWithJob}
     />
   );
 }

@@ -1,7 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
 import { GearingSheet } from "@/ui/gauges/gearing-sheet";
-import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Gearing" };
 
@@ -25,5 +24,5 @@ export default async function GearingPage(props: GaugeProps) {
           },
         ]
       : [];
-  return <GearingSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} own={own} />;
+  return <GearingSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} own={own} />;
 }

@@ -1,7 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { dragOfReel, seatsOfKind } from "@/data/gauges/gauges";
 import { LineSheet } from "@/ui/gauges/line-sheet";
-import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Line" };
 
@@ -18,5 +17,5 @@ export default async function LinePage(props: GaugeProps) {
           },
         ]
       : [];
-  return <LineSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} own={own} />;
+  return <LineSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} own={own} />;
 }

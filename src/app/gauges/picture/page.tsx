@@ -1,10 +1,9 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { PictureSheet } from "@/ui/gauges/picture-sheet";
-import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Picture" };
 
 export default async function PicturePage(props: GaugeProps) {
   const { opened } = await gaugeJob(props);
-  return <PictureSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} />;
+  return <PictureSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} />;
 }

@@ -1,7 +1,6 @@
 import { type GaugeProps, gaugeJob } from "@/app/server/gauge-job";
 import { listCatalogue, seatsOfKind } from "@/data/gauges/gauges";
 import { ScrewSheet } from "@/ui/gauges/screw-sheet";
-import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Thread" };
 
@@ -19,13 +18,5 @@ export default async function ScrewPage(props: GaugeProps) {
           : [],
       )
     : [];
-  return (
-    <ScrewSheet
-      key={opened?.shown.tag ?? ""}
-      job={opened?.shown ?? null}
-      keep={keepWithJob}
-      own={own}
-      catalogue={listCatalogue(db, ["screw"])}
-    />
-  );
+  return <ScrewSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} own={own} catalogue={listCatalogue(db, ["screw"])} />;
 }

@@ -3,7 +3,6 @@ import { seatsOfKind } from "@/data/gauges/gauges";
 import { numbersOfModel } from "@/data/gauges/model-numbers";
 import { machineOf } from "@/data/jobs/machine";
 import { SpinSheet } from "@/ui/gauges/spin-sheet";
-import { keepWithJob } from "../actions";
 
 export const metadata = { title: "Spin" };
 
@@ -26,5 +25,5 @@ export default async function SpinPage(props: GaugeProps) {
           },
         ]
       : [];
-  return <SpinSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} keep={keepWithJob} own={own} />;
+  return <SpinSheet key={opened?.shown.tag ?? ""} job={opened?.shown ?? null} own={own} />;
 }

@@ -3,7 +3,6 @@ import { findModelPicture } from "@/data/catalogue/model-pictures";
 import { listSeatWear } from "@/data/ledger/seat-wear";
 import { listStock } from "@/data/parts/stock";
 import { ModelSheet } from "@/ui/library/model-sheet";
-import { markPicture, saveModelVersion } from "../actions";
 
 export default async function ModelPage(props: ModelPageProps) {
   const { db, model, version, leaf } = await loadModel(props);
@@ -15,9 +14,7 @@ export default async function ModelPage(props: ModelPageProps) {
       partTypes={Object.fromEntries(version.partTypes)}
       wear={listSeatWear(db, model.id)}
       stock={Object.fromEntries(listStock(db).map(({ partTypeId, count, minimum }) => [partTypeId, { count, minimum }]))}
-      save={saveModelVersion}
       picture={findModelPicture(db, model.id)}
-      mark={markPicture}
     />
   );
 }

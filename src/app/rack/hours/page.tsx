@@ -9,7 +9,6 @@ import { revisionOf } from "@/data/store/journal";
 import { dayWords } from "@/ui/dates";
 import { PeopleHours } from "@/ui/rack/people-hours";
 import { Sheet } from "@/ui/sheets/sheet";
-import { notThere, setHours, there } from "./actions";
 
 export const metadata = { title: "People's hours" };
 
@@ -35,9 +34,6 @@ export default async function HoursPage() {
         revision={revisionOf(db)}
         today={day}
         tomorrow={DateTime.fromISO(day).plus({ days: 1 }).toISODate()!}
-        set={setHours}
-        off={notThere}
-        back={there}
         people={listPeople(db)
           .filter(({ role }) => role !== "counter" || hours.size > 0)
           .map(({ id, name }) => ({

@@ -6,7 +6,6 @@ import { dateWords, dayWords, instantWords } from "@/ui/dates";
 import { Invitations } from "@/ui/rack/invitations";
 import { SeasonRail } from "@/ui/rack/season-rail";
 import { Sheet } from "@/ui/sheets/sheet";
-import { askBeforeSeason } from "./actions";
 
 export const metadata = { title: "Season" };
 
@@ -32,7 +31,6 @@ export default async function SeasonPage() {
       <SeasonRail weeks={weeks.map((week) => ({ ...week, words: dayWords(week.day), month: week.day.slice(5, 7) }))} />
       <h2 className="mt-4">Ask in before the rush</h2>
       <Invitations
-        ask={askBeforeSeason}
         letters={invitations.map(({ ownerId, owner, week, due, reels }) => ({
           ownerId,
           owner,

@@ -5,7 +5,6 @@ import { listBroughtIn } from "@/data/shop/bring-in";
 import { instantWords } from "@/ui/dates";
 import { Sheet } from "@/ui/sheets/sheet";
 import { BringInSheet } from "@/ui/shop/bring-in-sheet";
-import { bringInFile, takeFileBack } from "./actions";
 
 export const metadata = { title: "Bring in" };
 
@@ -18,8 +17,6 @@ export default async function BringInPage() {
         Shop
       </Link>
       <BringInSheet
-        bring={bringInFile}
-        undo={takeFileBack}
         earlier={listBroughtIn(db).map(({ id, kind, file, rows, at, undoneAt }) => ({
           id,
           words: `${bringInKinds[kind].name}: ${rows} row${rows === 1 ? "" : "s"} of ${file}, ${instantWords(at)}`,

@@ -2,7 +2,6 @@ import { readPage } from "@/app/server/reading";
 import { faultsWithSigns } from "@/core/diagnosis/knowledge-page";
 import { knowledgeFaults, knowledgeOf, listStrengths } from "@/data/diagnosis/knowledge";
 import { KnowledgeSheet } from "@/ui/shop/knowledge-sheet";
-import { learnFault, learnSign, sayStrength } from "./actions";
 
 export const metadata = { title: "Faults and signs" };
 
@@ -15,9 +14,6 @@ export default async function KnowledgePage() {
       faults={faultsWithSigns(knowledge, listStrengths(db))}
       findings={knowledge.findings.map(({ id, name, area }) => ({ id, name, area, own: id.startsWith("shop-") }))}
       loose={knowledgeFaults(db)}
-      learnFault={learnFault}
-      learnSign={learnSign}
-      sayStrength={sayStrength}
     />
   );
 }

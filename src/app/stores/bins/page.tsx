@@ -8,7 +8,6 @@ import { listLevels } from "@/data/stores/levels";
 import { getOrderRules } from "@/data/stores/order-rules";
 import { dateWords } from "@/ui/dates";
 import { BinsSheet } from "@/ui/stores/bins-sheet";
-import { countStock, giveUpBin, saveBin, setLevelByUse } from "../actions";
 
 export const metadata = { title: "Bins" };
 
@@ -28,10 +27,6 @@ export default async function BinsPage({ searchParams }: { searchParams: Promise
       currency={getShopSettings(db).currency}
       highlight={part ?? null}
       newNumber={wanted?.number ?? ""}
-      count={countStock}
-      save={saveBin}
-      giveUp={giveUpBin}
-      byUse={setLevelByUse}
       runningOutChance={getOrderRules(db).runningOutChance}
     />
   );

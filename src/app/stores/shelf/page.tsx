@@ -5,7 +5,6 @@ import { getShopSettings } from "@/data/shop/settings";
 import { costPerService, listShelf } from "@/data/stores/consumables";
 import { dateWords } from "@/ui/dates";
 import { ShelfSheet } from "@/ui/stores/shelf-sheet";
-import { endOpenTin, openNewTin } from "./actions";
 
 export const metadata = { title: "Shelf" };
 
@@ -32,8 +31,6 @@ export default async function ShelfPage() {
       }))}
       currency={getShopSettings(db).currency}
       costMinor={cost === null ? null : Math.round(cost)}
-      open={openNewTin}
-      end={endOpenTin}
     />
   );
 }

@@ -4,8 +4,6 @@ import { getShopSettings } from "@/data/shop/settings";
 import { leadTimesOf, mistakesOf } from "@/data/stores/experience";
 import { getOrderRules } from "@/data/stores/order-rules";
 import { SuppliersSheet } from "@/ui/stores/suppliers-sheet";
-import { addNewSupplier, retireSupplierCard, saveOrderingRules, saveSupplier } from "../actions";
-import { lookAtPrices, takePrices } from "../price-list-actions";
 
 export const metadata = { title: "Suppliers" };
 
@@ -18,14 +16,8 @@ export default async function SuppliersPage() {
     <SuppliersSheet
       suppliers={suppliers.map((one) => ({ ...one, learned: leads.get(one.id)!, mistakes: mistakes.get(one.id)! }))}
       currency={getShopSettings(db).currency}
-      add={addNewSupplier}
-      save={saveSupplier}
-      retire={retireSupplierCard}
       simulated={getShopSettings(db).simulated}
       rules={getOrderRules(db)}
-      saveRules={saveOrderingRules}
-      lookAtPrices={lookAtPrices}
-      takePrices={takePrices}
     />
   );
 }

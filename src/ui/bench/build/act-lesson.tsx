@@ -1,15 +1,14 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
 
 /** One more act after this one, for every reel of the model: into the playbook by one press. */
-export function ActLesson({ jobId, operationId, learn }: { jobId: number; operationId: string; learn: Action<{ number: number }> }) {
+export function ActLesson({ jobId, operationId }: { jobId: number; operationId: string }) {
   const [words, setWords] = useState("");
   const [said, setSaid] = useState("");
-  const act = useAct(learn, ({ number }) => {
+  const act = useAct("learn-act", ({ number }) => {
     setSaid(`In the playbook from version ${number}.`);
     setWords("");
   });

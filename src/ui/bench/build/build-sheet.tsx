@@ -11,7 +11,6 @@ import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
 import { screwRing } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
-import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -38,7 +37,6 @@ interface Props {
   /** What was said at the counter and is answered at a step. */
   readonly told: ToldAtCounter;
   readonly extras: readonly ShownExtra[];
-  readonly settleExtra: Action<void>;
   /** A step that is done and has to be opened again, and how many stand on it: somebody was sent here for it. */
   readonly open: { readonly operationId: string; readonly words: string; readonly steps: number } | null;
   readonly conflict: string | null;
@@ -53,15 +51,10 @@ interface Props {
   /** Seats that were never emptied, so they are in from the start. */
   readonly neverOff: readonly string[];
   readonly partTypes: Readonly<Record<string, PartType>>;
-  readonly again: Action<{ steps: number }>;
-  readonly learn: Action<{ number: number }>;
-  /** Leaves a step off by a word. */
-  readonly leaveOff: Action<void>;
   /** The job's faults by id. */
   readonly faultNames: Readonly<Record<string, string>>;
   /** What was measured, repeated or used, by step. */
   readonly noted: Readonly<Record<string, string>>;
-  readonly noteStep: Action<void>;
 }
 
 /**
@@ -69,7 +62,7 @@ interface Props {
  * everything until it passes.
  */
 export function BuildSheet(props: Props) {
-  const { head, batches, open, conflict, inversions, proven, traps, warmed, anatomy, neverOff, partTypes, again, learn } = props;
+  const { head, batches, open, conflict, inversions, proven, traps, warmed, anatomy, neverOff, partTypes } = props;
   const { state: steps, press } = useBoard(head.tag, head.revision, props.steps, buildPress);
   const router = useRouter();
   const { state: points } = useBoard(head.tag, head.revision, props.points, oilPress);
@@ -93,7 +86,7 @@ export function BuildSheet(props: Props) {
     setStuck(false);
     toMainKey();
   }, []);
-  const opening = useAct(again, settle);
+  const opening = useAct("open-again", settle);
   const types = useMemo(() => new Map(Object.entries(partTypes)), [partTypes]);
   const last = useMemo(() => lastDone(steps), [steps]);
   const act = useMemo(() => {
@@ -292,7 +285,7 @@ export function BuildSheet(props: Props) {
               {said.join(" ")}
             </p>
           )}
-          <ExtraPieces jobId={head.jobId} closed={head.closed} pieces={props.extras} settle={props.settleExtra} />
+          <ExtraPieces jobId={head.jobId} closed={head.closed} pieces={props.extras} />
           {stuck && lead?.position && (
             <StuckAtBuild
               help={stuckHelp(anatomy, lead.position, partTypes[lead.position.partTypeId]!, still, "on")}
@@ -305,7 +298,6 @@ export function BuildSheet(props: Props) {
               jobId={head.jobId}
               operationId={step.operation.id}
               name={step.position?.name ?? step.operation.words}
-              leaveOff={props.leaveOff}
               onDone={settle}
             />
           )}
@@ -318,10 +310,8 @@ export function BuildSheet(props: Props) {
               warmed={warmed}
               traps={traps}
               busy={busy}
-              learn={learn}
               noted={props.noted[step.operation.id] ?? ""}
               covered={steps.some(({ needs, state }) => state !== "done" && needs.includes(step.operation.id))}
-              noteStep={props.noteStep}
               onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: step.operation.id })}
             />
           )}

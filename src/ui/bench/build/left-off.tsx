@@ -1,7 +1,6 @@
 "use client";
 import { useState } from "react";
 import { leftOffReasons } from "@/core/vocabulary/build-reasons";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
@@ -10,14 +9,13 @@ interface Props {
   readonly jobId: number;
   readonly operationId: string;
   readonly name: string;
-  readonly leaveOff: Action<void>;
   readonly onDone: () => void;
 }
 
 /** A step that was left for later, or whose piece is not here: it is done now, or left off by a word that the report says. */
-export function LeftOff({ jobId, operationId, name, leaveOff, onDone }: Props) {
+export function LeftOff({ jobId, operationId, name, onDone }: Props) {
   const [reason, setReason] = useState("");
-  const act = useAct(leaveOff, onDone);
+  const act = useAct("step-left-off", onDone);
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Left off">
       <p className="font-semibold">{name}: do it now, or leave it off. What covers it waits until then.</p>

@@ -7,7 +7,6 @@ import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { RingScrew } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { wayRound } from "@/core/teardown/way-round";
-import type { Action } from "@/ui/act/press";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
@@ -25,11 +24,9 @@ interface Props {
   /** Where to look for the check that failed, likeliest first. */
   readonly traps: readonly LikelyTrap[];
   readonly busy: boolean;
-  readonly learn: Action<{ number: number }>;
   readonly noted: string;
   /** Something still to come stands on this step. */
   readonly covered: boolean;
-  readonly noteStep: Action<void>;
   readonly onOpen: (operationId: string) => void;
 }
 
@@ -42,7 +39,7 @@ const ruledByWords = {
 } as const;
 
 /** All that is known of one step: how the part lies, where it goes, what goes on it, what goes wrong here; of a check where to look when it fails. */
-export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn, noted, covered, noteStep, onOpen }: Props) {
+export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted, covered, onOpen }: Props) {
   const isGate = step.operation.kind === "gate";
   const way = wayRound(step.position ?? {}, step.well?.orientation ?? "");
   return (
@@ -76,7 +73,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn,
           <details className="mt-2" key={`noted ${step.operation.id}`}>
             <summary className="act-link min-h-10">Measured, repeated, how much</summary>
             <ActForm
-              action={noteStep}
+              act="step-noted"
               label="Measured, repeated, how much"
               className="flex items-end gap-2"
               values={{ words: noted }}
@@ -93,7 +90,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, learn,
             </ActForm>
           </details>
         )}
-        {!head.closed && <ActLesson key={step.operation.id} jobId={head.jobId} operationId={step.operation.id} learn={learn} />}
+        {!head.closed && <ActLesson key={step.operation.id} jobId={head.jobId} operationId={step.operation.id} />}
       </div>
       {step.position && step.operation.kind === "place" && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">

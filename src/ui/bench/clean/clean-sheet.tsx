@@ -8,7 +8,6 @@ import type { Soak, TrayGroup } from "@/core/cleaning/soak";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { benchWays, type Choice } from "@/core/ways/ways";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { WellForm } from "@/ui/bench/strip/well-form";
@@ -34,20 +33,11 @@ interface Props {
   readonly othersSoaks: readonly Soak[];
   /** The server's clock when the page was made. */
   readonly nowMs: number;
-  readonly begin: Action<{ soakId: number }>;
-  readonly count: Action<{ words: string }>;
-  readonly cancel: Action<void>;
-  readonly byHand: Action<void>;
-  readonly again: Action<void>;
-  readonly note: Action<{ words: string }>;
   /** Where it goes on: Parts where something new is wanted, else Build. */
   readonly next: "parts" | "build";
   /** How dirty the reel is, in what is done about it. */
   readonly bearings: Choice<"bearings">;
   readonly dirt: Choice<"cleaning">;
-  readonly chooseWay: Action<void>;
-  readonly allByHand: Action<void>;
-  readonly cleanAs: Action<void>;
 }
 
 const dirts = (["wipe", "brush", "bath"] as const).map((id) => {
@@ -101,25 +91,24 @@ export function CleanSheet(props: Props) {
     setMissing([]);
     tellBell();
   };
-  const begin = useAct(props.begin, settle);
-  const count = useAct(props.count, ({ words }) => {
+  const begin = useAct("soak", settle);
+  const count = useAct("count-back", ({ words }) => {
     setSaid(words);
     settle();
   });
-  const cancel = useAct(props.cancel, settle);
-  const byHand = useAct(props.byHand, settle);
-  const again = useAct(props.again, settle);
-  const dirty = useAct(props.chooseWay, settle);
+  const cancel = useAct("cancel-soak", settle);
+  const byHand = useAct("cleaned-by-hand", settle);
+  const again = useAct("clean-again", settle);
+  const dirty = useAct("way", settle);
   const router = useRouter();
   const next = `/bench/${head.tag}/${props.next}`;
-  const allByHand = useAct(props.allByHand, () => {
+  const allByHand = useAct("all-cleaned-by-hand", () => {
     settle();
     // What soaks still has to be counted back here; else the hands go on.
     if (!soaks.length && !head.lot) router.push(next);
   });
-  const cleanAs = useAct(props.cleanAs);
+  const cleanAs = useAct("clean-part-as");
   const acts = [begin, count, cancel, byHand, again, dirty, allByHand, cleanAs];
-  const press = { jobId: head.jobId, method: group?.method };
   const lost = missing.filter((id) => group?.soaking.includes(id));
   const shown = wells.find(({ positionId }) => positionId === openId);
   const shownSeat = shown && byId.get(shown.positionId);
@@ -158,6 +147,7 @@ export function CleanSheet(props: Props) {
             : `All ${group.soaking.length} back${leftMinutes > 0 ? `, ${leftMinutes} min early` : ""}`}
         </MainKey>
       );
+    const press = { jobId: head.jobId, method: group.method };
     if (group.waiting.length && isBath(group.method))
       return (
         <MainKey
@@ -306,7 +296,7 @@ export function CleanSheet(props: Props) {
                   value={shown.cleanedHow ?? shown.cleanAs ?? ""}
                   disabled={head.closed || cleanAs.busy || shown.soakId !== null}
                   onChange={(event) =>
-                    cleanAs.press({ jobId: head.jobId, positionId: shown.positionId, method: event.target.value || null })
+                    cleanAs.press({ jobId: head.jobId, positionId: shown.positionId, method: (event.target.value as CleanMethod) || null })
                   }
                 >
                   <option value="">as the rest of its kind</option>
@@ -325,7 +315,6 @@ export function CleanSheet(props: Props) {
                 shown={shown}
                 position={shownSeat}
                 type={partTypes[shownSeat.partTypeId]!}
-                note={props.note}
                 at="clean"
                 bearings={props.bearings}
               />

@@ -6,7 +6,6 @@ import type { Isolation } from "@/core/diagnosis/isolation";
 import type { LookLine } from "@/core/diagnosis/look-line";
 import type { Suspect } from "@/core/diagnosis/suspect";
 import { keptPlates } from "@/core/schematic/kept-plates";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
@@ -37,8 +36,6 @@ interface Props {
   /** What the kind of job puts first: the last visit, or what a seller says. */
   readonly above?: ReactNode;
   readonly next: { href: string; words: string };
-  readonly look: Action<void>;
-  readonly settle: Action<void>;
 }
 
 const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)} in 100`);
@@ -61,11 +58,9 @@ export function FindSheet({
   use,
   above,
   next,
-  look,
-  settle,
 }: Props) {
-  const looking = useAct(look);
-  const settling = useAct(settle);
+  const looking = useAct("look");
+  const settling = useAct("settle-fault");
   const [openId, setOpenId] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const first = looks[0];

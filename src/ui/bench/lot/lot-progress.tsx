@@ -2,7 +2,6 @@
 import Link from "next/link";
 import { useState } from "react";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type HandBack, HandBackFields, handBackInput } from "@/ui/bench/return/return-fields";
 import { stationNames } from "@/ui/bench/stations-words";
@@ -17,20 +16,10 @@ export interface LotReelPlace {
 }
 
 /** How far each reel of the lot has come, what each took, and handing back all that hang ready in one act. */
-export function LotProgress({
-  lotId,
-  customer,
-  reels,
-  handBack,
-}: {
-  lotId: number;
-  customer: string;
-  reels: readonly LotReelPlace[];
-  handBack: Action<{ reels: number; left: number }>;
-}) {
+export function LotProgress({ lotId, customer, reels }: { lotId: number; customer: string; reels: readonly LotReelPlace[] }) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
   const [said, setSaid] = useState("");
-  const act = useAct(handBack, ({ reels: gone, left }) => setSaid(`${gone} returned, ${left} still here.`));
+  const act = useAct("close-lot", ({ reels: gone, left }) => setSaid(`${gone} returned, ${left} still here.`));
   const ready = reels.filter(({ station }) => station === "return").length;
   const finished = reels.filter(({ station, minutes }) => (station === "return" || station === "closed") && minutes > 0);
   const half = Math.ceil(finished.length / 2);

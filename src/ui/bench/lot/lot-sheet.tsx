@@ -3,7 +3,6 @@ import Link from "next/link";
 import { useState } from "react";
 import type { LotNeed } from "@/core/lots/lot-need";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
-import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
@@ -43,9 +42,7 @@ interface Props {
   readonly lineRadiusMm: number;
   /** How far the data of this page has come. */
   readonly revision: number;
-  readonly answer: Action<{ reels: number }>;
   readonly places: readonly LotReelPlace[];
-  readonly handBack: Action<{ reels: number; left: number }>;
 }
 
 const marks: Record<Verdict, string> = { good: "good", doubtful: "?", bad: "BAD" };
@@ -54,7 +51,7 @@ const marks: Record<Verdict, string> = { good: "good", doubtful: "?", bad: "BAD"
 const nameOf = ({ mark, serial, tag }: LotReel) => mark || serial || tag;
 
 /** A lot worked across its reels: one test or one fault at a time, a press a reel, and the next reel lies there at once. */
-export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm, revision, answer, places, handBack }: Props) {
+export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm, revision, places }: Props) {
   const { state: reels, press } = useBoard(`lot ${lot.id}`, revision, known, lotPress<LotReel>);
   const [work, setWork] = useState<string>(tests[0]?.id ?? "");
   const [chosen, setChosen] = useState<number | null>(null);
@@ -72,17 +69,17 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
     if (scanned) setChosen(scanned.jobId);
     return scanned !== undefined;
   });
-  const answering = useAct(answer, () => setWords(""));
+  const answering = useAct("answer-lot", () => setWords(""));
   const give = (verdict: Verdict) => {
     if (!here || !testing) return;
     const input = {
       jobId: here.jobId,
-      phase: "before",
+      phase: "before" as const,
       testId: testing.id,
       verdict,
       value: null,
       lineRadiusMm: testing.id.startsWith("drag") ? lineRadiusMm : null,
-      instrument: "by hand",
+      instrument: "by hand" as const,
       simulated: false,
       trace: null,
     };
@@ -236,7 +233,7 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
           </table>
         </div>
         <div className="flex flex-col gap-4">
-          <LotProgress lotId={lot.id} customer={lot.customer} reels={places} handBack={handBack} />
+          <LotProgress lotId={lot.id} customer={lot.customer} reels={places} />
           <div>
             <h2>What the others will need</h2>
             {!needs.length && <p>Nothing proved in any reel yet.</p>}

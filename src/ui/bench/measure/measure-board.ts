@@ -1,5 +1,4 @@
-import type { MeasureKind, Taken, Washer } from "@/core/measures/taken";
-import type { Action } from "@/ui/act/press";
+import type { MeasureKind, Washer } from "@/core/measures/taken";
 import type { ShownMeasure } from "@/ui/charts/measure-series";
 
 /** What a reel can be measured for, and what was. */
@@ -11,7 +10,6 @@ export interface MeasureBoard {
   readonly freshMm: Readonly<Record<string, number>>;
   readonly pitchMm: number | null;
   readonly kept: readonly ShownMeasure[];
-  readonly keep: Action<Taken>;
 }
 
 export interface MeasureProps {

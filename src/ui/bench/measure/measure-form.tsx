@@ -66,7 +66,7 @@ export function MeasureForm({ jobId, phase, board, seat: stepSeat, closed }: Mea
   const parsed = measureInput.safeParse(input);
   const faults = Object.fromEntries((parsed.error?.issues ?? []).map(({ path, message }) => [path.join("."), message]));
   const nameFault = kind === "length" && !name.trim() ? "Say what it is the length of." : undefined;
-  const act = useAct(board.keep, (taken) => {
+  const act = useAct("measure", (taken) => {
     setSaid(`Kept: ${figureWords(taken)}${taken.says && `, ${taken.says}`}.`);
     setSizes({});
     setTurns("");

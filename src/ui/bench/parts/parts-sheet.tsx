@@ -5,7 +5,6 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { formatMinor } from "@/core/money/money";
 import { keptPlates } from "@/core/schematic/kept-plates";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
@@ -27,14 +26,6 @@ interface Props {
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly seats: readonly SeatFacts[];
   readonly currency: string;
-  readonly use: Action<void>;
-  readonly undoUse: Action<void>;
-  readonly order: Action<void>;
-  readonly override: Action<void>;
-  readonly instead: Action<void>;
-  readonly fromDonor: Action<void>;
-  readonly convert: Action<{ parts: number }>;
-  readonly elsewhere: Action<void>;
   readonly kits: readonly {
     readonly id: string;
     readonly name: string;
@@ -50,21 +41,9 @@ interface Props {
 }
 
 /** A hybrid: what sits in this seat of this reel is another part than its model says. It is then drawn, ordered and reported everywhere. */
-function OverrideForm({
-  head,
-  positionId,
-  own,
-  shape,
-  override,
-}: {
-  head: BenchHead;
-  positionId: string;
-  own: boolean;
-  shape: PartType["shape"];
-  override: Action<void>;
-}) {
+function OverrideForm({ head, positionId, own, shape }: { head: BenchHead; positionId: string; own: boolean; shape: PartType["shape"] }) {
   const [number, setNumber] = useState("");
-  const act = useAct(override, () => setNumber(""));
+  const act = useAct("override-seat", () => setNumber(""));
   if (head.closed) return null;
   return (
     <>
@@ -92,7 +71,7 @@ function OverrideForm({
         <details>
           <summary className="act-link min-h-10">It has no number: say what it is</summary>
           <ActForm
-            action={override}
+            act="override-seat"
             label="A part of another make"
             className="flex flex-col gap-2"
             values={{ name: "", size: "", material: "" }}
@@ -112,7 +91,7 @@ function OverrideForm({
 
 /** The model's schematic as the way to its parts: a callout gives number, size, price and stock, and is used here or ordered. */
 export function PartsSheet(props: Props) {
-  const { head, anatomy, partTypes, seats, currency, use, undoUse, order, override, overridden, kits } = props;
+  const { head, anatomy, partTypes, seats, currency, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
   const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
@@ -120,12 +99,12 @@ export function PartsSheet(props: Props) {
   const plateOf = (id: string) =>
     plates.find((candidate) => candidate.callouts.some((callout) => callout.positionIds.includes(id)))?.id ?? plates[0]!.id;
   const [plateId, setPlateId] = useState(() => plateOf(picked));
-  const using = useAct(use);
-  const undoing = useAct(undoUse);
-  const ordering = useAct(order);
-  const changing = useAct(props.instead);
-  const fromDonor = useAct(props.fromDonor);
-  const converting = useAct(props.convert);
+  const using = useAct("use");
+  const undoing = useAct("unuse");
+  const ordering = useAct("need");
+  const changing = useAct("want-instead");
+  const fromDonor = useAct("use-donor-piece");
+  const converting = useAct("foresee-kit");
   const pick = (id: string) => {
     setPicked(id);
     setPlateId(plateOf(id));
@@ -309,16 +288,9 @@ export function PartsSheet(props: Props) {
               </div>
             )}
             {!seat.renewed && !seat.refitted && !head.closed && (
-              <PieceForm key={`piece ${picked}`} jobId={head.jobId} positionId={picked} type={type} fit={props.elsewhere} />
+              <PieceForm key={`piece ${picked}`} jobId={head.jobId} positionId={picked} type={type} />
             )}
-            <OverrideForm
-              key={picked}
-              head={head}
-              shape={type.shape}
-              positionId={picked}
-              own={overridden.includes(picked)}
-              override={override}
-            />
+            <OverrideForm key={picked} head={head} shape={type.shape} positionId={picked} own={overridden.includes(picked)} />
             <Refused of={[using, ordering, undoing, changing, fromDonor]} />
           </div>
         )}

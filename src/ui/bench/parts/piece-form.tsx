@@ -1,7 +1,6 @@
 import { sizeHint } from "@/core/anatomy/typed-size";
 import type { PartType } from "@/core/anatomy/types";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
 import { MaterialField } from "@/ui/controls/material-field";
 
@@ -9,19 +8,18 @@ interface Props {
   readonly jobId: number;
   readonly positionId: string;
   readonly type: PartType;
-  readonly fit: Action<void>;
 }
 
 const sources = Object.fromEntries(Object.entries(pieceSources).map(([id, { name }]) => [id, name]));
 
 /** A piece from anywhere: a drawer, a shop counter, the customer's pocket, the lathe. No number is needed; its size is checked at the seat. */
-export function PieceForm({ jobId, positionId, type, fit }: Props) {
+export function PieceForm({ jobId, positionId, type }: Props) {
   const hint = sizeHint(type.shape);
   return (
     <details>
       <summary className="act-link min-h-10">A piece from elsewhere</summary>
       <ActForm
-        action={fit}
+        act="use-piece"
         label="A piece from elsewhere"
         className="flex flex-col gap-2"
         values={{

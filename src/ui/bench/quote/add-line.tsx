@@ -1,13 +1,12 @@
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 
 /** A line of the shop's own: postage, something unusual, something taken off. */
-export function AddLine({ jobId, add }: { readonly jobId: number; readonly add: Action<number> }) {
+export function AddLine({ jobId }: { readonly jobId: number }) {
   return (
     <details>
       <summary className="act-link min-h-10">Add a line: postage, something unusual</summary>
       <ActForm
-        action={add}
+        act="job-line"
         label="Another line of the quote"
         className="flex flex-wrap items-end gap-2"
         values={{ words: "Postage", priceMinor: "" }}

@@ -2,7 +2,6 @@
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
 import type { Asking } from "@/core/quote/asking";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";
@@ -17,10 +16,6 @@ interface Props {
   readonly publicAddress: string | null;
   /** Who takes mail: a server, the stand-in, or nobody. */
   readonly mailBy: "server" | "stand-in" | "nobody";
-  readonly ask: Action<{ id: number }>;
-  readonly mail: Action<void>;
-  readonly revoke: Action<void>;
-  readonly answer: Action<{ totalMinor: number }>;
 }
 
 /** A link's token, drawn here: nothing else keeps it. */
@@ -30,14 +25,14 @@ const drawToken = () =>
     .replaceAll("/", "_");
 
 /** Asks the customer by letter: printed, mailed or by its link; takes their answer by the codes they name. */
-export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy, ask, mail, revoke, answer }: Props) {
+export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy }: Props) {
   const [token, setToken] = useState<string | null>(null);
   const [said, setSaid] = useState("");
-  const asking = useAct(ask);
-  const mailing = useAct(mail, () =>
+  const asking = useAct("ask-customer");
+  const mailing = useAct("mail-quote", () =>
     setSaid(mailBy === "stand-in" ? "The mail was written; this desk is simulated and sends nothing." : "The mail was sent."),
   );
-  const revoking = useAct(revoke, () => setToken(null));
+  const revoking = useAct("revoke-asking", () => setToken(null));
   const begin = () => {
     const drawn = drawToken();
     setToken(drawn);
@@ -95,7 +90,7 @@ export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy, 
             ))}
           </ul>
           <ActForm
-            action={answer}
+            act="answer-by-codes"
             label="The customer's answer"
             className="mt-2 flex flex-wrap items-end gap-2"
             values={{ codes: "", words: "" }}

@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -8,14 +7,13 @@ import { Refused } from "@/ui/controls/refused";
 interface Props {
   readonly jobId: number;
   readonly reason: string | null;
-  readonly decline: Action<void>;
 }
 
 /** Sends the reel back unrepaired with a reason, or takes it on after all. Nothing is billed for it but what was fitted. */
-export function DeclineForm({ jobId, reason, decline }: Props) {
+export function DeclineForm({ jobId, reason }: Props) {
   const [open, setOpen] = useState(false);
   const [words, setWords] = useState("");
-  const act = useAct(decline, () => setOpen(false));
+  const act = useAct("decline", () => setOpen(false));
   if (reason !== null)
     return (
       <div role="status" className="border-2 border-ink p-2">

@@ -7,7 +7,6 @@ import type { PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { type PieceSource, pieceSources } from "@/core/vocabulary/piece-sources";
 import type { WhoPays as Payer } from "@/core/vocabulary/who-pays";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
@@ -36,23 +35,16 @@ interface Props {
   readonly currency: string;
   readonly customer: { readonly name: string; readonly phone: string };
   readonly declinedReason: string | null;
-  readonly strike: Action<void>;
-  readonly answer: Action<void>;
-  readonly decline: Action<void>;
   readonly ways: ReactNode;
   /** Parts a way of working foresees though nothing was found; those in the quote already are left out. */
   readonly foreseen: readonly { readonly positionId: string; readonly words: string }[];
-  readonly foresee: Action<void>;
   /** What was found, and the way out of it where it is not put right here. */
   readonly faults: readonly { readonly faultId: string; readonly name: string; readonly outcome: FaultOutcome | null }[];
-  readonly chooseOutcome: Action<void>;
   /** Asks the customer by letter. */
   readonly asking: ReactNode;
   readonly valueMinor: number | null;
   /** What else could be done, each with its sum, tax included. */
   readonly options: readonly { readonly words: string; readonly totalMinor: number }[];
-  readonly addLine: Action<number>;
-  readonly removeLine: Action<void>;
   /** A part that was refused for the sum: it is not in the quote yet. */
   readonly add: {
     readonly positionId: string;
@@ -62,9 +54,6 @@ interface Props {
   } | null;
   /** Of a comeback: who pays; null for every other job. */
   readonly pays: Payer | null;
-  readonly sayWhoPays: Action<void>;
-  /** Of a comeback that we pay for: whether a line of it is ours. */
-  readonly sayCover: Action<void>;
 }
 
 const consentWords: Record<Consent, string> = {
@@ -85,29 +74,20 @@ export function QuoteSheet({
   currency,
   customer,
   declinedReason,
-  strike,
-  answer,
-  decline,
   ways,
   foreseen,
-  foresee,
   faults,
-  chooseOutcome,
   asking,
   valueMinor,
   options,
-  addLine,
-  removeLine,
   add,
   pays,
-  sayWhoPays,
-  sayCover,
 }: Props) {
-  const foreseeing = useAct(foresee);
+  const foreseeing = useAct("foresee");
   const { sum, consent } = quote;
-  const striking = useAct(strike);
+  const striking = useAct("foresee");
   const [words, setWords] = useState("");
-  const answering = useAct(answer, () => setWords(""));
+  const answering = useAct("answer", () => setWords(""));
   const mayGo = mayGoOn(consent);
   const say = (accepted: boolean, where: string) =>
     answering.press({
@@ -116,7 +96,7 @@ export function QuoteSheet({
       totalMinor: sum.totalMinor,
       words: words.trim() ? `${words.trim()} (${where})` : where,
     });
-  const covering = useAct(sayCover);
+  const covering = useAct("cover-line");
   /** Turns one line of a comeback from ours to the customer's, and back. */
   const coverKey = (kind: "fault" | "part", ref: string, ours: boolean, said: string) =>
     head.closed ? null : (
@@ -130,8 +110,8 @@ export function QuoteSheet({
         {ours ? "charge it" : "ours, free"}
       </button>
     );
-  const removing = useAct(removeLine);
-  const leaving = useAct(chooseOutcome);
+  const removing = useAct("job-line-removed");
+  const leaving = useAct("fault-outcome");
   const beyondWorth = valueMinor !== null && sum.totalMinor > valueMinor;
   return (
     <BenchSheet
@@ -187,7 +167,7 @@ export function QuoteSheet({
               </Key>
             </div>
           )}
-          {pays !== null && !head.closed && <WhoPays jobId={head.jobId} pays={pays} say={sayWhoPays} />}
+          {pays !== null && !head.closed && <WhoPays jobId={head.jobId} pays={pays} />}
           <table className="plain-table mt-2">
             <thead>
               <tr>
@@ -255,7 +235,7 @@ export function QuoteSheet({
               ))}
             </tbody>
           </table>
-          {!head.closed && <AddLine jobId={head.jobId} add={addLine} />}
+          {!head.closed && <AddLine jobId={head.jobId} />}
           <dl className="num mt-3 ml-auto grid w-72 grid-cols-[1fr_auto] gap-x-6 pr-24 text-right">
             <dt>Work</dt>
             <dd>{formatMinor(sum.labourMinor)}</dd>
@@ -297,7 +277,9 @@ export function QuoteSheet({
                       className="min-h-9 w-64"
                       disabled={head.closed || leaving.busy}
                       value={outcome ?? ""}
-                      onChange={(event) => leaving.press({ jobId: head.jobId, faultId, outcome: event.target.value || null })}
+                      onChange={(event) =>
+                        leaving.press({ jobId: head.jobId, faultId, outcome: (event.target.value as FaultOutcome) || null })
+                      }
                     >
                       <option value="">put right here</option>
                       {Object.entries(faultOutcomes).map(([id, way]) => (
@@ -380,7 +362,7 @@ export function QuoteSheet({
             </>
           )}
           {asking}
-          {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
+          {!head.closed && <DeclineForm jobId={head.jobId} reason={declinedReason} />}
           {quote.answers.length > 0 && (
             <ul>
               {quote.answers.map((said) => (

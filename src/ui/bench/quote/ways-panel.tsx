@@ -1,7 +1,6 @@
 "use client";
 import type { WayLine } from "@/core/ways/ways";
 import { benchWays, choicesOf } from "@/core/ways/ways";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 
@@ -11,14 +10,13 @@ interface Props {
   readonly closed: boolean;
   readonly customer: string;
   readonly ways: readonly WayLine[];
-  readonly choose: Action<void>;
 }
 
 const byWords = { job: "this job", customer: "the customer", shop: "the shop" } as const;
 
 /** Where practitioners differ, for this job and for all of the customer's reels: the nearest word holds. */
-export function WaysPanel({ jobId, closed, customer, ways, choose }: Props) {
-  const act = useAct(choose);
+export function WaysPanel({ jobId, closed, customer, ways }: Props) {
+  const act = useAct("way");
   const own = ways.filter(({ by }) => by !== "shop").length;
   const pick = (line: WayLine, scope: "job" | "customer", label: string) => (
     <select

@@ -1,11 +1,10 @@
 import { type WhoPays as Payer, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 
 /** Who pays for a reel that came back: chosen before anything is opened, or once it is open. */
-export function WhoPays({ jobId, pays, say }: { jobId: number; pays: Payer; say: Action<void> }) {
-  const paying = useAct(say);
+export function WhoPays({ jobId, pays }: { jobId: number; pays: Payer }) {
+  const paying = useAct("who-pays");
   return (
     <fieldset className="mt-2">
       <legend className="text-note font-normal">It came back: who pays</legend>

@@ -1,5 +1,4 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 
 export interface ShownCorrection {
@@ -8,7 +7,7 @@ export interface ShownCorrection {
 }
 
 /** What is added to a job that was handed back: it is not changed any more. */
-export function Corrections({ jobId, kept, add }: { jobId: number; kept: readonly ShownCorrection[]; add: Action<void> }) {
+export function Corrections({ jobId, kept }: { jobId: number; kept: readonly ShownCorrection[] }) {
   return (
     <section aria-label="Added after the return" className="mt-4">
       <h2>Added after the return</h2>
@@ -20,7 +19,7 @@ export function Corrections({ jobId, kept, add }: { jobId: number; kept: readonl
         ))}
       </ul>
       <ActForm
-        action={add}
+        act="correct-job"
         label="Added after the return"
         className="mt-2 flex flex-col gap-2"
         values={{ words: "", amountMinor: "", paidBy: "" }}

@@ -1,11 +1,11 @@
-import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { type OldParts, oldPartsWords, type PaidWay, paidWords } from "@/core/hand-back/hand-back";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 
 export interface HandBack {
   readonly signedBy: string;
-  readonly paidBy: string;
+  readonly paidBy: PaidWay | "";
   readonly paidNote: string;
-  readonly oldParts: string;
+  readonly oldParts: OldParts | "";
 }
 
 const none = { "": "not said" } as const;

@@ -5,7 +5,6 @@ import type { StationTime } from "@/core/bench-time/station-time";
 import { formatMinor } from "@/core/money/money";
 import { paperName } from "@/core/papers/papers";
 import { leftOffReasons } from "@/core/vocabulary/build-reasons";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { DeclineForm } from "@/ui/bench/quote/decline-form";
@@ -56,7 +55,6 @@ interface Props {
   /** Paid at the counter already. */
   readonly depositMinor: number;
   readonly declinedReason: string | null;
-  readonly decline: Action<void>;
   /** For a purchase check: what it would cost to put right. */
   readonly putRightMinor: number | null;
   readonly above?: ReactNode;
@@ -68,19 +66,13 @@ interface Props {
   /** What was said at the counter, for a last look. */
   readonly told: readonly string[];
   readonly times: readonly StationTime[];
-  readonly correct: Action<void>;
   /** How a closed one was returned, in words; empty while it is here. */
   readonly handedBack: string;
   /** Its invoice; null where there is none. */
   readonly invoice: number | null;
   /** How it stands, minor units: what is open, below nothing to pay back, and what was credited of it; null where there is none. */
-  /** Notes a payment of its invoice, and the day it is today. */
-  readonly pay: Action<void>;
   readonly today: string;
   readonly balance: { readonly openMinor: number; readonly creditedMinor: number } | null;
-  readonly ready: Action<void>;
-  readonly tick: Action<void>;
-  readonly leaveOut: Action<void>;
   /** Pieces that came off and are settled, and checks that passed, tests after the work: what may be said of a reel with nothing open. */
   readonly together: {
     /** That came off and are back. */
@@ -97,9 +89,7 @@ interface Props {
     /** What was to be done with the pieces and was left undone by a word. */
     readonly undone: readonly LeftOff[];
   };
-  readonly handBack: Action<{ totalMinor: number }>;
   readonly corrections: readonly ShownCorrection[];
-  readonly addCorrection: Action<void>;
 }
 
 /** Where each is put right; what came with the reel is ticked on this page. */
@@ -122,7 +112,6 @@ export function ReturnSheet({
   currency,
   depositMinor,
   declinedReason,
-  decline,
   putRightMinor,
   above,
   blocks,
@@ -131,24 +120,17 @@ export function ReturnSheet({
   due,
   told,
   times,
-  correct,
   handedBack,
   invoice,
   balance,
-  pay,
   today,
-  ready,
-  tick,
-  leaveOut,
   together,
-  handBack,
   corrections,
-  addCorrection,
 }: Props) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
-  const readying = useAct(ready);
-  const ticking = useAct(tick);
-  const closing = useAct(handBack);
+  const readying = useAct("ready");
+  const ticking = useAct("tick");
+  const closing = useAct("close");
   const hangs = head.reached === "return";
   const first = blocks.flatMap(({ code }) => wayOf[code] ?? [])[0];
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
@@ -255,17 +237,17 @@ export function ReturnSheet({
                     Go to {stationNames[wayOf[block.code]!]}
                   </Link>
                 )}
-                {block.positionId && <LeaveOut head={head} positionIds={[block.positionId]} leaveOut={leaveOut} />}
+                {block.positionId && <LeaveOut head={head} positionIds={[block.positionId]} />}
               </li>
             ))}
           </ul>
           {leftOver.length > 1 && !head.closed && (
-            <LeaveOut head={head} positionIds={leftOver} leaveOut={leaveOut} words={`Leave all ${leftOver.length} out, with one reason`} />
+            <LeaveOut head={head} positionIds={leftOver} words={`Leave all ${leftOver.length} out, with one reason`} />
           )}
           <div className="mt-4">
-            <StationTimes jobId={head.jobId} closed={head.closed} times={times} correct={correct} />
+            <StationTimes jobId={head.jobId} closed={head.closed} times={times} />
           </div>
-          {head.closed && <Corrections jobId={head.jobId} kept={corrections} add={addCorrection} />}
+          {head.closed && <Corrections jobId={head.jobId} kept={corrections} />}
         </section>
         <section className="flex flex-col gap-3">
           <h2>Came with it</h2>
@@ -318,7 +300,6 @@ export function ReturnSheet({
               open={formatMinor(Math.abs(balance.openMinor))}
               back={balance.openMinor < 0}
               today={today}
-              pay={pay}
             />
           )}
           {putRightMinor !== null && (
@@ -326,7 +307,7 @@ export function ReturnSheet({
               Repairing what was found would cost about <span className="num">{formatMinor(putRightMinor)}</span> {currency}, tax included.
             </p>
           )}
-          {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} decline={decline} />}
+          {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} />}
           {!head.closed && <HandBackFields value={hand} errors={closing.fields} onChange={setHand} />}
           <a className="key" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
             {head.closed ? "Report" : "Report as it stands"}
@@ -354,17 +335,15 @@ export function ReturnSheet({
 function LeaveOut({
   head,
   positionIds,
-  leaveOut,
   words = "Leave out, with a reason",
 }: {
   head: BenchHead;
   positionIds: readonly string[];
-  leaveOut: Action<void>;
   words?: string;
 }) {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState("");
-  const act = useAct(leaveOut);
+  const act = useAct("leave-out");
   if (!open)
     return (
       <button type="button" className="act-link mt-1 block min-h-10" onClick={() => setOpen(true)}>

@@ -1,24 +1,13 @@
 "use client";
 import type { StationTime } from "@/core/bench-time/station-time";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { stationNames } from "@/ui/bench/stations-words";
 import { LeaveField, typedNumber } from "@/ui/controls/leave-field";
 import { Refused } from "@/ui/controls/refused";
 
 /** What each station took by its own clock, to be put right where a hand knows better. */
-export function StationTimes({
-  jobId,
-  closed,
-  times,
-  correct,
-}: {
-  jobId: number;
-  closed: boolean;
-  times: readonly StationTime[];
-  correct: Action<void>;
-}) {
-  const act = useAct(correct);
+export function StationTimes({ jobId, closed, times }: { jobId: number; closed: boolean; times: readonly StationTime[] }) {
+  const act = useAct("station-minutes");
   const sum = times.reduce((minutes, time) => minutes + time.minutes, 0);
   if (!times.length) return null;
   return (

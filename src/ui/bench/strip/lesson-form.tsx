@@ -1,17 +1,16 @@
 "use client";
 import { useState } from "react";
 import type { Position } from "@/core/anatomy/types";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
 
 /** Note for this model, for every reel of its model: one press puts it into the playbook as the next version. */
-export function LessonForm({ head, position, learn }: { head: BenchHead; position: Position; learn: Action<{ number: number }> }) {
+export function LessonForm({ head, position }: { head: BenchHead; position: Position }) {
   const [words, setWords] = useState("");
   const [said, setSaid] = useState("");
-  const act = useAct(learn, ({ number }) => {
+  const act = useAct("learn", ({ number }) => {
     setSaid(`In the playbook from version ${number}.`);
     setWords("");
   });

@@ -1,8 +1,7 @@
 "use client";
 import type { PartType } from "@/core/anatomy/types";
 import { mayBeAsbestos, readLiningMaterial } from "@/core/safety/linings";
-import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
-import type { Action } from "@/ui/act/press";
+import { type LiningMaterial, liningMaterialIds } from "@/core/vocabulary/lining-materials";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -12,12 +11,11 @@ interface Props {
   readonly closed: boolean;
   readonly positionId: string;
   readonly type: PartType;
-  readonly say: Action<{ seats: number }>;
 }
 
 /** What a friction lining is made of, chosen where it is warned of; nothing for any other part. */
-export function LiningChoice({ jobId, closed, positionId, type, say }: Props) {
-  const act = useAct(say);
+export function LiningChoice({ jobId, closed, positionId, type }: Props) {
+  const act = useAct("say-lining");
   if (type.shape.kind !== "friction-washer") return null;
   const doubtful = mayBeAsbestos(type);
   return (
@@ -32,7 +30,7 @@ export function LiningChoice({ jobId, closed, positionId, type, say }: Props) {
             {...field}
             disabled={closed || act.busy}
             value={doubtful ? "asbestos or not known" : readLiningMaterial(type.material)}
-            onChange={(event) => act.press({ jobId, positionId, material: event.target.value })}
+            onChange={(event) => act.press({ jobId, positionId, material: event.target.value as LiningMaterial })}
           >
             {liningMaterialIds.map((material) => (
               <option key={material}>{material}</option>

@@ -7,7 +7,6 @@ import { type ExpectedPiece, usualCount } from "@/core/families/expected-pieces"
 import { seatsLeft } from "@/core/families/loose-tray";
 import { cautionsAt } from "@/core/safety/cautions";
 import { seenValue } from "@/core/seen";
-import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -29,9 +28,6 @@ interface Props {
   /** Pieces such a reel usually has. */
   readonly pieces: readonly ExpectedPiece[];
   readonly missingScrew: string | null;
-  readonly name: Action<void>;
-  readonly serve: Action<void>;
-  readonly make: Action<{ modelId: string }>;
 }
 
 /** The kinds met oftenest first, so that most presses need no scrolling. */
@@ -66,7 +62,7 @@ interface LastTake {
  * A reel no drawing knows: its family's usual pieces first, then any other kind; one press takes as many as the hand took, with their side. The
  * space bar takes another like the last and never ends the teardown.
  */
-export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew, name, serve, make }: Props) {
+export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew }: Props) {
   const apply = useMemo(() => loosePress(pieces), [pieces]);
   const { state: parts, press } = useBoard(head.tag, head.revision, known, apply);
   const expected = pieces.map((piece) => {
@@ -76,9 +72,9 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
   const [count, setCount] = useState<number | null>(null);
   const [side, setSide] = useState<Side | null>(null);
   const [last, setLast] = useState<LastTake | null>(null);
-  const naming = useAct(name);
-  const serving = useAct(serve);
-  const making = useAct(make);
+  const naming = useAct("loose-name");
+  const serving = useAct("loose-in-place");
+  const making = useAct("make-schematic");
   const [openWell, setOpenWell] = useState<number | null>(null);
   const shown = parts.find((part) => part.well === openWell) ?? parts.at(-1);
   const busy = making.busy;
@@ -228,7 +224,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
               naming.press({
                 jobId: head.jobId,
                 well: shown.well,
-                name: new FormData(event.currentTarget).get("name"),
+                name: String(new FormData(event.currentTarget).get("name") ?? ""),
                 seen: seenValue(shown.name),
               });
             }}

@@ -3,7 +3,6 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import type { StripAct } from "@/core/hands/strip-acts";
 import { stripCautions } from "@/core/safety/act-cautions";
 import { mayBeAsbestos } from "@/core/safety/linings";
-import type { Action } from "@/ui/act/press";
 import { Cautions } from "@/ui/bench/cautions";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { LiningChoice } from "./lining-choice";
@@ -22,7 +21,7 @@ interface Props {
   /** Pieces that came off with the act beyond what the drawing has. */
   readonly more: number;
   readonly onMore: (more: number) => void;
-  readonly lining: { readonly jobId: number; readonly closed: boolean; readonly say: Action<{ seats: number }> };
+  readonly lining: { readonly jobId: number; readonly closed: boolean };
 }
 
 /** What comes off in one act of the hands, part by part; one that differs is taken by itself, or said not to be there. */

@@ -6,7 +6,6 @@ import { actFrom, nextStripAct, type StripGuide } from "@/core/hands/strip-acts"
 import { stuckHelp } from "@/core/hands/stuck";
 import { assemblyPlates } from "@/core/schematic/assembly-plate";
 import type { Choice } from "@/core/ways/ways";
-import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -41,10 +40,6 @@ interface Props {
   readonly bearings: Choice<"bearings">;
   readonly lastAssemblyId: string | null;
   readonly state: StripState;
-  readonly note: Action<{ words: string }>;
-  readonly sayLining: Action<{ seats: number }>;
-  readonly learn: Action<{ number: number }>;
-  readonly cameAsPieces: Action<{ parts: number }>;
   /** A screw that was said to be missing. */
   readonly missingScrew: string | null;
   /** Pieces that are not on the drawing. */
@@ -56,9 +51,9 @@ interface Props {
  * last; another is begun, opened or left shut by a press; a part that differs is taken by itself.
  */
 export function TraySheet(props: Props) {
-  const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, note, learn, below } = props;
+  const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, below } = props;
   const router = useRouter();
-  const pieces = useAct(props.cameAsPieces);
+  const pieces = useAct("came-in-pieces");
   const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
   const apply = useMemo(() => stripPress(byId), [byId]);
   const { state, press } = useBoard(head.tag, head.revision, props.state, apply);
@@ -183,7 +178,7 @@ export function TraySheet(props: Props) {
                 more={more}
                 onMore={setMore}
                 onAlone={(id) => choose(id, true)}
-                lining={{ jobId: head.jobId, closed: head.closed, say: props.sayLining }}
+                lining={{ jobId: head.jobId, closed: head.closed }}
                 onAbsent={(id) => setAbsent((ids) => toggled(ids, id))}
               />
               {stuck && (
@@ -265,18 +260,7 @@ export function TraySheet(props: Props) {
             onShow={setOpenWell}
           />
         </div>
-        {shown && (
-          <WellAside
-            sayLining={props.sayLining}
-            head={head}
-            shown={shown}
-            seats={byId}
-            partTypes={partTypes}
-            note={note}
-            learn={learn}
-            bearings={props.bearings}
-          />
-        )}
+        {shown && <WellAside head={head} shown={shown} seats={byId} partTypes={partTypes} bearings={props.bearings} />}
       </div>
     </BenchSheet>
   );

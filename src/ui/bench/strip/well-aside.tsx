@@ -4,7 +4,6 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import { mayBeAsbestos } from "@/core/safety/linings";
 import type { Well } from "@/core/teardown/well";
 import type { Choice } from "@/core/ways/ways";
-import type { Action } from "@/ui/act/press";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { PictureKey } from "@/ui/bench/picture-key";
 import { LessonForm } from "./lesson-form";
@@ -16,9 +15,6 @@ interface Props {
   readonly shown: Well;
   readonly seats: ReadonlyMap<string, Position>;
   readonly partTypes: Readonly<Record<string, PartType>>;
-  readonly note: Action<{ words: string }>;
-  readonly sayLining: Action<{ seats: number }>;
-  readonly learn: Action<{ number: number }>;
   readonly bearings: Choice<"bearings">;
 }
 
@@ -27,21 +23,21 @@ export function WellAside(props: Props) {
   return <Aside {...props} shown={useDeferredValue(props.shown)} />;
 }
 
-const Aside = memo(function Aside({ head, shown, seats, partTypes, note, learn, bearings, sayLining }: Props) {
+const Aside = memo(function Aside({ head, shown, seats, partTypes, bearings }: Props) {
   const position = seats.get(shown.positionId);
   if (!position) return null;
   const type = partTypes[position.partTypeId]!;
-  const lining = <LiningChoice jobId={head.jobId} closed={head.closed} positionId={shown.positionId} type={type} say={sayLining} />;
+  const lining = <LiningChoice jobId={head.jobId} closed={head.closed} positionId={shown.positionId} type={type} />;
   const doubtful = mayBeAsbestos(type);
   return (
     <div key={shown.positionId} className="flex flex-col gap-3">
       {doubtful && lining}
-      <WellForm head={head} shown={shown} position={position} type={type} note={note} at="strip" bearings={bearings} />
+      <WellForm head={head} shown={shown} position={position} type={type} at="strip" bearings={bearings} />
       {!doubtful && lining}
       <PictureKey head={head} place={{ positionId: shown.positionId }} photoHash={shown.photoHash} />
       <details>
         <summary className="act-link min-h-10">Note for this model</summary>
-        <LessonForm head={head} position={position} learn={learn} />
+        <LessonForm head={head} position={position} />
       </details>
     </div>
   );

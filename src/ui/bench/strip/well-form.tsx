@@ -5,7 +5,6 @@ import { wearSignsOf } from "@/core/cleaning/methods";
 import { dressings, type WellVerdict, wellVerdictWords } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
 import type { Choice } from "@/core/ways/ways";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
@@ -16,7 +15,6 @@ interface Props {
   readonly shown: Well;
   readonly position: Position;
   readonly type: PartType;
-  readonly note: Action<{ words: string }>;
   /** When bearings are replaced on this job. */
   readonly bearings: Choice<"bearings">;
   /** Where it is looked at: coming off, or cleaned. */
@@ -31,7 +29,7 @@ const bearingWords: Readonly<Record<Choice<"bearings">, string>> = {
 };
 
 /** How a part lay and what it looks like. The verdict goes to Quote and Stores at once, and what became of it is said here. */
-export function WellForm({ head, shown, position, type, note, at, bearings }: Props) {
+export function WellForm({ head, shown, position, type, at, bearings }: Props) {
   const [said, setSaid] = useState("");
   const [verdict, setVerdict] = useState(shown.verdict);
   // What was seen of it: the page's, or newer by what this form itself has written since.
@@ -40,7 +38,7 @@ export function WellForm({ head, shown, position, type, note, at, bearings }: Pr
     seen.current = Math.max(seen.current, shown.rowVersion);
   }, [shown.rowVersion]);
   const form = useRef<HTMLFormElement>(null);
-  const noting = useAct(note, ({ words }) => {
+  const noting = useAct("note-well", ({ words }) => {
     seen.current += 1;
     setSaid(words || "Kept.");
   });
@@ -53,17 +51,18 @@ export function WellForm({ head, shown, position, type, note, at, bearings }: Pr
       onSubmit={(event) => {
         event.preventDefault();
         const data = new FormData(event.currentTarget);
+        const typed = (name: string, otherwise = "") => String(data.get(name) ?? otherwise);
         setSaid("");
         noting.press({
           jobId: head.jobId,
           positionId: shown.positionId,
-          verdict: data.get("verdict"),
-          orientation: data.get("orientation"),
-          note: data.get("note"),
-          hole: data.get("hole") ?? shown.hole,
-          thread: data.get("thread") || null,
+          verdict: typed("verdict") as WellVerdict,
+          orientation: typed("orientation"),
+          note: typed("note"),
+          hole: typed("hole", shown.hole),
+          thread: (typed("thread") as "right" | "left" | "") || null,
           foundCount: Number(data.get("foundCount") ?? shown.foundCount),
-          dressed: data.get("dressed") ?? "",
+          dressed: typed("dressed"),
           // A part that has just come off is at its first state whatever the page has of it.
           seen: Math.max(seen.current, 1),
           at,

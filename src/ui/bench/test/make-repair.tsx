@@ -1,12 +1,11 @@
 "use client";
-import type { Action } from "@/ui/act/press";
 import { useAct } from "@/ui/act/use-act";
 import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
 
 /** A light service that met a fault: it stops here, or goes the long way. */
-export function MakeRepair({ jobId, makeRepair }: { jobId: number; makeRepair: Action<void> }) {
-  const act = useAct(makeRepair);
+export function MakeRepair({ jobId }: { jobId: number }) {
+  const act = useAct("make-repair");
   return (
     <div className="alarm mb-3 flex flex-wrap items-center gap-4">
       <p>There is a fault: this is more than an outside service. Your tests stay.</p>

@@ -9,7 +9,6 @@ import type { TestSpec } from "@/core/proving/protocol";
 import { readMeasure } from "@/core/units/read-measure";
 import { type ForceUnit, sayMeasure, shownUnit } from "@/core/units/say-measure";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
-import type { Action } from "@/ui/act/press";
 import { useBoard } from "@/ui/act/queue-provider";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Key, MainKey } from "@/ui/controls/keys";
@@ -42,7 +41,7 @@ interface Props {
   /** What stands under them: how the reel came. */
   readonly below?: ReactNode;
   /** Where a short job can still become a repair. */
-  readonly makeRepair?: Action<void>;
+  readonly makeRepair?: boolean;
 }
 
 const verdictWords: Record<Verdict, string> = { good: "good", doubtful: "doubtful", bad: "bad" };
@@ -200,7 +199,7 @@ export function TestRows(props: Props) {
       }
     >
       {above}
-      {light && fault && !closed && makeRepair && <MakeRepair jobId={jobId} makeRepair={makeRepair} />}
+      {light && fault && !closed && makeRepair && <MakeRepair jobId={jobId} />}
       <ol>
         {all.map((test, i) => {
           const why = leftOut(test.id);

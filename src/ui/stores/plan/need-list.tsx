@@ -10,8 +10,8 @@ import type { Hand } from "./use-order-plan";
 
 /** Each part that is wanted: for whom, from where it could come, what may go instead. */
 export function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
-  const withdrawing = useAct(props.withdraw);
-  const grading = useAct(props.grade);
+  const withdrawing = useAct("withdraw-need");
+  const grading = useAct("set-lowest-grade");
   const byPart = new Map<string, PlanProps["needs"][number][]>();
   for (const need of props.needs) byPart.set(need.partTypeId, [...(byPart.get(need.partTypeId) ?? []), need]);
   if (!props.needs.length) return null;
@@ -87,7 +87,7 @@ export function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
             {needs
               .filter(({ nowhere }) => nowhere)
               .map((need) => (
-                <Nowhere key={need.needId} need={need} props={props} />
+                <Nowhere key={need.needId} need={need} />
               ))}
             <p className="flex flex-wrap gap-x-4">
               {needs.map((need) => (
@@ -110,9 +110,9 @@ export function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
 }
 
 /** A need nobody sells: what is left to do, each by a press. */
-function Nowhere({ need, props }: { need: PlanProps["needs"][number]; props: PlanProps }) {
-  const grading = useAct(props.grade);
-  const making = useAct(props.noLongerMade);
+function Nowhere({ need }: { need: PlanProps["needs"][number] }) {
+  const grading = useAct("set-lowest-grade");
+  const making = useAct("no-longer-made");
   const seen = new Set<string>();
   return (
     <div className="flex flex-col gap-2 border-l-2 border-ink py-2 pl-3">
@@ -151,7 +151,7 @@ function Nowhere({ need, props }: { need: PlanProps["needs"][number]; props: Pla
         </button>
       </div>
       <ActForm
-        action={props.cannot}
+        act="cannot-be-had"
         label={`Cannot be had for ${need.tag}`}
         className="flex flex-wrap items-end gap-2"
         values={{ words: need.tell }}

@@ -207,7 +207,7 @@ function LowBins({ props, left }: { props: PlanProps; left: ReadonlySet<string> 
 
 /** The main act: today's parcels, all by one press; where the plan waits for the next order day, its parcels may go today all the same. */
 export function PlaceKey({ props, hand }: { props: PlanProps; hand: Hand }) {
-  const placing = useAct(props.place);
+  const placing = useAct("place-order");
   const { problem, planning } = hand;
   const now = basketsOf(problem, planning.plan, 0);
   const later = now.length ? [] : basketsOf(problem, planning.plan, 1);

@@ -1,7 +1,6 @@
 import type { PartType } from "@/core/anatomy/types";
 import type { Grade } from "@/core/interchange/interchange";
 import type { OrderPlan, OrderProblem } from "@/core/ordering/plan/problem";
-import type { Action } from "@/ui/act/press";
 
 export interface PlanProps {
   readonly problem: OrderProblem;
@@ -35,11 +34,6 @@ export interface PlanProps {
   readonly leadChance: number;
   /** Orders go to a stand-in that answers. */
   readonly simulated: boolean;
-  readonly place: Action<{ orders: number }>;
-  readonly withdraw: Action<void>;
-  readonly grade: Action<void>;
-  readonly cannot: Action<void>;
-  readonly noLongerMade: Action<void>;
 }
 
 export interface Basket {

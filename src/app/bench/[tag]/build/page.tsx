@@ -1,5 +1,3 @@
-import { extraPieceSettled } from "@/app/bench/[tag]/strip/actions";
-import { makeModelSchematic } from "@/app/bench/[tag]/strip/loose-actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
@@ -14,14 +12,13 @@ import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
-import { learnActFromJob, noteStepOfJob, openStepAgain, stepLeftOff } from "./actions";
 
 export const metadata = { title: "Build" };
 
 export default async function BuildPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   if (!version.anatomy.positions.length && listLooseParts(db, job.id).length)
-    return <NoSchematic head={head} station="build" pieces={loosePieces(db, job.id, version.model.family)} make={makeModelSchematic} />;
+    return <NoSchematic head={head} station="build" pieces={loosePieces(db, job.id, version.model.family)} />;
   const build = getBuild(db, job, version);
   const ways = waysOf(db, job);
   const { open: asked } = await props.searchParams;
@@ -37,7 +34,6 @@ export default async function BuildPage(props: StationProps) {
       batches={build.batches}
       told={job.intake}
       extras={listExtraPieces(db, job.id)}
-      settleExtra={extraPieceSettled}
       points={listOilPoints(db, job, version)}
       open={open ? { operationId: open.operation.id, words: open.operation.words, steps: standsOn(build, open.operation.id).length } : null}
       conflict={build.conflict}
@@ -48,12 +44,8 @@ export default async function BuildPage(props: StationProps) {
       anatomy={version.anatomy}
       neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}
-      again={openStepAgain}
-      leaveOff={stepLeftOff}
       faultNames={Object.fromEntries(listFaults(db, job.id).map(({ faultId }) => [faultId, faultOf(db, faultId)?.name ?? faultId]))}
-      learn={learnActFromJob}
       noted={Object.fromEntries(listStepsNoted(db, job.id))}
-      noteStep={noteStepOfJob}
     />
   );
 }

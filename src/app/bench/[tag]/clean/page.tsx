@@ -1,6 +1,3 @@
-import { chooseWay } from "@/app/bench/[tag]/quote/actions";
-import { noteTrayWell } from "@/app/bench/[tag]/strip/actions";
-import { makeModelSchematic } from "@/app/bench/[tag]/strip/loose-actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
 import { wantsNew } from "@/core/teardown/verdicts";
@@ -11,14 +8,13 @@ import { waysOf } from "@/data/bench/ways";
 import { getQuote } from "@/data/quote/quotes";
 import { CleanSheet } from "@/ui/bench/clean/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
-import { allBack, allCleanedByHand, beginBath, cleanGroupAgain, cleanOnePartAs, handCleaned, takeOutOfBath } from "./actions";
 
 export const metadata = { title: "Clean" };
 
 export default async function CleanPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   if (!version.anatomy.positions.length)
-    return <NoSchematic head={head} station="clean" pieces={loosePieces(db, job.id, version.model.family)} make={makeModelSchematic} />;
+    return <NoSchematic head={head} station="clean" pieces={loosePieces(db, job.id, version.model.family)} />;
   const cleaning = getCleaning(db, job, version);
   const wells = listWells(db, job.id);
   const quote = getQuote(db, job);
@@ -35,18 +31,9 @@ export default async function CleanPage(props: StationProps) {
       soaks={cleaning.soaks}
       othersSoaks={listSoaks(db).filter((soak) => soak.jobs.every(({ jobId }) => jobId !== job.id))}
       nowMs={Date.now()}
-      begin={beginBath}
-      count={allBack}
-      cancel={takeOutOfBath}
-      byHand={handCleaned}
-      again={cleanGroupAgain}
-      note={noteTrayWell}
       next={wells.some(({ verdict, renewed }) => wantsNew(verdict) && !renewed) || quote.parts.length > 0 ? "parts" : "build"}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       dirt={cleaning.dirt.choice}
-      chooseWay={chooseWay}
-      allByHand={allCleanedByHand}
-      cleanAs={cleanOnePartAs}
     />
   );
 }

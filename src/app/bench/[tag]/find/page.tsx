@@ -17,7 +17,6 @@ import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { FindSheet } from "@/ui/bench/find/find-sheet";
 import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
-import { answerLook, settleSuspect } from "./actions";
 
 export const metadata = { title: "Find" };
 
@@ -63,12 +62,10 @@ export default async function FindPage(props: StationProps) {
       above={
         <>
           {last && <LastVisitNote last={last} measured />}
-          {claims.length > 0 && <ClaimsPanel jobId={job.id} closed={head.closed} claims={claims} names={nameOf} look={answerLook} />}
+          {claims.length > 0 && <ClaimsPanel jobId={job.id} closed={head.closed} claims={claims} names={nameOf} />}
         </>
       }
       next={{ href: `/bench/${job.tag}/${following}`, words: stationNames[following] }}
-      look={answerLook}
-      settle={settleSuspect}
     />
   );
 }

@@ -1,4 +1,3 @@
-import { makeModelSchematic } from "@/app/bench/[tag]/strip/loose-actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
 import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
@@ -16,16 +15,6 @@ import { getQuote } from "@/data/quote/quotes";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet } from "@/ui/bench/parts/parts-sheet";
 import type { SeatFacts } from "@/ui/bench/parts/seat-words";
-import {
-  foreseeKit,
-  orderPart,
-  overrideReelSeat,
-  undoUsePartHere,
-  useDonorPiece,
-  usePartHere,
-  usePieceFromElsewhere,
-  wantPartInstead,
-} from "./actions";
 
 export const metadata = { title: "Parts" };
 
@@ -37,7 +26,7 @@ export default async function PartsPage(props: StationProps) {
   );
   const foreseen = new Map(getQuote(db, job).parts.map((part) => [part.positionId, part.partTypeId]));
   if (!version.anatomy.positions.length)
-    return <NoSchematic head={head} station="parts" pieces={loosePieces(db, job.id, version.model.family)} make={makeModelSchematic} />;
+    return <NoSchematic head={head} station="parts" pieces={loosePieces(db, job.id, version.model.family)} />;
   const fits = listFitsOfModel(db, version.model.id);
   const donors = listDonorPieces(db);
   const kits = listKits(db, version.model.id);
@@ -129,14 +118,6 @@ export default async function PartsPage(props: StationProps) {
         wanted: of.every(({ positionId, partTypeId }) => foreseen.get(positionId) === partTypeId),
       }))}
       currency={job.currency}
-      use={usePartHere}
-      undoUse={undoUsePartHere}
-      order={orderPart}
-      override={overrideReelSeat}
-      instead={wantPartInstead}
-      fromDonor={useDonorPiece}
-      elsewhere={usePieceFromElsewhere}
-      convert={foreseeKit}
       overridden={[...listOverrides(db, job.reel.id).keys()]}
     />
   );

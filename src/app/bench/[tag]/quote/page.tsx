@@ -17,19 +17,6 @@ import { AskPanel } from "@/ui/bench/quote/ask-panel";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
 import { WaysPanel } from "@/ui/bench/quote/ways-panel";
 import { dateWords, instantWords } from "@/ui/dates";
-import {
-  addLineToJob,
-  chooseFaultOutcome,
-  chooseWay,
-  foreseePart,
-  recordCustomerAnswer,
-  removeLineOfJob,
-  sayCoverOfLine,
-  sayWhoPays,
-  sendBackUnrepaired,
-} from "./actions";
-
-import { answerByCodes, askCustomer, mailQuote, takeLetterBack } from "./asking-actions";
 
 export const metadata = { title: "Quote" };
 
@@ -64,23 +51,17 @@ export default async function QuotePage(props: StationProps) {
       rates={job.rates}
       currency={job.currency}
       customer={{ name: job.customer.name, phone: job.customer.phone }}
-      strike={foreseePart}
       declinedReason={job.declinedReason}
-      answer={recordCustomerAnswer}
-      decline={sendBackUnrepaired}
       ways={
         <WaysPanel
           jobId={job.id}
           closed={head.closed}
           customer={job.customer.name}
           ways={wayLines(ways).filter(({ way }) => wayApplies(way, version.partTypes.values(), job))}
-          choose={chooseWay}
         />
       }
       foreseen={foreseenOf(db, job, version, off)}
-      foresee={foreseePart}
       faults={listFaults(db, job.id).map(({ faultId, outcome }) => ({ faultId, outcome, name: faultOf(db, faultId)?.name ?? faultId }))}
-      chooseOutcome={chooseFaultOutcome}
       valueMinor={job.valueMinor}
       asking={
         head.closed || job.declinedReason !== null ? null : (
@@ -98,24 +79,16 @@ export default async function QuotePage(props: StationProps) {
             }
             publicAddress={publicAddress()}
             mailBy={desk === null ? "nobody" : desk.simulated ? "stand-in" : "server"}
-            ask={askCustomer}
-            mail={mailQuote}
-            revoke={takeLetterBack}
-            answer={answerByCodes}
           />
         )
       }
       options={quoteOptions(db, job, upgradesOf(db, job, version, off))}
-      addLine={addLineToJob}
-      removeLine={removeLineOfJob}
       add={
         asked && (planned ? quoted !== planned.priceMinor : quoted === undefined)
           ? { positionId: asked.id, words: asked.name, piece: planned }
           : null
       }
-      sayCover={sayCoverOfLine}
       pays={job.kind === "comeback" ? (job.intake.pays ?? "us") : null}
-      sayWhoPays={sayWhoPays}
     />
   );
 }

@@ -1,6 +1,3 @@
-import { answerLook } from "@/app/bench/[tag]/find/actions";
-import { sendBackUnrepaired } from "@/app/bench/[tag]/quote/actions";
-import { payInvoice } from "@/app/ledger/papers/actions";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { today } from "@/app/server/clock";
 import { reportDates } from "@/app/server/report-dates";
@@ -25,7 +22,6 @@ import { costToPutRight, getBill } from "@/data/quote/quotes";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return/return-sheet";
 import { dateWords } from "@/ui/dates";
-import { addCorrection, correctMinutes, handBack, hangReady, leavePartOut, tickItem } from "./actions";
 
 export const metadata = { title: "Return" };
 
@@ -64,7 +60,6 @@ export default async function ReturnPage(props: StationProps) {
       currency={job.currency}
       depositMinor={job.depositMinor}
       declinedReason={job.declinedReason}
-      decline={sendBackUnrepaired}
       putRightMinor={check ? costToPutRight(db, job).totalMinor : null}
       above={
         claims.length > 0 && (
@@ -73,7 +68,6 @@ export default async function ReturnPage(props: StationProps) {
             closed={head.closed}
             claims={claims}
             names={new Map(knowledgeOf(db).findings.map(({ id, name }) => [id, name]))}
-            look={answerLook}
           />
         )
       }
@@ -99,21 +93,14 @@ export default async function ReturnPage(props: StationProps) {
       ]}
       told={toldInAll(job.intake)}
       times={listStationTimes(db, job.id)}
-      correct={correctMinutes}
       invoice={invoice}
-      pay={payInvoice}
       today={today()}
       balance={paper && balanceOfPaper(db, paper)}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
-      ready={hangReady}
-      tick={tickItem}
-      leaveOut={leavePartOut}
-      handBack={handBack}
       corrections={listCorrections(db, job.id).map(({ id, at, person, words, amountMinor }) => ({
         id,
         words: `${dateWords(at)}, ${person}: ${words}${amountMinor ? `, ${amountMinor > 0 ? "paid" : "given back"} ${formatMinor(Math.abs(amountMinor))} ${job.currency}` : ""}`,
       }))}
-      addCorrection={addCorrection}
     />
   );
 }

@@ -13,8 +13,6 @@ import { getQuote } from "@/data/quote/quotes";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
-import { cameAsPieces, extraPieceSettled, learnFromJob, noteExtraPiece, noteTrayWell, sayLiningMaterial } from "./actions";
-import { makeModelSchematic, nameLoose, serveLoose } from "./loose-actions";
 
 export const metadata = { title: "Strip" };
 
@@ -29,9 +27,6 @@ export default async function StripPage(props: StationProps) {
         parts={loosePieces(db, job.id, version.model.family)}
         pieces={expectedPieces(families[version.model.family])}
         missingScrew={missingScrewTold(job.intake)}
-        serve={serveLoose}
-        name={nameLoose}
-        make={makeModelSchematic}
       />
     );
   }
@@ -63,20 +58,8 @@ export default async function StripPage(props: StationProps) {
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       lastAssemblyId={null}
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
-      note={noteTrayWell}
-      sayLining={sayLiningMaterial}
-      learn={learnFromJob}
-      cameAsPieces={cameAsPieces}
       missingScrew={missingScrewTold(job.intake)}
-      below={
-        <ExtraPieces
-          jobId={job.id}
-          closed={head.closed}
-          pieces={listExtraPieces(db, job.id)}
-          add={noteExtraPiece}
-          settle={extraPieceSettled}
-        />
-      }
+      below={<ExtraPieces adds jobId={job.id} closed={head.closed} pieces={listExtraPieces(db, job.id)} />}
     />
   );
 }

@@ -11,7 +11,6 @@ import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { AsItCame } from "@/ui/bench/test/as-it-came";
 import { TestRows } from "@/ui/bench/test/test-rows";
-import { mendInstead } from "./actions";
 
 export const metadata = { title: "Test" };
 
@@ -34,7 +33,7 @@ export default async function TestPage(props: StationProps) {
       next={{ href: `/bench/${job.tag}/${next}`, words: `On to ${stationNames[next]}` }}
       above={last && <LastVisitNote last={last} measured />}
       below={<AsItCame head={head} words={asFoundWords(job.intake)} photos={listJobPhotos(db, job.id)} />}
-      makeRepair={mendInstead}
+      makeRepair
     />
   );
 }

@@ -14,7 +14,6 @@ import { stationTimesOf } from "@/data/jobs/station-time";
 import { quotesOf } from "@/data/quote/quotes";
 import { revisionOf } from "@/data/store/journal";
 import { LotSheet } from "@/ui/bench/lot/lot-sheet";
-import { answerWholeLot, handBackReady } from "./actions";
 
 export const metadata = { title: "Lot" };
 
@@ -72,14 +71,12 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
       needs={needs}
       lineRadiusMm={version.lineRadiusMm}
       revision={revisionOf(db)}
-      answer={answerWholeLot}
       places={jobs.map((job) => ({
         tag: job.tag,
         mark: job.mark,
         station: job.station,
         minutes: times.get(job.id)!.reduce((sum, { minutes }) => sum + minutes, 0),
       }))}
-      handBack={handBackReady}
     />
   );
 }

@@ -9,7 +9,6 @@ import { dateWords } from "@/ui/dates";
 import { LedgerRooms } from "@/ui/ledger/ledger-rooms";
 import { CreditForm, PaymentForm } from "@/ui/papers/paper-forms";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { payInvoice, takeBack } from "../actions";
 
 export const metadata = { title: "Paper" };
 
@@ -117,16 +116,10 @@ export default async function PaperPage({ params }: { params: Promise<{ number: 
                 open={formatMinor(Math.abs(openMinor))}
                 back={openMinor < 0}
                 today={today()}
-                pay={payInvoice}
               />
             )}
             {totalMinor > creditedMinor && (
-              <CreditForm
-                key={`credit ${creditedMinor}`}
-                number={paper.number}
-                left={formatMinor(totalMinor - creditedMinor)}
-                credit={takeBack}
-              />
+              <CreditForm key={`credit ${creditedMinor}`} number={paper.number} left={formatMinor(totalMinor - creditedMinor)} />
             )}
           </div>
         )}

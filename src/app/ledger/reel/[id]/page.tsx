@@ -30,7 +30,6 @@ import { OwnerForm } from "@/ui/ledger/owner-form";
 import { ReelTimeline } from "@/ui/ledger/reel-timeline";
 import { ScrapForm } from "@/ui/ledger/scrap-form";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { changeReelOwner, scrapForParts } from "../../actions";
 
 export const metadata = { title: "Reel" };
 
@@ -156,7 +155,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
           ))}
         </ul>
       )}
-      <OwnerForm reelId={reel.id} give={changeReelOwner} />
+      <OwnerForm reelId={reel.id} />
       {ages.length > 0 && (
         <p className="mt-2">
           New parts by age: {ages.map(({ seat, on, times }) => `${seat} ${dateWords(on)}${times > 1 ? `, ${times} times` : ""}`).join("; ")}
@@ -271,9 +270,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
           </ul>
         </div>
       ) : (
-        !visits.some((visit) => !visit.job.closedAt) && (
-          <ScrapForm reelId={reel.id} seats={listDonorSeats(db, reel.id)} scrap={scrapForParts} />
-        )
+        !visits.some((visit) => !visit.job.closedAt) && <ScrapForm reelId={reel.id} seats={listDonorSeats(db, reel.id)} />
       )}
     </Sheet>
   );

@@ -1,7 +1,6 @@
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { listSerialRules } from "@/data/catalogue/editions";
 import { EditionsSheet } from "@/ui/library/editions-sheet";
-import { saveMakerRules, saveModelVersion } from "../../actions";
 
 export const metadata = { title: "Editions" };
 
@@ -15,8 +14,6 @@ export default async function EditionsPage(props: ModelPageProps) {
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
       rules={listSerialRules(db, model.maker)}
-      save={saveModelVersion}
-      saveRules={saveMakerRules}
     />
   );
 }

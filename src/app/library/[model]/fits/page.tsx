@@ -6,7 +6,6 @@ import { modelNames } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
 import { findStock } from "@/data/parts/stock";
 import { FitsSheet } from "@/ui/library/fits-sheet";
-import { removeSharedSet, saveModelKit, saveSharedSet } from "../../fits-actions";
 
 export const metadata = { title: "Fits and kits" };
 
@@ -50,9 +49,6 @@ export default async function FitsPage({ params, searchParams }: ModelPageProps 
         const but = kitFaults(version.anatomy, types, { seats: [{ positionId: seatId, partTypeId: type.id }] });
         return [{ ...fit, part: type, inBin: findStock(db, type.id)?.count ?? 0, but }];
       })}
-      saveSet={saveSharedSet}
-      removeSet={removeSharedSet}
-      saveKit={saveModelKit}
     />
   );
 }

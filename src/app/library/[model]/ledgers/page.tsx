@@ -1,7 +1,6 @@
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { listStock } from "@/data/parts/stock";
 import { LedgersSheet } from "@/ui/library/ledgers-sheet";
-import { saveModelVersion } from "../../actions";
 
 export const metadata = { title: "Ledgers of a model" };
 
@@ -14,7 +13,6 @@ export default async function LedgersPage(props: ModelPageProps) {
       anatomy={version.anatomy}
       partTypes={Object.fromEntries(version.partTypes)}
       stock={Object.fromEntries(listStock(db).map(({ partTypeId, count }) => [partTypeId, { count }]))}
-      save={saveModelVersion}
     />
   );
 }

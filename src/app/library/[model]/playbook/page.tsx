@@ -4,7 +4,6 @@ import { loadSolver } from "@/core/blind-spots/least-cover";
 import { listLearnedMinutes, listTaughtBatches } from "@/data/bench/playbook";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
-import { putLearnedMinutesIn, saveModelVersion, takeCheckOver } from "../../actions";
 
 export const metadata = { title: "Playbook" };
 
@@ -20,8 +19,6 @@ export default async function PlaybookPage(props: ModelPageProps) {
       stations={usualStationMinutes(db, model.id)}
       learned={listLearnedMinutes(db, model.id)}
       taught={listTaughtBatches(db, model.id, version.anatomy)}
-      save={saveModelVersion}
-      putIn={putLearnedMinutesIn}
       blind={
         spots && {
           mistakes: spots.mistakes.length,
@@ -30,7 +27,6 @@ export default async function PlaybookPage(props: ModelPageProps) {
           cover: spots.cover.checks.map(({ words }) => words),
           coverMinutes: spots.cover.minutes,
           proven: spots.cover.proven,
-          take: takeCheckOver,
         }
       }
     />

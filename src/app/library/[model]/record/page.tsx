@@ -10,7 +10,6 @@ import { LifeCurve } from "@/ui/ledger/life-curve";
 import { ModelPages } from "@/ui/library/model-pages";
 import { OneKey } from "@/ui/library/one-key";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { sayAtTheSeat, takeWhatTheyAgreeOn } from "./actions";
 
 export const metadata = { title: "Record of a model" };
 
@@ -66,7 +65,7 @@ export default async function ModelRecordPage(props: ModelPageProps) {
               ))}
             </tbody>
           </table>
-          <OneKey act={takeWhatTheyAgreeOn} input={{ modelId: model.id }}>
+          <OneKey act="take-consensus" input={{ modelId: model.id }}>
             Make it the schematic
           </OneKey>
         </section>
@@ -164,7 +163,7 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                         <span className="text-note">said at the seat</span>
                       ) : (
                         <OneKey
-                          act={sayAtTheSeat}
+                          act="take-lesson"
                           input={{ modelId: model.id, baseNumber: version.number, seatId, kind }}
                           label={`Say so at the seat: ${name}`}
                         >

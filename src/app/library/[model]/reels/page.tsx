@@ -14,7 +14,6 @@ import { dayWords } from "@/ui/dates";
 import { BuiltSo } from "@/ui/library/built-so";
 import { ModelPages } from "@/ui/library/model-pages";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { changeModelVariant, saveModelWorth } from "../../actions";
 
 export const metadata = { title: "Reels of a model" };
 
@@ -36,7 +35,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
       <ModelPages modelId={leaf.modelId} here="Reels seen" />
       <div className="mt-2 grid gap-6 lg:grid-cols-2">
         <ActForm
-          action={saveModelWorth}
+          act="model-worth"
           label="What it is worth"
           className="flex items-end gap-2"
           values={{ value: worth === null ? "" : formatMinor(worth) }}
@@ -52,13 +51,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
           <FormSend whenChanged>Save</FormSend>
         </ActForm>
         {built && (
-          <BuiltSo
-            modelId={model.id}
-            versionNumber={version.number}
-            variants={shownVariants[model.family]}
-            chosen={built.chosen}
-            change={changeModelVariant}
-          />
+          <BuiltSo modelId={model.id} versionNumber={version.number} variants={shownVariants[model.family]} chosen={built.chosen} />
         )}
         {extras.length > 0 && (
           <section>

@@ -15,8 +15,6 @@ import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { PartBin, PartFacts, PartOffers } from "@/ui/library/part-card";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { addNewSupplier, removePartOffer, saveBin, saveOffer } from "../../../stores/actions";
-import { listPieceInCatalogue, retirePartCard, savePartFacts } from "../../parts-actions";
 
 export const metadata = { title: "Part" };
 
@@ -61,7 +59,7 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
           </p>
           {card.unlisted && (
             <ActForm
-              action={listPieceInCatalogue}
+              act="list-piece"
               label="Into the catalogue"
               className="mt-2 border border-ink p-2"
               values={{ number: "" }}
@@ -99,8 +97,6 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
             hazard={part.hazard ?? ""}
             rowVersion={card.rowVersion}
             retired={card.retired}
-            save={savePartFacts}
-            retire={retirePartCard}
           />
         </div>
         <div>
@@ -129,7 +125,7 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
           </ul>
         </div>
         <div className="flex flex-col gap-6">
-          <PartBin number={part.number} bin={stock} save={saveBin} />
+          <PartBin number={part.number} bin={stock} />
           <PartOffers
             partTypeId={part.id}
             offers={listOffers(db, part.id)}
@@ -139,9 +135,6 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
                 .map(({ id, name }) => [id, name]),
             )}
             currency={currency}
-            save={saveOffer}
-            remove={removePartOffer}
-            addSupplier={addNewSupplier}
           />
           {donors.length > 0 && <h2>Off donor reels</h2>}
           {donors.map((piece) => (

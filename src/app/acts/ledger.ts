@@ -1,0 +1,42 @@
+import type { ledgerActs } from "@/core/acts/ledger/acts";
+import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
+import { mergeCustomers } from "@/data/customers/merge";
+import { giveToOwner } from "@/data/customers/reels";
+import { creditInvoice, takePayment } from "@/data/papers/papers";
+import { scrapReel } from "@/data/parts/donors";
+import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/shop/erase";
+import { Refusal } from "@/data/store/context";
+import { dataDirectory } from "@/data/store/database";
+import type { RunsOf } from "./runs";
+
+export const ledgerRuns: RunsOf<typeof ledgerActs> = {
+  "add-customer": (ctx, input) => addCustomer(ctx, input),
+
+  "retire-customer": (ctx, { id, retired }) => retireCustomer(ctx, id, retired),
+
+  "save-customer": (ctx, input) => changeCustomer(ctx, input),
+
+  "merge-customers": (ctx, { id, into }) => mergeCustomers(ctx, id, into),
+
+  "erase-customer": {
+    run: (ctx, { id }) => {
+      // Remembered first: a copy of before that is restored erases them again.
+      const erasure = erasureOf(ctx, id);
+      const erased = eraseCustomer(ctx, id);
+      if (erasure) rememberErasure(dataDirectory(), erasure);
+      return erased;
+    },
+    afterwards: async (db) => leaveNoTrace(db),
+  },
+
+  "change-owner": (ctx, { reelId, ownerId }) => giveToOwner(ctx, reelId, ownerId),
+
+  "scrap-reel": (ctx, { reelId, ...give }) => scrapReel(ctx, reelId, give),
+
+  "take-payment": (ctx, { number: of, amount, back, ...rest }) => {
+    if (amount === 0) throw new Refusal("nothing", "How much? An amount above nothing.", "amount");
+    takePayment(ctx, of, { ...rest, amountMinor: back ? -amount : amount });
+  },
+
+  "credit-invoice": (ctx, { number: of, amount, words }) => creditInvoice(ctx, of, { amountMinor: amount ?? null, words }),
+};

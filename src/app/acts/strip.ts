@@ -1,0 +1,45 @@
+import type { stripActs } from "@/core/acts/strip/acts";
+import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
+import { sayLining } from "@/data/bench/linings";
+import { makeSchematic, nameLoosePart, putLooseBack, serveLooseInPlace, takeLoosePart } from "@/data/bench/loose-parts";
+import { sayOpened } from "@/data/bench/opening";
+import { learn } from "@/data/bench/playbook";
+import { noteWell, putBackLast, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
+import type { RunsOf } from "./runs";
+
+export const stripRuns: RunsOf<typeof stripActs> = {
+  "take-parts": (ctx, input) => {
+    const taken = takeParts(ctx, input.jobId, input.positionIds, new Set(input.absent));
+    if (input.more) addExtraPiece(ctx, input.jobId, input.more);
+    return taken;
+  },
+
+  "serve-in-place": (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
+
+  "put-back": (ctx, input) => putBackLast(ctx, input.jobId, input.positionIds),
+
+  "note-well": (ctx, { jobId: id, positionId, seen, ...said }) =>
+    noteWell(ctx, id, positionId, { ...said, ...(seen === undefined ? {} : { seen }) }),
+
+  "say-lining": (ctx, { jobId: id, positionId, material }) => ({ seats: sayLining(ctx, id, positionId, material) }),
+
+  "open-assembly": (ctx, input) => sayOpened(ctx, input.jobId, input.assemblyId, input.opened),
+
+  learn: (ctx, { jobId: id, ...taught }) => learn(ctx, id, taught),
+
+  "extra-piece": (ctx, input) => addExtraPiece(ctx, input.jobId, input.words),
+
+  "extra-piece-settled": (ctx, input) => settleExtraPiece(ctx, input.jobId, input.id, input.state),
+
+  "came-in-pieces": (ctx, input) => takeAllAsCame(ctx, input.jobId),
+
+  "loose-take": (ctx, { jobId: id, well: _, ...input }) => takeLoosePart(ctx, id, input),
+
+  "loose-put-back": (ctx, input) => putLooseBack(ctx, input.jobId),
+
+  "loose-name": (ctx, input) => nameLoosePart(ctx, input.jobId, input.well, input.name, input.seen),
+
+  "make-schematic": (ctx, input) => makeSchematic(ctx, input.jobId),
+
+  "loose-in-place": (ctx, input) => serveLooseInPlace(ctx, input.jobId, input.well, input.reason),
+};

@@ -1,0 +1,6 @@
+import { chooseEdition } from "./choose-edition";
+import { measure } from "./measure";
+import { takenDown } from "./taken-down";
+
+/** What hands do here. */
+export const benchActs = [chooseEdition, measure, takenDown] as const;

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const chooseEdition = defineAct({
+  name: "choose-edition",
+  permission: "bench",
+  input: z.object({ jobId, editionId: z.string().max(60).nullable() }),
+  journals: [],
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const takenDown = defineAct({
+  name: "taken-down",
+  permission: "bench",
+  input: z.object({ jobId }),
+  journals: [],
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { step } from "@/core/acts/inputs";
+
+export const gateFailed = defineAct({
+  name: "gate-failed",
+  permission: "bench",
+  input: step.extend({ note: z.string().max(300) }),
+  journals: [],
+});

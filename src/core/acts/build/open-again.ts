@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { step } from "@/core/acts/inputs";
+
+export const openAgain = defineAct({
+  name: "open-again",
+  permission: "bench",
+  input: step.extend({ gateId: z.string().max(80).nullable() }),
+  journals: [],
+  answer: answers<{ readonly steps: number }>(),
+});

@@ -1,0 +1,12 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { step } from "@/core/acts/inputs";
+
+export const stepLeftOff = defineAct({
+  name: "step-left-off",
+  permission: "bench",
+  input: step.extend({
+    reason: z.string().trim().min(4, "Say why it is left off: it stands in the report.").max(300, "At most 300 characters."),
+  }),
+  journals: [],
+});

@@ -1,0 +1,9 @@
+import { defineAct } from "@/core/acts/act";
+import { bath } from "./inputs";
+
+export const cancelSoak = defineAct({
+  name: "cancel-soak",
+  permission: "bench",
+  input: bath,
+  journals: [],
+});

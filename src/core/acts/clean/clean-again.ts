@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { cleanMethodIds } from "@/core/vocabulary/clean-methods";
+
+export const cleanAgain = defineAct({
+  name: "clean-again",
+  permission: "bench",
+  input: z.object({ jobId, method: z.enum(cleanMethodIds).nullable() }),
+  journals: [],
+});

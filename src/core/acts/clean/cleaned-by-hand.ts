@@ -1,0 +1,9 @@
+import { defineAct } from "@/core/acts/act";
+import { cleanGroup } from "./inputs";
+
+export const cleanedByHand = defineAct({
+  name: "cleaned-by-hand",
+  permission: "bench",
+  input: cleanGroup,
+  journals: [],
+});

@@ -1,0 +1,6 @@
+import { intake } from "./intake";
+import { openLot } from "./open-lot";
+import { takenInTwice } from "./taken-in-twice";
+
+/** What hands do here. */
+export const counterActs = [intake, takenInTwice, openLot] as const;

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+/** The reel that was just taken in hangs here already: its second job ends. */
+export const takenInTwice = defineAct({
+  name: "taken-in-twice",
+  permission: "counter",
+  input: z.object({ jobId: z.number().int().positive() }),
+  journals: [],
+  answer: answers<string>(),
+});

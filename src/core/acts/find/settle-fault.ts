@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const settleFault = defineAct({
+  name: "settle-fault",
+  permission: "bench",
+  input: z.object({ jobId, faultId: z.string().max(60), proved: z.boolean().nullable() }),
+  journals: [],
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { customerCard } from "./inputs";
+
+export const addCustomer = defineAct({
+  name: "add-customer",
+  permission: "counter",
+  input: z.object(customerCard),
+  journals: [],
+  answer: answers<number>(),
+});

@@ -1,0 +1,17 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { typedMaybeAmount } from "@/core/acts/typed";
+import { paperNumber } from "./inputs";
+
+/** Takes something of an invoice back by a credit note. */
+export const creditInvoice = defineAct({
+  name: "credit-invoice",
+  permission: "counter",
+  input: z.object({
+    number: paperNumber,
+    amount: typedMaybeAmount(),
+    words: z.string().trim().min(1, "What for? A word that is printed on it.").max(120, "At most 120 letters."),
+  }),
+  journals: [],
+  answer: answers<number>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+export const eraseCustomer = defineAct({
+  name: "erase-customer",
+  permission: "shop",
+  input: z.object({ id: z.number().int().positive() }),
+  journals: [],
+  answer: answers<{ readonly nameUntil: string | null }>(),
+});

@@ -1,0 +1,9 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+
+export const mergeCustomers = defineAct({
+  name: "merge-customers",
+  permission: "counter",
+  input: z.object({ id: z.number().int().positive(), into: z.number().int().positive() }),
+  journals: [],
+});

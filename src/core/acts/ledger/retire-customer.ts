@@ -1,0 +1,9 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+
+export const retireCustomer = defineAct({
+  name: "retire-customer",
+  permission: "counter",
+  input: z.object({ id: z.number().int().positive(), retired: z.boolean() }),
+  journals: [],
+});

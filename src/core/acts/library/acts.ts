@@ -1,0 +1,46 @@
+import { addPart } from "./add-part";
+import { bringModelIn } from "./bring-model-in";
+import { bringPartsIn } from "./bring-parts-in";
+import { changeVariant } from "./change-variant";
+import { listPiece } from "./list-piece";
+import { markPicture } from "./mark-picture";
+import { modelWorth } from "./model-worth";
+import { partFacts } from "./part-facts";
+import { previewModelFile } from "./preview-model-file";
+import { previewParts } from "./preview-parts";
+import { putMinutesIn } from "./put-minutes-in";
+import { removeInterchangeSet } from "./remove-interchange-set";
+import { retirePart } from "./retire-part";
+import { reviseModel } from "./revise-model";
+import { saveInterchangeSet } from "./save-interchange-set";
+import { saveKit } from "./save-kit";
+import { saveSerialRules } from "./save-serial-rules";
+import { startModel } from "./start-model";
+import { takeCheck } from "./take-check";
+import { takeConsensus } from "./take-consensus";
+import { takeLesson } from "./take-lesson";
+
+/** What hands do here. */
+export const libraryActs = [
+  reviseModel,
+  putMinutesIn,
+  takeCheck,
+  saveSerialRules,
+  startModel,
+  markPicture,
+  previewModelFile,
+  bringModelIn,
+  modelWorth,
+  changeVariant,
+  saveInterchangeSet,
+  removeInterchangeSet,
+  saveKit,
+  previewParts,
+  bringPartsIn,
+  addPart,
+  partFacts,
+  retirePart,
+  listPiece,
+  takeConsensus,
+  takeLesson,
+] as const;

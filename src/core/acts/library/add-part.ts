@@ -1,0 +1,21 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { typedAmount, typedWords } from "@/core/acts/typed";
+import { partKinds } from "./inputs";
+
+export const addPart = defineAct({
+  name: "add-part",
+  permission: "stores",
+  input: z.object({
+    number: typedWords("A part has a number.", 40),
+    name: typedWords("A part has a name.", 80),
+    kind: z.enum(partKinds),
+    material: typedWords("What it is made of, such as stainless steel.", 40),
+    price: typedAmount("What a piece costs the customer, such as 3.40."),
+    thread: z.enum(["", "right", "left"]),
+    /** By size, as typed; a size of another kind is passed over. */
+    sizes: z.record(z.string().max(40), z.string().max(20)),
+  }),
+  journals: [],
+  answer: answers<{ readonly id: string }>(),
+});

@@ -1,0 +1,11 @@
+import { answers, defineAct } from "@/core/acts/act";
+import { modelFileInput } from "./inputs";
+
+export const bringModelIn = defineAct({
+  name: "bring-model-in",
+  permission: "bench",
+  input: modelFileInput,
+  size: "file",
+  journals: [],
+  answer: answers<{ readonly id: string; readonly number: number }>(),
+});

@@ -1,0 +1,11 @@
+import { answers, defineAct } from "@/core/acts/act";
+import { partsFileInput } from "./inputs";
+
+export const bringPartsIn = defineAct({
+  name: "bring-parts-in",
+  permission: "stores",
+  input: partsFileInput,
+  size: "file",
+  journals: [],
+  answer: answers<{ readonly count: number }>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { typedWords } from "@/core/acts/typed";
+
+export const listPiece = defineAct({
+  name: "list-piece",
+  permission: "bench",
+  input: z.object({ id: z.string().max(80), number: typedWords("Which number? One of your own will do.", 40) }),
+  journals: [],
+});

@@ -1,0 +1,17 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { typedAmount, typedWords } from "@/core/acts/typed";
+
+export const partFacts = defineAct({
+  name: "part-facts",
+  permission: "stores",
+  input: z.object({
+    id: z.string().max(60),
+    rowVersion: z.number().int(),
+    name: typedWords("A part has a name.", 80),
+    priceMinor: typedAmount("What a piece costs the customer, such as 3.40."),
+    supersededBy: z.string().trim().max(40, "At most 40 characters."),
+    hazard: z.string().trim().max(200, "At most 200 characters."),
+  }),
+  journals: [],
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+export const putMinutesIn = defineAct({
+  name: "put-minutes-in",
+  permission: "bench",
+  input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive() }),
+  journals: [],
+  answer: answers<{ readonly number: number }>(),
+});

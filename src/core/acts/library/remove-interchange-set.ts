@@ -1,0 +1,9 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+
+export const removeInterchangeSet = defineAct({
+  name: "remove-interchange-set",
+  permission: "bench",
+  input: z.object({ id: z.string().max(60) }),
+  journals: [],
+});

@@ -1,0 +1,16 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { draftSchema } from "@/core/anatomy/draft";
+
+export const reviseModel = defineAct({
+  name: "revise-model",
+  permission: "bench",
+  input: z.object({
+    modelId: z.string().max(60),
+    baseNumber: z.number().int().positive(),
+    draft: draftSchema,
+  }),
+  size: "file",
+  journals: [],
+  answer: answers<{ readonly number: number }>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+export const takeCheck = defineAct({
+  name: "take-check",
+  permission: "bench",
+  input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive(), checkId: z.string().max(80) }),
+  journals: [],
+  answer: answers<{ readonly number: number }>(),
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+/** Makes what the teardowns agree on the schematic. */
+export const takeConsensus = defineAct({
+  name: "take-consensus",
+  permission: "bench",
+  input: z.object({ modelId: z.string().max(60) }),
+  journals: [],
+  answer: answers<{ readonly seats: number }>(),
+});

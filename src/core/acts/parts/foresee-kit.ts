@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const foreseeKit = defineAct({
+  name: "foresee-kit",
+  permission: "bench",
+  input: z.object({ jobId, kitId: z.string().max(60) }),
+  journals: [],
+  answer: answers<{ readonly parts: number }>(),
+});

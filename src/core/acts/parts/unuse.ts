@@ -1,0 +1,9 @@
+import { defineAct } from "@/core/acts/act";
+import { seat } from "@/core/acts/inputs";
+
+export const unuse = defineAct({
+  name: "unuse",
+  permission: "bench",
+  input: seat,
+  journals: [],
+});

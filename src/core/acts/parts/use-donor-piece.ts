@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { seat } from "@/core/acts/inputs";
+
+export const useDonorPiece = defineAct({
+  name: "use-donor-piece",
+  permission: "bench",
+  input: seat.extend({ donorPieceId: z.number().int().positive() }),
+  journals: [],
+});

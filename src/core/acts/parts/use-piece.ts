@@ -1,0 +1,19 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { seat } from "@/core/acts/inputs";
+import { typedMaybeAmount } from "@/core/acts/typed";
+import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
+
+export const usePiece = defineAct({
+  name: "use-piece",
+  permission: "bench",
+  input: seat.extend({
+    source: z.enum(pieceSourceIds),
+    size: z.string().trim().max(40, "At most 40 characters."),
+    material: z.string().trim().max(40, "At most 40 letters."),
+    closure: z.enum(["", "open", "shielded", "sealed"]),
+    priceMinor: typedMaybeAmount("An amount such as 4.50, or empty when it costs nothing."),
+    anyway: z.boolean(),
+  }),
+  journals: [],
+});

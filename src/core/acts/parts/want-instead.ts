@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { seat } from "@/core/acts/inputs";
+
+export const wantInstead = defineAct({
+  name: "want-instead",
+  permission: "bench",
+  input: seat.extend({ partTypeId: z.string().max(60) }),
+  journals: [],
+});

@@ -1,0 +1,30 @@
+import { answer } from "./answer";
+import { answerByCodes } from "./answer-by-codes";
+import { askCustomer } from "./ask-customer";
+import { coverLine } from "./cover-line";
+import { decline } from "./decline";
+import { faultOutcome } from "./fault-outcome";
+import { foresee } from "./foresee";
+import { jobLine } from "./job-line";
+import { jobLineRemoved } from "./job-line-removed";
+import { mailQuote } from "./mail-quote";
+import { revokeAsking } from "./revoke-asking";
+import { way } from "./way";
+import { whoPays } from "./who-pays";
+
+/** What hands do here. */
+export const quoteActs = [
+  decline,
+  foresee,
+  answer,
+  way,
+  jobLine,
+  jobLineRemoved,
+  whoPays,
+  coverLine,
+  faultOutcome,
+  askCustomer,
+  mailQuote,
+  revokeAsking,
+  answerByCodes,
+] as const;

@@ -1,0 +1,15 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const answerByCodes = defineAct({
+  name: "answer-by-codes",
+  permission: "counter",
+  input: z.object({
+    jobId,
+    codes: z.string().trim().min(3, "Type the codes the customer names.").max(400, "At most 400 characters."),
+    words: z.string().trim().max(400, "At most 400 characters."),
+  }),
+  journals: [],
+  answer: answers<{ readonly totalMinor: number }>(),
+});

@@ -1,0 +1,12 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { linkToken } from "./inputs";
+
+export const askCustomer = defineAct({
+  name: "ask-customer",
+  permission: "counter",
+  input: z.object({ jobId, token: linkToken }),
+  journals: [],
+  answer: answers<{ readonly id: number }>(),
+});

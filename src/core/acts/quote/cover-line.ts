@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const coverLine = defineAct({
+  name: "cover-line",
+  permission: "counter",
+  input: z.object({ jobId, kind: z.enum(["fault", "part"]), ref: z.string().min(1).max(80), ours: z.boolean() }),
+  journals: [],
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
+
+export const faultOutcome = defineAct({
+  name: "fault-outcome",
+  permission: "bench",
+  input: z.object({ jobId, faultId: z.string().max(80), outcome: z.enum(faultOutcomeIds).nullable() }),
+  journals: [],
+});

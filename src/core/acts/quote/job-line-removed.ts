@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const jobLineRemoved = defineAct({
+  name: "job-line-removed",
+  permission: "bench",
+  input: z.object({ jobId, lineId: z.number().int().positive() }),
+  journals: [],
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { linkToken } from "./inputs";
+
+export const mailQuote = defineAct({
+  name: "mail-quote",
+  permission: "counter",
+  input: z.object({ jobId, token: linkToken.nullable() }),
+  journals: [],
+});

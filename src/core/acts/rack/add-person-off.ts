@@ -1,0 +1,17 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { dayInput } from "./inputs";
+
+/** Somebody will not be there. */
+export const addPersonOff = defineAct({
+  name: "add-person-off",
+  permission: "shop",
+  input: z.object({
+    personId: z.number().int().positive(),
+    from: dayInput,
+    to: dayInput,
+    words: z.string().trim().max(80, "At most 80 letters."),
+  }),
+  journals: [],
+  answer: answers<number>(),
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+/** Makes the letters that ask owners in before the season. */
+export const seasonInvite = defineAct({
+  name: "season-invite",
+  permission: "counter",
+  input: z.object({ ownerIds: z.array(z.number().int().positive()).min(1, "Tick somebody first.").max(500) }),
+  journals: [],
+  answer: answers<{ readonly batch: string }>(),
+});

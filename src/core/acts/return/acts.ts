@@ -1,0 +1,10 @@
+import { close } from "./close";
+import { correctJob } from "./correct-job";
+import { leaveOut } from "./leave-out";
+import { ready } from "./ready";
+import { stationMinutes } from "./station-minutes";
+import { tick } from "./tick";
+import { toldToFetch } from "./told-to-fetch";
+
+/** What hands do here. */
+export const returnActs = [leaveOut, ready, tick, close, stationMinutes, toldToFetch, correctJob] as const;

@@ -1,0 +1,11 @@
+import { answers, defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { handBackSchema } from "@/core/hand-back/hand-back-input";
+
+export const close = defineAct({
+  name: "close",
+  permission: "counter",
+  input: handBackSchema.extend({ jobId }),
+  journals: [],
+  answer: answers<{ readonly totalMinor: number }>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const tick = defineAct({
+  name: "tick",
+  permission: "counter",
+  input: z.object({ jobId, item: z.string().max(40), given: z.boolean() }),
+  journals: [],
+});

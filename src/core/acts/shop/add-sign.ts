@@ -1,0 +1,11 @@
+import { answers, defineAct } from "@/core/acts/act";
+import { typedNumber } from "@/core/acts/typed";
+import { shopFindingSchema } from "@/core/diagnosis/knowledge";
+
+export const addSign = defineAct({
+  name: "add-sign",
+  permission: "shop",
+  input: shopFindingSchema.extend({ minutes: typedNumber("Minutes for the check: from half a minute to an hour.", { min: 0.5, max: 60 }) }),
+  journals: [],
+  answer: answers<string>(),
+});

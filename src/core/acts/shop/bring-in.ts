@@ -1,0 +1,12 @@
+import { answers, defineAct } from "@/core/acts/act";
+import type { RowFault } from "@/core/bring-in/kinds";
+import { asBrought } from "./inputs";
+
+export const bringIn = defineAct({
+  name: "bring-in",
+  permission: "shop",
+  input: asBrought,
+  size: "file",
+  journals: [],
+  answer: answers<{ readonly id: number } | { readonly faults: readonly RowFault[] } | { readonly noCopy: true }>(),
+});

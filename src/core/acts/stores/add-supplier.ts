@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { supplierCard } from "./inputs";
+
+export const addSupplier = defineAct({
+  name: "add-supplier",
+  permission: "stores",
+  input: z.object(supplierCard),
+  journals: [],
+  answer: answers<string>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { typedWords } from "@/core/acts/typed";
+
+export const cannotBeHad = defineAct({
+  name: "cannot-be-had",
+  permission: "stores",
+  input: z.object({ needId: z.number().int(), words: typedWords("What its owner is told, in a sentence.", 300) }),
+  journals: [],
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { orderLineId } from "./inputs";
+
+export const giveUpLine = defineAct({
+  name: "give-up-line",
+  permission: "stores",
+  input: z.object({ orderLineId }),
+  journals: [],
+  answer: answers<{ readonly again: readonly string[] }>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+
+export const receiveOrder = defineAct({
+  name: "receive-order",
+  permission: "stores",
+  input: z.object({ orderId: z.number().int() }),
+  journals: [],
+  answer: answers<{ readonly keptAsideFor: readonly string[] }>(),
+});

@@ -1,0 +1,9 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+
+export const removeBin = defineAct({
+  name: "remove-bin",
+  permission: "stores",
+  input: z.object({ partTypeId: z.string().max(60) }),
+  journals: [],
+});

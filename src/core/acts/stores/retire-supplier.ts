@@ -1,0 +1,9 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+
+export const retireSupplier = defineAct({
+  name: "retire-supplier",
+  permission: "stores",
+  input: z.object({ id: z.string().max(60), retired: z.boolean() }),
+  journals: [],
+});

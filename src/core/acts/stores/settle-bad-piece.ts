@@ -1,0 +1,18 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { typedAmount } from "@/core/acts/typed";
+
+export const settleBadPiece = defineAct({
+  name: "settle-bad-piece",
+  permission: "stores",
+  input: z.discriminatedUnion("state", [
+    z.object({ badPieceId: z.number().int(), state: z.literal("sent-back") }),
+    z.object({ badPieceId: z.number().int(), state: z.literal("replaced") }),
+    z.object({
+      badPieceId: z.number().int(),
+      state: z.literal("credited"),
+      creditMinor: typedAmount("What was credited, such as 3.40, or 0."),
+    }),
+  ]),
+  journals: [],
+});

@@ -1,0 +1,11 @@
+import { answers, defineAct } from "@/core/acts/act";
+import { priceListInput } from "./inputs";
+
+export const takePriceList = defineAct({
+  name: "take-price-list",
+  permission: "stores",
+  input: priceListInput,
+  size: "file",
+  journals: [],
+  answer: answers<{ readonly prices: number }>(),
+});

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const cameInPieces = defineAct({
+  name: "came-in-pieces",
+  permission: "bench",
+  input: z.object({ jobId }),
+  journals: [],
+  answer: answers<{ readonly parts: number }>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const extraPieceSettled = defineAct({
+  name: "extra-piece-settled",
+  permission: "bench",
+  input: z.object({ jobId, id: z.number().int().positive(), state: z.enum(["off", "back", "left-out"]) }),
+  journals: [],
+});

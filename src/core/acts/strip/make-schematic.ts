@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { answers, defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const makeSchematic = defineAct({
+  name: "make-schematic",
+  permission: "bench",
+  input: z.object({ jobId }),
+  journals: [],
+  answer: answers<{ readonly modelId: string }>(),
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const openAssembly = defineAct({
+  name: "open-assembly",
+  permission: "bench",
+  input: z.object({ jobId, assemblyId: z.string().min(1).max(60), opened: z.boolean().nullable() }),
+  journals: [],
+});

@@ -1,0 +1,12 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { seat } from "@/core/acts/inputs";
+
+export const serveInPlace = defineAct({
+  name: "serve-in-place",
+  permission: "bench",
+  input: seat.extend({
+    reason: z.string().trim().min(2, "Why does it stay in? It stands in the report.").max(200, "At most 200 characters."),
+  }),
+  journals: [],
+});

@@ -1,0 +1,10 @@
+import { z } from "zod";
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+
+export const makeRepair = defineAct({
+  name: "make-repair",
+  permission: "bench",
+  input: z.object({ jobId }),
+  journals: [],
+});

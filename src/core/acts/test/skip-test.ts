@@ -1,0 +1,10 @@
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { leftOutSchema } from "@/core/proving/answer-input";
+
+export const skipTest = defineAct({
+  name: "skip-test",
+  permission: "bench",
+  input: leftOutSchema.extend({ jobId }),
+  journals: [],
+});

@@ -1,0 +1,10 @@
+import { defineAct } from "@/core/acts/act";
+import { jobId } from "@/core/acts/inputs";
+import { answerSchema } from "@/core/proving/answer-input";
+
+export const test = defineAct({
+  name: "test",
+  permission: "bench",
+  input: answerSchema.extend({ jobId }),
+  journals: [],
+});

@@ -1,6 +1,7 @@
 import type { Batch } from "@/core/anatomy/types";
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import type { Observation } from "@/core/proving/observation";
+import { withSteps } from "@/core/teardown/act-of-steps";
 import { buildOrder } from "@/core/teardown/build-order";
 import { buriedBy } from "@/core/teardown/buried-by";
 import { leftOver, missingBefore } from "@/core/teardown/left-over";
@@ -156,16 +157,15 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
         ...(old.length ? { oldPiece: old, reason } : {}),
       },
     );
-    build = withStep(build, operationId, "done");
+    build = buildWith(build, withSteps(build.steps, [operationId], { state: "done", act, at: ctx.now }));
   }
   advanceStation(ctx, job, "build");
 }
 
 export const doStep = (ctx: Context, jobId: number, operationId: string, reason = ""): void => doSteps(ctx, jobId, [operationId], reason);
 
-/** A build with one more step in another state: what follows in the same act is judged by it. */
-function withStep(build: Build, operationId: string, state: StepState): Build {
-  const steps = build.steps.map((step) => (step.operation.id === operationId ? { ...step, state } : step));
+/** A build with its steps in another state: what follows in the same act is judged by it. */
+function buildWith(build: Build, steps: readonly Step[]): Build {
   const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
   return { ...build, steps, failedGate, current: currentOf(steps, failedGate) };
 }

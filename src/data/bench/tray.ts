@@ -1,3 +1,5 @@
+import { lastWell } from "@/core/acts/strip/put-back";
+import { freshWells } from "@/core/acts/strip/take-parts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
@@ -112,29 +114,34 @@ export function takeParts(
   requireConsent(db, job);
   const { anatomy } = machineOf(db, job);
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
-  const { next } = db.prepare("SELECT coalesce(max(well), 0) + 1 AS next FROM tray_well WHERE job_id = ?").get(jobId) as { next: number };
-  if (next === 1) settleOpening(ctx, job);
-  const lying = db.prepare("SELECT well FROM tray_well WHERE job_id = ? AND position_id = ?").pluck();
+  const tray = db.prepare("SELECT well, position_id AS positionId FROM tray_well WHERE job_id = ? ORDER BY well, place").all(jobId) as {
+    well: number;
+    positionId: string;
+  }[];
+  if (!tray.length) settleOpening(ctx, job);
+  const wellOf = new Map(tray.map(({ well, positionId }) => [positionId, well]));
   const came = db.prepare("DELETE FROM seat_in_place WHERE job_id = ? AND position_id = ?");
   const lay = db.prepare(
     "INSERT INTO tray_well (job_id, position_id, well, place, instance_id, orientation, hole, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
   );
-  positionIds.forEach((positionId, i) => {
+  const fresh = freshWells(tray, positionIds, seats);
+  for (const { well, place, positionId, orientation, hole } of fresh) {
     const position = seats.get(positionId);
     if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
-    const well = lying.get(jobId, positionId) as number | undefined;
-    if (well !== undefined) throw new Refusal("in-tray", `${position.name} already lies in well ${well}. Nothing was added.`);
+    const lies = wellOf.get(positionId);
+    if (lies !== undefined) throw new Refusal("in-tray", `${position.name} already lies in well ${lies}. Nothing was added.`);
+    wellOf.set(positionId, well);
     const instanceId = pieceInSeat(ctx, job.reel.id, positionId, position.partTypeId);
     // What was to stay came off after all.
     came.run(jobId, positionId);
-    lay.run(jobId, positionId, next, i + 1, instanceId, position.orientation ?? "", position.hole ?? "", ctx.now);
-    writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well: next });
-  });
+    lay.run(jobId, positionId, well, place, instanceId, orientation, hole, ctx.now);
+    writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well });
+  }
   advanceStation(ctx, job, "strip");
   for (const positionId of positionIds)
     if (absent.has(positionId))
       noteWell(ctx, jobId, positionId, { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 });
-  return { well: next };
+  return { well: fresh[0]!.well };
 }
 
 /** What stands at a part that was off already when the reel came. */
@@ -187,7 +194,7 @@ export function putBackLast(ctx: Context, jobId: number, expected?: readonly str
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   const wells = listWells(db, jobId);
-  const last = wells.filter(({ well }) => well === wells.at(-1)?.well);
+  const last = lastWell(wells);
   if (!last.length) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
   const positionIds = last.map(({ positionId }) => positionId);
   if (expected && (expected.length !== positionIds.length || expected.some((id) => !positionIds.includes(id))))

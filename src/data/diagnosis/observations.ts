@@ -1,6 +1,6 @@
 import { groupBy } from "@/core/group-by";
+import { goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
-import { testSpec } from "@/core/proving/protocol";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
@@ -29,8 +29,7 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
     throw new Refusal("simulated", "Simulated instruments are off in this shop. Measure it, or switch them on at Shop to try them.", null, {
       to: "people",
     });
-  const spec = testSpec(observation.testId);
-  const unit = observation.value === null ? null : spec.unit;
+  const kept = keptAnswer(observation);
   const id = Number(
     ctx.db
       .prepare(
@@ -42,10 +41,10 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
         observation.phase,
         observation.testId,
         observation.verdict,
-        unit === null ? null : observation.value,
-        unit,
-        spec.takesLineRadius ? observation.lineRadiusMm : null,
-        spec.takesLineRadius ? (observation.setting ?? null) : null,
+        kept.value,
+        kept.unit,
+        kept.lineRadiusMm,
+        kept.setting,
         observation.instrument,
         observation.simulated ? 1 : 0,
         observation.trace ? JSON.stringify(traceSchema.parse(observation.trace)) : null,
@@ -71,8 +70,7 @@ export function recordAllGood(
   ctx: Context,
   { jobId, phase, testIds }: { readonly jobId: number; readonly phase: Phase; readonly testIds: readonly TestId[] },
 ): void {
-  const plain = { verdict: "good", value: null, lineRadiusMm: null, instrument: "by hand", simulated: false, trace: null } as const;
-  for (const testId of testIds) recordObservation(ctx, { jobId, phase, testId, ...plain });
+  for (const testId of testIds) recordObservation(ctx, { jobId, phase, testId, ...goodByHand });
 }
 
 /** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */

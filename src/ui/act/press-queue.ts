@@ -1,12 +1,9 @@
+import type { Pressed } from "@/core/acts/board";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { ActionResult } from "./press";
 
 /** One press that waits for its answer: sent again with the same id until it has one, and done once. */
-export interface QueuedPress {
-  readonly id: string;
-  /** The act, by the name the server knows it under. */
-  readonly act: string;
-  readonly input: unknown;
+export interface QueuedPress extends Pressed {
   /** What it does, for saying that it was not done. */
   readonly words: string;
   /** Whose state it changes, such as a job. */

@@ -1,18 +1,11 @@
+import type { Pressed } from "@/core/acts/board";
 import type { Answer } from "./press-queue";
 
-/** One press on the wire. The id is the page's own: the same press sent again is done once. */
-export interface SentPress {
-  readonly id: string;
-  /** The act, by its one name (`core/acts`). */
-  readonly act: string;
-  readonly input: unknown;
-}
-
 /**
- * Sends a press. @returns the answer and its status: 401 when nobody is signed in, 503 when the data cannot be written just now.
+ * Sends a press. Its id is the page's own: the same press sent again is done once. @returns the answer and its status: 401 when nobody is signed in, 503 when the data cannot be written just now.
  * @throws when no answer came; then the press may be sent again.
  */
-export async function sendPress({ id, act, input }: SentPress, signal?: AbortSignal): Promise<{ status: number; answer: Answer }> {
+export async function sendPress({ id, act, input }: Pressed, signal?: AbortSignal): Promise<{ status: number; answer: Answer }> {
   const response = await fetch("/api/press", {
     method: "POST",
     headers: { "content-type": "application/json" },

@@ -1,9 +1,9 @@
 "use client";
 import { useEffect, useState } from "react";
+import { walkBoard } from "@/core/acts/stores/board";
 import type { PartType } from "@/core/anatomy/types";
 import { partOfBinLabel } from "@/core/ordering/bin-label";
 import { type CountWhy, countWhy, countWhyIds } from "@/core/ordering/count-why";
-import type { QueuedPress } from "@/ui/act/press-queue";
 import { useBoard } from "@/ui/act/queue-provider";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { QueueLine } from "@/ui/controls/queue-line";
@@ -28,15 +28,11 @@ interface Props {
 }
 
 type Bins = Props["bins"];
-/** Takes a count as the server will. */
-const countPress = (bins: Bins, { act, input }: QueuedPress): Bins => {
-  const { partTypeId, count } = input as { partTypeId: string; count: number };
-  return act === "count-bin" ? bins.map((bin) => (bin.type.id === partTypeId ? { ...bin, count } : bin)) : bins;
-};
+const onBins = walkBoard<Bins[number]>();
 
 /** A walk along the bins: scan a label or go on to the next, count, and say by one press that the book is right, or what lies there. */
 export function WalkSheet({ bins: known, begin, revision }: Props) {
-  const { state: bins, press, stopped } = useBoard("walk", revision, known, countPress);
+  const { state: bins, press, stopped } = useBoard("walk", revision, known, onBins);
   const at = (number: string | null) => bins.findIndex(({ type }) => type.number.toUpperCase() === number?.toUpperCase());
   const [here, setHere] = useState(() => Math.max(0, at(begin)));
   const [seen, setSeen] = useState<number | null>(null);

@@ -10,3 +10,7 @@ export const putBack = defineAct({
   journals: [],
   answer: answers<{ readonly positionIds: readonly string[] }>(),
 });
+
+/** What lies in the last well: what an undo puts back. Only the last, because the order in the tray is the way back. */
+export const lastWell = <W extends { readonly well: number }>(wells: readonly W[]): W[] =>
+  wells.filter(({ well }) => well === wells.at(-1)?.well);

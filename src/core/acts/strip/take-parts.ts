@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { answers, defineAct } from "@/core/acts/act";
 import { jobId } from "@/core/acts/inputs";
+import type { Position } from "@/core/anatomy/types";
 import { seats } from "./inputs";
 
 export const takeParts = defineAct({
@@ -15,3 +16,28 @@ export const takeParts = defineAct({
   journals: [],
   answer: answers<{ readonly well: number }>(),
 });
+
+/** Where a part lies once it is off, and how its model's way round and hole say it sat. */
+export interface FreshWell {
+  readonly well: number;
+  readonly place: number;
+  readonly positionId: string;
+  readonly orientation: string;
+  readonly hole: string;
+}
+
+/**
+ * The wells that parts go into by one act of the hands: the next number, in their order.
+ * @param lying what lies in the tray, in the order it came off. @param seats of the model, by id.
+ */
+export function freshWells(
+  lying: readonly { readonly well: number }[],
+  positionIds: readonly string[],
+  seats: ReadonlyMap<string, Pick<Position, "orientation" | "hole">>,
+): FreshWell[] {
+  const well = (lying.at(-1)?.well ?? 0) + 1;
+  return positionIds.map((positionId, i) => {
+    const seat = seats.get(positionId);
+    return { well, place: i + 1, positionId, orientation: seat?.orientation ?? "", hole: seat?.hole ?? "" };
+  });
+}

@@ -1,9 +1,9 @@
 import type { PartType } from "@/core/anatomy/types";
+import { fittedOf } from "@/core/hands/up-to-check";
 import { buildCautions } from "@/core/safety/act-cautions";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { Cautions } from "@/ui/bench/cautions";
 import { ActRows } from "./act-rows";
-import { fittedOf } from "./build-board";
 import { ScrewRingView } from "./screw-ring-view";
 
 interface Props {

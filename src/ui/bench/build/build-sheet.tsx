@@ -1,9 +1,11 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
+import { buildBoard, oilBoard } from "@/core/acts/build/board";
 import type { Anatomy, Batch, PartType } from "@/core/anatomy/types";
 import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
+import { lastDone, upToCheck } from "@/core/hands/up-to-check";
 import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
 import { buriedByAct } from "@/core/teardown/buried-by";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
@@ -19,7 +21,6 @@ import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import { ActDetail } from "./act-detail";
-import { buildPress, lastDone, oilPress, upToCheck } from "./build-board";
 import { BuriedCheck } from "./buried-check";
 import { LeftOff } from "./left-off";
 import { OilPoints, type ShownPoint } from "./oil-points";
@@ -28,6 +29,9 @@ import { OtherPiece } from "./other-piece";
 import { SeatPicture } from "./seat-picture";
 import { StepDetail } from "./step-detail";
 import { StepList } from "./step-list";
+
+const onSteps = buildBoard<StepAtBuild>();
+const onPoints = oilBoard<ShownPoint>();
 
 interface Props {
   readonly head: BenchHead;
@@ -63,9 +67,9 @@ interface Props {
  */
 export function BuildSheet(props: Props) {
   const { head, batches, open, conflict, inversions, proven, traps, warmed, anatomy, neverOff, partTypes } = props;
-  const { state: steps, press } = useBoard(head.tag, head.revision, props.steps, buildPress);
+  const { state: steps, press } = useBoard(head.tag, head.revision, props.steps, onSteps);
   const router = useRouter();
-  const { state: points } = useBoard(head.tag, head.revision, props.points, oilPress);
+  const { state: points } = useBoard(head.tag, head.revision, props.points, onPoints);
   const [chosen, setChosen] = useState<string | null>(null);
   const [alone, setAlone] = useState(false);
   const [reason, setReason] = useState("");

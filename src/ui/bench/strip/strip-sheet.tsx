@@ -1,6 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useMemo, useState } from "react";
+import { type StripState, stripBoard } from "@/core/acts/strip/board";
 import type { Assembly, Batch, PartType, Position } from "@/core/anatomy/types";
 import { actFrom, nextStripAct, type StripGuide } from "@/core/hands/strip-acts";
 import { stuckHelp } from "@/core/hands/stuck";
@@ -16,7 +17,6 @@ import { Refused } from "@/ui/controls/refused";
 import { PlateView } from "@/ui/glyphs/plate";
 import { type AssemblyDepth, DepthPanel } from "./depth-panel";
 import { NextAct } from "./next-act";
-import { type StripState, stripPress } from "./strip-board";
 import { StuckPanel } from "./stuck-panel";
 import { TrayWells } from "./tray-wells";
 import { WellAside } from "./well-aside";
@@ -55,7 +55,7 @@ export function TraySheet(props: Props) {
   const router = useRouter();
   const pieces = useAct("came-in-pieces");
   const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
-  const apply = useMemo(() => stripPress(byId), [byId]);
+  const apply = useMemo(() => stripBoard(byId), [byId]);
   const { state, press } = useBoard(head.tag, head.revision, props.state, apply);
   const { wells, inPlace } = state;
   const guide = useMemo((): StripGuide => {

@@ -1,0 +1,42 @@
+import { boardOf, shows } from "@/core/acts/board";
+import { stepsOfAct, withSteps } from "@/core/teardown/act-of-steps";
+import type { Step } from "@/core/teardown/step";
+import { gateFailed } from "./gate-failed";
+import { oilPoints } from "./oil-points";
+import { stepSkipped } from "./step-skipped";
+import { stepUndone } from "./step-undone";
+import { stepsDone } from "./steps-done";
+
+/** After everything the server has timed: a press of this page is the newest. */
+const justNow = (id: string): string => `~${id}`;
+
+/** The steps of a build as hands leave them. */
+export const buildBoard = <S extends Step>() =>
+  boardOf<readonly S[]>([
+    shows(stepsDone, (steps, { operationIds }, id) =>
+      withSteps(steps, operationIds, { state: "done", act: operationIds[0] ?? "", at: justNow(id) }),
+    ),
+    shows(gateFailed, (steps, { operationId }, id) =>
+      withSteps(steps, [operationId], { state: "failed", act: operationId, at: justNow(id) }),
+    ),
+    shows(stepSkipped, (steps, { operationId }, id) =>
+      withSteps(steps, [operationId], { state: "skipped", act: operationId, at: justNow(id) }),
+    ),
+    shows(stepUndone, (steps, { operationId }) =>
+      withSteps(steps, stepsOfAct(steps, operationId), { state: "waiting", act: null, at: null }),
+    ),
+  ]);
+
+/** A place to oil, with what became of it. */
+interface MarkedPoint {
+  readonly positionId: string;
+  readonly state: "waiting" | "oiled" | "left-out";
+}
+
+/** The oil points of a job as hands leave them. */
+export const oilBoard = <P extends MarkedPoint>() =>
+  boardOf<readonly P[]>([
+    shows(oilPoints, (points, { positionIds, state }) =>
+      points.map((point) => (positionIds.includes(point.positionId) && point.state !== state ? { ...point, state } : point)),
+    ),
+  ]);

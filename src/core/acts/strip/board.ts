@@ -1,0 +1,58 @@
+import { boardOf, shows } from "@/core/acts/board";
+import type { Position } from "@/core/anatomy/types";
+import type { Well } from "@/core/teardown/well";
+import { putBack } from "./put-back";
+import { serveInPlace } from "./serve-in-place";
+import { freshWells, takeParts } from "./take-parts";
+
+/** What lies in the tray and what is served where it sits: what the hand changes at Strip. */
+export interface StripState {
+  readonly wells: readonly Well[];
+  readonly inPlace: readonly { readonly positionId: string; readonly reason: string }[];
+}
+
+/** A part that has just come off, before anybody looked at it. */
+const justOff = {
+  instanceId: 0,
+  verdict: "ok",
+  dressed: "",
+  note: "",
+  thread: null,
+  foundCount: 1,
+  photoHash: null,
+  takenAt: "",
+  cleanedAt: null,
+  cleanAs: null,
+  cleanedHow: null,
+  soakId: null,
+  leftOutReason: null,
+  renewed: false,
+  refitted: false,
+  toRenew: [],
+  rowVersion: 0,
+} as const;
+
+/** @param seats of the model, by id. */
+export const stripBoard = (seats: ReadonlyMap<string, Position>) =>
+  boardOf<StripState>([
+    shows(takeParts, (state, { positionIds, absent = [] }) => {
+      const lying = new Set(state.wells.map(({ positionId }) => positionId));
+      const fresh = positionIds.filter((id) => !lying.has(id));
+      if (!fresh.length) return state;
+      const wells = freshWells(state.wells, fresh, seats).map((well): Well => {
+        const gone = absent.includes(well.positionId);
+        return { ...justOff, ...well, ...(gone ? { verdict: "missing", orientation: "", foundCount: 0 } : {}) };
+      });
+      // What was to stay came off after all.
+      return { wells: [...state.wells, ...wells], inPlace: state.inPlace.filter(({ positionId }) => !fresh.includes(positionId)) };
+    }),
+    shows(putBack, (state, { positionIds = [] }) => ({
+      ...state,
+      wells: state.wells.filter(({ positionId }) => !positionIds.includes(positionId)),
+    })),
+    shows(serveInPlace, (state, { positionId, reason }) =>
+      state.inPlace.some((one) => one.positionId === positionId)
+        ? state
+        : { ...state, inPlace: [...state.inPlace, { positionId, reason }] },
+    ),
+  ]);

@@ -2,7 +2,7 @@ import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
-const alias = { "@": here("./src"), "#demo": here("./demo"), "#tests": here("./tests") };
+const alias = { "@": here("./src"), "#demo": here("./demo"), "#tests": here("./tests"), "server-only": here("./tests/nothing.ts") };
 
 export default defineConfig({
   resolve: { alias },

@@ -1,4 +1,4 @@
-import type { Act, InputOf } from "./act";
+import type { Act, ToldOf } from "./act";
 
 /** A press as a page holds it: made there, by the act's own type of input, and not answered yet perhaps. */
 export interface Pressed {
@@ -16,12 +16,15 @@ export interface Shown<State> {
 
 /**
  * How an act changes a state: as the server will, at once. A press that the state has already changes nothing.
- * @param change is given what was pressed, and the press's id.
+ * @param change is given what the act is told by the press, and the press's id.
  */
-export const shows = <State, A extends Act>(act: A, change: (state: State, pressed: InputOf<A>, id: string) => State): Shown<State> => ({
+export const shows = <State, A extends Act>(act: A, change: (state: State, told: ToldOf<A>, id: string) => State): Shown<State> => ({
   name: act.name,
-  // Whoever presses is held to the act's input (ui/act), and what was kept over a reload was pressed by the same.
-  change: (state, press) => change(state, press.input as InputOf<A>, press.id),
+  change: (state, press) => {
+    const read = act.input.safeParse(press.input);
+    // What the bench will refuse is shown as it was pressed until the bench has said so.
+    return change(state, (read.success ? read.data : press.input) as ToldOf<A>, press.id);
+  },
 });
 
 /** A state as rows of presses leave it: each act by its own rule, and an act of another station not at all. */

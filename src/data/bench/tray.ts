@@ -1,5 +1,5 @@
 import { lastWell } from "@/core/acts/strip/put-back";
-import { freshWells } from "@/core/acts/strip/take-parts";
+import { freshWells, notThere } from "@/core/acts/strip/take-parts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import type { Well } from "@/core/teardown/well";
@@ -138,9 +138,7 @@ export function takeParts(
     writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well });
   }
   advanceStation(ctx, job, "strip");
-  for (const positionId of positionIds)
-    if (absent.has(positionId))
-      noteWell(ctx, jobId, positionId, { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 });
+  for (const positionId of positionIds) if (absent.has(positionId)) noteWell(ctx, jobId, positionId, notThere);
   return { well: fresh[0]!.well };
 }
 

@@ -12,7 +12,7 @@ export interface LotAnswers {
 }
 
 /** A lot's reels as hands leave them: a press is about one of them, and about no other. */
-export const lotBoard = <R extends LotAnswers>() => {
+export const lotBoard = <R extends LotAnswers = LotAnswers>() => {
   const at = (reels: readonly R[], jobId: number, change: (reel: R) => Partial<LotAnswers>) =>
     reels.map((reel) => (reel.jobId === jobId ? { ...reel, ...change(reel) } : reel));
   return boardOf<readonly R[]>([
@@ -20,7 +20,9 @@ export const lotBoard = <R extends LotAnswers>() => {
       at(reels, jobId, ({ verdicts }) => ({ verdicts: { ...verdicts, [testId]: verdict } })),
     ),
     shows(settleFault, (reels, { jobId, faultId, proved }) =>
-      proved === null ? reels : at(reels, jobId, ({ settled }) => ({ settled: { ...settled, [faultId]: proved } })),
+      at(reels, jobId, ({ settled: { [faultId]: _, ...others } }) => ({
+        settled: proved === null ? others : { ...others, [faultId]: proved },
+      })),
     ),
   ]);
 };

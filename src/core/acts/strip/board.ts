@@ -3,7 +3,7 @@ import type { Position } from "@/core/anatomy/types";
 import type { Well } from "@/core/teardown/well";
 import { putBack } from "./put-back";
 import { serveInPlace } from "./serve-in-place";
-import { freshWells, takeParts } from "./take-parts";
+import { freshWells, notThere, takeParts } from "./take-parts";
 
 /** What lies in the tray and what is served where it sits: what the hand changes at Strip. */
 export interface StripState {
@@ -35,13 +35,12 @@ const justOff = {
 /** @param seats of the model, by id. */
 export const stripBoard = (seats: ReadonlyMap<string, Position>) =>
   boardOf<StripState>([
-    shows(takeParts, (state, { positionIds, absent = [] }) => {
+    shows(takeParts, (state, { positionIds, absent }) => {
       const lying = new Set(state.wells.map(({ positionId }) => positionId));
       const fresh = positionIds.filter((id) => !lying.has(id));
       if (!fresh.length) return state;
       const wells = freshWells(state.wells, fresh, seats).map((well): Well => {
-        const gone = absent.includes(well.positionId);
-        return { ...justOff, ...well, ...(gone ? { verdict: "missing", orientation: "", foundCount: 0 } : {}) };
+        return { ...justOff, ...well, ...(absent.includes(well.positionId) ? notThere : {}) };
       });
       // What was to stay came off after all.
       return { wells: [...state.wells, ...wells], inPlace: state.inPlace.filter(({ positionId }) => !fresh.includes(positionId)) };
@@ -50,9 +49,8 @@ export const stripBoard = (seats: ReadonlyMap<string, Position>) =>
       ...state,
       wells: state.wells.filter(({ positionId }) => !positionIds.includes(positionId)),
     })),
-    shows(serveInPlace, (state, { positionId, reason }) =>
-      state.inPlace.some((one) => one.positionId === positionId)
-        ? state
-        : { ...state, inPlace: [...state.inPlace, { positionId, reason }] },
-    ),
+    shows(serveInPlace, (state, { positionId, reason }) => ({
+      ...state,
+      inPlace: [...state.inPlace.filter((one) => one.positionId !== positionId), { positionId, reason }],
+    })),
   ]);

@@ -17,6 +17,9 @@ export const takeParts = defineAct({
   answer: answers<{ readonly well: number }>(),
 });
 
+/** What stands at a part that was not there when its place was opened. */
+export const notThere = { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 } as const;
+
 /** Where a part lies once it is off, and how its model's way round and hole say it sat. */
 export interface FreshWell {
   readonly well: number;

@@ -1,7 +1,6 @@
 import { boardOf, shows } from "@/core/acts/board";
 import { type AnswerToKeep, goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
-import { traceSchema } from "@/core/proving/trace";
 import type { TestId } from "@/core/vocabulary/tests";
 import { skipTest } from "./skip-test";
 import { test } from "./test";
@@ -25,7 +24,7 @@ function answered({ observations, skipped }: Answers, answer: AnswerToKeep): Ans
 
 /** What the tests at Test and Prove have said, as hands leave it. */
 export const testBoard = boardOf<Answers>([
-  shows(test, (answers, { trace, ...answer }) => answered(answers, { ...answer, trace: trace && traceSchema.parse(trace) })),
+  shows(test, answered),
   shows(testsAllGood, (answers, { phase, testIds }) =>
     testIds.reduce((before, testId) => answered(before, { phase, testId, ...goodByHand }), answers),
   ),

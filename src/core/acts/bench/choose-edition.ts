@@ -6,5 +6,5 @@ export const chooseEdition = defineAct({
   name: "choose-edition",
   permission: "bench",
   input: z.object({ jobId, editionId: z.string().max(60).nullable() }),
-  journals: [],
+  journals: ["edition-chosen"],
 });

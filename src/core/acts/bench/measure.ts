@@ -14,6 +14,6 @@ export const measure = defineAct({
     name: z.string().max(80, "At most 80 characters."),
     input: measureInput,
   }),
-  journals: [],
+  journals: ["measured"],
   answer: answers<Taken>(),
 });

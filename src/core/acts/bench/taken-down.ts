@@ -6,5 +6,5 @@ export const takenDown = defineAct({
   name: "taken-down",
   permission: "bench",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["taken-down"],
 });

@@ -6,5 +6,5 @@ export const gateFailed = defineAct({
   name: "gate-failed",
   permission: "bench",
   input: step.extend({ note: z.string().max(300) }),
-  journals: [],
+  journals: ["gate-failed"],
 });

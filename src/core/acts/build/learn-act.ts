@@ -6,6 +6,6 @@ export const learnAct = defineAct({
   name: "learn-act",
   permission: "bench",
   input: step.extend({ kind: z.enum(["gate", "press"]), words: z.string().max(200, "At most 200 characters.") }),
-  journals: [],
+  journals: ["act-learned"],
   answer: answers<{ readonly number: number }>(),
 });

@@ -10,5 +10,5 @@ export const oilPoints = defineAct({
     positionIds: z.array(z.string().min(1).max(60)).min(1).max(200),
     state: z.enum(["waiting", "oiled", "left-out"]),
   }),
-  journals: [],
+  journals: ["points-oiled", "points-left-out", "points-undone"],
 });

@@ -6,6 +6,6 @@ export const openAgain = defineAct({
   name: "open-again",
   permission: "bench",
   input: step.extend({ gateId: z.string().max(80).nullable() }),
-  journals: [],
+  journals: ["step-undone"],
   answer: answers<{ readonly steps: number }>(),
 });

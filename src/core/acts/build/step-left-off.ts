@@ -8,5 +8,5 @@ export const stepLeftOff = defineAct({
   input: step.extend({
     reason: z.string().trim().min(4, "Say why it is left off: it stands in the report.").max(300, "At most 300 characters."),
   }),
-  journals: [],
+  journals: ["part-left-out", "step-skipped"],
 });

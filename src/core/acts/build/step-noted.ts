@@ -7,5 +7,5 @@ export const stepNoted = defineAct({
   name: "step-noted",
   permission: "bench",
   input: step.extend({ words: z.string().trim().max(160, "At most 160 characters."), seen: seenSchema }),
-  journals: [],
+  journals: ["step-noted"],
 });

@@ -5,5 +5,5 @@ export const stepSkipped = defineAct({
   name: "step-skipped",
   permission: "bench",
   input: step,
-  journals: [],
+  journals: ["step-skipped"],
 });

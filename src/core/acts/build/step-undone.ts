@@ -5,5 +5,5 @@ export const stepUndone = defineAct({
   name: "step-undone",
   permission: "bench",
   input: step,
-  journals: [],
+  journals: ["step-undone"],
 });

@@ -10,5 +10,5 @@ export const stepsDone = defineAct({
     operationIds: z.array(z.string().min(1).max(80)).min(1).max(120),
     reason: z.string().trim().max(300, "At most 300 characters.").default(""),
   }),
-  journals: [],
+  journals: ["step-done", "gate-passed"],
 });

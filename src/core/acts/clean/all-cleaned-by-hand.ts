@@ -6,5 +6,5 @@ export const allCleanedByHand = defineAct({
   name: "all-cleaned-by-hand",
   permission: "bench",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["all-cleaned-by-hand"],
 });

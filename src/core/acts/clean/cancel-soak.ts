@@ -5,5 +5,5 @@ export const cancelSoak = defineAct({
   name: "cancel-soak",
   permission: "bench",
   input: bath,
-  journals: [],
+  journals: ["cleaning-undone"],
 });

@@ -7,5 +7,5 @@ export const cleanAgain = defineAct({
   name: "clean-again",
   permission: "bench",
   input: z.object({ jobId, method: z.enum(cleanMethodIds).nullable() }),
-  journals: [],
+  journals: ["cleaning-undone"],
 });

@@ -7,5 +7,5 @@ export const cleanPartAs = defineAct({
   name: "clean-part-as",
   permission: "bench",
   input: z.object({ jobId, positionId: z.string().max(60), method: z.enum(cleanMethodIds).nullable() }),
-  journals: [],
+  journals: ["cleaned-otherwise"],
 });

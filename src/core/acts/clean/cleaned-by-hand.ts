@@ -5,5 +5,5 @@ export const cleanedByHand = defineAct({
   name: "cleaned-by-hand",
   permission: "bench",
   input: cleanGroup,
-  journals: [],
+  journals: ["cleaned-by-hand"],
 });

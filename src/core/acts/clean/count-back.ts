@@ -6,6 +6,6 @@ export const countBack = defineAct({
   name: "count-back",
   permission: "bench",
   input: bath.extend({ missing: z.array(z.string().max(60)).max(400) }),
-  journals: [],
+  journals: ["soak-counted"],
   answer: answers<{ readonly words: string }>(),
 });

@@ -10,6 +10,6 @@ export const soak = defineAct({
     intoSoakId: z.number().int().positive().nullable(),
     mark: z.string().trim().max(40, "At most 40 characters."),
   }),
-  journals: [],
+  journals: ["soak-begun"],
   answer: answers<{ readonly soakId: number }>(),
 });

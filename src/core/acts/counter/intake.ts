@@ -16,6 +16,6 @@ export const intake = defineAct({
   name: "intake",
   permission: "counter",
   input: intakeFormSchema,
-  journals: [],
+  journals: ["job-opened", "reel-added"],
   answer: answers<TakenIn>(),
 });

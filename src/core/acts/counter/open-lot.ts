@@ -34,6 +34,6 @@ export const openLot = defineAct({
       )
       .max(300),
   }),
-  journals: [],
+  journals: ["lot-opened"],
   answer: answers<{ readonly faults: readonly LotFault[] } | { readonly id: number; readonly tags: readonly string[] }>(),
 });

@@ -6,6 +6,6 @@ export const takenInTwice = defineAct({
   name: "taken-in-twice",
   permission: "counter",
   input: z.object({ jobId: z.number().int().positive() }),
-  journals: [],
+  journals: ["declined", "handed-back"],
   answer: answers<string>(),
 });

@@ -6,5 +6,5 @@ export const look = defineAct({
   name: "look",
   permission: "bench",
   input: z.object({ jobId, findingId: z.string().max(60), so: z.boolean().nullable() }),
-  journals: [],
+  journals: ["looked-at"],
 });

@@ -6,5 +6,5 @@ export const settleFault = defineAct({
   name: "settle-fault",
   permission: "bench",
   input: z.object({ jobId, faultId: z.string().max(60), proved: z.boolean().nullable() }),
-  journals: [],
+  journals: ["fault-settled"],
 });

@@ -14,5 +14,5 @@ export const keepGauge = defineAct({
       .default([]),
     words: z.string().trim().min(1, "There is no result to keep yet.").max(1000, "At most 1000 characters."),
   }),
-  journals: [],
+  journals: ["gauge-kept"],
 });

@@ -10,5 +10,5 @@ export const keepModelNumbers = defineAct({
     values: z.partialRecord(z.enum(modelNumberIds), z.number().positive("Above 0.").max(1e7, "Too large.")),
     cam: z.string().max(300, "At most 300 characters."),
   }),
-  journals: [],
+  journals: ["model-measured"],
 });

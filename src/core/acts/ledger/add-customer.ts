@@ -6,6 +6,6 @@ export const addCustomer = defineAct({
   name: "add-customer",
   permission: "counter",
   input: z.object(customerCard),
-  journals: [],
+  journals: ["customer-added"],
   answer: answers<number>(),
 });

@@ -5,5 +5,5 @@ export const changeOwner = defineAct({
   name: "change-owner",
   permission: "counter",
   input: z.object({ reelId: z.number().int().positive(), ownerId: z.number().int().positive() }),
-  journals: [],
+  journals: ["reel-changed-owner"],
 });

@@ -12,6 +12,6 @@ export const creditInvoice = defineAct({
     amount: typedMaybeAmount(),
     words: z.string().trim().min(1, "What for? A word that is printed on it.").max(120, "At most 120 letters."),
   }),
-  journals: [],
+  journals: ["credit-made"],
   answer: answers<number>(),
 });

@@ -5,6 +5,6 @@ export const eraseCustomer = defineAct({
   name: "erase-customer",
   permission: "shop",
   input: z.object({ id: z.number().int().positive() }),
-  journals: [],
+  journals: ["customer-erased"],
   answer: answers<{ readonly nameUntil: string | null }>(),
 });

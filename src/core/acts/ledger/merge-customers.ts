@@ -5,5 +5,5 @@ export const mergeCustomers = defineAct({
   name: "merge-customers",
   permission: "counter",
   input: z.object({ id: z.number().int().positive(), into: z.number().int().positive() }),
-  journals: [],
+  journals: ["customers-merged"],
 });

@@ -5,5 +5,5 @@ export const retireCustomer = defineAct({
   name: "retire-customer",
   permission: "counter",
   input: z.object({ id: z.number().int().positive(), retired: z.boolean() }),
-  journals: [],
+  journals: ["customer-retired", "customer-used-again"],
 });

@@ -12,5 +12,5 @@ export const saveCustomer = defineAct({
     discountClass: z.enum(discountClassIds),
     rowVersion: z.number().int(),
   }),
-  journals: [],
+  journals: ["customer-changed"],
 });

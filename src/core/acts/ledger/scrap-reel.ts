@@ -9,6 +9,6 @@ export const scrapReel = defineAct({
     drawer: z.string().trim().max(40, "At most 40 letters."),
     pieces: z.array(z.object({ positionId: z.string().max(60), condition: z.enum(["good", "worn"]) })).max(400),
   }),
-  journals: [],
+  journals: ["reel-scrapped"],
   answer: answers<{ readonly pieces: number }>(),
 });

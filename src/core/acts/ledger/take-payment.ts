@@ -14,5 +14,5 @@ export const takePayment = defineAct({
     onDay: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day."),
     back: z.boolean(),
   }),
-  journals: [],
+  journals: ["payment-taken"],
 });

@@ -6,6 +6,6 @@ export const bringModelIn = defineAct({
   permission: "bench",
   input: modelFileInput,
   size: "file",
-  journals: [],
+  journals: ["model-version-added"],
   answer: answers<{ readonly id: string; readonly number: number }>(),
 });

@@ -10,6 +10,6 @@ export const changeVariant = defineAct({
     variantId: z.string().max(40),
     choiceId: z.string().max(40),
   }),
-  journals: [],
+  journals: ["model-built"],
   answer: answers<{ readonly number: number }>(),
 });

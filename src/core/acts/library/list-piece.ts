@@ -6,5 +6,5 @@ export const listPiece = defineAct({
   name: "list-piece",
   permission: "bench",
   input: z.object({ id: z.string().max(80), number: typedWords("Which number? One of your own will do.", 40) }),
-  journals: [],
+  journals: ["piece-listed"],
 });

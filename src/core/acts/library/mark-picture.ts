@@ -10,5 +10,5 @@ export const markPicture = defineAct({
     x: z.number().min(0).max(1),
     y: z.number().min(0).max(1),
   }),
-  journals: [],
+  journals: ["model-picture-marked"],
 });

@@ -7,5 +7,5 @@ export const modelWorth = defineAct({
   name: "model-worth",
   permission: "bench",
   input: z.object({ modelId: z.string().max(60), value: typedMaybeAmount("An amount such as 120, or empty."), seen: seenSchema }),
-  journals: [],
+  journals: ["model-worth"],
 });

@@ -13,5 +13,5 @@ export const partFacts = defineAct({
     supersededBy: z.string().trim().max(40, "At most 40 characters."),
     hazard: z.string().trim().max(200, "At most 200 characters."),
   }),
-  journals: [],
+  journals: ["part-facts-changed"],
 });

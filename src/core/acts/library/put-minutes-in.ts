@@ -5,6 +5,6 @@ export const putMinutesIn = defineAct({
   name: "put-minutes-in",
   permission: "bench",
   input: z.object({ modelId: z.string().max(60), baseNumber: z.number().int().positive() }),
-  journals: [],
+  journals: ["model-version-added"],
   answer: answers<{ readonly number: number }>(),
 });

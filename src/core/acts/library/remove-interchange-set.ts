@@ -5,5 +5,5 @@ export const removeInterchangeSet = defineAct({
   name: "remove-interchange-set",
   permission: "bench",
   input: z.object({ id: z.string().max(60) }),
-  journals: [],
+  journals: ["interchange-removed"],
 });

@@ -5,5 +5,5 @@ export const retirePart = defineAct({
   name: "retire-part",
   permission: "stores",
   input: z.object({ id: z.string().max(60), retired: z.boolean() }),
-  journals: [],
+  journals: ["part-retired", "part-used-again"],
 });

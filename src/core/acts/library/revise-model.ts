@@ -11,6 +11,6 @@ export const reviseModel = defineAct({
     draft: draftSchema,
   }),
   size: "file",
-  journals: [],
+  journals: ["model-version-added"],
   answer: answers<{ readonly number: number }>(),
 });

@@ -24,5 +24,5 @@ export const saveInterchangeSet = defineAct({
       )
       .max(100),
   }),
-  journals: [],
+  journals: ["interchange-saved"],
 });

@@ -14,5 +14,5 @@ export const saveKit = defineAct({
       .min(1)
       .max(60),
   }),
-  journals: [],
+  journals: ["kit-saved"],
 });

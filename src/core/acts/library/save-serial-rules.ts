@@ -11,5 +11,5 @@ export const saveSerialRules = defineAct({
     rules: z.array(serialRuleSchema.and(z.object({ modelId: z.string().max(60).nullable() }))).max(60, "At most 60 rules a maker."),
     seen: seenSchema,
   }),
-  journals: [],
+  journals: ["serial-rules-saved"],
 });

@@ -16,6 +16,6 @@ export const startModel = defineAct({
       .trim()
       .regex(/^[A-Za-z]{1,4}\d{0,3}$/, "One to four letters and up to three digits, such as KX or KX2: part numbers begin with it."),
   }),
-  journals: [],
+  journals: ["model-version-added"],
   answer: answers<{ readonly id: string }>(),
 });

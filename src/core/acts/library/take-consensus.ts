@@ -6,6 +6,6 @@ export const takeConsensus = defineAct({
   name: "take-consensus",
   permission: "bench",
   input: z.object({ modelId: z.string().max(60) }),
-  journals: [],
+  journals: ["consensus-taken"],
   answer: answers<{ readonly seats: number }>(),
 });

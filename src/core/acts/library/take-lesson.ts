@@ -12,5 +12,5 @@ export const takeLesson = defineAct({
     seatId: z.string().max(80),
     kind: z.enum(lessonKinds),
   }),
-  journals: [],
+  journals: ["model-version-added"],
 });

@@ -9,6 +9,6 @@ export const answerLot = defineAct({
     accepted: z.boolean(),
     words: z.string().trim().min(2, "Write what the customer said, in a few words.").max(500, "At most 500 characters."),
   }),
-  journals: [],
+  journals: ["quote-agreed", "quote-refused"],
   answer: answers<{ readonly reels: number }>(),
 });

@@ -6,6 +6,6 @@ export const closeLot = defineAct({
   name: "close-lot",
   permission: "counter",
   input: handBackSchema.extend({ lotId: z.number().int().positive() }),
-  journals: [],
+  journals: ["handed-back"],
   answer: answers<{ readonly reels: number; readonly left: number }>(),
 });

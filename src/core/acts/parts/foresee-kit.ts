@@ -6,6 +6,6 @@ export const foreseeKit = defineAct({
   name: "foresee-kit",
   permission: "bench",
   input: z.object({ jobId, kitId: z.string().max(60) }),
-  journals: [],
+  journals: ["kit-foreseen"],
   answer: answers<{ readonly parts: number }>(),
 });

@@ -5,5 +5,5 @@ export const need = defineAct({
   name: "need",
   permission: "bench",
   input: seat,
-  journals: [],
+  journals: ["need-added"],
 });

@@ -11,5 +11,5 @@ export const overrideSeat = defineAct({
     size: z.string().trim().max(40, "At most 40 characters.").default(""),
     material: z.string().trim().max(40, "At most 40 letters.").default(""),
   }),
-  journals: [],
+  journals: ["seat-as-model", "seat-overridden"],
 });

@@ -5,5 +5,5 @@ export const unuse = defineAct({
   name: "unuse",
   permission: "bench",
   input: seat,
-  journals: [],
+  journals: ["part-used-undone"],
 });

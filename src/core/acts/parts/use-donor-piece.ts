@@ -6,5 +6,5 @@ export const useDonorPiece = defineAct({
   name: "use-donor-piece",
   permission: "bench",
   input: seat.extend({ donorPieceId: z.number().int().positive() }),
-  journals: [],
+  journals: ["donor-piece-used"],
 });

@@ -15,5 +15,5 @@ export const usePiece = defineAct({
     priceMinor: typedMaybeAmount("An amount such as 4.50, or empty when it costs nothing."),
     anyway: z.boolean(),
   }),
-  journals: [],
+  journals: ["piece-used"],
 });

@@ -5,5 +5,5 @@ export const use = defineAct({
   name: "use",
   permission: "bench",
   input: seat,
-  journals: [],
+  journals: ["part-used"],
 });

@@ -6,5 +6,5 @@ export const wantInstead = defineAct({
   name: "want-instead",
   permission: "bench",
   input: seat.extend({ partTypeId: z.string().max(60) }),
-  journals: [],
+  journals: ["part-wanted-instead"],
 });

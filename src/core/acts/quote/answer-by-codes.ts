@@ -10,6 +10,6 @@ export const answerByCodes = defineAct({
     codes: z.string().trim().min(3, "Type the codes the customer names.").max(400, "At most 400 characters."),
     words: z.string().trim().max(400, "At most 400 characters."),
   }),
-  journals: [],
+  journals: ["quote-agreed", "quote-refused"],
   answer: answers<{ readonly totalMinor: number }>(),
 });

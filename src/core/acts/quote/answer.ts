@@ -11,5 +11,5 @@ export const answer = defineAct({
     totalMinor: z.number().int(),
     words: z.string().trim().min(2, "Write what the customer said, in a few words.").max(500, "At most 500 characters."),
   }),
-  journals: [],
+  journals: ["quote-agreed", "quote-refused"],
 });

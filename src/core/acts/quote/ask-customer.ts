@@ -7,6 +7,6 @@ export const askCustomer = defineAct({
   name: "ask-customer",
   permission: "counter",
   input: z.object({ jobId, token: linkToken }),
-  journals: [],
+  journals: ["quote-asked"],
   answer: answers<{ readonly id: number }>(),
 });

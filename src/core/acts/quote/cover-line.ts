@@ -6,5 +6,5 @@ export const coverLine = defineAct({
   name: "cover-line",
   permission: "counter",
   input: z.object({ jobId, kind: z.enum(["fault", "part"]), ref: z.string().min(1).max(80), ours: z.boolean() }),
-  journals: [],
+  journals: ["cover-said"],
 });

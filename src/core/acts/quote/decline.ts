@@ -14,5 +14,5 @@ export const decline = defineAct({
       .max(500, "At most 500 characters.")
       .nullable(),
   }),
-  journals: [],
+  journals: ["declined", "taken-on-again"],
 });

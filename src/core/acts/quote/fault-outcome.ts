@@ -7,5 +7,5 @@ export const faultOutcome = defineAct({
   name: "fault-outcome",
   permission: "bench",
   input: z.object({ jobId, faultId: z.string().max(80), outcome: z.enum(faultOutcomeIds).nullable() }),
-  journals: [],
+  journals: ["fault-outcome"],
 });

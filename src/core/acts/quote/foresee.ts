@@ -13,5 +13,5 @@ export const foresee = defineAct({
       .nullable()
       .default(null),
   }),
-  journals: [],
+  journals: ["part-foreseen", "part-struck"],
 });

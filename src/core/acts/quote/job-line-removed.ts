@@ -6,5 +6,5 @@ export const jobLineRemoved = defineAct({
   name: "job-line-removed",
   permission: "bench",
   input: z.object({ jobId, lineId: z.number().int().positive() }),
-  journals: [],
+  journals: ["line-removed"],
 });

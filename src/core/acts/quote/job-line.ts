@@ -11,6 +11,6 @@ export const jobLine = defineAct({
     words: z.string().trim().min(2, "Say what it is for.").max(120, "At most 120 characters."),
     priceMinor: typedSignedAmount("An amount such as 6.90, −5 to take off, or 0."),
   }),
-  journals: [],
+  journals: ["line-added"],
   answer: answers<number>(),
 });

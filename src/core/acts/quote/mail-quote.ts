@@ -7,5 +7,5 @@ export const mailQuote = defineAct({
   name: "mail-quote",
   permission: "counter",
   input: z.object({ jobId, token: linkToken.nullable() }),
-  journals: [],
+  journals: ["mail-written"],
 });

@@ -6,5 +6,5 @@ export const revokeAsking = defineAct({
   name: "revoke-asking",
   permission: "counter",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["quote-asking-revoked"],
 });

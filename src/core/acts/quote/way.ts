@@ -13,5 +13,5 @@ export const way = defineAct({
     choice: z.string().max(40).nullable(),
     seen: z.string().max(40).nullable().optional(),
   }),
-  journals: [],
+  journals: ["way-chosen"],
 });

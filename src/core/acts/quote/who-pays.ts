@@ -7,5 +7,5 @@ export const whoPays = defineAct({
   name: "who-pays",
   permission: "counter",
   input: z.object({ jobId, pays: z.enum(whoPaysIds) }),
-  journals: [],
+  journals: ["who-pays"],
 });

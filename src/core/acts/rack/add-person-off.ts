@@ -12,6 +12,6 @@ export const addPersonOff = defineAct({
     to: dayInput,
     words: z.string().trim().max(80, "At most 80 letters."),
   }),
-  journals: [],
+  journals: ["person-off-added"],
   answer: answers<number>(),
 });

@@ -9,6 +9,6 @@ export const movePromise = defineAct({
     jobIds: z.array(z.number().int().positive()).min(1).max(100),
     to: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day."),
   }),
-  journals: [],
+  journals: ["promise-moved"],
   answer: answers<{ readonly from: string }>(),
 });

@@ -6,5 +6,5 @@ export const removePersonOff = defineAct({
   name: "remove-person-off",
   permission: "shop",
   input: z.object({ id: z.number().int().positive() }),
-  journals: [],
+  journals: ["person-off-removed"],
 });

@@ -6,6 +6,6 @@ export const seasonInvite = defineAct({
   name: "season-invite",
   permission: "counter",
   input: z.object({ ownerIds: z.array(z.number().int().positive()).min(1, "Tick somebody first.").max(500) }),
-  journals: [],
+  journals: ["season-invited"],
   answer: answers<{ readonly batch: string }>(),
 });

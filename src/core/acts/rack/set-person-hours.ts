@@ -12,5 +12,5 @@ export const setPersonHours = defineAct({
     seen: seenSchema,
     hours: z.object({ d1: hoursInput, d2: hoursInput, d3: hoursInput, d4: hoursInput, d5: hoursInput, d6: hoursInput, d7: hoursInput }),
   }),
-  journals: [],
+  journals: ["person-hours-set"],
 });

@@ -6,6 +6,6 @@ export const close = defineAct({
   name: "close",
   permission: "counter",
   input: handBackSchema.extend({ jobId }),
-  journals: [],
+  journals: ["handed-back"],
   answer: answers<{ readonly totalMinor: number }>(),
 });

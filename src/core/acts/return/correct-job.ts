@@ -12,5 +12,5 @@ export const correctJob = defineAct({
     amountMinor: typedSignedAmount("An amount such as 12.50, or -12.50 taken off; empty for none."),
     paidBy: z.union([z.literal("").transform(() => null), z.enum(["cash", "card", "transfer"])]),
   }),
-  journals: [],
+  journals: ["job-corrected"],
 });

@@ -10,5 +10,5 @@ export const leaveOut = defineAct({
     positionIds: z.array(z.string().min(1).max(60)).min(1).max(200),
     reason: z.string().trim().min(4, "Say why it stays out: the reason stands in the report.").max(300, "At most 300 characters."),
   }),
-  journals: [],
+  journals: ["part-left-out"],
 });

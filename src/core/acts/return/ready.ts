@@ -6,5 +6,5 @@ export const ready = defineAct({
   name: "ready",
   permission: "bench",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["station-reached"],
 });

@@ -11,5 +11,5 @@ export const stationMinutes = defineAct({
     station: z.enum(stations),
     minutes: z.number("Type the minutes.").min(0, "None or more.").max(6000, "At most 100 hours.").nullable(),
   }),
-  journals: [],
+  journals: ["station-time-corrected"],
 });

@@ -6,5 +6,5 @@ export const tick = defineAct({
   name: "tick",
   permission: "counter",
   input: z.object({ jobId, item: z.string().max(40), given: z.boolean() }),
-  journals: [],
+  journals: ["item-given-back", "item-kept"],
 });

@@ -6,5 +6,5 @@ export const toldToFetch = defineAct({
   name: "told-to-fetch",
   permission: "counter",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["told-to-fetch"],
 });

@@ -8,6 +8,6 @@ export const addFault = defineAct({
   input: shopFaultSchema.extend({
     minutes: typedNumber("Minutes of the remedy: a whole number up to 600.", { min: 0, max: 600, whole: true }),
   }),
-  journals: [],
+  journals: ["fault-learned"],
   answer: answers<string>(),
 });

@@ -9,6 +9,6 @@ export const addPerson = defineAct({
     name: personName,
     role: z.enum(["owner", "bench", "counter"]),
   }),
-  journals: [],
+  journals: ["person-added"],
   answer: answers<number>(),
 });

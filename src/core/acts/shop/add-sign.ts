@@ -6,6 +6,6 @@ export const addSign = defineAct({
   name: "add-sign",
   permission: "shop",
   input: shopFindingSchema.extend({ minutes: typedNumber("Minutes for the check: from half a minute to an hour.", { min: 0.5, max: 60 }) }),
-  journals: [],
+  journals: ["sign-learned"],
   answer: answers<string>(),
 });

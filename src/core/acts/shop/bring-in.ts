@@ -7,6 +7,6 @@ export const bringIn = defineAct({
   permission: "shop",
   input: asBrought,
   size: "file",
-  journals: [],
+  journals: ["brought-in"],
   answer: answers<{ readonly id: number } | { readonly faults: readonly RowFault[] } | { readonly noCopy: true }>(),
 });

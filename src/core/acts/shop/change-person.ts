@@ -7,5 +7,5 @@ export const changePerson = defineAct({
   name: "change-person",
   permission: "shop",
   input: z.object({ id: z.number().int().positive(), name: personName, role: roleInput, seen: seenSchema }),
-  journals: [],
+  journals: ["person-changed"],
 });

@@ -5,5 +5,5 @@ export const endSession = defineAct({
   name: "end-session",
   permission: "counter",
   input: z.object({ id: z.number().int().positive() }),
-  journals: [],
+  journals: ["session-ended"],
 });

@@ -13,5 +13,5 @@ export const foundShop = defineAct({
     passphrase: z.string().max(500),
     personName: z.string().trim().min(1, "Write a name: it stands beside everything you do.").max(80, "At most 80 letters."),
   }),
-  journals: [],
+  journals: ["shop-settings-saved"],
 });

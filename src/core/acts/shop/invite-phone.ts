@@ -13,7 +13,7 @@ export const invitePhone = defineAct({
   name: "invite-phone",
   permission: "counter",
   input: z.object({ personId: z.number().int().positive() }),
-  journals: [],
+  journals: ["phone-invited"],
   secretAnswer: true,
   answer: answers<Invitation>(),
 });

@@ -5,5 +5,5 @@ export const removeShutDays = defineAct({
   name: "remove-shut-days",
   permission: "shop",
   input: z.object({ id: z.number().int().positive() }),
-  journals: [],
+  journals: ["shut-days-removed"],
 });

@@ -5,5 +5,5 @@ export const retirePerson = defineAct({
   name: "retire-person",
   permission: "shop",
   input: z.object({ id: z.number().int().positive(), retired: z.boolean() }),
-  journals: [],
+  journals: ["person-back", "person-left"],
 });

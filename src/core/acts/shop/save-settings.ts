@@ -25,5 +25,5 @@ export const saveSettings = defineAct({
       measured: z.boolean().default(false),
     }),
   }),
-  journals: [],
+  journals: ["shop-settings-saved"],
 });

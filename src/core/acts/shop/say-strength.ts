@@ -11,5 +11,5 @@ export const sayStrength = defineAct({
     strength: z.enum([...strengthIds, "as-common"]).nullable(),
     note: z.string().trim().max(200, "At most 200 characters.").nullable(),
   }),
-  journals: [],
+  journals: ["strength-said"],
 });

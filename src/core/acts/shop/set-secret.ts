@@ -11,5 +11,5 @@ export const setSecret = defineAct({
     now: z.string().max(500),
     before: z.string().max(500).default(""),
   }),
-  journals: [],
+  journals: ["secret-set"],
 });

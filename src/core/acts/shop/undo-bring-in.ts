@@ -5,5 +5,5 @@ export const undoBringIn = defineAct({
   name: "undo-bring-in",
   permission: "shop",
   input: z.object({ id: z.number().int().positive() }),
-  journals: [],
+  journals: ["brought-in-undone"],
 });

@@ -6,6 +6,6 @@ export const addSupplier = defineAct({
   name: "add-supplier",
   permission: "stores",
   input: z.object(supplierCard),
-  journals: [],
+  journals: ["supplier-added"],
   answer: answers<string>(),
 });

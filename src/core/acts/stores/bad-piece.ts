@@ -11,6 +11,6 @@ export const badPiece = defineAct({
     pieces: piecesCame,
     words: z.string().trim().max(200, "At most 200 characters."),
   }),
-  journals: [],
+  journals: ["bad-piece"],
   answer: answers<number>(),
 });

@@ -6,5 +6,5 @@ export const cannotBeHad = defineAct({
   name: "cannot-be-had",
   permission: "stores",
   input: z.object({ needId: z.number().int(), words: typedWords("What its owner is told, in a sentence.", 300) }),
-  journals: [],
+  journals: ["cannot-be-had"],
 });

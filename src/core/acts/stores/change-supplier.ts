@@ -6,5 +6,5 @@ export const changeSupplier = defineAct({
   name: "change-supplier",
   permission: "stores",
   input: z.object({ id: z.string().max(60), rowVersion: z.number().int(), ...supplierCard }),
-  journals: [],
+  journals: ["supplier-changed"],
 });

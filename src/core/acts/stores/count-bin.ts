@@ -14,5 +14,5 @@ export const countBin = defineAct({
       .max(100_000, "More than a hundred thousand: count again."),
     why: z.enum(countWhyIds).nullable().default(null),
   }),
-  journals: [],
+  journals: ["bin-counted"],
 });

@@ -5,5 +5,5 @@ export const endTin = defineAct({
   name: "end-tin",
   permission: "stores",
   input: z.object({ id: z.number().int(), empty: z.boolean() }),
-  journals: [],
+  journals: ["tin-ended"],
 });

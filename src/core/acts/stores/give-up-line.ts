@@ -6,6 +6,6 @@ export const giveUpLine = defineAct({
   name: "give-up-line",
   permission: "stores",
   input: z.object({ orderLineId }),
-  journals: [],
+  journals: ["line-given-up"],
   answer: answers<{ readonly again: readonly string[] }>(),
 });

@@ -5,5 +5,5 @@ export const levelByUse = defineAct({
   name: "level-by-use",
   permission: "stores",
   input: z.object({ partTypeId: z.string().max(60), byUse: z.boolean() }),
-  journals: [],
+  journals: ["bin-level-set"],
 });

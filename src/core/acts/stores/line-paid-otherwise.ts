@@ -7,5 +7,5 @@ export const linePaidOtherwise = defineAct({
   name: "line-paid-otherwise",
   permission: "stores",
   input: z.object({ orderLineId, paidMinor: typedAmount("What the line was billed at, such as 12.40.") }),
-  journals: [],
+  journals: ["line-paid-otherwise"],
 });

@@ -13,5 +13,5 @@ export const openTin = defineAct({
     priceMinor: typedAmount("What it cost, such as 8.90, or 0."),
     useBy: z.union([z.literal("").transform(() => null), z.iso.date("A day, or empty.")]),
   }),
-  journals: [],
+  journals: ["tin-opened"],
 });

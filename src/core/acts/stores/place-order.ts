@@ -26,6 +26,6 @@ export const placeOrder = defineAct({
       .max(60),
   }),
   size: "file",
-  journals: [],
+  journals: ["order-placed"],
   answer: answers<{ readonly orders: number }>(),
 });

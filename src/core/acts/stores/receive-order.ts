@@ -5,6 +5,6 @@ export const receiveOrder = defineAct({
   name: "receive-order",
   permission: "stores",
   input: z.object({ orderId: z.number().int() }),
-  journals: [],
+  journals: ["parts-received"],
   answer: answers<{ readonly keptAsideFor: readonly string[] }>(),
 });

@@ -6,6 +6,6 @@ export const receive = defineAct({
   name: "receive",
   permission: "stores",
   input: z.object({ orderLineId, quantity: piecesCame, more: z.boolean() }),
-  journals: [],
+  journals: ["parts-received"],
   answer: answers<{ readonly keptAsideFor: readonly string[] }>(),
 });

@@ -5,5 +5,5 @@ export const removeBin = defineAct({
   name: "remove-bin",
   permission: "stores",
   input: z.object({ partTypeId: z.string().max(60) }),
-  journals: [],
+  journals: ["bin-removed"],
 });

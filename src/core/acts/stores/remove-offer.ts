@@ -5,5 +5,5 @@ export const removeOffer = defineAct({
   name: "remove-offer",
   permission: "stores",
   input: z.object({ partTypeId: z.string().max(60), supplierId: z.string().max(60) }),
-  journals: [],
+  journals: ["offer-removed"],
 });

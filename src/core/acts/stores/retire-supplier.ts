@@ -5,5 +5,5 @@ export const retireSupplier = defineAct({
   name: "retire-supplier",
   permission: "stores",
   input: z.object({ id: z.string().max(60), retired: z.boolean() }),
-  journals: [],
+  journals: ["supplier-retired", "supplier-used-again"],
 });

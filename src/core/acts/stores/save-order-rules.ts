@@ -16,5 +16,5 @@ export const saveOrderRules = defineAct({
     orderOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),
     seen: seenSchema,
   }),
-  journals: [],
+  journals: ["order-rules-saved"],
 });

@@ -16,5 +16,5 @@ export const setBin = defineAct({
     /** The count the form was opened with: left as it is, nothing was counted. */
     countSeen: z.number().int().nullable().default(null),
   }),
-  journals: [],
+  journals: ["bin-counted"],
 });

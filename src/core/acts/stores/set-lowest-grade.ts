@@ -6,5 +6,5 @@ export const setLowestGrade = defineAct({
   name: "set-lowest-grade",
   permission: "stores",
   input: z.object({ needIds: z.array(z.number().int()).min(1).max(500), grade: z.enum(grades) }),
-  journals: [],
+  journals: ["need-grade-set"],
 });

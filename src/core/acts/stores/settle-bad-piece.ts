@@ -14,5 +14,5 @@ export const settleBadPiece = defineAct({
       creditMinor: typedAmount("What was credited, such as 3.40, or 0."),
     }),
   ]),
-  journals: [],
+  journals: ["bad-piece-settled"],
 });

@@ -6,6 +6,6 @@ export const takePriceList = defineAct({
   permission: "stores",
   input: priceListInput,
   size: "file",
-  journals: [],
+  journals: ["price-list-taken"],
   answer: answers<{ readonly prices: number }>(),
 });

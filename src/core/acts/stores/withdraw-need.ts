@@ -5,5 +5,5 @@ export const withdrawNeed = defineAct({
   name: "withdraw-need",
   permission: "stores",
   input: z.object({ needId: z.number().int() }),
-  journals: [],
+  journals: ["need-withdrawn"],
 });

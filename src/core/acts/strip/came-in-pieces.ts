@@ -6,6 +6,6 @@ export const cameInPieces = defineAct({
   name: "came-in-pieces",
   permission: "bench",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["came-in-pieces"],
   answer: answers<{ readonly parts: number }>(),
 });

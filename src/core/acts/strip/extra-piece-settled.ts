@@ -6,5 +6,5 @@ export const extraPieceSettled = defineAct({
   name: "extra-piece-settled",
   permission: "bench",
   input: z.object({ jobId, id: z.number().int().positive(), state: z.enum(["off", "back", "left-out"]) }),
-  journals: [],
+  journals: ["extra-piece-settled"],
 });

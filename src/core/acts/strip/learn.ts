@@ -6,6 +6,6 @@ export const learn = defineAct({
   name: "learn",
   permission: "bench",
   input: seat.extend({ about: z.enum(["caution", "trap", "confirmed"]), words: z.string().max(200, "At most 200 characters.") }),
-  journals: [],
+  journals: ["lesson-learned"],
   answer: answers<{ readonly number: number }>(),
 });

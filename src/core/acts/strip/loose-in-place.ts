@@ -6,5 +6,5 @@ export const looseInPlace = defineAct({
   name: "loose-in-place",
   permission: "bench",
   input: z.object({ jobId, well: z.number().int().positive(), reason: z.string().trim().max(160, "At most 160 letters.").nullable() }),
-  journals: [],
+  journals: ["loose-in-place"],
 });

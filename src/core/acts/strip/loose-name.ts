@@ -7,5 +7,5 @@ export const looseName = defineAct({
   name: "loose-name",
   permission: "bench",
   input: z.object({ jobId, well: z.number().int().positive(), name: z.string().trim().max(80, "At most 80 letters."), seen: seenSchema }),
-  journals: [],
+  journals: ["loose-part-named"],
 });

@@ -7,5 +7,5 @@ export const loosePutBack = defineAct({
   permission: "bench",
   /** The well the page showed last: what the page has already changes nothing there. */
   input: z.object({ jobId, well: z.number().int().positive().optional() }),
-  journals: [],
+  journals: ["loose-part-undone"],
 });

@@ -15,5 +15,5 @@ export const looseTake = defineAct({
     count: z.number().int().min(1).max(20).nullable().default(null),
     side: z.enum(["handle", "tail", "frame"]).nullable().default(null),
   }),
-  journals: [],
+  journals: ["loose-part-off"],
 });

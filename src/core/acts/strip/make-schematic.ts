@@ -6,6 +6,6 @@ export const makeSchematic = defineAct({
   name: "make-schematic",
   permission: "bench",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["schematic-made"],
   answer: answers<{ readonly modelId: string }>(),
 });

@@ -17,6 +17,6 @@ export const noteWell = defineAct({
     seen: z.number().int().optional(),
     at: z.enum(["strip", "clean"]),
   }),
-  journals: [],
+  journals: ["part-looked-at"],
   answer: answers<{ readonly words: string }>(),
 });

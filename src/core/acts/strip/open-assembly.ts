@@ -6,5 +6,5 @@ export const openAssembly = defineAct({
   name: "open-assembly",
   permission: "bench",
   input: z.object({ jobId, assemblyId: z.string().min(1).max(60), opened: z.boolean().nullable() }),
-  journals: [],
+  journals: ["assembly-opened"],
 });

@@ -7,7 +7,7 @@ export const putBack = defineAct({
   name: "put-back",
   permission: "bench",
   input: z.object({ jobId, positionIds: seats.optional() }),
-  journals: [],
+  journals: ["part-off-undone"],
   answer: answers<{ readonly positionIds: readonly string[] }>(),
 });
 

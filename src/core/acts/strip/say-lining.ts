@@ -7,6 +7,6 @@ export const sayLining = defineAct({
   name: "say-lining",
   permission: "bench",
   input: seat.extend({ material: z.enum(liningMaterialIds, "Choose what it is made of.") }),
-  journals: [],
+  journals: ["lining-said"],
   answer: answers<{ readonly seats: number }>(),
 });

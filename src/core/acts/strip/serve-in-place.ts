@@ -8,5 +8,5 @@ export const serveInPlace = defineAct({
   input: seat.extend({
     reason: z.string().trim().min(2, "Why does it stay in? It stands in the report.").max(200, "At most 200 characters."),
   }),
-  journals: [],
+  journals: ["served-in-place"],
 });

@@ -13,7 +13,7 @@ export const takeParts = defineAct({
     absent: z.array(z.string().max(60)).max(60).default([]),
     more: z.string().trim().max(160).default(""),
   }),
-  journals: [],
+  journals: ["part-off"],
   answer: answers<{ readonly well: number }>(),
 });
 

@@ -6,5 +6,5 @@ export const makeRepair = defineAct({
   name: "make-repair",
   permission: "bench",
   input: z.object({ jobId }),
-  journals: [],
+  journals: ["made-a-repair"],
 });

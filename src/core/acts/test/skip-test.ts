@@ -6,5 +6,5 @@ export const skipTest = defineAct({
   name: "skip-test",
   permission: "bench",
   input: leftOutSchema.extend({ jobId }),
-  journals: [],
+  journals: ["test-left-out"],
 });

@@ -6,5 +6,5 @@ export const test = defineAct({
   name: "test",
   permission: "bench",
   input: answerSchema.extend({ jobId }),
-  journals: [],
+  journals: ["tested"],
 });

@@ -6,5 +6,5 @@ export const testsAllGood = defineAct({
   name: "tests-all-good",
   permission: "bench",
   input: allGoodSchema.extend({ jobId }),
-  journals: [],
+  journals: ["tested"],
 });

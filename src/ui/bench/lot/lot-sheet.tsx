@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { lotBoard } from "@/core/acts/lot/board";
 import type { LotNeed } from "@/core/lots/lot-need";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { useBoard } from "@/ui/act/queue-provider";
@@ -11,7 +12,6 @@ import { QueueLine } from "@/ui/controls/queue-line";
 import { Refused } from "@/ui/controls/refused";
 import { useScan } from "@/ui/keys/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
-import { lotPress } from "./lot-board";
 import { LotProgress, type LotReelPlace } from "./lot-progress";
 
 interface LotReel {
@@ -25,6 +25,8 @@ interface LotReel {
   readonly verdicts: Readonly<Partial<Record<TestId, Verdict>>>;
   readonly settled: Readonly<Record<string, boolean>>;
 }
+
+const onReels = lotBoard<LotReel>();
 
 interface Props {
   readonly lot: { readonly id: number; readonly name: string; readonly customer: string; readonly model: string };
@@ -52,7 +54,7 @@ const nameOf = ({ mark, serial, tag }: LotReel) => mark || serial || tag;
 
 /** A lot worked across its reels: one test or one fault at a time, a press a reel, and the next reel lies there at once. */
 export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm, revision, places }: Props) {
-  const { state: reels, press } = useBoard(`lot ${lot.id}`, revision, known, lotPress<LotReel>);
+  const { state: reels, press } = useBoard(`lot ${lot.id}`, revision, known, onReels);
   const [work, setWork] = useState<string>(tests[0]?.id ?? "");
   const [chosen, setChosen] = useState<number | null>(null);
   const [last, setLast] = useState<Verdict | null>(null);

@@ -1,5 +1,6 @@
 "use client";
 import { useMemo, useState } from "react";
+import { type LoosePart, looseBoard } from "@/core/acts/strip/loose-board";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import type { Assembly, PartType } from "@/core/anatomy/types";
 import { typicalShapes } from "@/core/anatomy/typical-shape";
@@ -17,7 +18,6 @@ import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import { Glyph } from "@/ui/glyphs/glyph";
-import { type LoosePart, loosePress } from "./loose-board";
 
 type Side = Assembly["side"];
 
@@ -63,7 +63,7 @@ interface LastTake {
  * space bar takes another like the last and never ends the teardown.
  */
 export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew }: Props) {
-  const apply = useMemo(() => loosePress(pieces), [pieces]);
+  const apply = useMemo(() => looseBoard(pieces), [pieces]);
   const { state: parts, press } = useBoard(head.tag, head.revision, known, apply);
   const expected = pieces.map((piece) => {
     const left = seatsLeft(piece, parts).length;

@@ -1,6 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import { testBoard } from "@/core/acts/test/board";
 import { answerSchema } from "@/core/proving/answer-input";
 import { compare } from "@/core/proving/compare";
 import type { ModelRecord } from "@/core/proving/model-record";
@@ -16,7 +17,6 @@ import { NextLink } from "@/ui/controls/next-link";
 import type { Measuring } from "./instrument-panel";
 import { MakeRepair } from "./make-repair";
 import { ReadingRail } from "./reading-rail";
-import { testPress } from "./test-board";
 import { TestTurn, type Typed } from "./test-turn";
 import { WhyLeftOut } from "./why-left-out";
 
@@ -66,7 +66,7 @@ export function TestRows(props: Props) {
   const { jobId, closed } = head;
   const router = useRouter();
   const server = useMemo(() => ({ observations: props.observations, skipped: props.skipped }), [props.observations, props.skipped]);
-  const { state, press, stopped, pending } = useBoard(head.tag, head.revision, server, testPress);
+  const { state, press, stopped, pending } = useBoard(head.tag, head.revision, server, testBoard);
   const { observations, skipped } = state;
   const answered = (id: string) => observations.find((one) => one.testId === id && one.phase === phase);
   const leftOut = (id: string) => (answered(id) ? undefined : skipped.find((one) => one.testId === id && one.phase === phase));

@@ -11,6 +11,7 @@ import { expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { actFrom, nextStripAct } from "@/core/hands/strip-acts";
+import type { JournalAction } from "@/core/journal/journal-sentence";
 import { testSpec } from "@/core/proving/protocol";
 import { testIds, verdicts } from "@/core/vocabulary/tests";
 import { getBuild } from "@/data/bench/build";
@@ -60,8 +61,16 @@ const placeOf = <S>(place: Place<S>) => place as unknown as Place<unknown>;
 function bench(shop: Workshop, press: Pressed) {
   const { act, run } = actOf(press.act)!;
   const told = act.input.parse(press.input) as never;
+  const before = revisionOf(shop.db);
   try {
     pressOnce(shop.ctx, { id: press.id, action: act.name }, () => run.run(shop.ctx, told));
+    // What it says it writes in the journal it writes, unless it was done before.
+    const written = shop.db.prepare("SELECT DISTINCT action FROM journal WHERE id > ?").pluck().all(before) as JournalAction[];
+    if (written.length)
+      expect(
+        written.some((entry) => act.journals.some((own) => own === entry)),
+        act.name,
+      ).toBe(true);
     return { ok: true as const, value: null, revision: revisionOf(shop.db) };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false as const, message: error.message, fields: {} };

@@ -13,7 +13,7 @@ import { saveSerialRules } from "@/data/catalogue/editions";
 import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet, saveKit } from "@/data/catalogue/interchange";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { bringModelIn, previewModelFile, reviseModel, setModelWorth } from "@/data/catalogue/models";
-import { addPartType, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
+import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
 import { takeConsensus, takeLesson } from "@/data/teardowns/consensus";
 import { readModelJson } from "@/formats/model-json";
@@ -109,7 +109,7 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
   "bring-parts-in": (ctx, { text, mapping }) => {
     const { parts, faults } = readPartsCsv(text, (part) => isPartKnown(ctx.db, part), mapping);
     if (faults.length) throw new Refusal("faults", `Row ${faults[0]!.row}, ${faults[0]!.column}: ${faults[0]!.message} Nothing was taken.`);
-    for (const part of parts) addPartType(ctx, part);
+    enterParts(ctx, parts);
     return { count: parts.length };
   },
 
@@ -126,10 +126,9 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
         throw new Refusal("size", `${sizeLabel(key)}: a size is above 0 and up to 400 mm, a count a whole number.`, `sizes.${key}`);
       shape[key] = value;
     }
-    addPartType(
-      ctx,
+    enterParts(ctx, [
       partTypeSchema.parse({ id, number, name, role: kind, shape, material, priceMinor: price, thread: thread || undefined }),
-    );
+    ]);
     return { id };
   },
 

@@ -6,7 +6,7 @@ import { seenOffer } from "@/core/seen";
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { cannotBeHad, setNoLongerMade } from "@/data/parts/no-longer-made";
 import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";
-import { addSupplier, changeSupplier, removeOffer, retireSupplier, setOffer } from "@/data/parts/suppliers";
+import { addSupplier, changeOffer, changeSupplier, removeOffer, retireSupplier } from "@/data/parts/suppliers";
 import { setLowestGrade, withdrawNeed } from "@/data/parts/wanted";
 import { getShopSettings } from "@/data/shop/settings";
 import { type Context, Refusal } from "@/data/store/context";
@@ -73,7 +73,7 @@ export const storesRuns: RunsOf<typeof storesActs> = {
       );
     if (breakPriceMinor !== undefined && breakPriceMinor >= offer.priceMinor)
       throw new Refusal("break", "From several packs on it should cost less than one alone.", "breakPriceMinor");
-    setOffer(
+    changeOffer(
       ctx,
       {
         ...offer,

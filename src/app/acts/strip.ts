@@ -2,9 +2,9 @@ import type { stripActs } from "@/core/acts/strip/acts";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
 import { sayLining } from "@/data/bench/linings";
 import { makeSchematic, nameLoosePart, putLooseBack, serveLooseInPlace, takeLoosePart } from "@/data/bench/loose-parts";
-import { sayOpened } from "@/data/bench/opening";
+import { openAssembly } from "@/data/bench/opening";
 import { learn } from "@/data/bench/playbook";
-import { noteWell, putBackLast, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
+import { noteWell, putBack, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
 import type { RunsOf } from "./runs";
 
 export const stripRuns: RunsOf<typeof stripActs> = {
@@ -16,14 +16,14 @@ export const stripRuns: RunsOf<typeof stripActs> = {
 
   "serve-in-place": (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
 
-  "put-back": (ctx, input) => putBackLast(ctx, input.jobId, input.positionIds),
+  "put-back": (ctx, input) => putBack(ctx, input.jobId, input.positionIds),
 
   "note-well": (ctx, { jobId: id, positionId, seen, ...said }) =>
     noteWell(ctx, id, positionId, { ...said, ...(seen === undefined ? {} : { seen }) }),
 
   "say-lining": (ctx, { jobId: id, positionId, material }) => ({ seats: sayLining(ctx, id, positionId, material) }),
 
-  "open-assembly": (ctx, input) => sayOpened(ctx, input.jobId, input.assemblyId, input.opened),
+  "open-assembly": (ctx, input) => openAssembly(ctx, input.jobId, input.assemblyId, input.opened),
 
   learn: (ctx, { jobId: id, ...taught }) => learn(ctx, id, taught),
 

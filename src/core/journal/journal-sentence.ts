@@ -59,6 +59,9 @@ export const journalSayings = {
   "reel-added": (_, { reel }) => `entered the reel ${reel}`,
   "reel-taken-for": (d, { reel }) =>
     `noted what ${reel} is taken for: ${[d.madeBy, d.madeWhen, d.madeWhere].filter(Boolean).join(", ") || "nothing"}`,
+  "parts-added": (d, name) =>
+    d.part ? `added ${name.part(d.part)} to the catalogue` : `brought ${count(d.parts, "part")} into the catalogue`,
+  "offer-set": (d, name) => `set what ${name.supplier(d.supplier)} asks for ${name.part(d.part)}`,
   "piece-listed": (d, name) => `put ${name.part(d.part)} into the catalogue`,
   "model-worth": (d, name) => `set what a ${name.model(d.model)} is worth`,
   "loose-in-place": (d) =>

@@ -16,8 +16,8 @@ import {
   getCleaning,
   listSoaks,
 } from "./cleaning";
-import { sayOpened } from "./opening";
-import { expectedNext, listWells, noteWell, putBackLast, serveInPlace, takePart, takeParts } from "./tray";
+import { openAssembly } from "./opening";
+import { expectedNext, listWells, noteWell, putBack, serveInPlace, takePart, takeParts } from "./tray";
 import { listInPlace, setWay } from "./ways";
 
 const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
@@ -86,7 +86,7 @@ describe("a tray through its baths", () => {
     setWay(shop.ctx, few, "job", "cleaning", "bath");
     takeParts(shop.ctx, few, expectedNext(shop.db, job(shop, few)).slice(0, 1));
     beginSoak(shop.ctx, few, bath());
-    expect(refusal(() => putBackLast(shop.ctx, few)).code).toBe("in-bath");
+    expect(refusal(() => putBack(shop.ctx, few)).code).toBe("in-bath");
   });
 
   it("lets two reels share a basket: like ones only when marked, and empties it when both are counted", () => {
@@ -159,8 +159,8 @@ describe("taking parts off", () => {
     // One was not there: it is missing, and wanted.
     expect(wells.find(({ positionId }) => positionId === "eared")).toMatchObject({ verdict: "missing", foundCount: 0 });
     expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toEqual(["eared"]);
-    expect(refusal(() => putBackLast(shop.ctx, id, ["eared"])).code).toBe("not-last");
-    expect(putBackLast(shop.ctx, id, [...pull].reverse()).positionIds).toEqual(pull);
+    expect(refusal(() => putBack(shop.ctx, id, ["eared"])).code).toBe("not-last");
+    expect(putBack(shop.ctx, id, [...pull].reverse()).positionIds).toEqual(pull);
     expect(listWells(shop.db, id)).toHaveLength(before);
     expect(getQuote(shop.db, job(shop, id)).parts).toEqual([]);
   });
@@ -194,13 +194,13 @@ describe("taking parts off", () => {
     shop.db.prepare("INSERT INTO job_fault (job_id, fault_id, at) VALUES (?, 'click-tongue-worn', ?)").run(whole, shop.ctx.now);
     expect(expectedNext(shop.db, job(shop, whole)).length).toBe(all - 1);
     // What somebody says stands above it.
-    sayOpened(shop.ctx, id, "spool", true);
+    openAssembly(shop.ctx, id, "spool", true);
     expect(expectedNext(shop.db, job(shop, id))).toEqual(expect.arrayContaining(["click-tongue", "head-bearing"]));
-    sayOpened(shop.ctx, id, "tail", false);
+    openAssembly(shop.ctx, id, "tail", false);
     expect(expectedNext(shop.db, job(shop, id))).not.toContain("click-tongue");
-    sayOpened(shop.ctx, id, "tail", null);
+    openAssembly(shop.ctx, id, "tail", null);
     expect(expectedNext(shop.db, job(shop, id))).toContain("click-tongue");
-    expect(refusal(() => sayOpened(shop.ctx, id, "ghost", true)).code).toBe("no-assembly");
+    expect(refusal(() => openAssembly(shop.ctx, id, "ghost", true)).code).toBe("no-assembly");
   });
 
   it("sends a verdict to Quote and Stores at once, and takes it back", () => {

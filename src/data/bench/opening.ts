@@ -109,7 +109,7 @@ export function stripGuideOf(db: Db, job: Job, version: ModelVersion, of: JobOpe
 }
 
 /** Opens an assembly that the job would leave shut, or leaves one shut; null gives it back to the kind of service and the faults. */
-export function sayOpened(ctx: Context, jobId: number, assemblyId: string, opened: boolean | null): void {
+export function openAssembly(ctx: Context, jobId: number, assemblyId: string, opened: boolean | null): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!machineOf(ctx.db, job).anatomy.assemblies.some(({ id }) => id === assemblyId))
     throw new Refusal("no-assembly", "This model has no such assembly. Reload the page.");

@@ -15,7 +15,7 @@ import { receive } from "@/data/stores/receiving";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
-import { expectedNext, listWells, noteWell, putBackLast, takeAllAsCame, takePart } from "./tray";
+import { expectedNext, listWells, noteWell, putBack, takeAllAsCame, takePart } from "./tray";
 import { workOf } from "./work";
 
 const strip = ({ ctx, db }: Workshop, jobId: number, count = 999) => {
@@ -89,14 +89,14 @@ describe("the tray", () => {
     expect(takePart(shop.ctx, id, "lock-screw").well).toBe(1);
     expect(refusal(() => takePart(shop.ctx, id, "lock-screw")).message).toContain("well 1");
     expect(takePart(shop.ctx, id, "handle-nut").well).toBe(2);
-    expect(putBackLast(shop.ctx, id).positionIds).toEqual(["handle-nut"]);
+    expect(putBack(shop.ctx, id).positionIds).toEqual(["handle-nut"]);
     expect(listWells(shop.db, id).map((well) => well.positionId)).toEqual(["lock-screw"]);
   });
 
   it("says so when there is nothing to undo or no such seat", () => {
     const shop = openWorkshop();
     const id = shop.open();
-    expect(refusal(() => putBackLast(shop.ctx, id)).code).toBe("empty");
+    expect(refusal(() => putBack(shop.ctx, id)).code).toBe("empty");
     expect(refusal(() => takePart(shop.ctx, id, "no-such")).code).toBe("no-seat");
   });
 });

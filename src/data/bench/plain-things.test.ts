@@ -5,7 +5,7 @@ import { seenSettings } from "@/core/shop/settings";
 import { addExtraPiece, extrasOfModel, listExtraPieces } from "@/data/bench/extra-pieces";
 import { overrideSeat } from "@/data/bench/own-part";
 import { noteStep } from "@/data/bench/step-noted";
-import { putBackLast, takeParts } from "@/data/bench/tray";
+import { putBack, takeParts } from "@/data/bench/tray";
 import { setWay, waysOf } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import { modelWorth, setModelWorth } from "@/data/catalogue/models";
@@ -99,7 +99,7 @@ describe("what hands find and do beyond the drawing", () => {
     takeParts(shop.ctx, id, ["head-screw-top", "head-screw-front", "head-screw-rear"]);
     addExtraPiece(shop.ctx, id, "1 more than drawn: Head plate screws");
     expect(listExtraPieces(shop.db, id)).toHaveLength(1);
-    putBackLast({ ...shop.ctx, now: at }, id);
+    putBack({ ...shop.ctx, now: at }, id);
     expect(listExtraPieces(shop.db, id)).toEqual([]);
   });
 

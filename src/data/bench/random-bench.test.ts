@@ -10,7 +10,7 @@ import { listOrders, placeOrder } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
 import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
-import { expectedNext, leaveOut, listWells, noteWell, putBackLast, takePart } from "./tray";
+import { expectedNext, leaveOut, listWells, noteWell, putBack, takePart } from "./tray";
 
 const seats = ["lock-screw", "handle-nut", "handle", "handle-spacer", "star", "tension-upper"] as const;
 const seat = fc.constantFrom(...seats);
@@ -19,7 +19,7 @@ type Act = (ctx: Context, jobId: number) => unknown;
 const acts: fc.Arbitrary<readonly [string, Act]> = fc.oneof(
   fc.constant(["take next", (ctx: Context, id: number) => takePart(ctx, id, expectedNext(ctx.db, findJob(ctx.db, id)!)[0]!)] as const),
   seat.map((s) => [`take ${s}`, (ctx: Context, id: number) => takePart(ctx, id, s)] as const),
-  fc.constant(["put back", (ctx: Context, id: number) => putBackLast(ctx, id)] as const),
+  fc.constant(["put back", (ctx: Context, id: number) => putBack(ctx, id)] as const),
   seat.map(
     (s) => [`replace ${s}`, (ctx: Context, id: number) => noteWell(ctx, id, s, { verdict: "replace", orientation: "", note: "" })] as const,
   ),

@@ -188,7 +188,7 @@ export function serveInPlace(ctx: Context, jobId: number, positionId: string, re
  * Puts what lies in the last well back where it was: the undo of a press, all of its parts at once. Only the last, because the order in the tray
  * is the way back. @param expected what the page showed in that well; another one is refused.
  */
-export function putBackLast(ctx: Context, jobId: number, expected?: readonly string[]): { positionIds: string[] } {
+export function putBack(ctx: Context, jobId: number, expected?: readonly string[]): { positionIds: string[] } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   const wells = listWells(db, jobId);

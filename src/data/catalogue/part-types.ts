@@ -37,7 +37,13 @@ const toPartType = (row: PartTypeRow): PartType =>
     flies: row.flies === null ? undefined : row.flies === 1,
   });
 
-/** @throws Refusal when its number or id is in the catalogue already. */
+/** Parts of somebody's own choosing come into the catalogue. @throws Refusal as addPartType does; then none of them came in. */
+export function enterParts(ctx: Context, parts: readonly PartType[]): void {
+  for (const part of parts) addPartType(ctx, part);
+  writeJournal(ctx, "parts-added", {}, { parts: parts.length, ...(parts.length === 1 ? { part: parts[0]!.id } : {}) });
+}
+
+/** One part more; what brings it in writes the journal. @throws Refusal when its number or id is in the catalogue already. */
 export function addPartType(ctx: Context, part: PartType): void {
   if (isPartKnown(ctx.db, part))
     throw new Refusal(

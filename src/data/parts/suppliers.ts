@@ -141,6 +141,12 @@ interface OfferCard {
 }
 
 /** What a supplier asks for a part, new or changed; packs and breaks stay as they are where nothing is said of them. */
+export function changeOffer(ctx: Context, offer: OfferCard, seen: string): void {
+  setOffer(ctx, offer, seen);
+  writeJournal(ctx, "offer-set", {}, { supplier: offer.supplierId, part: offer.partTypeId, priceMinor: offer.priceMinor });
+}
+
+/** What a supplier asks, as part of a list or a file that writes the journal itself. @throws Refusal as changeOffer does. */
 export function setOffer(ctx: Context, offer: OfferCard, seen: string | null = null): void {
   const { db } = ctx;
   if (!db.prepare("SELECT 1 FROM supplier WHERE id = ?").get(offer.supplierId))

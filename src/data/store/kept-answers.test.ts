@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
-import { expectedNext, noteWell, putBackLast, takeParts } from "@/data/bench/tray";
+import { expectedNext, noteWell, putBack, takeParts } from "@/data/bench/tray";
 import { addCustomer } from "@/data/customers/customers";
 import { findJob } from "@/data/jobs/jobs";
 import { listSeatWear } from "@/data/ledger/seat-wear";
@@ -66,7 +66,7 @@ describe("what wears, kept up by the tray", () => {
     noteWell(ctx, first, id, { verdict: "ok", dressed: "", orientation: "", note: "" });
     noteWell(ctx, second, id, { verdict: "worn", dressed: "", orientation: "", note: "" });
     expect(kept()).toEqual(counted());
-    putBackLast(ctx, second);
+    putBack(ctx, second);
     expect(kept()).toEqual(counted());
   });
 });

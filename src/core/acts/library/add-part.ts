@@ -16,6 +16,6 @@ export const addPart = defineAct({
     /** By size, as typed; a size of another kind is passed over. */
     sizes: z.record(z.string().max(40), z.string().max(20)),
   }),
-  journals: [],
+  journals: ["parts-added"],
   answer: answers<{ readonly id: string }>(),
 });

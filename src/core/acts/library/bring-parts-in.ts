@@ -6,6 +6,6 @@ export const bringPartsIn = defineAct({
   permission: "stores",
   input: partsFileInput,
   size: "file",
-  journals: [],
+  journals: ["parts-added"],
   answer: answers<{ readonly count: number }>(),
 });

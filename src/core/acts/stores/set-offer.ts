@@ -19,5 +19,5 @@ export const setOffer = defineAct({
     /** The offers the form stood under, by supplier. */
     seen: z.record(z.string().max(60), seenSchema),
   }),
-  journals: [],
+  journals: ["offer-set"],
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { keepsHereWords } from "@/core/hand-back/going-home";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { workLines } from "@/core/report/work-done";
 import { faultOutcomeIds, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
@@ -11,8 +12,8 @@ import { waysOf } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
+import { hereFor } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
-import { handBackBlocks } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { getReelHistory } from "@/data/ledger/reel-history";
@@ -126,7 +127,7 @@ describe("what is otherwise than the drawing", () => {
   it("not on the drawing at all: keeps the reel here until it is back in or left out, and is told", () => {
     const { shop, id } = opened();
     const piece = addExtraPiece(shop.ctx, id, "shim 8 × 12 × 0.2 under the main gear");
-    const blocks = () => handBackBlocks(shop.db, job(shop, id)).map(({ message }) => message);
+    const blocks = () => hereFor(shop.db, job(shop, id)).map(keepsHereWords);
     expect(blocks().some((message) => message.startsWith("Not on the drawing, still in the tray: shim"))).toBe(true);
     settleExtraPiece(shop.ctx, id, piece, "back");
     expect(blocks().some((message) => message.startsWith("Not on the drawing"))).toBe(false);

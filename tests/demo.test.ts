@@ -3,9 +3,9 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { buildDemo, isEmpty } from "#demo/build";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { familyIds } from "@/core/vocabulary/families";
-import { closingBlocks } from "@/data/bench/build";
 import { getCurrentModelVersion, searchModels } from "@/data/catalogue/models";
 import { listObservations } from "@/data/diagnosis/observations";
+import { onBenchFor } from "@/data/hand-back/going-home";
 import { listClosedJobs, listOpenJobs } from "@/data/jobs/jobs";
 import { type Db, openMemoryDatabase } from "@/data/store/database";
 
@@ -36,7 +36,7 @@ describe("the demo workshop", () => {
     expect(listOpenJobs(db).length).toBeGreaterThanOrEqual(5);
     expect(new Set(listOpenJobs(db).map((job) => job.station)).size).toBeGreaterThanOrEqual(5);
     for (const job of listClosedJobs(db, 99)) {
-      expect(closingBlocks(db, job), job.tag).toEqual([]);
+      expect(onBenchFor(db, job), job.tag).toEqual([]);
       expect(job.finalTotalMinor, job.tag).toBeGreaterThan(0);
       expect(
         listObservations(db, job.id).some((o) => o.phase === "after"),

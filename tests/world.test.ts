@@ -5,7 +5,7 @@ import { calendarOf } from "#demo/world/calendar";
 import { inventedCustomers } from "#demo/world/names";
 import { seeded } from "#demo/world/seeded";
 import { demoWorld, growWorld, type WorldTruth } from "#demo/world/world";
-import { closingBlocks } from "@/data/bench/build";
+import { onBenchFor } from "@/data/hand-back/going-home";
 import { listClosedJobs } from "@/data/jobs/jobs";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { type Db, openMemoryDatabase } from "@/data/store/database";
@@ -81,7 +81,7 @@ describe("a shop the years passed over", () => {
   it("closes its jobs as a shop does: nothing left open, tests after, every reel's pieces in it", () => {
     const closed = listClosedJobs(world.db, 999);
     expect(closed.length).toBeGreaterThan(15);
-    for (const job of closed) expect(closingBlocks(world.db, job), job.tag).toEqual([]);
+    for (const job of closed) expect(onBenchFor(world.db, job), job.tag).toEqual([]);
   });
 
   it("has clocks that run about as long as the work took in truth: a press starts them, three idle minutes stop them", () => {

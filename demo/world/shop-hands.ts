@@ -2,6 +2,7 @@ import { DateTime } from "luxon";
 import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { oldPieces } from "@/core/teardown/owed";
 import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { complaints as complaintWords } from "@/core/vocabulary/counter-lists";
@@ -333,7 +334,7 @@ export function shopHands(
       const state = needOf(db, jobId, seat)?.state;
       if (state === "open" || state === "ordered") continue;
       const line = findStock(db, part);
-      if (state === "arrived" || (line && line.count > line.keptAside)) fitFromStock(ctx, jobId, seat);
+      if (state === "arrived" || freeInBin(line) > 0) fitFromStock(ctx, jobId, seat);
       else askForPart(ctx, jobId, seat);
     }
   }

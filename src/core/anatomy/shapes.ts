@@ -216,3 +216,6 @@ export function sizeWords(shape: PartShape): string {
         .join(" × ");
   }
 }
+
+/** A bearing that nothing can be put into, and nothing washed out of without ruin. */
+export const isSealed = (shape: PartShape): boolean => shape.kind === "bearing" && shape.closure === "sealed";

@@ -1,3 +1,4 @@
+import { isSealed } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import { isUnknownMaterial, mayBeAsbestos } from "@/core/safety/linings";
 import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
@@ -149,7 +150,8 @@ function thoroughMethodOf(type: PartType, friction: Choice<"frictionWashing">): 
   const { shape, material, role } = type;
   if (mayBeAsbestos(type)) return "leave-dry";
   if (shape.kind === "magnet" || material === "magnet") return "magnet";
-  if (shape.kind === "bearing") return shape.closure === "sealed" ? "wipe" : "bearings";
+  if (isSealed(shape)) return "wipe";
+  if (shape.kind === "bearing") return "bearings";
   if (shape.kind === "friction-washer")
     return friction === "washed" && !soft.has(material) && material !== "rubber" ? "friction-bath" : "wipe";
   if (brakes.has(role)) return "swab";

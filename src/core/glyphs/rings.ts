@@ -1,3 +1,4 @@
+import { isSealed } from "@/core/anatomy/shapes";
 import { type Drawers, extents, hole, thin } from "./glyph";
 import { around, circle, disc, doubleD, type GlyphPath, hatchRing, type Point, polygon, prism, segment } from "./solid";
 
@@ -73,7 +74,7 @@ export const rings: Drawers<"washer" | "friction-washer" | "keyed-washer" | "ear
     const between: GlyphPath[] =
       shape.closure === "open"
         ? around(8, middle).map((center) => thin(circle(w, (outerRace - innerRace) * 0.42, center), "ball"))
-        : shape.closure === "sealed"
+        : isSealed(shape)
           ? [{ d: hatchRing(w, outerRace, innerRace, 45, 0.7), line: "hatch", fill: "none", feature: "seal" }]
           : [thin(circle(w, middle), "shield")];
     return extents([...disc(r, 0, w), thin(circle(w, outerRace)), thin(circle(w, innerRace)), ...between, hole(w, bore)], 0, w, r);

@@ -1,4 +1,5 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
+import { isLeftHand } from "@/core/anatomy/thread";
 import type { Anatomy, Batch, PartType, Position } from "@/core/anatomy/types";
 
 /** One act of the hands coming off: the seats it empties, in their order, and what it is called. */
@@ -19,7 +20,7 @@ export interface StripGuide {
 
 /** What is said before the hand moves at a part; empty for most. An act says one such word, not two. */
 export function stripWord(position: Position, type: PartType | undefined): string {
-  return position.caution ?? type?.hazard ?? (type?.flies ? "flies" : type?.thread === "left" ? "left-hand" : "");
+  return position.caution ?? type?.hazard ?? (type?.flies ? "flies" : isLeftHand(type) ? "left-hand" : "");
 }
 
 /** Whether a part can come off now: everything expected off that holds it, goes through it or lies on it is off. What stays never holds it. */

@@ -1,5 +1,6 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import type { PartKind } from "@/core/anatomy/shapes";
+import { isLeftHand, type ThreadHand } from "@/core/anatomy/thread";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 
 export interface StuckHelp {
@@ -86,11 +87,13 @@ export function stuckHelp(
   type: PartType,
   still: ReadonlySet<string>,
   way: Way,
+  /** How its thread was found on this reel. */
+  found: ThreadHand | null = null,
 ): StuckHelp {
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const over = seatConstraints(anatomy).flatMap(({ before, after }) => (before === position.id && still.has(after) ? [after] : []));
   const { kind } = type.shape;
-  const left = type.thread === "left" && threaded.has(kind);
+  const left = isLeftHand(type, found) && threaded.has(kind);
   return {
     freeFirst: way === "off" ? [...new Set(over)].map((id) => names.get(id) ?? id) : [],
     causes: [...(left ? ["left-hand thread: it loosens clockwise"] : []), ...(causesOf[kind]?.[way] ?? []), ...anything[way]],

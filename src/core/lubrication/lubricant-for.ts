@@ -1,3 +1,4 @@
+import { isSealed } from "@/core/anatomy/shapes";
 import type { Lubricant, PartType, Position } from "@/core/anatomy/types";
 import { mayBeAsbestos } from "@/core/safety/linings";
 import { type Choice, type WayId, type WaysInForce, wayInForce } from "@/core/ways/ways";
@@ -101,8 +102,6 @@ export function wayFor(type: PartType): LubricantWay | null {
 const isGrease = (product: string) => /grease|jelly|fat/i.test(product);
 const isReelProduct = (product: string): product is ReelProduct => (reelProducts as readonly string[]).includes(product);
 
-const isSealed = ({ shape }: PartType): boolean => shape.kind === "bearing" && shape.closure === "sealed";
-
 /** What nobody's wish may change; null where a wish may. */
 function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
   if (mayBeAsbestos(type))
@@ -110,7 +109,7 @@ function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
       ...rule("nothing", "leave it dry", "an old dry lining slips for good once it is greased; do not sand, brush or blow it"),
       ruledBy: "safety",
     };
-  if (isSealed(type))
+  if (isSealed(type.shape))
     return {
       ...rule("nothing", "nothing inside; wipe the seals", "a sealed bearing cannot be oiled; replace it when it is rough"),
       ruledBy: "part",
@@ -134,7 +133,7 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
     const asked = wished && wish!.by !== "shop" ? wished.product : (model?.product ?? wished?.product);
     const { ruledBy, ...what } = fixed;
     // Some pick the seals out and oil it; it is told why that is not done here, not done in silence.
-    if (isSealed(type) && wayInForce("sealedBearings", ways).choice === "oil")
+    if (isSealed(type.shape) && wayInForce("sealedBearings", ways).choice === "oil")
       return {
         ...what,
         ruledBy,

@@ -1,5 +1,18 @@
 import type { Fault } from "@/core/diagnosis/fault";
+import type { JobKind } from "@/core/vocabulary/job-kinds";
 import type { WhoPays } from "@/core/vocabulary/who-pays";
+
+interface Comeback {
+  readonly kind: JobKind;
+  /** Who pays, as it was said; of a job of before it was asked, we do. */
+  readonly pays?: WhoPays | undefined;
+}
+
+/** Our own work come back: it costs nothing by itself, as long as nobody has said that the customer pays for it. */
+export const isOurOwnWork = ({ kind, pays }: Comeback): boolean => kind === "comeback" && pays !== "customer";
+
+/** Whether it is said line by line what of it is ours: once it is known that we pay. */
+export const isPaidByLine = ({ kind, pays = "us" }: Comeback): boolean => kind === "comeback" && pays === "us";
 
 /** What a comeback of our own work covers, line by line: what it covers costs nothing, the rest is a repair like another. */
 export interface Cover {

@@ -1,5 +1,6 @@
 import { handlingOf, opensReel } from "@/core/intake/job-kinds";
 import { sectionsOfComplaints } from "@/core/service/depth";
+import { isOurOwnWork } from "./comeback";
 import type { LabourLine } from "./lines";
 import { type JobPrices, type PricedService, pricedServices, type ServiceOfJob, serviceWords as wordsOf } from "./price-list";
 
@@ -19,9 +20,8 @@ function serviceOf(job: ServiceOfJob): { readonly service: PricedService; readon
  */
 export function serviceLinesBefore(job: ServiceOfJob, prices: JobPrices): LabourLine[] {
   // What came back and is not our work is a repair like another.
-  const handling = handlingOf(job.kind === "comeback" && job.pays === "customer" ? { ...job, kind: "repair" } : job);
-  const ours = job.kind === "comeback" && job.pays !== "customer";
-  const free = ours || (job.kind === "purchase-check" && !opensReel(job));
+  const handling = handlingOf(job.kind === "comeback" && !isOurOwnWork(job) ? { ...job, kind: "repair" } : job);
+  const free = isOurOwnWork(job) || (job.kind === "purchase-check" && !opensReel(job));
   const of = free ? null : serviceOf(job);
   if (!of) return [handling];
   const line = (id: PricedService, times: number, words: string): LabourLine => {

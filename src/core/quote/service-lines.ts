@@ -1,12 +1,10 @@
 import { handlingOf, opensReel } from "@/core/intake/job-kinds";
 import { labourPrice } from "@/core/money/money";
 import { sectionsOfComplaints } from "@/core/service/depth";
+import { isOurOwnWork } from "./comeback";
 import type { LabourLine } from "./lines";
 import { type JobPrices, type PricedService, pricedServices, type ServiceOfJob, serviceWords } from "./price-list";
 import { serviceLinesBefore } from "./service-lines-before";
-
-/** Our own work come back costs nothing by itself; what of it is the customer's stands in lines of its own. */
-const isOurs = ({ kind, pays }: ServiceOfJob): boolean => kind === "comeback" && pays !== "customer";
 
 /** Assemblies a job without a kind of service of its own is charged for: what it came for and what was asked for since, as far as it was opened. */
 function assembliesOf({ complaints, asked, shut = 0, opened = null, assemblies = 0 }: ServiceOfJob): number | "all" {
@@ -25,8 +23,8 @@ function assembliesOf({ complaints, asked, shut = 0, opened = null, assemblies =
  */
 export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): LabourLine[] {
   // What came back and is not our work is a repair like another.
-  const handling = handlingOf(job.kind === "comeback" && job.pays === "customer" ? { ...job, kind: "repair" } : job);
-  if (!prices || isOurs(job) || (job.kind === "purchase-check" && !opensReel(job))) return [handling];
+  const handling = handlingOf(job.kind === "comeback" && !isOurOwnWork(job) ? { ...job, kind: "repair" } : job);
+  if (!prices || isOurOwnWork(job) || (job.kind === "purchase-check" && !opensReel(job))) return [handling];
   if (!prices.byOpening) return serviceLinesBefore(job, prices);
   const { asked, assemblies = 0, shut = 0, opened = null } = job;
   const line = (id: PricedService, times: number, words: string): LabourLine => {

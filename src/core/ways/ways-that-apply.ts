@@ -1,3 +1,4 @@
+import { isSealed } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import { opensReel } from "@/core/intake/job-kinds";
 import { mayBeAsbestos } from "@/core/safety/linings";
@@ -30,7 +31,7 @@ const about: Readonly<Partial<Record<WayId, Test>>> = {
   clutchOil: role("roller-clutch"),
   brakeDrum: role("brake-drum"),
   bridgeSleeve: role("bridge"),
-  sealedBearings: ({ shape }) => shape.kind === "bearing" && shape.closure === "sealed",
+  sealedBearings: ({ shape }) => isSealed(shape),
   fluidSeal: role("seal-magnet"),
   bearings: kind("bearing"),
   seals: kind("o-ring", "lip-seal"),

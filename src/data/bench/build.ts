@@ -1,10 +1,9 @@
 import type { Batch } from "@/core/anatomy/types";
-import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import type { Observation } from "@/core/proving/observation";
 import { withSteps } from "@/core/teardown/act-of-steps";
 import { buildOrder } from "@/core/teardown/build-order";
 import { buriedBy } from "@/core/teardown/buried-by";
-import { leftOver, missingBefore } from "@/core/teardown/left-over";
+import { missingBefore } from "@/core/teardown/left-over";
 import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
 import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
@@ -14,15 +13,12 @@ import type { Step, StepState } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { faultOf } from "@/data/diagnosis/knowledge";
-import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { listObservations } from "@/data/diagnosis/observations";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
-import { listExtraPieces } from "./extra-pieces";
-import { listLooseParts } from "./loose-parts";
-import { listOilPoints } from "./oil-points";
 import { openingOf } from "./opening";
 import { leaveOut, listWells, takeInAfterAll } from "./tray";
 import { unopenedUnit } from "./ways";
@@ -305,39 +301,6 @@ export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): Like
   );
 }
 
-export interface ClosingBlock {
-  readonly code: "left-over" | "gate" | "step" | "brought" | "tests" | "oil" | "foreseen" | "pays";
-  readonly message: string;
-  readonly positionId?: string;
-}
-
-/** What a light service or a purchase check still owes: its tests, and for a service none of them bad in the end. */
-function testBlocks(db: Db, job: Job, version: ModelVersion): ClosingBlock[] {
-  const phase = job.kind === "purchase-check" ? "before" : "after";
-  const made = new Map(
-    listObservations(db, job.id)
-      .filter((observation) => observation.phase === phase)
-      .map((observation) => [observation.testId, observation.verdict]),
-  );
-  const skipped = new Map(
-    listSkipped(db, job.id)
-      .filter((skip) => skip.phase === phase)
-      .map((skip) => [skip.testId, skip.reason]),
-  );
-  return protocolOfJob(version.model.family, job).flatMap(({ id, name }): ClosingBlock[] => {
-    const verdict = made.get(id);
-    const skip = skipped.get(id);
-    if (verdict === undefined && skip !== undefined)
-      return skip
-        ? []
-        : [{ code: "tests", message: `${name} was left out: say why, beside it at ${phase === "before" ? "Test" : "Prove"}.` }];
-    if (verdict === undefined) return [{ code: "tests", message: `Not tested: ${name}` }];
-    if (phase === "after" && verdict === "bad")
-      return [{ code: "tests", message: `${name} is still bad: make it a repair at Test, or mend it and test again.` }];
-    return [];
-  });
-}
-
 /** The newest answers to a job's tests that hold of the reel as it is now. */
 export function answersThatHold(db: Db, job: Job, steps: readonly Step[] = getBuild(db, job).steps): Observation[] {
   const pieces = steps.flatMap(({ operation: { id, kind } }) => (kind === "place" ? [id] : []));
@@ -348,73 +311,4 @@ export function answersThatHold(db: Db, job: Job, steps: readonly Step[] = getBu
     .pluck()
     .get(job.id, JSON.stringify(pieces)) as number;
   return stillHold(listObservations(db, job.id), lastBefore);
-}
-
-/** Whether anything was tested since the last piece went in, or each test left out with its reason. */
-function testedAfter(db: Db, job: Job, steps: readonly Step[]): boolean {
-  return (
-    answersThatHold(db, job, steps).some(({ phase }) => phase === "after") ||
-    listSkipped(db, job.id).some(({ phase, reason }) => phase === "after" && reason !== "")
-  );
-}
-
-/** Everything that keeps a reel from going home, in the order a bench would clear it. Empty means it may close. */
-export function closingBlocks(db: Db, job: Job): ClosingBlock[] {
-  const version = machineOf(db, job);
-  const names = new Map(version.anatomy.positions.map((position) => [position.id, position.name]));
-  const blocks: ClosingBlock[] = [];
-  const wells = listWells(db, job.id).map((well) => ({ ...well, name: names.get(well.positionId) ?? well.positionId }));
-  for (const well of leftOver(wells))
-    blocks.push({
-      code: "left-over",
-      positionId: well.positionId,
-      message: `Well ${well.well} is not empty: ${well.name}. Fit it at Build, or say why it stays out.`,
-    });
-  // What was promised in the quote goes in, or is struck from it.
-  const fitted = new Set(wells.filter(({ renewed }) => renewed).map(({ positionId }) => positionId));
-  const foreseen = db
-    .prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by IS NULL ORDER BY position_id")
-    .pluck()
-    .all(job.id) as string[];
-  for (const positionId of foreseen)
-    if (!fitted.has(positionId) && job.declinedReason === null && job.kind !== "purchase-check")
-      blocks.push({
-        code: "foreseen",
-        message: `Foreseen and not fitted: ${names.get(positionId) ?? positionId}. Fit it at Parts, or remove it at Quote.`,
-      });
-  for (const { words } of listExtraPieces(db, job.id).filter(({ state }) => state === "off"))
-    blocks.push({
-      code: "left-over",
-      message: `Not on the drawing, still in the tray: ${words}. Say at Build that it is back in or left out.`,
-    });
-  // What no schematic knows lies in the tray all the same: it is in pieces until they have their seats and are back in them.
-  const loose = version.anatomy.positions.length ? [] : listLooseParts(db, job.id).filter(({ inPlace }) => inPlace === null);
-  if (loose.length)
-    blocks.push({
-      code: "left-over",
-      message: `${loose.length} ${loose.length === 1 ? "piece lies" : "pieces lie"} in the tray, and no schematic says how they go back. Make the schematic of them at Build, in one press; then fit them.`,
-    });
-  // A reel nobody opened has nothing to build; its tests are what is asked of it.
-  if (!wells.length && job.declinedReason !== null) return blocks;
-  // A service owes its drops; a repair may leave what it did not touch.
-  const toOil = job.kind === "service" ? listOilPoints(db, job, version).filter(({ state }) => state === "waiting") : [];
-  if (toOil.length)
-    blocks.push({ code: "oil", message: `Oil points to do at Build, or to leave out: ${toOil.map(({ name }) => name).join(", ")}.` });
-  if (!wells.length && !opensReel(job)) return [...blocks, ...testBlocks(db, job, version)];
-  const { steps } = getBuild(db, job, version);
-  for (const step of steps) {
-    if (step.operation.kind === "place" || isSettled(step)) continue;
-    blocks.push(
-      step.operation.kind === "gate"
-        ? { code: "gate", message: `Check not passed: ${step.operation.words}` }
-        : { code: "step", message: `Not done: ${step.operation.words}` },
-    );
-  }
-  // Last, once nothing else is open: what is not together cannot be tested.
-  if (!blocks.length && wells.length && job.declinedReason === null && opensReel(job) && !testedAfter(db, job, steps))
-    blocks.push({
-      code: "tests",
-      message: "Nothing was tested since it went together. Test it at Prove, or leave each test out there with a reason.",
-    });
-  return blocks;
 }

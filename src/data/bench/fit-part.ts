@@ -1,4 +1,5 @@
 import { typedSize } from "@/core/anatomy/typed-size";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { mayGoOn } from "@/core/quote/consent";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { findPartCard, findPartType } from "@/data/catalogue/part-types";
@@ -106,7 +107,7 @@ export function wantForVerdict(ctx: Context, job: Job, positionId: string): stri
   if (!mayGoOn(consent)) return "Added to the quote; the sum is above what was agreed: ask at Quote.";
   if (needOf(db, job.id, positionId)) return "Already on the needs list.";
   const line = findStock(db, partTypeId);
-  const free = line ? line.count - line.keptAside : 0;
+  const free = freeInBin(line);
   if (line && free > 0) return `Added to the quote; ${free} in bin ${line.bin}: fit it at Parts.`;
   if (!listOffers(db, partTypeId).length) return "Added to the quote; no supplier sells it: look for a donor or a substitute at Parts.";
   openNeed(ctx, job, positionId, partTypeId);

@@ -3,12 +3,13 @@ import { intake, openWorkshop, refusal, reportDates, type Workshop } from "#test
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { recordAllGood } from "@/data/diagnosis/observations";
+import { onBenchFor } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
 import { getBill } from "@/data/quote/quotes";
-import { answersThatHold, closingBlocks, doStep, getBuild, skipStep, undoStep } from "./build";
+import { answersThatHold, doStep, getBuild, skipStep, undoStep } from "./build";
 import { fitFromStock } from "./fit-part";
 import { addUnknownModel, listLooseParts, makeSchematic, takeLoosePart } from "./loose-parts";
 import { expectedNext, listWells, noteWell, takePart } from "./tray";
@@ -121,13 +122,13 @@ describe("a reel without a schematic that lies in pieces", () => {
     const id = shop.open({ modelId });
     for (const kind of ["screw", "plate", "gear", "washer", "spool"] as const) takeLoosePart(shop.ctx, id, kind);
     expect(listLooseParts(shop.db, id)).toHaveLength(5);
-    const [block] = closingBlocks(shop.db, job(id));
-    expect(block).toMatchObject({ code: "left-over", message: expect.stringMatching(/5 pieces lie in the tray/) });
+    const [block] = onBenchFor(shop.db, job(id));
+    expect(block).toEqual({ code: "left-over", what: "no-schematic", pieces: 5 });
     expect(refusal(() => markReady(shop.ctx, id)).code).toBe("left-over");
     makeSchematic(shop.ctx, id);
-    expect(closingBlocks(shop.db, job(id)).filter(({ code }) => code === "left-over")).toHaveLength(5);
+    expect(onBenchFor(shop.db, job(id)).filter(({ code }) => code === "left-over")).toHaveLength(5);
     for (const { operation } of steps(id)) doStep(shop.ctx, id, operation.id, "as it was found");
-    expect(closingBlocks(shop.db, job(id)).filter(({ code }) => code === "left-over")).toEqual([]);
+    expect(onBenchFor(shop.db, job(id)).filter(({ code }) => code === "left-over")).toEqual([]);
   });
 });
 
@@ -138,7 +139,7 @@ describe("what was proved", () => {
     strip(id);
     for (const { operation } of steps(id)) doStep(at("10:00"), id, operation.id, "as it was");
     const test = (time: string) => recordAllGood(at(time), { jobId: id, phase: "after", testIds: ["click", "free-spool"] });
-    const tests = () => closingBlocks(shop.db, job(id)).filter(({ code }) => code === "tests");
+    const tests = () => onBenchFor(shop.db, job(id)).filter(({ code }) => code === "tests");
     test("11:00");
     expect(tests()).toEqual([]);
     const last = steps(id).findLast(({ operation }) => operation.kind === "place")!;

@@ -4,6 +4,7 @@ import { workLines } from "@/core/report/work-done";
 import { findReelBySerial } from "@/data/customers/reels";
 import { addFault } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
+import { onBenchFor } from "@/data/hand-back/going-home";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { countBin, findStock } from "@/data/parts/stock";
@@ -13,7 +14,7 @@ import { moveOf } from "@/data/schedule/rack";
 import { listOrders, placeOrder, sendWaitingOrders } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
-import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { doStep, failGate, getBuild, skipStep, undoStep } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, listWells, noteWell, putBack, takeAllAsCame, takePart } from "./tray";
 import { workOf } from "./work";
@@ -241,7 +242,7 @@ describe("build, gates and closing", () => {
     strip(shop, id, 3);
     buildAll(shop, id);
     undoStep(shop.ctx, id, "place-lock-screw");
-    expect(closingBlocks(shop.db, findJob(shop.db, id)!)).toHaveLength(1);
+    expect(onBenchFor(shop.db, findJob(shop.db, id)!)).toHaveLength(1);
     const other = shop.open();
     recordObservation(shop.ctx, {
       jobId: other,

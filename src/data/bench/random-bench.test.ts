@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
+import { onBenchFor } from "@/data/hand-back/going-home";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { countBin } from "@/data/parts/stock";
@@ -8,7 +9,7 @@ import { listNeeds } from "@/data/parts/wanted";
 import { type Context, Refusal } from "@/data/store/context";
 import { listOrders, placeOrder } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
-import { closingBlocks, doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { doStep, failGate, getBuild, skipStep, undoStep } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, leaveOut, listWells, noteWell, putBack, takePart } from "./tray";
 
@@ -104,7 +105,7 @@ describe("whatever is pressed in whatever order", () => {
           const job = findJob(db, id)!;
           if (job.closedAt)
             expect(
-              closingBlocks(db, job).filter((block) => block.code === "left-over"),
+              onBenchFor(db, job).filter((block) => block.code === "left-over"),
               name,
             ).toEqual([]);
         }

@@ -1,5 +1,5 @@
+import { type KeepsHere, keepsHereWords } from "@/core/hand-back/going-home";
 import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back";
-import { type ClosingBlock, closingBlocks } from "@/data/bench/build";
 import { advanceStation, getOpenJob, type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { type BilledJob, invoiceFor } from "@/data/papers/bill-paper";
 import { endNeedsOfJob } from "@/data/parts/wanted";
@@ -8,32 +8,19 @@ import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
 import { countConsumables } from "@/data/stores/consumables";
+import { hereFor, notReadyFor } from "./going-home";
 
-/** What came with the reel and has not been ticked off. */
-export const notGivenBack = (job: Job): string[] => job.brought.filter((item) => item.givenBackAt === null).map((item) => item.item);
-
-/** What keeps the job open now, the reel first, then what came with it. */
-export function handBackBlocks(db: Db, job: Job): ClosingBlock[] {
-  return [
-    ...readyBlocks(db, job),
-    ...notGivenBack(job).map((item) => ({ code: "brought" as const, message: `Came with it, not ticked off: ${item}` })),
-  ];
-}
-
-/** What keeps the reel from hanging ready: its own state, and a comeback of which nobody has said who pays. */
-function readyBlocks(db: Db, job: Job): ClosingBlock[] {
-  const open = job.kind === "comeback" && job.intake.pays === "open" && job.declinedReason === null;
-  return [
-    ...closingBlocks(db, job),
-    ...(open ? [{ code: "pays" as const, message: "It came back, and nobody has said who pays: say it at Quote." }] : []),
-  ];
+/** @throws Refusal with the first thing that keeps a reel here. */
+function refuseKept([first, ...others]: readonly KeepsHere[]): void {
+  if (!first) return;
+  const words = keepsHereWords(first);
+  throw new Refusal(first.code, others.length ? `${words} (and ${others.length} more)` : words);
 }
 
 /** The reel is proved and hangs ready. @throws Refusal with the first thing that still keeps it on the bench. */
 export function markReady(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  const [first, ...others] = readyBlocks(ctx.db, job);
-  if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
+  refuseKept(notReadyFor(ctx.db, job));
   advanceStation(ctx, job, "return");
 }
 
@@ -58,8 +45,7 @@ const paidNow = ({ paidBy }: HandBackNote) => (paidBy === "cash" || paidBy === "
 
 function handBack(ctx: Context, jobId: number, signedBy: string, note: HandBackNote): BilledJob {
   const job = getOpenJob(ctx.db, jobId);
-  const [first, ...others] = handBackBlocks(ctx.db, job);
-  if (first) throw new Refusal(first.code, others.length ? `${first.message} (and ${others.length} more)` : first.message);
+  refuseKept(hereFor(ctx.db, job));
   const bill = getBill(ctx.db, job);
   const { totalMinor } = bill.sum;
   endNeedsOfJob(ctx, jobId, "closed");
@@ -96,7 +82,7 @@ export const handBackNote = (
 /** Hands back every reel of a lot that hangs ready, to one person. @throws Refusal when none does. @returns how many, and what is left here. */
 export function closeLot(ctx: Context, lotId: number, signedBy: string, note: HandBackNote): { reels: number; left: number } {
   const open = listJobsOfLot(ctx.db, lotId).filter((job) => job.closedAt === null);
-  const ready = open.filter((job) => job.station === "return" && !handBackBlocks(ctx.db, job).length);
+  const ready = open.filter((job) => job.station === "return" && !hereFor(ctx.db, job).length);
   if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what is still open.");
   // What goes home together stands on one paper.
   invoiceFor(

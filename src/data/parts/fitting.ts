@@ -1,4 +1,5 @@
 import { type PartType, placeOperationId } from "@/core/anatomy/types";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { getModelVersion } from "@/data/catalogue/models";
 import { addUnlistedPiece, findPartType } from "@/data/catalogue/part-types";
@@ -126,7 +127,7 @@ export function fitFromStock(ctx: Context, job: Job, positionId: string): void {
   const well = openWell(db, job, positionId, name);
   const setAside = needOf(db, job.id, positionId)?.state === "arrived";
   const line = findStock(db, partTypeId);
-  const free = (line?.count ?? 0) - (line?.keptAside ?? 0) + (setAside ? 1 : 0);
+  const free = freeInBin(line) + (setAside ? 1 : 0);
   if (free < 1)
     throw new Refusal(
       "short",

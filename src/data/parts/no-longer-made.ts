@@ -1,4 +1,5 @@
 import { type Grade, grades, gradeWords } from "@/core/interchange/interchange";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { listFitsOfModel } from "@/data/catalogue/interchange";
 import { findPartType } from "@/data/catalogue/part-types";
 import { findJob, getOpenJob } from "@/data/jobs/jobs";
@@ -40,7 +41,7 @@ export function otherWays(db: Db, needId: number): OtherWay[] {
   const fits = listFitsOfModel(db, job.reel.modelId).get(need.positionId) ?? [];
   const ids = [...new Set([need.partTypeId, ...fits.map(({ partTypeId }) => partTypeId)])];
   const offers = offersOf(db, ids);
-  const free = new Map(listStock(db).map(({ partTypeId, count, keptAside }) => [partTypeId, count - keptAside]));
+  const free = new Map(listStock(db).map((line) => [line.partTypeId, freeInBin(line)]));
   const instead = fits
     .filter(
       ({ partTypeId, grade }) =>

@@ -1,4 +1,4 @@
-import { type Cover, coverLine } from "@/core/quote/comeback";
+import { type Cover, coverLine, isPaidByLine } from "@/core/quote/comeback";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -44,7 +44,7 @@ export function coversOf(db: Db, jobs: readonly Comeback[]): ReadonlyMap<number,
 /** Says of one line of a comeback's quote whether it is ours. @throws Refusal for a job that is no comeback, or of which somebody else pays all. */
 export function sayCover(ctx: Context, jobId: number, kind: "fault" | "part", ref: string, ours: boolean): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (job.kind !== "comeback" || (job.intake.pays ?? "us") !== "us")
+  if (!isPaidByLine({ kind: job.kind, pays: job.intake.pays }))
     throw new Refusal("no-cover", "Only of our own work that we pay for is it said line by line.");
   ctx.db
     .prepare(

@@ -3,6 +3,7 @@ import type { PartType } from "@/core/anatomy/types";
 import { groupBy } from "@/core/group-by";
 import { type Grade, grades } from "@/core/interchange/interchange";
 import type { Supplier } from "@/core/ordering/book";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import type { LeadTime } from "@/core/ordering/lead-time";
 import type { Demand, LeftOver, OrderProblem, PlanJob, PlanOffer } from "@/core/ordering/plan/problem";
 import { chanceAtMost, lawOfUse, usedWithin } from "@/core/ordering/stock-level";
@@ -148,8 +149,9 @@ export function orderSituation(db: Db, today: string): OrderSituation {
     const quote = quotes.get(need.jobId);
     return { need, accepted: accepts(need), waitsForYes: quote !== undefined && !mayGoOn(quote.consent) };
   });
-  const bins = listLevels(db, today).flatMap(({ partTypeId, bin, count, keptAside, minimum, byUse, asked }) => {
-    const position = count - keptAside + (coming.get(partTypeId) ?? 0) - (onOrder.get(partTypeId) ?? 0);
+  const bins = listLevels(db, today).flatMap((line) => {
+    const { partTypeId, bin, minimum, byUse, asked } = line;
+    const position = freeInBin(line) + (coming.get(partTypeId) ?? 0) - (onOrder.get(partTypeId) ?? 0);
     // By use it is ordered at its level, and filled up by what goes while the parcel is on its way.
     const missing = byUse
       ? asked.level !== null && position <= asked.level
@@ -187,7 +189,7 @@ export function orderSituation(db: Db, today: string): OrderSituation {
   const here: Record<string, string> = {};
   for (const partId of wanted) {
     const line = lying.get(partId);
-    const free = line ? line.count - line.keptAside : 0;
+    const free = freeInBin(line);
     if (free > 0) {
       here[`bin|${partId}`] = `bin ${line!.bin}`;
       offers.push({
@@ -282,8 +284,7 @@ export function orderSituation(db: Db, today: string): OrderSituation {
   const leftOver: LeftOver[] = [...wanted, ...fillers].flatMap((partId) => {
     const price = unit.get(partId);
     if (price === undefined) return [];
-    const line = lying.get(partId);
-    const position = Math.max(0, (line?.count ?? 0) - (line?.keptAside ?? 0) + (coming.get(partId) ?? 0) - (onOrder.get(partId) ?? 0));
+    const position = Math.max(0, freeInBin(lying.get(partId)) + (coming.get(partId) ?? 0) - (onOrder.get(partId) ?? 0));
     const chances = usedWithin(uses.of(partId), rules.leftOverDays, position + mostLeftOver).slice(position);
     return [{ partId, unitMinor: price, chances: chances.map((chance) => Math.min(surest, chance)) }];
   });

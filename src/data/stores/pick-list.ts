@@ -1,5 +1,6 @@
 import type { PartType } from "@/core/anatomy/types";
 import { byWay } from "@/core/ordering/bin-label";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { openDayFrom } from "@/core/schedule/opening";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import { listStock } from "@/data/parts/stock";
@@ -69,7 +70,7 @@ export function pickList(db: Db, today: string): PickList {
     db,
     rows.map(({ partTypeId }) => partTypeId),
   );
-  const free = new Map([...stock].map(([id, { count, keptAside }]) => [id, count - keptAside]));
+  const free = new Map([...stock].map(([id, line]) => [id, freeInBin(line)]));
   const picks = new Map<string, { bin: string; type: PartType; for: Pick["for"][number][]; inBin: number }>();
   const missing: { tag: string; words: string }[] = [];
   for (const { tag, partTypeId, seat, aside } of inOrder) {

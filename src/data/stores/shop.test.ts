@@ -9,8 +9,9 @@ import { addCustomer, changeCustomer, findCustomer, searchCustomers } from "@/da
 import { ensureReel, findReel, listReels, normaliseSerial } from "@/data/customers/reels";
 import { addFault, listFaults, withdrawFault } from "@/data/diagnosis/faults";
 import { listObservations, recordObservation } from "@/data/diagnosis/observations";
+import { hereFor, notGivenBack } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
-import { closeJob, handBackBlocks, markReady, notGivenBack, tickBrought } from "@/data/hand-back/returns";
+import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob, findJobByTag, listClosedJobs, listJobsOfReel, listOpenJobs } from "@/data/jobs/jobs";
 import { addSupplier, listOffers, listSuppliers, setOffer } from "@/data/parts/suppliers";
 import { listNeeds, setForeseen, withdrawNeed } from "@/data/parts/wanted";
@@ -263,7 +264,7 @@ describe("rack and return", () => {
     markReady(ctx, id);
     tickBrought(ctx, id, "box", true);
     expect(notGivenBack(findJob(db, id)!)).toEqual(["clamp"]);
-    expect(handBackBlocks(db, findJob(db, id)!)).toMatchObject([{ code: "brought" }]);
+    expect(hereFor(db, findJob(db, id)!)).toMatchObject([{ code: "brought" }]);
     tickBrought(ctx, id, "clamp", true);
     tickBrought(ctx, id, "clamp", false);
     expect(notGivenBack(findJob(db, id)!)).toEqual(["clamp"]);

@@ -2,6 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { seenBin } from "@/core/seen";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
@@ -176,7 +177,7 @@ function BinRow({ line, here }: { line: BinLine; here: boolean }) {
       <tr className={here ? "outline-2 outline-ink" : ""}>
         <td>
           <span className="num">{line.bin}</span>
-          <BinDrawn here={line.count - line.keptAside} level={line.level} />
+          <BinDrawn here={freeInBin(line)} level={line.level} />
         </td>
         <td>
           <Link className="act-link num" href={`/library/part/${encodeURIComponent(line.partTypeId)}`} prefetch={false}>

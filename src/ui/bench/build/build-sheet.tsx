@@ -292,7 +292,7 @@ export function BuildSheet(props: Props) {
           <ExtraPieces jobId={head.jobId} closed={head.closed} pieces={props.extras} />
           {stuck && lead?.position && (
             <StuckAtBuild
-              help={stuckHelp(anatomy, lead.position, partTypes[lead.position.partTypeId]!, still, "on")}
+              help={stuckHelp(anatomy, lead.position, partTypes[lead.position.partTypeId]!, still, "on", lead.well?.thread ?? null)}
               name={lead.position.name}
             />
           )}

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { sizeWords } from "@/core/anatomy/shapes";
+import { isLeftHand, threadOf } from "@/core/anatomy/thread";
 import type { PartType } from "@/core/anatomy/types";
 import { buildCautions } from "@/core/safety/act-cautions";
 import { seenValue } from "@/core/seen";
@@ -103,13 +104,13 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               </dd>
             </>
           )}
-          {type?.thread === "left" && (
+          {isLeftHand(type) && (
             <>
               <dt className="text-note">Thread</dt>
               <dd className="font-semibold">left-hand: home by turning anticlockwise</dd>
             </>
           )}
-          {step.well?.thread && step.well.thread !== (type?.thread ?? "right") && (
+          {step.well?.thread && step.well.thread !== threadOf(type) && (
             <>
               <dt className="text-note">Thread as found</dt>
               <dd className="font-semibold">{step.well.thread}-hand on this reel</dd>

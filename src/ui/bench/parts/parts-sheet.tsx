@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { formatMinor } from "@/core/money/money";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { keptPlates } from "@/core/schematic/kept-plates";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -146,7 +147,7 @@ export function PartsSheet(props: Props) {
                   <button type="button" className="key key-small" aria-pressed={s.positionId === picked} onClick={() => pick(s.positionId)}>
                     {anatomy.positions.find((p) => p.id === s.positionId)?.name}{" "}
                     <span className="text-note font-normal">
-                      {s.need ? needWords[s.need] : (s.stock?.count ?? 0) > (s.stock?.keptAside ?? 0) ? "in the bin" : "short"}
+                      {s.need ? needWords[s.need] : freeInBin(s.stock) > 0 ? "in the bin" : "short"}
                     </span>
                   </button>
                 </li>

@@ -1,4 +1,5 @@
 import { sizeWords } from "@/core/anatomy/shapes";
+import { isLeftHand } from "@/core/anatomy/thread";
 import type { PartType, Position } from "@/core/anatomy/types";
 import type { StripAct } from "@/core/hands/strip-acts";
 import { stripCautions } from "@/core/safety/act-cautions";
@@ -56,7 +57,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
               {position.hole && <span className="block text-note">Hole: {position.hole}</span>}
               {position.orientation && <span className="block text-note">{position.orientation}</span>}
               {position.hides && <span className="block text-note">It clings or hides: look on the part above.</span>}
-              {type.thread === "left" && <span className="block font-semibold">Left-hand thread.</span>}
+              {isLeftHand(type) && <span className="block font-semibold">Left-hand thread.</span>}
               {rides[position.id] && <span className="block text-note">Stays on it: {rides[position.id]!.join(", ")}.</span>}
             </div>
             <div className="flex flex-col gap-1">

@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
+import { threadOf } from "@/core/anatomy/thread";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { wearSignsOf } from "@/core/cleaning/methods";
 import { dressings, type WellVerdict, wellVerdictWords } from "@/core/teardown/verdicts";
@@ -136,7 +137,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
         {isScrew && (
           <Field label="Thread" error={noting.fields.thread}>
             {(field) => (
-              <select {...field} name="thread" defaultValue={shown.thread ?? type.thread ?? "right"}>
+              <select {...field} name="thread" defaultValue={threadOf(type, shown.thread)}>
                 <option value="right">right-hand</option>
                 <option value="left">left-hand</option>
               </select>

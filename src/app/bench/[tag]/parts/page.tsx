@@ -4,6 +4,7 @@ import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { isSameSize } from "@/core/anatomy/typed-size";
 import { gradeWords } from "@/core/interchange/interchange";
+import { freeInBin } from "@/core/ordering/free-in-bin";
 import { listWells } from "@/data/bench/tray";
 import { listFitsOfModel, listKits } from "@/data/catalogue/interchange";
 import { findPartTypes } from "@/data/catalogue/part-types";
@@ -39,9 +40,9 @@ export default async function PartsPage(props: StationProps) {
   const prices = pricesInJob(db, job.id, version.anatomy.positions.map(wanted));
   const bins = new Map(listStock(db).map((line) => [line.partTypeId, line]));
   const stocked = findPartTypes(db, bins.keys());
-  const lying = [...bins.values()].flatMap(({ partTypeId, count, keptAside }) => {
-    const part = stocked.get(partTypeId);
-    return part && count > keptAside ? [{ part, free: count - keptAside }] : [];
+  const lying = [...bins.values()].flatMap((line) => {
+    const part = stocked.get(line.partTypeId);
+    return part && freeInBin(line) > 0 ? [{ part, free: freeInBin(line) }] : [];
   });
   for (const { part } of lying) partTypes.set(part.id, part);
   const seats: SeatFacts[] = version.anatomy.positions.map((position) => {

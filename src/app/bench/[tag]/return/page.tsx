@@ -1,6 +1,7 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { today } from "@/app/server/clock";
 import { reportDates } from "@/app/server/report-dates";
+import { keepsHereWords } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
@@ -14,7 +15,8 @@ import { listInPlace } from "@/data/bench/ways";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { listCorrections } from "@/data/hand-back/corrections";
-import { handBackBlocks, handBackNote } from "@/data/hand-back/returns";
+import { hereFor } from "@/data/hand-back/going-home";
+import { handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { serviceDates } from "@/data/ledger/served";
 import { balanceOfPaper, findPaper, invoiceOfJob } from "@/data/papers/papers";
@@ -82,7 +84,15 @@ export default async function ReturnPage(props: StationProps) {
         tested: after.length,
         bad: after.filter(({ verdict }) => verdict === "bad").map(({ testId }) => testSpec(testId).name),
       }}
-      blocks={job.closedAt ? [] : handBackBlocks(db, job)}
+      blocks={
+        job.closedAt
+          ? []
+          : hereFor(db, job).map((block) => ({
+              code: block.code,
+              message: keepsHereWords(block),
+              ...(block.what === "well" ? { positionId: block.positionId } : {}),
+            }))
+      }
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
       nextOn={dates.nextService}
       due={[

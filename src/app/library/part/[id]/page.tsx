@@ -2,6 +2,7 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { readPage } from "@/app/server/reading";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
+import { isLeftHand } from "@/core/anatomy/thread";
 import { findBearing } from "@/core/bearings/find-bearing";
 import { gradeWords } from "@/core/interchange/interchange";
 import { formatMinor } from "@/core/money/money";
@@ -50,7 +51,7 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
           <p className="num">{sizeWords(part.shape)}</p>
           <p>
             {part.material}
-            {part.thread === "left" && <strong>, left-hand thread</strong>}
+            {isLeftHand(part) && <strong>, left-hand thread</strong>}
             {part.flies && <strong>, flies when freed</strong>}
           </p>
           {part.hazard && <p className="alarm my-1">{part.hazard} Makers and local rules stand above this.</p>}

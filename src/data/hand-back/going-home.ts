@@ -1,0 +1,44 @@
+import { type KeepsHere, keepsFromReady, keepsHere, keepsOnBench, type ReelHere } from "@/core/hand-back/going-home";
+import { answersThatHold, getBuild } from "@/data/bench/build";
+import { listExtraPieces } from "@/data/bench/extra-pieces";
+import { listLooseParts } from "@/data/bench/loose-parts";
+import { listOilPoints } from "@/data/bench/oil-points";
+import { listWells } from "@/data/bench/tray";
+import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import type { Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import type { Db } from "@/data/store/database";
+
+/** A job's reel as it stands, for the question whether it may go home. */
+function reelHere(db: Db, job: Job): ReelHere {
+  const version = machineOf(db, job);
+  const names = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
+  const nameOf = (positionId: string) => names.get(positionId) ?? positionId;
+  const foreseen = db
+    .prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by IS NULL ORDER BY position_id")
+    .pluck()
+    .all(job.id) as string[];
+  return {
+    path: job,
+    family: version.model.family,
+    declined: job.declinedReason !== null,
+    pays: job.intake.pays,
+    wells: listWells(db, job.id).map((well) => ({ ...well, name: nameOf(well.positionId) })),
+    foreseen: foreseen.map((positionId) => ({ positionId, name: nameOf(positionId) })),
+    notDrawn: listExtraPieces(db, job.id).flatMap(({ state, words }) => (state === "off" ? [words] : [])),
+    withoutSchematic: version.anatomy.positions.length ? 0 : listLooseParts(db, job.id).filter(({ inPlace }) => inPlace === null).length,
+    toOil: () => listOilPoints(db, job, version).flatMap(({ state, name }) => (state === "waiting" ? [name] : [])),
+    steps: () => getBuild(db, job, version).steps,
+    answers: () => listObservations(db, job.id),
+    answersThatHold: () => answersThatHold(db, job),
+    skipped: () => listSkipped(db, job.id),
+  };
+}
+
+/** What came with the reel and has not been ticked off. */
+export const notGivenBack = (job: Job): string[] => job.brought.filter((item) => item.givenBackAt === null).map((item) => item.item);
+
+/** What keeps a job's reel on the bench; from hanging ready; and from going home. Empty means that nothing does. */
+export const onBenchFor = (db: Db, job: Job): KeepsHere[] => keepsOnBench(reelHere(db, job));
+export const notReadyFor = (db: Db, job: Job): KeepsHere[] => keepsFromReady(reelHere(db, job));
+export const hereFor = (db: Db, job: Job): KeepsHere[] => keepsHere(reelHere(db, job), notGivenBack(job));

@@ -1,6 +1,6 @@
 import { type KeepsHere, keepsHereWords } from "@/core/hand-back/going-home";
 import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back";
-import { advanceStation, getOpenJob, type Job, listJobsOfLot } from "@/data/jobs/jobs";
+import { advanceStation, getOpenJob, listJobsOfLot } from "@/data/jobs/jobs";
 import { type BilledJob, invoiceFor } from "@/data/papers/bill-paper";
 import { endNeedsOfJob } from "@/data/parts/wanted";
 import { getBill } from "@/data/quote/quotes";

@@ -1,14 +1,19 @@
 import { groupBy } from "@/core/group-by";
-import { opensReel } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
-import { calledFor } from "@/core/quote/call-for";
-import { type Cover, coversFault, coversPart } from "@/core/quote/comeback";
-import { type Consent, consentFor, mayGoOn } from "@/core/quote/consent";
-import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
-import { byTheClock } from "@/core/quote/price-list";
-import { type QuoteSum, quoteSum } from "@/core/quote/quote-sum";
-import { serviceLines } from "@/core/quote/service-lines";
-import { type PieceSource, pieceSources } from "@/core/vocabulary/piece-sources";
+import type { ExtraLine } from "@/core/quote/lines";
+import {
+  type Answer,
+  billOf,
+  optionsOf,
+  piecesAsAgreed,
+  type Quote,
+  type QuotedPart,
+  quoteOf,
+  sumToPutRight,
+  withoutConsent,
+} from "@/core/quote/quote";
+import type { QuoteSum } from "@/core/quote/quote-sum";
+import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -21,29 +26,7 @@ import { writeJournal } from "@/data/store/journal";
 import { coversOf } from "./comeback";
 import { oldBackOf } from "./old-back";
 
-export interface Answer {
-  readonly accepted: boolean;
-  readonly totalMinor: number;
-  readonly words: string;
-  readonly at: string;
-  readonly person: string;
-}
-
 const byJob = <T extends { readonly jobId: number }>(rows: readonly T[]) => groupBy(rows, ({ jobId }) => jobId);
-
-export interface Quote {
-  readonly labour: readonly LabourLine[];
-  readonly parts: readonly (PartLine & { readonly positionId: string })[];
-  /** Consumables (id 0) and lines of the shop's own. */
-  readonly extras: readonly (ExtraLine & { readonly id: number })[];
-  readonly sum: QuoteSum;
-  readonly answers: readonly Answer[];
-  readonly consent: Consent;
-  /** Faults found so far: before the first there is nothing to ask about. */
-  readonly faults: number;
-  /** Parts in it for which the customer wants to be called, and for which nobody was. */
-  readonly callFor: readonly string[];
-}
 
 /**
  * The quotes of several jobs as their faults and foreseen parts stand now, with the customers' answers: the same few statements for one job or
@@ -75,17 +58,7 @@ export function quotesOf(db: Db, jobs: readonly Job[], billing = false): Readonl
          LEFT JOIN donor_piece ON donor_piece.id = instance.donor_piece_id
          WHERE quote_part.job_id IN (SELECT value FROM json_each(?)) ORDER BY part_type.number, quote_part.position_id`,
       )
-      .all(ids) as {
-      jobId: number;
-      positionId: string;
-      partTypeId: string;
-      words: string;
-      priceMinor: number;
-      source: PieceSource | "donor" | null;
-      assemblyId: string | null;
-      seat: string;
-      foreseenBy: string | null;
-    }[],
+      .all(ids) as (QuotedPart & { jobId: number })[],
   );
   const answers = byJob(
     (
@@ -110,92 +83,26 @@ export function quotesOf(db: Db, jobs: readonly Job[], billing = false): Readonl
     db,
     jobs.map(({ id }) => id),
   );
-  const faultById = faultNamer(db);
+  const faultOf = faultNamer(db);
   return new Map(
-    jobs.map((job) => {
-      // Work that was not done, because the old piece went back, is not charged.
-      const own = (faults.get(job.id) ?? []).filter(({ faultId }) => !oldBack.get(job.id)?.has(faultId));
-      const cover = covers.get(job.id) ?? null;
-      const ours = cover !== null && cover.pays !== "customer";
-      const remedyHere = remedier(db, job);
-      const remedies = own.flatMap(({ faultId }): LabourLine[] => {
-        const fault = faultById(faultId);
-        if (!fault) return [];
-        const remedy = remedyHere(fault);
-        return coversFault(cover, fault)
-          ? [{ words: `${remedy.words} (${oursWords(cover!)})`, minutes: 0, faultId, ours: true }]
-          : [{ words: remedy.words, minutes: remedy.minutes, faultId }];
-      });
-      const said = answers.get(job.id) ?? [];
-      if (job.declinedReason !== null)
-        return [
-          job.id,
-          {
-            labour: [],
-            parts: [],
-            extras: [],
-            sum: quoteSum([], [], job.rates),
-            answers: said,
-            consent: "within-limit",
-            faults: own.length,
-            callFor: [],
-          },
-        ];
-      const foreseen = (parts.get(job.id) ?? []).map(({ seat: _seat, foreseenBy, source, ...part }) => {
-        const words =
-          source === null ? part.words : `${part.words}, ${source === "donor" ? "used, from a donor" : pieceSources[source].said}`;
-        return coversPart(cover, part.positionId, foreseenBy === null ? null : faultById(foreseenBy))
-          ? { ...part, words: `${words} (${oursWords(cover!)})`, priceMinor: 0, quantity: 1, ours: true }
-          : { ...part, words, quantity: 1 };
-      });
-      const opening = openings.get(job.id);
-      const service = serviceLines(
-        {
-          ...job,
-          complaints: job.intake.complaints,
-          asked:
-            job.kind === "upgrade" ? new Set((parts.get(job.id) ?? []).map(({ assemblyId }) => assemblyId)).size : (opening?.asked ?? 0),
-          faults: own.length,
-          pays: job.intake.pays ?? "us",
-          assemblies: opening?.assemblies ?? 0,
-          shut: opening?.shut ?? 0,
-          opened: opening?.opened ?? (billing ? 0 : null),
-          faultMinutes: remedies.reduce((sum, { minutes }) => sum + minutes, 0),
-          ratePerHourMinor: job.rates.ratePerHourMinor,
-        },
-        job.rates.prices ?? null,
-      );
-      // A check is billed as a check, whatever it found.
-      const billed =
-        job.kind === "purchase-check" ? { labour: service, parts: [] } : { labour: [...service, ...remedies], parts: foreseen };
-      const consumables = job.rates.prices?.consumablesMinor ?? 0;
-      const extras = [
-        ...(consumables > 0 && opensReel(job) && !ours ? [{ id: 0, words: "Oil, grease and cleaner", priceMinor: consumables }] : []),
-        ...(lines.get(job.id) ?? []),
-      ];
-      const sum = quoteSum(billed.labour, billed.parts, job.rates, extras);
-      const named = calledFor(
-        job.intake.callFor ?? "",
-        (parts.get(job.id) ?? []).map(({ words, seat }) => ({ name: words, seat })),
-      );
-      return [
-        job.id,
-        {
-          ...billed,
-          extras,
-          sum,
-          answers: said,
-          consent: consentFor(sum.totalMinor, job.limitMinor, said, named.length > 0),
-          faults: own.length,
-          callFor: named,
-        },
-      ];
-    }),
+    jobs.map((job) => [
+      job.id,
+      quoteOf({
+        job,
+        // Work that was not done, because the old piece went back, is not charged.
+        faultIds: (faults.get(job.id) ?? []).flatMap(({ faultId }) => (oldBack.get(job.id)?.has(faultId) ? [] : [faultId])),
+        parts: parts.get(job.id) ?? [],
+        answers: answers.get(job.id) ?? [],
+        lines: lines.get(job.id) ?? [],
+        opening: openings.get(job.id) ?? null,
+        cover: covers.get(job.id) ?? null,
+        faultOf,
+        remedyOf: remedier(db, job),
+        billing,
+      }),
+    ]),
   );
 }
-
-/** Why a line of a comeback costs nothing. */
-const oursWords = ({ pays }: Cover): string => (pays === "open" ? "not priced before it is known who pays" : "our own work, free");
 
 /** How far each job opens its reel, for its price: assemblies in all, said to stay shut, asked for, and opened since the first part came off. */
 function openingsOf(db: Db, ids: string) {
@@ -217,62 +124,26 @@ function openingsOf(db: Db, ids: string) {
 /** The quote of one job. */
 export const getQuote = (db: Db, job: Job): Quote => quotesOf(db, [job]).get(job.id)!;
 
-/**
- * What could be done with the reel, each with its sum: sent back as it is, the quote as it stands, and with better parts on top.
- * @param upgrades part types that would go in.
- */
-export function quoteOptions(db: Db, job: Job, upgrades: readonly string[]): { readonly words: string; readonly totalMinor: number }[] {
-  const quote = getQuote(db, job);
+/** What could be done with the reel, each with its sum. @param upgrades part types that would go in. */
+export function quoteOptions(db: Db, job: Job, upgrades: readonly string[]): ReturnType<typeof optionsOf> {
   const priceOf = db.prepare("SELECT price_minor FROM part_type WHERE id = ?").pluck();
-  const better = upgrades.map((partTypeId) => ({
-    partTypeId,
-    words: "",
-    quantity: 1,
-    priceMinor: (priceOf.get(partTypeId) as number) ?? 0,
-  }));
-  const upgraded = quoteSum(quote.labour, [...quote.parts, ...better], job.rates, quote.extras);
-  return [
-    { words: "As it is: sent back, nothing done", totalMinor: 0 },
-    { words: "As quoted", totalMinor: quote.sum.totalMinor },
-    ...(better.length
-      ? [{ words: `As quoted, with better bearings and drag (${better.length} new)`, totalMinor: upgraded.totalMinor }]
-      : []),
-  ];
+  const better = upgrades.map((partTypeId) => ({ partTypeId, priceMinor: (priceOf.get(partTypeId) as number | undefined) ?? 0 }));
+  return optionsOf(getQuote(db, job), job.rates, better);
 }
 
 /** What it would cost to put right what a check found: the faults' work and the parts foreseen, at this job's rates. */
-export const costToPutRight = (db: Db, job: Job): QuoteSum => {
-  const { labour, parts } = getQuote(db, { ...job, kind: "repair", declinedReason: null });
-  return quoteSum(
-    labour.filter(({ faultId }) => faultId !== undefined),
-    parts,
-    job.rates,
-  );
-};
+export const costToPutRight = (db: Db, job: Job): QuoteSum =>
+  sumToPutRight(getQuote(db, { ...job, kind: "repair", declinedReason: null }), job.rates);
 
-/** The pieces a job fitted, each at what the quote says of its seat: what was agreed is what is billed. */
-export function billedParts(db: Db, job: Job, quote: Pick<Quote, "parts"> = getQuote(db, job)): FittedPart[] {
-  const agreed = new Map(quote.parts.map(({ positionId, priceMinor }) => [positionId, priceMinor]));
-  return listFittedParts(db, job.id).map((part) => ({ ...part, priceMinor: agreed.get(part.positionId) ?? part.priceMinor }));
-}
+/** The pieces a job fitted, each at what the quote says of its seat. */
+export const billedParts = (db: Db, job: Job, quote: Pick<Quote, "parts"> = getQuote(db, job)): FittedPart[] =>
+  piecesAsAgreed(quote, listFittedParts(db, job.id));
 
-/** The bill: the work that was found, and only the parts that were really fitted. Never above the quote, whose parts include them. */
-export function getBill(db: Db, job: Job): Pick<Quote, "labour" | "extras" | "sum"> {
+/** The bill: what was done, with the pieces that were fitted. */
+export function getBill(db: Db, job: Job): ReturnType<typeof billOf> {
   const quote = quotesOf(db, [job], true).get(job.id)!;
-  const { labour: quoted, extras } = quote;
-  const labour = job.rates.prices?.measured
-    ? byTheClock(
-        quoted,
-        listStationTimes(db, job.id).reduce((sum, { minutes }) => sum + minutes, 0),
-      )
-    : quoted;
-  const parts = billedParts(db, job, quote).map((part) => ({
-    partTypeId: part.partTypeId,
-    words: part.name,
-    quantity: 1,
-    priceMinor: part.priceMinor,
-  }));
-  return { labour, extras, sum: quoteSum(labour, parts, job.rates, extras) };
+  const measured = job.rates.prices?.measured ? listStationTimes(db, job.id).reduce((sum, { minutes }) => sum + minutes, 0) : null;
+  return billOf(quote, job.rates, billedParts(db, job, quote), measured);
 }
 
 /** Adds a line of the shop's own: postage, something unusual, something taken off. */
@@ -324,34 +195,12 @@ export interface PlannedPiece {
 
 /** @param positionId the seat a part is wanted for now. @param piece the piece, where it has a price of its own. @throws Refusal when the sum is above the limit, or a call was wished for, and nobody has said yes. */
 export function requireConsent(db: Db, job: Job, positionId?: string, piece?: PlannedPiece): void {
-  const { consent, sum, callFor } = getQuote(db, job);
-  if (mayGoOn(consent)) return;
+  const without = withoutConsent(getQuote(db, job), job.currency);
+  if (!without) return;
   const way: WayOut = positionId
     ? { to: "ask-for", tag: job.tag, positionId, ...(piece ? { piece } : {}) }
     : { to: "station", tag: job.tag, station: "quote" };
-  if (consent === "ask")
-    throw new Refusal(
-      "ask-first",
-      `The quote of ${formatMinor(sum.totalMinor)} ${job.currency} is above what was agreed. Ask the customer at Quote first.${
-        callFor.length ? ` They also want a call before this is renewed: ${callFor.join(", ")}.` : ""
-      }`,
-      null,
-      way,
-    );
-  if (consent === "call")
-    throw new Refusal(
-      "call-first",
-      `The customer wants a call before this is renewed: ${callFor.join(", ")}. Call at Quote first.`,
-      null,
-      way,
-    );
-  if (consent === "refused")
-    throw new Refusal(
-      "refused",
-      "The customer said no to this sum. Remove work or parts at Quote, or return the reel as it is.",
-      null,
-      way,
-    );
+  throw new Refusal(without.code, without.words, null, way);
 }
 
 /**

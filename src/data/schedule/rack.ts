@@ -1,11 +1,12 @@
 import { stationsOf } from "@/core/intake/job-kinds";
 import { waitsForAnswer } from "@/core/quote/consent";
+import type { Quote } from "@/core/quote/quote";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
 import { type Job, listOpenJobs } from "@/data/jobs/jobs";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { countOnOrder } from "@/data/parts/wanted";
-import { type Quote, quotesOf } from "@/data/quote/quotes";
+import { quotesOf } from "@/data/quote/quotes";
 import type { Db } from "@/data/store/database";
 import { revisionOf } from "@/data/store/journal";
 import { keptAnswer } from "@/data/store/kept-answers";

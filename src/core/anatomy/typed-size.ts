@@ -38,7 +38,8 @@ const washer = [
   ["thicknessMm", 0.15],
 ] as const;
 
-const measuresOf = (shape: PartShape) => (/washer$/.test(shape.kind) ? washer : (measures[shape.kind] ?? []));
+const washerKinds: ReadonlySet<PartShape["kind"]> = new Set(["washer", "keyed-washer", "eared-washer", "friction-washer", "cupped-washer"]);
+const measuresOf = (shape: PartShape) => (washerKinds.has(shape.kind) ? washer : (measures[shape.kind] ?? []));
 
 /** What is typed for a piece of a shape, as a hint; null where a size has to be told in words. */
 export const sizeHint = (shape: PartShape): string | null => {

@@ -1,3 +1,4 @@
+import { isMadeOf } from "@/core/anatomy/material";
 import { isSealed } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import { isUnknownMaterial, mayBeAsbestos } from "@/core/safety/linings";
@@ -130,8 +131,6 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
 /** Methods that put parts into a vessel; what goes in is counted when it comes out. */
 export const isBath = (method: CleanMethod): boolean => cleanMethods[method].soakMinutes > 0;
 
-const soft: ReadonlySet<string> = new Set(["leather", "felt", "cork", "wood"]);
-const surfaces = /^(plastic|hard plastic|nylon|phenolic|carbon|anodised aluminium|aluminium|chromed brass|painted)/;
 const brakes: ReadonlySet<string> = new Set(["brake-drum", "brake-block", "brake-hub"]);
 const polished: ReadonlySet<string> = new Set(["shaft", "sleeve"]);
 
@@ -153,14 +152,14 @@ function thoroughMethodOf(type: PartType, friction: Choice<"frictionWashing">): 
   if (isSealed(shape)) return "wipe";
   if (shape.kind === "bearing") return "bearings";
   if (shape.kind === "friction-washer")
-    return friction === "washed" && !soft.has(material) && material !== "rubber" ? "friction-bath" : "wipe";
+    return friction === "washed" && !isMadeOf(type, "soft") && material !== "rubber" ? "friction-bath" : "wipe";
   if (brakes.has(role)) return "swab";
-  if (material === "rubber" || soft.has(material)) return "wipe";
+  if (material === "rubber" || isMadeOf(type, "soft")) return "wipe";
   // The needles of a one-way clutch are rinsed like a bearing; its sleeve must end clean and dry.
   if (role === "roller-clutch") return "bearings";
   // What it is made of nobody knows: taken for plastic, which solvent crazes.
-  if (surfaces.test(material) || isUnknownMaterial(material)) return "soap";
-  if (polished.has(shape.kind) && /steel/.test(material)) return "polish";
+  if (isMadeOf(type, "tender") || isUnknownMaterial(material)) return "soap";
+  if (polished.has(shape.kind) && isMadeOf(type, "steel")) return "polish";
   return "degreaser";
 }
 
@@ -184,8 +183,8 @@ export function cleanMethodsFor(type: PartType): CleanMethod[] {
   const ways = new Set<CleanMethod>();
   for (const dirt of ["brush", "bath", "wipe"] as const)
     for (const friction of ["wiped", "washed"] as const) ways.add(cleanMethodOf(type, friction, dirt));
-  const { shape, material } = type;
-  if (polished.has(shape.kind) && /steel/.test(material)) ways.add("polish");
+  const { shape } = type;
+  if (polished.has(shape.kind) && isMadeOf(type, "steel")) ways.add("polish");
   return cleanMethodIds.filter((method) => ways.has(method));
 }
 
@@ -211,7 +210,7 @@ export function keepApart(methods: ReadonlySet<CleanMethod>): { readonly a: Clea
 
 /** What a worn one looks like, by what it is. Source: common practice. */
 export function wearSignsOf(type: PartType): string[] {
-  const { shape, role, material } = type;
+  const { shape, role } = type;
   if (role === "clutch-sleeve") return ["pitted: the clutch slips", "scored"];
   if (role === "roller-clutch") return ["grease in it: slips or skips", "needles rough"];
   if (mayBeAsbestos(type)) return ["broken or loose: refer to licensed handling"];
@@ -222,7 +221,7 @@ export function wearSignsOf(type: PartType): string[] {
     case "bearing":
       return ["rough when turned slowly under pressure", "noisy", "frozen", "shield bent"];
     case "friction-washer":
-      return soft.has(material) ? ["scarred", "cracked or stiff", "no grease left"] : ["glazed", "frayed edge", "torn"];
+      return isMadeOf(type, "soft") ? ["scarred", "cracked or stiff", "no grease left"] : ["glazed", "frayed edge", "torn"];
     case "keyed-washer":
     case "eared-washer":
     case "washer":

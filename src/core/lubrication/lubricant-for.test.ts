@@ -3,8 +3,9 @@ import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
 import { type PartType, positionSchema } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
+import { reelProducts } from "@/core/lubrication/products";
 import { benchWays, usualWays, type WayId, type Ways, wayIds, wayInForce, waysSchema } from "@/core/ways/ways";
-import { lubricantFor, lubricantUse, reelProducts, wayFor } from "./lubricant-for";
+import { lubricantFor, lubricantUse, wayFor } from "./lubricant-for";
 
 const seat = (id: string) => skerry30Anatomy.positions.find((position) => position.id === id)!;
 const typeOf = (id: string) => skerry30Parts.find((part) => part.id === seat(id).partTypeId)!;

@@ -1,21 +1,9 @@
+import { isMadeOf } from "@/core/anatomy/material";
 import { isSealed } from "@/core/anatomy/shapes";
 import type { Lubricant, PartType, Position } from "@/core/anatomy/types";
 import { mayBeAsbestos } from "@/core/safety/linings";
 import { type Choice, type WayId, type WaysInForce, wayInForce } from "@/core/ways/ways";
-
-/** Products made for reels; nothing else goes in (common practice: no car grease, no petroleum jelly). */
-export const reelProducts = [
-  "nothing",
-  "light oil",
-  "medium oil",
-  "viscous reel oil",
-  "reel grease",
-  "drag grease",
-  "seal-safe grease",
-  "its own magnetic fluid",
-  "thread-lock",
-] as const;
-export type ReelProduct = (typeof reelProducts)[number];
+import { classOfProduct, isReelProduct, type ReelProduct, readProductClass, reelProducts } from "./products";
 
 export interface LubricantAdvice extends Omit<Lubricant, "product"> {
   readonly product: ReelProduct;
@@ -24,8 +12,6 @@ export interface LubricantAdvice extends Omit<Lubricant, "product"> {
   /** What was wished or written and is not followed here, and why; empty when nothing was. */
   readonly overruled: string;
 }
-
-const supple: ReadonlySet<string> = new Set(["leather", "felt"]);
 
 type Rule = Pick<LubricantAdvice, "product" | "amount" | "why"> & { readonly drops?: number };
 type WayRule = { readonly [S in WayId]?: Readonly<Record<Choice<S>, Rule>> };
@@ -95,12 +81,9 @@ const wayOfRole: Readonly<Record<string, LubricantWay>> = {
 
 /** The way that has a say on a part; null where practitioners agree. */
 export function wayFor(type: PartType): LubricantWay | null {
-  if (type.shape.kind === "friction-washer") return supple.has(type.material) ? "leather" : "drag";
+  if (type.shape.kind === "friction-washer") return isMadeOf(type, "supple") ? "leather" : "drag";
   return wayOfRole[type.role] ?? null;
 }
-
-const isGrease = (product: string) => /grease|jelly|fat/i.test(product);
-const isReelProduct = (product: string): product is ReelProduct => (reelProducts as readonly string[]).includes(product);
 
 /** What nobody's wish may change; null where a wish may. */
 function never(type: PartType): (Rule & { ruledBy: "safety" | "part" }) | null {
@@ -140,7 +123,7 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
         overruled:
           "picking its seals out: they seldom sit tight again, the grease inside is lost and water gets in; replace it when it is rough",
       };
-    return { ...what, ruledBy, overruled: asked && asked !== "nothing" && !/^nothing/.test(asked) ? `${asked}: ${fixed.why}` : "" };
+    return { ...what, ruledBy, overruled: asked && readProductClass(asked) !== "nothing" ? `${asked}: ${fixed.why}` : "" };
   }
   if (wished && wish) {
     // The shop's way says no more than the model where the model knows its own reel; a wish does.
@@ -155,21 +138,27 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
       return { ...model, product: model.product, ruledBy: "model", overruled: "" };
     const overruled = model && !agrees(model.product, wished.product) ? `${model.product}, as the model says` : "";
     // Only woven carbon has a weave to show.
-    if (way === "drag" && wished.product !== "nothing" && !/carbon/i.test(type.material))
+    if (way === "drag" && wished.product !== "nothing" && !isMadeOf(type, "carbon"))
       return { ...wished, amount: "a thin film, wiped off", ruledBy: wish.by, overruled };
     return { ...wished, ruledBy: wish.by, overruled };
   }
   if (!model) return null;
   if (!isReelProduct(model.product)) {
-    const instead = isGrease(model.product) ? "reel grease" : /oil/i.test(model.product) ? "light oil" : "nothing";
+    const instead = insteadOf[readProductClass(model.product)];
     return { ...model, product: instead, ruledBy: "safety", overruled: `${model.product}: only products made for reels` };
   }
   return { ...model, product: model.product, ruledBy: "model", overruled: "" };
 }
 
-/** Two products of one kind: both oils, both greases, both nothing. */
+/** What stands in for a product that is not made for reels. */
+const insteadOf = { nothing: "nothing", oil: "light oil", grease: "reel grease", fluid: "nothing", lock: "nothing" } as const;
+
+/** Two products of one kind: both greases, both nothing, or both something that runs. */
 const agrees = (a: string, b: string): boolean => {
-  const kind = (product: string) => (product === "nothing" ? "nothing" : isGrease(product) ? "grease" : "oil");
+  const kind = (product: string) => {
+    const of = readProductClass(product);
+    return of === "nothing" || of === "grease" ? of : "runs";
+  };
   return kind(a) === kind(b);
 };
 
@@ -186,7 +175,7 @@ export function lubricantUse(advices: readonly (LubricantAdvice | null)[]): Lubr
   for (const advice of advices) {
     if (!advice || advice.product === "nothing") continue;
     const so = use.get(advice.product) ?? { drops: 0, dabs: 0 };
-    if (isGrease(advice.product)) so.dabs++;
+    if (classOfProduct(advice.product) === "grease") so.dabs++;
     else so.drops += advice.drops ?? 1;
     use.set(advice.product, so);
   }

@@ -2,6 +2,7 @@ import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 import { cautionsAt } from "@/core/safety/cautions";
 import type { WaysInForce } from "@/core/ways/ways";
 import { type LubricantAdvice, lubricantFor } from "./lubricant-for";
+import { classOfProduct } from "./products";
 
 /** A place that gets its oil or grease with the part left where it is. */
 export interface OilPoint {
@@ -33,7 +34,8 @@ export interface LaidOpen {
   readonly inPlace: ReadonlySet<string>;
 }
 
-const isOil = ({ product }: LubricantAdvice): boolean => /oil|fluid/.test(product);
+/** What runs is given its drop whenever it can be reached. */
+const isOil = ({ product }: LubricantAdvice): boolean => ["oil", "fluid"].includes(classOfProduct(product));
 
 /** How one gets to a part that stays in; null where nothing lays it open. */
 function wayTo(position: Position, advice: LubricantAdvice, names: ReadonlyMap<string, string>, laid: LaidOpen): string | null {

@@ -1,4 +1,5 @@
-import type { LubricantUse, reelProducts } from "@/core/lubrication/lubricant-for";
+import type { LubricantUse } from "@/core/lubrication/lubricant-for";
+import type { reelProducts } from "@/core/lubrication/products";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 
 /**

@@ -1,3 +1,4 @@
+import { isMadeOf } from "@/core/anatomy/material";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType, Position } from "@/core/anatomy/types";
 import type { Choice } from "@/core/ways/ways";
@@ -7,8 +8,11 @@ export interface Foreseen {
   readonly words: string;
 }
 
+/** Plain bearings, which a ball bearing of their size can stand in for. */
+const bushRoles: ReadonlySet<string> = new Set(["gear-bush", "shaft-bush", "worm-bush"]);
+
 const isSeal = ({ shape }: PartType) => shape.kind === "o-ring" || shape.kind === "lip-seal";
-const isSoft = ({ shape, material }: PartType) => shape.kind === "friction-washer" && (material === "leather" || material === "felt");
+const isSoft = (type: PartType) => type.shape.kind === "friction-washer" && isMadeOf(type, "supple");
 
 /**
  * Parts a way foresees before anything is found. Bearings by the upgrade way, a bush of a bearing's size by a bearing; leather and felt
@@ -33,7 +37,7 @@ export function foreseenByWay(
             words: `${position.name}: a better bearing of ${sizeWords(shape)} (ceramic is louder and needs no oil)`,
           },
         ];
-      if (shape.kind === "sleeve" && /bush/.test(type.role)) {
+      if (shape.kind === "sleeve" && bushRoles.has(type.role)) {
         const size = { boreMm: shape.boreMm, outsideMm: shape.outsideMm, widthMm: shape.lengthMm };
         if (bearingOfSize(size)) return [{ positionId: position.id, words: `${position.name}: a bearing in place of the bush, same size` }];
       }

@@ -1,3 +1,4 @@
+import { isMadeOf } from "@/core/anatomy/material";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { dragLimit } from "@/core/drag/drag-limit";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
@@ -52,7 +53,6 @@ const isLining = mayBeAsbestos;
 const isMagnet = ({ shape, material }: PartType) => shape.kind === "magnet" || material === "magnet";
 const springKinds: ReadonlySet<PartType["shape"]["kind"]> = new Set(["coil-spring", "wire-spring", "wave-spring", "clip"]);
 const flies = (type: PartType) => type.flies === true || springKinds.has(type.shape.kind);
-const plated = ({ material }: PartType) => /chrom|paint/.test(material);
 const solvents: ReadonlySet<CleanMethod> = new Set(["degreaser", "bearings", "friction-bath", "brush", "flush"]);
 
 /** Roles that make a reel electric. */
@@ -79,7 +79,7 @@ export function hazardsOf(act: BenchAct): HazardId[] {
     case "stuck":
       when(isLining(act.type), "lining");
       when(act.type.shape.kind === "screw", "drilling");
-      when(plated(act.type) || act.type.shape.kind === "screw", "dust");
+      when(isMadeOf(act.type, "plated") || act.type.shape.kind === "screw", "dust");
       when(flies(act.type), "spring");
       break;
     case "clean":
@@ -90,7 +90,8 @@ export function hazardsOf(act: BenchAct): HazardId[] {
       when(act.method === "bearings" || act.method === "flush" || act.method === "soap", "air");
       when(act.types.some(isMagnet), "magnet");
       when(
-        (act.method === "polish" || act.method === "soap" || act.method === "damp" || act.method === "brush") && act.types.some(plated),
+        (act.method === "polish" || act.method === "soap" || act.method === "damp" || act.method === "brush") &&
+          act.types.some((type) => isMadeOf(type, "plated")),
         "dust",
       );
       break;

@@ -1,3 +1,4 @@
+import { isMadeOf } from "@/core/anatomy/material";
 import { isSealed } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import { opensReel } from "@/core/intake/job-kinds";
@@ -16,7 +17,7 @@ const kind =
     kinds.includes(shape.kind);
 /** Friction washers that somebody may choose for: what may hold asbestos stays dry and unwashed whatever is wished. */
 const lining: Test = (type) => type.shape.kind === "friction-washer" && !mayBeAsbestos(type);
-const soft: Test = ({ shape, material }) => shape.kind === "friction-washer" && /leather|felt/.test(material);
+const soft: Test = (type) => type.shape.kind === "friction-washer" && isMadeOf(type, "supple");
 
 /** What a reel must have for a way to change anything on it; ways without a line are about the work itself. */
 const about: Readonly<Partial<Record<WayId, Test>>> = {

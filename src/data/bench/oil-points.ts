@@ -1,4 +1,5 @@
 import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
+import { classOfProduct } from "@/core/lubrication/products";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -68,7 +69,17 @@ export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly
     if (!point) throw new Refusal("no-point", "This is no oil point of this job: it comes off, or must stay dry. Reload the page.");
     const { product, amount, drops = 1 } = point.advice;
     if (state === "waiting") clear.run(jobId, positionId);
-    else set.run(jobId, positionId, product, amount, /oil/.test(product) ? drops : 0, state === "left-out" ? 1 : 0, ctx.now, ctx.person.id);
+    else
+      set.run(
+        jobId,
+        positionId,
+        product,
+        amount,
+        classOfProduct(product) === "oil" ? drops : 0,
+        state === "left-out" ? 1 : 0,
+        ctx.now,
+        ctx.person.id,
+      );
   }
   writeJournal(
     ctx,

@@ -534,6 +534,7 @@ export async function buildDemo(
     noteWell(ctxAt(-1, 10, 26), id, "tension-upper", {
       verdict: "ok",
       orientation: "cup up, lying in the lower one",
+      lies: "turned",
       note: "both the same way round",
     });
   });

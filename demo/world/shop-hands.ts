@@ -3,6 +3,7 @@ import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import { freeInBin } from "@/core/ordering/free-in-bin";
+import { testSpec } from "@/core/proving/protocol";
 import { oldPieces } from "@/core/teardown/owed";
 import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { complaints as complaintWords } from "@/core/vocabulary/counter-lists";
@@ -94,7 +95,7 @@ export function shopHands(
     const version = machineOf(db, job);
     const readings = readingsOf(random, visit.reel, trips, physicsFor(job), protocolOfJob(version.model.family, job));
     spread(staff.bench, day, from, minutes, readings, (ctx, { testId, verdict, value }) => {
-      const pull = testId.startsWith("drag");
+      const pull = testSpec(testId).takesLineRadius;
       recordObservation(ctx, {
         jobId: job.id,
         phase,

@@ -8,18 +8,14 @@ import { noteWell, putBack, serveInPlace, takeAllAsCame, takeParts } from "@/dat
 import type { RunsOf } from "./runs";
 
 export const stripRuns: RunsOf<typeof stripActs> = {
-  "take-parts": (ctx, input) => {
-    const taken = takeParts(ctx, input.jobId, input.positionIds, new Set(input.absent));
-    if (input.more) addExtraPiece(ctx, input.jobId, input.more);
-    return taken;
-  },
+  "take-parts": (ctx, { jobId, positionIds, absent, more }) => takeParts(ctx, jobId, positionIds, new Set(absent), more),
 
   "serve-in-place": (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
 
   "put-back": (ctx, input) => putBack(ctx, input.jobId, input.positionIds),
 
-  "note-well": (ctx, { jobId: id, positionId, seen, ...said }) =>
-    noteWell(ctx, id, positionId, { ...said, ...(seen === undefined ? {} : { seen }) }),
+  "note-well": (ctx, { jobId: id, positionId, seen, lies, ...said }) =>
+    noteWell(ctx, id, positionId, { ...said, ...(seen === undefined ? {} : { seen }), ...(lies === undefined ? {} : { lies }) }),
 
   "say-lining": (ctx, { jobId: id, positionId, material }) => ({ seats: sayLining(ctx, id, positionId, material) }),
 

@@ -10,6 +10,7 @@ import {
   type PartType,
   placeOperationId,
   type positionSchema,
+  seatOfPlacing,
 } from "./types";
 import { typicalShapes } from "./typical-shape";
 
@@ -147,7 +148,7 @@ function gatesOf(
   const byId = new Map(operations.map((operation) => [operation.id, operation]));
   /** Fitting steps behind a step: a check after a tightening is after the screws it tightens. */
   const fittings = (id: string, seen = new Set<string>()): string[] => {
-    if (id.startsWith("place-")) return [id];
+    if (seatOfPlacing(id) !== null) return [id];
     if (seen.has(id)) return [];
     seen.add(id);
     return byId.get(id)?.after.flatMap((before) => fittings(before, seen)) ?? [];

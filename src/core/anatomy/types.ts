@@ -86,7 +86,12 @@ export const positionSchema = z.object({
   oilPort: z.string().min(2).max(80).optional(),
   /** Seats that share this name may be filled in any order among themselves. */
   freeOrder: id.optional(),
+  /** How it lies, in words for the hand. */
   orientation: z.string().max(160).optional(),
+  /** The reel decides how it lies: it goes back as it was found. */
+  asFound: z.boolean().optional(),
+  /** Its two sides are not alike, so it can lie turned over. */
+  twoSided: z.boolean().optional(),
   lubricant: lubricantSchema.optional(),
   /** Said before the hand moves: a flying spring, a left-hand thread. */
   caution: z.string().max(200).optional(),
@@ -136,6 +141,8 @@ export const operationSchema = z.object({
   tool: z.string().max(60).optional(),
   /** Said before the act. */
   caution: z.string().max(200).optional(),
+  /** What this check proves, where something told at the counter is answered by it. */
+  proves: z.enum(["drag"]).optional(),
   /** A line is drawn under load in this act. */
   pullsLine: z.literal(true).optional(),
   /** Minutes it takes here, once somebody knows. */
@@ -173,5 +180,10 @@ export type OperationKind = (typeof operationKinds)[number];
 export type Batch = z.infer<typeof batchSchema>;
 export type Anatomy = z.infer<typeof anatomySchema>;
 
+const placing = "place-";
 /** The id of the operation that puts a position's part into its seat; every position has exactly one. */
-export const placeOperationId = (positionId: string): string => `place-${positionId}`;
+export const placeOperationId = (positionId: string): string => `${placing}${positionId}`;
+
+/** The seat that an operation of this id fills; null for any other act. */
+export const seatOfPlacing = (operationId: string): string | null =>
+  operationId.startsWith(placing) ? operationId.slice(placing.length) : null;

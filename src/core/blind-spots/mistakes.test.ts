@@ -31,7 +31,7 @@ describe("one piece wrong", () => {
   });
 
   it("is turned over where a ring's way round is said, and only then", () => {
-    expect(ids({ id: "w", type: "washer", orientation: "flat face down" })).toEqual(["turned w", "left-out w"]);
+    expect(ids({ id: "w", type: "washer", twoSided: true, orientation: "flat face down" })).toEqual(["turned w", "left-out w"]);
     expect(ids({ id: "w", type: "washer", orientation: "centred" })).toEqual(["left-out w"]);
     expect(ids({ id: "w", type: "washer" })).toEqual(["left-out w"]);
     // A gear that lies with a face to somewhere cannot go on otherwise.

@@ -1,4 +1,5 @@
 import type { PartKind } from "@/core/anatomy/shapes";
+import { isSidedKind } from "@/core/anatomy/two-sides";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 
 /** What hands can get wrong with one piece or two. */
@@ -29,12 +30,6 @@ const smallKinds: ReadonlySet<PartKind> = new Set([
   "magnet",
   "block",
 ]);
-/** Has two sides that are not alike, whatever a drawing says. */
-const sidedKinds: ReadonlySet<PartKind> = new Set(["cupped-washer", "dog", "ratchet", "cam", "lip-seal", "roller-clutch"]);
-
-/** What is said of a ring that has two sides. */
-const sided = /\b(side|up|down|cup|face|convex|outward|inward)\b/i;
-
 /**
  * Every single mistake a build of this machine allows: a piece turned over that has two sides, a small one left out, two of like size exchanged,
  * two neighbours of a stack the other way round. Common practice.
@@ -45,7 +40,7 @@ export function singleMistakes(anatomy: Pick<Anatomy, "positions">, types: Reado
   for (const position of anatomy.positions) {
     const shape = typeOf(position)?.shape;
     if (!shape || position.stays) continue;
-    if (sidedKinds.has(shape.kind) || position.turned || (ringKinds.has(shape.kind) && sided.test(position.orientation ?? "")))
+    if (isSidedKind(shape.kind) || position.turned || (ringKinds.has(shape.kind) && position.twoSided))
       mistakes.push({ id: `turned ${position.id}`, kind: "turned", seats: [position.id], words: `${position.name} turned over` });
     if (smallKinds.has(shape.kind))
       mistakes.push({ id: `left-out ${position.id}`, kind: "left-out", seats: [position.id], words: `${position.name} left out` });

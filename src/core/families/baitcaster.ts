@@ -89,8 +89,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-shaft", restsOn: ["clutch-sleeve"], turned: true, orientation: "cup up", trap: "Facing, not nested." }],
-      ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-shaft", restsOn: ["tension-lower"], orientation: "cup down" }],
+      ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-shaft", restsOn: ["clutch-sleeve"], turned: true, orientation: "cup up", twoSided: true, trap: "Facing, not nested." }],
+      ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-shaft", restsOn: ["tension-lower"], orientation: "cup down", twoSided: true }],
       ["star-click", "Star click spring", "star-click", { acrossMm: 10, restsOn: ["tension-upper"], caution: "The click spring flies: glasses on.", cautionSays: "spring" }],
       ["star", "Star", "star", { ridesOn: "gear-shaft", restsOn: ["star-click", "tension-upper"] }],
       ["handle", "Handle", "handle", { restsOn: ["star"], turnsWith: "handle" }],
@@ -107,7 +107,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["brake-drum", "Brake track", "brake-drum", { restsOn: ["side-plate"], orientation: "clean and bone dry", trap: "Oil here and the brakes fade: casts run wild." }],
       ["magnet-front", "Brake magnet, front", "magnet", { acrossMm: 8, restsOn: ["side-plate"], freeOrder: "magnets", caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws.", cautionSays: "magnet" }],
       ["magnet-rear", "Brake magnet, rear", "magnet", { acrossMm: -8, restsOn: ["side-plate"], freeOrder: "magnets" }],
-      ["magnet-dial", "Magnet dial", "magnet-dial", { restsOn: ["magnet-front", "magnet-rear"], orientation: "as found: note the number" }],
+      ["magnet-dial", "Magnet dial", "magnet-dial", { restsOn: ["magnet-front", "magnet-rear"], orientation: "as found: note the number", asFound: true }],
       ["side-screw-top", "Side screw, top", "side-screw", { acrossMm: 18, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, top", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
       ["side-screw-front", "Side screw, front", "side-screw", { acrossMm: 0, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, front", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
       ["side-screw-rear", "Side screw, rear", "side-screw", { acrossMm: -18, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, rear", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
@@ -117,8 +117,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["bearing-pin", "Bearing pin", "bearing-pin", { restsOn: ["spool"], alongMm: 2, hides: true }],
       ["spool-bearing", "Spool bearing", "spool-bearing", { ridesOn: "spool", restsOn: ["bearing-pin"], alongMm: 4, oilPort: "under the cast control cap", ...oiled("1 small drop", "more only shortens the cast") }],
       ["brake-hub", "Brake hub", "brake-hub", { ridesOn: "spool", alongMm: 12, restsOn: ["spool"] }],
-      ["brake-block-a", "Brake block, active", "brake-block", { acrossMm: 8, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out", trap: "Note which blocks are active and restore them." }],
-      ["brake-block-b", "Brake block, parked", "brake-block", { acrossMm: -6, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out" }],
+      ["brake-block-a", "Brake block, active", "brake-block", { acrossMm: 8, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out", asFound: true, trap: "Note which blocks are active and restore them." }],
+      ["brake-block-b", "Brake block, parked", "brake-block", { acrossMm: -6, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out", asFound: true }],
     ],
     gears: [
       ["shaft-bearing", "Drive shaft bearing", "shaft-bearing", { restsOn: ["frame"], ...oiled("1 drop", "medium oil") }],
@@ -226,6 +226,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       kind: "gate",
       pullsLine: true,
       words: "The star takes the drag from free to locked, click heard",
+      proves: "drag",
       after: place("star"),
       before: place("handle"),
       lookAt: ["Tension washers nested", "Star click spring left out"],

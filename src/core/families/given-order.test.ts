@@ -19,7 +19,7 @@ function walk(anatomy: Anatomy, parts: readonly PartType[], off: ReadonlySet<str
   if (!built.ok) return { alarms: [built.message], looked: new Map<string, number>() };
   const done = new Set<string>();
   const states = new Map<string, SeatState>(
-    [...off].map((id) => [id, { seated: false, verdict: "ok", renewed: false, orientation: "", foundCount: 1 }]),
+    [...off].map((id) => [id, { seated: false, verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1 }]),
   );
   const alarms: string[] = [];
   const looked = new Map<string, number>();

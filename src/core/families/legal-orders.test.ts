@@ -32,7 +32,10 @@ type Steps = ReturnType<typeof build>;
 function alarms(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, steps: Steps, order: readonly string[]): string[] {
   const byId = new Map(steps.map((step) => [step.operation.id, step]));
   const states = new Map<string, SeatState>(
-    anatomy.positions.map(({ id }) => [id, { seated: false, verdict: "ok", renewed: false, orientation: "", foundCount: 1 }]),
+    anatomy.positions.map(({ id }) => [
+      id,
+      { seated: false, verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1 },
+    ]),
   );
   const done = new Set<string>();
   const found: string[] = [];

@@ -84,7 +84,7 @@ export const leverDragTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", heldBy: ["handle-screw"] }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", asFound: true, heldBy: ["handle-screw"] }],
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -70, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
       ["knob", "Handle knob", "knob", { stays: true, acrossMm: -70, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
       ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], ...greased("plenty", "water stands here longest") }],
@@ -93,7 +93,7 @@ export const leverDragTable: TemplateTable = {
       ["lever-washer-plastic", "Lever washer, plastic", "lever-washer-plastic", { restsOn: ["head-plate"], hides: true, orientation: "first on the plate" }],
       ["lever-washer-metal", "Lever washer, metal", "lever-washer-metal", { restsOn: ["lever-washer-plastic"], orientation: "on the plastic one" }],
       ["lever", "Drag lever", "lever", { restsOn: ["lever-washer-metal"], orientation: "at free, hooked over the quadrant's ring first" }],
-      ["quadrant", "Quadrant", "quadrant", { restsOn: ["head-plate", "lever"], heldBy: quadrantScrews, acrossMm: 24, orientation: "numbers outward" }],
+      ["quadrant", "Quadrant", "quadrant", { restsOn: ["head-plate", "lever"], heldBy: quadrantScrews, acrossMm: 24, orientation: "numbers outward", twoSided: true }],
       ["quadrant-screw-front", "Quadrant screw, front", "quadrant-screw-long", { acrossMm: 18, restsOn: ["quadrant"], hole: "quadrant, front, into the frame", holeDepthMm: 11, ...threadFilm }],
       ["quadrant-screw-middle", "Quadrant screw, middle", "quadrant-screw-short", { acrossMm: -2, restsOn: ["quadrant"], hole: "quadrant, middle", holeDepthMm: 6.5, ...threadFilm, trap: "The middle one is the short one: a long screw here stops the lever." }],
       ["quadrant-screw-rear", "Quadrant screw, rear", "quadrant-screw-long", { acrossMm: -18, restsOn: ["quadrant"], hole: "quadrant, rear, into the frame", holeDepthMm: 11, ...threadFilm }],
@@ -106,7 +106,7 @@ export const leverDragTable: TemplateTable = {
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "its uneven hole pattern fits one way only" }],
       ["gear-bearing", "Gear shaft bearing", "gear-bearing", { acrossMm: -10, restsOn: ["head-plate"], ...oiled("1 drop", "a medium oil here stands water"), trap: "Frozen here the whole reel is hard to turn though free spool is fine." }],
       ["gear-shaft", "Gear shaft", "gear-shaft", { acrossMm: -10, restsOn: ["gear-bearing"], turnsWith: "sleeve", ...greased("a film", "dry it freezes in its bearing") }],
-      ["ratchet", "Ratchet", "ratchet", { acrossMm: -10, alongMm: 14, ridesOn: "gear-shaft", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
+      ["ratchet", "Ratchet", "ratchet", { acrossMm: -10, alongMm: 14, ridesOn: "gear-shaft", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", twoSided: true, ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Dog", "dog", { acrossMm: 8, restsOn: ["head-plate"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down it holds neither way." }],
       ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 8, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }],
       ["main-gear", "Main gear", "main-gear", { acrossMm: -10, alongMm: 18, ridesOn: "gear-shaft", restsOn: ["ratchet", "dog-spring"], turnsWith: "gear", ...greased("half round the teeth", "it spreads itself") }],
@@ -128,8 +128,8 @@ export const leverDragTable: TemplateTable = {
       ["drag-cap", "Drag cap", "drag-cap", { restsOn: ["preload-spring"], caution: "Left-hand thread: it comes off clockwise. By hand only.", orientation: "hand-tight, left-hand thread", ...greased("a touch on the thread", "it must come off again") }],
       ["shaft", "Spool shaft", "shaft", { passesThrough: ["spool", "drag-cap"], alongMm: -16, turnsWith: "none", orientation: "flat end to the lever", ...greased("a film", "parts slide along it") }],
       ["cross-pin", "Cross pin", "cross-pin", { restsOn: ["shaft"], alongMm: 66, orientation: "centred in its slot", trap: "Off centre it jams the preload." }],
-      ["cupped-lower", "Cupped washer, lower", "cupped", { ridesOn: "shaft", restsOn: ["cross-pin"], alongMm: 70, turned: true, orientation: "cup up", trap: "The two face each other." }],
-      ["cupped-upper", "Cupped washer, upper", "cupped", { ridesOn: "shaft", restsOn: ["cupped-lower"], alongMm: 72, orientation: "cup down" }],
+      ["cupped-lower", "Cupped washer, lower", "cupped", { ridesOn: "shaft", restsOn: ["cross-pin"], alongMm: 70, turned: true, orientation: "cup up", twoSided: true, trap: "The two face each other." }],
+      ["cupped-upper", "Cupped washer, upper", "cupped", { ridesOn: "shaft", restsOn: ["cupped-lower"], alongMm: 72, orientation: "cup down", twoSided: true }],
     ],
     tail: [
       ["tail-bearing", "Tail bearing", "tail-bearing", { restsOn: ["frame"], oilPort: "at the spool's shaft end, tail side", ...oiled("1 drop", "some finishes do not let it be drawn: then oil it in place") }],
@@ -160,7 +160,7 @@ export const leverDragTable: TemplateTable = {
           change: {
             parts: [["guard", "30", "Lever guard", "lever-guard", { kind: "cap", outsideMm: 26, heightMm: 5 }, "anodised aluminium", 690]],
             put: [
-              { after: null, assembly: "lever", row: ["cam", "Cam", "cam", { stays: true, restsOn: ["head-plate"], orientation: "stays on its post, the way it sat", ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: leave it the way it sits." }] },
+              { after: null, assembly: "lever", row: ["cam", "Cam", "cam", { stays: true, restsOn: ["head-plate"], orientation: "stays on its post, the way it sat", asFound: true, ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: leave it the way it sits." }] },
               { after: "knob-preset", assembly: "lever", row: ["guard", "Lever guard", "guard", { restsOn: ["knob-preset"] }] },
             ],
             reseat: { lever: { restsOn: ["lever-washer-metal", "cam"], orientation: "with the ring, at free; where it hooks over the ring, hook first, then the ring's screws" }, "knob-preset": { restsOn: ["lever", "detent-pin"] } },

@@ -13,8 +13,8 @@ const dogParts: NonNullable<TableChange["parts"]> = [
 ];
 // biome-ignore format: one seat a line, read as a table
 const dogSeats: NonNullable<TableChange["put"]> = [
-  { after: "clutch-screw-rear", assembly: "clutch", row: ["ratchet", "Anti-reverse ratchet", "ratchet", { restsOn: ["clutch-plate"], orientation: "steep side of the teeth to the dog" }] },
-  { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "ridge down, square nose to the ratchet, engaged as the rotor goes on", ...oiled("1 drop", "it must swing freely") }] },
+  { after: "clutch-screw-rear", assembly: "clutch", row: ["ratchet", "Anti-reverse ratchet", "ratchet", { restsOn: ["clutch-plate"], orientation: "steep side of the teeth to the dog", twoSided: true }] },
+  { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "ridge down, square nose to the ratchet, engaged as the rotor goes on", twoSided: true, ...oiled("1 drop", "it must swing freely") }] },
   { after: "dog", assembly: "clutch", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }] },
 ];
 
@@ -97,7 +97,7 @@ export const spinningTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     drag: [
-      ["click-ratchet", "Click ratchet", "click-ratchet", { ridesOn: "main-shaft", orientation: "flat to the shaft's flat, raised side to the rotor" }],
+      ["click-ratchet", "Click ratchet", "click-ratchet", { ridesOn: "main-shaft", orientation: "flat to the shaft's flat, raised side to the rotor", twoSided: true }],
       ["spool-shim", "Spool shim", "spool-shim", { ridesOn: "main-shaft", restsOn: ["click-ratchet"], hides: true, trap: "It sets how the line lies; it clings to the spool." }],
       ["spool", "Spool", "spool", { restsOn: ["spool-shim"], turnsWith: "spool" }],
       ["friction-low", "Friction washer, low", "friction", { lubricant: felt, restsOn: ["spool"], hides: true }],
@@ -114,11 +114,11 @@ export const spinningTable: TemplateTable = {
       ["trip-lever", "Trip lever", "trip-lever", { acrossMm: -24, restsOn: ["rotor"], hides: true, ...greased("a dab", "it snaps; not worth taking off when it moves freely") }],
       ["bail-spring", "Bail spring", "bail-spring", { acrossMm: -24, restsOn: ["trip-lever"], caution: "The bail spring flies: glasses on, cup the hand.", cautionSays: "spring" }],
       ["bail-arm", "Bail arm", "bail-arm", { acrossMm: -20, restsOn: ["bail-spring"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it must fall shut") }],
-      ["roller-spacer", "Roller spacer", "roller-spacer", { acrossMm: -10, restsOn: ["bail-arm"], hides: true, orientation: "shallow side as this model has it" }],
+      ["roller-spacer", "Roller spacer", "roller-spacer", { acrossMm: -10, restsOn: ["bail-arm"], hides: true, orientation: "shallow side as this model has it", twoSided: true }],
       ["roller-bearing", "Roller bearing", "roller-bearing", { acrossMm: -10, restsOn: ["roller-spacer"], oilPort: "at both sides of the line roller", ...oiled("1 drop, both faces greased", "the first bearing that water spoils") }],
-      ["roller", "Line roller", "roller", { acrossMm: -10, restsOn: ["roller-bearing"], heldBy: ["roller-screw"], orientation: "thick end as found", trap: "Thick end wrong: line climbs off it." }],
+      ["roller", "Line roller", "roller", { acrossMm: -10, restsOn: ["roller-bearing"], heldBy: ["roller-screw"], orientation: "thick end as found", asFound: true, trap: "Thick end wrong: line climbs off it." }],
       ["bail-wire", "Bail wire", "bail-wire", { restsOn: ["roller", "bail-arm"], heldBy: ["bail-screw"], orientation: "tabs in their slots" }],
-      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "bail arm", holeDepthMm: 10, orientation: "left loose until the bail is whole; drawn down at once when only the roller was out", ...threadLock }],
+      ["roller-screw", "Roller screw", "roller-screw", { acrossMm: -10, restsOn: ["roller"], hole: "bail arm", holeDepthMm: 10, orientation: "left loose until the bail is whole; drawn down at once when only the roller was out", twoSided: true, ...threadLock }],
       ["bail-screw", "Bail screw", "bail-screw", { acrossMm: 24, restsOn: ["bail-wire"], hole: "far pivot", holeDepthMm: 7, ...threadFilm }],
     ],
     rotor: [
@@ -128,7 +128,7 @@ export const spinningTable: TemplateTable = {
       ["nut-screw", "Nut set screw", "nut-screw", { acrossMm: 8, restsOn: ["rotor-nut"], hole: "rotor, beside the nut", holeDepthMm: 5, ...threadFilm }],
     ],
     handle: [
-      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", oilPort: "at the handle's fold", ...oiled("1 drop at the fold", "it folds in spray") }],
+      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", asFound: true, twoSided: true, oilPort: "at the handle's fold", ...oiled("1 drop at the fold", "it folds in spray") }],
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -52, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
       ["knob", "Handle knob", "knob", { stays: true, acrossMm: -52, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "it spins in spray") }],
       ["handle-cap", "Handle cap", "handle-cap", { restsOn: ["handle"], ...greased("a touch on the thread", "it must come off again") }],
@@ -147,8 +147,8 @@ export const spinningTable: TemplateTable = {
       ["body", "Body", "body", { stays: true, turnsWith: "frame" }],
       ["switch", "Anti-reverse lever", "switch", { acrossMm: -14, restsOn: ["body"] }],
       ["oscillation-gear", "Oscillation gear", "oscillation-gear", { acrossMm: -12, restsOn: ["body"], ...greased("a dab", "it slides in the block") }],
-      ["oscillation-block", "Oscillation block", "oscillation-block", { restsOn: ["oscillation-gear"], orientation: "flat side as found, post in the channel", ...greased("a dab in the channel", "it slides"), trap: "Flat side wrong it rubs the cover." }],
-      ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, passesThrough: ["pinion"], orientation: "flat up", heldBy: ["block-screw"], oilPort: "on the shaft, the spool lifted", ...oiled("a film", "it slides in the pinion") }],
+      ["oscillation-block", "Oscillation block", "oscillation-block", { restsOn: ["oscillation-gear"], orientation: "flat side as found, post in the channel", asFound: true, twoSided: true, ...greased("a dab in the channel", "it slides"), trap: "Flat side wrong it rubs the cover." }],
+      ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, passesThrough: ["pinion"], orientation: "flat up", twoSided: true, heldBy: ["block-screw"], oilPort: "on the shaft, the spool lifted", ...oiled("a film", "it slides in the pinion") }],
       ["block-screw", "Block screw", "block-screw", { acrossMm: 5, restsOn: ["oscillation-block"], hole: "oscillation block", holeDepthMm: 7, ...threadFilm }],
       ["gear-bearing-inner", "Gear bearing, inner", "gear-bearing", { acrossMm: 0, restsOn: ["body"], alongMm: 18, ...oiled("1 drop", "medium oil") }],
       ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["gear-bearing-inner", "oscillation-block", "block-screw"], turnsWith: "gear", ...greased("half round the teeth", "the pinion spreads it") }],
@@ -269,6 +269,7 @@ export const spinningTable: TemplateTable = {
       kind: "gate",
       pullsLine: true,
       words: "The drag runs from free to locked",
+      proves: "drag",
       after: place("drag-knob"),
       lookAt: ["Keyed and eared swapped", "Retaining ring not in its groove"],
     },

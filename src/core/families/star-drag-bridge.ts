@@ -34,7 +34,7 @@ const variants: readonly Variant[] = [
           parts: [["dog-spring", "214", "Dog spring, wire", "dog-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 14 }, "spring steel", 160]],
           put: [
             { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "The dog spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "first, its eye over the screw's hole", trap: "The dog goes over it: under it the spring never snaps home." }] },
-            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "over the spring, screw up through both, then worked round until it snaps", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "over the spring, screw up through both, then worked round until it snaps", twoSided: true, ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
           ],
           reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
           operations: [dogGate],
@@ -46,7 +46,7 @@ const variants: readonly Variant[] = [
         change: {
           parts: [["dog-spring", "214", "Dog spring, in the dog", "dog-coil", { kind: "coil-spring", wireMm: 0.3, outsideMm: 2.4, lengthMm: 6, coils: 7 }, "spring steel", 160]],
           put: [
-            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "It sits inside the dog and does not fly.", cautionSays: "spring", orientation: "inside the dog, lined up with its stud" }] },
+            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "It sits inside the dog and does not fly.", cautionSays: "spring", orientation: "inside the dog, lined up with its stud", twoSided: true }] },
             { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "square nose to the ratchet, its spring on the stud", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
           ],
           reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
@@ -74,8 +74,8 @@ const variants: readonly Variant[] = [
         id: "three",
         name: "three: up, up, down",
         change: {
-          put: [{ after: "tension-lower", assembly: "handle", row: ["tension-middle", "Tension washer, middle", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", turned: true, orientation: "cup up, in the lower one" }] }],
-          reseat: { "tension-upper": { restsOn: ["tension-middle"], orientation: "cup down, facing the two below" } },
+          put: [{ after: "tension-lower", assembly: "handle", row: ["tension-middle", "Tension washer, middle", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", turned: true, orientation: "cup up, in the lower one", twoSided: true }] }],
+          reseat: { "tension-upper": { restsOn: ["tension-middle"], orientation: "cup down, facing the two below", twoSided: true } },
           batches: [["star", "Star and tension washers", "ferrule", "tension-lower", "tension-middle", "tension-upper", "star"]],
         },
       },
@@ -96,7 +96,7 @@ const variants: readonly Variant[] = [
           ],
           put: [
             { after: "tail-plate", assembly: "tail", row: ["sleeve-bearing", "Gear sleeve bearing", "sleeve-bearing", { acrossMm: 10, restsOn: ["tail-plate"], ...oiled("1 drop", "the one that freezes: free spool is fine, the handle is hard"), trap: "Frozen here the reel is hard to turn though free spool is fine." }] },
-            { after: "sleeve-bearing", assembly: "tail", row: ["bearing-clip", "Bearing clip", "bearing-clip", { acrossMm: 10, restsOn: ["sleeve-bearing"], caution: "The clip flies: a finger over it, glasses on.", cautionSays: "spring", orientation: "flat side in first" }] },
+            { after: "sleeve-bearing", assembly: "tail", row: ["bearing-clip", "Bearing clip", "bearing-clip", { acrossMm: 10, restsOn: ["sleeve-bearing"], caution: "The clip flies: a finger over it, glasses on.", cautionSays: "spring", orientation: "flat side in first", twoSided: true }] },
           ],
         },
       },
@@ -117,7 +117,7 @@ const variants: readonly Variant[] = [
           ],
           put: [
             { after: "tail-plate", assembly: "tail", row: ["brake-magnet", "Brake magnet", "magnet", { acrossMm: 6, restsOn: ["tail-plate"], caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws.", cautionSays: "magnet" }] },
-            { after: "brake-magnet", assembly: "tail", row: ["magnet-dial", "Magnet dial", "magnet-dial", { acrossMm: 6, restsOn: ["brake-magnet"], orientation: "as found: note the number" }] },
+            { after: "brake-magnet", assembly: "tail", row: ["magnet-dial", "Magnet dial", "magnet-dial", { acrossMm: 6, restsOn: ["brake-magnet"], orientation: "as found: note the number", asFound: true }] },
           ],
         },
       },
@@ -240,12 +240,12 @@ export const starDragBridgeTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["ferrule", "Stack ferrule", "ferrule", { ridesOn: "gear-sleeve", restsOn: ["keyed-high"], passesThrough: ["head-plate"], turnsWith: "sleeve", hides: true, orientation: "wide end down on the top washer" }],
-      ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-sleeve", restsOn: ["ferrule"], turnsWith: "sleeve", turned: true, orientation: "cup up", trap: "Nested with the upper one it is four times as stiff: the star jumps from loose to locked." }],
-      ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", trap: "The two must face each other, not lie in one another." }],
-      ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
+      ["ferrule", "Stack ferrule", "ferrule", { ridesOn: "gear-sleeve", restsOn: ["keyed-high"], passesThrough: ["head-plate"], turnsWith: "sleeve", hides: true, orientation: "wide end down on the top washer", twoSided: true }],
+      ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-sleeve", restsOn: ["ferrule"], turnsWith: "sleeve", turned: true, orientation: "cup up", twoSided: true, trap: "Nested with the upper one it is four times as stiff: the star jumps from loose to locked." }],
+      ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", twoSided: true, trap: "The two must face each other, not lie in one another." }],
+      ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", twoSided: true, ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
-      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole; the star backed off lets it lift, never pried", trap: "Press the stack down before the nut goes on." }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole; the star backed off lets it lift, never pried", asFound: true, trap: "Press the stack down before the nut goes on." }],
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -62, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
       ["knob", "Handle knob", "knob", { stays: true, acrossMm: -62, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
       ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "water stands here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
@@ -255,7 +255,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "name level with the foot" }],
       ["eccentric", "Eccentric", "eccentric", { acrossMm: -16, restsOn: ["head-plate"], orientation: "stud towards the yoke", ...oiled("1 drop behind it", "grease here gums the lever") }],
       ["eccentric-spring", "Eccentric spring", "eccentric-spring", { acrossMm: -16, restsOn: ["eccentric"], caution: "The eccentric spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "long leg to the plate's rim", trap: "A proud end hooks the jack." }],
-      ["lever", "Free-spool lever", "lever", { acrossMm: -16, passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "up is free" }],
+      ["lever", "Free-spool lever", "lever", { acrossMm: -16, passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "up is free", twoSided: true }],
       ["jack", "Jack", "jack", { acrossMm: -4, restsOn: ["eccentric-spring"], orientation: "hole on the eccentric's stud", ...greased("a dab", "it slides"), trap: "Off its stud the reel will not engage." }],
       ["yoke-spring-front", "Yoke spring, front", "yoke-spring", { acrossMm: 20, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright over its hole, before the yoke is laid on" }],
       ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright over its hole, before the yoke is laid on" }],
@@ -274,7 +274,7 @@ export const starDragBridgeTable: TemplateTable = {
     tail: [
       ["tail-plate", "Tail plate", "tail-plate", { turnsWith: "frame", orientation: "click button to the rear" }],
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
-      ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "one leg each side of the tongue" }],
+      ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "one leg each side of the tongue", twoSided: true }],
       ["click-button", "Click button", "click-button", { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
       ["cap", "Side adjuster cap", "cap", { restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
       ["tail-screw-top", "Tail plate screw, top", "tail-screw", { acrossMm: 26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm }],
@@ -282,10 +282,10 @@ export const starDragBridgeTable: TemplateTable = {
       ["tail-screw-rear", "Tail plate screw, rear", "tail-screw", { acrossMm: -26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 3, rear", holeDepthMm: 12, ...threadFilm }],
     ],
     bridge: [
-      ["bridge", "Bridge", "bridge", { turnsWith: "frame", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "post up", ...greased("a film on the post", "the sleeve turns on it") }],
+      ["bridge", "Bridge", "bridge", { turnsWith: "frame", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "post up", twoSided: true, ...greased("a film on the post", "the sleeve turns on it") }],
       ["gear-sleeve", "Gear sleeve", "gear-sleeve", { stays: true, ridesOn: "bridge", turnsWith: "sleeve", orientation: "flange to the bridge", trap: "It may leave with the spool's shaft: look for it there." }],
       ["sleeve-pin", "Sleeve pin", "sleeve-pin", { stays: true, alongMm: 4, heldBy: ["ratchet"], passesThrough: ["gear-sleeve"], restsOn: ["bridge"], orientation: "flush both ends, threads untouched" }],
-      ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "square to the shaft, steep side of the teeth to the dog", ...oiled("1 drop", "the dog must fall by itself") }],
+      ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "square to the shaft, steep side of the teeth to the dog", twoSided: true, ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }],
       ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }],
       ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], hole: "bridge, top front", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
@@ -295,7 +295,7 @@ export const starDragBridgeTable: TemplateTable = {
     ],
     stack: [
       ["under-gear-washer", "Under-gear washer", "gear-washer", { ridesOn: "gear-sleeve", restsOn: ["ratchet", "dog-spring"], hides: true }],
-      ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-sleeve", restsOn: ["under-gear-washer"], turnsWith: "gear", orientation: "cup up", ...greased("half round the teeth", "it spreads itself; more is squeezed out") }],
+      ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-sleeve", restsOn: ["under-gear-washer"], turnsWith: "gear", orientation: "cup up", twoSided: true, ...greased("half round the teeth", "it spreads itself; more is squeezed out") }],
       ["friction-low", "Friction washer, low", "friction-low", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["main-gear"], orientation: "the one with the larger hole", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start; leave dry if the customer wants most pull" } }],
       ["keyed-low", "Keyed washer, low", "keyed", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-low"], turnsWith: "sleeve", orientation: "flats on the sleeve's flats", trap: "Keyed low and high, the eared one between: swapped, the stack does not slip where it should." }],
       ["friction-mid", "Friction washer, middle", "friction", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["keyed-low"], lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" } }],
@@ -411,6 +411,7 @@ export const starDragBridgeTable: TemplateTable = {
       kind: "gate",
       pullsLine: true,
       words: "The star takes the drag from free to locked over half a turn or more",
+      proves: "drag",
       after: place("star"),
       before: place("handle-spacer"),
       lookAt: [

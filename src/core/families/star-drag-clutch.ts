@@ -63,7 +63,7 @@ export const starDragClutchTable: TemplateTable = {
     stack: reseat(
       reseat(bridge.seats.stack, "main-gear", { restsOn: ["under-gear-washer", "pinion"] }),
       "keyed-high",
-      { orientation: "the thick one, convex side up, flats on the sleeve's flats" },
+      { orientation: "the thick one, convex side up, flats on the sleeve's flats", twoSided: true },
     ),
     handle: [
       ["clutch", "One-way roller clutch", "clutch", { restsOn: ["head-plate"], passesThrough: ["head-plate"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, orientation: "as marked" }],

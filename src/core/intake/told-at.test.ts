@@ -10,22 +10,23 @@ const told = (change: Partial<ToldAtCounter> = {}): ToldAtCounter => ({
   ...change,
 });
 const part = (family: keyof typeof families, role: string) => families[family].parts.find((one) => one.role === role)!;
-const at = (type: Parameters<typeof toldAt>[0]["type"], words: string, of: ToldAtCounter) => toldAt({ type, words }, of).join(" ");
+const at = (type: Parameters<typeof toldAt>[0]["type"], of: ToldAtCounter) => toldAt({ type }, of).join(" ");
 
 describe("what was told at the counter", () => {
   it("comes back at the step that answers it, and at no other", () => {
     const all = told({ dragWish: "dry", handleHole: "long", brakes: "two of six out", conditions: ["missing-screw"] });
-    expect(at(part("star-drag-bridge", "handle"), "Fit Handle", all)).toMatch(/handle hole: long hole/);
-    expect(at(part("baitcaster-low-profile", "brake-block"), "Fit Brake block", all)).toMatch(/two of six out/);
-    expect(at(part("star-drag-bridge", "friction-washer"), "Fit Friction washer", all)).toMatch(/drag dry/);
-    expect(at(null, "The star takes the drag from free to locked", all)).toMatch(/drag dry/);
-    for (const role of ["pinion", "spool", "dog", "plate-screw"]) expect(at(part("star-drag-bridge", role), "Fit it", all), role).toBe("");
+    expect(at(part("star-drag-bridge", "handle"), all)).toMatch(/handle hole: long hole/);
+    expect(at(part("baitcaster-low-profile", "brake-block"), all)).toMatch(/two of six out/);
+    expect(at(part("star-drag-bridge", "friction-washer"), all)).toMatch(/drag dry/);
+    expect(toldAt({ type: null, proves: "drag" }, all).join(" ")).toMatch(/drag dry/);
+    expect(toldAt({ type: null }, all)).toEqual([]);
+    for (const role of ["pinion", "spool", "dog", "plate-screw"]) expect(at(part("star-drag-bridge", role), all), role).toBe("");
     expect(missingScrewTold(all)).toMatch(/which one is not there/);
     expect(toldInAll(all)).toHaveLength(4);
   });
 
   it("says nothing where nothing was said", () => {
-    for (const { parts } of Object.values(families)) for (const type of parts) expect(toldAt({ type, words: "" }, told())).toEqual([]);
+    for (const { parts } of Object.values(families)) for (const type of parts) expect(toldAt({ type }, told())).toEqual([]);
     expect(toldInAll(told())).toEqual([]);
     expect(missingScrewTold(told())).toBeNull();
   });

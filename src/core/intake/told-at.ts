@@ -1,4 +1,4 @@
-import type { PartType } from "@/core/anatomy/types";
+import type { Operation, PartType } from "@/core/anatomy/types";
 import { type ConditionId, type DragWish, dragWishes, type HandleHole, handleHoles } from "@/core/vocabulary/counter-lists";
 
 /** What was said at the counter that a step of the bench answers. */
@@ -14,17 +14,17 @@ const brakeRoles: ReadonlySet<string> = new Set(["brake-block", "brake-hub", "br
 
 /**
  * What was told at the counter and is answered where this part goes in, or where this check is made; empty where nothing was.
- * @param step the part of a fitting step, or the words of a check.
+ * @param step the part of a fitting step, or what a check proves.
  */
 export function toldAt(
-  step: { readonly type: Pick<PartType, "role" | "shape"> | null; readonly words: string },
+  step: { readonly type: Pick<PartType, "role" | "shape"> | null; readonly proves?: Operation["proves"] },
   told: ToldAtCounter,
 ): string[] {
-  const { type, words } = step;
+  const { type, proves } = step;
   const said: string[] = [];
   if (type?.role === "handle" && told.handleHole !== "as-found") said.push(`Customer's handle hole: ${handleHoles[told.handleHole]}.`);
   if (type && brakeRoles.has(type.role) && told.brakes) said.push(`Brakes as they came: ${told.brakes}.`);
-  if ((type?.shape.kind === "friction-washer" || (!type && /drag/i.test(words))) && told.dragWish !== "shop")
+  if ((type?.shape.kind === "friction-washer" || proves === "drag") && told.dragWish !== "shop")
     said.push(`The customer wants the drag ${dragWishes[told.dragWish]}.`);
   return said;
 }

@@ -2,6 +2,8 @@ import { hazards } from "@/core/safety/cautions";
 import type { FamilyId } from "@/core/vocabulary/families";
 import type { TestId } from "@/core/vocabulary/tests";
 
+type Adjuster = "star" | "lever" | "knob";
+
 export interface TestSpec {
   readonly id: TestId;
   readonly name: string;
@@ -10,6 +12,8 @@ export interface TestSpec {
   /** The kept unit of the number; every test can be answered without one. */
   readonly unit: "s" | "N" | "cN·m" | "slips of 20" | "trips of 10" | "mm" | "°" | "dB" | null;
   readonly takesLineRadius: boolean;
+  /** What sets the drag that is pulled against; none of any other test. */
+  readonly adjuster?: Adjuster;
   /** Which way is better: more, less, or neither alone. */
   readonly better: "more" | "less" | "none";
   readonly caution?: string;
@@ -137,11 +141,10 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
   ),
 };
 
-type Adjuster = "star" | "lever" | "knob";
-
 /** The same pulls at the marks of the family's own adjuster. */
 function withAdjuster(spec: TestSpec, adjuster: Adjuster): TestSpec {
-  if (adjuster === "star" || !spec.takesLineRadius) return spec;
+  if (!spec.takesLineRadius) return spec;
+  if (adjuster === "star") return { ...spec, adjuster };
   const marks: Record<"lever" | "knob", Partial<Record<TestId, [name: string, how: string]>>> = {
     lever: {
       "drag-light": ["Drag, lever at a quarter", "Lever a quarter of its way. Draw line straight off the spool, slowly and evenly."],
@@ -155,7 +158,7 @@ function withAdjuster(spec: TestSpec, adjuster: Adjuster): TestSpec {
     },
   };
   const [name, how] = marks[adjuster][spec.id] ?? [spec.name, spec.how];
-  return { ...spec, name, how };
+  return { ...spec, name, how, adjuster };
 }
 
 const drags: readonly TestId[] = ["drag-light", "drag-strike", "drag-full"];

@@ -20,7 +20,7 @@ const buriedAt = (cover: string, changes: Record<string, Partial<SeatState>> = {
   const states = new Map(
     order.map((id, i): [string, SeatState] => [
       id,
-      { seated: i < at, verdict: "ok", renewed: false, orientation: "", foundCount: 1, ...changes[id] },
+      { seated: i < at, verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1, ...changes[id] },
     ]),
   );
   return beforeBuried(anatomy, types, cover, states);
@@ -87,16 +87,31 @@ describe("before a cover hides them", () => {
     const states = new Map(
       order.map((id, i): [string, SeatState] => [
         id,
-        { seated: i < order.indexOf(firstBridgeScrew), verdict: "ok", renewed: false, orientation: "", foundCount: 1 },
+        {
+          seated: i < order.indexOf(firstBridgeScrew),
+          verdict: "ok",
+          renewed: false,
+          found: { orientation: "", lies: null },
+          foundCount: 1,
+        },
       ]),
     );
     expect(beforeBuried(other, new Map([...types, ["wide", wide]]), firstBridgeScrew, states)!.faults.join(" ")).toMatch(/mm too wide/);
   });
 
-  it("doubts a count and a way round that differ from the model, without calling them wrong", () => {
-    const shown = buriedAt("star", { "tension-lower": { foundCount: 2, orientation: "cup down" } })!;
+  it("doubts a count that differs, and says of a washer that lay turned over how it belongs, without calling either wrong", () => {
+    const shown = buriedAt("star", { "tension-lower": { foundCount: 2, found: { orientation: "", lies: "turned" } } })!;
     expect(shown.faults).toEqual([]);
-    expect(shown.doubts).toEqual([expect.stringMatching(/2 lay here/), expect.stringMatching(/“cup down”; it belongs “cup up”/)]);
+    expect(shown.doubts).toEqual([
+      expect.stringMatching(/2 lay here/),
+      expect.stringMatching(/lay turned over when it came off. It belongs “cup up”/),
+    ]);
+  });
+
+  it("doubts nothing because two texts differ: they may say the same", () => {
+    const found = { orientation: "hollow side to the star", lies: null };
+    expect(buriedAt("star", { "tension-lower": { found } })!.doubts).toEqual([]);
+    expect(buriedAt("star", { "tension-lower": { found: { ...found, lies: "as-model" } } })!.doubts).toEqual([]);
   });
 
   it("is asked of every watched part of every family exactly once on the way back", () => {
@@ -111,7 +126,7 @@ describe("before a cover hides them", () => {
         const states = new Map(
           places.map(({ position: seat }): [string, SeatState] => [
             seat!.id,
-            { seated: seated.has(seat!.id), verdict: "ok", renewed: false, orientation: "", foundCount: 1 },
+            { seated: seated.has(seat!.id), verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1 },
           ]),
         );
         for (const row of beforeBuried(machine, kinds, position!.id, states)?.rows ?? [])

@@ -4,7 +4,7 @@ import { type Anatomy, type PartType, type Position, placeOperationId } from "@/
 import { dragStackOf, workingGaps } from "@/core/drag/working-gaps";
 import { orderReasons } from "./build-order";
 import { type WellVerdict, wantsNew } from "./verdicts";
-import { wayRound } from "./way-round";
+import { type Found, wayRound } from "./way-round";
 
 /** What is looked at once more before a cover hides it. */
 const watched: ReadonlySet<PartKind> = new Set(["bearing", "friction-washer", "keyed-washer", "eared-washer", "cupped-washer"]);
@@ -16,8 +16,8 @@ export interface SeatState {
   readonly verdict: WellVerdict;
   /** A new piece lies there. */
   readonly renewed: boolean;
-  /** Orientation as found when it came off, in somebody's words; empty when nobody said. */
-  readonly orientation: string;
+  /** How it lay when it came off. */
+  readonly found: Found;
   readonly foundCount: number;
   /** It stays out on purpose. */
   readonly leftOut?: boolean;
@@ -97,8 +97,10 @@ export function beforeBuried(
     else if (wantsNew(state.verdict) && !state.renewed) faults.push(`${seat.name} was to be replaced, and the old piece lies there.`);
     if (state.foundCount !== 1)
       doubts.push(`${seat.name}: ${state.foundCount} lay here when it was opened, the model has one. Which is right for this reel?`);
-    const { goesBack, lay } = wayRound(seat, state.orientation);
-    if (lay) doubts.push(`${seat.name} lay “${lay}”; it belongs “${goesBack}”.`);
+    // By a value alone: words that differ may say the same.
+    const { goesBack, turnedOver } = wayRound(seat, state.found);
+    if (turnedOver)
+      doubts.push(`${seat.name} lay turned over when it came off. It belongs ${goesBack ? `“${goesBack}”` : "as it is drawn"}: lay it so.`);
   }
   const names = new Set(seats.flatMap((seat) => [seat.name, types.get(seat.partTypeId)?.name ?? seat.name]));
   faults.push(...fitFaults(anatomy, types).filter((fault) => [...names].some((name) => fault.includes(name))));
@@ -122,7 +124,7 @@ export function beforeBuried(
     rows: seats.map((seat) => ({
       positionId: seat.id,
       name: seat.name,
-      lies: wayRound(seat, states.get(seat.id)!.orientation).goesBack,
+      lies: wayRound(seat, states.get(seat.id)!.found).goesBack,
       seated: states.get(seat.id)!.seated,
     })),
     faults,

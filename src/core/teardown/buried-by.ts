@@ -16,7 +16,7 @@ const statesOf = (steps: readonly BuriedStep[]): ReadonlyMap<string, SeatState> 
                 seated: one.state === "done",
                 verdict: one.well.verdict,
                 renewed: one.well.renewed,
-                orientation: one.well.orientation,
+                found: one.well,
                 foundCount: one.well.foundCount,
                 leftOut: one.well.leftOutReason !== null,
               },

@@ -1,57 +1,49 @@
 import { describe, expect, it } from "vitest";
 import { everyBuild } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
-import { beforeBuried } from "./before-buried";
-import { wayRound } from "./way-round";
+import { nothingFound, wayRound } from "./way-round";
 
 const seats = familyIds.flatMap((family) =>
-  everyBuild(family).flatMap(({ name, template }) => template.anatomy.positions.map((position) => ({ family, name, position, template }))),
+  everyBuild(family).flatMap(({ name, template }) =>
+    template.anatomy.positions.map((position) => ({ where: `${family} ${name}`, position })),
+  ),
 );
+const written = { orientation: "the other way up", lies: null } as const;
 
 describe("which way round a part goes back", () => {
   it("is the model's in every seat of every build, whatever was found; what was found stands beside it", () => {
     let ruled = 0;
-    for (const { family, name, position } of seats) {
+    for (const { where, position } of seats) {
       const model = position.orientation ?? "";
-      const found = "the other way up";
-      const { goesBack, lay } = wayRound(position, found);
-      const leftToReel = !model || /as found|the customer had|the way it sat/.test(model);
-      const where = `${family} ${name} ${position.name}`;
-      if (leftToReel) {
-        expect(goesBack, where).toContain(found);
-        expect(lay, where).toBe("");
+      const { goesBack, lay } = wayRound(position, written);
+      if (position.asFound || !model) {
+        expect(goesBack, `${where} ${position.name}`).toContain(written.orientation);
+        expect(lay).toBe("");
       } else {
         ruled++;
-        expect(goesBack, where).toBe(model);
-        expect(lay, where).toBe(found);
+        expect([goesBack, lay], `${where} ${position.name}`).toEqual([model, written.orientation]);
       }
-      expect(wayRound(position, "")).toEqual({ goesBack: model, lay: "" });
-      expect(wayRound(position, model)).toEqual({ goesBack: model, lay: "" });
+      expect(wayRound(position, nothingFound)).toEqual({ goesBack: model, lay: "", turnedOver: false });
+      expect(wayRound(position, { orientation: model, lies: "as-model" })).toEqual({ goesBack: model, lay: "", turnedOver: false });
     }
     expect(ruled).toBeGreaterThan(100);
   });
 
-  it("doubts nothing that was found in a seat which the model leaves to the reel", () => {
-    for (const { position, template } of seats) {
-      const type = template.parts.find(({ id }) => id === position.partTypeId)!;
-      const watched = ["bearing", "friction-washer", "keyed-washer", "eared-washer", "cupped-washer"].includes(type.shape.kind);
-      if (!watched) continue;
-      const state = { seated: true, verdict: "ok" as const, renewed: false, orientation: "thick end to the plate", foundCount: 1 };
-      for (const orientation of ["thick end as found", "cup up"]) {
-        const positions = template.anatomy.positions.map((one) => (one.id === position.id ? { ...one, orientation } : one));
-        const anatomy = { ...template.anatomy, positions };
-        for (const cover of positions) {
-          const look = beforeBuried(
-            anatomy,
-            new Map(template.parts.map((part) => [part.id, part])),
-            cover.id,
-            new Map([[position.id, state]]),
-          );
-          const doubted = look?.doubts.some((words) => words.includes("thick end to the plate")) ?? false;
-          if (look) expect(doubted).toBe(orientation === "cup up");
-        }
-      }
-      break; // one seat of a kind is enough: the rule knows no seat
+  it("catches by a value what lay turned over, in every seat that the model rules, and lays it so where the reel decides", () => {
+    for (const { where, position } of seats) {
+      const { goesBack, turnedOver } = wayRound(position, { orientation: "", lies: "turned" });
+      expect(turnedOver, `${where} ${position.name}`).toBe(!position.asFound);
+      if (position.asFound) expect(goesBack).toContain("turned over, as it lay");
+      else expect(goesBack).toBe(position.orientation ?? "");
+    }
+  });
+
+  it("says as a value what each family's words say: left to the reel, or with two sides", () => {
+    for (const { where, position } of seats) {
+      const words = position.orientation ?? "";
+      expect(position.asFound === true, `${where} ${position.name}: ${words}`).toBe(/as found|the customer had|the way it sat/.test(words));
+      if (/\bcup (up|down)|convex side|lip outward|curved end/.test(words))
+        expect(position.twoSided, `${where} ${position.name}`).toBe(true);
     }
   });
 });

@@ -1,25 +1,42 @@
 import type { Position } from "@/core/anatomy/types";
 
-/** A model's words for a seat whose way round is the reel's own: "thick end as found". */
-const asFound = /\bas (found|it came|it sat)\b|the way it sat|the customer had/i;
+/** How a part lay when it came off, against how its model draws it; null where nobody said. */
+export const lieIds = ["as-model", "turned"] as const;
+export type Lies = (typeof lieIds)[number];
+
+/** What was seen of a part as it came off. */
+export interface Found {
+  /** In somebody's words; empty when nobody said. */
+  readonly orientation: string;
+  readonly lies: Lies | null;
+}
+
+/** Nobody said how it lay. */
+export const nothingFound: Found = { orientation: "", lies: null };
 
 export interface WayRound {
   /** How the part goes back. */
   readonly goesBack: string;
-  /** How it lay when that was another way than it goes back: evidence of an earlier hand or of wear, never an instruction. */
+  /** What was written of how it lay when that is another way than it goes back: evidence of an earlier hand or of wear, never an instruction. */
   readonly lay: string;
+  /** It lay turned over, and goes back the model's way: caught, by a value and not by words. */
+  readonly turnedOver: boolean;
 }
 
+const turnedWords = "turned over, as it lay";
+
 /**
- * How a part goes back. The model is the rule; how it was found decides only where the model says nothing, or says "as found".
- * @param found what somebody noted of it as it came off; empty when nobody said.
+ * How a part goes back. The model is the rule; how it was found decides only where the model says nothing, or leaves it to the reel.
  */
-export function wayRound(position: Pick<Position, "orientation">, found: string): WayRound {
+export function wayRound(position: Pick<Position, "orientation" | "asFound">, { orientation, lies }: Found): WayRound {
   const model = position.orientation ?? "";
-  const said = found.trim();
-  if (!said || said === model) return { goesBack: model, lay: "" };
-  if (!model) return { goesBack: said, lay: "" };
-  // The model leaves it to the reel: what was found stands beside its words.
-  if (asFound.test(model)) return { goesBack: `${model}: ${said}`, lay: "" };
-  return { goesBack: model, lay: said };
+  const said = orientation.trim();
+  if (position.asFound) {
+    const found = [lies === "turned" ? turnedWords : "", said === model ? "" : said].filter(Boolean).join(", ");
+    return { goesBack: found && model ? `${model}: ${found}` : found || model, lay: "", turnedOver: false };
+  }
+  const turnedOver = lies === "turned";
+  if (!said || said === model) return { goesBack: model, lay: "", turnedOver };
+  if (!model) return { goesBack: said, lay: "", turnedOver };
+  return { goesBack: model, lay: said, turnedOver };
 }

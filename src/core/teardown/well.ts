@@ -1,5 +1,6 @@
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import type { WellVerdict } from "./verdicts";
+import type { Lies } from "./way-round";
 
 /** A well of the tray: the part that came off a seat, and what was seen of it. */
 export interface Well {
@@ -12,6 +13,8 @@ export interface Well {
   /** As found: the hole a screw sat in, the way of a thread, how many like ones lay here. */
   readonly hole: string;
   readonly thread: "right" | "left" | null;
+  /** How it lay when it came off, against how its model draws it; null where nobody said. */
+  readonly lies: Lies | null;
   readonly foundCount: number;
   readonly photoHash: string | null;
   readonly takenAt: string;

@@ -1,4 +1,4 @@
-import type { Batch } from "@/core/anatomy/types";
+import { type Batch, seatOfPlacing } from "@/core/anatomy/types";
 import type { Observation } from "@/core/proving/observation";
 import { withSteps } from "@/core/teardown/act-of-steps";
 import { buildOrder } from "@/core/teardown/build-order";
@@ -71,7 +71,7 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
   const unit = unopenedUnit(db, job, version);
   const sealStays = new Set(
     order.value.steps.flatMap(({ operation: { id, kind, after } }) =>
-      kind === "lubricate" && after.length > 0 && after.every((before) => unit.has(before.replace(/^place-/, ""))) ? [id] : [],
+      kind === "lubricate" && after.length > 0 && after.every((before) => unit.has(seatOfPlacing(before) ?? before)) ? [id] : [],
     ),
   );
   const steps = order.value.steps.map((step) => ({
@@ -237,7 +237,8 @@ export function undoStep(ctx: Context, jobId: number, operationId: string): { op
   if (!rows.length) throw new Refusal("not-done", "There is nothing to undo on this step.");
   for (const id of rows) {
     ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
-    if (id.startsWith("place-")) takeInAfterAll(ctx, jobId, id.slice("place-".length));
+    const seat = seatOfPlacing(id);
+    if (seat !== null) takeInAfterAll(ctx, jobId, seat);
     writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: id });
   }
   return { operationIds: rows };
@@ -272,7 +273,8 @@ export function openAgain(ctx: Context, jobId: number, operationId: string, gate
   if (gateId !== null && build.failedGate?.operation.id === gateId) open.add(gateId);
   for (const id of open) {
     db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
-    if (id.startsWith("place-")) takeInAfterAll(ctx, jobId, id.slice("place-".length));
+    const seat = seatOfPlacing(id);
+    if (seat !== null) takeInAfterAll(ctx, jobId, seat);
     writeJournal(
       ctx,
       "step-undone",

@@ -30,11 +30,12 @@ export const extrasOfModel = (db: Db, modelId: string): { readonly words: string
   }));
 };
 
-export function addExtraPiece(ctx: Context, jobId: number, words: string): number {
+/** @param well it came off with, where it was taken in one press with what is drawn: an undo of that press takes it back as well. */
+export function addExtraPiece(ctx: Context, jobId: number, words: string, well: number | null = null): number {
   const job = getOpenJob(ctx.db, jobId);
   const { lastInsertRowid } = ctx.db
-    .prepare("INSERT INTO extra_piece (job_id, words, at) VALUES (?, ?, ?)")
-    .run(job.id, words.trim(), ctx.now);
+    .prepare("INSERT INTO extra_piece (job_id, words, well, at) VALUES (?, ?, ?, ?)")
+    .run(job.id, words.trim(), well, ctx.now);
   writeJournal(ctx, "extra-piece", { jobId, reelId: job.reel.id }, {});
   return Number(lastInsertRowid);
 }

@@ -95,12 +95,14 @@ describe("what a model is told by its jobs", () => {
 
 describe("what hands find and do beyond the drawing", () => {
   it("takes one screw more than drawn off with its ring, and the undo takes it back", () => {
-    const at = shop.ctx.now;
-    takeParts(shop.ctx, id, ["head-screw-top", "head-screw-front", "head-screw-rear"]);
-    addExtraPiece(shop.ctx, id, "1 more than drawn: Head plate screws");
-    expect(listExtraPieces(shop.db, id)).toHaveLength(1);
-    putBack({ ...shop.ctx, now: at }, id);
-    expect(listExtraPieces(shop.db, id)).toEqual([]);
+    addExtraPiece(shop.ctx, id, "2 more than drawn, said by hand");
+    takeParts(shop.ctx, id, ["head-screw-top", "head-screw-front", "head-screw-rear"], new Set(), 1);
+    expect(listExtraPieces(shop.db, id).map(({ words }) => words)).toEqual([
+      "2 more than drawn, said by hand",
+      expect.stringMatching(/^1 more than drawn: Head .*screw/),
+    ]);
+    putBack(shop.ctx, id);
+    expect(listExtraPieces(shop.db, id).map(({ words }) => words)).toEqual(["2 more than drawn, said by hand"]);
   });
 
   it("keeps a measure, a repeat or an amount with its step, through to the report", () => {

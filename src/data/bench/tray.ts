@@ -1,7 +1,8 @@
 import { lastWell } from "@/core/acts/strip/put-back";
-import { freshWells, notThere } from "@/core/acts/strip/take-parts";
+import { freshWells, moreThanDrawn, notThere } from "@/core/acts/strip/take-parts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
+import type { Lies } from "@/core/teardown/way-round";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -12,6 +13,7 @@ import { requireConsent } from "@/data/quote/quotes";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";
+import { addExtraPiece } from "./extra-pieces";
 import { wantForVerdict } from "./fit-part";
 import { expectedOff, openingOf, settleOpening, stripGuideOf } from "./opening";
 
@@ -23,7 +25,7 @@ export function listWells(db: Db, jobId: number): Well[] {
   const rows = db
     .prepare(
       `SELECT tray_well.well, tray_well.position_id, tray_well.instance_id, tray_well.verdict, tray_well.orientation, tray_well.note,
-              tray_well.hole, tray_well.thread, tray_well.found_count, tray_well.place, tray_well.dressed, tray_well.cleaned_at,
+              tray_well.hole, tray_well.thread, tray_well.lies, tray_well.found_count, tray_well.place, tray_well.dressed, tray_well.cleaned_at,
               tray_well.clean_as, tray_well.cleaned_how,
               tray_well.row_version,
               (SELECT soak_id FROM soak_part WHERE soak_part.job_id = tray_well.job_id
@@ -47,6 +49,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     note: string;
     hole: string;
     thread: "right" | "left" | null;
+    lies: Lies | null;
     found_count: number;
     place: number;
     dressed: string;
@@ -71,6 +74,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     note: row.note,
     hole: row.hole,
     thread: row.thread,
+    lies: row.lies,
     foundCount: row.found_count,
     place: row.place,
     dressed: row.dressed,
@@ -99,7 +103,7 @@ export const takePart = (ctx: Context, jobId: number, positionId: string): { wel
 
 /**
  * Takes parts off in one act of the hands: into the next well, in their order.
- * @param absent those of them that were not there: their places are empty, and what is missing is wanted.
+ * @param absent those of them that were not there: their places are empty, and what is missing is wanted. @param more so many more than drawn lay there.
  * @returns the well. @throws Refusal when one of them lies in the tray already, has no such seat, or the customer has not said yes; then none of
  * them moved.
  */
@@ -108,6 +112,7 @@ export function takeParts(
   jobId: number,
   positionIds: readonly string[],
   absent: ReadonlySet<string> = new Set(),
+  more = 0,
 ): { well: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
@@ -139,6 +144,11 @@ export function takeParts(
   }
   advanceStation(ctx, job, "strip");
   for (const positionId of positionIds) if (absent.has(positionId)) noteWell(ctx, jobId, positionId, notThere);
+  if (more > 0) {
+    const { batches } = openingOf(db, job);
+    const batch = batches.find((one) => positionIds.length > 1 && positionIds.every((id) => one.positionIds.includes(id)));
+    addExtraPiece(ctx, jobId, moreThanDrawn(more, batch?.name ?? seats.get(positionIds[0]!)!.name), fresh[0]!.well);
+  }
   return { well: fresh[0]!.well };
 }
 
@@ -210,7 +220,7 @@ export function putBack(ctx: Context, jobId: number, expected?: readonly string[
       station: "clean",
     });
   // What came off with it beyond the drawing goes back with it.
-  db.prepare("DELETE FROM extra_piece WHERE job_id = ? AND at = ? AND words LIKE '%more than drawn%'").run(jobId, last[0]!.takenAt);
+  db.prepare("DELETE FROM extra_piece WHERE job_id = ? AND well = ?").run(jobId, last[0]!.well);
   for (const { positionId, well, verdict, renewed } of last) {
     // What a verdict wanted goes with it.
     if (wantsNew(verdict) && !renewed) setForeseen(ctx, jobId, positionId, false);
@@ -226,6 +236,8 @@ export interface WellNote {
   readonly note: string;
   readonly hole?: string;
   readonly thread?: "right" | "left" | null;
+  /** How it lay, against how its model draws it; null where nobody says. */
+  readonly lies?: Lies | null;
   readonly foundCount?: number;
   /** How it was dressed by hand. */
   readonly dressed?: string;
@@ -252,7 +264,7 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
   if (note.seen !== undefined && note.seen !== well.rowVersion)
     throw new Refusal("changed-elsewhere", "This part was noted in another window meanwhile. Reload to see it, then note yours again.");
   db.prepare(
-    `UPDATE tray_well SET verdict = ?, dressed = ?, orientation = ?, note = ?, hole = ?, thread = ?, found_count = ?, row_version = row_version + 1
+    `UPDATE tray_well SET verdict = ?, dressed = ?, orientation = ?, note = ?, hole = ?, thread = ?, lies = ?, found_count = ?, row_version = row_version + 1
      WHERE job_id = ? AND position_id = ?`,
   ).run(
     note.verdict,
@@ -261,6 +273,7 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
     note.note,
     note.hole ?? well.hole,
     note.thread === undefined ? well.thread : note.thread,
+    note.lies === undefined ? well.lies : note.lies,
     note.foundCount ?? well.foundCount,
     jobId,
     positionId,

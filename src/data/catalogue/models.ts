@@ -1,6 +1,7 @@
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
 import type { Draft } from "@/core/anatomy/draft";
+import { actFromWords, seatFromWords } from "@/core/anatomy/read-older";
 import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, anatomySchema, assemblySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
 import { seenValue } from "@/core/seen";
@@ -249,7 +250,7 @@ function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boole
       .all(id) as PositionRow[]
   ).map((row) =>
     positionSchema.parse({
-      ...(JSON.parse(row.seat) as object),
+      ...seatFromWords(JSON.parse(row.seat) as object),
       id: row.id,
       assemblyId: row.assembly_id,
       ordinal: row.ordinal,
@@ -265,7 +266,11 @@ function readVersion(db: Db, id: number): FrozenVersion & { readonly used: boole
       act: string;
     }[]
   ).map((row) =>
-    operationSchema.parse({ ...(JSON.parse(row.act) as object), id: row.id, kind: row.kind, positionId: row.position_id ?? undefined }),
+    operationSchema.parse({
+      ...actFromWords({ ...(JSON.parse(row.act) as object), kind: row.kind }),
+      id: row.id,
+      positionId: row.position_id ?? undefined,
+    }),
   );
   return {
     used: version.used === 1,

@@ -1,4 +1,4 @@
-import { type FinishedWork, type FittedPiece, type LeavingReading, type Watch, watches } from "@/core/drift/watches";
+import { type FinishedWork, type FittedPiece, type LeavingReading, type Watch, washerFaults, watches } from "@/core/drift/watches";
 import { dayNumber, minuteOf } from "@/data/promise/past";
 import type { Db } from "@/data/store/database";
 import { keptAnswer } from "@/data/store/kept-answers";
@@ -13,7 +13,7 @@ function fittedPieces(db: Db, today: number): FittedPiece[] {
     .prepare(
       `SELECT instance.fitted_job_id AS jobId, job.reel_id AS reelId, job.closed_at AS closed, json_extract(job.intake, '$.water') AS water,
          json_extract(job.intake, '$.tripsPerYear') AS trips, min(purchase_order.supplier_id) AS source
-       FROM instance JOIN part_type ON part_type.id = instance.part_type_id AND part_type.role LIKE 'friction-washer%'
+       FROM instance JOIN part_type ON part_type.id = instance.part_type_id AND part_type.shape ->> 'kind' = 'friction-washer'
        JOIN job ON job.id = instance.fitted_job_id
        JOIN need ON need.job_id = job.id AND need.part_type_id = instance.part_type_id AND need.order_line_id IS NOT NULL
        JOIN order_line ON order_line.id = need.order_line_id JOIN purchase_order ON purchase_order.id = order_line.order_id
@@ -21,11 +21,11 @@ function fittedPieces(db: Db, today: number): FittedPiece[] {
     )
     .all() as { jobId: number; reelId: number; closed: string; water: string; trips: number; source: string }[];
   const later = db.prepare(
-    `SELECT job.opened_at AS came, EXISTS (SELECT 1 FROM job_fault WHERE job_fault.job_id = job.id AND fault_id LIKE 'drag-%') AS worn
+    `SELECT job.opened_at AS came, EXISTS (SELECT 1 FROM job_fault WHERE job_fault.job_id = job.id AND fault_id IN (SELECT value FROM json_each(?))) AS worn
        FROM job WHERE reel_id = ? AND id > ? ORDER BY id`,
   );
   return rows.map(({ jobId, reelId, closed, water, trips, source }) => {
-    const visits = later.all(reelId, jobId) as { came: string; worn: 0 | 1 }[];
+    const visits = later.all(JSON.stringify(washerFaults), reelId, jobId) as { came: string; worn: 0 | 1 }[];
     const end = visits.find(({ worn }) => worn === 1);
     const seen = visits.at(-1)?.came ?? closed;
     const fittedOn = dayOf(closed);

@@ -6,6 +6,7 @@ import type { SpringRow } from "@/core/drag/spring-row";
 import { dragStackOf } from "@/core/drag/working-gaps";
 import { phaseAt } from "@/core/intake/job-kinds";
 import type { Phase } from "@/core/proving/observation";
+import { nothingFound } from "@/core/teardown/way-round";
 import { type GaugeFigure, keepFigures } from "@/data/bench/measures";
 import { listWells } from "@/data/bench/tray";
 import { findPartTypes } from "@/data/catalogue/part-types";
@@ -32,7 +33,7 @@ export interface DragOfReel {
 export function dragOfReel(db: Db, job: Job): DragOfReel {
   const version = machineOf(db, job);
   const typeOf = (partTypeId: string) => version.partTypes.get(partTypeId);
-  const lay = new Map(listWells(db, job.id).map((well) => [well.positionId, well.refitted ? "" : well.orientation]));
+  const lay = new Map(listWells(db, job.id).map((well) => [well.positionId, well.refitted ? nothingFound : well]));
   const assembly = version.anatomy.assemblies.find(({ id }) => dragStackOf(version.anatomy, version.partTypes, id).length);
   const stack = assembly ? dragStackOf(version.anatomy, version.partTypes, assembly.id) : [];
   const springs = version.anatomy.positions
@@ -58,7 +59,7 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
       const type = typeOf(seat.partTypeId)!;
       if (type.shape.kind !== "cupped-washer") return [];
       const { outsideMm, insideMm, thicknessMm, coneHeightMm } = type.shape;
-      const said = lay.get(seat.id) ?? "";
+      const said = lay.get(seat.id)?.orientation ?? "";
       const material = type.material in moduli ? (type.material as SpringMaterial) : "spring steel";
       return [
         {
@@ -66,7 +67,7 @@ export function dragOfReel(db: Db, job: Job): DragOfReel {
           disc: { outsideMm, insideMm, thicknessMm, coneHeightMm, platedModulusMpa: platedModulus(material) },
           material,
           // As it was found until it is back, where somebody said so; else as the model has it.
-          up: /cup (up|down)/.test(said) ? /cup up/.test(said) : seat.turned,
+          up: lay.get(seat.id)?.lies === "turned" ? !seat.turned : seat.turned,
           lay: said,
         },
       ];

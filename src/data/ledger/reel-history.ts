@@ -22,8 +22,8 @@ import { lastServed } from "./served";
 
 /** What is due next on a reel by component, each counted from when it was served here last; what never was is not among it. */
 export function dueOfReel(db: Db, reelId: number, after: (fromIso: string, months: number) => string) {
-  return lastServed(db, reelId).flatMap(({ id, component, what, months, because, byOwner, job }) =>
-    job?.closedAt ? [{ id, component, what, on: after(job.closedAt, months), because, byOwner }] : [],
+  return lastServed(db, reelId).flatMap(({ id, component, what, months, because, byOwner, reels, job }) =>
+    job?.closedAt ? [{ id, component, what, on: after(job.closedAt, months), because, byOwner, reels }] : [],
   );
 }
 

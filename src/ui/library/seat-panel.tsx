@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import type { SeatChange } from "@/core/anatomy/draft";
 import { type PartShape, shapeSchema, sizeLabel, wordSizes } from "@/core/anatomy/shapes";
+import { hasTwoSides } from "@/core/anatomy/two-sides";
 import {
   type Anatomy,
   members,
@@ -69,7 +70,7 @@ export function SeatPanel({ anatomy, position, type, onSeat, onPart, leaf, onLea
         onChoose={(name) => onLeaf(name as SeatLeafName)}
       >
         {leaf === "Part" && <PartLeaf type={type} onPart={onPart} />}
-        {leaf === "Seat" && <SeatLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
+        {leaf === "Seat" && <SeatLeaf anatomy={anatomy} position={position} type={type} onSeat={onSeat} />}
         {leaf === "Order" && <OrderLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
         {leaf === "Care" && <CareLeaf position={position} onSeat={onSeat} />}
       </TabRail>
@@ -219,7 +220,7 @@ function NumberField({
 
 type LeafProps = Pick<Props, "anatomy" | "position" | "onSeat">;
 
-function SeatLeaf({ anatomy, position, onSeat }: LeafProps) {
+function SeatLeaf({ anatomy, position, type, onSeat }: LeafProps & Pick<Props, "type">) {
   const take = seatTaker(position, onSeat);
   return (
     <div className="grid grid-cols-2 gap-x-2 gap-y-1">
@@ -258,6 +259,8 @@ function SeatLeaf({ anatomy, position, onSeat }: LeafProps) {
       <NumberField label="Depth of the hole, mm" value={position.holeDepthMm} onLeave={(holeDepthMm) => take({ holeDepthMm })} />
       <NumberField label="Start order" value={position.startOrder} onLeave={(startOrder) => take({ startOrder })} />
       <NumberField label="Catches every, degrees" value={position.indexDeg} onLeave={(indexDeg) => take({ indexDeg })} />
+      <Tick label="Lies as found" on={position.asFound ?? false} onChange={(asFound) => take({ asFound })} />
+      <Tick label="Two unlike sides" on={hasTwoSides(position, type)} onChange={(twoSided) => take({ twoSided })} />
       <Tick label="Passes through" on={position.through ?? false} onChange={(on) => take({ through: on || undefined })} />
       <Tick label="Strips easily" on={position.stripsEasily ?? false} onChange={(on) => take({ stripsEasily: on || undefined })} />
       <Tick label="Hides or clings" on={position.hides} onChange={(hides) => take({ hides })} />

@@ -18,6 +18,7 @@ const justOff = {
   dressed: "",
   note: "",
   thread: null,
+  lies: null,
   foundCount: 1,
   photoHash: null,
   takenAt: "",

@@ -11,11 +11,18 @@ export const takeParts = defineAct({
     jobId,
     positionIds: seats,
     absent: z.array(z.string().max(60)).max(60).default([]),
-    more: z.string().trim().max(160).default(""),
+    /** So many more lay there than the model has. A press of before this was a number says it in words. */
+    more: z.preprocess(
+      (said) => (typeof said === "string" ? Number.parseInt(said, 10) || 0 : said),
+      z.number().int().min(0).max(20).default(0),
+    ),
   }),
   journals: ["part-off"],
   answer: answers<{ readonly well: number }>(),
 });
+
+/** What is said of pieces beyond the drawing. @param name of the part, or of what hands take as one. */
+export const moreThanDrawn = (pieces: number, name: string): string => `${pieces} more than drawn: ${name}`;
 
 /** What stands at a part that was not there when its place was opened. */
 export const notThere = { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 } as const;

@@ -1,7 +1,7 @@
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import type { StepAtBuild } from "@/core/teardown/step";
-import { wayRound } from "@/core/teardown/way-round";
+import { nothingFound, wayRound } from "@/core/teardown/way-round";
 import { Glyph } from "@/ui/glyphs/glyph";
 
 interface Props {
@@ -30,7 +30,7 @@ export function ActRows({ steps, partTypes, onAlone }: Props) {
               {placing && (
                 <span className="block">
                   {[
-                    wayRound(position, well?.orientation ?? "").goesBack,
+                    wayRound(position, well ?? nothingFound).goesBack,
                     position.hole,
                     position.tightness && `tighten ${position.tightness}`,
                     well?.renewed && "the new piece",

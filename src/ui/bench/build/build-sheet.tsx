@@ -142,7 +142,7 @@ export function BuildSheet(props: Props) {
     ...new Set(
       acting.flatMap(({ operation, position }) =>
         toldAt(
-          { type: operation.kind === "place" && position ? partTypes[position.partTypeId]! : null, words: operation.words },
+          { type: operation.kind === "place" && position ? partTypes[position.partTypeId]! : null, proves: operation.proves },
           props.told,
         ),
       ),

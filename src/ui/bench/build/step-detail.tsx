@@ -7,7 +7,7 @@ import { seenValue } from "@/core/seen";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { RingScrew } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
-import { wayRound } from "@/core/teardown/way-round";
+import { nothingFound, wayRound } from "@/core/teardown/way-round";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
@@ -42,7 +42,7 @@ const ruledByWords = {
 /** All that is known of one step: how the part lies, where it goes, what goes on it, what goes wrong here; of a check where to look when it fails. */
 export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted, covered, onOpen }: Props) {
   const isGate = step.operation.kind === "gate";
-  const way = wayRound(step.position ?? {}, step.well?.orientation ?? "");
+  const way = wayRound(step.position ?? {}, step.well ?? nothingFound);
   return (
     <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
       <div>
@@ -95,11 +95,12 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
       </div>
       {step.position && step.operation.kind === "place" && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
-          {(way.goesBack || way.lay) && (
+          {(way.goesBack || way.lay || way.turnedOver) && (
             <>
               <dt className="text-note">Orientation</dt>
               <dd>
-                <strong>{way.goesBack}</strong>
+                <strong>{way.goesBack || "as drawn"}</strong>
+                {way.turnedOver && <span className="block font-semibold">It lay turned over when it came off: lay it as drawn.</span>}
                 {way.lay && <span className="block text-note">It lay “{way.lay}” when it came off.</span>}
               </dd>
             </>

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { lotBoard } from "@/core/acts/lot/board";
 import type { LotNeed } from "@/core/lots/lot-need";
+import { testSpec } from "@/core/proving/protocol";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
@@ -80,7 +81,7 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
       testId: testing.id,
       verdict,
       value: null,
-      lineRadiusMm: testing.id.startsWith("drag") ? lineRadiusMm : null,
+      lineRadiusMm: testSpec(testing.id).takesLineRadius ? lineRadiusMm : null,
       instrument: "by hand" as const,
       simulated: false,
       trace: null,

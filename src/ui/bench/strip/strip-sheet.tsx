@@ -103,7 +103,7 @@ export function TraySheet(props: Props) {
         jobId: head.jobId,
         positionIds: act.positionIds,
         ...(gone.length ? { absent: gone } : {}),
-        ...(more ? { more: `${more} more than drawn: ${words}` } : {}),
+        ...(more ? { more } : {}),
       },
       `${words} off`,
     );

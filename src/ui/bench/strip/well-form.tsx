@@ -1,15 +1,18 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import { threadOf } from "@/core/anatomy/thread";
+import { hasTwoSides } from "@/core/anatomy/two-sides";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { wearSignsOf } from "@/core/cleaning/methods";
 import { dressings, type WellVerdict, wellVerdictWords } from "@/core/teardown/verdicts";
+import { type Lies, lieIds } from "@/core/teardown/way-round";
 import type { Well } from "@/core/teardown/well";
 import type { Choice } from "@/core/ways/ways";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
+import { Glyph } from "@/ui/glyphs/glyph";
 
 interface Props {
   readonly head: BenchHead;
@@ -62,6 +65,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
           note: typed("note"),
           hole: typed("hole", shown.hole),
           thread: (typed("thread") as "right" | "left" | "") || null,
+          lies: (typed("lies") as Lies | "") || null,
           foundCount: Number(data.get("foundCount") ?? shown.foundCount),
           dressed: typed("dressed"),
           // A part that has just come off is at its first state whatever the page has of it.
@@ -115,6 +119,28 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
                 onChange={() => form.current?.requestSubmit()}
               />
               {how}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {hasTwoSides(position, type) && (
+        <fieldset className="grid grid-cols-2 gap-1">
+          <legend className="text-note font-normal">How it lay</legend>
+          {lieIds.map((id) => (
+            <label
+              key={id}
+              className="flex min-h-9 cursor-pointer items-center gap-2 border border-brass px-2 text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
+            >
+              <input
+                type="radio"
+                name="lies"
+                value={id}
+                defaultChecked={shown.lies === id}
+                className="h-4 min-h-0 w-4 accent-ink"
+                onChange={() => form.current?.requestSubmit()}
+              />
+              <Glyph type={type} turned={id === "as-model" ? position.turned : !position.turned} widthPx={64} heightPx={36} />
+              {id === "as-model" ? "as drawn" : "turned over"}
             </label>
           ))}
         </fieldset>

@@ -148,7 +148,7 @@ export function TestRows(props: Props) {
     turnTo(null);
   };
 
-  const byLever = tests.some(({ id, name }) => id === "drag-full" && /lever/i.test(name));
+  const byLever = tests.some(({ adjuster }) => adjuster === "lever");
   /** A reading as it stands on the rail: pulls at the model's own line radius, as the record has them. */
   const onRail = (test: TestSpec, one: Observation | undefined) => {
     if (!one || one.value === null) return null;

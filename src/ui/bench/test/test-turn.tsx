@@ -62,7 +62,7 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
             {sayMeasure(dragAdvice(lineBreaksN, "usual").mostN, "N", force)}.
           </p>
         )}
-        {test.id.startsWith("drag") && (
+        {test.takesLineRadius && (
           <Link className="act-link inline-flex min-h-6 items-center" href={`/gauges/drag?job=${head.tag}`}>
             Target drag
           </Link>

@@ -103,10 +103,10 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             words: dateWords(job.openedAt),
             open: job.closedAt === null,
           }))}
-          due={due.map(({ id, on, component, because }) => ({
+          due={due.map(({ id, on, component, reels }) => ({
             id,
             on,
-            words: `${component} ${dateWords(on)} (${because.startsWith("from") ? because.split(":")[0] : "rule of thumb"})`,
+            words: `${component} ${dateWords(on)} (${reels ? `from ${reels} such reels` : "rule of thumb"})`,
           }))}
         />
       )}

@@ -151,6 +151,10 @@ const rows = [
 ] as const satisfies readonly FindingRow[];
 
 /** A finding of the table, or one a shop added. */
+/** What a shop added to the common knowledge by itself has an id of this kind. */
+const ofShop = "shop-";
+export const isShopsOwn = (id: string): id is `shop-${string}` => id.startsWith(ofShop);
+
 export type FindingId = (typeof rows)[number][0] | `shop-${string}`;
 
 export interface FindingSpec {

@@ -1,3 +1,4 @@
+import { isShopsOwn } from "@/core/diagnosis/finding-table";
 import type { ReelSection } from "./isolation";
 import { commonKnowledge, type Knowledge, type ShopStrength } from "./knowledge";
 import type { Strength } from "./strength-table";
@@ -37,7 +38,7 @@ export function faultsWithSigns({ faults, findings, links }: Knowledge, said: re
     section,
     tellBy,
     remedy: `${remedy.words} (${remedy.minutes} min)`,
-    own: id.startsWith("shop-"),
+    own: isShopsOwn(id),
     links: [
       ...links.filter(({ fault }) => fault === id).map(({ finding, strength, note }) => ({ finding, strength, note })),
       ...said

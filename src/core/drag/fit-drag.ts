@@ -84,7 +84,7 @@ export function fitDrag(
     const squeezed = squeezeAt(squeeze, pull.setting);
     return squeezed > 0 ? [{ ...pull, squeezed }] : [];
   });
-  if (!on.length) throw new RangeError(`fitDrag: no pull was taken with the ${"lever" in squeeze ? "lever past free spool" : "star on"}`);
+  if (!on.length) throw new RangeError(`no pull was taken with the ${"lever" in squeeze ? "lever past free spool" : "star on"}`);
   const looked = stack.map(({ mu, known }) => mu !== null && known !== true);
   /** Sum of μ·r over the gaps, mm, were this the coefficient looked for. */
   const radii = (mu: number) =>
@@ -92,10 +92,10 @@ export function fitDrag(
       stack.map((element, i) => (looked[i] ? { ...element, mu } : element)),
       model,
     ).reduce((sum, { muRadiusMm }) => sum + muRadiusMm, 0);
-  if (!(radii(1) > 0)) throw new RangeError("fitDrag: this stack slips nowhere: no two neighbours are fixed to different members");
+  if (!(radii(1) > 0)) throw new RangeError("this stack slips nowhere: no two neighbours are fixed to different members");
   // What slips at a small coefficient is the one that is looked for, if any is.
   if (!(radii(0.02) > radii(0.01)))
-    throw new RangeError("fitDrag: every coefficient is known, or another face slips first: there is none to be found");
+    throw new RangeError("every coefficient is known, or another face slips first: there is none to be found");
   const behind = path.ratio * path.efficiency;
   const sd = on.map(({ pullN, lineRadiusMm }) => Math.hypot(scaleShare * pullN, scaleStepN) * lineRadiusMm * behind);
   const y = on.map((pull, i) => stackTorqueOf(pull, path) / sd[i]!);

@@ -10,6 +10,9 @@ const tightnessOf = ({ shape }: PartType): Tightness | undefined => {
   return shape.threadMm <= 2 ? "finger" : "snug";
 };
 
+/** Nuts with six flats: a lock catches at each. */
+const hexagonal: ReadonlySet<string> = new Set(["handle-nut", "rotor-nut"]);
+
 /** The order in which screws of one plate are started: outermost, the one farthest from it, then what lies between. */
 function startOrders(seats: readonly Position[]): Map<string, number> {
   const left = [...seats].sort((a, b) => b.acrossMm - a.acrossMm);
@@ -47,7 +50,7 @@ export function withLedgerDefaults(positions: readonly Position[], parts: Readon
       ...(tightness ? { tightness } : {}),
       ...(startOrder ? { startOrder } : {}),
       ...(seat.lubricant && drops ? { lubricant: { ...seat.lubricant, drops: seat.lubricant.drops ?? Number(drops) } } : {}),
-      ...(part.shape.kind === "nut" && /^(handle|rotor)-nut$/.test(part.role) && seat.indexDeg === undefined ? { indexDeg: 60 } : {}),
+      ...(part.shape.kind === "nut" && hexagonal.has(part.role) && seat.indexDeg === undefined ? { indexDeg: 60 } : {}),
       ...(part.shape.kind === "screw" && seat.holeDepthMm === undefined && !seat.through && !seat.verify.includes("hole")
         ? { verify: [...seat.verify, "hole" as const] }
         : {}),

@@ -26,3 +26,6 @@ export const familyWords: Record<FamilyId, string> = {
   spincast: "spincast, closed face",
   centrepin: "centrepin",
 };
+
+/** Reels that cast under a brake that somebody set. */
+export const hasCastBrakes = (family: FamilyId): boolean => family === "baitcaster-low-profile" || family === "baitcaster-round";

@@ -1,6 +1,7 @@
 import { checkKnowledge } from "@/core/diagnosis/check-knowledge";
 import type { Fault } from "@/core/diagnosis/fault";
 import type { FindingId } from "@/core/diagnosis/finding-table";
+import { isShopsOwn } from "@/core/diagnosis/finding-table";
 import {
   commonKnowledge,
   type Knowledge,
@@ -47,7 +48,7 @@ export function faultNamer(db: Db): (id: string) => Fault | null {
   let own: ReadonlyMap<string, Fault> | null = null;
   return (id) => {
     const known = commonById.get(id);
-    if (known || !id.startsWith("shop-")) return known ?? null;
+    if (known || !isShopsOwn(id)) return known ?? null;
     own ??= new Map(knowledgeOf(db).faults.map((fault) => [fault.id, fault]));
     return own.get(id) ?? null;
   };

@@ -1,3 +1,4 @@
+import { seatOfPlacing } from "@/core/anatomy/types";
 import { type JournalNames, journalSentence } from "@/core/journal/journal-sentence";
 import { testSpec } from "@/core/proving/protocol";
 import type { TestId } from "@/core/vocabulary/tests";
@@ -70,8 +71,8 @@ function sentencesOf(db: Db, entries: readonly JournalEntry[]): JournalLine[] {
       seat,
       // A step every seat has was never written down with the model.
       step: (id) => {
-        const placed = /^place-(.*)$/.exec(String(id))?.[1];
-        return steps.get(`${entry.jobId} ${String(id)}`) || (placed === undefined ? "a step" : `Fit ${seat(placed)}`);
+        const placed = seatOfPlacing(String(id));
+        return steps.get(`${entry.jobId} ${String(id)}`) || (placed === null ? "a step" : `Fit ${seat(placed)}`);
       },
       assembly: (id) => assemblies.get(`${entry.jobId} ${String(id)}`) ?? "an assembly",
       part,

@@ -5,6 +5,7 @@ import { type Grade, grades } from "@/core/interchange/interchange";
 import type { Supplier } from "@/core/ordering/book";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import type { LeadTime } from "@/core/ordering/lead-time";
+import { donorPart } from "@/core/ordering/plan/donor-id";
 import type { Demand, LeftOver, OrderProblem, PlanJob, PlanOffer } from "@/core/ordering/plan/problem";
 import { chanceAtMost, lawOfUse, usedWithin } from "@/core/ordering/stock-level";
 import { mayGoOn } from "@/core/quote/consent";
@@ -205,7 +206,6 @@ export function orderSituation(db: Db, today: string): OrderSituation {
     }
   }
   const donorWanted = new Set(wantsOf.flatMap(({ accepted }) => accepted.flatMap(({ partId, donor }) => (donor ? [partId] : []))));
-  const donorPart = (partId: string) => `donor|${partId}`;
   for (const partId of donorWanted)
     for (const piece of donors.get(partId) ?? []) {
       here[`donor|${piece.id}`] = `${piece.drawer ? `drawer ${piece.drawer}, ` : ""}off ${piece.origin}`;

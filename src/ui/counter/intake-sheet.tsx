@@ -15,7 +15,7 @@ import {
   hands,
   lives,
 } from "@/core/vocabulary/counter-lists";
-import { familyWords } from "@/core/vocabulary/families";
+import { familyWords, hasCastBrakes } from "@/core/vocabulary/families";
 import { waterWords } from "@/core/vocabulary/use";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
@@ -202,7 +202,7 @@ export function IntakeSheet({ currency, today, promise, opening }: Props) {
               <SelectField label="Drag" options={dragWishes} register={register("dragWish")} error={error("dragWish")} />
               <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
             </div>
-            {family.startsWith("baitcaster") && (
+            {hasCastBrakes(family) && (
               <Field label="Brake setting as found (goes back so)" error={error("brakes")}>
                 {(field) => <input {...field} {...register("brakes")} placeholder="blocks in, dial" autoComplete="off" />}
               </Field>

@@ -102,7 +102,7 @@ export function MeasuredPanel({ elements, names, model, squeeze, taken, path, ra
         verdict: `${says}: ${because}.`,
       };
     } catch (error) {
-      refused = error instanceof RangeError ? error.message.replace(/^fitDrag: /, "") : "These pulls do not fit together.";
+      refused = error instanceof RangeError ? error.message : "These pulls do not fit together.";
     }
   }
   const told = JSON.stringify(figure);

@@ -1,4 +1,5 @@
 import { readPage } from "@/app/server/reading";
+import { isShopsOwn } from "@/core/diagnosis/finding-table";
 import { faultsWithSigns } from "@/core/diagnosis/knowledge-page";
 import { knowledgeFaults, knowledgeOf, listStrengths } from "@/data/diagnosis/knowledge";
 import { KnowledgeSheet } from "@/ui/shop/knowledge-sheet";
@@ -12,7 +13,7 @@ export default async function KnowledgePage() {
   return (
     <KnowledgeSheet
       faults={faultsWithSigns(knowledge, listStrengths(db))}
-      findings={knowledge.findings.map(({ id, name, area }) => ({ id, name, area, own: id.startsWith("shop-") }))}
+      findings={knowledge.findings.map(({ id, name, area }) => ({ id, name, area, own: isShopsOwn(id) }))}
       loose={knowledgeFaults(db)}
     />
   );

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useMemo } from "react";
 import { formatMinor } from "@/core/money/money";
 import { costOfPlan } from "@/core/ordering/plan/cost";
+import { cataloguePart } from "@/core/ordering/plan/donor-id";
 import { freePostOf, servingsOf } from "@/core/ordering/plan/explain-plan";
 import { useAct } from "@/ui/act/use-act";
 import { Key, MainKey } from "@/ui/controls/keys";
@@ -21,7 +22,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
   const nameOf = (id: string) => props.suppliers.find((one) => one.id === id)?.name ?? id;
   const offers = useMemo(() => new Map(problem.offers.map((one) => [one.id, one])), [problem]);
   const partOf = (offerId: string) => {
-    const type = props.parts[(offers.get(offerId)?.partId ?? "").replace(/^donor\|/, "")];
+    const type = props.parts[cataloguePart(offers.get(offerId)?.partId ?? "")];
     return type ? `${type.number} ${type.name}` : offerId;
   };
   const told = useMemo(() => (plan ? servingsOf(problem, plan) : { servings: [], left: [] }), [problem, plan]);

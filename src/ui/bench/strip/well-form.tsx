@@ -139,7 +139,9 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
                 className="h-4 min-h-0 w-4 accent-ink"
                 onChange={() => form.current?.requestSubmit()}
               />
-              <Glyph type={type} turned={id === "as-model" ? position.turned : !position.turned} widthPx={64} heightPx={36} />
+              <span className="bg-sheet">
+                <Glyph type={type} turned={id === "as-model" ? position.turned : !position.turned} widthPx={44} heightPx={36} />
+              </span>
               {id === "as-model" ? "as drawn" : "turned over"}
             </label>
           ))}

@@ -1,4 +1,4 @@
-import { dayMinutes } from "@/core/promise/calendar";
+import { minutesPerDay } from "@/core/day/day";
 import type { PastJob } from "@/core/promise/past";
 import type { Calendar } from "./calendar";
 import type { Seeded } from "./seeded";
@@ -26,7 +26,7 @@ const kindOf = ({ kind, depth }: WorldVisit): string => (depth ? `${kind}/${dept
 export function bareHands(random: Seeded, calendar: Calendar): Hands & { readonly past: () => PastJob[] } {
   const jobs: Written[] = [];
   const wanted: number[] = [];
-  const at = (day: number, minute: number) => day * dayMinutes + minute;
+  const at = (day: number, minute: number) => day * minutesPerDay + minute;
   return {
     take: (day, minute, visits) =>
       visits.map((visit) => {

@@ -2,6 +2,7 @@ import { DateTime } from "luxon";
 import Link from "next/link";
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
+import { daysPassed } from "@/core/day/day";
 import { fetchAfterDays } from "@/core/hand-back/hand-back";
 import { hangTags } from "@/core/schedule/hang-tags";
 import { unitsOfRack } from "@/core/schedule/lots-on-rack";
@@ -29,7 +30,7 @@ const readable = { shortestMinutes: 60, seenMinutes: 40 };
 
 /** "3 days": how long ago; empty under a day. */
 function sinceWords(since: string, now: string): string {
-  const days = Math.floor((Date.parse(now) - Date.parse(since)) / 86_400_000);
+  const days = Math.floor(daysPassed(since, now));
   return days < 1 ? "" : days === 1 ? "1 day" : `${days} days`;
 }
 

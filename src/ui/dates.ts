@@ -1,4 +1,5 @@
 import { DateTime } from "luxon";
+import { addMonths } from "@/core/day/day";
 import { spokenLocale } from "@/core/vocabulary/locales";
 
 const said = (iso: string, as: Intl.DateTimeFormatOptions): string => DateTime.fromISO(iso).setLocale(spokenLocale()).toLocaleString(as);
@@ -14,7 +15,4 @@ export const instantWords = (iso: string): string => said(iso, { ...day, year: "
 export const dateWords = (iso: string): string => said(iso, { ...day, year: "numeric" });
 
 /** The ISO day a number of months after a day or instant; a share of a month is days. */
-export const monthsAfter = (fromIso: string, months: number): string =>
-  DateTime.fromISO(fromIso)
-    .plus({ months: Math.floor(months), days: Math.round((months % 1) * 30) })
-    .toISODate()!;
+export const monthsAfter = (fromIso: string, months: number): string => addMonths(DateTime.fromISO(fromIso).toISODate()!, months);

@@ -1,6 +1,7 @@
 import { linkOf } from "@/app/server/public-address";
 import { deskOf, sendMailOf } from "@/app/server/send-mail";
 import type { quoteActs } from "@/core/acts/quote/acts";
+import { addMinutes, minutesPerDay } from "@/core/day/day";
 import { askingDays, readCodes, saidYes } from "@/core/quote/asking";
 import { answerAsking, ask, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
 import { setWay } from "@/data/bench/ways";
@@ -42,7 +43,7 @@ export const quoteRuns: RunsOf<typeof quoteActs> = {
           "no-mail",
           "This shop sends no mail: print the letter, or name a mail server when Zorbek is started (ZORBEK_SMTP).",
         );
-      const until = new Date(Date.parse(ctx.now) + askingDays * 86_400_000).toISOString();
+      const until = addMinutes(ctx.now, askingDays * minutesPerDay);
       mailAsking(ctx, id, link === null ? null : linkOf(link), dateWords(openAskingOf(ctx.db, id, ctx.now)?.expiresAt ?? until));
     },
     afterwards: sendMailOf,

@@ -1,3 +1,4 @@
+import { msPerHour } from "@/core/day/day";
 import "server-only";
 import { spawn } from "node:child_process";
 import { join } from "node:path";
@@ -5,7 +6,7 @@ import { type BackupWhy, backedUpOn } from "@/data/store/backup";
 import { dataDirectory } from "@/data/store/database";
 
 const holder = globalThis as typeof globalThis & { zorbekBackups?: NodeJS.Timeout };
-const hour = 3_600_000;
+const hour = msPerHour;
 
 /** Looks every hour whether today has its copy, and has one made by a program of its own: copying and looking it over holds no page up. @param eachHour done before it. */
 export function backUpDaily(eachHour: () => void): void {

@@ -4,6 +4,7 @@ import { lanAddresses } from "@/app/server/lan";
 import { whoAsks } from "@/app/server/person";
 import { readPage } from "@/app/server/reading";
 import { chooseHere } from "@/app/sign-in/actions";
+import { daysPassed } from "@/core/day/day";
 import { instruments } from "@/core/proving/read-trace";
 import { seenSettings } from "@/core/shop/settings";
 import { listShutDays } from "@/data/shop/opening";
@@ -27,7 +28,7 @@ export const metadata = { title: "Shop" };
 /** The copies as they are shown, and how old the newest is. */
 function shownBackups() {
   const copies = listBackups(dataDirectory());
-  const days = copies[0] ? (Date.now() - Date.parse(copies[0].at)) / 86_400_000 : null;
+  const days = copies[0] ? daysPassed(copies[0].at, new Date().toISOString()) : null;
   return {
     copies: copies.map(({ name, at, bytes }) => ({ name, words: `${instantWords(at)}, ${(bytes / 1024 ** 2).toFixed(1)} MB` })),
     age:

@@ -1,5 +1,6 @@
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
+import { addDays } from "@/core/day/day";
 import { quickPlan } from "@/core/ordering/plan/quick-plan";
 import { isNoLongerMade, otherWays, wordsForOwner } from "@/data/parts/no-longer-made";
 import { getShopSettings } from "@/data/shop/settings";
@@ -18,7 +19,7 @@ export default async function StoresPage() {
   const db = await readPage("stores");
   const day = today();
   const { problem, needs, bins, parts, suppliers, here, slotDays } = orderSituation(db, day);
-  const ahead = (days: number) => new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+  const ahead = (days: number) => addDays(day, days);
   return (
     <StoresSheet
       plan={{

@@ -1,3 +1,4 @@
+import { msPerMinute } from "@/core/day/day";
 import { median } from "@/core/quantile";
 import type { Station } from "@/core/vocabulary/job-kinds";
 /** One press at a job, with the station it was made at. */
@@ -31,7 +32,7 @@ export function stationMinutes(
   let last: (typeof sorted)[number] | null = null;
   for (const press of sorted) {
     if (press.station !== null) {
-      const gap = last?.station === press.station ? (press.atMs - last.atMs) / 60_000 : 0;
+      const gap = last?.station === press.station ? (press.atMs - last.atMs) / msPerMinute : 0;
       minutes.set(press.station, (minutes.get(press.station) ?? 0) + Math.min(gap, idleMinutes));
     }
     last = press;

@@ -1,3 +1,4 @@
+import { daysPerMonth, daysPerYear, yearsOf } from "@/core/day/day";
 import { groupBy } from "@/core/group-by";
 import { median } from "@/core/quantile";
 import { fitLives, type LifeFit } from "@/core/survival/weibull";
@@ -50,7 +51,6 @@ export interface Watch {
   readonly jobIds: readonly number[];
 }
 
-const monthDays = 30.44;
 /** A change of so many times is looked for, and a fall of readings by so many standard deviations. */
 const ratio = 2;
 const shift = 0.8;
@@ -73,7 +73,7 @@ interface Streams {
 /** The chance that has run up by so many trips, as an expected count. */
 const hazard = ({ median, shape }: LifeFit, trips: number): number => Math.LN2 * (Math.max(0, trips) / median) ** shape;
 
-const monthOf = (day: number, first: number): number => Math.floor((day - first) / monthDays);
+const monthOf = (day: number, first: number): number => Math.floor((day - first) / daysPerMonth);
 
 /** The share of a usual life that counts as its youth. */
 const youth = 0.4;
@@ -98,7 +98,7 @@ function lawsOf(pieces: readonly FittedPiece[]): ReadonlyMap<string, LifeFit> {
     ]),
   );
 }
-const tripsOf = ({ tripsPerYear, fittedOn }: FittedPiece, day: number): number => ((day - fittedOn) / 365.25) * tripsPerYear;
+const tripsOf = ({ tripsPerYear, fittedOn }: FittedPiece, day: number): number => yearsOf(day - fittedOn) * tripsPerYear;
 
 function supplierWatches(pieces: readonly FittedPiece[], today: number, streams: number): Watch[] {
   if (!pieces.length) return [];
@@ -109,11 +109,11 @@ function supplierWatches(pieces: readonly FittedPiece[], today: number, streams:
     const own = months.get(whole.source)!;
     const law = laws.get(whole.water)!;
     // Only its youth tells of early wear: what ends in its time would water it down.
-    const youthEnds = whole.fittedOn + ((youth * law.median) / whole.tripsPerYear) * 365.25;
+    const youthEnds = whole.fittedOn + ((youth * law.median) / whole.tripsPerYear) * daysPerYear;
     const piece = whole.until <= youthEnds ? whole : { ...whole, until: youthEnds, ended: false };
     for (let month = monthOf(piece.fittedOn, first); month <= Math.min(own.length - 1, monthOf(piece.until, first)); month++) {
-      const from = Math.max(piece.fittedOn, first + month * monthDays);
-      const to = Math.min(piece.until, first + (month + 1) * monthDays);
+      const from = Math.max(piece.fittedOn, first + month * daysPerMonth);
+      const to = Math.min(piece.until, first + (month + 1) * daysPerMonth);
       if (to > from) own[month]!.risk += hazard(law, tripsOf(piece, to)) - hazard(law, tripsOf(piece, from));
     }
     if (piece.ended) own[Math.min(own.length - 1, monthOf(piece.until, first))]!.seen++;
@@ -158,7 +158,8 @@ function shareWatches(
       {
         kind,
         id,
-        alarm: alarmAt < 0 ? null : { on: Math.round(first + (alarmAt + 1) * monthDays), since: Math.round(first + sinceAt * monthDays) },
+        alarm:
+          alarmAt < 0 ? null : { on: Math.round(first + (alarmAt + 1) * daysPerMonth), since: Math.round(first + sinceAt * daysPerMonth) },
         seen: told.reduce((sum, step) => sum + step.own, 0),
         expected: told.reduce((sum, step) => sum + step.all * step.share, 0),
         jobIds: jobs.map(({ jobId }) => jobId),
@@ -190,7 +191,7 @@ function modelWatches(readings: readonly LeavingReading[], streams: number): Wat
   const apart = byModel.flatMap(([, changes]) => changes.map(({ change }) => Math.abs(change)));
   const spread = apart.length ? Math.max(1e-6, 1.4826 * median(apart)) : 1;
   return byModel.map(([model, changes]): Watch => {
-    const perMonth = Math.max(0.05, (changes.length * monthDays) / Math.max(monthDays, changes.at(-1)!.on - changes[0]!.on));
+    const perMonth = Math.max(0.05, (changes.length * daysPerMonth) / Math.max(daysPerMonth, changes.at(-1)!.on - changes[0]!.on));
     const { alarmAt, sinceAt } = watchFalls(
       // What lies far out (another scale, a slip of the hand) counts as four at most.
       changes.map(({ change }) => Math.max(-4, Math.min(4, change / spread))),

@@ -9,15 +9,14 @@ export interface GlanceVisit {
 const ordinals = ["First", "Second", "Third", "Fourth", "Fifth", "Sixth", "Seventh", "Eighth", "Ninth", "Tenth"];
 const small = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
 const count = (n: number) => small[n] ?? String(n);
-const dayMs = 86_400_000;
 
 /** How long ago, to the roundness of talk. @param days whole days, 0 or more. */
 export function agoWords(days: number): string {
   const say = (n: number, unit: string) => `${n === 1 ? "a" : count(n)} ${unit}${n === 1 ? "" : "s"} ago`;
   if (days < 14) return days < 2 ? "just now" : say(Math.round(days), "day");
   if (days < 60) return say(Math.round(days / 7), "week");
-  if (days < 540) return days >= 350 && days < 400 ? "a year ago" : say(Math.round(days / 30.44), "month");
-  return say(Math.round(days / 365.25), "year");
+  if (days < 540) return days >= 350 && days < 400 ? "a year ago" : say(Math.round(monthsOf(days)), "month");
+  return say(Math.round(yearsOf(days)), "year");
 }
 
 /** Which readings are watched over the years, and how their fall or rise is said. */
@@ -45,7 +44,7 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
     }
   for (const [part, on] of [...latest].sort(([, a], [, b]) => b.localeCompare(a)).slice(0, 4)) {
     const often = times.get(part)!;
-    const days = Math.max(0, Math.round((Date.parse(today) - Date.parse(on.slice(0, 10))) / dayMs));
+    const days = Math.max(0, daysBetween(on, today));
     said.push(`${part} renewed ${agoWords(days)}${often > 1 ? `, ${count(often)} times in all` : ""}.`);
   }
   for (const { test, worse, name, unit } of watched) {
@@ -59,4 +58,5 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
   return said;
 }
 
+import { daysBetween, monthsOf, yearsOf } from "@/core/day/day";
 import type { TestId } from "@/core/vocabulary/tests";

@@ -1,3 +1,4 @@
+import { daysBetween } from "@/core/day/day";
 import { type BasisPoints, roundHalfAwayFromZero } from "@/core/money/money";
 
 export const paidHows = { cash: "cash", card: "card", transfer: "transfer", deposit: "deposit" } as const;
@@ -58,7 +59,7 @@ export type Age = (typeof ages)[number];
 
 /** @param due and today ISO days. */
 export function ageOf(due: string, today: string): Age {
-  const days = Math.round((Date.parse(today) - Date.parse(due)) / 86_400_000);
+  const days = daysBetween(due, today);
   return days <= 0 ? ages[0] : days <= 30 ? ages[1] : days <= 60 ? ages[2] : days <= 90 ? ages[3] : ages[4];
 }
 

@@ -1,5 +1,5 @@
+import { minutesPerDay } from "@/core/day/day";
 import { dayFor, foretellOne } from "./bench-simulation";
-import { dayMinutes } from "./calendar";
 import { learn, middleStay, type PastJob, workedWeek } from "./past";
 import { benchJob, stageAt } from "./standing";
 
@@ -78,14 +78,14 @@ const workedByDay = new WeakMap<readonly PastJob[], { readonly from: number; rea
 function minutesByDay(jobs: readonly PastJob[]) {
   const known = workedByDay.get(jobs);
   if (known) return known;
-  const from = jobs.length ? Math.floor(jobs[0]!.came / dayMinutes) : 0;
+  const from = jobs.length ? Math.floor(jobs[0]!.came / minutesPerDay) : 0;
   const minutes: (number | null)[] = [];
   const add = (day: number, more: number) => {
     if (day < from || !Number.isFinite(day)) return;
     while (minutes.length <= day - from) minutes.push(null);
     minutes[day - from] = (minutes[day - from] ?? 0) + more;
   };
-  const dayOf = (at: number) => Math.floor(at / dayMinutes);
+  const dayOf = (at: number) => Math.floor(at / minutesPerDay);
   for (const job of jobs) {
     for (const [at, part] of [
       [job.looked, "look"],
@@ -114,8 +114,8 @@ function workedDays({ jobs, shut }: ShopPast, before: number, back: number): (nu
 
 /** Jobs a day at this time of the years before, or lately where there were none. */
 export function comingPerDay(came: readonly number[], today: number, days: number): number[] {
-  const first = came.length ? Math.floor(came[0]! / dayMinutes) : today;
-  const count = (from: number, to: number) => came.filter((at) => at >= from * dayMinutes && at < to * dayMinutes).length;
+  const first = came.length ? Math.floor(came[0]! / minutesPerDay) : today;
+  const count = (from: number, to: number) => came.filter((at) => at >= from * minutesPerDay && at < to * minutesPerDay).length;
   const years = Math.min(3, Math.floor((today - first) / 365));
   const since = Math.min(60, Math.max(7, today - first));
   const lately = count(today - since, today) / since;
@@ -129,9 +129,9 @@ export function comingPerDay(came: readonly number[], today: number, days: numbe
 
 /** The bench as it stood at an instant of the past, with what was known by then: what is asked for there is one job's day. */
 export function benchAt(past: ShopPast, at: number) {
-  const today = Math.floor(at / dayMinutes);
+  const today = Math.floor(at / minutesPerDay);
   const done = past.jobs.filter(({ ready }) => ready !== null && ready < at).slice(-600);
-  const first = past.jobs.length ? Math.floor(past.jobs[0]!.came / dayMinutes) : today;
+  const first = past.jobs.length ? Math.floor(past.jobs[0]!.came / minutesPerDay) : today;
   const back = Math.min(365, today - first);
   const firstWeekday = (((today - back) % 7) + 7) % 7;
   const week = workedWeek(workedDays(past, today, Math.max(0, back)), past.rules, firstWeekday);
@@ -166,13 +166,13 @@ export function benchAt(past: ShopPast, at: number) {
 export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, goesOn = () => true }: BacktestOptions): Judged[] {
   const inOrder = [...past.jobs].sort((a, b) => a.came - b.came || a.id - b.id);
   const sorted = { ...past, jobs: inOrder };
-  let judged = inOrder.filter(({ came, ready }) => came >= fromDay * dayMinutes && ready !== null);
+  let judged = inOrder.filter(({ came, ready }) => came >= fromDay * minutesPerDay && ready !== null);
   if (most !== undefined) judged = judged.slice(-most);
   const out: Judged[] = [];
   let standing = { day: Number.NaN, at: null as ReturnType<typeof benchAt> | null };
   for (const [n, job] of judged.entries()) {
     if (!goesOn(n / judged.length)) break;
-    const day = Math.floor(job.came / dayMinutes);
+    const day = Math.floor(job.came / minutesPerDay);
     // The morning's knowledge serves the day; who came since stands beside.
     if (standing.day !== day) standing = { day, at: benchAt(sorted, job.came) };
     const { learned, done, bench, today } = standing.at!;
@@ -190,7 +190,7 @@ export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, go
       ],
     );
     // It comes in the middle of the day: what is left of it counts.
-    const now = job.came - today * dayMinutes;
+    const now = job.came - today * minutesPerDay;
     const whole = bench(jobs);
     const told = foretellOne(
       { ...whole, jobs: whole.jobs.map((one) => ({ ...one, from: Math.max(now, one.from) })) },
@@ -198,9 +198,9 @@ export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, go
       seed + job.id,
       runs,
     );
-    const took = Math.floor(job.ready! / dayMinutes) - day;
+    const took = Math.floor(job.ready! / minutesPerDay) - day;
     const said: Said = { days: keptChances.map((chance) => Math.min(horizon, dayFor(told, chance))) };
-    const known = out.filter((one) => one.came / dayMinutes + one.took < today);
+    const known = out.filter((one) => one.came / minutesPerDay + one.took < today);
     const ask = chanceToAsk(known, wanted);
     out.push({
       id: job.id,

@@ -1,10 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { minutesPerDay } from "@/core/day/day";
 import { type BenchJob, chanceBy, dayFor, foretell, runBench } from "./bench-simulation";
-import { dayMinutes, minutesOn, type WorkDays, workedUntil, worksFrom } from "./calendar";
+import { minutesOn, type WorkDays, workedUntil, worksFrom } from "./calendar";
 import { type Duration, drawAt, durationOf, meanOf, wrightShare } from "./draws";
 
 /** Somebody who never sleeps. */
-const always: WorkDays = { from: 0, minutes: Array(7).fill(dayMinutes) };
+const always: WorkDays = { from: 0, minutes: Array(7).fill(minutesPerDay) };
 const sixHours: WorkDays = { from: 540, minutes: [360, 360, 360, 360, 360, 0, 0] };
 
 /** Mean time spent waiting for hands by jobs that come as a Poisson stream, first come first served. */
@@ -53,9 +54,9 @@ describe("hours of a bench", () => {
   it("end in the evening and go on the next morning, over days nobody works", () => {
     expect(worksFrom(sixHours, 0)).toBe(540);
     expect(workedUntil(sixHours, 540, 360)).toBe(900);
-    expect(workedUntil(sixHours, 540, 361)).toBe(dayMinutes + 541);
+    expect(workedUntil(sixHours, 540, 361)).toBe(minutesPerDay + 541);
     // Friday evening: Monday morning, and the weeks go on.
-    expect(workedUntil(sixHours, 4 * dayMinutes + 880, 30)).toBe(7 * dayMinutes + 550);
+    expect(workedUntil(sixHours, 4 * minutesPerDay + 880, 30)).toBe(7 * minutesPerDay + 550);
     expect(minutesOn(sixHours, 13)).toBe(0);
     expect(worksFrom({ from: 0, minutes: [0] }, 0)).toBe(Number.POSITIVE_INFINITY);
   });
@@ -99,13 +100,13 @@ describe("what is foretold of jobs", () => {
     const done = runBench(
       {
         people: [sixHours],
-        jobs: [job(1, 2, [work(60)]), job(2, 1, [work(60), wait(60), work(30)]), job(3, 3, [wait(2 * dayMinutes), work(10)])],
+        jobs: [job(1, 2, [work(60)]), job(2, 1, [work(60), wait(60), work(30)]), job(3, 3, [wait(2 * minutesPerDay), work(10)])],
       },
       1,
       0,
     );
     // 9:00 the second, at 10:00 the first while it soaks, at 11:00 the second again.
-    expect([...done]).toEqual([660, 690, 2 * dayMinutes + 550]);
+    expect([...done]).toEqual([660, 690, 2 * minutesPerDay + 550]);
   });
 
   it("goes quicker reel by reel in a lot, and twice as fast with two", () => {
@@ -134,7 +135,7 @@ describe("what is foretold of jobs", () => {
   it("holds as often as it says where the world is as it thinks: days at 8 in 10, counted over other worlds", () => {
     const steps: BenchJob["steps"] = [
       { kind: "work", minutes: { law: "lognormal", median: 90, spread: 0.5 } },
-      { kind: "wait", minutes: { law: "lognormal", median: 3 * dayMinutes, spread: 0.5 } },
+      { kind: "wait", minutes: { law: "lognormal", median: 3 * minutesPerDay, spread: 0.5 } },
       { kind: "work", minutes: { law: "lognormal", median: 60, spread: 0.4 } },
     ];
     const bench = {
@@ -151,7 +152,7 @@ describe("what is foretold of jobs", () => {
     const worlds = 200;
     for (let world = 0; world < worlds; world++) {
       const done = runBench(bench, 99, world);
-      held += promised.filter((day, j) => Math.floor(done[j]! / dayMinutes) <= day).length;
+      held += promised.filter((day, j) => Math.floor(done[j]! / minutesPerDay) <= day).length;
     }
     // Days are whole: at 8 in 10 at least eight of ten hold, and not many more.
     expect(held / worlds / promised.length).toBeGreaterThan(0.77);

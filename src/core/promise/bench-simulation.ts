@@ -1,4 +1,5 @@
-import { dayMinutes, type WorkDays, withoutSpells, workedUntil, worksFrom } from "./calendar";
+import { minutesPerDay } from "@/core/day/day";
+import { type WorkDays, withoutSpells, workedUntil, worksFrom } from "./calendar";
 import { type Duration, drawAt, durationOf, wrightShare } from "./draws";
 
 /** A piece of a job that hands do, or a time it waits by itself: in a bath, for a parcel, for an answer. */
@@ -66,18 +67,18 @@ function comingJobs({ perDay, steps, promisedAfterDays }: JobsToCome, seed: numb
   const jobs: BenchJob[] = [];
   let at = 0;
   for (let i = 0; i < 20_000; i++) {
-    const day = Math.floor(at / dayMinutes);
+    const day = Math.floor(at / minutesPerDay);
     if (day >= perDay.length) break;
     const rate = perDay[day]!;
     // Where none comes on a day the next one is looked at.
-    const gap = rate > 0 ? (-Math.log(drawAt(seed, run, laterKeys, i)) * dayMinutes) / rate : Number.POSITIVE_INFINITY;
-    const dayEnds = (day + 1) * dayMinutes;
+    const gap = rate > 0 ? (-Math.log(drawAt(seed, run, laterKeys, i)) * minutesPerDay) / rate : Number.POSITIVE_INFINITY;
+    const dayEnds = (day + 1) * minutesPerDay;
     if (at + gap >= dayEnds) {
       at = dayEnds;
       continue;
     }
     at += gap;
-    jobs.push({ key: laterKeys + i, from: at, steps, rank: at / dayMinutes + promisedAfterDays });
+    jobs.push({ key: laterKeys + i, from: at, steps, rank: at / minutesPerDay + promisedAfterDays });
   }
   return jobs;
 }
@@ -163,14 +164,14 @@ export function foretell(bench: Bench, seed: number, runs: number, goesOn: (shar
   const days = bench.jobs.map((): number[] => []);
   for (let run = 0; run < runs && goesOn(run / runs); run++) {
     const done = runBench(bench, seed, run);
-    for (const [j, each] of days.entries()) each.push(Math.floor(done[j]! / dayMinutes));
+    for (const [j, each] of days.entries()) each.push(Math.floor(done[j]! / minutesPerDay));
   }
   return bench.jobs.map(({ key }, j) => ({ key, days: Float64Array.from(days[j]!).sort() }));
 }
 
 /** Many runs for one of the jobs alone: the others are followed only as long as it is not done. @param place of the job in the bench's list. */
 export function foretellOne(bench: Bench, place: number, seed: number, runs: number): Foretold {
-  const days = Float64Array.from({ length: runs }, (_, run) => Math.floor(runBench(bench, seed, run, place)[place]! / dayMinutes));
+  const days = Float64Array.from({ length: runs }, (_, run) => Math.floor(runBench(bench, seed, run, place)[place]! / minutesPerDay));
   return { key: bench.jobs[place]!.key, days: days.sort() };
 }
 

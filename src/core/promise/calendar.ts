@@ -1,3 +1,5 @@
+import { minutesPerDay } from "@/core/day/day";
+
 /** When somebody works, in minutes: days follow each other, each with the minutes worked on it. */
 export interface WorkDays {
   /** Minute of the day at which work begins. */
@@ -6,7 +8,6 @@ export interface WorkDays {
   readonly minutes: readonly number[];
 }
 
-export const dayMinutes = 1440;
 /** More days than any promise looks ahead. */
 const farDays = 4000;
 
@@ -20,8 +21,8 @@ export function minutesOn({ minutes }: WorkDays, day: number): number {
 
 /** The next minute from an instant on at which somebody works; infinite where nobody ever does. @param at minutes from today's midnight. */
 export function worksFrom(days: WorkDays, at: number): number {
-  for (let day = Math.floor(at / dayMinutes); day < farDays; day++) {
-    const begins = day * dayMinutes + days.from;
+  for (let day = Math.floor(at / minutesPerDay); day < farDays; day++) {
+    const begins = day * minutesPerDay + days.from;
     const ends = begins + minutesOn(days, day);
     if (ends > at && ends > begins) return Math.max(at, begins);
   }
@@ -33,8 +34,8 @@ export function workedUntil(days: WorkDays, at: number, work: number): number {
   let left = work;
   let now = worksFrom(days, at);
   for (let guard = 0; guard < farDays && Number.isFinite(now); guard++) {
-    const day = Math.floor(now / dayMinutes);
-    const ends = day * dayMinutes + days.from + minutesOn(days, day);
+    const day = Math.floor(now / minutesPerDay);
+    const ends = day * minutesPerDay + days.from + minutesOn(days, day);
     if (now + left <= ends) return now + left;
     left -= ends - now;
     now = worksFrom(days, ends);

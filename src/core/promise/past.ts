@@ -1,5 +1,5 @@
+import { minutesPerDay } from "@/core/day/day";
 import { median, quantile } from "@/core/quantile";
-import { dayMinutes } from "./calendar";
 import type { Duration } from "./draws";
 
 /** The three pieces of bench work in a job: what is asked and tested, what is opened and cleaned, what is built and proved. */
@@ -123,12 +123,12 @@ function learnWait(
   const n = logs.length + priorJobs;
   const middle = (logs.reduce((sum, one) => sum + one, 0) + priorJobs * Math.log(prior.medianDays)) / n;
   const squares = logs.reduce((sum, one) => sum + (one - middle) ** 2, 0) + priorJobs * prior.spread ** 2;
-  return { law: "lognormal", median: Math.exp(middle) * dayMinutes, spread: Math.sqrt(squares / n) };
+  return { law: "lognormal", median: Math.exp(middle) * minutesPerDay, spread: Math.sqrt(squares / n) };
 }
 
 /** An answer that came on a day after the look was waited for; one of the same day was not. */
 const waitedForAnswer = ({ looked, answered }: PastJob): boolean =>
-  looked !== null && answered !== null && Math.floor(answered / dayMinutes) > Math.floor(looked / dayMinutes);
+  looked !== null && answered !== null && Math.floor(answered / minutesPerDay) > Math.floor(looked / minutesPerDay);
 
 /**
  * What the jobs that are done by now tell. Likenesses are drawn to the next wider one (model to family, family to kind, kind to the shop, the shop
@@ -147,14 +147,14 @@ export function learn(done: readonly PastJob[], absences: Absences = thumb.absen
     answer: {
       chance: learnShare(done, waitedForAnswer, thumb.answer.chance),
       takes: learnWait(
-        done.filter(waitedForAnswer).map(({ looked, answered }) => (answered! - looked!) / dayMinutes),
+        done.filter(waitedForAnswer).map(({ looked, answered }) => (answered! - looked!) / minutesPerDay),
         thumb.answer,
       ),
     },
     parcel: {
       chance: learnShare(opened, ({ parcel }) => parcel !== null, thumb.parcel.chance),
       takes: learnWait(
-        opened.flatMap(({ parcel }) => (parcel ? [(parcel.to - parcel.from) / dayMinutes] : [])),
+        opened.flatMap(({ parcel }) => (parcel ? [(parcel.to - parcel.from) / minutesPerDay] : [])),
         thumb.parcel,
       ),
     },
@@ -212,4 +212,4 @@ export function workedWeek(days: readonly (number | null)[], rules: readonly num
 
 /** The middle of what a job of a kind took from its coming to its being ready, in days. */
 export const middleStay = (done: readonly PastJob[]): number =>
-  median(done.map(({ came, ready }) => Math.floor(ready! / dayMinutes) - Math.floor(came / dayMinutes)));
+  median(done.map(({ came, ready }) => Math.floor(ready! / minutesPerDay) - Math.floor(came / minutesPerDay)));

@@ -1,5 +1,5 @@
+import { minutesPerDay } from "@/core/day/day";
 import type { BenchJob, BenchStep } from "./bench-simulation";
-import { dayMinutes } from "./calendar";
 import type { Duration } from "./draws";
 import type { Learned, PastJob } from "./past";
 
@@ -52,7 +52,7 @@ function stepsAhead({ stage, parcelInDays, job }: Standing, learned: Learned): B
         wait(
           parcelInDays === null || parcelInDays === undefined
             ? learned.parcel.takes
-            : { law: "lognormal", median: Math.max(0.5, parcelInDays) * dayMinutes, spread: 0.3 },
+            : { law: "lognormal", median: Math.max(0.5, parcelInDays) * minutesPerDay, spread: 0.3 },
         ),
         work(build),
       ];

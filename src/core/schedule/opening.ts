@@ -1,3 +1,5 @@
+import { addDays } from "@/core/day/day";
+
 /** When the shop works: the days of its week (1 Monday to 7 Sunday, ISO 8601) and the days it is shut all the same. */
 export interface Opening {
   readonly openOn: readonly number[];
@@ -15,7 +17,6 @@ export const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday",
 
 /** 1 Monday to 7 Sunday. @param day an ISO day. */
 export const weekdayOf = (day: string): number => ((new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7) + 1;
-const next = (day: string): string => new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
 
 /** Why nobody works on a day, in words; null when somebody does. */
 export function whyShut({ openOn, shut }: Opening, day: string): string | null {
@@ -28,6 +29,6 @@ export function whyShut({ openOn, shut }: Opening, day: string): string | null {
 /** The first day from this one on that the shop works; the day itself where none of the next year is. */
 export function openDayFrom(opening: Opening, day: string): string {
   let at = day;
-  for (let i = 0; i < 366; i++, at = next(at)) if (whyShut(opening, at) === null) return at;
+  for (let i = 0; i < 366; i++, at = addDays(at, 1)) if (whyShut(opening, at) === null) return at;
   return day;
 }

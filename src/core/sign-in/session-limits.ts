@@ -1,3 +1,5 @@
+import { msPerHour, msPerMinute } from "@/core/day/day";
+
 /** How long a device may work on without a word (OWASP ASVS 4.0 V3.3.2, level 2): minutes at rest, hours in all. */
 export const sessionLimits = { restMinutes: 30, hours: 12 } as const;
 /** How long an invitation for a phone holds. */
@@ -16,8 +18,8 @@ export function sessionState(
 ): SessionState {
   if (session.endedAt !== null) return "over";
   const at = Date.parse(now);
-  const age = Math.abs(at - Date.parse(session.begunAt)) / 3_600_000;
+  const age = Math.abs(at - Date.parse(session.begunAt)) / msPerHour;
   if (age > sessionLimits.hours) return "over";
   if (session.over === "loopback") return "works";
-  return Math.abs(at - Date.parse(session.seenAt)) / 60_000 > sessionLimits.restMinutes ? "rests" : "works";
+  return Math.abs(at - Date.parse(session.seenAt)) / msPerMinute > sessionLimits.restMinutes ? "rests" : "works";
 }

@@ -1,3 +1,4 @@
+import { yearsOf } from "@/core/day/day";
 import type { Life } from "./kaplan-meier";
 import { beliefOf, fitLives, type LifeBelief, lifeOf, lifeWithInterval } from "./weibull";
 
@@ -42,7 +43,7 @@ export function livesOfComponent(visits: readonly VisitSeen[], component: string
     own.sort((a, b) => a.came - b.came);
     let fresh: VisitSeen | null = null;
     const write = (seen: VisitSeen, until: number, ended: boolean, jobId: number) => {
-      const trips = ((until - seen.left) / 365.25) * seen.tripsPerYear;
+      const trips = yearsOf(until - seen.left) * seen.tripsPerYear;
       if (trips > 0)
         lives.push({ time: trips, ended, modelId: seen.modelId, family: seen.family, water: seen.water, reelId: seen.reelId, jobId });
     };

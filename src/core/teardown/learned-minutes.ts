@@ -1,3 +1,4 @@
+import { msPerMinute } from "@/core/day/day";
 import { median } from "@/core/quantile";
 
 export interface DoneStep {
@@ -14,7 +15,7 @@ export interface LearnedMinutes {
 }
 
 /** A longer gap between two steps is a telephone or a meal, not work: common practice for time sheets is to leave it out. */
-const longestStepMs = 10 * 60_000;
+const longestStepMs = 10 * msPerMinute;
 
 /**
  * What each act took here, in minutes: the median over all jobs of the time since the step before it in the same job. The first step of a
@@ -35,7 +36,7 @@ export function learnedMinutes(steps: readonly DoneStep[], least = 2): LearnedMi
   return [...gaps]
     .filter(([, seen]) => seen.length >= least)
     .map(([operationId, seen]) => {
-      const minutes = median(seen) / 60_000;
+      const minutes = median(seen) / msPerMinute;
       const step = minutes < 2 ? 0.1 : 0.5;
       return { operationId, median: Number(Math.max(step, Math.round(minutes / step) * step).toFixed(1)), seen: seen.length };
     })

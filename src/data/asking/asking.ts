@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import { addMinutes, minutesPerDay } from "@/core/day/day";
 import { labourPrice } from "@/core/money/money";
 import { type Asking, type AskingLine, type AskingOption, askingDays, mostCodes, shortCodes } from "@/core/quote/asking";
 import { letterText } from "@/core/quote/asking-letter";
@@ -109,7 +110,7 @@ export function ask(ctx: Context, jobId: number, token: string): { id: number } 
   const count = db.prepare("SELECT count(*) FROM asking").pluck().get() as number;
   const asked = askingOf(db, job, count);
   db.prepare("UPDATE asking SET revoked_at = ? WHERE job_id = ? AND revoked_at IS NULL AND answered_at IS NULL").run(ctx.now, jobId);
-  const expires = new Date(Date.parse(ctx.now) + askingDays * 86_400_000).toISOString();
+  const expires = addMinutes(ctx.now, askingDays * minutesPerDay);
   const id = Number(
     db
       .prepare("INSERT INTO asking (job_id, token_hash, asked, total_minor, made_at, expires_at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?)")

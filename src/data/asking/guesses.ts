@@ -1,3 +1,4 @@
+import { minutesPassed } from "@/core/day/day";
 import { waitLeft } from "@/core/sign-in/slow-down";
 import type { Db } from "@/data/store/database";
 
@@ -14,7 +15,7 @@ export function guessAtLink(db: Db, address: string, now: string): number {
     | { failures: number; lastAt: string }
     | undefined;
   // Half a day without one, and it begins anew.
-  const failures = row && Date.parse(now) - Date.parse(row.lastAt) < 12 * 3_600_000 ? row.failures : 0;
+  const failures = row && minutesPassed(row.lastAt, now) < 12 * 60 ? row.failures : 0;
   const beyond = Math.max(0, failures - freeGuesses + 4);
   const left = row && failures >= freeGuesses ? waitLeft(beyond, row.lastAt, now) : 0;
   if (left > 0) return left;

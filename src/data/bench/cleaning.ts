@@ -1,6 +1,7 @@
 import { cleanedTogether, cleanMethodOf, cleanMethods, cleanMethodsFor, handMethodOf, isBath, keepApart } from "@/core/cleaning/methods";
 import { type CleanPlan, cleanGroups, planCleaning } from "@/core/cleaning/plan";
 import type { Soak, SoakJob, TrayGroup } from "@/core/cleaning/soak";
+import { addMinutes, minutesPassed } from "@/core/day/day";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { type Choice, wayInForce } from "@/core/ways/ways";
@@ -28,7 +29,7 @@ export function listSoaks(db: Db): Soak[] {
       id,
       method,
       startedAt,
-      dueAt: new Date(Date.parse(startedAt) + minutes * 60_000).toISOString(),
+      dueAt: addMinutes(startedAt, minutes),
       jobs: inIt.all(id) as SoakJob[],
     }))
     .sort((a, b) => (a.dueAt < b.dueAt ? -1 : a.dueAt > b.dueAt ? 1 : a.id - b.id));
@@ -129,7 +130,7 @@ export function beginSoak(
       );
     soakId = soak.id;
     // The parts that came last set when the bath is up.
-    const until = (Date.parse(ctx.now) - Date.parse(soak.startedAt)) / 60_000 + bath.minutes;
+    const until = minutesPassed(soak.startedAt, ctx.now) + bath.minutes;
     db.prepare("UPDATE soak SET minutes = max(minutes, ?) WHERE id = ?").run(until, soakId);
   }
   const add = db.prepare("INSERT INTO soak_part (soak_id, job_id, position_id, mark) VALUES (?, ?, ?, ?)");

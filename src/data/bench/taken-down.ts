@@ -1,4 +1,5 @@
 import { cleanMethods } from "@/core/cleaning/methods";
+import { daysPassed } from "@/core/day/day";
 import type { TakenDownCard } from "@/core/history/taken-down-card";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -45,7 +46,7 @@ export function takenDownCard(db: Db, job: Job, now: string): TakenDownCard | nu
       "SELECT journal.at, person.name AS person FROM journal JOIN person ON person.id = journal.person_id WHERE job_id = ? ORDER BY journal.id DESC LIMIT 1",
     )
     .get(job.id) as { at: string; person: string } | undefined;
-  if (!last || Date.parse(now) - Date.parse(last.at) < forgottenAfterDays * 86_400_000) return null;
+  if (!last || daysPassed(last.at, now) < forgottenAfterDays) return null;
   const wells = listWells(db, job.id).filter((well) => !well.refitted && well.leftOutReason === null);
   const soaking = wells.filter((well) => well.soakId !== null).length;
   const needs = listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id });

@@ -1,4 +1,5 @@
 import { findBearing } from "@/core/bearings/find-bearing";
+import { daysPassed, monthsOf } from "@/core/day/day";
 import { type Foreseen, foreseenByWay } from "@/core/quote/foreseen-by-way";
 import { waysOfShop } from "@/core/shop/settings";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
@@ -92,7 +93,7 @@ export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: Readonl
     )
     .pluck()
     .get(job.reel.id) as string | null;
-  const monthsSince = last === null ? null : (Date.parse(job.openedAt) - Date.parse(last)) / (30.44 * 86_400_000);
+  const monthsSince = last === null ? null : monthsOf(daysPassed(last, job.openedAt));
   // An upgrade opens what its new parts need: they are chosen from the whole reel first.
   const better = job.kind === "upgrade";
   const positions = version.anatomy.positions.filter((position) => (better || off.has(position.id)) && !quoted.has(position.id));

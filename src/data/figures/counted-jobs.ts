@@ -1,6 +1,6 @@
+import { minutesPerDay } from "@/core/day/day";
 import type { CountedJob } from "@/core/figures/figures";
 import { pathWords } from "@/core/intake/job-kinds";
-import { dayMinutes } from "@/core/promise/calendar";
 import { familyWords } from "@/core/vocabulary/families";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { listJobsClosedBetween } from "@/data/jobs/jobs";
@@ -10,7 +10,7 @@ import type { Db } from "@/data/store/database";
 import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 const days = (from: number | null, to: number | null): number =>
-  from === null || to === null || !Number.isFinite(to) ? 0 : Math.max(0, Math.floor(to / dayMinutes) - Math.floor(from / dayMinutes));
+  from === null || to === null || !Number.isFinite(to) ? 0 : Math.max(0, Math.floor(to / minutesPerDay) - Math.floor(from / minutesPerDay));
 
 /** Jobs handed back in a time, with what each brought, took and waited for. @param from and to ISO days, both included. */
 export const countedJobs = (db: Db, from: string, to: string): readonly CountedJob[] =>

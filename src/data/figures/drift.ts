@@ -1,11 +1,12 @@
+import { dayNumber, minutesPerDay } from "@/core/day/day";
 import { type FinishedWork, type FittedPiece, type LeavingReading, type Watch, washerFaults, watches } from "@/core/drift/watches";
-import { dayNumber, minuteOf } from "@/data/promise/past";
+import { minuteOf } from "@/data/promise/past";
 import type { Db } from "@/data/store/database";
 import { keptAnswer } from "@/data/store/kept-answers";
 
 /** A reel that did not come back is thought to have been good for so long. */
 const silentDays = 540;
-const dayOf = (at: string): number => Math.floor(minuteOf(at) / 1440);
+const dayOf = (at: string): number => Math.floor(minuteOf(at) / minutesPerDay);
 
 /** Friction washers that came from a supplier for the job they went into, and how long they lasted. */
 function fittedPieces(db: Db, today: number): FittedPiece[] {

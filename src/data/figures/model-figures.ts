@@ -1,3 +1,4 @@
+import { daysPassed, yearsOf } from "@/core/day/day";
 import { type Spread, spreadOf } from "@/core/figures/figures";
 import { type DueFrom, dueFromLives } from "@/core/survival/component-lives";
 import { kaplanMeier, type SurvivalStep } from "@/core/survival/kaplan-meier";
@@ -82,7 +83,7 @@ export const modelFigures = (db: Db, modelId: string, family: string): ModelFigu
     for (const times of stationTimesOf(db, ids.slice(0, 120)).values())
       for (const { station, minutes } of times) if (minutes > 0) perStation.set(station, [...(perStation.get(station) ?? []), minutes]);
     const first = jobs.at(-1)?.opened ?? new Date().toISOString();
-    const years = Math.max(1, (Date.parse(`${today}T00:00:00Z`) - Date.parse(first)) / (365.25 * 86_400_000));
+    const years = Math.max(1, yearsOf(daysPassed(first, `${today}T00:00:00Z`)));
     const parts = db
       .prepare(
         `SELECT part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS name, count(*) AS fitted, stock.count AS inStock

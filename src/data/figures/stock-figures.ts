@@ -1,3 +1,4 @@
+import { daysPassed } from "@/core/day/day";
 import { median } from "@/core/quantile";
 import type { Db } from "@/data/store/database";
 
@@ -18,7 +19,7 @@ export function stockFigures(db: Db, from: string, to: string) {
     const row = bySupplier.get(id) ?? { name, spentMinor: 0, days: [], orders: 0 };
     row.orders++;
     row.spentMinor += spent ?? 0;
-    if (arrived) row.days.push(Math.round((Date.parse(arrived) - Date.parse(placed)) / 86_400_000));
+    if (arrived) row.days.push(Math.round(daysPassed(placed, arrived)));
     bySupplier.set(id, row);
   }
   const { pieces, worth } = db

@@ -1,8 +1,9 @@
 import type { PartType } from "@/core/anatomy/types";
+import { dayNumber, minutesPerDay } from "@/core/day/day";
 import { servedComponents } from "@/core/intervals/component-service";
 import { type ComponentLife, type DueFrom, dueFromLives, livesOfComponent, type VisitSeen } from "@/core/survival/component-lives";
 import type { jobKinds } from "@/core/vocabulary/job-kinds";
-import { dayNumber, minuteOf } from "@/data/promise/past";
+import { minuteOf } from "@/data/promise/past";
 import type { Db } from "@/data/store/database";
 import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
@@ -85,8 +86,8 @@ const visitsSeen = (db: Db, today: string): readonly VisitSeen[] =>
         family: row.family,
         water: row.water,
         tripsPerYear: Math.max(1, row.trips),
-        came: Math.floor(minuteOf(row.came) / 1440),
-        left: Math.floor(minuteOf(row.left) / 1440),
+        came: Math.floor(minuteOf(row.came) / minutesPerDay),
+        left: Math.floor(minuteOf(row.left) / minutesPerDay),
         served,
         found,
       };

@@ -1,10 +1,10 @@
+import { dayNumber, dayOfNumber } from "@/core/day/day";
 import { type ComponentService, componentServices, servedComponents } from "@/core/intervals/component-service";
 import { nextService } from "@/core/intervals/next-service";
 import type { Report } from "@/core/report/report";
 import { enoughEnded } from "@/core/survival/component-lives";
 import { type Job, listJobsOfReel } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { dayNumber, isoOfDay } from "@/data/promise/past";
 import type { Db } from "@/data/store/database";
 import { lastHandedBack } from "@/data/store/kept-answers";
 import { dueOfComponent } from "./lives";
@@ -56,7 +56,9 @@ export function lastServed(db: Db, reelId: number, from?: Job): LastServed[] {
   const { partTypes, model } = machineOf(db, last);
   const of = { modelId: model.id, family: model.family, water, tripsPerYear };
   // A visit's own paper stands on what was known before the reel came, so that it says the same whenever it is printed.
-  const known = from ? isoOfDay(dayNumber(from.openedAt.slice(0, 10)) - 1) : lastHandedBack(db).slice(0, 10) || last.openedAt.slice(0, 10);
+  const known = from
+    ? dayOfNumber(dayNumber(from.openedAt.slice(0, 10)) - 1)
+    : lastHandedBack(db).slice(0, 10) || last.openedAt.slice(0, 10);
   return componentServices(partTypes.values(), { water, tripsPerYear })
     .map((row) => ({ ...row, ...fromReels(db, known, row, of), job: visits.find((job) => servedIn(job).has(row.id)) ?? null }))
     .sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));

@@ -1,3 +1,4 @@
+import { addDays } from "@/core/day/day";
 import { formatMinor } from "@/core/money/money";
 import {
   type Age,
@@ -71,8 +72,7 @@ export interface PaperShop {
 
 /** The shop's own day of an instant. */
 const dayOf = (at: string): string => new Date(at).toLocaleDateString("sv-SE");
-const daysAfter = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+const daysAfter = (day: string, days: number): string => addDays(day, days);
 
 /** Makes a paper with the next number: there is no gap, because none is ever taken away. */
 function makePaper(ctx: Context, paper: NewPaper, ofNumber: number | null): number {

@@ -1,6 +1,6 @@
+import { dayNumber, dayOfNumber, minutesPerDay } from "@/core/day/day";
 import { benchAt, chanceToAsk, comingPerDay } from "@/core/promise/backtest";
 import type { Bench, BenchJob } from "@/core/promise/bench-simulation";
-import { dayMinutes } from "@/core/promise/calendar";
 import { type Duration, meanOf } from "@/core/promise/draws";
 import type { Learned } from "@/core/promise/past";
 import { benchJob, type Stage, type Standing } from "@/core/promise/standing";
@@ -11,7 +11,7 @@ import { openingOf } from "@/data/shop/opening";
 import { listPersonHours, minutesAtBench } from "@/data/shop/person-hours";
 import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
-import { benchFrom, dayNumber, isoOfDay, kindOf, minuteOf, shopPast } from "./past";
+import { benchFrom, kindOf, minuteOf, shopPast } from "./past";
 import { saidAndTook } from "./said";
 
 /** Days looked ahead, in which also jobs that are not here yet come. */
@@ -78,7 +78,7 @@ function peopleOf(db: Db, today: string, own: Bench["people"]): { people: Bench[
     people: hours.map((person) => ({
       from: benchFrom,
       minutes: Array.from({ length: lookDays }, (_, ahead) => {
-        const day = isoOfDay(first + ahead);
+        const day = dayOfNumber(first + ahead);
         return whyShut(opening, day) === null ? minutesAtBench(person, day) : 0;
       }),
     })),
@@ -124,10 +124,10 @@ export function liveBench(db: Db, today: string, now: string): LiveBench & { rea
     db
       .prepare("SELECT opened_at FROM job WHERE opened_at >= ? ORDER BY opened_at")
       .pluck()
-      .all(isoOfDay(first - 3 * 366)) as string[]
+      .all(dayOfNumber(first - 3 * 366)) as string[]
   ).map(minuteOf);
   const { people, names } = peopleOf(db, today, bench.people);
-  const jobs = bench.jobs.map((job) => ({ ...job, from: Math.max(0, at - first * dayMinutes) }));
+  const jobs = bench.jobs.map((job) => ({ ...job, from: Math.max(0, at - first * minutesPerDay) }));
   return {
     today,
     learned,
@@ -163,7 +163,7 @@ export function freshJob(
     because: [
       `${before === 1 ? "1 reel is" : `${before} reels are`} promised sooner`,
       `such work takes ${rangeOf(sumOf(job), 1, 5)} bench minutes`,
-      ...(parcels >= 3 ? [`${parcels} in 100 wait for a parcel, ${rangeOf(takes, dayMinutes, 1)} days`] : []),
+      ...(parcels >= 3 ? [`${parcels} in 100 wait for a parcel, ${rangeOf(takes, minutesPerDay, 1)} days`] : []),
       learned.jobs >= 8 ? `from ${learned.jobs} finished jobs` : "by rules of thumb until jobs are finished here",
     ].join("; "),
   };

@@ -1,4 +1,5 @@
-import { dayMinutes, minutesOn } from "@/core/promise/calendar";
+import { dayNumber, minutesPerDay } from "@/core/day/day";
+import { minutesOn } from "@/core/promise/calendar";
 import type { Duration } from "@/core/promise/draws";
 import { type JobInOrder, type OrderOfWork, orderOfWork } from "@/core/promise/order-of-work";
 import type { RackUnit } from "@/core/schedule/lots-on-rack";
@@ -7,7 +8,6 @@ import type { Db } from "@/data/store/database";
 import { revisionOf } from "@/data/store/journal";
 import { keptAnswer } from "@/data/store/kept-answers";
 import { liveBench, lookDays, promiseSeed } from "./bench";
-import { dayNumber } from "./past";
 
 type Unit = RackUnit<HangingJob>;
 
@@ -46,7 +46,7 @@ export const orderOfUnits = (db: Db, units: readonly Unit[], today: string, now:
     let sum = 0;
     for (let day = 0; day < lookDays; day++) {
       const all = minutesOn(person, day);
-      sum += day === 0 ? Math.max(0, Math.min(all, person.from + all - (begins % dayMinutes))) : all;
+      sum += day === 0 ? Math.max(0, Math.min(all, person.from + all - (begins % minutesPerDay))) : all;
       until[day] = sum;
     }
     const dayOf = (work: number) => {

@@ -1,3 +1,4 @@
+import { dayNumber, dayOfNumber, dayZeroMs, msPerMinute } from "@/core/day/day";
 import type { ShopPast } from "@/core/promise/backtest";
 import type { PastJob } from "@/core/promise/past";
 
@@ -8,15 +9,10 @@ import { getShopSettings } from "@/data/shop/settings";
 import type { Db } from "@/data/store/database";
 import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
-/** Day 0 of the shop's past, a Monday: days are numbered from it. */
-const dayZero = Date.UTC(2000, 0, 3);
-export const dayNumber = (day: string): number => Math.round((Date.parse(`${day}T00:00:00Z`) - dayZero) / 86_400_000);
-export const isoOfDay = (day: number): string => new Date(dayZero + day * 86_400_000).toISOString().slice(0, 10);
-
 /** An instant in minutes of the shop's own clock from day 0. */
 export const minuteOf = (at: string): number => {
   const instant = new Date(at);
-  return instant.getTime() / 60_000 - instant.getTimezoneOffset() - dayZero / 60_000;
+  return (instant.getTime() - dayZeroMs) / msPerMinute - instant.getTimezoneOffset();
 };
 
 /** Minute of the day at which benches begin (common practice; only the order of things within a day hangs on it). */
@@ -111,7 +107,7 @@ export const shopPast = (db: Db, today: string): ShopPast =>
       jobs: pastJobs(db, lastJobs(db)),
       rules: Array.from({ length: 7 }, (_, day) => (openOn.includes(day + 1) ? Math.round(benchHoursPerDay * 60) : 0)),
       from: benchFrom,
-      shut: (day) => opening.shut.some(({ from, to }) => from <= isoOfDay(day) && isoOfDay(day) <= to),
+      shut: (day) => opening.shut.some(({ from, to }) => from <= dayOfNumber(day) && dayOfNumber(day) <= to),
     };
   });
 

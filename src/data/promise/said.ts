@@ -1,8 +1,8 @@
+import { dayOfNumber, minutesPerDay } from "@/core/day/day";
 import { backtest, type Judged, type Said } from "@/core/promise/backtest";
-import { dayMinutes } from "@/core/promise/calendar";
 import type { PastJob } from "@/core/promise/past";
 import type { Db } from "@/data/store/database";
-import { isoOfDay, shopPast } from "./past";
+import { shopPast } from "./past";
 
 interface Row {
   jobId: number;
@@ -42,7 +42,9 @@ export function writeSaid(
 /** What was said of jobs that are ready by now, and the days they took, in the order they came. @param past the shop's last jobs. */
 export function saidAndTook(db: Db, past: readonly PastJob[]): { readonly said: Said; readonly took: number }[] {
   const ready = new Map(
-    past.flatMap(({ id, came, ready }) => (ready === null ? [] : [[id, Math.floor(ready / dayMinutes) - Math.floor(came / dayMinutes)]])),
+    past.flatMap(({ id, came, ready }) =>
+      ready === null ? [] : [[id, Math.floor(ready / minutesPerDay) - Math.floor(came / minutesPerDay)]],
+    ),
   );
   return (db.prepare("SELECT job_id AS jobId, days FROM promise_said ORDER BY job_id DESC LIMIT 400").all() as Row[])
     .flatMap(({ jobId, days }) => {
@@ -64,7 +66,7 @@ export interface SaidDay extends Pick<Judged, "day" | "took" | "mean"> {
 export function listSaidDays(db: Db, today: string, since: string): SaidDay[] {
   const ready = new Map(
     shopPast(db, today).jobs.flatMap(({ id, came, ready }) =>
-      ready === null ? [] : [[id, Math.floor(ready / dayMinutes) - Math.floor(came / dayMinutes)] as const],
+      ready === null ? [] : [[id, Math.floor(ready / minutesPerDay) - Math.floor(came / minutesPerDay)] as const],
     ),
   );
   return (
@@ -90,10 +92,10 @@ const lookBackOn = 300;
 export function lookBack(db: Db, today: string, wanted: number, most = lookBackOn): number {
   const past = shopPast(db, today);
   if (past.jobs.length < 20) return 0;
-  const first = Math.floor(past.jobs[0]!.came / dayMinutes);
+  const first = Math.floor(past.jobs[0]!.came / minutesPerDay);
   const judged = backtest(past, { wanted, fromDay: first + 60, runs: 60, seed: 1, most });
   for (const { id, came, said, day, mean } of judged)
-    writeSaid(db, { jobId: id, onDay: isoOfDay(Math.floor(came / dayMinutes)), days: said.days, named: day, mean, afterwards: true });
+    writeSaid(db, { jobId: id, onDay: dayOfNumber(Math.floor(came / minutesPerDay)), days: said.days, named: day, mean, afterwards: true });
   return judged.length;
 }
 

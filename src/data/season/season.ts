@@ -1,3 +1,4 @@
+import { dayNumber, dayOfNumber, daysPerMonth, minutesPerDay } from "@/core/day/day";
 import { nextService } from "@/core/intervals/next-service";
 import { comingPerDay } from "@/core/promise/backtest";
 import { minutesOn } from "@/core/promise/calendar";
@@ -6,7 +7,7 @@ import { whyShut } from "@/core/schedule/opening";
 import { type DueReel, invitationsOf, type WeekAhead, weeksAhead } from "@/core/season/season";
 import { intakeSchema } from "@/data/jobs/jobs";
 import { freshJob, liveBench } from "@/data/promise/bench";
-import { dayNumber, isoOfDay, minuteOf } from "@/data/promise/past";
+import { minuteOf } from "@/data/promise/past";
 import { openingOf } from "@/data/shop/opening";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
@@ -38,10 +39,10 @@ function dueReels(db: Db, today: number): Visit[] {
          AND reel.scrapped_at IS NULL AND customer.retired_at IS NULL
          AND NOT EXISTS (SELECT 1 FROM season_invitation WHERE season_invitation.reel_id = reel.id AND after_job_id = job.id)`,
     )
-    .all(isoOfDay(today - 800)) as (Omit<Visit, "due"> & { closed: string; intake: string })[];
+    .all(dayOfNumber(today - 800)) as (Omit<Visit, "due"> & { closed: string; intake: string })[];
   return rows.flatMap(({ closed, intake, ...visit }) => {
     const { water, tripsPerYear } = intakeSchema.parse(JSON.parse(intake));
-    const due = dayNumber(closed.slice(0, 10)) + Math.round(30.44 * nextService({ water, tripsPerYear }).months);
+    const due = dayNumber(closed.slice(0, 10)) + Math.round(daysPerMonth * nextService({ water, tripsPerYear }).months);
     return due < today - overdueDays || due > today + 7 * weeksShown ? [] : [{ ...visit, due }];
   });
 }
@@ -73,19 +74,19 @@ export const seasonOf = (db: Db, today: string, now: string): Season =>
         db
           .prepare("SELECT opened_at FROM job WHERE opened_at >= ? ORDER BY opened_at")
           .pluck()
-          .all(isoOfDay(first - 3 * 366)) as string[]
+          .all(dayOfNumber(first - 3 * 366)) as string[]
       ).map(minuteOf);
       const live = liveBench(db, today, now);
       const usual = freshJob(live, { modelId: "", family: "", kind: "repair" }).job.steps;
       const minutesPerReel = usual.reduce((sum, step) => sum + (step.kind === "work" ? meanOf(step.minutes) : 0), 0);
       const opening = openingOf(db, today);
       const benchOn = (ahead: number) =>
-        whyShut(opening, isoOfDay(first + ahead)) === null
+        whyShut(opening, dayOfNumber(first + ahead)) === null
           ? live.bench.people.reduce((sum, person) => sum + minutesOn(person, ahead), 0)
           : 0;
       const weeks = weeksAhead(first, comingPerDay(came, first, 7 * weeksShown), minutesPerReel, benchOn).map((week) => ({
         ...week,
-        day: isoOfDay(week.from),
+        day: dayOfNumber(week.from),
       }));
       const due = dueReels(db, first);
       const byReel = new Map(due.map((visit) => [visit.reelId, visit]));
@@ -100,13 +101,13 @@ export const seasonOf = (db: Db, today: string, now: string): Season =>
       return {
         weeks,
         minutesPerReel,
-        years: came.length ? Math.min(3, Math.floor((first - Math.floor(came[0]! / 1440)) / 365)) : 0,
+        years: came.length ? Math.min(3, Math.floor((first - Math.floor(came[0]! / minutesPerDay)) / 365)) : 0,
         invitations: [...letters.values()]
           .map(({ visits, week }) => ({
             ownerId: visits[0]!.ownerId,
             owner: visits[0]!.owner,
             week: weeks[week]!.day,
-            due: isoOfDay(Math.min(...visits.map((visit) => visit.due))),
+            due: dayOfNumber(Math.min(...visits.map((visit) => visit.due))),
             reels: visits.map(({ reelId, jobId, reel }) => ({ reelId, jobId, name: reel })),
           }))
           .sort((a, b) => (a.week < b.week ? -1 : a.week > b.week ? 1 : a.owner.localeCompare(b.owner))),

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from "node:crypto";
 import { hashSync, verifySync } from "@node-rs/argon2";
+import { addMinutes, minutesPassed } from "@/core/day/day";
 import { passphraseFault, pinFault } from "@/core/sign-in/secrets";
 import { invitationMinutes, type SessionState, sessionState } from "@/core/sign-in/session-limits";
 import { waitLeft } from "@/core/sign-in/slow-down";
@@ -247,7 +248,7 @@ export function findSession(db: Db, token: string, now: string): { session: Sess
 
 /** Notes that a session is at work, at most once a minute. */
 export function touchSession(db: Db, session: Session, now: string): void {
-  if (Math.abs(Date.parse(now) - Date.parse(session.seenAt)) < 60_000) return;
+  if (Math.abs(minutesPassed(session.seenAt, now)) < 1) return;
   db.prepare("UPDATE session SET seen_at = ? WHERE id = ? AND ended_at IS NULL").run(now, session.id);
 }
 
@@ -288,7 +289,7 @@ export function invite(ctx: Context, personId: number): { token: string; until: 
   if (personId !== ctx.person.id && ctx.person.role !== "owner")
     throw new Refusal("not-yours", "Only an owner brings somebody else's phone in.");
   const token = newToken();
-  const until = new Date(Date.parse(ctx.now) + invitationMinutes * 60_000).toISOString();
+  const until = addMinutes(ctx.now, invitationMinutes);
   ctx.db.prepare("DELETE FROM invitation WHERE until < ? OR person_id = ?").run(ctx.now, personId);
   ctx.db.prepare("INSERT INTO invitation (token_hash, person_id, until) VALUES (?, ?, ?)").run(hashToken(token), personId, until);
   writeJournal(ctx, "phone-invited", {}, { personId });

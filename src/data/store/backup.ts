@@ -15,6 +15,7 @@ import {
 } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
+import { msPerDay, msPerHour } from "@/core/day/day";
 import { copyData, letGo, listCopies, verifyCopy } from "./data-copy";
 
 /** What stays of the daily copies: one a day for a week, one a week for five, one a month for twelve. */
@@ -38,7 +39,7 @@ export function instantOf(name: string): string | null {
   return year ? `${year}-${month}-${day}T${hour}:${minute}:${second}.000Z` : null;
 }
 
-const weekOf = (name: string): number => Math.floor(Date.parse(instantOf(name)!) / (7 * 86_400_000));
+const weekOf = (name: string): number => Math.floor(Date.parse(instantOf(name)!) / (7 * msPerDay));
 
 /**
  * Which of the daily copies stay: the newest of each of the last seven days that have one, of five weeks, of twelve months. By the copies alone: a
@@ -78,7 +79,7 @@ function thin(folder: string, names: readonly string[]): void {
   for (const name of [...older(beforeImport, importCopiesKept), ...older(byHand, handCopiesKept)]) letGo(folder, name);
   // What a killed backup left half.
   for (const name of readdirSync(folder))
-    if (name.startsWith(".half-") && statSync(join(folder, name)).mtimeMs < Date.now() - 3_600_000)
+    if (name.startsWith(".half-") && statSync(join(folder, name)).mtimeMs < Date.now() - msPerHour)
       rmSync(join(folder, name), { recursive: true, force: true });
 }
 

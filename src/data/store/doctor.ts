@@ -1,6 +1,7 @@
 import { type Dirent, existsSync, readdirSync, statfsSync, statSync } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
+import { msPerDay } from "@/core/day/day";
 import { readWhole, rottenPictures } from "./data-copy";
 
 /** One thing looked at: what it is, whether it is as it should be, and what to do where it is not. */
@@ -131,7 +132,7 @@ function lookAtCopies(directory: string, now: Date): Looked {
   // A copy of a file that was damaged already is no copy to put back.
   const whole = byAge.filter(({ name }) => !name.startsWith("damaged-"));
   const others = whole.slice(1);
-  const chosen = [whole[0], others[Math.floor(now.getTime() / 86_400_000) % Math.max(1, others.length)]]
+  const chosen = [whole[0], others[Math.floor(now.getTime() / msPerDay) % Math.max(1, others.length)]]
     .flatMap((one) => (one ? [one.name] : []))
     .slice(0, readEachTime);
   const wrong = chosen.flatMap((name) => {
@@ -145,7 +146,7 @@ function lookAtCopies(directory: string, now: Date): Looked {
       words: `a copy cannot be put back. ${wrong.join("; ")}`,
       todo: "npm run backup makes a new one now; keep the damaged one apart, and have the disk looked at.",
     };
-  const days = (now.getTime() - (whole[0]?.at ?? 0)) / 86_400_000;
+  const days = (now.getTime() - (whole[0]?.at ?? 0)) / msPerDay;
   const words = `${copies.length} kept, ${chosen.length === 1 ? "the newest" : "the newest and one more"} read whole; the newest ${days < 1 ? "of today" : `${Math.floor(days)} day${days < 2 ? "" : "s"} old`}`;
   return days < 7
     ? good("Backup", words)

@@ -1,8 +1,9 @@
 import { existsSync, readdirSync, rmSync, statSync } from "node:fs";
 import { join } from "node:path";
+import { msPerHour } from "@/core/day/day";
 
 /** What was begun and never finished is an hour old by then. */
-const staleMs = 3_600_000;
+const staleMs = msPerHour;
 /** Names of what is only there while something is being written. */
 const halves: readonly (readonly [folder: string, name: RegExp])[] = [
   ["photos", /^\..*\.tmp$/],

@@ -1,3 +1,4 @@
+import { addDays, daysBetween, daysPassed } from "@/core/day/day";
 import { type ConsumableId, consumableIds, consumables, onceTakes, type TinState, timesUsed, tinState } from "@/core/ordering/consumables";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { lubricantsUsed } from "@/data/bench/lubricants-used";
@@ -41,13 +42,12 @@ export interface Shelf {
 
 /** Days of use that a pace is told from. */
 const paceDays = 182;
-const dayMs = 86_400_000;
 
 /** Every product that was used lately or has a tin open. @param today ISO day. */
 export function listShelf(db: Db, today: string): Shelf[] {
-  const since = new Date(Date.parse(`${today}T00:00:00Z`) - paceDays * dayMs).toISOString().slice(0, 10);
+  const since = addDays(today, -paceDays);
   const first = db.prepare("SELECT min(on_day) FROM consumable_use").pluck().get() as string | null;
-  const days = first === null ? paceDays : Math.max(14, Math.min(paceDays, (Date.parse(today) - Date.parse(first)) / dayMs + 1));
+  const days = first === null ? paceDays : Math.max(14, Math.min(paceDays, daysPassed(first, today) + 1));
   const lately = new Map(
     db.prepare("SELECT product, sum(times) FROM consumable_use WHERE on_day >= ? GROUP BY product").raw().all(since) as [
       ConsumableId,
@@ -71,7 +71,7 @@ export function listShelf(db: Db, today: string): Shelf[] {
       .filter(({ empty }) => empty === 1)
       .map(({ holds, openedOn, endedOn }) => ({ holds, times: timesBetween.get(product, openedOn, endedOn) as number }));
     const once = onceTakes(product, used);
-    const toUseBy = open?.useBy ? Math.round((Date.parse(open.useBy) - Date.parse(today)) / dayMs) : null;
+    const toUseBy = open?.useBy ? daysBetween(today, open.useBy) : null;
     const tin = open && {
       id: open.id,
       words: open.words,
@@ -87,7 +87,7 @@ export function listShelf(db: Db, today: string): Shelf[] {
 
 /** What the finished reels of the last half year took of the shelf, a reel, in minor units; null before the first, or where no tin is known. */
 export function costPerService(db: Db, today: string): number | null {
-  const since = new Date(Date.parse(`${today}T00:00:00Z`) - paceDays * dayMs).toISOString().slice(0, 10);
+  const since = addDays(today, -paceDays);
   const jobs = db.prepare("SELECT count(DISTINCT job_id) FROM consumable_use WHERE on_day >= ?").pluck().get(since) as number;
   const known = listShelf(db, today).filter(({ tin }) => tin !== null);
   if (jobs === 0 || !known.length) return null;

@@ -1,3 +1,4 @@
+import { addDays, daysPassed, daysPerYear, monthsOf } from "@/core/day/day";
 import { groupBy } from "@/core/group-by";
 import { type LeadTime, leadTime } from "@/core/ordering/lead-time";
 import type { Db } from "@/data/store/database";
@@ -47,10 +48,10 @@ const yearsBack = 3;
 export function usesOfParts(db: Db, today: string): { of: (partTypeId: string) => PartUse } {
   const uses = keptAnswer(db, `use of parts on ${today}`, lastActOfShop(db), () => {
     const first = (db.prepare("SELECT min(opened_at) FROM job").pluck().get() as string | null) ?? `${today}T00:00:00Z`;
-    const back = new Date(Date.parse(`${today}T00:00:00Z`) - yearsBack * 365.25 * 86_400_000).toISOString();
+    const back = `${addDays(today, -Math.round(yearsBack * daysPerYear))}T00:00:00.000Z`;
     const from = [first, back].sort()[1]!;
-    const days = Math.max(30, (Date.parse(`${today}T23:59:59Z`) - Date.parse(from)) / 86_400_000);
-    const months = Math.max(1, days / 30.44);
+    const days = Math.max(30, daysPassed(from, `${today}T23:59:59Z`));
+    const months = Math.max(1, monthsOf(days));
     const rows = db
       .prepare(
         `SELECT instance.part_type_id AS id, sum(n) AS pieces, sum(n * n) AS squares FROM (

@@ -1,3 +1,4 @@
+import { daysPassed } from "@/core/day/day";
 import type { StockLine } from "@/core/ordering/book";
 import { type StockLevel, stockLevel } from "@/core/ordering/stock-level";
 import { listStock } from "@/data/parts/stock";
@@ -71,7 +72,7 @@ export function listLevels(db: Db, today: string): BinLevel[] {
       horizonDays: rules.leftOverDays,
     });
     const since = last.get(line.partTypeId) ?? first.get(line.partTypeId) ?? null;
-    const quiet = since ? (Date.parse(`${today}T23:59:59Z`) - Date.parse(since)) / 86_400_000 : 0;
+    const quiet = since ? daysPassed(since, `${today}T23:59:59Z`) : 0;
     const perYear = ((use.pieces + 0.5) / use.days) * 365;
     const state = line.count === 0 ? "used" : quiet > deadDays ? "dead" : line.count / perYear > slowDays / 365 + 1 ? "slow" : "used";
     return {

@@ -1,5 +1,6 @@
 import { isSameSize } from "@/core/anatomy/typed-size";
 import type { PartType } from "@/core/anatomy/types";
+import { addDays, daysBetween } from "@/core/day/day";
 import { groupBy } from "@/core/group-by";
 import { type Grade, grades } from "@/core/interchange/interchange";
 import type { Supplier } from "@/core/ordering/book";
@@ -51,10 +52,6 @@ export interface OrderSituation {
   /** ISO days on which orders go out, by slot. */
   readonly slotDays: readonly string[];
 }
-
-const dayMs = 86_400_000;
-const daysBetween = (from: string, to: string) => Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / dayMs);
-const addDays = (day: string, days: number) => new Date(Date.parse(`${day}T00:00:00Z`) + days * dayMs).toISOString().slice(0, 10);
 
 /** Pieces left over that are thought about at most; more of one part are worth nothing to the plan. */
 const mostLeftOver = 24;

@@ -1,3 +1,4 @@
+import { addDays } from "@/core/day/day";
 import { groupBy } from "@/core/group-by";
 import type { Need, Offer } from "@/core/ordering/book";
 import { type OrderPaper, orderText } from "@/core/ordering/order-paper";
@@ -133,7 +134,7 @@ export function placeBasket(ctx: Context, basket: Basket, today: string, goesBy:
   refuseUnasked(db, [...new Set([...needs.values()].map(({ jobId }) => jobId))]);
   const promised = leadTimesOf(db, [{ id: basket.supplierId, leadDays: supplier.lead_days }], getOrderRules(db).leadChance / 100);
   const days = Math.max(supplier.lead_days, Math.round(promised.get(basket.supplierId)!.middle));
-  const expectedOn = new Date(Date.parse(`${today}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+  const expectedOn = addDays(today, days);
   const orderId = Number(
     db
       .prepare("INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) VALUES (?, ?, ?, ?)")

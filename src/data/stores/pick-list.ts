@@ -1,4 +1,5 @@
 import type { PartType } from "@/core/anatomy/types";
+import { addDays } from "@/core/day/day";
 import { byWay } from "@/core/ordering/bin-label";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { openDayFrom } from "@/core/schedule/opening";
@@ -27,7 +28,7 @@ export interface PickList {
   readonly missing: readonly { readonly tag: string; readonly words: string }[];
 }
 
-const nextDay = (day: string) => new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
+const nextDay = (day: string) => addDays(day, 1);
 
 /**
  * What the jobs of today's rest and the next working day take from the bins, by the way through them. The jobs are those whose move is ours, in

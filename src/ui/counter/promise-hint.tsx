@@ -1,12 +1,12 @@
 "use client";
 import { useMemo, useState } from "react";
+import { daysBetween } from "@/core/day/day";
 import { chanceBy, dayFor, type Foretold } from "@/core/promise/bench-simulation";
 import { type BenchToAsk, chanceWords, of100 } from "@/ui/promise/bench-to-ask";
 import type { BenchQuestion } from "@/ui/promise/bench-worker";
 import { Slips } from "@/ui/promise/slips";
 import { useBenchReply, useBenchToAsk } from "@/ui/promise/use-bench";
 
-const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 /** Days drawn. */
 const drawnDays = 28;
 
@@ -48,7 +48,7 @@ export function PromiseHint({
   if (!asked || reply?.kind !== "told") return null;
   const told = reply.told[0]!;
   const by = asked.days[dayFor(told, asked.ask)];
-  const ahead = chosen ? daysAhead(asked.today, chosen) : -1;
+  const ahead = chosen ? daysBetween(asked.today, chosen) : -1;
   const chance = ahead >= 0 ? of100(chanceBy(told, ahead)) : null;
   const rushBy = rush?.kind === "effects" && rush.rush ? asked.days[dayFor(rush.rush, asked.ask)] : undefined;
   return (

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { useFormContext } from "react-hook-form";
+import { daysBetween } from "@/core/day/day";
 import { seenWeek } from "@/core/seen";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
@@ -26,7 +27,6 @@ interface Props {
 
 const short = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 const hoursText = (minutes: number) => (minutes ? String(minutes / 60) : "");
-const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 
 /** When each of the people is at the bench, when they are not, and what a day off does before it is given. */
 export function PeopleHours({ people, revision, today, tomorrow }: Props) {
@@ -97,7 +97,7 @@ function DayOffEffect({ asked, personId, today, name }: { asked: BenchToAsk | nu
       kind: "change",
       bench: asked.bench,
       promised: asked.hanging,
-      change: { kind: "off", person, from: Math.max(0, daysAhead(today, from)), to: daysAhead(today, to) },
+      change: { kind: "off", person, from: Math.max(0, daysBetween(today, from)), to: daysBetween(today, to) },
       seed: asked.seed,
       chance: asked.ask,
     };

@@ -11,6 +11,7 @@ import {
 } from "@dnd-kit/core";
 import Link from "next/link";
 import { useMemo, useState } from "react";
+import { daysBetween } from "@/core/day/day";
 import { chanceBy } from "@/core/promise/bench-simulation";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
@@ -31,8 +32,6 @@ interface Props {
   readonly dayNames: Readonly<Record<string, string>>;
 }
 
-const daysAhead = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
-
 /** The chance that the day of each unit holds: that of its reel which is likeliest to be late. */
 function chancesOf(
   asked: BenchToAsk,
@@ -46,7 +45,7 @@ function chancesOf(
       tags.flatMap((tag) => {
         const chances = tag.jobIds.flatMap((id) => {
           const told = byKey.get(id);
-          return told ? [of100(chanceBy(told, daysAhead(asked.today, tag.promisedOn)))] : [];
+          return told ? [of100(chanceBy(told, daysBetween(asked.today, tag.promisedOn)))] : [];
         });
         return chances.length ? [[tag.unit, Math.min(...chances)] as const] : [];
       }),
@@ -66,7 +65,7 @@ const moveQuestion = (asked: BenchToAsk, { tag, to }: Moving): BenchQuestion => 
   kind: "change",
   bench: asked.bench,
   promised: asked.hanging,
-  change: { kind: "moved", keys: tag.jobIds, to: daysAhead(asked.today, to) },
+  change: { kind: "moved", keys: tag.jobIds, to: daysBetween(asked.today, to) },
   seed: asked.seed,
   chance: asked.ask,
 });

@@ -1,9 +1,10 @@
 import { today } from "@/app/server/clock";
 import { readFile } from "@/app/server/reading";
+import { dayNumber, dayOfNumber } from "@/core/day/day";
 import { depths, jobKinds } from "@/core/vocabulary/job-kinds";
 import { findModel } from "@/data/catalogue/models";
 import { freshJob, liveBench, lookDays, promiseSeed } from "@/data/promise/bench";
-import { dayNumber, isoOfDay, kindOf } from "@/data/promise/past";
+import { kindOf } from "@/data/promise/past";
 import { dayWords } from "@/ui/dates";
 import type { BenchToAsk } from "@/ui/promise/bench-to-ask";
 
@@ -29,7 +30,7 @@ export const GET = readFile("rack", (db, _: object, request) => {
   const first = dayNumber(day);
   const answer: BenchToAsk = {
     today: day,
-    days: Array.from({ length: lookDays }, (_, ahead) => isoOfDay(first + ahead)).map((iso) => ({ day: iso, words: dayWords(iso) })),
+    days: Array.from({ length: lookDays }, (_, ahead) => dayOfNumber(first + ahead)).map((iso) => ({ day: iso, words: dayWords(iso) })),
     bench,
     hanging,
     people,

@@ -2,6 +2,7 @@ import Link from "next/link";
 import { today } from "@/app/server/clock";
 import { rangeOf } from "@/app/server/range";
 import { readerOf, readPage } from "@/app/server/reading";
+import { dayOfNumber } from "@/core/day/day";
 import { falseAlarmMonths, type Watch } from "@/core/drift/watches";
 import { comebacksByCause, type Figure, figuresBy, monthsOf, waitFigures } from "@/core/figures/figures";
 import { formatMinor } from "@/core/money/money";
@@ -9,7 +10,6 @@ import { verdictOf } from "@/core/promise/backtest";
 import { countedJobs } from "@/data/figures/counted-jobs";
 import { watchesOf, watchNames } from "@/data/figures/drift";
 import { stockFigures } from "@/data/figures/stock-figures";
-import { isoOfDay } from "@/data/promise/past";
 import { listSaidDays } from "@/data/promise/said";
 import { getShopSettings } from "@/data/shop/settings";
 import { dateWords } from "@/ui/dates";
@@ -182,7 +182,7 @@ const rowsOf = (figures: readonly Figure[], behind: (id: string) => string, word
 /** What a watch found, in a sentence. */
 function driftWords({ kind, id, alarm, seen, expected }: Watch, names: ReadonlyMap<string, string>): string {
   const name = names.get(id) ?? id;
-  const since = dateWords(isoOfDay(alarm!.since));
+  const since = dateWords(dayOfNumber(alarm!.since));
   if (kind === "supplier")
     return `Drag washers from ${name} wear early since about ${since}: ${seen} were worn where ${expected.toFixed(1)} were to be expected.`;
   if (kind === "model")

@@ -1,6 +1,7 @@
 import { cleanMethods } from "@/core/cleaning/methods";
 import type { CleanPlan } from "@/core/cleaning/plan";
 import type { Soak } from "@/core/cleaning/soak";
+import { msPerMinute } from "@/core/day/day";
 
 const rowPx = 30;
 const width = 300;
@@ -8,7 +9,7 @@ const width = 300;
 /** The plan drawn to scale in minutes: baths as long dashed bars, the hands as solid ones, drying as a thin line after them. */
 export function CleanRail({ plan, soaks, nowMs }: { plan: CleanPlan; soaks: readonly Soak[]; nowMs: number }) {
   const methods = [...new Set([...plan.acts.map(({ method }) => method)])];
-  const running = soaks.map((soak) => ({ ...soak, leftMinutes: Math.max(0, (Date.parse(soak.dueAt) - nowMs) / 60_000) }));
+  const running = soaks.map((soak) => ({ ...soak, leftMinutes: Math.max(0, (Date.parse(soak.dueAt) - nowMs) / msPerMinute) }));
   const end = Math.max(plan.doneMinute, ...running.map(({ leftMinutes }) => leftMinutes), 1);
   const x = (minute: number) => (minute / end) * width;
   const words = plan.acts.map(

@@ -5,6 +5,7 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import { cleanMethods, cleanMethodsFor, isBath } from "@/core/cleaning/methods";
 import type { CleanPlan } from "@/core/cleaning/plan";
 import type { Soak, TrayGroup } from "@/core/cleaning/soak";
+import { msPerMinute } from "@/core/day/day";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { benchWays, type Choice } from "@/core/ways/ways";
@@ -112,7 +113,7 @@ export function CleanSheet(props: Props) {
   const lost = missing.filter((id) => group?.soaking.includes(id));
   const shown = wells.find(({ positionId }) => positionId === openId);
   const shownSeat = shown && byId.get(shown.positionId);
-  const leftMinutes = soak ? Math.ceil((Date.parse(soak.dueAt) - now) / 60_000) : 0;
+  const leftMinutes = soak ? Math.ceil((Date.parse(soak.dueAt) - now) / msPerMinute) : 0;
   const [bath, setBath] = useState({ minutes: "", intoSoakId: null as number | null, mark: "" });
   const minutes = bath.minutes === "" ? (group ? cleanMethods[group.method].soakMinutes : 0) : Number(bath.minutes.replace(",", "."));
   const allClean = groups.length > 0 && groups.every(({ waiting, soaking }) => !waiting.length && !soaking.length);

@@ -50,12 +50,12 @@ export async function actOnce<R>({ name, permission, pressId, run, secretAnswer,
     if (error instanceof WrongSecret) countWrong(error);
     if (error instanceof DataUnusable) return refused(`${error.message} ${error.remedy}`);
     if (error instanceof Refusal)
-      return refused(error.message, { fields: error.field ? { [error.field]: error.message } : {}, way: error.way });
+      return refused(error.message, { code: error.code, fields: error.field ? { [error.field]: error.message } : {}, way: error.way });
     const beyond = cannotBe(error);
     if (beyond) return refused(beyond);
     const trouble = troubleOf(error);
     if (trouble)
-      return refused(`${trouble.message} Nothing was changed, and what you typed is here still. ${trouble.remedy} Then press again.`, {
+      return refused(`${trouble.message} Nothing was changed, and what you typed is here still. ${trouble.remedy}`, {
         later: true,
       });
     return refused(undoneWords(logFault(name, error)));

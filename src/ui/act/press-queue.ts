@@ -17,6 +17,7 @@ export interface DonePress extends QueuedPress {
 
 export interface Stopped {
   readonly message: string;
+  readonly code: string | null;
   readonly way: WayOut | null;
   readonly fields: Readonly<Record<string, string>>;
   /** The press that was refused, and those behind it that were not done either. */
@@ -115,7 +116,13 @@ export function createPressQueue(options: QueueOptions, kept: readonly QueuedPre
         } else
           set({
             pending: [],
-            stopped: { message: answer.message, way: answer.way ?? null, fields: answer.fields, notDone: state.pending },
+            stopped: {
+              message: answer.message,
+              code: answer.code ?? null,
+              way: answer.way ?? null,
+              fields: answer.fields,
+              notDone: state.pending,
+            },
           });
       }
     } finally {

@@ -14,6 +14,8 @@ export type ActionResult<R> =
   | {
       readonly ok: false;
       readonly message: string;
+      /** What kind of refusal it is: it decides where to lead. */
+      readonly code?: string;
       readonly fields: Readonly<Record<string, string>>;
       readonly way?: WayOut | null /** The data cannot be written just now: the same press may be sent again later. */;
       readonly later?: boolean;

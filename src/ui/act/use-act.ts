@@ -13,6 +13,7 @@ import { sendPress } from "./send-press";
 export const retryDelaysMs = [500, 1000, 2000, 4000];
 interface Failure {
   readonly message: string;
+  readonly code: string | null;
   readonly fields: Readonly<Record<string, string>>;
   readonly way: WayOut | null;
 }
@@ -25,6 +26,8 @@ export interface Act<R, I = unknown> {
   /** Done, and the page does not show yet what came of it: a key whose question it chooses has none meanwhile. */
   readonly stale: boolean;
   readonly message: string | null;
+  /** What kind of refusal it was; null where it was none. */
+  readonly code: string | null;
   readonly fields: Readonly<Record<string, string>>;
   /** Where what was refused can be put right, when that is elsewhere. */
   readonly way: WayOut | null;
@@ -76,16 +79,19 @@ export function useAct<R>(doing: ActName | Action<R>, after?: (value: R) => void
                 : await doing(sent);
             unanswered.current = null;
             if (result.ok) {
-              if (result.note) setFailure({ message: result.note, fields: none, way: null });
+              if (result.note) setFailure({ message: result.note, code: null, fields: none, way: null });
               afterRef.current?.(result.value);
               startRefresh(() => router.refresh());
-            } else setFailure({ message: result.message, fields: result.fields, way: result.way ?? null });
+            } else {
+              const message = result.later ? `${result.message} Then press again.` : result.message;
+              setFailure({ message, code: result.code ?? null, fields: result.fields, way: result.way ?? null });
+            }
             return result;
           } catch {
             const delay = retryDelaysMs[attempt];
             if (delay === undefined) {
               const message = "The bench computer does not answer. Nothing on this page is lost: start it again, then press once more.";
-              setFailure({ message, fields: {}, way: null });
+              setFailure({ message, code: null, fields: {}, way: null });
               return { ok: false, message, fields: {} } as const;
             }
             await new Promise((resolve) => setTimeout(resolve, delay));
@@ -99,5 +105,14 @@ export function useAct<R>(doing: ActName | Action<R>, after?: (value: R) => void
     [doing, router, idle],
   );
   const clear = useCallback(() => setFailure(null), []);
-  return { press, busy, stale, message: failure?.message ?? null, fields: failure?.fields ?? none, way: failure?.way ?? null, clear };
+  return {
+    press,
+    busy,
+    stale,
+    message: failure?.message ?? null,
+    code: failure?.code ?? null,
+    fields: failure?.fields ?? none,
+    way: failure?.way ?? null,
+    clear,
+  };
 }

@@ -1,7 +1,6 @@
 "use client";
-import Link from "next/link";
 import { useGoOn, useQueueState } from "@/ui/act/queue-provider";
-import { wayLink } from "@/ui/controls/way-link";
+import { LeadsTo } from "@/ui/controls/leads-to";
 
 /** What became of presses that are not done: nobody answers yet, or the server refused one and those behind it with it. */
 export function QueueLine() {
@@ -10,16 +9,11 @@ export function QueueLine() {
   const presses = pending.length === 1 ? "1 press is" : `${pending.length} presses are`;
   if (stopped) {
     const [refused, ...behind] = stopped.notDone;
-    const out = stopped.way ? wayLink(stopped.way) : null;
     return (
       <div role="alert" className="alarm mb-3 whitespace-pre-line text-text">
         <p>
           <strong>Not done: {refused?.words}.</strong> {stopped.message}
-          {out && (
-            <Link className="act-link ml-2" href={out.href}>
-              {out.words}
-            </Link>
-          )}
+          <LeadsTo way={stopped.way} code={stopped.code} />
         </p>
         {behind.length > 0 && <p>Not done either: {behind.map(({ words }) => words).join("; ")}.</p>}
         <button type="button" className="act-link min-h-10" onClick={goOn}>
@@ -40,7 +34,7 @@ export function QueueLine() {
   if (notNow)
     return (
       <p role="alert" className="alarm mb-3 text-text">
-        {notNow.replace(/ Then press again\.$/, "")} {presses} kept and sent again by itself.
+        {notNow} {presses} kept and sent again by itself.
       </p>
     );
   if (!waiting) return null;

@@ -1,12 +1,12 @@
 "use client";
-import Link from "next/link";
 import { type RefObject, useLayoutEffect, useRef, useState } from "react";
 import type { WayOut } from "@/core/vocabulary/way-out";
-import { wayLink } from "./way-link";
+import { LeadsTo } from "./leads-to";
 
 interface RefusedProps {
   readonly message?: string | null;
   readonly way?: WayOut | null;
+  readonly code?: string | null;
   /** Acts of one sheet: the first that was refused speaks. */
   readonly of?: readonly RefusedAct[];
   /** The fields beside it show their own messages; only what no field says, or has a way out, is said here. */
@@ -15,6 +15,7 @@ interface RefusedProps {
 interface RefusedAct {
   readonly message: string | null;
   readonly way: WayOut | null;
+  readonly code?: string | null;
   readonly fields: Readonly<Record<string, string>>;
 }
 
@@ -33,22 +34,17 @@ function useUnsaid(fields: Readonly<Record<string, string>> | undefined): readon
 }
 
 /** What a whole act was refused with, when it belongs to no field, and the way to where it can be put right. */
-export function Refused({ message, way, of = [], beside = false }: RefusedProps) {
+export function Refused({ message, way, code, of = [], beside = false }: RefusedProps) {
   const act = of.find((one) => one.message);
-  const refused = message ? { message, way } : act;
+  const refused = message ? { message, way, code } : act;
   const atField = beside && act !== undefined && Object.keys(act.fields).length > 0;
   const [box, unsaid] = useUnsaid(atField ? act.fields : undefined);
   if (!refused) return null;
   if (atField && !unsaid && !refused.way) return null;
-  const out = refused.way ? wayLink(refused.way) : null;
   return (
     <div role="alert" className="alarm whitespace-pre-line text-text">
       <span ref={box}>{atField ? unsaid : refused.message}</span>
-      {out && (
-        <Link className="act-link ml-2" href={out.href}>
-          {out.words}
-        </Link>
-      )}
+      <LeadsTo way={refused.way} code={refused.code} />
     </div>
   );
 }

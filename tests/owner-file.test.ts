@@ -82,7 +82,7 @@ describe("a job as one file for its owner", () => {
     writeFileSync(join(folder, "record.html"), file);
     const hash = execFileSync("sha256sum", [join(folder, "record.html")], { encoding: "utf8" }).slice(0, 64);
     expect(fileHash(file)).toBe(hash);
-    writeFileSync(join(folder, "report.pdf"), await reportPdf({ ...report, fileHash: fileHash(file) }));
+    writeFileSync(join(folder, "report.pdf"), await reportPdf({ ...report, fileHash: fileHash(file) }, "en-GB"));
     expect(execFileSync("pdftotext", ["-layout", join(folder, "report.pdf"), "-"], { encoding: "utf8" })).toContain(hash);
   });
 });

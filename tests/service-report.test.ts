@@ -37,7 +37,7 @@ describe("the report of a service without any fault", () => {
     const job = wholeService(shop, id, () =>
       noteWell(shop.ctx, id, "dog", { verdict: "dressed", dressed: "nose filed square", orientation: "", note: "" }),
     );
-    const { text, pages } = read(await reportPdf(getReport(shop.db, job, reportDates)));
+    const { text, pages } = read(await reportPdf(getReport(shop.db, job, reportDates), "en-GB"));
     for (const words of [
       "Handle and star: stripped; swab and brush",
       "Gear and drag stack: stripped",
@@ -63,12 +63,12 @@ describe("the report of a service without any fault", () => {
   it("of one assembly and of the outside say no more than was done", async () => {
     const shop = openWorkshop();
     const drag = shop.open({ kind: "service", depth: "complaint", serial: "D1", intake: intake({ complaints: ["drag-weak"] }) });
-    const some = read(await reportPdf(getReport(shop.db, wholeService(shop, drag), reportDates))).text;
+    const some = read(await reportPdf(getReport(shop.db, wholeService(shop, drag), reportDates), "en-GB")).text;
     expect(some).toContain("Gear and drag stack: stripped for the complaint");
     expect(some).toMatch(/Not opened: [^.]*Tail plate and click/);
     expect(some).toMatch(/“drag weak”: .* is good now, was good/);
     const outside = shop.open({ kind: "service", depth: "light", serial: "L1", complaint: "" });
-    const { text, pages } = read(await reportPdf(getReport(shop.db, wholeService(shop, outside), reportDates)));
+    const { text, pages } = read(await reportPdf(getReport(shop.db, wholeService(shop, outside), reportDates), "en-GB"));
     expect(text).toContain("Oiled where they sit: Handle knob, Spool bearing, tail.");
     expect(text).not.toContain("stripped");
     expect(pages).toBe(1);

@@ -1,18 +1,18 @@
 import { DateTime } from "luxon";
 import type { ReelHistory } from "@/core/history/history";
 import { figureWords } from "@/core/measures/taken";
-import { spokenLocale } from "@/core/vocabulary/locales";
+import type { Locale } from "@/core/vocabulary/locales";
 import { makePdf } from "./pdf";
 import { flowOf } from "./pdf-flow";
 
 const page = { widthMm: 210, heightMm: 297, marginMm: 18 } as const;
-const words = (isoDay: string) => DateTime.fromISO(isoDay).setLocale(spokenLocale()).toLocaleString(DateTime.DATE_MED);
 
-/** A reel's whole history on paper, A4, visit by visit, the oldest first. */
-export const historyPdf = (history: ReelHistory): Promise<Buffer> =>
+/** A reel's whole history on paper, A4, visit by visit, the oldest first. @param locale how dates are written. */
+export const historyPdf = (history: ReelHistory, locale: Locale): Promise<Buffer> =>
   makePdf({ ...page, title: `History of ${history.reel.maker} ${history.reel.model} ${history.reel.serial}` }, (doc) => {
     const { line, heading } = flowOf(doc, page);
     const { reel } = history;
+    const words = (isoDay: string) => DateTime.fromISO(isoDay).setLocale(locale).toLocaleString(DateTime.DATE_MED);
     line("bold", 20, `${reel.maker} ${reel.model}`);
     line("mono", 13, reel.serial || "no serial");
     line("sans", 11, `${reel.hand} hand. Kept by ${history.shop}, printed ${words(history.exportedOn)}.`);

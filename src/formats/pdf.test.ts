@@ -149,7 +149,7 @@ describe("the report", () => {
   };
 
   it("says everything that was found, done, left and to be watched, and that a reading was simulated", async () => {
-    const { text } = read(await reportPdf(report));
+    const { text } = read(await reportPdf(report, "en-GB"));
     for (const words of [
       "Ada Brook",
       "serial S1",
@@ -176,7 +176,7 @@ describe("the report", () => {
   it.each(["Ünal Ståhl-Łopez", "Γιώργος Παππάς", "Олена Коваль", "Žofie Dvořáková"])(
     "prints %s so that another program reads it",
     async (owner) => {
-      const { text } = read(await reportPdf({ ...report, owner, complaint: `said ${owner}` }));
+      const { text } = read(await reportPdf({ ...report, owner, complaint: `said ${owner}` }, "en-GB"));
       expect(text).toContain(`For ${owner}.`);
       expect(text).toContain(`said ${owner}`);
       expect(text).not.toContain("not in the shop's print");
@@ -184,13 +184,13 @@ describe("the report", () => {
   );
 
   it("says which letters it has not", async () => {
-    const { text } = read(await reportPdf({ ...report, owner: "山本 Aiko" }));
+    const { text } = read(await reportPdf({ ...report, owner: "山本 Aiko" }, "en-GB"));
     expect(text).toContain("Aiko");
     expect(text).toContain("These letters are not in the shop's print: U+5C71 U+672C");
   });
 
   it("leaves out what there is nothing of", async () => {
-    const { text } = read(await reportPdf({ ...report, findings: [], parts: [], leftOut: [], watch: [], tests: [] }));
+    const { text } = read(await reportPdf({ ...report, findings: [], parts: [], leftOut: [], watch: [], tests: [] }, "en-GB"));
     expect(text).toContain("No fault was found.");
     expect(text).toContain("No parts were fitted.");
     expect(text).not.toMatch(/Left out on purpose|Watch next time|simulated/);
@@ -198,7 +198,7 @@ describe("the report", () => {
 
   it("goes on to another page rather than off the paper", async () => {
     const many = Array.from({ length: 40 }, (_, i) => ({ ...report.parts[0]!, words: `Part ${i + 1}` }));
-    const { pages, text } = read(await reportPdf({ ...report, parts: many }));
+    const { pages, text } = read(await reportPdf({ ...report, parts: many }, "en-GB"));
     expect(pages).toBeGreaterThan(1);
     expect(text).toContain("Part 40");
     expect(text).toContain("75.18");
@@ -206,8 +206,8 @@ describe("the report", () => {
 
   it("says what is not better than it came", async () => {
     const tests = [{ ...report.tests[0]!, change: "not better" }];
-    expect(read(await reportPdf({ ...report, tests })).text).toContain("No better than received: Turning in gear");
-    expect(read(await reportPdf(report)).text).not.toContain("Not better than it came");
+    expect(read(await reportPdf({ ...report, tests }, "en-GB")).text).toContain("No better than received: Turning in gear");
+    expect(read(await reportPdf(report, "en-GB")).text).not.toContain("Not better than it came");
   });
 
   it("in short fits one page and keeps what matters", async () => {
@@ -265,55 +265,58 @@ describe("the sheet of a lot", () => {
 describe("a reel's history on paper", () => {
   it("tells every visit, what was measured and what is due", async () => {
     const { text } = read(
-      await historyPdf({
-        format: "zorbek-reel-history",
-        version: 1,
-        exportedOn: "2026-11-25",
-        shop: "The Bench",
-        reel: { maker: "Maker", model: "Model", serial: "S1", hand: "left" },
-        before: [{ on: "2019-05-31", words: "washed and greased elsewhere" }],
-        visits: [
-          {
-            tag: formatTag(7),
-            takenInOn: "2026-03-01",
-            handedBackOn: "2026-03-08",
-            cameFor: "repair",
-            found: ["Gears worn"],
-            done: ["Spool: stripped; swab and brush."],
-            unrepaired: null,
-            partsFitted: [{ number: "SK-220", name: "Main gear", seat: "Main gear", used: true }],
-            leftOut: [],
-            servedInPlace: [{ seat: "Trip lever", reason: "not worth drawing" }],
-            measured: [
-              { name: "Side play", phase: "before", value: 0.31, low: 0.26, high: 0.36, unit: "mm", says: "" },
-              { name: "Wear, Dog", phase: "after", value: 0.4, low: 0.33, high: 0.47, unit: "mm", says: "worn" },
-            ],
-            measurements: [
-              {
-                test: "Turning in gear",
-                phase: "before",
-                verdict: "bad",
-                value: 21,
-                unit: "cN·m",
-                lineRadiusMm: null,
-                instrument: "typed",
-                simulated: false,
-              },
-              {
-                test: "Turning in gear",
-                phase: "after",
-                verdict: "good",
-                value: 9,
-                unit: "cN·m",
-                lineRadiusMm: null,
-                instrument: "gauge",
-                simulated: true,
-              },
-            ],
-          },
-        ],
-        next: [{ component: "Drag", what: "looked at", on: "2027-03-08", because: "once a year" }],
-      }),
+      await historyPdf(
+        {
+          format: "zorbek-reel-history",
+          version: 1,
+          exportedOn: "2026-11-25",
+          shop: "The Bench",
+          reel: { maker: "Maker", model: "Model", serial: "S1", hand: "left" },
+          before: [{ on: "2019-05-31", words: "washed and greased elsewhere" }],
+          visits: [
+            {
+              tag: formatTag(7),
+              takenInOn: "2026-03-01",
+              handedBackOn: "2026-03-08",
+              cameFor: "repair",
+              found: ["Gears worn"],
+              done: ["Spool: stripped; swab and brush."],
+              unrepaired: null,
+              partsFitted: [{ number: "SK-220", name: "Main gear", seat: "Main gear", used: true }],
+              leftOut: [],
+              servedInPlace: [{ seat: "Trip lever", reason: "not worth drawing" }],
+              measured: [
+                { name: "Side play", phase: "before", value: 0.31, low: 0.26, high: 0.36, unit: "mm", says: "" },
+                { name: "Wear, Dog", phase: "after", value: 0.4, low: 0.33, high: 0.47, unit: "mm", says: "worn" },
+              ],
+              measurements: [
+                {
+                  test: "Turning in gear",
+                  phase: "before",
+                  verdict: "bad",
+                  value: 21,
+                  unit: "cN·m",
+                  lineRadiusMm: null,
+                  instrument: "typed",
+                  simulated: false,
+                },
+                {
+                  test: "Turning in gear",
+                  phase: "after",
+                  verdict: "good",
+                  value: 9,
+                  unit: "cN·m",
+                  lineRadiusMm: null,
+                  instrument: "gauge",
+                  simulated: true,
+                },
+              ],
+            },
+          ],
+          next: [{ component: "Drag", what: "looked at", on: "2027-03-08", because: "once a year" }],
+        },
+        "en-GB",
+      ),
     );
     for (const words of [
       "Maker Model",

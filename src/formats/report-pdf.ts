@@ -4,19 +4,17 @@ import { formatMinor } from "@/core/money/money";
 import { changeWords, type Report, type ReportTest } from "@/core/report/report";
 import { type WorkDone, workLines } from "@/core/report/work-done";
 import type { Plate } from "@/core/schematic/assembly-plate";
-import { spokenLocale } from "@/core/vocabulary/locales";
+import type { Locale } from "@/core/vocabulary/locales";
 import { drawGlyphPaths, drawQr, ink, makePdf, pointsPerMm as mm, type Pdf } from "./pdf";
 import { type Flow, flowOf } from "./pdf-flow";
-
-const dueWords = (isoDay: string) => DateTime.fromISO(isoDay).setLocale(spokenLocale()).toLocaleString(DateTime.DATE_MED);
 
 const page = { widthMm: 210, heightMm: 297, marginMm: 14 } as const;
 
 /**
  * The report the owner keeps, A4: reel, findings, work, parts with their drawings, before and after, advice, next service, price. A purchase
- * check says instead what the seller claims beside what was seen, and what it would cost to put right.
+ * check says instead what the seller claims beside what was seen, and what it would cost to put right. @param locale how dates are written.
  */
-export const reportPdf = (report: Report): Promise<Buffer> =>
+export const reportPdf = (report: Report, locale: Locale): Promise<Buffer> =>
   makePdf({ ...page, title: `${report.check ? "Purchase check" : "Service report"} ${report.tag}` }, (doc) => {
     const flow = flowOf(doc, page);
     const { left, right, room, line, heading } = flow;
@@ -149,7 +147,11 @@ export const reportPdf = (report: Report): Promise<Buffer> =>
     for (const words of report.advice) line("sans", 11, words);
     line("bold", 11, `Next service: ${report.nextService}`);
     for (const due of report.due.filter(({ id }) => id !== "whole"))
-      line("sans", 11, `${due.component}: ${due.what}, ${due.byOwner ? "yourself, " : ""}by ${dueWords(due.on)} (${due.because})`);
+      line(
+        "sans",
+        11,
+        `${due.component}: ${due.what}, ${due.byOwner ? "yourself, " : ""}by ${DateTime.fromISO(due.on).setLocale(locale).toLocaleString(DateTime.DATE_MED)} (${due.because})`,
+      );
     if (report.notServed.length) line("sans", 11, `Not served here yet: ${report.notServed.join(", ")}.`);
 
     heading("Price");

@@ -1,8 +1,15 @@
 import { DateTime } from "luxon";
 import { addMonths } from "@/core/day/day";
-import { spokenLocale } from "@/core/vocabulary/locales";
+import type { Locale } from "@/core/vocabulary/locales";
 
-const said = (iso: string, as: Intl.DateTimeFormatOptions): string => DateTime.fromISO(iso).setLocale(spokenLocale()).toLocaleString(as);
+let spoken: Locale = "en-GB";
+/** One process serves one shop: the page, its papers and what the browser draws are written its way. */
+export const speak = (locale: Locale): void => {
+  spoken = locale;
+};
+export const spokenLocale = (): Locale => spoken;
+
+const said = (iso: string, as: Intl.DateTimeFormatOptions): string => DateTime.fromISO(iso).setLocale(spoken).toLocaleString(as);
 const day = { day: "numeric", month: "short" } as const;
 
 /** "Fri 4 Dec": a shop day as people say it. */

@@ -12,12 +12,8 @@ export interface Cover {
 
 /** The solver, once it is loaded. */
 export type Solver = Awaited<ReturnType<typeof highsLoader>>;
-let loading: Promise<Solver> | null = null;
-/** Loads the solver, once. */
-export function loadSolver(): Promise<Solver> {
-  loading ??= highsLoader();
-  return loading;
-}
+/** Loads the solver; whoever asks often keeps it. */
+export const loadSolver = (): Promise<Solver> => highsLoader();
 
 /**
  * The checks that take the least time together and show every mistake that can be shown: set cover, solved to the proven optimum by HiGHS.

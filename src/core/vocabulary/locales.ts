@@ -8,10 +8,3 @@ export const locales = {
 } as const;
 export type Locale = keyof typeof locales;
 export const localeIds = Object.keys(locales) as [Locale, ...Locale[]];
-
-let spoken: Locale = "en-GB";
-/** One process serves one shop: the page, its papers and what the browser draws are written its way. */
-export const speak = (locale: Locale): void => {
-  spoken = locale;
-};
-export const spokenLocale = (): Locale => spoken;

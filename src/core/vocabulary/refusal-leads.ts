@@ -34,6 +34,11 @@ const outOfDate = [
     "no-model",
   ],
   ...[
+    "nothing-to-order",
+    "not-sold",
+    "price",
+    "too-few",
+    "too-small",
     "no-assembly",
     "no-choice",
     "no-edition",

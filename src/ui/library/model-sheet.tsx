@@ -7,12 +7,12 @@ import { addAssembly, addSeat, alongAxis, buildBeside, editPart, editSeat, moveS
 import { findSeats } from "@/core/anatomy/find-seats";
 import { kindWords, type PartKind, sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import { keptPlates } from "@/core/schematic/kept-plates";
 import type { ModelPicture } from "@/core/schematic/model-picture";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { TabRail } from "@/ui/controls/tab-rail";
 import { DrawnHere } from "@/ui/glyphs/drawn-here";
+import { keptPlates } from "@/ui/glyphs/kept-plates";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
 import { AxisList } from "./axis-list";
 import { ModelLeaf, type ModelProps } from "./model-leaf";

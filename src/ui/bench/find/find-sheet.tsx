@@ -5,7 +5,6 @@ import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Isolation } from "@/core/diagnosis/isolation";
 import type { LookLine } from "@/core/diagnosis/look-line";
 import type { Suspect } from "@/core/diagnosis/suspect";
-import { keptPlates } from "@/core/schematic/kept-plates";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
@@ -14,6 +13,7 @@ import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import { DrawnHere } from "@/ui/glyphs/drawn-here";
+import { keptPlates } from "@/ui/glyphs/kept-plates";
 import { PlateView, type Shade } from "@/ui/glyphs/plate";
 
 interface Props {

@@ -1,6 +1,6 @@
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
+import { keptSolver } from "@/app/server/solver";
 import { blindSpots } from "@/core/blind-spots/blind-spots";
-import { loadSolver } from "@/core/blind-spots/least-cover";
 import { listLearnedMinutes, listTaughtBatches } from "@/data/bench/playbook";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { PlaybookSheet } from "@/ui/library/playbook-sheet";
@@ -9,7 +9,7 @@ export const metadata = { title: "Playbook" };
 
 export default async function PlaybookPage(props: ModelPageProps) {
   const { db, model, version, leaf } = await loadModel(props);
-  const spots = version.anatomy.positions.length ? blindSpots(await loadSolver(), version.anatomy, version.partTypes) : null;
+  const spots = version.anatomy.positions.length ? blindSpots(await keptSolver(), version.anatomy, version.partTypes) : null;
   return (
     <PlaybookSheet
       key={version.number}

@@ -1,5 +1,5 @@
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import { modelPlates, overviewPlate, type Plate } from "./assembly-plate";
+import { modelPlates, overviewPlate, type Plate } from "@/core/schematic/assembly-plate";
 
 const known = new Map<string, readonly Plate[]>();
 /** Machines whose plates are kept; when there are more it begins anew. */

@@ -20,17 +20,17 @@ export function answerCall(calls: Readonly<Record<string, Call>>, name: string, 
   } catch {
     return { ok: false, words: "standard input is no JSON." };
   }
-  const work = (): CallAnswer => {
-    const parsed = chosen.input.safeParse(json);
-    if (!parsed.success) return { ok: false, words: z.prettifyError(parsed.error).replaceAll(", received undefined", ": it is missing") };
-    return { ok: true, json: JSON.stringify(chosen.run(parsed.data as never), null, 2) };
-  };
+  let allowed = limitMs;
+  // The engine's own watch stops what never ends; nothing foreign runs in there.
+  const watched = <T>(work: () => T): T => runInNewContext("work()", { work }, { timeout: allowed }) as T;
   try {
-    // The engine's own watch stops what never ends; nothing foreign runs in there.
-    return runInNewContext("work()", { work }, { timeout: limitMs }) as CallAnswer;
+    const parsed = watched(() => chosen.input.safeParse(json));
+    if (!parsed.success) return { ok: false, words: z.prettifyError(parsed.error).replaceAll(", received undefined", ": it is missing") };
+    allowed = Math.max(limitMs, chosen.limitMs?.(parsed.data as never) ?? 0);
+    return { ok: true, json: watched(() => JSON.stringify(chosen.run(parsed.data as never), null, 2)) };
   } catch (error) {
     if ((error as { code?: string }).code === "ERR_SCRIPT_EXECUTION_TIMEOUT")
-      return { ok: false, words: `this takes longer than ${limitMs / 1000} s: give less at once.` };
+      return { ok: false, words: `this takes longer than ${allowed / 1000} s: give less at once.` };
     // What the core refuses it says in words; anything else is a fault of ours, told without its trace.
     const words = error instanceof Error ? error.message : String(error);
     return { ok: false, words: /call stack/.test(words) ? "this is nested too deep, or too much at once." : words.replace(/^\w+: /, "") };

@@ -55,6 +55,8 @@ const orderPlan: Call = {
       };
     },
   ),
+  // As long as it was told to think, and a second to write its program and its answer.
+  limitMs: ({ seconds }: { readonly seconds: number }) => 1000 * (Math.max(seconds, planSeconds) + questionSeconds + 1),
   prepare: async () => {
     solver = await loadSolver();
   },

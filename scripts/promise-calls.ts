@@ -50,7 +50,8 @@ export const benchSchema = z.strictObject({
       }),
     )
     .min(1)
-    .max(200),
+    .max(200)
+    .refine((jobs) => new Set(jobs.map(({ key }) => key)).size === jobs.length, "Each job has a key of its own: one stands here twice."),
   toCome: z
     .strictObject({
       perDay: z.array(z.number().min(0).max(50)).max(200),

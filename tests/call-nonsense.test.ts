@@ -171,5 +171,22 @@ describe("a call", () => {
       },
     };
     expect(answerCall(endless, "endless", "{}", 50)).toMatchObject({ ok: false, words: expect.stringContaining("longer than") });
+    // A call that is told how long it may think is given that long.
+    const told = { endless: { ...endless.endless!, limitMs: () => 120 } };
+    expect(answerCall(told, "endless", "{}", 50)).toMatchObject({ ok: false, words: expect.stringContaining("longer than 0.12 s") });
+  });
+
+  it("refuses a bench on which two jobs have one key", () => {
+    const job = { key: 1, rank: 1, steps: [] };
+    const bench = { people: [{ minutes: [300] }], jobs: [job, { ...job, rank: 2 }] };
+    expect(answerCall(calls, "promise", JSON.stringify({ bench }))).toMatchObject({
+      ok: false,
+      words: expect.stringContaining("key of its own"),
+    });
+  });
+
+  it("gives an order plan the seconds it is told, and its answer a moment more", () => {
+    const { limitMs } = calls["order-plan"]!;
+    for (const seconds of [0.1, 3, 60]) expect(limitMs!({ seconds } as never)).toBeGreaterThan(1000 * (seconds + 1));
   });
 });

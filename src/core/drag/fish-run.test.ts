@@ -45,6 +45,27 @@ describe("the heat of a run", () => {
     expect(mine.washerC).toBeCloseTo(state[1]!, 4);
   });
 
+  it("refuses figures so stiff that the walk would run away, and walks those that are not", () => {
+    for (const [heatCapacityJPerK, lossWPerK] of [
+      [0.01, 5],
+      [1e-6, 0.001],
+      [25, Number.POSITIVE_INFINITY],
+    ] as const)
+      expect(runFault(run({ heatCapacityJPerK, lossWPerK })), `${heatCapacityJPerK} ${lossWPerK}`).not.toBeNull();
+    for (const [heatCapacityJPerK, lossWPerK] of [
+      [1, 19],
+      [25, 0.8],
+      [0.2, 3],
+    ] as const) {
+      const stiff = run({ heatCapacityJPerK, lossWPerK });
+      expect(runFault(stiff)).toBeNull();
+      const { hottestC } = fishRun(stiff);
+      // Never hotter than where loss and power balance.
+      expect(hottestC).toBeGreaterThan(18);
+      expect(hottestC).toBeLessThanOrEqual(18 + ((1200 / 12) * 4) / lossWPerK);
+    }
+  });
+
   it("keeps its books: the energy put in is what the washers hold and what they lost", () => {
     const { points, energyJ } = fishRun(run(), 0.01);
     const held = 25 * (points.at(-1)!.washerC - 18);

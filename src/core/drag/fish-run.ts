@@ -30,6 +30,10 @@ export interface RunPoint {
   readonly washerC: number;
 }
 
+/** The step a run is walked by, s, and how much of its warmth a washer may lose within one for the walk to hold (the rule is stable up to 2.78). */
+const stepOfRunS = 0.05;
+const mostPerStep = 1;
+
 /** What is wrong with a run, in words at its field; null when it can be computed. */
 export function runFault(run: FishRun): { field: keyof FishRun; message: string } | null {
   const above = (field: keyof FishRun & ("spoolTorqueNmm" | "arborRadiusMm" | "capacityM" | "heatCapacityJPerK")) =>
@@ -39,7 +43,13 @@ export function runFault(run: FishRun): { field: keyof FishRun; message: string 
   if (!(run.fullRadiusMm > run.arborRadiusMm)) return { field: "fullRadiusMm", message: "The full spool is wider than its arbor." };
   if (!(run.ambientC >= -40 && run.ambientC <= 60))
     return { field: "ambientC", message: "The air where somebody fishes: from −40 to 60 °C." };
-  if (!(run.lossWPerK >= 0)) return { field: "lossWPerK", message: "A number from 0 up." };
+  if (!(run.lossWPerK >= 0 && Number.isFinite(run.lossWPerK))) return { field: "lossWPerK", message: "A number from 0 up." };
+  // Washers that lose their heat within the step they are walked by: no drag does, and the walk would run away.
+  if (run.lossWPerK * stepOfRunS > mostPerStep * run.heatCapacityJPerK)
+    return {
+      field: "heatCapacityJPerK",
+      message: "Washers that take up so little and lose so much would be cold at once: look at both figures.",
+    };
   if (!(run.outM >= 0 && run.outM <= run.capacityM))
     return { field: "outM", message: "Line out is 0 or more, and no more than the spool holds." };
   if (
@@ -58,7 +68,7 @@ type State = readonly [outM: number, washerC: number];
  * at a constant torque rises, its power heats the washers, which lose heat in proportion. Ends when the spool is bare.
  * Yields after each step so that a worker can be told to stop. @param stepS seconds.
  */
-export function* walkRun(run: FishRun, stepS = 0.05): Generator<RunPoint> {
+export function* walkRun(run: FishRun, stepS = stepOfRunS): Generator<RunPoint> {
   const arbor2 = run.arborRadiusMm ** 2;
   const ring2 = run.fullRadiusMm ** 2 - arbor2;
   const radius = (outM: number) => Math.sqrt(arbor2 + ring2 * Math.max(0, 1 - outM / run.capacityM));
@@ -120,7 +130,7 @@ function energyOf({ spoolTorqueNmm, capacityM, fullRadiusMm, arborRadiusMm }: Fi
 }
 
 /** A whole run at once. */
-export function fishRun(run: FishRun, stepS = 0.05): RunResult {
+export function fishRun(run: FishRun, stepS = stepOfRunS): RunResult {
   const points = [...walkRun(run, stepS)];
   const energyJ = energyOf(run, points[0]!, points.at(-1)!);
   return {

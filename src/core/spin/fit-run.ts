@@ -137,7 +137,7 @@ export function runAmong(clicks: readonly Click[], marksPerTurn: number): FoundR
         off,
       };
     })
-    .filter(({ off }) => off <= mostLateShare)
+    .filter(({ off, fit }) => off <= mostLateShare && fit.slowsDown)
     .sort((x, y) => Number(y.sure) - Number(x.sure) || x.off - y.off);
   return found[0] ?? null;
 }
@@ -189,6 +189,13 @@ function withoutBounces(times: readonly number[]): readonly number[] {
  * @param times seconds, rising. @throws RangeError as fitSpin does.
  */
 export function fitPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
+  const read = readPulses(times, marksPerTurn);
+  // What keeps its pace, or gains, is a beat, a tune or a spool that something drives: nothing of it is kept.
+  if (!read.fit.slowsDown) throw new RangeError("fitPulses: these pulses do not slow down; take one free run alone");
+  return read;
+}
+
+function readPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
   const all = asCounted(times, marksPerTurn);
   if (countedWell(all)) return all;
   const mends = (fit: SpinFit, before: SpinFit) => !(before.timingS * mendsTo <= fit.timingS);

@@ -22,6 +22,8 @@ export interface SpinFit {
   /** How late each pulse came, by the law, s; empty where nothing could be fitted. */
   readonly lateS: readonly number[];
   readonly speedRatio: number;
+  /** Its last quarter was slower than its first, by more than a hand that beats time ever is: a run that comes to its end. */
+  readonly slowsDown: boolean;
   /** Why the terms cannot be told apart; empty when they can. */
   readonly cannot: string;
   /** Seconds from a standard start, for comparing one run with another. */
@@ -30,6 +32,8 @@ export interface SpinFit {
 
 /** Start speed runs are compared at: 1000 turns a minute. */
 export const standardStartRadPerS = (1000 * 2 * Math.PI) / 60;
+/** A beat, a tune, a spool that is driven keep their pace to a tenth or so; a free spool loses more on its way. */
+const leastSlowing = 1.2;
 /** Below this range of speeds the three terms look alike. */
 const leastRange = 4;
 
@@ -270,7 +274,8 @@ export function fitSpin(
   const speeds = times.slice(1).map((t, i) => ((places[i + 1]! - places[i]!) * step) / (t - times[i]!));
   const [fastest, slowest] = [Math.max(...speeds), Math.min(...speeds)];
   const quarter = Math.ceil(speeds.length / 4);
-  const driven = median(speeds.slice(-quarter)) > median(speeds.slice(0, quarter));
+  const [early, late] = [median(speeds.slice(0, quarter)), median(speeds.slice(-quarter))];
+  const driven = late > early;
   const speedRatio = fastest / slowest;
   return {
     terms,
@@ -279,6 +284,7 @@ export function fitSpin(
     lateS: (all ?? best)?.late ?? [],
     spreads,
     speedRatio,
+    slowsDown: early >= leastSlowing * late,
     cannot: driven
       ? "the spool got faster on its way: take a run that nothing drives any more."
       : speedRatio < leastRange

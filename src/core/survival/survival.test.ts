@@ -31,6 +31,16 @@ describe("the Weibull law of lives", () => {
     expect(median / Math.LN2 ** (1 / shape)).toBeCloseTo(33.77, 0);
   });
 
+  it("says that nothing can be told of lives that all ended at one age, and tells what it can once one went on", () => {
+    const at = (time: number, ended: boolean) => ({ time, ended });
+    expect(() => fitLives([at(24, true), at(24, true), at(24, true)], null)).toThrow(/nothing can be told/);
+    expect(() => fitLives([at(24, true), at(24, true), at(10, false)], null)).toThrow(/nothing can be told/);
+    // One that was still whole at 30 says that not all end at 24.
+    const fit = fitLives([at(24, true), at(24, true), at(30, false)], null);
+    expect(fit.median).toBeGreaterThan(24);
+    expect(Number.isFinite(fit.shape)).toBe(true);
+  });
+
   it("with shape held near 1 is the exponential law: 9 ended in 359 weeks", () => {
     const { median } = fitLives(sixMp, { logMedian: 3, logMedianSpread: 50, logShape: 0, logShapeSpread: 1e-3 });
     expect(Math.LN2 / median).toBeCloseTo(9 / 359, 4);

@@ -45,11 +45,14 @@ const beliefAt = (belief: LifeBelief | null, logMedian: number, logShape: number
 /**
  * Fits a Weibull law to lives, some of them cut off, by the greatest likelihood times what is believed: with few lives the belief counts, with many
  * it fades. By Newton's method in the logs of median and shape, halving a step that makes it worse.
- * @param belief null for the likelihood alone; then at least two lives have to have ended. @throws RangeError for less.
+ * @param belief null for the likelihood alone; then at least two lives have to have ended, at different ages. @throws RangeError for less.
  */
 export function fitLives(lives: readonly Life[], belief: LifeBelief | null): LifeFit {
   const ended = lives.filter((life) => life.ended);
   if (!belief && ended.length < 2) throw new RangeError(`fitLives: ${ended.length} lives ended; two are the least without a belief`);
+  // Lives that all end at one age, with none seen beyond it, fit any shape the better the steeper it is: of their spread nothing can be told.
+  if (!belief && ended.every(({ time }) => time === ended[0]!.time) && lives.every(({ time }) => time <= ended[0]!.time))
+    throw new RangeError("fitLives: all of them ended at one age, so nothing can be told of how lives spread; more of them are needed");
   const value = (m: number, s: number) => logLikelihood(lives, m, s) + beliefAt(belief, m, s);
   const middle = ended.length ? ended.reduce((sum, { time }) => sum + Math.log(Math.max(1e-9, time)), 0) / ended.length : 0;
   let [m, s] = belief ? [belief.logMedian, belief.logShape] : [middle, 0.2];

@@ -41,12 +41,18 @@ export function costOfPlan(
   }
   for (const { offerId, slot, packs } of problem.fixed)
     if ((bought.get(at(slot, offerId)) ?? 0) !== packs) return { ok: false, why: `${offerId} is fixed at ${packs}.` };
+  const ofOffer = new Map<string, number>();
+  for (const { offerId, packs } of plan.lines) ofOffer.set(offerId, (ofOffer.get(offerId) ?? 0) + packs);
+  // What a supplier has is one heap, whichever day it is ordered on.
+  for (const [offerId, packs] of ofOffer) {
+    const { available } = offers.get(offerId)!;
+    if (available !== null && packs > available) return { ok: false, why: `Only ${available} of ${offerId}.` };
+  }
   let price = 0;
   const parcels = new Map<string, { supplierId: string; slot: number; value: number }>();
   for (const { offerId, slot, packs } of plan.lines) {
     if (packs === 0) continue;
     const offer = offers.get(offerId)!;
-    if (offer.available !== null && packs > offer.available) return { ok: false, why: `Only ${offer.available} of ${offerId}.` };
     const sum = priceOfPacks(offer, packs);
     price += sum;
     if (offer.supplierId === null) continue;

@@ -96,6 +96,35 @@ function leastByTrying(problem: OrderProblem, mostPacks: number): number {
   return least;
 }
 
+describe("what a supplier has", () => {
+  it("is one heap, whichever day it is ordered on: the plan, its cost and the first guess keep to it", () => {
+    const problem = problemOf({
+      slots: [
+        { id: "now", inDays: 0 },
+        { id: "next", inDays: 2 },
+      ],
+      suppliers: [supplier("s", 10), supplier("t", 10)],
+      offers: [offer("s", "a", 100, { id: "few", available: 2 }), offer("t", "a", 300, { id: "many" })],
+      demands: [want("a", 2), { ...want("a", 2), id: "the other" }],
+    });
+    const two = {
+      lines: [
+        { offerId: "few", slot: 0, packs: 2 },
+        { offerId: "few", slot: 1, packs: 2 },
+      ],
+      allocations: [],
+    };
+    expect(costOfPlan(problem, two as never)).toMatchObject({ ok: false, why: expect.stringContaining("Only 2") });
+    const bought = (plan: { readonly lines: readonly { readonly offerId: string; readonly packs: number }[] }) =>
+      plan.lines.filter(({ offerId }) => offerId === "few").reduce((sum, { packs }) => sum + packs, 0);
+    const solved = solve(problem);
+    expect([bought(solved.plan), solved.proven]).toEqual([2, true]);
+    // Two at 100, two at 300, a parcel of each at 10.
+    expect(solved.cost.total).toBeCloseTo(820, 2);
+    expect(bought(quickPlan(problem)!)).toBeLessThanOrEqual(2);
+  });
+});
+
 describe("the order plan that costs least", () => {
   it("is the optimum of the uncapacitated facility location it has as a special case", () => {
     // Wolsey, Integer Programming, ch. 10, the example of Lagrangian relaxation: six clients, five depots, profits and fixed costs (from memory).

@@ -42,7 +42,7 @@ export const planOfferSchema = z.strictObject({
     .describe(
       "What a pack costs when that many are taken together; the first from 1. All packs cost the price of the break that is reached.",
     ),
-  available: z.number().int().min(0).nullable().default(null).describe("At most so many packs; null where nobody said."),
+  available: z.number().int().min(0).nullable().default(null).describe("At most so many packs in the whole plan; null where nobody said."),
   leadDays: days.nullable().default(null).describe("Where this piece does not take its supplier's usual days."),
 });
 export type PlanOffer = z.infer<typeof planOfferSchema>;

@@ -88,6 +88,17 @@ export function programOf(problem: OrderProblem): OrderProgram {
     values.push(value);
   }
 
+  // What a supplier has is one heap, whichever day it is ordered on.
+  for (const offer of problem.offers) {
+    const mine = sources.filter((source) => source.offer.id === offer.id);
+    if (offer.available !== null && mine.length > 1)
+      row(
+        mine.flatMap(({ index }) => packs[index]!),
+        0,
+        offer.available,
+      );
+  }
+
   // Parcels: one postage tier, or none.
   const opened: [number, number][][] = [];
   for (const [p, { supplier, besideMinor }] of parcels.entries()) {

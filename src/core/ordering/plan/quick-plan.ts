@@ -201,6 +201,13 @@ class Search {
       }
       packs.set(s, n);
     }
+    const ofOffer = new Map<string, number>();
+    for (const [s, n] of packs) {
+      const { offer } = this.sources[s]!;
+      const all = (ofOffer.get(offer.id) ?? 0) + n;
+      if (offer.available !== null && all > offer.available) return null;
+      ofOffer.set(offer.id, all);
+    }
     const value = new Map<number, number>();
     for (const [s, n] of packs) {
       const { offer, parcel } = this.sources[s]!;
@@ -224,7 +231,7 @@ class Search {
           if (parcel !== p || fixed !== null || price === 0) continue;
           const have = packs.get(index) ?? 0;
           const n = Math.ceil((goal - sum) / price);
-          if (have + n > most || (offer.available !== null && have + n > offer.available)) continue;
+          if (have + n > most || (offer.available !== null && (ofOffer.get(offer.id) ?? 0) + n > offer.available)) continue;
           const dearer = priceOfPacks(offer, have + n) - priceOfPacks(offer, have);
           const after = postageAt(supplier, sum + dearer);
           if (after === null) continue;

@@ -23,7 +23,7 @@ import { fitDrag } from "@/core/drag/fit-drag";
 import { pullN, spoolTorqueNmm } from "@/core/drag/pull";
 import { ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
 import { backingM, capacityM, lineFault } from "@/core/line/line";
-import { fitPulses } from "@/core/spin/fit-run";
+import { fitPulses, noRunDown } from "@/core/spin/fit-run";
 import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { call } from "./call-of";
 
@@ -228,6 +228,8 @@ export const gaugeCalls = {
     z.strictObject({ times: z.array(z.number()).min(8).max(20_000), pulsesPerTurn: z.number().int().min(1).max(100).default(1) }),
     ({ times, pulsesPerTurn }) => {
       const { fit, missed, others } = fitPulses(times, pulsesPerTurn);
+      const none = noRunDown(fit);
+      if (none) throw new RangeError(none);
       return { ...fit, missed, others };
     },
   ),

@@ -189,13 +189,6 @@ function withoutBounces(times: readonly number[]): readonly number[] {
  * @param times seconds, rising. @throws RangeError as fitSpin does.
  */
 export function fitPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
-  const read = readPulses(times, marksPerTurn);
-  // What keeps its pace, or gains, is a beat, a tune or a spool that something drives: nothing of it is kept.
-  if (!read.fit.slowsDown) throw new RangeError("fitPulses: these pulses do not slow down; take one free run alone");
-  return read;
-}
-
-function readPulses(times: readonly number[], marksPerTurn: number): ReadPulses {
   const all = asCounted(times, marksPerTurn);
   if (countedWell(all)) return all;
   const mends = (fit: SpinFit, before: SpinFit) => !(before.timingS * mendsTo <= fit.timingS);
@@ -213,3 +206,7 @@ function readPulses(times: readonly number[], marksPerTurn: number): ReadPulses 
   if (lateShare(base.times, base.fit) <= noRun) return base;
   return { ...base, fit: { ...base.fit, cannot: "the pulses follow no spool that slows down: take one free run alone." } };
 }
+
+/** Why a fit is of no run at all: what keeps its pace, or gains, is a beat, a tune or a spool that something drives. Null where it is of one. */
+export const noRunDown = ({ slowsDown }: Pick<SpinFit, "slowsDown">): string | null =>
+  slowsDown ? null : "These pulses do not slow down: take one free run alone.";

@@ -1,5 +1,5 @@
 "use client";
-import { fitPulses } from "@/core/spin/fit-run";
+import { fitPulses, noRunDown } from "@/core/spin/fit-run";
 import { fitSpin } from "@/core/spin/fit-spin";
 import { lineInertia, lossTorqueNmm } from "@/core/spin/inertia";
 import { lossTerms, lossUnits, lossWords, spinDown } from "@/core/spin/losses";
@@ -53,6 +53,8 @@ export function SpinSheet({ job, own = [] }: Opened & { own?: readonly Own[] }) 
     const { fit, times, places, missed, others } = typed.times!.includes("@")
       ? { fit: fitSpin(typedTimes, perTurn, typedPlaces), times: typedTimes, places: typedPlaces, missed: 0, others: 0 }
       : fitPulses(typedTimes, perTurn);
+    const none = noRunDown(fit);
+    if (none) return { fault: { field: "times", message: none } };
     const losses = { a: fit.terms.a.value, b: fit.terms.b.value, c: fit.terms.c.value };
     const seconds = times.at(-1)! - times[0]!;
     const there = lossTerms.filter((term) => fit.terms[term].there);

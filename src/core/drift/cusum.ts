@@ -1,3 +1,5 @@
+import jstat from "jstat";
+import { Matrix, solve } from "ml-matrix";
 import { drawAt } from "@/core/promise/draws";
 
 /** Where a watched sum stands after each step, and the first step at which it rose above its level. */
@@ -43,48 +45,12 @@ export function runLengthOfNormal(shift: number, level: number, moved: number, s
       to === 0 ? below(width * (0.5 - from)) : below(width * (to - from + 0.5)) - below(width * (to - from - 0.5)),
     ),
   );
-  return solve(
-    matrix.map((row, i) => row.map((p, j) => (i === j ? 1 : 0) - p)),
-    Array<number>(states).fill(1),
-  )[0]!;
+  const leaves = new Matrix(matrix.map((row, i) => row.map((p, j) => (i === j ? 1 : 0) - p)));
+  return solve(leaves, Matrix.ones(states, 1)).get(0, 0);
 }
 
 /** Standard normal share below x. */
-function normalBelow(x: number): number {
-  if (x < -8) return 0;
-  if (x > 8) return 1;
-  // Marsaglia 2004, J. Stat. Softw. 11: a Taylor series about nothing that is exact to double precision within eight deviations.
-  let [sum, term, last, n] = [x, x, 0, 1];
-  while (sum !== last) {
-    last = sum;
-    n += 2;
-    term *= (x * x) / n;
-    sum += term;
-  }
-  return 0.5 + sum * Math.exp(-0.5 * x * x - 0.918_938_533_204_672_8);
-}
-
-/** Gauss's elimination with the largest pivot. */
-function solve(matrix: number[][], right: number[]): number[] {
-  const n = right.length;
-  const rows = matrix.map((row, i) => [...row, right[i]!]);
-  for (let column = 0; column < n; column++) {
-    let pivot = column;
-    for (let r = column + 1; r < n; r++) if (Math.abs(rows[r]![column]!) > Math.abs(rows[pivot]![column]!)) pivot = r;
-    [rows[column], rows[pivot]] = [rows[pivot]!, rows[column]!];
-    for (let r = column + 1; r < n; r++) {
-      const factor = rows[r]![column]! / rows[column]![column]!;
-      if (factor) for (let c = column; c <= n; c++) rows[r]![c]! -= factor * rows[column]![c]!;
-    }
-  }
-  const answer = Array<number>(n).fill(0);
-  for (let r = n - 1; r >= 0; r--) {
-    let sum = rows[r]![n]!;
-    for (let c = r + 1; c < n; c++) sum -= rows[r]![c]! * answer[c]!;
-    answer[r] = sum / rows[r]![r]!;
-  }
-  return answer;
-}
+const normalBelow = (x: number): number => jstat.jStat.normal.cdf(x, 0, 1);
 
 /** The level above which normal readings alarm falsely once in so many readings on the average. */
 export function levelOfNormal(shift: number, readings: number): number {

@@ -24,6 +24,35 @@ const lines = (recording: { sound: Float64Array; rate: number }, gearTeeth: numb
   return heard.value;
 };
 
+/** Plucked notes of a scale with their overtones and a soft drum, so many beats a second. */
+function tune(seed: number, beatHz: number, drum: number) {
+  const random = stream(seed);
+  const sound = background(12, rate, 0.004, 0.004, random);
+  const notes = [220, 247, 262, 294, 330, 349, 392, 440, 494, 523];
+  for (let beat = 0; beat < 12 * beatHz * 2; beat++) {
+    const from = Math.floor((beat / (2 * beatHz)) * rate);
+    const [hz, loud] = [notes[Math.floor(random() * notes.length)]!, beat % 4 === 0 ? 0.25 : 0.14];
+    for (let k = 0; k < (0.9 * rate) / beatHz && from + k < sound.length; k++)
+      for (let overtone = 1; overtone <= 5; overtone++)
+        sound[from + k]! +=
+          ((loud * Math.min(1, k / 40) * Math.exp((-4 * k) / rate)) / overtone) * Math.sin((2 * Math.PI * hz * overtone * k) / rate);
+    if (beat % 2 === 0)
+      for (let k = 0; k < 400 && from + k < sound.length; k++) sound[from + k]! += drum * Math.exp(-k / 60) * (random() - 0.5);
+  }
+  return { sound, rate };
+}
+
+describe("music", () => {
+  it.each([0.5, 1, 2, 3.25])("is no gear, whatever its beat: %f a second", (beatHz) => {
+    for (const seed of [1, 2, 3])
+      for (const drum of [0, 0.1])
+        expect(gearFromSound(tune(seed, beatHz, drum), 12, ratio, teeth), `seed ${seed} drum ${drum}`).toMatchObject({
+          ok: false,
+          code: "tones",
+        });
+  });
+});
+
 describe("the chatter of a gear", () => {
   it("is told from both a tick of the gear's and one of the pinion's at once, by its spectrum where nothing can be counted", () => {
     for (const seed of [1, 2, 3]) {

@@ -2,7 +2,7 @@ import { fail, ok, type Result } from "@/core/result";
 import { clicksOfSound } from "@/core/spin/onsets";
 import { comeEvenly, envelopeHz, envelopeOf, lineOverFloor, overtonesOverFloor, turningPart } from "./handle-orders";
 import { checkRecording, type Recording } from "./recording";
-import { spectrumOf } from "./spectrum";
+import { flatness, spectrumOf } from "./spectrum";
 import { whitened } from "./whitened";
 
 export interface HeardGear {
@@ -19,6 +19,8 @@ const leastTogetherDb = 9;
 const countedDb = 24;
 /** And what another order is worth at most beside them. */
 const besideCountedDb = 16;
+/** Made recordings of gears are from 0.12 upwards by rooms and meshes, music and voices below 0.02. */
+const leastFlat = 0.05;
 /** A line has to stand so far out of what lies around it, decibels. */
 const leastLineDb = 12;
 
@@ -66,6 +68,9 @@ export function gearFromSound(recording: Recording, handleTurns: number, ratio: 
   const fits = checkRecording(recording, 3);
   if (!fits.ok) return fits;
   const { sound, rate } = turningPart(recording);
+  // A tune has its beat at some order of any handle: told by what it is made of, not by when it comes.
+  if (flatness(sound, rate) < leastFlat)
+    return fail("tones", "This is made of tones, as music and voices are: record the gear alone, in a quiet room.");
   const handleHz = handleTurns / (sound.length / rate);
   if (handleHz < 0.2 || handleHz > 6) return fail("speed", "Turn about once a second: slower or faster is not to be told apart.");
   const loud = envelopeOf({ sound, rate });

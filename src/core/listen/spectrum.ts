@@ -1,4 +1,5 @@
 import FFT from "fft.js";
+import { median } from "@/core/quantile";
 
 /** Power by frequency of a stretch of sound. */
 export interface Spectrum {
@@ -39,4 +40,24 @@ export function bandPower({ hzPerBin, power }: Spectrum, lowHz: number, highHz: 
   let sum = 0;
   for (let k = Math.max(1, Math.ceil(lowHz / hzPerBin)); k < power.length && k * hzPerBin < highHz; k++) sum += power[k]!;
   return sum;
+}
+
+/** Where a gear chatters and a voice sings, Hz: below it a room hums. */
+const [flatFromHz, flatToHz] = [180, 3500] as const;
+const flatSamples = 2048;
+
+/**
+ * How flat a sound's spectrum is from moment to moment, on the middle: the geometric mean of its power over the arithmetic one. Noise and clicks are
+ * near 1, tones near nothing (spectral flatness; Gray and Markel 1974). @returns no number for a sound shorter than a moment.
+ */
+export function flatness(sound: ArrayLike<number>, rate: number): number {
+  const found: number[] = [];
+  for (let at = 0; at + flatSamples <= sound.length; at += flatSamples) {
+    const { hzPerBin, power } = spectrumOf(sound, rate, flatSamples, at, at + flatSamples);
+    const inside = power.slice(Math.ceil(flatFromHz / hzPerBin), Math.floor(flatToHz / hzPerBin));
+    const mean = inside.reduce((sum, p) => sum + p, 0) / inside.length;
+    // A still moment says nothing.
+    if (mean > 0) found.push(Math.exp(inside.reduce((sum, p) => sum + Math.log(p + mean * 1e-12), 0) / inside.length) / mean);
+  }
+  return median(found);
 }

@@ -3,7 +3,7 @@ import { DateTime } from "luxon";
 import { lookBack } from "@/data/promise/said";
 import { getShopSettings } from "@/data/shop/settings";
 import { dataDirectory, openDatabase } from "@/data/store/database";
-import { buildDemo, isEmpty } from "./build";
+import { buildDemo, isEmpty } from "./workshop/build";
 import { demoWorld, growWorld, keepTruth } from "./world/world";
 
 const directory = dataDirectory();

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { actOf } from "@/app/acts/registry";
-import { boardOf, type Pressed } from "@/core/acts/board";
+import { boardOf, type Pressed } from "@/core/acts/act/board";
 import { buildBoard, oilBoard } from "@/core/acts/build/board";
 import { type LotAnswers, lotBoard } from "@/core/acts/lot/board";
 import { type CountedBin, walkBoard } from "@/core/acts/stores/board";

@@ -2,9 +2,9 @@ import { existsSync, readdirSync, readFileSync, statSync } from "node:fs";
 import { dirname, join, normalize } from "node:path";
 import { describe, expect, it } from "vitest";
 
-/** All program files below src, tests left out. */
-const files = readdirSync("src", { recursive: true, encoding: "utf8" })
-  .map((file) => join("src", file))
+/** All program files below src and demo, tests left out. */
+const files = ["src", "demo"]
+  .flatMap((root) => readdirSync(root, { recursive: true, encoding: "utf8" }).map((file) => join(root, file)))
   .filter((file) => /\.(ts|tsx)$/.test(file) && !/\.test\./.test(file) && statSync(file).isFile());
 
 const endings = ["", ".ts", ".tsx", "/index.ts"];
@@ -12,9 +12,11 @@ const endings = ["", ".ts", ".tsx", "/index.ts"];
 function target(specifier: string, from: string): string | null {
   const path = specifier.startsWith("@/")
     ? join("src", specifier.slice(2))
-    : specifier.startsWith(".")
-      ? normalize(join(dirname(from), specifier))
-      : null;
+    : specifier.startsWith("#demo/")
+      ? join("demo", specifier.slice(6))
+      : specifier.startsWith(".")
+        ? normalize(join(dirname(from), specifier))
+        : null;
   if (path === null) return null;
   return endings.map((ending) => path + ending).find((file) => existsSync(file) && statSync(file).isFile()) ?? null;
 }
@@ -50,8 +52,23 @@ function circle(nodes: Iterable<string>, next: (node: string) => Iterable<string
   return null;
 }
 
-/** The room of a file below a floor: its first folder; a file that lies on the floor itself is a room of its own. */
-const roomOf = (floor: string, file: string) => file.slice(floor.length + 1).split("/")[0]!;
+/** The room of a file below a folder: its first folder there; files that lie in the folder itself are one room. */
+const roomOf = (folder: string, file: string) => {
+  const [first, ...rest] = file.slice(folder.length + 1).split("/");
+  return rest.length ? first! : "(here)";
+};
+
+/** Every folder that holds program files or folders of them, the outermost first. */
+const folders = [
+  ...new Set(
+    files.flatMap((file) =>
+      file
+        .split("/")
+        .slice(0, -1)
+        .map((_, i, parts) => parts.slice(0, i + 1).join("/")),
+    ),
+  ),
+].sort();
 
 describe("the house", () => {
   it("is read whole", () => {
@@ -61,14 +78,13 @@ describe("the house", () => {
 
   it("has no circle of files", () => expect(circle(graph.keys(), (file) => graph.get(file) ?? [])).toBeNull());
 
-  it.each(["core", "data", "ui"])("has no circle of rooms in %s", (floor) => {
-    const below = `src/${floor}`;
+  it.each(folders)("has no circle of rooms in %s", (folder) => {
     const rooms = new Map<string, Set<string>>();
     for (const [file, imports] of graph) {
-      if (!file.startsWith(`${below}/`)) continue;
-      const room = roomOf(below, file);
+      if (!file.startsWith(`${folder}/`)) continue;
+      const room = roomOf(folder, file);
       const others = rooms.get(room) ?? rooms.set(room, new Set()).get(room)!;
-      for (const to of imports) if (to.startsWith(`${below}/`) && roomOf(below, to) !== room) others.add(roomOf(below, to));
+      for (const to of imports) if (to.startsWith(`${folder}/`) && roomOf(folder, to) !== room) others.add(roomOf(folder, to));
     }
     expect(circle(rooms.keys(), (room) => rooms.get(room) ?? [])).toBeNull();
   });

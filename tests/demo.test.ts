@@ -1,6 +1,6 @@
 import { DateTime } from "luxon";
 import { beforeAll, describe, expect, it } from "vitest";
-import { buildDemo, isEmpty } from "#demo/build";
+import { buildDemo, isEmpty } from "#demo/workshop/build";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { familyIds } from "@/core/vocabulary/families";
 import { getCurrentModelVersion, searchModels } from "@/data/catalogue/models";

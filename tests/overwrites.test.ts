@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { z } from "zod";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { acts } from "@/core/acts/acts";
-import { seenBin, seenOffer, seenOrderRules, seenPerson, seenSerialRules, seenSet, seenValue, seenWeek } from "@/core/seen";
+import { seenBin, seenOffer, seenOrderRules, seenPerson, seenSerialRules, seenSet, seenValue, seenWeek } from "@/core/seen/seen";
 import { listSerialRules, saveSerialRules } from "@/data/catalogue/editions";
 import { saveInterchangeSet } from "@/data/catalogue/interchange";
 import { modelWorth, setModelWorth } from "@/data/catalogue/models";

@@ -1,6 +1,6 @@
 import { DateTime } from "luxon";
 import { beforeAll, describe, expect, it } from "vitest";
-import { buildDemo } from "#demo/build";
+import { buildDemo } from "#demo/workshop/build";
 import { calendarOf } from "#demo/world/calendar";
 import { inventedCustomers } from "#demo/world/names";
 import { seeded } from "#demo/world/seeded";

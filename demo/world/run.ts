@@ -6,7 +6,7 @@ import { DateTime } from "luxon";
 import { lookBack } from "@/data/promise/said";
 import { getShopSettings } from "@/data/shop/settings";
 import { openDatabase } from "@/data/store/database";
-import { buildDemo, isEmpty } from "../build";
+import { buildDemo, isEmpty } from "../workshop/build";
 import { busyWorld, growWorld, keepTruth } from "./world";
 
 const { values } = parseArgs({ options: { years: { type: "string", default: "10" }, seed: { type: "string", default: "11" } } });

@@ -1,4 +1,4 @@
-import type { Act, AnswerOf, ToldOf } from "@/core/acts/act";
+import type { Act, AnswerOf, ToldOf } from "@/core/acts/act/act";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 

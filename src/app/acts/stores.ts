@@ -2,7 +2,7 @@ import { today } from "@/app/server/clock";
 import { deskOf, sendMailOf } from "@/app/server/send-mail";
 import type { storesActs } from "@/core/acts/stores/acts";
 import { tellPriceList } from "@/core/ordering/price-list";
-import { seenOffer } from "@/core/seen";
+import { seenOffer } from "@/core/seen/seen";
 import { findPartByNumber } from "@/data/catalogue/part-types";
 import { cannotBeHad, setNoLongerMade } from "@/data/parts/no-longer-made";
 import { countBin, levelByUse, removeBin, setBin } from "@/data/parts/stock";

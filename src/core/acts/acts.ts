@@ -1,4 +1,4 @@
-import type { AnswerOf, InputOf, ToldOf } from "./act";
+import type { AnswerOf, InputOf, ToldOf } from "./act/act";
 import { benchActs } from "./bench/acts";
 import { buildActs } from "./build/acts";
 import { cleanActs } from "./clean/acts";

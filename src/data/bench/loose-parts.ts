@@ -3,7 +3,7 @@ import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import { type ExpectedPiece, expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { type LooseTake, type LooseWell, looseBack, looseTaken, seatsLeft } from "@/core/families/loose-tray";
-import { seenValue } from "@/core/seen";
+import { seenValue } from "@/core/seen/seen";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";

@@ -1,4 +1,4 @@
-import { seenValue } from "@/core/seen";
+import { seenValue } from "@/core/seen/seen";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

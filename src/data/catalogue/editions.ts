@@ -1,7 +1,7 @@
 import { type Edition, type EditionSource, editionOf } from "@/core/anatomy/edition";
 import { decodeSerial, type SerialRule, serialRuleSchema } from "@/core/anatomy/serial";
 import type { Anatomy } from "@/core/anatomy/types";
-import { seenSerialRules } from "@/core/seen";
+import { seenSerialRules } from "@/core/seen/seen";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";

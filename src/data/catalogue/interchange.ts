@@ -9,7 +9,7 @@ import {
   whereFits,
 } from "@/core/interchange/interchange";
 import { type Kit, kitFaults, kitSchema } from "@/core/interchange/kit";
-import { seenSet } from "@/core/seen";
+import { seenSet } from "@/core/seen/seen";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";

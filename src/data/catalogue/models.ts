@@ -4,7 +4,7 @@ import type { Draft } from "@/core/anatomy/draft";
 import { actFromWords, seatFromWords } from "@/core/anatomy/read-older";
 import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, anatomySchema, assemblySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
-import { seenValue } from "@/core/seen";
+import { seenValue } from "@/core/seen/seen";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

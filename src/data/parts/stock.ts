@@ -1,6 +1,6 @@
 import type { StockLine } from "@/core/ordering/book";
 import type { CountWhy } from "@/core/ordering/count-why";
-import { seenBin } from "@/core/seen";
+import { seenBin } from "@/core/seen/seen";
 import { findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

@@ -1,7 +1,7 @@
 import { idFor } from "@/core/anatomy/draft";
 import { groupBy } from "@/core/group-by";
 import type { Offer, PostageTier, Supplier } from "@/core/ordering/book";
-import { seenOffer } from "@/core/seen";
+import { seenOffer } from "@/core/seen/seen";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";

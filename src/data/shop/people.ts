@@ -1,4 +1,4 @@
-import { seenPerson } from "@/core/seen";
+import { seenPerson } from "@/core/seen/seen";
 import type { Role } from "@/core/sign-in/permissions";
 import { type Context, type Person, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

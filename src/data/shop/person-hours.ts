@@ -1,5 +1,5 @@
 import { weekdayOf } from "@/core/schedule/opening";
-import { seenWeek } from "@/core/seen";
+import { seenWeek } from "@/core/seen/seen";
 import { findPerson } from "@/data/shop/people";
 import { type Context, Refusal } from "@/data/store/context";
 import type { Db } from "@/data/store/database";

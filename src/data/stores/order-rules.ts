@@ -1,5 +1,5 @@
 import { type OrderRules, orderRulesSchema, usualOrderRules } from "@/core/ordering/rules";
-import { seenOrderRules } from "@/core/seen";
+import { seenOrderRules } from "@/core/seen/seen";
 import type { Context } from "@/data/store/context";
 import type { Db } from "@/data/store/database";
 import { writeJournal } from "@/data/store/journal";

@@ -1,4 +1,4 @@
-import type { Pressed } from "@/core/acts/board";
+import type { Pressed } from "@/core/acts/act/board";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import type { ActionResult } from "./press";
 

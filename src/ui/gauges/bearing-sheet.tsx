@@ -1,9 +1,9 @@
 "use client";
 import { answerBearing, bearingFault, materialAdvice } from "@/core/bearings/bearing-answer";
 import { BearingDrawing } from "./drawn/bearing-drawing";
+import { shown, typedMm } from "./figures/typed";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, type CataloguePart, drawnPx, type Opened, type Own, shelf, texts } from "./gauge-parts";
-import { shown, typedMm } from "./typed";
 
 export function BearingSheet({ job, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {

@@ -17,11 +17,11 @@ import { Refused } from "@/ui/controls/refused";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { type DragTyped, readDrag } from "./drag-typed";
 import { StackDrawing } from "./drawn/stack-drawing";
+import { shown } from "./figures/typed";
 import { FishRunPanel } from "./fish-run-panel";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { type FitFigure, MeasuredPanel } from "./measured-panel";
 import { type StackRow, StackTable } from "./stack-table";
-import { shown } from "./typed";
 
 const ofStar = ["pitch", "stiffness", "stop", "efficiency", "loss"] as const;
 const ofLever = ["leverStiffness", "knobPitch", "gap", "efficiency", "loss"] as const;

@@ -1,8 +1,8 @@
 import { type DragElement, stackFault } from "@/core/drag/capacity";
 import { readMeasure } from "@/core/units/read-measure";
 import { convert, type UnitOf } from "@/core/units/units";
+import { typedMm, typedNumber } from "./figures/typed";
 import type { StackRow } from "./stack-table";
-import { typedMm, typedNumber } from "./typed";
 
 /** The drag gauge's fields as they are typed. */
 export type DragTyped = Readonly<

@@ -4,7 +4,7 @@ import { type FishRun, type RunPoint, runFault } from "@/core/drag/fish-run";
 import { CurveChart } from "@/ui/charts/curve-chart";
 import { Key } from "@/ui/controls/keys";
 import { TextField } from "@/ui/controls/text-field";
-import { shown, typedNumber } from "./typed";
+import { shown, typedNumber } from "./figures/typed";
 
 interface Props {
   readonly spoolTorqueNmm: number;

@@ -5,8 +5,8 @@ import type { Figure } from "@/core/measures/taken";
 import { type Curve, CurveChart } from "@/ui/charts/curve-chart";
 import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { shown } from "./figures/typed";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
-import { shown } from "./typed";
 
 export interface GaugeField {
   readonly key: string;

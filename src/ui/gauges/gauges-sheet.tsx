@@ -14,8 +14,8 @@ import { LineDrawing } from "./drawn/line-drawing";
 import { SpinDrawing } from "./drawn/spin-drawing";
 import { StackDrawing } from "./drawn/stack-drawing";
 import { ThreadDrawing } from "./drawn/thread-drawing";
+import { typedMm } from "./figures/typed";
 import { type GaugeId, type GaugeJob, GaugeTabs, gaugeNames } from "./gauge-frame";
-import { typedMm } from "./typed";
 
 const read = (text: string): number | null => {
   const value = Number(text.trim().replace(",", "."));

@@ -2,10 +2,10 @@
 import { knobForce, ratioOfCounts, retrievePerTurn, simplestFraction, toothPairs } from "@/core/gearing/gearing";
 import { diameterWithLeft } from "@/core/line/line";
 import { GearDrawing } from "./drawn/gear-drawing";
+import { shown, typedMm, typedNumber } from "./figures/typed";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own } from "./gauge-parts";
 import { GearSoundField } from "./sound-field";
-import { shown, typedMm, typedNumber } from "./typed";
 
 export function GearingSheet({ job, own }: Opened & { own: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {

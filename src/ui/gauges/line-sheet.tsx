@@ -1,9 +1,9 @@
 "use client";
 import { backingM, capacityM, diameterForCapacity, diameterWithLeft, lineFault, nylonByBreakingKg } from "@/core/line/line";
 import { LineDrawing } from "./drawn/line-drawing";
+import { shown, typedMm, typedNumber } from "./figures/typed";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own, texts } from "./gauge-parts";
-import { shown, typedMm, typedNumber } from "./typed";
 
 export function LineSheet({ job, own }: Opened & { own: readonly Own[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {

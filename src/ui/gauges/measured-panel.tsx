@@ -6,7 +6,7 @@ import { type DragPathOfFit, dragVerdict, fitDrag, type MeasuredPull } from "@/c
 import type { Figure } from "@/core/measures/taken";
 import type { Phase } from "@/core/proving/observation";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
-import { shown, typedMm, typedNewtons, typedNumber } from "./typed";
+import { shown, typedMm, typedNewtons, typedNumber } from "./figures/typed";
 
 export type FitFigure = Figure & { readonly name: string; readonly unit: string };
 

@@ -3,7 +3,7 @@ import { type MouseEvent, useEffect, useState } from "react";
 import { lengthInPicture, type Measured, type Tap } from "@/core/measures/measures";
 import { Field } from "@/ui/controls/field";
 import { TextField } from "@/ui/controls/text-field";
-import { typedMm } from "./typed";
+import { typedMm } from "./figures/typed";
 
 const asked = ["one end of a stretch of the ruler", "its other end", "one end of what is measured", "its other end"] as const;
 

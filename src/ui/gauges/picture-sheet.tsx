@@ -2,9 +2,9 @@
 import { useState } from "react";
 import type { Measured } from "@/core/measures/measures";
 import { TextField } from "@/ui/controls/text-field";
+import { shown } from "./figures/typed";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
 import { PictureRuler } from "./picture-ruler";
-import { shown } from "./typed";
 
 /** The picture gauge for itself: what it measured is named and kept with the job. */
 export function PictureSheet({ job }: { job: GaugeJob | null }) {

@@ -2,9 +2,9 @@
 import { findThread, type ThreadMeasure, threadFault } from "@/core/threads/find-thread";
 import { stressArea } from "@/core/threads/thread-table";
 import { ThreadDrawing } from "./drawn/thread-drawing";
+import { shown, typedMm, typedNumber } from "./figures/typed";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, type CataloguePart, drawnPx, type Opened, type Own, shelf, texts } from "./gauge-parts";
-import { shown, typedMm, typedNumber } from "./typed";
 
 export function ScrewSheet({ job, own, catalogue }: Opened & { own: readonly Own[]; catalogue: readonly CataloguePart[] }) {
   const compute = (typed: Readonly<Record<string, string>>): GaugeAnswer => {

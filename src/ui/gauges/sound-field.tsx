@@ -7,8 +7,8 @@ import type { Result } from "@/core/result";
 import { Field } from "@/ui/controls/field";
 import { TextField } from "@/ui/controls/text-field";
 import { decodeSound, unreadableSound } from "./decode-sound";
+import { typedNumber } from "./figures/typed";
 import { ListenHere } from "./listen-here";
-import { typedNumber } from "./typed";
 
 /**
  * A recording of this device's microphone or from a file, read in the browser; nothing is sent. @param does what the hands do while it listens.

@@ -5,10 +5,10 @@ import { lineInertia, lossTorqueNmm } from "@/core/spin/inertia";
 import { lossTerms, lossUnits, lossWords, spinDown } from "@/core/spin/losses";
 import { Field } from "@/ui/controls/field";
 import { SpinDrawing } from "./drawn/spin-drawing";
+import { shown, typedMm, typedNumber } from "./figures/typed";
 import { FormGauge, type GaugeAnswer } from "./form-gauge";
 import { above, drawnPx, type Opened, type Own } from "./gauge-parts";
 import { SoundField } from "./sound-field";
-import { shown, typedMm, typedNumber } from "./typed";
 
 /** Pulse times as typed or pasted: seconds, by lines, spaces or semicolons. */
 const timesOf = (text: string): number[] =>

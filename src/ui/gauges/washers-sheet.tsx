@@ -22,8 +22,8 @@ import { Field } from "@/ui/controls/field";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { ConesDrawing } from "./drawn/cones-drawing";
+import { shown, typedMm } from "./figures/typed";
 import { GaugeFrame, type GaugeJob } from "./gauge-frame";
-import { shown, typedMm } from "./typed";
 
 interface Row {
   readonly id: number;

@@ -1,7 +1,7 @@
 "use client";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
-import { shown } from "@/ui/gauges/typed";
+import { shown } from "@/ui/gauges/figures/typed";
 
 export interface BlindSpotsProps {
   readonly modelId: string;

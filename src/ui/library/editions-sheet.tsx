@@ -4,7 +4,7 @@ import { editEdition, idFor, removeEdition } from "@/core/anatomy/draft";
 import { type Edition, editionOf, editionSchema } from "@/core/anatomy/edition";
 import { decodeSerial, patternFault, type SerialRule } from "@/core/anatomy/serial";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import { seenSerialRules } from "@/core/seen";
+import { seenSerialRules } from "@/core/seen/seen";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";

@@ -8,7 +8,7 @@ import type { PartType, Position } from "@/core/anatomy/types";
 import type { FitOffer } from "@/core/interchange/fit-offer";
 import { type Grade, grades, gradeWords, type InterchangeSet } from "@/core/interchange/interchange";
 import type { Kit } from "@/core/interchange/kit";
-import { seenSet } from "@/core/seen";
+import { seenSet } from "@/core/seen/seen";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
 import { PickMany } from "@/ui/controls/pick-many";

@@ -1,6 +1,6 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
-import { seenBin, seenOffer } from "@/core/seen";
+import { seenBin, seenOffer } from "@/core/seen/seen";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";

@@ -2,7 +2,7 @@
 import { useMemo, useState } from "react";
 import { useFormContext } from "react-hook-form";
 import { daysBetween } from "@/core/day/day";
-import { seenWeek } from "@/core/seen";
+import { seenWeek } from "@/core/seen/seen";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormDay, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";

@@ -1,5 +1,5 @@
 "use client";
-import { seenPerson } from "@/core/seen";
+import { seenPerson } from "@/core/seen/seen";
 import { ActForm, FormChoice, FormSecret, FormSend, FormText } from "@/ui/controls/form";
 import { RetireKey } from "@/ui/controls/retire-key";
 

@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { formatMinor } from "@/core/money/money";
 import { freeInBin } from "@/core/ordering/free-in-bin";
-import { seenBin } from "@/core/seen";
+import { seenBin } from "@/core/seen/seen";
 import { useAct } from "@/ui/act/use-act";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Refused } from "@/ui/controls/refused";

@@ -1,7 +1,7 @@
 "use client";
 import { formatMinor } from "@/core/money/money";
 import type { OrderRules } from "@/core/ordering/rules";
-import { seenOrderRules } from "@/core/seen";
+import { seenOrderRules } from "@/core/seen/seen";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
 import { RetireKey } from "@/ui/controls/retire-key";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
 import type { Taken } from "@/core/measures/taken";
 import { measureInput } from "@/core/measures/taken";
 

@@ -1,4 +1,4 @@
-import { boardOf, shows } from "@/core/acts/board";
+import { boardOf, shows } from "@/core/acts/act/board";
 import { stepsOfAct, withSteps } from "@/core/teardown/act-of-steps";
 import type { Step } from "@/core/teardown/step";
 import { gateFailed } from "./gate-failed";

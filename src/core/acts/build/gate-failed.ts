@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { step } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { step } from "@/core/acts/act/inputs";
 
 export const gateFailed = defineAct({
   name: "gate-failed",

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
-import { step } from "@/core/acts/inputs";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { step } from "@/core/acts/act/inputs";
 
 export const learnAct = defineAct({
   name: "learn-act",

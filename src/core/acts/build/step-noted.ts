@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { step } from "@/core/acts/inputs";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { step } from "@/core/acts/act/inputs";
+import { seenSchema } from "@/core/seen/seen";
 
 export const stepNoted = defineAct({
   name: "step-noted",

@@ -1,5 +1,5 @@
-import { defineAct } from "@/core/acts/act";
-import { step } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { step } from "@/core/acts/act/inputs";
 
 export const stepUndone = defineAct({
   name: "step-undone",

@@ -1,4 +1,4 @@
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { bath } from "./inputs";
 
 export const cancelSoak = defineAct({

@@ -1,4 +1,4 @@
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { cleanGroup } from "./inputs";
 
 export const cleanedByHand = defineAct({

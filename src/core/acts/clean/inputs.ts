@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { jobId } from "@/core/acts/inputs";
+import { jobId } from "@/core/acts/act/inputs";
 import { cleanMethodIds } from "@/core/vocabulary/clean-methods";
 
 export const cleanGroup = z.object({ jobId, method: z.enum(cleanMethodIds) });

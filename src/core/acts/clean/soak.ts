@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { cleanGroup } from "./inputs";
 
 export const soak = defineAct({

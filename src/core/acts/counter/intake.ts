@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { intakeFormSchema } from "@/core/acts/counter/intake-form";
 
 /** What became of a reel at the counter. */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import type { LotFault } from "@/core/lots/lot-rows";
 import { dragWishes } from "@/core/vocabulary/counter-lists";
 import { useFactors, waters } from "@/core/vocabulary/use";

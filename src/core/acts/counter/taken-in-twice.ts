@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 
 /** The reel that was just taken in hangs here already: its second job ends. */
 export const takenInTwice = defineAct({

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { modelNumberIds } from "@/core/gauges/model-numbers";
 
 export const keepModelNumbers = defineAct({

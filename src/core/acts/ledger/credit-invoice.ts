@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
-import { typedMaybeAmount } from "@/core/acts/typed";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { typedMaybeAmount } from "@/core/acts/act/typed";
 import { paperNumber } from "./inputs";
 
 /** Takes something of an invoice back by a credit note. */

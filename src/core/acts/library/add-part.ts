@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
-import { typedAmount, typedWords } from "@/core/acts/typed";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { typedAmount, typedWords } from "@/core/acts/act/typed";
 import { partKinds } from "./inputs";
 
 export const addPart = defineAct({

@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { partsFileInput } from "./inputs";
 
 export const bringPartsIn = defineAct({

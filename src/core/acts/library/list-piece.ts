@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedWords } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { typedWords } from "@/core/acts/act/typed";
 
 export const listPiece = defineAct({
   name: "list-piece",

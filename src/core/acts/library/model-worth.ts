@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedMaybeAmount } from "@/core/acts/typed";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { typedMaybeAmount } from "@/core/acts/act/typed";
+import { seenSchema } from "@/core/seen/seen";
 
 export const modelWorth = defineAct({
   name: "model-worth",

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedAmount, typedWords } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { typedAmount, typedWords } from "@/core/acts/act/typed";
 
 export const partFacts = defineAct({
   name: "part-facts",

@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import type { AnatomyChange } from "@/core/anatomy/compare-anatomies";
 import { modelFileInput } from "./inputs";
 

@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { partsFileInput } from "./inputs";
 
 /** A parts list as it was read, with what is wrong in it. */

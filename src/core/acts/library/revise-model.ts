@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { draftSchema } from "@/core/anatomy/draft";
 
 export const reviseModel = defineAct({

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { grades } from "@/core/interchange/interchange";
-import { seenSchema } from "@/core/seen";
+import { seenSchema } from "@/core/seen/seen";
 
 export const saveInterchangeSet = defineAct({
   name: "save-interchange-set",

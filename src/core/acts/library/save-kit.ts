@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 
 export const saveKit = defineAct({
   name: "save-kit",

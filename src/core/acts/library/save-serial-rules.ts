@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { serialRuleSchema } from "@/core/anatomy/serial";
-import { seenSchema } from "@/core/seen";
+import { seenSchema } from "@/core/seen/seen";
 
 export const saveSerialRules = defineAct({
   name: "save-serial-rules",

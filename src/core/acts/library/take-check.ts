@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 
 export const takeCheck = defineAct({
   name: "take-check",

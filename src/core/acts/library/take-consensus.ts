@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 
 /** Makes what the teardowns agree on the schematic. */
 export const takeConsensus = defineAct({

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { lessonKinds } from "@/core/anatomy/consensus";
 
 /** Says at a seat what jobs taught of it. */

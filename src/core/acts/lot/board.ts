@@ -1,4 +1,4 @@
-import { boardOf, shows } from "@/core/acts/board";
+import { boardOf, shows } from "@/core/acts/act/board";
 import { settleFault } from "@/core/acts/find/settle-fault";
 import { test } from "@/core/acts/test/test";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";

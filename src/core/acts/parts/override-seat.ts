@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { seat } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { seat } from "@/core/acts/act/inputs";
 
 export const overrideSeat = defineAct({
   name: "override-seat",

@@ -1,5 +1,5 @@
-import { defineAct } from "@/core/acts/act";
-import { seat } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { seat } from "@/core/acts/act/inputs";
 
 export const unuse = defineAct({
   name: "unuse",

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { seat } from "@/core/acts/inputs";
-import { typedMaybeAmount } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { seat } from "@/core/acts/act/inputs";
+import { typedMaybeAmount } from "@/core/acts/act/typed";
 import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 
 export const usePiece = defineAct({

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
 import { wayIds } from "@/core/ways/ways";
 
 export const way = defineAct({

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
 import { whoPaysIds } from "@/core/vocabulary/who-pays";
 
 export const whoPays = defineAct({

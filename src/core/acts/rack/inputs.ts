@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { typedNumber } from "@/core/acts/typed";
+import { typedNumber } from "@/core/acts/act/typed";
 
 export const hoursInput = z.literal("").or(typedNumber("Hours such as 6 or 5.5, up to 16; empty for none.", { min: 0, max: 16 }));
 

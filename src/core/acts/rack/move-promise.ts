@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 
 /** Promises what hangs on a tag for another day. */
 export const movePromise = defineAct({

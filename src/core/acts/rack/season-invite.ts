@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 
 /** Makes the letters that ask owners in before the season. */
 export const seasonInvite = defineAct({

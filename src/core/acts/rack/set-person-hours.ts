@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { seenSchema } from "@/core/seen/seen";
 import { hoursInput } from "./inputs";
 
 /** Sets somebody's week at the bench. */

@@ -1,5 +1,5 @@
-import { answers, defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
 import { handBackSchema } from "@/core/hand-back/hand-back-input";
 
 export const close = defineAct({

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
-import { typedSignedAmount } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
+import { typedSignedAmount } from "@/core/acts/act/typed";
 
 export const correctJob = defineAct({
   name: "correct-job",

@@ -1,5 +1,5 @@
-import { answers, defineAct } from "@/core/acts/act";
-import { typedNumber } from "@/core/acts/typed";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { typedNumber } from "@/core/acts/act/typed";
 import { shopFindingSchema } from "@/core/diagnosis/knowledge";
 
 export const addSign = defineAct({

@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import type { RowFault } from "@/core/bring-in/kinds";
 import { asBrought } from "./inputs";
 

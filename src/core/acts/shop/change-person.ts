@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { seenSchema } from "@/core/seen/seen";
 import { personName, roleInput } from "./inputs";
 
 export const changePerson = defineAct({

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedAmount, typedNumber, typedPercent } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { typedAmount, typedNumber, typedPercent } from "@/core/acts/act/typed";
 import { shopSettingsSchema } from "@/core/shop/settings";
 
 export const foundShop = defineAct({

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { typedPercent } from "@/core/acts/typed";
+import { typedPercent } from "@/core/acts/act/typed";
 import { bringInKindIds } from "@/core/bring-in/kinds";
 import { mostRows } from "@/core/bring-in/table";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedAmount, typedMaybeAmount, typedNumber, typedPercent } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { typedAmount, typedMaybeAmount, typedNumber, typedPercent } from "@/core/acts/act/typed";
 import { pricedServiceIds } from "@/core/quote/price-list";
 import { shopSettingsSchema } from "@/core/shop/settings";
 import { familyIds } from "@/core/vocabulary/families";

@@ -1,4 +1,4 @@
-import { boardOf, shows } from "@/core/acts/board";
+import { boardOf, shows } from "@/core/acts/act/board";
 import { countBin } from "./count-bin";
 
 export interface CountedBin {

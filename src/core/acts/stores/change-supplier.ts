@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { supplierCard } from "./inputs";
 
 export const changeSupplier = defineAct({

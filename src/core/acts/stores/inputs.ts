@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { typedAmount, typedMaybeAmount, typedNumber, typedWords } from "@/core/acts/typed";
+import { typedAmount, typedMaybeAmount, typedNumber, typedWords } from "@/core/acts/act/typed";
 import { mostRows } from "@/core/bring-in/table";
 
 export const supplierCard = {

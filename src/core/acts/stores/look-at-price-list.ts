@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import type { PriceListTold } from "@/core/ordering/price-list";
 import { priceListInput } from "./inputs";
 

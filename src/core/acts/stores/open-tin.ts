@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedAmount, typedNumber } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { typedAmount, typedNumber } from "@/core/acts/act/typed";
 import { consumableIds } from "@/core/ordering/consumables";
 
 export const openTin = defineAct({

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedNumber, typedPercent } from "@/core/acts/typed";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { typedNumber, typedPercent } from "@/core/acts/act/typed";
+import { seenSchema } from "@/core/seen/seen";
 
 export const saveOrderRules = defineAct({
   name: "save-order-rules",

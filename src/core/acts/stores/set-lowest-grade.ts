@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
+import { defineAct } from "@/core/acts/act/act";
 import { grades } from "@/core/interchange/interchange";
 
 export const setLowestGrade = defineAct({

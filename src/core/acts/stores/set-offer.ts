@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedAmount, typedMaybeAmount, typedNumber } from "@/core/acts/typed";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { typedAmount, typedMaybeAmount, typedNumber } from "@/core/acts/act/typed";
+import { seenSchema } from "@/core/seen/seen";
 
 export const setOffer = defineAct({
   name: "set-offer",

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { typedAmount } from "@/core/acts/typed";
+import { defineAct } from "@/core/acts/act/act";
+import { typedAmount } from "@/core/acts/act/typed";
 
 export const settleBadPiece = defineAct({
   name: "settle-bad-piece",

@@ -1,4 +1,4 @@
-import { answers, defineAct } from "@/core/acts/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { priceListInput } from "./inputs";
 
 export const takePriceList = defineAct({

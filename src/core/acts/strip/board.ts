@@ -1,4 +1,4 @@
-import { boardOf, shows } from "@/core/acts/board";
+import { boardOf, shows } from "@/core/acts/act/board";
 import type { Position } from "@/core/anatomy/types";
 import type { Well } from "@/core/teardown/well";
 import { putBack } from "./put-back";

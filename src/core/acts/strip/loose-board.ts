@@ -1,4 +1,4 @@
-import { boardOf, shows } from "@/core/acts/board";
+import { boardOf, shows } from "@/core/acts/act/board";
 import { kindWords } from "@/core/anatomy/shapes";
 import type { ExpectedPiece } from "@/core/families/expected-pieces";
 import { type LooseWell, looseBack, looseTaken } from "@/core/families/loose-tray";

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
-import { seenSchema } from "@/core/seen";
+import { defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
+import { seenSchema } from "@/core/seen/seen";
 
 export const looseName = defineAct({
   name: "loose-name",

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { answers, defineAct } from "@/core/acts/act";
-import { seat } from "@/core/acts/inputs";
+import { answers, defineAct } from "@/core/acts/act/act";
+import { seat } from "@/core/acts/act/inputs";
 import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
 
 export const sayLining = defineAct({

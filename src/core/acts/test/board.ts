@@ -1,4 +1,4 @@
-import { boardOf, shows } from "@/core/acts/board";
+import { boardOf, shows } from "@/core/acts/act/board";
 import { type AnswerToKeep, goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
 import type { TestId } from "@/core/vocabulary/tests";

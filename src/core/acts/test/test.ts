@@ -1,5 +1,5 @@
-import { defineAct } from "@/core/acts/act";
-import { jobId } from "@/core/acts/inputs";
+import { defineAct } from "@/core/acts/act/act";
+import { jobId } from "@/core/acts/act/inputs";
 import { answerSchema } from "@/core/proving/answer-input";
 
 export const test = defineAct({

@@ -3,7 +3,7 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import { isLeftHand, threadOf } from "@/core/anatomy/thread";
 import type { PartType } from "@/core/anatomy/types";
 import { buildCautions } from "@/core/safety/act-cautions";
-import { seenValue } from "@/core/seen";
+import { seenValue } from "@/core/seen/seen";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { RingScrew } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";

@@ -7,8 +7,8 @@ import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
 import { TabRail } from "@/ui/controls/tab-rail";
 import { ChoiceField, TextField } from "@/ui/controls/text-field";
+import { typedMm, typedNewtons, typedNumber } from "@/ui/gauges/figures/typed";
 import { PictureRuler } from "@/ui/gauges/picture-ruler";
-import { typedMm, typedNewtons, typedNumber } from "@/ui/gauges/typed";
 import type { MeasureProps } from "./measure-board";
 
 type SizeId = "size" | "worn" | "fresh";

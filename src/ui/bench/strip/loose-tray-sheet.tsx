@@ -7,7 +7,7 @@ import { typicalShapes } from "@/core/anatomy/typical-shape";
 import { type ExpectedPiece, usualCount } from "@/core/families/expected-pieces";
 import { seatsLeft } from "@/core/families/loose-tray";
 import { cautionsAt } from "@/core/safety/cautions";
-import { seenValue } from "@/core/seen";
+import { seenValue } from "@/core/seen/seen";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";

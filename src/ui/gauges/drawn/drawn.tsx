@@ -1,6 +1,6 @@
 "use client";
 import { type PointerEvent, type ReactNode, useRef } from "react";
-import { shown } from "../typed";
+import { shown } from "../figures/typed";
 
 /** A place of a drawing that is taken hold of: pulled along one axis, or moved by the arrow keys, it changes a number of the gauge. */
 export interface Grip {

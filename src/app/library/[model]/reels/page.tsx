@@ -2,7 +2,7 @@ import Link from "next/link";
 import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import { shownVariants } from "@/app/server/variants";
 import { formatMinor } from "@/core/money/money";
-import { seenValue } from "@/core/seen";
+import { seenValue } from "@/core/seen/seen";
 import { extrasOfModel } from "@/data/bench/extra-pieces";
 import { builtOf } from "@/data/catalogue/built";
 import { listReelsOfModel } from "@/data/catalogue/editions";

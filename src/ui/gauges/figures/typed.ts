@@ -1,15 +1,10 @@
 import { readMeasure } from "@/core/units/read-measure";
-import { mmPerInch } from "@/core/units/units";
 
 /** The number somebody typed, with a comma or a point; NaN for anything else, so that the gauge's own check speaks at the field. */
 export const typedNumber = (text: string): number => (text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", ".")));
 
 /** A length somebody typed, mm: plain numbers are millimetres; "0.5 in", "3/16 in", "1/4″", "2 cm" and "120 yd" are what they say. NaN for anything else. */
-export function typedMm(text: string): number {
-  const fraction = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)\s*(?:in|"|″)$/.exec(text.trim());
-  if (fraction) return (Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3])) * mmPerInch;
-  return readMeasure(text.replace("″", '"'), "mm");
-}
+export const typedMm = (text: string): number => readMeasure(text, "mm");
 
 /** A pull somebody typed, N: plain numbers are newtons; "5 lb", "2.4 kg" and "12 oz" are what they say. NaN for anything else. */
 export const typedNewtons = (text: string): number => readMeasure(text, "N");

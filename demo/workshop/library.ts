@@ -9,7 +9,7 @@ import { scrapReel } from "@/data/parts/donors";
 import { setBin } from "@/data/parts/stock";
 import { setOffer } from "@/data/parts/suppliers";
 import type { Context } from "@/data/store/context";
-import { skerry30Parts } from "./models/skerry-30";
+import { skerry30Parts } from "../models/skerry-30";
 
 const rule = (modelId: string | null, pattern: string, fromYear: number, toYear: number, more: object = {}): MakerRule => ({
   ...serialRuleSchema.parse({ pattern, fromYear, toYear, ...more }),

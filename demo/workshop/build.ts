@@ -40,9 +40,9 @@ import type { Db } from "@/data/store/database";
 import { openTin } from "@/data/stores/consumables";
 import { placeOrder, sendWaitingOrders } from "@/data/stores/orders";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
+import { otherModels } from "../models/models";
+import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "../models/skerry-30";
 import { fillLibrary } from "./library";
-import { otherModels } from "./models/models";
-import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "./models/skerry-30";
 
 /** Whether this data directory holds anything yet; the demo never writes over a shop's own data. */
 export const isEmpty = (db: Db): boolean =>

@@ -108,6 +108,20 @@ describe("the house", () => {
     expect(wrong).toEqual([]);
   });
 
+  it("speaks to the database in data alone", () => {
+    const wrong = files.filter(
+      (file) => /^src\/(core|ui|app|formats|devices)\//.test(file) && /\.prepare\(|\bSELECT\b.+\bFROM\b/.test(readFileSync(file, "utf8")),
+    );
+    expect(wrong).toEqual([]);
+  });
+
+  it("has a core whose tests need neither data nor devices, pages nor the demo", () => {
+    const tests = readdirSync("src/core", { recursive: true, encoding: "utf8" }).filter((file) => /\.test\.ts$/.test(file));
+    expect(
+      tests.filter((file) => /from "(#demo|@\/(data|devices|ui|app|formats))\//.test(readFileSync(`src/core/${file}`, "utf8"))),
+    ).toEqual([]);
+  });
+
   it("has no clock and no chance in core: both are passed in", () => {
     const wrong = files.filter(
       (file) =>

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { readPullTrace } from "@/core/drag/pull-trace";
 import { instruments } from "@/core/proving/read-trace";
 import { simulatedInstrument } from "./instruments";
 import { type PullSetting, simulatedForce } from "./pull-scale";
@@ -64,5 +65,19 @@ describe("the stand-in order desk", () => {
     expect(await desk.place({ orderId: 7, supplierId: "quay", lines: [] })).toEqual(
       await desk.place({ orderId: 7, supplierId: "quay", lines: [] }),
     );
+  });
+});
+
+describe("the stand-in scale", () => {
+  it("reads back what the stand-in scale was set to", () => {
+    const samples = Array.from({ length: 75 }, (_, i) => ({
+      tMs: i * 40,
+      forceN: simulatedForce({ levelN: 32, startRatio: 1.7, ripple: 0.02 }, i),
+    }));
+    const read = readPullTrace(samples);
+    if (!read.ok) throw new Error(read.message);
+    expect(read.value.runningMeanN).toBeGreaterThan(31);
+    expect(read.value.runningMeanN).toBeLessThan(33.5);
+    expect(read.value.startRatio).toBeGreaterThan(1.5);
   });
 });

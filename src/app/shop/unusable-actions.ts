@@ -2,6 +2,7 @@
 import { closeDb, getDb } from "@/app/server/db";
 import { fromSocket } from "@/app/server/socket";
 import { restoreShop } from "@/data/shop/restore-shop";
+import { getShopSettings } from "@/data/shop/settings";
 import { dataDirectory } from "@/data/store/database";
 import { troubleOf } from "@/data/store/trouble";
 import { DataUnusable } from "@/data/store/unusable";
@@ -9,7 +10,7 @@ import { DataUnusable } from "@/data/store/unusable";
 /** Whether the data can really not be worked with: only then is nobody asked who they are. */
 function isUnusable(): boolean {
   try {
-    getDb().prepare("SELECT count(*) FROM setting").get();
+    getShopSettings(getDb());
     return false;
   } catch (error) {
     return error instanceof DataUnusable || troubleOf(error) !== null;

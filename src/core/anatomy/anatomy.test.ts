@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
+import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import { checkAnatomy } from "./check-anatomy";
 import { shortestCycle } from "./graph";
 import { kindWords, shapeSchema, sizeWords } from "./shapes";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
+import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import { compareAnatomies } from "./compare-anatomies";
 
 const base = { anatomy: skerry30Anatomy, partTypes: skerry30Parts };

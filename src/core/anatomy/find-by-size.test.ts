@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { skerry30Parts } from "#demo/models/skerry-30";
+import { skerry30Parts } from "#tests/skerry";
 import { findBySize } from "./find-by-size";
 
 const found = (text: string, tolerance?: number) => findBySize(skerry30Parts, text, tolerance).map(({ part }) => part.number);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { skerry30Anatomy, skerry30Parts } from "#demo/models/skerry-30";
+import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import { findSeats } from "./find-seats";
 
 const find = (text: string) => findSeats(skerry30Anatomy, new Map(skerry30Parts.map((p) => [p.id, p])), text).map((seat) => seat.id);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { skerry30Parts } from "#demo/models/skerry-30";
+import { skerry30Parts } from "#tests/skerry";
 import type { PartShape } from "@/core/anatomy/shapes";
 import { drawGlyph, type Glyph } from "./draw-glyph";
 import { foreshortening } from "./solid";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { skerry30Anatomy } from "#demo/models/skerry-30";
+import { skerry30Anatomy } from "#tests/skerry";
 import { type TakenAlone, taughtBatches } from "./taught-batches";
 
 const anatomy = { ...skerry30Anatomy, batches: [] };

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { otherModels } from "#demo/models/models";
-import { skerry30Anatomy } from "#demo/models/skerry-30";
+import { skerry30Anatomy } from "#tests/skerry";
 import { anatomySchema, placeOperationId } from "@/core/anatomy/types";
+import { families } from "@/core/families/families";
 import { buildOrder } from "./build-order";
 import { checkOrder } from "./check-order";
 import { removalOrder } from "./removal-order";
@@ -14,8 +14,8 @@ const built = (anatomy: typeof skerry30Anatomy) => {
 };
 
 describe("an order as it was really done", () => {
-  it("holds for the computed order of every demo model, as operations", () => {
-    for (const anatomy of [skerry30Anatomy, ...otherModels.map((model) => model.anatomy)])
+  it("holds for the computed order of every family, as operations", () => {
+    for (const anatomy of [skerry30Anatomy, ...Object.values(families).map(({ anatomy }) => anatomy)])
       expect(checkOrder(anatomy, removalOrder(anatomy), built(anatomy))).toEqual([]);
   });
 

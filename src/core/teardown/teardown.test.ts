@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { skerry30Anatomy } from "#demo/models/skerry-30";
+import { skerry30Anatomy } from "#tests/skerry";
 import { seatConstraints } from "@/core/anatomy/constraints";
 import { type Anatomy, anatomySchema, placeOperationId } from "@/core/anatomy/types";
 import { buildOrder } from "./build-order";

@@ -39,6 +39,9 @@ export interface ModelFileContent {
   readonly anatomy: Anatomy;
 }
 
+/** Whether any model stands in the library. */
+export const hasModels = (db: Db): boolean => db.prepare("SELECT 1 FROM model LIMIT 1").get() !== undefined;
+
 /** Adds a model with its first version. @throws Refusal naming what does not fit together. */
 export function addModel(ctx: Context, model: Model, version: { lineRadiusMm: number; anatomy: Anatomy }): number {
   ctx.db.prepare("INSERT INTO model (id, maker, name, family) VALUES (?, ?, ?, ?)").run(model.id, model.maker, model.name, model.family);

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { readPage } from "@/app/server/reading";
+import { hasModels } from "@/data/catalogue/models";
 import { getShopSettings } from "@/data/shop/settings";
 import { dataDirectory } from "@/data/store/database";
 import { Sheet } from "@/ui/sheets/sheet";
@@ -10,7 +11,7 @@ export const metadata = { title: "Where to begin" };
 export default async function DoorsPage() {
   const db = await readPage("shop");
   const { shopName } = getShopSettings(db);
-  const anyModel = db.prepare("SELECT 1 FROM model LIMIT 1").get() !== undefined;
+  const anyModel = hasModels(db);
   return (
     <Sheet fill>
       <h1>{shopName}: where to begin</h1>

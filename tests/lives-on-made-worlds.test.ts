@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { bareWorld } from "#demo/world/bare-world";
 import { wearTable } from "#demo/world/wear";
-import { dueFromLives, dueShare, livesOfComponent, type VisitSeen } from "./component-lives";
+import { dueFromLives, dueShare, livesOfComponent, type VisitSeen } from "@/core/survival/component-lives";
 
 const visit = (change: Partial<VisitSeen>): VisitSeen => ({
   jobId: 1,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { driftStreams, type Plant, plantedHand, plantedModel, plantedSource } from "#demo/world/drift-streams";
-import { watches } from "./watches";
+import { watches } from "@/core/drift/watches";
 
 const planted: Readonly<Record<Exclude<Plant, "none">, string>> = { supplier: plantedSource, model: plantedModel, person: plantedHand };
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { bareWorld } from "#demo/world/bare-world";
-import { backtest, chanceToAsk, keptChances, pinball, verdictOf } from "./backtest";
+import { backtest, chanceToAsk, keptChances, pinball, verdictOf } from "@/core/promise/backtest";
 
 const size = { years: 3.5, customers: 60, reels: 120, loyalty: 0.9, benchMinutes: 240, lot: 34 };
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { instrumentFor, readTrace } from "@/core/proving/read-trace";
+import { decibels, levelsOfSound, rootMeanSquare, withoutRoom } from "@/core/proving/sound";
+import { readSpinTrace, speedsFromPulses, standardStart } from "@/core/proving/spin-trace";
+import { type TraceSample, traceSchema } from "@/core/proving/trace";
 import { type PretendedReel, pretended } from "@/devices/instruments";
-import { instrumentFor, readTrace } from "./read-trace";
-import { decibels, levelsOfSound, rootMeanSquare, withoutRoom } from "./sound";
-import { readSpinTrace, speedsFromPulses, standardStart } from "./spin-trace";
-import { type TraceSample, traceSchema } from "./trace";
 
 const sine = (n: number, period: number, amplitude = 1) =>
   Float64Array.from({ length: n }, (_, i) => amplitude * Math.sin((2 * Math.PI * i) / period));

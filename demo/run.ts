@@ -1,8 +1,8 @@
 import { rmSync } from "node:fs";
 import { DateTime } from "luxon";
+import { dataDirectory, openDatabase } from "@/data/database/database";
 import { lookBack } from "@/data/promise/said";
 import { getShopSettings } from "@/data/shop/settings";
-import { dataDirectory, openDatabase } from "@/data/store/database";
 import { buildDemo, isEmpty } from "./workshop/build";
 import { demoWorld, growWorld, keepTruth } from "./world/world";
 

@@ -1,8 +1,8 @@
 /** `npm run backup`: a copy of the shop's data now, looked over; the server makes one a day by this as well (--daily). */
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { backUp } from "@/data/store/backup";
-import { troubleOf } from "@/data/store/trouble";
+import { backUp } from "@/data/database/backup";
+import { troubleOf } from "@/data/database/trouble";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);

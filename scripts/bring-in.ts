@@ -1,6 +1,6 @@
 /** `npm run bring-in -- FILE.zip`: puts a shop that was taken out into an empty folder (ZORBEK_DATA, or where npm start looks). */
 import { resolve } from "node:path";
-import { bringInArchive } from "@/data/store/archive";
+import { bringInArchive } from "@/data/database/archive";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);

@@ -1,6 +1,6 @@
 /** `npm run doctor`: looks a shop's data and its surroundings over, and says what to do. Ends with 1 where something is bad. */
-import { migrationsDirectory, readMigrations } from "@/data/store/database";
-import { examine, surroundingsOf } from "@/data/store/doctor";
+import { migrationsDirectory, readMigrations } from "@/data/database/database";
+import { examine, surroundingsOf } from "@/data/database/doctor";
 import { shopDirectory } from "./shop-directory.mjs";
 
 const directory = shopDirectory();

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import Database from "better-sqlite3";
-import { openDatabase } from "@/data/store/database";
-import { findAnything } from "@/data/store/find";
+import { openDatabase } from "@/data/database/database";
+import { findAnything } from "@/data/database/find";
 import { choosePort, startServer } from "./setup.mjs";
 
 export interface PageCost {

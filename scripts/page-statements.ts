@@ -1,9 +1,9 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { openJob } from "@/data/counter/open-job";
+import { openDatabase } from "@/data/database/database";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { ensureFirstPerson } from "@/data/shop/people";
-import { openDatabase } from "@/data/store/database";
 import { choosePort, fillDemo, startServer } from "./setup.mjs";
 
 const model = "skerry-30";

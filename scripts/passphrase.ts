@@ -1,9 +1,9 @@
 /** `npm run passphrase -- "NAME"`: sets a new passphrase for somebody who forgot theirs and has no owner to ask. Whoever can run it here can read the data anyway. */
 import { createInterface } from "node:readline/promises";
+import { Refusal } from "@/data/database/context";
+import { openDatabase } from "@/data/database/database";
 import { listPeople } from "@/data/shop/people";
 import { setSecret } from "@/data/shop/sign-in";
-import { Refusal } from "@/data/store/context";
-import { openDatabase } from "@/data/store/database";
 import { shopDirectory } from "./shop-directory.mjs";
 
 const name = process.argv[2] ?? "";

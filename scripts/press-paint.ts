@@ -1,7 +1,7 @@
 import { plainJob } from "#tests/workshop";
 import { openJob } from "@/data/counter/open-job";
+import { openDatabase } from "@/data/database/database";
 import { ensureFirstPerson } from "@/data/shop/people";
-import { openDatabase } from "@/data/store/database";
 import { openBrowser } from "./browser.mjs";
 import { choosePort, fillDemo, startServer } from "./setup.mjs";
 

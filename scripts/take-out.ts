@@ -1,8 +1,8 @@
 /** `npm run take-out -- FILE.zip`: a whole shop as one file, for another Zorbek or for a spreadsheet. */
 import { existsSync } from "node:fs";
 import { join, resolve } from "node:path";
-import { takeOut } from "@/data/store/archive";
-import { troubleOf } from "@/data/store/trouble";
+import { takeOut } from "@/data/database/archive";
+import { troubleOf } from "@/data/database/trouble";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);

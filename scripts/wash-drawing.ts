@@ -1,7 +1,7 @@
 /** Draws one drawing from outside, in a process of its own with little time and memory: bytes in, a line of JSON and the pixels out. */
 
-import { Refusal } from "@/data/store/context";
-import { drawSchematic } from "@/data/store/photos";
+import { Refusal } from "@/data/database/context";
+import { drawSchematic } from "@/data/database/photos";
 
 const parts: Buffer[] = [];
 for await (const part of process.stdin) parts.push(part as Buffer);

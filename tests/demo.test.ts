@@ -4,10 +4,10 @@ import { buildDemo, isEmpty } from "#demo/workshop/build";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { familyIds } from "@/core/vocabulary/families";
 import { getCurrentModelVersion, searchModels } from "@/data/catalogue/models";
+import { type Db, openMemoryDatabase } from "@/data/database/database";
 import { listObservations } from "@/data/diagnosis/observations";
 import { onBenchFor } from "@/data/hand-back/going-home";
 import { listClosedJobs, listOpenJobs } from "@/data/jobs/jobs";
-import { type Db, openMemoryDatabase } from "@/data/store/database";
 
 const now = DateTime.fromISO("2026-06-15T10:00:00", { zone: "utc" });
 let db: Db;

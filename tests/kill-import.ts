@@ -1,7 +1,8 @@
 /** Brings a thousand customers in from a file, as the server does: one transaction. Started by the test that kills it. */
+
+import { openDatabase } from "@/data/database/database";
 import { bringIn } from "@/data/shop/bring-in";
 import { ensureFirstPerson } from "@/data/shop/people";
-import { openDatabase } from "@/data/store/database";
 
 const db = openDatabase(process.env.ZORBEK_DATA!);
 const ctx = { db, person: ensureFirstPerson(db), now: new Date().toISOString() };

@@ -5,11 +5,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
+import { bringInArchive, canonicalHash, takeOut } from "@/data/database/archive";
+import { backUp, listBackups } from "@/data/database/backup";
+import { verifyCopy } from "@/data/database/data-copy";
+import { openDatabase } from "@/data/database/database";
 import { ensureFirstPerson } from "@/data/shop/people";
-import { bringInArchive, canonicalHash, takeOut } from "@/data/store/archive";
-import { backUp, listBackups } from "@/data/store/backup";
-import { verifyCopy } from "@/data/store/data-copy";
-import { openDatabase } from "@/data/store/database";
 
 /** Each is killed this often; ZORBEK_KILLS=30 is what docs/reliability.md tells of. */
 const kills = Number(process.env.ZORBEK_KILLS ?? 8);

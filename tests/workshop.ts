@@ -4,14 +4,14 @@ import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { type NewJob, openJob } from "@/data/counter/open-job";
 import { addCustomer } from "@/data/customers/customers";
+import type { Context, Refusal } from "@/data/database/context";
+import { type Db, openMemoryDatabase } from "@/data/database/database";
 import { recordObservation } from "@/data/diagnosis/observations";
 import type { ReportDates } from "@/data/hand-back/report";
 import type { Intake } from "@/data/jobs/jobs";
 import { setBin } from "@/data/parts/stock";
 import { addSupplier, setOffer } from "@/data/parts/suppliers";
 import { ensureFirstPerson } from "@/data/shop/people";
-import type { Context, Refusal } from "@/data/store/context";
-import { type Db, openMemoryDatabase } from "@/data/store/database";
 
 export interface Workshop {
   readonly db: Db;

@@ -5,10 +5,10 @@ import { calendarOf } from "#demo/world/calendar";
 import { inventedCustomers } from "#demo/world/names";
 import { seeded } from "#demo/world/seeded";
 import { demoWorld, growWorld, type WorldTruth } from "#demo/world/world";
+import { type Db, openMemoryDatabase } from "@/data/database/database";
 import { onBenchFor } from "@/data/hand-back/going-home";
 import { listClosedJobs } from "@/data/jobs/jobs";
 import { listStationTimes } from "@/data/jobs/station-time";
-import { type Db, openMemoryDatabase } from "@/data/store/database";
 
 const now = DateTime.fromISO("2026-06-15T10:00:00", { zone: "utc" });
 const size = { ...demoWorld, years: 0.5, customers: 14, reels: 30, lot: 5 };

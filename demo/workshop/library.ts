@@ -5,10 +5,10 @@ import { type MakerRule, saveSerialRules } from "@/data/catalogue/editions";
 import { saveInterchangeSet, saveKit } from "@/data/catalogue/interchange";
 import { addPartType, setPartFacts } from "@/data/catalogue/part-types";
 import { ensureReel } from "@/data/customers/reels";
+import type { Context } from "@/data/database/context";
 import { scrapReel } from "@/data/parts/donors";
 import { setBin } from "@/data/parts/stock";
 import { setOffer } from "@/data/parts/suppliers";
-import type { Context } from "@/data/store/context";
 import { skerry30Parts } from "../models/skerry-30";
 
 const rule = (modelId: string | null, pattern: string, fromYear: number, toYear: number, more: object = {}): MakerRule => ({

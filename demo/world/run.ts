@@ -3,9 +3,9 @@ import { existsSync, mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { DateTime } from "luxon";
+import { openDatabase } from "@/data/database/database";
 import { lookBack } from "@/data/promise/said";
 import { getShopSettings } from "@/data/shop/settings";
-import { openDatabase } from "@/data/store/database";
 import { buildDemo, isEmpty } from "../workshop/build";
 import { busyWorld, growWorld, keepTruth } from "./world";
 

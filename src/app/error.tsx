@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { troubleOfDigest } from "@/data/store/trouble";
+import { troubleOfDigest } from "@/data/database/trouble";
 import { Sheet } from "@/ui/sheets/sheet";
 
 /** Something in the program failed while this page was made. What was confirmed before is on disk. */

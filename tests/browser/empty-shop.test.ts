@@ -5,7 +5,7 @@ import Database from "better-sqlite3";
 import { By } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
 import type { WayOut } from "@/core/vocabulary/way-out";
-import { bringInArchive, canonicalHash } from "@/data/store/archive";
+import { bringInArchive, canonicalHash } from "@/data/database/archive";
 import { wayLink } from "@/ui/controls/way-link";
 import { atTheBench, type Person, type Server } from "./bench";
 

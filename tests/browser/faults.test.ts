@@ -16,8 +16,8 @@ import { join } from "node:path";
 import Database from "better-sqlite3";
 import sharp from "sharp";
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { backUp, listBackups } from "@/data/store/backup";
-import { photoLimits } from "@/data/store/photos";
+import { backUp, listBackups } from "@/data/database/backup";
+import { photoLimits } from "@/data/database/photos";
 import { Person, Server } from "./bench";
 
 let server: Server;

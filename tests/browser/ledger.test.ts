@@ -3,8 +3,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { formatTag } from "@/core/tags/tag";
-import { openDatabase } from "@/data/store/database";
-import { indexForFind } from "@/data/store/find";
+import { openDatabase } from "@/data/database/database";
+import { indexForFind } from "@/data/database/find";
 import { atTheBench, Person, Server } from "./bench";
 
 let server: Server;

@@ -1,6 +1,6 @@
+import type { Context } from "@/data/database/context";
+import { openDatabase } from "@/data/database/database";
 import { ensureFirstPerson } from "@/data/shop/people";
-import type { Context } from "@/data/store/context";
-import { openDatabase } from "@/data/store/database";
 import type { Person, Server } from "./bench";
 
 /** Work on a server's own data beside it, as a second program on the same file. */

@@ -10,12 +10,12 @@ import { openLot } from "@/data/counter/lots";
 import { openJob } from "@/data/counter/open-job";
 import { classSaid, customerByName, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
+import { Refusal } from "@/data/database/context";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
 import { perhapsTwice, wasTwice } from "@/data/hand-back/twice";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { keepSaid } from "@/data/promise/keep-said";
-import { Refusal } from "@/data/store/context";
 import type { RunsOf } from "./runs";
 
 export const counterRuns: RunsOf<typeof counterActs> = {

@@ -2,11 +2,11 @@ import type { ledgerActs } from "@/core/acts/ledger/acts";
 import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
 import { mergeCustomers } from "@/data/customers/merge";
 import { giveToOwner } from "@/data/customers/reels";
+import { Refusal } from "@/data/database/context";
+import { dataDirectory } from "@/data/database/database";
 import { creditInvoice, takePayment } from "@/data/papers/papers";
 import { scrapReel } from "@/data/parts/donors";
 import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/shop/erase";
-import { Refusal } from "@/data/store/context";
-import { dataDirectory } from "@/data/store/database";
 import type { RunsOf } from "./runs";
 
 export const ledgerRuns: RunsOf<typeof ledgerActs> = {

@@ -14,7 +14,7 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { bringModelIn, previewModelFile, reviseModel, setModelWorth } from "@/data/catalogue/models";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
-import { type Context, Refusal } from "@/data/store/context";
+import { type Context, Refusal } from "@/data/database/context";
 import { takeConsensus, takeLesson } from "@/data/teardowns/consensus";
 import { readModelJson } from "@/formats/model-json";
 import { readPartsCsv } from "@/formats/parts-csv";

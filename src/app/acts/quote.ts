@@ -5,13 +5,13 @@ import { addMinutes, minutesPerDay } from "@/core/day/day";
 import { askingDays, readCodes, saidYes } from "@/core/quote/asking";
 import { answerAsking, ask, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
 import { setWay } from "@/data/bench/ways";
+import { Refusal } from "@/data/database/context";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setWhoPays } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
 import { sayCover } from "@/data/quote/comeback";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
-import { Refusal } from "@/data/store/context";
 import { dateWords } from "@/ui/dates";
 import type { RunsOf } from "./runs";
 

@@ -1,6 +1,6 @@
 import type { Act, AnswerOf, ToldOf } from "@/core/acts/act/act";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
 
 type Work<A> = (ctx: Context, told: ToldOf<A>) => AnswerOf<A>;
 

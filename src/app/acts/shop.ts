@@ -3,6 +3,7 @@ import { lanAddresses } from "@/app/server/lan";
 import type { shopActs } from "@/core/acts/shop/acts";
 import { rowsOf } from "@/core/bring-in/kinds";
 import { shopSettingsSchema } from "@/core/shop/settings";
+import { Refusal } from "@/data/database/context";
 import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
 import { bringIn, tryBringIn, undoBringIn } from "@/data/shop/bring-in";
 import { foundShop } from "@/data/shop/first-run";
@@ -10,7 +11,6 @@ import { addShutDays, removeShutDays } from "@/data/shop/opening";
 import { addPerson, changePerson, retirePerson } from "@/data/shop/people";
 import { saveShopSettings } from "@/data/shop/settings";
 import { endSession, invite, setSecret } from "@/data/shop/sign-in";
-import { Refusal } from "@/data/store/context";
 import { qrPath } from "@/formats/qr-path";
 import type { RunsOf } from "./runs";
 

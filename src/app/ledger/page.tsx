@@ -8,6 +8,8 @@ import { findPartType } from "@/data/catalogue/part-types";
 import { type Customer, findCustomer } from "@/data/customers/customers";
 import { cardOf } from "@/data/customers/merge";
 import { countReels, listReels, listReelsByIds, type Reel } from "@/data/customers/reels";
+import type { Db } from "@/data/database/database";
+import { type FindHit, findAnything } from "@/data/database/find";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { listClosedJobs } from "@/data/jobs/jobs";
 import { messagesOfCustomer, moneyOfCustomer, wishesOfCustomer } from "@/data/ledger/customer-money";
@@ -15,8 +17,6 @@ import { listJournalSentences, listJournalSentencesOf } from "@/data/ledger/jour
 import { findBy, reelsFoundBy } from "@/data/ledger/reel-past";
 import { erasedName, invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
-import { type FindHit, findAnything } from "@/data/store/find";
 import { Pager } from "@/ui/controls/pager";
 import { dateWords, instantWords } from "@/ui/dates";
 import { CustomerForm, NewCustomer } from "@/ui/ledger/customer-form";

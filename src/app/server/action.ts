@@ -1,12 +1,12 @@
 import "server-only";
 import { unstable_rethrow } from "next/navigation";
 import { mayDo, type Permission } from "@/core/sign-in/permissions";
+import { type Context, type Person, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { pressOnce } from "@/data/database/press";
+import { troubleOf } from "@/data/database/trouble";
+import { DataUnusable } from "@/data/database/unusable";
 import { countFailure, WrongSecret } from "@/data/shop/sign-in";
-import { type Context, type Person, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { pressOnce } from "@/data/store/press";
-import { troubleOf } from "@/data/store/trouble";
-import { DataUnusable } from "@/data/store/unusable";
 import type { ActionResult } from "@/ui/act/press";
 import { getDb } from "./db";
 import { logFault, undoneWords } from "./log";

@@ -9,12 +9,12 @@ import { takenDownCard } from "@/data/bench/taken-down";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
+import type { Db } from "@/data/database/database";
+import { revisionOf } from "@/data/database/journal";
 import { findJobByTag, type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { moveOf } from "@/data/schedule/rack";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
-import { revisionOf } from "@/data/store/journal";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { dateWords, dayWords } from "@/ui/dates";
 

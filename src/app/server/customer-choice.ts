@@ -1,6 +1,6 @@
 import type { Customer } from "@/data/customers/customers";
 import { glanceAtCustomers } from "@/data/customers/customers";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 import { dateWords } from "@/ui/dates";
 
 const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? "" : "s"}`;

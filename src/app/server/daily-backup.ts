@@ -2,8 +2,8 @@ import { msPerHour } from "@/core/day/day";
 import "server-only";
 import { spawn } from "node:child_process";
 import { join } from "node:path";
-import { type BackupWhy, backedUpOn } from "@/data/store/backup";
-import { dataDirectory } from "@/data/store/database";
+import { type BackupWhy, backedUpOn } from "@/data/database/backup";
+import { dataDirectory } from "@/data/database/database";
 
 const holder = globalThis as typeof globalThis & { zorbekBackups?: NodeJS.Timeout };
 const hour = msPerHour;

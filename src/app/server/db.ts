@@ -1,8 +1,8 @@
 import "server-only";
 import { appendFileSync } from "node:fs";
+import { type Db, dataDirectory, openDatabase } from "@/data/database/database";
+import { sweepHalfWritten } from "@/data/database/sweep";
 import { forgetInvoiceNames } from "@/data/shop/erase";
-import { type Db, dataDirectory, openDatabase } from "@/data/store/database";
-import { sweepHalfWritten } from "@/data/store/sweep";
 import { today } from "./clock";
 import { backUpDaily } from "./daily-backup";
 

@@ -1,10 +1,10 @@
 import "server-only";
 import { unstable_rethrow } from "next/navigation";
 import type { z } from "zod";
+import { Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { DataUnusable } from "@/data/database/unusable";
 import { type From, rememberDevice, WrongSecret } from "@/data/shop/sign-in";
-import { Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { DataUnusable } from "@/data/store/unusable";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 import { countWrong } from "./action";
 import { getDb } from "./db";

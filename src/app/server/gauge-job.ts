@@ -1,6 +1,6 @@
 import { readPage } from "@/app/server/reading";
+import type { Db } from "@/data/database/database";
 import { findJobByTag, type Job } from "@/data/jobs/jobs";
-import type { Db } from "@/data/store/database";
 import type { GaugeJob } from "@/ui/gauges/gauge-frame";
 
 export type GaugeProps = { searchParams: Promise<{ job?: string | string[] }> };

@@ -3,7 +3,7 @@ import { kindWords } from "@/core/anatomy/shapes";
 import { families } from "@/core/families/families";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { listLooseParts } from "@/data/bench/loose-parts";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /** What came off a reel without a schematic, each piece by its name, its seat's or its kind's. */
 export function loosePieces(db: Db, jobId: number, family: FamilyId) {

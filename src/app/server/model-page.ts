@@ -2,7 +2,7 @@ import { notFound } from "next/navigation";
 import { readPage } from "@/app/server/reading";
 import { familyWords } from "@/core/vocabulary/families";
 import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 import type { ModelProps } from "@/ui/library/model-leaf";
 
 export type ModelPageProps = { params: Promise<{ model: string }> };

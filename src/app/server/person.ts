@@ -2,10 +2,10 @@ import "server-only";
 import { cookies, headers } from "next/headers";
 import { cache } from "react";
 import type { Role } from "@/core/sign-in/permissions";
+import type { Person } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
 import { ensureFirstPerson, listPeople } from "@/data/shop/people";
 import { type From, findSession, type Session, secretsOf, touchSession } from "@/data/shop/sign-in";
-import type { Person } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
 import { fromSocket } from "./socket";
 
 /** Who asks: somebody, from a device; or nobody yet, and what would let them in. */

@@ -1,10 +1,10 @@
 import "server-only";
 import { notFound, redirect } from "next/navigation";
+import type { Person } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { readOnce } from "@/data/database/read-once";
 import { isFounded } from "@/data/shop/first-run";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Person } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { readOnce } from "@/data/store/read-once";
 import { speak } from "@/ui/dates";
 import { getDb } from "./db";
 import { mayRead, type Reading, wayIn, whoAsks } from "./person";

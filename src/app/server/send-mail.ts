@@ -1,10 +1,10 @@
 import { shopAt } from "@/core/shop/settings";
 import { findAsking } from "@/data/asking/asking";
 import { findCustomer } from "@/data/customers/customers";
+import type { Db } from "@/data/database/database";
 import { findJob } from "@/data/jobs/jobs";
 import { sendWaitingMail } from "@/data/messages/outbox";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 import { paperOf } from "@/data/stores/orders";
 import { mailDesk } from "@/devices/mail-desk";
 import { askingPdf } from "@/formats/asking-pdf";

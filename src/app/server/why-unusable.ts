@@ -1,8 +1,8 @@
 import "server-only";
 import { DateTime } from "luxon";
-import { listBackups } from "@/data/store/backup";
-import { dataDirectory } from "@/data/store/database";
-import type { DataUnusable } from "@/data/store/unusable";
+import { listBackups } from "@/data/database/backup";
+import { dataDirectory } from "@/data/database/database";
+import type { DataUnusable } from "@/data/database/unusable";
 import { fromSocket } from "./socket";
 
 /** What a page says that needs no database: what is wrong, what to do, and on this computer the copies that can be put back. */

@@ -3,8 +3,8 @@ import { startBackup } from "@/app/server/daily-backup";
 import { closeDb, getDb } from "@/app/server/db";
 import { whoAsks } from "@/app/server/person";
 import { mayDo } from "@/core/sign-in/permissions";
+import { dataDirectory } from "@/data/database/database";
 import { restoreShop } from "@/data/shop/restore-shop";
-import { dataDirectory } from "@/data/store/database";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 
 const refused = (message: string): ActionResult<never> => ({ ok: false, message, fields: {} });

@@ -1,11 +1,11 @@
 "use server";
 import { closeDb, getDb } from "@/app/server/db";
 import { fromSocket } from "@/app/server/socket";
+import { dataDirectory } from "@/data/database/database";
+import { troubleOf } from "@/data/database/trouble";
+import { DataUnusable } from "@/data/database/unusable";
 import { restoreShop } from "@/data/shop/restore-shop";
 import { getShopSettings } from "@/data/shop/settings";
-import { dataDirectory } from "@/data/store/database";
-import { troubleOf } from "@/data/store/trouble";
-import { DataUnusable } from "@/data/store/unusable";
 
 /** Whether the data can really not be worked with: only then is nobody asked who they are. */
 function isUnusable(): boolean {

@@ -8,6 +8,9 @@ import { remedyOn } from "@/core/safety/act-cautions";
 import { openingOf } from "@/data/bench/opening";
 import { upgradeSeatsOf } from "@/data/bench/ways";
 import { findCustomer } from "@/data/customers/customers";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { listFaults, setFaultOutcome } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { declineJob } from "@/data/hand-back/decline";
@@ -17,9 +20,6 @@ import { writeMail } from "@/data/messages/outbox";
 import { setForeseen } from "@/data/parts/wanted";
 import { getQuote, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** Asks a customer about a quote, by letter, mail, link or codes, and does what they say. Nothing above their yes is done. */
 

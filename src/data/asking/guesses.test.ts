@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { openMemoryDatabase } from "@/data/store/database";
+import { openMemoryDatabase } from "@/data/database/database";
 import { guessAtLink } from "./guesses";
 
 const at = (seconds: number) => new Date(Date.parse("2026-03-02T09:00:00Z") + seconds * 1000).toISOString();

@@ -1,6 +1,6 @@
 import { minutesPassed } from "@/core/day/day";
 import { waitLeft } from "@/core/sign-in/slow-down";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /** Links that lead nowhere and cost no wait: an old letter, a link cut in two by a mail program. */
 const freeGuesses = 20;

@@ -2,7 +2,7 @@ import { editOperation, freeOperationId, startDraft } from "@/core/anatomy/draft
 import { operationSchema } from "@/core/anatomy/types";
 import { gateFor } from "@/core/blind-spots/blind-spots";
 import { addModelVersion, getCurrentModelVersion } from "@/data/catalogue/models";
-import { type Context, Refusal } from "@/data/store/context";
+import { type Context, Refusal } from "@/data/database/context";
 
 /** Takes a check over into a model's playbook, as a gate of its next version. */
 export function takeCheck(ctx: Context, modelId: string, baseNumber: number, checkId: string): { number: number } {

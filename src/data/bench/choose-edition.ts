@@ -1,8 +1,8 @@
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import { writeJournal } from "@/data/store/journal";
 import { listWells } from "./tray";
 
 /**

@@ -6,11 +6,11 @@ import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { type Choice, wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { listWells, noteWell } from "./tray";
 import { unopenedUnit, waysOf } from "./ways";
 

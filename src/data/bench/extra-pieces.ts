@@ -1,8 +1,8 @@
 import { groupBy } from "@/core/group-by";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** Something that came off a reel and is not on its drawing. */
 export interface ExtraPiece {

@@ -3,14 +3,14 @@ import { freeInBin } from "@/core/ordering/free-in-bin";
 import { mayGoOn } from "@/core/quote/consent";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { findPartCard, findPartType } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import * as fitting from "@/data/parts/fitting";
 import { findStock } from "@/data/parts/stock";
 import { listOffers } from "@/data/parts/suppliers";
 import { needOf, openNeed, wantedPart } from "@/data/parts/wanted";
 import { getQuote, withConsent } from "@/data/quote/quotes";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
 
 /** What the bench does to get a piece into a seat. Each asks consent once its change is in: a part above the limit is neither ordered nor fitted. */
 

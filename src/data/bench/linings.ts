@@ -1,9 +1,9 @@
 import { mayBeAsbestos } from "@/core/safety/linings";
 import type { LiningMaterial } from "@/core/vocabulary/lining-materials";
+import { type Context, Refusal } from "@/data/database/context";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import { writeJournal } from "@/data/store/journal";
 
 /**
  * Says what a friction lining of this reel is made of, and with it those of its stack that were in as much doubt or are of the same: they were

@@ -7,14 +7,14 @@ import { seenValue } from "@/core/seen/seen";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
 import { pieceInSeat } from "@/data/parts/fitting";
 import { pinPrices } from "@/data/parts/wanted";
 import { requireConsent } from "@/data/quote/quotes";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
 import { serveInPlace } from "./tray";
 
 export interface LoosePartRow extends LooseWell {

@@ -1,7 +1,7 @@
 import { type LubricantUse, lubricantFor, lubricantUse } from "@/core/lubrication/lubricant-for";
 import type { ModelVersion } from "@/data/catalogue/models";
+import type { Db } from "@/data/database/database";
 import type { Job } from "@/data/jobs/jobs";
-import type { Db } from "@/data/store/database";
 import { getBuild } from "./build";
 import { listOilPoints } from "./oil-points";
 import { waysOf } from "./ways";

@@ -3,12 +3,12 @@ import { dragStackOf } from "@/core/drag/working-gaps";
 import { kindsFor, type MeasureInput, type MeasureKind, measureKinds, type Taken, takenOf, type Washer } from "@/core/measures/taken";
 import type { Phase } from "@/core/proving/observation";
 import type { ModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer } from "@/data/database/kept-answers";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer } from "@/data/store/kept-answers";
 
 export interface KeptMeasure extends Taken {
   readonly id: number;

@@ -1,11 +1,11 @@
 import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
 import { classOfProduct } from "@/core/lubrication/products";
 import type { ModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
 import { listInPlace, waysOf } from "./ways";

@@ -12,14 +12,14 @@ import type { FamilyId } from "@/core/vocabulary/families";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
 import { verdictsBefore } from "@/data/diagnosis/observations";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { listInPlace, waysOf } from "./ways";
 
 /** How deep a job opens its reel: what is serviced and why, what comes off for it, and the machine with what rides along as one. */

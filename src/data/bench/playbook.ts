@@ -3,10 +3,10 @@ import { type Anatomy, operationSchema, placeOperationId } from "@/core/anatomy/
 import { type TaughtBatch, taughtBatches } from "@/core/hands/taught-batches";
 import { type LearnedMinutes, learnedMinutes } from "@/core/teardown/learned-minutes";
 import { addModelVersion, getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** What each act of a model took at this bench, over all its jobs. */
 export function listLearnedMinutes(db: Db, modelId: string): LearnedMinutes[] {

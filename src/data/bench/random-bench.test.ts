@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
+import { type Context, Refusal } from "@/data/database/context";
 import { onBenchFor } from "@/data/hand-back/going-home";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { countBin } from "@/data/parts/stock";
 import { listNeeds } from "@/data/parts/wanted";
-import { type Context, Refusal } from "@/data/store/context";
 import { listOrders, placeOrder } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
 import { doStep, failGate, getBuild, skipStep, undoStep } from "./build";

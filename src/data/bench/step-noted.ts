@@ -1,9 +1,9 @@
 import { seenValue } from "@/core/seen/seen";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 import { getOpenJob } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
 import { getBuild } from "./build";
 
 /** What was measured, repeated or used at the steps of a job, by the step's id. */

@@ -1,13 +1,13 @@
 import { cleanMethods } from "@/core/cleaning/methods";
 import { daysPassed } from "@/core/day/day";
 import type { TakenDownCard } from "@/core/history/taken-down-card";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listNeeds } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { getBuild } from "./build";
 import { getCleaning } from "./cleaning";
 import { expectedNext, listWells } from "./tray";

@@ -5,12 +5,12 @@ import { waysOfShop } from "@/core/shop/settings";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
 import { isChoice, type WayId, type Ways, type WaysInForce, wayIds, wayInForce } from "@/core/ways/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 type WaysJob = Pick<Job, "id" | "customer" | "intake">;
 

@@ -1,8 +1,8 @@
 import { type WorkDone, workDone } from "@/core/report/work-done";
 import type { ModelVersion } from "@/data/catalogue/models";
+import type { Db } from "@/data/database/database";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import type { Db } from "@/data/store/database";
 import { getBuild } from "./build";
 import { listExtraPieces } from "./extra-pieces";
 import { listOilPoints } from "./oil-points";

@@ -3,9 +3,9 @@ import { changedBuild } from "@/core/families/changed-build";
 import { families, familyWith } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { addModel, addModelVersion, findModel, getCurrentModelVersion, type Model } from "./models";
 import { addPartType, findPartType, isPartKnown } from "./part-types";
 

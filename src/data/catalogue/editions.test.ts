@@ -4,9 +4,9 @@ import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { getBuild } from "@/data/bench/build";
 import { chooseEdition } from "@/data/bench/choose-edition";
 import { expectedNext, takePart } from "@/data/bench/tray";
+import type { Db } from "@/data/database/database";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import type { Db } from "@/data/store/database";
 import { editionOfReel, readSerial, saveSerialRules } from "./editions";
 import { addModelVersion, getModelVersion } from "./models";
 

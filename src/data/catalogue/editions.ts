@@ -2,10 +2,10 @@ import { type Edition, type EditionSource, editionOf } from "@/core/anatomy/edit
 import { decodeSerial, type SerialRule, serialRuleSchema } from "@/core/anatomy/serial";
 import type { Anatomy } from "@/core/anatomy/types";
 import { seenSerialRules } from "@/core/seen/seen";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 import type { Model } from "./models";
 
 export type MakerRule = SerialRule & {

@@ -10,11 +10,11 @@ import {
 } from "@/core/interchange/interchange";
 import { type Kit, kitFaults, kitSchema } from "@/core/interchange/kit";
 import { seenSet } from "@/core/seen/seen";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
-import { refuseUnseen } from "@/data/store/unseen";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer, lastActOfShop } from "@/data/database/kept-answers";
+import { refuseUnseen } from "@/data/database/unseen";
 import { findModel, getCurrentModelVersion } from "./models";
 import { findPartType } from "./part-types";
 

@@ -1,7 +1,7 @@
 import type { ModelPicture } from "@/core/schematic/model-picture";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { findModel, getCurrentModelVersion } from "./models";
 
 export function findModelPicture(db: Db, modelId: string): ModelPicture | null {

@@ -6,12 +6,12 @@ import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, anatomySchema, assemblySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
 import { seenValue } from "@/core/seen/seen";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { findAnything, indexForFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
-import { rootOf } from "@/data/store/read-once";
-import { refuseUnseen } from "@/data/store/unseen";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { findAnything, indexForFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
+import { rootOf } from "@/data/database/read-once";
+import { refuseUnseen } from "@/data/database/unseen";
 import { addPartType, findPartType, findPartTypes } from "./part-types";
 
 export interface Model {

@@ -1,9 +1,9 @@
 import { type PartType, partTypeSchema } from "@/core/anatomy/types";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { indexForFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
-import { rootOf } from "@/data/store/read-once";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { indexForFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
+import { rootOf } from "@/data/database/read-once";
 
 interface PartTypeRow {
   id: string;

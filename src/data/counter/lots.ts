@@ -4,11 +4,11 @@ import type { DragWish } from "@/core/vocabulary/counter-lists";
 import type { UseFactor, Water } from "@/core/vocabulary/use";
 import { customerByName, findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { openJob } from "./open-job";
 
 export interface NewLot {

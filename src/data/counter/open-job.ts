@@ -7,13 +7,13 @@ import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion, markModelVersionUsed } from "@/data/catalogue/models";
 import { customerByName, findCustomer } from "@/data/customers/customers";
 import { ensureReel, normaliseSerial, pickedReel, setTakenFor, type TakenFor } from "@/data/customers/reels";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { indexForFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
 import { type Intake, intakeSchema } from "@/data/jobs/jobs";
 import { pinPrices } from "@/data/parts/wanted";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { indexForFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
 
 export interface NewJob {
   readonly customer: { readonly id: number } | { readonly name: string; readonly phone: string; readonly email: string };

@@ -3,13 +3,13 @@ import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { fitFromStock } from "@/data/bench/fit-part";
 import { takePart } from "@/data/bench/tray";
 import { findReelsAlike, listWorkedReelsOf, takenFor } from "@/data/customers/reels";
+import { findAnything } from "@/data/database/find";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob, setWhoPays } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/wanted";
 import { getBill, getQuote, recordAnswer } from "@/data/quote/quotes";
-import { findAnything } from "@/data/store/find";
 
 let shop: Workshop;
 beforeEach(() => {

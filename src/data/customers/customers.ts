@@ -1,8 +1,8 @@
 import type { DiscountClass } from "@/core/quote/discounts";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { findAnything, indexForFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { findAnything, indexForFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
 
 export interface Customer {
   readonly id: number;

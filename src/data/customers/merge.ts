@@ -1,7 +1,7 @@
 import { changeCustomer, findCustomer, retireCustomer } from "@/data/customers/customers";
-import { type Context, Refusal } from "@/data/store/context";
-import { forgetInFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import { forgetInFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
 import { indexReel } from "./reels";
 
 /**

@@ -1,10 +1,10 @@
 import { isGuess } from "@/core/intake/taken-for";
 import type { Hand } from "@/core/vocabulary/counter-lists";
 import { findModel } from "@/data/catalogue/models";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { indexForFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { indexForFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
 
 export interface Reel {
   readonly id: number;

@@ -1,10 +1,10 @@
 import type { FaultOutcome } from "@/core/vocabulary/fault-outcomes";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { foresee, strikeOfFault } from "@/data/parts/wanted";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { faultOf } from "./knowledge";
 
 /** A fault taken into a job. */

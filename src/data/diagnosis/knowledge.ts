@@ -13,10 +13,10 @@ import {
   withShop,
 } from "@/core/diagnosis/knowledge";
 import type { Strength } from "@/core/diagnosis/strength-table";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer, lastActOfShop } from "@/data/database/kept-answers";
 
 type Row = { id: string; json: string };
 const rowsOf = (db: Db, table: "shop_fault" | "shop_finding", column: string) =>

@@ -3,11 +3,11 @@ import { goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 export interface NewObservation {
   readonly jobId: number;

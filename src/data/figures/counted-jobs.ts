@@ -2,12 +2,12 @@ import { minutesPerDay } from "@/core/day/day";
 import type { CountedJob } from "@/core/figures/figures";
 import { pathWords } from "@/core/intake/job-kinds";
 import { familyWords } from "@/core/vocabulary/families";
+import type { Db } from "@/data/database/database";
+import { keptAnswer, lastHandedBack } from "@/data/database/kept-answers";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { listJobsClosedBetween } from "@/data/jobs/jobs";
 import { minuteOf, pastJobs } from "@/data/promise/past";
 import { quotesOf } from "@/data/quote/quotes";
-import type { Db } from "@/data/store/database";
-import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 const days = (from: number | null, to: number | null): number =>
   from === null || to === null || !Number.isFinite(to) ? 0 : Math.max(0, Math.floor(to / minutesPerDay) - Math.floor(from / minutesPerDay));

@@ -1,8 +1,8 @@
 import { dayNumber, minutesPerDay } from "@/core/day/day";
 import { type FinishedWork, type FittedPiece, type LeavingReading, type Watch, washerFaults, watches } from "@/core/drift/watches";
+import type { Db } from "@/data/database/database";
+import { keptAnswer } from "@/data/database/kept-answers";
 import { minuteOf } from "@/data/promise/past";
-import type { Db } from "@/data/store/database";
-import { keptAnswer } from "@/data/store/kept-answers";
 
 /** A reel that did not come back is thought to have been good for so long. */
 const silentDays = 540;

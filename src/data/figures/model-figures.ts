@@ -3,11 +3,11 @@ import { type Spread, spreadOf } from "@/core/figures/figures";
 import { type DueFrom, dueFromLives } from "@/core/survival/component-lives";
 import { kaplanMeier, type SurvivalStep } from "@/core/survival/kaplan-meier";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
+import type { Db } from "@/data/database/database";
+import { keptAnswer, lastHandedBack } from "@/data/database/kept-answers";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { stationTimesOf } from "@/data/jobs/station-time";
 import { endsOfComponent, livesOf } from "@/data/ledger/lives";
-import type { Db } from "@/data/store/database";
-import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** What this shop knows of a model. */
 export interface ModelFigures {

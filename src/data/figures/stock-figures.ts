@@ -1,6 +1,6 @@
 import { daysPassed } from "@/core/day/day";
 import { median } from "@/core/quantile";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /** What was bought where in a time, and what lies in the bins. @param from and to ISO days, both included. */
 export function stockFigures(db: Db, from: string, to: string) {

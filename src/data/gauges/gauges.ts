@@ -10,12 +10,12 @@ import { nothingFound } from "@/core/teardown/way-round";
 import { type GaugeFigure, keepFigures } from "@/data/bench/measures";
 import { listWells } from "@/data/bench/tray";
 import { findPartTypes } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { listObservations } from "@/data/diagnosis/observations";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 export interface DragOfReel {
   readonly stack: readonly (DragElement & { readonly name: string; readonly material: string })[];

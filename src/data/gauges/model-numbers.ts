@@ -1,11 +1,11 @@
 import { type ModelNumber, modelNumber, modelNumberIds, type NumbersOfModel } from "@/core/gauges/model-numbers";
 import { groupBy } from "@/core/group-by";
 import type { FamilyId } from "@/core/vocabulary/families";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** What is known of a model beyond its schematic, what scatters drawn to its family. */
 export function numbersOfModel(db: Db, model: { readonly id: string; readonly family: FamilyId }): NumbersOfModel {

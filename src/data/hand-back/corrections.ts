@@ -1,8 +1,8 @@
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { findJob } from "@/data/jobs/jobs";
 import { paperOfCorrection } from "@/data/papers/papers";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 export interface Correction {
   readonly id: number;

@@ -1,7 +1,7 @@
+import type { Context } from "@/data/database/context";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { endNeedsOfJob, reviveNeedsOfJob } from "@/data/parts/wanted";
-import type { Context } from "@/data/store/context";
-import { writeJournal } from "@/data/store/journal";
 
 /** Sends a reel back unrepaired, with the reason; null takes it on after all. What was opened still has to go together, or stay out with a reason. */
 export function declineJob(ctx: Context, jobId: number, reason: string | null): void {

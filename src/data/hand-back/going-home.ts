@@ -4,10 +4,10 @@ import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
+import type { Db } from "@/data/database/database";
 import { listObservations, listSkipped } from "@/data/diagnosis/observations";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import type { Db } from "@/data/store/database";
 
 /** A job's reel as it stands, for the question whether it may go home. */
 function reelHere(db: Db, job: Job): ReelHere {

@@ -2,9 +2,9 @@ import type { LotReport, LotReportRow } from "@/core/lots/lot-report";
 import { changeWords } from "@/core/report/report";
 import { findModel } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
+import type { Db } from "@/data/database/database";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 import { getReport, type ReportDates } from "./report";
 
 /** The sheet of a lot, reel by reel from each one's own report; null when there is no such lot. */

@@ -9,13 +9,13 @@ import { sayMeasure } from "@/core/units/say-measure";
 import { getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
 import { findPartTypes } from "@/data/catalogue/part-types";
+import type { Db } from "@/data/database/database";
+import { readPhoto } from "@/data/database/photos";
 import { listObservations } from "@/data/diagnosis/observations";
 import { type Job, listJobPhotos } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listPiecesOfReel } from "@/data/jobs/pieces";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
-import { readPhoto } from "@/data/store/photos";
 
 /** Everything of a job its owner may keep, pictures included. @param dates in the shop's words. @param directory where the pictures lie. */
 export function getOwnerRecord(db: Db, job: Job, report: Report, dates: (iso: string) => string, directory?: string): OwnerRecord {

@@ -24,6 +24,7 @@ import { listInPlace } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
+import type { Db } from "@/data/database/database";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
@@ -38,7 +39,6 @@ import { oldBackOf } from "@/data/quote/old-back";
 import { billedParts, costToPutRight, getBill } from "@/data/quote/quotes";
 import { invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 import { listCorrections } from "./corrections";
 
 /** A reading as it is said; what a stand-in made up says so wherever it stands. */

@@ -9,9 +9,9 @@ import { takeDown, takenDownCard } from "@/data/bench/taken-down";
 import { expectedNext, noteWell, takeParts } from "@/data/bench/tray";
 import { foreseenOf, setWay } from "@/data/bench/ways";
 import { openLot } from "@/data/counter/lots";
+import { migrate } from "@/data/database/database";
 import { findJob, listJobsOfLot } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { migrate } from "@/data/store/database";
 import { getLotReport } from "./lot-report";
 import { closeJob, closeLot, handBackNote, listUnclaimed, markReady, noteTold } from "./returns";
 
@@ -164,7 +164,7 @@ describe("ways of working", () => {
 
 describe("a database of before the Clean station", () => {
   it("is brought up with its jobs and trays as they were, and every reference whole", () => {
-    const folder = join(process.cwd(), "src", "data", "store", "migrations");
+    const folder = join(process.cwd(), "src", "data", "database", "migrations");
     const all = readdirSync(folder)
       .sort()
       .map((name) => ({ name, sql: readFileSync(join(folder, name), "utf8") }));

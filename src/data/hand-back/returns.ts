@@ -1,12 +1,12 @@
 import { type KeepsHere, keepsHereWords } from "@/core/hand-back/going-home";
 import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob, listJobsOfLot } from "@/data/jobs/jobs";
 import { type BilledJob, invoiceFor } from "@/data/papers/bill-paper";
 import { endNeedsOfJob } from "@/data/parts/wanted";
 import { getBill } from "@/data/quote/quotes";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { countConsumables } from "@/data/stores/consumables";
 import { hereFor, notReadyFor } from "./going-home";
 

@@ -1,9 +1,9 @@
 import { DateTime } from "luxon";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob, tickBrought } from "@/data/hand-back/returns";
 import { getOpenJob } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
 
 /** Within so many minutes the same reel may have been written down at two computers. */
 const withinMinutes = 10;

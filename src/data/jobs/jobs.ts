@@ -18,9 +18,9 @@ import {
 import { type DepthId, depths, type JobKind, type JobPath, type Station, stations } from "@/core/vocabulary/job-kinds";
 import { type UseFactor, useFactors, type Water } from "@/core/vocabulary/use";
 import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 
 export const intakeSchema = z.object({
   complaints: z.array(z.string()),

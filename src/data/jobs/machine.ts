@@ -6,7 +6,7 @@ import { isOfLiningAge, mayBeAsbestos } from "@/core/safety/linings";
 import { readSerial } from "@/data/catalogue/editions";
 import { getModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import { findPartTypes } from "@/data/catalogue/part-types";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 import type { Job } from "./jobs";
 
 /** The part types that sit in a machine's seats; a version also knows those that no seat of this reel holds any more. */

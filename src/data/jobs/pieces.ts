@@ -1,5 +1,5 @@
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 export interface FittedPart {
   readonly positionId: string;

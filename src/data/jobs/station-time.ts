@@ -2,10 +2,10 @@ import type { StationTime } from "@/core/bench-time/station-time";
 import { stationMinutes, stationOfJournal, usualMinutes } from "@/core/bench-time/station-time";
 import { groupBy } from "@/core/group-by";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer, lastHandedBack } from "@/data/database/kept-answers";
 import { getOpenJob } from "./jobs";
 
 interface Row {

@@ -1,4 +1,4 @@
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /** What a customer was charged and paid, by currency; and what still is open. */
 export const moneyOfCustomer = (

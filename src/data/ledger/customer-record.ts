@@ -1,8 +1,8 @@
 import { findCustomer } from "@/data/customers/customers";
+import type { Db } from "@/data/database/database";
 import { type Job, listJobsOfCustomer } from "@/data/jobs/jobs";
 import { listJournalSentencesOf } from "@/data/ledger/journal-sentences";
 import { listPastVisits } from "@/data/shop/bring-in";
-import type { Db } from "@/data/store/database";
 
 export interface CustomerRecord {
   readonly card: Record<string, unknown>;

@@ -1,9 +1,9 @@
 import { glance } from "@/core/intake/glance";
 import type { TestId } from "@/core/vocabulary/tests";
+import type { Db } from "@/data/database/database";
 import { listObservations } from "@/data/diagnosis/observations";
 import { listJobsOfReel } from "@/data/jobs/jobs";
 import { listFittedParts } from "@/data/jobs/pieces";
-import type { Db } from "@/data/store/database";
 
 /** What the counter is told of a reel that was here before, in a few sentences. */
 export const glanceAtReel = (db: Db, reelId: number, today: string): string[] =>

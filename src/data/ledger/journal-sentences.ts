@@ -3,9 +3,9 @@ import { type JournalNames, journalSentence } from "@/core/journal/journal-sente
 import { testSpec } from "@/core/proving/protocol";
 import type { TestId } from "@/core/vocabulary/tests";
 import { findPartTypes } from "@/data/catalogue/part-types";
+import type { Db } from "@/data/database/database";
+import { type JournalEntry, listJournal, listJournalOfCustomer } from "@/data/database/journal";
 import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
-import type { Db } from "@/data/store/database";
-import { type JournalEntry, listJournal, listJournalOfCustomer } from "@/data/store/journal";
 
 export interface JournalLine {
   readonly id: number;

@@ -3,9 +3,9 @@ import { dayNumber, minutesPerDay } from "@/core/day/day";
 import { servedComponents } from "@/core/intervals/component-service";
 import { type ComponentLife, type DueFrom, dueFromLives, livesOfComponent, type VisitSeen } from "@/core/survival/component-lives";
 import type { jobKinds } from "@/core/vocabulary/job-kinds";
+import type { Db } from "@/data/database/database";
+import { keptAnswer, lastHandedBack } from "@/data/database/kept-answers";
 import { minuteOf } from "@/data/promise/past";
-import type { Db } from "@/data/store/database";
-import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** What is found when a component is at its end (common practice). */
 export const endsOfComponent: Readonly<Record<string, readonly string[]>> = {

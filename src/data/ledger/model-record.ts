@@ -1,8 +1,8 @@
 import { type ModelRecord, modelRecord } from "@/core/proving/model-record";
 import { testSpec } from "@/core/proving/protocol";
 import type { TestId } from "@/core/vocabulary/tests";
-import type { Db } from "@/data/store/database";
-import { keptAnswer, lastReadingAfter } from "@/data/store/kept-answers";
+import type { Db } from "@/data/database/database";
+import { keptAnswer, lastReadingAfter } from "@/data/database/kept-answers";
 
 /** The record of a model's tests after service, over this shop's jobs; pulls as they would read at a line radius. */
 export function recordOfModel(db: Db, modelId: string, lineRadiusMm: number): ReadonlyMap<TestId, ModelRecord> {

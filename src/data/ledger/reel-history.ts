@@ -9,6 +9,7 @@ import { listInPlace } from "@/data/bench/ways";
 import { workOf } from "@/data/bench/work";
 import { findModel } from "@/data/catalogue/models";
 import { findReel } from "@/data/customers/reels";
+import type { Db } from "@/data/database/database";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { listObservations } from "@/data/diagnosis/observations";
@@ -17,7 +18,6 @@ import { machineOf } from "@/data/jobs/machine";
 import { listFittedParts, listLeftOut } from "@/data/jobs/pieces";
 import { listPastVisits } from "@/data/shop/bring-in";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 import { lastServed } from "./served";
 
 /** What is due next on a reel by component, each counted from when it was served here last; what never was is not among it. */

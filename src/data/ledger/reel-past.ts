@@ -1,4 +1,4 @@
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 export interface OwnedBy {
   readonly name: string;

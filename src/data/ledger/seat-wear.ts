@@ -1,4 +1,4 @@
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /** How often each seat of a model was in the tray of this shop, and found worn or to be replaced, over all its versions. */
 export const listSeatWear = (db: Db, modelId: string): Record<string, { seen: number; worn: number }> =>

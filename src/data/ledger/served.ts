@@ -3,10 +3,10 @@ import { type ComponentService, componentServices, servedComponents } from "@/co
 import { nextService } from "@/core/intervals/next-service";
 import type { Report } from "@/core/report/report";
 import { enoughEnded } from "@/core/survival/component-lives";
+import type { Db } from "@/data/database/database";
+import { lastHandedBack } from "@/data/database/kept-answers";
 import { type Job, listJobsOfReel } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import type { Db } from "@/data/store/database";
-import { lastHandedBack } from "@/data/store/kept-answers";
 import { dueOfComponent } from "./lives";
 
 /** Components that a job has served so far: by what came off, and by what was oiled where it sits. */

@@ -1,7 +1,7 @@
 import type { Mail, MailDesk } from "@/core/messages/mail-desk";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 
 /** Mail on its way out: written with the act it belongs to, sent after, again with the next one where that failed. */
 

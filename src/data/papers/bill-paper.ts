@@ -1,8 +1,8 @@
 import { labourPrice } from "@/core/money/money";
 import type { PaperLine } from "@/core/papers/papers";
+import type { Context } from "@/data/database/context";
 import type { Job } from "@/data/jobs/jobs";
 import { billedParts, type getBill } from "@/data/quote/quotes";
-import type { Context } from "@/data/store/context";
 import { makeInvoice, type Payment, takePayment } from "./papers";
 
 export interface BilledJob {

@@ -13,11 +13,11 @@ import {
   type TaxRow,
   taxRows,
 } from "@/core/papers/papers";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer } from "@/data/database/kept-answers";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer } from "@/data/store/kept-answers";
 
 export interface Paper {
   readonly number: number;

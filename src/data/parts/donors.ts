@@ -4,10 +4,10 @@ import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
 import { findReel } from "@/data/customers/reels";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { listOverrides } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 const select = `
   SELECT donor_piece.id, part_type.id AS partTypeId, part_type.number, part_type.name, donor_piece.condition, donor_piece.price_minor AS priceMinor,

@@ -3,10 +3,10 @@ import { freeInBin } from "@/core/ordering/free-in-bin";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { getModelVersion } from "@/data/catalogue/models";
 import { addUnlistedPiece, findPartType } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { advanceStation, type Job } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { findStock, moveStock } from "./stock";
 import { meetNeed, needOf, unmeetNeed, wantedPart, wantOwnPart } from "./wanted";
 

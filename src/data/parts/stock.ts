@@ -2,10 +2,10 @@ import type { StockLine } from "@/core/ordering/book";
 import type { CountWhy } from "@/core/ordering/count-why";
 import { seenBin } from "@/core/seen/seen";
 import { findPartType } from "@/data/catalogue/part-types";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 
 const select = `
   SELECT part_type.id AS partTypeId, part_type.number, part_type.name, stock.bin, stock.count, stock.minimum,

@@ -2,10 +2,10 @@ import { idFor } from "@/core/anatomy/draft";
 import { groupBy } from "@/core/group-by";
 import type { Offer, PostageTier, Supplier } from "@/core/ordering/book";
 import { seenOffer } from "@/core/seen/seen";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 
 /** Everyone who was ever ordered from, those still used first, by name. */
 export const listSuppliers = (db: Db): Supplier[] =>

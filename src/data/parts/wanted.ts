@@ -5,11 +5,11 @@ import type { Need, NeedState } from "@/core/ordering/book";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { listKits } from "@/data/catalogue/interchange";
 import { findPartType } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /**
  * What a job wants: the parts foreseen in its quote, the needs at Stores, and the prices they are billed at. This file alone writes `need`,

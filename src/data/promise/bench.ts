@@ -6,11 +6,11 @@ import type { Learned } from "@/core/promise/past";
 import { benchJob, type Stage, type Standing } from "@/core/promise/standing";
 import { whyShut } from "@/core/schedule/opening";
 import type { Station } from "@/core/vocabulary/job-kinds";
+import type { Db } from "@/data/database/database";
 import { type HangingJob, listRack } from "@/data/schedule/rack";
 import { openingOf } from "@/data/shop/opening";
 import { listPersonHours, minutesAtBench } from "@/data/shop/person-hours";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 import { benchFrom, kindOf, minuteOf, shopPast } from "./past";
 import { saidAndTook } from "./said";
 

@@ -1,7 +1,7 @@
 import { keptChances } from "@/core/promise/backtest";
 import { dayFor, foretell, foretellOne } from "@/core/promise/bench-simulation";
 import { middleStay } from "@/core/promise/past";
-import type { Context } from "@/data/store/context";
+import type { Context } from "@/data/database/context";
 import { liveBench, promiseSeed } from "./bench";
 import { shopPast } from "./past";
 import { writeSaid } from "./said";

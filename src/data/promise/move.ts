@@ -1,5 +1,5 @@
-import { type Context, Refusal } from "@/data/store/context";
-import { writeJournal } from "@/data/store/journal";
+import { type Context, Refusal } from "@/data/database/context";
+import { writeJournal } from "@/data/database/journal";
 
 /**
  * Promises jobs for another day; what hangs on as one (a lot) moves as one. @returns the day they were promised for before, the earliest of them.

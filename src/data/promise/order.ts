@@ -3,10 +3,10 @@ import { minutesOn } from "@/core/promise/calendar";
 import type { Duration } from "@/core/promise/draws";
 import { type JobInOrder, type OrderOfWork, orderOfWork } from "@/core/promise/order-of-work";
 import type { RackUnit } from "@/core/schedule/lots-on-rack";
+import type { Db } from "@/data/database/database";
+import { revisionOf } from "@/data/database/journal";
+import { keptAnswer } from "@/data/database/kept-answers";
 import type { HangingJob } from "@/data/schedule/rack";
-import type { Db } from "@/data/store/database";
-import { revisionOf } from "@/data/store/journal";
-import { keptAnswer } from "@/data/store/kept-answers";
 import { liveBench, lookDays, promiseSeed } from "./bench";
 
 type Unit = RackUnit<HangingJob>;

@@ -3,11 +3,11 @@ import type { ShopPast } from "@/core/promise/backtest";
 import type { PastJob } from "@/core/promise/past";
 
 import { depths } from "@/core/vocabulary/job-kinds";
+import type { Db } from "@/data/database/database";
+import { keptAnswer, lastHandedBack } from "@/data/database/kept-answers";
 import { stationTimesOf } from "@/data/jobs/station-time";
 import { listShutDays, openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
-import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** An instant in minutes of the shop's own clock from day 0. */
 export const minuteOf = (at: string): number => {

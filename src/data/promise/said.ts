@@ -1,7 +1,7 @@
 import { dayOfNumber, minutesPerDay } from "@/core/day/day";
 import { backtest, type Judged, type Said } from "@/core/promise/backtest";
 import type { PastJob } from "@/core/promise/past";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 import { shopPast } from "./past";
 
 interface Row {

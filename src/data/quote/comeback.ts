@@ -1,8 +1,8 @@
 import { type Cover, coverLine, isPaidByLine } from "@/core/quote/comeback";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 type Comeback = Pick<Job, "id" | "kind" | "comebackOf" | "intake" | "rates">;
 

@@ -1,4 +1,4 @@
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /**
  * Faults whose old pieces went back by somebody's word, and none of whose pieces was renewed: their work was not done, so it is neither charged nor

@@ -15,14 +15,14 @@ import {
 import type { QuoteSum } from "@/core/quote/quote-sum";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import type { WayOut } from "@/core/vocabulary/way-out";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { faultNamer } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { remedier } from "@/data/jobs/machine";
 import { type FittedPart, listFittedParts } from "@/data/jobs/pieces";
 import { listStationTimes } from "@/data/jobs/station-time";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 import { coversOf } from "./comeback";
 import { oldBackOf } from "./old-back";
 

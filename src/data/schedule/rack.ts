@@ -3,13 +3,13 @@ import { waitsForAnswer } from "@/core/quote/consent";
 import type { Quote } from "@/core/quote/quote";
 import { type RackJob, type WhoseMove, whoseMove } from "@/core/schedule/whose-move";
 import { type Station, stations } from "@/core/vocabulary/job-kinds";
+import type { Db } from "@/data/database/database";
+import { revisionOf } from "@/data/database/journal";
+import { keptAnswer } from "@/data/database/kept-answers";
 import { type Job, listOpenJobs } from "@/data/jobs/jobs";
 import { usualStationMinutes } from "@/data/jobs/station-time";
 import { countOnOrder } from "@/data/parts/wanted";
 import { quotesOf } from "@/data/quote/quotes";
-import type { Db } from "@/data/store/database";
-import { revisionOf } from "@/data/store/journal";
-import { keptAnswer } from "@/data/store/kept-answers";
 
 export interface HangingJob extends RackJob {
   readonly job: Job;

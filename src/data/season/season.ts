@@ -5,14 +5,14 @@ import { minutesOn } from "@/core/promise/calendar";
 import { meanOf } from "@/core/promise/draws";
 import { whyShut } from "@/core/schedule/opening";
 import { type DueReel, invitationsOf, type WeekAhead, weeksAhead } from "@/core/season/season";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer, lastActOfShop } from "@/data/database/kept-answers";
 import { intakeSchema } from "@/data/jobs/jobs";
 import { freshJob, liveBench } from "@/data/promise/bench";
 import { minuteOf } from "@/data/promise/past";
 import { openingOf } from "@/data/shop/opening";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
 
 /** A year ahead, and a little. */
 const weeksShown = 52;

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { type BringInKind, rowsOf } from "@/core/bring-in/kinds";
 import { readTable } from "@/core/bring-in/table";
-import { findAnything } from "@/data/store/find";
+import { findAnything } from "@/data/database/find";
 import { bringIn, listBroughtIn, listPastVisits, NotBroughtIn, tryBringIn, undoBringIn } from "./bring-in";
 
 let shop: Workshop;

@@ -2,12 +2,12 @@ import { type BringInKind, type BringInRow, bringInKinds, dayOf, type RowFault }
 import { parseMinor } from "@/core/money/money";
 import { writeCustomer } from "@/data/customers/customers";
 import { findReelBySerial, isWholeSerial, normaliseSerial, writeReel } from "@/data/customers/reels";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { forgetInFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
 import { setBin } from "@/data/parts/stock";
 import { addSupplier, setOffer } from "@/data/parts/suppliers";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { forgetInFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
 
 /** A row that was made, to be taken away again; with what stood there before. */
 interface Made {

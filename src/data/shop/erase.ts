@@ -4,11 +4,11 @@ import { join } from "node:path";
 import { z } from "zod";
 import { findCustomer } from "@/data/customers/customers";
 import { indexReel } from "@/data/customers/reels";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { forgetInFind, indexForFind } from "@/data/database/find";
+import { writeJournal } from "@/data/database/journal";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { forgetInFind, indexForFind } from "@/data/store/find";
-import { writeJournal } from "@/data/store/journal";
 
 /** What stands where a person stood. */
 export const erasedName = "Erased at their wish";

@@ -1,10 +1,10 @@
 import type { ShopSettings } from "@/core/shop/settings";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { rootOf } from "@/data/database/read-once";
 import { renamePerson } from "@/data/shop/people";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { setSecret } from "@/data/shop/sign-in";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { rootOf } from "@/data/store/read-once";
 
 /** A shop is not founded twice: once it is, nobody asks again. */
 const known = new WeakSet<Db>();

@@ -1,9 +1,9 @@
 import { seenPerson } from "@/core/seen/seen";
 import type { Role } from "@/core/sign-in/permissions";
-import { type Context, type Person, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
+import { type Context, type Person, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 
 const columns = "id, name, role";
 

@@ -1,10 +1,10 @@
 import { weekdayOf } from "@/core/schedule/opening";
 import { seenWeek } from "@/core/seen/seen";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 import { findPerson } from "@/data/shop/people";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
 
 export interface PersonHours {
   readonly personId: number;

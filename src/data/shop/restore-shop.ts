@@ -1,7 +1,7 @@
+import { restore } from "@/data/database/backup";
+import { openDatabase } from "@/data/database/database";
 import { eraseAgain, leaveNoTrace } from "@/data/shop/erase";
 import { ensureFirstPerson } from "@/data/shop/people";
-import { restore } from "@/data/store/backup";
-import { openDatabase } from "@/data/store/database";
 
 /**
  * Puts a copy in the place of a shop's data, ends every session it knew, and erases again whoever was erased since.

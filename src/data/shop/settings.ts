@@ -1,8 +1,8 @@
 import { defaultShopSettings, type ShopSettings, seenSettings, shopSettingsSchema } from "@/core/shop/settings";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 
 /** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */
 export function getShopSettings(db: Db): ShopSettings {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal } from "#tests/workshop";
 import { freeTries } from "@/core/sign-in/slow-down";
+import type { Context } from "@/data/database/context";
 import { addPerson, retirePerson } from "@/data/shop/people";
-import type { Context } from "@/data/store/context";
 import {
   acceptInvitation,
   choosePersonHere,

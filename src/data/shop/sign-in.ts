@@ -4,11 +4,11 @@ import { addMinutes, minutesPassed } from "@/core/day/day";
 import { passphraseFault, pinFault } from "@/core/sign-in/secrets";
 import { invitationMinutes, type SessionState, sessionState } from "@/core/sign-in/session-limits";
 import { waitLeft } from "@/core/sign-in/slow-down";
+import { type Context, type Person, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { findPerson } from "@/data/shop/people";
 import { getShopSettings } from "@/data/shop/settings";
-import { type Context, type Person, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** Argon2id with 19 MiB, two passes, one lane: the first choice of OWASP's password storage cheat sheet (from memory). */
 const cost = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;

@@ -1,5 +1,5 @@
 import { groupBy } from "@/core/group-by";
-import type { Db } from "@/data/store/database";
+import type { Db } from "@/data/database/database";
 
 /** Pieces of an order line that came wrong or broken. */
 export interface BadPiece {

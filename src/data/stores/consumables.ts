@@ -2,11 +2,11 @@ import { addDays, daysBetween, daysPassed } from "@/core/day/day";
 import { type ConsumableId, consumableIds, consumables, onceTakes, type TinState, timesUsed, tinState } from "@/core/ordering/consumables";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { lubricantsUsed } from "@/data/bench/lubricants-used";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** Writes down what a reel that goes home took of the shelf. */
 export function countConsumables(ctx: Context, job: Job): void {

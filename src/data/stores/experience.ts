@@ -1,8 +1,8 @@
 import { addDays, daysPassed, daysPerYear, monthsOf } from "@/core/day/day";
 import { groupBy } from "@/core/group-by";
 import { type LeadTime, leadTime } from "@/core/ordering/lead-time";
-import type { Db } from "@/data/store/database";
-import { keptAnswer, lastActOfShop } from "@/data/store/kept-answers";
+import type { Db } from "@/data/database/database";
+import { keptAnswer, lastActOfShop } from "@/data/database/kept-answers";
 
 /** Days each of a supplier's last complete orders took from placing to its last piece. */
 const daysTaken = (db: Db): ReadonlyMap<string, number[]> => {

@@ -1,10 +1,10 @@
 import { daysPassed } from "@/core/day/day";
 import type { StockLine } from "@/core/ordering/book";
 import { type StockLevel, stockLevel } from "@/core/ordering/stock-level";
+import type { Db } from "@/data/database/database";
 import { listStock } from "@/data/parts/stock";
 import { listSuppliers, offersOf } from "@/data/parts/suppliers";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 import { leadTimesOf, type PartUse, usesOfParts } from "./experience";
 import { getOrderRules } from "./order-rules";
 

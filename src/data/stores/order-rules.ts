@@ -1,9 +1,9 @@
 import { type OrderRules, orderRulesSchema, usualOrderRules } from "@/core/ordering/rules";
 import { seenOrderRules } from "@/core/seen/seen";
-import type { Context } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { refuseUnseen } from "@/data/store/unseen";
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { refuseUnseen } from "@/data/database/unseen";
 
 /** What the order plan reckons with; what was never set is the usual. */
 export function getOrderRules(db: Db): OrderRules {

@@ -4,11 +4,11 @@ import { byWay } from "@/core/ordering/bin-label";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { openDayFrom } from "@/core/schedule/opening";
 import { findPartTypes } from "@/data/catalogue/part-types";
+import type { Db } from "@/data/database/database";
 import { listStock } from "@/data/parts/stock";
 import { listRack } from "@/data/schedule/rack";
 import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
-import type { Db } from "@/data/store/database";
 
 export interface Pick {
   readonly bin: string;

@@ -1,8 +1,8 @@
 import { type PriceRow, type ReadPriceList, readPriceList } from "@/core/ordering/price-list";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { offersOf, setOffer } from "@/data/parts/suppliers";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** What a price list would change, nothing written. */
 export function lookAtPriceList(db: Db, supplierId: string, rows: readonly PriceRow[]): ReadPriceList {

@@ -1,8 +1,8 @@
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
 import { moveStock } from "@/data/parts/stock";
 import { markArrived, reopenNeeds } from "@/data/parts/wanted";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
 
 /** Takes in what a supplier sends: all, some, more than ordered, the wrong piece, a broken one, at another price; and sends back. */
 

@@ -6,11 +6,11 @@ import { families } from "@/core/families/families";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { addModelVersion, getCurrentModelVersion, reviseModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { keptAnswer, lastHandedBack } from "@/data/database/kept-answers";
 import { listSeatWear } from "@/data/ledger/seat-wear";
-import { type Context, Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { writeJournal } from "@/data/store/journal";
-import { keptAnswer, lastHandedBack } from "@/data/store/kept-answers";
 
 /** So many teardowns say more than one. */
 const leastTeardowns = 2;

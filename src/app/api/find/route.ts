@@ -3,8 +3,8 @@ import { findBySize } from "@/core/anatomy/find-by-size";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { looksLikeTag } from "@/core/tags/tag";
 import { listPartTypes } from "@/data/catalogue/part-types";
+import { type FindHit, findAnything } from "@/data/database/find";
 import { findJobByTag } from "@/data/jobs/jobs";
-import { type FindHit, findAnything } from "@/data/store/find";
 
 /** What the finder shows for the letters typed so far. A whole wrong tag says so instead of finding nothing. */
 export const GET = readFile("rack", (db, _: object, request) => {

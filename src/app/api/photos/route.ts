@@ -2,8 +2,8 @@ import { z } from "zod";
 import { defineUpload } from "@/app/server/upload";
 import { pictureLoosePart } from "@/data/bench/loose-parts";
 import { pictureWell } from "@/data/bench/tray";
+import { keepPhoto, washPhoto } from "@/data/database/photos";
 import { pictureJob } from "@/data/jobs/jobs";
-import { keepPhoto, washPhoto } from "@/data/store/photos";
 
 /** Takes one picture of an opened joint, or of the reel as it came. What is kept is re-encoded: nothing of the sent file but its pixels. */
 export const POST = defineUpload({

@@ -4,7 +4,7 @@ import { actOf } from "@/app/acts/registry";
 import { getDb } from "@/app/server/db";
 import { whoAsks } from "@/app/server/person";
 import { pressBytes } from "@/core/acts/act/act";
-import { revisionOf } from "@/data/store/journal";
+import { revisionOf } from "@/data/database/journal";
 
 const bodySchema = z.object({ pressId: z.string().min(8).max(64), act: z.string().max(60), input: z.unknown() });
 

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { readPage } from "@/app/server/reading";
 import { hasModels } from "@/data/catalogue/models";
+import { dataDirectory } from "@/data/database/database";
 import { getShopSettings } from "@/data/shop/settings";
-import { dataDirectory } from "@/data/store/database";
 import { Sheet } from "@/ui/sheets/sheet";
 
 export const metadata = { title: "Where to begin" };

@@ -6,12 +6,12 @@ import { type AskingOption, askingOptions } from "@/core/quote/asking";
 import { controlSignAt } from "@/core/vocabulary/control-signs";
 import { answerAsking, askingByToken } from "@/data/asking/asking";
 import { guessAtLink } from "@/data/asking/guesses";
+import { Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { pressOnce } from "@/data/database/press";
 import { findJob } from "@/data/jobs/jobs";
 import { findPerson } from "@/data/shop/people";
 import { getShopSettings } from "@/data/shop/settings";
-import { Refusal } from "@/data/store/context";
-import type { Db } from "@/data/store/database";
-import { pressOnce } from "@/data/store/press";
 import { askingEndHtml, askingHtml, askingStyleHash } from "@/formats/asking-html";
 import { dateWords } from "@/ui/dates";
 

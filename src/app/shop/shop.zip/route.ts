@@ -4,9 +4,9 @@ import { join } from "node:path";
 import { Readable } from "node:stream";
 import { today } from "@/app/server/clock";
 import { readFile } from "@/app/server/reading";
-import { takeOut } from "@/data/store/archive";
-import { dataDirectory } from "@/data/store/database";
-import { troubleOf } from "@/data/store/trouble";
+import { takeOut } from "@/data/database/archive";
+import { dataDirectory } from "@/data/database/database";
+import { troubleOf } from "@/data/database/trouble";
 
 /** A whole shop as one file, for its owner. */
 export const GET = readFile("everything", async () => {

@@ -1,8 +1,8 @@
 import { readPage } from "@/app/server/reading";
 import { byWay } from "@/core/ordering/bin-label";
 import { findPartTypes } from "@/data/catalogue/part-types";
+import { revisionOf } from "@/data/database/journal";
 import { listStock } from "@/data/parts/stock";
-import { revisionOf } from "@/data/store/journal";
 import { dateWords } from "@/ui/dates";
 import { WalkSheet } from "@/ui/stores/walk-sheet";
 

@@ -1,5 +1,5 @@
 import { readFile } from "@/app/server/reading";
-import { readPhoto } from "@/data/store/photos";
+import { readPhoto } from "@/data/database/photos";
 
 /** Shown in the picture's place: what is wrong and what to do. */
 const missing = `<svg xmlns="http://www.w3.org/2000/svg" width="360" height="120" viewBox="0 0 360 120"><rect x="1" y="1" width="358" height="118" fill="#FCFCFA" stroke="#1B1F1E" stroke-width="2"/><g font-family="sans-serif" font-size="15" fill="#1B1F1E"><text x="16" y="36" font-weight="bold">This picture's file is missing.</text><text x="16" y="64">npm run doctor names it; a copy under Shop,</text><text x="16" y="86">Backups, may hold it still.</text></g></svg>`;

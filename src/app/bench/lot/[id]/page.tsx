@@ -6,13 +6,13 @@ import { protocolFor } from "@/core/proving/protocol";
 import { waitsForAnswer } from "@/core/quote/consent";
 import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
+import { revisionOf } from "@/data/database/journal";
 import { settledOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { verdictsBefore } from "@/data/diagnosis/observations";
 import { listJobsOfLot } from "@/data/jobs/jobs";
 import { stationTimesOf } from "@/data/jobs/station-time";
 import { quotesOf } from "@/data/quote/quotes";
-import { revisionOf } from "@/data/store/journal";
 import { LotSheet } from "@/ui/bench/lot/lot-sheet";
 
 export const metadata = { title: "Lot" };

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { defineUpload } from "@/app/server/upload";
 import { setModelPicture } from "@/data/catalogue/model-pictures";
-import { keepPhoto, washSchematic } from "@/data/store/photos";
+import { keepPhoto, washSchematic } from "@/data/database/photos";
 
 /** Takes a printed schematic as a picture: PNG, JPEG, WebP, or an SVG, of which only its drawing is kept. */
 export const POST = defineUpload({

@@ -12,7 +12,7 @@ export type Db = Database.Database;
 /** Where the data lives. `ZORBEK_DATA` chooses; else `data` in the folder the server was started in. */
 export const dataDirectory = (): string => process.env.ZORBEK_DATA ?? join(process.cwd(), "data");
 
-export const migrationsDirectory = () => join(process.cwd(), "src", "data", "store", "migrations");
+export const migrationsDirectory = () => join(process.cwd(), "src", "data", "database", "migrations");
 
 /**
  * Opens the database of a data directory and brings it up to date; before anything of it is changed a copy of database and pictures is kept.

@@ -3,7 +3,7 @@ import { createInterface } from "node:readline/promises";
 import { Refusal } from "@/data/database/context";
 import { openDatabase } from "@/data/database/database";
 import { listPeople } from "@/data/shop/people";
-import { setSecret } from "@/data/shop/sign-in";
+import { setSecret } from "@/data/sign-in/secrets";
 import { shopDirectory } from "./shop-directory.mjs";
 
 const name = process.argv[2] ?? "";

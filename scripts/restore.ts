@@ -1,7 +1,7 @@
 /** `npm run restore`: lists a shop's copies; `npm run restore -- NAME` puts one in the place of its data, which is kept beside it. */
 
 import { listBackups } from "@/data/database/backup";
-import { restoreShop } from "@/data/shop/restore-shop";
+import { restoreShop } from "@/data/erasing/restore-shop";
 import { shopDirectory } from "./shop-directory.mjs";
 
 process.umask(0o077);

@@ -31,9 +31,10 @@ import { recordAllGood, recordObservation } from "@/data/diagnosis/observations"
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob, type Intake } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { listNeeds } from "@/data/parts/needs";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { setBin } from "@/data/parts/stock";
 import { addSupplier, setOffer } from "@/data/parts/suppliers";
-import { listNeeds, setForeseen } from "@/data/parts/wanted";
 import { recordAnswer } from "@/data/quote/quotes";
 import { addPerson, ensureFirstPerson, renamePerson } from "@/data/shop/people";
 import { saveShopSettings } from "@/data/shop/settings";

@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { By } from "selenium-webdriver";
 import { afterAll, describe, expect, it } from "vitest";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { atTheBench, type Person, type Server } from "./bench";
 import { onTheData } from "./stations";
 

@@ -4,9 +4,9 @@ import { mergeCustomers } from "@/data/customers/merge";
 import { giveToOwner } from "@/data/customers/reels";
 import { Refusal } from "@/data/database/context";
 import { dataDirectory } from "@/data/database/database";
+import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/erasing/erase";
 import { creditInvoice, takePayment } from "@/data/papers/papers";
 import { scrapReel } from "@/data/parts/donors";
-import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/shop/erase";
 import type { RunsOf } from "./runs";
 
 export const ledgerRuns: RunsOf<typeof ledgerActs> = {

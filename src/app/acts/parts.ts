@@ -1,7 +1,7 @@
 import type { partsActs } from "@/core/acts/parts/acts";
 import { askForPart, fitFromDonor, fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { overrideSeat } from "@/data/bench/own-part";
-import { wantInstead, wantKit } from "@/data/parts/wanted";
+import { wantInstead, wantKit } from "@/data/parts/quote-parts";
 import type { RunsOf } from "./runs";
 
 export const partsRuns: RunsOf<typeof partsActs> = {

@@ -9,7 +9,7 @@ import { Refusal } from "@/data/database/context";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setWhoPays } from "@/data/jobs/jobs";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { sayCover } from "@/data/quote/comeback";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { dateWords } from "@/ui/dates";

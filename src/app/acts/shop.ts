@@ -6,11 +6,13 @@ import { shopSettingsSchema } from "@/core/shop/settings";
 import { Refusal } from "@/data/database/context";
 import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
 import { bringIn, tryBringIn, undoBringIn } from "@/data/shop/bring-in";
-import { foundShop } from "@/data/shop/first-run";
 import { addShutDays, removeShutDays } from "@/data/shop/opening";
 import { addPerson, changePerson, retirePerson } from "@/data/shop/people";
 import { saveShopSettings } from "@/data/shop/settings";
-import { endSession, invite, setSecret } from "@/data/shop/sign-in";
+import { foundShop } from "@/data/sign-in/first-run";
+import { invite } from "@/data/sign-in/invitations";
+import { setSecret } from "@/data/sign-in/secrets";
+import { endSession } from "@/data/sign-in/sessions";
 import { qrPath } from "@/formats/qr-path";
 import type { RunsOf } from "./runs";
 

@@ -3,8 +3,8 @@ import { getDb } from "@/app/server/db";
 import { readerOf } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
 import { dataDirectory } from "@/data/database/database";
-import { isFounded } from "@/data/shop/first-run";
 import { getShopSettings } from "@/data/shop/settings";
+import { isFounded } from "@/data/sign-in/first-run";
 import { Sheet } from "@/ui/sheets/sheet";
 import { FirstForm } from "@/ui/shop/first-form";
 

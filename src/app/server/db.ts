@@ -2,7 +2,7 @@ import "server-only";
 import { appendFileSync } from "node:fs";
 import { type Db, dataDirectory, openDatabase } from "@/data/database/database";
 import { sweepHalfWritten } from "@/data/database/sweep";
-import { forgetInvoiceNames } from "@/data/shop/erase";
+import { forgetInvoiceNames } from "@/data/papers/invoice-names";
 import { today } from "./clock";
 import { backUpDaily } from "./daily-backup";
 

@@ -5,7 +5,8 @@ import type { Role } from "@/core/sign-in/permissions";
 import type { Person } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { ensureFirstPerson, listPeople } from "@/data/shop/people";
-import { type From, findSession, type Session, secretsOf, touchSession } from "@/data/shop/sign-in";
+import { secretsOf } from "@/data/sign-in/secrets";
+import { type From, findSession, type Session, touchSession } from "@/data/sign-in/sessions";
 import { fromSocket } from "./socket";
 
 /** Who asks: somebody, from a device; or nobody yet, and what would let them in. */

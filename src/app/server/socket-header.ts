@@ -1,4 +1,4 @@
-import type { From } from "@/data/shop/sign-in";
+import type { From } from "@/data/sign-in/sessions";
 
 /** What our own server writes of a socket (scripts/serve.mjs), after a secret of this process; null where it did not. */
 export function readSocket(value: string | null): Pick<From, "over" | "address"> | null {

@@ -1,6 +1,6 @@
 import "server-only";
 import { headers } from "next/headers";
-import type { From } from "@/data/shop/sign-in";
+import type { From } from "@/data/sign-in/sessions";
 import { readSocket } from "./socket-header";
 
 /** A browser in a word or two, for a list of devices. */

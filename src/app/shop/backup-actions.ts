@@ -4,7 +4,7 @@ import { closeDb, getDb } from "@/app/server/db";
 import { whoAsks } from "@/app/server/person";
 import { mayDo } from "@/core/sign-in/permissions";
 import { dataDirectory } from "@/data/database/database";
-import { restoreShop } from "@/data/shop/restore-shop";
+import { restoreShop } from "@/data/erasing/restore-shop";
 import { type ActionResult, type Press, pressSchema } from "@/ui/act/press";
 
 const refused = (message: string): ActionResult<never> => ({ ok: false, message, fields: {} });

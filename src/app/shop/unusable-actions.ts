@@ -4,7 +4,7 @@ import { fromSocket } from "@/app/server/socket";
 import { dataDirectory } from "@/data/database/database";
 import { troubleOf } from "@/data/database/trouble";
 import { DataUnusable } from "@/data/database/unusable";
-import { restoreShop } from "@/data/shop/restore-shop";
+import { restoreShop } from "@/data/erasing/restore-shop";
 import { getShopSettings } from "@/data/shop/settings";
 
 /** Whether the data can really not be worked with: only then is nobody asked who they are. */

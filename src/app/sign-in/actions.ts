@@ -3,7 +3,8 @@ import { cookies } from "next/headers";
 import { z } from "zod";
 import { defineEntry } from "@/app/server/entry";
 import { cookieOf } from "@/app/server/person";
-import { acceptInvitation, choosePersonHere, signIn, wakeSession } from "@/data/shop/sign-in";
+import { acceptInvitation } from "@/data/sign-in/invitations";
+import { choosePersonHere, signIn, wakeSession } from "@/data/sign-in/sign-in";
 import type { Press } from "@/ui/act/press";
 
 const secret = z.string().max(200);

@@ -3,7 +3,7 @@ import { getDb } from "@/app/server/db";
 import { whoAsks } from "@/app/server/person";
 import { ownAddress } from "@/core/sign-in/own-address";
 import { listPeople } from "@/data/shop/people";
-import { secretsOf } from "@/data/shop/sign-in";
+import { secretsOf } from "@/data/sign-in/secrets";
 import { Sheet } from "@/ui/sheets/sheet";
 import { ChooseHere, SignIn, Wake } from "@/ui/shop/sign-in-forms";
 import { chooseHere, comeIn, wake } from "./actions";

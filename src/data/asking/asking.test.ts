@@ -5,7 +5,7 @@ import { askForPart } from "@/data/bench/fit-part";
 import { addFault } from "@/data/diagnosis/faults";
 import { findJob } from "@/data/jobs/jobs";
 import { sendWaitingMail, writeMail } from "@/data/messages/outbox";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { addJobLine, getQuote } from "@/data/quote/quotes";
 import { answerAsking, ask, askingByToken, openAskingOf, revokeAsking } from "./asking";
 

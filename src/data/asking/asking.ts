@@ -17,7 +17,7 @@ import { declineJob } from "@/data/hand-back/decline";
 import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { writeMail } from "@/data/messages/outbox";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getQuote, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
 
@@ -223,3 +223,15 @@ export function findAsking(db: Db, id: number): OpenAsking | null {
 /** Whether a token is that of a job's letter. */
 export const isTokenOf = (db: Db, token: string, jobId: number): boolean =>
   db.prepare("SELECT 1 FROM asking WHERE token_hash = ? AND job_id = ? AND revoked_at IS NULL").get(hashOf(token), jobId) !== undefined;
+
+/** Calls back every question to a customer that was not answered yet. @returns the ids of all that were ever asked. */
+export function revokeAskingsOf({ db, now }: Context, customerId: number): number[] {
+  const ids = db
+    .prepare("SELECT asking.id FROM asking JOIN job ON job.id = asking.job_id WHERE job.customer_id = ?")
+    .pluck()
+    .all(customerId) as number[];
+  db.prepare(
+    "UPDATE asking SET revoked_at = ? WHERE revoked_at IS NULL AND answered_at IS NULL AND id IN (SELECT value FROM json_each(?))",
+  ).run(now, JSON.stringify(ids));
+  return ids;
+}

@@ -1,7 +1,9 @@
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getModelVersion } from "@/data/catalogue/models";
+import { giveReelEdition } from "@/data/customers/reels";
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
+import { giveJobEdition } from "@/data/jobs/job-row";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { listWells } from "./tray";
 
@@ -15,7 +17,7 @@ export function chooseEdition(ctx: Context, jobId: number, editionId: string | n
   const { anatomy, model } = getModelVersion(db, job.modelVersionId);
   if (editionId !== null && !anatomy.editions.some((edition) => edition.id === editionId))
     throw new Refusal("no-edition", "This model has no such edition. Reload the page.", "editionId");
-  db.prepare("UPDATE reel SET edition_id = ?, row_version = row_version + 1 WHERE id = ?").run(editionId, job.reel.id);
+  giveReelEdition(db, job.reel.id, editionId);
   const pinned = editionOfReel(db, job.reel, model, anatomy)?.edition.id ?? null;
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   for (const well of listWells(db, jobId)) {
@@ -27,6 +29,6 @@ export function chooseEdition(ctx: Context, jobId: number, editionId: string | n
         "editionId",
       );
   }
-  db.prepare("UPDATE job SET edition_id = ?, row_version = row_version + 1 WHERE id = ?").run(pinned, jobId);
+  giveJobEdition(db, jobId, pinned);
   writeJournal(ctx, "edition-chosen", { jobId, reelId: job.reel.id }, { edition: editionId });
 }

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { findJob } from "@/data/jobs/jobs";
+import { listNeeds } from "@/data/parts/needs";
 import { setBin } from "@/data/parts/stock";
-import { listNeeds } from "@/data/parts/wanted";
 import { getQuote } from "@/data/quote/quotes";
 import { doStep } from "./build";
 import {

@@ -6,11 +6,13 @@ import { findPartCard, findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
-import * as fitting from "@/data/parts/fitting";
+import { needOf } from "@/data/parts/needs";
+import { wantedPart } from "@/data/parts/quote-parts";
+import { openNeed } from "@/data/parts/seat-needs";
 import { findStock } from "@/data/parts/stock";
 import { listOffers } from "@/data/parts/suppliers";
-import { needOf, openNeed, wantedPart } from "@/data/parts/wanted";
 import { getQuote, withConsent } from "@/data/quote/quotes";
+import * as fitting from "./fitting";
 
 /** What the bench does to get a piece into a seat. Each asks consent once its change is in: a part above the limit is neither ordered nor fitted. */
 

@@ -5,15 +5,16 @@ import { families } from "@/core/families/families";
 import { type LooseTake, type LooseWell, looseBack, looseTaken, seatsLeft } from "@/core/families/loose-tray";
 import { seenValue } from "@/core/seen/seen";
 import type { FamilyId } from "@/core/vocabulary/families";
+import { pieceInSeat } from "@/data/bench/fitting";
 import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { refuseUnseen } from "@/data/database/unseen";
+import { giveJobModelVersion } from "@/data/jobs/job-row";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
-import { pieceInSeat } from "@/data/parts/fitting";
-import { pinPrices } from "@/data/parts/wanted";
+import { pinPrices } from "@/data/parts/job-prices";
 import { requireConsent } from "@/data/quote/quotes";
 import { serveInPlace } from "./tray";
 
@@ -136,7 +137,7 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   for (const part of partTypes) addPartType(ctx, part);
   const versionId = addModelVersion(ctx, version.model.id, { lineRadiusMm: version.lineRadiusMm, anatomy });
   markModelVersionUsed(db, versionId);
-  db.prepare("UPDATE job SET model_version_id = ?, row_version = row_version + 1 WHERE id = ?").run(versionId, jobId);
+  giveJobModelVersion(db, jobId, versionId);
   pinPrices(ctx, jobId, versionId);
   const addWell = db.prepare(
     "INSERT INTO tray_well (job_id, position_id, well, place, instance_id, photo_hash, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?)",

@@ -7,7 +7,7 @@ import { onBenchFor } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getBill } from "@/data/quote/quotes";
 import { answersThatHold, doStep, getBuild, skipStep, undoStep } from "./build";
 import { fitFromStock } from "./fit-part";

@@ -1,11 +1,11 @@
 import { typedSize } from "@/core/anatomy/typed-size";
+import { foundPieceIs } from "@/data/bench/fitting";
 import { addUnlistedPiece, findPartByNumber, findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
 import { getOpenJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { foundPieceIs } from "@/data/parts/fitting";
-import { wantedPart, wantOwnPart } from "@/data/parts/wanted";
+import { wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
 
 /** Says that this reel has another part in a seat, by its number; an empty number gives the seat back to the model. */
 export function overrideSeat(

@@ -12,7 +12,7 @@ import { modelWorth, setModelWorth } from "@/data/catalogue/models";
 import { findPartByNumber, findPartCard, listPartTypes, listPiece } from "@/data/catalogue/part-types";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 

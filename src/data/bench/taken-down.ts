@@ -6,7 +6,7 @@ import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { listNeeds } from "@/data/parts/wanted";
+import { listNeeds } from "@/data/parts/needs";
 import { getQuote } from "@/data/quote/quotes";
 import { getBuild } from "./build";
 import { getCleaning } from "./cleaning";

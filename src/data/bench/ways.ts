@@ -10,6 +10,7 @@ import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { readWay, type WayScope, writeWay } from "@/data/jobs/way-rows";
 import { getShopSettings } from "@/data/shop/settings";
 
 type WaysJob = Pick<Job, "id" | "customer" | "intake">;
@@ -39,32 +40,20 @@ export function waysOf(db: Db, job: WaysJob): WaysInForce {
  * Sets a way for one job or for all of its customer's reels; null gives it back to whoever stands behind.
  * @param seen what the page showed. @throws Refusal when another window chose otherwise since.
  */
-export function setWay(
-  ctx: Context,
-  jobId: number,
-  scope: "job" | "customer",
-  way: WayId,
-  choice: string | null,
-  seen?: string | null,
-): void {
+export function setWay(ctx: Context, jobId: number, scope: WayScope, way: WayId, choice: string | null, seen?: string | null): void {
   const job = getOpenJob(ctx.db, jobId);
   if (choice !== null && !isChoice(way, choice)) throw new Refusal("no-choice", "There is no such choice. Reload the page.", way);
-  const [table, column, id] =
-    scope === "job" ? (["job_way", "job_id", job.id] as const) : (["customer_way", "customer_id", job.customer.id] as const);
+  const id = scope === "job" ? job.id : job.customer.id;
   if (seen !== undefined) {
-    const held = ctx.db.prepare(`SELECT choice FROM ${table} WHERE ${column} = ? AND way = ?`).pluck().get(id, way) as string | undefined;
-    if ((held ?? null) !== seen && (held ?? null) !== choice)
+    const held = readWay(ctx.db, scope, id, way);
+    if (held !== seen && held !== choice)
       throw new Refusal(
         "changed",
         "This was chosen otherwise in another window a moment ago; what holds now stands here. Choose again.",
         way,
       );
   }
-  if (choice === null) ctx.db.prepare(`DELETE FROM ${table} WHERE ${column} = ? AND way = ?`).run(id, way);
-  else
-    ctx.db
-      .prepare(`INSERT INTO ${table} (${column}, way, choice) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET choice = excluded.choice`)
-      .run(id, way, choice);
+  writeWay(ctx.db, scope, id, way, choice);
   writeJournal(ctx, "way-chosen", { jobId, customerId: job.customer.id }, { scope, way, choice });
 }
 

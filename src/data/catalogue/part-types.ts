@@ -210,3 +210,12 @@ export const listPartTypes = (db: Db): PartType[] =>
 /** Whether the catalogue has this id or this number already. */
 export const isPartKnown = (db: Db, part: Pick<PartType, "id" | "number">): boolean =>
   db.prepare("SELECT 1 FROM part_type WHERE id = ? OR number = ?").get(part.id, part.number) !== undefined;
+
+/** Says whether its maker still makes a part. */
+export function setNoLongerMade(ctx: Context, partTypeId: string, noLonger: boolean): void {
+  const { changes } = ctx.db
+    .prepare("UPDATE part_type SET no_longer_made = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(noLonger ? 1 : 0, partTypeId);
+  if (!changes) throw new Refusal("no-part", "This part is not in the catalogue.");
+  writeJournal(ctx, noLonger ? "no-longer-made" : "made-again", {}, { part: partTypeId });
+}

@@ -4,7 +4,7 @@ import type { LotRow } from "@/core/lots/lot-rows";
 import { searchCustomers } from "@/data/customers/customers";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { findJob, listJobsOfLot } from "@/data/jobs/jobs";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getQuote } from "@/data/quote/quotes";
 import { answerLot, findLot, listOpenLots, type NewLot, openLot } from "./lots";
 

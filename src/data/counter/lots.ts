@@ -7,6 +7,7 @@ import { findReelBySerial } from "@/data/customers/reels";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { insertLot } from "@/data/jobs/job-row";
 import { type Job, listJobsOfLot } from "@/data/jobs/jobs";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { openJob } from "./open-job";
@@ -49,10 +50,7 @@ export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { i
   const faults = lotFaults(db, lot);
   if (faults.length) return { faults };
   const customerId = "id" in lot.customer ? lot.customer.id : customerByName(ctx, { name: lot.customer.name, phone: "", email: "" });
-  const id = Number(
-    db.prepare("INSERT INTO lot (name, customer_id, model_id, at) VALUES (?, ?, ?, ?)").run(lot.name, customerId, lot.modelId, ctx.now)
-      .lastInsertRowid,
-  );
+  const id = insertLot(db, { name: lot.name, customerId, modelId: lot.modelId, at: ctx.now });
   const tags = rows.map((row) => {
     const { ticked, words } = readComplaint(row.complaint);
     return openJob(ctx, {

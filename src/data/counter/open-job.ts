@@ -11,8 +11,9 @@ import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { indexForFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
+import { insertJob } from "@/data/jobs/job-row";
 import { type Intake, intakeSchema } from "@/data/jobs/jobs";
-import { pinPrices } from "@/data/parts/wanted";
+import { pinPrices } from "@/data/parts/job-prices";
 import { getShopSettings } from "@/data/shop/settings";
 
 export interface NewJob {
@@ -79,39 +80,33 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   const number = (db.prepare("SELECT coalesce(max(id), 0) + 1 AS next FROM job").get() as { next: number }).next;
   const tag = formatTag(number);
   markModelVersionUsed(db, version.id);
-  db.prepare(
-    `INSERT INTO job (id, tag, reel_id, customer_id, model_version_id, station, complaint, intake, limit_minor, wanted_on, promised_on,
-                      rate_per_hour_minor, tax_basis_points, currency, opened_at, edition_id, lot_id, mark, kind, comeback_of, discount_basis_points, deposit_minor,
-                      prices, value_minor)
-     VALUES (?, ?, ?, ?, ?, 'test', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-  ).run(
-    number,
+  insertJob(db, {
+    id: number,
     tag,
     reelId,
     customerId,
-    version.id,
-    job.complaint,
-    JSON.stringify(intakeSchema.parse(job.intake)),
-    job.limitMinor,
-    job.wantedOn,
-    job.promisedOn,
-    settings.ratePerHourMinor,
-    settings.taxBasisPoints,
-    settings.currency,
-    ctx.now,
-    edition?.edition.id ?? null,
-    job.lot?.id ?? null,
-    job.lot?.mark ?? "",
+    modelVersionId: version.id,
+    editionId: edition?.edition.id ?? null,
+    complaint: job.complaint,
+    intake: JSON.stringify(intakeSchema.parse(job.intake)),
+    limitMinor: job.limitMinor,
+    wantedOn: job.wantedOn,
+    promisedOn: job.promisedOn,
+    ratePerHourMinor: settings.ratePerHourMinor,
+    taxBasisPoints: settings.taxBasisPoints,
+    currency: settings.currency,
+    openedAt: ctx.now,
+    lotId: job.lot?.id ?? null,
+    mark: job.lot?.mark ?? "",
     kind,
-    lastJob,
-    discountOf(settings.discounts, job.discountClass ?? "none"),
-    job.depositMinor ?? 0,
-    JSON.stringify(pricesFor(settings.prices, version.model.family)),
-    job.valueMinor ?? null,
-  );
-  if (job.depth) db.prepare("INSERT INTO job_way (job_id, way, choice) VALUES (?, 'depth', ?)").run(number, job.depth);
-  const addBrought = db.prepare("INSERT INTO job_brought (job_id, item) VALUES (?, ?)");
-  for (const item of job.brought) addBrought.run(number, item);
+    comebackOf: lastJob,
+    discountBasisPoints: discountOf(settings.discounts, job.discountClass ?? "none"),
+    depositMinor: job.depositMinor ?? 0,
+    prices: JSON.stringify(pricesFor(settings.prices, version.model.family)),
+    valueMinor: job.valueMinor ?? null,
+    brought: job.brought,
+    depth: job.depth ?? null,
+  });
   pinPrices(ctx, number, version.id);
   const modelName = `${version.model.maker} ${version.model.name}`;
   indexForFind(db, {

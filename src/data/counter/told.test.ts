@@ -8,7 +8,7 @@ import { settleFault } from "@/data/diagnosis/diagnosis";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob, setWhoPays } from "@/data/jobs/jobs";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getBill, getQuote, recordAnswer } from "@/data/quote/quotes";
 
 let shop: Workshop;

@@ -1,7 +1,7 @@
 import type { DiscountClass } from "@/core/quote/discounts";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
-import { findAnything, indexForFind } from "@/data/database/find";
+import { findAnything, forgetInFind, indexForFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
 
 export interface Customer {
@@ -181,4 +181,22 @@ export function changeCustomer(ctx: Context, customer: Omit<Customer, "retired">
     throw new Refusal("changed-elsewhere", "This customer was changed in another window. Reload to see it, then type your change again.");
   indexCustomer(ctx.db, customer.id, customer.name, customer.phone, customer.email);
   writeJournal(ctx, "customer-changed", { customerId: customer.id });
+}
+
+/** Takes a customer out of the book again, on whom nothing hangs yet. @throws the database's own fault where something does. */
+export function removeCustomer(db: Db, id: number): void {
+  db.prepare("DELETE FROM customer WHERE id = ?").run(id);
+  forgetInFind(db, { kind: "customer", ref: String(id) });
+}
+
+/** What stands where a person stood. */
+export const erasedName = "Erased at their wish";
+
+/** Takes everything out of a card that tells who it was. */
+export function blankCustomer({ db, now }: Context, id: number): void {
+  db.prepare(
+    `UPDATE customer SET name = ?, phone = '', email = '', address = '', note = '', retired_at = coalesce(retired_at, ?), erased_at = ?,
+            row_version = row_version + 1 WHERE id = ?`,
+  ).run(erasedName, now, now, id);
+  forgetInFind(db, { kind: "customer", ref: String(id) });
 }

@@ -2,6 +2,8 @@ import { changeCustomer, findCustomer, retireCustomer } from "@/data/customers/c
 import { type Context, Refusal } from "@/data/database/context";
 import { forgetInFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
+import { giveJobsTo } from "@/data/jobs/job-row";
+import { giveWaysTo } from "@/data/jobs/way-rows";
 import { indexReel } from "./reels";
 
 /**
@@ -21,12 +23,8 @@ export function mergeCustomers(ctx: Context, goesId: number, staysId: number): v
   const { db } = ctx;
   const reels = db.prepare("SELECT id FROM reel WHERE owner_id = ?").pluck().all(goesId) as number[];
   db.prepare("UPDATE reel SET owner_id = ?, row_version = row_version + 1 WHERE owner_id = ?").run(staysId, goesId);
-  db.prepare("UPDATE job SET customer_id = ?, row_version = row_version + 1 WHERE customer_id = ?").run(staysId, goesId);
-  db.prepare("UPDATE lot SET customer_id = ? WHERE customer_id = ?").run(staysId, goesId);
-  db.prepare(
-    "INSERT OR IGNORE INTO customer_way (customer_id, way, choice) SELECT ?, way, choice FROM customer_way WHERE customer_id = ?",
-  ).run(staysId, goesId);
-  db.prepare("DELETE FROM customer_way WHERE customer_id = ?").run(goesId);
+  giveJobsTo(db, goesId, staysId);
+  giveWaysTo(db, goesId, staysId);
   const other = (of: "phone" | "email" | "address") => (goes[of] && stays[of] && goes[of] !== stays[of] ? goes[of] : "");
   changeCustomer(ctx, {
     ...stays,

@@ -3,7 +3,7 @@ import type { Hand } from "@/core/vocabulary/counter-lists";
 import { findModel } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
-import { indexForFind } from "@/data/database/find";
+import { forgetInFind, indexForFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
 
 export interface Reel {
@@ -175,4 +175,20 @@ export function indexReel(db: Db, id: number, isNew = false): void {
   const guessed = [madeBy, madeWhen, madeWhere].some(isGuess) ? "guess" : "";
   const words = [title, reel.ownerName, madeBy, madeWhen, madeWhere, guessed].filter(Boolean).join(" ");
   indexForFind(db, { kind: "reel", ref: String(id), title, words }, isNew);
+}
+
+/** @param editionId null for what the serial tells. */
+export const giveReelEdition = (db: Db, reelId: number, editionId: string | null): void => {
+  db.prepare("UPDATE reel SET edition_id = ?, row_version = row_version + 1 WHERE id = ?").run(editionId, reelId);
+};
+
+/** The reel gave its parts and takes no job any more. */
+export const markScrapped = ({ db, now }: Context, reelId: number): void => {
+  db.prepare("UPDATE reel SET scrapped_at = ?, row_version = row_version + 1 WHERE id = ?").run(now, reelId);
+};
+
+/** Takes a reel out of the book again, on which nothing hangs yet. @throws the database's own fault where something does. */
+export function removeReel(db: Db, id: number): void {
+  db.prepare("DELETE FROM reel WHERE id = ?").run(id);
+  forgetInFind(db, { kind: "reel", ref: String(id) });
 }

@@ -56,3 +56,13 @@ export function findAnything(db: Db, text: string, limit = 20, kinds: readonly F
     .all({ query, kinds: JSON.stringify(kinds), limit, offset }) as FindHit[];
   return [...exact, ...found.filter(({ kind, ref }) => !known.has(`${kind} ${ref}`))].slice(0, limit);
 }
+
+/** What is taken out of the index is overwritten from now on. */
+export const overwriteInFind = (db: Db): void => {
+  db.prepare("INSERT INTO find (find, rank) VALUES ('secure-delete', 1)").run();
+};
+
+/** Writes the whole index anew, so that nothing taken out is left in it. */
+export const writeFindAnew = (db: Db): void => {
+  db.prepare("INSERT INTO find (find) VALUES ('rebuild')").run();
+};

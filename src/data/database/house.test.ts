@@ -8,7 +8,7 @@ import { openWorkshop, refusal } from "#tests/workshop";
 import { addModelVersion, getCurrentModelVersion } from "@/data/catalogue/models";
 import { changeCustomer, findCustomer } from "@/data/customers/customers";
 import { findJob } from "@/data/jobs/jobs";
-import { pricesInJob } from "@/data/parts/wanted";
+import { pricesInJob } from "@/data/parts/job-prices";
 import { addPerson, findPerson } from "@/data/shop/people";
 import { migrate, openDatabase } from "./database";
 import { findAnything } from "./find";

@@ -1,4 +1,5 @@
 import { type Context, Refusal } from "./context";
+import type { Db } from "./database";
 
 /**
  * Does the work of one press exactly once. The press id and its answer are written in the transaction of the work itself: after a crash
@@ -27,4 +28,10 @@ export function pressOnce<T>(ctx: Context, press: { id: string; action: string; 
       return answer;
     })
     .immediate();
+}
+
+/** Forgets what presses answered where one of these words stands in it. */
+export function forgetAnswersWith(db: Db, words: readonly string[]): void {
+  const forget = db.prepare("UPDATE press SET answer = 'null' WHERE instr(answer, ?) > 0");
+  for (const word of words) forget.run(word);
 }

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { findJob } from "@/data/jobs/jobs";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getQuote } from "@/data/quote/quotes";
 import { caseOf, diagnosisOf, listLooks, normOf, recordLook, settleFault } from "./diagnosis";
 import { listFaults } from "./faults";

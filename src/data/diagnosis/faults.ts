@@ -4,7 +4,7 @@ import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { foresee, strikeOfFault } from "@/data/parts/wanted";
+import { foresee, strikeOfFault } from "@/data/parts/quote-parts";
 import { faultOf } from "./knowledge";
 
 /** A fault taken into a job. */

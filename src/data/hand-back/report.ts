@@ -34,10 +34,10 @@ import type { Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { listLeftOut } from "@/data/jobs/pieces";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
+import { invoiceName } from "@/data/papers/invoice-names";
 import { listNotToBeHad } from "@/data/parts/no-longer-made";
 import { oldBackOf } from "@/data/quote/old-back";
 import { billedParts, costToPutRight, getBill } from "@/data/quote/quotes";
-import { invoiceName } from "@/data/shop/erase";
 import { getShopSettings } from "@/data/shop/settings";
 import { listCorrections } from "./corrections";
 

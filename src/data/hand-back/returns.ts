@@ -3,9 +3,10 @@ import type { HandBackNote, OldParts, PaidWay } from "@/core/hand-back/hand-back
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { writeClosed, writeGivenBack } from "@/data/jobs/job-row";
 import { advanceStation, getOpenJob, listJobsOfLot } from "@/data/jobs/jobs";
 import { type BilledJob, invoiceFor } from "@/data/papers/bill-paper";
-import { endNeedsOfJob } from "@/data/parts/wanted";
+import { endNeedsOfJob } from "@/data/parts/needs";
 import { getBill } from "@/data/quote/quotes";
 import { countConsumables } from "@/data/stores/consumables";
 import { hereFor, notReadyFor } from "./going-home";
@@ -26,10 +27,7 @@ export function markReady(ctx: Context, jobId: number): void {
 
 export function tickBrought(ctx: Context, jobId: number, item: string, given: boolean): void {
   const job = getOpenJob(ctx.db, jobId);
-  const { changes } = ctx.db
-    .prepare("UPDATE job_brought SET given_back_at = ? WHERE job_id = ? AND item = ?")
-    .run(given ? ctx.now : null, jobId, item);
-  if (!changes) throw new Refusal("no-item", "This did not come with the reel.");
+  if (!writeGivenBack(ctx.db, jobId, item, given ? ctx.now : null)) throw new Refusal("no-item", "This did not come with the reel.");
   writeJournal(ctx, given ? "item-given-back" : "item-kept", { jobId: job.id }, { item });
 }
 
@@ -50,12 +48,14 @@ function handBack(ctx: Context, jobId: number, signedBy: string, note: HandBackN
   const { totalMinor } = bill.sum;
   endNeedsOfJob(ctx, jobId, "closed");
   countConsumables(ctx, job);
-  ctx.db
-    .prepare(
-      `UPDATE job SET station = 'closed', closed_at = ?, final_total_minor = ?, signed_by = ?, paid_by = ?, paid_note = ?, old_parts = ?,
-              row_version = row_version + 1 WHERE id = ?`,
-    )
-    .run(ctx.now, totalMinor, signedBy, note.paidBy ?? null, note.paidNote ?? "", note.oldParts ?? null, jobId);
+  writeClosed(ctx.db, jobId, {
+    at: ctx.now,
+    totalMinor,
+    signedBy,
+    paidBy: note.paidBy ?? null,
+    paidNote: note.paidNote ?? "",
+    oldParts: note.oldParts ?? null,
+  });
   writeJournal(
     ctx,
     "handed-back",

@@ -21,6 +21,7 @@ import { type WhoPays, whoPays, whoPaysIds } from "@/core/vocabulary/who-pays";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { writeWay } from "./way-rows";
 
 export const intakeSchema = z.object({
   complaints: z.array(z.string()),
@@ -274,12 +275,7 @@ export function makeRepair(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
   if (job.kind === "repair" && job.depth !== "light") return;
   ctx.db.prepare("UPDATE job SET kind = 'repair', row_version = row_version + 1 WHERE id = ?").run(jobId);
-  if (job.depth === "light")
-    ctx.db
-      .prepare(
-        "INSERT INTO job_way (job_id, way, choice) VALUES (?, 'depth', 'complaint') ON CONFLICT DO UPDATE SET choice = excluded.choice",
-      )
-      .run(jobId);
+  if (job.depth === "light") writeWay(ctx.db, "job", jobId, "depth", "complaint");
   writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind, depth: job.depth });
 }
 

@@ -11,7 +11,7 @@ import type { NewJob } from "@/data/counter/open-job";
 import { addFault } from "@/data/diagnosis/faults";
 import { getReport } from "@/data/hand-back/report";
 import { findJob } from "@/data/jobs/jobs";
-import { wantedPart } from "@/data/parts/wanted";
+import { wantedPart } from "@/data/parts/quote-parts";
 import { getQuote } from "@/data/quote/quotes";
 import { machineOf } from "./machine";
 

@@ -56,3 +56,11 @@ export const mailOf = (
   (db.prepare("SELECT sent_at AS sentAt, reference FROM outbox WHERE kind = ? AND ref = ? ORDER BY id DESC LIMIT 1").get(kind, ref) as
     | { sentAt: string | null; reference: string | null }
     | undefined) ?? null;
+
+/** Forgets letters of a kind that wait to be sent. @param refs what they are about. */
+export const forgetLetters = (db: Db, kind: Waiting["kind"], refs: readonly number[]): void => {
+  db.prepare("DELETE FROM outbox WHERE kind = ? AND sent_at IS NULL AND ref IN (SELECT value FROM json_each(?))").run(
+    kind,
+    JSON.stringify(refs),
+  );
+};

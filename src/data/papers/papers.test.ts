@@ -5,11 +5,12 @@ import { join } from "node:path";
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { openLot } from "@/data/counter/lots";
+import { eraseCustomer } from "@/data/erasing/erase";
 import { correctJob } from "@/data/hand-back/corrections";
 import { closeJob, closeLot, markReady } from "@/data/hand-back/returns";
 import { listJobsOfLot } from "@/data/jobs/jobs";
+import { forgetInvoiceNames } from "@/data/papers/invoice-names";
 import { addJobLine } from "@/data/quote/quotes";
-import { eraseCustomer, forgetInvoiceNames } from "@/data/shop/erase";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { paperPdf } from "@/formats/paper-pdf";
 import {

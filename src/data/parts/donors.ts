@@ -3,7 +3,7 @@ import type { DonorPiece } from "@/core/ordering/book";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { findPartType } from "@/data/catalogue/part-types";
-import { findReel } from "@/data/customers/reels";
+import { findReel, markScrapped } from "@/data/customers/reels";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
@@ -99,7 +99,21 @@ export function scrapReel(
     if (!seat) throw new Refusal("no-seat", "This reel has no such seat. Reload the page.", "pieces");
     add.run(reelId, positionId, seat.partTypeId, condition, Math.round(seat.priceMinor * usedShare[condition]), give.drawer, ctx.now);
   }
-  db.prepare("UPDATE reel SET scrapped_at = ?, row_version = row_version + 1 WHERE id = ?").run(ctx.now, reelId);
+  markScrapped(ctx, reelId);
   writeJournal(ctx, "reel-scrapped", { reelId }, { pieces: give.pieces.length });
   return { pieces: give.pieces.length };
 }
+
+/** A piece leaves its drawer for a job. @returns its part. @throws Refusal where it lies there no more. */
+export function takeOutOfDrawer(db: Db, pieceId: number, jobId: number): string {
+  const partTypeId = db.prepare("SELECT part_type_id FROM donor_piece WHERE id = ? AND state = 'lying'").pluck().get(pieceId) as
+    | string
+    | undefined;
+  if (partTypeId === undefined) throw new Refusal("no-piece", "Another job took this piece. Choose another, or order a new one.");
+  db.prepare("UPDATE donor_piece SET state = 'used', used_job_id = ? WHERE id = ?").run(jobId, pieceId);
+  return partTypeId;
+}
+
+export const layBackInDrawer = (db: Db, pieceId: number): void => {
+  db.prepare("UPDATE donor_piece SET state = 'lying', used_job_id = NULL WHERE id = ?").run(pieceId);
+};

@@ -20,11 +20,12 @@ import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { findJob } from "@/data/jobs/jobs";
 import { listOverrides, machineOf } from "@/data/jobs/machine";
+import { listNeeds } from "@/data/parts/needs";
+import { setForeseen, wantedPart, wantInstead, wantKit } from "@/data/parts/quote-parts";
 import { getBill, getQuote } from "@/data/quote/quotes";
 import { listDonorPieces, listDonorSeats, listPiecesOfDonor, scrapReel } from "./donors";
 import { setBin } from "./stock";
 import { setOffer } from "./suppliers";
-import { listNeeds, setForeseen, wantedPart, wantInstead, wantKit } from "./wanted";
 
 let shop: Workshop;
 const strip = (jobId: number, ...until: string[]) => {

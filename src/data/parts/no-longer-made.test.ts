@@ -3,15 +3,16 @@ import { openWorkshop, refusal } from "#tests/workshop";
 import { interchangeSetSchema } from "@/core/interchange/interchange";
 import { askForPart } from "@/data/bench/fit-part";
 import { saveInterchangeSet } from "@/data/catalogue/interchange";
+import { setNoLongerMade } from "@/data/catalogue/part-types";
 import { ensureReel } from "@/data/customers/reels";
 import { findJob } from "@/data/jobs/jobs";
+import { listNeeds, setLowestGrade } from "@/data/parts/needs";
 import { getQuote } from "@/data/quote/quotes";
 import { orderSituation } from "@/data/stores/order-situation";
 import { scrapReel } from "./donors";
-import { cannotBeHad, listNotToBeHad, otherWays, setNoLongerMade, wordsForOwner } from "./no-longer-made";
+import { cannotBeHad, listNotToBeHad, otherWays, wordsForOwner } from "./no-longer-made";
 import { setBin } from "./stock";
 import { removeOffer } from "./suppliers";
-import { listNeeds, setLowestGrade } from "./wanted";
 
 function nowhere() {
   const shop = openWorkshop();

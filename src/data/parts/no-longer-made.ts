@@ -7,10 +7,11 @@ import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { findJob, getOpenJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { listOpenNeedsById } from "@/data/parts/needs";
+import { strike } from "@/data/parts/quote-parts";
 import { listDonorPieces } from "./donors";
 import { listStock } from "./stock";
 import { offersOf } from "./suppliers";
-import { listOpenNeedsById, strike } from "./wanted";
 
 /** What is left where nobody sells a part: a donor, another part that will do, our own hands, or words for its owner. */
 export interface OtherWay {
@@ -18,15 +19,6 @@ export interface OtherWay {
   /** How far a need's lowest grade has to go for it. */
   readonly grade: Grade;
   readonly words: string;
-}
-
-/** Says whether its maker still makes a part. */
-export function setNoLongerMade(ctx: Context, partTypeId: string, noLonger: boolean): void {
-  const { changes } = ctx.db
-    .prepare("UPDATE part_type SET no_longer_made = ?, row_version = row_version + 1 WHERE id = ?")
-    .run(noLonger ? 1 : 0, partTypeId);
-  if (!changes) throw new Refusal("no-part", "This part is not in the catalogue.");
-  writeJournal(ctx, noLonger ? "no-longer-made" : "made-again", {}, { part: partTypeId });
 }
 
 export const isNoLongerMade = (db: Db, partTypeId: string): boolean =>
@@ -108,3 +100,8 @@ export function wordsForOwner(db: Db, needId: number): string {
     ? `The ${seat.toLowerCase()} is no longer made, and none could be found. The old one is back in.`
     : `No ${seat.toLowerCase()} could be had for now. The old one is back in.`;
 }
+
+/** Takes out what was said to a customer of parts nobody sells. */
+export const forgetWordsOfNotToBeHad = (db: Db, customerId: number): void => {
+  db.prepare("UPDATE not_to_be_had SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(customerId);
+};

@@ -104,6 +104,11 @@ export function removeBin(ctx: Context, partTypeId: string): void {
       to: "bins",
       partTypeId,
     });
-  ctx.db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);
+  takeOutBin(ctx.db, partTypeId);
   writeJournal(ctx, "bin-removed", {}, { part: partTypeId });
 }
+
+/** The bin's row alone: whoever calls has seen that it is empty, and says so in the journal. */
+export const takeOutBin = (db: Db, partTypeId: string): void => {
+  db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);
+};

@@ -2,11 +2,11 @@ import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal } from "#tests/workshop";
 import { askForPart } from "@/data/bench/fit-part";
 import { changeCustomer, findCustomer, retireCustomer, searchCustomers } from "@/data/customers/customers";
+import { listNeeds } from "@/data/parts/needs";
 import { placeOrder } from "@/data/stores/orders";
 import { findPartCard, listPartTypes, retirePart, setPartFacts } from "../catalogue/part-types";
 import { findStock, removeBin, setBin } from "./stock";
 import { addSupplier, changeSupplier, listOffers, listSuppliers, removeOffer, retireSupplier, setOffer } from "./suppliers";
-import { listNeeds } from "./wanted";
 
 describe("the book of suppliers", () => {
   it("takes a new one under an id of its own and refuses the same name twice, however it is written", () => {

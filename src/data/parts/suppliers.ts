@@ -165,6 +165,16 @@ export function setOffer(ctx: Context, offer: OfferCard, seen: string | null = n
 
 /** The supplier does not sell it any more. Orders already placed keep their lines. */
 export function removeOffer(ctx: Context, supplierId: string, partTypeId: string): void {
-  ctx.db.prepare("DELETE FROM offer WHERE supplier_id = ? AND part_type_id = ?").run(supplierId, partTypeId);
+  takeOutOffer(ctx.db, supplierId, partTypeId);
   writeJournal(ctx, "offer-removed", {}, { supplier: supplierId, part: partTypeId });
 }
+
+/** The offer's row alone, for a file that is taken back. */
+export const takeOutOffer = (db: Db, supplierId: string, partTypeId: string): void => {
+  db.prepare("DELETE FROM offer WHERE supplier_id = ? AND part_type_id = ?").run(supplierId, partTypeId);
+};
+
+/** A supplier from whom nothing was ordered yet. @throws the database's own fault where something was. */
+export const takeOutSupplier = (db: Db, id: string): void => {
+  db.prepare("DELETE FROM supplier WHERE id = ?").run(id);
+};

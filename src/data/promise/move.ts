@@ -1,5 +1,6 @@
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
+import { promiseJobFor } from "@/data/jobs/job-row";
 
 /**
  * Promises jobs for another day; what hangs on as one (a lot) moves as one. @returns the day they were promised for before, the earliest of them.
@@ -13,10 +14,9 @@ export function movePromise(ctx: Context, jobIds: readonly number[], to: string,
     )
     .all(JSON.stringify(jobIds)) as { id: number; promised: string }[];
   if (!jobs.length) throw new Refusal("gone", "It does not hang here any more. Reload the page.");
-  const update = ctx.db.prepare("UPDATE job SET promised_on = ?, row_version = row_version + 1 WHERE id = ?");
   for (const { id, promised } of jobs) {
     if (promised === to) continue;
-    update.run(to, id);
+    promiseJobFor(ctx.db, id, to);
     writeJournal(ctx, "promise-moved", { jobId: id }, { from: promised, to });
   }
   return { from: jobs[0]!.promised };

@@ -11,7 +11,7 @@ import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { balanceOfPaper, findPaper, invoiceOfJob, takePayment } from "@/data/papers/papers";
 import { scrapReel } from "@/data/parts/donors";
-import { setForeseen } from "@/data/parts/wanted";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { addJobLine, getBill, getQuote, recordAnswer } from "./quotes";
 
 let shop: Workshop;

@@ -214,3 +214,8 @@ export function withConsent<T>(ctx: Context, jobId: number, positionId: string, 
     return answer;
   })();
 }
+
+/** Takes out a customer's answers in their own words; that they answered stays. */
+export const forgetWordsOfAnswers = (db: Db, customerId: number): void => {
+  db.prepare("UPDATE answer SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(customerId);
+};

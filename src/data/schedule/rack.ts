@@ -8,7 +8,7 @@ import { revisionOf } from "@/data/database/journal";
 import { keptAnswer } from "@/data/database/kept-answers";
 import { type Job, listOpenJobs } from "@/data/jobs/jobs";
 import { usualStationMinutes } from "@/data/jobs/station-time";
-import { countOnOrder } from "@/data/parts/wanted";
+import { countOnOrder } from "@/data/parts/needs";
 import { quotesOf } from "@/data/quote/quotes";
 
 export interface HangingJob extends RackJob {

@@ -1,13 +1,12 @@
 import { type BringInKind, type BringInRow, bringInKinds, dayOf, type RowFault } from "@/core/bring-in/kinds";
 import { parseMinor } from "@/core/money/money";
-import { writeCustomer } from "@/data/customers/customers";
-import { findReelBySerial, isWholeSerial, normaliseSerial, writeReel } from "@/data/customers/reels";
+import { removeCustomer, writeCustomer } from "@/data/customers/customers";
+import { findReelBySerial, isWholeSerial, normaliseSerial, removeReel, writeReel } from "@/data/customers/reels";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
-import { forgetInFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
-import { setBin } from "@/data/parts/stock";
-import { addSupplier, setOffer } from "@/data/parts/suppliers";
+import { setBin, takeOutBin } from "@/data/parts/stock";
+import { addSupplier, setOffer, takeOutOffer, takeOutSupplier } from "@/data/parts/suppliers";
 
 /** A row that was made, to be taken away again; with what stood there before. */
 interface Made {
@@ -222,18 +221,17 @@ function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknow
   switch (made) {
     case "customer":
     case "reel":
-      db.prepare(`DELETE FROM ${made} WHERE id = ?`).run(ref);
-      forgetInFind(db, { kind: made, ref: String(ref) });
+      (made === "customer" ? removeCustomer : removeReel)(db, ref as number);
       return;
     case "past-visit":
       db.prepare("DELETE FROM past_visit WHERE id = ?").run(ref);
       return;
     case "supplier":
-      db.prepare("DELETE FROM supplier WHERE id = ?").run(ref);
+      takeOutSupplier(db, ref as string);
       return;
     case "offer": {
       const [supplierId, partTypeId] = ref as [string, string];
-      if (before === null) db.prepare("DELETE FROM offer WHERE supplier_id = ? AND part_type_id = ?").run(supplierId, partTypeId);
+      if (before === null) takeOutOffer(db, supplierId, partTypeId);
       else setOffer(ctx, { supplierId, partTypeId, priceMinor: before as number });
       return;
     }
@@ -249,7 +247,7 @@ function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknow
         );
       if (before === null) {
         setBin(ctx, partTypeId, "none", 0, 0);
-        db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);
+        takeOutBin(db, partTypeId);
       } else {
         const { bin, count: counted, minimum } = before as { bin: string; count: number; minimum: number };
         setBin(ctx, partTypeId, bin, counted, minimum);

@@ -70,3 +70,14 @@ export function retirePerson(ctx: Context, id: number, retired: boolean): void {
 /** Who worked here once. */
 export const listFormerPeople = (db: Db): Person[] =>
   db.prepare(`SELECT ${columns} FROM person WHERE active = 0 ORDER BY id`).all() as Person[];
+
+export type SecretKind = "passphrase" | "pin";
+const hashColumn = { passphrase: "passphrase_hash", pin: "pin_hash" } as const;
+
+/** What is kept of a person's passphrase or PIN; null where they have none. */
+export const secretHash = (db: Db, personId: number, kind: SecretKind): string | null =>
+  (db.prepare(`SELECT ${hashColumn[kind]} FROM person WHERE id = ?`).pluck().get(personId) as string | null | undefined) ?? null;
+
+export const writeSecretHash = (db: Db, personId: number, kind: SecretKind, hash: string | null): void => {
+  db.prepare(`UPDATE person SET ${hashColumn[kind]} = ? WHERE id = ?`).run(hash, personId);
+};

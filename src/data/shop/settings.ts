@@ -4,17 +4,28 @@ import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { refuseUnseen } from "@/data/database/unseen";
 
+/** What was set under a key, as it was written; null for nothing. */
+export function readSetting(db: Db, key: "shop" | "ordering"): object | null {
+  const value = db.prepare("SELECT value FROM setting WHERE key = ?").pluck().get(key) as string | undefined;
+  return value === undefined ? null : (JSON.parse(value) as object);
+}
+
+export const writeSetting = (db: Db, key: "shop" | "ordering", value: object): void => {
+  db.prepare("INSERT INTO setting (key, value) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value").run(
+    key,
+    JSON.stringify(value),
+  );
+};
+
 /** The shop's rules; what was never set is the default. @throws ZodError when what is stored no longer fits: better than working with half of it. */
 export function getShopSettings(db: Db): ShopSettings {
-  const row = db.prepare("SELECT value FROM setting WHERE key = 'shop'").get() as { value: string } | undefined;
-  return row ? shopSettingsSchema.parse({ ...defaultShopSettings, ...(JSON.parse(row.value) as object) }) : defaultShopSettings;
+  const written = readSetting(db, "shop");
+  return written ? shopSettingsSchema.parse({ ...defaultShopSettings, ...written }) : defaultShopSettings;
 }
 
 /** @param seen the settings as they were on the page; null where nobody looked. @throws Refusal when they were changed since. */
 export function saveShopSettings(ctx: Context, settings: ShopSettings, seen: string | null = null): void {
   refuseUnseen(seen, seenSettings(getShopSettings(ctx.db)), "The shop's rules");
-  ctx.db
-    .prepare("INSERT INTO setting (key, value) VALUES ('shop', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value")
-    .run(JSON.stringify(settings));
+  writeSetting(ctx.db, "shop", settings);
   writeJournal(ctx, "shop-settings-saved", {}, settings);
 }

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal } from "#tests/workshop";
 import { askForPart } from "@/data/bench/fit-part";
+import { listNeeds } from "@/data/parts/needs";
 import { findStock, setBin } from "@/data/parts/stock";
-import { listNeeds } from "@/data/parts/wanted";
 import { mistakesOf } from "./experience";
 import { listOrders, placeOrder } from "./orders";
 import { giveUpLine, paidOtherwise, putDownBad, receive, receiveOrder, settleBad } from "./receiving";

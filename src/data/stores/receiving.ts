@@ -1,8 +1,8 @@
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { markArrived, reopenNeeds } from "@/data/parts/arrivals";
 import { moveStock } from "@/data/parts/stock";
-import { markArrived, reopenNeeds } from "@/data/parts/wanted";
 
 /** Takes in what a supplier sends: all, some, more than ordered, the wrong piece, a broken one, at another price; and sends back. */
 

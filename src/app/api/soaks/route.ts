@@ -2,7 +2,7 @@ import { today } from "@/app/server/clock";
 import { readFile } from "@/app/server/reading";
 import { cleanMethods } from "@/core/cleaning/methods";
 import { listSoaks } from "@/data/bench/cleaning";
-import { listPiecesHere } from "@/data/parts/wanted";
+import { listPiecesHere } from "@/data/parts/arrivals";
 
 /** The baths that run and the pieces that came, for the bell on every page. */
 export const GET = readFile("rack", (db) =>

@@ -2,7 +2,7 @@ import { getDb } from "@/app/server/db";
 import { fromSocket } from "@/app/server/socket";
 import { joinIn } from "@/app/sign-in/actions";
 import { getShopSettings } from "@/data/shop/settings";
-import { invitedPerson } from "@/data/shop/sign-in";
+import { invitedPerson } from "@/data/sign-in/invitations";
 import { Sheet } from "@/ui/sheets/sheet";
 import { Join } from "@/ui/shop/sign-in-forms";
 

@@ -3,24 +3,12 @@ import { openWorkshop, refusal } from "#tests/workshop";
 import { freeTries } from "@/core/sign-in/slow-down";
 import type { Context } from "@/data/database/context";
 import { addPerson, retirePerson } from "@/data/shop/people";
-import {
-  acceptInvitation,
-  choosePersonHere,
-  countFailure,
-  endSession,
-  type From,
-  findSession,
-  invite,
-  invitedPerson,
-  listSessions,
-  rememberDevice,
-  secretsOf,
-  setSecret,
-  signIn,
-  touchSession,
-  WrongSecret,
-  wakeSession,
-} from "./sign-in";
+import { countFailure } from "@/data/sign-in/failed-tries";
+import { acceptInvitation, invite, invitedPerson } from "@/data/sign-in/invitations";
+import { rememberDevice } from "@/data/sign-in/known-devices";
+import { secretsOf, setSecret, WrongSecret } from "@/data/sign-in/secrets";
+import { endSession, type From, findSession, listSessions, touchSession } from "@/data/sign-in/sessions";
+import { choosePersonHere, signIn, wakeSession } from "./sign-in";
 
 const passphrase = "heron ladle seven quarry";
 const network: From = { over: "network", address: "127.0.0.2", device: "an Android device" };

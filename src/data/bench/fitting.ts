@@ -7,8 +7,11 @@ import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { advanceStation, type Job } from "@/data/jobs/jobs";
-import { findStock, moveStock } from "./stock";
-import { meetNeed, needOf, unmeetNeed, wantedPart, wantOwnPart } from "./wanted";
+import { layBackInDrawer, takeOutOfDrawer } from "@/data/parts/donors";
+import { needOf } from "@/data/parts/needs";
+import { wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
+import { meetNeed, unmeetNeed } from "@/data/parts/seat-needs";
+import { findStock, moveStock } from "@/data/parts/stock";
 
 /**
  * The pieces in the seats of a reel: what was found there, what was fitted instead, and where that came from. This file alone writes
@@ -145,11 +148,7 @@ export function fitFromDonor(ctx: Context, job: Job, positionId: string, donorPi
   const { db } = ctx;
   const { name } = wantedPart(db, job, positionId);
   const well = openWell(db, job, positionId, name);
-  const partTypeId = db.prepare("SELECT part_type_id FROM donor_piece WHERE id = ? AND state = 'lying'").pluck().get(donorPieceId) as
-    | string
-    | undefined;
-  if (partTypeId === undefined) throw new Refusal("no-piece", "Another job took this piece. Choose another, or order a new one.");
-  db.prepare("UPDATE donor_piece SET state = 'used', used_job_id = ? WHERE id = ?").run(job.id, donorPieceId);
+  const partTypeId = takeOutOfDrawer(db, donorPieceId, job.id);
   layInWell(ctx, job, positionId, well.instanceId, { partTypeId, donorPieceId });
   writeJournal(ctx, "donor-piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, piece: donorPieceId });
 }
@@ -199,8 +198,7 @@ export function takeBack(ctx: Context, job: Job, positionId: string): void {
   unmeetNeed(ctx, job.id, positionId, row.id);
   db.prepare("DELETE FROM instance WHERE id = ?").run(row.id);
   db.prepare("UPDATE instance SET removed_job_id = NULL WHERE id = ?").run(old.id);
-  if (row.donor_piece_id !== null)
-    db.prepare("UPDATE donor_piece SET state = 'lying', used_job_id = NULL WHERE id = ?").run(row.donor_piece_id);
+  if (row.donor_piece_id !== null) layBackInDrawer(db, row.donor_piece_id);
   if (row.source !== null) wantOwnPart(ctx, job.id, positionId, old.part_type_id);
   rememberSeat(ctx, job, positionId, old.part_type_id);
   writeJournal(ctx, "part-used-undone", { jobId: job.id, reelId: job.reel.id }, { position: positionId });

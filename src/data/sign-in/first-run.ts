@@ -4,7 +4,7 @@ import type { Db } from "@/data/database/database";
 import { rootOf } from "@/data/database/read-once";
 import { renamePerson } from "@/data/shop/people";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
-import { setSecret } from "@/data/shop/sign-in";
+import { setSecret } from "@/data/sign-in/secrets";
 
 /** A shop is not founded twice: once it is, nobody asks again. */
 const known = new WeakSet<Db>();

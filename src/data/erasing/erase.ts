@@ -2,16 +2,20 @@ import { createHash } from "node:crypto";
 import { appendFileSync, existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
-import { findCustomer } from "@/data/customers/customers";
+import { revokeAskingsOf } from "@/data/asking/asking";
+import { blankCustomer, erasedName, findCustomer } from "@/data/customers/customers";
 import { indexReel } from "@/data/customers/reels";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
-import { forgetInFind, indexForFind } from "@/data/database/find";
+import { indexForFind, overwriteInFind, writeFindAnew } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
+import { forgetAnswersWith } from "@/data/database/press";
+import { forgetWordsOnJobs } from "@/data/jobs/job-row";
+import { forgetLetters } from "@/data/messages/outbox";
+import { forgetPaperNames, keepInvoiceName } from "@/data/papers/invoice-names";
+import { forgetWordsOfNotToBeHad } from "@/data/parts/no-longer-made";
+import { forgetWordsOfAnswers } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
-
-/** What stands where a person stood. */
-export const erasedName = "Erased at their wish";
 
 /** The day until which a name stays for the tax office: the end of the year, so many years after the last paid job. */
 export const keptUntil = (lastClosedAt: string, years: number): string => `${Number(lastClosedAt.slice(0, 4)) + years}-12-31`;
@@ -39,7 +43,7 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
     });
   // What is taken out is overwritten on disk as well.
   db.pragma("secure_delete = ON");
-  db.prepare("INSERT INTO find (find, rank) VALUES ('secure-delete', 1)").run();
+  overwriteInFind(db);
   const merged = db.prepare("SELECT id FROM customer WHERE merged_into = ?").pluck().all(id) as number[];
   const years = getShopSettings(db).invoiceYears;
   const lastPaid = db.prepare("SELECT max(closed_at) FROM job WHERE customer_id = ? AND final_total_minor > 0").pluck().get(id) as
@@ -47,25 +51,16 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
     | null;
   const until = lastPaid && years > 0 ? keptUntil(lastPaid, years) : null;
   const nameUntil = until !== null && until >= ctx.now.slice(0, 10) ? until : null;
-  if (nameUntil && customer.name !== erasedName)
-    db.prepare("INSERT OR REPLACE INTO invoice_name (customer_id, name, keep_until) VALUES (?, ?, ?)").run(id, customer.name, nameUntil);
+  if (nameUntil && customer.name !== erasedName) keepInvoiceName(db, { customerId: id, name: customer.name, until: nameUntil });
   // A paper stays; whom it was made out to goes as soon as the law lets it.
   if (!nameUntil) forgetPaperNames(db, [id, ...merged]);
   const reels = db.prepare("SELECT id FROM reel WHERE owner_id = ?").pluck().all(id) as number[];
-  for (const each of [id, ...merged]) {
-    db.prepare(
-      "UPDATE customer SET name = ?, phone = '', email = '', address = '', note = '', retired_at = coalesce(retired_at, ?), erased_at = ?, row_version = row_version + 1 WHERE id = ?",
-    ).run(erasedName, ctx.now, ctx.now, each);
-    forgetInFind(db, { kind: "customer", ref: String(each) });
-  }
-  db.prepare("UPDATE lot SET name = 'Lot ' || id WHERE customer_id = ?").run(id);
-  db.prepare("UPDATE job SET complaint = '', signed_by = NULL, paid_note = '' WHERE customer_id = ?").run(id);
+  for (const each of [id, ...merged]) blankCustomer(ctx, each);
+  forgetWordsOnJobs(db, id);
   // A quote's letter that waits to be sent holds an address; its link holds no more.
-  const askings = "SELECT asking.id FROM asking JOIN job ON job.id = asking.job_id WHERE job.customer_id = ?";
-  db.prepare(`DELETE FROM outbox WHERE kind = 'quote' AND sent_at IS NULL AND ref IN (${askings})`).run(id);
-  db.prepare(`UPDATE asking SET revoked_at = ? WHERE revoked_at IS NULL AND answered_at IS NULL AND id IN (${askings})`).run(ctx.now, id);
-  db.prepare("UPDATE not_to_be_had SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(id);
-  db.prepare("UPDATE answer SET words = 'erased' WHERE job_id IN (SELECT id FROM job WHERE customer_id = ?)").run(id);
+  forgetLetters(db, "quote", revokeAskingsOf(ctx, id));
+  forgetWordsOfNotToBeHad(db, id);
+  forgetWordsOfAnswers(db, id);
   for (const reel of reels) indexReel(db, reel);
   // Made anew from what is left: a card that was renamed or merged stands there under its old name.
   const jobs = db
@@ -82,8 +77,7 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
       words: `${tag.replaceAll("-", "")} ${tag} ${model} ${serial}`,
     });
   // What a press answered may hold a name; nobody sends so old a press again.
-  for (const word of [customer.name, customer.phone, customer.email, customer.address].filter(Boolean))
-    db.prepare("UPDATE press SET answer = 'null' WHERE instr(answer, ?) > 0").run(word);
+  forgetAnswersWith(db, [customer.name, customer.phone, customer.email, customer.address].filter(Boolean));
   writeJournal(ctx, "customer-erased", { customerId: id });
   return { nameUntil };
 }
@@ -93,30 +87,10 @@ export function eraseCustomer(ctx: Context, id: number): Erased {
  * writes. Outside any transaction; takes seconds on a file of hundreds of megabytes.
  */
 export function leaveNoTrace(db: Db): void {
-  db.prepare("INSERT INTO find (find) VALUES ('rebuild')").run();
+  writeFindAnew(db);
   db.exec("VACUUM");
   db.pragma("wal_checkpoint(TRUNCATE)");
 }
-
-/** The name an invoice still prints of somebody erased; null where it is not kept. */
-export const invoiceName = (db: Db, customerId: number): { name: string; until: string } | null =>
-  (db.prepare("SELECT name, keep_until AS until FROM invoice_name WHERE customer_id = ?").get(customerId) as
-    | { name: string; until: string }
-    | undefined) ?? null;
-
-/** Lets go of names whose day has passed. @param today ISO day. @returns how many. */
-export function forgetInvoiceNames(db: Db, today: string): number {
-  const over = db.prepare("SELECT customer_id FROM invoice_name WHERE keep_until < ?").pluck().all(today) as number[];
-  for (const id of over)
-    forgetPaperNames(db, [id, ...(db.prepare("SELECT id FROM customer WHERE merged_into = ?").pluck().all(id) as number[])]);
-  return db.prepare("DELETE FROM invoice_name WHERE keep_until < ?").run(today).changes;
-}
-
-const forgetPaperNames = (db: Db, customerIds: readonly number[]): void => {
-  db.prepare("DELETE FROM paper_name WHERE number IN (SELECT number FROM paper WHERE customer_id IN (SELECT value FROM json_each(?)))").run(
-    JSON.stringify(customerIds),
-  );
-};
 
 /**
  * Who was erased, kept beside the database and never in a copy of it, without a word about them: a hash of the name, and the instant their card was

@@ -1,0 +1,34 @@
+import type { Context } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+
+/** What parts cost in a job: the price of the day it was opened, whatever the catalogue says later. */
+
+/** Pins what every part of a model version costs now, for a job that opens on it. */
+export function pinPrices(ctx: Context, jobId: number, modelVersionId: number): void {
+  ctx.db
+    .prepare(
+      `INSERT OR IGNORE INTO job_price (job_id, part_type_id, price_minor)
+       SELECT DISTINCT ?, part_type.id, part_type.price_minor
+       FROM position JOIN part_type ON part_type.id = position.part_type_id WHERE position.model_version_id = ?`,
+    )
+    .run(jobId, modelVersionId);
+}
+
+/** Pins what one part costs now, for a job that wants it only now. */
+export const pinPrice = (db: Db, jobId: number, partTypeId: string): void => {
+  db.prepare(
+    "INSERT OR IGNORE INTO job_price (job_id, part_type_id, price_minor) SELECT ?, id, price_minor FROM part_type WHERE id = ?",
+  ).run(jobId, partTypeId);
+};
+
+/** What a part costs in this job: the price when it was opened; a part that came later at today's price. */
+export function pricesInJob(db: Db, jobId: number, partTypeIds: readonly string[]): ReadonlyMap<string, number> {
+  const rows = db
+    .prepare(
+      `SELECT part_type.id, coalesce(job_price.price_minor, part_type.price_minor) AS price
+       FROM part_type LEFT JOIN job_price ON job_price.job_id = ? AND job_price.part_type_id = part_type.id
+       WHERE part_type.id IN (SELECT value FROM json_each(?))`,
+    )
+    .all(jobId, JSON.stringify(partTypeIds)) as { id: string; price: number }[];
+  return new Map(rows.map(({ id, price }) => [id, price]));
+}

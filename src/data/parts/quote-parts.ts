@@ -1,0 +1,169 @@
+import { fitFaults } from "@/core/anatomy/check-fit";
+import { withKit } from "@/core/interchange/kit";
+import type { PieceSource } from "@/core/vocabulary/piece-sources";
+import { listKits } from "@/data/catalogue/interchange";
+import { findPartType } from "@/data/catalogue/part-types";
+import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
+import { writeJournal } from "@/data/database/journal";
+import { getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { pinPrice } from "./job-prices";
+import { endNeed, giveOpenNeedPart, needOf } from "./needs";
+
+/** The parts foreseen in a job's quote. Asks nobody's consent: whoever orders or fits does, once the change is in (quote/consent). */
+
+type JobOfMachine = Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">;
+
+/** The part a job wants in a seat: what was foreseen for it, else what its machine has there. @throws Refusal for no such seat. */
+export function wantedPart(db: Db, job: JobOfMachine, positionId: string): { name: string; partTypeId: string } {
+  const position = machineOf(db, job).anatomy.positions.find((seat) => seat.id === positionId);
+  if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+  const foreseen = db.prepare("SELECT part_type_id FROM quote_part WHERE job_id = ? AND position_id = ?").pluck().get(job.id, positionId) as
+    | string
+    | undefined;
+  return { name: position.name, partTypeId: foreseen ?? position.partTypeId };
+}
+
+/** Foresees a part for a seat; a seat that has one already keeps it. @param by the fault whose remedy asks for it, if one does. */
+export function foresee(ctx: Context, jobId: number, positionId: string, partTypeId: string, by: string | null = null): void {
+  ctx.db
+    .prepare("INSERT OR IGNORE INTO quote_part (job_id, position_id, part_type_id, foreseen_by) VALUES (?, ?, ?, ?)")
+    .run(jobId, positionId, partTypeId, by);
+  pinPrice(ctx.db, jobId, partTypeId);
+}
+
+/** Foresees this part for a seat whatever stood there, and for its open need too. */
+function foreseeThis(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
+  const { db } = ctx;
+  db.prepare(
+    "INSERT INTO quote_part (job_id, position_id, part_type_id) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET part_type_id = excluded.part_type_id",
+  ).run(jobId, positionId, partTypeId);
+  pinPrice(db, jobId, partTypeId);
+  giveOpenNeedPart(db, jobId, positionId, partTypeId);
+}
+
+/** What sits in a seat is another part than its model says: whatever was foreseen or wanted there for the model's part is for that one now. */
+export function wantOwnPart(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
+  // What was planned at a price of its own was another piece.
+  ctx.db
+    .prepare("UPDATE quote_part SET part_type_id = ?, price_minor = NULL, source = NULL WHERE job_id = ? AND position_id = ?")
+    .run(partTypeId, jobId, positionId);
+  giveOpenNeedPart(ctx.db, jobId, positionId, partTypeId);
+  pinPrice(ctx.db, jobId, partTypeId);
+}
+
+/** Strikes the part of a seat from the quote; what was wanted or put aside for it at Stores is free again. */
+export function strike(ctx: Context, jobId: number, positionId: string): void {
+  ctx.db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+  endNeed(ctx, jobId, positionId, "let-go");
+}
+
+/** Strikes what a fault's remedy had foreseen. @returns the seats. */
+export function strikeOfFault(ctx: Context, jobId: number, faultId: string): string[] {
+  const seats = ctx.db
+    .prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by = ?")
+    .pluck()
+    .all(jobId, faultId) as string[];
+  for (const seat of seats) strike(ctx, jobId, seat);
+  return seats;
+}
+
+/**
+ * Foresees the machine's own part for a seat, or strikes what is foreseen there.
+ * @param piece a piece with a price of its own that is planned for it instead: a donor's, or one from elsewhere.
+ * @throws Refusal for striking what is fitted already: it would be in the reel and on no paper.
+ */
+export function setForeseen(
+  ctx: Context,
+  jobId: number,
+  positionId: string,
+  wanted: boolean,
+  piece: { readonly source: PieceSource | "donor"; readonly priceMinor: number } | null = null,
+): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { name, partTypeId } = wantedPart(ctx.db, job, positionId);
+  if (wanted) {
+    foresee(ctx, jobId, positionId, partTypeId);
+    if (piece)
+      ctx.db
+        .prepare("UPDATE quote_part SET price_minor = ?, source = ? WHERE job_id = ? AND position_id = ?")
+        .run(piece.priceMinor, piece.source, jobId, positionId);
+  } else {
+    if (liesNew(ctx.db, jobId, positionId))
+      throw new Refusal(
+        "fitted",
+        `A new ${name} lies in the tray or in the reel. Undo that at Parts first, or take its price off by a line.`,
+        null,
+        {
+          to: "station",
+          tag: job.tag,
+          station: "parts",
+        },
+      );
+    strike(ctx, jobId, positionId);
+  }
+  writeJournal(ctx, wanted ? "part-foreseen" : "part-struck", { jobId, reelId: job.reel.id }, { position: positionId });
+}
+
+/** Whether a piece that this job fitted lies in the seat's well. */
+const liesNew = (db: Db, jobId: number, positionId: string): boolean =>
+  db
+    .prepare(
+      "SELECT 1 FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job",
+    )
+    .get({ job: jobId, seat: positionId }) !== undefined;
+
+/** @throws Refusal where a piece for the seat is on its way, put aside, or lies in its well already. */
+function refuseUnderWay(db: Db, { id: jobId, tag }: Job, positionId: string, name: string): void {
+  const state = needOf(db, jobId, positionId)?.state;
+  if (state === "ordered" || state === "arrived")
+    throw new Refusal(
+      "ordered",
+      state === "ordered"
+        ? `${name} is on order already. Remove it at Quote first: when it comes it goes to stock.`
+        : `${name} has come and is put aside. Remove it at Quote first: it goes to stock.`,
+      null,
+      { to: "station", tag, station: "quote" },
+    );
+  if (liesNew(db, jobId, positionId)) throw new Refusal("used", `A new ${name} already lies in the tray. Undo that first.`);
+}
+
+/** Foresees another part for a seat than the machine has there: one that interchanges with it. */
+export function wantInstead(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
+  const job = getOpenJob(ctx.db, jobId);
+  if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  const { name } = wantedPart(ctx.db, job, positionId);
+  refuseUnderWay(ctx.db, job, positionId, name);
+  foreseeThis(ctx, jobId, positionId, partTypeId);
+  writeJournal(ctx, "part-wanted-instead", { jobId, reelId: job.reel.id }, { position: positionId, part: partTypeId });
+}
+
+/**
+ * Foresees a whole conversion: every part of the kit, each for its seat, in one act.
+ * @throws Refusal when it would not fit this reel as it is (a hybrid's own parts count), or part of it is here already.
+ */
+export function wantKit(ctx: Context, jobId: number, kitId: string): { parts: number } {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const machine = machineOf(db, job);
+  const kit = listKits(db, machine.model.id).find((one) => one.id === kitId);
+  if (!kit) throw new Refusal("no-kit", "This kit is not for this model any more.");
+  const types = new Map(machine.partTypes);
+  for (const { positionId, partTypeId } of kit.seats) {
+    const part = findPartType(db, partTypeId);
+    if (!part) throw new Refusal("no-part", `Part ${partTypeId} of the kit is not in the catalogue any more.`);
+    types.set(part.id, part);
+    refuseUnderWay(db, job, positionId, wantedPart(db, job, positionId).name);
+  }
+  const faults = fitFaults(withKit(machine.anatomy, kit), types);
+  if (faults.length) throw new Refusal("kit", `It does not fit this reel as it is:\n${faults.join("\n")}`);
+  for (const { positionId, partTypeId } of kit.seats) foreseeThis(ctx, jobId, positionId, partTypeId);
+  writeJournal(ctx, "kit-foreseen", { jobId, reelId: job.reel.id }, { kit: kit.id });
+  return { parts: kit.seats.length };
+}
+
+/** A seat's part leaves the quote again if what brought it in was this. */
+export const strikeForeseenBy = (db: Db, jobId: number, positionId: string, by: string): void => {
+  db.prepare("DELETE FROM quote_part WHERE job_id = ? AND position_id = ? AND foreseen_by = ?").run(jobId, positionId, by);
+};

@@ -5,7 +5,7 @@ import { acts } from "@/core/acts/acts";
 import { seenBin, seenOffer, seenOrderRules, seenPerson, seenSerialRules, seenSet, seenValue, seenWeek } from "@/core/seen/seen";
 import { listSerialRules, saveSerialRules } from "@/data/catalogue/editions";
 import { saveInterchangeSet } from "@/data/catalogue/interchange";
-import { modelWorth, setModelWorth } from "@/data/catalogue/models";
+import { modelWorth, setModelWorth } from "@/data/catalogue/write-model";
 import { findStock, setBin } from "@/data/parts/stock";
 import { listOffers, setOffer } from "@/data/parts/suppliers";
 import { changePerson, findPerson } from "@/data/shop/people";

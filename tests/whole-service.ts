@@ -1,7 +1,8 @@
 import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { protocolOfJob } from "@/core/intake/job-kinds";
-import { doSteps, getBuild } from "@/data/bench/build";
+import { getBuild } from "@/data/bench/build";
+import { doSteps } from "@/data/bench/build-steps";
 import { cleanedAllByHand } from "@/data/bench/cleaning";
 import { listOilPoints, markOilPoints } from "@/data/bench/oil-points";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";

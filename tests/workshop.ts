@@ -1,7 +1,7 @@
 import { skerry30, skerry30Anatomy, skerry30LineRadiusMm, skerry30Parts } from "#demo/models/skerry-30";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
-import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
+import { addModel } from "@/data/catalogue/write-model";
 import { type NewJob, openJob } from "@/data/counter/open-job";
 import { addCustomer } from "@/data/customers/customers";
 import type { Context, Refusal } from "@/data/database/context";

@@ -1,5 +1,5 @@
 import type { buildActs } from "@/core/acts/build/acts";
-import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build";
+import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build-steps";
 import { markOilPoints } from "@/data/bench/oil-points";
 import { learnAct } from "@/data/bench/playbook";
 import { noteStep } from "@/data/bench/step-noted";

@@ -5,7 +5,8 @@ import { giveToOwner } from "@/data/customers/reels";
 import { Refusal } from "@/data/database/context";
 import { dataDirectory } from "@/data/database/database";
 import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/erasing/erase";
-import { creditInvoice, takePayment } from "@/data/papers/papers";
+import { creditInvoice } from "@/data/papers/make-paper";
+import { takePayment } from "@/data/papers/payments";
 import { scrapReel } from "@/data/parts/donors";
 import type { RunsOf } from "./runs";
 

@@ -4,7 +4,7 @@ import { shownVariants } from "@/app/server/variants";
 import { findBySize } from "@/core/anatomy/find-by-size";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/vocabulary/families";
-import { countModels, findModelsAndParts, listModelsWithCounts } from "@/data/catalogue/models";
+import { countModels, findModelsAndParts, listModelsWithCounts } from "@/data/catalogue/model-list";
 import { listPartTypes } from "@/data/catalogue/part-types";
 import { columnMeanings } from "@/formats/parts-csv";
 import { Glyph } from "@/ui/glyphs/glyph";

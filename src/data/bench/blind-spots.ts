@@ -1,7 +1,8 @@
 import { editOperation, freeOperationId, startDraft } from "@/core/anatomy/draft";
 import { operationSchema } from "@/core/anatomy/types";
 import { gateFor } from "@/core/blind-spots/blind-spots";
-import { addModelVersion, getCurrentModelVersion } from "@/data/catalogue/models";
+import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { addModelVersion } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 
 /** Takes a check over into a model's playbook, as a gate of its next version. */

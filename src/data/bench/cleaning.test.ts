@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { doStep } from "@/data/bench/build-steps";
 import { findJob } from "@/data/jobs/jobs";
 import { listNeeds } from "@/data/parts/needs";
 import { setBin } from "@/data/parts/stock";
 import { getQuote } from "@/data/quote/quotes";
-import { doStep } from "./build";
 import {
   beginSoak,
   cancelSoak,

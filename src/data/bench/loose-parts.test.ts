@@ -1,10 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { answer, openWorkshop, refusal } from "#tests/workshop";
 import { families } from "@/core/families/families";
+import { doStep } from "@/data/bench/build-steps";
 import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { doStep, getBuild } from "./build";
+import { getBuild } from "./build";
 import {
   addUnknownModel,
   expectedOfJob,

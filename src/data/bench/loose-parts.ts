@@ -6,8 +6,9 @@ import { type LooseTake, type LooseWell, looseBack, looseTaken, seatsLeft } from
 import { seenValue } from "@/core/seen/seen";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { pieceInSeat } from "@/data/bench/fitting";
-import { addModel, addModelVersion, getModelVersion, type Model, markModelVersionUsed } from "@/data/catalogue/models";
+import { getModelVersion, type Model } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
+import { addModel, addModelVersion, markModelVersionUsed } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
+import { doStep, skipStep, undoStep } from "@/data/bench/build-steps";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { recordAllGood } from "@/data/diagnosis/observations";
@@ -9,7 +10,7 @@ import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/quote-parts";
 import { getBill } from "@/data/quote/quotes";
-import { answersThatHold, doStep, getBuild, skipStep, undoStep } from "./build";
+import { answersThatHold, getBuild } from "./build";
 import { fitFromStock } from "./fit-part";
 import { addUnknownModel, listLooseParts, makeSchematic, takeLoosePart } from "./loose-parts";
 import { expectedNext, listWells, noteWell, takePart } from "./tray";

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { answer, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { workLines } from "@/core/report/work-done";
+import { doStep, failGate, skipStep, undoStep } from "@/data/bench/build-steps";
 import { findReelBySerial } from "@/data/customers/reels";
 import { addFault } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
@@ -14,7 +15,7 @@ import { moveOf } from "@/data/schedule/rack";
 import { listOrders, placeOrder, sendWaitingOrders } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
 import { simulatedSupplierDesk } from "@/devices/supplier-desk";
-import { doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { getBuild } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, listWells, noteWell, putBack, takeAllAsCame, takePart } from "./tray";
 import { workOf } from "./work";

@@ -2,11 +2,13 @@ import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { editSeat, startDraft } from "@/core/anatomy/draft";
-import { getCurrentModelVersion, reviseModel } from "@/data/catalogue/models";
+import { doStep } from "@/data/bench/build-steps";
+import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { reviseModel } from "@/data/catalogue/write-model";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { listSeatWear } from "@/data/ledger/seat-wear";
-import { doStep, getBuild } from "./build";
+import { getBuild } from "./build";
 import { learn, learnAct, listLearnedMinutes, putMinutesIn } from "./playbook";
 import { expectedNext, noteWell, takePart } from "./tray";
 

@@ -2,7 +2,8 @@ import { editOperation, editSeat, freeOperationId, startDraft } from "@/core/ana
 import { type Anatomy, operationSchema, placeOperationId } from "@/core/anatomy/types";
 import { type TaughtBatch, taughtBatches } from "@/core/hands/taught-batches";
 import { type LearnedMinutes, learnedMinutes } from "@/core/teardown/learned-minutes";
-import { addModelVersion, getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
+import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
+import { addModelVersion } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
+import { doStep, failGate, skipStep, undoStep } from "@/data/bench/build-steps";
 import { type Context, Refusal } from "@/data/database/context";
 import { onBenchFor } from "@/data/hand-back/going-home";
 import { closeJob, markReady } from "@/data/hand-back/returns";
@@ -9,7 +10,7 @@ import { listNeeds } from "@/data/parts/needs";
 import { countBin } from "@/data/parts/stock";
 import { listOrders, placeOrder } from "@/data/stores/orders";
 import { receive } from "@/data/stores/receiving";
-import { doStep, failGate, getBuild, skipStep, undoStep } from "./build";
+import { getBuild } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, leaveOut, listWells, noteWell, putBack, takePart } from "./tray";
 

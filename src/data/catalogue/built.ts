@@ -3,10 +3,11 @@ import { changedBuild } from "@/core/families/changed-build";
 import { families, familyWith } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
+import { addModel, addModelVersion } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
-import { addModel, addModelVersion, findModel, getCurrentModelVersion, type Model } from "./models";
+import { findModel, getCurrentModelVersion, type Model } from "./models";
 import { addPartType, findPartType, isPartKnown } from "./part-types";
 
 const builtSchema = z.object({ prefix: z.string(), chosen: z.record(z.string(), z.string()) });

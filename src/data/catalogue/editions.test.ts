@@ -4,11 +4,12 @@ import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { getBuild } from "@/data/bench/build";
 import { chooseEdition } from "@/data/bench/choose-edition";
 import { expectedNext, takePart } from "@/data/bench/tray";
+import { addModelVersion } from "@/data/catalogue/write-model";
 import type { Db } from "@/data/database/database";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { editionOfReel, readSerial, saveSerialRules } from "./editions";
-import { addModelVersion, getModelVersion } from "./models";
+import { getModelVersion } from "./models";
 
 let shop: Workshop;
 let db: Db;

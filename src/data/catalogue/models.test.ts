@@ -4,9 +4,12 @@ import { openWorkshop, refusal } from "#tests/workshop";
 import { editPart, editSeat, startDraft } from "@/core/anatomy/draft";
 import { families } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
+import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
+import { listModelsWithCounts } from "@/data/catalogue/model-list";
+import { reviseModel } from "@/data/catalogue/write-model";
 import { listPlaces } from "./interchange";
 import { findModelPicture, markModelPicture, setModelPicture } from "./model-pictures";
-import { bringModelIn, getCurrentModelVersion, listModelsWithCounts, previewModelFile, reviseModel } from "./models";
+import { getCurrentModelVersion } from "./models";
 import { addPartType, findPartByNumber, findPartType, isPartKnown, listPartTypes } from "./part-types";
 
 const draft = startDraft(skerry30Anatomy);

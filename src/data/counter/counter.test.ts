@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
 import { defaultShopSettings } from "@/core/shop/settings";
 import { takePart } from "@/data/bench/tray";
-import { searchModels } from "@/data/catalogue/models";
+import { searchModels } from "@/data/catalogue/model-list";
 import { addCustomer, classSaid, glanceAtCustomers, retireCustomer, searchCustomers, setDiscountClass } from "@/data/customers/customers";
 import { declineJob } from "@/data/hand-back/decline";
 import { getReport } from "@/data/hand-back/report";

@@ -2,7 +2,7 @@ import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { findJob } from "@/data/jobs/jobs";
-import { paperOfCorrection } from "@/data/papers/papers";
+import { paperOfCorrection } from "@/data/papers/make-paper";
 
 export interface Correction {
   readonly id: number;

@@ -3,7 +3,8 @@ import { answer, intake, openWorkshop, refusal, reportDates, type Workshop } fro
 import { protocolFor } from "@/core/proving/protocol";
 import { jobKindIds } from "@/core/vocabulary/job-kinds";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
-import { doStep, getBuild } from "@/data/bench/build";
+import { getBuild } from "@/data/bench/build";
+import { doStep } from "@/data/bench/build-steps";
 import { fitFromStock } from "@/data/bench/fit-part";
 import { listOilPoints, markOilPoints } from "@/data/bench/oil-points";
 import { expectedNext, noteWell, takePart } from "@/data/bench/tray";

@@ -2,8 +2,10 @@ import { labourPrice } from "@/core/money/money";
 import type { PaperLine } from "@/core/papers/papers";
 import type { Context } from "@/data/database/context";
 import type { Job } from "@/data/jobs/jobs";
+import { makeInvoice } from "@/data/papers/make-paper";
+import { takePayment } from "@/data/papers/payments";
 import { billedParts, type getBill } from "@/data/quote/quotes";
-import { makeInvoice, type Payment, takePayment } from "./papers";
+import type { Payment } from "./papers";
 
 export interface BilledJob {
   readonly job: Job;

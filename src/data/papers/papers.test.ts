@@ -9,22 +9,14 @@ import { eraseCustomer } from "@/data/erasing/erase";
 import { correctJob } from "@/data/hand-back/corrections";
 import { closeJob, closeLot, markReady } from "@/data/hand-back/returns";
 import { listJobsOfLot } from "@/data/jobs/jobs";
+import { bookExport, listPapers, openByAge, taxByMonth } from "@/data/papers/book-of-papers";
 import { forgetInvoiceNames } from "@/data/papers/invoice-names";
+import { creditInvoice } from "@/data/papers/make-paper";
+import { takePayment } from "@/data/papers/payments";
 import { addJobLine } from "@/data/quote/quotes";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { paperPdf } from "@/formats/paper-pdf";
-import {
-  balanceOfPaper,
-  bookExport,
-  creditInvoice,
-  creditsOf,
-  findPaper,
-  invoiceOfJob,
-  listPapers,
-  openByAge,
-  takePayment,
-  taxByMonth,
-} from "./papers";
+import { balanceOfPaper, creditsOf, findPaper, invoiceOfJob } from "./papers";
 
 /** A job that goes home with so much to pay. */
 function handBack(shop: Workshop, paidBy: "cash" | "invoice", change: Parameters<Workshop["open"]>[0] = {}): number {

@@ -16,8 +16,8 @@ import {
   saveInterchangeSet,
   saveKit,
 } from "@/data/catalogue/interchange";
-import { addModel } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
+import { addModel } from "@/data/catalogue/write-model";
 import { findJob } from "@/data/jobs/jobs";
 import { listOverrides, machineOf } from "@/data/jobs/machine";
 import { listNeeds } from "@/data/parts/needs";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
-import { doStep, openAgain } from "@/data/bench/build";
+import { doStep, openAgain } from "@/data/bench/build-steps";
 import { askForPart, fitFromDonor, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { expectedNext, listWells, noteWell, takePart } from "@/data/bench/tray";
 import { findCustomer } from "@/data/customers/customers";

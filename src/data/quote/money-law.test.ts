@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
-import { doStep, getBuild } from "@/data/bench/build";
+import { getBuild } from "@/data/bench/build";
+import { doStep } from "@/data/bench/build-steps";
 import { fitFromDonor, fitFromElsewhere } from "@/data/bench/fit-part";
 import { expectedNext, takePart } from "@/data/bench/tray";
 import { settleFault } from "@/data/diagnosis/diagnosis";
@@ -9,7 +10,8 @@ import { declineJob } from "@/data/hand-back/decline";
 import { getReport } from "@/data/hand-back/report";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
-import { balanceOfPaper, findPaper, invoiceOfJob, takePayment } from "@/data/papers/papers";
+import { balanceOfPaper, findPaper, invoiceOfJob } from "@/data/papers/papers";
+import { takePayment } from "@/data/papers/payments";
 import { scrapReel } from "@/data/parts/donors";
 import { setForeseen } from "@/data/parts/quote-parts";
 import { addJobLine, getBill, getQuote, recordAnswer } from "./quotes";

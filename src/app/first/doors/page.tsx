@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { readPage } from "@/app/server/reading";
-import { hasModels } from "@/data/catalogue/models";
+import { hasModels } from "@/data/catalogue/model-list";
 import { dataDirectory } from "@/data/database/database";
 import { getShopSettings } from "@/data/shop/settings";
 import { Sheet } from "@/ui/sheets/sheet";

@@ -4,7 +4,7 @@ import { rangeOf } from "@/app/server/range";
 import { readPage } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
 import { ages, paperName } from "@/core/papers/papers";
-import { listPapers, openByAge, taxByMonth } from "@/data/papers/papers";
+import { listPapers, openByAge, taxByMonth } from "@/data/papers/book-of-papers";
 import { getShopSettings } from "@/data/shop/settings";
 import { Pager } from "@/ui/controls/pager";
 import { dateWords } from "@/ui/dates";

@@ -1,6 +1,6 @@
 import { readFile } from "@/app/server/reading";
 import { familyWords } from "@/core/vocabulary/families";
-import { searchModels } from "@/data/catalogue/models";
+import { searchModels } from "@/data/catalogue/model-list";
 
 /** Models of the library for a search field. */
 export const GET = readFile("library", (db, _: object, request) =>

@@ -1,7 +1,7 @@
 import { csvResponse } from "@/app/server/files";
 import { rangeOf } from "@/app/server/range";
 import { readFile } from "@/app/server/reading";
-import { bookExport } from "@/data/papers/papers";
+import { bookExport } from "@/data/papers/book-of-papers";
 import { papersCsv } from "@/formats/book-csv";
 
 /** Every paper of a time, for the book-keeper. */

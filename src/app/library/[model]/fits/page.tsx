@@ -2,7 +2,7 @@ import { loadModel, type ModelPageProps } from "@/app/server/model-page";
 import type { PartType } from "@/core/anatomy/types";
 import { kitFaults } from "@/core/interchange/kit";
 import { listFits, listInterchangeSets, listKits } from "@/data/catalogue/interchange";
-import { modelNames } from "@/data/catalogue/models";
+import { modelNames } from "@/data/catalogue/model-list";
 import { findPartType } from "@/data/catalogue/part-types";
 import { findStock } from "@/data/parts/stock";
 import { FitsSheet } from "@/ui/library/fits-sheet";

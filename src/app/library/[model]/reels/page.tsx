@@ -6,7 +6,7 @@ import { seenValue } from "@/core/seen/seen";
 import { extrasOfModel } from "@/data/bench/extra-pieces";
 import { builtOf } from "@/data/catalogue/built";
 import { listReelsOfModel } from "@/data/catalogue/editions";
-import { modelWorth } from "@/data/catalogue/models";
+import { modelWorth } from "@/data/catalogue/write-model";
 import { getShopSettings } from "@/data/shop/settings";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Pager } from "@/ui/controls/pager";

@@ -4,7 +4,7 @@ import { creditOf, type PaidHow, type PaperLine, paperName, splitGross } from "@
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
 import { getShopSettings } from "@/data/shop/settings";
-import { balanceOfPaper, creditsOf, getInvoice, invoiceOfJob } from "./papers";
+import { balanceOfPaper, creditsOf, getInvoice, invoiceOfJob, type PaperShop } from "./papers";
 import { writePayment } from "./payments";
 
 interface NewPaper {
@@ -17,16 +17,6 @@ interface NewPaper {
   readonly jobIds: readonly number[];
   /** Day of supply; today where it is not said. */
   readonly suppliedOn?: string;
-}
-
-/** What a paper says of who made it out. */
-export interface PaperShop {
-  readonly name: string;
-  readonly address: string;
-  readonly phone: string;
-  readonly taxNumber: string;
-  readonly bank: string;
-  readonly terms: string;
 }
 
 /** The shop's own day of an instant. */

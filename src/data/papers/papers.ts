@@ -1,7 +1,16 @@
 import { type Balance, balanceOf, type PaidHow, type PaperLine } from "@/core/papers/papers";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
-import type { PaperShop } from "./make-paper";
+
+/** What a paper says of who made it out. */
+export interface PaperShop {
+  readonly name: string;
+  readonly address: string;
+  readonly phone: string;
+  readonly taxNumber: string;
+  readonly bank: string;
+  readonly terms: string;
+}
 
 export interface Paper {
   readonly number: number;

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { actOf } from "@/app/acts/registry";
 import { acts } from "@/core/acts/acts";
 import { journalSayings } from "@/core/journal/journal-sentence";
+import { mayDo, type Permission, roles } from "@/core/sign-in/permissions";
 
 const below = (directory: string, ending: RegExp) =>
   readdirSync(directory, { recursive: true, encoding: "utf8" })
@@ -41,6 +42,46 @@ describe("an act", () => {
     const actions = below("src/app", /\.ts$/).filter((file) => readFileSync(file, "utf8").startsWith('"use server"'));
     expect(actions.sort()).toEqual(["src/app/shop/backup-actions.ts", "src/app/shop/unusable-actions.ts", "src/app/sign-in/actions.ts"]);
     expect(existsSync("src/app/api/press/route.ts")).toBe(true);
+  });
+
+  // What a station's acts change is what its hands may: the counter opens no reel, and the shop's rules are its owner's.
+  const mayBe: Readonly<Record<string, readonly Permission[]>> = {
+    counter: ["counter"],
+    lot: ["counter"],
+    test: ["bench"],
+    find: ["bench"],
+    strip: ["bench"],
+    clean: ["bench"],
+    parts: ["bench"],
+    build: ["bench"],
+    bench: ["bench"],
+    gauges: ["bench"],
+    quote: ["counter", "bench"],
+    return: ["counter", "bench"],
+    rack: ["counter", "shop"],
+    stores: ["stores"],
+    library: ["bench", "stores"],
+    ledger: ["counter", "bench", "shop"],
+    shop: ["counter", "shop"],
+  };
+  it("asks for the permission of its station", () => {
+    const stations = readdirSync("src/core/acts", { withFileTypes: true }).filter((entry) => entry.isDirectory() && entry.name !== "act");
+    expect(stations.map(({ name }) => name).sort()).toEqual(Object.keys(mayBe).sort());
+    for (const { name: station } of stations)
+      for (const file of below(`src/core/acts/${station}`, /^[^/]+\.ts$/)) {
+        const permission = /defineAct\(/.test(readFileSync(file, "utf8"))
+          ? actOf(file.split("/").at(-1)!.replace(".ts", ""))!.act.permission
+          : null;
+        if (permission) expect(mayBe[station], file).toContain(permission);
+      }
+  });
+
+  it("may be done by whom the shop trusts with it: a table, role by role", () => {
+    const who = (permission: Permission) => roles.filter((role) => mayDo({ role }, permission));
+    expect(who("bench")).toEqual(["owner", "bench"]);
+    expect(who("shop")).toEqual(["owner"]);
+    expect(who("counter")).toEqual(["owner", "bench", "counter"]);
+    expect(who("stores")).toEqual(["owner", "bench", "counter"]);
   });
 
   it("is unknown by any other name", () => expect([actOf("take"), actOf(""), actOf("constructor")]).toEqual([null, null, null]));

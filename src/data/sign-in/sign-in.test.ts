@@ -7,7 +7,7 @@ import { countFailure } from "@/data/sign-in/failed-tries";
 import { acceptInvitation, invite, invitedPerson } from "@/data/sign-in/invitations";
 import { rememberDevice } from "@/data/sign-in/known-devices";
 import { secretsOf, setSecret, WrongSecret } from "@/data/sign-in/secrets";
-import { endSession, type From, findSession, listSessions, touchSession } from "@/data/sign-in/sessions";
+import { endEverySession, endSession, type From, findSession, listSessions, touchSession } from "@/data/sign-in/sessions";
 import { choosePersonHere, signIn, wakeSession } from "./sign-in";
 
 const passphrase = "heron ladle seven quarry";
@@ -160,5 +160,100 @@ describe("a PIN on this computer", () => {
     }
     expect(tries).toBeGreaterThan(50);
     expect(tries).toBeLessThan(120);
+  });
+});
+
+describe("somebody who does not work here any more", () => {
+  it("comes in by no door: passphrase, PIN, a code drawn before, a session that is open", () => {
+    const { db, ctx, tobin, tried } = shop();
+    const open = signIn(db, { name: "Tobin", passphrase }, network, at(0)).token;
+    const device = rememberDevice(db, tobin, at(0));
+    const code = invite(ctx, tobin).token;
+    retirePerson(ctx, tobin, true);
+    const words = tried(() => signIn(db, { name: "Nobody", passphrase }, { ...network, address: "z" }, at(1)), at(1));
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, network, at(1), device), at(1))).toBe(words);
+    expect(tried(() => choosePersonHere(db, { personId: tobin, pin: "7294" }, here, at(1)), at(1))).toMatch(/does not work here/);
+    expect(invitedPerson(db, code, at(1))).toBeNull();
+    expect(tried(() => acceptInvitation(db, code, network, at(1)), at(1))).toMatch(/was used/);
+    expect(findSession(db, open, at(1))!.state).toBe("over");
+    expect(tried(() => wakeSession(db, open, "7294", at(1)), at(1))).toMatch(/is over/);
+    expect(refusal(() => invite(ctx, tobin)).code).toBe("no-person");
+    expect(refusal(() => setSecret(ctx, tobin, "pin", { now: "8305", before: "" })).code).toBe("no-person");
+    // Back again, they come in as before.
+    retirePerson(ctx, tobin, false);
+    expect(tried(() => signIn(db, { name: "Tobin", passphrase }, { ...network, address: "y" }, at(2)), at(2))).toBe("in");
+  });
+});
+
+describe("a session from elsewhere", () => {
+  it("is told apart from one at the bench, and lasts only on the network as it was begun there", () => {
+    const { db, tobin } = shop();
+    const far = signIn(db, { name: "Tobin", passphrase }, network, at(0)).token;
+    const near = choosePersonHere(db, { personId: tobin, pin: "7294" }, here, at(0));
+    expect([far, near].map((token) => findSession(db, token, at(1))!.session.over)).toEqual(["network", "loopback"]);
+    // Half an hour without a press: only the one from elsewhere rests.
+    expect([far, near].map((token) => findSession(db, token, at(31))!.state)).toEqual(["rests", "works"]);
+  });
+
+  it("ends with its passphrase, but for the one that changed it; a person's devices are forgotten with it", () => {
+    const { db, ctx, tobin, ctxOf, tried } = shop();
+    const device = rememberDevice(db, tobin, at(0));
+    const [mine, elsewhere] = [1, 2].map(() => signIn(db, { name: "Tobin", passphrase }, network, at(0)).token) as [string, string];
+    const own = findSession(db, mine, at(1))!.session;
+    setSecret({ ...ctxOf(tobin), session: { id: own.id, over: "network" } }, tobin, "passphrase", {
+      now: "copper kettle walks north",
+      before: passphrase,
+    });
+    expect([mine, elsewhere].map((token) => findSession(db, token, at(1))!.state)).toEqual(["works", "over"]);
+    // A known device is counted for itself; forgotten, it waits like anybody of that name and address.
+    for (let i = 0; i < freeTries; i++) tried(() => signIn(db, { name: "Tobin", passphrase: "wrong wrong wrong" }, network, at(2)), at(2));
+    const again = tried(() => signIn(db, { name: "Tobin", passphrase: "copper kettle walks north" }, network, at(2), device), at(2));
+    expect(again).toMatch(/Too many tries/);
+    // Their own from the network may not be taken away: nobody could come back.
+    const session = { id: own.id, over: "network" as const };
+    const taken = { now: "", before: "copper kettle walks north" };
+    expect(refusal(() => setSecret({ ...ctxOf(tobin), session }, tobin, "passphrase", taken)).code).toBe("needed");
+    expect(refusal(() => invite({ ...ctxOf(tobin), session }, ctx.person.id)).code).toBe("not-yours");
+  });
+
+  it("is seen at most once a minute, and never woken by a press once it was ended", () => {
+    const { db, ctx, tobin } = shop();
+    const { token } = signIn(db, { name: "Tobin", passphrase }, network, at(0));
+    const seen = () => db.prepare("SELECT seen_at FROM session ORDER BY id DESC LIMIT 1").pluck().get();
+    const { session } = findSession(db, token, at(0))!;
+    touchSession(db, session, at(0.9));
+    expect(seen()).toBe(at(0));
+    touchSession(db, session, at(1));
+    expect(seen()).toBe(at(1));
+    endSession(ctx, session.id);
+    touchSession(db, session, at(5));
+    expect(seen()).toBe(at(1));
+    expect(listSessions(db, at(5), tobin)).toEqual([]);
+  });
+});
+
+describe("a code at Shop", () => {
+  it("holds to its last minute and not a moment longer, and a new one ends the one before", () => {
+    const { db, ctx, tobin } = shop();
+    const start = Date.parse(ctx.now);
+    const secondsOn = (seconds: number) => new Date(start + seconds * 1000).toISOString();
+    const first = invite(ctx, tobin);
+    expect(first.until).toBe(secondsOn(600));
+    expect(invitedPerson(db, first.token, secondsOn(600))?.id).toBe(tobin);
+    expect(invitedPerson(db, first.token, secondsOn(601))).toBeNull();
+    const second = invite(ctx, tobin);
+    expect(invitedPerson(db, first.token, secondsOn(1))).toBeNull();
+    expect(invitedPerson(db, second.token, secondsOn(1))?.id).toBe(tobin);
+  });
+});
+
+describe("after a copy was put back", () => {
+  it("nobody is in, and no code holds", () => {
+    const { db, ctx, tobin } = shop();
+    const { token } = signIn(db, { name: "Tobin", passphrase }, network, at(0));
+    const code = invite(ctx, tobin).token;
+    endEverySession(db, at(1));
+    expect(findSession(db, token, at(1))!.state).toBe("over");
+    expect(invitedPerson(db, code, ctx.now)).toBeNull();
   });
 });

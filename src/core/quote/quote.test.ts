@@ -1,0 +1,162 @@
+import { describe, expect, it } from "vitest";
+import type { Fault, Remedy } from "@/core/diagnosis/fault";
+import type { Cover } from "./comeback";
+import { billOf, optionsOf, piecesAsAgreed, type QuoteFacts, quoteOf, sumToPutRight, withoutConsent } from "./quote";
+
+const rough = { id: "rough-bearing", needs: undefined, remedy: { partRoles: ["spool-bearing"] } } as unknown as Fault;
+const bent = { id: "bent-shaft", needs: "main-shaft", remedy: { partRoles: [] } } as unknown as Fault;
+const remedies: Readonly<Record<string, Remedy>> = {
+  "rough-bearing": { words: "Renew the bearing", minutes: 20 } as Remedy,
+  "bent-shaft": { words: "Straighten the shaft", minutes: 45 } as Remedy,
+};
+
+/** A repair with one fault and one new piece: 60.00 an hour, tax 20 %, nothing on a price list. */
+const facts = (change: Partial<QuoteFacts> = {}, job: Partial<QuoteFacts["job"]> = {}): QuoteFacts => ({
+  job: {
+    kind: "repair",
+    depth: "complaint",
+    station: "test",
+    intake: { complaints: [] },
+    rates: { ratePerHourMinor: 6000, tax: 2000 },
+    limitMinor: null,
+    declinedReason: null,
+    ...job,
+  } as QuoteFacts["job"],
+  faultIds: ["rough-bearing"],
+  parts: [
+    {
+      positionId: "head-bearing",
+      partTypeId: "b-684",
+      words: "B-684",
+      priceMinor: 850,
+      source: null,
+      assemblyId: "head",
+      seat: "Head bearing",
+      foreseenBy: "rough-bearing",
+    },
+  ],
+  answers: [],
+  lines: [],
+  opening: { assemblies: 4, shut: 0, asked: 1, opened: null },
+  cover: null,
+  faultOf: (id) => [rough, bent].find((fault) => fault.id === id) ?? null,
+  remedyOf: (fault) => remedies[fault.id]!,
+  billing: false,
+  ...change,
+});
+const wordsOf = (lines: readonly { readonly words: string }[]) => lines.map(({ words }) => words);
+
+describe("a quote", () => {
+  it("is what the job came for, the work on each fault, the pieces and the shop's lines; worked by hand", () => {
+    const quote = quoteOf(facts({ lines: [{ id: 4, words: "Postage", priceMinor: 600 }] }));
+    const service = quote.labour.filter(({ faultId }) => !faultId).reduce((sum, { minutes }) => sum + minutes, 0);
+    expect(wordsOf(quote.labour)).toContain("Renew the bearing");
+    // 20 minutes of 60.00 an hour are 20.00, the service as many units as minutes; the piece 8.50, postage 6.00; a fifth of all that is tax.
+    const net = (20 + service) * 100 + 850 + 600;
+    expect(quote.sum).toMatchObject({ partsMinor: 850, extrasMinor: 600, netMinor: net, taxMinor: net / 5, totalMinor: (net * 6) / 5 });
+    expect(quote.faults).toBe(1);
+  });
+
+  it("of a reel that goes back unrepaired is nothing, and nobody has to say yes to it", () => {
+    const quote = quoteOf(facts({ lines: [{ id: 4, words: "Postage", priceMinor: 600 }] }, { declinedReason: "too dear" }));
+    expect(quote).toMatchObject({ labour: [], parts: [], extras: [], consent: "within-limit", sum: { totalMinor: 0 } });
+  });
+
+  it("of a check before a purchase charges the check, whatever it found; what would put it right is a sum of its own", () => {
+    const check = quoteOf(facts({}, { kind: "purchase-check" }));
+    expect(check.parts).toEqual([]);
+    expect(check.labour.some(({ faultId }) => faultId)).toBe(false);
+    const repair = quoteOf(facts());
+    const right = sumToPutRight(repair, { ratePerHourMinor: 6000, tax: 2000 });
+    // Twenty minutes and the piece, with tax: 28.50 and a fifth.
+    expect(right).toMatchObject({ minutes: 20, netMinor: 2850, totalMinor: 3420 });
+  });
+
+  it("says where a piece comes from, and asks for the call its owner wished for by the part or by its seat", () => {
+    const donor = quoteOf(
+      facts({ parts: [{ ...facts().parts[0]!, source: "donor" }] }, { intake: { complaints: [], callFor: "head bearing" } }),
+    );
+    expect(wordsOf(donor.parts)).toEqual(["B-684, used, from a donor"]);
+    expect(donor.callFor).toEqual(["B-684"]);
+    expect(quoteOf(facts({}, { intake: { complaints: [], callFor: "the handle" } })).callFor).toEqual([]);
+  });
+
+  it("of our own work come back costs nothing where it is ours, all else as ever, and is not priced before it is known who pays", () => {
+    const cover = (change: Partial<Cover>): Cover => ({
+      pays: "us",
+      found: new Set(["rough-bearing"]),
+      touched: new Set(),
+      renewed: new Set(),
+      said: new Map(),
+      ...change,
+    });
+    const both = (pays: Cover) =>
+      quoteOf(
+        facts(
+          { faultIds: ["rough-bearing", "bent-shaft"], cover: pays },
+          { kind: "comeback", intake: { complaints: [], pays: pays.pays } },
+        ),
+      );
+    const ours = both(cover({}));
+    expect(ours.labour.find(({ faultId }) => faultId === "rough-bearing")).toMatchObject({ minutes: 0, ours: true });
+    expect(ours.labour.find(({ faultId }) => faultId === "bent-shaft")).toMatchObject({ minutes: 45 });
+    expect(ours.parts[0]).toMatchObject({ priceMinor: 0, ours: true });
+    expect(both(cover({ pays: "customer" })).parts[0]).toMatchObject({ priceMinor: 850 });
+    expect(
+      both(cover({ pays: "open" }))
+        .labour.filter(({ faultId }) => faultId)
+        .map(({ minutes }) => minutes),
+    ).toEqual([0, 0]);
+    // A person's word on a line decides against what was found the last time.
+    expect(both(cover({ said: new Map([["fault rough-bearing", false]]) })).parts[0]).toMatchObject({ priceMinor: 850 });
+  });
+});
+
+describe("the bill", () => {
+  it("charges the pieces that went in at what was agreed for their seat, a later one at its own price, and none that did not", () => {
+    const quote = quoteOf(facts());
+    const fitted = [
+      { positionId: "head-bearing", partTypeId: "b-684", name: "Bearing", priceMinor: 1200 },
+      { positionId: "foot", partTypeId: "f-1", name: "Foot", priceMinor: 300 },
+    ];
+    expect(piecesAsAgreed(quote, fitted).map(({ priceMinor }) => priceMinor)).toEqual([850, 300]);
+    const rates = { ratePerHourMinor: 6000, tax: 2000 };
+    expect(billOf(quote, rates, piecesAsAgreed(quote, fitted), null).sum.partsMinor).toBe(1150);
+    expect(billOf(quote, rates, [], null).sum).toMatchObject({ partsMinor: 0, minutes: quote.sum.minutes });
+    // By the clock where that is less; never more than was quoted.
+    expect(billOf(quote, rates, [], 5).sum.labourMinor).toBe(500);
+    expect(billOf(quote, rates, [], 5000).sum.labourMinor).toBe(quote.sum.labourMinor);
+  });
+});
+
+describe("what could be done with a reel", () => {
+  it("is nothing, the quote, and the quote with what is better on top, where there is anything better", () => {
+    const quote = quoteOf(facts());
+    const rates = { ratePerHourMinor: 6000, tax: 2000 };
+    expect(optionsOf(quote, rates, []).map(({ totalMinor }) => totalMinor)).toEqual([0, quote.sum.totalMinor]);
+    const better = optionsOf(quote, rates, [
+      { partTypeId: "c", priceMinor: 1000 },
+      { partTypeId: "d", priceMinor: 500 },
+    ]);
+    // Fifteen more, and a fifth of it tax.
+    expect(better.map(({ totalMinor }) => totalMinor - quote.sum.totalMinor)).toEqual([-quote.sum.totalMinor, 0, 1800]);
+  });
+});
+
+describe("what is said where nobody said yes", () => {
+  const { sum } = quoteOf(facts());
+  it.each([
+    ["within-limit", null],
+    ["agreed", null],
+    ["ask", "ask-first"],
+    ["call", "call-first"],
+    ["refused", "refused"],
+  ] as const)("%s", (consent, code) => expect(withoutConsent({ consent, sum, callFor: ["B-684"] }, "EUR")?.code ?? null).toBe(code));
+
+  it("names the parts of the call with the sum as well, and the sum that is asked for", () => {
+    const { words } = withoutConsent({ consent: "ask", sum: { ...sum, totalMinor: 12_345 }, callFor: ["B-684"] }, "EUR")!;
+    expect(words).toContain("123.45 EUR");
+    expect(words).toContain("B-684");
+    expect(withoutConsent({ consent: "ask", sum, callFor: [] }, "EUR")!.words).not.toContain("call");
+  });
+});

@@ -150,3 +150,13 @@ export async function mutateRoom(room: string, count: number, seed: number): Pro
   await vitest.close();
   return { found: mistakes.length - alive.length, of: mistakes.length, alive };
 }
+
+const [room, count = "150", seed = "1"] = process.argv.slice(2);
+if (room) {
+  const started = Date.now();
+  const { found, of } = await mutateRoom(room, Number(count), Number(seed));
+  console.log(
+    `${room}: ${((100 * found) / of).toFixed(1)} % of ${of} mistakes found, seed ${seed} (${Math.round((Date.now() - started) / 1000)} s)`,
+  );
+  process.exit(0);
+}

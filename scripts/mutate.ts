@@ -1,4 +1,7 @@
-/** `npm run mutate -- spin drag/fit-drag.ts` plants mistakes in folders of src/core and counts how many the tests find, a score for each folder. */
+/**
+ * `npm run mutate -- spin drag/fit-drag.ts` plants every mistake in folders of src/core and counts how many the folder's own tests find.
+ * `npm run mutate -- data/quote` plants 150 in a room of src/data, drawn by a seed (--count=, --seed=). Without a name: core where it computes.
+ */
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -21,11 +24,16 @@ const computing = [
 ];
 
 const named = process.argv.slice(2).filter((word) => !word.startsWith("--"));
-const folders = named.length ? named : computing;
-const unknown = folders.filter((folder) => !existsSync(join("src/core", folder)));
+const rooms = named.filter((word) => word.startsWith("data/"));
+const folders = named.length ? named.filter((word) => !word.startsWith("data/")) : computing;
+const flag = (name: string, usual: number) => Number(process.argv.find((word) => word.startsWith(`--${name}=`))?.split("=")[1] ?? usual);
+const unknown = [
+  ...folders.filter((folder) => !existsSync(join("src/core", folder))).map((folder) => `src/core/${folder}`),
+  ...rooms.filter((room) => !existsSync(join("src", room))).map((room) => `src/${room}`),
+];
 const isFile = (named: string) => named.endsWith(".ts");
 if (unknown.length) {
-  console.error(`There is no src/core/${unknown.join(", src/core/")}.`);
+  console.error(`There is no ${unknown.join(", ")}.`);
   process.exit(1);
 }
 
@@ -82,4 +90,14 @@ for (const folder of folders) {
   );
   console.log(rows.at(-1));
 }
-console.log(`\n${rows.join("\n")}\nReports: ${out}`);
+for (const room of rooms) {
+  const ran = spawnSync("npx", ["tsx", "scripts/mutate-data.mts", room, String(flag("count", 150)), String(flag("seed", 1))], {
+    stdio: ["ignore", "pipe", "inherit"],
+    encoding: "utf8",
+  });
+  if (ran.status !== 0) process.exit(1);
+  const lines = ran.stdout.trimEnd().split("\n");
+  console.log(lines.join("\n"));
+  rows.push(lines.at(-1)!);
+}
+console.log(`\n${rows.join("\n")}${folders.length ? `\nReports: ${out}` : ""}`);

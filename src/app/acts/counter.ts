@@ -78,7 +78,7 @@ export const counterRuns: RunsOf<typeof counterActs> = {
       declineJob(ctx, job.id, form.complaint);
       // It never left the customer's hand.
       closeJob(ctx, job.id, "not accepted");
-    } else keepSaid(ctx, today(), [job.id]);
+    } else keepSaid(ctx, today(), [job.id], form.shown?.on === today() ? form.shown : null);
     return { job: { id: job.id, tag: job.tag }, reelId: job.reelId, declined, twin: perhapsTwice(ctx.db, job.id)?.tag ?? null };
   },
 

@@ -1,10 +1,22 @@
 import { minutesPerDay } from "@/core/day/day";
-import { dayFor, foretellOne } from "./bench-simulation";
+import { dayFor, type Foretold, foretellOne } from "./bench-simulation";
 import { learn, middleStay, type PastJob, workedWeek } from "./past";
 import { benchJob, stageAt } from "./standing";
 
 /** Chances for which a day is kept when it is said, so that later it can be told which of them would have held 8 in 10. */
 export const keptChances: readonly number[] = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.94, 0.97];
+
+/** Days further off than a promise looks are said as so many. */
+export const farthestDay = 400;
+
+/** What a forecast says of a job: a day for each of the kept chances, and the one that is named for the chance asked of the simulation. */
+export interface SaidOfJob extends Said {
+  readonly named: number;
+}
+export const saidOf = (told: Foretold, ask: number): SaidOfJob => {
+  const by = (chance: number) => Math.max(0, Math.min(farthestDay, dayFor(told, chance)));
+  return { days: keptChances.map(by), named: by(ask) };
+};
 
 /** What was said of a job when it came: how many days ahead it is done, for each of the kept chances. */
 export interface Said {

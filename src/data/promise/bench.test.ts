@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop } from "#tests/workshop";
+import { keptChances } from "@/core/promise/backtest";
 import { chanceBy, dayFor, foretellOne } from "@/core/promise/bench-simulation";
 import { effectsOf, slipsAmong } from "@/core/promise/what-if";
 import { defaultShopSettings } from "@/core/shop/settings";
@@ -99,5 +100,15 @@ describe("the day to promise", () => {
     expect(days).toEqual([...days].sort((a, b) => a - b));
     expect(days).toContain(rows[0]!.named);
     expect(rows[0]!.afterwards).toBe(0);
+  });
+
+  it("is what the page showed, to the day, and nothing reckoned a second time", () => {
+    const { db, ctx, open } = openWorkshop();
+    const id = open({ promisedOn: "2026-03-09" });
+    // What a page may have shown is unlike anything this bench says.
+    const days = keptChances.map((_, i) => 31 + i);
+    keepSaid(ctx, today, [id], { days, named: 38 });
+    const row = db.prepare("SELECT days, named FROM promise_said WHERE job_id = ?").get(id) as { days: string; named: number };
+    expect(row).toEqual({ days: JSON.stringify(days), named: 38 });
   });
 });

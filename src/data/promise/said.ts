@@ -1,5 +1,5 @@
 import { dayOfNumber, minutesPerDay } from "@/core/day/day";
-import { backtest, type Judged, type Said } from "@/core/promise/backtest";
+import { backtest, farthestDay, type Judged, type Said } from "@/core/promise/backtest";
 import type { PastJob } from "@/core/promise/past";
 import type { Db } from "@/data/database/database";
 import { shopPast } from "./past";
@@ -13,9 +13,7 @@ interface Row {
   afterwards: number;
 }
 
-/** Days further off than a promise looks are kept as so many. */
-const farthest = 400;
-const kept = (day: number) => Math.max(0, Math.min(farthest, day));
+const kept = (day: number) => Math.max(0, Math.min(farthestDay, day));
 
 /** Keeps what was said of a job, once. @param said.days ahead, for each of the kept chances. */
 export function writeSaid(

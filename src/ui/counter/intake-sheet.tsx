@@ -335,6 +335,7 @@ export function IntakeSheet({ currency, today, promise, opening }: Props) {
               depth={watch("depth")}
               chosen={watch("promisedOn")}
               take={(day) => setValue("promisedOn", day)}
+              shown={(said) => setValue("shown", said && { ...said, days: [...said.days] })}
             />
             <details>
               <summary className="act-link min-h-10">What the reel is taken for: maker, year, origin</summary>

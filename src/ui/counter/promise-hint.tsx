@@ -1,6 +1,7 @@
 "use client";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { daysBetween } from "@/core/day/day";
+import { type SaidOfJob, saidOf } from "@/core/promise/backtest";
 import { chanceBy, dayFor, type Foretold } from "@/core/promise/bench-simulation";
 import { type BenchToAsk, chanceWords, of100 } from "@/ui/promise/bench-to-ask";
 import type { BenchQuestion } from "@/ui/promise/bench-worker";
@@ -33,26 +34,33 @@ export function PromiseHint({
   depth,
   chosen,
   take,
+  shown,
 }: {
   model: string;
   kind: string;
   depth: string;
   chosen: string;
   take: (day: string) => void;
+  /** Told what stands here, so that it is what is kept; null while nothing does. */
+  shown: (said: ({ readonly on: string } & SaidOfJob) | null) => void;
 }) {
   const [rushed, setRushed] = useState(false);
   const asked = useBenchToAsk(model ? `?${new URLSearchParams({ model, kind, depth })}` : null);
   const reply = useBenchReply(useMemo(() => (asked ? questionOf(asked) : null), [asked]));
   const rush = useBenchReply(useMemo(() => (asked && rushed ? rushOf(asked) : null), [asked, rushed]));
   const tags = useMemo(() => new Map(asked?.hanging.map(({ key, tag }) => [key, tag])), [asked]);
-  if (!asked || reply?.kind !== "told") return null;
-  const told = reply.told[0]!;
+  const told = reply?.kind === "told" ? reply.told[0]! : null;
+  const runs = reply?.runs;
+  const tell = useRef(shown);
+  tell.current = shown;
+  useEffect(() => tell.current(asked && told ? { on: asked.today, ...saidOf(told, asked.ask) } : null), [asked, told]);
+  if (!asked || !told) return null;
   const by = asked.days[dayFor(told, asked.ask)];
   const ahead = chosen ? daysBetween(asked.today, chosen) : -1;
   const chance = ahead >= 0 ? of100(chanceBy(told, ahead)) : null;
   const rushBy = rush?.kind === "effects" && rush.rush ? asked.days[dayFor(rush.rush, asked.ask)] : undefined;
   return (
-    <div className="mt-1 flex flex-col gap-1">
+    <div className="mt-1 flex flex-col gap-1" data-runs={runs}>
       <p>
         {by ? (
           <>

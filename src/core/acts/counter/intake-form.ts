@@ -2,6 +2,7 @@ import { z } from "zod";
 import { claimIds } from "@/core/diagnosis/purchase-check";
 import { zoneIds } from "@/core/intake/outlines";
 import { parseMinor } from "@/core/money/money";
+import { farthestDay, keptChances } from "@/core/promise/backtest";
 import { discountClasses } from "@/core/quote/discounts";
 import { readMeasure } from "@/core/units/read-measure";
 import { broughtWith, complaints, conditionMarks, dragWishes, handleHoles, hands, lives } from "@/core/vocabulary/counter-lists";
@@ -90,6 +91,15 @@ export const intakeFormSchema = z
       ),
     wantedOn: z.union([z.literal(""), day]),
     promisedOn: day,
+    /** What the page showed of the bench as it was sent: the day named, and those of the other chances. Null where it showed nothing yet. */
+    shown: z
+      .object({
+        on: day,
+        named: z.number().int().min(0).max(farthestDay),
+        days: z.array(z.number().int().min(0).max(farthestDay)).length(keptChances.length),
+      })
+      .nullable()
+      .default(null),
   })
   .superRefine((form, context) => {
     if (!form.customerId && !form.name)
@@ -170,4 +180,5 @@ export const emptyForm = (promise: string): IntakeForm => ({
   limit: "",
   wantedOn: "",
   promisedOn: promise,
+  shown: null,
 });

@@ -104,7 +104,7 @@ export const journalSayings = {
   "fault-outcome": (d, { fault }) =>
     d.outcome === null
       ? `took on “${fault(d.fault)}” again`
-      : `“${fault(d.fault)}”: ${(faultOutcomes as Readonly<Record<string, { said: string }>>)[String(d.outcome)]?.said ?? "not done here"}`,
+      : `said of “${fault(d.fault)}”: ${(faultOutcomes as Readonly<Record<string, { said: string }>>)[String(d.outcome)]?.said ?? "not done here"}`,
   "fault-withdrawn": (d, { fault }) => `removed the fault “${fault(d.fault)}”`,
   "fault-settled": (d, { fault }) =>
     d.proved === null ? `reopened the question of “${fault(d.fault)}”` : `${d.proved ? "proved" : "ruled out"} “${fault(d.fault)}”`,

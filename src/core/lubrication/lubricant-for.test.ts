@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import { type PartType, positionSchema } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
-import { reelProducts } from "@/core/lubrication/products";
+import { readProductClass, reelProducts } from "@/core/lubrication/products";
 import { benchWays, usualWays, type WayId, type Ways, wayIds, wayInForce, waysSchema } from "@/core/ways/ways";
 import { lubricantFor, lubricantUse, wayFor } from "./lubricant-for";
 
@@ -165,4 +165,91 @@ describe("what a build uses", () => {
     for (const { anatomy } of Object.values(families))
       for (const { id, lubricant } of anatomy.positions) if (lubricant) expect(reelProducts, id).toContain(lubricant.product);
   });
+});
+
+describe("what is said beside the product", () => {
+  const model = (product: string) => ({ ...bare, lubricant: { product, amount: "as drawn", why: "the model's" } });
+  const sealed: PartType = {
+    ...typeOf("head-bearing"),
+    shape: { ...typeOf("head-bearing").shape, closure: "sealed" } as PartType["shape"],
+  };
+
+  it("is the weave's film on woven carbon alone; any other lining gets a thin film, wiped off (common practice)", () => {
+    const lining = typeOf("friction-mid");
+    const greased = (material: string) => lubricantFor(bare, { ...lining, material }, shop({ drag: "greased" }))!.amount;
+    expect(greased("carbon")).toMatch(/weave/);
+    expect(greased("PTFE")).toBe("a thin film, wiped off");
+    expect(lubricantFor(bare, { ...lining, material: "carbon" }, shop({ drag: "dry" }))!.amount).toBe("clean and dry");
+    expect(lubricantFor(bare, { ...lining, material: "leather" }, shop({ leather: "greased" }))!.amount).toMatch(/worked in/);
+  });
+
+  it("is the model's own amount where shop and model agree in kind, the shop's for linings, and a wish over both", () => {
+    const seatBearing = families.spinning.parts.find(({ role }) => role === "gear-bearing")!;
+    const oiled = shop({ bearingSeats: "oiled" });
+    expect(lubricantFor(model("light oil"), seatBearing, oiled)).toMatchObject({
+      product: "light oil",
+      amount: "as drawn",
+      ruledBy: "model",
+    });
+    expect(lubricantFor(model("reel grease"), seatBearing, oiled)).toMatchObject({
+      product: "medium oil",
+      ruledBy: "shop",
+      overruled: "reel grease, as the model says",
+    });
+    expect(lubricantFor(model("light oil"), seatBearing, { ...oiled, customer: { bearingSeats: "oiled" } })).toMatchObject({
+      product: "medium oil",
+      ruledBy: "customer",
+      overruled: "",
+    });
+    expect(lubricantFor(model("drag grease"), typeOf("friction-mid"), shop({ drag: "greased" }))).toMatchObject({ ruledBy: "shop" });
+    expect(
+      lubricantFor(model("reel grease"), { ...typeOf("friction-mid"), material: "leather" }, shop({ leather: "greased" })),
+    ).toMatchObject({
+      ruledBy: "shop",
+    });
+    // What no reel should have is never the model's say, whatever kind it is of.
+    expect(lubricantFor(model("car grease"), seatBearing, shop({ bearingSeats: "packed" }))).toMatchObject({ ruledBy: "shop" });
+  });
+
+  it("is why nothing goes into a sealed bearing where somebody wished or wrote it, and nothing where nobody did", () => {
+    const quiet = shop({ spoolBearings: "dry" });
+    expect(lubricantFor(bare, sealed, quiet)!.overruled).toBe("");
+    expect(lubricantFor(model("light oil"), sealed, quiet)!.overruled).toMatch(/^light oil: /);
+    expect(lubricantFor(model("nothing"), sealed, quiet)!.overruled).toBe("");
+    expect(lubricantFor(model("nothing"), sealed, { ...quiet, customer: { spoolBearings: "drop" } })!.overruled).toMatch(/^light oil: /);
+    expect(lubricantFor(bare, sealed, shop({ sealedBearings: "oil" }))!.overruled).toMatch(/picking its seals out/);
+  });
+
+  it("is what stands in for a product of another trade, by its kind", () => {
+    const plain = { ...typeOf("head-bearing"), role: "plain", shape: { kind: "washer" } } as unknown as PartType;
+    const instead = (product: string) => lubricantFor(model(product), plain, shop())!;
+    expect(instead("car grease")).toMatchObject({
+      product: "reel grease",
+      ruledBy: "safety",
+      overruled: "car grease: only products made for reels",
+    });
+    expect(instead("sewing machine oil")).toMatchObject({ product: "light oil", ruledBy: "safety" });
+    expect(instead("reel grease")).toMatchObject({ product: "reel grease", ruledBy: "model", overruled: "", amount: "as drawn" });
+    expect(lubricantFor(bare, plain, shop())).toBeNull();
+  });
+
+  it("is counted in drops, one where nobody says how many", () => {
+    const one = { product: "light oil", amount: "", why: "", ruledBy: "model", overruled: "" } as const;
+    expect(lubricantUse([one, { ...one, drops: 3 }, { ...one, product: "nothing" }])).toEqual([
+      { product: "light oil", drops: 4, dabs: 0 },
+    ]);
+  });
+});
+
+describe("what kind of thing a product is", () => {
+  it.each([
+    ["nothing inside", "nothing"],
+    ["Nothing", "nothing"],
+    ["petroleum jelly", "grease"],
+    ["mutton fat", "grease"],
+    ["Car Grease", "grease"],
+    ["sewing machine oil", "oil"],
+    ["ferrofluid", "fluid"],
+    ["oil, nothing else", "oil"],
+  ] as const)("%s: %s", (words, kind) => expect(readProductClass(words)).toBe(kind));
 });

@@ -16,6 +16,10 @@ describe("parts a customer wants to be called for", () => {
     ["gears", ["1234 Main gear"]],
     ["spool", ["88 Ball bearing 5×11×4"]],
     ["drag", []],
+    // Every word of a wish has to be said of the part, not one of them.
+    ["drag handle", []],
+    ["any  new handle", ["61 Handle, power"]],
+    ["a\na", []],
     ["", []],
     ["the", []],
   ];

@@ -45,6 +45,27 @@ describe("the price of a service", () => {
     ["the same as it was opened", job({ depth: "full", assemblies: 8, opened: 5 }), 7231],
     ["a quick service with an assembly more", job({ depth: "quick", asked: 1 }), 3900 + 2900],
     ["a repair that names nothing, opened at one assembly", job({ kind: "repair", assemblies: 8, opened: 1 }), 1500 + 2900],
+    ["the same with so many that the whole reel is cheaper", job({ depth: "quick", asked: 2 }), 8900],
+    ["an upgrade whose parts need two assemblies", job({ kind: "upgrade", asked: 2 }), 1500 + 5800],
+    ["an upgrade that opens nothing", job({ kind: "upgrade" }), 2000],
+    ["a complaint in two places, one of them left shut", job({ complaints: ["stiff"], shut: 1 }), 2900],
+    ["a complaint of which nothing was opened", job({ complaints: ["drag-weak"], opened: 0 }), 2000],
+    [
+      "a fault whose own work costs as much as the opening",
+      job({ kind: "repair", complaints: ["drag-weak"], faults: 1, faultMinutes: 29, ratePerHourMinor: 6000 }),
+      2000,
+    ],
+    [
+      "a fault a minute short of that",
+      job({ kind: "repair", complaints: ["drag-weak"], faults: 1, faultMinutes: 28, ratePerHourMinor: 6000 }),
+      2000,
+    ],
+    [
+      "what came back and is not our work: a repair like another",
+      job({ kind: "comeback", pays: "customer", complaints: ["drag-weak"] }),
+      1500 + 2900,
+    ],
+    ["a look before a purchase, nothing opened: its 25 minutes alone", job({ kind: "purchase-check" }), 2500],
     ["our own work come back", job({ kind: "comeback", complaints: ["drag-weak"] }), 0],
     ["a full service with a fault found: the same, its work on top", job({ depth: "full", faults: 2 }), 8900],
   ] as const)("%s", (_, of, minor) => {

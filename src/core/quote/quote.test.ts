@@ -1,6 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Fault, Remedy } from "@/core/diagnosis/fault";
-import type { Cover } from "./comeback";
+import { type Cover, coversFault, coversPart, isOurOwnWork, isPaidByLine } from "./comeback";
+import { discountOf, discountsSchema } from "./discounts";
+import { noPrices, pricesFor } from "./price-list";
 import { billOf, optionsOf, piecesAsAgreed, type QuoteFacts, quoteOf, sumToPutRight, withoutConsent } from "./quote";
 
 const rough = { id: "rough-bearing", needs: undefined, remedy: { partRoles: ["spool-bearing"] } } as unknown as Fault;
@@ -144,19 +146,89 @@ describe("what could be done with a reel", () => {
 });
 
 describe("what is said where nobody said yes", () => {
-  const { sum } = quoteOf(facts());
+  const sumOf = () => quoteOf(facts()).sum;
   it.each([
     ["within-limit", null],
     ["agreed", null],
     ["ask", "ask-first"],
     ["call", "call-first"],
     ["refused", "refused"],
-  ] as const)("%s", (consent, code) => expect(withoutConsent({ consent, sum, callFor: ["B-684"] }, "EUR")?.code ?? null).toBe(code));
+  ] as const)("%s", (consent, code) =>
+    expect(withoutConsent({ consent, sum: sumOf(), callFor: ["B-684"] }, "EUR")?.code ?? null).toBe(code),
+  );
 
   it("names the parts of the call with the sum as well, and the sum that is asked for", () => {
-    const { words } = withoutConsent({ consent: "ask", sum: { ...sum, totalMinor: 12_345 }, callFor: ["B-684"] }, "EUR")!;
+    const { words } = withoutConsent({ consent: "ask", sum: { ...sumOf(), totalMinor: 12_345 }, callFor: ["B-684"] }, "EUR")!;
     expect(words).toContain("123.45 EUR");
     expect(words).toContain("B-684");
-    expect(withoutConsent({ consent: "ask", sum, callFor: [] }, "EUR")!.words).not.toContain("call");
+    expect(withoutConsent({ consent: "ask", sum: sumOf(), callFor: [] }, "EUR")!.words).not.toContain("call");
+  });
+});
+
+describe("what a comeback covers", () => {
+  const cover = (change: Partial<Cover> = {}): Cover => ({
+    pays: "us",
+    found: new Set(),
+    touched: new Set(),
+    renewed: new Set(),
+    said: new Map(),
+    ...change,
+  });
+  it("is a fault found again, or in what we had in our hands: its part, or what it needs", () => {
+    expect(coversFault(cover(), rough)).toBe(false);
+    expect(coversFault(cover({ found: new Set(["rough-bearing"]) }), rough)).toBe(true);
+    expect(coversFault(cover({ touched: new Set(["spool-bearing"]) }), rough)).toBe(true);
+    expect(coversFault(cover({ touched: new Set(["main-shaft"]) }), bent)).toBe(true);
+    expect(coversFault(cover({ touched: new Set(["spool-bearing"]) }), bent)).toBe(false);
+    expect(coversFault(null, rough)).toBe(false);
+  });
+  it("is a piece we renewed, or one that a fault of ours asks for", () => {
+    expect(coversPart(cover(), "head", null)).toBe(false);
+    expect(coversPart(cover({ renewed: new Set(["head"]) }), "head", null)).toBe(true);
+    expect(coversPart(cover({ found: new Set(["rough-bearing"]) }), "head", rough)).toBe(true);
+    expect(coversPart(cover(), "head", rough)).toBe(false);
+    expect(coversPart(cover({ renewed: new Set(["head"]), said: new Map([["part head", false]]) }), "head", null)).toBe(false);
+    expect(coversPart(cover({ pays: "open" }), "head", null)).toBe(true);
+    expect(coversPart(cover({ pays: "customer", renewed: new Set(["head"]) }), "head", null)).toBe(false);
+    expect(coversPart(null, "head", rough)).toBe(false);
+  });
+  it("is free as long as nobody has said that the customer pays, and by line once it is known that we do", () => {
+    expect([
+      isOurOwnWork({ kind: "comeback" }),
+      isOurOwnWork({ kind: "comeback", pays: "open" }),
+      isOurOwnWork({ kind: "comeback", pays: "customer" }),
+    ]).toEqual([true, true, false]);
+    expect(isOurOwnWork({ kind: "repair" })).toBe(false);
+    expect([
+      isPaidByLine({ kind: "comeback" }),
+      isPaidByLine({ kind: "comeback", pays: "open" }),
+      isPaidByLine({ kind: "repair" }),
+    ]).toEqual([true, false, false]);
+  });
+});
+
+describe("what the shop adds", () => {
+  const withOil = { ratePerHourMinor: 6000, tax: 0, prices: { ...pricesFor(noPrices, "spinning"), consumablesMinor: 350 } };
+  const extras = (change: Partial<QuoteFacts>, job: Partial<QuoteFacts["job"]> = {}) =>
+    quoteOf(facts(change, { rates: withOil, ...job })).extras.map(({ priceMinor }) => priceMinor);
+  it("is oil, grease and cleaner for a reel that is opened, and for no other", () => {
+    expect(extras({})).toEqual([350]);
+    expect(extras({}, { depth: "light" })).toEqual([]);
+    expect(extras({}, { rates: { ...withOil, prices: { ...withOil.prices, consumablesMinor: 0 } } })).toEqual([]);
+  });
+  it("is none of it where we pay for our own work, its own lines still", () => {
+    const cover: Cover = { pays: "us", found: new Set(), touched: new Set(), renewed: new Set(), said: new Map() };
+    const lines = [{ id: 4, words: "Postage", priceMinor: 600 }];
+    expect(extras({ cover, lines }, { kind: "comeback" })).toEqual([600]);
+    expect(extras({ cover: { ...cover, pays: "customer" }, lines }, { kind: "comeback" })).toEqual([350, 600]);
+  });
+});
+
+describe("who pays less", () => {
+  it("by the shop's own shares; whoever is in no class pays all", () => {
+    expect(discountOf({ club: 500, trade: 1500, friend: 2500 }, "trade")).toBe(1500);
+    expect(discountOf({ club: 500, trade: 1500, friend: 2500 }, "none")).toBe(0);
+    expect(discountsSchema.safeParse({ club: 10_001, trade: 0, friend: 0 }).success).toBe(false);
+    expect(discountsSchema.safeParse({ club: 10_000, trade: 0, friend: 0 }).success).toBe(true);
   });
 });

@@ -1,127 +1,23 @@
-import { DateTime } from "luxon";
 import Link from "next/link";
-import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
-import { daysPassed } from "@/core/day/day";
-import { fetchAfterDays } from "@/core/hand-back/hand-back";
-import { hangTags } from "@/core/schedule/hang-tags";
-import { unitsOfRack } from "@/core/schedule/lots-on-rack";
-import { whyShut } from "@/core/schedule/opening";
 import { moveWords } from "@/core/schedule/whose-move";
-import { listOpenLots } from "@/data/counter/lots";
 import { revisionOf } from "@/data/database/journal";
-import { listUnclaimed } from "@/data/hand-back/returns";
-import { orderOfUnits, type UnitsInOrder } from "@/data/promise/order";
-import { daysSaidLately } from "@/data/promise/said";
-import { listRack } from "@/data/schedule/rack";
-import { openingOf } from "@/data/shop/opening";
-import { getShopSettings } from "@/data/shop/settings";
-import { stationNames } from "@/ui/bench/stations-words";
 import { NextLink } from "@/ui/controls/next-link";
 import { dayWords } from "@/ui/dates";
 import { Rack } from "@/ui/rack/rack";
 import { UnclaimedList } from "@/ui/rack/unclaimed-list";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { becauseOf, rackShown } from "./rack-shown";
 
 export const metadata = { title: "Rack" };
 
-/** How much of a bench hour a tag needs to be read, shorter work still hangs this long; and its tag and owner alone, above the one that hangs over it. */
-const readable = { shortestMinutes: 60, seenMinutes: 40 };
-
-/** "3 days": how long ago; empty under a day. */
-function sinceWords(since: string, now: string): string {
-  const days = Math.floor(daysPassed(since, now));
-  return days < 1 ? "" : days === 1 ? "1 day" : `${days} days`;
-}
-
-/** Why this one is first. */
-function becauseOf({ late, lateByPromise, exact, tags }: UnitsInOrder, promisedOn: string, day: string): string {
-  if (lateByPromise - late < 0.05) {
-    const when = promisedOn < day ? "it is overdue" : promisedOn === day ? "it is due today" : "it is due first of the jobs waiting on us";
-    return `because ${when}.`;
-  }
-  const gain = lateByPromise - late;
-  return `because so the ${tags.length} reels waiting on us lose ${gain < 10 ? gain.toFixed(1) : Math.round(gain)} weighted days less than by promised day alone (${exact ? "every order weighed" : "improved by moves, not proven"}).`;
-}
-
 export default async function RackPage() {
   const db = await readPage("rack");
-  const day = today();
-  const settings = getShopSettings(db);
-  const rack = unitsOfRack(listRack(db), ({ job }) => job.lotId);
-  const lots = new Map(listOpenLots(db).map((lot) => [lot.id, lot]));
-  const last = [day, ...rack.map((job) => job.promisedOn)].sort().at(-1)!;
-  const opening = openingOf(db, day);
-  const promised = new Set(rack.map((unit) => unit.promisedOn));
-  // In the season reels are promised further off: the rail goes as far.
-  const shown = Math.max(8, Math.min(20, daysSaidLately(db) + 2));
-  const days = Array.from({ length: 60 }, (_, i) => DateTime.fromISO(day).plus({ days: i }).toISODate()!)
-    // A day nobody works on is left out, unless something hangs there.
-    .filter((each) => each === day || promised.has(each) || whyShut(opening, each) === null)
-    .filter((each, i) => i < shown || each <= last);
-  const minutesPerDay = settings.benchHoursPerDay * 60;
-  const now = new Date().toISOString();
-  const ahead = orderOfUnits(db, rack, day, now);
-  const byTag = new Map(
-    rack.map((unit) => {
-      const { job, station } = unit.jobs[0]!;
-      const last = unit.jobs
-        .map(({ since }) => since)
-        .sort()
-        .at(-1)!;
-      const lot = unit.lotId === null ? null : lots.get(unit.lotId)!;
-      const shown = lot
-        ? { title: lot.name, href: `/bench/lot/${lot.id}`, station: `${unit.jobs.length} of ${lot.reels} reels` }
-        : { title: unit.tag, href: `/bench/${unit.tag}`, station: stationNames[station] };
-      return [
-        unit.tag,
-        { ...unit, ...shown, owner: job.customer.name, phone: job.customer.phone, reel: job.reel.modelName, since: sinceWords(last, now) },
-      ];
-    }),
-  );
-  const taken = ahead.tags.length ? byTag.get(ahead.tags[0]!)! : null;
-  const dayNames = Object.fromEntries(
-    Array.from(
-      { length: 120 },
-      (_, i) =>
-        DateTime.fromISO(day)
-          .plus({ days: i - 30 })
-          .toISODate()!,
-    ).map((iso) => [iso, dayWords(iso)]),
-  );
-  const unclaimed = listUnclaimed(db, DateTime.fromISO(day).minus({ days: fetchAfterDays }).toISODate()!);
+  const { day, settings, hanging, taken, ahead, days, dayNames, unclaimed } = rackShown(db);
   return (
     <div className="flex min-h-[calc(100dvh-88px)] flex-col gap-2">
       <h1 className="sr-only">Rack</h1>
-      <Rack
-        hoursPerDay={settings.benchHoursPerDay}
-        revision={revisionOf(db)}
-        dayNames={dayNames}
-        days={hangTags(rack, days, minutesPerDay, readable).map((hung) => ({
-          ...hung,
-          words: hung.day === day ? "Today" : dayWords(hung.day),
-          shut: whyShut(opening, hung.day),
-          tags: hung.tags.map((hanging) => {
-            const unit = byTag.get(hanging.tag)!;
-            const { title, href, owner, phone, reel, station, move, since, promisedOn } = unit;
-            return {
-              ...hanging,
-              unit: hanging.tag,
-              tag: title,
-              href,
-              owner,
-              phone,
-              reel,
-              station,
-              move,
-              since,
-              promisedOn,
-              late: promisedOn < day,
-              jobIds: unit.jobs.filter((one) => one.move !== "shelf").map(({ job }) => job.id),
-            };
-          }),
-        }))}
-      />
+      <Rack hoursPerDay={settings.benchHoursPerDay} revision={revisionOf(db)} dayNames={dayNames} days={days} />
       <Sheet
         act={taken ? <NextLink href={taken.href} words={`Start ${taken.title}`} /> : <NextLink href="/counter" words="Check in a reel" />}
         block={
@@ -135,7 +31,7 @@ export default async function RackPage() {
                     { label: "Whose move", value: moveWords[taken.move] },
                     { label: "Promised", value: dayWords(taken.promisedOn) },
                   ]
-                : [{ label: "Hanging", value: String(rack.length), large: true }]
+                : [{ label: "Hanging", value: String(hanging), large: true }]
             }
           />
         }
@@ -149,7 +45,7 @@ export default async function RackPage() {
           </p>
         ) : (
           <p>
-            {rack.length ? "Nothing is waiting on us: the rest waits for customers, suppliers or collection." : "The rack is empty."}{" "}
+            {hanging ? "Nothing is waiting on us: the rest waits for customers, suppliers or collection." : "The rack is empty."}{" "}
             <Link className="act-link" href="/counter">
               Check in a reel
             </Link>

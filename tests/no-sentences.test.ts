@@ -21,7 +21,7 @@ const readsWords: Readonly<Record<string, string>> = {
   "src/data/customers/reels.ts": "a search",
   "src/data/diagnosis/knowledge.ts": "puts names for ids",
   "src/data/ledger/reel-past.ts": "a search",
-  "src/data/papers/papers.ts": "a search",
+  "src/data/papers/book-of-papers.ts": "a search",
   "src/data/database/archive.ts": "names of files",
   "src/data/database/backup.ts": "names of files",
   "src/data/database/data-copy.ts": "names of files",

@@ -20,6 +20,8 @@ describe("parts a customer wants to be called for", () => {
     ["drag handle", []],
     ["any  new handle", ["61 Handle, power"]],
     ["a\na", []],
+    // Names of one sign are none, short words keep their s, and a part whose name ends in one is found by it.
+    ["88 x", []],
     ["", []],
     ["the", []],
   ];

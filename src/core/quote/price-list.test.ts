@@ -156,3 +156,91 @@ describe("work billed by the clock", () => {
     for (const measured of [45, 80, 0, Number.NaN]) expect(byTheClock(lines, measured)).toEqual(lines);
   });
 });
+
+describe("a service priced by its minutes", () => {
+  // A spinning reel's usual minutes: outside 10, quick 30, an assembly 25, all of it 60; intake and tests 15 (common practice).
+  const timed = pricesFor(noPrices, "spinning");
+  const lines = (change: Partial<ServiceOfJob>, of = timed) => serviceLines(job(change), of).map(({ words, minutes }) => [words, minutes]);
+  const intake = ["Intake, tests before and after, report", 15];
+  const full = ["Full service: apart, cleaned, oiled and greased, checked", 60];
+  const one = "One assembly opened, cleaned, oiled and checked";
+  const opened = "What is opened for it: cleaned, oiled and checked";
+
+  it.each<[string, Partial<ServiceOfJob>, unknown[][]]>([
+    ["the outside", { depth: "light" }, [["Outside service: wiped, oiled at its points, tested", 10]]],
+    ["a quick one", { depth: "quick" }, [["Quick service: spool out, cleaned, oiled, tested before and after", 30]]],
+    [
+      "a quick one and an assembly",
+      { depth: "quick", asked: 1 },
+      [
+        ["Quick service: spool out, cleaned, oiled, tested before and after", 30],
+        ["One assembly more opened", 25],
+      ],
+    ],
+    ["a quick one and two: the whole is less", { depth: "quick", asked: 2 }, [full]],
+    ["all of it", { depth: "full", assemblies: 8 }, [full]],
+    // Half is the reel itself, half goes by what is opened: six of eight are (8 + 6) / 16 of an hour.
+    ["all but two of eight", { depth: "full", assemblies: 8, shut: 2 }, [["6 assemblies opened, cleaned, oiled and checked", 53]]],
+    ["all, of which one was opened", { depth: "full", assemblies: 8, opened: 1 }, [[one, 25]]],
+    ["all, not begun", { depth: "full", assemblies: 8, opened: 0 }, [full]],
+    ["one complaint", { complaints: ["drag-weak"] }, [[one, 25]]],
+    ["one complaint of which nothing was opened", { complaints: ["drag-weak"], opened: 0 }, [intake]],
+    ["one in two places", { complaints: ["stiff"], assemblies: 8 }, [["2 assemblies opened, cleaned, oiled and checked", 38]]],
+    ["nothing named, nothing known of its assemblies", {}, [full]],
+    ["nothing named, three of eight opened", { assemblies: 8, opened: 3 }, [["3 assemblies opened, cleaned, oiled and checked", 41]]],
+    ["nothing named, all of eight opened", { assemblies: 8, opened: 8 }, [full]],
+    ["nothing named, one said to stay shut", { assemblies: 8, shut: 1 }, [["7 assemblies opened, cleaned, oiled and checked", 56]]],
+    ["a repair of one complaint", { kind: "repair", complaints: ["drag-weak"] }, [intake, [one, 25]]],
+    ["a repair that names nothing", { kind: "repair" }, [full]],
+    [
+      "a repair with a fault of ten minutes",
+      { kind: "repair", complaints: ["drag-weak"], faults: 1, faultMinutes: 10 },
+      [intake, [opened, 15]],
+    ],
+    ["a repair with a fault of as long", { kind: "repair", complaints: ["drag-weak"], faults: 1, faultMinutes: 25 }, [intake]],
+    ["parts alone", { kind: "upgrade", asked: 1 }, [intake, [one, 25]]],
+    ["parts that need nothing opened", { kind: "upgrade" }, [intake]],
+    ["a look before a purchase", { kind: "purchase-check" }, [["Purchase check: tests, inspection, report", 25]]],
+    ["our own work come back", { kind: "comeback", complaints: ["drag-weak"] }, [["Checked again free of charge: our own work", 0]]],
+    ["what came back and is not ours", { kind: "comeback", pays: "customer", complaints: ["drag-weak"] }, [intake, [one, 25]]],
+  ])("%s", (_, of, expected) => expect(lines(of)).toEqual(expected));
+
+  it("with a fixed price beside it: opening costs what is beyond the fault's work, down to nothing", () => {
+    const beyond = (faultMinutes: number) =>
+      serviceLines(job({ kind: "repair", complaints: ["drag-weak"], faults: 1, faultMinutes, ratePerHourMinor: 6000 }), prices).slice(1);
+    expect(beyond(20)).toEqual([{ words: opened, minutes: 5, priceMinor: 900 }]);
+    expect(beyond(28)).toEqual([{ words: opened, minutes: 0, priceMinor: 100 }]);
+    expect(beyond(29)).toEqual([]);
+  });
+});
+
+describe("a job of before prices went by what was opened", () => {
+  // Its bill stays as it was agreed: 25 minutes an assembly, 60 for all, 15 for the intake of a repair.
+  const before = { ...pricesFor(noPrices, "spinning"), byOpening: false };
+  const minutes = (change: Partial<ServiceOfJob>) => serviceLines(job(change), before).map((line) => line.minutes);
+  it.each<[string, Partial<ServiceOfJob>, number[]]>([
+    ["the outside", { depth: "light" }, [10]],
+    ["a quick service, whatever was asked on top", { depth: "quick", asked: 1 }, [30]],
+    ["a full service, whatever stayed shut", { depth: "full", assemblies: 8, shut: 4 }, [60]],
+    ["a service for one complaint", { complaints: ["drag-weak"] }, [25]],
+    ["the same and one asked for", { complaints: ["drag-weak"], asked: 1 }, [50]],
+    ["so many that all of it is less", { complaints: ["drag-weak"], asked: 2 }, [60]],
+    ["a repair of one complaint", { kind: "repair", complaints: ["drag-weak"] }, [15, 25]],
+    ["a repair with a fault: its own work pays for what it opens", { kind: "repair", complaints: ["drag-weak"], faults: 1 }, [15]],
+    ["the same with an assembly asked for", { kind: "repair", complaints: ["drag-weak"], faults: 1, asked: 1 }, [15, 25]],
+    ["a repair that names nothing", { kind: "repair" }, [60]],
+    ["parts alone", { kind: "upgrade", asked: 1 }, [15, 25]],
+    ["parts that need nothing opened", { kind: "upgrade" }, [15]],
+    ["a look before a purchase", { kind: "purchase-check" }, [25]],
+    ["our own work", { kind: "comeback", complaints: ["drag-weak"] }, [0]],
+    ["what came back and is not ours", { kind: "comeback", pays: "customer", complaints: ["drag-weak"] }, [15, 25]],
+  ])("%s", (_, of, expected) => expect(minutes(of)).toEqual(expected));
+
+  it("by fixed prices, where the list had them", () => {
+    const fixed = { ...prices, byOpening: false };
+    const price = (change: Partial<ServiceOfJob>) => serviceLines(job(change), fixed).map((line) => line.priceMinor ?? null);
+    expect(price({ complaints: ["drag-weak"], asked: 1 })).toEqual([5800]);
+    expect(price({ complaints: ["drag-weak"], asked: 3 })).toEqual([8900]);
+    expect(price({ kind: "repair", complaints: ["drag-weak"] })).toEqual([null, 2900]);
+  });
+});

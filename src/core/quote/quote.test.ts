@@ -114,6 +114,76 @@ describe("a quote", () => {
   });
 });
 
+describe("what of the opening is charged", () => {
+  const service = (change: Partial<QuoteFacts>, job: Partial<QuoteFacts["job"]> = {}) =>
+    quoteOf(
+      facts(
+        { faultIds: [], parts: [], ...change },
+        { rates: { ratePerHourMinor: 6000, tax: 0, prices: pricesFor(noPrices, "spinning") }, ...job },
+      ),
+    )
+      .labour.filter(({ faultId }) => !faultId)
+      .map(({ minutes }) => minutes);
+  const opening = { assemblies: 8, shut: 0, asked: 0, opened: null };
+  it("is all of a full service until it is known what stays shut, then what was opened", () => {
+    const full = { kind: "service", depth: "full" } as const;
+    expect(service({ opening }, full)).toEqual([60]);
+    // (8 + 6) / 16 of an hour, and (8 + 2) / 16.
+    expect(service({ opening: { ...opening, shut: 2 } }, full)).toEqual([53]);
+    expect(service({ opening: { ...opening, opened: 2 } }, full)).toEqual([38]);
+  });
+  it("of a bill, nothing of a reel that was not opened; of a quote all that is foreseen", () => {
+    const complaint = { kind: "repair", intake: { complaints: ["drag-weak"] } } as Partial<QuoteFacts["job"]>;
+    expect(service({ opening }, complaint)).toEqual([15, 25]);
+    expect(service({ opening, billing: true }, complaint)).toEqual([15]);
+    expect(service({ opening: { ...opening, opened: 1 }, billing: true }, complaint)).toEqual([15, 25]);
+    expect(service({ opening: { ...opening, asked: 1 } }, complaint)).toEqual([15, 38]);
+    expect(service({ opening: null }, complaint)).toEqual([15, 25]);
+  });
+  it("of an upgrade, the assemblies its new pieces go into, each once", () => {
+    const piece = facts().parts[0]!;
+    const upgrade = { kind: "upgrade" } as const;
+    expect(service({ opening, parts: [] }, upgrade)).toEqual([15]);
+    expect(service({ opening, parts: [piece, { ...piece, positionId: "other" }] }, upgrade)).toEqual([15, 25]);
+    expect(service({ opening, parts: [piece, { ...piece, positionId: "other", assemblyId: "tail" }] }, upgrade)).toEqual([15, 38]);
+  });
+  it("is beyond the faults' own work only, all of theirs together", () => {
+    const two = { faultIds: ["rough-bearing", "bent-shaft", "not in the book"], opening };
+    const complaint = { kind: "repair", intake: { complaints: ["drag-weak", "stiff"] } } as Partial<QuoteFacts["job"]>;
+    // Three assemblies are (8 + 3) / 16 of an hour, 41 minutes; 20 and 45 of work on the faults are more.
+    expect(service(two, complaint)).toEqual([15]);
+    expect(service({ ...two, faultIds: ["rough-bearing"] }, complaint)).toEqual([15, 21]);
+  });
+});
+
+describe("consent in a quote", () => {
+  it("is asked by the limit, and for the call where a part of it was named", () => {
+    const { sum } = quoteOf(facts());
+    const consent = (limitMinor: number | null, callFor = "") =>
+      quoteOf(facts({}, { limitMinor, intake: { complaints: [], callFor } })).consent;
+    expect([consent(sum.totalMinor), consent(sum.totalMinor - 1), consent(null)]).toEqual(["within-limit", "ask", "ask"]);
+    expect([consent(sum.totalMinor, "head bearing"), consent(sum.totalMinor, "handle")]).toEqual(["call", "within-limit"]);
+  });
+  it("says why a line of ours costs nothing", () => {
+    const cover = (pays: Cover["pays"]): Cover => ({
+      pays,
+      found: new Set(["rough-bearing"]),
+      touched: new Set(),
+      renewed: new Set(),
+      said: new Map(),
+    });
+    const words = (pays: Cover["pays"]) => wordsOf(quoteOf(facts({ cover: cover(pays) }, { kind: "comeback" })).parts)[0];
+    expect(words("us")).toBe("B-684 (our own work, free)");
+    expect(words("open")).toBe("B-684 (not priced before it is known who pays)");
+    expect(words("customer")).toBe("B-684");
+    // A piece somebody named by itself is no fault's.
+    expect(
+      quoteOf(facts({ cover: cover("us"), parts: [{ ...facts().parts[0]!, foreseenBy: null }] }, { kind: "comeback" })).parts[0]!
+        .priceMinor,
+    ).toBe(850);
+  });
+});
+
 describe("the bill", () => {
   it("charges the pieces that went in at what was agreed for their seat, a later one at its own price, and none that did not", () => {
     const quote = quoteOf(facts());

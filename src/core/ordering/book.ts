@@ -36,7 +36,8 @@ export interface Offer {
 }
 
 /** open, then ordered, arrived (set aside for its job), used; or withdrawn. */
-export type NeedState = "open" | "ordered" | "arrived" | "used" | "withdrawn";
+export const needStates = ["open", "ordered", "arrived", "used", "withdrawn"] as const;
+export type NeedState = (typeof needStates)[number];
 
 /** A piece that a job wants for a seat. */
 export interface Need {

@@ -1,5 +1,7 @@
+import { z } from "zod";
 import type { Context } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
+import { minor, rows } from "@/data/database/rows";
 
 /** What parts cost in a job: the price of the day it was opened, whatever the catalogue says later. */
 
@@ -23,12 +25,12 @@ export const pinPrice = (db: Db, jobId: number, partTypeId: string): void => {
 
 /** What a part costs in this job: the price when it was opened; a part that came later at today's price. */
 export function pricesInJob(db: Db, jobId: number, partTypeIds: readonly string[]): ReadonlyMap<string, number> {
-  const rows = db
+  const found = db
     .prepare(
       `SELECT part_type.id, coalesce(job_price.price_minor, part_type.price_minor) AS price
        FROM part_type LEFT JOIN job_price ON job_price.job_id = ? AND job_price.part_type_id = part_type.id
        WHERE part_type.id IN (SELECT value FROM json_each(?))`,
     )
-    .all(jobId, JSON.stringify(partTypeIds)) as { id: string; price: number }[];
-  return new Map(rows.map(({ id, price }) => [id, price]));
+    .all(jobId, JSON.stringify(partTypeIds));
+  return new Map(rows(z.object({ id: z.string(), price: minor }), found).map((part) => [part.id, part.price]));
 }

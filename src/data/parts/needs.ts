@@ -1,25 +1,39 @@
-import type { Grade } from "@/core/interchange/interchange";
-import type { Need, NeedState } from "@/core/ordering/book";
+import { z } from "zod";
+import { type Grade, grades } from "@/core/interchange/interchange";
+import { type Need, type NeedState, needStates } from "@/core/ordering/book";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { count, id, row, rows } from "@/data/database/rows";
 
 /** What jobs wait for at Stores, from the place on the list to the piece put aside, and how a need ends and comes back. */
 
+const needRow = z.object({
+  id,
+  jobId: id,
+  tag: z.string(),
+  positionId: z.string(),
+  partTypeId: z.string(),
+  number: z.string(),
+  name: z.string(),
+  state: z.enum(needStates),
+});
+
 /** Needs in the given states, oldest first. */
 export function listNeeds(db: Db, filter: { states: readonly NeedState[]; jobId?: number }): Need[] {
-  return db
+  const found = db
     .prepare(
       `SELECT need.id, need.job_id AS jobId, job.tag, need.position_id AS positionId, need.part_type_id AS partTypeId, part_type.number, part_type.name, need.state
        FROM need JOIN job ON job.id = need.job_id JOIN part_type ON part_type.id = need.part_type_id
        WHERE need.state IN (SELECT value FROM json_each(@states)) AND (@job IS NULL OR need.job_id = @job) ORDER BY need.id`,
     )
-    .all({ states: JSON.stringify(filter.states), job: filter.jobId ?? null }) as Need[];
+    .all({ states: JSON.stringify(filter.states), job: filter.jobId ?? null });
+  return rows(needRow, found);
 }
 
 /** How poor a substitute may be for each open need. */
 export const listOpenGrades = (db: Db): ReadonlyMap<number, Grade> =>
-  new Map(db.prepare("SELECT id, lowest_grade FROM need WHERE state = 'open'").raw().all() as [number, Grade][]);
+  new Map(rows(z.tuple([id, z.enum(grades)]), db.prepare("SELECT id, lowest_grade FROM need WHERE state = 'open'").raw().all()));
 
 /** Says how poor a substitute may be that goes to a need. @throws Refusal when it is not open any more. */
 export function setLowestGrade(ctx: Context, needId: number, grade: Grade): void {
@@ -31,17 +45,25 @@ export function setLowestGrade(ctx: Context, needId: number, grade: Grade): void
 /** How many pieces are on order for each of some jobs; none where a job is not in it. */
 export const countOnOrder = (db: Db, jobIds: readonly number[]): ReadonlyMap<number, number> =>
   new Map(
-    db
-      .prepare("SELECT job_id, count(*) FROM need WHERE state = 'ordered' AND job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id")
-      .raw()
-      .all(JSON.stringify(jobIds)) as [number, number][],
+    rows(
+      z.tuple([id, count]),
+      db
+        .prepare("SELECT job_id, count(*) FROM need WHERE state = 'ordered' AND job_id IN (SELECT value FROM json_each(?)) GROUP BY job_id")
+        .raw()
+        .all(JSON.stringify(jobIds)),
+    ),
   );
 
-/** The need of a seat that is not ended yet. */
-export const needOf = (db: Db, jobId: number, positionId: string): { id: number; state: "open" | "ordered" | "arrived" } | undefined =>
-  db
-    .prepare("SELECT id, state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
-    .get(jobId, positionId) as { id: number; state: "open" | "ordered" | "arrived" } | undefined;
+const liveStates = z.enum(["open", "ordered", "arrived"]);
+
+/** The need of a seat that is not ended yet; null where it has none. */
+export const needOf = (db: Db, jobId: number, positionId: string): { id: number; state: z.output<typeof liveStates> } | null =>
+  row(
+    z.object({ id, state: liveStates }),
+    db
+      .prepare("SELECT id, state FROM need WHERE job_id = ? AND position_id = ? AND state IN ('open', 'ordered', 'arrived')")
+      .get(jobId, positionId),
+  );
 
 /** Takes an open need off the list. @throws Refusal when it is on order. */
 export function withdrawNeed(ctx: Context, needId: number): void {
@@ -86,38 +108,40 @@ const freeInBin = (db: Db, partTypeId: string): number =>
     .pluck()
     .get({ part: partTypeId }) as number;
 
+const endedRow = z.object({
+  id,
+  job_id: id,
+  position_id: z.string(),
+  part_type_id: z.string(),
+  state_before: liveStates,
+  coming: count.nullable(),
+});
+
 /** Gives ended needs back what they had, as far as it is still to be had: the piece put aside, the one on order, or a place on the list. */
-function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why = 'declined'", id: number): void {
+function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why = 'declined'", of: number): void {
   const { db } = ctx;
-  const rows = db
+  const ended = db
     .prepare(
       `SELECT need.id, need.job_id, need.position_id, need.part_type_id, need.state_before, need.order_line_id,
               (SELECT order_line.quantity - order_line.received - order_line.given_up - (SELECT count(*) FROM need AS other WHERE other.order_line_id = order_line.id AND other.state = 'ordered')
                FROM order_line WHERE order_line.id = need.order_line_id) AS coming
        FROM need WHERE ${where} ORDER BY need.id`,
     )
-    .all(id) as {
-    id: number;
-    job_id: number;
-    position_id: string;
-    part_type_id: string;
-    state_before: "open" | "ordered" | "arrived";
-    coming: number | null;
-  }[];
-  for (const row of rows) {
-    const there = needOf(db, row.job_id, row.position_id) !== undefined;
-    const had = row.state_before;
+    .all(of);
+  for (const need of rows(endedRow, ended)) {
+    const there = needOf(db, need.job_id, need.position_id) !== null;
+    const had = need.state_before;
     const state = there
       ? "withdrawn"
-      : had === "ordered" && (row.coming ?? 0) > 0
+      : had === "ordered" && (need.coming ?? 0) > 0
         ? "ordered"
-        : had !== "open" && freeInBin(db, row.part_type_id) > 0
+        : had !== "open" && freeInBin(db, need.part_type_id) > 0
           ? "arrived"
           : "open";
     db.prepare("UPDATE need SET state = ?, ended_by = NULL, ended_why = CASE WHEN ? THEN ended_why END WHERE id = ?").run(
       state,
       there ? 1 : 0,
-      row.id,
+      need.id,
     );
   }
 }
@@ -134,13 +158,14 @@ export const listOpenNeedsById = (
   needIds: readonly number[],
 ): ReadonlyMap<number, { readonly jobId: number; readonly positionId: string; readonly partTypeId: string }> =>
   new Map(
-    (
+    rows(
+      z.object({ id, jobId: id, positionId: z.string(), partTypeId: z.string() }),
       db
         .prepare(
           "SELECT id, job_id AS jobId, position_id AS positionId, part_type_id AS partTypeId FROM need WHERE state = 'open' AND id IN (SELECT value FROM json_each(?)) ORDER BY id",
         )
-        .all(JSON.stringify(needIds)) as { id: number; jobId: number; positionId: string; partTypeId: string }[]
-    ).map(({ id, ...need }) => [id, need]),
+        .all(JSON.stringify(needIds)),
+    ).map(({ id: needId, ...need }) => [needId, need]),
   );
 
 /** Puts a seat on the list. */

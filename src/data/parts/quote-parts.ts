@@ -1,3 +1,4 @@
+import { z } from "zod";
 import { fitFaults } from "@/core/anatomy/check-fit";
 import { withKit } from "@/core/interchange/kit";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
@@ -6,6 +7,7 @@ import { findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { row, rows } from "@/data/database/rows";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { pinPrice } from "./job-prices";
@@ -19,9 +21,10 @@ type JobOfMachine = Pick<Job, "id" | "modelVersionId" | "editionId" | "reel">;
 export function wantedPart(db: Db, job: JobOfMachine, positionId: string): { name: string; partTypeId: string } {
   const position = machineOf(db, job).anatomy.positions.find((seat) => seat.id === positionId);
   if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
-  const foreseen = db.prepare("SELECT part_type_id FROM quote_part WHERE job_id = ? AND position_id = ?").pluck().get(job.id, positionId) as
-    | string
-    | undefined;
+  const foreseen = row(
+    z.string(),
+    db.prepare("SELECT part_type_id FROM quote_part WHERE job_id = ? AND position_id = ?").pluck().get(job.id, positionId),
+  );
   return { name: position.name, partTypeId: foreseen ?? position.partTypeId };
 }
 
@@ -61,10 +64,10 @@ export function strike(ctx: Context, jobId: number, positionId: string): void {
 
 /** Strikes what a fault's remedy had foreseen. @returns the seats. */
 export function strikeOfFault(ctx: Context, jobId: number, faultId: string): string[] {
-  const seats = ctx.db
-    .prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by = ?")
-    .pluck()
-    .all(jobId, faultId) as string[];
+  const seats = rows(
+    z.string(),
+    ctx.db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by = ?").pluck().all(jobId, faultId),
+  );
   for (const seat of seats) strike(ctx, jobId, seat);
   return seats;
 }

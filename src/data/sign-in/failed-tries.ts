@@ -1,4 +1,6 @@
+import { z } from "zod";
 import type { Db } from "@/data/database/database";
+import { count, row } from "@/data/database/rows";
 
 export interface FailedTries {
   readonly failures: number;
@@ -8,7 +10,10 @@ export interface FailedTries {
 
 /** What was tried in vain so far, by whatever it is counted under; null for nothing. */
 export const failedTries = (db: Db, countedUnder: string): FailedTries | null =>
-  (db.prepare("SELECT failures, last_at AS lastAt FROM failed_try WHERE of = ?").get(countedUnder) as FailedTries | undefined) ?? null;
+  row(
+    z.object({ failures: count, lastAt: z.string() }),
+    db.prepare("SELECT failures, last_at AS lastAt FROM failed_try WHERE of = ?").get(countedUnder),
+  );
 
 /** @param failures how many there are now. */
 export const writeFailedTries = (db: Db, countedUnder: string, failures: number, now: string): void => {

@@ -1,8 +1,10 @@
+import { z } from "zod";
 import { addMinutes } from "@/core/day/day";
 import { invitationMinutes } from "@/core/sign-in/session-limits";
 import { type Context, type Person, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { id, row } from "@/data/database/rows";
 import { findPerson } from "@/data/shop/people";
 import { refuseWhileSlow, WrongSecret } from "./secrets";
 import { beginSession, type From } from "./sessions";
@@ -22,9 +24,10 @@ export function invite(ctx: Context, personId: number): { token: string; until: 
 }
 
 const invitationOf = (db: Db, token: string) =>
-  db.prepare("SELECT person_id AS personId, until, used_at AS usedAt FROM invitation WHERE token_hash = ?").get(hashToken(token)) as
-    | { personId: number; until: string; usedAt: string | null }
-    | undefined;
+  row(
+    z.object({ personId: id, until: z.string(), usedAt: z.string().nullable() }),
+    db.prepare("SELECT person_id AS personId, until, used_at AS usedAt FROM invitation WHERE token_hash = ?").get(hashToken(token)),
+  );
 
 /** Whose phone an invitation brings in; null where it is used, over or was never given. */
 export function invitedPerson(db: Db, token: string, now: string): Person | null {

@@ -1,9 +1,11 @@
 import { hashSync, verifySync } from "@node-rs/argon2";
+import { z } from "zod";
 import { passphraseFault, pinFault } from "@/core/sign-in/secrets";
 import { waitLeft } from "@/core/sign-in/slow-down";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { flag, row } from "@/data/database/rows";
 import { findPerson, type SecretKind, secretHash, writeSecretHash } from "@/data/shop/people";
 import { getShopSettings } from "@/data/shop/settings";
 import { failedTries, forgetFailures } from "./failed-tries";
@@ -21,10 +23,11 @@ export interface Secrets {
   readonly pin: boolean;
 }
 export const secretsOf = (db: Db, personId: number): Secrets => {
-  const row = db
-    .prepare("SELECT passphrase_hash IS NOT NULL AS passphrase, pin_hash IS NOT NULL AS pin FROM person WHERE id = ?")
-    .get(personId) as { passphrase: 0 | 1; pin: 0 | 1 } | undefined;
-  return { passphrase: row?.passphrase === 1, pin: row?.pin === 1 };
+  const kept = row(
+    z.object({ passphrase: flag, pin: flag }),
+    db.prepare("SELECT passphrase_hash IS NOT NULL AS passphrase, pin_hash IS NOT NULL AS pin FROM person WHERE id = ?").get(personId),
+  );
+  return kept ?? { passphrase: false, pin: false };
 };
 
 /** What is compared when there is nothing to compare with, so that the answer takes as long. */

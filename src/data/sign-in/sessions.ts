@@ -1,8 +1,11 @@
+import { z } from "zod";
 import { minutesPassed } from "@/core/day/day";
+import { roles } from "@/core/sign-in/permissions";
 import { type SessionState, sessionState } from "@/core/sign-in/session-limits";
 import { type Context, type Person, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { flag, id, row, rows } from "@/data/database/rows";
 import { findPerson } from "@/data/shop/people";
 import { hashToken, newToken } from "./tokens";
 
@@ -24,6 +27,18 @@ export interface Session {
   readonly seenAt: string;
 }
 
+const sessionRow = z.object({
+  id,
+  over: z.enum(["loopback", "network"]),
+  address: z.string(),
+  device: z.string(),
+  begunAt: z.string(),
+  seenAt: z.string(),
+  personId: id,
+  name: z.string(),
+  role: z.enum(roles),
+});
+
 /** Begins a session: whoever calls has seen that this person may. */
 export function beginSession(db: Db, personId: number, from: From, now: string): { token: string; sessionId: number } {
   const token = newToken();
@@ -39,17 +54,16 @@ export function beginSession(db: Db, personId: number, from: From, now: string):
 
 /** The session of a token, and where it is; null for a token nobody was given. */
 export function findSession(db: Db, token: string, now: string): { session: Session; state: SessionState } | null {
-  const row = db
+  const found = db
     .prepare(
       `SELECT session.id, session.over, address, device, begun_at AS begunAt, seen_at AS seenAt, ended_at AS endedAt,
               person.id AS personId, person.name, person.role, person.active
        FROM session JOIN person ON person.id = session.person_id WHERE token_hash = ?`,
     )
-    .get(hashToken(token)) as
-    | (Omit<Session, "person"> & { endedAt: string | null; personId: number; name: string; role: Person["role"]; active: 0 | 1 })
-    | undefined;
-  if (!row) return null;
-  const { personId, name, role, active, endedAt, ...rest } = row;
+    .get(hashToken(token));
+  const kept = row(sessionRow.extend({ endedAt: z.string().nullable(), active: flag }), found);
+  if (!kept) return null;
+  const { personId, name, role, active, endedAt, ...rest } = kept;
   return {
     session: { ...rest, person: { id: personId, name, role } },
     state: active ? sessionState({ ...rest, endedAt }, now) : "over",
@@ -64,28 +78,27 @@ export function touchSession(db: Db, session: Session, now: string): void {
 
 /** Sessions that are not over, the one seen last first. @param of one person's; all without it. */
 export const listSessions = (db: Db, now: string, of?: number): Session[] =>
-  (
+  rows(
+    sessionRow,
     db
       .prepare(
         `SELECT session.id, session.over, address, device, begun_at AS begunAt, seen_at AS seenAt, person.id AS personId, person.name, person.role
          FROM session JOIN person ON person.id = session.person_id
          WHERE ended_at IS NULL AND (@of IS NULL OR person_id = @of) ORDER BY seen_at DESC`,
       )
-      .all({ of: of ?? null }) as (Omit<Session, "person"> & { personId: number; name: string; role: Person["role"] })[]
+      .all({ of: of ?? null }),
   )
     .map(({ personId, name, role, ...rest }) => ({ ...rest, person: { id: personId, name, role } }))
     .filter((session) => sessionState({ ...session, endedAt: null }, now) !== "over");
 
 /** Ends a session: an owner any, everybody their own. */
-export function endSession(ctx: Context, id: number): void {
-  const row = ctx.db.prepare("SELECT person_id AS personId FROM session WHERE id = ? AND ended_at IS NULL").get(id) as
-    | { personId: number }
-    | undefined;
-  if (!row) return;
-  if (row.personId !== ctx.person.id && ctx.person.role !== "owner")
+export function endSession(ctx: Context, sessionId: number): void {
+  const personId = row(id, ctx.db.prepare("SELECT person_id FROM session WHERE id = ? AND ended_at IS NULL").pluck().get(sessionId));
+  if (personId === null) return;
+  if (personId !== ctx.person.id && ctx.person.role !== "owner")
     throw new Refusal("not-yours", "Only an owner ends somebody else's session.");
-  ctx.db.prepare("UPDATE session SET ended_at = ? WHERE id = ?").run(ctx.now, id);
-  writeJournal(ctx, "session-ended", {}, { personId: row.personId });
+  ctx.db.prepare("UPDATE session SET ended_at = ? WHERE id = ?").run(ctx.now, sessionId);
+  writeJournal(ctx, "session-ended", {}, { personId });
 }
 
 /** Ends all sessions of a person but one. */

@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import { Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
+import { id, row } from "@/data/database/rows";
 import { findPerson } from "@/data/shop/people";
 import { forgetFailures } from "./failed-tries";
 import { isKnownDevice } from "./known-devices";
@@ -21,24 +22,22 @@ export function signIn(
   now: string,
   device = "",
 ): { readonly token: string; readonly personId: number } {
-  const row = db.prepare("SELECT id FROM person WHERE name = ? COLLATE NOCASE AND active = 1").get(said.name.trim()) as
-    | { id: number }
-    | undefined;
+  const personId = row(id, db.prepare("SELECT id FROM person WHERE name = ? COLLATE NOCASE AND active = 1").pluck().get(said.name.trim()));
   // A name nobody has is slowed down as well, so that it tells nothing.
-  const named = row?.id ?? createHash("sha256").update(said.name.trim().toLowerCase()).digest("hex").slice(0, 16);
+  const named = personId ?? createHash("sha256").update(said.name.trim().toLowerCase()).digest("hex").slice(0, 16);
   const counted =
-    row && isKnownDevice(db, row.id, device)
+    personId !== null && isKnownDevice(db, personId, device)
       ? [`device ${hashToken(device).slice(0, 40)}`]
       : [`person ${named} from ${from.address}`.slice(0, 80), `from ${from.address}`];
   refuseWhileSlow({ db, now }, counted);
-  if (!isSecret(db, row?.id ?? 0, "passphrase", said.passphrase))
+  if (!isSecret(db, personId ?? 0, "passphrase", said.passphrase))
     throw new WrongSecret(
       counted,
       "Name and passphrase do not belong together. Nobody has a passphrase until an owner or they themselves set it at Shop.",
       "secret",
     );
   forgetFailures(db, counted);
-  return { token: beginSession(db, row!.id, from, now).token, personId: row!.id };
+  return { token: beginSession(db, personId!, from, now).token, personId: personId! };
 }
 
 /** Chooses who is at the bench on the machine itself: by PIN where that person has one. @returns the token of a new session. */

@@ -41,3 +41,42 @@ describe("where to look when a gate fails", () => {
 
   it("says nothing of a gate that is not there", () => expect(likelyTraps([], "gate-dog")).toEqual([]));
 });
+
+describe("what is named where a gate fails", () => {
+  const name = (id: string) => families["star-drag-bridge"].anatomy.positions.find((position) => position.id === id)!.name;
+
+  it("is each seat once, by the strongest reason, and nothing that is not in", () => {
+    const acts = actsOf("star-drag-bridge", "gate-star");
+    const seats = likelyTraps(acts, "gate-star", new Map([["star", 1]])).flatMap(({ positionId }) => positionId ?? []);
+    expect(new Set(seats).size).toBe(seats.length);
+    expect(likelyTraps(acts, "gate-star", new Map([["star", 1]]))[0]!.because).toBe("it was this once before");
+    const without = acts.map((act) => (act.position?.id === "tension-upper" ? { ...act, done: false } : act));
+    expect(likelyTraps(without, "gate-star").map(({ positionId }) => positionId)).not.toContain("tension-upper");
+  });
+
+  it("comes in the order of how often it was the cause, and not at all by a cause from before the last gate", () => {
+    const acts = actsOf("star-drag-bridge", "gate-star");
+    const since = likelyTraps(acts, "gate-star").flatMap(({ positionId }) => positionId ?? []);
+    const [first, second] = since as [string, string];
+    const often = likelyTraps(
+      acts,
+      "gate-star",
+      new Map([
+        [second, 5],
+        [first, 2],
+        ["dog", 9],
+      ]),
+    );
+    expect(often.slice(0, 2).map(({ positionId }) => positionId)).toEqual([second, first]);
+    expect(often.map(({ positionId }) => positionId)).not.toContain("dog");
+  });
+
+  it("is a look without a seat where no part goes by its words", () => {
+    const acts = actsOf("star-drag-bridge", "gate-dog").map((act) =>
+      act.operation.id === "gate-dog" ? { ...act, operation: { ...act.operation, lookAt: ["Something quite else", name("dog")] } } : act,
+    );
+    const [other, dog] = likelyTraps(acts, "gate-dog");
+    expect(other).toMatchObject({ positionId: null, operationId: null, words: "Something quite else", because: "the check tests it" });
+    expect(dog).toMatchObject({ positionId: "dog", operationId: "place-dog" });
+  });
+});

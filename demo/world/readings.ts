@@ -98,8 +98,8 @@ export function readingsOf(
     Math.max(0, ...reel.components.filter(({ spec }) => ids.includes(spec.id)).map((component) => wornShare(component, trips)));
   return tests.map(({ id, unit }) => {
     const share = worn(felt[id] ?? []);
-    const told = random.uniform();
-    const verdict: Verdict = share >= 1 ? (told < 0.85 ? "bad" : "doubtful") : share >= 0.8 ? (told < 0.5 ? "doubtful" : "good") : "good";
+    const draw = random.uniform();
+    const verdict: Verdict = share >= 1 ? (draw < 0.85 ? "bad" : "doubtful") : share >= 0.8 ? (draw < 0.5 ? "doubtful" : "good") : "good";
     const value = ((): number | null => {
       switch (id) {
         case "free-spool":

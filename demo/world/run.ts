@@ -30,11 +30,11 @@ const started = Date.now();
 await buildDemo(db, now, {
   foundedDaysAgo: Math.ceil(years * 365.25) + 5,
   history: () => {
-    let said = "";
+    let line = "";
     const truth = growWorld(db, now, busyWorld(years, seed), null, (day) => {
-      if (day.slice(0, 7) === said) return;
-      said = day.slice(0, 7);
-      process.stdout.write(`\r${said}`);
+      if (day.slice(0, 7) === line) return;
+      line = day.slice(0, 7);
+      process.stdout.write(`\r${line}`);
     });
     keepTruth(directory, truth);
   },

@@ -31,11 +31,11 @@ export async function doAct(name: string, pressId: string, sent: unknown): Promi
     const fields = fieldErrors(read.error);
     return refused(Object.values(fields)[0] ?? "Something typed is not right.", { fields });
   }
-  const told = read.data as never;
+  const input = read.data as never;
   if (run.before) {
     const { person } = await whoAsks(getDb());
-    const answer = person && mayDo(person, act.permission) ? await run.before(told) : null;
+    const answer = person && mayDo(person, act.permission) ? await run.before(input) : null;
     if (answer !== null) return { ok: true, value: answer };
   }
-  return actOnce({ ...act, pressId, run: (ctx) => run.run(ctx, told), afterwards: run.afterwards });
+  return actOnce({ ...act, pressId, run: (ctx) => run.run(ctx, input), afterwards: run.afterwards });
 }

@@ -57,9 +57,9 @@ export const quoteRuns: RunsOf<typeof quoteActs> = {
     const read = readCodes(open.asked, codes);
     if (read.strange.length)
       throw new Refusal("code", `${read.strange.join(", ")} is no code of this letter. Ask the customer to read it again.`, "codes");
-    const said = saidYes(open.asked, read);
-    if (!said)
+    const consented = saidYes(open.asked, read);
+    if (!consented)
       throw new Refusal("code", "There is no code of this letter in it. A code has three signs, such as those beside the lines.", "codes");
-    return answerAsking(ctx, open.id, { ...said, words: words || `named ${codes}`, by: "codes" });
+    return answerAsking(ctx, open.id, { ...consented, words: words || `named ${codes}`, by: "codes" });
   },
 };

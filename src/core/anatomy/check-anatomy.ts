@@ -85,7 +85,7 @@ export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): 
     if (message) faults.push({ code: "fit", message });
   }
   // What two editions share is said once, without a name.
-  const said = new Set<string>();
+  const known = new Set<string>();
   for (const machine of machinesOf(anatomy)) {
     const cycle = shortestCycle(
       machine.anatomy.positions.map((position) => position.id),
@@ -98,8 +98,8 @@ export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): 
         message: `These can never go together, each waits for the next: ${cycle.map((id) => positions.get(id) ?? id).join(" → ")} → ${positions.get(cycle[0]!)}.`,
       });
     for (const fault of found)
-      if (!said.has(fault.message)) {
-        said.add(fault.message);
+      if (!known.has(fault.message)) {
+        known.add(fault.message);
         faults.push(fault);
       }
   }

@@ -87,13 +87,13 @@ export interface TypedSize {
  * @returns the shape with the typed measures, and what does not fit in words. @throws nothing: what cannot be read is an error result.
  */
 export function typedSize(text: string, seat: PartShape): Result<TypedSize> {
-  const said = text.trim();
-  if (!said) return ok({ shape: seat, unlike: "" });
+  const typed = text.trim();
+  if (!typed) return ok({ shape: seat, unlike: "" });
   const keys = measuresOf(seat);
-  const inches = /(?:in|"|″)$/i.test(said);
+  const inches = /(?:in|"|″)$/i.test(typed);
   const numbers = inches
-    ? said.split(/\s*[x×*]\s*/i).map((part) => inchesOf(part) * mmPerInch)
-    : said
+    ? typed.split(/\s*[x×*]\s*/i).map((part) => inchesOf(part) * mmPerInch)
+    : typed
         .replace(/^M/i, "")
         .split(/\s*[x×*/]\s*/i)
         .map((part) => Number(part.replace(",", ".").replace(/\s*mm$/i, "")));

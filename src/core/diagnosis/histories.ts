@@ -56,9 +56,9 @@ export interface HistoryState {
 export function historyStates(use: readonly UseFactor[]): HistoryState[] {
   const priors = historyPriors(use);
   return Array.from({ length: 1 << historyIds.length }, (_, mask) => {
-    const there = historyIds.filter((_id, bit) => mask & (1 << bit));
-    const weight = historyIds.reduce((product, id) => product * (there.includes(id) ? priors[id] : 1 - priors[id]), 1);
-    return { there: new Set(there), weight };
+    const present = historyIds.filter((_id, bit) => mask & (1 << bit));
+    const weight = historyIds.reduce((product, id) => product * (present.includes(id) ? priors[id] : 1 - priors[id]), 1);
+    return { there: new Set(present), weight };
   });
 }
 

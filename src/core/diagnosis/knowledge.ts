@@ -77,7 +77,7 @@ const ownLeak = 0.01;
 export function withShop(shop: ShopKnowledge): Knowledge {
   if (!shop.faults.length && !shop.findings.length && !shop.strengths.length) return commonKnowledge;
   const own = new Map(shop.faults.map(({ id, commonness: how }) => [id, how]));
-  const said = new Set(shop.strengths.map(({ fault, finding }) => `${fault} ${finding}`));
+  const ruled = new Set(shop.strengths.map(({ fault, finding }) => `${fault} ${finding}`));
   const odds = (how: Commonness) => commonness[how];
   return {
     faults: [
@@ -101,7 +101,7 @@ export function withShop(shop: ShopKnowledge): Knowledge {
       ),
     ]),
     links: [
-      ...commonLinks.filter(({ fault, finding }) => !said.has(`${fault} ${finding}`)),
+      ...commonLinks.filter(({ fault, finding }) => !ruled.has(`${fault} ${finding}`)),
       ...shop.strengths.flatMap(({ fault, finding, strength, note }) => (strength ? [{ fault, finding, strength, note }] : [])),
     ],
     // How use moves a shop's own fault nobody has said: it stands at its class until the shop has counted.

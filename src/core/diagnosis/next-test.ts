@@ -42,8 +42,8 @@ function mass(nets: readonly WeightedNet[], evidence: Evidence, groups: readonly
     const share = weight * found.evidence;
     z += share;
     groups.forEach((group, g) => {
-      const there = group.length !== 1 ? 1 - without[many.indexOf(group)]! : found.causes[group[0]!]!.reduce((sum, p) => sum + p, 0);
-      present[g]! += share * there;
+      const probability = group.length !== 1 ? 1 - without[many.indexOf(group)]! : found.causes[group[0]!]!.reduce((sum, p) => sum + p, 0);
+      present[g]! += share * probability;
     });
   }
   return { z, present };
@@ -73,10 +73,10 @@ export function testValues(
     const sweep = sweepOf(nets[0]!.net, [...new Set([...evidence.keys(), finding])]);
     // What is expected is linear in the weight pair of this finding: one sweep without it and one with it serve every outcome.
     const absent = mass(nets, new Map(evidence).set(finding, [without, 0]), groups, sweep);
-    const there = mass(nets, new Map(evidence).set(finding, [0, withIt]), groups, sweep);
+    const probability = mass(nets, new Map(evidence).set(finding, [0, withIt]), groups, sweep);
     const mix = ([a, b]: Weight) => {
-      const z = a * absent.z + b * there.z;
-      return { z, present: groups.map((_, g) => (z > 0 ? Math.min(1, (a * absent.present[g]! + b * there.present[g]!) / z) : 0)) };
+      const z = a * absent.z + b * probability.z;
+      return { z, present: groups.map((_, g) => (z > 0 ? Math.min(1, (a * absent.present[g]! + b * probability.present[g]!) / z) : 0)) };
     };
     const now = mix([1, 1]);
     const before = uncertainty(now.present);

@@ -71,10 +71,10 @@ export function weighClaim(claim: ClaimId, evidence: ClaimEvidence): WeighedClai
   }
   const ask: FindingId[] = [];
   for (const id of looks.filter((id) => evidence.possible.has(id))) {
-    const so = evidence.looks.get(id);
+    const answer = evidence.looks.get(id);
     const name = nameOf.get(id) ?? id;
-    if (so === undefined) ask.push(id);
-    else if (so) against.push(name);
+    if (answer === undefined) ask.push(id);
+    else if (answer) against.push(name);
     else fits.push(`no ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
   }
   const standing = against.length ? "against" : doubtful.length ? "doubtful" : fits.length ? "nothing-against" : "not-looked";

@@ -168,7 +168,7 @@ export function stackNotes({ groups }: SpringStack): string[] {
     const { outsideMm, insideMm, thicknessMm, coneHeightMm } = disc;
     if (coneHeightMm === 0) continue;
     const outside = ([low, high]: readonly [number, number], value: number) => value < low || value > high;
-    const said = [
+    const faults = [
       ...(outside(standardRanges.delta, outsideMm / insideMm)
         ? [`outside / inside is ${(outsideMm / insideMm).toFixed(2)}, not 1.75 to 2.5`]
         : []),
@@ -179,8 +179,10 @@ export function stackNotes({ groups }: SpringStack): string[] {
         ? [`cone / thickness is ${(coneHeightMm / thicknessMm).toFixed(2)}, not 0.35 to 1.45`]
         : []),
     ];
-    if (said.length)
-      notes.push(`${outsideMm} × ${insideMm} × ${thicknessMm} is none of the standard's: ${said.join("; ")}. The law is less sure there.`);
+    if (faults.length)
+      notes.push(
+        `${outsideMm} × ${insideMm} × ${thicknessMm} is none of the standard's: ${faults.join("; ")}. The law is less sure there.`,
+      );
   }
   return [...new Set(notes)];
 }

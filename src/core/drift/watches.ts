@@ -153,15 +153,15 @@ function shareWatches(
       own: seen,
     }));
     const { alarmAt, sinceAt } = watchShares(steps, times, levelOfShares(steps, times, falseAlarmMonths * streams));
-    const told = alarmAt < 0 ? steps : steps.slice(sinceAt, alarmAt + 1);
+    const watched = alarmAt < 0 ? steps : steps.slice(sinceAt, alarmAt + 1);
     return [
       {
         kind,
         id,
         alarm:
           alarmAt < 0 ? null : { on: Math.round(first + (alarmAt + 1) * daysPerMonth), since: Math.round(first + sinceAt * daysPerMonth) },
-        seen: told.reduce((sum, step) => sum + step.own, 0),
-        expected: told.reduce((sum, step) => sum + step.all * step.share, 0),
+        seen: watched.reduce((sum, step) => sum + step.own, 0),
+        expected: watched.reduce((sum, step) => sum + step.all * step.share, 0),
         jobIds: jobs.map(({ jobId }) => jobId),
       },
     ];
@@ -198,12 +198,12 @@ function modelWatches(readings: readonly LeavingReading[], streams: number): Wat
       shift,
       levelOfNormal(shift, Math.max(20, falseAlarmMonths * streams * perMonth)),
     );
-    const told = alarmAt < 0 ? changes : changes.slice(sinceAt, alarmAt + 1);
+    const watched = alarmAt < 0 ? changes : changes.slice(sinceAt, alarmAt + 1);
     return {
       kind: "model",
       id: model,
       alarm: alarmAt < 0 ? null : { on: changes[alarmAt]!.on, since: changes[sinceAt]!.on },
-      seen: Math.exp(told.reduce((sum, { change }) => sum + change, 0) / told.length),
+      seen: Math.exp(watched.reduce((sum, { change }) => sum + change, 0) / watched.length),
       expected: 1,
       jobIds: changes.map(({ jobId }) => jobId),
     };

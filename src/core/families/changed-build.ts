@@ -19,8 +19,8 @@ function rebuilt<T extends { readonly id: string }>(own: readonly T[], from: rea
         }
       return next as unknown as T;
     });
-  const there = new Set(kept.map(({ id }) => id));
-  const all = [...kept, ...to.filter(({ id }) => !before!.has(id) && !there.has(id))];
+  const ids = new Set(kept.map(({ id }) => id));
+  const all = [...kept, ...to.filter(({ id }) => !before!.has(id) && !ids.has(id))];
   // What the build has stands in its order; one's own stay between, where they were.
   const byId = new Map(all.map((one) => [one.id, one]));
   const inOrder = to.flatMap(({ id }) => byId.get(id) ?? []);

@@ -7,8 +7,8 @@ export interface Renewal {
 export function partsByAge(renewals: readonly Renewal[]): { seat: string; on: string; times: number }[] {
   const last = new Map<string, { on: string; times: number }>();
   for (const { seat, on } of renewals) {
-    const so = last.get(seat);
-    last.set(seat, { on: so && so.on > on ? so.on : on, times: (so?.times ?? 0) + 1 });
+    const known = last.get(seat);
+    last.set(seat, { on: known && known.on > on ? known.on : on, times: (known?.times ?? 0) + 1 });
   }
   return [...last].map(([seat, age]) => ({ seat, ...age })).sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.seat < b.seat ? -1 : 1));
 }

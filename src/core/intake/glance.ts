@@ -34,7 +34,7 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
   if (!visits.length) return [];
   const oldestFirst = [...visits].sort((a, b) => (a.on < b.on ? -1 : 1));
   const number = visits.length + 1;
-  const said = [`${ordinals[number - 1] ?? `${number}th`} visit.`];
+  const sentences = [`${ordinals[number - 1] ?? `${number}th`} visit.`];
   const latest = new Map<string, string>();
   const times = new Map<string, number>();
   for (const visit of oldestFirst)
@@ -45,17 +45,17 @@ export function glance(visits: readonly GlanceVisit[], today: string): string[] 
   for (const [part, on] of [...latest].sort(([, a], [, b]) => b.localeCompare(a)).slice(0, 4)) {
     const often = times.get(part)!;
     const days = Math.max(0, daysBetween(on, today));
-    said.push(`${part} renewed ${agoWords(days)}${often > 1 ? `, ${count(often)} times in all` : ""}.`);
+    sentences.push(`${part} renewed ${agoWords(days)}${often > 1 ? `, ${count(often)} times in all` : ""}.`);
   }
   for (const { test, worse, name, unit } of watched) {
     const values = oldestFirst.flatMap((visit) => visit.before.get(test) ?? []);
     const each = values.slice(1).every((value, i) => (worse === "fell" ? value < values[i]! : value > values[i]!));
     if (values.length >= 2 && each)
-      said.push(
+      sentences.push(
         `Received with ${name} ${worse === "fell" ? "lower" : "higher"} each time: ${values.map((v) => Number(v.toFixed(1))).join(", ")} ${unit}.`,
       );
   }
-  return said;
+  return sentences;
 }
 
 import { daysBetween, monthsOf, yearsOf } from "@/core/day/day";

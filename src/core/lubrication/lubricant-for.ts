@@ -174,10 +174,10 @@ export function lubricantUse(advices: readonly (LubricantAdvice | null)[]): Lubr
   const use = new Map<ReelProduct, { drops: number; dabs: number }>();
   for (const advice of advices) {
     if (!advice || advice.product === "nothing") continue;
-    const so = use.get(advice.product) ?? { drops: 0, dabs: 0 };
-    if (classOfProduct(advice.product) === "grease") so.dabs++;
-    else so.drops += advice.drops ?? 1;
-    use.set(advice.product, so);
+    const used = use.get(advice.product) ?? { drops: 0, dabs: 0 };
+    if (classOfProduct(advice.product) === "grease") used.dabs++;
+    else used.drops += advice.drops ?? 1;
+    use.set(advice.product, used);
   }
   return reelProducts.flatMap((product) => (use.has(product) ? [{ product, ...use.get(product)! }] : []));
 }

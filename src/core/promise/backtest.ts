@@ -204,14 +204,14 @@ export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, go
     // It comes in the middle of the day: what is left of it counts.
     const now = job.came - today * minutesPerDay;
     const whole = bench(jobs);
-    const told = foretellOne(
+    const forecast = foretellOne(
       { ...whole, jobs: whole.jobs.map((one) => ({ ...one, from: Math.max(now, one.from) })) },
       jobs.length - 1,
       seed + job.id,
       runs,
     );
     const took = Math.floor(job.ready! / minutesPerDay) - day;
-    const said: Said = { days: keptChances.map((chance) => Math.min(horizon, dayFor(told, chance))) };
+    const said: Said = { days: keptChances.map((chance) => Math.min(horizon, dayFor(forecast, chance))) };
     const known = out.filter((one) => one.came / minutesPerDay + one.took < today);
     const ask = chanceToAsk(known, wanted);
     out.push({

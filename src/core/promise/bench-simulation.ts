@@ -136,16 +136,16 @@ export function runBench(bench: Bench, seed: number, run: number, only: number |
       const [one, two] = [ready[i]!, ready[best]!];
       if (one.job.rank < two.job.rank || (one.job.rank === two.job.rank && one.readyAt < two.readyAt)) best = i;
     }
-    const one = ready[best]!;
+    const next = ready[best]!;
     ready[best] = ready.at(-1)!;
     ready.pop();
-    const { lot, steps } = one.job;
-    const drawn = durationOf(steps[one.step]!.minutes, ...luck(one));
+    const { lot, steps } = next.job;
+    const drawn = durationOf(steps[next.step]!.minutes, ...luck(next));
     const ends = workedUntil(people[person]!, now, lot ? drawn * wrightShare(lot.place, lot.rate) : drawn);
     free[person] = worksFrom(people[person]!, ends);
-    one.readyAt = ends;
-    one.step++;
-    goOn(one);
+    next.readyAt = ends;
+    next.step++;
+    goOn(next);
   }
   return done;
 }

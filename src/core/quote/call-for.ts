@@ -15,13 +15,13 @@ const singular = (word: string): string => (word.length > 3 ? word.replace(/s$/u
 export function calledFor(words: string, parts: readonly { readonly name: string; readonly seat: string }[]): string[] {
   const wanted = wishes(words).map((wish) => wish.split(/\s+/u).map(singular));
   const named = parts.filter(({ name, seat }) => {
-    const said = new Set(
+    const words = new Set(
       `${name} ${seat}`
         .toLowerCase()
         .split(/[^\p{L}\p{N}]+/u)
         .map(singular),
     );
-    return wanted.some((wish) => wish.every((word) => said.has(word)));
+    return wanted.some((wish) => wish.every((word) => words.has(word)));
   });
   return [...new Set(named.map(({ name }) => name))];
 }

@@ -77,15 +77,15 @@ export function leastSquaresWithin(
     y.map((x, i) => x - along[i]! * share(groups[i]!, p)),
   );
   if (!fit) return null;
-  const told = squares.filter((square) => square > 0);
-  const freedom = fit.freedom - told.length;
+  const positive = squares.filter((square) => square > 0);
+  const freedom = fit.freedom - positive.length;
   const wider = freedom > 0 ? Math.sqrt(fit.freedom / freedom) : Number.POSITIVE_INFINITY;
   return {
     coefficients: fit.coefficients,
     errors: fit.errors.map((error) => error * wider),
     residualSd: fit.residualSd * wider,
     freedom,
-    logDeterminant: fit.logDeterminant + told.reduce((sum, square) => sum + Math.log(square), 0),
+    logDeterminant: fit.logDeterminant + positive.reduce((sum, square) => sum + Math.log(square), 0),
     offsets: squares.map((_, group) => share(group, p) - fit.coefficients.reduce((sum, x, j) => sum + x * share(group, j), 0)),
   };
 }

@@ -22,12 +22,12 @@ const wordsOf = (text: string) =>
 
 /** The seat a look speaks of: the one whose name shares the most words with it, the nearest to the gate among equals. */
 function seatOf(look: string, acts: readonly DoneAct[]): DoneAct | null {
-  const said = new Set(wordsOf(look));
+  const looked = new Set(wordsOf(look));
   let best: { act: DoneAct; shared: number } | null = null;
   for (const act of acts) {
     if (!act.position) continue;
     const names = wordsOf(act.position.name);
-    const shared = names.filter((word) => said.has(word) || said.has(`${word}s`)).length / names.length;
+    const shared = names.filter((word) => looked.has(word) || looked.has(`${word}s`)).length / names.length;
     if (shared >= 0.5 && shared >= (best?.shared ?? 0)) best = { act, shared };
   }
   return best?.act ?? null;

@@ -30,13 +30,13 @@ const turnedWords = "turned over, as it lay";
  */
 export function wayRound(position: Pick<Position, "orientation" | "asFound">, { orientation, lies }: Found): WayRound {
   const model = position.orientation ?? "";
-  const said = orientation.trim();
+  const written = orientation.trim();
   if (position.asFound) {
-    const found = [lies === "turned" ? turnedWords : "", said === model ? "" : said].filter(Boolean).join(", ");
+    const found = [lies === "turned" ? turnedWords : "", written === model ? "" : written].filter(Boolean).join(", ");
     return { goesBack: found && model ? `${model}: ${found}` : found || model, lay: "", turnedOver: false };
   }
   const turnedOver = lies === "turned";
-  if (!said || said === model) return { goesBack: model, lay: "", turnedOver };
-  if (!model) return { goesBack: said, lay: "", turnedOver };
-  return { goesBack: model, lay: said, turnedOver };
+  if (!written || written === model) return { goesBack: model, lay: "", turnedOver };
+  if (!model) return { goesBack: written, lay: "", turnedOver };
+  return { goesBack: model, lay: written, turnedOver };
 }

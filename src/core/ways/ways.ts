@@ -104,8 +104,8 @@ export function wayInForce<S extends WayId>(
   way: S,
   { job, customer, shop }: WaysInForce,
 ): { choice: Choice<S>; by: "job" | "customer" | "shop" } {
-  const said = (from: Partial<Ways> | undefined) => from?.[way] as Choice<S> | undefined;
-  const [own, wished] = [said(job), said(customer)];
+  const choiceOf = (from: Partial<Ways> | undefined) => from?.[way] as Choice<S> | undefined;
+  const [own, wished] = [choiceOf(job), choiceOf(customer)];
   if (own !== undefined) return { choice: own, by: "job" };
   if (wished !== undefined) return { choice: wished, by: "customer" };
   return { choice: shop[way] as Choice<S>, by: "shop" };

@@ -82,8 +82,8 @@ export function askForPart(ctx: Context, jobId: number, positionId: string): voi
   const { db } = ctx;
   withConsent(ctx, jobId, positionId, (job) => {
     const { name, partTypeId } = wantedPart(db, job, positionId);
-    const there = needOf(db, jobId, positionId);
-    if (there) throw new Refusal("needed", `It is ${there.state === "open" ? "on the needs list" : there.state} for this seat already.`);
+    const need = needOf(db, jobId, positionId);
+    if (need) throw new Refusal("needed", `It is ${need.state === "open" ? "on the needs list" : need.state} for this seat already.`);
     if (findPartCard(db, partTypeId)?.retired)
       throw new Refusal("retired", `${name} is not ordered any more. Choose what replaces it, or use its number again.`, null, {
         to: "part",

@@ -77,9 +77,9 @@ export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | Loos
   const version = getModelVersion(db, job.modelVersionId);
   if (version.anatomy.positions.length)
     throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
-  const said = typeof take === "string" ? { kind: take } : take;
-  const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(families[version.model.family]), said);
-  if (!taken || !(said.kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
+  const asked = typeof take === "string" ? { kind: take } : take;
+  const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(families[version.model.family]), asked);
+  if (!taken || !(asked.kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
   const add = db.prepare("INSERT INTO loose_part (job_id, well, kind, taken_at, seat, side, act) VALUES (?, ?, ?, ?, ?, ?, ?)");
   for (const { well, kind, seat, side, act } of taken) add.run(jobId, well, kind, ctx.now, seat, side, act);
   const [{ kind, well }, count] = [taken[0]!, taken.length];

@@ -85,10 +85,10 @@ export function learn(ctx: Context, jobId: number, lesson: Lesson): { number: nu
   if (lesson.about !== "confirmed" && !words) throw new Refusal("empty", "What should be said at this seat?", "words");
   const before = lesson.about === "confirmed" ? "" : (seat[lesson.about] ?? "");
   if (words && before.includes(words)) throw new Refusal("known", "The playbook says this already.", "words");
-  const said = `${before} ${words}`.trim();
-  if (said.length > 200)
+  const note = `${before} ${words}`.trim();
+  if (note.length > 200)
     throw new Refusal("too-long", "Together with what the seat says already it is more than 200 characters. Shorten it.", "words");
-  const change = lesson.about === "confirmed" ? { verify: [], guessed: false } : { [lesson.about]: said };
+  const change = lesson.about === "confirmed" ? { verify: [], guessed: false } : { [lesson.about]: note };
   addModelVersion(ctx, model.id, {
     lineRadiusMm: current.lineRadiusMm,
     anatomy: editSeat(startDraft(current.anatomy), seat.id, change).anatomy,

@@ -59,12 +59,12 @@ export function editionOfReel(
 ): KnownEdition | null {
   if (!anatomy.editions.length) return null;
   const { edition_id: chosen } = db.prepare("SELECT edition_id FROM reel WHERE id = ?").get(reel.id) as { edition_id: string | null };
-  const told = readSerial(db, model, reel.serial);
-  const byRule = chosen ? undefined : anatomy.editions.find((edition) => edition.id === told?.editionId);
+  const bySerial = readSerial(db, model, reel.serial);
+  const byRule = chosen ? undefined : anatomy.editions.find((edition) => edition.id === bySerial?.editionId);
   const known = byRule
     ? { edition: byRule, source: "serial" as const }
-    : editionOf(anatomy.editions, { chosen, serial: reel.serial, year: told?.year ?? null });
-  return known && { ...known, year: told?.year ?? null };
+    : editionOf(anatomy.editions, { chosen, serial: reel.serial, year: bySerial?.year ?? null });
+  return known && { ...known, year: bySerial?.year ?? null };
 }
 
 export interface ReelOfModel {

@@ -146,9 +146,9 @@ async function drawApart(bytes: Buffer, limits: { seconds: number; memoryKb: num
       "This drawing takes too long or too much memory to be drawn. Save it as PNG and choose that.",
       "picture",
     );
-  const said = drawnSchema.parse(JSON.parse(out.subarray(0, end).toString("utf8")));
-  if (!said.ok) throw new Refusal(said.code, said.message, said.field);
-  return { jpeg: out.subarray(end + 1), width: said.width, height: said.height, cleaned: said.cleaned };
+  const answer = drawnSchema.parse(JSON.parse(out.subarray(0, end).toString("utf8")));
+  if (!answer.ok) throw new Refusal(answer.code, answer.message, answer.field);
+  return { jpeg: out.subarray(end + 1), width: answer.width, height: answer.height, cleaned: answer.cleaned };
 }
 
 interface Drawn {

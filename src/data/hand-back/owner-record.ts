@@ -35,7 +35,7 @@ export function getOwnerRecord(db: Db, job: Job, report: Report, dates: (iso: st
       const position = seats.get(well.positionId);
       const type = position && version.partTypes.get(position.partTypeId);
       if (!position || !type) return [];
-      const said = [
+      const sentences = [
         wellVerdictWords[well.verdict],
         well.dressed,
         wayRound(position, well).turnedOver && "lay turned over",
@@ -49,7 +49,7 @@ export function getOwnerRecord(db: Db, job: Job, report: Report, dates: (iso: st
           name: position.name,
           type,
           turned: position.turned,
-          said: said.join("; "),
+          said: sentences.join("; "),
           picture: well.photoHash === null ? undefined : picture(well.photoHash),
         },
       ];

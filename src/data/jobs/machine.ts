@@ -35,7 +35,7 @@ const fittedHere = (db: Db, reelId: number): ReadonlySet<string> =>
 
 /** Whether a reel is of an age at which its linings have to be proved: by what the counter was told, its serial, or the edition it is. */
 function isOldReel(db: Db, job: Pick<Job, "editionId" | "reel">, { model, anatomy }: ModelVersion): boolean {
-  const told = db
+  const linings = db
     .prepare(
       `SELECT made_when AS madeWhen, EXISTS (SELECT 1 FROM job, json_each(job.intake, '$.life') AS life
                                              WHERE job.reel_id = reel.id AND life.value = 'old') AS decadesOld FROM reel WHERE id = ?`,
@@ -44,8 +44,8 @@ function isOldReel(db: Db, job: Pick<Job, "editionId" | "reel">, { model, anatom
   const edition = anatomy.editions.find(({ id }) => id === job.editionId);
   const year = readSerial(db, model, job.reel.serial)?.year ?? null;
   return isOfLiningAge({
-    decadesOld: told?.decadesOld === 1,
-    madeWhen: told?.madeWhen ?? "",
+    decadesOld: linings?.decadesOld === 1,
+    madeWhen: linings?.madeWhen ?? "",
     years: [edition?.toYear, year].flatMap((one) => one ?? []),
   });
 }
@@ -69,13 +69,13 @@ function withLinings(db: Db, job: Pick<Job, "editionId" | "reel">, version: Mode
   const linings = version.anatomy.positions.filter(({ partTypeId }) => version.partTypes.get(partTypeId)?.shape.kind === "friction-washer");
   if (!linings.length) return version;
   const fitted = fittedHere(db, job.reel.id);
-  const said = saidLinings(db, job.reel.id);
-  const old = linings.some(({ id }) => !proved.has(id) && !said.has(id) && !fitted.has(id)) && isOldReel(db, job, version);
-  if (!old && !said.size) return version;
+  const chosenLinings = saidLinings(db, job.reel.id);
+  const old = linings.some(({ id }) => !proved.has(id) && !chosenLinings.has(id) && !fitted.has(id)) && isOldReel(db, job, version);
+  if (!old && !chosenLinings.size) return version;
   const partTypes = new Map(version.partTypes);
   for (const { id, partTypeId } of linings) {
     if (fitted.has(id)) continue;
-    const material = said.get(id);
+    const material = chosenLinings.get(id);
     const before = partTypes.get(partTypeId)!;
     if (material === undefined) {
       if (old && !proved.has(id)) partTypes.set(partTypeId, { ...before, liningUnproven: true });

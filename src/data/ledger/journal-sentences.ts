@@ -26,7 +26,7 @@ export const listJournalSentencesOf = (db: Db, customerId: number, limit?: numbe
 
 function sentencesOf(db: Db, entries: readonly JournalEntry[]): JournalLine[] {
   const ids = (key: "jobId" | "reelId" | "customerId") => JSON.stringify([...new Set(entries.flatMap((entry) => entry[key] ?? []))]);
-  const said = (key: string) => entries.flatMap(({ detail }) => (detail[key] === undefined ? [] : [String(detail[key])]));
+  const idsUnder = (key: string) => entries.flatMap(({ detail }) => (detail[key] === undefined ? [] : [String(detail[key])]));
   const named = (sql: string, list: string) => new Map((db.prepare(sql).raw().all(list) as [string | number, string][]).map((row) => row));
   const seats = named(
     `SELECT job.id || ' ' || position.id, position.name FROM job JOIN position ON position.model_version_id = job.model_version_id
@@ -51,16 +51,21 @@ function sentencesOf(db: Db, entries: readonly JournalEntry[]): JournalLine[] {
   );
   const models = named(
     "SELECT id, maker || ' ' || name FROM model WHERE id IN (SELECT value FROM json_each(?))",
-    JSON.stringify([...said("model"), ...said("modelId")]),
+    JSON.stringify([...idsUnder("model"), ...idsUnder("modelId")]),
   );
-  const suppliers = named("SELECT id, name FROM supplier WHERE id IN (SELECT value FROM json_each(?))", JSON.stringify(said("supplier")));
+  const suppliers = named(
+    "SELECT id, name FROM supplier WHERE id IN (SELECT value FROM json_each(?))",
+    JSON.stringify(idsUnder("supplier")),
+  );
   const people = named(
     "SELECT id, name FROM person WHERE id IN (SELECT value FROM json_each(?))",
-    JSON.stringify(said("personId").map(Number)),
+    JSON.stringify(idsUnder("personId").map(Number)),
   );
-  const parts = findPartTypes(db, said("part"));
+  const parts = findPartTypes(db, idsUnder("part"));
   const faultOf = faultNamer(db);
-  const findings = said("finding").length ? new Map<string, string>(knowledgeOf(db).findings.map(({ id, name }) => [id, name])) : new Map();
+  const findings = idsUnder("finding").length
+    ? new Map<string, string>(knowledgeOf(db).findings.map(({ id, name }) => [id, name]))
+    : new Map();
   return entries.map((entry) => {
     const seat = (id: unknown) => seats.get(`${entry.jobId} ${String(id)}`) ?? "a part";
     const part = (id: unknown) => {

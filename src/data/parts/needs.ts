@@ -129,9 +129,9 @@ function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why 
     )
     .all(of);
   for (const need of rows(endedRow, ended)) {
-    const there = needOf(db, need.job_id, need.position_id) !== null;
+    const isWantedAnew = needOf(db, need.job_id, need.position_id) !== null;
     const had = need.state_before;
-    const state = there
+    const state = isWantedAnew
       ? "withdrawn"
       : had === "ordered" && (need.coming ?? 0) > 0
         ? "ordered"
@@ -140,7 +140,7 @@ function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why 
           : "open";
     db.prepare("UPDATE need SET state = ?, ended_by = NULL, ended_why = CASE WHEN ? THEN ended_why END WHERE id = ?").run(
       state,
-      there ? 1 : 0,
+      isWantedAnew ? 1 : 0,
       need.id,
     );
   }

@@ -27,6 +27,6 @@ export function keepSaid(ctx: Context, today: string, jobIds: readonly number[],
   const { bench, ask } = liveBench(ctx.db, today, ctx.now);
   const places = bench.jobs.flatMap(({ key }, place) => (jobIds.includes(key) ? [place] : []));
   // One reel's run ends with it; a lot's are followed together.
-  const told = places.length === 1 ? [foretellOne(bench, places[0]!, promiseSeed, keptRuns)] : foretell(bench, promiseSeed, keptRuns);
-  for (const each of told) if (jobIds.includes(each.key)) keep(each.key, saidOf(each, ask));
+  const forecasts = places.length === 1 ? [foretellOne(bench, places[0]!, promiseSeed, keptRuns)] : foretell(bench, promiseSeed, keptRuns);
+  for (const each of forecasts) if (jobIds.includes(each.key)) keep(each.key, saidOf(each, ask));
 }

@@ -24,7 +24,7 @@ export function coversOf(db: Db, jobs: readonly Comeback[]): ReadonlyMap<number,
      JOIN position ON position.model_version_id = job.model_version_id AND position.id = tray_well.position_id
      JOIN part_type ON part_type.id = position.part_type_id WHERE tray_well.job_id IN (SELECT value FROM json_each(?))`,
   );
-  const said = db.prepare("SELECT line, ours FROM job_cover WHERE job_id = ?").raw();
+  const saidLines = db.prepare("SELECT line, ours FROM job_cover WHERE job_id = ?").raw();
   const none: ReadonlySet<string> = new Set();
   return new Map(
     back.map(({ id, before, intake, rates }) => [
@@ -35,7 +35,7 @@ export function coversOf(db: Db, jobs: readonly Comeback[]): ReadonlyMap<number,
         renewed: renewed.get(before) ?? none,
         // A job of before lines were weighed by what was in our hands stays as it was agreed.
         touched: rates.prices?.byOpening ? (touched.get(before) ?? none) : none,
-        said: new Map((said.all(id) as [string, 0 | 1][]).map(([line, ours]) => [line, ours === 1])),
+        said: new Map((saidLines.all(id) as [string, 0 | 1][]).map(([line, ours]) => [line, ours === 1])),
       },
     ]),
   );

@@ -16,8 +16,8 @@ export const findPerson = (db: Db, id: number): Person | null =>
 /** The first person of a new shop; later ones are added by an owner. */
 export function ensureFirstPerson(db: Db): Person {
   const first = () => db.prepare(`SELECT ${columns} FROM person WHERE active = 1 ORDER BY id LIMIT 1`).get() as Person | undefined;
-  const there = first();
-  if (there) return there;
+  const known = first();
+  if (known) return known;
   // Reading a page writes nothing, except the very first of a new shop.
   db.prepare("INSERT INTO person (name, role) SELECT 'Owner', 'owner' WHERE NOT EXISTS (SELECT 1 FROM person)").run();
   return first()!;

@@ -26,9 +26,9 @@ function useUnsaid(fields: Readonly<Record<string, string>> | undefined): readon
   // After each drawing: whether a field shows its message is known once it is drawn, and only then.
   useLayoutEffect(() => {
     if (!fields) return setUnsaid("");
-    const said = (document.body.textContent ?? "").replace(box.current?.textContent ?? "", "");
+    const elsewhere = (document.body.textContent ?? "").replace(box.current?.textContent ?? "", "");
     const messages = new Set(Object.values(fields));
-    setUnsaid([...messages].filter((message) => !said.includes(message)).join("\n"));
+    setUnsaid([...messages].filter((message) => !elsewhere.includes(message)).join("\n"));
   });
   return [box, unsaid];
 }

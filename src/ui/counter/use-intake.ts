@@ -128,8 +128,8 @@ export function useIntake(promise: string) {
   const placed = marks.filter(({ zone }) => zones.some(({ id }) => id === zone));
   const tap = (zone: ZoneId) => {
     if (!inHand) return;
-    const there = marks.some((mark) => mark.zone === zone && mark.mark === inHand);
-    setValue("marks", there ? marks.filter((mark) => mark.zone !== zone || mark.mark !== inHand) : [...marks, { mark: inHand, zone }]);
+    const isMarked = marks.some((mark) => mark.zone === zone && mark.mark === inHand);
+    setValue("marks", isMarked ? marks.filter((mark) => mark.zone !== zone || mark.mark !== inHand) : [...marks, { mark: inHand, zone }]);
   };
   return {
     act,

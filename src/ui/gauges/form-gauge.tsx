@@ -81,17 +81,17 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
   const answer = compute(typed);
   const fault = "fault" in answer ? answer.fault : null;
   const known = fault && fields.some(({ key }) => key === fault.field);
-  const said = "fault" in answer ? null : answer;
+  const reading = "fault" in answer ? null : answer;
   return (
     <GaugeFrame
       gauge={gauge}
       job={job}
       result={
-        said && {
-          words: said.words,
-          csv: said.rows.map(([label, value]) => `"${label.replaceAll('"', '""')}";"${value.replaceAll('"', '""')}"`).join("\r\n"),
+        reading && {
+          words: reading.words,
+          csv: reading.rows.map(([label, value]) => `"${label.replaceAll('"', '""')}";"${value.replaceAll('"', '""')}"`).join("\r\n"),
           input: { ...typed },
-          figures: said.figures ?? [],
+          figures: reading.figures ?? [],
         }
       }
     >
@@ -138,15 +138,15 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
               {fault.message}
             </p>
           )}
-          {said ? (
+          {reading ? (
             <>
               <p className="num text-measure" role="status">
-                {said.big}
+                {reading.big}
               </p>
-              {said.rows.length > 0 && (
+              {reading.rows.length > 0 && (
                 <table className="plain-table">
                   <tbody>
-                    {said.rows.map(([label, value]) => (
+                    {reading.rows.map(([label, value]) => (
                       <tr key={`${label} ${value}`}>
                         <td>{label}</td>
                         <td className="num">{value}</td>
@@ -155,8 +155,8 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
                   </tbody>
                 </table>
               )}
-              {said.chart && <ReadChart chart={said.chart} />}
-              {said.notes?.map((note) => (
+              {reading.chart && <ReadChart chart={reading.chart} />}
+              {reading.notes?.map((note) => (
                 <p key={note} className="border-l-4 border-ink pl-2">
                   {note}
                 </p>

@@ -105,8 +105,8 @@ export function MeasuredPanel({ elements, names, model, squeeze, taken, path, ra
       refused = error instanceof RangeError ? error.message : "These pulls do not fit together.";
     }
   }
-  const told = JSON.stringify(figure);
-  useEffect(() => onFigure(JSON.parse(told)), [told, onFigure]);
+  const asText = JSON.stringify(figure);
+  useEffect(() => onFigure(JSON.parse(asText)), [asText, onFigure]);
   return (
     <details open={taken.length > 0} className="border-t border-ink pt-2">
       <summary className="act-link min-h-10">What measured pulls say</summary>

@@ -57,11 +57,11 @@ export function SpinSheet({ job, own = [] }: Opened & { own?: readonly Own[] }) 
     if (none) return { fault: { field: "times", message: none } };
     const losses = { a: fit.terms.a.value, b: fit.terms.b.value, c: fit.terms.c.value };
     const seconds = times.at(-1)! - times[0]!;
-    const there = lossTerms.filter((term) => fit.terms[term].there);
+    const present = lossTerms.filter((term) => fit.terms[term].there);
     const simulated = typed.times === sampleTimes;
     return {
       big: `${shown(fit.standardStopS, 3)} s`,
-      words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stand after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${there.map((term) => lossWords[term].split(":")[0]).join(", ") || "not told apart"}.`}`,
+      words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stand after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${present.map((term) => lossWords[term].split(":")[0]).join(", ") || "not told apart"}.`}`,
       rows: lossTerms.map((term): readonly [string, string] => {
         const { value, low, high, there: so } = fit.terms[term];
         return [

@@ -39,9 +39,9 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
   const savingRules = useAct("save-serial-rules", () => setSeen(seenSerialRules(shownRules)));
   const [serial, setSerial] = useState("");
   const fitting = shownRules.filter((rule) => rule.modelId === null || rule.modelId === modelId);
-  const told = serial.trim() ? decodeSerial(fitting, serial) : null;
-  const byRule = editions.find((edition) => edition.id === told?.rule.edition);
-  const known = byRule ? { edition: byRule, source: "serial" as const } : editionOf(editions, { serial, year: told?.year ?? null });
+  const decoded = serial.trim() ? decodeSerial(fitting, serial) : null;
+  const byRule = editions.find((edition) => edition.id === decoded?.rule.edition);
+  const known = byRule ? { edition: byRule, source: "serial" as const } : editionOf(editions, { serial, year: decoded?.year ?? null });
 
   const edit = (edition: Edition, part: Partial<Edition>): string | null => {
     const kept = Object.fromEntries(Object.entries({ ...edition, ...part }).filter(([, value]) => value !== undefined && value !== ""));
@@ -153,8 +153,8 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
             <p className="mt-2" role="status">
               {!serial.trim()
                 ? "Type one as stamped on a reel."
-                : told
-                  ? `${told.year ? `Made in ${told.year}` : "No single year"}${told.rule.note ? `: ${told.rule.note}` : ""}.`
+                : decoded
+                  ? `${decoded.year ? `Made in ${decoded.year}` : "No single year"}${decoded.rule.note ? `: ${decoded.rule.note}` : ""}.`
                   : `No rule of ${maker} matches it.`}
               {serial.trim() && known && ` ${known.edition.name}, ${sourceWords[known.source]}.`}
             </p>

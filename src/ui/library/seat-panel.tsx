@@ -290,7 +290,7 @@ function SeatLeaf({ anatomy, position, type, onSeat }: LeafProps & Pick<Props, "
 
 function OrderLeaf({ anatomy, position, onSeat }: LeafProps) {
   const others = Object.fromEntries(anatomy.positions.filter((other) => other.id !== position.id).map((other) => [other.id, other.name]));
-  const one = (label: string, key: "ridesOn" | "insideOf") => (
+  const seatChoice = (label: string, key: "ridesOn" | "insideOf") => (
     <Field label={label}>
       {(field) => (
         <select {...field} value={position[key] ?? ""} onChange={(event) => onSeat({ [key]: event.target.value || undefined })}>
@@ -310,8 +310,8 @@ function OrderLeaf({ anatomy, position, onSeat }: LeafProps) {
   return (
     <div className="flex flex-col gap-2">
       {many("Rests on", "restsOn")}
-      {one("Goes over", "ridesOn")}
-      {one("Lies inside", "insideOf")}
+      {seatChoice("Goes over", "ridesOn")}
+      {seatChoice("Lies inside", "insideOf")}
       {many("Passes through", "passesThrough")}
       {many("Is held by", "heldBy")}
     </div>

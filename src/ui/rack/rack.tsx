@@ -44,8 +44,8 @@ function chancesOf(
     days.flatMap(({ tags }) =>
       tags.flatMap((tag) => {
         const chances = tag.jobIds.flatMap((id) => {
-          const told = byKey.get(id);
-          return told ? [of100(chanceBy(told, daysBetween(asked.today, tag.promisedOn)))] : [];
+          const chances = byKey.get(id);
+          return chances ? [of100(chanceBy(chances, daysBetween(asked.today, tag.promisedOn)))] : [];
         });
         return chances.length ? [[tag.unit, Math.min(...chances)] as const] : [];
       }),

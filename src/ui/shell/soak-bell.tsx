@@ -59,10 +59,10 @@ export function SoakBell() {
     const ask = async () => {
       const answer = await fetch("/api/soaks").catch(() => null);
       if (!answer?.ok || over) return;
-      const said = (await answer.json()) as { now: number; soaks: Bath[]; here: Here[] };
-      offsetMs.current = said.now - Date.now();
-      setBaths(said.soaks);
-      setHere(said.here);
+      const bell = (await answer.json()) as { now: number; soaks: Bath[]; here: Here[] };
+      offsetMs.current = bell.now - Date.now();
+      setBaths(bell.soaks);
+      setHere(bell.here);
     };
     void ask();
     const asking = setInterval(ask, askEveryMs);

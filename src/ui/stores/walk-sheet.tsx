@@ -77,10 +77,10 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
   const { type } = bin;
   const says = seen ?? bin.count;
   const keep = () => {
-    const said = `${bin.bin} ${type.number}: ${says}`;
+    const spoken = `${bin.bin} ${type.number}: ${says}`;
     const right = says === bin.count;
-    if (!press("count-bin", { partTypeId: type.id, count: says, why: right ? null : why }, said)) return;
-    setDone(new Map([...done, [type.id, right ? "" : `${said}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]));
+    if (!press("count-bin", { partTypeId: type.id, count: says, why: right ? null : why }, spoken)) return;
+    setDone(new Map([...done, [type.id, right ? "" : `${spoken}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]));
     go(here + 1);
   };
   return (

@@ -30,9 +30,9 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
   const { currency, promiseChance } = getShopSettings(db);
   const times = `from=${from}&to=${to}`;
   const behind = (id: string) => `/ledger/figures/jobs?${times}&figure=${encodeURIComponent(id)}`;
-  const said = listSaidDays(db, day, from);
-  const dates = verdictOf(said, promiseChance);
-  const truly = said.filter(({ afterwards }) => !afterwards).length;
+  const saidDays = listSaidDays(db, day, from);
+  const dates = verdictOf(saidDays, promiseChance);
+  const truly = saidDays.filter(({ afterwards }) => !afterwards).length;
   const owner = (await readerOf(db)).role === "owner";
   const watched = watchesOf(db, day).filter(({ kind }) => owner || kind !== "person");
   const alarms = watched.filter(({ alarm }) => alarm !== null);

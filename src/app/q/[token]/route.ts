@@ -43,9 +43,9 @@ export async function GET(_request: Request, { params }: Params): Promise<Respon
 async function leadsNowhere(db: Db, shopName: string): Promise<Response> {
   const guessed = guessAtLink(db, (await fromSocket())?.address ?? "nowhere", new Date().toISOString());
   if (guessed === 0) return html(askingEndHtml(shopName, gone), 410);
-  const told = html(askingEndHtml(shopName, "Too many links that lead nowhere came from here. Please wait, or call the shop."), 429);
-  told.headers.set("retry-after", String(guessed));
-  return told;
+  const tooMany = html(askingEndHtml(shopName, "Too many links that lead nowhere came from here. Please wait, or call the shop."), 429);
+  tooMany.headers.set("retry-after", String(guessed));
+  return tooMany;
 }
 
 async function shown(token: string, fault: string): Promise<Response> {

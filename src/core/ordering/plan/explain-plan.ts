@@ -114,8 +114,8 @@ export function whatIfsOf(problem: OrderProblem, plan: OrderPlan, waitDays: numb
       ...problem.suppliersMust,
       ...Object.fromEntries(
         problem.suppliers.flatMap(({ id }) => {
-          const said = rule(id);
-          return said ? [[id, said]] : [];
+          const ruleWords = rule(id);
+          return ruleWords ? [[id, ruleWords]] : [];
         }),
       ),
     },

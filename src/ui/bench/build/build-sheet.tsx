@@ -138,7 +138,7 @@ export function BuildSheet(props: Props) {
     press("steps-done", { jobId: head.jobId, operationIds, ...(reason.trim() ? { reason: reason.trim() } : {}) }, name);
     settle();
   };
-  const said = [
+  const sentences = [
     ...new Set(
       acting.flatMap(({ operation, position }) =>
         toldAt(
@@ -284,9 +284,9 @@ export function BuildSheet(props: Props) {
               onAlone={(id) => chooseStep(id, true)}
             />
           )}
-          {undone && said.length > 0 && (
+          {undone && sentences.length > 0 && (
             <p className="mt-2 border-l-4 border-ink pl-2 font-semibold" role="note">
-              {said.join(" ")}
+              {sentences.join(" ")}
             </p>
           )}
           <ExtraPieces jobId={head.jobId} closed={head.closed} pieces={props.extras} />

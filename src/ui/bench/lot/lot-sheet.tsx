@@ -92,8 +92,8 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
   };
   const prove = (proved: boolean) => {
     if (!here || !fault) return;
-    const said = `${nameOf(here)}, ${fault.name} ${proved ? "proved" : "ruled out"}`;
-    if (!press("settle-fault", { jobId: here.jobId, faultId: fault.id, proved }, said)) return;
+    const sentence = `${nameOf(here)}, ${fault.name} ${proved ? "proved" : "ruled out"}`;
+    if (!press("settle-fault", { jobId: here.jobId, faultId: fault.id, proved }, sentence)) return;
     setLastProved(proved);
     setChosen(null);
   };

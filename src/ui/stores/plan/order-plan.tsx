@@ -25,10 +25,10 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
     const type = props.parts[cataloguePart(offers.get(offerId)?.partId ?? "")];
     return type ? `${type.number} ${type.name}` : offerId;
   };
-  const told = useMemo(() => (plan ? servingsOf(problem, plan) : { servings: [], left: [] }), [problem, plan]);
+  const servings = useMemo(() => (plan ? servingsOf(problem, plan) : { servings: [], left: [] }), [problem, plan]);
   const free = useMemo(() => (plan ? freePostOf(problem, plan) : []), [problem, plan]);
   const costed = useMemo(() => (plan ? costOfPlan(problem, plan) : null), [problem, plan]);
-  const fromHere = told.servings.filter(({ supplierId }) => supplierId === null);
+  const fromHere = servings.servings.filter(({ supplierId }) => supplierId === null);
   const tags = new Map(props.needs.map(({ needId, tag }) => [`need|${needId}`, tag]));
   return (
     <>
@@ -53,7 +53,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
             const day = problem.slots[slot]!.inDays + lead.days;
             const late = Math.max(
               0,
-              ...told.servings.filter((one) => one.supplierId === supplierId && one.slot === slot).map((one) => one.lateDays),
+              ...servings.servings.filter((one) => one.supplierId === supplierId && one.slot === slot).map((one) => one.lateDays),
             );
             return (
               <section key={`${slot} ${supplierId}`} className="mt-3">
@@ -78,7 +78,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
                       .map(({ offerId, packs }) => {
                         const offer = offers.get(offerId)!;
                         const type = props.parts[offer.partId];
-                        const mine = told.servings.filter((one) => one.offerId === offerId && one.slot === slot);
+                        const mine = servings.servings.filter((one) => one.offerId === offerId && one.slot === slot);
                         const pieces = packs * offer.pack;
                         const given = mine.reduce((sum, one) => sum + one.pieces, 0);
                         return (
@@ -143,7 +143,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
         </section>
       )}
       <NeedList props={props} hand={hand} />
-      <LowBins props={props} left={new Set(told.left.map(({ demandId }) => demandId))} />
+      <LowBins props={props} left={new Set(servings.left.map(({ demandId }) => demandId))} />
       <Why answers={planning.answers} free={free} nameOf={nameOf} partOf={partOf} working={planning.working} />
     </>
   );

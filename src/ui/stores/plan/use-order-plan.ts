@@ -17,7 +17,7 @@ const needIdOf = (demandId: string): number | null => (demandId.startsWith("need
 export function useOrderPlan({ problem, start }: Pick<PlanProps, "problem" | "start">) {
   const [byHand, setByHand] = useState<ByHand>({ from: {}, not: [] });
   const touched = Object.keys(byHand.from).length + byHand.not.length > 0;
-  const said = useMemo((): OrderProblem => {
+  const narrowed = useMemo((): OrderProblem => {
     if (!touched) return problem;
     const fixed = Object.entries(byHand.from).flatMap(([partId, offerId]) =>
       problem.offers
@@ -34,8 +34,8 @@ export function useOrderPlan({ problem, start }: Pick<PlanProps, "problem" | "st
     );
     return { ...problem, fixed, suppliersMust: Object.fromEntries(byHand.not.map((id) => [id, "none" as const])) };
   }, [problem, byHand, touched]);
-  const planning = usePlan(said, touched ? null : start);
-  return { planning, problem: said, byHand, setByHand, touched };
+  const planning = usePlan(narrowed, touched ? null : start);
+  return { planning, problem: narrowed, byHand, setByHand, touched };
 }
 
 /** What each supplier is asked for on an order day. */

@@ -12,7 +12,7 @@ interface Props {
 
 /** What else could be done, and what that would cost: how firm the plan is. */
 export function Why({ answers, free, nameOf, partOf, working }: Props) {
-  const one = bestOneSupplier(answers);
+  const singleSupplier = bestOneSupplier(answers);
   const asked = answers.some(({ kind }) => kind === "one-supplier");
   const wait = answers.find(({ kind }) => kind === "wait");
   const turns = answers.filter(({ kind, more }) => (kind === "with" || kind === "without") && more !== null && more > 0.5);
@@ -24,8 +24,8 @@ export function Why({ answers, free, nameOf, partOf, working }: Props) {
           ? `${add.packs} × ${partOf(add.offerId)} (${formatMinor(add.price)}) makes ${nameOf(supplierId)}'s parcel free and saves ${formatMinor(Math.round(add.saves))}.`
           : `${formatMinor(missing)} short of free post at ${nameOf(supplierId)}: the cheapest piece that reaches it, ${partOf(add.offerId)}, would cost ${formatMinor(Math.round(-add.saves))} more than it saves.`,
     ),
-    ...(one
-      ? [`All from ${nameOf(one.supplierId!)}: ${formatMinor(Math.round(one.more!))} more.`]
+    ...(singleSupplier
+      ? [`All from ${nameOf(singleSupplier.supplierId!)}: ${formatMinor(Math.round(singleSupplier.more!))} more.`]
       : asked && !working
         ? ["No single supplier has it all."]
         : []),

@@ -35,11 +35,11 @@ export const GET = readFile("jobs", (db, { test: asked }: { test: string }, requ
   const job = findJob(db, query.data.job);
   if (!job) return new Response("There is no such job in the shop.", { status: 404 });
   const { pretend, phase } = query.data;
-  const told = (ids: readonly ComplaintId[]) =>
+  const toldBy = (ids: readonly ComplaintId[]) =>
     pretend === "told" && phase === "before" && ids.some((id) => job.intake.complaints.includes(id));
   const setting: PretendedReel = {
-    level: pretend === "worn" || told(reel.told) ? reel.worn : reel.sound,
-    sickness: pretend === "worn" || told(reel.sickBy ?? []) ? 1 : 0,
+    level: pretend === "worn" || toldBy(reel.told) ? reel.worn : reel.sound,
+    sickness: pretend === "worn" || toldBy(reel.sickBy ?? []) ? 1 : 0,
   };
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({

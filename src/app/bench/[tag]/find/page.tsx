@@ -45,8 +45,8 @@ export default async function FindPage(props: StationProps) {
       )}
       remedyCautions={Object.fromEntries(
         (subject.knowledge ?? commonKnowledge).faults.flatMap((fault) => {
-          const said = remedyCautions(fault, inSeats);
-          return said.length ? [[fault.id, said]] : [];
+          const cautions = remedyCautions(fault, inSeats);
+          return cautions.length ? [[fault.id, cautions]] : [];
         }),
       )}
       looks={lookLines(next, subject.knowledge ?? commonKnowledge)}

@@ -21,7 +21,7 @@ try {
   console.log(`Backed up and looked over: ${join(directory, "backups", name)}${second ? `; ${second}` : ""}`);
 } catch (error) {
   console.error(
-    `No copy could be made: ${troubleOf(error)?.message ?? (error as Error).message} Those of before are as they were. ${troubleOf(error)?.remedy ?? "npm run doctor says more."}`,
+    `No copy could be made: ${troubleOf(error)?.message ?? (error as Error).message} Earlier ones are as they were. ${troubleOf(error)?.remedy ?? "npm run doctor says more."}`,
   );
   process.exit(1);
 }

@@ -7,7 +7,7 @@ import { expect, it } from "vitest";
  */
 const readsWords: Readonly<Record<string, string>> = {
   "src/core/anatomy/material.ts": "the one reader of materials, as people type them",
-  "src/core/anatomy/read-older.ts": "models of before these were values",
+  "src/core/anatomy/read-older.ts": "models from before these were values",
   "src/core/anatomy/serial.ts": "patterns that a maker's serials are typed as",
   "src/core/anatomy/shared-name.ts": "makes a name of names; nothing is decided by it",
   "src/core/blind-spots/checks.ts": "a gate's words are read into what it shows, until a model says it as a value",

@@ -212,7 +212,7 @@ describe("a shop that starts with nothing", () => {
     await person.press("Bring in 2 rows");
     await person.sees("Brought in: 2 rows of mended.csv.");
     expect(server.value("SELECT name FROM customer ORDER BY id DESC LIMIT 1")).toBe("Ida Marl");
-    await person.press("Reels, with a visit of before");
+    await person.press("Reels, with an earlier visit");
     await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
       file("reels.csv", "Owner,Model,Serial,Serviced on,Work\nIda Marl,Tern 20,OT 311,31.5.2023,full service\nNobody,Tern 20,OT 312,,\n"),
     );

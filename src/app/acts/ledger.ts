@@ -21,7 +21,7 @@ export const ledgerRuns: RunsOf<typeof ledgerActs> = {
 
   "erase-customer": {
     run: (ctx, { id }) => {
-      // Remembered first: a copy of before that is restored erases them again.
+      // Remembered first: an earlier copy that is restored erases them again.
       const erasure = erasureOf(ctx, id);
       const erased = eraseCustomer(ctx, id);
       if (erasure) rememberErasure(dataDirectory(), erasure);

@@ -18,7 +18,7 @@ export async function backUpNow(): Promise<ActionResult<void>> {
   if (!(await isOwner())) return refused("Only an owner may do this. Choose another person at Shop.");
   return (await startBackup("by-hand"))
     ? { ok: true, value: undefined }
-    : refused("No copy could be made; those of before are as they were. npm run doctor says what is wrong.");
+    : refused("No copy could be made; earlier ones are as they were. npm run doctor says what is wrong.");
 }
 
 /** Puts a copy in the place of the shop's data: the database is let go of, changed, and opened anew by the next page. */

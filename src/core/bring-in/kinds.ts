@@ -39,7 +39,7 @@ export const bringInKinds = {
     },
   },
   reels: {
-    name: "Reels, with a visit of before",
+    name: "Reels, with an earlier visit",
     fields: {
       owner: { words: "owner (a customer's name)", must: true, headings: ["owner", "customer", "name"], most: 80 },
       maker: { words: "maker", headings: ["maker", "make", "brand"], most: 60 },

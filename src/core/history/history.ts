@@ -12,7 +12,7 @@ export const historySchema = z.object({
   exportedOn: day,
   shop: z.string(),
   reel: z.object({ maker: z.string(), model: z.string(), serial: z.string(), hand: z.enum(["right", "left"]) }),
-  /** Visits of before this book, from paper or another program, as they were written down. */
+  /** Visits from before this book, from paper or another program, as they were written down. */
   before: z.array(z.object({ on: day.nullable(), words: z.string() })).default([]),
   visits: z.array(
     z.object({

@@ -9,7 +9,7 @@ export interface TraceSample {
 /** Most samples a trace keeps: two minutes of a scale. */
 export const mostSamples = 5000;
 
-/** A kept trace. Those of before there were other instruments than the scale say `forceN`. */
+/** A kept trace. Those from before there were other instruments than the scale say `forceN`. */
 export const traceSchema = z
   .array(
     z.union([

@@ -4,7 +4,7 @@ import type { WhoPays } from "@/core/vocabulary/who-pays";
 
 interface Comeback {
   readonly kind: JobKind;
-  /** Who pays, as it was said; of a job of before it was asked, we do. */
+  /** Who pays, as it was said; of a job from before it was asked, we do. */
   readonly pays?: WhoPays | undefined;
 }
 

@@ -136,7 +136,7 @@ describe("the price of a service", () => {
     expect(sum).toMatchObject({ labourMinor: 8900, extrasMinor: 1040, discountMinor: 890, netMinor: 9050 });
   });
 
-  it("prints a job of before there were price lists as it was", () => {
+  it("prints a job from before there were price lists as it was", () => {
     expect(serviceLines(job({ depth: "full" }), null)).toEqual([expect.objectContaining({ minutes: 15 })]);
   });
 });
@@ -214,7 +214,7 @@ describe("a service priced by its minutes", () => {
   });
 });
 
-describe("a job of before prices went by what was opened", () => {
+describe("a job from before prices went by what was opened", () => {
   // Its bill stays as it was agreed: 25 minutes an assembly, 60 for all, 15 for the intake of a repair.
   const before = { ...pricesFor(noPrices, "spinning"), byOpening: false };
   const minutes = (change: Partial<ServiceOfJob>) => serviceLines(job(change), before).map((line) => line.minutes);

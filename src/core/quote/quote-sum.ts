@@ -8,7 +8,7 @@ export interface PinnedRates {
   readonly tax: BasisPoints;
   /** Off work and parts, before tax. */
   readonly discount?: BasisPoints;
-  /** The price list as it stood; null for a job of before there was one. */
+  /** The price list as it stood; null for a job from before there was one. */
   readonly prices?: JobPrices | null;
 }
 

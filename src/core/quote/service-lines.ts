@@ -19,7 +19,7 @@ function assembliesOf({ complaints, asked, shut = 0, opened = null, assemblies =
  * The lines of a job's service: what it came for, priced by the list it was opened under, as far as the reel is opened. Several assemblies never
  * cost more than the whole reel, and one of which some stayed shut never as much. What a fault's own work costs comes on top; of a repair it is
  * part of the opening, and only what that costs beyond it is charged, so that a fault proved makes nothing cheaper.
- * @param prices null for a job of before there were price lists.
+ * @param prices null for a job from before there were price lists.
  */
 export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): LabourLine[] {
   // What came back and is not our work is a repair like another.

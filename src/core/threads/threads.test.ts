@@ -6,7 +6,7 @@ import { flankDegrees, nutMinor, screwCore, stressArea, threadTable } from "./th
 const thread = (name: string) => threadTable.find((size) => size.name === name)!;
 
 describe("the table of threads", () => {
-  // The sizes as their standards name them (ISO 261, ASME B1.1; BS 93, BS 84 and metric of before from memory).
+  // The sizes as their standards name them (ISO 261, ASME B1.1; BS 93, BS 84 and old metric from memory).
   it.each([
     [
       "ISO metric",

@@ -101,7 +101,7 @@ function askingOf(db: Db, job: Job, first: number): Asking {
 }
 
 /**
- * Puts a quote into a letter with codes and a link; a letter of before holds no more.
+ * Puts a quote into a letter with codes and a link; an earlier letter holds no more.
  * @param token of the link, drawn where it is shown: here only its hash is kept, and no answer holds it.
  */
 export function ask(ctx: Context, jobId: number, token: string): { id: number } {

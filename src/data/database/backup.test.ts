@@ -60,12 +60,12 @@ describe("what is kept of daily copies", () => {
     expect(kept.length).toBeGreaterThan(18);
   });
 
-  it("goes by the copies alone: a clock in the wrong year throws nothing of before away", () => {
+  it("goes by the copies alone: a clock in the wrong year throws nothing earlier away", () => {
     const names = [`${stampOf(later(0))}-daily`, `${stampOf(later(-1))}-daily`, `${stampOf(later(-8000))}-daily`];
     expect(backupsToKeep(names).size).toBe(3);
   });
 
-  it("leaves the copies of before an import alone but for the newest five, whatever the days", () => {
+  it("leaves the copies from before an import alone but for the newest five, whatever the days", () => {
     const made = Array.from({ length: 7 }, (_, i) => backUp(directory, new Date(now.getTime() + i * 60_000), null, "before-import").name);
     backUp(directory, later(1));
     expect(

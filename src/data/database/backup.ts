@@ -28,7 +28,7 @@ export type BackupWhy = "daily" | "before-import" | "by-hand";
 const suffix: Readonly<Record<BackupWhy, string>> = { daily, "before-import": beforeImport, "by-hand": byHand };
 /** How many copies made by hand stay. */
 export const handCopiesKept = 20;
-/** How many copies of before an import stay. */
+/** How many copies from before an import stay. */
 export const importCopiesKept = 5;
 const folderOf = (directory: string) => join(directory, "backups");
 export const stampOf = (now: Date): string => now.toISOString().replace(/[-:]/g, "").slice(0, 15);
@@ -92,8 +92,8 @@ export interface BackedUp {
 /**
  * Copies a shop's data as it is at one instant into its folder “backups”, opens the copy and looks it over, lets go of what is older than is
  * kept, and puts a second copy where one is wanted. A reader beside the server: nobody waits for it.
- * @param why a day's copy, one of before an import or one made by hand: each kind is kept by itself. @param second a folder such as a stick; empty for none. One that is not there now is said and does not fail the first. @throws Error when no
- * whole copy could be made: those of before stay.
+ * @param why a day's copy, one from before an import or one made by hand: each kind is kept by itself. @param second a folder such as a stick; empty for none. One that is not there now is said and does not fail the first. @throws Error when no
+ * whole copy could be made: earlier ones stay.
  */
 export function backUp(directory: string, now: Date, second: string | null = null, why: BackupWhy = "daily"): BackedUp {
   const db = new Database(join(directory, "zorbek.db"), { readonly: true, fileMustExist: true, timeout: 10_000 });

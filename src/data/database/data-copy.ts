@@ -170,7 +170,7 @@ export function copyBeforeMigration(db: Database.Database, directory: string, mi
   const stamp = now.toISOString().replace(/[-:]/g, "").slice(0, 15);
   try {
     const folder = copyData(db, directory, `${stamp}-before-${migration.replace(/\.sql$/, "")}`);
-    // Those of before migrations alone: the daily ones have their own rule.
+    // Those from before migrations alone: the daily ones have their own rule.
     const ofMigrations = listCopies(directory).filter((name) => /-before-\d/.test(name));
     for (const old of ofMigrations.slice(0, -copiesKept)) letGo(copies(directory), old);
     return folder;

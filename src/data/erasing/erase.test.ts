@@ -98,7 +98,7 @@ describe("somebody who asks to be forgotten", () => {
     expect(invoiceName(db, ada)).toBeNull();
   });
 
-  it("is erased again when a copy of before is restored, and nobody else is", () => {
+  it("is erased again when an earlier copy is restored, and nobody else is", () => {
     close();
     const ben = addCustomer(ctx, { name: "Ben Marsh", phone: "", email: "" });
     const { name: copy } = backUp(directory, new Date("2026-03-10T08:00:00Z"));
@@ -123,7 +123,7 @@ describe("somebody who asks to be forgotten", () => {
     expect(invitedPerson(db, invited, "2026-03-02T09:03:00.000Z")).toBeNull();
   });
 
-  it("is told of where a copy of before has a reel of theirs in the shop", () => {
+  it("is told of where an earlier copy has a reel of theirs in the shop", () => {
     const { name: copy } = backUp(directory, new Date("2026-03-08T08:00:00Z"));
     close();
     erase();

@@ -94,7 +94,7 @@ export function leaveNoTrace(db: Db): void {
 
 /**
  * Who was erased, kept beside the database and never in a copy of it, without a word about them: a hash of the name, and the instant their card was
- * made. A copy of before knows them still; whoever restores it has them erased again.
+ * made. An earlier copy knows them still; whoever restores it has them erased again.
  */
 const erasureSchema = z.object({ customerId: z.number().int(), name: z.string(), firstSeen: z.string().nullable(), at: z.string() });
 type Erasure = z.infer<typeof erasureSchema>;

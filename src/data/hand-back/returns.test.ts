@@ -163,7 +163,7 @@ describe("ways of working", () => {
   });
 });
 
-describe("a database of before the Clean station", () => {
+describe("a database from before the Clean station", () => {
   it("is brought up with its jobs and trays as they were, and every reference whole", () => {
     const folder = join(process.cwd(), "src", "data", "database", "migrations");
     const all = readdirSync(folder)

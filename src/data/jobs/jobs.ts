@@ -28,7 +28,7 @@ export const intakeSchema = z.object({
   water: z.enum(["fresh", "brackish", "salt"]),
   tripsPerYear: z.number().int().min(0),
   conditions: z.array(z.string()),
-  // Jobs of before this was asked have none.
+  // Jobs from before this was asked have none.
   life: z.array(z.enum(Object.keys(useFactors) as [UseFactor, ...UseFactor[]])).default([]),
   claims: z.array(z.enum(claimIds)).default([]),
   marks: z

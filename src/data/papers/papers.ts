@@ -20,7 +20,7 @@ export interface Paper {
   /** As it was printed; null once the law lets it be forgotten. */
   readonly name: string | null;
   readonly address: string;
-  /** The shop as it was when the paper was made; null on one of before shops had an address here. */
+  /** The shop as it was when the paper was made; null on one from before shops had an address here. */
   readonly shop: PaperShop | null;
   /** Day of supply: when the reel went home. */
   readonly suppliedOn: string | null;

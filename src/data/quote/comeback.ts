@@ -33,7 +33,7 @@ export function coversOf(db: Db, jobs: readonly Comeback[]): ReadonlyMap<number,
         pays: intake.pays ?? "us",
         found: found.get(before) ?? none,
         renewed: renewed.get(before) ?? none,
-        // A job of before lines were weighed by what was in our hands stays as it was agreed.
+        // A job from before lines were weighed by what was in our hands stays as it was agreed.
         touched: rates.prices?.byOpening ? (touched.get(before) ?? none) : none,
         said: new Map((saidLines.all(id) as [string, 0 | 1][]).map(([line, ours]) => [line, ours === 1])),
       },

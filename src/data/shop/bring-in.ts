@@ -263,7 +263,7 @@ export interface PastVisit {
   readonly paidMinor: number | null;
 }
 
-/** Visits of before this book, the newest first. */
+/** Visits from before this book, the newest first. */
 export const listPastVisits = (db: Db, reelId: number): PastVisit[] =>
   db
     .prepare("SELECT id, on_day AS 'on', words, paid_minor AS paidMinor FROM past_visit WHERE reel_id = ? ORDER BY on_day DESC, id DESC")

@@ -31,7 +31,7 @@ export function addPerson(ctx: Context, person: { name: string; role: Role }): n
   return id;
 }
 
-/** A name is written anew; entries of before show it too. */
+/** A name is written anew; earlier entries show it too. */
 export function renamePerson(ctx: Context, id: number, name: string): void {
   const taken = ctx.db.prepare("SELECT 1 FROM person WHERE name = ? AND id <> ?").get(name, id);
   if (taken) throw new Refusal("name-taken", `${name} is already in the list. Add a letter to tell the two apart.`, "name");

@@ -30,7 +30,7 @@ export function takePriceList(ctx: Context, supplierId: string, rows: readonly P
   );
   for (const { partTypeId, priceMinor, pack } of lines) {
     const before = offers.get(partTypeId)?.find((offer) => offer.supplierId === supplierId);
-    // A lower price for several packs was agreed for the pack of before; one that is no longer lower is none.
+    // A lower price for several packs was agreed for the earlier pack; one that is no longer lower is none.
     const breaks = before?.pack === pack ? before.breaks.filter((one) => one.priceMinor < priceMinor) : [];
     setOffer(ctx, { supplierId, partTypeId, priceMinor, pack, breaks });
   }

@@ -63,7 +63,7 @@ const oftenWorn = 0.25;
 /** So many jobs have to have found another count. */
 const leastCounted = 2;
 
-/** A sentence of before, with other figures in it. */
+/** An earlier sentence, with other figures in it. */
 const earlier: Readonly<Record<LessonKind, RegExp>> = {
   fails: /\s*Fails often: worn in \d+ of \d+ reels opened here\./,
   count: /\s*Count them: \d+ lay here in \d+ of \d+ reels\./,

@@ -78,7 +78,7 @@ export function PriceList({ supplier }: Props) {
             )}
           />
           <Told
-            title="Under a number of before"
+            title="Under an earlier number"
             count={seen.counts.moved}
             rows={seen.moved.map(({ under, number, name }) => `${under} is sold as ${number} ${name}: its price goes there`)}
           />

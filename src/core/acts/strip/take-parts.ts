@@ -11,7 +11,7 @@ export const takeParts = defineAct({
     jobId,
     positionIds: seats,
     absent: z.array(z.string().max(60)).max(60).default([]),
-    /** So many more lay there than the model has. A press of before this was a number says it in words. */
+    /** So many more lay there than the model has. A press from before this was a number says it in words. */
     more: z.preprocess(
       (said) => (typeof said === "string" ? Number.parseInt(said, 10) || 0 : said),
       z.number().int().min(0).max(20).default(0),

@@ -61,7 +61,7 @@ export function Pictures({ db, reelId }: OfReel) {
   );
 }
 
-/** Visits of before this book, as they were brought in. */
+/** Visits from before this book, as they were brought in. */
 export function BeforeThisBook({ db, reelId }: OfReel) {
   const past = listPastVisits(db, reelId);
   if (!past.length) return null;

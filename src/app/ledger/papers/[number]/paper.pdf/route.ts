@@ -10,7 +10,7 @@ import { dateWords } from "@/ui/dates";
 export const GET = readFile("ledger", async (db, { number }: { number: string }) => {
   const paper = /^\d{1,9}$/.test(number) ? findPaper(db, Number(number)) : null;
   if (!paper) return new Response("There is no paper of this number.", { status: 404 });
-  // A paper says who made it out as it was then; one of before shops had an address says it as it is.
+  // A paper says who made it out as it was then; one from before shops had an address says it as it is.
   const { shopName, address, phone, taxNumber, bank, terms } = getShopSettings(db);
   const shop = paper.shop ?? { name: shopName, address, phone, taxNumber, bank, terms };
   const bytes = await paperPdf({

@@ -1,5 +1,8 @@
 import { distance } from "fastest-levenshtein";
 import { z } from "zod";
+import { accountOf } from "@/core/account/account";
+import { jobActsSchema } from "@/core/account/job-acts";
+import { tell } from "@/core/account/sentences";
 import { checkAnatomy, structureFaults } from "@/core/anatomy/check-anatomy";
 import { type Anatomy, anatomySchema, partTypeSchema, placeOperationId } from "@/core/anatomy/types";
 import { blindSpots } from "@/core/blind-spots/blind-spots";
@@ -138,6 +141,10 @@ export const calls: Record<string, Call> = {
   "check-anatomy": call(z.object({ anatomy: anatomySchema, partTypes: z.array(partTypeSchema) }), ({ anatomy, partTypes }) => ({
     faults: checkAnatomy(anatomy, partTypes),
   })),
+  account: call(jobActsSchema, (acts) => {
+    const account = accountOf(acts);
+    return { account, sentences: tell(account) };
+  }),
   isolate: call(
     z.strictObject({
       family: z.enum(familyIds).default("star-drag-bridge"),

@@ -1,16 +1,16 @@
 import { describe, expect, it } from "vitest";
+import { saying } from "@/core/account/sentences";
 import { keepsHereWords } from "@/core/hand-back/going-home";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
-import { workLines } from "@/core/report/work-done";
 import { faultOutcomeIds, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { pieceSourceIds, pieceSources } from "@/core/vocabulary/piece-sources";
+import { getAccount } from "@/data/account/job-acts";
 import { getBuild } from "@/data/bench/build";
 import { doStep } from "@/data/bench/build-steps";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
 import { fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { expectedNext, leaveOut, noteWell, takeParts } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
-import { workOf } from "@/data/bench/work";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { hereFor } from "@/data/hand-back/going-home";
@@ -50,7 +50,7 @@ describe("a piece from anywhere", () => {
       const source = pieceSourceIds[i % pieceSourceIds.length]!;
       const price = source === "customer" ? 0 : 100 + i;
       sum += price;
-      const line = report.parts.find(({ words }) => words.startsWith(`${names.get(seat)}, ${pieceSources[source].said}`));
+      const line = report.parts.find(({ words }) => words.startsWith(`${names.get(seat)}: `) && words.endsWith(pieceSources[source].said));
       expect(line?.price, `${seat} from ${source}`).toBe(price);
       expect(
         history.visits[0]!.partsFitted.some((part) => part.seat === names.get(seat) && part.name.endsWith(pieceSources[source].said)),
@@ -108,11 +108,11 @@ describe("what is otherwise than the drawing", () => {
     ["more of them", { verdict: "ok", foundCount: 2 }, /Main gear: 2 found/],
     ["fewer", { verdict: "missing", foundCount: 0 }, /Main gear: missing when it was opened/],
     ["another", { verdict: "wrong" }, /Main gear: not this reel's/],
-    ["dressed", { verdict: "dressed", dressed: "burrs filed off" }, /Main gear: burrs filed off, put back/],
+    ["dressed", { verdict: "dressed", dressed: "burrs filed off" }, /Main gear: burrs filed off\./],
   ] as const)("%s: told in report and history", (_, note, words) => {
     const { shop, id } = opened();
     noteWell(shop.ctx, id, "main-gear", { orientation: "", note: "", ...note });
-    expect(workLines(workOf(shop.db, job(shop, id))).join("\n")).toMatch(words);
+    expect(saying(getAccount(shop.db, job(shop, id)).sentences, "done").join("\n")).toMatch(words);
     const history = getReelHistory(shop.db, job(shop, id).reel.id, { today: "2026-03-02", after: (from) => from.slice(0, 10) })!;
     expect(history.visits[0]!.done.join("\n")).toMatch(words);
   });
@@ -132,7 +132,9 @@ describe("what is otherwise than the drawing", () => {
     expect(blocks().some((message) => message.startsWith("Not on the drawing, still in the tray: shim"))).toBe(true);
     settleExtraPiece(shop.ctx, id, piece, "back");
     expect(blocks().some((message) => message.startsWith("Not on the drawing"))).toBe(false);
-    expect(workLines(workOf(shop.db, job(shop, id)))).toContain("Not on the drawing: shim 8 × 12 × 0.2 under the main gear, put back.");
+    expect(saying(getAccount(shop.db, job(shop, id)).sentences, "done")).toContain(
+      "Not on the drawing: shim 8 × 12 × 0.2 under the main gear, put back.",
+    );
   });
 });
 
@@ -153,8 +155,9 @@ describe("a fault that is not put right here", () => {
       const without = getQuote(shop.db, job(shop, id));
       expect(without.sum.totalMinor).toBeLessThan(before.sum.totalMinor);
       expect(without.faults).toBe(before.faults - 1);
-      const said = getReport(shop.db, job(shop, id), reportDates).findings.find(({ name }) => name === "Friction washers worn thin");
-      expect(said?.remedy).toBe(faultOutcomes[outcome].said);
+      expect(saying(getReport(shop.db, job(shop, id), reportDates).told, "found")).toContain(
+        `Friction washers worn thin: ${faultOutcomes[outcome].said}.`,
+      );
       setFaultOutcome(shop.ctx, id, "drag-worn", null);
       expect(getQuote(shop.db, job(shop, id)).sum).toEqual(before.sum);
     },

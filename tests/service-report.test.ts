@@ -39,18 +39,19 @@ describe("the report of a service without any fault", () => {
     );
     const { text, pages } = read(await reportPdf(getReport(shop.db, job, reportDates), "en-GB"));
     for (const words of [
-      "Handle and star: stripped; swab and brush",
-      "Gear and drag stack: stripped",
-      "Spool: stripped; ",
+      "Taken apart: handle and star; head plate, yoke and free spool; spool; tail plate and click; bridge and anti-reverse; gear and drag stack.",
+      "Cleaned: swab and brush (35), ",
       "flushed one by one (2)",
-      "Not opened: Frame and foot",
+      "48 parts off: 48 went back in.",
+      "Not opened: frame and foot.",
       "Anti-reverse dog: nose filed square, put back",
       "Checks passed (7): Turn the sleeve by hand",
-      "Oil and grease: light oil",
-      "No fault was found.",
+      "Light oil, 6 drops: anti-reverse ratchet, anti-reverse dog, eccentric, spool bearing (2); where it sits: handle knob.",
+      "Drag grease: friction washer (3).",
+      "No fault was found: every test was good when it came.",
       "Before and after",
-      "Turning in gear good good",
-      "Full service: apart, cleaned, oiled and greased, checked (price list)",
+      "Good before and after: Free spool; Turning in gear; Drag, star a quarter on; ",
+      "Full service: apart, cleaned, oiled and greased, checked (69.00, price list)",
       "69.00",
       "Oil, grease and cleaner 3.50",
       // Worked by hand: 69.00 + 3.50 = 72.50, tax 20 % 14.50.
@@ -64,18 +65,18 @@ describe("the report of a service without any fault", () => {
     const shop = openWorkshop();
     const drag = shop.open({ kind: "service", depth: "complaint", serial: "D1", intake: intake({ complaints: ["drag-weak"] }) });
     const some = read(await reportPdf(getReport(shop.db, wholeService(shop, drag), reportDates), "en-GB")).text;
-    expect(some).toContain("Gear and drag stack: stripped for the complaint");
-    expect(some).toMatch(/Not opened: [^.]*Tail plate and click/);
-    expect(some).toMatch(/“drag weak”: .* is good now, was good/);
+    expect(some).toContain("Taken apart for the complaint: handle and star; gear and drag stack.");
+    expect(some).toMatch(/Not opened: [^.]*tail plate and click/);
+    expect(some).toMatch(/“drag weak”: .* was good when it came, and is so now/);
     const outside = shop.open({ kind: "service", depth: "light", serial: "L1", complaint: "" });
     const { text, pages } = read(await reportPdf(getReport(shop.db, wholeService(shop, outside), reportDates), "en-GB"));
-    expect(text).toContain("Oiled where they sit: Handle knob, Spool bearing, tail.");
-    expect(text).not.toContain("stripped");
+    expect(text).toContain("Light oil, 2 drops: where it sits: handle knob, spool bearing (tail).");
+    expect(text).not.toMatch(/Taken apart|part way|Not opened/);
     expect(pages).toBe(1);
     const history = getReelHistory(shop.db, findJob(shop.db, outside)!.reel.id, {
       today: "2026-03-02",
       after: (from) => from.slice(0, 10),
     });
-    expect(history?.visits[0]?.done).toContain("Oiled where they sit: Handle knob, Spool bearing, tail.");
+    expect(history?.visits[0]?.done).toContain("Light oil, 2 drops: where it sits: handle knob, spool bearing (tail).");
   });
 });

@@ -22,6 +22,14 @@ export function wholeService(shop: Pick<Workshop, "db" | "ctx">, id: number, dur
   for (const { positionIds } of allStripActs(stripGuideOf(shop.db, job(), version, openingOf(shop.db, job(), version))))
     takeParts(shop.ctx, id, positionIds);
   during();
+  return builtAndReturned(shop, id);
+}
+
+/** The second half: cleaned, built, oiled, proved, ready and back with its owner. */
+export function builtAndReturned(shop: Pick<Workshop, "db" | "ctx">, id: number): Job {
+  const job = () => findJob(shop.db, id)!;
+  const version = machineOf(shop.db, job());
+  const tests = protocolOfJob(version.model.family, job()).map((test) => test.id);
   if (openingOf(shop.db, job(), version).opening.off.size) cleanedAllByHand(shop.ctx, id);
   const { steps, batches } = getBuild(shop.db, job(), version);
   for (const { operationIds } of allBuildActs(steps, batches, version.partTypes)) doSteps(shop.ctx, id, operationIds);

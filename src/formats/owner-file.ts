@@ -1,9 +1,10 @@
 import { createHash } from "node:crypto";
+import { saying } from "@/core/account/sentences";
 import { drawGlyph } from "@/core/glyphs/draw-glyph";
 import { formatMinor } from "@/core/money/money";
 import type { OwnerRecord, PictureBytes, RecordedReading } from "@/core/report/owner-record";
+import { minutesLine } from "@/core/report/price-lines";
 import type { Report } from "@/core/report/report";
-import { workLines } from "@/core/report/work-done";
 import { escapeXml as esc, glyphSvg, plateSvg } from "./plate-svg";
 
 const css = `body{font:16px/1.45 system-ui,sans-serif;color:#1B1F1E;background:#FCFCFA;max-width:60rem;margin:0 auto;padding:1rem}
@@ -45,12 +46,12 @@ function traceSvg({ trace, name, unit }: RecordedReading): string {
   return `<figure><svg viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img" aria-label="${esc(name)} over time"><polyline points="${points}" fill="none" stroke="#1B1F1E" stroke-width="1.5"/><path d="M0 ${height}H${width}" stroke="#1B1F1E"/></svg><figcaption class="note">${esc(name)}, ${((to - from) / 1000).toFixed(1)} s, at most ${most.toPrecision(3)} ${esc(unit)}</figcaption></figure>`;
 }
 
-function priceRows({ price, work }: Report): string[][] {
+function priceRows({ price }: Report): string[][] {
   const amount = (minor: number) => `<span class="n">${formatMinor(minor)}</span>`;
   return [
-    ...price.workLines.map(({ words }) => [esc(words), ""]),
+    ...price.workLines.map((work) => [esc(minutesLine(work, formatMinor)), ""]),
     ["Work", amount(price.labour)],
-    ...(price.parts || !work ? [["Parts", amount(price.parts)]] : []),
+    ...(price.parts ? [["Parts", amount(price.parts)]] : []),
     ...price.extras.map(({ words, price: extra }) => [esc(words), amount(extra)]),
     ...(price.discount ? [["Discount", amount(-price.discount)]] : []),
     [`Tax ${price.taxPercent} %`, amount(price.tax)],
@@ -73,10 +74,7 @@ export function ownerFile(record: OwnerRecord): string {
     ),
     section("Returned unrepaired", para(report.declined ?? "")),
     section("As it came", record.asItCame.map((bytes, i) => image(bytes, `Picture ${i + 1}`)).join("")),
-    section(
-      "Found and done",
-      list([...report.findings.map(({ name, remedy }) => `${name}: ${remedy}.`), ...(report.work ? workLines(report.work) : [])]),
-    ),
+    section("Found and done", list(saying(report.told, "found", "done", "seals", "checks"))),
     section(
       "Taken off, piece by piece",
       table(
@@ -103,7 +101,7 @@ export function ownerFile(record: OwnerRecord): string {
         record.pieces.map(({ seat, number, what, origin }) => [esc(seat), `<span class="n">${esc(number)}</span>`, esc(what), esc(origin)]),
       ),
     ),
-    section("Oil and grease", list(report.lubricants)),
+    section("Oil and grease", list(saying(report.told, "oil"))),
     section("Measured and calculated", list(report.computed)),
     section(
       "Readings",
@@ -120,7 +118,7 @@ export function ownerFile(record: OwnerRecord): string {
     ),
     section("Take care", list(report.cautions)),
     section("Left out on purpose", list(report.leftOut.map(({ name, reason }) => `${name}: ${reason}`))),
-    section("Watch next time", list(report.watch.map(({ name, note }) => `${name}${note ? `: ${note}` : ""}`))),
+    section("Watch next time", list(report.watch)),
     section(
       "Care and next service",
       list([

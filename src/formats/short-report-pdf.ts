@@ -1,3 +1,4 @@
+import { saying } from "@/core/account/sentences";
 import { formatMinor } from "@/core/money/money";
 import type { Report } from "@/core/report/report";
 import { drawQr, makePdf, pointsPerMm as mm } from "./pdf";
@@ -23,27 +24,20 @@ export const shortReportPdf = (report: Report): Promise<Buffer> =>
     list(
       "Done",
       report.declined === null
-        ? [
-            ...report.findings.map(({ name, remedy }) => `${name}: ${remedy}`),
-            ...(report.work?.assemblies ?? []).map(({ name, cleaned }) => `${name}: opened${cleaned ? `; ${cleaned}` : ""}`),
-            ...(report.work?.oiledInPlace.length ? [`Oiled where they sit: ${report.work.oiledInPlace.join(", ")}`] : []),
-          ]
-        : [`Unrepaired: ${report.declined}`],
+        ? saying(report.told, "found", "done", "seals", "oil")
+        : [`Unrepaired: ${report.declined}`, ...saying(report.told, "found", "done")],
     );
     list(
       "New in it",
-      report.parts.map(({ number, words }) => `${number} ${words}`),
+      report.parts.map(({ number, words }) => `${number} ${words}`.trim()),
     );
     list(
       "Before and after",
       report.tests
         .filter(({ bars }) => bars !== null)
-        .map(({ name, before, after, change }) => `${name}: ${before}, now ${after}: ${change}`),
+        .map(({ name, before, after, change }) => `${name}: ${before}, now ${after}${change ? `: ${change}` : ""}`),
     );
-    list("Not fitted, or to watch", [
-      ...report.leftOut.map(({ name, reason }) => `${name} left out: ${reason}`),
-      ...report.watch.map(({ name, note }) => (note ? `${name}: ${note}` : name)),
-    ]);
+    list("Not fitted, or to watch", [...report.leftOut.map(({ name, reason }) => `${name} left out: ${reason}`), ...report.watch]);
     list("Take care", report.cautions);
     list("Next", [report.nextService]);
     flow.y += 3 * mm;

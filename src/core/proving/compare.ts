@@ -8,9 +8,22 @@ export interface Observation {
   readonly lineRadiusMm: number | null;
   /** What read it; a hand where nothing says so. */
   readonly instrument?: string;
+  /** Where the adjuster stood; nothing where nobody noted it. */
+  readonly setting?: number | null;
 }
 
-export type Change = "better" | "same" | "worse" | "not-comparable";
+/** What came of it; `unlike` is a word beside a number, of which nothing can be said, `changed` another number where neither way is better. */
+export type Change = "better" | "same" | "changed" | "worse" | "not-comparable" | "unlike";
+
+/** What came of a test, in words; what is not better is said so. Empty where nothing is to be said. */
+export const changeWords: Readonly<Record<Change, string>> = {
+  better: "better",
+  same: "the same",
+  changed: "changed",
+  worse: "not better",
+  "not-comparable": "not comparable",
+  unlike: "",
+};
 
 const rank: Record<Verdict, number> = { bad: 0, doubtful: 1, good: 2 };
 
@@ -36,15 +49,20 @@ export function differenceOf(spec: TestSpec, before: Observation, after: Observa
 }
 
 /**
- * Before against after. The verdict decides where it changed; where it did not, the number does, if the test has a better direction and both were
- * read: it is another where the interval of the difference leaves nothing out. Pulls are compared as torque at the spool, because the same
- * setting reads differently at another line radius.
+ * Before against after. The verdict decides where it changed; where it did not, the number does, if both were read on the same setting: it is
+ * another where the interval of the difference leaves nothing out. Pulls are compared as torque at the spool, because the same setting reads
+ * differently at another line radius.
  */
 export function compare(spec: TestSpec, before: Observation, after: Observation): Change {
   if (rank[after.verdict] !== rank[before.verdict]) return rank[after.verdict] > rank[before.verdict] ? "better" : "worse";
-  if (before.value === null || after.value === null || spec.better === "none") return "same";
+  if (before.value === null && after.value === null) return "same";
+  if (before.value === null || after.value === null) return "unlike";
   const difference = differenceOf(spec, before, after);
-  if (!difference) return "not-comparable";
+  if (!difference || otherSetting(before, after)) return "not-comparable";
   if (difference.low <= 0 && difference.high >= 0) return "same";
+  if (spec.better === "none") return "changed";
   return difference.value > 0 === (spec.better === "more") ? "better" : "worse";
 }
+
+const otherSetting = ({ setting: one }: Observation, { setting: other }: Observation): boolean =>
+  one != null && other != null && one !== other;

@@ -96,8 +96,8 @@ describe("before against after, at its edges", () => {
     expect(compare(full, read(10), read(30))).toBe("better");
     expect(compare(full, read(30), read(10))).toBe("worse");
     expect(compare(turning, read(10), read(10.1))).toBe("same");
-    expect(compare(turning, read(null), read(10))).toBe("same");
-    expect(compare(testSpec("drag-strike"), read(10), read(30))).toBe("same");
+    expect(compare(turning, read(null), read(10))).toBe("unlike");
+    expect(compare(testSpec("drag-strike"), read(10), read(30))).toBe("changed");
     expect(compare(full, read(10, "good", null), read(30))).toBe("not-comparable");
     // An error of nothing and no difference: nothing changed.
     expect(compare({ ...turning, unit: "cN·m" } as TestSpec, read(0), read(0))).toBe("same");

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { familyIds } from "@/core/vocabulary/families";
-import { compare, differenceOf, type Observation } from "./compare";
+import { changeWords, compare, differenceOf, type Observation } from "./compare";
 import { protocolFor, testSpec } from "./protocol";
 
 const seen = (verdict: Observation["verdict"], value: number | null = null, lineRadiusMm: number | null = null): Observation => ({
@@ -20,7 +20,22 @@ describe("before against after", () => {
     expect(compare(testSpec("turning"), seen("good", 20), seen("good", 9))).toBe("better");
     expect(compare(testSpec("turning"), seen("good", 9), seen("good", 20))).toBe("worse");
     expect(compare(testSpec("free-spool"), seen("good", 30), seen("good", 31))).toBe("same");
-    expect(compare(testSpec("free-spool"), seen("good", 30), seen("good"))).toBe("same");
+  });
+
+  it("says nothing of a word beside a number, and of two words only that they are the same", () => {
+    expect(compare(testSpec("free-spool"), seen("good", 24), seen("good"))).toBe("unlike");
+    expect(compare(testSpec("free-spool"), seen("good"), seen("good", 24))).toBe("unlike");
+    expect(changeWords.unlike).toBe("");
+    expect(compare(testSpec("free-spool"), seen("good"), seen("good"))).toBe("same");
+    expect(compare(testSpec("free-spool"), seen("bad"), seen("good", 24))).toBe("better");
+  });
+
+  it("says that a number changed where neither way is better, and compares none taken on another setting", () => {
+    expect(compare(testSpec("drag-strike"), seen("good", 20, 24), seen("good", 30, 24))).toBe("changed");
+    expect(compare(testSpec("drag-strike"), seen("good", 20, 24), seen("good", 20.1, 24))).toBe("same");
+    const at = (setting: number) => ({ ...seen("good", 20 * setting, 24), setting });
+    expect(compare(testSpec("drag-full"), at(1), at(2))).toBe("not-comparable");
+    expect(compare(testSpec("drag-full"), { ...at(2), value: 20 }, { ...at(2), value: 40 })).toBe("better");
   });
 
   it("says another only where the interval of the difference leaves nothing out", () => {

@@ -1,15 +1,6 @@
+import type { Sentence } from "@/core/account/sentences";
 import type { PartType } from "@/core/anatomy/types";
-import type { Change } from "@/core/proving/compare";
 import type { Plate } from "@/core/schematic/assembly-plate";
-import type { WorkDone } from "./work-done";
-
-/** What came of a reading, in words; what is not better is said so. */
-export const changeWords: Readonly<Record<Change, string>> = {
-  better: "better",
-  same: "the same",
-  worse: "not better",
-  "not-comparable": "not comparable",
-};
 
 /** What the owner's report says, whatever it is printed on. */
 export interface ReportTest {
@@ -17,6 +8,8 @@ export interface ReportTest {
   readonly before: string;
   readonly after: string;
   readonly change: string;
+  /** Why it was left out, by phase, in words. */
+  readonly leftOut: readonly string[];
   readonly simulated: boolean;
   /** Bars to scale, both over the larger of the two; null when there is no number. */
   readonly bars: { readonly before: number; readonly after: number } | null;
@@ -43,12 +36,15 @@ export interface Report {
     readonly claims: readonly { readonly claim: string; readonly standing: string; readonly because: string }[];
     readonly putRight: number;
   } | null;
-  /** Opened, stripped, cleaned, checked and oiled, by assembly; null where nothing of the kind was the job. */
-  readonly work: WorkDone | null;
+  /** What was found, opened, cleaned, sealed, oiled and checked: each sentence with the acts that bear it out. */
+  readonly told: readonly Sentence[];
+  /** Faults by name, as a sheet of many reels lists them. */
+  readonly faults: readonly string[];
+  /** Seats that came off or were oiled where they sit. */
+  readonly touched: readonly string[];
   /** Each complaint with the test that answers it, before and after. */
   readonly answers: readonly string[];
   readonly drawing: Plate | null;
-  readonly findings: readonly { readonly name: string; readonly remedy: string; readonly minutes: number }[];
   readonly parts: readonly {
     readonly number: string;
     readonly words: string;
@@ -56,16 +52,13 @@ export interface Report {
     readonly type: PartType;
     readonly turned: boolean;
   }[];
-  /** Seats served where they sit, with the reason. */
-  readonly inPlace: readonly { readonly name: string; readonly reason: string }[];
-  /** Oils and greases that went in, in words. */
-  readonly lubricants: readonly string[];
   /** What gauges said of this reel and somebody kept. */
   readonly computed: readonly string[];
   /** What can hurt the owner too: an old lining. */
   readonly cautions: readonly string[];
   readonly leftOut: readonly { readonly name: string; readonly reason: string }[];
-  readonly watch: readonly { readonly name: string; readonly note: string }[];
+  /** What to look at next time, in words. */
+  readonly watch: readonly string[];
   readonly tests: readonly ReportTest[];
   readonly advice: readonly string[];
   /** What was added after it was handed back: what was wrong in it, or came later. */
@@ -87,8 +80,10 @@ export interface Report {
   readonly price: {
     readonly labour: number;
     readonly parts: number;
-    /** What the work was priced as, in words. */
-    readonly workLines: readonly { readonly words: string; readonly fromList: boolean }[];
+    /** What the work was priced as: from the price list at its price, or by its minutes. */
+    readonly workLines: readonly { readonly words: string; readonly minutes: number; readonly price: number | null }[];
+    /** What an hour of it costs. */
+    readonly anHour: number;
     readonly extras: readonly { readonly words: string; readonly price: number }[];
     readonly discount: number;
     readonly deposit: number;

@@ -10,6 +10,10 @@ export const useFactors = {
 } as const;
 export type UseFactor = keyof typeof useFactors;
 
+/** A factor in words. @param ours the reel comes back to the bench that opened it. */
+export const useWords = (factor: UseFactor, ours: boolean): string =>
+  factor === "opened" && ours ? "opened before, by us" : useFactors[factor];
+
 export const waters = ["fresh", "brackish", "salt"] as const;
 export type Water = (typeof waters)[number];
 export const waterWords: Record<Water, string> = { fresh: "fresh water", brackish: "brackish", salt: "salt water" };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { answer, openWorkshop, refusal, type Workshop } from "#tests/workshop";
-import { workLines } from "@/core/report/work-done";
+import { saying } from "@/core/account/sentences";
+import { getAccount } from "@/data/account/job-acts";
 import { doStep, failGate, skipStep, undoStep } from "@/data/bench/build-steps";
 import { findReelBySerial } from "@/data/customers/reels";
 import { addFault } from "@/data/diagnosis/faults";
@@ -18,7 +19,6 @@ import { simulatedSupplierDesk } from "@/devices/supplier-desk";
 import { getBuild } from "./build";
 import { askForPart, fitFromStock, takeBack } from "./fit-part";
 import { expectedNext, listWells, noteWell, putBack, takeAllAsCame, takePart } from "./tray";
-import { workOf } from "./work";
 
 const strip = ({ ctx, db }: Workshop, jobId: number, count = 999) => {
   for (const id of expectedNext(db, findJob(db, jobId)!).slice(0, count)) takePart(ctx, jobId, id);
@@ -268,7 +268,7 @@ describe("a reel that came in pieces", () => {
     const { parts } = takeAllAsCame(shop.ctx, id);
     expect(parts).toBe(listWells(shop.db, id).length);
     expect(refusal(() => takeAllAsCame(shop.ctx, id)).code).toBe("nothing");
-    expect(workLines(workOf(shop.db, findJob(shop.db, id)!))[0]).toBe("Handle and star: came in pieces.");
+    expect(saying(getAccount(shop.db, findJob(shop.db, id)!).sentences, "done")[0]).toMatch(/^Came in pieces: handle and star, /);
     for (const { operation } of getBuild(shop.db, findJob(shop.db, id)!).steps) doStep(shop.ctx, id, operation.id);
     expect(getBuild(shop.db, findJob(shop.db, id)!).current).toBeNull();
   });

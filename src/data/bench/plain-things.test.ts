@@ -1,13 +1,13 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
-import { workLines } from "@/core/report/work-done";
+import { saying } from "@/core/account/sentences";
 import { seenSettings } from "@/core/shop/settings";
+import { getAccount } from "@/data/account/job-acts";
 import { addExtraPiece, extrasOfModel, listExtraPieces } from "@/data/bench/extra-pieces";
 import { overrideSeat } from "@/data/bench/own-part";
 import { noteStep } from "@/data/bench/step-noted";
 import { putBack, takeParts } from "@/data/bench/tray";
 import { setWay, waysOf } from "@/data/bench/ways";
-import { workOf } from "@/data/bench/work";
 import { findPartByNumber, findPartCard, listPartTypes, listPiece } from "@/data/catalogue/part-types";
 import { modelWorth, setModelWorth } from "@/data/catalogue/write-model";
 import { findJob } from "@/data/jobs/jobs";
@@ -110,8 +110,8 @@ describe("what hands find and do beyond the drawing", () => {
     noteStep(shop.ctx, id, "place-lock-screw", "pressed twice");
     noteStep(shop.ctx, id, "place-lock-screw", "0.12 mm shim under it");
     expect(refusal(() => noteStep(shop.ctx, id, "place-nothing", "x")).code).toBe("no-step");
-    expect(workLines(workOf(shop.db, job())).join(" ")).toContain("0.12 mm shim under it.");
+    expect(saying(getAccount(shop.db, job()).sentences, "done").join(" ")).toContain("0.12 mm shim under it.");
     noteStep(shop.ctx, id, "place-lock-screw", "");
-    expect(workOf(shop.db, job()).noted).toEqual([]);
+    expect(getAccount(shop.db, job()).account.noted).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import type { LotReport, LotReportRow } from "@/core/lots/lot-report";
-import { changeWords } from "@/core/report/report";
+import { changeWords } from "@/core/proving/compare";
 import { findModel } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
 import type { Db } from "@/data/database/database";
@@ -25,12 +25,12 @@ export function getLotReport(
       mark: job.mark,
       serial: job.reel.serial,
       state: job.closedAt ? "returned" : job.station === "return" ? "ready" : `at ${job.station}`,
-      findings: report.findings.map(({ name }) => name),
+      findings: report.faults,
       parts: report.parts.map(({ words: part }) => part),
       readings: report.tests
         .filter(({ change }) => change)
         .map(({ name, before, after, change }) => `${name} ${before} → ${after}${change === changeWords.worse ? ", not better" : ""}`),
-      watch: report.watch.map(({ name }) => name),
+      watch: report.watch,
       totalMinor: report.price.total,
     };
   });

@@ -1,12 +1,12 @@
+import { saying } from "@/core/account/sentences";
 import type { ReelHistory } from "@/core/history/history";
 import { seriesName } from "@/core/measures/measure-lines";
 import { testSpec } from "@/core/proving/protocol";
-import { workLines } from "@/core/report/work-done";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
+import { getAccount } from "@/data/account/job-acts";
 import { listMeasuresOfJob } from "@/data/bench/measures";
 import { listInPlace } from "@/data/bench/ways";
-import { workOf } from "@/data/bench/work";
 import { findModel } from "@/data/catalogue/models";
 import { findReel } from "@/data/customers/reels";
 import type { Db } from "@/data/database/database";
@@ -53,7 +53,7 @@ export function getReelHistory(
           handedBackOn: job.closedAt?.slice(0, 10) ?? null,
           cameFor: jobKinds[job.kind],
           found: listFaults(db, job.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
-          done: workLines(workOf(db, job)),
+          done: saying(getAccount(db, job).sentences, "done", "seals", "oil", "checks"),
           unrepaired: job.declinedReason,
           partsFitted: listFittedParts(db, job.id).map((part) => ({
             number: part.number,

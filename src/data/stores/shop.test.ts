@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
 import { openWorkshop, refusal, reportDates } from "#tests/workshop";
+import { saying } from "@/core/account/sentences";
 import { openDayFrom } from "@/core/schedule/opening";
 import { defaultShopSettings, shopSettingsSchema } from "@/core/shop/settings";
 import { askForPart } from "@/data/bench/fit-part";
@@ -291,13 +292,14 @@ describe("rack and return", () => {
       parts: [],
       nextService: expect.stringContaining("in 12 months"),
     });
-    expect(report.findings).toMatchObject([{ name: "Grease hardened in the gear side", minutes: 35 }]);
+    // Nothing was opened: the fault is not said to be put right.
+    expect(saying(report.told, "found")).toEqual(["Grease hardened in the gear side: found, not put right."]);
     expect(report.tests.find((test) => test.name === "Turning in gear")).toMatchObject({
       before: "10 cN·m",
       after: "20 cN·m",
       change: "not better",
       bars: { before: 10, after: 20 },
     });
-    expect(report.tests.find((test) => test.name === "Click")).toMatchObject({ before: "not done, open", change: "" });
+    expect(report.tests.find((test) => test.name === "Click")).toMatchObject({ before: "", after: "", change: "" });
   });
 });

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { testBoard } from "@/core/acts/test/board";
 import { answerSchema } from "@/core/proving/answer-input";
-import { compare } from "@/core/proving/compare";
+import { changeWords, compare } from "@/core/proving/compare";
 import type { ModelRecord } from "@/core/proving/model-record";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
 import type { TestSpec } from "@/core/proving/protocol";
@@ -45,12 +45,6 @@ interface Props {
 }
 
 const verdictWords: Record<Verdict, string> = { good: "good", doubtful: "doubtful", bad: "bad" };
-export const changeWords = {
-  better: "better",
-  same: "the same",
-  worse: "WORSE",
-  "not-comparable": "no line radius: cannot be compared",
-} as const;
 
 const readingWords = (observation: Observation, force: ForceUnit): string =>
   observation.value === null ? verdictWords[observation.verdict] : sayMeasure(observation.value, observation.unit, force);

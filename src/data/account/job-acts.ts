@@ -1,0 +1,195 @@
+import { type Account, accountOf } from "@/core/account/account";
+import type { JobActs } from "@/core/account/job-acts";
+import { type Sentence, tell } from "@/core/account/sentences";
+import { sizeWords } from "@/core/anatomy/shapes";
+import { seatOfPlacing } from "@/core/anatomy/types";
+import { protocolOfJob } from "@/core/intake/job-kinds";
+import { lubricantFor } from "@/core/lubrication/lubricant-for";
+import { classOfProduct } from "@/core/lubrication/products";
+import { testSpec } from "@/core/proving/protocol";
+import { remedyOn } from "@/core/safety/act-cautions";
+import { rolesBySection, sectionsOfComplaints } from "@/core/service/depth";
+import { sealUnitOf } from "@/core/teardown/seal-unit";
+import { sayMeasure } from "@/core/units/say-measure";
+import { pieceSources } from "@/core/vocabulary/piece-sources";
+import { answersThatHold, getBuild } from "@/data/bench/build";
+import { listExtraPieces } from "@/data/bench/extra-pieces";
+import { listOilPoints } from "@/data/bench/oil-points";
+import { openingOf } from "@/data/bench/opening";
+import { listStepsNoted } from "@/data/bench/step-noted";
+import { cameInPieces, listWells } from "@/data/bench/tray";
+import { listInPlace, unopenedUnit, waysOf } from "@/data/bench/ways";
+import type { ModelVersion } from "@/data/catalogue/models";
+import { findPartTypes } from "@/data/catalogue/part-types";
+import type { Db } from "@/data/database/database";
+import { listLooks, listSettled } from "@/data/diagnosis/diagnosis";
+import { listFaults } from "@/data/diagnosis/faults";
+import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
+import type { Job } from "@/data/jobs/jobs";
+import { machineOf, typesInSeats } from "@/data/jobs/machine";
+import { listFittedParts } from "@/data/jobs/pieces";
+import { oldBackOf } from "@/data/quote/old-back";
+import { getShopSettings } from "@/data/shop/settings";
+
+const sealShapes: ReadonlySet<string> = new Set(["o-ring", "lip-seal"]);
+
+/** Everything that was done on a job, as its account takes it: row by row what is kept, and nothing of what is planned. */
+export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): JobActs {
+  const { anatomy, partTypes } = version;
+  const { depth } = openingOf(db, job, version);
+  const { steps } = getBuild(db, job, version);
+  const wells = listWells(db, job.id);
+  const ways = waysOf(db, job);
+  const unit = sealUnitOf(anatomy, partTypes);
+  const lifted = unopenedUnit(db, job, version);
+  const roleAt = (id: string) => partTypes.get(anatomy.positions.find((seat) => seat.id === id)?.partTypeId ?? "")?.role ?? "";
+  const fitted = listFittedParts(db, job.id);
+  const types = findPartTypes(
+    db,
+    fitted.map(({ partTypeId }) => partTypeId),
+  );
+  const force = getShopSettings(db).shownForce;
+  return {
+    kind: job.kind,
+    declined: job.declinedReason,
+    assemblies: anatomy.assemblies.map(({ id, name }) => ({ id, name })),
+    seats: anatomy.positions.map(({ id, name, assemblyId, stays, hole, partTypeId }) => ({
+      id,
+      name,
+      assemblyId,
+      stays: stays !== undefined,
+      seal: sealShapes.has(partTypes.get(partTypeId)?.shape.kind ?? ""),
+      sealedUnit: unit.has(id),
+      hole: hole ?? "",
+    })),
+    opened: [...depth.open].map(([assemblyId, why]) => ({
+      act: `opened:${assemblyId}`,
+      assemblyId,
+      // Where the whole reel is opened because nobody said where to look, no complaint is the reason.
+      why: why === "complaint" && !sectionsOfComplaints(job.intake.complaints).length ? null : why,
+    })),
+    emptied: [...depth.seats].map(([positionId, why]) => ({ positionId, why })),
+    keptShut: [...depth.shut].map((assemblyId) => ({ act: `shut:${assemblyId}`, assemblyId })),
+    off: wells.map((well) => ({
+      act: `well:${well.positionId}`,
+      positionId: well.positionId,
+      cameApart: well.note === cameInPieces,
+      verdict: well.verdict,
+      dressed: [well.dressed, well.verdict === "dressed" ? well.note : ""].filter(Boolean).join("; "),
+      remark: well.note === cameInPieces ? "" : well.note,
+      cleaned: well.cleanedHow,
+      back: well.refitted,
+      leftOut: well.leftOutReason,
+      asOne: lifted.has(well.positionId),
+      found: well.foundCount,
+      hole: well.hole,
+    })),
+    inPlace: listInPlace(db, job.id).map(({ positionId, reason }) => ({ act: `in-place:${positionId}`, positionId, reason })),
+    oiled: [
+      ...steps.flatMap((step) => {
+        const { position, state, operation, well } = step;
+        if (operation.kind !== "place" || state !== "done" || !position || (well && lifted.has(position.id))) return [];
+        const advice = lubricantFor(position, partTypes.get(position.partTypeId)!, ways);
+        if (!advice || advice.product === "nothing") return [];
+        const drops = classOfProduct(advice.product) === "grease" ? 0 : (advice.drops ?? 1);
+        return [{ act: `step:${operation.id}`, positionId: position.id, product: advice.product, drops, whereItSits: false }];
+      }),
+      ...listOilPoints(db, job, version).flatMap(({ positionId, advice, state }) =>
+        state === "oiled"
+          ? [
+              {
+                act: `oil:${positionId}`,
+                positionId,
+                product: advice.product,
+                drops: classOfProduct(advice.product) === "grease" ? 0 : (advice.drops ?? 1),
+                whereItSits: true,
+              },
+            ]
+          : [],
+      ),
+    ],
+    fitted: fitted.map(({ positionId, partTypeId, offDonor, source }) => {
+      const type = types.get(partTypeId);
+      const from = offDonor ? "used, from a donor" : source ? pieceSources[source].said : "new";
+      return {
+        act: `piece:${positionId}`,
+        positionId,
+        what: type ? `${type.name}, ${sizeWords(type.shape)}, ${type.material}, ${from}` : from,
+      };
+    }),
+    notDrawn: listExtraPieces(db, job.id).map(({ id, words, state }) => ({ act: `not-drawn:${id}`, words, state })),
+    checks: steps.flatMap(({ operation, state }) =>
+      operation.kind === "gate" && state === "done" ? [{ act: `step:${operation.id}`, words: operation.words }] : [],
+    ),
+    noted: notedAtSteps(db, job, steps),
+    tests: answersThatHold(db, job, steps).map(({ id, testId, phase, verdict, value, unit: kept, simulated }) => ({
+      act: `answer:${id}`,
+      id: testId,
+      name: testName(version, job, testId),
+      phase,
+      verdict,
+      reading: value === null ? "" : `${sayMeasure(value, kept, force)}${simulated ? " (simulated)" : ""}`,
+    })),
+    ...diagnosisActs(db, job, version, roleAt),
+  };
+}
+
+function notedAtSteps(db: Db, job: Job, steps: ReturnType<typeof getBuild>["steps"]): JobActs["noted"] {
+  const noted = listStepsNoted(db, job.id);
+  return steps.flatMap(({ operation }) => {
+    const said = noted.get(operation.id);
+    return said === undefined ? [] : [{ act: `noted:${operation.id}`, words: `${operation.words || seatWords(operation.id)}: ${said}` }];
+  });
+}
+const seatWords = (operationId: string): string => seatOfPlacing(operationId) ?? operationId;
+
+/** What a test is called on this reel: a lever drag's has its lever in its name. */
+const testName = (version: ModelVersion, job: Job, id: JobActs["tests"][number]["id"]): string =>
+  protocolOfJob(version.model.family, job).find((test) => test.id === id)?.name ?? testSpec(id).name;
+
+/** What was looked at, ruled out, and found. */
+function diagnosisActs(
+  db: Db,
+  job: Job,
+  version: ModelVersion,
+  roleAt: (positionId: string) => string,
+): Pick<JobActs, "faults" | "ruledOut" | "looks"> {
+  const faultOf = faultNamer(db);
+  const inSeats = typesInSeats(version);
+  const oldBack = oldBackOf(db, [job.id]).get(job.id);
+  const { faults, findings } = knowledgeOf(db);
+  const sections = rolesBySection(faults);
+  const seats = version.anatomy.positions.map(({ id }) => id);
+  const findingName = new Map(findings.map(({ id, name }) => [id, name]));
+  return {
+    faults: listFaults(db, job.id).map(({ faultId, outcome }) => {
+      const fault = faultOf(faultId);
+      const remedy = fault && remedyOn(fault, inSeats);
+      const renews = new Set(remedy?.partRoles ?? []);
+      const about = new Set([...renews, ...(fault?.needs ? [fault.needs] : [])]);
+      const own = seats.filter((id) => about.has(roleAt(id)));
+      const section = fault ? (sections.get(fault.section) ?? new Set()) : new Set();
+      return {
+        act: `fault:${faultId}`,
+        id: faultId,
+        name: fault?.name ?? faultId,
+        outcome,
+        oldBack: oldBack?.get(faultId) ?? null,
+        remedy: remedy?.words ?? "",
+        minutes: remedy?.minutes ?? 0,
+        renews: seats.filter((id) => renews.has(roleAt(id))),
+        worksOn: own.length ? own : seats.filter((id) => section.has(roleAt(id))),
+      };
+    }),
+    ruledOut: [...listSettled(db, job.id)].flatMap(([id, proved]) =>
+      proved ? [] : [{ act: `ruled-out:${id}`, name: faultOf(id)?.name ?? id }],
+    ),
+    looks: [...listLooks(db, job.id)].map(([id, so]) => ({ act: `look:${id}`, name: findingName.get(id) ?? id, so })),
+  };
+}
+
+/** The account of a job as far as it has come, and what is said of it. */
+export function getAccount(db: Db, job: Job, version?: ModelVersion): { account: Account; sentences: Sentence[] } {
+  const account = accountOf(jobActs(db, job, version));
+  return { account, sentences: tell(account) };
+}

@@ -62,6 +62,8 @@ const carryNothing = {
       "who-pays",
       "cover-line",
       "fault-outcome",
+      "fault-put-right",
+      "goes-as-it-is",
       "settle-fault",
       "foresee",
       "decline",

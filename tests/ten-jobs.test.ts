@@ -62,6 +62,7 @@ describe("each of ten jobs, read as its customer", () => {
     expect(told("full")).toContain("Anti-reverse dog: nose filed square, put back.");
     expect(told("full")).toContain("48 parts off: 47 went back in, 1 replaced by new.");
     expect(report("full").parts.map(({ words }) => words)).toEqual([expect.stringMatching(/^Friction washer, low: .*carbon/)]);
+    expect(JSON.stringify(report("full"))).not.toContain("for the bench");
     expect(report("full").watch).toEqual(["Friction washer, middle: edge a little frayed."]);
   });
 

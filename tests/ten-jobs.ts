@@ -54,7 +54,8 @@ export function tenJobs(shop: Workshop): Record<TenKind, number> {
     noteWell(ctx, full, "dog", { verdict: "dressed", dressed: "nose filed square", orientation: "", note: "" });
     noteWell(ctx, full, "friction-low", { verdict: "replace", orientation: "", note: "" });
     fitFromStock(ctx, full, "friction-low");
-    noteWell(ctx, full, "friction-mid", { verdict: "watch", orientation: "", note: "edge a little frayed" });
+    noteWell(ctx, full, "friction-mid", { verdict: "watch", orientation: "", note: "edge a little frayed", forOwner: true });
+    noteWell(ctx, full, "eccentric", { verdict: "ok", orientation: "", note: "for the bench: sat tight" });
   });
 
   const assembly = open("A1", { kind: "repair", depth: "complaint", intake: intake({ complaints: ["drag-weak"] }) });

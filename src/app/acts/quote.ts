@@ -6,7 +6,7 @@ import { askingDays, readCodes, saidYes } from "@/core/quote/asking";
 import { answerAsking, ask, mailAsking, openAskingOf, revokeAsking } from "@/data/asking/asking";
 import { setWay } from "@/data/bench/ways";
 import { Refusal } from "@/data/database/context";
-import { setFaultOutcome } from "@/data/diagnosis/faults";
+import { sayPutRight, setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setWhoPays } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/quote-parts";
@@ -33,6 +33,8 @@ export const quoteRuns: RunsOf<typeof quoteActs> = {
   "cover-line": (ctx, input) => sayCover(ctx, input.jobId, input.kind, input.ref, input.ours),
 
   "fault-outcome": (ctx, input) => setFaultOutcome(ctx, input.jobId, input.faultId, input.outcome),
+
+  "fault-put-right": (ctx, input) => sayPutRight(ctx, input.jobId, input.faultId, input.putRight),
 
   "ask-customer": (ctx, { jobId: id, token: link }) => ask(ctx, id, link),
 

@@ -1,7 +1,11 @@
+import { reportDates } from "@/app/server/report-dates";
 import type { returnActs } from "@/core/acts/return/acts";
+import { goAsItIs } from "@/data/account/as-it-is";
 import { leaveOut } from "@/data/bench/tray";
 import { correctJob } from "@/data/hand-back/corrections";
+import { keepReport } from "@/data/hand-back/kept-report";
 import { closeJob, markReady, noteTold, tickBrought } from "@/data/hand-back/returns";
+import { findJob } from "@/data/jobs/jobs";
 import { correctStationTime } from "@/data/jobs/station-time";
 import type { RunsOf } from "./runs";
 
@@ -10,11 +14,18 @@ export const returnRuns: RunsOf<typeof returnActs> = {
     for (const positionId of input.positionIds) leaveOut(ctx, input.jobId, positionId, input.reason);
   },
 
+  "goes-as-it-is": (ctx, input) => goAsItIs(ctx, input.jobId, input.testId, input.reason),
+
   ready: (ctx, input) => markReady(ctx, input.jobId),
 
   tick: (ctx, input) => tickBrought(ctx, input.jobId, input.item, input.given),
 
-  close: (ctx, { jobId: id, signedBy, ...noted }) => closeJob(ctx, id, signedBy, noted),
+  close: (ctx, { jobId: id, signedBy, ...noted }) => {
+    const closed = closeJob(ctx, id, signedBy, noted);
+    const job = findJob(ctx.db, id)!;
+    keepReport(ctx, job, reportDates(job));
+    return closed;
+  },
 
   "station-minutes": (ctx, input) => correctStationTime(ctx, input.jobId, input.station, input.minutes),
 

@@ -14,8 +14,13 @@ export const stripRuns: RunsOf<typeof stripActs> = {
 
   "put-back": (ctx, input) => putBack(ctx, input.jobId, input.positionIds),
 
-  "note-well": (ctx, { jobId: id, positionId, seen, lies, ...said }) =>
-    noteWell(ctx, id, positionId, { ...said, ...(seen === undefined ? {} : { seen }), ...(lies === undefined ? {} : { lies }) }),
+  "note-well": (ctx, { jobId: id, positionId, seen, lies, forOwner, ...said }) =>
+    noteWell(ctx, id, positionId, {
+      ...said,
+      ...(seen === undefined ? {} : { seen }),
+      ...(lies === undefined ? {} : { lies }),
+      ...(forOwner === undefined ? {} : { forOwner }),
+    }),
 
   "say-lining": (ctx, { jobId: id, positionId, material }) => ({ seats: sayLining(ctx, id, positionId, material) }),
 

@@ -3,8 +3,8 @@ import type { ReelHistory } from "@/core/history/history";
 import type { Report } from "@/core/report/report";
 import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
+import { reportOf } from "@/data/hand-back/kept-report";
 import { getOwnerRecord } from "@/data/hand-back/owner-record";
-import { getReport } from "@/data/hand-back/report";
 import { findJobByTag, type Job } from "@/data/jobs/jobs";
 import { getReelHistory } from "@/data/ledger/reel-history";
 import { fileHash, ownerFile } from "@/formats/owner-file";
@@ -38,12 +38,12 @@ export const jobFile = (work: (db: Db, job: Job) => Answer) =>
 
 /** A file made from a job's report. */
 export const reportFile = (work: (report: Report, job: Job) => Answer) =>
-  jobFile((db, job) => work(getReport(db, job, reportDates(job)), job));
+  jobFile((db, job) => work(reportOf(db, job, reportDates(job)), job));
 
 /** The file its owner keeps of a job, with the report that prints its hash; one that is still here has none yet. */
 export const recordFile = (work: (file: string, report: Report, job: Job) => Answer) =>
   jobFile((db, job) => {
-    const report = getReport(db, job, reportDates(job));
+    const report = reportOf(db, job, reportDates(job));
     const file = ownerFile(getOwnerRecord(db, job, report, dateWords));
     return work(file, { ...report, fileHash: job.closedAt ? fileHash(file) : null }, job);
   });

@@ -42,12 +42,13 @@ const test = (phase: "before" | "after", verdict: "good" | "doubtful" | "bad", r
   verdict,
   reading,
 });
-const fault = (change: Partial<JobActs["faults"][number]> = {}) => ({
+const fault = (change: Partial<JobActs["faults"][number]> = {}): JobActs["faults"][number] => ({
   act: "fault:rough",
   id: "rough",
   name: "Spool bearing rough",
   outcome: null,
   oldBack: null,
+  saidPutRight: false,
   remedy: "Fit new spool bearings, both",
   minutes: 15,
   renews: ["b1", "b2"],
@@ -188,6 +189,12 @@ describe("a piece", () => {
     expect(say({ off: [off("b1", { verdict: "worn" })], fitted: [piece("b1")] }, "watch")).toEqual([]);
   });
 
+  it("a test that is bad still is told with the word by which it goes", () => {
+    expect(say({ asItIs: [{ act: "as-it-is:click", name: "Click", reason: "no-part" }] }, "watch")).toEqual([
+      "Click is bad: the part for it is not to be had.",
+    ]);
+  });
+
   it("is cleaned as somebody said, the commonest way first", () => {
     expect(say({ off: [off("b1", { cleaned: "flush" }), off("b2", { cleaned: "brush" }), off("shaft", { cleaned: "brush" })] })).toContain(
       "Cleaned: swab and brush (2), flushed one by one (1).",
@@ -245,6 +252,12 @@ describe("a fault", () => {
     expect(said({ faults: [fault()], off: [off("b1")] })).toBe("Spool bearing rough: put right without new parts (15 min).");
     // What wants replacing and was only looked at is not put right.
     expect(said({ faults: [fault()], off: [off("b1", { verdict: "replace" })] })).toBe("Spool bearing rough: found, not put right.");
+  });
+
+  it("is put right by somebody's word where no part comes off for it", () => {
+    expect(
+      said({ faults: [fault({ name: "Plate overtight", renews: [], worksOn: ["shaft"], remedy: "Ease the screws", saidPutRight: true })] }),
+    ).toBe("Plate overtight: put right (15 min): ease the screws.");
   });
 
   it("without parts of its own is put right by its remedy, where the work reached it or a test was made after it", () => {

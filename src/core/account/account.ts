@@ -91,6 +91,7 @@ export interface Account {
   readonly seals: readonly SealAccount[];
   readonly tests: readonly TestAccount[];
   readonly faults: readonly FaultAccount[];
+  readonly asItIs: JobActs["asItIs"];
   readonly notDrawn: JobActs["notDrawn"];
   readonly checks: JobActs["checks"];
   readonly noted: JobActs["noted"];
@@ -235,6 +236,7 @@ function faultsOf(acts: JobActs): FaultAccount[] {
     ];
     // A piece that wants replacing and was not is not put right by having been out.
     const owed = renews.some((seat) => !fitted.has(seat) && wantsNew(off.get(seat)?.verdict ?? "ok"));
+    if (fault.saidPutRight) return { ...said, became: "put-right", reason: "", acts: [fault.act, ...bearers] };
     return { ...said, became: bearers.length && !owed ? "put-right" : "open", reason: "", acts: [fault.act, ...bearers] };
   });
 }
@@ -250,6 +252,7 @@ export function accountOf(acts: JobActs): Account {
     seals: sealsOf(acts),
     tests: testsOf(acts),
     faults: faultsOf(acts),
+    asItIs: acts.asItIs,
     notDrawn: acts.notDrawn,
     checks: acts.checks,
     noted: acts.noted,

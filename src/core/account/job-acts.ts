@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { wellVerdicts } from "@/core/teardown/verdicts";
+import { asItIsReasonIds } from "@/core/vocabulary/as-it-is";
 import { cleanMethodIds } from "@/core/vocabulary/clean-methods";
 import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { jobKindIds } from "@/core/vocabulary/job-kinds";
@@ -105,6 +106,8 @@ export const jobActsSchema = z.strictObject({
         outcome: z.enum(faultOutcomeIds).nullable().default(null),
         /** Why the old piece went back all the same. */
         oldBack: words.nullable().default(null),
+        /** Somebody said that it is put right, though no part came off for it. */
+        saidPutRight: z.boolean().default(false),
         remedy: words,
         minutes: z.number().min(0).default(0),
         /** Seats its remedy renews, and all it works on. */
@@ -113,6 +116,8 @@ export const jobActsSchema = z.strictObject({
       }),
     )
     .default([]),
+  /** Tests that are bad after the work, with the reason why the reel goes so. */
+  asItIs: z.array(z.strictObject({ act, name: words, reason: z.enum(asItIsReasonIds) })).default([]),
   ruledOut: z.array(z.strictObject({ act, name: words })).default([]),
   looks: z.array(z.strictObject({ act, name: words, so: z.boolean() })).default([]),
 });

@@ -3,6 +3,7 @@ import { groupBy } from "@/core/group-by";
 import { classOfProduct, isReelProduct } from "@/core/lubrication/products";
 import { openedForWords } from "@/core/service/depth";
 import { wantsNew } from "@/core/teardown/verdicts";
+import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import type { Account, FaultAccount, PieceAccount, TestAccount } from "./account";
@@ -208,13 +209,17 @@ const watchWords: Readonly<Partial<Record<NonNullable<PieceAccount["verdict"]>, 
   worn: "worn, went back",
 };
 /** Pieces that went back though somebody would rather not. */
-function watch({ pieces }: Account): Sentence[] {
-  return pieces.flatMap((piece): Sentence[] => {
+function watch({ pieces, asItIs }: Account): Sentence[] {
+  const goesSo = asItIs.map(
+    ({ name, reason, act }): Sentence => ({ section: "watch", words: `${name} is bad: ${asItIsReasons[reason]}.`, acts: [act] }),
+  );
+  const worn = pieces.flatMap((piece): Sentence[] => {
     const { verdict, became, name, remark, acts } = piece;
     if (verdict === null || became !== "back") return [];
     const words = watchWords[verdict] ?? (wantsNew(verdict) && verdict !== "wrong" ? "wants a new one, the old one went back" : "");
     return words ? [{ section: "watch", words: `${name}: ${remark || words}.`, acts }] : [];
   });
+  return [...goesSo, ...worn];
 }
 
 /** Everything that is said of a job beside its tests, papers and price, in the order a paper says it. Each names the acts that bear it out. */

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
-import type { TestId } from "@/core/vocabulary/tests";
+import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { keepsFromReady, keepsHere, keepsHereWords, keepsOnBench, type ReelHere } from "./going-home";
 
-/** A service that is done: opened, together, tested. */
+/** A repair that is done: opened, together, tested. */
 const done = (change: Partial<ReelHere> = {}): ReelHere => ({
-  path: { kind: "service", depth: "full", depthSaid: true },
+  path: { kind: "repair", depth: "full", depthSaid: true },
   family: "star-drag-bridge",
   declined: false,
   pays: undefined,
@@ -15,8 +15,11 @@ const done = (change: Partial<ReelHere> = {}): ReelHere => ({
   toOil: () => [],
   steps: () => [],
   answers: () => [{ phase: "after", testId: "turning", verdict: "good" }],
-  answersThatHold: () => [{ phase: "after" }],
   skipped: () => [],
+  worked: () => true,
+  asItIs: () => new Set(),
+  openFaults: () => [],
+  complaints: [],
   ...change,
 });
 const what = (change: Partial<ReelHere>) => keepsOnBench(done(change)).map((block) => block.what);
@@ -39,33 +42,103 @@ describe("a reel goes home", () => {
     expect(what({ foreseen })).toEqual(["foreseen"]);
     expect(what({ foreseen, wells: [{ ...well!, positionId: "drag", renewed: true }] })).toEqual([]);
     expect(what({ foreseen, declined: true })).toEqual([]);
-    expect(what({ foreseen, path: { kind: "purchase-check", depth: "full", depthSaid: true } })).toEqual([]);
+    expect(what({ foreseen, path: { kind: "purchase-check", depth: "full", depthSaid: true } })).not.toContain("foreseen");
   });
 
   it("not with a service's drops waiting; a repair owes none where it did not go", () => {
-    expect(what({ toOil: () => ["Handle knob"] })).toEqual(["oil"]);
-    expect(what({ toOil: () => ["Handle knob"], path: { kind: "repair", depth: "full", depthSaid: false } })).toEqual([]);
+    expect(what({ toOil: () => ["Handle knob"], path: { kind: "service", depth: "full", depthSaid: true } })).toEqual(["oil"]);
+    expect(what({ toOil: () => ["Handle knob"] })).toEqual([]);
   });
+
+  const answered =
+    (...of: readonly (readonly ["before" | "after", TestId, Verdict])[]) =>
+    () =>
+      of.map(([phase, testId, verdict]) => ({ phase, testId, verdict }));
 
   it("not untested since the last piece went in, and not when each test was left out without a word", () => {
-    expect(what({ answersThatHold: () => [{ phase: "before" }] })).toEqual(["not-since-together"]);
+    expect(what({ answers: () => [] })).toEqual(["not-since-together"]);
     const skipped = (reason: string) => () => [{ phase: "after" as const, testId: "turning" as TestId, reason }];
-    expect(what({ answersThatHold: () => [], skipped: skipped("") })).toEqual(["not-since-together"]);
-    expect(what({ answersThatHold: () => [], skipped: skipped("no line on it") })).toEqual([]);
+    expect(what({ answers: () => [], skipped: skipped("") })).toEqual(["not-since-together"]);
+    expect(what({ answers: () => [], skipped: skipped("no line on it") })).toEqual([]);
   });
 
-  it("not tested bad after an outside service, and an unopened one owes its tests alone", () => {
+  it("not with a test made only before it, or the one that answers its complaint not made", () => {
+    expect(keepsOnBench(done({ answers: answered(["before", "click", "good"], ["after", "turning", "good"]) }))).toEqual([
+      { code: "tests", what: "not-tested", names: ["Click"], at: "Prove" },
+    ]);
+    expect(what({ answers: answered(["before", "click", "good"], ["after", "click", "good"]) })).toEqual([]);
+    expect(keepsOnBench(done({ complaints: ["drag-weak"] }))).toEqual([
+      { code: "tests", what: "not-tested", names: ["Drag, star home"], at: "Prove" },
+    ]);
+    expect(what({ complaints: ["drag-weak"], answers: answered(["after", "drag-full", "good"]) })).toEqual([]);
+    const skipped = (reason: string) => () => [{ phase: "after" as const, testId: "click" as TestId, reason }];
+    const before = answered(["before", "click", "bad"], ["after", "turning", "good"]);
+    expect(what({ answers: before, skipped: skipped("") })).toEqual(["left-out-without-reason"]);
+    expect(what({ answers: before, skipped: skipped("no line on it") })).toEqual([]);
+  });
+
+  it("of which nothing was done is as it was tested when it came, bad or good", () => {
+    const before = (verdict: Verdict) => ({ wells: [], worked: () => false, answers: answered(["before", "turning", verdict]) });
+    expect(what(before("good"))).toEqual([]);
+    expect(what(before("bad"))).toEqual(["still-bad"]);
+    expect(what({ ...before("good"), worked: () => true })).toEqual(["not-tested"]);
+  });
+
+  it("not with a test that is bad, whatever the kind, unless somebody says with what word it goes so", () => {
+    const bad = answered(["after", "turning", "bad"]);
+    expect(keepsOnBench(done({ answers: bad }))).toEqual([
+      { code: "tests", what: "still-bad", testId: "turning", name: "Turning in gear" },
+    ]);
+    expect(what({ answers: bad, asItIs: () => new Set<TestId>(["turning"]) })).toEqual([]);
+    expect(what({ answers: bad, asItIs: () => new Set<TestId>(["click"]) })).toEqual(["still-bad"]);
+    expect(what({ answers: bad, declined: true })).toEqual([]);
+    expect(what({ answers: answered(["before", "turning", "bad"], ["after", "turning", "doubtful"]) })).toEqual([]);
+  });
+
+  it("not with a fault that no act has put right, asked beside what is untested", () => {
+    const openFaults = () => [{ id: "drag-worn", name: "Friction washers worn thin" }];
+    expect(what({ openFaults })).toEqual(["open-fault"]);
+    expect(what({ openFaults, answers: () => [] })).toEqual(["open-fault", "not-since-together"]);
+    expect(what({ openFaults, declined: true })).toEqual([]);
+    expect(keepsHereWords({ code: "fault", what: "open-fault", faultId: "drag-worn", name: "Friction washers worn thin" })).toBe(
+      "Found and not put right: Friction washers worn thin. Put it right, say that it is, or say how it leaves.",
+    );
+  });
+
+  it("asks nothing of a reel in pieces but its pieces: it cannot be tested", () => {
+    expect(what({ wells: [{ ...well!, refitted: false }], answers: () => [] })).toEqual(["well"]);
+  });
+
+  it("not tested bad after an outside service, and an unopened one owes its tests alone, named together", () => {
     const path = { kind: "service", depth: "light", depthSaid: true } as const;
     const outside = (change: Partial<ReelHere>) => what({ path, wells: [], ...change });
-    const all = ["turning", "drag-strike", "anti-reverse", "free-spool"].map((testId) => testId as TestId);
-    expect(outside({ answers: () => [] })).toEqual(["not-tested", "not-tested", "not-tested"]);
-    const answers = (verdict: "good" | "bad") => () => all.map((testId) => ({ phase: "after" as const, testId, verdict }));
+    const all = ["turning", "drag-strike", "anti-reverse"] as const;
+    expect(keepsOnBench(done({ path, wells: [], answers: () => [] }))).toMatchObject([
+      { what: "not-tested", names: ["Turning in gear", "Drag, star half on", "Anti-reverse"] },
+    ]);
+    const answers = (verdict: Verdict) => answered(...all.map((testId) => ["after", testId, verdict] as const));
     expect(outside({ answers: answers("good") })).toEqual([]);
     expect(outside({ answers: answers("bad") })).toEqual(["still-bad", "still-bad", "still-bad"]);
   });
 
+  it("a service owes every test of its kind, a check those before, good or bad", () => {
+    const service = { kind: "service", depth: "full", depthSaid: true } as const;
+    expect(keepsOnBench(done({ path: service }))[0]).toMatchObject({
+      what: "not-tested",
+      names: expect.arrayContaining(["Click", "Anti-reverse"]),
+    });
+    const check = { kind: "purchase-check", depth: "complaint", depthSaid: false } as const;
+    expect(keepsOnBench(done({ path: check, wells: [], answers: () => [] }))[0]).toMatchObject({ what: "not-tested", at: "Test" });
+    expect(keepsHereWords({ code: "tests", what: "not-tested", names: ["Click"], at: "Test" })).toBe("Not tested: Click.");
+    expect(keepsHereWords({ code: "tests", what: "not-tested", names: ["Click", "Bail"], at: "Prove" })).toBe(
+      "Not tested since the work: Click; Bail.",
+    );
+    const tests = ["free-spool", "turning", "drag-light", "drag-strike", "drag-full", "anti-reverse", "click"] as const;
+    expect(what({ path: check, wells: [], answers: answered(...tests.map((id) => ["before", id, "bad"] as const)) })).toEqual([]);
+  });
+
   it("unrepaired as it came: what was never opened owes nothing", () => {
-    expect(what({ declined: true, wells: [], answersThatHold: () => [], toOil: () => ["Handle knob"] })).toEqual([]);
+    expect(what({ declined: true, wells: [], answers: () => [], toOil: () => ["Handle knob"] })).toEqual([]);
   });
 
   it("not while nobody has said who pays for our own work come back", () => {

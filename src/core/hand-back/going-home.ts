@@ -1,10 +1,14 @@
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import type { Observation, SkippedTest } from "@/core/proving/observation";
+import { type TestSpec, testSpec } from "@/core/proving/protocol";
+import { testOfComplaint } from "@/core/report/answers";
 import { leftOver, type TrayWell } from "@/core/teardown/left-over";
 import { isSettled } from "@/core/teardown/owed";
 import type { Step } from "@/core/teardown/step";
+import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import type { FamilyId } from "@/core/vocabulary/families";
 import type { JobPath } from "@/core/vocabulary/job-kinds";
+import type { TestId } from "@/core/vocabulary/tests";
 import type { WhoPays } from "@/core/vocabulary/who-pays";
 
 /** One thing that keeps a reel here. By `code` it is known where it is put right; the rest is what is said of it. */
@@ -16,8 +20,10 @@ export type KeepsHere =
   | { readonly code: "oil"; readonly what: "oil"; readonly names: readonly string[] }
   | { readonly code: "gate"; readonly what: "gate"; readonly words: string }
   | { readonly code: "step"; readonly what: "step"; readonly words: string }
-  | { readonly code: "tests"; readonly what: "not-tested" | "still-bad"; readonly name: string }
-  | { readonly code: "tests"; readonly what: "left-out-without-reason"; readonly name: string; readonly at: "Test" | "Prove" }
+  | { readonly code: "tests"; readonly what: "not-tested"; readonly names: readonly string[]; readonly at: "Test" | "Prove" }
+  | { readonly code: "tests"; readonly what: "still-bad"; readonly testId: TestId; readonly name: string }
+  | { readonly code: "tests"; readonly what: "left-out-without-reason"; readonly names: readonly string[]; readonly at: "Test" | "Prove" }
+  | { readonly code: "fault"; readonly what: "open-fault"; readonly faultId: string; readonly name: string }
   | { readonly code: "tests"; readonly what: "not-since-together" }
   | { readonly code: "pays"; readonly what: "pays" }
   | { readonly code: "brought"; readonly what: "brought"; readonly item: string };
@@ -39,25 +45,56 @@ export interface ReelHere {
   readonly withoutSchematic: number;
   readonly toOil: () => readonly string[];
   readonly steps: () => readonly Step[];
+  /** The newest answers; those of after the work only as far as they hold of the reel as it is now. */
   readonly answers: () => readonly Pick<Observation, "phase" | "testId" | "verdict">[];
-  /** Those answers that hold of the reel as it is now. */
-  readonly answersThatHold: () => readonly Pick<Observation, "phase">[];
   readonly skipped: () => readonly SkippedTest[];
+  /** Whether anything was done to it since it came: a part off, a drop, a fault put right by a word. Else what was tested when it came still holds. */
+  readonly worked: () => boolean;
+  /** Tests that are bad and with which the reel goes by somebody's word. */
+  readonly asItIs: () => ReadonlySet<TestId>;
+  /** Faults of this job that no act has put right, and of which nobody said how they leave. */
+  readonly openFaults: () => readonly { readonly id: string; readonly name: string }[];
+  readonly complaints: readonly ComplaintId[];
 }
 
-/** What a light service or a purchase check still owes: its tests, and for a service none of them bad in the end. */
-function testsOwed({ path, family, answers, skipped }: ReelHere): KeepsHere[] {
-  const phase = path.kind === "purchase-check" ? "before" : "after";
-  const made = new Map(answers().flatMap((one) => (one.phase === phase ? [[one.testId, one.verdict]] : [])));
-  const reasons = new Map(skipped().flatMap((one) => (one.phase === phase ? [[one.testId, one.reason]] : [])));
-  return protocolOfJob(family, path).flatMap(({ id, name }): KeepsHere[] => {
-    const [verdict, reason] = [made.get(id), reasons.get(id)];
-    if (verdict === undefined && reason !== undefined)
-      return reason ? [] : [{ code: "tests", what: "left-out-without-reason", name, at: phase === "before" ? "Test" : "Prove" }];
-    if (verdict === undefined) return [{ code: "tests", what: "not-tested", name }];
-    return phase === "after" && verdict === "bad" ? [{ code: "tests", what: "still-bad", name }] : [];
-  });
+/**
+ * Tests that the work of a job owes: a service and a check all of theirs, any other work what was tested before it and what answers the complaint.
+ * Where that is none, any one will do.
+ */
+function testsOwed({ path, family, answers, complaints }: ReelHere): readonly TestSpec[] {
+  const all = protocolOfJob(family, path);
+  if (path.kind === "service" || path.kind === "purchase-check") return all;
+  const before = new Set(answers().flatMap((one) => (one.phase === "before" ? [one.testId] : [])));
+  const asked = new Set(complaints.flatMap((id) => testOfComplaint[id] ?? []));
+  return all.filter(({ id }) => before.has(id) || asked.has(id));
 }
+
+/** What the tests still owe: not made on the reel as it is now, left out without a reason, or bad with nobody's word that it goes so. */
+function untested(reel: ReelHere): KeepsHere[] {
+  const check = reel.path.kind === "purchase-check";
+  const [phase, at] = check ? (["before", "Test"] as const) : (["after", "Prove"] as const);
+  // Nothing done since it came: it is as it was tested.
+  const holds = check || reel.worked() ? [phase] : (["before", "after"] as const);
+  const made = new Map(reel.answers().flatMap((one) => (holds.some((of) => of === one.phase) ? [[one.testId, one.verdict]] : [])));
+  const reasons = new Map(reel.skipped().flatMap((one) => (one.phase === phase ? [[one.testId, one.reason]] : [])));
+  const owed = testsOwed(reel);
+  const open = owed.filter(({ id }) => !made.has(id));
+  const missing = open.flatMap(({ id, name }) => (reasons.has(id) ? [] : [name]));
+  const wordless = open.flatMap(({ id, name }) => (reasons.get(id) === "" ? [name] : []));
+  const said = reel.asItIs();
+  const bad = check ? [] : [...made].filter(([id, verdict]) => verdict === "bad" && !said.has(id));
+  const blocks: KeepsHere[] = [];
+  if (missing.length) blocks.push({ code: "tests", what: "not-tested", names: missing, at });
+  if (wordless.length) blocks.push({ code: "tests", what: "left-out-without-reason", names: wordless, at });
+  if (!owed.length && !made.size && ![...reasons.values()].some(Boolean)) blocks.push({ code: "tests", what: "not-since-together" });
+  return [
+    ...blocks,
+    ...bad.map(([testId]): KeepsHere => ({ code: "tests", what: "still-bad", testId, name: nameOfTest(reel.family, reel.path, testId) })),
+  ];
+}
+
+const nameOfTest = (family: FamilyId, path: JobPath, id: TestId): string =>
+  protocolOfJob(family, path).find((test) => test.id === id)?.name ?? testSpec(id).name;
 
 /** Everything that keeps a reel on the bench, in the order a bench would clear it. Empty means it may hang ready. */
 export function keepsOnBench(reel: ReelHere): KeepsHere[] {
@@ -77,21 +114,19 @@ export function keepsOnBench(reel: ReelHere): KeepsHere[] {
   // A service owes its drops; a repair may leave what it did not touch.
   const names = path.kind === "service" ? reel.toOil() : [];
   if (names.length) blocks.push({ code: "oil", what: "oil", names });
-  if (!wells.length && !opensReel(path)) return [...blocks, ...testsOwed(reel)];
+  const faults = declined ? [] : reel.openFaults();
+  blocks.push(...faults.map(({ id, name }) => ({ code: "fault", what: "open-fault", faultId: id, name }) as const));
+  if (!wells.length && !opensReel(path)) return [...blocks, ...untested(reel)];
   for (const step of reel.steps()) {
     if (step.operation.kind === "place" || isSettled(step)) continue;
     const { words } = step.operation;
     blocks.push(step.operation.kind === "gate" ? { code: "gate", what: "gate", words } : { code: "step", what: "step", words });
   }
-  // Last, once nothing else is open: what is not together cannot be tested.
-  if (!blocks.length && wells.length && !declined && opensReel(path) && !testedSince(reel))
-    blocks.push({ code: "tests", what: "not-since-together" });
+  // Last, once it is together: what lies in pieces cannot be tested. A reel that goes back as it came owes no test.
+  const together = blocks.every(({ code }) => code === "fault");
+  if (together && !declined && (wells.length || path.kind !== "repair" || reel.answers().length)) blocks.push(...untested(reel));
   return blocks;
 }
-
-/** Whether anything was tested since the last piece went in, or each test left out with its reason. */
-const testedSince = ({ answersThatHold, skipped }: ReelHere): boolean =>
-  answersThatHold().some(({ phase }) => phase === "after") || skipped().some(({ phase, reason }) => phase === "after" && reason !== "");
 
 /** What keeps the reel from hanging ready: its own state, and a comeback of which nobody has said who pays. */
 export const keepsFromReady = (reel: ReelHere): KeepsHere[] => [
@@ -123,11 +158,13 @@ export function keepsHereWords(block: KeepsHere): string {
     case "step":
       return `Not done: ${block.words}`;
     case "not-tested":
-      return `Not tested: ${block.name}`;
+      return block.at === "Test" ? `Not tested: ${block.names.join("; ")}.` : `Not tested since the work: ${block.names.join("; ")}.`;
     case "still-bad":
-      return `${block.name} is still bad: make it a repair at Test, or mend it and test again.`;
+      return `${block.name} is still bad. Mend it and test again, or say with what word it goes so.`;
     case "left-out-without-reason":
-      return `${block.name} was left out: say why, beside it at ${block.at}.`;
+      return `Left out without a reason: ${block.names.join("; ")}. Say why beside it at ${block.at}.`;
+    case "open-fault":
+      return `Found and not put right: ${block.name}. Put it right, say that it is, or say how it leaves.`;
     case "not-since-together":
       return "Nothing was tested since it went together. Test it at Prove, or leave each test out there with a reason.";
     case "pays":

@@ -7,6 +7,7 @@ import { formatMinor } from "@/core/money/money";
 import { paperName } from "@/core/papers/papers";
 import { discountClasses } from "@/core/quote/discounts";
 import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
+import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
@@ -101,6 +102,12 @@ export const journalSayings = {
   "looked-at": (d, { sign }) =>
     d.so === null ? `took back the check “${sign(d.finding)}”` : `checked “${sign(d.finding)}”: ${d.so ? "yes" : "no"}`,
   "fault-found": (d, { fault }) => `added the fault “${fault(d.fault)}”`,
+  "fault-put-right": (d, { fault }) =>
+    d.putRight ? `said that ${fault(d.fault)} is put right` : `took back that ${fault(d.fault)} is put right`,
+  "goes-as-it-is": (d, { test }) =>
+    d.reason
+      ? `let it go with ${test(d.test)} bad${because(word(asItIsReasons, d.reason, ""))}`
+      : `took back that it goes with ${test(d.test)} bad`,
   "fault-outcome": (d, { fault }) =>
     d.outcome === null
       ? `took on “${fault(d.fault)}” again`

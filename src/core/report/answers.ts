@@ -3,7 +3,7 @@ import { type ComplaintId, complaints } from "@/core/vocabulary/counter-lists";
 import type { TestId } from "@/core/vocabulary/tests";
 
 /** The test that answers a complaint. Common practice. */
-const testOfComplaint: Readonly<Partial<Record<ComplaintId, TestId>>> = {
+export const testOfComplaint: Readonly<Partial<Record<ComplaintId, TestId>>> = {
   stiff: "turning",
   gritty: "turning",
   "short-spin": "free-spool",

@@ -10,6 +10,10 @@ export interface Well {
   readonly verdict: WellVerdict;
   readonly orientation: string;
   readonly note: string;
+  /** Somebody chose that its owner reads the note; else it is the bench's own. */
+  readonly forOwner: boolean;
+  /** It was apart already when the reel came. */
+  readonly cameApart: boolean;
   /** As found: the hole a screw sat in, the way of a thread, how many like ones lay here. */
   readonly hole: string;
   readonly thread: "right" | "left" | null;

@@ -32,6 +32,7 @@ const outOfDate = [
     "no-finding",
     "no-lesson",
     "no-model",
+    "not-bad",
   ],
   ...[
     "nothing-to-order",

@@ -12,12 +12,13 @@ import { rolesBySection, sectionsOfComplaints } from "@/core/service/depth";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
 import { sayMeasure } from "@/core/units/say-measure";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
+import { listAsItIs } from "@/data/account/as-it-is";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { openingOf } from "@/data/bench/opening";
 import { listStepsNoted } from "@/data/bench/step-noted";
-import { cameInPieces, listWells } from "@/data/bench/tray";
+import { listWells } from "@/data/bench/tray";
 import { listInPlace, unopenedUnit, waysOf } from "@/data/bench/ways";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { findPartTypes } from "@/data/catalogue/part-types";
@@ -73,10 +74,10 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
     off: wells.map((well) => ({
       act: `well:${well.positionId}`,
       positionId: well.positionId,
-      cameApart: well.note === cameInPieces,
+      cameApart: well.cameApart,
       verdict: well.verdict,
-      dressed: [well.dressed, well.verdict === "dressed" ? well.note : ""].filter(Boolean).join("; "),
-      remark: well.note === cameInPieces ? "" : well.note,
+      dressed: [well.dressed, well.verdict === "dressed" && well.forOwner ? well.note : ""].filter(Boolean).join("; "),
+      remark: well.forOwner ? well.note : "",
       cleaned: well.cleanedHow,
       back: well.refitted,
       leftOut: well.leftOutReason,
@@ -121,6 +122,11 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
     checks: steps.flatMap(({ operation, state }) =>
       operation.kind === "gate" && state === "done" ? [{ act: `step:${operation.id}`, words: operation.words }] : [],
     ),
+    asItIs: listAsItIs(db, job.id).map(({ testId, reason }) => ({
+      act: `as-it-is:${testId}`,
+      name: testName(version, job, testId),
+      reason,
+    })),
     noted: notedAtSteps(db, job, steps),
     tests: answersThatHold(db, job, steps).map(({ id, testId, phase, verdict, value, unit: kept, simulated }) => ({
       act: `answer:${id}`,
@@ -162,7 +168,7 @@ function diagnosisActs(
   const seats = version.anatomy.positions.map(({ id }) => id);
   const findingName = new Map(findings.map(({ id, name }) => [id, name]));
   return {
-    faults: listFaults(db, job.id).map(({ faultId, outcome }) => {
+    faults: listFaults(db, job.id).map(({ faultId, outcome, putRight }) => {
       const fault = faultOf(faultId);
       const remedy = fault && remedyOn(fault, inSeats);
       const renews = new Set(remedy?.partRoles ?? []);
@@ -175,6 +181,7 @@ function diagnosisActs(
         name: fault?.name ?? faultId,
         outcome,
         oldBack: oldBack?.get(faultId) ?? null,
+        saidPutRight: putRight,
         remedy: remedy?.words ?? "",
         minutes: remedy?.minutes ?? 0,
         renews: seats.filter((id) => renews.has(roleAt(id))),

@@ -25,6 +25,7 @@ export function listWells(db: Db, jobId: number): Well[] {
   const rows = db
     .prepare(
       `SELECT tray_well.well, tray_well.position_id, tray_well.instance_id, tray_well.verdict, tray_well.orientation, tray_well.note,
+              tray_well.for_owner, tray_well.came_apart,
               tray_well.hole, tray_well.thread, tray_well.lies, tray_well.found_count, tray_well.place, tray_well.dressed, tray_well.cleaned_at,
               tray_well.clean_as, tray_well.cleaned_how,
               tray_well.row_version,
@@ -47,6 +48,8 @@ export function listWells(db: Db, jobId: number): Well[] {
     verdict: WellVerdict;
     orientation: string;
     note: string;
+    for_owner: 0 | 1;
+    came_apart: 0 | 1;
     hole: string;
     thread: "right" | "left" | null;
     lies: Lies | null;
@@ -72,6 +75,8 @@ export function listWells(db: Db, jobId: number): Well[] {
     verdict: row.verdict,
     orientation: row.orientation,
     note: row.note,
+    forOwner: row.for_owner === 1,
+    cameApart: row.came_apart === 1,
     hole: row.hole,
     thread: row.thread,
     lies: row.lies,
@@ -152,9 +157,6 @@ export function takeParts(
   return { well: fresh[0]!.well };
 }
 
-/** What stands at a part that was off already when the reel came. */
-export const cameInPieces = "came in pieces";
-
 /**
  * The reel came in pieces, all of it or what is left in it: everything expected off lies in the tray by one press, handful by handful, and is
  * marked as done before it came. @returns how many parts. @throws Refusal when nothing is expected off any more.
@@ -169,10 +171,10 @@ export function takeAllAsCame(ctx: Context, jobId: number): { parts: number } {
     .map(({ positionIds }) => positionIds.filter((id) => !off.has(id)))
     .filter((positionIds) => positionIds.length > 0);
   if (!acts.length) throw new Refusal("nothing", "Nothing more is expected off. Open another assembly first.");
-  const note = db.prepare("UPDATE tray_well SET note = ? WHERE job_id = ? AND position_id = ?");
+  const apart = db.prepare("UPDATE tray_well SET came_apart = 1 WHERE job_id = ? AND position_id = ?");
   for (const positionIds of acts) {
     takeParts(ctx, jobId, positionIds);
-    for (const id of positionIds) note.run(cameInPieces, jobId, id);
+    for (const id of positionIds) apart.run(jobId, id);
   }
   const parts = acts.reduce((sum, { length }) => sum + length, 0);
   writeJournal(ctx, "came-in-pieces", { jobId, reelId: job.reel.id }, { parts });
@@ -234,6 +236,8 @@ export interface WellNote {
   readonly verdict: WellVerdict;
   readonly orientation: string;
   readonly note: string;
+  /** The note is one for the owner; it stays the bench's where nobody says. */
+  readonly forOwner?: boolean;
   readonly hole?: string;
   readonly thread?: "right" | "left" | null;
   /** How it lay, against how its model draws it; null where nobody says. */
@@ -264,13 +268,14 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
   if (note.seen !== undefined && note.seen !== well.rowVersion)
     throw new Refusal("changed-elsewhere", "This part was noted in another window meanwhile. Reload to see it, then note yours again.");
   db.prepare(
-    `UPDATE tray_well SET verdict = ?, dressed = ?, orientation = ?, note = ?, hole = ?, thread = ?, lies = ?, found_count = ?, row_version = row_version + 1
+    `UPDATE tray_well SET verdict = ?, dressed = ?, orientation = ?, note = ?, for_owner = ?, hole = ?, thread = ?, lies = ?, found_count = ?, row_version = row_version + 1
      WHERE job_id = ? AND position_id = ?`,
   ).run(
     note.verdict,
     note.verdict === "dressed" ? (note.dressed ?? well.dressed) : "",
     note.orientation,
     note.note,
+    Number(note.forOwner ?? well.forOwner),
     note.hole ?? well.hole,
     note.thread === undefined ? well.thread : note.thread,
     note.lies === undefined ? well.lies : note.lies,

@@ -1,7 +1,9 @@
-import type { FaultOutcome } from "@/core/vocabulary/fault-outcomes";
+import { z } from "zod";
+import { type FaultOutcome, faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { flag, rows } from "@/data/database/rows";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { foresee, strikeOfFault } from "@/data/parts/quote-parts";
@@ -13,10 +15,19 @@ export interface JobFault {
   readonly note: string;
   /** Why it is not put right here; null where it is. */
   readonly outcome: FaultOutcome | null;
+  /** Somebody said that it is put right, though no part came off for it. */
+  readonly putRight: boolean;
 }
 
+const jobFault = z.object({ faultId: z.string(), note: z.string(), outcome: z.enum(faultOutcomeIds).nullable(), putRight: flag });
+
 export const listFaults = (db: Db, jobId: number): JobFault[] =>
-  db.prepare("SELECT fault_id AS faultId, note, outcome FROM job_fault WHERE job_id = ? ORDER BY at, fault_id").all(jobId) as JobFault[];
+  rows(
+    jobFault,
+    db
+      .prepare("SELECT fault_id AS faultId, note, outcome, put_right AS putRight FROM job_fault WHERE job_id = ? ORDER BY at, fault_id")
+      .all(jobId),
+  );
 
 /** Puts the parts a fault's remedy may need into the quote, seat by seat, or only at some seats. */
 function foreseeParts(ctx: Context, job: Job, faultId: string, only?: ReadonlySet<string>): void {
@@ -62,4 +73,14 @@ export function setFaultOutcome(ctx: Context, jobId: number, faultId: string, ou
     for (const other of listFaults(ctx.db, jobId)) if (other.outcome === null) foreseeParts(ctx, job, other.faultId, gone);
   }
   writeJournal(ctx, "fault-outcome", { jobId, reelId: job.reel.id }, { fault: faultId, outcome });
+}
+
+/** Says that a fault is put right though no part came off for it: loosened, set, cleaned where it sits. Its own word, and taken back as well. */
+export function sayPutRight(ctx: Context, jobId: number, faultId: string, putRight: boolean): void {
+  const job = getOpenJob(ctx.db, jobId);
+  const { changes } = ctx.db
+    .prepare("UPDATE job_fault SET put_right = ? WHERE job_id = ? AND fault_id = ?")
+    .run(Number(putRight), jobId, faultId);
+  if (!changes) throw new Refusal("no-fault", "This fault is not in the job any more. Reload the page.");
+  writeJournal(ctx, "fault-put-right", { jobId, reelId: job.reel.id }, { fault: faultId, putRight });
 }

@@ -1,11 +1,13 @@
 import { type KeepsHere, keepsFromReady, keepsHere, keepsOnBench, type ReelHere } from "@/core/hand-back/going-home";
+import { listAsItIs } from "@/data/account/as-it-is";
+import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
 import type { Db } from "@/data/database/database";
-import { listObservations, listSkipped } from "@/data/diagnosis/observations";
+import { listSkipped } from "@/data/diagnosis/observations";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 
@@ -29,9 +31,15 @@ function reelHere(db: Db, job: Job): ReelHere {
     withoutSchematic: version.anatomy.positions.length ? 0 : listLooseParts(db, job.id).filter(({ inPlace }) => inPlace === null).length,
     toOil: () => listOilPoints(db, job, version).flatMap(({ state, name }) => (state === "waiting" ? [name] : [])),
     steps: () => getBuild(db, job, version).steps,
-    answers: () => listObservations(db, job.id),
-    answersThatHold: () => answersThatHold(db, job),
+    answers: () => answersThatHold(db, job),
     skipped: () => listSkipped(db, job.id),
+    worked: () => {
+      const { account } = getAccount(db, job, version);
+      return account.pieces.length + account.products.length > 0 || account.faults.some(({ became }) => became === "put-right");
+    },
+    asItIs: () => new Set(listAsItIs(db, job.id).map(({ testId }) => testId)),
+    openFaults: () => getAccount(db, job, version).account.faults.filter(({ became }) => became === "open"),
+    complaints: job.intake.complaints,
   };
 }
 

@@ -89,7 +89,7 @@ describe("a light service", () => {
     test(id, "after", "turning", "good");
     test(id, "after", "drag-strike", "good");
     test(id, "after", "anti-reverse", "bad");
-    expect(refusal(() => markReady(shop.ctx, id)).message).toMatch(/make it a repair/);
+    expect(refusal(() => markReady(shop.ctx, id)).message).toMatch(/^Anti-reverse is still bad/);
     test(id, "after", "anti-reverse", "good");
     markReady(shop.ctx, id);
     closeJob(shop.ctx, id, "Ada Brook");

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { skerry30 } from "#demo/models/skerry-30";
-import { openWorkshop, refusal, reportDates } from "#tests/workshop";
+import { answer, openWorkshop, refusal, reportDates } from "#tests/workshop";
 import { saying } from "@/core/account/sentences";
 import { openDayFrom } from "@/core/schedule/opening";
 import { defaultShopSettings, shopSettingsSchema } from "@/core/shop/settings";
@@ -8,7 +8,7 @@ import { askForPart } from "@/data/bench/fit-part";
 import { takePart } from "@/data/bench/tray";
 import { addCustomer, changeCustomer, findCustomer, searchCustomers } from "@/data/customers/customers";
 import { ensureReel, findReel, listReels, normaliseSerial } from "@/data/customers/reels";
-import { addFault, listFaults, withdrawFault } from "@/data/diagnosis/faults";
+import { addFault, listFaults, sayPutRight, withdrawFault } from "@/data/diagnosis/faults";
 import { listObservations, recordObservation } from "@/data/diagnosis/observations";
 import { hereFor, notGivenBack } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
@@ -172,7 +172,7 @@ describe("findings and quotes", () => {
     const id = open();
     addFault(ctx, id, "yoke-springs-weak", "");
     addFault(ctx, id, "yoke-springs-weak", "both");
-    expect(listFaults(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both", outcome: null }]);
+    expect(listFaults(db, id)).toEqual([{ faultId: "yoke-springs-weak", note: "both", outcome: null, putRight: false }]);
     expect(getQuote(db, findJob(db, id)!).parts.map((part) => part.positionId)).toEqual(["yoke-spring-front", "yoke-spring-rear"]);
     setForeseen(ctx, id, "yoke-spring-front", false);
     expect(getQuote(db, findJob(db, id)!).parts).toHaveLength(1);
@@ -263,6 +263,9 @@ describe("rack and return", () => {
     const { ctx, db, open } = openWorkshop();
     const id = open({ brought: ["box", "clamp"] });
     addFault(ctx, id, "knob-stiff", "");
+    expect(refusal(() => markReady(ctx, id)).code).toBe("fault");
+    sayPutRight(ctx, id, "knob-stiff", true);
+    answer(ctx, id, "turning", "good", null, "after");
     markReady(ctx, id);
     tickBrought(ctx, id, "box", true);
     expect(notGivenBack(findJob(db, id)!)).toEqual(["clamp"]);

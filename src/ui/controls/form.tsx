@@ -1,5 +1,5 @@
 "use client";
-import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from "react";
+import { createContext, type FocusEvent, type ReactNode, useContext, useEffect, useRef, useState } from "react";
 import { type DefaultValues, type FieldValues, FormProvider, useForm, useFormContext } from "react-hook-form";
 import type { ActName, AnswerNamed, InputNamed } from "@/core/acts/acts";
 import type { Action } from "@/ui/act/press";
@@ -29,6 +29,8 @@ interface Props<T extends FieldValues, R, I> {
   readonly empties?: boolean;
   readonly label?: string;
   readonly className?: string;
+  /** What was typed is kept when the hand goes elsewhere, without a press of its own. */
+  readonly keepsTyped?: boolean;
   readonly children: ReactNode;
 }
 
@@ -49,6 +51,7 @@ export function ActForm<T extends FieldValues, R>({
   empties,
   label,
   className = "",
+  keepsTyped = false,
   children,
 }: Props<T, R, Record<string, unknown>> & { readonly act: ActName | Action<R> }) {
   const form = useForm<T>({ defaultValues: values as DefaultValues<T> });
@@ -80,6 +83,13 @@ export function ActForm<T extends FieldValues, R>({
           noValidate
           aria-label={label}
           className={className}
+          {...(keepsTyped
+            ? {
+                onBlur: ({ currentTarget, relatedTarget }: FocusEvent<HTMLFormElement>) => {
+                  if (isDirty && !(relatedTarget instanceof Node && currentTarget.contains(relatedTarget))) currentTarget.requestSubmit();
+                },
+              }
+            : {})}
           onSubmit={(event) => {
             event.preventDefault();
             void form.handleSubmit((typed) => act.press({ ...also, ...read.current, ...typed }))();

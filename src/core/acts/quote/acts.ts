@@ -4,6 +4,7 @@ import { askCustomer } from "./ask-customer";
 import { coverLine } from "./cover-line";
 import { decline } from "./decline";
 import { faultOutcome } from "./fault-outcome";
+import { faultPutRight } from "./fault-put-right";
 import { foresee } from "./foresee";
 import { jobLine } from "./job-line";
 import { jobLineRemoved } from "./job-line-removed";
@@ -23,6 +24,7 @@ export const quoteActs = [
   whoPays,
   coverLine,
   faultOutcome,
+  faultPutRight,
   askCustomer,
   mailQuote,
   revokeAsking,

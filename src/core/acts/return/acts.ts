@@ -1,5 +1,6 @@
 import { close } from "./close";
 import { correctJob } from "./correct-job";
+import { goesAsItIs } from "./goes-as-it-is";
 import { leaveOut } from "./leave-out";
 import { ready } from "./ready";
 import { stationMinutes } from "./station-minutes";
@@ -7,4 +8,4 @@ import { tick } from "./tick";
 import { toldToFetch } from "./told-to-fetch";
 
 /** What hands do here. */
-export const returnActs = [leaveOut, ready, tick, close, stationMinutes, toldToFetch, correctJob] as const;
+export const returnActs = [leaveOut, goesAsItIs, ready, tick, close, stationMinutes, toldToFetch, correctJob] as const;

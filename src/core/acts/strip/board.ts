@@ -16,6 +16,8 @@ const justOff = {
   instanceId: 0,
   verdict: "ok",
   dressed: "",
+  forOwner: false,
+  cameApart: false,
   note: "",
   thread: null,
   lies: null,

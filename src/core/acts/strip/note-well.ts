@@ -11,6 +11,7 @@ export const noteWell = defineAct({
     verdict: z.enum(wellVerdicts),
     orientation: z.string().max(160, "At most 160 characters."),
     note: z.string().max(300, "At most 300 characters."),
+    forOwner: z.boolean().optional(),
     hole: z.string().max(60, "At most 60 characters."),
     thread: z.enum(["right", "left"]).nullable(),
     lies: z.enum(lieIds).nullable().optional(),

@@ -77,6 +77,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               act="step-noted"
               label="Measured, repeated, how much"
               className="flex items-end gap-2"
+              keepsTyped
               values={{ words: noted }}
               seen={{ seen: seenValue(noted) }}
               also={{ jobId: head.jobId, operationId: step.operation.id }}

@@ -5,6 +5,7 @@ import type { StationTime } from "@/core/bench-time/station-time";
 import { formatMinor } from "@/core/money/money";
 import { paperName } from "@/core/papers/papers";
 import { leftOffReasons } from "@/core/vocabulary/build-reasons";
+import type { TestId } from "@/core/vocabulary/tests";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { DeclineForm } from "@/ui/bench/quote/decline-form";
@@ -17,6 +18,7 @@ import { PaymentForm } from "@/ui/papers/paper-forms";
 import { Corrections, type ShownCorrection } from "./corrections";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
+import { FaultLeaves, GoesAsItIs, WentAsItIs } from "./ways-out";
 
 interface LeftOff {
   readonly id: string;
@@ -46,6 +48,18 @@ function LeftOffList({ words, of, way }: { words: string; of: readonly LeftOff[]
   );
 }
 
+/** What still keeps it here, with what it is about, so that it can be said on the spot. */
+export interface Block {
+  readonly code: string;
+  readonly message: string;
+  readonly positionId?: string;
+  /** A test that is bad still, or a fault that is open, with its name. */
+  readonly test?: { readonly id: TestId; readonly name: string };
+  readonly fault?: { readonly id: string; readonly name: string };
+  /** Where its tests are made. */
+  readonly at?: "test" | "prove";
+}
+
 interface Props {
   readonly head: BenchHead;
   readonly customer: string;
@@ -58,7 +72,9 @@ interface Props {
   /** For a purchase check: what it would cost to put right. */
   readonly putRightMinor: number | null;
   readonly above?: ReactNode;
-  readonly blocks: readonly { code: string; message: string; positionId?: string }[];
+  readonly blocks: readonly Block[];
+  /** Tests that are bad and with which it goes, in words. */
+  readonly asItIs: readonly { readonly testId: TestId; readonly words: string }[];
   readonly brought: readonly { id: string; words: string; given: boolean }[];
   readonly nextOn: string;
   /** What is due when, by component, in words. */
@@ -84,8 +100,6 @@ interface Props {
     readonly bad: readonly string[];
     /** What came off and stays out, with the word it was left off by. */
     readonly out: readonly LeftOff[];
-    /** Work on faults that is charged though nothing was taken off. */
-    readonly shut: readonly string[];
     /** What was to be done with the pieces and was left undone by a word. */
     readonly undone: readonly LeftOff[];
   };
@@ -99,9 +113,12 @@ const wayOf: Readonly<Record<string, StationId | undefined>> = {
   step: "build",
   oil: "build",
   tests: "prove",
+  fault: "find",
   foreseen: "parts",
   pays: "quote",
 };
+
+const wayOfBlock = ({ code, at }: Block): StationId | undefined => at ?? wayOf[code];
 
 /** The last sheet: what still blocks, the report, what came with it, who took it. A part left in the tray keeps the job open. */
 export function ReturnSheet({
@@ -115,6 +132,7 @@ export function ReturnSheet({
   putRightMinor,
   above,
   blocks,
+  asItIs,
   brought,
   nextOn,
   due,
@@ -132,7 +150,7 @@ export function ReturnSheet({
   const ticking = useAct("tick");
   const closing = useAct("close");
   const hangs = head.reached === "return";
-  const first = blocks.flatMap(({ code }) => wayOf[code] ?? [])[0];
+  const first = blocks.flatMap((block) => wayOfBlock(block) ?? [])[0];
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
   const readyWords =
     declinedReason !== null
@@ -200,24 +218,6 @@ export function ReturnSheet({
                 : "Nothing: every test is answered, everything that came with it is ticked."}
             </p>
           )}
-          {together.bad.length > 0 && (
-            <p className="alarm mt-2">
-              {head.closed ? "Went home" : "Goes home"} with this bad still: {together.bad.join(", ")}.{" "}
-              {!head.closed && (
-                <Link className="act-link" href={`/bench/${head.tag}/prove`}>
-                  Go to Prove
-                </Link>
-              )}
-            </p>
-          )}
-          {together.shut.length > 0 && !head.closed && (
-            <p className="mt-2 border border-ink p-2">
-              Charged as done, and nothing was taken off: {together.shut.join("; ")}. If it was not done, say so:{" "}
-              <Link className="act-link" href={`/bench/${head.tag}/quote`}>
-                Go to Quote
-              </Link>
-            </p>
-          )}
           <LeftOffList
             words={head.closed ? "Went home without:" : "Goes home without:"}
             of={together.out}
@@ -232,13 +232,18 @@ export function ReturnSheet({
             {blocks.map((block) => (
               <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>
                 {block.message}
-                {wayOf[block.code] && !head.closed && (
-                  <Link className="act-link ml-2" href={`/bench/${head.tag}/${wayOf[block.code]}`}>
-                    Go to {stationNames[wayOf[block.code]!]}
+                {wayOfBlock(block) && !head.closed && (
+                  <Link className="act-link ml-2" href={`/bench/${head.tag}/${wayOfBlock(block)}`}>
+                    Go to {stationNames[wayOfBlock(block)!]}
                   </Link>
                 )}
+                {block.test && <GoesAsItIs jobId={head.jobId} testId={block.test.id} test={block.test.name} />}
+                {block.fault && <FaultLeaves jobId={head.jobId} faultId={block.fault.id} fault={block.fault.name} />}
                 {block.positionId && <LeaveOut head={head} positionIds={[block.positionId]} />}
               </li>
+            ))}
+            {asItIs.map((one) => (
+              <WentAsItIs key={one.testId} jobId={head.jobId} closed={head.closed} {...one} />
             ))}
           </ul>
           {leftOver.length > 1 && !head.closed && (

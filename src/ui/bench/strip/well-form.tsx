@@ -11,6 +11,7 @@ import type { Choice } from "@/core/ways/ways";
 import { useAct } from "@/ui/act/use-act";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
+import { keepsTyped } from "@/ui/controls/keeps-typed";
 import { Refused } from "@/ui/controls/refused";
 import { Glyph } from "@/ui/glyphs/glyph";
 
@@ -52,6 +53,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
     <form
       ref={form}
       className="flex flex-col gap-2"
+      onBlur={keepsTyped}
       onSubmit={(event) => {
         event.preventDefault();
         const data = new FormData(event.currentTarget);
@@ -63,6 +65,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
           verdict: typed("verdict") as WellVerdict,
           orientation: typed("orientation"),
           note: typed("note"),
+          forOwner: data.get("forOwner") === "on",
           hole: typed("hole", shown.hole),
           thread: (typed("thread") as "right" | "left" | "") || null,
           lies: (typed("lies") as Lies | "") || null,
@@ -176,6 +179,16 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
       <Field label="Note" error={noting.fields.note}>
         {(field) => <input {...field} name="note" defaultValue={shown.note} autoComplete="off" />}
       </Field>
+      <label className="flex min-h-10 cursor-pointer items-center gap-2">
+        <input
+          type="checkbox"
+          name="forOwner"
+          defaultChecked={shown.forOwner}
+          className="h-5 min-h-0 w-5 accent-ink"
+          onChange={() => form.current?.requestSubmit()}
+        />
+        The owner reads this note on the report
+      </label>
       <button type="submit" className="key" disabled={noting.busy || head.closed}>
         Keep
       </button>

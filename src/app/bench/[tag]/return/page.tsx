@@ -7,11 +7,11 @@ import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
 import { testSpec } from "@/core/proving/protocol";
 import { notDoneByWord } from "@/core/teardown/owed";
+import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
+import { listAsItIs } from "@/data/account/as-it-is";
 import { answersThatHold, getBuild } from "@/data/bench/build";
-import { listLooseParts } from "@/data/bench/loose-parts";
 import { listWells } from "@/data/bench/tray";
-import { listInPlace } from "@/data/bench/ways";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { listCorrections } from "@/data/hand-back/corrections";
@@ -47,11 +47,6 @@ export default async function ReturnPage(props: StationProps) {
   const bill = getBill(db, job);
   const wells = listWells(db, job.id);
   const seatNames = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
-  // Work on faults of a reel of which nothing came off: perhaps done from outside, perhaps not at all.
-  const shutAndCharged =
-    wells.length || listInPlace(db, job.id).length || listLooseParts(db, job.id).length
-      ? []
-      : bill.labour.flatMap(({ faultId, minutes, words }) => (faultId && minutes > 0 ? [words] : []));
   const dates = serviceDates(db, job, reportDates(job));
   return (
     <ReturnSheet
@@ -75,7 +70,6 @@ export default async function ReturnPage(props: StationProps) {
       }
       together={{
         pieces: wells.filter(({ leftOutReason }) => leftOutReason === null).length,
-        shut: shutAndCharged,
         undone: notDoneByWord(steps).map(({ operation, note }) => ({ id: operation.id, name: operation.words, why: note })),
         out: wells.flatMap(({ positionId, leftOutReason }) =>
           leftOutReason === null ? [] : [{ id: positionId, name: seatNames.get(positionId) ?? positionId, why: leftOutReason }],
@@ -91,8 +85,15 @@ export default async function ReturnPage(props: StationProps) {
               code: block.code,
               message: keepsHereWords(block),
               ...(block.what === "well" ? { positionId: block.positionId } : {}),
+              ...(block.what === "still-bad" ? { test: { id: block.testId, name: block.name } } : {}),
+              ...(block.what === "open-fault" ? { fault: { id: block.faultId, name: block.name } } : {}),
+              ...("at" in block ? { at: block.at === "Test" ? ("test" as const) : ("prove" as const) } : {}),
             }))
       }
+      asItIs={listAsItIs(db, job.id).map(({ testId, reason }) => ({
+        testId,
+        words: `Goes as it is: ${testSpec(testId).name} is bad. ${asItIsReasons[reason]}.`,
+      }))}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
       nextOn={dates.nextService}
       due={[

@@ -3,8 +3,8 @@ import yazl from "yazl";
 import { today } from "@/app/server/clock";
 import { readFile } from "@/app/server/reading";
 import { reportDates } from "@/app/server/report-dates";
+import { reportOf } from "@/data/hand-back/kept-report";
 import { getOwnerRecord } from "@/data/hand-back/owner-record";
-import { getReport } from "@/data/hand-back/report";
 import { getCustomerRecord } from "@/data/ledger/customer-record";
 import { ownerFile } from "@/formats/owner-file";
 import { dateWords } from "@/ui/dates";
@@ -24,7 +24,7 @@ export const GET = readFile("everything", (db, { id }: { id: string }) => {
   zip.addBuffer(Buffer.from(`${JSON.stringify(record.card, null, 2)}\n`), "customer.json");
   for (const job of record.jobs)
     zip.addBuffer(
-      Buffer.from(ownerFile(getOwnerRecord(db, job, getReport(db, job, reportDates(job)), dateWords))),
+      Buffer.from(ownerFile(getOwnerRecord(db, job, reportOf(db, job, reportDates(job)), dateWords))),
       `records/${job.tag}.html`,
     );
   zip.end();

@@ -1,0 +1,27 @@
+-- What the customer asked, answered in the technician's words; and what we did wrong ourselves, in plain words.
+ALTER TABLE job ADD COLUMN answer TEXT NOT NULL DEFAULT '' CHECK (length(answer) <= 2000);
+ALTER TABLE job ADD COLUMN our_mistake TEXT NOT NULL DEFAULT '' CHECK (length(our_mistake) <= 1000);
+-- A note at a well is the bench's own unless somebody says that the owner reads it. What was printed until now stays so.
+ALTER TABLE tray_well ADD COLUMN for_owner INTEGER NOT NULL DEFAULT 0 CHECK (for_owner IN (0, 1));
+UPDATE tray_well SET for_owner = 1 WHERE note <> '';
+-- Pictures that go on the owner's report.
+ALTER TABLE job_photo ADD COLUMN on_report INTEGER NOT NULL DEFAULT 0 CHECK (on_report IN (0, 1));
+-- A fault that was put right without a part of it coming off: somebody's word.
+ALTER TABLE job_fault ADD COLUMN put_right INTEGER NOT NULL DEFAULT 0 CHECK (put_right IN (0, 1));
+-- A test that is bad after the work, with which the reel goes all the same.
+CREATE TABLE goes_as_it_is (
+  job_id INTEGER NOT NULL REFERENCES job(id),
+  test_id TEXT NOT NULL,
+  reason TEXT NOT NULL CHECK (reason IN ('owner-knows', 'no-part', 'not-better', 'other-work', 'sent-on')),
+  at TEXT NOT NULL,
+  person_id INTEGER NOT NULL REFERENCES person(id),
+  PRIMARY KEY (job_id, test_id)
+) STRICT;
+-- It was apart already when the reel came: a value, and no longer words in its note.
+ALTER TABLE tray_well ADD COLUMN came_apart INTEGER NOT NULL DEFAULT 0 CHECK (came_apart IN (0, 1));
+UPDATE tray_well SET came_apart = 1, note = '', for_owner = 0 WHERE note = 'came in pieces';
+-- The report as it went home with the reel: what is printed later says the same.
+CREATE TABLE kept_report (
+  job_id INTEGER PRIMARY KEY REFERENCES job(id),
+  report TEXT NOT NULL CHECK (json_valid(report))
+) STRICT;

@@ -1,0 +1,79 @@
+"use client";
+import { asItIsReasonIds, asItIsReasons } from "@/core/vocabulary/as-it-is";
+import { faultOutcomeIds, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
+import type { TestId } from "@/core/vocabulary/tests";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/refused";
+
+const outKey = "min-h-10 border border-brass bg-sheet px-2 font-semibold text-brass";
+
+/** A test that is bad still: with which word the reel goes so, by one press; the report says it. */
+export function GoesAsItIs({ jobId, testId, test }: { jobId: number; testId: TestId; test: string }) {
+  const act = useAct("goes-as-it-is");
+  return (
+    <fieldset className="mt-1 flex flex-wrap gap-1">
+      <legend className="text-note font-normal">Goes as it is, because</legend>
+      {asItIsReasonIds.map((reason) => (
+        <button
+          key={reason}
+          type="button"
+          className={outKey}
+          aria-label={`${test} goes as it is: ${asItIsReasons[reason]}`}
+          disabled={act.busy}
+          onClick={() => act.press({ jobId, testId, reason })}
+        >
+          {asItIsReasons[reason]}
+        </button>
+      ))}
+      <Refused of={[act]} />
+    </fieldset>
+  );
+}
+
+/** The same, said: taken back by one press. */
+export function WentAsItIs({ jobId, testId, words, closed }: { jobId: number; testId: TestId; words: string; closed: boolean }) {
+  const act = useAct("goes-as-it-is");
+  return (
+    <li className="border border-ink p-2">
+      {words}
+      {!closed && (
+        <button type="button" className="act-link ml-2" disabled={act.busy} onClick={() => act.press({ jobId, testId, reason: null })}>
+          Take that back
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** A fault that no act has put right: it is, without a part off; or how it leaves. */
+export function FaultLeaves({ jobId, faultId, fault }: { jobId: number; faultId: string; fault: string }) {
+  const right = useAct("fault-put-right");
+  const leaves = useAct("fault-outcome");
+  return (
+    <fieldset className="mt-1 flex flex-wrap gap-1">
+      <legend className="text-note font-normal">Said by one press</legend>
+      <button
+        type="button"
+        className={outKey}
+        aria-label={`${fault}: it is put right`}
+        disabled={right.busy}
+        onClick={() => right.press({ jobId, faultId, putRight: true })}
+      >
+        It is put right
+      </button>
+      {faultOutcomeIds.map((outcome) => (
+        <button
+          key={outcome}
+          type="button"
+          className={outKey}
+          aria-label={`${fault}: ${faultOutcomes[outcome].name}`}
+          disabled={leaves.busy}
+          onClick={() => leaves.press({ jobId, faultId, outcome })}
+        >
+          {faultOutcomes[outcome].name}
+        </button>
+      ))}
+      <Refused of={[right, leaves]} />
+    </fieldset>
+  );
+}

@@ -63,6 +63,7 @@ const carryNothing = {
       "cover-line",
       "fault-outcome",
       "fault-put-right",
+      "report-photo",
       "goes-as-it-is",
       "settle-fault",
       "foresee",

@@ -70,7 +70,9 @@ export function ownerFile(record: OwnerRecord): string {
     `<header><h1>${esc(title)}</h1><p>${esc(report.shopName)}</p><p><strong>${esc(report.reel)}</strong>, ${esc(report.hand)}, ${report.serial ? `serial <span class="n">${esc(report.serial)}</span>` : "no serial"}. For ${esc(report.owner)}. Received ${esc(report.openedOn)}${report.closedOn ? `, returned ${esc(report.closedOn)}` : ", not returned yet"}.</p></header>`,
     section(
       "You reported",
-      para(report.complaint || "Nothing in particular.") + list(report.answers) + para(report.asFound && `As received: ${report.asFound}.`),
+      para(report.complaint || "Nothing in particular.") +
+        list([...report.answers, report.answer, report.ourMistake && `Our own mistake: ${report.ourMistake}`].filter(Boolean)) +
+        para(report.asFound && `As received: ${report.asFound}.`),
     ),
     section("Returned unrepaired", para(report.declined ?? "")),
     section("As it came", record.asItCame.map((bytes, i) => image(bytes, `Picture ${i + 1}`)).join("")),

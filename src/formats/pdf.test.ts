@@ -109,6 +109,9 @@ describe("the report", () => {
     openedOn: "1 Mar 2026",
     closedOn: null,
     complaint: "stiff",
+    answer: "It is worth keeping: the frame is straight.",
+    ourMistake: "",
+    pictures: [],
     asFound: "pitting: foot",
     declined: null,
     check: null,
@@ -165,6 +168,7 @@ describe("the report", () => {
     for (const words of [
       "Ada Brook",
       "serial S1",
+      "Our answer: It is worth keeping: the frame is straight.",
       "Gears worn: put right (30 min). New: main gear.",
       "Fit a pair of gears (30 min)",
       "Work, 45.00 an hour",

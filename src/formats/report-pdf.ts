@@ -16,9 +16,9 @@ const page = { widthMm: 210, heightMm: 297, marginMm: 14 } as const;
 /**
  * The report the owner keeps, A4: reel, what was reported and its answer, what was found and done, parts with their drawings, before and after,
  * care, next service, price. A purchase check says instead what the seller claims beside what was seen, and what it would cost to put right.
- * @param locale how dates are written.
+ * @param locale how dates are written. @param pictures bytes of those chosen, by their hash.
  */
-export const reportPdf = (report: Report, locale: Locale): Promise<Buffer> =>
+export const reportPdf = (report: Report, locale: Locale, pictures: ReadonlyMap<string, Buffer> = new Map()): Promise<Buffer> =>
   makePdf({ ...page, title: `${report.check ? "Purchase check" : "Service report"} ${report.tag}` }, (doc) => {
     const flow = flowOf(doc, page);
     head(doc, flow, report);
@@ -34,6 +34,7 @@ export const reportPdf = (report: Report, locale: Locale): Promise<Buffer> =>
       report.leftOut.map(({ name, reason }) => `${name}: ${reason}`),
     );
     named(flow, "Watch next time", report.watch);
+    shownPictures(doc, flow, report, pictures);
     testResults(doc, flow, report);
     care(flow, report, locale);
     price(flow, report);
@@ -69,6 +70,8 @@ function reported(flow: Flow, report: Report): void {
   flow.heading("You reported");
   flow.line("sans", 11, report.complaint || "Nothing in particular.");
   for (const answer of report.answers) flow.line("bold", 11, answer);
+  if (report.answer) flow.line("bold", 11, `Our answer: ${report.answer}`);
+  if (report.ourMistake) flow.line("bold", 11, `Our own mistake: ${report.ourMistake}`);
   if (report.asFound) flow.line("sans", 11, `As received: ${report.asFound}.`);
   if (report.declined === null) return;
   flow.heading("Returned unrepaired");
@@ -129,6 +132,25 @@ function partsFitted(doc: Pdf, flow: Flow, report: Report): void {
       .font("mono")
       .fontSize(10)
       .text(formatMinor(part.price), right - 30 * mm, flow.y + 3.2 * mm, { width: 30 * mm, align: "right" });
+    flow.y += height;
+  }
+}
+
+/** Three in a row, each with what it shows. One whose file is gone is left out. */
+function shownPictures(doc: Pdf, flow: Flow, report: Report, bytes: ReadonlyMap<string, Buffer>): void {
+  const shown = report.pictures.flatMap(({ hash, shows }) => (bytes.has(hash) ? [{ bytes: bytes.get(hash)!, shows }] : []));
+  const [columns, height] = [3, 46 * mm];
+  const width = (flow.right - flow.left) / columns;
+  for (let from = 0; from < shown.length; from += columns) {
+    flow.room(height);
+    for (const [i, picture] of shown.slice(from, from + columns).entries()) {
+      const x = flow.left + i * width;
+      doc.image(picture.bytes, x, flow.y, { fit: [width - 3 * mm, height - 7 * mm] });
+      doc
+        .font("sans")
+        .fontSize(9)
+        .text(picture.shows, x, flow.y + height - 6 * mm, { width: width - 3 * mm, height: 5 * mm, ellipsis: true });
+    }
     flow.y += height;
   }
 }

@@ -21,6 +21,7 @@ export const shortReportPdf = (report: Report): Promise<Buffer> =>
       flow.heading(heading);
       for (const row of rows) flow.line("sans", 11, row);
     };
+    list("Answered", [report.answer, report.ourMistake && `Our own mistake: ${report.ourMistake}`].filter(Boolean));
     list(
       "Done",
       report.declined === null

@@ -4,6 +4,7 @@ import { goAsItIs } from "@/data/account/as-it-is";
 import { leaveOut } from "@/data/bench/tray";
 import { correctJob } from "@/data/hand-back/corrections";
 import { keepReport } from "@/data/hand-back/kept-report";
+import { choosePicture, sayReportWords } from "@/data/hand-back/report-words";
 import { closeJob, markReady, noteTold, tickBrought } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { correctStationTime } from "@/data/jobs/station-time";
@@ -15,6 +16,10 @@ export const returnRuns: RunsOf<typeof returnActs> = {
   },
 
   "goes-as-it-is": (ctx, input) => goAsItIs(ctx, input.jobId, input.testId, input.reason),
+
+  "report-words": (ctx, { jobId: id, ...said }) => sayReportWords(ctx, id, said),
+
+  "report-photo": (ctx, input) => choosePicture(ctx, input.jobId, input.hash, input.on),
 
   ready: (ctx, input) => markReady(ctx, input.jobId),
 

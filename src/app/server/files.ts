@@ -3,6 +3,7 @@ import type { ReelHistory } from "@/core/history/history";
 import type { Report } from "@/core/report/report";
 import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
+import { readPhoto } from "@/data/database/photos";
 import { reportOf } from "@/data/hand-back/kept-report";
 import { getOwnerRecord } from "@/data/hand-back/owner-record";
 import { findJobByTag, type Job } from "@/data/jobs/jobs";
@@ -40,12 +41,21 @@ export const jobFile = (work: (db: Db, job: Job) => Answer) =>
 export const reportFile = (work: (report: Report, job: Job) => Answer) =>
   jobFile((db, job) => work(reportOf(db, job, reportDates(job)), job));
 
+/** The bytes of the pictures a report shows; one whose file is gone is not among them. */
+export const picturesOf = (db: Db, { pictures }: Report): ReadonlyMap<string, Buffer> =>
+  new Map(
+    pictures.flatMap(({ hash }) => {
+      const bytes = readPhoto(db, hash);
+      return bytes ? [[hash, bytes]] : [];
+    }),
+  );
+
 /** The file its owner keeps of a job, with the report that prints its hash; one that is still here has none yet. */
-export const recordFile = (work: (file: string, report: Report, job: Job) => Answer) =>
+export const recordFile = (work: (file: string, report: Report, job: Job, db: Db) => Answer) =>
   jobFile((db, job) => {
     const report = reportOf(db, job, reportDates(job));
     const file = ownerFile(getOwnerRecord(db, job, report, dateWords));
-    return work(file, { ...report, fileHash: job.closedAt ? fileHash(file) : null }, job);
+    return work(file, { ...report, fileHash: job.closedAt ? fileHash(file) : null }, job, db);
   });
 
 /** A file of the newest version of a model. */

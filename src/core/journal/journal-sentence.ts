@@ -104,6 +104,8 @@ export const journalSayings = {
   "fault-found": (d, { fault }) => `added the fault “${fault(d.fault)}”`,
   "fault-put-right": (d, { fault }) =>
     d.putRight ? `said that ${fault(d.fault)} is put right` : `took back that ${fault(d.fault)} is put right`,
+  "report-words": () => "wrote what the report answers",
+  "report-photo": (d) => (d.on ? "chose a picture for the report" : "took a picture off the report"),
   "goes-as-it-is": (d, { test }) =>
     d.reason
       ? `let it go with ${test(d.test)} bad${because(word(asItIsReasons, d.reason, ""))}`

@@ -27,6 +27,11 @@ export interface Report {
   /** What it came for, and how deep. */
   readonly cameFor: string;
   readonly complaint: string;
+  /** What the customer asked, answered in the technician's words; and what we did wrong ourselves. Empty where nobody said. */
+  readonly answer: string;
+  readonly ourMistake: string;
+  /** Pictures chosen at the bench, by the hash of their bytes, each with what it shows. */
+  readonly pictures: readonly { readonly hash: string; readonly shows: string }[];
   /** Marks it came with, in words; empty when none were written down. */
   readonly asFound: string;
   /** Why it is returned unrepaired; null where it was worked on. */

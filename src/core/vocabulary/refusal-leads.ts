@@ -33,6 +33,7 @@ const outOfDate = [
     "no-lesson",
     "no-model",
     "not-bad",
+    "no-picture",
   ],
   ...[
     "nothing-to-order",

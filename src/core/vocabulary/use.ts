@@ -21,4 +21,6 @@ export const waterWords: Record<Water, string> = { fresh: "fresh water", brackis
 export interface UseProfile {
   readonly water: Water;
   readonly tripsPerYear: number;
+  /** What it has been through, as far as somebody said. */
+  readonly life?: readonly UseFactor[];
 }

@@ -5,11 +5,13 @@ import { goAsItIs, listAsItIs } from "@/data/account/as-it-is";
 import { listJournal } from "@/data/database/journal";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { sayPutRight } from "@/data/diagnosis/faults";
-import { findJob } from "@/data/jobs/jobs";
+import { forgetWordsOnJobs } from "@/data/jobs/job-row";
+import { findJob, pictureJob } from "@/data/jobs/jobs";
 import { getShopSettings, saveShopSettings } from "@/data/shop/settings";
 import { correctJob } from "./corrections";
 import { hereFor } from "./going-home";
 import { forgetReport, keepReport, reportOf } from "./kept-report";
+import { choosePicture, listPictures, sayReportWords, seenReportWords } from "./report-words";
 import { closeJob, markReady } from "./returns";
 
 let shop: Workshop;
@@ -78,4 +80,28 @@ it("what was tested only before the work is not proved after it", () => {
   // Nothing was done to it: the test still holds, and the fault alone is asked.
   expect(blocks(id)).toHaveLength(1);
   expect(blocks(id)[0]).toMatch(/^Found and not put right/);
+});
+
+it("what the report answers is the technician's own words, kept against an older window, and an erased customer's answer goes", () => {
+  const id = shop.open({ complaint: "Is it worth a new handle?" });
+  const said = { answer: "Yes: the gears are sound.", ourMistake: "" };
+  sayReportWords(shop.ctx, id, { ...said, seen: seenReportWords(job(id)) });
+  expect(report(id)).toMatchObject({ complaint: "Is it worth a new handle?", ...said });
+  const older = seenReportWords({ answer: "", ourMistake: "" });
+  expect(refusal(() => sayReportWords(shop.ctx, id, { answer: "No.", ourMistake: "", seen: older })).code).toBe("changed-elsewhere");
+  forgetWordsOnJobs(shop.db, shop.customerId);
+  expect(report(id).answer).toBe("");
+});
+
+it("only pictures of this job are chosen for its report", () => {
+  const id = shop.open();
+  const hash = "a".repeat(64);
+  shop.db.prepare("INSERT INTO photo (hash, width, height, bytes, at) VALUES (?, 10, 10, 100, ?)").run(hash, shop.ctx.now);
+  expect(refusal(() => choosePicture(shop.ctx, id, hash, true)).code).toBe("no-picture");
+  pictureJob(shop.ctx, id, hash);
+  expect(report(id).pictures).toEqual([]);
+  choosePicture(shop.ctx, id, hash, true);
+  expect(report(id).pictures).toEqual([{ hash, shows: "As it came" }]);
+  choosePicture(shop.ctx, id, hash, false);
+  expect(listPictures(shop.db, id)).toEqual([{ hash, positionId: null, onReport: false }]);
 });

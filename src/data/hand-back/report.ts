@@ -32,6 +32,7 @@ import { listNotToBeHad } from "@/data/parts/no-longer-made";
 import { billedParts, costToPutRight, getBill } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
 import { listCorrections } from "./corrections";
+import { listPictures } from "./report-words";
 
 /** A reading as it is said; what a stand-in made up says so wherever it stands. */
 const measured = ({ value, unit, simulated }: Observation, force: ForceUnit): string =>
@@ -103,6 +104,11 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     openedOn: dates.opened,
     closedOn: dates.closed,
     complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    answer: job.answer,
+    ourMistake: job.ourMistake,
+    pictures: listPictures(db, job.id).flatMap(({ hash, positionId, onReport }) =>
+      onReport ? [{ hash, shows: positionId === null ? "As it came" : (positions.get(positionId)?.name ?? positionId) }] : [],
+    ),
     asFound: asFoundWords(job.intake),
     declined: job.declinedReason,
     check:

@@ -72,6 +72,13 @@ export const writeDeclined = (db: Db, jobId: number, reason: string | null): voi
   db.prepare("UPDATE job SET declined_reason = ?, row_version = row_version + 1 WHERE id = ?").run(reason, jobId);
 };
 
+export const writeReportWords = (db: Db, jobId: number, words: { readonly answer: string; readonly ourMistake: string }): void => {
+  db.prepare("UPDATE job SET answer = @answer, our_mistake = @ourMistake, row_version = row_version + 1 WHERE id = @jobId").run({
+    jobId,
+    ...words,
+  });
+};
+
 /** @returns whether that came with the reel. */
 export const writeGivenBack = (db: Db, jobId: number, item: string, at: string | null): boolean =>
   db.prepare("UPDATE job_brought SET given_back_at = ? WHERE job_id = ? AND item = ?").run(at, jobId, item).changes > 0;
@@ -112,5 +119,5 @@ export function giveJobsTo(db: Db, fromCustomerId: number, toCustomerId: number)
 /** Takes out what was written down in a customer's own words, and the name of who fetched and paid. */
 export function forgetWordsOnJobs(db: Db, customerId: number): void {
   db.prepare("UPDATE lot SET name = 'Lot ' || id WHERE customer_id = ?").run(customerId);
-  db.prepare("UPDATE job SET complaint = '', signed_by = NULL, paid_note = '' WHERE customer_id = ?").run(customerId);
+  db.prepare("UPDATE job SET complaint = '', answer = '', signed_by = NULL, paid_note = '' WHERE customer_id = ?").run(customerId);
 }

@@ -73,6 +73,9 @@ export interface Job extends JobPath {
   /** The job whose work came back with this reel. */
   readonly comebackOf: number | null;
   readonly complaint: string;
+  /** What the customer asked, answered in the technician's words; and what we did wrong ourselves. Empty where nobody said. */
+  readonly answer: string;
+  readonly ourMistake: string;
   readonly intake: Intake;
   readonly limitMinor: number | null;
   readonly wantedOn: string | null;
@@ -118,6 +121,8 @@ interface JobRow {
   deposit_minor: number;
   declined_reason: string | null;
   complaint: string;
+  answer: string;
+  our_mistake: string;
   intake: string;
   limit_minor: number | null;
   wanted_on: string | null;
@@ -150,7 +155,7 @@ const select = `
          (SELECT choice FROM job_way WHERE job_way.job_id = job.id AND way = 'depth') AS depth_said,
          coalesce((SELECT choice FROM customer_way WHERE customer_way.customer_id = job.customer_id AND way = 'depth'),
                   (SELECT json_extract(value, '$.ways.depth') FROM setting WHERE key = 'shop')) AS depth_usual,
-         job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor, job.prices, coalesce(job.value_minor, model.value_minor) AS value_minor,
+         job.comeback_of, job.discount_basis_points, job.deposit_minor, job.declined_reason, job.complaint, job.answer, job.our_mistake, job.intake, job.limit_minor, job.wanted_on, job.promised_on, job.rate_per_hour_minor, job.prices, coalesce(job.value_minor, model.value_minor) AS value_minor,
          job.tax_basis_points, job.currency, job.opened_at, job.closed_at, job.final_total_minor, job.mark, job.lot_id, job.row_version, job.model_version_id, job.edition_id,
          reel.id AS reel_id, reel.model_id, model.maker || ' ' || model.name AS model_name, reel.serial, reel.hand,
          customer.id AS customer_id, customer.name AS customer_name, customer.phone
@@ -176,6 +181,8 @@ function toJobs(db: Db, rows: readonly JobRow[]): Job[] {
     depthSaid: depthOf(row.depth_said) !== null,
     comebackOf: row.comeback_of,
     complaint: row.complaint,
+    answer: row.answer,
+    ourMistake: row.our_mistake,
     intake: intakeSchema.parse(JSON.parse(row.intake)) as Intake,
     limitMinor: row.limit_minor,
     wantedOn: row.wanted_on,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { intake, openWorkshop } from "#tests/workshop";
+import { addDays } from "@/core/day/day";
 import { openJob } from "@/data/counter/open-job";
 import { findJob } from "@/data/jobs/jobs";
 import { dueOfComponent, endsOfComponent } from "./lives";
@@ -59,7 +60,8 @@ describe("next dates", () => {
     expect(due.reels).toBeGreaterThanOrEqual(12);
     expect(due.months).toBeGreaterThan(18);
     expect(due.low).toBeGreaterThan(20);
-    const dates = { after: () => "2026-01-01", from: (day: string, months: number) => `${day} + ${months}`, words: (day: string) => day };
+    const from = (day: string, months: number) => addDays(day.slice(0, 10), Math.round(months * 30));
+    const dates = { after: (months: number) => from("2026-01-01", months), from, words: (day: string) => day };
     const last = findJob(db, visit("R3", 1300))!;
     expect(serviceDates(db, last, dates).due.find(({ id }) => id === "outside")?.because).toMatch(/^rule of thumb/);
     expect(lastServed(db, last.reel.id).find(({ id }) => id === "drag")).toMatchObject({

@@ -1,6 +1,6 @@
 import { dayNumber, dayOfNumber } from "@/core/day/day";
 import { type ComponentService, componentServices, servedComponents } from "@/core/intervals/component-service";
-import { nextService } from "@/core/intervals/next-service";
+import { greaseLastsMonths, nextService } from "@/core/intervals/next-service";
 import type { Report } from "@/core/report/report";
 import { enoughEnded } from "@/core/survival/component-lives";
 import type { Db } from "@/data/database/database";
@@ -52,14 +52,14 @@ export function lastServed(db: Db, reelId: number, from?: Job): LastServed[] {
     served.set(job.id, known);
     return known;
   };
-  const { water, tripsPerYear } = last.intake;
+  const { water, tripsPerYear, life } = last.intake;
   const { partTypes, model } = machineOf(db, last);
   const of = { modelId: model.id, family: model.family, water, tripsPerYear };
   // A visit's own paper stands on what was known before the reel came, so that it says the same whenever it is printed.
   const known = from
     ? dayOfNumber(dayNumber(from.openedAt.slice(0, 10)) - 1)
     : lastHandedBack(db).slice(0, 10) || last.openedAt.slice(0, 10);
-  return componentServices(partTypes.values(), { water, tripsPerYear })
+  return componentServices(partTypes.values(), { water, tripsPerYear, life })
     .map((row) => ({ ...row, ...fromReels(db, known, row, of), job: visits.find((job) => servedIn(job).has(row.id)) ?? null }))
     .sort((a, b) => a.months - b.months || (a.id < b.id ? -1 : 1));
 }
@@ -76,7 +76,8 @@ function fromReels(
 ): { readonly months: number; readonly because: string; readonly reels: number } {
   const due = dueOfComponent(db, known, row.id, of, row.months);
   if (!due || due.ended < enoughEnded) return { months: row.months, because: `rule of thumb: ${row.because}`, reels: 0 };
-  const months = Math.max(0.5, Math.min(mostStretched * row.months, Math.round(due.months * 2) / 2));
+  const longest = Math.min(mostStretched * row.months, Math.max(row.months, greaseLastsMonths));
+  const months = Math.max(0.5, Math.min(longest, Math.round(due.months * 2) / 2));
   const trips = Math.max(1, Math.round((months / 12) * of.tripsPerYear));
   return {
     months,
@@ -102,15 +103,17 @@ export function serviceDates(db: Db, job: Job, dates: DatesFrom): Pick<Report, "
   const rule = nextService(job.intake);
   const whole = rows.find(({ id }) => id === "whole");
   const wholeOn = whole ? dueOn(whole) : null;
+  const wholeBy = wholeOn ?? dates.after(rule.months);
   return {
     nextService:
       wholeOn === null
-        ? `not opened in whole here yet, at the latest ${dates.words(dates.after(rule.months))} (${rule.because}; a rule of thumb)`
+        ? `not opened in whole here yet, at the latest ${dates.words(wholeBy)} (${rule.because}; a rule of thumb)`
         : `${dates.words(wholeOn)} (${whole!.reels ? whole!.because : `${rule.because}; a rule of thumb`})`,
     due: rows.flatMap((row) => {
       const { id, component, what, because: why, byOwner } = row;
       const on = dueOn(row);
-      return on === null ? [] : [{ id, component, what, on, because: why, byOwner }];
+      // With the whole reel everything of it is done: no part of it is due on that day or later.
+      return on === null || (id !== "whole" && on >= wholeBy) ? [] : [{ id, component, what, on, because: why, byOwner }];
     }),
     notServed: rows.filter(({ id, job: served }) => served === null && id !== "whole").map(({ component }) => component),
   };

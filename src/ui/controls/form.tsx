@@ -161,6 +161,17 @@ export function FormText({ name, label, hint, className = "", figures = false, a
   );
 }
 
+/** Several lines of text. @param rows how many stand open. */
+export function FormArea({ name, label, hint, className = "", rows }: FieldProps & { readonly rows: number }) {
+  const { register } = useFormContext();
+  const { faults } = useContext(State);
+  return (
+    <Field label={label} error={faults[name]} hint={hint} className={className}>
+      {(field) => <textarea {...field} {...register(name)} rows={rows} />}
+    </Field>
+  );
+}
+
 /** A day in a form. */
 export function FormDay({ name, label, hint, className = "" }: FieldProps) {
   const { register } = useFormContext();

@@ -4,8 +4,13 @@ ALTER TABLE job ADD COLUMN our_mistake TEXT NOT NULL DEFAULT '' CHECK (length(ou
 -- A note at a well is the bench's own unless somebody says that the owner reads it. What was printed until now stays so.
 ALTER TABLE tray_well ADD COLUMN for_owner INTEGER NOT NULL DEFAULT 0 CHECK (for_owner IN (0, 1));
 UPDATE tray_well SET for_owner = 1 WHERE note <> '';
--- Pictures that go on the owner's report.
-ALTER TABLE job_photo ADD COLUMN on_report INTEGER NOT NULL DEFAULT 0 CHECK (on_report IN (0, 1));
+-- Pictures that go on the owner's report, chosen at the bench: of the reel as it came, or of a joint.
+CREATE TABLE report_photo (
+  job_id INTEGER NOT NULL REFERENCES job(id),
+  photo_hash TEXT NOT NULL REFERENCES photo(hash),
+  at TEXT NOT NULL,
+  PRIMARY KEY (job_id, photo_hash)
+) STRICT, WITHOUT ROWID;
 -- A fault that was put right without a part of it coming off: somebody's word.
 ALTER TABLE job_fault ADD COLUMN put_right INTEGER NOT NULL DEFAULT 0 CHECK (put_right IN (0, 1));
 -- A test that is bad after the work, with which the reel goes all the same.

@@ -16,6 +16,7 @@ import { ReasonChoice } from "@/ui/controls/reason-choice";
 import { Refused } from "@/ui/controls/refused";
 import { PaymentForm } from "@/ui/papers/paper-forms";
 import { Corrections, type ShownCorrection } from "./corrections";
+import { type ReportAsks, ReportWords } from "./report-words";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
 import { FaultLeaves, GoesAsItIs, WentAsItIs } from "./ways-out";
@@ -72,6 +73,7 @@ interface Props {
   /** For a purchase check: what it would cost to put right. */
   readonly putRightMinor: number | null;
   readonly above?: ReactNode;
+  readonly asks: ReportAsks;
   readonly blocks: readonly Block[];
   /** Tests that are bad and with which it goes, in words. */
   readonly asItIs: readonly { readonly testId: TestId; readonly words: string }[];
@@ -131,6 +133,7 @@ export function ReturnSheet({
   declinedReason,
   putRightMinor,
   above,
+  asks,
   blocks,
   asItIs,
   brought,
@@ -249,6 +252,7 @@ export function ReturnSheet({
           {leftOver.length > 1 && !head.closed && (
             <LeaveOut head={head} positionIds={leftOver} words={`Leave all ${leftOver.length} out, with one reason`} />
           )}
+          <ReportWords jobId={head.jobId} closed={head.closed} asks={asks} />
           <div className="mt-4">
             <StationTimes jobId={head.jobId} closed={head.closed} times={times} />
           </div>

@@ -16,6 +16,7 @@ import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { listCorrections } from "@/data/hand-back/corrections";
 import { hereFor } from "@/data/hand-back/going-home";
+import { listPictures, seenReportWords } from "@/data/hand-back/report-words";
 import { handBackNote } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { serviceDates } from "@/data/ledger/served";
@@ -77,6 +78,18 @@ export default async function ReturnPage(props: StationProps) {
         checks: steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
         tested: after.length,
         bad: after.filter(({ verdict }) => verdict === "bad").map(({ testId }) => testSpec(testId).name),
+      }}
+      asks={{
+        asked: job.complaint,
+        answer: job.answer,
+        ourMistake: job.ourMistake,
+        seen: seenReportWords(job),
+        comeback: job.kind === "comeback",
+        pictures: listPictures(db, job.id).map(({ hash, positionId, onReport }) => ({
+          hash,
+          shows: positionId === null ? "As it came" : (seatNames.get(positionId) ?? positionId),
+          onReport,
+        })),
       }}
       blocks={
         job.closedAt

@@ -108,7 +108,9 @@ function partsFitted(doc: Pdf, flow: Flow, report: Report): void {
   const { left, right, room } = flow;
   if (report.parts.length) flow.heading("Parts fitted");
   for (const part of report.parts) {
-    const words = { x: left + 52 * mm, width: right - 32 * mm - (left + 52 * mm) };
+    // A piece without a number has its place as well.
+    const from = left + (part.number ? 52 : 24) * mm;
+    const words = { x: from, width: right - 24 * mm - from };
     const height = Math.max(11 * mm, doc.font("sans").fontSize(11).heightOfString(part.words, { width: words.width }) + 3 * mm);
     room(height);
     const glyph = drawGlyph(part.type.shape, { turned: part.turned, material: part.type.material, leastThicknessMm: 1.2 });
@@ -131,7 +133,7 @@ function partsFitted(doc: Pdf, flow: Flow, report: Report): void {
     doc
       .font("mono")
       .fontSize(10)
-      .text(formatMinor(part.price), right - 30 * mm, flow.y + 3.2 * mm, { width: 30 * mm, align: "right" });
+      .text(formatMinor(part.price), right - 22 * mm, flow.y + 3.2 * mm, { width: 22 * mm, align: "right" });
     flow.y += height;
   }
 }
@@ -159,7 +161,8 @@ function testResults(doc: Pdf, flow: Flow, report: Report): void {
   const made = report.tests.filter(({ before, after }) => before || after);
   const leftOut = report.tests.filter((test) => test.leftOut.length);
   if (!made.length && !leftOut.length) return;
-  flow.heading(report.check ? "Test results" : report.declined === null ? "Before and after" : "Tested");
+  const anyAfter = made.some(({ after }) => after);
+  flow.heading(report.check ? "Test results" : anyAfter ? "Before and after" : "Tested when it came");
   // What was good before and after, in a word each, needs no row of its own.
   const plain = report.check ? [] : made.filter(isPlain);
   for (const test of made.filter((one) => !plain.includes(one)))

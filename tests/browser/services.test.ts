@@ -65,9 +65,9 @@ describe("from the counter to the report", () => {
     await person.go(`/bench/${tag}/test`);
     await allGood("strip");
     const text = await done(tag);
-    for (const words of ["Quick service", "Spool: stripped", "Not opened:", "No fault was found", "Before and after"])
+    for (const words of ["Quick service", "Taken apart: spool.", "Not opened:", "No fault was found", "Before and after"])
       expect(text).toContain(words);
-    expect(text).not.toContain("Gear and drag stack: stripped");
+    expect(text).not.toMatch(/Taken apart[^.]*gear and drag stack/);
   });
 
   it("a full service: all of it, each assembly named", async () => {
@@ -75,7 +75,7 @@ describe("from the counter to the report", () => {
     await person.go(`/bench/${tag}/test`);
     await allGood("strip");
     const text = await done(tag);
-    for (const words of ["Full service", "Spool: stripped", "Gear and drag stack: stripped", "Checks passed", "Oil and grease"])
+    for (const words of ["Full service", "spool; tail plate and click", "gear and drag stack.", "Checks passed", "Light oil, 6 drops"])
       expect(text).toContain(words);
   });
 
@@ -84,8 +84,9 @@ describe("from the counter to the report", () => {
     await person.go(`/bench/${tag}/test`);
     await allGood("strip");
     const text = await done(tag);
-    for (const words of ["Gear and drag stack: stripped", "One assembly opened", "“drag weak”"]) expect(text).toContain(words);
-    expect(text).not.toContain("Tail plate: stripped");
+    for (const words of ["Taken apart for the complaint: handle and star; gear and drag stack.", "One assembly opened", "“drag weak”"])
+      expect(text).toContain(words);
+    expect(text).toMatch(/Not opened: [^.]*tail plate/);
   });
 
   it("an upgrade: better pieces foreseen, fitted and named with their origin", async () => {
@@ -108,8 +109,13 @@ describe("from the counter to the report", () => {
     await person.press("Fit this piece");
     await person.sees("Undo: back to the bin");
     const text = await done(tag);
-    for (const words of ["came for: upgrade", "ceramic balls", "bought for it", "Spool: 1 of 4 parts off for a new part"])
+    for (const words of [
+      "came for: upgrade",
+      "ceramic balls",
+      "bought for it",
+      "Spool, part way for a new part: spool bearing (head) off.",
+    ])
       expect(text).toContain(words);
-    expect(text).not.toContain("Gear and drag stack: stripped");
+    expect(text).toMatch(/Not opened: [^.]*gear and drag stack/);
   });
 });

@@ -230,7 +230,7 @@ describe("a spinning reel, with a washer lost in the bath", () => {
   it("prints reports that another program reads, and dates that another calendar reads", async () => {
     const get = async (file: string) => Buffer.from(await (await fetch(`${server.base}/bench/${tag}/${file}`)).arrayBuffer());
     for (const [file, words] of [
-      ["report.pdf", ["Service report", tag, "Rotor washer", "Oil and grease", "Line roller: rinse, dry, a drop of oil"]],
+      ["report.pdf", ["Service report", tag, "Rotor washer", "Reel grease:", "Line roller: rinse, dry, a drop of oil"]],
       ["short.pdf", ["Short report", tag, "Rotor washer"]],
     ] as const) {
       const path = join(folder, file);

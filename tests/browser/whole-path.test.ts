@@ -295,7 +295,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     );
     // What was proved before the last piece went in is proved no more.
     await person.go(`/bench/${tag}/return`);
-    await person.sees("Nothing was tested since it went together.");
+    await person.sees("Not tested since the work:");
     await person.key(" ");
     await person.sees("before: good");
     await proveAll();

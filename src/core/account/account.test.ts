@@ -76,6 +76,13 @@ describe("an assembly", () => {
     expect(became({ off: [off("b1")], emptied: [{ positionId: "b2", why: "part" }] })[0]![2]).toBeNull();
     expect(
       became({
+        off: spoolOff,
+        opened: [{ act: "opened:spool", assemblyId: "spool", why: null }],
+        emptied: [{ positionId: "b1", why: "part" }],
+      })[0]![2],
+    ).toBeNull();
+    expect(
+      became({
         off: [off("b1"), off("b2")],
         emptied: [
           { positionId: "b1", why: "part" },

@@ -123,7 +123,7 @@ function assembliesOf(acts: JobActs): AssemblyAccount[] {
       name,
       became: came.every(({ cameApart }) => cameApart) ? "came-apart" : whole ? "taken-apart" : "part-way",
       // One seat's reason is the assembly's only where it is the only one.
-      why: opened.get(id)?.why ?? (reasons.size === 1 ? [...reasons][0]! : null),
+      why: opened.has(id) ? opened.get(id)!.why : reasons.size === 1 ? [...reasons][0]! : null,
       onPurpose: false,
       off: own.flatMap((seat) => (off.has(seat.id) ? [seat.name] : [])),
       acts: [...(opened.has(id) ? [opened.get(id)!.act] : []), ...came.map((one) => one.act)],

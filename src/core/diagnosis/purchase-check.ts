@@ -75,7 +75,7 @@ export function weighClaim(claim: ClaimId, evidence: ClaimEvidence): WeighedClai
     const name = nameOf.get(id) ?? id;
     if (answer === undefined) ask.push(id);
     else if (answer) against.push(name);
-    else fits.push(`no ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
+    else fits.push(`not found: ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
   }
   const standing = against.length ? "against" : doubtful.length ? "doubtful" : fits.length ? "nothing-against" : "not-looked";
   return { claim, standing, against: [...against, ...doubtful], fits, ask };

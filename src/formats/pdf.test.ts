@@ -105,6 +105,7 @@ describe("the report", () => {
     notServed: [],
     reel: "Maker Model",
     serial: "S1",
+    made: "About 1950 (a guess)",
     hand: "right hand",
     openedOn: "1 Mar 2026",
     closedOn: null,
@@ -168,6 +169,7 @@ describe("the report", () => {
     for (const words of [
       "Ada Brook",
       "serial S1",
+      "About 1950 (a guess)",
       "Our answer: It is worth keeping: the frame is straight.",
       "Gears worn: put right (30 min). New: main gear.",
       "Fit a pair of gears (30 min)",

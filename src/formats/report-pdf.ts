@@ -61,6 +61,7 @@ function head(doc: Pdf, flow: Flow, report: Report): void {
   line("sans", 11, report.shopName, left, 130 * mm);
   line("mono", 14, report.tag, left, 130 * mm);
   line("bold", 12, `${report.reel}, ${report.hand}${report.serial ? `, serial ${report.serial}` : ", no serial"}`, left, 140 * mm);
+  if (report.made) line("sans", 11, report.made, left, 140 * mm);
   const returned = report.closedOn ? `, returned ${report.closedOn}` : ", not returned yet";
   line("sans", 11, `For ${report.owner}. Received ${report.openedOn}${returned}.`, left, 140 * mm);
   line("sans", 11, `It came for: ${report.cameFor}.`);

@@ -14,8 +14,9 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
-import { reviseModel, setModelWorth } from "@/data/catalogue/write-model";
+import { nameModel, reviseModel, setModelWorth } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
+import { renameModel } from "@/data/ledger/name-model";
 import { takeConsensus, takeLesson } from "@/data/teardowns/consensus";
 import { readModelJson } from "@/formats/model-json";
 import { readPartsCsv } from "@/formats/parts-csv";
@@ -61,6 +62,8 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
     if (!file.ok) throw new Refusal(file.code, file.message, "text");
     return { id: file.value.model.id, ...bringModelIn(ctx, file.value) };
   },
+
+  "name-model": (ctx, { modelId, ...said }) => renameModel(ctx, modelId, said),
 
   "model-worth": (ctx, { modelId, value, seen }) => setModelWorth(ctx, modelId, value ?? null, seen),
 

@@ -79,7 +79,10 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
                       </Link>
                     </td>
                     <td>{familyWords[model.family]}</td>
-                    <td className="num text-right">{model.seats || "no schematic"}</td>
+                    <td className="num text-right">
+                      {model.seats || "no schematic"}
+                      {model.seats > 0 && !model.verified && <span className="block text-note">not verified</span>}
+                    </td>
                     <td className="num text-right">{model.guessed || "–"}</td>
                     <td className="num text-right">{model.editions || "–"}</td>
                     <td className="num text-right">{model.reels || "–"}</td>

@@ -27,7 +27,7 @@ export interface Bench {
 
 export type StationProps = {
   params: Promise<{ tag: string }>;
-  searchParams: Promise<{ open?: string; add?: string; from?: string; price?: string }>;
+  searchParams: Promise<{ open?: string; add?: string; from?: string; price?: string; more?: string }>;
 };
 
 function shownEdition(db: Db, job: Job): BenchHead["edition"] {

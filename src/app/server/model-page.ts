@@ -1,6 +1,7 @@
 import { notFound } from "next/navigation";
 import { readPage } from "@/app/server/reading";
 import { familyWords } from "@/core/vocabulary/families";
+import { isVerified } from "@/data/catalogue/model-list";
 import { findModel, getCurrentModelVersion, type Model, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
 import type { ModelProps } from "@/ui/library/model-leaf";
@@ -23,7 +24,7 @@ export async function loadModel({ params }: ModelPageProps): Promise<{ db: Db; m
       cells: [
         { label: "Model", value: `${model.maker} ${model.name}`, large: true },
         { label: "Family", value: familyWords[model.family] },
-        { label: "Version", value: String(version.number) },
+        { label: "Version", value: `${version.number}${isVerified(db, model.id) ? "" : ", not verified"}` },
       ],
     },
   };

@@ -47,12 +47,13 @@ const unsaid = { id: "as-taken-off", name: "As received apart", side: "frame" } 
  * part that is none. A piece of the family brings what goes on it, how it lies, what goes wrong there and where oil gets to it; the family's
  * checks come along where the parts they test are there. Every seat is marked as guessed until somebody confirms it.
  * @param parts in the order they came off; at least one.
- * @param prefix for ids and numbers of the new catalogue entries.
+ * @param prefix for ids and numbers of the new catalogue entries. @param seatId the id of a part's seat, by its well.
  */
 export function guessAnatomy(
   parts: readonly LoosePart[],
   prefix: string,
   family: FamilyOfGuess | null = null,
+  seatId: (well: number) => string = (well) => `part-${well}`,
 ): { anatomy: Anatomy; partTypes: PartType[] } {
   const seats = new Map(family?.anatomy.positions.map((position) => [position.id, position]));
   const types = new Map(family?.parts.map((part) => [part.id, part]));
@@ -67,7 +68,7 @@ export function guessAnatomy(
       ...part,
       like,
       likeType: like ? (types.get(like.partTypeId) ?? null) : null,
-      id: `part-${part.well}`,
+      id: seatId(part.well),
       label: part.name.trim() || like?.name || `${word[0]!.toUpperCase()}${word.slice(1)}${alone ? "" : ` ${nth}`}`,
     };
   });
@@ -125,7 +126,15 @@ export function guessAnatomy(
       positions,
       operations: family ? gatesOf(family.anatomy.operations, named) : [],
       batches: [...acts].flatMap(([act, of]) =>
-        of.length > 1 ? [{ id: `act-${act}`, name: sharedName(of.map(({ label }) => label)), positionIds: of.map(({ id }) => id) }] : [],
+        of.length > 1
+          ? [
+              {
+                id: `act-${seatId(act)}`,
+                name: sharedName(of.map(({ label }) => label)),
+                positionIds: of.map(({ id }) => id),
+              },
+            ]
+          : [],
       ),
     }),
   };

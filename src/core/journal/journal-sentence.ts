@@ -64,6 +64,7 @@ export const journalSayings = {
     d.part ? `added ${name.part(d.part)} to the catalogue` : `brought ${count(d.parts, "part")} into the catalogue`,
   "offer-set": (d, name) => `set what ${name.supplier(d.supplier)} asks for ${name.part(d.part)}`,
   "piece-listed": (d, name) => `put ${name.part(d.part)} into the catalogue`,
+  "model-named": (d) => `named the model ${String(d.was)} anew: ${String(d.is)}`,
   "model-worth": (d, name) => `set what a ${name.model(d.model)} is worth`,
   "loose-in-place": (d) =>
     d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `laid the part of well ${String(d.well)} in the tray`,

@@ -21,6 +21,8 @@ export interface Report {
   readonly owner: string;
   readonly reel: string;
   readonly serial: string;
+  /** Who made it, when and where, as it was read or guessed; empty where nobody said. */
+  readonly made: string;
   readonly hand: string;
   readonly openedOn: string;
   readonly closedOn: string | null;

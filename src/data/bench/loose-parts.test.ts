@@ -3,6 +3,7 @@ import { answer, openWorkshop, refusal } from "#tests/workshop";
 import { families } from "@/core/families/families";
 import { doStep } from "@/data/bench/build-steps";
 import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
+import { addModelVersion } from "@/data/catalogue/write-model";
 import { closeJob, markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { getBuild } from "./build";
@@ -10,6 +11,7 @@ import {
   addUnknownModel,
   expectedOfJob,
   listLooseParts,
+  listUnseated,
   makeSchematic,
   nameLoosePart,
   putLooseBack,
@@ -64,7 +66,44 @@ describe("a reel without a schematic", () => {
     const next = shop.open({ modelId: shop.modelId, serial: "" });
     expect(expectedNext(shop.db, findJob(shop.db, next)!)).toEqual(["part-1", "part-2"]);
     takePart(shop.ctx, next, "part-1");
-    expect(refusal(() => takeLoosePart(shop.ctx, next, "screw")).code).toBe("has-schematic");
+  });
+
+  it("grows by its later half, which came off after it and goes in before it, on this reel or on the next", () => {
+    const shop = unknownReel();
+    const { ctx, db, jobId, modelId } = shop;
+    const seats = (id: number) => getModelVersion(db, findJob(db, id)!.modelVersionId).anatomy.positions.map((seat) => seat.id);
+    for (const kind of ["nut", "handle"] as const) takeLoosePart(ctx, jobId, kind);
+    makeSchematic(ctx, jobId);
+    for (const kind of ["plate", "gear"] as const) takeLoosePart(ctx, jobId, kind);
+    expect(listUnseated(db, jobId).map(({ well }) => well)).toEqual([3, 4]);
+    makeSchematic(ctx, jobId);
+    expect(listUnseated(db, jobId)).toEqual([]);
+    expect(seats(jobId)).toEqual(expect.arrayContaining(["part-1", "part-2", `part-${jobId}-3`, `part-${jobId}-4`]));
+    expect(listWells(db, jobId).map(({ well }) => well)).toEqual([1, 2, 3, 4]);
+    const order = getBuild(db, findJob(db, jobId)!).steps.flatMap(({ position }) => position?.id ?? []);
+    expect(order).toEqual([`part-${jobId}-4`, `part-${jobId}-3`, "part-2", "part-1"]);
+
+    const next = shop.open({ modelId, serial: "" });
+    takePart(ctx, next, "part-1");
+    takeLoosePart(ctx, next, "spool");
+    makeSchematic(ctx, next);
+    expect(listWells(db, next).map(({ positionId, well }) => [positionId, well])).toEqual([
+      ["part-1", 1],
+      [`part-${next}-1`, 2],
+    ]);
+    expect(getCurrentModelVersion(db, modelId).anatomy.positions).toHaveLength(5);
+  });
+
+  it("grows no more once somebody has confirmed a seat of it", () => {
+    const { ctx, db, jobId, modelId, open } = unknownReel();
+    takeLoosePart(ctx, jobId, "screw");
+    makeSchematic(ctx, jobId);
+    const { anatomy, lineRadiusMm } = getModelVersion(db, findJob(db, jobId)!.modelVersionId);
+    const confirmed = { ...anatomy, positions: anatomy.positions.map((seat) => ({ ...seat, guessed: false })) };
+    addModelVersion(ctx, modelId, { lineRadiusMm, anatomy: confirmed });
+    const next = open({ modelId, serial: "" });
+    expect(refusal(() => takeLoosePart(ctx, next, "screw")).code).toBe("has-schematic");
+    expect(refusal(() => makeSchematic(ctx, next)).code).toBe("has-schematic");
   });
 
   it("says what is missing or already there", () => {

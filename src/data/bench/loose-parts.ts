@@ -1,3 +1,4 @@
+import { growAnatomy, mayGrow } from "@/core/anatomy/grow-anatomy";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import { type ExpectedPiece, expectedPieces } from "@/core/families/expected-pieces";
@@ -24,15 +25,22 @@ export interface LoosePartRow extends LooseWell {
   readonly photoHash: string | null;
   /** It stayed in and was served where it sits: why. */
   readonly inPlace: string | null;
+  /** It has its seat in the schematic by now. */
+  readonly seated: boolean;
 }
 
 /** What came off a reel without a schematic, in its order. */
 export const listLooseParts = (db: Db, jobId: number): LoosePartRow[] =>
-  db
-    .prepare(
-      "SELECT well, kind, name, photo_hash AS photoHash, seat, side, act, in_place AS inPlace FROM loose_part WHERE job_id = ? ORDER BY well",
-    )
-    .all(jobId) as LoosePartRow[];
+  (
+    db
+      .prepare(
+        "SELECT well, kind, name, photo_hash AS photoHash, seat, side, act, in_place AS inPlace, seated FROM loose_part WHERE job_id = ? ORDER BY well",
+      )
+      .all(jobId) as (Omit<LoosePartRow, "seated"> & { seated: 0 | 1 })[]
+  ).map((row) => ({ ...row, seated: row.seated === 1 }));
+
+/** Those that no schematic knows yet. */
+export const listUnseated = (db: Db, jobId: number): LoosePartRow[] => listLooseParts(db, jobId).filter(({ seated }) => !seated);
 
 /** A model nobody has a schematic of: in the library with no seats yet, so that its reel can be taken in. */
 export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string {
@@ -75,7 +83,7 @@ export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | Loos
   const job = getOpenJob(db, jobId);
   requireConsent(db, job);
   const version = getModelVersion(db, job.modelVersionId);
-  if (version.anatomy.positions.length)
+  if (!mayGrow(version.anatomy))
     throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
   const asked = typeof take === "string" ? { kind: take } : take;
   const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(families[version.model.family]), asked);
@@ -91,7 +99,7 @@ export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | Loos
 /** Puts the last one back where it was, or all that the last press took. */
 export function putLooseBack(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  const tray = listLooseParts(ctx.db, jobId);
+  const tray = listUnseated(ctx.db, jobId);
   if (!tray.length) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
   const left = new Set(looseBack(tray).map(({ well }) => well));
   const remove = ctx.db.prepare("DELETE FROM loose_part WHERE job_id = ? AND well = ?");
@@ -125,17 +133,25 @@ export function pictureLoosePart(ctx: Context, jobId: number, well: number, phot
 
 /**
  * The teardown becomes the model's schematic in one act: a new version with a guessed seat for every part, and the tray of this job is the
- * tray of those seats. The job moves to the new version; that is allowed only from one without seats, on which nothing can depend.
+ * tray of those seats. A later half joins it the same way, as long as nobody has confirmed a seat of it. The job moves to the new version: no seat
+ * that it stands on is changed.
  */
 export function makeSchematic(ctx: Context, jobId: number): { modelId: string } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   const version = getModelVersion(db, job.modelVersionId);
-  if (version.anatomy.positions.length) throw new Refusal("has-schematic", "This model has a schematic already.");
-  const parts = listLooseParts(db, jobId);
-  if (!parts.length) throw new Refusal("empty", "Nothing was taken off yet: there is nothing to make a schematic of.");
-  const { anatomy, partTypes } = guessAnatomy(parts, `u${jobId}`, families[version.model.family]);
-  for (const part of partTypes) addPartType(ctx, part);
+  const there = version.anatomy;
+  if (!mayGrow(there)) throw new Refusal("has-schematic", "This model has a schematic already.");
+  const parts = listUnseated(db, jobId);
+  if (!parts.length)
+    throw there.positions.length
+      ? new Refusal("has-schematic", "This model has a schematic already.")
+      : new Refusal("empty", "Nothing was taken off yet: there is nothing to make a schematic of.");
+  const later = there.positions.length > 0;
+  const seatId = (well: number) => (later ? `part-${jobId}-${well}` : `part-${well}`);
+  const guess = guessAnatomy(parts, later ? `u${jobId}-${parts[0]!.well}` : `u${jobId}`, families[version.model.family], seatId);
+  const anatomy = later ? growAnatomy(there, guess.anatomy) : guess.anatomy;
+  for (const part of guess.partTypes) addPartType(ctx, part);
   const versionId = addModelVersion(ctx, version.model.id, { lineRadiusMm: version.lineRadiusMm, anatomy });
   markModelVersionUsed(db, versionId);
   giveJobModelVersion(db, jobId, versionId);
@@ -143,13 +159,25 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   const addWell = db.prepare(
     "INSERT INTO tray_well (job_id, position_id, well, place, instance_id, photo_hash, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
   );
+  // Wells of the tray run on: the first of the later half lies behind the last that lies there.
+  const lastWell = (db.prepare("SELECT max(well) FROM tray_well WHERE job_id = ?").pluck().get(jobId) as number | null) ?? 0;
+  const shift = Math.max(0, lastWell + 1 - parts[0]!.well);
   for (const part of parts) {
-    const position = anatomy.positions.find((seat) => seat.id === `part-${part.well}`)!;
+    const position = anatomy.positions.find((seat) => seat.id === seatId(part.well))!;
     const instanceId = pieceInSeat(ctx, job.reel.id, position.id, position.partTypeId);
     if (part.inPlace !== null) serveInPlace(ctx, jobId, position.id, part.inPlace);
     else
-      addWell.run(jobId, position.id, part.act || part.well, part.act ? part.well - part.act + 1 : 1, instanceId, part.photoHash, ctx.now);
+      addWell.run(
+        jobId,
+        position.id,
+        (part.act || part.well) + shift,
+        part.act ? part.well - part.act + 1 : 1,
+        instanceId,
+        part.photoHash,
+        ctx.now,
+      );
   }
+  db.prepare("UPDATE loose_part SET seated = 1 WHERE job_id = ?").run(jobId);
   writeJournal(ctx, "schematic-made", { jobId, reelId: job.reel.id }, { model: version.model.id, seats: parts.length });
   return { modelId: version.model.id };
 }

@@ -37,24 +37,39 @@ export interface ModelLine extends Model {
   readonly guessed: number;
   readonly editions: number;
   readonly reels: number;
+  /** A reel of it was taken apart by its schematic and went home: till then it is only as somebody wrote it down. */
+  readonly verified: boolean;
 }
+
+/** Whether a reel of a model was taken apart by its schematic, put together and returned. */
+const wasBuilt = `EXISTS (SELECT 1 FROM job JOIN reel ON reel.id = job.reel_id JOIN tray_well ON tray_well.job_id = job.id
+                          WHERE reel.model_id = model.id AND job.closed_at IS NOT NULL AND job.declined_reason IS NULL)`;
+
+export const isVerified = (db: Db, modelId: string): boolean =>
+  db.prepare(`SELECT ${wasBuilt} FROM model WHERE id = ?`).pluck().get(modelId) === 1;
 
 export const countModels = (db: Db): number => (db.prepare("SELECT count(*) AS models FROM model").get() as { models: number }).models;
 
 /** A page of models with their newest version's number and counts, without reading any machine. `only` narrows to some, in the same order. */
 export const listModelsWithCounts = (db: Db, page: { limit: number; offset: number; only?: readonly string[] | undefined }): ModelLine[] =>
-  db
-    .prepare(
-      `SELECT model.id, model.maker, model.name, model.family, newest.number, json_array_length(newest.editions) AS editions,
+  (
+    db
+      .prepare(
+        `SELECT model.id, model.maker, model.name, model.family, newest.number, json_array_length(newest.editions) AS editions,
               (SELECT count(*) FROM position WHERE model_version_id = newest.id) AS seats,
               (SELECT count(*) FROM position WHERE model_version_id = newest.id AND seat ->> 'guessed' = 1) AS guessed,
-              (SELECT count(*) FROM reel WHERE reel.model_id = model.id) AS reels
+              (SELECT count(*) FROM reel WHERE reel.model_id = model.id) AS reels,
+              ${wasBuilt} AS verified
        FROM model JOIN model_version AS newest ON newest.model_id = model.id
        WHERE newest.number = (SELECT max(number) FROM model_version WHERE model_id = model.id)
          AND (@only IS NULL OR model.id IN (SELECT value FROM json_each(@only)))
        ORDER BY model.maker, model.name LIMIT @limit OFFSET @offset`,
-    )
-    .all({ limit: page.limit, offset: page.offset, only: page.only ? JSON.stringify(page.only) : null }) as ModelLine[];
+      )
+      .all({ limit: page.limit, offset: page.offset, only: page.only ? JSON.stringify(page.only) : null }) as (Omit<
+      ModelLine,
+      "verified"
+    > & { verified: 0 | 1 })[]
+  ).map((line) => ({ ...line, verified: line.verified === 1 }));
 
 /** Models and parts by the beginnings of their words: maker, name, family; number, name, role, material. */
 export function findModelsAndParts(db: Db, text: string): { modelIds: string[]; parts: PartType[] } {

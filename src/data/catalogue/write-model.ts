@@ -9,7 +9,7 @@ import type { Db } from "@/data/database/database";
 import { indexForFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
 import { refuseUnseen } from "@/data/database/unseen";
-import { getCurrentModelVersion, type Model } from "./models";
+import { findModel, getCurrentModelVersion, type Model } from "./models";
 import { addPartType, findPartType } from "./part-types";
 
 /** Adds a model with its first version. @throws Refusal naming what does not fit together. */
@@ -69,6 +69,32 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
 /** What a reel of a model is worth as it is, minor units; null where nobody said. */
 export const modelWorth = (db: Db, modelId: string): number | null =>
   (db.prepare("SELECT value_minor FROM model WHERE id = ?").pluck().get(modelId) as number | null | undefined) ?? null;
+
+/** What a model is called, for a form that changes it. */
+export const seenModelName = ({ maker, name }: Pick<Model, "maker" | "name">): string => seenValue(JSON.stringify([maker, name]));
+
+/** Names a model anew: one taken in as not known, or wrongly read. @throws Refusal where another has that name already. */
+export function nameModel(
+  ctx: Context,
+  modelId: string,
+  { maker, name, seen }: { readonly maker: string; readonly name: string; readonly seen: string | null },
+): void {
+  const { db } = ctx;
+  const model = findModel(db, modelId);
+  if (!model) throw new Refusal("no-model", "This model is gone by now. Reload the page.");
+  refuseUnseen(seen, seenModelName(model), "The model's name", "name");
+  const other = db.prepare("SELECT id FROM model WHERE maker = ? AND name = ? AND id <> ?").pluck().get(maker, name, modelId);
+  if (other !== undefined)
+    throw new Refusal("name-taken", `${maker} ${name} is in the library already. Give this one another name.`, "name");
+  db.prepare("UPDATE model SET maker = ?, name = ? WHERE id = ?").run(maker, name, modelId);
+  indexForFind(db, {
+    kind: "model",
+    ref: modelId,
+    title: `${maker} ${name}`,
+    words: `${maker} ${name} ${familyWords[model.family]}`,
+  });
+  writeJournal(ctx, "model-named", {}, { model: modelId, was: `${model.maker} ${model.name}`, is: `${maker} ${name}` });
+}
 
 /** Keeps what a reel of a model is worth: jobs where nobody typed a value go by it. */
 export function setModelWorth(ctx: Context, modelId: string, valueMinor: number | null, seen: string | null = null): void {

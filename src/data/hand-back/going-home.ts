@@ -3,7 +3,7 @@ import { listAsItIs } from "@/data/account/as-it-is";
 import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
-import { listLooseParts } from "@/data/bench/loose-parts";
+import { listUnseated } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
 import type { Db } from "@/data/database/database";
@@ -28,7 +28,7 @@ function reelHere(db: Db, job: Job): ReelHere {
     wells: listWells(db, job.id).map((well) => ({ ...well, name: nameOf(well.positionId) })),
     foreseen: foreseen.map((positionId) => ({ positionId, name: nameOf(positionId) })),
     notDrawn: listExtraPieces(db, job.id).flatMap(({ state, words }) => (state === "off" ? [words] : [])),
-    withoutSchematic: version.anatomy.positions.length ? 0 : listLooseParts(db, job.id).filter(({ inPlace }) => inPlace === null).length,
+    withoutSchematic: listUnseated(db, job.id).filter(({ inPlace }) => inPlace === null).length,
     toOil: () => listOilPoints(db, job, version).flatMap(({ state, name }) => (state === "waiting" ? [name] : [])),
     steps: () => getBuild(db, job, version).steps,
     answers: () => answersThatHold(db, job),

@@ -3,6 +3,7 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { pathWords, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
+import { takenForWords } from "@/core/intake/taken-for";
 import { measureLines } from "@/core/measures/measure-lines";
 import { changeWords, compare } from "@/core/proving/compare";
 import type { Observation } from "@/core/proving/observation";
@@ -19,6 +20,7 @@ import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listMeasuresOfJob } from "@/data/bench/measures";
 import { findPartType } from "@/data/catalogue/part-types";
+import { takenFor } from "@/data/customers/reels";
 import type { Db } from "@/data/database/database";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
 import { listSkipped } from "@/data/diagnosis/observations";
@@ -100,6 +102,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     owner: invoiceName(db, job.customer.id)?.name ?? job.customer.name,
     reel: job.reel.modelName,
     serial: job.reel.serial,
+    made: takenForWords(takenFor(db, job.reel.id)),
     hand: hands[job.reel.hand],
     openedOn: dates.opened,
     closedOn: dates.closed,

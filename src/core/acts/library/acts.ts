@@ -5,6 +5,7 @@ import { changeVariant } from "./change-variant";
 import { listPiece } from "./list-piece";
 import { markPicture } from "./mark-picture";
 import { modelWorth } from "./model-worth";
+import { nameModel } from "./name-model";
 import { partFacts } from "./part-facts";
 import { previewModelFile } from "./preview-model-file";
 import { previewParts } from "./preview-parts";
@@ -31,6 +32,7 @@ export const libraryActs = [
   previewModelFile,
   bringModelIn,
   modelWorth,
+  nameModel,
   changeVariant,
   saveInterchangeSet,
   removeInterchangeSet,

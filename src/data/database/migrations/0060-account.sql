@@ -30,3 +30,7 @@ CREATE TABLE kept_report (
   job_id INTEGER PRIMARY KEY REFERENCES job(id),
   report TEXT NOT NULL CHECK (json_valid(report))
 ) STRICT;
+-- What came off without a drawing and has its seat by now: a later half joins the same schematic.
+ALTER TABLE loose_part ADD COLUMN seated INTEGER NOT NULL DEFAULT 0 CHECK (seated IN (0, 1));
+UPDATE loose_part SET seated = 1
+WHERE job_id IN (SELECT job.id FROM job JOIN position ON position.model_version_id = job.model_version_id);

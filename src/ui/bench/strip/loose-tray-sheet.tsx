@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useMemo, useState } from "react";
 import { type LoosePart, looseBoard } from "@/core/acts/strip/loose-board";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
@@ -28,6 +29,8 @@ interface Props {
   /** Pieces such a reel usually has. */
   readonly pieces: readonly ExpectedPiece[];
   readonly missingScrew: string | null;
+  /** A later half: the schematic of the first is there. */
+  readonly later?: boolean;
 }
 
 /** The kinds met oftenest first, so that most presses need no scrolling. */
@@ -62,7 +65,7 @@ interface LastTake {
  * A reel no drawing knows: its family's usual pieces first, then any other kind; one press takes as many as the hand took, with their side. The
  * space bar takes another like the last and never ends the teardown.
  */
-export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew }: Props) {
+export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew, later = false }: Props) {
   const apply = useMemo(() => looseBoard(pieces), [pieces]);
   const { state: parts, press } = useBoard(head.tag, head.revision, known, apply);
   const expected = pieces.map((piece) => {
@@ -111,7 +114,11 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
               disabled={!parts.length || head.closed}
               onPress={() => making.press({ jobId: head.jobId })}
             >
-              {parts.length ? `Done: make a schematic of these ${parts.length}` : "Nothing off yet"}
+              {parts.length
+                ? later
+                  ? `Done: add these ${parts.length} to the schematic`
+                  : `Done: make a schematic of these ${parts.length}`
+                : "Nothing off yet"}
             </Key>
             <Key
               shortcut="u"
@@ -131,7 +138,12 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
       <Refused of={[making, serving]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_380px_260px]">
         <div className="min-w-0">
-          <h2>No schematic: what came off?</h2>
+          <h2>{later ? "Not in the schematic yet: what came off?" : "No schematic: what came off?"}</h2>
+          {later && (
+            <Link className="act-link inline-flex min-h-10 items-center" href={`/bench/${head.tag}/strip`}>
+              Back to what is drawn
+            </Link>
+          )}
           {missingScrew && <p className="border-l-4 border-ink pl-2 font-semibold">{missingScrew}</p>}
           <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
             <Pick legend="How many" options={counts.map((n) => [n, String(n)] as const)} chosen={count} onChoose={setCount} />

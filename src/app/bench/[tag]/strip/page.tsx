@@ -1,5 +1,7 @@
+import Link from "next/link";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
+import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
 import { missingScrewTold } from "@/core/intake/told-at";
@@ -19,12 +21,17 @@ export const metadata = { title: "Strip" };
 export default async function StripPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const mayStrip = mayGoOn(getQuote(db, job).consent);
-  if (!version.anatomy.positions.length) {
+  const drawn = version.anatomy.positions.length > 0;
+  const unseated = loosePieces(db, job.id, version.model.family);
+  // A later half of a reel whose schematic came out of a tray: it comes off as the first one did.
+  const grows = drawn && mayGrow(version.anatomy);
+  if (!drawn || (grows && (unseated.length > 0 || (await props.searchParams)?.more === "1"))) {
     return (
       <LooseTraySheet
         head={head}
         mayStrip={mayStrip}
-        parts={loosePieces(db, job.id, version.model.family)}
+        parts={unseated}
+        later={drawn}
         pieces={expectedPieces(families[version.model.family])}
         missingScrew={missingScrewTold(job.intake)}
       />
@@ -59,7 +66,16 @@ export default async function StripPage(props: StationProps) {
       lastAssemblyId={null}
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
       missingScrew={missingScrewTold(job.intake)}
-      below={<ExtraPieces adds jobId={job.id} closed={head.closed} pieces={listExtraPieces(db, job.id)} />}
+      below={
+        <>
+          {grows && !head.closed && (
+            <Link className="act-link mt-2 inline-flex min-h-10 items-center" href={`/bench/${job.tag}/strip?more=1`}>
+              More comes off that the schematic does not know
+            </Link>
+          )}
+          <ExtraPieces adds jobId={job.id} closed={head.closed} pieces={listExtraPieces(db, job.id)} />
+        </>
+      }
     />
   );
 }

@@ -6,7 +6,7 @@ import { seenValue } from "@/core/seen/seen";
 import { extrasOfModel } from "@/data/bench/extra-pieces";
 import { builtOf } from "@/data/catalogue/built";
 import { listReelsOfModel } from "@/data/catalogue/editions";
-import { modelWorth } from "@/data/catalogue/write-model";
+import { modelWorth, seenModelName } from "@/data/catalogue/write-model";
 import { getShopSettings } from "@/data/shop/settings";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { Pager } from "@/ui/controls/pager";
@@ -49,6 +49,18 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
             figures
           />
           <FormSend whenChanged>Save</FormSend>
+        </ActForm>
+        <ActForm
+          act="name-model"
+          label="What it is called"
+          className="flex flex-wrap items-end gap-2"
+          values={{ maker: model.maker, name: model.name }}
+          also={{ modelId: model.id }}
+          seen={{ seen: seenModelName(model) }}
+        >
+          <FormText name="maker" label="Maker" className="w-40" />
+          <FormText name="name" label="Model" className="flex-1" />
+          <FormSend whenChanged>Rename</FormSend>
         </ActForm>
         {built && (
           <BuiltSo modelId={model.id} versionNumber={version.number} variants={shownVariants[model.family]} chosen={built.chosen} />

@@ -6,6 +6,7 @@ import { parseMinor } from "@/core/money/money";
 import { readMeasure } from "@/core/units/read-measure";
 import type { UseFactor } from "@/core/vocabulary/use";
 import { addUnknownModel } from "@/data/bench/loose-parts";
+import { cancelIntake, correctIntake } from "@/data/counter/correct-intake";
 import { openLot } from "@/data/counter/lots";
 import { openJob } from "@/data/counter/open-job";
 import { classSaid, customerByName, setDiscountClass } from "@/data/customers/customers";
@@ -19,6 +20,10 @@ import { keepSaid } from "@/data/promise/keep-said";
 import type { RunsOf } from "./runs";
 
 export const counterRuns: RunsOf<typeof counterActs> = {
+  "correct-intake": (ctx, { jobId: id, ...said }) => correctIntake(ctx, id, said),
+
+  "cancel-intake": (ctx, input) => cancelIntake(ctx, input.jobId),
+
   intake: (ctx, form): TakenIn => {
     if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");
     if (form.wantedOn && form.wantedOn < today()) throw new Refusal("past", "The wanted day is past. Choose today or later.", "wantedOn");

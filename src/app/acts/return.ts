@@ -4,6 +4,7 @@ import { goAsItIs } from "@/data/account/as-it-is";
 import { leaveOut } from "@/data/bench/tray";
 import { correctJob } from "@/data/hand-back/corrections";
 import { keepReport } from "@/data/hand-back/kept-report";
+import { reopenReturn } from "@/data/hand-back/reopen";
 import { choosePicture, sayReportWords } from "@/data/hand-back/report-words";
 import { closeJob, markReady, noteTold, tickBrought } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
@@ -33,6 +34,8 @@ export const returnRuns: RunsOf<typeof returnActs> = {
   },
 
   "station-minutes": (ctx, input) => correctStationTime(ctx, input.jobId, input.station, input.minutes),
+
+  "reopen-return": (ctx, input) => reopenReturn(ctx, input.jobId),
 
   "told-to-fetch": (ctx, input) => noteTold(ctx, input.jobId),
 

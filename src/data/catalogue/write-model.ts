@@ -84,8 +84,7 @@ export function nameModel(
   if (!model) throw new Refusal("no-model", "This model is gone by now. Reload the page.");
   refuseUnseen(seen, seenModelName(model), "The model's name", "name");
   const other = db.prepare("SELECT id FROM model WHERE maker = ? AND name = ? AND id <> ?").pluck().get(maker, name, modelId);
-  if (other !== undefined)
-    throw new Refusal("name-taken", `${maker} ${name} is in the library already. Give this one another name.`, "name");
+  if (other !== undefined) throw new Refusal("name-taken", `${maker} ${name} is there already: this one needs another name.`, "name");
   db.prepare("UPDATE model SET maker = ?, name = ? WHERE id = ?").run(maker, name, modelId);
   indexForFind(db, {
     kind: "model",

@@ -121,7 +121,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
 }
 
 /** The last job in which this bench worked on a reel; one sent back unrepaired or only checked has no work that could come back. */
-const lastClosedJob = (db: Db, reelId: number): number | null =>
+export const lastClosedJob = (db: Db, reelId: number): number | null =>
   (db
     .prepare(
       "SELECT id FROM job WHERE reel_id = ? AND closed_at IS NOT NULL AND declined_reason IS NULL AND kind <> 'purchase-check' ORDER BY closed_at DESC, id DESC LIMIT 1",

@@ -113,6 +113,21 @@ function changeOwner(ctx: Context, reel: Pick<Reel, "id" | "ownerId">, ownerId: 
   indexReel(ctx.db, reel.id);
 }
 
+/** The reel of an open job is another's than was written. */
+export const handOver = (ctx: Context, reelId: number, ownerId: number): void => {
+  const reel = findReel(ctx.db, reelId);
+  if (reel) changeOwner(ctx, reel, ownerId);
+};
+
+/** The reel was read or taken for wrongly. @param reel its serial normalised. */
+export function writeSerial(ctx: Context, reelId: number, reel: { modelId: string; serial: string; hand: Hand }): void {
+  ctx.db
+    .prepare("UPDATE reel SET model_id = ?, serial = ?, hand = ?, row_version = row_version + 1 WHERE id = ?")
+    .run(reel.modelId, reel.serial, reel.hand, reelId);
+  writeJournal(ctx, "reel-read-anew", { reelId }, { serial: reel.serial });
+  indexReel(ctx.db, reelId);
+}
+
 /** A reel that was sold or given away, without its coming to the counter. @throws Refusal while it is in the shop: the job has its owner. */
 export function giveToOwner(ctx: Context, reelId: number, ownerId: number): void {
   const reel = findReel(ctx.db, reelId);

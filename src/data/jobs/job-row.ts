@@ -101,6 +101,41 @@ export function writeClosed(
   ).run({ jobId, ...closed });
 }
 
+/** A return is taken back: the job hangs ready again. */
+export const writeReopened = (db: Db, jobId: number): void => {
+  db.prepare(
+    `UPDATE job SET station = 'return', closed_at = NULL, final_total_minor = NULL, signed_by = NULL, paid_by = NULL, paid_note = '',
+            old_parts = NULL, row_version = row_version + 1 WHERE id = ?`,
+  ).run(jobId);
+};
+
+/** What was taken in wrongly, as it should have been. */
+export interface CorrectedIntake {
+  readonly reelId: number;
+  readonly customerId: number;
+  readonly kind: JobKind;
+  readonly comebackOf: number | null;
+  readonly complaint: string;
+  /** As JSON. */
+  readonly intake: string;
+  readonly limitMinor: number | null;
+  readonly depositMinor: number;
+  readonly promisedOn: string;
+  readonly depth: DepthId | null;
+  readonly brought: readonly BroughtId[];
+}
+
+export function writeIntake(db: Db, jobId: number, { brought, depth, ...row }: CorrectedIntake): void {
+  db.prepare(
+    `UPDATE job SET reel_id = @reelId, customer_id = @customerId, kind = @kind, comeback_of = @comebackOf, complaint = @complaint, intake = @intake,
+            limit_minor = @limitMinor, deposit_minor = @depositMinor, promised_on = @promisedOn, row_version = row_version + 1 WHERE id = @jobId`,
+  ).run({ jobId, ...row });
+  writeWay(db, "job", jobId, "depth", depth);
+  const wanted = JSON.stringify(brought);
+  db.prepare("DELETE FROM job_brought WHERE job_id = ? AND item NOT IN (SELECT value FROM json_each(?))").run(jobId, wanted);
+  db.prepare("INSERT OR IGNORE INTO job_brought (job_id, item) SELECT ?, value FROM json_each(?)").run(jobId, wanted);
+}
+
 /** @returns the lot's id. */
 export const insertLot = (
   db: Db,

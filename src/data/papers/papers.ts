@@ -93,9 +93,17 @@ export function getInvoice(ctx: Context, number: number): Paper {
   return paper;
 }
 
-/** The invoice of a job, the one it was handed back with; null where nothing was charged. */
+/**
+ * The invoice of a job, the one it was handed back with; null where nothing was charged. One that was credited in whole, because its return was
+ * taken back, gives way to the next.
+ */
 export const invoiceOfJob = (db: Db, jobId: number): number | null =>
   (db
-    .prepare("SELECT min(paper.number) FROM paper_job JOIN paper ON paper.number = paper_job.number WHERE job_id = ? AND kind = 'invoice'")
+    .prepare(
+      `SELECT coalesce(min(paper.number) FILTER (WHERE net_minor + tax_minor + credited > 0), max(paper.number)) FROM
+         (SELECT paper.*, (SELECT coalesce(sum(credit.net_minor + credit.tax_minor), 0) FROM paper AS credit WHERE credit.of_number = paper.number)
+            AS credited
+          FROM paper_job JOIN paper ON paper.number = paper_job.number WHERE job_id = ? AND kind = 'invoice') AS paper`,
+    )
     .pluck()
     .get(jobId) as number | null) ?? null;

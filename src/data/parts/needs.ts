@@ -118,7 +118,7 @@ const endedRow = z.object({
 });
 
 /** Gives ended needs back what they had, as far as it is still to be had: the piece put aside, the one on order, or a place on the list. */
-function revive(ctx: Context, where: "ended_by = ?" | "job_id = ? AND ended_why = 'declined'", of: number): void {
+function revive(ctx: Context, where: "ended_by = ?" | `job_id = ? AND ended_why = '${"declined" | "closed"}'`, of: number): void {
   const { db } = ctx;
   const ended = db
     .prepare(
@@ -151,6 +151,9 @@ export const reviveNeedsEndedBy = (ctx: Context, instanceId: number): void => re
 
 /** A job that was declined is taken on after all. */
 export const reviveNeedsOfJob = (ctx: Context, jobId: number): void => revive(ctx, "job_id = ? AND ended_why = 'declined'", jobId);
+
+/** A return that is taken back: what it still wanted it wants again. */
+export const reviveNeedsOfClosed = (ctx: Context, jobId: number): void => revive(ctx, "job_id = ? AND ended_why = 'closed'", jobId);
 
 /** Those of some needs that are open. */
 export const listOpenNeedsById = (

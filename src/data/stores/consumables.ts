@@ -20,6 +20,11 @@ export function countConsumables(ctx: Context, job: Job): void {
     add.run(job.id, product, times, ctx.now.slice(0, 10));
 }
 
+/** A return that is taken back took nothing yet. */
+export const uncountConsumables = (db: Db, jobId: number): void => {
+  db.prepare("DELETE FROM consumable_use WHERE job_id = ?").run(jobId);
+};
+
 export interface OpenTin extends TinState {
   readonly id: number;
   readonly words: string;

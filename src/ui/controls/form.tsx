@@ -213,6 +213,25 @@ export function FormTick({ name, label }: Pick<FieldProps, "name" | "label">) {
   );
 }
 
+/** Any number of a few, ticked. */
+export function FormTicks({ name, label, of }: Pick<FieldProps, "name" | "label"> & { readonly of: Readonly<Record<string, string>> }) {
+  const { register } = useFormContext();
+  return (
+    <fieldset className="flex flex-wrap gap-1">
+      <legend className="text-note font-normal">{label}</legend>
+      {Object.entries(of).map(([id, words]) => (
+        <label
+          key={id}
+          className="flex min-h-9 cursor-pointer items-center gap-2 border border-brass px-2 text-brass has-checked:bg-brass has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:outline-ink"
+        >
+          <input type="checkbox" value={id} {...register(name)} className="h-4 min-h-0 w-4 accent-ink" />
+          {words}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
 interface SendProps {
   readonly children: ReactNode;
   /** There is nothing to save until something was typed. */

@@ -3,6 +3,7 @@ import { correctJob } from "./correct-job";
 import { goesAsItIs } from "./goes-as-it-is";
 import { leaveOut } from "./leave-out";
 import { ready } from "./ready";
+import { reopenReturn } from "./reopen-return";
 import { reportPhoto } from "./report-photo";
 import { reportWords } from "./report-words";
 import { stationMinutes } from "./station-minutes";
@@ -20,5 +21,6 @@ export const returnActs = [
   close,
   stationMinutes,
   toldToFetch,
+  reopenReturn,
   correctJob,
 ] as const;

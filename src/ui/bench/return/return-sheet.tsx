@@ -19,7 +19,7 @@ import { Corrections, type ShownCorrection } from "./corrections";
 import { type ReportAsks, ReportWords } from "./report-words";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
-import { FaultLeaves, GoesAsItIs, WentAsItIs } from "./ways-out";
+import { CheckOrRepair, FaultLeaves, GoesAsItIs, TakeBack, WentAsItIs } from "./ways-out";
 
 interface LeftOff {
   readonly id: string;
@@ -106,6 +106,8 @@ interface Props {
     readonly undone: readonly LeftOff[];
   };
   readonly corrections: readonly ShownCorrection[];
+  /** It was returned today: that can be taken back. */
+  readonly returnedToday: boolean;
 }
 
 /** Where each is put right; what came with the reel is ticked on this page. */
@@ -147,6 +149,7 @@ export function ReturnSheet({
   today,
   together,
   corrections,
+  returnedToday,
 }: Props) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
   const readying = useAct("ready");
@@ -256,6 +259,7 @@ export function ReturnSheet({
           <div className="mt-4">
             <StationTimes jobId={head.jobId} closed={head.closed} times={times} />
           </div>
+          {head.closed && returnedToday && <TakeBack jobId={head.jobId} />}
           {head.closed && <Corrections jobId={head.jobId} kept={corrections} />}
         </section>
         <section className="flex flex-col gap-3">
@@ -312,9 +316,13 @@ export function ReturnSheet({
             />
           )}
           {putRightMinor !== null && (
-            <p>
-              Repairing what was found would cost about <span className="num">{formatMinor(putRightMinor)}</span> {currency}, tax included.
-            </p>
+            <CheckOrRepair
+              jobId={head.jobId}
+              closed={head.closed}
+              check={formatMinor(totalMinor)}
+              repair={formatMinor(putRightMinor)}
+              currency={currency}
+            />
           )}
           {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} />}
           {!head.closed && <HandBackFields value={hand} errors={closing.fields} onChange={setHand} />}

@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import { asItIsReasonIds, asItIsReasons } from "@/core/vocabulary/as-it-is";
 import { faultOutcomeIds, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import type { TestId } from "@/core/vocabulary/tests";
@@ -75,5 +76,56 @@ export function FaultLeaves({ jobId, faultId, fault }: { jobId: number; faultId:
       ))}
       <Refused of={[right, leaves]} />
     </fieldset>
+  );
+}
+
+/** A return of today that should not be: the reel hangs ready again, its invoice is credited. Asked twice. */
+export function TakeBack({ jobId }: { jobId: number }) {
+  const [sure, setSure] = useState(false);
+  const act = useAct("reopen-return");
+  return (
+    <p className="mt-2">
+      {sure ? (
+        <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ jobId })}>
+          Take the return back: its invoice is credited
+        </button>
+      ) : (
+        <button type="button" className="act-link min-h-10" onClick={() => setSure(true)}>
+          Returned by mistake today: take it back
+        </button>
+      )}
+      <Refused of={[act]} />
+    </p>
+  );
+}
+
+/** A check that becomes the repair, in the same job: both prices side by side, and the key. */
+export function CheckOrRepair({
+  jobId,
+  closed,
+  check,
+  repair,
+  currency,
+}: {
+  jobId: number;
+  closed: boolean;
+  check: string;
+  repair: string;
+  currency: string;
+}) {
+  const act = useAct("make-repair");
+  return (
+    <div className="border border-ink p-2">
+      <p>
+        The check alone <span className="num">{check}</span>, put right instead about <span className="num">{repair}</span> {currency}, tax
+        included.
+      </p>
+      {!closed && (
+        <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId })}>
+          Make it a repair: what was tested and found stays
+        </button>
+      )}
+      <Refused of={[act]} />
+    </div>
   );
 }

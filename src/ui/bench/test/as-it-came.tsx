@@ -1,3 +1,4 @@
+import Link from "next/link";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { PictureKey } from "@/ui/bench/picture-key";
 
@@ -13,7 +14,12 @@ export function AsItCame({ head, words, photos }: Props) {
   return (
     <section aria-label="As received" className="mt-4">
       <h2>As received</h2>
-      <p>{words || "No marks recorded."}</p>
+      <p>
+        {words || "No marks recorded."}{" "}
+        <Link className="act-link ml-2 inline-flex min-h-10 items-center" href={`/bench/${head.tag}/intake`} prefetch={false}>
+          Intake: put it right, or print the tag again
+        </Link>
+      </p>
       <div className="mt-2 flex flex-wrap items-start gap-3">
         {photos.map((hash, i) => (
           <a key={hash} href={`/api/photos/${hash}`} target="_blank" rel="noreferrer">

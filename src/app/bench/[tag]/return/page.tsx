@@ -119,6 +119,7 @@ export default async function ReturnPage(props: StationProps) {
       times={listStationTimes(db, job.id)}
       invoice={invoice}
       today={today()}
+      returnedToday={job.closedAt !== null && new Date(job.closedAt).toLocaleDateString("sv-SE") === today()}
       balance={paper && balanceOfPaper(db, paper)}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}
       corrections={listCorrections(db, job.id).map(({ id, at, person, words, amountMinor }) => ({

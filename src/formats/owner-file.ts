@@ -125,6 +125,7 @@ export function ownerFile(record: OwnerRecord): string {
       "Care and next service",
       list([
         ...report.advice,
+        ...[report.warranty].filter(Boolean),
         `Next service: ${report.nextService}`,
         ...report.due.filter(({ id }) => id !== "whole").map(({ component, what, on }) => `${component}: ${what}, by ${on}`),
       ]),

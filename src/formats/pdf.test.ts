@@ -86,10 +86,21 @@ describe("the receipt", () => {
         callFor: "handle",
         discountPercent: 15,
         depositMinor: 2050,
+        terms: "Reels never fetched are sold after a year.",
+        termsAgreed: false,
       }),
     );
     expect(pages).toBe(1);
-    for (const words of [tag, "pitting: foot, spool", "box, rod clamp", "we ask before any work", "15 % off", "20.50 EUR"])
+    for (const words of [
+      tag,
+      "pitting: foot, spool",
+      "box, rod clamp",
+      "we ask before any work",
+      "15 % off",
+      "20.50 EUR",
+      "sold after a year",
+      "Agreed: ____",
+    ])
       expect(text).toContain(words);
     expect(await readQr(file, "receipt")).toBe(tag);
   });
@@ -143,6 +154,10 @@ describe("the report", () => {
     ],
     advice: ["Rinse it."],
     corrections: [],
+    workedBy: "Ilse Varn",
+    oldParts: "Old parts: discarded here.",
+    parcels: ["Came by parcel, Quick Post 77, 1 Mar 2026"],
+    warranty: "Our work is warranted until 1 Sep 2026: bring this report.",
     fileHash: null,
     nextService: "1 Mar 2027",
     due: [
@@ -189,6 +204,10 @@ describe("the report", () => {
       "1 Mar 2027",
       "75.18",
       "not returned yet",
+      "Worked on by Ilse Varn.",
+      "Quick Post 77",
+      "discarded here",
+      "warranted until 1 Sep 2026",
     ])
       expect(text, words).toContain(words);
   });

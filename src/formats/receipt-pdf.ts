@@ -22,6 +22,9 @@ export interface Receipt {
   readonly callFor: string;
   readonly discountPercent: number;
   readonly depositMinor: number;
+  /** What the customer agrees to; empty where the shop has written nothing. */
+  readonly terms: string;
+  readonly termsAgreed: boolean;
 }
 
 const page = { width: 148, height: 210 } as const; // A5
@@ -66,5 +69,9 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
       line("bold", 12, words);
     }
     y += 4 * mm;
+    if (receipt.terms) {
+      line("sans", 8, receipt.terms);
+      line("sans", 10, receipt.termsAgreed ? "Agreed at the counter." : "Agreed: ______________________________");
+    }
     line("sans", 10, "Bring this receipt, or its number, when you collect the reel.");
   });

@@ -39,6 +39,7 @@ export const reportPdf = (report: Report, locale: Locale, pictures: ReadonlyMap<
     care(flow, report, locale);
     price(flow, report);
     corrections(flow, report);
+    for (const words of [report.oldParts, report.warranty]) if (words) flow.line("sans", 11, words);
     if (report.fileHash) flow.line("mono", 7, `This job as one file, SHA-256 ${report.fileHash}`);
     flow.line("sans", 9, "Makers' instructions and local rules come before anything advised here.");
   });
@@ -64,7 +65,8 @@ function head(doc: Pdf, flow: Flow, report: Report): void {
   if (report.made) line("sans", 11, report.made, left, 140 * mm);
   const returned = report.closedOn ? `, returned ${report.closedOn}` : ", not returned yet";
   line("sans", 11, `For ${report.owner}. Received ${report.openedOn}${returned}.`, left, 140 * mm);
-  line("sans", 11, `It came for: ${report.cameFor}.`);
+  line("sans", 11, `It came for: ${report.cameFor}.${report.workedBy ? ` Worked on by ${report.workedBy}.` : ""}`);
+  for (const words of report.parcels) line("sans", 10, `${words}.`);
 }
 
 function reported(flow: Flow, report: Report): void {

@@ -9,6 +9,7 @@ import { addUnknownModel } from "@/data/bench/loose-parts";
 import { cancelIntake, correctIntake } from "@/data/counter/correct-intake";
 import { openLot } from "@/data/counter/lots";
 import { openJob } from "@/data/counter/open-job";
+import { saveParcel } from "@/data/counter/parcels";
 import { classSaid, customerByName, setDiscountClass } from "@/data/customers/customers";
 import { ensureReel } from "@/data/customers/reels";
 import { Refusal } from "@/data/database/context";
@@ -21,6 +22,8 @@ import type { RunsOf } from "./runs";
 
 export const counterRuns: RunsOf<typeof counterActs> = {
   "correct-intake": (ctx, { jobId: id, ...said }) => correctIntake(ctx, id, said),
+
+  "save-parcel": (ctx, { jobId: id, way, value, ...said }) => saveParcel(ctx, id, way, { ...said, valueMinor: value ?? null }),
 
   "cancel-intake": (ctx, input) => cancelIntake(ctx, input.jobId),
 
@@ -68,6 +71,7 @@ export const counterRuns: RunsOf<typeof counterActs> = {
         handleHole: form.handleHole,
         lineBreaksN: form.lineBreaks ? readMeasure(form.lineBreaks, "N") : null,
         callFor: declined ? "" : form.callFor,
+        termsAgreed: form.termsAgreed,
         pays: form.kind === "comeback" && form.pays ? form.pays : "us",
       },
       brought: declined ? [] : form.brought,

@@ -16,6 +16,7 @@ export default async function CounterPage() {
   return (
     <IntakeSheet
       currency={getShopSettings(db).currency}
+      terms={getShopSettings(db).counterTerms}
       today={dateWords(day)}
       promise={openDayFrom(opening, DateTime.fromISO(day).plus({ days: 7 }).toISODate()!)}
       opening={opening}

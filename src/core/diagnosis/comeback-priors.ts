@@ -21,6 +21,10 @@ export function comebackPrior(prior: number, faultId: string, roles: readonly st
 export interface LastVisit {
   readonly tag: string;
   readonly closedAt: string;
+  /** The last day our work of then is warranted; null where it is not. */
+  readonly warrantedTo: string | null;
+  /** It came back by that day. */
+  readonly inWarranty: boolean;
   readonly found: readonly string[];
   readonly renewed: readonly string[];
   readonly measured: readonly { readonly testId: TestId; readonly name: string; readonly words: string }[];

@@ -70,6 +70,11 @@ export interface Report {
   readonly advice: readonly string[];
   /** What was added after it was handed back: what was wrong in it, or came later. */
   readonly corrections: readonly { readonly on: string; readonly words: string; readonly amount: number }[];
+  /** Who worked on it, by what they did; whose the old parts are; how it came and went; until when our work is warranted. In words. */
+  readonly workedBy: string;
+  readonly oldParts: string;
+  readonly parcels: readonly string[];
+  readonly warranty: string;
   /** SHA-256 of the file that holds the whole job; null until it is handed back. */
   readonly fileHash: string | null;
   readonly nextService: string;

@@ -16,6 +16,13 @@ export const shopSettingsSchema = z.object({
   taxNumber: z.string().trim().max(40, "At most 40 characters."),
   bank: z.string().trim().max(120, "At most 120 characters."),
   terms: z.string().trim().max(300, "At most 300 characters."),
+  /** What a customer agrees to when a reel is left: printed on the receipt, signed there or ticked at the counter. */
+  counterTerms: z.string().trim().max(1500, "At most 1,500 characters."),
+  /** What a week in the shop costs from the third reminder on, before tax; 0 for nothing. And what becomes of a reel that is never fetched. */
+  storagePerWeekMinor: z.number().int().min(0).max(100_000),
+  neverFetched: z.string().trim().max(300, "At most 300 characters."),
+  /** Months our own work is warranted; 0 for none. */
+  warrantyMonths: z.number().int().min(0).max(60),
   /** Days within which an invoice is to be paid. */
   payWithinDays: z.number().int().min(0).max(120),
   ratePerHourMinor: z.number().int().min(0).max(1_000_000),
@@ -53,6 +60,10 @@ export const defaultShopSettings: ShopSettings = {
   taxNumber: "",
   bank: "",
   terms: "",
+  counterTerms: "",
+  storagePerWeekMinor: 0,
+  neverFetched: "",
+  warrantyMonths: 0,
   payWithinDays,
   ratePerHourMinor: 4500,
   taxBasisPoints: 2000,

@@ -10,6 +10,7 @@ import { groupBy } from "@/core/group-by";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { protocolFor, testSpec } from "@/core/proving/protocol";
 import { median } from "@/core/quantile";
+import { warrantyEnds } from "@/core/shop/duties";
 import { sayMeasure } from "@/core/units/say-measure";
 import { conditionMarks } from "@/core/vocabulary/counter-lists";
 import type { TestId } from "@/core/vocabulary/tests";
@@ -211,10 +212,13 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
   const last = job.comebackOf === null ? null : findJob(db, job.comebackOf);
   if (!last) return null;
   const protocol = protocolFor(machineOf(db, last).model.family);
-  const force = getShopSettings(db).shownForce;
+  const { shownForce: force, warrantyMonths } = getShopSettings(db);
+  const warrantedTo = warrantyEnds((last.closedAt ?? last.openedAt).slice(0, 10), warrantyMonths);
   return {
     tag: last.tag,
     closedAt: last.closedAt ?? last.openedAt,
+    warrantedTo,
+    inWarranty: warrantedTo !== null && job.openedAt.slice(0, 10) <= warrantedTo,
     found: listFaults(db, last.id).map(({ faultId }) => faultOf(db, faultId)?.name ?? faultId),
     renewed: listFittedParts(db, last.id).map((part) => part.positionName),
     measured: listObservations(db, last.id)

@@ -1,6 +1,7 @@
 import { saying } from "@/core/account/sentences";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { claims, standingWords } from "@/core/diagnosis/purchase-check";
+import { type OldParts, oldPartsWords } from "@/core/hand-back/hand-back";
 import { pathWords, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
 import { takenForWords } from "@/core/intake/taken-for";
@@ -12,6 +13,7 @@ import { answersTo } from "@/core/report/answers";
 import type { Report, ReportTest } from "@/core/report/report";
 import { cautionsAt } from "@/core/safety/cautions";
 import { overviewPlate } from "@/core/schematic/assembly-plate";
+import { warrantyEnds } from "@/core/shop/duties";
 import { notDoneByWord } from "@/core/teardown/owed";
 import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
 import { complaints, hands } from "@/core/vocabulary/counter-lists";
@@ -20,6 +22,7 @@ import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listMeasuresOfJob } from "@/data/bench/measures";
 import { findPartType } from "@/data/catalogue/part-types";
+import { listParcels } from "@/data/counter/parcels";
 import { takenFor } from "@/data/customers/reels";
 import type { Db } from "@/data/database/database";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
@@ -28,6 +31,7 @@ import { listKeptGauges } from "@/data/gauges/gauges";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { listLeftOut } from "@/data/jobs/pieces";
+import { workersOf } from "@/data/jobs/workers";
 import { type DatesFrom, serviceDates } from "@/data/ledger/served";
 import { invoiceName } from "@/data/papers/invoice-names";
 import { listNotToBeHad } from "@/data/parts/no-longer-made";
@@ -84,6 +88,18 @@ export interface ReportDates extends DatesFrom {
   readonly opened: string;
   readonly closed: string | null;
 }
+
+/** Until when the work of a job is warranted; nothing of one that did no work, and while it is here. */
+const warrantyOf = (job: Job, months: number, dates: ReportDates): string => {
+  if (job.declinedReason !== null || job.kind === "purchase-check" || job.closedAt === null) return "";
+  const ends = warrantyEnds(job.closedAt.slice(0, 10), months);
+  return ends === null ? "" : `Our work is warranted until ${dates.words(ends)}: bring this report.`;
+};
+
+const oldPartsOf = (db: Db, jobId: number): string => {
+  const said = db.prepare("SELECT old_parts FROM job WHERE id = ?").pluck().get(jobId) as OldParts | null;
+  return said === null || said === "none" ? "" : `Old parts: ${oldPartsWords[said]}.`;
+};
 
 /** Everything the owner's report prints, from the job's own pinned rates and version, priced by what was really fitted. */
 export function getReport(db: Db, job: Job, dates: ReportDates): Report {
@@ -181,6 +197,13 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       words: said,
       amount: amountMinor,
     })),
+    workedBy: workersOf(db, job.id).join(", "),
+    oldParts: oldPartsOf(db, job.id),
+    parcels: listParcels(db, job.id).map(
+      ({ way, carrier, number, onDay }) =>
+        `${way === "in" ? "Came" : "Went back"} by parcel, ${carrier}${number ? ` ${number}` : ""}, ${dates.words(onDay)}`,
+    ),
+    warranty: warrantyOf(job, settings.warrantyMonths, dates),
     fileHash: null,
     cameFor: pathWords(job),
     ...serviceDates(db, job, dates),

@@ -117,6 +117,10 @@ export const listUnclaimed = (db: Db, before: string): Unclaimed[] =>
     )
     .all(before) as Unclaimed[];
 
+/** The days on which the owner was told that the reel hangs ready, in their order. */
+export const toldOn = (db: Db, jobId: number): string[] =>
+  db.prepare("SELECT substr(at, 1, 10) FROM fetch_reminder WHERE job_id = ? ORDER BY at").pluck().all(jobId) as string[];
+
 /** Notes that the owner was told the reel hangs ready. */
 export function noteTold(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);

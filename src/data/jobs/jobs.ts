@@ -41,6 +41,7 @@ export const intakeSchema = z.object({
   callFor: z.string().default(""),
   lineBreaksN: z.number().positive().nullable().default(null),
   pays: z.enum(whoPaysIds).default("us"),
+  termsAgreed: z.boolean().default(false),
 });
 export type Intake = {
   complaints: ComplaintId[];
@@ -64,6 +65,8 @@ export type Intake = {
   lineBreaksN?: number | null;
   /** Of a comeback: who pays for it. */
   pays?: WhoPays;
+  /** The customer agreed to the shop's terms at the counter. */
+  termsAgreed?: boolean;
 };
 
 export interface Job extends JobPath {

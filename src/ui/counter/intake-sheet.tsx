@@ -32,6 +32,8 @@ import { useIntake } from "./use-intake";
 
 interface Props {
   readonly currency: string;
+  /** The shop's terms; empty where it has none. */
+  readonly terms: string;
   readonly today: string;
   readonly promise: string;
   readonly opening: Opening;
@@ -46,7 +48,7 @@ const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
 };
 
 /** One page, keyboard first: who, which reel, what is wrong, how it is used, what came with it, how far to go, until when. */
-export function IntakeSheet({ currency, today, promise, opening }: Props) {
+export function IntakeSheet({ currency, terms, today, promise, opening }: Props) {
   const {
     act,
     again,
@@ -317,6 +319,12 @@ export function IntakeSheet({ currency, today, promise, opening }: Props) {
                 {(field) => <input {...field} {...register("value")} inputMode="decimal" autoComplete="off" />}
               </Field>
             </div>
+            {terms && (
+              <label className="flex min-h-10 cursor-pointer items-center gap-3" title={terms}>
+                <input type="checkbox" {...register("termsAgreed")} className="h-5 min-h-0 w-5 accent-ink" />
+                The customer agreed to our terms; else they sign the receipt
+              </label>
+            )}
             <div className="grid grid-cols-2 gap-2">
               <Field label="Wanted by" error={error("wantedOn")}>
                 {(field) => <input {...field} {...register("wantedOn")} type="date" />}

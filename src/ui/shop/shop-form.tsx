@@ -7,7 +7,7 @@ import { type ForceUnit, forceUnits } from "@/core/units/say-measure";
 import { familyIds, familyWords } from "@/core/vocabulary/families";
 import { type Locale, locales } from "@/core/vocabulary/locales";
 import { benchWays, type Ways } from "@/core/ways/ways";
-import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
+import { ActForm, FormArea, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
 import { FormWeekdays } from "@/ui/controls/form-weekdays";
 
 interface Settings {
@@ -17,6 +17,10 @@ interface Settings {
   readonly taxNumber: string;
   readonly bank: string;
   readonly terms: string;
+  readonly counterTerms: string;
+  readonly storagePerWeekMinor: number;
+  readonly neverFetched: string;
+  readonly warrantyMonths: number;
   readonly payWithinDays: number;
   readonly ratePerHourMinor: number;
   readonly taxBasisPoints: number;
@@ -63,6 +67,8 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
         promiseChance: String(settings.promiseChance),
         payWithinDays: String(settings.payWithinDays),
         invoiceYears: String(settings.invoiceYears),
+        storagePerWeekMinor: formatMinor(settings.storagePerWeekMinor),
+        warrantyMonths: String(settings.warrantyMonths),
         discounts: {
           club: percent(settings.discounts.club),
           trade: percent(settings.discounts.trade),
@@ -97,6 +103,21 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
           <FormText name="bank" label="Bank and account" className="col-span-2" />
           <FormText name="payWithinDays" label="To be paid within, days" figures />
           <FormText name="terms" label="Terms, as printed on invoices" className="col-span-2" />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend className="font-semibold">What is agreed at the counter</legend>
+        <div className="grid grid-cols-3 gap-3">
+          <FormArea
+            name="counterTerms"
+            label="Terms, as printed on the receipt"
+            hint="What is done up to which sum, for what you are liable, whose the old parts are."
+            rows={3}
+            className="col-span-3"
+          />
+          <FormText name="storagePerWeekMinor" label="A week of storage from the third reminder on" figures />
+          <FormText name="neverFetched" label="And if it is never fetched" className="col-span-2" />
+          <FormText name="warrantyMonths" label="Warranty of our work, months" figures />
         </div>
       </fieldset>
       <div className="grid grid-cols-3 gap-3">

@@ -91,6 +91,8 @@ export const intakeFormSchema = z
       ),
     wantedOn: z.union([z.literal(""), day]),
     promisedOn: day,
+    /** The customer agreed to the shop's terms there and then. */
+    termsAgreed: z.boolean().default(false),
     /** What the page showed of the bench as it was sent: the day named, and those of the other chances. Null where it showed nothing yet. */
     shown: z
       .object({
@@ -180,5 +182,6 @@ export const emptyForm = (promise: string): IntakeForm => ({
   limit: "",
   wantedOn: "",
   promisedOn: promise,
+  termsAgreed: false,
   shown: null,
 });

@@ -16,6 +16,8 @@ export const saveSettings = defineAct({
     benchHoursPerDay: typedNumber("Hours such as 6 or 5.5, up to 16.", { min: 0.5, max: 16 }),
     promiseChance: z.coerce.number().min(0.5).max(0.95),
     payWithinDays: typedNumber("Whole days such as 14, or 0 for at once.", { min: 0, max: 120, whole: true }),
+    storagePerWeekMinor: typedAmount("An amount such as 5, or 0."),
+    warrantyMonths: typedNumber("Whole months such as 6, or 0.", { min: 0, max: 60, whole: true }),
     invoiceYears: typedNumber("Whole years such as 10, or 0.", { min: 0, max: 30, whole: true }),
     discounts: z.object({ club: discount, trade: discount, friend: discount }),
     prices: z.object({

@@ -34,3 +34,15 @@ CREATE TABLE kept_report (
 ALTER TABLE loose_part ADD COLUMN seated INTEGER NOT NULL DEFAULT 0 CHECK (seated IN (0, 1));
 UPDATE loose_part SET seated = 1
 WHERE job_id IN (SELECT job.id FROM job JOIN position ON position.model_version_id = job.model_version_id);
+-- A reel that came or went by parcel: with whom, under which number, at which value.
+CREATE TABLE parcel (
+  job_id INTEGER NOT NULL REFERENCES job(id),
+  way TEXT NOT NULL CHECK (way IN ('in', 'out')),
+  carrier TEXT NOT NULL CHECK (length(trim(carrier)) BETWEEN 1 AND 60),
+  number TEXT NOT NULL CHECK (length(number) <= 60),
+  value_minor INTEGER CHECK (value_minor >= 0),
+  on_day TEXT NOT NULL,
+  at TEXT NOT NULL,
+  person_id INTEGER NOT NULL REFERENCES person(id),
+  PRIMARY KEY (job_id, way)
+) STRICT, WITHOUT ROWID;

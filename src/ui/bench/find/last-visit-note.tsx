@@ -12,7 +12,13 @@ export function LastVisitNote({ last, measured }: { last: LastVisit; measured?: 
           {last.tag}
         </Link>
       </p>
-      <p>Found: {last.found.join("; ") || "no fault"}.</p>
+      {last.warrantedTo && (
+        <p className="font-semibold">
+          {last.inWarranty ? "Inside the warranty of our work, which ends" : "The warranty of our work ended on"}{" "}
+          {dateWords(last.warrantedTo)}.
+        </p>
+      )}
+      <p>Found: {last.found.join("; ") || "nothing was named"}.</p>
       <p>Renewed: {last.renewed.join("; ") || "nothing"}.</p>
       {measured && last.measured.length > 0 && (
         <p>

@@ -19,7 +19,7 @@ import { Corrections, type ShownCorrection } from "./corrections";
 import { type ReportAsks, ReportWords } from "./report-words";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import { StationTimes } from "./station-times";
-import { CheckOrRepair, FaultLeaves, GoesAsItIs, TakeBack, WentAsItIs } from "./ways-out";
+import { CheckOrRepair, FaultLeaves, GoesAsItIs, StorageOwed, TakeBack, WentAsItIs } from "./ways-out";
 
 interface LeftOff {
   readonly id: string;
@@ -90,6 +90,8 @@ interface Props {
   readonly invoice: number | null;
   /** How it stands, minor units: what is open, below nothing to pay back, and what was credited of it; null where there is none. */
   readonly today: string;
+  /** What storing it costs by now, where nobody fetched it. */
+  readonly storage: { readonly words: string; readonly minor: number } | null;
   readonly balance: { readonly openMinor: number; readonly creditedMinor: number } | null;
   /** Pieces that came off and are settled, and checks that passed, tests after the work: what may be said of a reel with nothing open. */
   readonly together: {
@@ -147,6 +149,7 @@ export function ReturnSheet({
   invoice,
   balance,
   today,
+  storage,
   together,
   corrections,
   returnedToday,
@@ -315,6 +318,7 @@ export function ReturnSheet({
               today={today}
             />
           )}
+          {storage && <StorageOwed jobId={head.jobId} {...storage} currency={currency} />}
           {putRightMinor !== null && (
             <CheckOrRepair
               jobId={head.jobId}

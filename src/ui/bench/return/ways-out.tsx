@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { formatMinor } from "@/core/money/money";
 import { asItIsReasonIds, asItIsReasons } from "@/core/vocabulary/as-it-is";
 import { faultOutcomeIds, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import type { TestId } from "@/core/vocabulary/tests";
@@ -123,6 +124,29 @@ export function CheckOrRepair({
       {!closed && (
         <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId })}>
           Make it a repair: what was tested and found stays
+        </button>
+      )}
+      <Refused of={[act]} />
+    </div>
+  );
+}
+
+/** What storing it costs by now: on the bill by one press, never by itself. */
+export function StorageOwed({ jobId, words, minor, currency }: { jobId: number; words: string; minor: number; currency: string }) {
+  const act = useAct("job-line");
+  return (
+    <div className="border border-ink p-2">
+      <p>
+        {words}, <span className="num">{formatMinor(minor)}</span> {currency} before tax.
+      </p>
+      {minor > 0 && (
+        <button
+          type="button"
+          className="act-link min-h-10"
+          disabled={act.busy}
+          onClick={() => act.press({ jobId, words, priceMinor: formatMinor(minor) })}
+        >
+          Put it on the bill
         </button>
       )}
       <Refused of={[act]} />

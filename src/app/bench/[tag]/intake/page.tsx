@@ -1,11 +1,14 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { formatMinor } from "@/core/money/money";
 import { searchModels } from "@/data/catalogue/model-list";
 import { isBegun, seenIntake } from "@/data/counter/correct-intake";
+import { listParcels, seenParcel } from "@/data/counter/parcels";
 import { findJobByTag } from "@/data/jobs/jobs";
 import { IntakeRight } from "@/ui/bench/intake/intake-right";
+import { Parcels } from "@/ui/bench/intake/parcels";
 import { dayWords } from "@/ui/dates";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
@@ -68,6 +71,23 @@ export default async function IntakePage({ params }: { params: Promise<{ tag: st
           }}
         />
       )}
+      <Parcels
+        jobId={job.id}
+        currency={job.currency}
+        parcels={(["in", "out"] as const).map((way) => {
+          const kept = listParcels(db, job.id).find((one) => one.way === way);
+          return {
+            way,
+            seen: seenParcel(kept),
+            values: {
+              carrier: kept?.carrier ?? "",
+              number: kept?.number ?? "",
+              value: kept?.valueMinor == null ? "" : formatMinor(kept.valueMinor),
+              onDay: kept?.onDay ?? today(),
+            },
+          };
+        })}
+      />
     </Sheet>
   );
 }

@@ -26,6 +26,8 @@ export const GET = jobFile(async (db, job) => {
     callFor: job.intake.callFor ?? "",
     discountPercent: (job.rates.discount ?? 0) / 100,
     depositMinor: job.depositMinor,
+    terms: getShopSettings(db).counterTerms,
+    termsAgreed: job.intake.termsAgreed ?? false,
   });
   return pdfResponse(bytes, `receipt-${job.tag}.pdf`);
 });

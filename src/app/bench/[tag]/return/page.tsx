@@ -6,6 +6,7 @@ import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
 import { testSpec } from "@/core/proving/protocol";
+import { storageOwed } from "@/core/shop/duties";
 import { notDoneByWord } from "@/core/teardown/owed";
 import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
@@ -17,16 +18,20 @@ import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { listCorrections } from "@/data/hand-back/corrections";
 import { hereFor } from "@/data/hand-back/going-home";
 import { listPictures, seenReportWords } from "@/data/hand-back/report-words";
-import { handBackNote } from "@/data/hand-back/returns";
+import { handBackNote, toldOn } from "@/data/hand-back/returns";
 import { listStationTimes } from "@/data/jobs/station-time";
 import { serviceDates } from "@/data/ledger/served";
 import { balanceOfPaper, findPaper, invoiceOfJob } from "@/data/papers/papers";
 import { costToPutRight, getBill } from "@/data/quote/quotes";
+import { getShopSettings } from "@/data/shop/settings";
 import { ClaimsPanel } from "@/ui/bench/find/claims-panel";
 import { ReturnSheet } from "@/ui/bench/return/return-sheet";
 import { dateWords } from "@/ui/dates";
 
 export const metadata = { title: "Return" };
+
+const storageShown = (owed: ReturnType<typeof storageOwed>) =>
+  owed && { ...owed, words: `Storage since the third reminder on ${dateWords(owed.since)}: ${owed.weeks} weeks` };
 
 const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<typeof handBackNote>): string =>
   [
@@ -119,6 +124,7 @@ export default async function ReturnPage(props: StationProps) {
       times={listStationTimes(db, job.id)}
       invoice={invoice}
       today={today()}
+      storage={job.closedAt ? null : storageShown(storageOwed(toldOn(db, job.id), today(), getShopSettings(db).storagePerWeekMinor))}
       returnedToday={job.closedAt !== null && new Date(job.closedAt).toLocaleDateString("sv-SE") === today()}
       balance={paper && balanceOfPaper(db, paper)}
       handedBack={job.closedAt ? handedBackWords(handBackNote(db, job.id)) : ""}

@@ -26,6 +26,7 @@ const carryNothing = {
       "need",
       "told-to-fetch",
       "cancel-intake",
+      "close-day",
       "reopen-return",
       "list-piece",
       "take-payment",

@@ -1,3 +1,4 @@
+import { today } from "@/app/server/clock";
 import type { ledgerActs } from "@/core/acts/ledger/acts";
 import { addCustomer, changeCustomer, retireCustomer } from "@/data/customers/customers";
 import { mergeCustomers } from "@/data/customers/merge";
@@ -7,6 +8,7 @@ import { dataDirectory } from "@/data/database/database";
 import { eraseCustomer, erasureOf, leaveNoTrace, rememberErasure } from "@/data/erasing/erase";
 import { creditInvoice } from "@/data/papers/make-paper";
 import { takePayment } from "@/data/papers/payments";
+import { closeDay } from "@/data/papers/takings";
 import { scrapReel } from "@/data/parts/donors";
 import type { RunsOf } from "./runs";
 
@@ -33,6 +35,8 @@ export const ledgerRuns: RunsOf<typeof ledgerActs> = {
   "change-owner": (ctx, { reelId, ownerId }) => giveToOwner(ctx, reelId, ownerId),
 
   "scrap-reel": (ctx, { reelId, ...give }) => scrapReel(ctx, reelId, give),
+
+  "close-day": (ctx, input) => closeDay(ctx, input.day, today()),
 
   "take-payment": (ctx, { number: of, amount, back, ...rest }) => {
     if (amount === 0) throw new Refusal("nothing", "How much? An amount above nothing.", "amount");

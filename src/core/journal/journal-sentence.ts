@@ -108,6 +108,7 @@ export const journalSayings = {
   "report-words": () => "wrote what the report answers",
   "report-photo": (d) => (d.on ? "chose a picture for the report" : "took a picture off the report"),
   "parcel-noted": (d) => `noted the parcel ${d.way === "in" ? "it came in" : "it goes back in"}, ${String(d.carrier)}`,
+  "day-closed": (d) => `closed the takings of ${String(d.day)}`,
   "intake-corrected": () => "put the intake right",
   "intake-cancelled": () => "cancelled the intake",
   "reel-read-anew": (d) => `read the reel anew: ${d.serial ? `serial ${String(d.serial)}` : "no serial"}`,

@@ -1,6 +1,11 @@
 import Link from "next/link";
 
-const rooms = { book: ["Book", "/ledger"], papers: ["Papers", "/ledger/papers"], figures: ["Figures", "/ledger/figures"] } as const;
+const rooms = {
+  book: ["Book", "/ledger"],
+  papers: ["Papers", "/ledger/papers"],
+  takings: ["Takings", "/ledger/takings"],
+  figures: ["Figures", "/ledger/figures"],
+} as const;
 
 /** The ledger's own pages, side by side. */
 export function LedgerRooms({ here }: { here: keyof typeof rooms }) {

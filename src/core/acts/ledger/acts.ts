@@ -1,5 +1,6 @@
 import { addCustomer } from "./add-customer";
 import { changeOwner } from "./change-owner";
+import { closeDay } from "./close-day";
 import { creditInvoice } from "./credit-invoice";
 import { eraseCustomer } from "./erase-customer";
 import { mergeCustomers } from "./merge-customers";
@@ -18,5 +19,6 @@ export const ledgerActs = [
   changeOwner,
   scrapReel,
   takePayment,
+  closeDay,
   creditInvoice,
 ] as const;

@@ -46,3 +46,11 @@ CREATE TABLE parcel (
   person_id INTEGER NOT NULL REFERENCES person(id),
   PRIMARY KEY (job_id, way)
 ) STRICT, WITHOUT ROWID;
+-- The takings of a day as they were counted when it was closed; what comes in after that is told apart.
+CREATE TABLE takings (
+  day TEXT PRIMARY KEY,
+  sums TEXT NOT NULL CHECK (json_valid(sums)),
+  last_payment INTEGER NOT NULL,
+  at TEXT NOT NULL,
+  person_id INTEGER NOT NULL REFERENCES person(id)
+) STRICT, WITHOUT ROWID;

@@ -21,7 +21,7 @@ if (isEmpty(db)) {
     db.pragma("synchronous = OFF");
     await buildDemo(db, now, {
       foundedDaysAgo: Math.ceil(demoWorld.years * 365.25) + 5,
-      history: () => keepTruth(directory, growWorld(db, now, demoWorld)),
+      history: (onDay) => keepTruth(directory, growWorld(db, now, demoWorld, null, onDay)),
     });
     lookBack(db, now.toISODate(), getShopSettings(db).promiseChance);
   }

@@ -56,6 +56,14 @@ describe("the demo workshop", () => {
     for (const job of listOpenJobs(db)) expect(Math.abs(DateTime.fromISO(job.promisedOn).diff(now, "days").days), job.tag).toBeLessThan(10);
   });
 
+  it("numbers its papers in the order of their days", () => {
+    const days = db.prepare("SELECT on_day FROM paper ORDER BY number").pluck().all() as string[];
+    expect(days.length).toBeGreaterThan(3);
+    expect(days).toEqual([...days].sort());
+    // In truth, and not because a later day was written on an earlier paper.
+    expect(db.prepare("SELECT count(*) FROM paper WHERE on_day > substr(at, 1, 10)").pluck().get()).toBe(0);
+  });
+
   it("is the same every time for the same day", async () => {
     const again = openMemoryDatabase();
     await buildDemo(again, now);

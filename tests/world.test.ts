@@ -17,8 +17,8 @@ const grown = async (): Promise<{ db: Db; truth: WorldTruth }> => {
   let truth: WorldTruth | null = null;
   await buildDemo(db, now, {
     foundedDaysAgo: 190,
-    history: () => {
-      truth = growWorld(db, now, size);
+    history: (onDay) => {
+      truth = growWorld(db, now, size, null, onDay);
     },
   });
   return { db, truth: truth! };
@@ -98,6 +98,14 @@ describe("a shop the years passed over", () => {
     const middle = ratios[Math.floor(ratios.length / 2)]!;
     expect(middle).toBeGreaterThan(0.55);
     expect(middle).toBeLessThan(1.1);
+  });
+
+  it("numbers its papers in the order of their days", () => {
+    const days = world.db.prepare("SELECT on_day FROM paper ORDER BY number").pluck().all() as string[];
+    expect(days.length).toBeGreaterThan(3);
+    expect(days).toEqual([...days].sort());
+    // In truth, and not because a later day was written on an earlier paper.
+    expect(world.db.prepare("SELECT count(*) FROM paper WHERE on_day > substr(at, 1, 10)").pluck().get()).toBe(0);
   });
 
   it("writes its journal in the order of time while the world lasts, and nothing into the future", () => {

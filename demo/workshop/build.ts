@@ -87,15 +87,24 @@ const intake = (change: Partial<Intake> = {}): Intake => ({
   ...change,
 });
 
+/** A visit that is over, and the day it went home, counted from today. */
+interface Over {
+  readonly offset: number;
+  readonly tell: () => void;
+}
+
 /**
  * Builds the invented workshop through the same data modules as the application uses. Deterministic; every date is counted from `now`.
  * A former rope-walk beside an invented estuary: one technician, one at the counter.
- * @param history what else came before the reels that hang here now; nothing where it is left out.
+ * @param history what else came before the reels that hang here now, calling back for each of its days; nothing where it is left out.
  */
 export async function buildDemo(
   db: Db,
   now: DateTime,
-  { foundedDaysAgo = 800, history }: { readonly foundedDaysAgo?: number; readonly history?: () => void } = {},
+  {
+    foundedDaysAgo = 800,
+    history,
+  }: { readonly foundedDaysAgo?: number; readonly history?: (onDay: (isoDay: string) => void) => void } = {},
 ): Promise<void> {
   const owner = ensureFirstPerson(db);
   const day = (offset: number) => now.plus({ days: offset }).toISODate()!;
@@ -280,12 +289,25 @@ export async function buildDemo(
     closeJob(ctx, jobId, takenBy, { paidBy: "cash" });
   };
 
+  // Visits that are over are told on the day they went home, so that papers rise with their days.
+  const over: Over[] = [];
+  const wasHere = (offset: number, tell: () => void) => {
+    if (history) over.push({ offset, tell });
+    else inOne(tell);
+  };
+  const tellUpTo = (isoDay: string) => {
+    for (let [next] = over; next && day(next.offset) <= isoDay; [next] = over) {
+      over.shift();
+      inOne(next.tell);
+    }
+  };
+
   // Three visits that are over: two years of one reel, one of another.
   for (const [offset, readings, after] of [
     [-742, { ...worn, "drag-full": ["bad", 36.5] }, { ...sound, "drag-full": ["good", 61] }],
     [-371, { ...worn, "drag-full": ["doubtful", 48.1] }, sound],
   ] as [number, Readings, Readings][])
-    inOne(() => {
+    wasHere(offset + 6, () => {
       const id = open(ctxAt(offset, 9), 0, "MS30 20417", day(offset + 7), {
         complaint: "Stiff, drag will not hold",
         intake: { complaints: ["stiff", "drag-weak"] },
@@ -299,7 +321,7 @@ export async function buildDemo(
       test(ctxAt(offset + 1, 11), id, "after", after);
       giveBack(ctxAt(offset + 6, 16), id, "Wenna Harrowgate");
     });
-  inOne(() => {
+  wasHere(-114, () => {
     const id = open(ctxAt(-120, 10), 1, "MS30 11836", day(-113), {
       complaint: "Just its year's service",
       limit: "120",
@@ -316,7 +338,72 @@ export async function buildDemo(
     giveBack(ctxAt(-114, 11), id, "Odo Pellinor");
   });
 
-  history?.();
+  // What most reels come for: no fault. One oiled outside, one serviced whole with a bearing its owner brought, both home again.
+  const oil = (ctx: Context, jobId: number) => {
+    const points = listOilPoints(db, findJob(db, jobId)!).filter(({ state }) => state === "waiting");
+    if (points.length)
+      markOilPoints(
+        ctx,
+        jobId,
+        points.map(({ positionId }) => positionId),
+        "oiled",
+      );
+  };
+  const allGood = (ctx: Context, jobId: number, phase: "before" | "after") => {
+    const job = findJob(db, jobId)!;
+    const tests = protocolOfJob(machineOf(db, job).model.family, job).map(({ id }) => id);
+    recordAllGood(ctx, { jobId, phase, testIds: tests });
+  };
+  const lately: readonly Over[] = [
+    {
+      offset: -30,
+      tell: () => {
+        const id = open(ctxAt(-30, 16), 4, "MS30 52210", day(-30), {
+          complaint: "Between two trips: a drop of oil",
+          kind: "service",
+          depth: "light",
+          intake: { complaints: ["service"], tripsPerYear: 60 },
+        });
+        allGood(ctxAt(-30, 16, 5), id, "before");
+        oil(ctxAt(-30, 16, 9), id);
+        allGood(ctxAt(-30, 16, 12), id, "after");
+        giveBack(ctxAt(-30, 16, 20), id, "Jory Tamsin");
+      },
+    },
+    {
+      offset: -15,
+      tell: () => {
+        const id = open(ctxAt(-20, 9), 5, "MS30 50318", day(-15), {
+          complaint: "Before the season",
+          limit: "120",
+          kind: "service",
+          depth: "full",
+          intake: { complaints: ["service"], tripsPerYear: 20 },
+        });
+        test(ctxAt(-19, 9), id, "before", { ...sound, "free-spool": ["good", 24] });
+        strip(ctxAt(-19, 9, 15), id);
+        cleanedAllByHand(ctxAt(-19, 9, 40), id);
+        noteWell(ctxAt(-19, 9, 41), id, "dog", { verdict: "dressed", dressed: "deburred", orientation: "", note: "" });
+        fitFromElsewhere(ctxAt(-19, 9, 45), id, "tail-bearing", {
+          source: "customer",
+          size: "5 x 11 x 5",
+          material: "stainless steel",
+          closure: "shielded",
+          priceMinor: 0,
+          anyway: false,
+        });
+        build(ctxAt(-19, 10), id);
+        oil(ctxAt(-19, 10, 40), id);
+        test(ctxAt(-19, 10, 50), id, "after", { ...sound, "free-spool": ["good", 38] });
+        giveBack(ctxAt(-15, 11), id, "Maren Quist");
+      },
+    },
+  ];
+  if (history) {
+    over.push(...lately);
+    history(tellUpTo);
+    tellUpTo(day(0));
+  }
   // What stands open on the shelf; one of each was used up before.
   for (const [product, words, holds, priceMinor, daysAgo, keeps] of [
     ["light oil", "Curlew Light", 30, 990, 60, 900],
@@ -541,59 +628,8 @@ export async function buildDemo(
     });
   });
 
-  // What most reels come for: no fault. One oiled outside, one serviced whole with a bearing its owner brought, both home again.
-  const oil = (ctx: Context, jobId: number) => {
-    const points = listOilPoints(db, findJob(db, jobId)!).filter(({ state }) => state === "waiting");
-    if (points.length)
-      markOilPoints(
-        ctx,
-        jobId,
-        points.map(({ positionId }) => positionId),
-        "oiled",
-      );
-  };
-  const allGood = (ctx: Context, jobId: number, phase: "before" | "after") => {
-    const job = findJob(db, jobId)!;
-    const tests = protocolOfJob(machineOf(db, job).model.family, job).map(({ id }) => id);
-    recordAllGood(ctx, { jobId, phase, testIds: tests });
-  };
-  inOne(() => {
-    const id = open(ctxAt(-30, 16), 4, "MS30 52210", day(-30), {
-      complaint: "Between two trips: a drop of oil",
-      kind: "service",
-      depth: "light",
-      intake: { complaints: ["service"], tripsPerYear: 60 },
-    });
-    allGood(ctxAt(-30, 16, 5), id, "before");
-    oil(ctxAt(-30, 16, 9), id);
-    allGood(ctxAt(-30, 16, 12), id, "after");
-    giveBack(ctxAt(-30, 16, 20), id, "Jory Tamsin");
-  });
-  inOne(() => {
-    const id = open(ctxAt(-20, 9), 5, "MS30 50318", day(-15), {
-      complaint: "Before the season",
-      limit: "120",
-      kind: "service",
-      depth: "full",
-      intake: { complaints: ["service"], tripsPerYear: 20 },
-    });
-    test(ctxAt(-19, 9), id, "before", { ...sound, "free-spool": ["good", 24] });
-    strip(ctxAt(-19, 9, 15), id);
-    cleanedAllByHand(ctxAt(-19, 9, 40), id);
-    noteWell(ctxAt(-19, 9, 41), id, "dog", { verdict: "dressed", dressed: "deburred", orientation: "", note: "" });
-    fitFromElsewhere(ctxAt(-19, 9, 45), id, "tail-bearing", {
-      source: "customer",
-      size: "5 x 11 x 5",
-      material: "stainless steel",
-      closure: "shielded",
-      priceMinor: 0,
-      anyway: false,
-    });
-    build(ctxAt(-19, 10), id);
-    oil(ctxAt(-19, 10, 40), id);
-    test(ctxAt(-19, 10, 50), id, "after", { ...sound, "free-spool": ["good", 38] });
-    giveBack(ctxAt(-15, 11), id, "Maren Quist");
-  });
+  // Where nothing else came before, they were here last month.
+  if (!history) for (const { tell } of lately) inOne(tell);
   // Two that hang here: a quick service on its way back, one assembly on its way apart.
   inOne(() => {
     const id = open(ctxAt(-1, 11), 1, "MS30 53377", day(1), {

@@ -29,9 +29,10 @@ const now = DateTime.now();
 const started = Date.now();
 await buildDemo(db, now, {
   foundedDaysAgo: Math.ceil(years * 365.25) + 5,
-  history: () => {
+  history: (onDay) => {
     let line = "";
     const truth = growWorld(db, now, busyWorld(years, seed), null, (day) => {
+      onDay(day);
       if (day.slice(0, 7) === line) return;
       line = day.slice(0, 7);
       process.stdout.write(`\r${line}`);

@@ -26,8 +26,12 @@ const daysAfter = (day: string, days: number): string => addDays(day, days);
 /** Makes a paper with the next number: there is no gap, because none is ever taken away. */
 function makePaper(ctx: Context, paper: NewPaper, ofNumber: number | null): number {
   const { db } = ctx;
-  const number = (db.prepare("SELECT coalesce(max(number), 0) + 1 FROM paper").pluck().get() as number) ?? 1;
-  const day = dayOf(ctx.now);
+  const last = db.prepare("SELECT number, on_day AS onDay FROM paper ORDER BY number DESC LIMIT 1").get() as
+    | { number: number; onDay: string }
+    | undefined;
+  const number = (last?.number ?? 0) + 1;
+  // Numbers and days rise together, also where a clock was set back.
+  const day = [dayOf(ctx.now), last?.onDay ?? ""].sort().at(-1)!;
   const settings = getShopSettings(db);
   const { shopName: name, address: shopAddress, phone, taxNumber, bank, terms } = settings;
   const shop: PaperShop = { name, address: shopAddress, phone, taxNumber, bank, terms };

@@ -29,6 +29,17 @@ function handBack(shop: Workshop, paidBy: "cash" | "invoice", change: Parameters
 const open = (shop: Workshop, number: number) => balanceOfPaper(shop.db, findPaper(shop.db, number)!).openMinor;
 
 describe("papers", () => {
+  it("rise in number and day together, also where a clock was set back", () => {
+    const shop = openWorkshop();
+    handBack(shop, "cash");
+    const back = { ...shop, ctx: { ...shop.ctx, now: "2026-02-27T09:00:00.000Z" } };
+    const id = shop.open({}, back.ctx);
+    addJobLine(back.ctx, id, { words: "Postage", priceMinor: 700 });
+    markReady(back.ctx, id);
+    closeJob(back.ctx, id, "Ada", { paidBy: "cash" });
+    expect([1, 2].map((number) => findPaper(shop.db, number)!.onDay)).toEqual(["2026-03-02", "2026-03-02"]);
+  });
+
   it("are made when a reel goes home, numbered without a gap, their lines adding up to the net", () => {
     const shop = openWorkshop();
     const ids = [handBack(shop, "cash"), handBack(shop, "invoice"), handBack(shop, "cash")];

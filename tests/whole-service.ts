@@ -1,6 +1,9 @@
 import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { protocolOfJob } from "@/core/intake/job-kinds";
+import { oldPieces } from "@/core/teardown/owed";
+import { sealOfTheYear } from "@/core/teardown/seal-unit";
+import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { getBuild } from "@/data/bench/build";
 import { doSteps } from "@/data/bench/build-steps";
 import { cleanedAllByHand } from "@/data/bench/cleaning";
@@ -32,7 +35,11 @@ export function builtAndReturned(shop: Pick<Workshop, "db" | "ctx">, id: number)
   const tests = protocolOfJob(version.model.family, job()).map((test) => test.id);
   if (openingOf(shop.db, job(), version).opening.off.size) cleanedAllByHand(shop.ctx, id);
   const { steps, batches } = getBuild(shop.db, job(), version);
-  for (const { operationIds } of allBuildActs(steps, batches, version.partTypes)) doSteps(shop.ctx, id, operationIds);
+  for (const { operationIds } of allBuildActs(steps, batches, version.partTypes)) {
+    // Seals that are new every year are asked for; here they go back by a word.
+    const old = oldPieces(steps.filter(({ operation }) => operationIds.includes(operation.id)));
+    doSteps(shop.ctx, id, operationIds, old.some(({ well }) => well?.toRenew.includes(sealOfTheYear)) ? oldPieceReasons[0] : "");
+  }
   const points = listOilPoints(shop.db, job(), version).map(({ positionId }) => positionId);
   if (points.length) markOilPoints(shop.ctx, id, points, "oiled");
   recordAllGood(shop.ctx, { jobId: id, phase: "after", testIds: tests });

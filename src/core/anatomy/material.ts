@@ -8,6 +8,7 @@ const readings = {
   steel: /\bsteel\b/i,
   plated: /chrom|paint/i,
   carbon: /\bcarbon\b/i,
+  ceramic: /\bceramic\b/i,
   tender: /^(plastic|hard plastic|nylon|phenolic|carbon|anodised aluminium|aluminium|chromed brass|painted)/i,
 } as const satisfies Readonly<Record<string, RegExp>>;
 export type MaterialTrait = keyof typeof readings;

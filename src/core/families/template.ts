@@ -85,7 +85,7 @@ export const threadFilm = greased("a bead on the thread", "a dry thread seizes")
 export const threadLock = {
   lubricant: {
     product: "thread-lock",
-    amount: "one small drop on the thread",
+    amount: "one small drop on the thread, only where it was",
     why: "it was locked by its maker and turns out by itself otherwise",
   },
 } as const;

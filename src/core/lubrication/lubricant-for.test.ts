@@ -241,6 +241,30 @@ describe("what is said beside the product", () => {
   });
 });
 
+describe("a ceramic bearing", () => {
+  const ceramic = { ...typeOf("head-bearing"), material: "stainless, ceramic balls" };
+
+  it("asks for no oil by the model's word or the shop's, and takes a drop where this job or its customer wants one", () => {
+    expect(lubricantFor(seat("head-bearing"), ceramic, shop())).toMatchObject({ product: "nothing", ruledBy: "part" });
+    expect(lubricantFor(seat("head-bearing"), ceramic, shop({ spoolBearings: "drop" }))).toMatchObject({ product: "nothing" });
+    expect(lubricantFor(seat("head-bearing"), ceramic, { ...shop(), customer: { spoolBearings: "drop" } })).toMatchObject({
+      product: "light oil",
+      ruledBy: "customer",
+    });
+    expect(lubricantFor(seat("head-bearing"), typeOf("head-bearing"), shop())).toMatchObject({ product: "light oil" });
+  });
+});
+
+it("thread-lock goes only where it was: no build counts it by itself, and the step says so", () => {
+  const lock = { product: "thread-lock", amount: "", why: "", drops: 1, ruledBy: "model", overruled: "" } as const;
+  expect(lubricantUse([lock])).toEqual([]);
+  const locked = Object.values(families)
+    .flatMap(({ anatomy }) => anatomy.positions)
+    .filter(({ lubricant }) => lubricant?.product === "thread-lock");
+  expect(locked.length).toBeGreaterThan(0);
+  for (const { lubricant } of locked) expect(lubricant!.amount).toContain("only where it was");
+});
+
 describe("what kind of thing a product is", () => {
   it.each([
     ["nothing inside", "nothing"],

@@ -79,6 +79,9 @@ const wayOfRole: Readonly<Record<string, LubricantWay>> = {
   bridge: "bridgeSleeve",
 };
 
+const isCeramicBearing = (type: PartType): boolean => type.shape.kind === "bearing" && isMadeOf(type, "ceramic");
+const ceramic = rule("nothing", "dry", "ceramic balls need no oil; a drop quietens them, where somebody wants it");
+
 /** The way that has a say on a part; null where practitioners agree. */
 export function wayFor(type: PartType): LubricantWay | null {
   if (type.shape.kind === "friction-washer") return isMadeOf(type, "supple") ? "leather" : "drag";
@@ -125,6 +128,8 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
       };
     return { ...what, ruledBy, overruled: asked && readProductClass(asked) !== "nothing" ? `${asked}: ${fixed.why}` : "" };
   }
+  // Ceramic balls run dry unless this job or its customer wants a drop.
+  if (isCeramicBearing(type) && (!wish || wish.by === "shop")) return { ...ceramic, ruledBy: "part", overruled: "" };
   if (wished && wish) {
     // The shop's way says no more than the model where the model knows its own reel; a wish does.
     if (
@@ -143,6 +148,7 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
     return { ...wished, ruledBy: wish.by, overruled };
   }
   if (!model) return null;
+  if (isCeramicBearing(type)) return { ...ceramic, ruledBy: "part", overruled: "" };
   if (!isReelProduct(model.product)) {
     const instead = insteadOf[readProductClass(model.product)];
     return { ...model, product: instead, ruledBy: "safety", overruled: `${model.product}: only products made for reels` };
@@ -173,7 +179,8 @@ export interface LubricantUse {
 export function lubricantUse(advices: readonly (LubricantAdvice | null)[]): LubricantUse[] {
   const use = new Map<ReelProduct, { drops: number; dabs: number }>();
   for (const advice of advices) {
-    if (!advice || advice.product === "nothing") continue;
+    // Thread-lock goes only where it was: that a screw went in does not say so.
+    if (!advice || advice.product === "nothing" || classOfProduct(advice.product) === "lock") continue;
     const used = use.get(advice.product) ?? { drops: 0, dabs: 0 };
     if (classOfProduct(advice.product) === "grease") used.dabs++;
     else used.drops += advice.drops ?? 1;

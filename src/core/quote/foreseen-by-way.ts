@@ -1,6 +1,7 @@
 import { isMadeOf } from "@/core/anatomy/material";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { PartType, Position } from "@/core/anatomy/types";
+import { isSeal } from "@/core/teardown/seal-unit";
 import type { Choice } from "@/core/ways/ways";
 
 export interface Foreseen {
@@ -11,7 +12,6 @@ export interface Foreseen {
 /** Plain bearings, which a ball bearing of their size can stand in for. */
 const bushRoles: ReadonlySet<string> = new Set(["gear-bush", "shaft-bush", "worm-bush"]);
 
-const isSeal = ({ shape }: PartType) => shape.kind === "o-ring" || shape.kind === "lip-seal";
 const isSoft = (type: PartType) => type.shape.kind === "friction-washer" && isMadeOf(type, "supple");
 
 /**

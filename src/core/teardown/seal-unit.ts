@@ -25,3 +25,11 @@ export function sealUnitOf(anatomy: Pick<Anatomy, "positions">, types: ReadonlyM
   }
   return unit;
 }
+
+/** A seal that a hand renews: a ring or a lip of rubber. */
+export const isSeal = (type: Pick<PartType, "shape"> | undefined): boolean =>
+  type?.shape.kind === "o-ring" || type?.shape.kind === "lip-seal";
+
+/** Why an old seal wants a new one though no fault was proved: they are new every year here. */
+export const sealOfTheYear = "seal-of-the-year";
+export const sealOfTheYearWords = "Seals are new every year here";

@@ -9,7 +9,7 @@ import { classOfProduct } from "@/core/lubrication/products";
 import { testSpec } from "@/core/proving/protocol";
 import { remedyOn } from "@/core/safety/act-cautions";
 import { rolesBySection, sectionsOfComplaints } from "@/core/service/depth";
-import { sealUnitOf } from "@/core/teardown/seal-unit";
+import { isSeal, sealUnitOf } from "@/core/teardown/seal-unit";
 import { sayMeasure } from "@/core/units/say-measure";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { listAsItIs } from "@/data/account/as-it-is";
@@ -31,8 +31,6 @@ import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { listFittedParts } from "@/data/jobs/pieces";
 import { oldBackOf } from "@/data/quote/old-back";
 import { getShopSettings } from "@/data/shop/settings";
-
-const sealShapes: ReadonlySet<string> = new Set(["o-ring", "lip-seal"]);
 
 /** Everything that was done on a job, as its account takes it: row by row what is kept, and nothing of what is planned. */
 export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): JobActs {
@@ -59,7 +57,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
       name,
       assemblyId,
       stays: stays !== undefined,
-      seal: sealShapes.has(partTypes.get(partTypeId)?.shape.kind ?? ""),
+      seal: isSeal(partTypes.get(partTypeId)),
       sealedUnit: unit.has(id),
       hole: hole ?? "",
     })),
@@ -91,7 +89,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
         const { position, state, operation, well } = step;
         if (operation.kind !== "place" || state !== "done" || !position || (well && lifted.has(position.id))) return [];
         const advice = lubricantFor(position, partTypes.get(position.partTypeId)!, ways);
-        if (!advice || advice.product === "nothing") return [];
+        if (!advice || advice.product === "nothing" || classOfProduct(advice.product) === "lock") return [];
         const drops = classOfProduct(advice.product) === "grease" ? 0 : (advice.drops ?? 1);
         return [{ act: `step:${operation.id}`, positionId: position.id, product: advice.product, drops, whereItSits: false }];
       }),

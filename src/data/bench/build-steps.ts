@@ -3,6 +3,7 @@ import { withSteps } from "@/core/teardown/act-of-steps";
 import { buriedBy } from "@/core/teardown/buried-by";
 import { missingBefore } from "@/core/teardown/left-over";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
+import { sealOfTheYear, sealOfTheYearWords } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
 import { wantsNew } from "@/core/teardown/verdicts";
 import { type Context, Refusal } from "@/data/database/context";
@@ -48,7 +49,7 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
     if (old.length && !reason)
       throw new Refusal(
         "old-piece",
-        `${old.map((id) => faultOf(ctx.db, id)?.name ?? id).join(", ")}: proved, and the old ${step.position?.name.toLowerCase() ?? "piece"} lies here. Fit a new one at Parts, or say why the old one goes back.`,
+        `${old.map((id) => (id === sealOfTheYear ? sealOfTheYearWords : `${faultOf(ctx.db, id)?.name ?? id}: proved`)).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} lies here. Fit a new one at Parts, or say why the old one goes back.`,
         "reason",
         { to: "station", tag: job.tag, station: "parts" },
       );

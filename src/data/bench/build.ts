@@ -6,6 +6,7 @@ import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
 import { isOwed } from "@/core/teardown/owed";
 import { stillHold } from "@/core/teardown/proved";
+import { isSeal, sealOfTheYear } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
 import type { ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
@@ -14,7 +15,7 @@ import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
-import { unopenedUnit } from "./ways";
+import { sealsAreDue, unopenedUnit } from "./ways";
 
 export interface Build {
   /** What hands do as one, as far as this job opens the reel. */
@@ -53,8 +54,14 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
       }[]
     ).map((row) => [row.operation_id, row]),
   );
-  const wellOf = new Map(wells.map((well) => [well.positionId, well]));
   const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
+  const partOf = (id: string) => version.partTypes.get(seats.get(id)?.partTypeId ?? "");
+  const due = sealsAreDue(db, job);
+  const isOldSeal = ({ positionId, renewed, verdict }: (typeof wells)[number]) =>
+    due && !renewed && verdict !== "watch" && verdict !== "dressed" && isSeal(partOf(positionId));
+  const wellOf = new Map(
+    wells.map((well) => [well.positionId, isOldSeal(well) ? { ...well, toRenew: [...well.toRenew, sealOfTheYear] } : well]),
+  );
   const impossible = notDue(
     order.value.steps.map(({ operation }) => operation),
     new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId)),

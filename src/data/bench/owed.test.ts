@@ -1,10 +1,15 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { intake, openWorkshop, refusal, reportDates, type Workshop } from "#tests/workshop";
 import { saying } from "@/core/account/sentences";
+import { families } from "@/core/families/families";
+import { oldPieces } from "@/core/teardown/owed";
 import { doStep, skipStep, undoStep } from "@/data/bench/build-steps";
+import { setWay } from "@/data/bench/ways";
+import { startModelOf } from "@/data/catalogue/built";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { recordAllGood } from "@/data/diagnosis/observations";
+import { declineJob } from "@/data/hand-back/decline";
 import { onBenchFor } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
@@ -61,6 +66,43 @@ describe("an act without a part of its own that was left off", () => {
     });
   });
 });
+
+describe("seals that are new every year", () => {
+  it("do not go back old unasked, until one was renewed within the year; where they go by evidence nothing is asked", () => {
+    const modelId = startModelOf(
+      shop.ctx,
+      { maker: "Own", name: "Sealed", family: "spinning-sealed-bail-less", prefix: "SY" },
+      families["spinning-sealed-bail-less"].chosen,
+    ).id;
+    const open = (serial: string) => shop.open({ modelId, serial, kind: "service", depth: "full", complaint: "" });
+    const oldSeals = (id: string | number) => oldPieces(steps(Number(id))).map(({ position }) => position!.name);
+    const evidence = open("S1");
+    strip(evidence);
+    expect(oldSeals(evidence)).toEqual([]);
+    const yearly = open("S2");
+    setWay(shop.ctx, yearly, "job", "seals", "yearly");
+    strip(yearly);
+    const before = oldSeals(yearly);
+    expect(before.length).toBeGreaterThan(2);
+    const first = oldPieces(steps(yearly))[0]!;
+    upTo(yearly, first.operation.id);
+    const refused = refusal(() => doStep(shop.ctx, yearly, first.operation.id));
+    expect([refused.code, refused.field]).toEqual(["old-piece", "reason"]);
+    expect(refused.message).toMatch(/^Seals are new every year here, and the old/);
+    doStep(shop.ctx, yearly, first.operation.id, "looked at: still good");
+    expect(oldSeals(yearly)).toHaveLength(before.length - 1);
+    declineJob(shop.ctx, yearly, "too dear");
+    expect(oldSeals(yearly)).toEqual([]);
+  });
+});
+
+/** Everything before a step, so that only its own piece can be in the way. */
+const upTo = (id: number, operationId: string) => {
+  for (const { operation } of steps(id)) {
+    if (operation.id === operationId) return;
+    doStep(shop.ctx, id, operation.id, "looked at: still good");
+  }
+};
 
 describe("a fault that was proved", () => {
   const proved = () => {

@@ -70,11 +70,8 @@ export const listInPlace = (db: Db, jobId: number): { positionId: string; reason
     reason: string;
   }[];
 
-/** Parts the ways of working, or the upgrade it came for, foresee though nothing was found, without those in its quote. @param off seats that come off. */
-export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): Foreseen[] {
-  const ways = waysOf(db, job);
-  const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
-  // Seals count from the last time this bench renewed one on this reel.
+/** Months since this bench last renewed a seal on this reel, counted to the day it came; null when it never did. */
+function monthsSinceSeals(db: Db, job: Job): number | null {
   const last = db
     .prepare(
       `SELECT max(job.closed_at) FROM instance JOIN job ON job.id = instance.fitted_job_id JOIN part_type ON part_type.id = instance.part_type_id
@@ -82,7 +79,21 @@ export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: Readonl
     )
     .pluck()
     .get(job.reel.id) as string | null;
-  const monthsSince = last === null ? null : monthsOf(daysPassed(last, job.openedAt));
+  return last === null ? null : monthsOf(daysPassed(last, job.openedAt));
+}
+
+/** Whether seals are new every year on this job, and their year is over: an old one does not go back unasked. */
+export function sealsAreDue(db: Db, job: Job): boolean {
+  if (job.declinedReason !== null || wayInForce("seals", waysOf(db, job)).choice !== "yearly") return false;
+  const months = monthsSinceSeals(db, job);
+  return months === null || months >= 12;
+}
+
+/** Parts the ways of working, or the upgrade it came for, foresee though nothing was found, without those in its quote. @param off seats that come off. */
+export function foreseenOf(db: Db, job: Job, version: ModelVersion, off: ReadonlySet<string>): Foreseen[] {
+  const ways = waysOf(db, job);
+  const quoted = new Set(db.prepare("SELECT position_id FROM quote_part WHERE job_id = ?").pluck().all(job.id) as string[]);
+  const monthsSince = monthsSinceSeals(db, job);
   // An upgrade opens what its new parts need: they are chosen from the whole reel first.
   const better = job.kind === "upgrade";
   const positions = version.anatomy.positions.filter((position) => (better || off.has(position.id)) && !quoted.has(position.id));

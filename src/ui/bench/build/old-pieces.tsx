@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { sealOfTheYear, sealOfTheYearWords } from "@/core/teardown/seal-unit";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { ReasonChoice } from "@/ui/controls/reason-choice";
@@ -18,7 +19,10 @@ export function OldPieces({ old, tag, faultNames, reason, error, onReason }: Pro
     <section className="alarm mt-2" aria-label="Old piece">
       {old.map(({ operation, position, well }) => (
         <p key={operation.id}>
-          {position?.name}: the old one. {well!.toRenew.map((id) => faultNames[id] ?? id).join(", ")}: proved on this reel.{" "}
+          {position?.name}: the old one.{" "}
+          {well!.toRenew
+            .map((id) => (id === sealOfTheYear ? `${sealOfTheYearWords}.` : `${faultNames[id] ?? id}: proved on this reel.`))
+            .join(" ")}{" "}
           <Link className="act-link" href={`/bench/${tag}/parts`}>
             Fit a new one at Parts
           </Link>

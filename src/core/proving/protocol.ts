@@ -165,22 +165,55 @@ const drags: readonly TestId[] = ["drag-light", "drag-strike", "drag-full"];
 const conventional: readonly TestId[] = ["free-spool", "turning", ...drags, "anti-reverse", "click"];
 const fixedSpool: readonly TestId[] = ["turning", ...drags, "anti-reverse"];
 
-const protocols: Readonly<Record<FamilyId, { adjuster: Adjuster; tests: readonly TestId[] }>> = {
+interface Protocol {
+  readonly adjuster: Adjuster;
+  readonly tests: readonly TestId[];
+  /** What sets the drag is called on it, where not as its kind is. */
+  readonly called?: string;
+  /** How a test is made on it, where its own parts make it otherwise. */
+  readonly how?: Readonly<Partial<Record<TestId, string>>>;
+}
+
+const spun = "spin the spool once by the flange with a firm flick, count until it stands.";
+
+const protocols: Readonly<Record<FamilyId, Protocol>> = {
   "star-drag-bridge": { adjuster: "star", tests: conventional },
   "star-drag-clutch": { adjuster: "star", tests: conventional },
-  "lever-drag": { adjuster: "lever", tests: conventional },
-  "baitcaster-low-profile": { adjuster: "star", tests: ["free-spool", "turning", ...drags, "anti-reverse", "level-wind"] },
-  "baitcaster-round": { adjuster: "star", tests: [...conventional, "level-wind"] },
+  "lever-drag": { adjuster: "lever", tests: conventional, how: { "free-spool": `Drag lever back to free, ${spun}` } },
+  "baitcaster-low-profile": {
+    adjuster: "star",
+    tests: ["free-spool", "turning", ...drags, "anti-reverse", "level-wind"],
+    how: { "free-spool": `Thumb bar pressed, ${spun}` },
+  },
+  "baitcaster-round": { adjuster: "star", tests: [...conventional, "level-wind"], how: { "free-spool": `Thumb bar pressed, ${spun}` } },
   spinning: { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
   "spinning-fluid-sealed": { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
   "spinning-sealed-bail-less": { adjuster: "knob", tests: [...fixedSpool, "roller"] },
-  spincast: { adjuster: "knob", tests: [...fixedSpool, "cast-pin"] },
-  centrepin: { adjuster: "knob", tests: ["free-spool", "click"] },
+  spincast: { adjuster: "knob", called: "dial", tests: [...fixedSpool, "cast-pin"] },
+  centrepin: {
+    adjuster: "knob",
+    tests: ["free-spool", "click"],
+    how: {
+      "free-spool": "Click off, spin the drum once with a firm flick of the rim, count until it stands.",
+      "side-play": "Push and pull the drum along its pin: barely there. The number is off a dial gauge on the flange.",
+    },
+  },
 };
 
+/** Whether such a reel has a drag to be backed off. */
+export const hasDrag = (family: FamilyId): boolean => protocols[family].tests.includes("drag-full");
+
+/** A test in the words of the reel's own parts. */
+function onFamily(id: TestId, family: FamilyId): TestSpec {
+  const { adjuster, called, how } = protocols[family];
+  const spec = withAdjuster(specs[id], adjuster);
+  const named = (words: string) => (called ? words.replaceAll(adjuster, called).replaceAll(capital(adjuster), capital(called)) : words);
+  return { ...spec, name: named(spec.name), how: how?.[id] ?? named(spec.how) };
+}
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
 /** The tests of a family, in the order that needs nothing opened. */
-export const protocolFor = (family: FamilyId): TestSpec[] =>
-  protocols[family].tests.map((id) => withAdjuster(specs[id], protocols[family].adjuster));
+export const protocolFor = (family: FamilyId): TestSpec[] => protocols[family].tests.map((id) => onFamily(id, family));
 
 const withHandle: readonly TestId[] = ["dead-angle", "knob"];
 const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
@@ -197,7 +230,7 @@ const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
 };
 
 /** Tests made when there is a reason to: nothing waits for them. */
-export const extraTests = (family: FamilyId): TestSpec[] => extras[family].map((id) => specs[id]);
+export const extraTests = (family: FamilyId): TestSpec[] => extras[family].map((id) => onFamily(id, family));
 
 /** A test by itself, for its unit and which way is better. */
 export const testSpec = (id: TestId): TestSpec => specs[id];

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { families } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
 import { changeWords, compare, differenceOf, type Observation } from "./compare";
-import { protocolFor, testSpec } from "./protocol";
+import { extraTests, hasDrag, protocolFor, testSpec } from "./protocol";
 
 const seen = (verdict: Observation["verdict"], value: number | null = null, lineRadiusMm: number | null = null): Observation => ({
   verdict,
@@ -60,6 +61,32 @@ describe("before against after", () => {
 });
 
 describe("the protocol", () => {
+  it("names only what such a reel has: no lever, star, knob, dial, bar or drag of another", () => {
+    const asks = {
+      star: ["star"],
+      lever: ["free-spool-lever", "drag-lever"],
+      "thumb bar": ["thumb-bar"],
+      dial: ["drag-dial"],
+      bail: ["bail-wire"],
+      drum: ["drum"],
+    } as const;
+    for (const family of familyIds) {
+      const roles = new Set(families[family].parts.flatMap(({ role, shape }) => [role, shape.kind as string]));
+      const words = [...protocolFor(family), ...extraTests(family)]
+        .map(({ name, how }) => `${name} ${how.replace("dial gauge", "")}`.toLowerCase())
+        .join(" ");
+      for (const [word, has] of Object.entries(asks))
+        if (new RegExp(`\\b${word}\\b`).test(words))
+          expect(
+            has.some((role) => roles.has(role)),
+            `${family}: ${word}`,
+          ).toBe(true);
+      expect(hasDrag(family), family).toBe(family !== "centrepin");
+    }
+    expect(protocolFor("spincast").map(({ name }) => name)).toContain("Drag, dial half on");
+    expect(protocolFor("baitcaster-round")[0]!.how).toMatch(/^Thumb bar pressed, spin/);
+  });
+
   it("has each test once in every family and cautions wherever line is loaded", () => {
     for (const family of familyIds) {
       const tests = protocolFor(family);

@@ -8,7 +8,7 @@ import { takenForWords } from "@/core/intake/taken-for";
 import { measureLines } from "@/core/measures/measure-lines";
 import { changeWords, compare } from "@/core/proving/compare";
 import type { Observation } from "@/core/proving/observation";
-import { extraTests, type TestSpec } from "@/core/proving/protocol";
+import { extraTests, hasDrag, type TestSpec } from "@/core/proving/protocol";
 import { answersTo } from "@/core/report/answers";
 import type { Report, ReportTest } from "@/core/report/report";
 import { cautionsAt } from "@/core/safety/cautions";
@@ -73,9 +73,9 @@ function reportTests(
 }
 
 /** How to look after it, by its water and by what it has been through. */
-function careAdvice({ water, life }: Job["intake"]): string[] {
+function careAdvice({ water, life }: Job["intake"], drag: boolean): string[] {
   return [
-    "Back the drag off before you put the reel away; store it dry and at an even temperature.",
+    `${drag ? "Back the drag off before you put the reel away; store" : "Store"} it dry and at an even temperature.`,
     water === "fresh"
       ? "Wipe it after each outing."
       : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag. Never a hard jet: it drives salt in.",
@@ -191,7 +191,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
       skips,
       settings.shownForce,
     ),
-    advice: careAdvice(job.intake),
+    advice: careAdvice(job.intake, hasDrag(version.model.family)),
     corrections: listCorrections(db, job.id).map(({ at, words: said, amountMinor }) => ({
       on: dates.words(at),
       words: said,

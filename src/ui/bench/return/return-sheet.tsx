@@ -108,6 +108,7 @@ interface Props {
     readonly undone: readonly LeftOff[];
   };
   readonly corrections: readonly ShownCorrection[];
+  readonly hasDrag: boolean;
   /** It was returned today: that can be taken back. */
   readonly returnedToday: boolean;
 }
@@ -152,6 +153,7 @@ export function ReturnSheet({
   storage,
   together,
   corrections,
+  hasDrag,
   returnedToday,
 }: Props) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
@@ -288,7 +290,7 @@ export function ReturnSheet({
               ))}
             </ul>
           )}
-          <p>Back off the drag for storage, wipe down, film of oil on bare metal.</p>
+          <p>{hasDrag ? "Back off the drag for storage, wipe down" : "Wipe down"}, film of oil on bare metal.</p>
           <p>Next service: {nextOn}</p>
           <ul className="text-note">
             {due.map(({ id, words }) => (

@@ -5,7 +5,7 @@ import { keepsHereWords } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
-import { testSpec } from "@/core/proving/protocol";
+import { hasDrag, testSpec } from "@/core/proving/protocol";
 import { storageOwed } from "@/core/shop/duties";
 import { notDoneByWord } from "@/core/teardown/owed";
 import { asItIsReasons } from "@/core/vocabulary/as-it-is";
@@ -124,6 +124,7 @@ export default async function ReturnPage(props: StationProps) {
       times={listStationTimes(db, job.id)}
       invoice={invoice}
       today={today()}
+      hasDrag={hasDrag(version.model.family)}
       storage={job.closedAt ? null : storageShown(storageOwed(toldOn(db, job.id), today(), getShopSettings(db).storagePerWeekMinor))}
       returnedToday={job.closedAt !== null && new Date(job.closedAt).toLocaleDateString("sv-SE") === today()}
       balance={paper && balanceOfPaper(db, paper)}

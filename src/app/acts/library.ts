@@ -14,7 +14,7 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
-import { nameModel, reviseModel, setModelWorth } from "@/data/catalogue/write-model";
+import { reviseModel, setModelWorth } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import { renameModel } from "@/data/ledger/name-model";
 import { takeConsensus, takeLesson } from "@/data/teardowns/consensus";

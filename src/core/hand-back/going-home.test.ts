@@ -78,10 +78,10 @@ describe("a reel goes home", () => {
   });
 
   it("of which nothing was done is as it was tested when it came, bad or good", () => {
-    const before = (verdict: Verdict) => ({ wells: [], worked: () => false, answers: answered(["before", "turning", verdict]) });
-    expect(what(before("good"))).toEqual([]);
-    expect(what(before("bad"))).toEqual(["still-bad"]);
-    expect(what({ ...before("good"), worked: () => true })).toEqual(["not-tested"]);
+    const untouched = (verdict: Verdict) => ({ wells: [], worked: () => false, answers: answered(["before", "turning", verdict]) });
+    expect(what(untouched("good"))).toEqual([]);
+    expect(what(untouched("bad"))).toEqual(["still-bad"]);
+    expect(what({ ...untouched("good"), worked: () => true })).toEqual(["not-tested"]);
   });
 
   it("not with a test that is bad, whatever the kind, unless somebody says with what word it goes so", () => {

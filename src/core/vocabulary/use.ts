@@ -11,7 +11,7 @@ export const useFactors = {
 export type UseFactor = keyof typeof useFactors;
 
 /** A factor in words. @param ours the reel comes back to the bench that opened it. */
-export const useWords = (factor: UseFactor, ours: boolean): string =>
+export const factorWords = (factor: UseFactor, ours: boolean): string =>
   factor === "opened" && ours ? "opened before, by us" : useFactors[factor];
 
 export const waters = ["fresh", "brackish", "salt"] as const;

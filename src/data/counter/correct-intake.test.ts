@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { addUnknownModel } from "@/data/bench/loose-parts";
 import { expectedNext, takePart } from "@/data/bench/tray";
-import { findReel, findReelBySerial, listWorkedReelsOf } from "@/data/customers/reels";
+import { findReel, listWorkedReelsOf } from "@/data/customers/reels";
 import { findAnything } from "@/data/database/find";
 import { reopenReturn } from "@/data/hand-back/reopen";
 import { closeJob, markReady } from "@/data/hand-back/returns";

@@ -11,6 +11,8 @@ export interface LoosePart extends LooseWell {
   readonly label: string;
   readonly photoHash: string | null;
   readonly inPlace: string | null;
+  /** It has its seat in the schematic by now. */
+  readonly seated: boolean;
 }
 
 /**
@@ -23,6 +25,6 @@ export const looseBoard = (pieces: readonly ExpectedPiece[]) =>
       if ((tray.at(-1)?.well ?? 0) >= well) return tray;
       const label = pieces.find(({ id }) => id === take.pieceId)?.name ?? kindWords[take.kind];
       const taken = looseTaken(tray, pieces, take) ?? [];
-      return [...tray, ...taken.map((one) => ({ ...one, name: "", label, photoHash: null, inPlace: null }))];
+      return [...tray, ...taken.map((one) => ({ ...one, name: "", label, photoHash: null, inPlace: null, seated: false }))];
     }),
   ]);

@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { figureWords, lengthTools, type MeasureInput, type MeasureKind, measureInput, measureKinds, takenOf } from "@/core/measures/taken";
 import { useAct } from "@/ui/act/use-act";
 import { MeasureSeries } from "@/ui/charts/measure-series";
@@ -32,7 +32,14 @@ const hows: Record<MeasureKind, string> = {
 };
 
 /** One measure: what of, with what, its result with how far it may be off, and how it stood at earlier visits. */
-export function MeasureForm({ jobId, phase, board, seat: stepSeat, closed }: MeasureProps) {
+export function MeasureForm({
+  jobId,
+  phase,
+  board,
+  seat: stepSeat,
+  closed,
+  unkept,
+}: MeasureProps & { readonly unkept?: (is: boolean) => void }) {
   const [kind, setKind] = useState<MeasureKind>(stepSeat ? "wear" : board.kinds[0]!);
   const [seat, setSeat] = useState(stepSeat ?? "");
   const [name, setName] = useState("");
@@ -77,6 +84,8 @@ export function MeasureForm({ jobId, phase, board, seat: stepSeat, closed }: Mea
   // What is wrong is said once somebody wants it kept; before that the field is only not filled yet.
   const fault = (id: string) => (tried ? faults[id] : undefined);
   const taken = parsed.success ? takenOf(parsed.data, board.washers) : null;
+  const typed = turns !== "" || pull !== "" || Object.values(sizes).some((size) => size?.text);
+  useEffect(() => unkept?.(typed), [typed, unkept]);
   const keep = () => {
     setTried(true);
     setSaid("");

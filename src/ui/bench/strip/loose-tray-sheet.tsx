@@ -15,6 +15,7 @@ import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
 import { PictureKey } from "@/ui/bench/picture-key";
 import { Field } from "@/ui/controls/field";
+import { keepsTyped } from "@/ui/controls/keeps-typed";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
@@ -231,6 +232,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
           <form
             key={shown.well}
             className="flex flex-col gap-3"
+            onBlur={keepsTyped}
             onSubmit={(event) => {
               event.preventDefault();
               naming.press({

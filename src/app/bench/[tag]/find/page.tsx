@@ -7,7 +7,7 @@ import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
 import { remedyCautions, remedyOn } from "@/core/safety/act-cautions";
 import { complaints } from "@/core/vocabulary/counter-lists";
-import { useWords } from "@/core/vocabulary/use";
+import { factorWords } from "@/core/vocabulary/use";
 import { sectionsOfTests } from "@/data/bench/opening";
 import { claimsOf, diagnosisOf, lastVisitOf, listLooks } from "@/data/diagnosis/diagnosis";
 import { listFaults } from "@/data/diagnosis/faults";
@@ -58,7 +58,7 @@ export default async function FindPage(props: StationProps) {
       nothing={diagnosis.nothing}
       leftOut={diagnosis.leftOut.map((finding) => nameOf.get(finding) ?? finding)}
       complaint={[...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; ")}
-      use={subject.use.map((factor) => useWords(factor, job.comebackOf !== null))}
+      use={subject.use.map((factor) => factorWords(factor, job.comebackOf !== null))}
       above={
         <>
           {last && <LastVisitNote last={last} measured />}

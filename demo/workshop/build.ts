@@ -29,6 +29,7 @@ import type { Context } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { recordAllGood, recordObservation } from "@/data/diagnosis/observations";
+import { sayReportWords } from "@/data/hand-back/report-words";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob, type Intake } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -130,7 +131,12 @@ export async function buildDemo(
       phone: "0555 0100",
       taxNumber: "SQ 000 417 22",
       bank: "Estuary Savings, account 000 417 220",
-      terms: "Reels and parts stay ours until they are paid. Our work is warranted for six months.",
+      terms: "Reels and parts stay ours until they are paid.",
+      counterTerms:
+        "We work up to the limit you name and ask before going beyond it. Parts we take out are yours: say at return whether you want them. We are liable for what we break, not for line, and up to what the reel was worth.",
+      storagePerWeekMinor: 200,
+      neverFetched: "After a year and a last letter the reel is sold and what is left after our costs is yours.",
+      warrantyMonths: 6,
       prices: {
         fixed: Object.fromEntries(
           (["star-drag-bridge", "star-drag-clutch", "lever-drag"] as const).map((family) => [
@@ -567,6 +573,11 @@ export async function buildDemo(
     recordLook(ctxAt(0, 8, 40), id, "spool-bearing-dirty", true);
     recordLook(ctxAt(0, 8, 41), id, "screw-hole-empty", false);
     find(ctxAt(0, 8, 50), id, ["hardened-grease"]);
+    sayReportWords(ctxAt(0, 8, 55), id, {
+      answer: "Not at 140: the gear side wants a full service. At 100 it is a fair price.",
+      ourMistake: "",
+      seen: null,
+    });
   });
   inOne(() => {
     const id = open(ctxAt(0, 8), 0, "MS30 20417", day(3), {

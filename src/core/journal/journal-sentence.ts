@@ -94,7 +94,7 @@ export const journalSayings = {
     const way = (benchWays as Readonly<Record<string, { name: string; choices: Readonly<Record<string, string>> }>>)[String(d.way)];
     const whose = d.scope === "job" ? "on this job" : "for this customer";
     return way
-      ? `set “${way.name}” ${whose} to ${d.choice === null ? "the default" : word(way.choices, d.choice, "another choice")}`
+      ? `set “${way.name}” ${whose}: ${d.choice === null ? "as usual here" : word(way.choices, d.choice, "another choice")}`
       : `changed a way of working ${whose}`;
   },
   // Test, find, quote

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { storageOwed, warrantyEnds } from "./duties";
+import { storageOwed, termsWords, warrantyEnds } from "./duties";
 
 describe("storage of a reel that nobody fetches", () => {
   const told = ["2026-03-01", "2026-03-15", "2026-04-01"];
@@ -23,4 +23,14 @@ it("the warranty of our work ends so many months after its return; without month
   expect(warrantyEnds("2026-01-31", 6)).toBe("2026-07-31");
   expect(warrantyEnds("2026-08-31", 6)).toBe("2027-02-28");
   expect(warrantyEnds("2026-01-31", 0)).toBeNull();
+});
+
+it("the terms of the receipt are the shop's own words with what storage costs, and nothing where it wrote nothing", () => {
+  const of = (counterTerms: string, storagePerWeekMinor: number, neverFetched: string) =>
+    termsWords({ counterTerms, storagePerWeekMinor, neverFetched }, "2.00 EUR");
+  expect(of("We ask first.", 200, "After a year it is sold.")).toBe(
+    "We ask first. From the third reminder on storage costs 2.00 EUR a week. After a year it is sold.",
+  );
+  expect(of("We ask first.", 0, "")).toBe("We ask first.");
+  expect(of("", 0, "")).toBe("");
 });

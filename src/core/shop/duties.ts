@@ -1,4 +1,5 @@
 import { addMonths, daysBetween } from "@/core/day/day";
+import type { ShopSettings } from "./settings";
 
 /** Reminders before a reel that nobody fetches begins to cost (common practice: three). */
 export const remindersBeforeStorage = 3;
@@ -24,3 +25,12 @@ export function storageOwed(toldOn: readonly string[], today: string, perWeekMin
 
 /** The last day on which our work is warranted; null where it is not. */
 export const warrantyEnds = (returnedOn: string, months: number): string | null => (months > 0 ? addMonths(returnedOn, months) : null);
+
+/** All that a customer agrees to when a reel is left, in one paragraph; empty where the shop has written nothing. @param storage a week's price in words. */
+export const termsWords = (
+  { counterTerms, storagePerWeekMinor, neverFetched }: Pick<ShopSettings, "counterTerms" | "storagePerWeekMinor" | "neverFetched">,
+  storage: string,
+): string =>
+  [counterTerms, storagePerWeekMinor > 0 && `From the third reminder on storage costs ${storage} a week.`, neverFetched]
+    .filter(Boolean)
+    .join(" ");

@@ -1,5 +1,7 @@
 import { jobFile, pdfResponse } from "@/app/server/files";
 import { asFoundWords } from "@/core/intake/marks";
+import { formatMinor } from "@/core/money/money";
+import { termsWords } from "@/core/shop/duties";
 import { shopAt } from "@/core/shop/settings";
 import { broughtWith, complaints } from "@/core/vocabulary/counter-lists";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
@@ -9,6 +11,7 @@ import { dateWords, dayWords } from "@/ui/dates";
 
 /** What the customer takes home: what was agreed and how the reel came. */
 export const GET = jobFile(async (db, job) => {
+  const settings = getShopSettings(db);
   const bytes = await receiptPdf({
     tag: job.tag,
     shopName: getShopSettings(db).shopName,
@@ -26,7 +29,7 @@ export const GET = jobFile(async (db, job) => {
     callFor: job.intake.callFor ?? "",
     discountPercent: (job.rates.discount ?? 0) / 100,
     depositMinor: job.depositMinor,
-    terms: getShopSettings(db).counterTerms,
+    terms: termsWords(settings, `${formatMinor(settings.storagePerWeekMinor)} ${settings.currency}`),
     termsAgreed: job.intake.termsAgreed ?? false,
   });
   return pdfResponse(bytes, `receipt-${job.tag}.pdf`);

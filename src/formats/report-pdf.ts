@@ -114,29 +114,29 @@ function partsFitted(doc: Pdf, flow: Flow, report: Report): void {
     // A piece without a number has its place as well.
     const from = left + (part.number ? 52 : 24) * mm;
     const words = { x: from, width: right - 24 * mm - from };
-    const height = Math.max(11 * mm, doc.font("sans").fontSize(11).heightOfString(part.words, { width: words.width }) + 3 * mm);
+    const height = Math.max(9 * mm, doc.font("sans").fontSize(11).heightOfString(part.words, { width: words.width }) + 3 * mm);
     room(height);
     const glyph = drawGlyph(part.type.shape, { turned: part.turned, material: part.type.material, leastThicknessMm: 1.2 });
-    const scale = Math.min((9 * mm) / (glyph.up + glyph.down), (18 * mm) / (glyph.right - glyph.left));
+    const scale = Math.min((7.5 * mm) / (glyph.up + glyph.down), (18 * mm) / (glyph.right - glyph.left));
     drawGlyphPaths(
       doc,
       glyph.paths,
       left + 10 * mm - ((glyph.left + glyph.right) / 2) * scale,
-      flow.y + 5 * mm + ((glyph.up - glyph.down) / 2) * scale,
+      flow.y + 4.2 * mm + ((glyph.up - glyph.down) / 2) * scale,
       scale,
     );
     doc
       .font("mono")
       .fontSize(10)
-      .text(part.number, left + 24 * mm, flow.y + 3.2 * mm, { width: 27 * mm });
+      .text(part.number, left + 24 * mm, flow.y + 2.6 * mm, { width: 27 * mm });
     doc
       .font("sans")
       .fontSize(11)
-      .text(part.words, words.x, flow.y + 3 * mm, { width: words.width });
+      .text(part.words, words.x, flow.y + 2.4 * mm, { width: words.width });
     doc
       .font("mono")
       .fontSize(10)
-      .text(formatMinor(part.price), right - 22 * mm, flow.y + 3.2 * mm, { width: 22 * mm, align: "right" });
+      .text(formatMinor(part.price), right - 22 * mm, flow.y + 2.6 * mm, { width: 22 * mm, align: "right" });
     flow.y += height;
   }
 }

@@ -64,7 +64,7 @@ describe("a purchase check", () => {
     await person.press("Grease hardened in the gear side");
     await person.press("Proved");
     await person.press("1 found: on to Return");
-    await person.sees("Repairing what was found");
+    await person.sees("The check alone");
     await person.press("Checked: ready for collection");
     await person.press("Return it");
     await person.sees("Returned");
@@ -144,7 +144,7 @@ describe("a comeback", () => {
     await person.press("Check in");
     await person.go(`/bench/${await taken()}/test`);
     await person.sees("Our own work came back.");
-    await person.sees("Found: no fault.");
+    await person.sees("Found: nothing was named.");
     await person.sees("Left here with: Turning in gear good");
   });
 

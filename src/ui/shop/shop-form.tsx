@@ -115,7 +115,7 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
             rows={3}
             className="col-span-3"
           />
-          <FormText name="storagePerWeekMinor" label="A week of storage from the third reminder on" figures />
+          <FormText name="storagePerWeekMinor" label="Storage a week, after three reminders" figures />
           <FormText name="neverFetched" label="And if it is never fetched" className="col-span-2" />
           <FormText name="warrantyMonths" label="Warranty of our work, months" figures />
         </div>

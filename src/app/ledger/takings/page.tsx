@@ -29,7 +29,7 @@ export default async function TakingsPage({ searchParams }: { searchParams: Prom
   return (
     <Sheet
       fill
-      act={closed ? null : <CloseDay day={day} words={`Close ${day === now ? "today" : dayWords(day)}`} />}
+      act={closed || takings.length === 0 ? null : <CloseDay day={day} words={`Close ${day === now ? "today" : dayWords(day)}`} />}
       block={
         <CornerBlock
           cells={[

@@ -10,9 +10,17 @@ import { getOpenJob } from "@/data/jobs/jobs";
 
 const asItIs = z.object({ testId: z.enum(testIds), reason: z.enum(asItIsReasonIds) });
 
+/** Tests whose last answer is bad: after the work, or before it where it was not made again. */
+function badTests(db: Db, jobId: number): ReadonlySet<TestId> {
+  const answers = listObservations(db, jobId);
+  const after = new Set(answers.flatMap((one) => (one.phase === "after" ? [one.testId] : [])));
+  const last = answers.filter((one) => one.phase === "after" || !after.has(one.testId));
+  return new Set(last.flatMap((one) => (one.verdict === "bad" ? [one.testId] : [])));
+}
+
 /** Tests of a job that are bad after the work and with which it goes, each with the reason; one that was made anew and is good is none. */
 export const listAsItIs = (db: Db, jobId: number): z.output<typeof asItIs>[] => {
-  const bad = new Set(listObservations(db, jobId).flatMap((one) => (one.phase === "after" && one.verdict === "bad" ? [one.testId] : [])));
+  const bad = badTests(db, jobId);
   return rows(
     asItIs,
     db.prepare("SELECT test_id AS testId, reason FROM goes_as_it_is WHERE job_id = ? ORDER BY at, test_id").all(jobId),
@@ -25,7 +33,7 @@ export function goAsItIs(ctx: Context, jobId: number, testId: TestId, reason: As
   const job = getOpenJob(db, jobId);
   if (reason === null) db.prepare("DELETE FROM goes_as_it_is WHERE job_id = ? AND test_id = ?").run(jobId, testId);
   else {
-    if (!listObservations(db, jobId).some((one) => one.phase === "after" && one.testId === testId && one.verdict === "bad"))
+    if (!badTests(db, jobId).has(testId))
       throw new Refusal("not-bad", "This test is not bad any more. Reload the page.");
     db.prepare(
       `INSERT INTO goes_as_it_is (job_id, test_id, reason, at, person_id) VALUES (?, ?, ?, ?, ?)

@@ -72,6 +72,14 @@ it("a reel goes with a test that is bad by a word from the list alone; tested go
   expect(listJournal(shop.db, { jobId: id, limit: 50 }).filter(({ action }) => action === "goes-as-it-is")).toHaveLength(4);
 });
 
+it("a reel of which nothing was done goes with what was bad when it came by a word as well", () => {
+  const id = shop.open({ complaint: "click" });
+  answer(shop.ctx, id, "click", "bad");
+  expect(refusal(() => markReady(shop.ctx, id)).message).toMatch(/^Click is still bad/);
+  goAsItIs(shop.ctx, id, "click", "owner-knows");
+  expect(blocks(id)).toEqual([]);
+});
+
 it("what was tested only before the work is not proved after it", () => {
   const id = knob();
   answer(shop.ctx, id, "click", "good");

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { keepsFromReady, keepsHere, keepsHereWords, keepsOnBench, type ReelHere } from "./going-home";
+import { handBackSchema } from "./hand-back-input";
 
 /** A repair that is done: opened, together, tested. */
 const done = (change: Partial<ReelHere> = {}): ReelHere => ({
@@ -153,4 +154,64 @@ describe("a reel goes home", () => {
     expect(kept.map(({ code }) => code)).toEqual(["left-over", "brought"]);
     expect(keepsHereWords(kept[1]!)).toBe("Came with it, not ticked off: clamp");
   });
+
+  it("not with a check or an act of its build open; what was placed, or let go by a word, asks nothing", () => {
+    const step =
+      (kind: string, words: string, change: object = {}) =>
+      () =>
+        [{ operation: { id: words, kind, words }, state: "waiting", notDue: false, note: "", ...change }] as never;
+    expect(keepsOnBench(done({ steps: step("gate", "It turns") }))).toEqual([{ code: "gate", what: "gate", words: "It turns" }]);
+    expect(keepsOnBench(done({ steps: step("tighten", "Nut tight") }))).toEqual([{ code: "step", what: "step", words: "Nut tight" }]);
+    expect(what({ steps: step("place", "") })).toEqual([]);
+    expect(what({ steps: step("tighten", "Nut tight", { state: "done" }) })).toEqual([]);
+    expect(what({ steps: step("tighten", "Nut tight", { state: "skipped", note: "wants it off" }) })).toEqual([]);
+    expect(what({ steps: step("gate", "It turns", { notDue: true }) })).toEqual([]);
+    // What is not together is not tested either.
+    expect(what({ steps: step("gate", "It turns"), answers: () => [] })).toEqual(["gate"]);
+  });
+
+  it("an opened one that goes back unrepaired is put together, and owes no test", () => {
+    expect(what({ declined: true, answers: () => [] })).toEqual([]);
+    expect(what({ declined: true, wells: [{ ...well!, refitted: false }] })).toEqual(["well"]);
+  });
+
+  it("names a test that only this reel's extra tests have by its own name", () => {
+    expect(keepsOnBench(done({ answers: answered(["after", "side-play", "bad"]) }))).toMatchObject([{ name: "Side play" }]);
+  });
+});
+
+describe("what keeps a reel here is said with what it is and where it is put right", () => {
+  it.each([
+    [{ code: "left-over", what: "well", positionId: "star", well: 7, name: "Star" }, ["7", "Star", "Build"]],
+    [{ code: "foreseen", what: "foreseen", name: "Drag washer" }, ["Drag washer", "Parts", "Quote"]],
+    [{ code: "left-over", what: "not-drawn", words: "a shim" }, ["a shim", "Build"]],
+    [{ code: "left-over", what: "no-schematic", pieces: 1 }, ["1 piece lies", "schematic", "Build"]],
+    [{ code: "left-over", what: "no-schematic", pieces: 3 }, ["3 pieces lie"]],
+    [{ code: "oil", what: "oil", names: ["Knob", "Worm"] }, ["Knob, Worm", "Build"]],
+    [{ code: "gate", what: "gate", words: "It turns" }, ["Check not passed", "It turns"]],
+    [{ code: "step", what: "step", words: "Nut tight" }, ["Not done", "Nut tight"]],
+    [{ code: "tests", what: "still-bad", testId: "click", name: "Click" }, ["Click", "bad"]],
+    [{ code: "tests", what: "left-out-without-reason", names: ["Click", "Bail"], at: "Prove" }, ["Click; Bail", "reason", "Prove"]],
+    [{ code: "tests", what: "not-since-together" }, ["Nothing was tested", "Prove"]],
+    [{ code: "pays", what: "pays" }, ["pays", "Quote"]],
+    [{ code: "brought", what: "brought", item: "box" }, ["box"]],
+  ] as const)("%j", (block, words) => {
+    for (const word of words) expect(keepsHereWords(block)).toContain(word);
+  });
+});
+
+it("who took it is a name of two letters or more, and a note is short", () => {
+  const hand = { signedBy: " Ada ", paidBy: null, paidNote: "", oldParts: null };
+  expect(handBackSchema.parse(hand).signedBy).toBe("Ada");
+  for (const [change, ok] of [
+    [{ signedBy: "A" }, false],
+    [{ signedBy: "Al" }, true],
+    [{ signedBy: "x".repeat(80) }, true],
+    [{ signedBy: "x".repeat(81) }, false],
+    [{ paidNote: "x".repeat(200) }, true],
+    [{ paidNote: "x".repeat(201) }, false],
+    [{ paidBy: "cheque" }, false],
+    [{ paidBy: "cash", oldParts: "kept" }, true],
+  ] as const)
+    expect(handBackSchema.safeParse({ ...hand, ...change }).success, JSON.stringify(change)).toBe(ok);
 });

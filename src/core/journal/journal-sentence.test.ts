@@ -32,6 +32,25 @@ describe("an entry of the journal", () => {
     expect(sentence("job-corrected", { amount: -500 })).toBe("Ilse added to the closed job, given back 5.00.");
   });
 
+  it("says before or after service, how a part was cleaned, what was measured, and a reason only where one was given", () => {
+    expect(sentence("tested", { phase: "after", test: "click", verdict: "good" })).toBe("Ilse tested test click after service: good.");
+    expect(sentence("tested", { phase: "before", test: "click", verdict: "bad" })).toBe("Ilse tested test click before service: bad.");
+    expect(sentence("test-left-out", { phase: "before", test: "click", reason: "no line on it" })).toBe(
+      "Ilse left out test click before service: no line on it.",
+    );
+    expect(sentence("test-left-out", { phase: "before", test: "click", reason: "" })).toBe("Ilse left out test click before service.");
+    expect(sentence("test-left-out", { phase: "before", test: "click", reason: 7 })).toBe("Ilse left out test click before service.");
+    expect(sentence("cleaned-by-hand", { parts: 1, method: "brush" })).toBe("Ilse cleaned 1 part: Swab and brush.");
+    expect(sentence("cleaned-by-hand", { parts: 2, method: "sand" })).toBe("Ilse cleaned 2 parts: cleaning.");
+    expect(sentence("measured", { kind: "side-play", value: 0.12345, unit: "mm" })).toBe("Ilse measured side play: 0.123 mm.");
+    expect(sentence("measured", { kind: "odd-thing", value: 2, unit: "mm" })).toBe("Ilse measured odd-thing: 2 mm.");
+    expect(sentence("gauge-kept", { gauge: "drag-at-the-line" })).toContain("drag at the line gauge");
+    expect(sentence("goes-as-it-is", { test: "click", reason: "no-part" })).toBe(
+      "Ilse let it go with test click bad: the part for it is not to be had.",
+    );
+    expect(sentence("goes-as-it-is", { test: "click", reason: null })).toBe("Ilse took back that it goes with test click bad.");
+  });
+
   it("says an act this program does not know any more by its own words", () =>
     expect(sentence("reel-polished")).toBe("Ilse reel polished."));
 

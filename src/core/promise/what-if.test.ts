@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Bench, BenchJob } from "./bench-simulation";
 import { dayFor, foretell } from "./bench-simulation";
-import { effectsOf, slipsAmong } from "./what-if";
+import { changed, effectsOf, slipsAmong } from "./what-if";
 
 const job = (key: number, rank: number, minutes = 120): BenchJob => ({
   key,
@@ -45,5 +45,27 @@ describe("what a choice does", () => {
     const alone = foretell(bench(jobs), how.seed, how.runs);
     const { effects } = effectsOf(bench(jobs), promised(jobs), { kind: "moved", keys: [3], to: 1 }, { ...how, alone });
     for (const { before, after, dayBefore, dayAfter } of effects) expect([after, dayAfter]).toEqual([before, dayBefore]);
+  });
+
+  it("one person's day off takes that person's hours and nobody else's", () => {
+    const two = { ...bench(jobs), people: [1, 2].map(() => ({ from: 540, minutes: Array(60).fill(240) })) };
+    const hours = (person: number | null) =>
+      changed(two, { kind: "off", person, from: 0, to: 1 }).people.map(({ minutes }) => minutes[0]! > 0);
+    expect(hours(0)).toEqual([false, true]);
+    expect(hours(1)).toEqual([true, false]);
+    expect(hours(null)).toEqual([false, false]);
+  });
+
+  it("tells nothing of a job that is not on the bench, and moves only the day of what is moved", () => {
+    const { effects } = effectsOf(bench(jobs), [...promised(jobs), { key: 77, promised: 1 }], { kind: "moved", keys: [1], to: 6 }, how);
+    expect(effects.map(({ key }) => key)).toEqual([1, 2, 3, 4, 5]);
+    const off = effectsOf(bench(jobs), promised(jobs), { kind: "off", person: null, from: 50, to: 51 }, how).effects;
+    for (const { before, after } of off) expect(after).toBe(before);
+  });
+
+  it("slips where a day holds less often by five in a hundred or more, the hardest hit first", () => {
+    const effect = (key: number, before: number, after: number) => ({ key, before, after, dayBefore: 1, dayAfter: 1 });
+    const slips = slipsAmong([effect(1, 0.9, 0.851), effect(2, 0.9, 0.85), effect(3, 0.9, 0.2), effect(4, 0.5, 0.9), effect(5, 0.9, 0.6)]);
+    expect(slips.map(({ key }) => key)).toEqual([3, 5, 2]);
   });
 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import type { Fault } from "@/core/diagnosis/fault";
-import { type DepthWanted, depthOf, rolesBySection, sectionsOfComplaints } from "./depth";
+import { type DepthWanted, depthOf, openedForWords, rolesBySection, sectionsOfComplaints } from "./depth";
 
 const types = new Map(skerry30Parts.map((part) => [part.id, part]));
 const fault = (section: Fault["section"], partRoles: string[], needs?: string) =>
@@ -80,4 +80,31 @@ describe("where a complaint is looked for", () => {
     expect([...roles.get("drag")!].sort()).toEqual(["drag-spring", "friction-washer", "keyed-washer"]);
     expect(roles.has("click")).toBe(false);
   });
+});
+
+// Common practice: where a hand looks first for what was felt.
+it.each([
+  ["stiff", ["gear-side", "spool-side"]],
+  ["gritty", ["gear-side", "spool-side"]],
+  ["short-spin", ["spool-side"]],
+  ["drag-jerky", ["drag"]],
+  ["drag-weak", ["drag"]],
+  ["slips-back", ["anti-reverse"]],
+  ["click-weak", ["click"]],
+  ["no-gear", ["controls"]],
+  ["wobbles", ["outside"]],
+  ["line-twists", ["bail"]],
+  ["no-rise", ["gear-side"]],
+  ["bail-hangs", ["bail"]],
+  ["drops-line", ["bail"]],
+  ["service", []],
+] as const)("%s is looked for at %j", (complaint, sections) => expect(sectionsOfComplaints([complaint])).toEqual(sections));
+
+it("why an assembly is open is said in few words, each its own", () => {
+  const words = Object.values(openedForWords);
+  expect(new Set(words).size).toBe(5);
+  expect(openedForWords.complaint).toContain("complaint");
+  expect(openedForWords.fault).toContain("fault");
+  expect(openedForWords.part).toContain("part");
+  expect(openedForWords.asked).toContain("asked");
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { mayDo } from "./permissions";
 import { passphraseFault, pinFault } from "./secrets";
 import { sessionLimits, sessionState } from "./session-limits";
 import { freeTries, longestWaitSeconds, waitAfter, waitLeft } from "./slow-down";
@@ -57,5 +58,43 @@ describe("a session", () => {
   it("does not rest on the machine itself, and a clock set years back ends it", () => {
     expect(sessionState({ ...session, over: "loopback" }, at(700))).toBe("works");
     expect(sessionState(session, "2020-01-01T00:00:00.000Z")).toBe("over");
+  });
+});
+
+describe("who may change what", () => {
+  it.each([
+    ["owner", ["counter", "bench", "stores", "shop"]],
+    ["bench", ["counter", "bench", "stores"]],
+    ["counter", ["counter", "stores"]],
+  ] as const)("the %s: %j and nothing else", (role, may) => {
+    const all = ["counter", "bench", "stores", "shop"] as const;
+    expect(all.filter((permission) => mayDo({ role }, permission))).toEqual(may);
+  });
+});
+
+describe("the edges of a secret", () => {
+  const hard = "walnut ferry copper lamp ";
+
+  it("of a passphrase are twelve letters and a hundred and twenty-eight, both allowed, counted as signs and not as bytes", () => {
+    expect(passphraseFault("kqzv pwxj mtr", [])).toBeNull();
+    expect(passphraseFault("kqzvpwxjmtrg", [])).toBeNull();
+    expect(passphraseFault("kqzvpwxjmtr", [])).toMatch(/^At least 12/);
+    expect(passphraseFault(hard.repeat(6).slice(0, 128), [])).toBeNull();
+    expect(passphraseFault(hard.repeat(6).slice(0, 129), [])).toMatch(/^At most 128/);
+    expect(passphraseFault("🎣🎣🎣🎣🎣🎣🎣", [])).toMatch(/^At least 12/);
+  });
+
+  it("of a PIN are four figures and eight, and nothing but figures; a year has four", () => {
+    expect(["4071", "40718293"].map(pinFault)).toEqual([null, null]);
+    for (const text of ["407", "407182935", "40a1", " 4071", "4071 "]) expect(pinFault(text), text).toMatch(/^Four to eight/);
+    for (const text of ["1984", "2031"]) expect(pinFault(text), text).toMatch(/^Not a year/);
+    for (const text of ["19845", "31984", "2131"]) expect(pinFault(text), text).toBeNull();
+  });
+
+  it("of a session are half an hour at rest and twelve hours in all, to the minute", () => {
+    const session = { begunAt: "2026-03-02T08:00:00.000Z", seenAt: "2026-03-02T19:30:00.000Z", endedAt: null, over: "network" } as const;
+    expect(sessionState(session, "2026-03-02T20:00:00.000Z")).toBe("works");
+    expect(sessionState(session, "2026-03-02T20:00:00.001Z")).toBe("over");
+    expect(sessionState({ ...session, begunAt: "2026-03-02T19:00:00.000Z" }, "2026-03-02T20:00:00.001Z")).toBe("rests");
   });
 });

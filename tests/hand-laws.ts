@@ -7,6 +7,22 @@ import type { FamilyId } from "@/core/vocabulary/families";
 
 const foot = "frame > foot > foot-screw-front foot-screw-rear";
 
+/** What hands cannot do otherwise at a module, by how it is built; a line names the module in brackets. */
+const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  "under-handle": {
+    spacer: "handle-spacer",
+    "spring-plate": "handle-spacer > spring-plate",
+    "square-plate": "handle-spacer",
+    "thin-washer": "handle-spacer",
+  },
+  // The star is felt with the end tight, before anything locks it.
+  "handle-end": {
+    "lock-screw": "handle-nut > tighten-nut > gate-handle > lock-screw",
+    "slotted-screw": "handle-screw > tighten-handle-screw > gate-handle",
+    keeper: "handle-nut > tighten-nut > gate-handle > nut-keeper > keeper-screw",
+  },
+};
+
 const starBench = [
   foot,
   // Bridge in the hand: sleeve pinned, ratchet over the pin, dog and its spring, then whatever covers them.
@@ -28,7 +44,7 @@ const starBench = [
   "spool > head-bearing",
   "tail-bearing head-bearing > spool-in > close-head > head-screw-top head-screw-front head-screw-rear > tighten-head > gate-spool gate-click",
   // Outside of the plate, down the shaft.
-  "ferrule > tension-lower > tension-upper > star > gate-star > handle-spacer > handle > handle-nut > tighten-nut > gate-handle > lock-screw",
+  "ferrule > tension-lower > tension-upper > star > gate-star > [under-handle] > handle > [handle-end]",
   "handle > knob-washer > knob",
 ];
 
@@ -43,7 +59,7 @@ const baitcaster = [
   // Gear side.
   "frame > shaft-bearing > gear-shaft > ratchet > main-gear > friction > keyed",
   "frame > pinion-bearing > yoke > pinion yoke-spring-upper yoke-spring-lower",
-  "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > clutch > clutch-sleeve > gate-clutch > tension-lower > tension-upper > star-click > star > gate-star > handle > handle-nut > nut-keeper",
+  "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > clutch > clutch-sleeve > gate-clutch > tension-lower > tension-upper > star-click > star > gate-star > [under-handle] > handle > [handle-end]",
   "gear-plate > cap-bearing > tension-shim > cap-ring > tension-cap",
   "handle > knob-washer > knob-bearing > knob",
   // Spool with its pin, bearing and brake, met by the pinion.
@@ -162,10 +178,28 @@ const lines: Readonly<Record<FamilyId, readonly string[]>> = {
   ],
 };
 
-/** What has to be done before each act, by its id; a seat is named as its part's place. */
-export function handLaws(family: FamilyId): ReadonlyMap<string, ReadonlySet<string>> {
+const bracket = /\[([a-z-]+)\]/g;
+
+/** The modules whose laws stand here for a family, with every way each is built. */
+export const modulesWithLaws = (family: FamilyId): readonly (readonly [module: string, builds: readonly string[]])[] =>
+  [...new Set([...lines[family].join(" ").matchAll(bracket)].map(([, module]) => module!))].map((module) => [
+    module,
+    Object.keys(modules[module]!),
+  ]);
+
+/**
+ * What has to be done before each act, by its id; a seat is named as its part's place. @param chosen how the modules are built.
+ * @throws Error for a build without laws.
+ */
+export function handLaws(family: FamilyId, chosen: Readonly<Record<string, string>>): ReadonlyMap<string, ReadonlySet<string>> {
   const after = new Map<string, Set<string>>();
-  for (const line of lines[family]) {
+  const lawsOf = (module: string) => {
+    const laws = modules[module]?.[chosen[module] ?? ""];
+    if (!laws) throw new Error(`handLaws: no laws for ${module} built ${chosen[module]}`);
+    return laws;
+  };
+  for (const written of lines[family]) {
+    const line = written.replace(bracket, (_, module: string) => lawsOf(module));
     const links = line.split(" > ").map((link) => link.split(" "));
     for (const [i, then] of links.entries())
       for (const id of then) for (const before of links[i - 1] ?? []) after.set(id, (after.get(id) ?? new Set()).add(before));

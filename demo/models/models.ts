@@ -2,7 +2,7 @@ import { editOperation, editPart, editSeat, moveSeat, startDraft } from "@/core/
 import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
-import type { Seat } from "@/core/families/table";
+import type { Seat } from "@/core/families/tables/table";
 import { type ModelDraft, modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
 

@@ -1,5 +1,30 @@
-import type { TemplateTable } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { handleEnd } from "./modules/handle-end";
+import { builtAs, variantOf } from "./modules/module";
+import { underHandle, underSeats } from "./modules/under-handle";
+import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import type { TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
+
+const belowHandle = builtAs(
+  underHandle({ shaft: "gear-shaft", restsOn: "star", boreMm: 6.2, numbers: { spacer: "27", plate: "28" } }),
+  "spacer",
+  "thin-washer",
+);
+const [under] = belowHandle.builds;
+const handleEnds = builtAs(
+  handleEnd({
+    handle: "handle",
+    under: underSeats,
+    threadMm: 6,
+    acrossFlatsMm: 10,
+    numbers: { nut: "13", lock: "29", keeper: "14", keeperScrew: "18", screw: "35" },
+    held: "the handle slipped on again is the lever, no thumb on the spool",
+  }),
+  "keeper",
+  "lock-screw",
+  "slotted-screw",
+);
+const [end] = handleEnds.builds;
 
 const sideScrews = ["side-screw-top", "side-screw-front", "side-screw-rear"];
 
@@ -16,7 +41,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
     ["frame", "Frame and thumb bar", "frame"],
   ],
   batches: [
-    ["handle", "Handle with its nut", "handle", "handle-nut", "nut-keeper"],
+    ...end.batches,
     ["knob", "Knob with its washer and bearing", "knob-washer", "knob-bearing", "knob"],
     ["star", "Star and tension washers", "tension-lower", "tension-upper", "star-click", "star"],
     ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "plate-bearing", "plate-keeper", "brake-drum"],
@@ -37,8 +62,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
     ["handle", "10", "Double handle", "handle", { kind: "handle", armMm: 45, knobMm: 18, boreMm: 6.1, thicknessMm: 3 }, "anodised aluminium", 2900],
     ["knob", "11", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 18, lengthMm: 22, boreMm: 4 }, "cork", 690],
     ["knob-washer", "12", "Knob washer", "shim", { kind: "washer", outsideMm: 7, insideMm: 4.1, thicknessMm: 0.3 }, "plastic", 40],
-    ["handle-nut", "13", "Handle nut", "handle-nut", { kind: "nut", acrossFlatsMm: 10, boreMm: 6, heightMm: 4 }, "chromed brass", 290],
-    ["nut-keeper", "14", "Nut keeper", "nut-keeper", { kind: "washer", outsideMm: 16, insideMm: 10.2, thicknessMm: 0.6 }, steel, 190],
+    ...under.parts,
+    ...end.parts,
     ["star", "15", "Star", "star", { kind: "star", outsideMm: 40, boreMm: 6.2, arms: 5, hubMm: 12 }, "anodised aluminium", 1490],
     ["star-click", "16", "Star click spring", "star-click-spring", { kind: "wire-spring", wireMm: 0.4, lengthMm: 8 }, "spring steel", 110],
     ["tension", "17", "Tension washer", "tension-washer", { kind: "cupped-washer", outsideMm: 12, insideMm: 6.2, thicknessMm: 0.6, coneHeightMm: 0.4 }, "spring steel", 110],
@@ -93,9 +118,9 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-shaft", restsOn: ["tension-lower"], orientation: "cup down", twoSided: true }],
       ["star-click", "Star click spring", "star-click", { acrossMm: 10, restsOn: ["tension-upper"], caution: "The click spring flies: glasses on.", cautionSays: "spring" }],
       ["star", "Star", "star", { ridesOn: "gear-shaft", restsOn: ["star-click", "tension-upper"] }],
-      ["handle", "Handle", "handle", { restsOn: ["star"], turnsWith: "handle" }],
-      ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], orientation: "flats to the keeper" }],
-      ["nut-keeper", "Nut keeper", "nut-keeper", { restsOn: ["handle-nut"] }],
+      ...under.seats,
+      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", restsOn: ["handle-spacer"], turnsWith: "handle", trap: "A spring under the star may push it: a hand on it as the nut leaves." }],
+      ...end.seats,
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -45, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
       ["knob-bearing", "Knob bearing", "knob-bearing", { stays: true, acrossMm: -45, restsOn: ["knob-washer"], hides: true }],
       ["knob", "Handle knob", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -45, restsOn: ["knob-bearing"], ...oiled("1 drop", "it spins in spray") }],
@@ -163,6 +188,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 18.3 }],
   // biome-ignore format: one choice a line, read as a table
   variants: [
+    variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
+    variantOf(handleEnds, { assembly: "handle", after: "handle" }),
     {
       id: "under-gear",
       name: "Between ratchet and main gear",
@@ -228,9 +255,10 @@ export const baitcasterLowProfileTable: TemplateTable = {
       words: "The star takes the drag from free to locked, click heard",
       proves: "drag",
       after: place("star"),
-      before: place("handle"),
+      before: place("handle-spacer"),
       lookAt: ["Tension washers nested", "Star click spring left out"],
     },
+    ...end.operations,
   ],
 };
 export const baitcasterLowProfile = templateOf(baitcasterLowProfileTable);

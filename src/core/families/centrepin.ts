@@ -1,5 +1,6 @@
-import type { TemplateTable } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import type { TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
 
 /** Centrepin: a drum on two precision bearings in its hub, preloaded by a wave spring. */
 export const centrepinTable: TemplateTable = {

@@ -7,7 +7,7 @@ import { spinning, spinningTable } from "./spinning";
 import { spinningFluidSealed, spinningFluidSealedTable, spinningSealedBailLess, spinningSealedBailLessTable } from "./spinning-sealed";
 import { starDragBridge, starDragBridgeTable } from "./star-drag-bridge";
 import { starDragClutch, starDragClutchTable } from "./star-drag-clutch";
-import type { TemplateTable } from "./table";
+import type { TemplateTable } from "./tables/table";
 import { type FamilyTemplate, templateOf } from "./template";
 
 /** Every family's template the way such reels are usually built, by its id. */

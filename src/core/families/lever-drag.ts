@@ -1,5 +1,6 @@
-import type { TemplateTable } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import type { TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
 
 const plateScrews = ["plate-screw-top", "plate-screw-front", "plate-screw-rear"];
 const quadrantScrews = ["quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"];

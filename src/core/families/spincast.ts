@@ -1,5 +1,6 @@
-import type { TemplateTable } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import type { TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
 
 /** Spincast: front cover, pick-up cone with a tiny pin, spool with its own drag stack, push button. */
 export const spincastTable: TemplateTable = {

@@ -1,6 +1,7 @@
 import { spinningTable } from "./spinning";
-import type { TemplateTable } from "./table";
-import { greased, insertAfter, oiled, place, reseat, templateOf, threadFilm, threadLock } from "./template";
+import { greased, insertAfter, oiled, place, reseat, threadFilm, threadLock } from "./tables/rows";
+import type { TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
 
 const packCaution =
   "Turn the cap slowly, a towel under it: the pack may drop. Strong magnet: keep from medical implants as their makers say. Magnetic fluid stains: gloves, no solvent near it.";

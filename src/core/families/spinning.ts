@@ -1,5 +1,6 @@
-import type { TableChange, TemplateTable } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm, threadLock } from "./template";
+import { greased, oiled, place, screw, steel, threadFilm, threadLock } from "./tables/rows";
+import type { TableChange, TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
 
 const felt = { product: "drag grease", amount: "worked in, wiped off", why: "keeps the felt supple" };
 const coverScrews = ["cover-screw-top", "cover-screw-front", "cover-screw-rear"];

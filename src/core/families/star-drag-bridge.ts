@@ -1,5 +1,9 @@
-import type { TemplateTable, Variant } from "./table";
-import { greased, oiled, place, screw, steel, templateOf, threadFilm } from "./template";
+import { handleEnd } from "./modules/handle-end";
+import { builtAs, variantOf } from "./modules/module";
+import { underHandle, underSeats } from "./modules/under-handle";
+import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import type { TemplateTable, Variant } from "./tables/table";
+import { templateOf } from "./template";
 
 const bridgeScrews = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"];
 const headScrews = ["head-screw-top", "head-screw-front", "head-screw-rear"];
@@ -17,6 +21,17 @@ const dogGate = {
     "Ratchet: steep side of the teeth to the dog?",
   ],
 };
+const below = underHandle({ shaft: "gear-sleeve", restsOn: "star", boreMm: 8.2, numbers: { spacer: "259", plate: "268" } });
+const belowHandle = builtAs(below, "spacer", "spring-plate", "square-plate");
+const handleEnds = handleEnd({
+  handle: "handle",
+  under: underSeats,
+  threadMm: 6,
+  acrossFlatsMm: 10,
+  numbers: { nut: "261", lock: "262", keeper: "265", keeperScrew: "266", screw: "267" },
+});
+const [end] = handleEnds.builds;
+
 const dragFilm = { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } };
 
 /** How such reels differ. Source: common practice. */
@@ -168,7 +183,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["frame", "Frame and foot", "frame", { stays: true }],
   ],
   batches: [
-    ["handle", "Handle with its nut", "handle-spacer", "handle", "handle-nut", "lock-screw"],
+    ...end.batches,
     ["star", "Star and tension washers", "ferrule", "tension-lower", "tension-upper", "star"],
     ["spool", "Spool with its bearings", "spool", "click-gear", "tail-bearing", "head-bearing"],
     ["click", "Click", "click-tongue", "click-spring", "click-button"],
@@ -224,12 +239,11 @@ export const starDragBridgeTable: TemplateTable = {
     ["ferrule", "240", "Stack ferrule", "stack-ferrule", { kind: "sleeve", outsideMm: 12, boreMm: 8.2, lengthMm: 6 }, "brass", 260],
     ["tension", "241", "Tension washer", "tension-washer", { kind: "cupped-washer", outsideMm: 16, insideMm: 8.2, thicknessMm: 0.5, coneHeightMm: 0.4 }, "spring steel", 140],
     ["star", "250", "Star, five arms", "star", { kind: "star", outsideMm: 44, boreMm: 8.1, arms: 5, hubMm: 14 }, "anodised aluminium", 1190],
-    ["handle-spacer", "259", "Handle spacer", "handle-spacer", { kind: "washer", outsideMm: 12, insideMm: 8.2, thicknessMm: 1.5 }, "brass", 110],
+    ...belowHandle.builds[0].parts,
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],
     ["knob", "263", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 19, lengthMm: 26, boreMm: 5 }, "hard plastic", 690],
     ["knob-washer", "264", "Knob washer", "shim", { kind: "washer", outsideMm: 9, insideMm: 5.1, thicknessMm: 0.4 }, steel, 40],
-    ["handle-nut", "261", "Handle nut", "handle-nut", { kind: "nut", acrossFlatsMm: 10, boreMm: 6, heightMm: 5 }, "chromed brass", 390],
-    ["lock-screw", "262", "Handle lock screw", "lock-screw", screw(2, 4), steel, 90],
+    ...end.parts,
     ["eccentric", "270", "Eccentric", "eccentric", { kind: "eccentric", outsideMm: 15, throwMm: 4, thicknessMm: 2.5, boreMm: 4 }, "brass", 840],
     ["eccentric-spring", "271", "Eccentric spring", "eccentric-spring", { kind: "wire-spring", wireMm: 0.8, lengthMm: 20 }, "spring steel", 180],
     ["lever", "272", "Free-spool lever", "free-spool-lever", { kind: "lever", lengthMm: 22, boreMm: 4, thicknessMm: 2 }, "chromed brass", 930],
@@ -244,12 +258,11 @@ export const starDragBridgeTable: TemplateTable = {
       ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-sleeve", restsOn: ["ferrule"], turnsWith: "sleeve", turned: true, orientation: "cup up", twoSided: true, trap: "Nested with the upper one it is four times as stiff: the star jumps from loose to locked." }],
       ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", twoSided: true, trap: "The two must face each other, not lie in one another." }],
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", twoSided: true, ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
-      ["handle-spacer", "Handle spacer", "handle-spacer", { ridesOn: "gear-sleeve", restsOn: ["star"], hides: true, orientation: "flat", trap: "Without it the handle nut locks the drag." }],
+      ...belowHandle.builds[0].seats,
       ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole; the star backed off lets it lift, never pried", asFound: true, trap: "Press the stack down before the nut goes on." }],
       ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -62, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
       ["knob", "Handle knob", "knob", { stays: true, acrossMm: -62, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
-      ["handle-nut", "Handle nut", "handle-nut", { restsOn: ["handle"], turnsWith: "handle", orientation: "flat to the lock screw's hole", ...greased("a film", "water stands here first"), trap: "Start it by hand, then on to the flat that meets the lock screw." }],
-      ["lock-screw", "Handle lock screw", "lock-screw", { acrossMm: 8, stripsEasily: true, restsOn: ["handle-nut"], hole: "in the handle, beside the nut", holeDepthMm: 5, orientation: "slot out", ...greased("plenty", "a dry one ends with a drill and a new handle") }],
+      ...end.seats,
     ],
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "name level with the foot" }],
@@ -311,7 +324,11 @@ export const starDragBridgeTable: TemplateTable = {
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 27.3 }],
-  variants,
+  variants: [
+    ...variants,
+    variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
+    variantOf(handleEnds, { assembly: "handle", after: "knob" }),
+  ],
   operations: [
     {
       id: "gate-dog",
@@ -420,22 +437,7 @@ export const starDragBridgeTable: TemplateTable = {
         "Ferrule on the top washer?",
       ],
     },
-    {
-      id: "tighten-nut",
-      kind: "tighten",
-      words: "Handle nut firm, then on to the next flat at the lock screw",
-      after: place("handle-nut"),
-      before: place("lock-screw"),
-      tool: "reel wrench, 10 mm",
-    },
-    {
-      id: "gate-handle",
-      kind: "gate",
-      words: "With the nut tight the star still moves",
-      after: ["tighten-nut"],
-      before: place("lock-screw"),
-      lookAt: ["Handle spacer missing?", "Stack not pressed down before the nut?", "Star cross-threaded?"],
-    },
+    ...end.operations,
   ],
 };
 

@@ -1,6 +1,7 @@
 import { starDragBridgeTable as bridge } from "./star-drag-bridge";
-import type { PartRow, SeatRow, TemplateTable } from "./table";
-import { place, reseat, templateOf } from "./template";
+import { place, reseat } from "./tables/rows";
+import type { PartRow, SeatRow, TemplateTable } from "./tables/table";
+import { templateOf } from "./template";
 
 const clutchGate = {
   id: "gate-clutch",

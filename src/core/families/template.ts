@@ -1,8 +1,8 @@
 import { type Anatomy, anatomySchema, type PartType } from "@/core/anatomy/types";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { withLedgerDefaults } from "./ledger-defaults";
-import type { Seat, SeatRow, TemplateTable, Variant } from "./table";
-import { changedTable, choiceOf } from "./variants";
+import type { TemplateTable, Variant } from "./tables/table";
+import { changedTable, choiceOf } from "./tables/variants";
 
 /**
  * A family of reels as a template: the usual assemblies, seats, part roles, order, lubrication, cautions and traps, with sizes that fit each
@@ -56,40 +56,6 @@ export function templateOf(usual: TemplateTable, chosen: Readonly<Record<string,
     chosen: Object.fromEntries(choices.map(([id, choice]) => [id, choice.id])),
   };
 }
-
-/** The rows of an assembly with one seat changed: how a family grows out of its sibling. */
-export const reseat = (rows: readonly SeatRow[] | undefined, seatId: string, change: Seat): SeatRow[] =>
-  (rows ?? []).map((row) => (row[0] === seatId ? [row[0], row[1], row[2], { ...row[3], ...change }] : row));
-
-/** The rows of an assembly with others put in along its axis, after the seat they sit on. */
-export const insertAfter = (rows: readonly SeatRow[], seatId: string, ...added: SeatRow[]): SeatRow[] =>
-  rows.flatMap((row) => (row[0] === seatId ? [row, ...added] : [row]));
-
-/** Operation ids of "fit this part", for tables. */
-export const place = (...ids: string[]): string[] => ids.map((id) => `place-${id}`);
-
-/** A slotted screw with the proportions usual at this size; threaded to its end unless said. */
-export const screw = (threadMm: number, lengthMm: number, threadedMm = lengthMm): PartType["shape"] => ({
-  kind: "screw",
-  threadMm,
-  lengthMm,
-  threadedMm,
-  headMm: threadMm * 1.9,
-  headHeightMm: threadMm * 0.6,
-  drive: "slot",
-});
-
-export const greased = (amount: string, why: string) => ({ lubricant: { product: "reel grease", amount, why } });
-export const oiled = (amount: string, why: string) => ({ lubricant: { product: "light oil", amount, why } });
-export const threadFilm = greased("a bead on the thread", "a dry thread seizes");
-export const threadLock = {
-  lubricant: {
-    product: "thread-lock",
-    amount: "one small drop on the thread, only where it was",
-    why: "it was locked by its maker and turns out by itself otherwise",
-  },
-} as const;
-export const steel = "stainless steel";
 
 export interface ModelDraft {
   readonly partTypes: PartType[];

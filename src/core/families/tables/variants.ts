@@ -14,7 +14,7 @@ function withoutSeat(seat: Seat | undefined, gone: ReadonlySet<string>): Seat {
 
 /** A table with a change in it. @throws Error for a seat that is not there: only a programmer can cause that. */
 export function changedTable(table: TemplateTable, change: TableChange): TemplateTable {
-  const { parts = [], put = [], reseat = {}, drop = [], operations = [], batches = [] } = change;
+  const { parts = [], put = [], reseat = {}, drop = [], operations = [], omit = [], batches = [] } = change;
   const gone = new Set(drop);
   const moved = new Set(put.map(({ row }) => row[0]));
   const replaced = new Set(parts.map(([id]) => id));
@@ -39,14 +39,14 @@ export function changedTable(table: TemplateTable, change: TableChange): Templat
   );
   const asked = new Set(Object.values(seats).flatMap((rows) => rows.map(([, , part]) => part)));
   const steps = new Set(operations.map(({ id }) => id));
-  const without = (ids: readonly string[] | undefined) =>
-    (ids ?? []).filter((id) => !(id.startsWith(placing) && gone.has(id.slice(placing.length))));
+  const undone = new Set([...omit, ...drop.map((id) => placing + id)]);
+  const without = (ids: readonly string[] | undefined) => (ids ?? []).filter((id) => !undone.has(id));
   const acts = new Set(batches.map(([id]) => id));
   return {
     ...table,
     parts: [...table.parts.filter(([id]) => !replaced.has(id)), ...parts].filter(([id]) => asked.has(id)),
     seats,
-    operations: [...table.operations.filter(({ id }) => !steps.has(id)), ...operations].flatMap((operation) => {
+    operations: [...table.operations.filter(({ id }) => !steps.has(id) && !undone.has(id)), ...operations].flatMap((operation) => {
       const after = without(operation.after);
       // A check of nothing is none.
       return operation.after?.length && !after.length ? [] : [{ ...operation, after, before: without(operation.before) }];

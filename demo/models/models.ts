@@ -8,6 +8,8 @@ import type { FamilyId } from "@/core/vocabulary/families";
 
 export interface DemoModel extends ModelDraft {
   readonly id: string;
+  /** Its part numbers begin with it. */
+  readonly prefix: string;
   readonly maker: string;
   readonly name: string;
   readonly family: FamilyId;
@@ -15,6 +17,7 @@ export interface DemoModel extends ModelDraft {
 
 const model = (family: FamilyId, prefix: string, id: string, maker: string, name: string): DemoModel => ({
   id,
+  prefix,
   maker,
   name,
   family,

@@ -1,10 +1,13 @@
 import type { benchActs } from "@/core/acts/bench/acts";
+import { buildOtherwise } from "@/data/bench/built-otherwise";
 import { chooseEdition } from "@/data/bench/choose-edition";
 import { keepMeasure } from "@/data/bench/measures";
 import { takeDown } from "@/data/bench/taken-down";
 import type { RunsOf } from "./runs";
 
 export const benchRuns: RunsOf<typeof benchActs> = {
+  "built-otherwise": (ctx, input) => buildOtherwise(ctx, input.jobId, input.variantId, input.choiceId),
+
   "choose-edition": (ctx, input) => chooseEdition(ctx, input.jobId, input.editionId),
 
   measure: (ctx, input) => keepMeasure(ctx, input),

@@ -1,11 +1,37 @@
-import { families } from "@/core/families/families";
+import { families, familyWith } from "@/core/families/families";
+import type { FamilyTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
-import type { ShownVariant } from "@/ui/library/built-so";
+import type { ShownVariant } from "@/ui/glyphs/built-choices";
 
-/** The variants of every family by their names, without what they change. */
+/** The seats of each part, with what sits in them: by this two builds are told apart. */
+const pictures = ({ anatomy, parts }: FamilyTemplate) =>
+  new Map(
+    parts.map((part) => [
+      part.id,
+      anatomy.positions.filter(({ partTypeId }) => partTypeId === part.id).map(({ id, turned }) => ({ seat: id, turned, part })),
+    ]),
+  );
+
+/** The variants of a family by their names, each choice with the pieces by which it differs from another: they are its picture. */
+function shown(family: FamilyId): ShownVariant[] {
+  return families[family].variants.map(({ id, name, choices }) => {
+    const builds = choices.map((choice) => pictures(familyWith(family, { [id]: choice.id })));
+    const alike = (partId: string) => {
+      const told = builds.map((build) => JSON.stringify((build.get(partId) ?? []).map(({ part }) => [part.shape, part.material])));
+      return new Set(told).size === 1;
+    };
+    return {
+      id,
+      name,
+      choices: choices.map((choice, at) => ({
+        id: choice.id,
+        name: choice.name,
+        pieces: [...builds[at]!].flatMap(([partId, pieces]) => (alike(partId) ? [] : pieces)).slice(0, 4),
+      })),
+    };
+  });
+}
+
 export const shownVariants = Object.fromEntries(
-  Object.values(families).map(({ family, variants }) => [
-    family,
-    variants.map(({ id, name, choices }) => ({ id, name, choices: choices.map((choice) => ({ id: choice.id, name: choice.name })) })),
-  ]),
+  Object.values(families).map(({ family }) => [family, shown(family)]),
 ) as unknown as Readonly<Record<FamilyId, readonly ShownVariant[]>>;

@@ -23,6 +23,10 @@ const keepBuilt = (ctx: Context, modelId: string, built: Built): void => {
   ctx.db.prepare("UPDATE model SET built = ? WHERE id = ?").run(JSON.stringify(built), modelId);
 };
 
+/** A model that stands in the book as its family is usually built, under letters of its own: it can be built otherwise later. */
+export const keepBuiltAsUsual = (ctx: Context, modelId: string, family: FamilyId, prefix: string): void =>
+  keepBuilt(ctx, modelId, { prefix, chosen: families[family].chosen });
+
 /** Starts a model as a copy of its family, built as was chosen. @throws Refusal at the prefix when its part numbers are taken. */
 export function startModelOf(
   ctx: Context,
@@ -65,6 +69,8 @@ export function changeVariant(ctx: Context, modelId: string, baseNumber: number,
   const current = getCurrentModelVersion(ctx.db, modelId);
   if (current.number !== baseNumber)
     throw new Refusal("changed-elsewhere", `Version ${current.number} was saved in another window. Reload to see it, then choose again.`);
+  // Another window said so already.
+  if ((built.chosen[variantId] ?? variant.choices[0].id) === choiceId) return { number: current.number };
   const [from, to] = [familyWith(model.family, built.chosen), familyWith(model.family, { ...built.chosen, [variantId]: choiceId })];
   const anatomy = changedBuild(current.anatomy, from, to, (part) => {
     const [own] = modelFromTemplate({ ...to, parts: [part] }, built.prefix).partTypes;

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useFormContext } from "react-hook-form";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
-import type { ShownVariant } from "./built-so";
+import type { ShownVariant } from "@/ui/glyphs/built-choices";
 
 interface Props {
   /** Ways the reels of each family are built, the usual one first. */

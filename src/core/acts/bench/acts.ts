@@ -1,6 +1,7 @@
+import { builtOtherwise } from "./built-otherwise";
 import { chooseEdition } from "./choose-edition";
 import { measure } from "./measure";
 import { takenDown } from "./taken-down";
 
 /** What hands do here. */
-export const benchActs = [chooseEdition, measure, takenDown] as const;
+export const benchActs = [builtOtherwise, chooseEdition, measure, takenDown] as const;

@@ -1,6 +1,7 @@
 import Link from "next/link";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
+import { shownVariants } from "@/app/server/variants";
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { families } from "@/core/families/families";
@@ -11,7 +12,9 @@ import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
+import { builtOf } from "@/data/catalogue/built";
 import { getQuote } from "@/data/quote/quotes";
+import { BuiltHere } from "@/ui/bench/built-here";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
 import { TraySheet } from "@/ui/bench/strip/strip-sheet";
@@ -38,6 +41,7 @@ export default async function StripPage(props: StationProps) {
     );
   }
   const { anatomy, partTypes } = version;
+  const built = builtOf(db, version.model.id);
   const of = openingOf(db, job, version);
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const rides: Record<string, string[]> = {};
@@ -73,6 +77,7 @@ export default async function StripPage(props: StationProps) {
               More comes off that the schematic does not know
             </Link>
           )}
+          {built && !head.closed && <BuiltHere jobId={job.id} variants={shownVariants[version.model.family]} chosen={built.chosen} />}
           <ExtraPieces adds jobId={job.id} closed={head.closed} pieces={listExtraPieces(db, job.id)} />
         </>
       }

@@ -1,0 +1,74 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import { wholeService } from "#tests/whole-service";
+import { openWorkshop, plainJob, refusal, type Workshop } from "#tests/workshop";
+import { families } from "@/core/families/families";
+import { familyIds } from "@/core/vocabulary/families";
+import { builtOf, startModelOf } from "@/data/catalogue/built";
+import { openJob } from "@/data/counter/open-job";
+import { findJob } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { insertNeed } from "@/data/parts/needs";
+
+import { buildOtherwise } from "./built-otherwise";
+import { listWells, takePart } from "./tray";
+
+let shop: Workshop;
+let modelId: string;
+beforeEach(() => {
+  shop = openWorkshop();
+  modelId = startModelOf(shop.ctx, { maker: "Own", name: "Ours", family: "star-drag-bridge", prefix: "OU" }, {}).id;
+});
+let serial = 0;
+const open = (of = modelId) => openJob(shop.ctx, plainJob({ modelId: of, serial: `BO ${++serial}`, kind: "service", depth: "full" })).id;
+const seats = (id: number) => machineOf(shop.db, findJob(shop.db, id)!).anatomy.positions.map((seat) => seat.id);
+
+describe("a reel that shows at Strip that it is built otherwise", () => {
+  it("is built so from there on, and its model; another job keeps what it was opened with, the next has it", () => {
+    const [here, other] = [open(), open()];
+    buildOtherwise(shop.ctx, here, "handle-end", "slotted-screw");
+    expect(seats(here)).toContain("handle-screw");
+    expect(seats(here)).not.toContain("lock-screw");
+    expect(seats(other)).toContain("lock-screw");
+    expect(seats(open())).toContain("handle-screw");
+    expect(builtOf(shop.db, modelId)?.chosen["handle-end"]).toBe("slotted-screw");
+  });
+
+  it("keeps what is done, and comes back as it was", () => {
+    const id = open();
+    buildOtherwise(shop.ctx, id, "handle-end", "slotted-screw");
+    takePart(shop.ctx, id, "handle-screw");
+    takePart(shop.ctx, id, "handle");
+    buildOtherwise(shop.ctx, id, "dog-spring", "wire");
+    expect(listWells(shop.db, id).map(({ positionId }) => positionId)).toEqual(["handle-screw", "handle"]);
+  });
+
+  it("is refused with what to do where that build lacks a piece this job did something about; nothing is changed", () => {
+    const id = open();
+    takePart(shop.ctx, id, "lock-screw");
+    const refused = refusal(() => buildOtherwise(shop.ctx, id, "handle-end", "slotted-screw"));
+    expect(refused).toMatchObject({ code: "in-tray", field: "choiceId" });
+    expect(refused.message).toMatch(/well 1.*[Pp]ut it back first/);
+    const asked = open();
+    insertNeed(
+      shop.ctx,
+      asked,
+      "handle-nut",
+      machineOf(shop.db, findJob(shop.db, asked)!).anatomy.positions.find(({ id }) => id === "handle-nut")!.partTypeId,
+    );
+    expect(refusal(() => buildOtherwise(shop.ctx, asked, "handle-end", "slotted-screw")).message).toMatch(/asked for/);
+  });
+
+  it("is not asked of a model that did not begin from its family", () => {
+    expect(refusal(() => buildOtherwise(shop.ctx, open("skerry-30"), "handle-end", "keeper")).code).toBe("no-variant");
+  });
+
+  it.each(familyIds)("goes on to its return in %s, whichever other choice is seen once the first part is off", (family) => {
+    for (const [n, variant] of families[family].variants.entries()) {
+      const prefix = `V${familyIds.indexOf(family)}${n}`;
+      const own = startModelOf(shop.ctx, { maker: "Own", name: prefix, family, prefix }, {}).id;
+      const id = open(own);
+      buildOtherwise(shop.ctx, id, variant.id, variant.choices.at(-1)!.id);
+      expect(wholeService(shop, id).closedAt, variant.name).not.toBeNull();
+    }
+  });
+});

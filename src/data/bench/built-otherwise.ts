@@ -1,0 +1,62 @@
+import { changeVariant } from "@/data/catalogue/built";
+import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { markModelVersionUsed } from "@/data/catalogue/write-model";
+import { type Context, Refusal } from "@/data/database/context";
+import { giveJobModelVersion } from "@/data/jobs/job-row";
+import { getOpenJob, type Job } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
+import { pinPrices } from "@/data/parts/job-prices";
+import { needOf } from "@/data/parts/needs";
+import { getBuild } from "./build";
+import { listWells } from "./tray";
+
+/** Why a seat has to be there for this job; null where nothing was done about it. */
+function holds({ db }: Context, job: Job, positionId: string): string | null {
+  const well = listWells(db, job.id).find((one) => one.positionId === positionId);
+  if (well) return `lies in well ${well.well}. Put it back first`;
+  const need = needOf(db, job.id, positionId);
+  if (need) return "has a new part asked for. Withdraw that first";
+  const fitted = db
+    .prepare("SELECT 1 FROM instance WHERE reel_id = ? AND position_id = ? AND fitted_job_id = ?")
+    .get(job.reel.id, positionId, job.id);
+  return fitted ? "was fitted new in this job. Take that back first" : null;
+}
+
+function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: string): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const before = machineOf(db, job);
+  const done = getBuild(db, job, before).steps.filter(({ state }) => state !== "waiting");
+  changeVariant(ctx, before.model.id, getCurrentModelVersion(db, before.model.id).number, variantId, choiceId);
+  const version = getCurrentModelVersion(db, before.model.id);
+  const seats = new Set(version.anatomy.positions.map(({ id }) => id));
+  for (const { id, name } of before.anatomy.positions) {
+    const why = seats.has(id) ? null : holds(ctx, job, id);
+    if (why) throw new Refusal("in-tray", `A reel built so has no ${name.toLowerCase()}, and this one's ${why}.`, "choiceId");
+  }
+  const acts = new Set(version.anatomy.operations.map(({ id }) => id));
+  const stands = done.find(({ position, operation }) => !position && !acts.has(operation.id));
+  if (stands)
+    throw new Refusal(
+      "step-done",
+      `“${stands.operation.words}” is done, and a reel built so has no such step. Take it back first.`,
+      "choiceId",
+      {
+        to: "open-again",
+        tag: job.tag,
+        operationId: stands.operation.id,
+      },
+    );
+  markModelVersionUsed(db, version.id);
+  giveJobModelVersion(db, jobId, version.id);
+  pinPrices(ctx, jobId, version.id);
+}
+
+/**
+ * The reel on the bench shows that its model is built otherwise: the model's next version is, and this job goes on with it; other jobs keep theirs.
+ * What is done stays. @throws Refusal where this job did something to a seat that the other build does not have, or the model did not begin from
+ * its family.
+ */
+export function buildOtherwise(ctx: Context, jobId: number, variantId: string, choiceId: string): void {
+  ctx.db.transaction(() => moveToBuild(ctx, jobId, variantId, choiceId))();
+}

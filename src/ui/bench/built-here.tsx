@@ -1,0 +1,26 @@
+"use client";
+import { useAct } from "@/ui/act/use-act";
+import { Refused } from "@/ui/controls/refused";
+import { BuiltChoices, type BuiltChoicesProps } from "@/ui/glyphs/built-choices";
+
+interface Props extends Pick<BuiltChoicesProps, "variants" | "chosen"> {
+  readonly jobId: number;
+}
+
+/** When the reel in the hands is built otherwise than its model says: one press makes it so, and what is done stays. */
+export function BuiltHere({ jobId, variants, chosen }: Props) {
+  const act = useAct("built-otherwise");
+  return (
+    <details className="mt-2">
+      <summary className="act-link inline-flex min-h-10 items-center">Built otherwise than drawn?</summary>
+      <p className="text-note">Choose what you see. The model is built so from now on, and this job with it; other jobs keep theirs.</p>
+      <BuiltChoices
+        variants={variants}
+        chosen={chosen}
+        disabled={act.busy}
+        onChoose={(variantId, choiceId) => act.press({ jobId, variantId, choiceId })}
+      />
+      <Refused of={[act]} />
+    </details>
+  );
+}

@@ -5,12 +5,12 @@ import { watches } from "@/core/drift/watches";
 const planted: Readonly<Record<Exclude<Plant, "none">, string>> = { supplier: plantedSource, model: plantedModel, person: plantedHand };
 
 describe("what is watched", () => {
-  // Ten seeds each stand in docs/sources.md: 27 of 30 within a year, 18 false alarms in 90 years.
+  // Ten seeds each stand in docs/sources.md: 28 of 30 within a year, 21 false alarms in 90 years.
   it("finds at least eight of ten planted drifts within a year: a supplier's washers, a model's drag, a hand's comebacks", () => {
     let found = 0;
     let all = 0;
     for (const plant of Object.keys(planted) as (keyof typeof planted)[])
-      for (const seed of [1, 2, 3]) {
+      for (const seed of [1, 2, 3, 4, 5]) {
         const streams = driftStreams(seed, plant);
         const alarm = watches(streams).find(({ id }) => id === planted[plant])?.alarm;
         if (alarm && alarm.on > streams.begins && alarm.on <= streams.begins + 365) found++;

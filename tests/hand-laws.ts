@@ -15,11 +15,23 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     "square-plate": "handle-spacer",
     "thin-washer": "handle-spacer",
   },
+  knob: {
+    pin: "knob-washer > knob",
+    bearing: "knob-washer > knob-bearing > knob",
+    "bush-under-cap": "knob-washer > knob-bush > knob > knob-screw > knob-cap",
+    "bearings-under-cap": "knob-washer > knob-bearing > knob > knob-bearing-outer > knob-screw > knob-cap",
+  },
   // The star is felt with the end tight, before anything locks it.
   "handle-end": {
     "lock-screw": "handle-nut > tighten-nut > gate-handle > lock-screw",
     "slotted-screw": "handle-screw > tighten-handle-screw > gate-handle",
     keeper: "handle-nut > tighten-nut > gate-handle > nut-keeper > keeper-screw",
+  },
+  // Where no star turns below, nothing is felt between the nut and its lock.
+  "handle-end without a star": {
+    "slotted-screw": "handle-screw > tighten-handle-screw",
+    keeper: "handle-nut > tighten-nut > nut-keeper > keeper-screw",
+    guard: "handle-nut > tighten-nut > nut-guard",
   },
 };
 
@@ -45,7 +57,7 @@ const starBench = [
   "tail-bearing head-bearing > spool-in > close-head > head-screw-top head-screw-front head-screw-rear > tighten-head > gate-spool gate-click",
   // Outside of the plate, down the shaft.
   "ferrule > tension-lower > tension-upper > star > gate-star > [under-handle] > handle > [handle-end]",
-  "handle > knob-washer > knob",
+  "handle > [knob]",
 ];
 
 const baitcaster = [
@@ -61,7 +73,7 @@ const baitcaster = [
   "frame > pinion-bearing > yoke > pinion yoke-spring-upper yoke-spring-lower",
   "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > clutch > clutch-sleeve > gate-clutch > tension-lower > tension-upper > star-click > star > gate-star > [under-handle] > handle > [handle-end]",
   "gear-plate > cap-bearing > tension-shim > cap-ring > tension-cap",
-  "handle > knob-washer > knob-bearing > knob",
+  "handle > [knob]",
   // Spool with its pin, bearing and brake, met by the pinion.
   "frame pinion > spool > bearing-pin > spool-bearing",
   "spool > brake-hub > brake-block-a brake-block-b",
@@ -81,7 +93,7 @@ const spinningBody = [
   "body > gear-bearing-inner > drive-gear > gear-shim > gear-bearing-outer > side-cover > cover-screw-top cover-screw-front cover-screw-rear > gate-mesh",
   "pinion > clutch-sleeve > clutch",
   "clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > rotor-washer > rotor > rotor-nut > tighten-nut > gate-rotor > nut-screw",
-  "handle > knob-washer > knob",
+  "handle > [knob]",
   "handle > handle-cap",
   "bail-arm > roller-spacer > roller-bearing > roller > roller-screw",
   "main-shaft > click-ratchet > spool-shim > spool > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high > drag-clip > knob-ring > drag-knob > gate-drag",
@@ -124,10 +136,10 @@ const lines: Readonly<Record<FamilyId, readonly string[]>> = {
     "ratchet dog-spring > gate-dog > main-gear",
     "head-plate > pinion-bearing > pinion",
     "main-gear > pinion",
-    "spool-in pinion > lever-free > plate-screw-top plate-screw-front plate-screw-rear > tighten-plate > lever-washer-plastic > lever-washer-metal > lever > quadrant > quadrant-screw-front quadrant-screw-middle quadrant-screw-rear > tighten-quadrant > cam > knob-preset > gate-free-spool > handle > handle-screw",
+    "spool-in pinion > lever-free > plate-screw-top plate-screw-front plate-screw-rear > tighten-plate > lever-washer-plastic > lever-washer-metal > lever > quadrant > quadrant-screw-front quadrant-screw-middle quadrant-screw-rear > tighten-quadrant > cam > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
     "lever > detent-spring > detent-pin > knob-preset",
-    "gear-shaft > handle",
-    "handle > knob-washer > knob",
+    "gear-shaft > handle-washer",
+    "handle > [knob]",
   ],
   "baitcaster-low-profile": baitcaster,
   "baitcaster-round": [...baitcaster, "side-plate > click-tongue > click-button"],
@@ -178,13 +190,15 @@ const lines: Readonly<Record<FamilyId, readonly string[]>> = {
   ],
 };
 
-const bracket = /\[([a-z-]+)\]/g;
+const bracket = /\[([a-z -]+)\]/g;
+/** The module a bracket names; what follows its name is the frame it sits in. */
+const moduleOf = (named: string): string => named.split(" ")[0]!;
 
 /** The modules whose laws stand here for a family, with every way each is built. */
 export const modulesWithLaws = (family: FamilyId): readonly (readonly [module: string, builds: readonly string[]])[] =>
-  [...new Set([...lines[family].join(" ").matchAll(bracket)].map(([, module]) => module!))].map((module) => [
-    module,
-    Object.keys(modules[module]!),
+  [...new Set([...lines[family].join(" ").matchAll(bracket)].map(([, named]) => named!))].map((named) => [
+    moduleOf(named),
+    Object.keys(modules[named]!),
   ]);
 
 /**
@@ -194,7 +208,7 @@ export const modulesWithLaws = (family: FamilyId): readonly (readonly [module: s
 export function handLaws(family: FamilyId, chosen: Readonly<Record<string, string>>): ReadonlyMap<string, ReadonlySet<string>> {
   const after = new Map<string, Set<string>>();
   const lawsOf = (module: string) => {
-    const laws = modules[module]?.[chosen[module] ?? ""];
+    const laws = modules[module]?.[chosen[moduleOf(module)] ?? ""];
     if (!laws) throw new Error(`handLaws: no laws for ${module} built ${chosen[module]}`);
     return laws;
   };

@@ -82,7 +82,17 @@ const carryNothing = {
       "foresee",
       "decline",
     ],
-    ...["clean-part-as", "say-lining", "choose-edition", "want-instead", "override-seat", "say-strength", "move-promise", "change-owner"],
+    ...[
+      "clean-part-as",
+      "say-lining",
+      "choose-edition",
+      "built-otherwise",
+      "want-instead",
+      "override-seat",
+      "say-strength",
+      "move-promise",
+      "change-owner",
+    ],
     ...["cannot-be-had", "keep-model-numbers"],
   ],
   "takes away what it names, or brings it back; twice is told or the same": [

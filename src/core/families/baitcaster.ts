@@ -1,4 +1,5 @@
 import { handleEnd } from "./modules/handle-end";
+import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
 import { underHandle, underSeats } from "./modules/under-handle";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
@@ -15,9 +16,10 @@ const handleEnds = builtAs(
   handleEnd({
     handle: "handle",
     under: underSeats,
+    star: true,
     threadMm: 6,
     acrossFlatsMm: 10,
-    numbers: { nut: "13", lock: "29", keeper: "14", keeperScrew: "18", screw: "35" },
+    numbers: { nut: "13", lock: "29", keeper: "14", keeperScrew: "18", guard: "39", screw: "35" },
     held: "the handle slipped on again is the lever, no thumb on the spool",
   }),
   "keeper",
@@ -25,6 +27,23 @@ const handleEnds = builtAs(
   "slotted-screw",
 );
 const [end] = handleEnds.builds;
+
+const knobs = builtAs(
+  knobOn({
+    handle: "handle",
+    acrossMm: -45,
+    knob: { number: "11", outsideMm: 18, lengthMm: 22, material: "cork", priceMinor: 690 },
+    pinMm: 4,
+    washer: { number: "12", outsideMm: 7, thicknessMm: 0.3, material: "plastic" },
+    bearing: { number: "19", outsideMm: 7, widthMm: 2.5 },
+    numbers: { bush: "36", screw: "37", cap: "38" },
+  }),
+  "bearing",
+  "pin",
+  "bush-under-cap",
+  "bearings-under-cap",
+);
+const [knob] = knobs.builds;
 
 const sideScrews = ["side-screw-top", "side-screw-front", "side-screw-rear"];
 
@@ -42,7 +61,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
   ],
   batches: [
     ...end.batches,
-    ["knob", "Knob with its washer and bearing", "knob-washer", "knob-bearing", "knob"],
+    ...knob.batches,
     ["star", "Star and tension washers", "tension-lower", "tension-upper", "star-click", "star"],
     ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "plate-bearing", "plate-keeper", "brake-drum"],
     ["magnets", "Magnets and dial", "magnet-front", "magnet-rear", "magnet-dial"],
@@ -60,8 +79,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
   // biome-ignore format: one part a line, read as a table
   parts: [
     ["handle", "10", "Double handle", "handle", { kind: "handle", armMm: 45, knobMm: 18, boreMm: 6.1, thicknessMm: 3 }, "anodised aluminium", 2900],
-    ["knob", "11", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 18, lengthMm: 22, boreMm: 4 }, "cork", 690],
-    ["knob-washer", "12", "Knob washer", "shim", { kind: "washer", outsideMm: 7, insideMm: 4.1, thicknessMm: 0.3 }, "plastic", 40],
+    ...knob.parts,
     ...under.parts,
     ...end.parts,
     ["star", "15", "Star", "star", { kind: "star", outsideMm: 40, boreMm: 6.2, arms: 5, hubMm: 12 }, "anodised aluminium", 1490],
@@ -96,7 +114,6 @@ export const baitcasterLowProfileTable: TemplateTable = {
     ["plate-keeper", "26", "Bearing keeper", "clip", { kind: "clip", outsideMm: 11, wireMm: 0.5, form: "wire" }, "spring steel", 60],
     ["pinion-bearing", "55", "Pinion bearing 5 × 11 × 4", "pinion-bearing", { kind: "bearing", boreMm: 5, outsideMm: 11, widthMm: 4, closure: "shielded" }, steel, 690],
     ["cap-bearing", "56", "Tension cap bearing 3 × 8 × 3", "spool-bearing", { kind: "bearing", boreMm: 3, outsideMm: 8, widthMm: 3, closure: "shielded" }, steel, 690],
-    ["knob-bearing", "19", "Knob bearing 4 × 7 × 2.5", "knob-bearing", { kind: "bearing", boreMm: 4, outsideMm: 7, widthMm: 2.5, closure: "shielded" }, steel, 490],
     ["foot-screw", "74", "Foot screw", "foot-screw", screw(3, 6), steel, 60],
     ["foot", "73", "Reel foot", "foot", { kind: "foot", lengthMm: 58, widthMm: 15, thicknessMm: 2.5 }, "aluminium", 790],
     ["worm", "60", "Worm", "worm", { kind: "worm", diameterMm: 5, lengthMm: 44, turns: 6 }, "stainless steel", 1690],
@@ -121,9 +138,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ...under.seats,
       ["handle", "Handle", "handle", { ridesOn: "gear-shaft", restsOn: ["handle-spacer"], turnsWith: "handle", trap: "A spring under the star may push it: a hand on it as the nut leaves." }],
       ...end.seats,
-      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -45, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
-      ["knob-bearing", "Knob bearing", "knob-bearing", { stays: true, acrossMm: -45, restsOn: ["knob-washer"], hides: true }],
-      ["knob", "Handle knob", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -45, restsOn: ["knob-bearing"], ...oiled("1 drop", "it spins in spray") }],
+      ...knob.seats,
     ],
     brake: [
       ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool", "spool-bearing", "brake-block-a", "brake-block-b"], turnsWith: "frame", heldBy: sideScrews, ...greased("a trace on the lugs", "it turns home and comes off again") }],
@@ -190,6 +205,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
   variants: [
     variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
     variantOf(handleEnds, { assembly: "handle", after: "handle" }),
+    variantOf(knobs, { assembly: "handle", after: "handle" }),
     {
       id: "under-gear",
       name: "Between ratchet and main gear",

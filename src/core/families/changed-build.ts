@@ -54,6 +54,7 @@ export function changedBuild(anatomy: Anatomy, from: FamilyTemplate, to: FamilyT
   const acts = new Set([...operations.map(({ id }) => id), ...[...there].map((id) => `place-${id}`)]);
   return anatomySchema.parse({
     ...anatomy,
+    assemblies: rebuilt(anatomy.assemblies, from.anatomy.assemblies, to.anatomy.assemblies),
     positions: positions.map((seat) => ({
       ...seat,
       restsOn: only(seat.restsOn),

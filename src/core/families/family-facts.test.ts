@@ -151,7 +151,7 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["L1 middle screw differs", { at: "quadrant-screw-middle", says: /short one/ }],
     ["L1 ring and lever together, cam stays", { at: "cam", stays: true }, { "way-in": "ring-and-lever" }],
     ["L1 ring and lever come away as one", { asOne: ["lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"] }, { "way-in": "ring-and-lever" }],
-    ["L1 the guard leaves first", { goesIn: ["knob-preset", "guard"] }, { "way-in": "ring-and-lever" }],
+    ["L1 the guard leaves first, and goes on after the nut", { goesIn: ["handle-nut", "nut-guard"] }, { "handle-end": "guard" }],
     ["L1 the click behind the spool is in before the spool", { act: /Spool and shaft into the frame/, after: ["click-tongue", "click-clip"] }],
     ["L1 the click in the head plate", { goesIn: ["head-plate", "click-tongue"] }, { click: "head" }],
     ["L2 hook first, then the ring's screws", { at: "lever", says: /hook first|hooked over/ }, { "way-in": "ring-and-lever" }],

@@ -1,3 +1,6 @@
+import { handleEnd } from "./modules/handle-end";
+import { knobOn } from "./modules/knob";
+import { builtAs, variantOf } from "./modules/module";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
@@ -5,12 +8,44 @@ import { templateOf } from "./template";
 const plateScrews = ["plate-screw-top", "plate-screw-front", "plate-screw-rear"];
 const quadrantScrews = ["quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"];
 
+const handleEnds = builtAs(
+  handleEnd({
+    handle: "handle",
+    under: ["handle-washer"],
+    star: false,
+    threadMm: 8,
+    acrossFlatsMm: 10,
+    numbers: { nut: "11", lock: "15", keeper: "16", keeperScrew: "17", guard: "34", screw: "18" },
+  }),
+  "keeper",
+  "guard",
+  "slotted-screw",
+);
+const [end] = handleEnds.builds;
+
+const knobs = builtAs(
+  knobOn({
+    handle: "handle",
+    acrossMm: -70,
+    knob: { number: "12", outsideMm: 24, lengthMm: 30, material: "hard plastic", priceMinor: 890 },
+    pinMm: 6,
+    washer: { number: "13", outsideMm: 11, thicknessMm: 0.4, material: steel },
+    bearing: { number: "19", outsideMm: 12, widthMm: 4 },
+    numbers: { bush: "31", screw: "32", cap: "33" },
+  }),
+  "pin",
+  "bearing",
+  "bush-under-cap",
+  "bearings-under-cap",
+);
+const [knob] = knobs.builds;
+
 /** Conventional lever drag: one big friction washer on the spool's end, pressed along the shaft by a cam under the lever. */
 export const leverDragTable: TemplateTable = {
   family: "lever-drag",
   lineRadiusMm: 28,
   assemblies: [
-    ["handle", "Handle", "handle", { carrier: "handle", freedBy: ["handle-screw"] }],
+    ["handle", "Handle", "handle", { carrier: "handle", freedBy: end.seats.map(([id]) => id) }],
     ["lever", "Lever, cam and quadrant", "handle"],
     [
       "head",
@@ -23,7 +58,7 @@ export const leverDragTable: TemplateTable = {
     ["frame", "Frame and foot", "frame", { stays: true }],
   ],
   batches: [
-    ["handle", "Handle with its screw", "handle", "handle-screw"],
+    ...end.batches,
     ["preset", "Preset knob, detent and cam", "cam", "detent-spring", "detent-pin", "knob-preset"],
     ["washers", "Washers under the lever", "lever-washer-plastic", "lever-washer-metal"],
     ["quadrant", "Lever's quadrant with its screws", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"],
@@ -38,7 +73,8 @@ export const leverDragTable: TemplateTable = {
   // biome-ignore format: one part a line, read as a table
   parts: [
     ["handle", "10", "Handle with knob", "handle", { kind: "handle", armMm: 70, knobMm: 24, boreMm: 8.2, thicknessMm: 4 }, "anodised aluminium", 3900],
-    ["handle-screw", "11", "Handle screw", "handle-screw", screw(5, 12), steel, 220],
+    ["handle-washer", "14", "Washer under the arm", "handle-washer", { kind: "washer", outsideMm: 13, insideMm: 8.2, thicknessMm: 0.8 }, steel, 90],
+    ...end.parts,
     ["knob-preset", "20", "Preset knob", "preset-knob", { kind: "cap", outsideMm: 20, heightMm: 9 }, "anodised aluminium", 1350],
     ["lever", "21", "Drag lever", "drag-lever", { kind: "lever", lengthMm: 34, boreMm: 10.2, thicknessMm: 3 }, "anodised aluminium", 1900],
     ["lever-washer-plastic", "22", "Lever washer, plastic", "lever-washer", { kind: "washer", outsideMm: 18, insideMm: 10.2, thicknessMm: 0.8 }, "nylon", 90],
@@ -75,8 +111,7 @@ export const leverDragTable: TemplateTable = {
     ["click-button", "82", "Click button", "click-button", { kind: "button", outsideMm: 10, stemMm: 4, lengthMm: 12 }, "anodised aluminium", 620],
     ["click-washer", "84", "Click washer, plastic", "click-washer", { kind: "washer", outsideMm: 9, insideMm: 4.1, thicknessMm: 0.5 }, "plastic", 40],
     ["click-clip", "85", "Click clip", "clip", { kind: "clip", outsideMm: 6, wireMm: 0.6, form: "E" }, steel, 40],
-    ["knob", "12", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 24, lengthMm: 30, boreMm: 6 }, "hard plastic", 890],
-    ["knob-washer", "13", "Knob washer", "shim", { kind: "washer", outsideMm: 11, insideMm: 6.1, thicknessMm: 0.4 }, steel, 40],
+    ...knob.parts,
     ["click-gear", "83", "Click gear", "click-gear", { kind: "ratchet", teeth: 20, outsideMm: 20, boreMm: 12.2, thicknessMm: 2 }, "brass", 1680],
     ["frame", "90", "Frame, one piece", "frame", { kind: "frame", outsideMm: 72, widthMm: 46, posts: 4 }, "anodised aluminium", 11900],
     ["foot", "91", "Reel foot", "foot", { kind: "foot", lengthMm: 66, widthMm: 18, thicknessMm: 3 }, "stainless steel", 1450],
@@ -85,10 +120,10 @@ export const leverDragTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", turnsWith: "handle", orientation: "as found", asFound: true, heldBy: ["handle-screw"] }],
-      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -70, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
-      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -70, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
-      ["handle-screw", "Handle screw", "handle-screw", { restsOn: ["handle"], ...greased("plenty", "water stands here longest") }],
+      ["handle-washer", "Washer under the arm", "handle-washer", { ridesOn: "gear-shaft", restsOn: ["gear-shaft"], hides: true, orientation: "flat, under the arm" }],
+      ["handle", "Handle", "handle", { ridesOn: "gear-shaft", restsOn: ["handle-washer"], turnsWith: "handle", orientation: "as found", asFound: true }],
+      ...knob.seats,
+      ...end.seats,
     ],
     lever: [
       ["lever-washer-plastic", "Lever washer, plastic", "lever-washer-plastic", { restsOn: ["head-plate"], hides: true, orientation: "first on the plate" }],
@@ -150,6 +185,8 @@ export const leverDragTable: TemplateTable = {
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 25.6 }],
   // biome-ignore format: one choice a line, read as a table
   variants: [
+    variantOf(handleEnds, { assembly: "handle", after: "handle", frees: "handle" }),
+    variantOf(knobs, { assembly: "handle", after: "handle" }),
     {
       id: "way-in",
       name: "The way in",
@@ -159,14 +196,12 @@ export const leverDragTable: TemplateTable = {
           id: "ring-and-lever",
           name: "ring and lever come away together, the cam stays on its post",
           change: {
-            parts: [["guard", "30", "Lever guard", "lever-guard", { kind: "cap", outsideMm: 26, heightMm: 5 }, "anodised aluminium", 690]],
             put: [
               { after: null, assembly: "lever", row: ["cam", "Cam", "cam", { stays: true, restsOn: ["head-plate"], orientation: "stays on its post, the way it sat", asFound: true, ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: leave it the way it sits." }] },
-              { after: "knob-preset", assembly: "lever", row: ["guard", "Lever guard", "guard", { restsOn: ["knob-preset"] }] },
             ],
             reseat: { lever: { restsOn: ["lever-washer-metal", "cam"], orientation: "with the ring, at free; where it hooks over the ring, hook first, then the ring's screws" }, "knob-preset": { restsOn: ["lever", "detent-pin"] } },
             operations: [{ id: "tighten-quadrant", kind: "tighten", words: "Quadrant screws, the middle one last", after: place(...quadrantScrews) }],
-            batches: [["quadrant", "Ring and lever with their screws", "lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"], ["preset", "Guard, preset knob and detent", "detent-spring", "detent-pin", "knob-preset", "guard"]],
+            batches: [["quadrant", "Ring and lever with their screws", "lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"], ["preset", "Preset knob and detent", "detent-spring", "detent-pin", "knob-preset"]],
           },
         },
       ],
@@ -257,7 +292,7 @@ export const leverDragTable: TemplateTable = {
       pullsLine: true,
       words: "Lever at free the spool spins; at strike it pulls what it should: move the preset until both are true",
       after: place("lever", "cam", "knob-preset"),
-      before: place("handle"),
+      before: place("handle-washer"),
       lookAt: ["Cam half a turn round", "Preset too tight: back the knob off", "Preload spring missing", "Cupped washers nested"],
     },
     {
@@ -267,6 +302,7 @@ export const leverDragTable: TemplateTable = {
       after: place(...quadrantScrews),
       before: place("cam"),
     },
+    ...end.operations,
   ],
 };
 

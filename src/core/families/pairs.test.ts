@@ -44,12 +44,19 @@ describe.each(familyIds)("%s, in reels that hold every pair of its choices", (fa
     expect(alarms).toEqual([]);
   });
 
+  it("gives a number to one part alone, whichever way it is built", () => {
+    const parts = new Map<string, string>();
+    for (const { id, number } of reels.flatMap((reel) => reel.parts))
+      expect(parts.set(number, parts.get(number) ?? id).get(number), number).toBe(id);
+  });
+
   it("has every seat of its parts and waits for nothing that is not there", () => {
     for (const { anatomy, parts, chosen } of reels) {
       const seats = new Set(anatomy.positions.map(({ id }) => id));
       const acts = new Set([...anatomy.operations.map(({ id }) => id), ...[...seats].map((id) => `place-${id}`)]);
       const named = [
         ...anatomy.positions.flatMap(({ restsOn, heldBy, passesThrough }) => [...restsOn, ...heldBy, ...passesThrough]),
+        ...anatomy.assemblies.flatMap(({ freedBy }) => freedBy ?? []),
         ...anatomy.batches.flatMap(({ positionIds }) => positionIds),
       ];
       expect(

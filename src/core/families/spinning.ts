@@ -1,3 +1,5 @@
+import { knobOn } from "./modules/knob";
+import { builtAs, variantOf } from "./modules/module";
 import { greased, oiled, place, screw, steel, threadFilm, threadLock } from "./tables/rows";
 import type { TableChange, TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
@@ -18,6 +20,23 @@ const dogSeats: NonNullable<TableChange["put"]> = [
   { after: "ratchet", assembly: "clutch", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 12, restsOn: ["clutch-plate"], orientation: "ridge down, square nose to the ratchet, engaged as the rotor goes on", twoSided: true, ...oiled("1 drop", "it must swing freely") }] },
   { after: "dog", assembly: "clutch", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }] },
 ];
+
+const knobs = builtAs(
+  knobOn({
+    handle: "handle",
+    acrossMm: -52,
+    knob: { number: "72", outsideMm: 18, lengthMm: 24, material: "hard plastic", priceMinor: 490 },
+    pinMm: 4,
+    washer: { number: "73", outsideMm: 7, thicknessMm: 0.3, material: "plastic" },
+    bearing: { number: "74", outsideMm: 7, widthMm: 2.5 },
+    numbers: { bush: "75", screw: "76", cap: "77" },
+  }),
+  "pin",
+  "bearing",
+  "bush-under-cap",
+  "bearings-under-cap",
+);
+const [knob] = knobs.builds;
 
 /** Spinning, open with bail: fixed spool with the drag in it, rotor with bail and line roller, roller clutch, oscillation block. */
 export const spinningTable: TemplateTable = {
@@ -80,8 +99,7 @@ export const spinningTable: TemplateTable = {
     ["clutch-screw", "64", "Clutch screw", "clutch-screw", screw(2, 6), steel, 60],
     ["pinion-bearing", "65", "Pinion bearing 7 × 14 × 5", "pinion-bearing", { kind: "bearing", boreMm: 7, outsideMm: 14, widthMm: 5, closure: "shielded" }, steel, 790],
     ["handle", "70", "Handle with knob", "handle", { kind: "handle", armMm: 52, knobMm: 18, boreMm: 5, thicknessMm: 4 }, "anodised aluminium", 1990],
-    ["knob", "72", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 18, lengthMm: 24, boreMm: 4 }, "hard plastic", 490],
-    ["knob-washer", "73", "Knob washer", "shim", { kind: "washer", outsideMm: 7, insideMm: 4.1, thicknessMm: 0.3 }, "plastic", 40],
+    ...knob.parts,
     ["handle-cap", "71", "Handle cap", "handle-cap", { kind: "cap", outsideMm: 14, heightMm: 7 }, "plastic", 290],
     ["body", "80", "Body with foot", "frame", { kind: "body", lengthMm: 46, heightMm: 40, widthMm: 24 }, "plastic", 4200],
     ["side-cover", "81", "Side cover", "side-cover", { kind: "plate", outsideMm: 42, thicknessMm: 4, holes: 3 }, "plastic", 1450],
@@ -130,8 +148,7 @@ export const spinningTable: TemplateTable = {
     ],
     handle: [
       ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", asFound: true, twoSided: true, oilPort: "at the handle's fold", ...oiled("1 drop at the fold", "it folds in spray") }],
-      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -52, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
-      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -52, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "it spins in spray") }],
+      ...knob.seats,
       ["handle-cap", "Handle cap", "handle-cap", { restsOn: ["handle"], ...greased("a touch on the thread", "it must come off again") }],
     ],
     clutch: [
@@ -163,6 +180,7 @@ export const spinningTable: TemplateTable = {
   },
   // biome-ignore format: one choice a line, read as a table
   variants: [
+    variantOf(knobs, { assembly: "handle", after: "handle" }),
     {
       id: "anti-reverse",
       name: "Anti-reverse",

@@ -1,4 +1,5 @@
 import { handleEnd } from "./modules/handle-end";
+import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
 import { underHandle, underSeats } from "./modules/under-handle";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
@@ -23,14 +24,37 @@ const dogGate = {
 };
 const below = underHandle({ shaft: "gear-sleeve", restsOn: "star", boreMm: 8.2, numbers: { spacer: "259", plate: "268" } });
 const belowHandle = builtAs(below, "spacer", "spring-plate", "square-plate");
-const handleEnds = handleEnd({
-  handle: "handle",
-  under: underSeats,
-  threadMm: 6,
-  acrossFlatsMm: 10,
-  numbers: { nut: "261", lock: "262", keeper: "265", keeperScrew: "266", screw: "267" },
-});
+const handleEnds = builtAs(
+  handleEnd({
+    handle: "handle",
+    under: underSeats,
+    star: true,
+    threadMm: 6,
+    acrossFlatsMm: 10,
+    numbers: { nut: "261", lock: "262", keeper: "265", keeperScrew: "266", guard: "288", screw: "267" },
+  }),
+  "lock-screw",
+  "slotted-screw",
+  "keeper",
+);
 const [end] = handleEnds.builds;
+
+const knobs = builtAs(
+  knobOn({
+    handle: "handle",
+    acrossMm: -62,
+    knob: { number: "263", outsideMm: 19, lengthMm: 26, material: "hard plastic", priceMinor: 690 },
+    pinMm: 5,
+    washer: { number: "264", outsideMm: 9, thicknessMm: 0.4, material: steel },
+    bearing: { number: "269", outsideMm: 9, widthMm: 3 },
+    numbers: { bush: "285", screw: "286", cap: "287" },
+  }),
+  "pin",
+  "bearing",
+  "bush-under-cap",
+  "bearings-under-cap",
+);
+const [knob] = knobs.builds;
 
 const dragFilm = { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } };
 
@@ -241,8 +265,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["star", "250", "Star, five arms", "star", { kind: "star", outsideMm: 44, boreMm: 8.1, arms: 5, hubMm: 14 }, "anodised aluminium", 1190],
     ...belowHandle.builds[0].parts,
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],
-    ["knob", "263", "Handle knob", "handle-knob", { kind: "knob", outsideMm: 19, lengthMm: 26, boreMm: 5 }, "hard plastic", 690],
-    ["knob-washer", "264", "Knob washer", "shim", { kind: "washer", outsideMm: 9, insideMm: 5.1, thicknessMm: 0.4 }, steel, 40],
+    ...knob.parts,
     ...end.parts,
     ["eccentric", "270", "Eccentric", "eccentric", { kind: "eccentric", outsideMm: 15, throwMm: 4, thicknessMm: 2.5, boreMm: 4 }, "brass", 840],
     ["eccentric-spring", "271", "Eccentric spring", "eccentric-spring", { kind: "wire-spring", wireMm: 0.8, lengthMm: 20 }, "spring steel", 180],
@@ -260,8 +283,7 @@ export const starDragBridgeTable: TemplateTable = {
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", twoSided: true, ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ...belowHandle.builds[0].seats,
       ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole; the star backed off lets it lift, never pried", asFound: true, trap: "Press the stack down before the nut goes on." }],
-      ["knob-washer", "Knob washer", "knob-washer", { stays: true, acrossMm: -62, restsOn: ["handle"], hides: true, orientation: "in its recess" }],
-      ["knob", "Handle knob", "knob", { stays: true, acrossMm: -62, restsOn: ["knob-washer"], oilPort: "where the knob turns, a drop each side", ...oiled("1 drop each side", "the knob spins in spray") }],
+      ...knob.seats,
       ...end.seats,
     ],
     head: [
@@ -327,7 +349,8 @@ export const starDragBridgeTable: TemplateTable = {
   variants: [
     ...variants,
     variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
-    variantOf(handleEnds, { assembly: "handle", after: "knob" }),
+    variantOf(handleEnds, { assembly: "handle", after: "handle" }),
+    variantOf(knobs, { assembly: "handle", after: "handle" }),
   ],
   operations: [
     {

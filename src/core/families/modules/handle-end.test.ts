@@ -85,3 +85,18 @@ describe("what lies under a handle", () => {
     expect(act(template, "gate-star")!.before).toEqual(["place-handle-spacer"]);
   });
 });
+
+describe("the handle end of a lever drag", () => {
+  // Common practice: a washer under the arm, a nut, and a lock plate with its screw or a guard with the screw parked in it.
+  it.each([
+    ["keeper", ["handle-washer", "handle", "handle-nut", "nut-keeper", "keeper-screw"]],
+    ["guard", ["handle-washer", "handle", "handle-nut", "nut-guard"]],
+    ["slotted-screw", ["handle-washer", "handle", "handle-screw"]],
+  ])("built as %s: what holds it is off before the handle leaves; no star is felt", (end, seats) => {
+    const template = built("lever-drag", end);
+    const own = template.anatomy.positions.filter(({ assemblyId, stays }) => assemblyId === "handle" && !stays).map(({ id }) => id);
+    expect(own).toEqual(seats);
+    expect(template.anatomy.assemblies.find(({ id }) => id === "handle")?.freedBy).toEqual(seats.slice(2));
+    expect(act(template, "gate-handle")).toBeUndefined();
+  });
+});

@@ -11,14 +11,17 @@ export interface HandleJoint {
   /** Bore of the nut, thread of the handle screw, mm. */
   readonly threadMm: number;
   readonly acrossFlatsMm: number;
-  /** Catalogue numbers of nut, lock screw, keeper, its screw and handle screw. */
+  /** Catalogue numbers of nut, lock screw, keeper, its screw, guard and handle screw. */
   readonly numbers: {
     readonly nut: string;
     readonly lock: string;
     readonly keeper: string;
     readonly keeperScrew: string;
+    readonly guard: string;
     readonly screw: string;
   };
+  /** A star turns below this handle: it is felt with the end tight. */
+  readonly star: boolean;
   /** Said where the end is drawn tight: how this reel is held for it. */
   readonly held?: string;
 }
@@ -26,7 +29,7 @@ export interface HandleJoint {
 const lastInWater = greased("a film", "water stands here first");
 
 /** With the end tight the star still has to move, before anything locks it. */
-const starMoves = (tight: string, what: string, before: readonly string[]) => ({
+const starFelt = (tight: string, what: string, before: readonly string[]) => ({
   id: "gate-handle",
   kind: "gate" as const,
   words: `With the ${what} tight the star still moves`,
@@ -41,6 +44,7 @@ const starMoves = (tight: string, what: string, before: readonly string[]) => ({
  */
 export function handleEnd(joint: HandleJoint): Module {
   const { numbers, handle } = joint;
+  const starMoves = (...of: Parameters<typeof starFelt>) => (joint.star ? [starFelt(...of)] : []);
   const also = joint.held ? `; ${joint.held}` : "";
   const nut: PartRow = [
     "handle-nut",
@@ -98,7 +102,7 @@ export function handleEnd(joint: HandleJoint): Module {
         ],
         operations: [
           tightNut("Handle nut firm, then on to the next flat at the lock screw", "lock-screw"),
-          starMoves("tighten-nut", "nut", ["lock-screw"]),
+          ...starMoves("tighten-nut", "nut", ["lock-screw"]),
         ],
         batches: batch("Handle with its nut", ["handle-nut", "lock-screw"]),
       },
@@ -131,7 +135,7 @@ export function handleEnd(joint: HandleJoint): Module {
             after: place("handle-screw"),
             tool: "blade as wide as the slot",
           },
-          starMoves("tighten-handle-screw", "screw", []),
+          ...starMoves("tighten-handle-screw", "screw", []),
         ],
         batches: batch("Handle with its screw", ["handle-screw"]),
       },
@@ -190,9 +194,43 @@ export function handleEnd(joint: HandleJoint): Module {
         ],
         operations: [
           tightNut("Handle nut firm, then on to where it meets the keeper", "nut-keeper"),
-          starMoves("tighten-nut", "nut", ["nut-keeper"]),
+          ...starMoves("tighten-nut", "nut", ["nut-keeper"]),
         ],
         batches: batch("Handle with its nut", ["handle-nut", "nut-keeper", "keeper-screw"]),
+      },
+      {
+        id: "guard",
+        name: "nut under a plastic guard, its screw parked in it",
+        parts: [
+          nut,
+          [
+            "nut-guard",
+            numbers.guard,
+            "Nut guard",
+            "nut-guard",
+            { kind: "cap", outsideMm: joint.acrossFlatsMm + 10, heightMm: 5 },
+            "plastic",
+            290,
+          ],
+        ],
+        seats: [
+          ["handle-nut", "Handle nut", "handle-nut", { restsOn: [handle], turnsWith: "handle", ...lastInWater, trap: "Start it by hand." }],
+          [
+            "nut-guard",
+            "Nut guard",
+            "nut-guard",
+            {
+              restsOn: ["handle-nut"],
+              orientation: "over the nut, its screw parked in it",
+              trap: "Left off, the nut backs out under load.",
+            },
+          ],
+        ],
+        operations: [
+          tightNut("Handle nut firm, then on to where the guard's screw meets the handle", "nut-guard"),
+          ...starMoves("tighten-nut", "nut", ["nut-guard"]),
+        ],
+        batches: batch("Handle with its nut and guard", ["handle-nut", "nut-guard"]),
       },
     ],
   };

@@ -36,12 +36,15 @@ export interface Joint {
   readonly after: string;
   /** The seat that rests on its last piece. */
   readonly carries?: string;
+  /** The assembly whose carrier comes off once this module is off, where the frame says so. */
+  readonly frees?: string;
 }
 
-const changeTo = (usual: ModuleBuild, build: ModuleBuild, { assembly, after, carries }: Joint): TableChange => {
+const changeTo = (usual: ModuleBuild, build: ModuleBuild, { assembly, after, carries, frees }: Joint): TableChange => {
   const [seats, acts] = [build.seats.map(([id]) => id), build.operations.map(({ id }) => id)];
   return {
     parts: build.parts,
+    freedBy: frees ? { [frees]: seats } : {},
     drop: usual.seats.map(([id]) => id).filter((id) => !seats.includes(id)),
     reseat: carries ? { [carries]: { restsOn: seats.slice(-1) } } : {},
     put: build.seats.map((row, i) => ({ after: i ? seats[i - 1]! : after, assembly, row })),

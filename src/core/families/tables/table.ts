@@ -51,6 +51,8 @@ export interface TableChange {
   readonly drop?: readonly string[];
   /** Added, or put in the place of the operation of the same id. */
   readonly operations?: readonly z.input<typeof operationSchema>[];
+  /** What has to be off before the carrier of an assembly can leave. */
+  readonly freedBy?: Readonly<Record<string, readonly string[]>>;
   /** Operations that are not done here; nothing waits for them any more. */
   readonly omit?: readonly string[];
   readonly batches?: NonNullable<TemplateTable["batches"]>;

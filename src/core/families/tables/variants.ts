@@ -1,4 +1,4 @@
-import type { Seat, SeatRow, TableChange, TemplateTable, Variant, VariantChoice } from "./table";
+import type { AssemblyRow, Seat, SeatRow, TableChange, TemplateTable, Variant, VariantChoice } from "./table";
 
 /** The choice of that id, or the usual one. */
 export const choiceOf = (variant: Variant, id: string | undefined): VariantChoice =>
@@ -14,7 +14,7 @@ function withoutSeat(seat: Seat | undefined, gone: ReadonlySet<string>): Seat {
 
 /** A table with a change in it. @throws Error for a seat that is not there: only a programmer can cause that. */
 export function changedTable(table: TemplateTable, change: TableChange): TemplateTable {
-  const { parts = [], put = [], reseat = {}, drop = [], operations = [], omit = [], batches = [] } = change;
+  const { parts = [], put = [], reseat = {}, drop = [], operations = [], omit = [], batches = [], freedBy = {} } = change;
   const gone = new Set(drop);
   const moved = new Set(put.map(({ row }) => row[0]));
   const replaced = new Set(parts.map(([id]) => id));
@@ -44,6 +44,10 @@ export function changedTable(table: TemplateTable, change: TableChange): Templat
   const acts = new Set(batches.map(([id]) => id));
   return {
     ...table,
+    assemblies: table.assemblies.map(([id, name, side, more]): AssemblyRow => {
+      const freed = freedBy[id];
+      return freed ? [id, name, side, { ...more, freedBy: freed }] : more ? [id, name, side, more] : [id, name, side];
+    }),
     parts: [...table.parts.filter(([id]) => !replaced.has(id)), ...parts].filter(([id]) => asked.has(id)),
     seats,
     operations: [...table.operations.filter(({ id }) => !steps.has(id) && !undone.has(id)), ...operations].flatMap((operation) => {

@@ -247,3 +247,29 @@ describe("a spinning reel, with a washer lost in the bath", () => {
     }
   });
 });
+
+describe("a reel that is built otherwise than drawn", () => {
+  it("is said so at Strip by the picture of what is seen, and goes on with it; a piece that lies in the tray stands against it", async () => {
+    const tag = open("skerry-30", "KEYS 8");
+    const hasSeat = (seat: string) =>
+      server.value(
+        "SELECT count(*) FROM position JOIN job ON job.model_version_id = position.model_version_id WHERE job.tag = ? AND position.id = ?",
+        tag,
+        seat,
+      );
+    await person.go(`/bench/${tag}/strip`);
+    await person.sees("Handle lock screw");
+    await person.press("Built otherwise than drawn?");
+    await person.press("slotted screw, no lock");
+    await person.driver.wait(async () => hasSeat("handle-screw") === 1, 10_000);
+    expect(hasSeat("lock-screw")).toBe(0);
+    await person.sees("Handle with its screw");
+    // It comes off with its handle; then the other end is refused with what to do.
+    await person.keys(" ");
+    await person.driver.wait(() => wells(tag) > 0, 10_000);
+    await person.press("nut with a tiny lock screw");
+    await person.sees("A reel built so has no handle screw");
+    await person.sees("Put it back first");
+    expect(hasSeat("handle-screw")).toBe(1);
+  });
+});

@@ -63,6 +63,52 @@ describe("one act of the hands going in", () => {
   });
 });
 
+/** A step without a part of its own: a tightening, a pressing in, a state that is set. */
+const step = (kind: "tighten" | "press" | "set-state", id: string, after: string[], change: Partial<StepAtBuild> = {}): StepAtBuild => ({
+  ...place(id, change),
+  operation: operationSchema.parse({ id, kind, ordinal: 0, words: id, after }),
+  position: null,
+  needs: change.needs ?? after,
+});
+
+describe("what goes along with the parts of an act", () => {
+  it("is the tightening of its own screws, once all of them are in, and nobody else's", () => {
+    const screws = [place("a"), place("b")];
+    expect(act([...screws, step("tighten", "home", ["place-a", "place-b"])])).toEqual(["place-a", "place-b", "home"]);
+    // One of the ring goes in elsewhere: it is drawn down after that one.
+    expect(act([...screws, place("c"), step("tighten", "home", ["place-b", "place-c"])])).toEqual(["place-a", "place-b"]);
+    const others = [place("c", { state: "done" }), step("tighten", "theirs", ["place-c"])];
+    expect(act([...others, ...screws])).toEqual(["place-a", "place-b"]);
+    // One that names a part of the act without waiting for it belongs to it as well.
+    expect(act([...screws, step("tighten", "home", ["place-b"], { needs: [] })])).toEqual(["place-a", "place-b", "home"]);
+  });
+
+  it("is a tightening of a single part by itself, and what is set right after it", () => {
+    expect(act([place("a"), step("tighten", "nut", ["place-a"])], "place-a", [])).toEqual(["place-a", "nut"]);
+    // With nothing else in the hand a state that waits for nothing is set in the same breath, in a batch it is not.
+    expect(act([place("a"), step("set-state", "free", [])], "place-a", [])).toEqual(["place-a", "free"]);
+    expect(act([place("a"), place("b"), step("set-state", "free", [])])).toEqual(["place-a", "place-b"]);
+  });
+
+  it("leads on from a state to the first part after it and its batch, and from a part to no other without one", () => {
+    const free = step("set-state", "free", []);
+    const led = buildActFrom([free, place("a", { needs: ["free"] }), place("b", { needs: ["free"] })], [both], types, "free");
+    expect(led).toEqual({ operationIds: ["free", "place-a", "place-b"], batch: both });
+    const alone = buildActFrom([free, place("c", { needs: ["free"] }), place("a")], [both], types, "free");
+    expect(alone).toEqual({ operationIds: ["free", "place-c"], batch: null });
+    expect(act([place("c"), place("d")], "place-c", [])).toEqual(["place-c"]);
+  });
+
+  it("is none of what failed or waits for something else", () => {
+    const screws = [place("a"), place("b")];
+    expect(act([...screws, step("tighten", "home", ["place-a"], { state: "failed" })])).toEqual(["place-a", "place-b"]);
+    expect(act([...screws, step("press", "in", ["place-a"], { needs: ["place-a", "place-z"] }), place("z")])).toEqual([
+      "place-a",
+      "place-b",
+    ]);
+  });
+});
+
 describe("what is said at a step", () => {
   const proved = new Set(["a"]);
   it("is its caution, that its part flies, or a trap that no check will show", () => {
@@ -71,6 +117,16 @@ describe("what is said at a step", () => {
     expect(buildWord(place("b", {}, { trap: "Dish toward the gear" }), types, proved)).toBe("Dish toward the gear");
     expect(buildWord(place("a", {}, { trap: "Dish toward the gear" }), types, proved)).toBe("");
     expect(buildWord(check("g", []), types, proved)).toBe("");
+    // What is said of the act stands before what is said of its part, and a caution before that it flies.
+    const shown = place("b", {}, { caution: "Sharp edge" });
+    expect(buildWord({ ...shown, operation: { ...shown.operation, caution: "Hands clear" } }, types, proved)).toBe("Hands clear");
+    expect(buildWord(shown, new Map([["b", { flies: true } as PartType]]), proved)).toBe("Sharp edge");
+    // A tightening that names a part says nothing of the part.
+    const home = {
+      ...place("b", {}, { trap: "Dish toward the gear" }),
+      operation: operationSchema.parse({ id: "home", kind: "tighten", ordinal: 0, words: "home" }),
+    };
+    expect(buildWord(home, types, proved)).toBe("");
   });
 
   it("leaves out what a check of this build proves: what it names and what that sits on in its assembly, and nothing of another", () => {

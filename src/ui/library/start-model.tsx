@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useFormContext } from "react-hook-form";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
-import type { ShownVariant } from "@/ui/glyphs/built-choices";
+import { BuiltChoices, type ShownVariant } from "@/ui/glyphs/built-choices";
 
 interface Props {
   /** Ways the reels of each family are built, the usual one first. */
@@ -47,23 +47,19 @@ export function StartModel({ variants }: Props) {
 
 /** How this one is built, where it is not as usual. */
 function BuiltSoFields({ variants }: Pick<Props, "variants">) {
-  const { watch } = useFormContext();
+  const { watch, setValue } = useFormContext();
   const family = watch("family") as FamilyId;
   const own = variants[family];
   if (!own.length) return null;
   return (
     <details>
       <summary className="act-link min-h-10">Built otherwise than usual? {own.length} things differ among them</summary>
-      <div className="flex flex-col gap-2">
-        {own.map(({ id, name, choices }) => (
-          <FormChoice
-            key={`${family} ${id}`}
-            name={`variants.${family}.${id}`}
-            label={name}
-            of={Object.fromEntries(choices.map((choice) => [choice.id, choice.name]))}
-          />
-        ))}
-      </div>
+      <BuiltChoices
+        variants={own}
+        chosen={watch(`variants.${family}`)}
+        disabled={false}
+        onChoose={(variantId, choiceId) => setValue(`variants.${family}.${variantId}`, choiceId, { shouldDirty: true })}
+      />
     </details>
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-import { useId } from "react";
 import type { PartType } from "@/core/anatomy/types";
 import { Glyph } from "./glyph";
 
@@ -24,33 +23,32 @@ export interface BuiltChoicesProps {
 
 /** Ways a reel is built, each as a picture of the pieces that tell it; the one it has is ticked. */
 export function BuiltChoices({ variants, chosen, disabled, onChoose }: BuiltChoicesProps) {
-  const group = useId();
   return (
     <div className="grid grid-cols-[repeat(auto-fill,minmax(18rem,1fr))] gap-x-6 gap-y-3">
       {variants.map(({ id, name, choices }) => (
         <fieldset key={id} disabled={disabled}>
           <legend className="text-note">{name}</legend>
           <div className="flex flex-col gap-1">
-            {choices.map((choice, at) => (
-              <label
-                key={choice.id}
-                className="flex min-h-11 cursor-pointer items-center gap-2 border border-brass px-2 has-checked:border-2 has-checked:border-ink has-focus-visible:outline-3 has-focus-visible:outline-ink"
-              >
-                <input
-                  type="radio"
-                  className="size-4 min-h-0 shrink-0"
-                  name={`${group} ${id}`}
-                  checked={chosen[id] === choice.id || (chosen[id] === undefined && at === 0)}
-                  onChange={() => onChoose(id, choice.id)}
-                />
-                <span className="flex-1">{choice.name}</span>
-                <span className="flex items-center gap-1" aria-hidden>
-                  {choice.pieces.map(({ seat, part, turned }) => (
-                    <Glyph key={seat} type={part} turned={turned} widthPx={36} heightPx={36} />
-                  ))}
-                </span>
-              </label>
-            ))}
+            {choices.map((choice, at) => {
+              const is = chosen[id] === choice.id || (chosen[id] === undefined && at === 0);
+              return (
+                // A key, not a row of radios: an arrow that passes over a choice must not build the model so.
+                <button
+                  key={choice.id}
+                  type="button"
+                  aria-pressed={is}
+                  className={`flex min-h-11 items-center gap-2 px-2 text-left ${is ? "border-2 border-ink font-semibold" : "border border-brass"}`}
+                  onClick={() => !is && onChoose(id, choice.id)}
+                >
+                  <span className="flex-1">{choice.name}</span>
+                  <span className="flex items-center gap-1" aria-hidden>
+                    {choice.pieces.map(({ seat, part, turned }) => (
+                      <Glyph key={seat} type={part} turned={turned} widthPx={36} heightPx={36} />
+                    ))}
+                  </span>
+                </button>
+              );
+            })}
           </div>
         </fieldset>
       ))}

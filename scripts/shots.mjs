@@ -12,9 +12,10 @@ const data = mkdtempSync(join(tmpdir(), "zorbek-shots-"));
 fillDemo(data);
 const { default: Database } = await import("better-sqlite3");
 const db = new Database(join(data, "zorbek.db"), { readonly: true });
-/** The reels that hang here now came last, in the order the demo tells of them: by the number they have where nothing else ever happened. */
-const toldOf = 29;
-const tag = (n) => db.prepare("SELECT tag FROM job WHERE id = (SELECT max(id) FROM job) - ? + ?").pluck().get(toldOf, n);
+/** Numbers of the reels that hang here now, where nothing else ever happened (25 and 26 are visits of before); in the whole demo they came last. */
+const here = Array.from({ length: 26 }, (_, i) => i + 4).filter((n) => n !== 25 && n !== 26);
+const hanging = db.prepare("SELECT tag FROM (SELECT id, tag FROM job ORDER BY id DESC LIMIT ?) ORDER BY id").pluck().all(here.length);
+const tag = (n) => hanging[here.indexOf(n)];
 const mostMeasured = db
   .prepare(
     "SELECT reel_id FROM job JOIN measure ON measure.job_id = job.id GROUP BY reel_id ORDER BY count(DISTINCT job.id) DESC, count(*) DESC, reel_id LIMIT 1",

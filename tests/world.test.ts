@@ -28,6 +28,21 @@ beforeAll(async () => {
   world = await grown();
 });
 
+describe("a shop's years", () => {
+  // Whatever day the demo is filled on, and whatever is drawn, every job of it reaches its return through the bench's own rules.
+  it.each([2, 5, 7, 12])("grow from draw %i on a day of its own, and no job is refused", { timeout: 120_000 }, async (seed) => {
+    const db = openMemoryDatabase();
+    const on = now.plus({ days: seed * 17 });
+    await buildDemo(db, on, {
+      foundedDaysAgo: 372,
+      history: (onDay) => {
+        growWorld(db, on, { ...demoWorld, seed, years: 1, customers: 20, reels: 40, lot: 5 }, null, onDay);
+      },
+    });
+    expect(listClosedJobs(db, 1000).length).toBeGreaterThan(30);
+  });
+});
+
 describe("draws of the world", () => {
   const many = <T>(n: number, draw: () => T) => Array.from({ length: n }, draw);
   const mean = (of: readonly number[]) => of.reduce((sum, x) => sum + x, 0) / of.length;

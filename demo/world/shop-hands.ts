@@ -7,6 +7,7 @@ import { testSpec } from "@/core/proving/protocol";
 import { oldPieces } from "@/core/teardown/owed";
 import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { complaints as complaintWords } from "@/core/vocabulary/counter-lists";
+import { goAsItIs } from "@/data/account/as-it-is";
 import { getBuild } from "@/data/bench/build";
 import { doSteps } from "@/data/bench/build-steps";
 import { cleanedAllByHand } from "@/data/bench/cleaning";
@@ -20,8 +21,10 @@ import { openJob } from "@/data/counter/open-job";
 import type { Context, Person } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { settleFault } from "@/data/diagnosis/diagnosis";
+import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { recordObservation } from "@/data/diagnosis/observations";
 import { declineJob } from "@/data/hand-back/decline";
+import { notReadyFor } from "@/data/hand-back/going-home";
 import { closeJob, markReady, tickBrought } from "@/data/hand-back/returns";
 import { findJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -302,13 +305,17 @@ export function shopHands(
           doSteps(ctx, jobId, ids, old.length ? oldPieceReasons[0] : "");
         });
       }
+      sayHowItLeaves(here(staff.bench, day, minute + build * 0.72), jobId);
       const points =
         visit.declined || visit.kind === "purchase-check"
           ? []
           : listOilPoints(db, jobOf(jobId), version).map(({ positionId }) => positionId);
       if (points.length) markOilPoints(here(staff.bench, day, minute + build * 0.75), jobId, points, "oiled");
       if (!visit.declined && visit.kind !== "purchase-check") measureAfter(day, minute + build * 0.78, build * 0.18, jobOf(jobId), visit);
-      if (visit.kind !== "purchase-check" || opensReel(jobOf(jobId))) markReady(here(staff.bench, day, minute + build * 0.99), jobId);
+      if (visit.kind === "purchase-check" && !opensReel(jobOf(jobId))) return;
+      const last = here(staff.bench, day, minute + build * 0.99);
+      sayHowItLeaves(last, jobId);
+      markReady(last, jobId);
     },
 
     fetch(day, minute, jobId, visit) {
@@ -321,6 +328,14 @@ export function shopHands(
       });
     },
   };
+
+  /** What was found and left, and what is bad still, goes home by a word. */
+  function sayHowItLeaves(ctx: Context, jobId: number): void {
+    for (const kept of notReadyFor(db, jobOf(jobId))) {
+      if (kept.what === "open-fault") setFaultOutcome(ctx, jobId, kept.faultId, "watch");
+      if (kept.what === "still-bad") goAsItIs(ctx, jobId, kept.testId, "other-work");
+    }
+  }
 
   /** Every piece put aside for it, or lying in a bin, into its seat; what is not there is ordered. */
   function fitWhatIsThere(ctx: Context, jobId: number): void {

@@ -8,6 +8,7 @@ import { openJob } from "@/data/counter/open-job";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { insertNeed } from "@/data/parts/needs";
+import { setForeseen } from "@/data/parts/quote-parts";
 
 import { buildOtherwise } from "./built-otherwise";
 import { listWells, takePart } from "./tray";
@@ -55,7 +56,20 @@ describe("a reel that shows at Strip that it is built otherwise", () => {
       "handle-nut",
       machineOf(shop.db, findJob(shop.db, asked)!).anatomy.positions.find(({ id }) => id === "handle-nut")!.partTypeId,
     );
-    expect(refusal(() => buildOtherwise(shop.ctx, asked, "handle-end", "slotted-screw")).message).toMatch(/asked for/);
+    expect(refusal(() => buildOtherwise(shop.ctx, asked, "handle-end", "slotted-screw"))).toMatchObject({
+      way: { to: "station", station: "quote" },
+    });
+  });
+
+  it("is refused for what the quote foresees there, and goes on once that is removed", () => {
+    const id = open();
+    setForeseen(shop.ctx, id, "handle-nut", true);
+    expect(refusal(() => buildOtherwise(shop.ctx, id, "handle-end", "slotted-screw"))).toMatchObject({
+      way: { to: "station", station: "quote" },
+    });
+    setForeseen(shop.ctx, id, "handle-nut", false);
+    buildOtherwise(shop.ctx, id, "handle-end", "slotted-screw");
+    expect(seats(id)).toContain("handle-screw");
   });
 
   it("is not asked of a model that did not begin from its family", () => {

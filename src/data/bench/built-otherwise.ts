@@ -1,3 +1,4 @@
+import type { WayOut } from "@/core/vocabulary/way-out";
 import { changeVariant } from "@/data/catalogue/built";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
@@ -10,16 +11,18 @@ import { needOf } from "@/data/parts/needs";
 import { getBuild } from "./build";
 import { listWells } from "./tray";
 
-/** Why a seat has to be there for this job; null where nothing was done about it. */
-function holds({ db }: Context, job: Job, positionId: string): string | null {
-  const well = listWells(db, job.id).find((one) => one.positionId === positionId);
-  if (well) return `lies in well ${well.well}. Put it back first`;
-  const need = needOf(db, job.id, positionId);
-  if (need) return "has a new part asked for. Withdraw that first";
+/** Why a seat has to be there for this job, and where that is taken back; null where nothing was done about it. */
+function holds({ db }: Context, { id, tag, reel }: Job, positionId: string): { readonly why: string; readonly way: WayOut | null } | null {
   const fitted = db
     .prepare("SELECT 1 FROM instance WHERE reel_id = ? AND position_id = ? AND fitted_job_id = ?")
-    .get(job.reel.id, positionId, job.id);
-  return fitted ? "was fitted new in this job. Take that back first" : null;
+    .get(reel.id, positionId, id);
+  if (fitted) return { why: "was fitted new in this job. Take that back first", way: { to: "station", tag, station: "parts" } };
+  const well = listWells(db, id).find((one) => one.positionId === positionId);
+  if (well) return { why: `lies in well ${well.well}. Put it back first`, way: null };
+  const foreseen = db.prepare("SELECT 1 FROM quote_part WHERE job_id = ? AND position_id = ?").get(id, positionId);
+  if (foreseen || needOf(db, id, positionId))
+    return { why: "is to be new by the quote. Remove it there first", way: { to: "station", tag, station: "quote" } };
+  return null;
 }
 
 function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: string): void {
@@ -31,8 +34,9 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
   const version = getCurrentModelVersion(db, before.model.id);
   const seats = new Set(version.anatomy.positions.map(({ id }) => id));
   for (const { id, name } of before.anatomy.positions) {
-    const why = seats.has(id) ? null : holds(ctx, job, id);
-    if (why) throw new Refusal("in-tray", `A reel built so has no ${name.toLowerCase()}, and this one's ${why}.`, "choiceId");
+    const held = seats.has(id) ? null : holds(ctx, job, id);
+    if (held)
+      throw new Refusal("in-tray", `A reel built so has no ${name.toLowerCase()}, and this one's ${held.why}.`, "choiceId", held.way);
   }
   const acts = new Set(version.anatomy.operations.map(({ id }) => id));
   const stands = done.find(({ position, operation }) => !position && !acts.has(operation.id));

@@ -34,6 +34,14 @@ describe("a reel that shows at Strip that it is built otherwise", () => {
     expect(builtOf(shop.db, modelId)?.chosen["handle-end"]).toBe("slotted-screw");
   });
 
+  it("is followed by another reel of a lot in one press, without another version of its model", () => {
+    const [here, other] = [open(), open()];
+    buildOtherwise(shop.ctx, here, "handle-end", "slotted-screw");
+    buildOtherwise(shop.ctx, other, "handle-end", "slotted-screw");
+    expect(seats(other)).toContain("handle-screw");
+    expect(findJob(shop.db, other)!.modelVersionId).toBe(findJob(shop.db, here)!.modelVersionId);
+  });
+
   it("keeps what is done, and comes back as it was", () => {
     const id = open();
     buildOtherwise(shop.ctx, id, "handle-end", "slotted-screw");

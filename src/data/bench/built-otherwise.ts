@@ -3,6 +3,7 @@ import { changeVariant } from "@/data/catalogue/built";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
+import { writeJournal } from "@/data/database/journal";
 import { giveJobModelVersion } from "@/data/jobs/job-row";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -30,7 +31,10 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
   const job = getOpenJob(db, jobId);
   const before = machineOf(db, job);
   const done = getBuild(db, job, before).steps.filter(({ state }) => state !== "waiting");
-  changeVariant(ctx, before.model.id, getCurrentModelVersion(db, before.model.id).number, variantId, choiceId);
+  const was = getCurrentModelVersion(db, before.model.id).number;
+  const { number } = changeVariant(ctx, before.model.id, was, variantId, choiceId);
+  // The model is built so since another job said it: this one follows.
+  if (number === was) writeJournal(ctx, "model-followed", { jobId, reelId: job.reel.id }, { model: before.model.id });
   const version = getCurrentModelVersion(db, before.model.id);
   const seats = new Set(version.anatomy.positions.map(({ id }) => id));
   for (const { id, name } of before.anatomy.positions) {

@@ -13,7 +13,11 @@ export function BuiltHere({ jobId, variants, chosen }: Props) {
   return (
     <details className="mt-2">
       <summary className="act-link inline-flex min-h-10 items-center">Built otherwise than drawn?</summary>
-      <p className="text-note">Choose what you see. The model is built so from now on, and this job with it; other jobs keep theirs.</p>
+      <p className="text-note">
+        {chosen
+          ? "Choose what you see. The model is built so from now on, and this job with it; other jobs keep theirs."
+          : "Its model was changed since this job was opened. Choose what you see: this job goes on with the model as it is now."}
+      </p>
       <BuiltChoices
         variants={variants}
         chosen={chosen}

@@ -16,7 +16,8 @@ export interface ShownVariant {
 
 export interface BuiltChoicesProps {
   readonly variants: readonly ShownVariant[];
-  readonly chosen: Readonly<Record<string, string>>;
+  /** Null where nobody knows how this one is built. */
+  readonly chosen: Readonly<Record<string, string>> | null;
   readonly disabled: boolean;
   readonly onChoose: (variantId: string, choiceId: string) => void;
 }
@@ -30,7 +31,7 @@ export function BuiltChoices({ variants, chosen, disabled, onChoose }: BuiltChoi
           <legend className="text-note">{name}</legend>
           <div className="flex flex-col gap-1">
             {choices.map((choice, at) => {
-              const is = chosen[id] === choice.id || (chosen[id] === undefined && at === 0);
+              const is = chosen !== null && (chosen[id] === choice.id || (chosen[id] === undefined && at === 0));
               return (
                 // A key, not a row of radios: an arrow that passes over a choice must not build the model so.
                 <button

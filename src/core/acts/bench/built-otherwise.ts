@@ -6,5 +6,5 @@ export const builtOtherwise = defineAct({
   name: "built-otherwise",
   permission: "bench",
   input: z.object({ jobId, variantId: z.string().max(40), choiceId: z.string().max(40) }),
-  journals: ["model-built"],
+  journals: ["model-built", "model-followed"],
 });

@@ -13,6 +13,7 @@ import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
 import { builtOf } from "@/data/catalogue/built";
+import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { getQuote } from "@/data/quote/quotes";
 import { BuiltHere } from "@/ui/bench/built-here";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
@@ -42,6 +43,7 @@ export default async function StripPage(props: StationProps) {
   }
   const { anatomy, partTypes } = version;
   const built = builtOf(db, version.model.id);
+  const isCurrent = getCurrentModelVersion(db, version.model.id).id === job.modelVersionId;
   const of = openingOf(db, job, version);
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const rides: Record<string, string[]> = {};
@@ -77,7 +79,9 @@ export default async function StripPage(props: StationProps) {
               More comes off that the schematic does not know
             </Link>
           )}
-          {built && !head.closed && <BuiltHere jobId={job.id} variants={shownVariants[version.model.family]} chosen={built.chosen} />}
+          {built && !head.closed && (
+            <BuiltHere jobId={job.id} variants={shownVariants[version.model.family]} chosen={isCurrent ? built.chosen : null} />
+          )}
           <ExtraPieces adds jobId={job.id} closed={head.closed} pieces={listExtraPieces(db, job.id)} />
         </>
       }

@@ -27,6 +27,48 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     "slotted-screw": "handle-screw > tighten-handle-screw > gate-handle",
     keeper: "handle-nut > tighten-nut > gate-handle > nut-keeper > keeper-screw",
   },
+  // Screws of a plate go in before it is drawn down, the foot's with them where it is held between the plates.
+  "ring head": {
+    six: "head-screw-top head-screw-front head-screw-rear head-screw-low head-screw-foot-front head-screw-foot-rear",
+    four: "head-screw-top head-screw-front head-screw-rear head-screw-low",
+    three: "head-screw-top head-screw-front head-screw-rear",
+  },
+  "ring tail": {
+    six: "tail-screw-top tail-screw-front tail-screw-rear tail-screw-low tail-screw-foot-front tail-screw-foot-rear",
+    four: "tail-screw-top tail-screw-front tail-screw-rear tail-screw-low",
+    three: "tail-screw-top tail-screw-front tail-screw-rear",
+  },
+  "ring foot": {
+    six: "head-screw-foot-front head-screw-foot-rear tail-screw-foot-front tail-screw-foot-rear",
+    four: "foot-screw-front foot-screw-rear",
+    three: "foot-screw-front foot-screw-rear",
+  },
+  stack: {
+    "three-three": "friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
+    "four-three-cap": "friction-low > keyed-low > friction-mid > eared > friction-high > keyed-third > friction-top > keyed-high",
+  },
+  // Where a washer lies on the star too, the star is felt without it.
+  tension: {
+    two: "tension-lower > tension-upper > star > gate-star",
+    one: "tension-upper > star > gate-star",
+    three: "tension-lower > tension-middle > tension-upper > star > gate-star",
+    "either-side": "tension-upper > star > tension-outer gate-star",
+  },
+  "head-support": { bearing: "spool > head-bearing > spool-in", bush: "head-plate > head-bush" },
+  "tail-support": {
+    bearing: "click-gear > tail-bearing > spool-in",
+    bush: "tail-plate > tail-bush",
+    "cap-bush": "cap > tail-bush",
+  },
+  "shaft-foot": { screw: "foot-bearing > gear-shaft > shaft-end-screw", pressed: "foot-bearing > gear-shaft" },
+  "clutch-place": {
+    cover: "head-plate > clutch > close-cover > head-end-bearing",
+    outside: "tighten-cover > clutch > clutch-cap > gate-clutch > head-end-bearing",
+  },
+  "star-face": {
+    flat: "tension-upper > star",
+    coated: "tension-upper > star-click-gear > star-click star-washer > star",
+  },
   // Where no star turns below, nothing is felt between the nut and its lock.
   "handle-end without a star": {
     "slotted-screw": "handle-screw > tighten-handle-screw",
@@ -35,12 +77,13 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   },
 };
 
+/** Whatever carries the gear: the stack closed, then what a star needs. */
 const starBench = [
-  foot,
+  "frame > foot > [ring foot]",
   // Bridge in the hand: sleeve pinned, ratchet over the pin, dog and its spring, then whatever covers them.
   "bridge > gear-sleeve > sleeve-pin > ratchet",
   "bridge > dog > dog-spring",
-  "ratchet dog-spring > gate-dog > under-gear-washer > main-gear > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
+  "ratchet dog-spring > gate-dog > under-gear-washer > main-gear > [stack]",
   // Plate: eccentric, its spring, jack, yoke, pinion; the lever from outside.
   "head-plate > eccentric > eccentric-spring > jack > yoke > pinion",
   "head-plate > yoke-spring-front yoke-spring-rear",
@@ -50,14 +93,45 @@ const starBench = [
   // Tail plate with its click, drawn down before the spool is turned past the tongue.
   "tail-plate > click-tongue > click-spring click-button",
   "tail-plate > cap",
-  "frame tail-plate click-tongue click-spring > tail-screw-top tail-screw-front tail-screw-rear > tighten-tail > spool-in",
+  "frame tail-plate click-tongue click-spring > [ring tail] > tighten-tail > spool-in",
   // Spool with what rides on it.
-  "frame > spool > click-gear > tail-bearing",
-  "spool > head-bearing",
-  "tail-bearing head-bearing > spool-in > close-head > head-screw-top head-screw-front head-screw-rear > tighten-head > gate-spool gate-click",
+  "frame > spool > click-gear > spool-in",
+  "[head-support]",
+  "[tail-support]",
+  "spool-in > close-head > [ring head] > tighten-head > gate-spool gate-click",
   // Outside of the plate, down the shaft.
-  "ferrule > tension-lower > tension-upper > star > gate-star > [under-handle] > handle > [handle-end]",
+  "ferrule > [tension] > [under-handle] > handle > [handle-end]",
   "handle > [knob]",
+];
+
+/** A shaft in the frame's wall: everything stands on it, and the cover closes over it. */
+const fullFrame = [
+  foot,
+  "frame > wall-bearing > wall-clip",
+  "[shaft-foot]",
+  "frame > foot-bearing > gear-shaft > retainer > retainer-screw-front retainer-screw-rear > gate-shaft > ratchet",
+  "frame > dog > dog-spring",
+  "ratchet dog-spring > gate-dog > under-gear-washer",
+  "frame > jack > yoke > pinion",
+  "wall-bearing > pinion",
+  // Pinion before the gear that meshes with it, the yoke's springs after both.
+  "under-gear-washer pinion > main-gear > [stack]",
+  "main-gear yoke > yoke-spring-front yoke-spring-rear",
+  "pinion yoke-spring-front yoke-spring-rear > gate-yoke > close-cover",
+  "keyed-high > clutch-collar > close-cover",
+  // Cover in the hand, then over the collar, tried before a screw goes in.
+  "head-plate > eccentric > eccentric-spring > gate-lever",
+  "eccentric > lever > close-cover > gate-lever > cover-screw-top-front cover-screw-top-rear cover-screw-low-front cover-screw-low-rear > tighten-cover > gate-clutch > head-end-bearing",
+  "[clutch-place]",
+  "head-end-bearing > shaft-washer > [tension] > [under-handle] > handle > [handle-end]",
+  "handle > [knob]",
+  "[star-face]",
+  // Tail, at any time beside all that.
+  "tail-plate > tail-bearing > dust-cover > bearing-retainer > bearing-retainer-screw",
+  "tail-plate > click-tongue > click-spring click-button",
+  "tail-plate > cap",
+  "frame wall-bearing > spool > click-gear",
+  "click-gear cap click-spring bearing-retainer-screw > close-tail > tail-screw-top tail-screw-front tail-screw-rear > tighten-tail > gate-click gate-spool",
 ];
 
 const baitcaster = [
@@ -104,14 +178,16 @@ const bail = [
   "roller-screw bail-screw > tighten-roller > gate-bail",
 ];
 
-const lines: Readonly<Record<FamilyId, readonly string[]>> = {
+/** The lines of a family; those of another skeleton than the usual by its name behind the family's. */
+const lines: Readonly<Record<string, readonly string[]>> = {
   "star-drag-bridge": [
     ...starBench,
     // The yoke is laid over its springs.
     "yoke-spring-front yoke-spring-rear > yoke",
     "keyed-high head-plate > ferrule",
   ],
-  "star-drag-clutch": [
+  "star-drag-clutch": fullFrame,
+  "star-drag-clutch/bridge": [
     ...starBench,
     // Pinion before the gear that meshes with it, the yoke's springs after both.
     "pinion > main-gear > yoke-spring-front yoke-spring-rear",
@@ -194,25 +270,39 @@ const bracket = /\[([a-z -]+)\]/g;
 /** The module a bracket names; what follows its name is the frame it sits in. */
 const moduleOf = (named: string): string => named.split(" ")[0]!;
 
+/** The lines of a skeleton. @param frame its name; null for the family's usual one. @throws Error where none stand here. */
+function linesOf(family: FamilyId, frame: string | null): readonly string[] {
+  const found = lines[frame ? `${family}/${frame}` : family];
+  if (!found) throw new Error(`handLaws: no lines for ${family}, ${frame}`);
+  return found;
+}
+
 /** The modules whose laws stand here for a family, with every way each is built. */
-export const modulesWithLaws = (family: FamilyId): readonly (readonly [module: string, builds: readonly string[]])[] =>
-  [...new Set([...lines[family].join(" ").matchAll(bracket)].map(([, named]) => named!))].map((named) => [
+export const modulesWithLaws = (
+  family: FamilyId,
+  frame: string | null,
+): readonly (readonly [module: string, builds: readonly string[]])[] =>
+  [...new Set([...linesOf(family, frame).join(" ").matchAll(bracket)].map(([, named]) => named!))].map((named) => [
     moduleOf(named),
-    Object.keys(modules[named]!),
+    Object.keys(modules[named] ?? {}),
   ]);
 
 /**
  * What has to be done before each act, by its id; a seat is named as its part's place. @param chosen how the modules are built.
  * @throws Error for a build without laws.
  */
-export function handLaws(family: FamilyId, chosen: Readonly<Record<string, string>>): ReadonlyMap<string, ReadonlySet<string>> {
+export function handLaws(
+  family: FamilyId,
+  frame: string | null,
+  chosen: Readonly<Record<string, string>>,
+): ReadonlyMap<string, ReadonlySet<string>> {
   const after = new Map<string, Set<string>>();
   const lawsOf = (module: string) => {
     const laws = modules[module]?.[chosen[moduleOf(module)] ?? ""];
     if (!laws) throw new Error(`handLaws: no laws for ${module} built ${chosen[module]}`);
     return laws;
   };
-  for (const written of lines[family]) {
+  for (const written of linesOf(family, frame)) {
     const line = written.replace(bracket, (_, module: string) => lawsOf(module));
     const links = line.split(" > ").map((link) => link.split(" "));
     for (const [i, then] of links.entries())

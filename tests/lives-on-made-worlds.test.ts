@@ -73,7 +73,11 @@ describe("when a component is due", () => {
 
   // The world's own truth, which no forecast reads: from the visits of twelve years alone its lives come back.
   it("recovers the lives of the world's components from its visits", () => {
-    const { visits, calendar } = bareWorld({ seed: 31, years: 12, customers: 700, reels: 1400, loyalty: 0.9, benchMinutes: 3000, lot: 0 });
+    const { visits, calendar } = bareWorld(
+      { seed: 31, years: 12, customers: 700, reels: 1400, loyalty: 0.9, benchMinutes: 3000, lot: 0 },
+      undefined,
+      true,
+    );
     const seen = visits
       .filter(({ declined, kind }) => !declined && kind !== "purchase-check")
       .map(

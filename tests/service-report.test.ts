@@ -40,9 +40,9 @@ describe("the report of a service without any fault", () => {
     const { text, pages } = read(await reportPdf(getReport(shop.db, job, reportDates), "en-GB"));
     for (const words of [
       "Taken apart: handle and star; head plate, yoke and free spool; spool; tail plate and click; bridge and anti-reverse; gear and drag stack.",
-      "Cleaned: swab and brush (35), ",
+      "Cleaned: swab and brush (41), ",
       "flushed one by one (2)",
-      "48 parts off: 48 went back in.",
+      "54 parts off: 54 went back in.",
       "Not opened: frame and foot.",
       "Anti-reverse dog: nose filed square, put back",
       "Checks passed (7): Turn the sleeve by hand",

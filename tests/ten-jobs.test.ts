@@ -52,15 +52,17 @@ describe.each(tenKinds)("what is said of a job of the kind %s", (kind) => {
 describe("each of ten jobs, read as its customer", () => {
   it("quick: what was opened of it, where the oil went, nothing of a fault", () => {
     expect(told("quick")).toMatch(/^No fault was found: every test was good when it came\.$/m);
-    expect(told("quick")).toMatch(/^Taken apart: spool\.$/m);
-    expect(told("quick")).toMatch(/^Head plate, yoke and free spool, part way: head plate screw \(3\) off\.$/m);
+    expect(told("quick")).toMatch(/^Taken apart: handle and star; spool\.$/m);
+    expect(told("quick")).toMatch(
+      /^Head plate, yoke and free spool, part way: head plate foot screw \(2\), head plate screw \(4\) off\.$/m,
+    );
     expect(told("quick")).not.toContain("for a new part");
   });
 
   it("full: what was bad when it came, what was dressed, renewed and is to be watched", () => {
     expect(told("full")).toContain("Bad when it came: Free spool (4 s). No one cause was named.");
     expect(told("full")).toContain("Anti-reverse dog: nose filed square, put back.");
-    expect(told("full")).toContain("48 parts off: 47 went back in, 1 replaced by new.");
+    expect(told("full")).toContain("54 parts off: 53 went back in, 1 replaced by new.");
     expect(report("full").parts.map(({ words }) => words)).toEqual([expect.stringMatching(/^Friction washer, low: .*carbon/)]);
     expect(JSON.stringify(report("full"))).not.toContain("for the bench");
     expect(report("full").watch).toEqual(["Friction washer, middle: edge a little frayed."]);

@@ -534,7 +534,7 @@ export async function buildDemo(
       intake: { complaints: ["stiff"], conditions: ["opened"], conditionNote: "head plate of another reel" },
     });
     overrideSeat(ctxAt(-2, 11), id, "star", "SX-250");
-    overrideSeat(ctxAt(-2, 11, 1), id, "head-plate", "SX-110");
+    overrideSeat(ctxAt(-2, 11, 1), id, "head-plate", "DN-110");
     test(ctxAt(-2, 11, 10), id, "before", { "free-spool": ["doubtful", 18], turning: ["doubtful", 13] });
   });
   inOne(() => {

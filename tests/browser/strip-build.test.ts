@@ -44,10 +44,10 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     await person.go(`/bench/${tag}/strip`);
     await person.sees("into well 1");
     await person.tabTo("Something else came off?");
-    await person.keys("foot screw, f");
-    await person.tabTo("Foot screw, front");
+    await person.keys("head plate foot screw, f");
+    await person.tabTo("Head plate foot screw, front");
     await person.keys(Key.ENTER);
-    await person.sees("Foot screw, front into well 1");
+    await person.sees("Head plate foot screw, front into well 1");
     // The focus is back on the main act: the space bar takes it.
     await person.keys(" ");
     await person.sees("into well 2");
@@ -59,14 +59,14 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     await person.sees("Makers' instructions, local codes and licensed practice come first.");
     await person.go(`/bench/${tag}/strip`);
     await stripAll(person);
-    // The frame's second foot screw, which no service takes off, after everything else; the page has gone on to Clean.
+    // The foot, which no service takes off, after everything else; the page has gone on to Clean.
     await person.go(`/bench/${tag}/strip`);
     await person.tabTo("Something else came off?");
-    await person.keys("foot screw, r");
-    await person.tabTo("Foot screw, rear");
+    await person.keys("reel foot");
+    await person.tabTo("Reel foot");
     await person.keys(Key.ENTER);
     await person.keys(" ");
-    await person.driver.wait(() => wells(tag) === serviced + 2, 10_000);
+    await person.driver.wait(() => wells(tag) === serviced + 1, 10_000);
     expect(
       server.value(
         "SELECT max(n) FROM (SELECT count(*) AS n FROM tray_well WHERE job_id = (SELECT id FROM job WHERE tag = ?) GROUP BY well)",
@@ -124,15 +124,15 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.sees("Fit Head plate screw, top");
         await person.key("w");
         await person.atField();
-        await person.keys("foot screw, r");
-        await person.tabTo("Foot screw, rear");
+        await person.keys("tail plate foot screw, r");
+        await person.tabTo("Tail plate foot screw, rear");
         await person.keys(Key.ENTER);
         await person.sees("Do not fit it here.");
         await person.sees("was said to be in already");
-        await person.tabTo("Open Foot screw, rear again");
+        await person.tabTo("Open Tail plate foot screw, rear again");
         await person.keys(Key.ENTER);
-        await person.driver.wait(() => state(tag, "place-foot-screw-rear") === undefined, 10_000);
-        await stepIs((step) => step === "Fit Foot screw, rear");
+        await person.driver.wait(() => state(tag, "place-tail-screw-foot-rear") === undefined, 10_000);
+        await stepIs((step) => step.startsWith("Fit Tail plate foot screw, rear") || step === "Tail plate screws");
         return true;
       }
       if (heading.startsWith("Check: The star takes the drag") && once("nested")) {

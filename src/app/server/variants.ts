@@ -1,4 +1,4 @@
-import { families, familyWith } from "@/core/families/families";
+import { everyFrame, families, familyWith } from "@/core/families/families";
 import type { FamilyTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
 import type { ShownVariant } from "@/ui/glyphs/built-choices";
@@ -12,10 +12,11 @@ const pictures = ({ anatomy, parts }: FamilyTemplate) =>
     ]),
   );
 
-/** The variants of a family by their names, each choice with the pieces by which it differs from another: they are its picture. */
-function shown(family: FamilyId): ShownVariant[] {
-  return families[family].variants.map(({ id, name, choices }) => {
-    const builds = choices.map((choice) => pictures(familyWith(family, { [id]: choice.id })));
+/** Variants of a skeleton by their names, each choice with the pieces by which it differs from another: they are its picture. */
+function shownOf({ family, variants, frames, chosen }: FamilyTemplate): ShownVariant[] {
+  const frame = frames ? { [frames.id]: chosen[frames.id]! } : {};
+  return variants.map(({ id, name, choices }) => {
+    const builds = choices.map((choice) => pictures(familyWith(family, { ...frame, [id]: choice.id })));
     const alike = (partId: string) => {
       const told = builds.map((build) => JSON.stringify((build.get(partId) ?? []).map(({ part }) => [part.shape, part.material])));
       return new Set(told).size === 1;
@@ -23,6 +24,7 @@ function shown(family: FamilyId): ShownVariant[] {
     return {
       id,
       name,
+      within: frames && id !== frames.id ? { variant: frames.id, choice: chosen[frames.id]! } : null,
       choices: choices.map((choice, at) => ({
         id: choice.id,
         name: choice.name,
@@ -31,6 +33,10 @@ function shown(family: FamilyId): ShownVariant[] {
     };
   });
 }
+
+/** Those of every skeleton; the choice of the skeleton stands once. */
+const shown = (family: FamilyId): ShownVariant[] =>
+  everyFrame(family).flatMap((template, at) => shownOf(template).filter(({ id }) => at === 0 || id !== template.frames?.id));
 
 export const shownVariants = Object.fromEntries(
   Object.values(families).map(({ family }) => [family, shown(family)]),

@@ -59,7 +59,7 @@ describe("the anatomy check", () => {
 
   it("refuses a washer with a hole as large as itself and a screw threaded beyond its end", () => {
     const odd: PartType[] = skerry30Parts.map((part) => {
-      if (part.shape.kind === "screw" && part.id === "sk-head-screw") return { ...part, shape: { ...part.shape, threadedMm: 12 } };
+      if (part.shape.kind === "screw" && part.id === "sk-plate-screw-long") return { ...part, shape: { ...part.shape, threadedMm: 12 } };
       if (part.shape.kind === "washer" && part.id === "sk-handle-spacer") return { ...part, shape: { ...part.shape, insideMm: 12 } };
       return part;
     });
@@ -68,11 +68,11 @@ describe("the anatomy check", () => {
 
   it("says when a long screw would come out of a short hole, and lets a through screw through", () => {
     const long = change((a) => {
-      seat(a, "foot-screw-front").partTypeId = "sk-head-screw";
+      seat(a, "head-screw-foot-front").partTypeId = "sk-plate-screw-long";
     });
     // 9 mm of screw in 5.5 mm of hole.
     expect(checkAnatomy(long, skerry30Parts).map((fault) => fault.message)).toEqual([expect.stringContaining("comes out 3.5 mm")]);
-    seat(long, "foot-screw-front").through = true;
+    seat(long, "head-screw-foot-front").through = true;
     expect(checkAnatomy(long, skerry30Parts)).toEqual([]);
   });
 

@@ -40,7 +40,7 @@ describe("the fit of a machine, in millimetres", () => {
   it("does not mind a screw that is meant to go through", () => {
     const long = (through: boolean): Anatomy => ({
       ...anatomy,
-      positions: anatomy.positions.map((p) => (p.id === "foot-screw-front" ? { ...p, holeDepthMm: 3, through } : p)),
+      positions: anatomy.positions.map((p) => (p.id === "head-screw-foot-front" ? { ...p, holeDepthMm: 3, through } : p)),
     });
     expect(fitFaults(long(false), types())).toEqual([expect.stringContaining("comes out 2.0 mm on the other side")]);
     expect(fitFaults(long(true), types())).toEqual([]);

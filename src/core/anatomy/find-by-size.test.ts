@@ -24,7 +24,7 @@ describe("finding a part by what was measured", () => {
   });
 
   it("puts the closest first, and finds nothing without a measure or with a word that is not there", () => {
-    const [first, ...rest] = findBySize(skerry30Parts, "screw 3 7", 2.5);
+    const [first, ...rest] = findBySize(skerry30Parts, "screw 3 9", 2.5);
     expect(first?.offMm).toBe(0);
     for (const { offMm } of rest) expect(offMm).toBeGreaterThanOrEqual(first!.offMm);
     expect(found("washer")).toEqual([]);

@@ -69,7 +69,11 @@ const spinning: Places = {
 /** Common practice. */
 const places: Readonly<Record<FamilyId, Places>> = {
   "star-drag-bridge": starDrag,
-  "star-drag-clutch": { ...starDrag, gear: "The handle side: clutch, gears, gear sleeve, bridge." },
+  "star-drag-clutch": {
+    ...starDrag,
+    gear: "The handle side: one-way clutch, gears, and the bearings of what they turn on.",
+    antiReverse: "The one-way clutch and its collar first; the dog behind it only when that is good.",
+  },
   "lever-drag": {
     gear: "The handle side: gears, gear shaft and their bearings, under the head plate.",
     spool: "The spool, the lever at free: its bearings and the pressure plate's; when winding is rough as well, all of them as a set.",

@@ -52,7 +52,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
   family: "baitcaster-low-profile",
   lineRadiusMm: 16,
   assemblies: [
-    ["handle", "Handle and star", "handle"],
+    ["handle", "Handle and star", "handle", { quick: true }],
     ["brake", "Brake side", "tail", { carrier: "side-plate", freedBy: ["side-screw-top", "side-screw-front", "side-screw-rear"] }],
     ["spool", "Spool", "frame", { carrier: "spool", quick: true }],
     ["gears", "Gear side and drag", "handle"],

@@ -41,13 +41,27 @@ const tables: Readonly<Record<FamilyId, TemplateTable>> = {
 export const familyWith = (family: FamilyId, chosen: Readonly<Record<string, string>>): FamilyTemplate =>
   Object.keys(chosen).length ? templateOf(tables[family], chosen) : families[family];
 
-/** A family in every way it is built: the usual one, then each choice that differs by itself. */
-export const everyBuild = (family: FamilyId): { readonly name: string; readonly template: FamilyTemplate }[] => [
-  { name: "as usual", template: families[family] },
-  ...families[family].variants.flatMap((variant) =>
-    variant.choices.slice(1).map((choice) => ({
-      name: `${variant.name}: ${choice.name}`,
-      template: familyWith(family, { [variant.id]: choice.id }),
-    })),
-  ),
-];
+/** The skeletons of a family, each as it is usually built; the family alone where it has one. */
+export const everyFrame = (family: FamilyId): readonly FamilyTemplate[] => {
+  const { frames } = families[family];
+  return frames ? frames.choices.map(({ id }) => familyWith(family, { [frames.id]: id })) : [families[family]];
+};
+
+/** A family in every way it is built: each skeleton as usual, then each choice that differs by itself. */
+export const everyBuild = (family: FamilyId): { readonly name: string; readonly template: FamilyTemplate }[] =>
+  everyFrame(family).flatMap((usual) => {
+    const { frames, chosen } = usual;
+    const frame = frames ? { [frames.id]: chosen[frames.id]! } : {};
+    const named = frames?.choices.find(({ id }) => id === chosen[frames.id])?.name ?? "as usual";
+    return [
+      { name: named, template: usual },
+      ...usual.variants
+        .filter(({ id }) => id !== frames?.id)
+        .flatMap((variant) =>
+          variant.choices.slice(1).map((choice) => ({
+            name: `${frames ? `${named}; ` : ""}${variant.name}: ${choice.name}`,
+            template: familyWith(family, { ...frame, [variant.id]: choice.id }),
+          })),
+        ),
+    ];
+  });

@@ -7,18 +7,26 @@ import { buildOrder } from "@/core/teardown/build-order";
 import { missingBefore } from "@/core/teardown/left-over";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
-import { families, familyWith } from "./families";
+import { everyFrame, familyWith } from "./families";
 import type { FamilyTemplate } from "./template";
 
+/** The skeleton's name where it is not the family's usual one. */
+function frameOf({ frames, chosen }: Pick<FamilyTemplate, "frames" | "chosen">): string | null {
+  const frame = frames ? chosen[frames.id]! : null;
+  return frame === frames?.choices[0].id ? null : frame;
+}
+
 /** The laws of the hand by operation; every name in them has to be there. */
-function predicates(family: FamilyId, { anatomy, chosen }: FamilyTemplate): ReadonlyMap<string, ReadonlySet<string>> {
+function predicates(family: FamilyId, { anatomy, chosen, frames }: FamilyTemplate): ReadonlyMap<string, ReadonlySet<string>> {
   const seats = new Set(anatomy.positions.map(({ id }) => id));
   const acts = new Set(anatomy.operations.map(({ id }) => id));
   const operation = (name: string) => {
     if (!seats.has(name) && !acts.has(name)) throw new Error(`${family} has neither a seat nor an act ${name}`);
     return seats.has(name) ? placeOperationId(name) : name;
   };
-  return new Map([...handLaws(family, chosen)].map(([id, before]) => [operation(id), new Set([...before].map(operation))]));
+  return new Map(
+    [...handLaws(family, frameOf({ frames, chosen }), chosen)].map(([id, before]) => [operation(id), new Set([...before].map(operation))]),
+  );
 }
 
 const build = (anatomy: Anatomy) => {
@@ -54,27 +62,29 @@ function alarms(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, steps: S
 }
 
 /** Each family as usual, then in every build of the modules that have laws of their own. */
-const builds = familyIds.flatMap((family): [family: FamilyId, built: string, orders: number, template: FamilyTemplate][] => {
-  const usual = families[family];
-  const choices = new Map(usual.variants.map(({ id, choices: all }) => [id, all.slice(1)]));
-  return [
-    [family, "as usual", 1000, usual],
-    ...modulesWithLaws(family).flatMap(([module]) =>
-      (choices.get(module) ?? []).map(({ id, name }): [FamilyId, string, number, FamilyTemplate] => [
-        family,
-        name,
-        300,
-        familyWith(family, { [module]: id }),
-      ]),
-    ),
-  ];
-});
+const builds = familyIds.flatMap((family) =>
+  everyFrame(family).flatMap((usual): [family: FamilyId, built: string, orders: number, template: FamilyTemplate][] => {
+    const choices = new Map(usual.variants.map(({ id, choices: all }) => [id, all.slice(1)]));
+    const named = frameOf(usual) ?? "as usual";
+    return [
+      [family, named, 1000, usual],
+      ...modulesWithLaws(family, frameOf(usual)).flatMap(([module]) =>
+        (choices.get(module) ?? []).map(({ id, name }): [FamilyId, string, number, FamilyTemplate] => [
+          family,
+          `${named}, ${name}`,
+          300,
+          familyWith(family, { ...usual.chosen, [module]: id }),
+        ]),
+      ),
+    ];
+  }),
+);
 
 it("knows the laws of every way its modules are built", () => {
-  for (const family of familyIds)
-    for (const [module, laws] of modulesWithLaws(family)) {
-      const variant = families[family].variants.find(({ id }) => id === module);
-      expect(laws, `${family}, ${module}`).toEqual(expect.arrayContaining(variant!.choices.map(({ id }) => id)));
+  for (const frame of familyIds.flatMap(everyFrame))
+    for (const [module, laws] of modulesWithLaws(frame.family, frameOf(frame))) {
+      const variant = frame.variants.find(({ id }) => id === module);
+      expect(laws, `${frame.family}, ${module}`).toEqual(expect.arrayContaining(variant!.choices.map(({ id }) => id)));
     }
 });
 

@@ -3,7 +3,7 @@ import { coveringArray } from "#tests/covering-array";
 import { givenOrder } from "#tests/given-order";
 import { reachOf } from "@/core/teardown/reach";
 import { familyIds } from "@/core/vocabulary/families";
-import { families, familyWith } from "./families";
+import { everyFrame, familyWith } from "./families";
 
 describe("rows that hold every pair", () => {
   it("are fewer than all ways and leave no pair out", () => {
@@ -22,10 +22,10 @@ describe("rows that hold every pair", () => {
 });
 
 describe.each(familyIds)("%s, in reels that hold every pair of its choices", (family) => {
-  const { variants } = families[family];
-  const reels = coveringArray(variants.map(({ choices }) => choices.map(({ id }) => id))).map((row) =>
-    familyWith(family, Object.fromEntries(variants.map(({ id }, i) => [id, row[i]!]))),
-  );
+  const reels = everyFrame(family).flatMap(({ variants, frames, chosen }) => {
+    const answers = variants.map(({ id, choices }) => (id === frames?.id ? [chosen[id]!] : choices.map((choice) => choice.id)));
+    return coveringArray(answers).map((row) => familyWith(family, Object.fromEntries(variants.map(({ id }, i) => [id, row[i]!]))));
+  });
 
   it("goes together in the order given without an alarm, serviced full and quick", () => {
     const alarms = reels.flatMap(({ anatomy, parts, chosen }) => {

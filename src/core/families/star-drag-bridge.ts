@@ -1,14 +1,27 @@
+import { stackInGear, twoEars } from "./modules/gear-stack";
 import { handleEnd } from "./modules/handle-end";
 import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
+import { ringOf } from "./modules/ring";
+import { spoolSupport } from "./modules/spool-support";
+import { tensionWashers, withEitherSide } from "./modules/tension";
 import { underHandle, underSeats } from "./modules/under-handle";
+import {
+  barsAlone,
+  closeHead,
+  closeTail,
+  footBetweenPlates,
+  headRing,
+  headScrews,
+  ringBatches,
+  tailRing,
+  tailScrews,
+} from "./star-drag-plates";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
 
 const bridgeScrews = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"];
-const headScrews = ["head-screw-top", "head-screw-front", "head-screw-rear"];
-const tailScrews = ["tail-screw-top", "tail-screw-front", "tail-screw-rear"];
 
 const dogGate = {
   id: "gate-dog",
@@ -56,6 +69,26 @@ const knobs = builtAs(
 );
 const [knob] = knobs.builds;
 
+const sleeve = "gear-sleeve";
+const stacks = stackInGear({
+  shaft: sleeve,
+  heldBy: bridgeScrews,
+  closes: { orientation: "flats on the sleeve's flats, closes the stack" },
+  below: ["under-gear-washer", "main-gear"],
+  numbers: { low: "230", friction: "231", keyed: "232", eared: "233", cap: "234" },
+});
+const [stack] = stacks.builds;
+const tensions = tensionWashers({
+  shaft: sleeve,
+  restsOn: "ferrule",
+  below: ["ferrule"],
+  number: "241",
+  outsideMm: 16,
+  insideMm: 8.2,
+  star: [],
+});
+const [tension] = tensions.builds;
+
 const dragFilm = { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } };
 
 /** How such reels differ. Source: common practice. */
@@ -101,23 +134,6 @@ const variants: readonly Variant[] = [
       { id: "spacer", name: "a metal spacer: no drag face" },
       { id: "friction", name: "a friction washer: a drag face, it counts in the stack", change: { parts: [["gear-washer", "219", "Under-gear friction washer", "friction-washer-under", { kind: "friction-washer", outsideMm: 24, insideMm: 8.6, thicknessMm: 0.9 }, "carbon", 260]], reseat: { "under-gear-washer": { name: "Under-gear friction washer", ...dragFilm } } } },
       { id: "plastic", name: "a plastic washer: no drag face", change: { parts: [["gear-washer", "219", "Under-gear washer, plastic", "under-gear-washer", { kind: "washer", outsideMm: 18, insideMm: 8.2, thicknessMm: 0.8 }, "plastic", 60]] } },
-    ],
-  },
-  {
-    id: "tension",
-    name: "Tension washers",
-    choices: [
-      { id: "two", name: "two, facing each other" },
-      { id: "one", name: "one, cup up", change: { drop: ["tension-upper"], reseat: { "tension-lower": { name: "Tension washer", trap: "Cup up: turned over the star works on its rim alone." }, star: { restsOn: ["tension-lower"] } } } },
-      {
-        id: "three",
-        name: "three: up, up, down",
-        change: {
-          put: [{ after: "tension-lower", assembly: "handle", row: ["tension-middle", "Tension washer, middle", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", turned: true, orientation: "cup up, in the lower one", twoSided: true }] }],
-          reseat: { "tension-upper": { restsOn: ["tension-middle"], orientation: "cup down, facing the two below", twoSided: true } },
-          batches: [["star", "Star and tension washers", "ferrule", "tension-lower", "tension-middle", "tension-upper", "star"]],
-        },
-      },
     ],
   },
   {
@@ -185,7 +201,7 @@ const variants: readonly Variant[] = [
           ],
           put: [
             { after: "head-plate", assembly: "head", row: ["locating-pin", "Locating pin", "locating-pin", { acrossMm: 29, restsOn: ["head-plate"], hides: true, trap: "It drops out unseen: without it the plate sits askew." }] },
-            { after: "head-screw-rear", assembly: "head", row: ["trim-ring", "Trim ring", "trim-ring", { restsOn: headScrews, orientation: "notch over the screw heads" }] },
+            { after: headScrews.at(-1)!, assembly: "head", row: ["trim-ring", "Trim ring", "trim-ring", { restsOn: headScrews, orientation: "notch over the screw heads" }] },
           ],
         },
       },
@@ -198,7 +214,7 @@ export const starDragBridgeTable: TemplateTable = {
   family: "star-drag-bridge",
   lineRadiusMm: 24,
   assemblies: [
-    ["handle", "Handle and star", "handle"],
+    ["handle", "Handle and star", "handle", { quick: true }],
     ["head", "Head plate, yoke and free spool", "handle", { carrier: "head-plate", freedBy: headScrews }],
     ["spool", "Spool", "frame", { carrier: "spool", quick: true }],
     ["tail", "Tail plate and click", "tail", { carrier: "tail-plate", freedBy: tailScrews }],
@@ -208,36 +224,25 @@ export const starDragBridgeTable: TemplateTable = {
   ],
   batches: [
     ...end.batches,
-    ["star", "Star and tension washers", "ferrule", "tension-lower", "tension-upper", "star"],
+    ...tension.batches,
     ["spool", "Spool with its bearings", "spool", "click-gear", "tail-bearing", "head-bearing"],
+    ...ringBatches(headScrews, tailScrews),
     ["click", "Click", "click-tongue", "click-spring", "click-button"],
     ["tail", "Tail plate with its cap", "tail-plate", "cap"],
     ["yoke-screws", "Yoke screws", "bridge-screw-top-front", "bridge-screw-top-rear"],
     ["yoke", "Pinion and yoke over their springs", "yoke-spring-front", "yoke-spring-rear", "yoke", "pinion"],
     ["free-spool", "Eccentric, spring and jack", "eccentric", "eccentric-spring", "jack"],
-    [
-      "stack",
-      "Gear and drag stack",
-      "under-gear-washer",
-      "main-gear",
-      "friction-low",
-      "keyed-low",
-      "friction-mid",
-      "eared",
-      "friction-high",
-      "keyed-high",
-    ],
+    ...stack.batches,
     ["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"],
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
-    ["frame", "101", "Frame, three posts", "frame", { kind: "frame", outsideMm: 62, widthMm: 40, posts: 3 }, "anodised aluminium", 5400],
+    ["frame", "101", "Frame, four posts", "frame", { kind: "frame", outsideMm: 62, widthMm: 40, posts: 4 }, "anodised aluminium", 5400],
     ["foot", "102", "Reel foot", "foot", { kind: "foot", lengthMm: 58, widthMm: 16, thicknessMm: 3 }, "chromed brass", 980],
-    ["foot-screw", "103", "Foot screw, short", "foot-screw", screw(3, 5), steel, 60],
     ["head-plate", "110", "Head plate", "head-plate", { kind: "plate", outsideMm: 62, thicknessMm: 4, holes: 6 }, "phenolic", 3200],
-    ["head-screw", "111", "Plate screw, long", "plate-screw", screw(3, 9), steel, 70],
+    ["plate-screw-long", "111", "Plate screw, long", "plate-screw", screw(3, 9), steel, 70],
+    ["plate-screw-short", "112", "Plate screw, short, into the foot", "plate-screw", screw(3, 5), steel, 70],
     ["tail-plate", "120", "Tail plate", "tail-plate", { kind: "plate", outsideMm: 62, thicknessMm: 4, holes: 4 }, "phenolic", 2700],
-    ["tail-screw", "121", "Plate screw, medium", "plate-screw", screw(3, 7), steel, 70],
     ["click-tongue", "125", "Click tongue", "click-tongue", { kind: "tongue", lengthMm: 14, widthMm: 6, thicknessMm: 1.6 }, "bronze", 310],
     ["click-spring", "126", "Click spring", "click-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 16 }, "spring steel", 190],
     ["click-button", "127", "Click button", "click-button", { kind: "button", outsideMm: 9, stemMm: 3.4, lengthMm: 11 }, "chromed brass", 520],
@@ -256,12 +261,9 @@ export const starDragBridgeTable: TemplateTable = {
     ["gear-washer", "219", "Under-gear washer", "under-gear-washer", { kind: "washer", outsideMm: 18, insideMm: 8.2, thicknessMm: 0.8 }, "brass", 120],
     ["main-gear", "220", "Main gear, 51 teeth", "main-gear", { kind: "gear", teeth: 51, moduleMm: 0.8, boreMm: 8.1, faceMm: 6, cupMm: 33 }, "bronze", 2890],
     ["pinion", "221", "Pinion, 17 teeth", "pinion", { kind: "pinion", teeth: 17, moduleMm: 0.8, boreMm: 5.1, lengthMm: 18 }, "brass", 1760],
-    ["friction-low", "230", "Friction washer, large hole", "friction-washer-low", { kind: "friction-washer", outsideMm: 31, insideMm: 10, thicknessMm: 0.9 }, "carbon", 340],
-    ["friction", "231", "Friction washer", "friction-washer", { kind: "friction-washer", outsideMm: 31, insideMm: 8.6, thicknessMm: 0.9 }, "carbon", 320],
-    ["keyed", "232", "Keyed drag washer", "keyed-washer", { kind: "keyed-washer", outsideMm: 30, insideMm: 8.2, thicknessMm: 1.2, acrossFlatsMm: 6.5 }, steel, 280],
-    ["eared", "233", "Eared drag washer", "eared-washer", { kind: "eared-washer", outsideMm: 29, insideMm: 8.6, thicknessMm: 1.2, ears: 4, earMm: 3.2 }, steel, 310],
+    ...stack.parts,
     ["ferrule", "240", "Stack ferrule", "stack-ferrule", { kind: "sleeve", outsideMm: 12, boreMm: 8.2, lengthMm: 6 }, "brass", 260],
-    ["tension", "241", "Tension washer", "tension-washer", { kind: "cupped-washer", outsideMm: 16, insideMm: 8.2, thicknessMm: 0.5, coneHeightMm: 0.4 }, "spring steel", 140],
+    ...tension.parts,
     ["star", "250", "Star, five arms", "star", { kind: "star", outsideMm: 44, boreMm: 8.1, arms: 5, hubMm: 14 }, "anodised aluminium", 1190],
     ...belowHandle.builds[0].parts,
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],
@@ -278,8 +280,7 @@ export const starDragBridgeTable: TemplateTable = {
   seats: {
     handle: [
       ["ferrule", "Stack ferrule", "ferrule", { ridesOn: "gear-sleeve", restsOn: ["keyed-high"], passesThrough: ["head-plate"], turnsWith: "sleeve", hides: true, orientation: "wide end down on the top washer", twoSided: true }],
-      ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-sleeve", restsOn: ["ferrule"], turnsWith: "sleeve", turned: true, orientation: "cup up", twoSided: true, trap: "Nested with the upper one it is four times as stiff: the star jumps from loose to locked." }],
-      ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-sleeve", restsOn: ["tension-lower"], turnsWith: "sleeve", orientation: "cup down, facing the lower one, a slit of light between", twoSided: true, trap: "The two must face each other, not lie in one another." }],
+      ...tension.seats,
       ["star", "Star", "star", { ridesOn: "gear-sleeve", restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", twoSided: true, ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand: a crossed thread here ends the sleeve." }],
       ...belowHandle.builds[0].seats,
       ["handle", "Handle", "handle", { ridesOn: "gear-sleeve", restsOn: ["handle-spacer"], turnsWith: "handle", hole: "the one the customer had", orientation: "as found: short or long hole; the star backed off lets it lift, never pried", asFound: true, trap: "Press the stack down before the nut goes on." }],
@@ -296,25 +297,21 @@ export const starDragBridgeTable: TemplateTable = {
       ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: -4, restsOn: ["head-plate"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright over its hole, before the yoke is laid on" }],
       ["yoke", "Yoke", "yoke", { acrossMm: 8, restsOn: ["jack", "yoke-spring-front", "yoke-spring-rear"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], orientation: "shoulder to the jack", ...greased("a dab on the shoulders", "it slides") }],
       ["pinion", "Pinion", "pinion", { acrossMm: 8, restsOn: ["yoke"], heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear"], turnsWith: "spool", orientation: "slot to the spool", ...greased("a light film on the teeth", "the bore stays clean and dry"), trap: "Slot facing out, the spool never engages." }],
-      ["head-screw-top", "Head plate screw, top", "head-screw", { acrossMm: 26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm, trap: "Long ones here, into the posts." }],
-      ["head-screw-front", "Head plate screw, front", "head-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 2, front", holeDepthMm: 12, ...threadFilm }],
-      ["head-screw-rear", "Head plate screw, rear", "head-screw", { acrossMm: -26, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "post 3, rear", holeDepthMm: 12, ...threadFilm }],
+      ...ringOf("head-plate", "frame", headRing),
     ],
     spool: [
-      ["spool", "Spool", "spool", { restsOn: ["frame"], turnsWith: "spool", heldBy: ["head-screw-top", "head-screw-front", "head-screw-rear"], orientation: "long shaft end to the pinion" }],
+      ["spool", "Spool", "spool", { restsOn: ["frame"], turnsWith: "spool", heldBy: headScrews, orientation: "long shaft end to the pinion" }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 8, ridesOn: "spool", turnsWith: "spool", orientation: "on the tail end" }],
       ["tail-bearing", "Spool bearing, tail", "spool-bearing", { alongMm: 1, ridesOn: "spool", restsOn: ["click-gear"], turnsWith: "spool", oilPort: "under the side adjuster cap", ...oiled("1 small drop", "more only slows it") }],
       ["head-bearing", "Spool bearing, head", "spool-bearing", { alongMm: 55, ridesOn: "spool", turnsWith: "spool", hides: true, ...oiled("1 small drop", "more only slows it") }],
     ],
     tail: [
       ["tail-plate", "Tail plate", "tail-plate", { turnsWith: "frame", orientation: "click button to the rear" }],
-      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
-      ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: ["tail-screw-top", "tail-screw-front", "tail-screw-rear"], caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "one leg each side of the tongue", twoSided: true }],
+      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: tailScrews, orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
+      ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: tailScrews, caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "one leg each side of the tongue", twoSided: true }],
       ["click-button", "Click button", "click-button", { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
       ["cap", "Side adjuster cap", "cap", { restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
-      ["tail-screw-top", "Tail plate screw, top", "tail-screw", { acrossMm: 26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 1, top", holeDepthMm: 12, ...threadFilm }],
-      ["tail-screw-front", "Tail plate screw, front", "tail-screw", { acrossMm: 6, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 2, front", holeDepthMm: 12, ...threadFilm }],
-      ["tail-screw-rear", "Tail plate screw, rear", "tail-screw", { acrossMm: -26, passesThrough: ["tail-plate"], restsOn: ["frame"], hole: "post 3, rear", holeDepthMm: 12, ...threadFilm }],
+      ...ringOf("tail-plate", "frame", tailRing),
     ],
     bridge: [
       ["bridge", "Bridge", "bridge", { turnsWith: "frame", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "post up", twoSided: true, ...greased("a film on the post", "the sleeve turns on it") }],
@@ -331,24 +328,59 @@ export const starDragBridgeTable: TemplateTable = {
     stack: [
       ["under-gear-washer", "Under-gear washer", "gear-washer", { ridesOn: "gear-sleeve", restsOn: ["ratchet", "dog-spring"], hides: true }],
       ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-sleeve", restsOn: ["under-gear-washer"], turnsWith: "gear", orientation: "cup up", twoSided: true, ...greased("half round the teeth", "it spreads itself; more is squeezed out") }],
-      ["friction-low", "Friction washer, low", "friction-low", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["main-gear"], orientation: "the one with the larger hole", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start; leave dry if the customer wants most pull" } }],
-      ["keyed-low", "Keyed washer, low", "keyed", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-low"], turnsWith: "sleeve", orientation: "flats on the sleeve's flats", trap: "Keyed low and high, the eared one between: swapped, the stack does not slip where it should." }],
-      ["friction-mid", "Friction washer, middle", "friction", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["keyed-low"], lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" } }],
-      ["eared", "Eared washer", "eared", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-mid"], turnsWith: "gear", orientation: "ears in the gear's slots" }],
-      ["friction-high", "Friction washer, high", "friction", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["eared"], hides: true, lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "as the low one" }, trap: "It clings to the washer above and is left out." }],
-      ["keyed-high", "Keyed washer, high", "keyed", { ridesOn: "gear-sleeve", insideOf: "main-gear", restsOn: ["friction-high"], turnsWith: "sleeve", heldBy: ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"], orientation: "flats on the sleeve's flats, closes the stack" }],
+      ...stack.seats,
     ],
     frame: [
       ["frame", "Frame", "frame", { turnsWith: "frame" }],
-      ["foot", "Reel foot", "foot", { restsOn: ["frame"], turnsWith: "frame", heldBy: ["foot-screw-front", "foot-screw-rear"], orientation: "long end back" }],
-      ["foot-screw-front", "Foot screw, front", "foot-screw", { acrossMm: 9, restsOn: ["foot"], hole: "foot, front", holeDepthMm: 5.5, tightness: "firm", ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
-      ["foot-screw-rear", "Foot screw, rear", "foot-screw", { acrossMm: -9, restsOn: ["foot"], hole: "foot, rear", holeDepthMm: 5.5, tightness: "firm", ...threadFilm, trap: "Short ones here: a long screw goes through the frame." }],
+      ["foot", "Reel foot", "foot", { restsOn: ["frame"], turnsWith: "frame", heldBy: footBetweenPlates, orientation: "long end back, held between the plates" }],
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 27.3 }],
   variants: [
     ...variants,
+    {
+      id: "ring",
+      name: "Screws of the plates",
+      choices: [
+        { id: "six", name: "six each: four into the posts, two short ones into the foot" },
+        barsAlone("four", "four each into bars, the foot on its own screws", ["top", "front", "rear", "low"]),
+        barsAlone("three", "three each into bars, the foot on its own screws", ["top", "front", "rear"]),
+      ],
+    },
+    variantOf(stacks, { assembly: "stack", after: "main-gear", carries: "ferrule" }),
+    {
+      id: "ears",
+      name: "Ears of the eared washer",
+      choices: [
+        { id: "four", name: "four" },
+        { id: "two", name: "two", change: { parts: [twoEars("235")] } },
+      ],
+    },
     variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
+    withEitherSide(variantOf(tensions, { assembly: "handle", after: "ferrule", carries: "star" }), "handle", {
+      shaft: sleeve,
+      restsOn: "ferrule",
+    }),
+    spoolSupport({
+      id: "head-support",
+      name: "Spool's head end",
+      bearing: "head-bearing",
+      plate: { assembly: "head", seat: "head-plate" },
+      cap: null,
+      bush: { seat: "head-bush", name: "Head bush", number: "136" },
+      boreMm: 5,
+      reached: "in the plate, the spool out",
+    }),
+    spoolSupport({
+      id: "tail-support",
+      name: "Spool's tail end",
+      bearing: "tail-bearing",
+      plate: { assembly: "tail", seat: "tail-plate" },
+      cap: { assembly: "tail", seat: "cap" },
+      bush: { seat: "tail-bush", name: "Tail bush", number: "137" },
+      boreMm: 5,
+      reached: "under the side adjuster cap",
+    }),
     variantOf(handleEnds, { assembly: "handle", after: "handle" }),
     variantOf(knobs, { assembly: "handle", after: "handle" }),
   ],
@@ -397,14 +429,7 @@ export const starDragBridgeTable: TemplateTable = {
       after: ["tighten-bridge", ...place("lever", "pinion", "yoke", "jack", "eccentric-spring")],
       lookAt: ["Jack: off the eccentric's stud?", "Yoke springs on the smooth part of their screws?", "Pinion: slot to the spool?"],
     },
-    {
-      id: "tighten-tail",
-      kind: "tighten",
-      words: "Tail plate screws: first bite, then crosswise an eighth at a time",
-      after: place(...tailScrews, "click-spring", "click-tongue"),
-      before: ["spool-in"],
-      tool: "blade 4 mm",
-    },
+    closeTail(tailScrews),
     {
       id: "spool-in",
       kind: "press",
@@ -412,21 +437,7 @@ export const starDragBridgeTable: TemplateTable = {
       after: place("head-bearing", "tail-bearing", "click-gear", "spool"),
       before: ["close-head"],
     },
-    {
-      id: "close-head",
-      kind: "press",
-      words: "Close the head plate onto the frame, lever free: no gap all round",
-      after: ["gate-sleeve", "gate-lever", "spool-in"],
-      before: place(...headScrews),
-    },
-    {
-      id: "tighten-head",
-      kind: "tighten",
-      words:
-        "Head plate screws: first bite, then crosswise an eighth at a time; old plates crack behind the rear ones, so no more than snug",
-      after: place(...headScrews),
-      tool: "blade 4 mm",
-    },
+    ...closeHead(headScrews),
     {
       id: "gate-spool",
       kind: "gate",

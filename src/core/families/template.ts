@@ -1,7 +1,7 @@
 import { type Anatomy, anatomySchema, type PartType } from "@/core/anatomy/types";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { withLedgerDefaults } from "./ledger-defaults";
-import type { TemplateTable, Variant } from "./tables/table";
+import type { Frames, TemplateTable, Variant } from "./tables/table";
 import { changedTable, choiceOf } from "./tables/variants";
 
 /**
@@ -15,8 +15,10 @@ export interface FamilyTemplate {
   /** Catalogue entries with numbers and ids that a model's prefix goes before. */
   readonly parts: readonly PartType[];
   readonly anatomy: Anatomy;
-  /** Ways such reels are built, the usual one first. */
+  /** Ways such reels are built, the usual one first; of the skeleton that was chosen, which is the first of them where there are several. */
   readonly variants: readonly Variant[];
+  /** The skeletons of the family; null where it has one. */
+  readonly frames: Frames | null;
   /** The choice made in each variant. */
   readonly chosen: Readonly<Record<string, string>>;
 }
@@ -26,9 +28,12 @@ export interface FamilyTemplate {
  * @throws ZodError when a row is not what it should be: only a programmer can cause that.
  */
 export function templateOf(usual: TemplateTable, chosen: Readonly<Record<string, string>> = {}): FamilyTemplate {
-  const variants = usual.variants ?? [];
-  const choices = variants.map((variant) => [variant.id, choiceOf(variant, chosen[variant.id])] as const);
-  const table = choices.reduce((so, [, { change }]) => (change ? changedTable(so, change) : so), usual);
+  const { frames } = usual;
+  const frame = frames?.choices.find(({ id }) => id === chosen[frames.id]) ?? frames?.choices[0];
+  const skeleton = frame?.table ?? usual;
+  const joined = skeleton.variants ?? [];
+  const choices = joined.map((variant) => [variant.id, choiceOf(variant, chosen[variant.id])] as const);
+  const table = choices.reduce((so, [, { change }]) => (change ? changedTable(so, change) : so), skeleton);
   const parts = table.parts.map(
     ([id, number, name, role, shape, material, priceMinor]): PartType => ({ id, number, name, role, shape, material, priceMinor }),
   );
@@ -48,14 +53,24 @@ export function templateOf(usual: TemplateTable, chosen: Readonly<Record<string,
   });
   const byId = new Map(parts.map((part) => [part.id, part]));
   return {
-    family: table.family,
+    family: usual.family,
     lineRadiusMm: table.lineRadiusMm,
     parts,
     anatomy: { ...anatomy, positions: withLedgerDefaults(anatomy.positions, byId) },
-    variants,
-    chosen: Object.fromEntries(choices.map(([id, choice]) => [id, choice.id])),
+    variants: frames ? [{ id: frames.id, name: frames.name, choices: skeletons(frames) }, ...joined] : joined,
+    frames: frames ?? null,
+    chosen: Object.fromEntries([
+      ...(frames && frame ? [[frames.id, frame.id] as const] : []),
+      ...choices.map(([id, choice]) => [id, choice.id] as const),
+    ]),
   };
 }
+
+/** The choice among skeletons: it has no change of the table, it is another table. */
+const skeletons = ({ choices: [usual, ...others] }: Frames): Variant["choices"] => {
+  const named = ({ id, name }: Frames["choices"][number]) => ({ id, name });
+  return [named(usual), ...others.map(named)];
+};
 
 export interface ModelDraft {
   readonly partTypes: PartType[];

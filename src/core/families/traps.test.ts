@@ -184,7 +184,7 @@ const traps: readonly (readonly [trap: string, caught: () => void])[] = [
     () =>
       misfits(
         "star-drag-bridge",
-        "foot-screw-front",
+        "head-screw-foot-front",
         ({ shape }) => {
           shape.lengthMm = 14;
         },

@@ -117,7 +117,7 @@ describe("an exploded plate", () => {
     const handle = assemblyPlates(skerry30Anatomy, demoTypes, "handle")[0]!;
     expect(handle.callouts.filter((callout) => callout.partTypeId === "sk-tension")).toHaveLength(2);
     const tail = assemblyPlates(skerry30Anatomy, demoTypes, "tail")[0]!;
-    expect(tail.callouts.find((callout) => callout.partTypeId === "sk-tail-screw")?.positionIds).toHaveLength(3);
+    expect(tail.callouts.find((callout) => callout.partTypeId === "sk-plate-screw-long")?.positionIds).toHaveLength(4);
   });
 
   it("refuses a part type it was not given", () => {

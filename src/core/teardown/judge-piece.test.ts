@@ -14,10 +14,13 @@ describe("a piece out of another well", () => {
   });
 
   it("a long screw in a short hole is refused, with how far it comes out", () => {
-    expect(judge("foot-screw-front", "head-screw-top")).toEqual({ fits: false, words: expect.stringMatching(/Its thread|comes out \d/) });
-    const short = types.get(pieceOf("foot-screw-front"))!;
+    expect(judge("head-screw-foot-front", "head-screw-top")).toEqual({
+      fits: false,
+      words: expect.stringMatching(/Its thread|comes out \d/),
+    });
+    const short = types.get(pieceOf("head-screw-foot-front"))!;
     const long = { ...short, id: "long", name: "Long screw", shape: { ...short.shape, lengthMm: 9, threadedMm: 9 } } as typeof short;
-    expect(judgePiece(anatomy, new Map([...types, ["long", long]]), "foot-screw-front", "long")).toEqual({
+    expect(judgePiece(anatomy, new Map([...types, ["long", long]]), "head-screw-foot-front", "long")).toEqual({
       fits: false,
       words: "It is 9 mm long, the hole (foot, front) 5.5 mm deep: it comes out 3.5 mm on the other side.",
     });
@@ -27,7 +30,7 @@ describe("a piece out of another well", () => {
     const screw = anatomy.positions.find(
       ({ partTypeId, holeDepthMm }) => types.get(partTypeId)!.shape.kind === "screw" && holeDepthMm === undefined,
     );
-    const seat = screw ?? { ...anatomy.positions.find(({ id }) => id === "foot-screw-front")!, holeDepthMm: undefined };
+    const seat = screw ?? { ...anatomy.positions.find(({ id }) => id === "head-screw-foot-front")!, holeDepthMm: undefined };
     const unmeasured = {
       ...anatomy,
       positions: anatomy.positions.map((one) => (one.id === seat.id ? { ...one, holeDepthMm: undefined } : one)),
@@ -68,7 +71,7 @@ describe("a piece out of another well", () => {
 
   it("knows which pieces could be taken for each other", () => {
     expect(confusable(anatomy, types, "keyed-low")).toContain("eared");
-    expect(confusable(anatomy, types, "foot-screw-front")).toContain("head-screw-top");
+    expect(confusable(anatomy, types, "head-screw-foot-front")).toContain("head-screw-top");
     expect(confusable(anatomy, types, "handle")).toEqual([]);
   });
 

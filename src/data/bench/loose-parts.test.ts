@@ -128,13 +128,13 @@ describe("a reel without a schematic keeps its family", () => {
   it("takes a ring of screws with its side in one press, more or fewer where said, and gives all of it back as one", () => {
     const { ctx, db, jobId } = unknownReel();
     const piece = (name: string) => expectedOfJob(db, jobId, "star-drag-bridge").find((one) => one.name.includes(name))!;
-    expect(piece("Head plate screw").left).toHaveLength(3);
-    expect(takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Head plate screw").id })).toEqual({ well: 1, count: 3 });
-    expect(piece("Head plate screw").left).toHaveLength(0);
-    expect(listLooseParts(db, jobId).map(({ act, side }) => [act, side])).toEqual([1, 1, 1].map((act) => [act, "handle"]));
+    expect(piece("Head plate screws").left).toHaveLength(4);
+    expect(takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Head plate screws").id })).toEqual({ well: 1, count: 4 });
+    expect(piece("Head plate screws").left).toHaveLength(0);
+    expect(listLooseParts(db, jobId).map(({ act, side }) => [act, side])).toEqual([1, 1, 1, 1].map((act) => [act, "handle"]));
     putLooseBack(ctx, jobId);
     expect(listLooseParts(db, jobId)).toEqual([]);
-    takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Tail plate screw").id, count: 5 });
+    takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Tail plate screws").id, count: 6 });
     expect(listLooseParts(db, jobId).filter(({ seat }) => seat === null)).toHaveLength(2);
     takeLoosePart(ctx, jobId, { kind: "washer", count: 2, side: "tail" });
     expect(

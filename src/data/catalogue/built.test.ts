@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal } from "#tests/workshop";
-import { families } from "@/core/families/families";
+import { everyFrame, families } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
 import { builtOf, changeVariant, startModelOf } from "./built";
 import { getCurrentModelVersion } from "./models";
@@ -9,20 +9,23 @@ describe("a model from its family", () => {
   it("starts in every variant chosen, and is built otherwise and back later, as a new version each time", () => {
     const shop = openWorkshop();
     for (const [n, family] of familyIds.entries()) {
-      const { variants } = families[family];
-      const [variant] = variants;
+      const [variant] = families[family].variants;
       if (!variant) continue;
       const last = variant.choices.at(-1)!;
       const prefix = `Q${String.fromCharCode(65 + n)}`;
       const { id } = startModelOf(shop.ctx, { maker: "Own", name: family, family, prefix }, { [variant.id]: last.id });
       expect(builtOf(shop.db, id)?.chosen[variant.id]).toBe(last.id);
-      for (const { id: variantId, choices } of variants)
-        for (const choice of choices) {
-          const { number } = getCurrentModelVersion(shop.db, id);
-          // What it is already is no new version.
-          const already = builtOf(shop.db, id)?.chosen[variantId] === choice.id;
-          expect(changeVariant(shop.ctx, id, number, variantId, choice.id).number).toBe(already ? number : number + 1);
-        }
+      const choose = (variantId: string, choiceId: string) => {
+        const { number } = getCurrentModelVersion(shop.db, id);
+        // What it is already is no new version.
+        const already = builtOf(shop.db, id)?.chosen[variantId] === choiceId;
+        expect(changeVariant(shop.ctx, id, number, variantId, choiceId).number).toBe(already ? number : number + 1);
+      };
+      for (const { variants, frames, chosen } of everyFrame(family)) {
+        if (frames) choose(frames.id, chosen[frames.id]!);
+        for (const { id: variantId, choices } of variants)
+          if (variantId !== frames?.id) for (const choice of choices) choose(variantId, choice.id);
+      }
     }
   });
 

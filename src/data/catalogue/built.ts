@@ -59,7 +59,7 @@ export function startModelOf(
 export function changeVariant(ctx: Context, modelId: string, baseNumber: number, variantId: string, choiceId: string): { number: number } {
   const built = builtOf(ctx.db, modelId);
   const model: Model | null = findModel(ctx.db, modelId);
-  const variant = model && families[model.family].variants.find(({ id }) => id === variantId);
+  const variant = model && built && familyWith(model.family, built.chosen).variants.find(({ id }) => id === variantId);
   if (!built || !model || !variant?.choices.some(({ id }) => id === choiceId))
     throw new Refusal("no-variant", "This model did not begin from its family. Change it at its drawing.", null, {
       to: "model",

@@ -6,6 +6,8 @@ import { Glyph } from "./glyph";
 export interface ShownVariant {
   readonly id: string;
   readonly name: string;
+  /** The choice of the skeleton with which it goes; null for one that always does. */
+  readonly within: { readonly variant: string; readonly choice: string } | null;
   readonly choices: readonly {
     readonly id: string;
     readonly name: string;
@@ -24,9 +26,11 @@ export interface BuiltChoicesProps {
 
 /** Ways a reel is built, each as a picture of the pieces that tell it; the one it has is ticked. */
 export function BuiltChoices({ variants, chosen, disabled, onChoose }: BuiltChoicesProps) {
+  const choice = (id: string) => chosen?.[id] ?? variants.find((variant) => variant.id === id)?.choices[0]?.id;
+  const going = variants.filter(({ within }) => !within || choice(within.variant) === within.choice);
   return (
     <div className="grid grid-cols-[repeat(auto-fill,minmax(18rem,1fr))] gap-x-6 gap-y-3">
-      {variants.map(({ id, name, choices }) => (
+      {going.map(({ id, name, choices }) => (
         <fieldset key={id} disabled={disabled}>
           <legend className="text-note">{name}</legend>
           <div className="flex flex-col gap-1">

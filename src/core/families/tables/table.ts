@@ -37,6 +37,22 @@ export interface TemplateTable {
   /** What hands take off and fit as one, beside the rings of screws and the stacks that are told by themselves. */
   readonly batches?: readonly (readonly [id: string, name: string, ...seats: string[]])[];
   readonly variants?: readonly Variant[];
+  /** Whole skeletons of the family, the table itself the usual one: what is joined where differs so much that each has joints of its own. */
+  readonly frames?: Frames;
+}
+
+/** The skeletons of a family as one choice, the usual one first: that is the table they stand in. */
+export interface Frames {
+  readonly id: string;
+  readonly name: string;
+  readonly choices: readonly [Frame, ...Frame[]];
+}
+
+interface Frame {
+  readonly id: string;
+  readonly name: string;
+  /** Left out for the table they stand in. */
+  readonly table?: TemplateTable;
 }
 
 /** What a way of building changes in its family's table. */

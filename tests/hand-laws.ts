@@ -60,6 +60,82 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     bush: "tail-plate > tail-bush",
     "cap-bush": "cap > tail-bush",
   },
+  "star-click": {
+    loose: "tension-upper > star-click > star",
+    "in-star": "tension-upper > star",
+    none: "tension-upper > star",
+  },
+  brakes: {
+    both: "spool > brake-hub > brake-block-a brake-block-b brake-block-c brake-block-d > side-plate > magnet-front magnet-rear > magnet-dial; side-plate > brake-drum",
+    blocks: "spool > brake-hub > brake-block-a brake-block-b brake-block-c brake-block-d > side-plate > brake-drum",
+    six: "spool > brake-hub > brake-block-a brake-block-b brake-block-c brake-block-d brake-block-e brake-block-f > side-plate > brake-drum",
+    shoes: "spool > brake-hub > brake-block-a brake-block-b brake-block-c brake-block-d > side-plate > brake-drum",
+    two: "spool > brake-hub > brake-block-a brake-block-b > side-plate > brake-drum",
+    magnets: "side-plate > magnet-front magnet-rear > magnet-dial",
+    none: "spool > side-plate",
+  },
+  "tail-door": {
+    screws:
+      "spool tension-cap > back-off > side-screw-top side-screw-front side-screw-rear > gate-spin; side-plate > side-screw-top side-screw-front side-screw-rear",
+    coin: "spool tension-cap > back-off > side-screw-front > gate-spin; side-plate > side-screw-front",
+    lugs: "spool tension-cap > back-off > turn-home > gate-spin; side-plate plate-keeper > turn-home",
+  },
+  dog: { none: "ratchet > main-gear", dog: "frame > dog > dog-spring > gear-plate" },
+  "anti-reverse": {
+    clutch: "gear-plate > plate-shaft-bearing > clutch > clutch-sleeve > gate-clutch > [tension]",
+    dog: "ratchet > dog > dog-spring > gate-dog > main-gear; gear-plate > plate-shaft-bearing > clutch-sleeve > [tension]",
+  },
+  "tail-click": {
+    click:
+      "side-plate > click-tongue > click-spring click-button; click-spring side-screw-top side-screw-front side-screw-rear > gate-click; spool > click-gear",
+    none: "spool > side-plate",
+  },
+  "wind-drive": { gear: "worm-clip > spool", spool: "worm-gear > idler > spool" },
+  // A lever drag.
+  ring: {
+    three: "plate-screw-top plate-screw-front plate-screw-rear",
+    five: "plate-screw-top plate-screw-front plate-screw-rear plate-screw-low-front plate-screw-low-rear",
+    six: "plate-screw-top plate-screw-front plate-screw-rear plate-screw-foot-front plate-screw-foot-middle plate-screw-foot-rear",
+    seven:
+      "plate-screw-top plate-screw-front plate-screw-rear plate-screw-low-front plate-screw-low-rear plate-screw-anchor-front plate-screw-anchor-rear",
+  },
+  "quadrant-screws": {
+    "short-middle": "quadrant-screw-front quadrant-screw-middle quadrant-screw-rear",
+    "flat-middle": "quadrant-screw-front quadrant-screw-middle quadrant-screw-rear",
+    "three-lengths": "quadrant-screw-front quadrant-screw-middle quadrant-screw-rear",
+    two: "quadrant-screw-front quadrant-screw-rear",
+  },
+  "far-end": {
+    plain: "frame > tail-bearing",
+    cover: "tail-bearing > copper-inner > end-clip > copper-outer > end-cover > end-cover-screw-front end-cover-screw-rear",
+  },
+  // Behind the spool it is in before the spool.
+  click: {
+    tail: "frame > click-tongue > click-spring click-washer > click-button > click-clip > spool-in",
+    "tail-washers":
+      "frame > click-washer-below > click-tongue > click-spring click-washer; click-washer > click-washer-button; click-spring click-washer-button > click-button > click-clip > spool-in",
+    head: "head-plate > click-tongue > click-spring click-washer > click-button > click-clip > click-in > lever-free",
+    "head-washers":
+      "head-plate > click-washer-below > click-tongue > click-spring click-washer; click-washer > click-washer-button; click-spring click-washer-button > click-button > click-clip > click-in > lever-free",
+  },
+  drag: {
+    one: "preload-spring > drag-cap",
+    twin: "spool-bearing-tail > drag-washer-tail > pressure-plate-tail > shaft",
+    sealed: "pressure-plate > drag-seal > drag-cap",
+  },
+  shaft: {
+    last: "gate-preload > shaft > cross-pin",
+    first: "spool-bearing-tail > shaft > spool-bearing-head; gate-preload > cross-pin",
+  },
+  "back-stop": {
+    dog: "head-plate > dog > dog-spring; ratchet dog-spring > gate-dog > main-gear",
+    "dog-last": "ratchet > main-gear > dog > dog-spring > gate-dog > lever-free",
+    pins: "head-plate > pin-spring-front > stop-pin-front; head-plate > pin-spring-rear > stop-pin-rear; ratchet stop-pin-front stop-pin-rear > gate-dog > main-gear",
+  },
+  speeds: {
+    one: "main-gear > pinion",
+    two: "main-gear > main-gear-low > pinion-low; pinion > pinion-low; gear-shaft main-gear-low > shift-key > shift-spring > shift-button > shift-clip > handle-washer; shift-clip handle tighten-plate > gate-shift",
+  },
   "shaft-foot": { screw: "foot-bearing > gear-shaft > shaft-end-screw", pressed: "foot-bearing > gear-shaft" },
   "clutch-place": {
     cover: "head-plate > clutch > close-cover > head-end-bearing",
@@ -68,6 +144,7 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   "star-face": {
     flat: "tension-upper > star",
     coated: "tension-upper > star-click-gear > star-click star-washer > star",
+    hollow: "tension-upper > star",
   },
   // Where no star turns below, nothing is felt between the nut and its lock.
   "handle-end without a star": {
@@ -99,6 +176,7 @@ const starBench = [
   "[head-support]",
   "[tail-support]",
   "spool-in > close-head > [ring head] > tighten-head > gate-spool gate-click",
+  "[star-face]",
   // Outside of the plate, down the shaft.
   "ferrule > [tension] > [under-handle] > handle > [handle-end]",
   "handle > [knob]",
@@ -136,28 +214,30 @@ const fullFrame = [
 
 const baitcaster = [
   foot,
-  "frame > thumb-spring > thumb-bar",
+  "frame > thumb-spring > thumb-bar > gate-yoke",
   // Level wind: far bush, worm, its other bush, gear and clip; the guide on bar and worm, the pawl up into it.
   "frame > worm-bush-far > worm > worm-bush > worm-gear > worm-clip",
   "frame > guide-bar",
-  "worm guide-bar > guide > pawl > pawl-cap",
+  "worm guide-bar > guide > pawl > pawl-washer > pawl-cap",
   "pawl-cap worm-clip > gate-wind > spool",
-  // Gear side.
+  // Gear side: what the plate closes over, then the plate tried by hand before any screw.
+  "frame > clutch-cam > kick-lever > kick-spring > main-gear",
   "frame > shaft-bearing > gear-shaft > ratchet > main-gear > friction > keyed",
   "frame > pinion-bearing > yoke > pinion yoke-spring-upper yoke-spring-lower",
-  "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > clutch > clutch-sleeve > gate-clutch > tension-lower > tension-upper > star-click > star > gate-star > [under-handle] > handle > [handle-end]",
+  "clutch-cam > yoke",
+  "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > gate-gear-plate > gear-screw-top gear-screw-front gear-screw-rear gear-screw-inner > tighten-gear > gate-yoke > star",
+  "[tension] > [under-handle] > handle > [handle-end]",
+  "[star-click]",
   "gear-plate > cap-bearing > tension-shim > cap-ring > tension-cap",
   "handle > [knob]",
-  // Spool with its pin, bearing and brake, met by the pinion.
-  "frame pinion > spool > bearing-pin > spool-bearing",
-  "spool > brake-hub > brake-block-a brake-block-b",
-  // Side plate with what rides on it goes on over them, the tension knob backed off before it is drawn down.
-  "spool-bearing brake-block-a brake-block-b > side-plate > plate-bearing > plate-keeper",
-  "side-plate > brake-drum",
-  "side-plate > magnet-front magnet-rear > magnet-dial",
-  "spool tension-cap > back-off > side-screw-top side-screw-front side-screw-rear > gate-spin",
-  "side-plate > side-screw-top side-screw-front side-screw-rear",
+  "handle > [knob second]",
+  // Spool with its pin, bearing and brake, met by the pinion; the short screw lies under it.
+  "frame pinion gear-screw-inner > spool > bearing-pin > spool-bearing",
+  "[brakes]",
+  // Side plate with what rides on it goes on over them.
+  "spool-bearing > side-plate > recess-washer > plate-bearing > plate-keeper",
 ];
+const oneWayClutch = "gear-plate > plate-shaft-bearing > clutch > clutch-sleeve > gate-clutch > [tension]";
 
 const spinningBody = [
   "body > switch",
@@ -196,29 +276,46 @@ const lines: Readonly<Record<string, readonly string[]>> = {
     "keyed-high retainer > clutch-collar",
     "clutch-collar retainer-screw-front retainer-screw-rear > gate-clutch > ferrule",
   ],
+  // Drag in the spool, gears in the head plate; whatever closes over them is tried both ways before it is drawn down.
   "lever-drag": [
     "frame > foot > foot-nut-front foot-nut-rear",
     "frame > tail-bearing",
-    // Click in the tail plate, behind the spool.
-    "frame > click-tongue > click-spring click-washer > click-button > click-clip",
+    "[far-end]",
+    "[click]",
     // Drag in the spool: bearings, washer, plate with its bearing, preload spring, cap; the shaft through it all.
-    "spool > spool-bearing-tail spool-bearing-head",
+    "spool > spool-bearing-tail > spacer-sleeve > spool-bearing-head",
     "spool > click-gear",
-    "spool-bearing-head > drag-washer > pressure-plate > plate-bearing > preload-spring > drag-cap > gate-preload > shaft > cross-pin > cupped-lower > cupped-upper > spool-in",
-    "frame tail-bearing click-clip click-gear spool-bearing-tail > spool-in",
+    "spool-bearing-head > drag-washer > pressure-plate > plate-bearing > preload-spring > drag-cap > gate-preload",
+    "[drag]",
+    "[shaft]",
+    "cross-pin > cupped-lower > cupped-upper > spool-in",
+    "frame tail-bearing click-gear spool-bearing-tail > spool-in",
     // Gears in the head plate.
     "head-plate > gear-bearing > gear-shaft > ratchet",
-    "head-plate > dog > dog-spring",
-    "ratchet dog-spring > gate-dog > main-gear",
+    "[back-stop]",
     "head-plate > pinion-bearing > pinion",
     "main-gear > pinion",
-    "spool-in pinion > lever-free > plate-screw-top plate-screw-front plate-screw-rear > tighten-plate > lever-washer-plastic > lever-washer-metal > lever > quadrant > quadrant-screw-front quadrant-screw-middle quadrant-screw-rear > tighten-quadrant > cam > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
+    "spool-in pinion > lever-free > [ring] > gate-reverse > tighten-plate > lever-washer-plastic > lever-washer-metal > lever > quadrant > [quadrant-screws] > tighten-quadrant > cam > preset-spring > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
     "lever > detent-spring > detent-pin > knob-preset",
+    "lever > stop-piece > knob-preset",
+    "[speeds]",
     "gear-shaft > handle-washer",
     "handle > [knob]",
   ],
-  "baitcaster-low-profile": baitcaster,
-  "baitcaster-round": [...baitcaster, "side-plate > click-tongue > click-button"],
+  "baitcaster-low-profile": [...baitcaster, oneWayClutch, "[tail-door]", "[dog]"],
+  "baitcaster-round": [
+    ...baitcaster,
+    "spool tension-cap > back-off > side-screw-top side-screw-front side-screw-rear > gate-spin",
+    "side-plate > side-screw-top side-screw-front side-screw-rear",
+    "[anti-reverse]",
+    "[tail-click]",
+    "[wind-drive]",
+    "plate-bearing > tail-shim > tail-cap",
+    "frame > bar-front bar-rear bar-low > tail-ring > bar-screw-front-tail bar-screw-rear-tail bar-screw-low-tail foot",
+    "bar-front > bar-screw-front-head",
+    "bar-rear > bar-screw-rear-head",
+    "bar-low > bar-screw-low-head",
+  ],
   spinning: [...spinningBody, ...bail, "clutch > clutch-plate"],
   "spinning-fluid-sealed": [
     ...spinningBody,
@@ -267,6 +364,8 @@ const lines: Readonly<Record<string, readonly string[]>> = {
 };
 
 const bracket = /\[([a-z -]+)\]/g;
+/** The second knob of a handle with two arms is built like the first. */
+const second = (law: string) => law.replace(/knob[a-z-]*/g, (id) => `${id}-second`);
 /** The module a bracket names; what follows its name is the frame it sits in. */
 const moduleOf = (named: string): string => named.split(" ")[0]!;
 
@@ -284,7 +383,7 @@ export const modulesWithLaws = (
 ): readonly (readonly [module: string, builds: readonly string[]])[] =>
   [...new Set([...linesOf(family, frame).join(" ").matchAll(bracket)].map(([, named]) => named!))].map((named) => [
     moduleOf(named),
-    Object.keys(modules[named] ?? {}),
+    Object.keys(modules[named] ?? modules[moduleOf(named)] ?? {}),
   ]);
 
 /**
@@ -297,16 +396,20 @@ export function handLaws(
   chosen: Readonly<Record<string, string>>,
 ): ReadonlyMap<string, ReadonlySet<string>> {
   const after = new Map<string, Set<string>>();
-  const lawsOf = (module: string) => {
+  const lawsOf = (module: string): string => {
+    if (module === "knob second") return second(lawsOf("knob"));
     const laws = modules[module]?.[chosen[moduleOf(module)] ?? ""];
     if (!laws) throw new Error(`handLaws: no laws for ${module} built ${chosen[module]}`);
     return laws;
   };
+  const spelledOut = (line: string): string => line.replace(bracket, (_, module: string) => spelledOut(lawsOf(module)));
   for (const written of linesOf(family, frame)) {
-    const line = written.replace(bracket, (_, module: string) => lawsOf(module));
-    const links = line.split(" > ").map((link) => link.split(" "));
-    for (const [i, then] of links.entries())
-      for (const id of then) for (const before of links[i - 1] ?? []) after.set(id, (after.get(id) ?? new Set()).add(before));
+    // A build may have several lines of its own.
+    for (const line of spelledOut(written).split("; ")) {
+      const links = line.split(" > ").map((link) => link.split(" ").filter(Boolean));
+      for (const [i, then] of links.entries())
+        for (const id of then) for (const before of links[i - 1] ?? []) after.set(id, (after.get(id) ?? new Set()).add(before));
+    }
   }
   return after;
 }

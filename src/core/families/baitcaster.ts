@@ -1,9 +1,11 @@
 import { handleEnd } from "./modules/handle-end";
 import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
+import { tensionWashers, withEitherSide } from "./modules/tension";
 import { underHandle, underSeats } from "./modules/under-handle";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
-import type { TemplateTable } from "./tables/table";
+import type { PartRow, SeatRow, TableChange, TemplateTable, VariantChoice } from "./tables/table";
+import { changedTable } from "./tables/variants";
 import { templateOf } from "./template";
 
 const belowHandle = builtAs(
@@ -36,6 +38,7 @@ const knobs = builtAs(
     pinMm: 4,
     washer: { number: "12", outsideMm: 7, thicknessMm: 0.3, material: "plastic" },
     bearing: { number: "19", outsideMm: 7, widthMm: 2.5 },
+    secondAcrossMm: 45,
     numbers: { bush: "36", screw: "37", cap: "38" },
   }),
   "bearing",
@@ -45,6 +48,72 @@ const knobs = builtAs(
 );
 const [knob] = knobs.builds;
 
+const shaft = "gear-shaft";
+const tensions = tensionWashers({
+  shaft,
+  restsOn: "clutch-sleeve",
+  below: [],
+  number: "17",
+  outsideMm: 12,
+  insideMm: 6.2,
+  star: ["star-click"],
+});
+const [tension] = tensions.builds;
+
+const outerScrews = ["gear-screw-top", "gear-screw-front", "gear-screw-rear"];
+const gearScrews = [...outerScrews, "gear-screw-inner"];
+const blocks = ["a", "b", "c", "d", "e", "f"].map((letter) => `brake-block-${letter}`);
+const blockSeats = (count: number, name = "Brake block"): SeatRow[] =>
+  blocks.slice(0, count).map((id, at) => [
+    id,
+    `${name}, ${["first", "second", "third", "fourth", "fifth", "sixth"][at]}`,
+    "brake-block",
+    {
+      acrossMm: at % 2 ? -6 - at : 6 + at,
+      alongMm: 12,
+      restsOn: ["brake-hub"],
+      freeOrder: "blocks",
+      orientation: "as found: in or out",
+      asFound: true,
+      ...(at === 0 ? { trap: "Note which blocks are active and restore them." } : {}),
+    },
+  ]);
+/** Blocks in another number or of another make than the four sliding ones; magnets stay or go. */
+function otherBlocks(id: string, name: string, count: number, part: PartRow, what: string): VariantChoice {
+  const seats = blockSeats(count, what);
+  const ids = seats.map(([seat]) => seat);
+  return {
+    id,
+    name,
+    change: {
+      parts: [part],
+      drop: ["magnet-front", "magnet-rear", "magnet-dial", ...blocks.slice(0, 4).filter((seat) => !ids.includes(seat))],
+      put: seats.map((row, at) => ({ after: at ? ids[at - 1]! : "brake-hub", assembly: "spool", row })),
+      reseat: { "side-plate": { restsOn: ["spool", "spool-bearing", ...ids] } },
+      batches: [["spool", "Spool with bearing and brake", "spool", "bearing-pin", "spool-bearing", "brake-hub", ...ids]],
+    },
+  };
+}
+const slidingBlock: PartRow = [
+  "brake-block",
+  "33",
+  "Brake block",
+  "brake-block",
+  { kind: "block", lengthMm: 5, widthMm: 2.4, thicknessMm: 2.4 },
+  "plastic",
+  60,
+];
+const shoe: PartRow = [
+  "brake-shoe",
+  "83",
+  "Brake shoe, pivoting",
+  "brake-block",
+  { kind: "block", lengthMm: 8, widthMm: 3, thicknessMm: 2 },
+  "plastic",
+  140,
+];
+
+const mediumDrop = { product: "medium oil", amount: "1 drop", why: "slow and loaded, and water gets in with the handle" };
 const sideScrews = ["side-screw-top", "side-screw-front", "side-screw-rear"];
 
 /** Low-profile baitcaster: star drag in small, level wind, spool on fine bearings, centrifugal and magnetic brakes. */
@@ -62,17 +131,28 @@ export const baitcasterLowProfileTable: TemplateTable = {
   batches: [
     ...end.batches,
     ...knob.batches,
-    ["star", "Star and tension washers", "tension-lower", "tension-upper", "star-click", "star"],
-    ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "plate-bearing", "plate-keeper", "brake-drum"],
+    ...tension.batches,
+    [
+      "side-plate",
+      "Side plate with its track, bearing and keeper",
+      "side-plate",
+      "recess-washer",
+      "plate-bearing",
+      "plate-keeper",
+      "brake-drum",
+    ],
     ["magnets", "Magnets and dial", "magnet-front", "magnet-rear", "magnet-dial"],
-    ["spool", "Spool with bearing and brake", "spool", "bearing-pin", "spool-bearing", "brake-hub", "brake-block-a", "brake-block-b"],
+    ["spool", "Spool with bearing and brake", "spool", "bearing-pin", "spool-bearing", "brake-hub", ...blocks.slice(0, 4)],
     ["tension", "Tension cap, ring, shim and bearing", "cap-bearing", "tension-shim", "cap-ring", "tension-cap"],
     ["clutch", "One-way clutch and its sleeve", "clutch", "clutch-sleeve"],
     ["yoke", "Pinion and yoke with its springs", "pinion-bearing", "yoke", "pinion", "yoke-spring-upper", "yoke-spring-lower"],
     ["gear", "Gear, drag and ratchet", "ratchet", "main-gear", "friction", "keyed"],
+    ["gear-ring", "Gear plate screws", ...gearScrews],
+    ["gear-plate", "Gear plate with its bearing", "gear-plate", "plate-shaft-bearing"],
+    ["kick", "Clutch cam, kick lever and spring", "clutch-cam", "kick-lever", "kick-spring"],
     ["gear-shaft", "Gear shaft and its bearing", "shaft-bearing", "gear-shaft"],
     ["worm-gear", "Worm gear, bush and clip", "worm-bush", "worm-gear", "worm-clip"],
-    ["guide", "Worm, bar, guide and pawl", "worm-bush-far", "worm", "guide-bar", "guide", "pawl", "pawl-cap"],
+    ["guide", "Worm, bar, guide and pawl", "worm-bush-far", "worm", "guide-bar", "guide", "pawl", "pawl-washer", "pawl-cap"],
     ["thumb", "Thumb bar and its spring", "thumb-spring", "thumb-bar"],
     ["click", "Click", "click-tongue", "click-button"],
   ],
@@ -84,7 +164,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
     ...end.parts,
     ["star", "15", "Star", "star", { kind: "star", outsideMm: 40, boreMm: 6.2, arms: 5, hubMm: 12 }, "anodised aluminium", 1490],
     ["star-click", "16", "Star click spring", "star-click-spring", { kind: "wire-spring", wireMm: 0.4, lengthMm: 8 }, "spring steel", 110],
-    ["tension", "17", "Tension washer", "tension-washer", { kind: "cupped-washer", outsideMm: 12, insideMm: 6.2, thicknessMm: 0.6, coneHeightMm: 0.4 }, "spring steel", 110],
+    ...tension.parts,
     ["side-plate", "20", "Brake side plate", "tail-plate", { kind: "plate", outsideMm: 62, thicknessMm: 3, holes: 3, lowMm: 40 }, "plastic", 1690],
     ["magnet", "21", "Brake magnet", "magnet", { kind: "magnet", lengthMm: 5, widthMm: 4, thicknessMm: 2 }, "magnet", 220],
     ["magnet-dial", "22", "Magnet dial", "magnet-dial", { kind: "cap", outsideMm: 16, heightMm: 4 }, "plastic", 390],
@@ -93,7 +173,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
     ["spool", "30", "Spool", "spool", { kind: "spool", flangeMm: 34, arborMm: 22, widthMm: 23, shaftMm: 3, shaftLengthMm: 52 }, "anodised aluminium", 3900],
     ["spool-bearing", "31", "Spool bearing 3 × 10 × 4", "spool-bearing", { kind: "bearing", boreMm: 3, outsideMm: 10, widthMm: 4, closure: "shielded" }, steel, 890],
     ["brake-hub", "32", "Brake hub", "brake-hub", { kind: "drum", outsideMm: 18, depthMm: 3, boreMm: 3.1, arms: 6 }, "plastic", 590],
-    ["brake-block", "33", "Brake block", "brake-block", { kind: "block", lengthMm: 5, widthMm: 2.4, thicknessMm: 2.4 }, "plastic", 60],
+    slidingBlock,
     ["bearing-pin", "34", "Bearing pin", "bearing-pin", { kind: "pin", diameterMm: 1, lengthMm: 6 }, steel, 60],
     ["gear-plate", "40", "Gear side plate", "head-plate", { kind: "plate", outsideMm: 64, thicknessMm: 3, holes: 3, lowMm: 42 }, "plastic", 1990],
     ["tension-cap", "41", "Spool tension knob", "bearing-cap", { kind: "cap", outsideMm: 15, heightMm: 8 }, "anodised aluminium", 790],
@@ -110,6 +190,13 @@ export const baitcasterLowProfileTable: TemplateTable = {
     ["pinion", "52", "Pinion, 9 teeth", "pinion", { kind: "pinion", teeth: 9, moduleMm: 0.5, boreMm: 3.1, lengthMm: 18 }, "brass", 1190],
     ["yoke", "53", "Yoke", "yoke", { kind: "yoke", widthMm: 22, boreMm: 2, pinionMm: 5, thicknessMm: 1.2 }, "plastic", 240],
     ["yoke-spring", "54", "Yoke spring", "yoke-spring", { kind: "coil-spring", wireMm: 0.3, outsideMm: 2.6, lengthMm: 8, coils: 8 }, "spring steel", 70],
+    ["gear-screw", "75", "Gear plate screw", "plate-screw", screw(2.5, 8), steel, 70],
+    ["gear-screw-short", "76", "Gear plate screw, inner, short", "plate-screw", screw(2.5, 5), steel, 70],
+    ["recess-washer", "77", "Recess washer", "recess-washer", { kind: "cupped-washer", outsideMm: 9, insideMm: 3.2, thicknessMm: 0.2, coneHeightMm: 0.3 }, steel, 60],
+    ["clutch-cam", "78", "Clutch cam", "clutch-cam", { kind: "eccentric", outsideMm: 16, throwMm: 2, thicknessMm: 1.5, boreMm: 6 }, "plastic", 290],
+    ["kick-lever", "79", "Kick lever", "kick-lever", { kind: "dog", lengthMm: 12, widthMm: 4, thicknessMm: 1.2, boreMm: 2 }, steel, 190],
+    ["kick-spring", "88", "Kick lever spring", "kick-spring", { kind: "wire-spring", wireMm: 0.4, lengthMm: 10 }, "spring steel", 90],
+    ["pawl-washer", "68", "Pawl washer", "pawl-washer", { kind: "washer", outsideMm: 5, insideMm: 2, thicknessMm: 0.3 }, "plastic", 40],
     ["plate-bearing", "25", "Side plate bearing 3 × 10 × 4", "spool-bearing", { kind: "bearing", boreMm: 3, outsideMm: 10, widthMm: 4, closure: "shielded" }, steel, 890],
     ["plate-keeper", "26", "Bearing keeper", "clip", { kind: "clip", outsideMm: 11, wireMm: 0.5, form: "wire" }, "spring steel", 60],
     ["pinion-bearing", "55", "Pinion bearing 5 × 11 × 4", "pinion-bearing", { kind: "bearing", boreMm: 5, outsideMm: 11, widthMm: 4, closure: "shielded" }, steel, 690],
@@ -131,19 +218,19 @@ export const baitcasterLowProfileTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["tension-lower", "Tension washer, lower", "tension", { ridesOn: "gear-shaft", restsOn: ["clutch-sleeve"], turned: true, orientation: "cup up", twoSided: true, trap: "Facing, not nested." }],
-      ["tension-upper", "Tension washer, upper", "tension", { ridesOn: "gear-shaft", restsOn: ["tension-lower"], orientation: "cup down", twoSided: true }],
+      ...tension.seats,
       ["star-click", "Star click spring", "star-click", { acrossMm: 10, restsOn: ["tension-upper"], caution: "The click spring flies: glasses on.", cautionSays: "spring" }],
-      ["star", "Star", "star", { ridesOn: "gear-shaft", restsOn: ["star-click", "tension-upper"] }],
+      ["star", "Star", "star", { ridesOn: "gear-shaft", restsOn: ["star-click", "tension-upper"], orientation: "flats on the shaft's flats, started square", trap: "Stops early: back it off and begin again." }],
       ...under.seats,
       ["handle", "Handle", "handle", { ridesOn: "gear-shaft", restsOn: ["handle-spacer"], turnsWith: "handle", trap: "A spring under the star may push it: a hand on it as the nut leaves." }],
       ...end.seats,
       ...knob.seats,
     ],
     brake: [
-      ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool", "spool-bearing", "brake-block-a", "brake-block-b"], turnsWith: "frame", heldBy: sideScrews, ...greased("a trace on the lugs", "it turns home and comes off again") }],
-      ["plate-bearing", "Side plate bearing", "plate-bearing", { acrossMm: 0, restsOn: ["side-plate"], ...oiled("1 small drop", "more only shortens the cast") }],
-      ["plate-keeper", "Bearing keeper", "plate-keeper", { restsOn: ["plate-bearing"], caution: "The keeper flies: a finger over it, glasses on.", cautionSays: "spring" }],
+      ["side-plate", "Brake side plate", "side-plate", { restsOn: ["spool", "spool-bearing", ...blocks.slice(0, 4)], turnsWith: "frame", heldBy: sideScrews, ...greased("a trace on the lugs", "it turns home and comes off again") }],
+      ["recess-washer", "Recess washer", "recess-washer", { acrossMm: 0, restsOn: ["side-plate"], hides: true, orientation: "behind the bearing, its dish to it", twoSided: true, ...oiled("a dot under, a dot over", "it holds the bearing still"), trap: "Turned or absent, the bearing sits loose." }],
+      ["plate-bearing", "Side plate bearing", "plate-bearing", { acrossMm: 0, restsOn: ["recess-washer"], ...oiled("1 small drop", "more only shortens the cast") }],
+      ["plate-keeper", "Bearing keeper", "plate-keeper", { restsOn: ["plate-bearing"], orientation: "under its ledge all round", caution: "The keeper flies: a finger over it, glasses on.", cautionSays: "spring" }],
       ["brake-drum", "Brake track", "brake-drum", { restsOn: ["side-plate"], orientation: "clean and bone dry", trap: "Oil here and the brakes fade: casts run wild." }],
       ["magnet-front", "Brake magnet, front", "magnet", { acrossMm: 8, restsOn: ["side-plate"], freeOrder: "magnets", caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws.", cautionSays: "magnet" }],
       ["magnet-rear", "Brake magnet, rear", "magnet", { acrossMm: -8, restsOn: ["side-plate"], freeOrder: "magnets" }],
@@ -153,27 +240,32 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["side-screw-rear", "Side screw, rear", "side-screw", { acrossMm: -18, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, rear", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
     ],
     spool: [
-      ["spool", "Spool", "spool", { restsOn: ["pinion", "frame"], turnsWith: "spool", orientation: "long shaft end to the pinion" }],
+      ["spool", "Spool", "spool", { restsOn: ["pinion", "frame", "gear-screw-inner"], turnsWith: "spool", orientation: "long shaft end to the pinion" }],
       ["bearing-pin", "Bearing pin", "bearing-pin", { restsOn: ["spool"], alongMm: 2, hides: true }],
       ["spool-bearing", "Spool bearing", "spool-bearing", { ridesOn: "spool", restsOn: ["bearing-pin"], alongMm: 4, oilPort: "under the cast control cap", ...oiled("1 small drop", "more only shortens the cast") }],
       ["brake-hub", "Brake hub", "brake-hub", { ridesOn: "spool", alongMm: 12, restsOn: ["spool"] }],
-      ["brake-block-a", "Brake block, active", "brake-block", { acrossMm: 8, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out", asFound: true, trap: "Note which blocks are active and restore them." }],
-      ["brake-block-b", "Brake block, parked", "brake-block", { acrossMm: -6, alongMm: 12, restsOn: ["brake-hub"], orientation: "as found: in or out", asFound: true }],
+      ...blockSeats(4),
     ],
     gears: [
-      ["shaft-bearing", "Drive shaft bearing", "shaft-bearing", { restsOn: ["frame"], ...oiled("1 drop", "medium oil") }],
+      ["shaft-bearing", "Drive shaft bearing, frame", "shaft-bearing", { restsOn: ["frame"], lubricant: mediumDrop }],
       ["gear-shaft", "Drive shaft", "gear-shaft", { restsOn: ["shaft-bearing"], turnsWith: "sleeve" }],
+      ["clutch-cam", "Clutch cam", "clutch-cam", { acrossMm: 12, restsOn: ["frame"], orientation: "its ramps to the yoke", ...greased("a trace on the ramps", "the yoke slides up them") }],
+      ["kick-lever", "Kick lever", "kick-lever", { acrossMm: 6, restsOn: ["clutch-cam"], orientation: "its nose to the ratchet" }],
+      ["kick-spring", "Kick lever spring", "kick-spring", { acrossMm: 6, restsOn: ["kick-lever"], caution: "The kick lever's spring flies: glasses on, a finger over it.", cautionSays: "spring" }],
       ["ratchet", "Ratchet", "ratchet", { ridesOn: "gear-shaft", alongMm: 6, turnsWith: "sleeve" }],
-      ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-shaft", alongMm: 8, restsOn: ["ratchet"], turnsWith: "gear", ...greased("half round the teeth", "a film, no more: it slows the cast") }],
+      ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-shaft", alongMm: 8, restsOn: ["ratchet", "kick-spring"], turnsWith: "gear", ...greased("half round the teeth", "a film, no more: it slows the cast") }],
       ["friction", "Friction washer", "friction", { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start" }, restsOn: ["main-gear"], ridesOn: "gear-shaft", insideOf: "main-gear", hides: true }],
       ["keyed", "Keyed washer", "keyed", { restsOn: ["friction"], ridesOn: "gear-shaft", insideOf: "main-gear", turnsWith: "sleeve" }],
       ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 18.3, restsOn: ["frame"], ...oiled("1 small drop", "it carries the pinion beside the spool") }],
-      ["yoke", "Yoke", "yoke", { acrossMm: 18.3, restsOn: ["pinion-bearing"] }],
+      ["yoke", "Yoke", "yoke", { acrossMm: 18.3, restsOn: ["pinion-bearing", "clutch-cam"] }],
       ["pinion", "Pinion", "pinion", { acrossMm: 18.3, restsOn: ["yoke"], ...greased("a fingerprint on the teeth", "the bore stays clean: dirt there shortens the cast"), orientation: "slot to the spool" }],
       ["yoke-spring-upper", "Yoke spring, upper", "yoke-spring", { acrossMm: 26.3, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on.", cautionSays: "spring" }],
       ["yoke-spring-lower", "Yoke spring, lower", "yoke-spring", { acrossMm: 10.3, restsOn: ["yoke"], caution: "The yoke springs fly: glasses on.", cautionSays: "spring" }],
-      ["gear-plate", "Gear side plate", "gear-plate", { restsOn: ["keyed", "pinion", "yoke-spring-upper", "yoke-spring-lower"], turnsWith: "frame" }],
-      ["clutch", "One-way roller clutch", "clutch", { restsOn: ["gear-plate"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
+      ["gear-plate", "Gear side plate", "gear-plate", { restsOn: ["keyed", "pinion", "yoke-spring-upper", "yoke-spring-lower"], turnsWith: "frame", heldBy: gearScrews, caution: "The yoke springs stand under it: lift it level, glasses on.", cautionSays: "spring", trap: "A plate that resists is not pried: the inner screw under the spool is still in." }],
+      ...outerScrews.map((id): SeatRow => [id, `Gear plate screw, ${id.slice("gear-screw-".length)}`, "gear-screw", { acrossMm: { top: 20, front: 4, rear: -20 }[id.slice("gear-screw-".length)], passesThrough: ["gear-plate"], restsOn: ["frame"], hole: `frame, ${id.slice("gear-screw-".length)}, from outside`, holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }]),
+      ["gear-screw-inner", "Gear plate screw, inner", "gear-screw-short", { acrossMm: -6, passesThrough: ["frame"], restsOn: ["gear-plate"], hole: "gear plate, from the spool's side", holeDepthMm: 6, ...threadFilm, trap: "The short one, under the spool: forgotten there, the plate works loose." }],
+      ["plate-shaft-bearing", "Drive shaft bearing, plate", "shaft-bearing", { ridesOn: "gear-shaft", restsOn: ["gear-plate"], lubricant: mediumDrop }],
+      ["clutch", "One-way roller clutch", "clutch", { restsOn: ["gear-plate", "plate-shaft-bearing"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
       ["clutch-sleeve", "Clutch inner sleeve", "clutch-sleeve", { ridesOn: "gear-shaft", restsOn: ["clutch", "keyed"], hides: true, orientation: "clean and dry", trap: "It leaves with the star: look for it there." }],
       ["cap-bearing", "Tension cap bearing", "cap-bearing", { acrossMm: 20, restsOn: ["gear-plate"], ...oiled("1 small drop", "more only shortens the cast") }],
       ["tension-shim", "Tension shim", "tension-shim", { acrossMm: 20, restsOn: ["cap-bearing"], hides: true }],
@@ -186,7 +278,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["guide-bar", "Guide bar", "guide-bar", { acrossMm: 9, restsOn: ["frame"] }],
       ["guide", "Line guide", "guide", { restsOn: ["worm", "guide-bar"], alongMm: 20 }],
       ["pawl", "Pawl", "pawl", { acrossMm: -10, restsOn: ["guide"], orientation: "its curve in the groove", trap: "A thumb on the spool while loosening the star bends it." }],
-      ["pawl-cap", "Pawl cap", "pawl-cap", { acrossMm: -10, restsOn: ["pawl"] }],
+      ["pawl-washer", "Pawl washer", "pawl-washer", { acrossMm: -10, restsOn: ["pawl"], hides: true, trap: "It stays in the cap." }],
+      ["pawl-cap", "Pawl cap", "pawl-cap", { acrossMm: -10, restsOn: ["pawl-washer"], orientation: "down only when the pawl's blade drops into the groove" }],
       ["worm-bush", "Worm bush, gear end", "worm-bush", { ridesOn: "worm", restsOn: ["worm"], hides: true, ...oiled("1 drop", "both ends of the worm turn in one") }],
       ["worm-gear", "Worm gear", "worm-gear", { restsOn: ["worm-bush"] }],
       ["worm-clip", "Worm clip", "worm-clip", { restsOn: ["worm-gear"], caution: "The clip flies: twist a blade in its gap with a finger over it.", cautionSays: "spring" }],
@@ -204,6 +297,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
   // biome-ignore format: one choice a line, read as a table
   variants: [
     variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
+    withEitherSide(variantOf(tensions, { assembly: "handle", after: null }), "handle", { shaft, restsOn: "clutch-sleeve" }),
     variantOf(handleEnds, { assembly: "handle", after: "handle" }),
     variantOf(knobs, { assembly: "handle", after: "handle" }),
     {
@@ -219,9 +313,73 @@ export const baitcasterLowProfileTable: TemplateTable = {
       id: "brakes",
       name: "Cast brakes",
       choices: [
-        { id: "both", name: "blocks and magnets" },
-        { id: "blocks", name: "blocks alone", change: { drop: ["magnet-front", "magnet-rear", "magnet-dial"] } },
-        { id: "magnets", name: "magnets alone", change: { drop: ["brake-hub", "brake-block-a", "brake-block-b", "brake-drum"] } },
+        { id: "both", name: "four blocks, and magnets" },
+        otherBlocks("blocks", "four blocks alone", 4, slidingBlock, "Brake block"),
+        otherBlocks("six", "six blocks alone", 6, slidingBlock, "Brake block"),
+        otherBlocks("shoes", "four pivoting shoes", 4, shoe, "Brake shoe"),
+        { id: "magnets", name: "magnets alone", change: { drop: ["brake-hub", ...blocks.slice(0, 4), "brake-drum"] } },
+        { id: "none", name: "none", change: { drop: ["brake-hub", ...blocks.slice(0, 4), "brake-drum", "magnet-front", "magnet-rear", "magnet-dial"] } },
+      ],
+    },
+    {
+      id: "tail-door",
+      name: "The brake side is held by",
+      choices: [
+        { id: "screws", name: "three screws" },
+        { id: "coin", name: "one coin screw", change: { drop: ["side-screw-top", "side-screw-rear"], reseat: { "side-screw-front": { name: "Coin screw" } }, freedBy: { brake: ["side-screw-front"] } } },
+        {
+          id: "lugs",
+          name: "lugs and a catch",
+          change: {
+            drop: sideScrews,
+            freedBy: { brake: [] },
+            operations: [
+              { id: "back-off", kind: "set-state", words: "Spool tension knob backed off, dial at its open place, before the side plate is turned home", after: place("tension-cap", "spool"), before: ["turn-home"] },
+              { id: "turn-home", kind: "press", words: "Side plate turned home on its lugs: the catch snaps, no gap", after: place("side-plate", "plate-keeper") },
+              { id: "gate-spin", kind: "gate", words: "The spool spins free; side play is barely there", after: ["turn-home"], lookAt: ["Tension closed", "Bearing not home", "Oil on the brake track"] },
+            ],
+          },
+        },
+      ],
+    },
+    {
+      id: "star-click",
+      name: "Click of the star",
+      choices: [
+        { id: "loose", name: "a loose spring on the washers" },
+        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: ["Tension washers nested", "Star not on its flats"] }] } },
+        { id: "none", name: "none", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: ["Tension washers nested", "Star not on its flats"] }] } },
+      ],
+    },
+    {
+      id: "dog",
+      name: "Behind the clutch",
+      choices: [
+        { id: "none", name: "nothing" },
+        {
+          id: "dog",
+          name: "a dog with its spring",
+          change: {
+            parts: [
+              ["dog", "94", "Anti-reverse dog", "dog", { kind: "dog", lengthMm: 10, widthMm: 4, thicknessMm: 1.5, boreMm: 2 }, "hardened steel", 290],
+              ["dog-spring", "95", "Dog spring", "dog-spring", { kind: "wire-spring", wireMm: 0.4, lengthMm: 10 }, "spring steel", 110],
+            ],
+            put: [
+              { after: "kick-spring", assembly: "gears", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: -12, restsOn: ["frame"], orientation: "square nose to the ratchet", twoSided: true, ...oiled("1 drop", "it must swing freely") }] },
+              { after: "dog", assembly: "gears", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: -12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }] },
+            ],
+            reseat: { "gear-plate": { restsOn: ["keyed", "pinion", "yoke-spring-upper", "yoke-spring-lower", "dog-spring"] } },
+            batches: [["kick", "Clutch cam, levers and springs", "clutch-cam", "kick-lever", "kick-spring", "dog", "dog-spring"]],
+          },
+        },
+      ],
+    },
+    {
+      id: "worm-ends",
+      name: "The worm turns in",
+      choices: [
+        { id: "bushes", name: "two bushes" },
+        { id: "bearings", name: "two bearings", change: { parts: [["worm-bearing", "69", "Worm bearing 3 × 7 × 3", "worm-bearing", { kind: "bearing", boreMm: 3, outsideMm: 7, widthMm: 3, closure: "shielded" }, steel, 490]], reseat: { "worm-bush-far": { name: "Worm bearing, far end", part: "worm-bearing" }, "worm-bush": { name: "Worm bearing, gear end", part: "worm-bearing", ridesOn: undefined } } } },
       ],
     },
     {
@@ -235,11 +393,35 @@ export const baitcasterLowProfileTable: TemplateTable = {
   ],
   operations: [
     {
+      id: "gate-gear-plate",
+      kind: "gate",
+      words: "Thumb bar up, gear plate shut by hand: no gap all round, before any screw",
+      after: place("gear-plate"),
+      before: place(...gearScrews),
+      lookAt: ["Yoke off the pinion's groove", "A yoke spring off its post", "Inner sleeve beside the clutch"],
+    },
+    {
+      id: "tighten-gear",
+      kind: "tighten",
+      words: "Gear plate screws: one in each zone, then crosswise; the short one inside",
+      after: place(...gearScrews),
+      before: ["gate-yoke"],
+      tool: "blade 3 mm",
+    },
+    {
+      id: "gate-yoke",
+      kind: "gate",
+      words: "Thumb bar down, shaft turned: the yoke snaps back",
+      after: place("thumb-bar"),
+      before: place("star"),
+      lookAt: ["A yoke spring off its post", "Kick lever's spring out", "Clutch cam turned"],
+    },
+    {
       id: "gate-clutch",
       kind: "gate",
       words: "The drive shaft turns forward and not back",
       after: place("clutch", "clutch-sleeve"),
-      before: place("tension-lower"),
+      before: place("tension-lower", "tension-upper"),
       lookAt: ["Grease in the clutch", "Inner sleeve dirty or left out"],
     },
     {
@@ -279,28 +461,133 @@ export const baitcasterLowProfileTable: TemplateTable = {
 };
 export const baitcasterLowProfile = templateOf(baitcasterLowProfileTable);
 
-/** Round baitcaster: the same machine in a taller frame with round plates and a click. */
-export const baitcasterRoundTable: TemplateTable = {
-  ...baitcasterLowProfileTable,
-  family: "baitcaster-round",
-  lineRadiusMm: 19,
-  // biome-ignore format: one part a line, read as a table
+const bars = ["front", "rear", "low"] as const;
+const barScrews = bars.flatMap((bar) => [`bar-screw-${bar}-head`, `bar-screw-${bar}-tail`]);
+
+/** What a round one has otherwise than a low-profile one: a frame of bars, a cap with a copper shim at either end, a click on its tail plate. */
+// biome-ignore format: one seat a line, read as a table
+const round: TableChange = {
   parts: [
-    ...baitcasterLowProfileTable.parts.filter(([id]) => !["side-plate", "gear-plate", "frame"].includes(id)),
     ["side-plate", "20", "Tail side plate, round", "tail-plate", { kind: "plate", outsideMm: 54, thicknessMm: 5, holes: 3 }, "chromed brass", 2490],
     ["gear-plate", "40", "Head side plate, round", "head-plate", { kind: "plate", outsideMm: 56, thicknessMm: 6, holes: 3 }, "chromed brass", 2990],
-    ["frame", "70", "Frame, round", "frame", { kind: "frame", outsideMm: 54, widthMm: 40, posts: 4 }, "chromed brass", 6900],
+    ["frame", "70", "Frame ring, head side", "frame", { kind: "frame", outsideMm: 54, widthMm: 40, posts: 3 }, "chromed brass", 4900],
+    ["bar", "96", "Frame bar", "frame-bar", { kind: "shaft", diameterMm: 5, lengthMm: 38 }, "chromed brass", 390],
+    ["bar-screw", "97", "Bar screw, long", "bar-screw", screw(2.5, 10), steel, 70],
+    ["tail-ring", "98", "Frame ring, tail side", "frame-ring", { kind: "washer", outsideMm: 54, insideMm: 46, thicknessMm: 3 }, "chromed brass", 2400],
+    ["tail-cap", "99", "Tail end cap", "bearing-cap", { kind: "cap", outsideMm: 15, heightMm: 6 }, "chromed brass", 590],
     ["click-tongue", "80", "Click tongue", "click-tongue", { kind: "tongue", lengthMm: 11, widthMm: 5, thicknessMm: 1.4 }, "bronze", 290],
     ["click-button", "81", "Click button", "click-button", { kind: "button", outsideMm: 7, stemMm: 3, lengthMm: 9 }, "chromed brass", 390],
+    ["click-spring", "86", "Click spring", "click-spring", { kind: "wire-spring", wireMm: 0.5, lengthMm: 12 }, "spring steel", 140],
+    ["click-gear", "87", "Click gear", "click-gear", { kind: "ratchet", teeth: 16, outsideMm: 12, boreMm: 3.1, thicknessMm: 1.5 }, "brass", 690],
   ],
-  // biome-ignore format: one seat a line, read as a table
-  seats: {
-    ...baitcasterLowProfileTable.seats,
-    brake: [
-      ...baitcasterLowProfileTable.seats.brake!,
-      ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["side-plate"], orientation: "point to the spool" }],
-      ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
-    ],
+  put: [
+    { after: "brake-drum", assembly: "brake", row: ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -16, restsOn: ["side-plate"], orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }] },
+    { after: "click-tongue", assembly: "brake", row: ["click-spring", "Click spring", "click-spring", { acrossMm: -16, restsOn: ["click-tongue"], caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring" }] },
+    { after: "click-spring", assembly: "brake", row: ["click-button", "Click button", "click-button", { acrossMm: -16, restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }] },
+    { after: "click-button", assembly: "brake", row: ["tail-shim", "Copper shim, tail", "tension-shim", { restsOn: ["plate-bearing"], hides: true, trap: "Count them at each side: they set the side play." }] },
+    { after: "tail-shim", assembly: "brake", row: ["tail-cap", "Tail end cap", "tail-cap", { restsOn: ["tail-shim", "side-plate"], orientation: "by hand", ...greased("a touch on the thread", "it must come off again") }] },
+    { after: "bearing-pin", assembly: "spool", row: ["click-gear", "Click gear", "click-gear", { ridesOn: "spool", alongMm: 8, turnsWith: "spool" }] },
+    ...bars.map((bar, at) => ({ after: at ? `bar-${bars[at - 1]}` : "frame", assembly: "frame", row: [`bar-${bar}`, `Frame bar, ${bar}`, "bar", { stays: true as const, acrossMm: [18, -2, -20][at], restsOn: ["frame"] }] as SeatRow })),
+    { after: "bar-low", assembly: "frame", row: ["tail-ring", "Frame ring, tail side", "tail-ring", { stays: true, restsOn: bars.map((bar) => `bar-${bar}`), heldBy: barScrews.filter((id) => id.endsWith("-tail")) }] },
+    ...barScrews.map((id, at) => ({ after: at ? barScrews[at - 1]! : "tail-ring", assembly: "frame", row: [id, `Bar screw, ${id.slice("bar-screw-".length).replace("-", ", ")}`, "bar-screw", { stays: true as const, acrossMm: [18, -2, -20][Math.floor(at / 2)], restsOn: [id.endsWith("-tail") ? "tail-ring" : `bar-${id.slice("bar-screw-".length).replace(/-.*/, "")}`], hole: `bar, ${id.endsWith("-tail") ? "tail" : "head"} end`, holeDepthMm: 12, ...threadFilm, trap: "Long ones at the bars, short ones at the foot." }] as SeatRow })),
+  ],
+  reseat: {
+    "tension-shim": { name: "Copper shim, head" },
+    "gear-screw-inner": { trap: "The short one: forgotten, the plate works loose." },
+    foot: { restsOn: ["frame", "tail-ring"] },
   },
+  operations: [
+    { id: "gate-click", kind: "gate", words: "The click speaks both ways, button out and in", after: place(...sideScrews, "click-spring"), lookAt: ["Click spring: a leg each side of the tongue?", "Tongue's point worn to a slope?"] },
+  ],
+  batches: [
+    ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "recess-washer", "plate-bearing", "plate-keeper", "brake-drum"],
+    ["tail-cap", "Tail end cap with its shim", "tail-shim", "tail-cap"],
+    ["click", "Click", "click-tongue", "click-spring", "click-button"],
+    ["spool", "Spool with bearing and brake", "spool", "bearing-pin", "click-gear", "spool-bearing", "brake-hub", ...blocks.slice(0, 4)],
+    ["bars", "Bars of the frame with their screws", ...bars.map((bar) => `bar-${bar}`), "tail-ring", ...barScrews],
+  ],
+};
+
+/** Round baitcaster: plates on a frame of bars, a click, a copper shim under each cap. Inferred from the trade at large. */
+export const baitcasterRoundTable: TemplateTable = {
+  ...changedTable(baitcasterLowProfileTable, round),
+  family: "baitcaster-round",
+  lineRadiusMm: 19,
+  // biome-ignore format: one choice a line, read as a table
+  variants: [
+    ...(baitcasterLowProfileTable.variants ?? []).filter(({ id }) => id !== "tail-door" && id !== "dog" && id !== "brakes"),
+    {
+      id: "brakes",
+      name: "Cast brakes",
+      choices: [
+        { id: "both", name: "four blocks, and magnets" },
+        { id: "blocks", name: "four blocks alone", change: { drop: ["magnet-front", "magnet-rear", "magnet-dial"] } },
+        { id: "two", name: "two blocks alone", change: { drop: ["magnet-front", "magnet-rear", "magnet-dial", "brake-block-c", "brake-block-d"] } },
+        { id: "none", name: "none", change: { drop: ["brake-hub", ...blocks.slice(0, 4), "brake-drum", "magnet-front", "magnet-rear", "magnet-dial"] } },
+      ],
+    },
+    {
+      id: "tail-click",
+      name: "Click on the tail plate",
+      choices: [
+        { id: "click", name: "a tongue on the spool's gear" },
+        { id: "none", name: "none", change: { drop: ["click-tongue", "click-spring", "click-button", "click-gear"], omit: ["gate-click"] } },
+      ],
+    },
+    {
+      id: "side-screws",
+      name: "The tail plate is held by",
+      choices: [
+        { id: "slotted", name: "three slotted screws" },
+        { id: "thumb", name: "three thumb screws", change: { parts: [["side-screw-thumb", "89", "Thumb screw", "side-screw", { ...screw(2.5, 8), headMm: 9, headHeightMm: 5 } as PartRow[4], "chromed brass", 290]], reseat: Object.fromEntries(sideScrews.map((id) => [id, { part: "side-screw-thumb" }])) } },
+      ],
+    },
+    {
+      id: "wind-drive",
+      name: "The level wind is driven by",
+      choices: [
+        { id: "gear", name: "the handle: it stands on the cast" },
+        {
+          id: "spool",
+          name: "the spool, through an idler: it runs on the cast",
+          change: {
+            parts: [["idler", "93", "Idler gear", "idler-gear", { kind: "gear", teeth: 24, moduleMm: 0.5, boreMm: 3.1, faceMm: 3 }, "plastic", 290]],
+            put: [{ after: "worm-clip", assembly: "wind", row: ["idler", "Idler gear", "idler", { acrossMm: -14, restsOn: ["worm-gear", "frame"], orientation: "it meshes with no load", ...greased("a trace on the teeth", "it runs on every cast") }] }],
+            reseat: { spool: { restsOn: ["pinion", "frame", "gear-screw-inner", "idler"], trap: "The guide's line at its end before the spool goes in; never turned against a stuck guide." } },
+          },
+        },
+      ],
+    },
+    {
+      id: "anti-reverse",
+      name: "Anti-reverse",
+      choices: [
+        { id: "clutch", name: "a one-way clutch" },
+        {
+          id: "dog",
+          name: "a dog alone, its ears over the ratchet",
+          change: {
+            parts: [
+              ["dog", "94", "Anti-reverse dog, eared", "dog", { kind: "dog", lengthMm: 12, widthMm: 5, thicknessMm: 1.5, boreMm: 2 }, "bronze", 290],
+              ["dog-spring", "95", "Dog spring", "dog-spring", { kind: "wire-spring", wireMm: 0.4, lengthMm: 10 }, "spring steel", 110],
+              ["shaft-sleeve", "92", "Sleeve on the shaft", "shaft-sleeve", { kind: "sleeve", outsideMm: 8.9, boreMm: 6.2, lengthMm: 9 }, "brass", 290],
+            ],
+            drop: ["clutch"],
+            put: [
+              { after: "ratchet", assembly: "gears", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: -12, restsOn: ["frame", "ratchet"], orientation: "its ears straddle the ratchet", ...oiled("1 drop, no grease", "it clicks by ear and must fall") }] },
+              { after: "dog", assembly: "gears", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: -12, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }] },
+            ],
+            reseat: {
+              "main-gear": { restsOn: ["ratchet", "kick-spring", "dog-spring"] },
+              "clutch-sleeve": { name: "Sleeve on the shaft", part: "shaft-sleeve", restsOn: ["plate-shaft-bearing", "keyed"], orientation: "flat end to the washers", trap: "It leaves with the star: look for it there." },
+            },
+            omit: ["gate-clutch"],
+            operations: [{ id: "gate-dog", kind: "gate", words: "Turn the shaft by hand: forward free, back it holds at each tooth", after: place("dog-spring", "ratchet"), before: place("main-gear"), lookAt: ["Dog's ears beside the ratchet", "Dog spring astray", "Grease on the dog"] }],
+            batches: [["kick", "Clutch cam, levers and springs", "clutch-cam", "kick-lever", "kick-spring", "dog", "dog-spring"], ["clutch", "Sleeve on the shaft", "clutch-sleeve"]],
+          },
+        },
+      ],
+    },
+  ],
 };
 export const baitcasterRound = templateOf(baitcasterRoundTable);

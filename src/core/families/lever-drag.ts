@@ -1,12 +1,13 @@
+import { closePlate, idsOf, leverClick, leverVariants, plateRing, quadrantScrews } from "./lever-drag-variants";
 import { handleEnd } from "./modules/handle-end";
 import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
+import { ringOf } from "./modules/ring";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
-const plateScrews = ["plate-screw-top", "plate-screw-front", "plate-screw-rear"];
-const quadrantScrews = ["quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"];
+const plateScrews = idsOf(plateRing);
 
 const handleEnds = builtAs(
   handleEnd({
@@ -47,19 +48,14 @@ export const leverDragTable: TemplateTable = {
   assemblies: [
     ["handle", "Handle", "handle", { carrier: "handle", freedBy: end.seats.map(([id]) => id) }],
     ["lever", "Lever, cam and quadrant", "handle"],
-    [
-      "head",
-      "Head plate and gears",
-      "handle",
-      { carrier: "head-plate", freedBy: ["plate-screw-top", "plate-screw-front", "plate-screw-rear"] },
-    ],
+    ["head", "Head plate and gears", "handle", { carrier: "head-plate", freedBy: plateScrews }],
     ["spool", "Spool and drag", "frame", { carrier: "spool", quick: true }],
     ["tail", "Tail side and click", "tail"],
     ["frame", "Frame and foot", "frame", { stays: true }],
   ],
   batches: [
     ...end.batches,
-    ["preset", "Preset knob, detent and cam", "cam", "detent-spring", "detent-pin", "knob-preset"],
+    ["preset", "Preset knob, detent and cam", "cam", "detent-spring", "detent-pin", "stop-piece", "preset-spring", "knob-preset"],
     ["washers", "Washers under the lever", "lever-washer-plastic", "lever-washer-metal"],
     ["quadrant", "Lever's quadrant with its screws", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"],
     ["gears", "Gear and pinion", "main-gear", "pinion-bearing", "pinion"],
@@ -67,7 +63,7 @@ export const leverDragTable: TemplateTable = {
     ["gear-shaft", "Gear shaft and its bearing", "gear-bearing", "gear-shaft"],
     ["shaft", "Shaft, pin and cupped washers", "shaft", "cross-pin", "cupped-lower", "cupped-upper"],
     ["drag", "Drag from cap to washer", "drag-washer", "pressure-plate", "plate-bearing", "preload-spring", "drag-cap"],
-    ["spool", "Spool with its bearings", "spool", "click-gear", "spool-bearing-tail", "spool-bearing-head"],
+    ["spool", "Spool with its bearings", "spool", "click-gear", "spool-bearing-tail", "spacer-sleeve", "spool-bearing-head"],
     ["click", "Click", "click-tongue", "click-spring", "click-washer", "click-button", "click-clip"],
   ],
   // biome-ignore format: one part a line, read as a table
@@ -76,6 +72,8 @@ export const leverDragTable: TemplateTable = {
     ["handle-washer", "14", "Washer under the arm", "handle-washer", { kind: "washer", outsideMm: 13, insideMm: 8.2, thicknessMm: 0.8 }, steel, 90],
     ...end.parts,
     ["knob-preset", "20", "Preset knob", "preset-knob", { kind: "cap", outsideMm: 20, heightMm: 9 }, "anodised aluminium", 1350],
+    ["stop-piece", "58", "Stop piece", "stop-piece", { kind: "tongue", lengthMm: 6, widthMm: 3, thicknessMm: 1.5 }, steel, 90],
+    ["preset-spring", "59", "Preset spring", "preset-spring", { kind: "coil-spring", wireMm: 0.5, outsideMm: 9, lengthMm: 8, coils: 4 }, "spring steel", 110],
     ["lever", "21", "Drag lever", "drag-lever", { kind: "lever", lengthMm: 34, boreMm: 10.2, thicknessMm: 3 }, "anodised aluminium", 1900],
     ["lever-washer-plastic", "22", "Lever washer, plastic", "lever-washer", { kind: "washer", outsideMm: 18, insideMm: 10.2, thicknessMm: 0.8 }, "nylon", 90],
     ["lever-washer-metal", "23", "Lever washer, metal", "lever-washer", { kind: "washer", outsideMm: 18, insideMm: 10.2, thicknessMm: 1 }, steel, 110],
@@ -98,6 +96,7 @@ export const leverDragTable: TemplateTable = {
     ["shaft", "60", "Spool shaft", "spool-shaft", { kind: "shaft", diameterMm: 6, lengthMm: 92, flatMm: 12 }, "stainless steel", 3600],
     ["cross-pin", "61", "Cross pin", "cross-pin", { kind: "pin", diameterMm: 2.5, lengthMm: 14 }, "hardened steel", 190],
     ["spool", "62", "Spool", "spool", { kind: "spool", flangeMm: 66, arborMm: 36, widthMm: 38, shaftMm: 12, shaftLengthMm: 44 }, "anodised aluminium", 7900],
+    ["spacer-sleeve", "77", "Spacer sleeve", "spacer-sleeve", { kind: "sleeve", outsideMm: 9, boreMm: 6.1, lengthMm: 20 }, "anodised aluminium", 290],
     ["spool-bearing", "63", "Spool bearing 6 × 15 × 5", "spool-bearing", { kind: "bearing", boreMm: 6, outsideMm: 15, widthMm: 5, closure: "shielded" }, steel, 790],
     ["drag-washer", "64", "Drag washer", "friction-washer", { kind: "friction-washer", outsideMm: 56, insideMm: 20, thicknessMm: 1.6 }, "carbon", 1290],
     ["pressure-plate", "65", "Pressure plate", "pressure-plate", { kind: "plate", outsideMm: 58, thicknessMm: 3.5, holes: 3 }, steel, 3300],
@@ -136,7 +135,9 @@ export const leverDragTable: TemplateTable = {
       ["cam", "Cam", "cam", { restsOn: ["lever"], passesThrough: ["head-plate"], orientation: "mark at 0°, lever at free", ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: mark it before it comes out." }],
       ["detent-spring", "Detent spring", "detent-spring", { acrossMm: -20, restsOn: ["lever"], caution: "The detent spring flies: glasses on, a finger over it.", cautionSays: "spring" }],
       ["detent-pin", "Detent pin", "detent-pin", { acrossMm: -20, restsOn: ["detent-spring"] }],
-      ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["cam", "detent-pin"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
+      ["stop-piece", "Stop piece", "stop-piece", { acrossMm: 10, restsOn: ["lever"], hides: true, orientation: "against its stop", trap: "Loose: it drops as the knob lifts." }],
+      ["preset-spring", "Preset spring", "preset-spring", { restsOn: ["cam"], caution: "The preset knob lifts on its spring: a finger on it.", cautionSays: "spring" }],
+      ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["cam", "detent-pin", "preset-spring", "stop-piece"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
     ],
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "its uneven hole pattern fits one way only" }],
@@ -148,15 +149,14 @@ export const leverDragTable: TemplateTable = {
       ["main-gear", "Main gear", "main-gear", { acrossMm: -10, alongMm: 18, ridesOn: "gear-shaft", restsOn: ["ratchet", "dog-spring"], turnsWith: "gear", ...greased("half round the teeth", "it spreads itself") }],
       ["pinion-bearing", "Pinion bearing", "pinion-bearing", { acrossMm: 15.6, restsOn: ["head-plate"], ...oiled("1 drop", "light load, high speed") }],
       ["pinion", "Pinion", "pinion", { acrossMm: 15.6, restsOn: ["pinion-bearing", "main-gear"], turnsWith: "spool", ...greased("a light film on the teeth", "the bore stays clean") }],
-      ["plate-screw-top", "Plate screw, top", "plate-screw", { acrossMm: 30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, top", holeDepthMm: 11.5, ...threadFilm }],
-      ["plate-screw-front", "Plate screw, front", "plate-screw", { acrossMm: 0, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, front", holeDepthMm: 11.5, ...threadFilm }],
-      ["plate-screw-rear", "Plate screw, rear", "plate-screw", { acrossMm: -30, passesThrough: ["head-plate"], restsOn: ["frame"], hole: "frame, rear", holeDepthMm: 11.5, ...threadFilm }],
+      ...ringOf("head-plate", "frame", plateRing),
     ],
     spool: [
       ["spool", "Spool", "spool", { turnsWith: "spool", heldBy: plateScrews }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 1, ridesOn: "spool", turnsWith: "spool" }],
       ["spool-bearing-tail", "Spool bearing, tail", "spool-bearing", { restsOn: ["spool"], alongMm: -3, turnsWith: "spool", ...oiled("1 small drop", "free spool lives here") }],
-      ["spool-bearing-head", "Spool bearing, head", "spool-bearing", { restsOn: ["spool"], turnsWith: "spool", hides: true, ...oiled("1 small drop", "free spool lives here") }],
+      ["spacer-sleeve", "Spacer sleeve", "spacer-sleeve", { restsOn: ["spool-bearing-tail"], hides: true, orientation: "between the two bearings", trap: "Left out, the bearings bind when it is drawn tight." }],
+      ["spool-bearing-head", "Spool bearing, head", "spool-bearing", { restsOn: ["spool", "spacer-sleeve"], turnsWith: "spool", hides: true, ...oiled("1 small drop", "free spool lives here") }],
       ["drag-washer", "Drag washer", "drag-washer", { insideOf: "spool", restsOn: ["spool-bearing-head"], turnsWith: "spool", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "smooth start; one face or both is a way of working" }, trap: "Water behind it: look at the cap's seat." }],
       ["pressure-plate", "Pressure plate", "pressure-plate", { restsOn: ["drag-washer"], turnsWith: "sleeve", orientation: "by its uneven holes", hides: true }],
       ["plate-bearing", "Pressure plate bearing", "plate-bearing", { restsOn: ["pressure-plate"], ...oiled("1 small drop", "it carries the drag's thrust") }],
@@ -187,6 +187,7 @@ export const leverDragTable: TemplateTable = {
   variants: [
     variantOf(handleEnds, { assembly: "handle", after: "handle", frees: "handle" }),
     variantOf(knobs, { assembly: "handle", after: "handle" }),
+    ...leverVariants,
     {
       id: "way-in",
       name: "The way in",
@@ -199,9 +200,9 @@ export const leverDragTable: TemplateTable = {
             put: [
               { after: null, assembly: "lever", row: ["cam", "Cam", "cam", { stays: true, restsOn: ["head-plate"], orientation: "stays on its post, the way it sat", asFound: true, ...greased("a film on the ramps", "the ramps slide under load"), trap: "Half a turn round it fits too, and free spool is dead: leave it the way it sits." }] },
             ],
-            reseat: { lever: { restsOn: ["lever-washer-metal", "cam"], orientation: "with the ring, at free; where it hooks over the ring, hook first, then the ring's screws" }, "knob-preset": { restsOn: ["lever", "detent-pin"] } },
+            reseat: { lever: { restsOn: ["lever-washer-metal", "cam"], orientation: "with the ring, at free; where it hooks over the ring, hook first, then the ring's screws" }, "knob-preset": { restsOn: ["lever", "detent-pin", "preset-spring", "stop-piece"] } },
             operations: [{ id: "tighten-quadrant", kind: "tighten", words: "Quadrant screws, the middle one last", after: place(...quadrantScrews) }],
-            batches: [["quadrant", "Ring and lever with their screws", "lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"], ["preset", "Preset knob and detent", "detent-spring", "detent-pin", "knob-preset"]],
+            batches: [["quadrant", "Ring and lever with their screws", "lever", "quadrant", "quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"], ["preset", "Preset knob and detent", "detent-spring", "detent-pin", "stop-piece", "preset-spring", "knob-preset"]],
           },
         },
       ],
@@ -221,24 +222,7 @@ export const leverDragTable: TemplateTable = {
         },
       ],
     },
-    {
-      id: "click",
-      name: "Click",
-      choices: [
-        { id: "tail", name: "in the tail plate, behind the spool" },
-        {
-          id: "head",
-          name: "in the head plate, within reach once it is off",
-          change: {
-            reseat: { "click-tongue": { restsOn: ["head-plate"] } },
-            operations: [
-              { id: "click-in", kind: "set-state", words: "Click off while the plate is closed", after: place("click-clip"), before: ["lever-free"] },
-              { id: "spool-in", kind: "press", words: "Spool and shaft into the frame, tail end first", after: place("cupped-upper", "cross-pin", "tail-bearing", "spool-bearing-tail", "click-gear"), before: place(...plateScrews) },
-            ],
-          },
-        },
-      ],
-    },
+    leverClick,
     {
       id: "size",
       name: "Build",
@@ -270,22 +254,9 @@ export const leverDragTable: TemplateTable = {
       kind: "press",
       words: "Spool and shaft into the frame, tail end first",
       after: place("cupped-upper", "cross-pin", "click-clip", "tail-bearing", "spool-bearing-tail", "click-gear"),
-      before: place(...plateScrews),
+      before: ["lever-free"],
     },
-    {
-      id: "lever-free",
-      kind: "set-state",
-      words: "Lever at free, then close the head plate: no gap all round",
-      after: ["spool-in", ...place("pinion")],
-      before: place(...plateScrews),
-    },
-    {
-      id: "tighten-plate",
-      kind: "tighten",
-      words: "Plate screws: first bite, then crosswise an eighth at a time",
-      after: place(...plateScrews),
-      before: place("lever-washer-plastic"),
-    },
+    ...closePlate(plateScrews),
     {
       id: "gate-free-spool",
       kind: "gate",

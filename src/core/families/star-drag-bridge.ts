@@ -1,11 +1,12 @@
 import { stackInGear, twoEars } from "./modules/gear-stack";
-import { handleEnd } from "./modules/handle-end";
-import { knobOn } from "./modules/knob";
-import { builtAs, variantOf } from "./modules/module";
+import { variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
 import { spoolSupport } from "./modules/spool-support";
+import { starFace } from "./modules/star-face";
+import { tailMagnets } from "./modules/tail-magnets";
 import { tensionWashers, withEitherSide } from "./modules/tension";
-import { underHandle, underSeats } from "./modules/under-handle";
+import { frictionUnderGear } from "./modules/under-gear";
+import { starDragHandle } from "./star-drag-handle";
 import {
   barsAlone,
   closeHead,
@@ -35,41 +36,8 @@ const dogGate = {
     "Ratchet: steep side of the teeth to the dog?",
   ],
 };
-const below = underHandle({ shaft: "gear-sleeve", restsOn: "star", boreMm: 8.2, numbers: { spacer: "259", plate: "268" } });
-const belowHandle = builtAs(below, "spacer", "spring-plate", "square-plate");
-const handleEnds = builtAs(
-  handleEnd({
-    handle: "handle",
-    under: underSeats,
-    star: true,
-    threadMm: 6,
-    acrossFlatsMm: 10,
-    numbers: { nut: "261", lock: "262", keeper: "265", keeperScrew: "266", guard: "288", screw: "267" },
-  }),
-  "lock-screw",
-  "slotted-screw",
-  "keeper",
-);
-const [end] = handleEnds.builds;
-
-const knobs = builtAs(
-  knobOn({
-    handle: "handle",
-    acrossMm: -62,
-    knob: { number: "263", outsideMm: 19, lengthMm: 26, material: "hard plastic", priceMinor: 690 },
-    pinMm: 5,
-    washer: { number: "264", outsideMm: 9, thicknessMm: 0.4, material: steel },
-    bearing: { number: "269", outsideMm: 9, widthMm: 3 },
-    numbers: { bush: "285", screw: "286", cap: "287" },
-  }),
-  "pin",
-  "bearing",
-  "bush-under-cap",
-  "bearings-under-cap",
-);
-const [knob] = knobs.builds;
-
 const sleeve = "gear-sleeve";
+const { belowHandle, handleEnds, knobs, end, knob } = starDragHandle(sleeve);
 const stacks = stackInGear({
   shaft: sleeve,
   heldBy: bridgeScrews,
@@ -88,8 +56,6 @@ const tensions = tensionWashers({
   star: [],
 });
 const [tension] = tensions.builds;
-
-const dragFilm = { lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } };
 
 /** How such reels differ. Source: common practice. */
 // biome-ignore format: one choice a line, read as a table
@@ -132,7 +98,7 @@ const variants: readonly Variant[] = [
     name: "Under the main gear",
     choices: [
       { id: "spacer", name: "a metal spacer: no drag face" },
-      { id: "friction", name: "a friction washer: a drag face, it counts in the stack", change: { parts: [["gear-washer", "219", "Under-gear friction washer", "friction-washer-under", { kind: "friction-washer", outsideMm: 24, insideMm: 8.6, thicknessMm: 0.9 }, "carbon", 260]], reseat: { "under-gear-washer": { name: "Under-gear friction washer", ...dragFilm } } } },
+      frictionUnderGear("219"),
       { id: "plastic", name: "a plastic washer: no drag face", change: { parts: [["gear-washer", "219", "Under-gear washer, plastic", "under-gear-washer", { kind: "washer", outsideMm: 18, insideMm: 8.2, thicknessMm: 0.8 }, "plastic", 60]] } },
     ],
   },
@@ -162,20 +128,7 @@ const variants: readonly Variant[] = [
     name: "Cast brake",
     choices: [
       { id: "none", name: "none" },
-      {
-        id: "magnets",
-        name: "magnets in the tail plate, for long casting",
-        change: {
-          parts: [
-            ["magnet", "290", "Brake magnet", "magnet", { kind: "magnet", lengthMm: 6, widthMm: 5, thicknessMm: 2 }, "magnet", 260],
-            ["magnet-dial", "291", "Magnet dial", "magnet-dial", { kind: "cap", outsideMm: 17, heightMm: 4 }, "plastic", 420],
-          ],
-          put: [
-            { after: "tail-plate", assembly: "tail", row: ["brake-magnet", "Brake magnet", "magnet", { acrossMm: 6, restsOn: ["tail-plate"], caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws.", cautionSays: "magnet" }] },
-            { after: "brake-magnet", assembly: "tail", row: ["magnet-dial", "Magnet dial", "magnet-dial", { acrossMm: 6, restsOn: ["brake-magnet"], orientation: "as found: note the number", asFound: true }] },
-          ],
-        },
-      },
+      tailMagnets("magnets in the tail plate, for long casting"),
     ],
   },
   {
@@ -361,6 +314,7 @@ export const starDragBridgeTable: TemplateTable = {
       shaft: sleeve,
       restsOn: "ferrule",
     }),
+    starFace(sleeve, 8.2, { gear: "251", spring: "252", washer: "253" }),
     spoolSupport({
       id: "head-support",
       name: "Spool's head end",

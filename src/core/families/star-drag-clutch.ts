@@ -1,12 +1,13 @@
 import { bridgeClutchTable } from "./bridge-clutch";
 import { footScrewPart, footScrewSeats, footScrews } from "./modules/foot";
 import { stackInGear, twoEars } from "./modules/gear-stack";
-import { handleEnd } from "./modules/handle-end";
-import { knobOn } from "./modules/knob";
-import { builtAs, variantOf } from "./modules/module";
+import { variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
+import { starFace } from "./modules/star-face";
+import { tailMagnets } from "./modules/tail-magnets";
 import { tensionWashers, withEitherSide } from "./modules/tension";
-import { underHandle, underSeats } from "./modules/under-handle";
+import { frictionUnderGear } from "./modules/under-gear";
+import { starDragHandle } from "./star-drag-handle";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
@@ -65,43 +66,7 @@ const coverScrews = coverRing.map(({ id }) => id);
 const tailScrews = tailRing.map(({ id }) => id);
 const retainerScrews = ["retainer-screw-front", "retainer-screw-rear"];
 
-const belowHandle = builtAs(
-  underHandle({ shaft, restsOn: "star", boreMm: 8.2, numbers: { spacer: "259", plate: "268" } }),
-  "spacer",
-  "spring-plate",
-  "square-plate",
-  "thin-washer",
-);
-const handleEnds = builtAs(
-  handleEnd({
-    handle: "handle",
-    under: underSeats,
-    star: true,
-    threadMm: 6,
-    acrossFlatsMm: 10,
-    numbers: { nut: "261", lock: "262", keeper: "265", keeperScrew: "266", guard: "288", screw: "267" },
-  }),
-  "lock-screw",
-  "slotted-screw",
-  "keeper",
-);
-const [end] = handleEnds.builds;
-const knobs = builtAs(
-  knobOn({
-    handle: "handle",
-    acrossMm: -62,
-    knob: { number: "263", outsideMm: 19, lengthMm: 26, material: "hard plastic", priceMinor: 690 },
-    pinMm: 5,
-    washer: { number: "264", outsideMm: 9, thicknessMm: 0.4, material: steel },
-    bearing: { number: "269", outsideMm: 9, widthMm: 3 },
-    numbers: { bush: "285", screw: "286", cap: "287" },
-  }),
-  "pin",
-  "bearing",
-  "bush-under-cap",
-  "bearings-under-cap",
-);
-const [knob] = knobs.builds;
+const { belowHandle, handleEnds, knobs, end, knob } = starDragHandle(shaft);
 const tensions = tensionWashers({
   shaft,
   restsOn: "shaft-washer",
@@ -169,7 +134,7 @@ const variants: readonly Variant[] = [
     name: "Under the main gear",
     choices: [
       { id: "spacer", name: "a metal spacer: no drag face" },
-      { id: "friction", name: "a friction washer: a drag face, it counts in the stack", change: { parts: [["gear-washer", "219", "Under-gear friction washer", "friction-washer-under", { kind: "friction-washer", outsideMm: 24, insideMm: 8.6, thicknessMm: 0.9 }, "carbon", 260]], reseat: { "under-gear-washer": { name: "Under-gear friction washer", lubricant: { product: "drag grease", amount: "a film, wiped till the weave shows", why: "it slips with the stack" } } } } },
+      frictionUnderGear("219"),
     ],
   },
   {
@@ -236,52 +201,14 @@ const variants: readonly Variant[] = [
     name: "Cast brake",
     choices: [
       { id: "none", name: "none" },
-      {
-        id: "magnets",
-        name: "magnets and a dial in the tail plate",
-        change: {
-          parts: [
-            ["magnet", "290", "Brake magnet", "magnet", { kind: "magnet", lengthMm: 6, widthMm: 5, thicknessMm: 2 }, "magnet", 260],
-            ["magnet-dial", "291", "Magnet dial", "magnet-dial", { kind: "cap", outsideMm: 17, heightMm: 4 }, "plastic", 420],
-          ],
-          put: [
-            { after: "tail-plate", assembly: "tail", row: ["brake-magnet", "Brake magnet", "magnet", { acrossMm: 6, restsOn: ["tail-plate"], caution: "Strong magnet: keep from medical implants as their makers say; it pulls small screws.", cautionSays: "magnet" }] },
-            { after: "brake-magnet", assembly: "tail", row: ["magnet-dial", "Magnet dial", "magnet-dial", { acrossMm: 6, restsOn: ["brake-magnet"], orientation: "as found: note the number", asFound: true }] },
-          ],
-          operations: [{ id: "gate-spool", kind: "gate", words: "With the dial at nothing the spool spins free, side play barely there; each mark of the dial slows it", after: ["tighten-tail"], lookAt: ["Cap closed too far: back it off half a turn", "Dial turned the wrong way round: no mark slows it", "Plate drawn down skew: ease the screws an eighth", "A bearing not home in its seat"] }],
-        },
-      },
+      tailMagnets("magnets and a dial in the tail plate", [{ id: "gate-spool", kind: "gate", words: "With the dial at nothing the spool spins free, side play barely there; each mark of the dial slows it", after: ["tighten-tail"], lookAt: ["Cap closed too far: back it off half a turn", "Dial turned the wrong way round: no mark slows it", "Plate drawn down skew: ease the screws an eighth", "A bearing not home in its seat"] }]),
     ],
   },
   variantOf(stacks, { assembly: "stack", after: "main-gear", carries: "clutch-collar" }),
   { id: "ears", name: "Ears of the eared washer", choices: [{ id: "four", name: "four" }, { id: "two", name: "two", change: { parts: [twoEars("235")] } }] },
   variantOf(belowHandle, { assembly: "handle", after: "star", carries: "handle" }),
   withEitherSide(variantOf(tensions, { assembly: "handle", after: "shaft-washer", carries: "star" }), "handle", { shaft, restsOn: "shaft-washer" }),
-  {
-    id: "star-face",
-    name: "Star",
-    choices: [
-      { id: "flat", name: "flat on its tension washers" },
-      {
-        id: "coated",
-        name: "a click and a smooth-coated washer below it",
-        change: {
-          parts: [
-            ["star-click-gear", "251", "Star click ratchet", "star-click-gear", { kind: "ratchet", teeth: 24, outsideMm: 22, boreMm: 8.2, thicknessMm: 1.4 }, "plastic", 340],
-            ["star-click", "252", "Star click spring", "star-click-spring", { kind: "wire-spring", wireMm: 0.5, lengthMm: 10 }, "spring steel", 120],
-            ["star-washer", "253", "Star washer, coated", "star-washer", { kind: "washer", outsideMm: 20, insideMm: 8.2, thicknessMm: 0.8 }, steel, 190],
-          ],
-          put: [
-            { after: "tension-upper", assembly: "handle", row: ["star-click-gear", "Star click ratchet", "star-click-gear", { ridesOn: shaft, restsOn: ["tension-upper"] }] },
-            { after: "star-click-gear", assembly: "handle", row: ["star-click", "Star click spring", "star-click", { acrossMm: 12, restsOn: ["star-click-gear"], caution: "The click spring flies: glasses on.", cautionSays: "spring" }] },
-            { after: "star-click", assembly: "handle", row: ["star-washer", "Star washer, coated", "star-washer", { ridesOn: shaft, restsOn: ["star-click-gear"], orientation: "coated side to the star", twoSided: true, trap: "Coat away from the star: it turns harshly." }] },
-          ],
-          reseat: { star: { restsOn: ["star-washer", "star-click"] } },
-          operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked over half a turn or more, its click heard", proves: "drag", after: place("star", "star-click"), before: place("handle-spacer"), lookAt: ["Tension washers: do they face each other?", "Star click spring left out?", "Last metal washer: convex side up?"] }],
-        },
-      },
-    ],
-  },
+  starFace(shaft, 8.2, { gear: "251", spring: "252", washer: "253" }),
   variantOf(handleEnds, { assembly: "handle", after: "handle" }),
   variantOf(knobs, { assembly: "handle", after: "handle" }),
 ];

@@ -22,14 +22,16 @@ const rows: readonly [build: string, bearings: number, seats: readonly string[]]
 ];
 
 describe.each(withKnob)("the knob of %s", (family) => {
+  // A baitcaster's handle has two arms.
+  const arms = family.startsWith("baitcaster") ? 2 : 1;
   it.each(rows)("built as %s has %i bearings and its pieces from the arm out", (build, bearings, seats) => {
     const { anatomy, parts } = familyWith(family, { knob: build });
     const own = anatomy.positions.filter(
       ({ id }) => seats.includes(id) || (id.startsWith("knob") && id !== "knob-ring" && id !== "knob-preset"),
     );
-    expect(own.map(({ id }) => id)).toEqual(seats);
+    expect(own.map(({ id }) => id)).toEqual(arms === 2 ? [...seats, ...seats.map((seat) => `${seat}-second`)] : seats);
     const kinds = new Map(parts.map(({ id, shape }) => [id, shape.kind]));
-    expect(own.filter(({ partTypeId }) => kinds.get(partTypeId) === "bearing")).toHaveLength(bearings);
+    expect(own.filter(({ partTypeId }) => kinds.get(partTypeId) === "bearing")).toHaveLength(bearings * arms);
   });
 
   it.each(rows)("built as %s stays on its handle unless it is asked for, and gets its drop where it sits", (build, _bearings, seats) => {

@@ -19,9 +19,20 @@ export interface KnobJoint {
   readonly pinMm: number;
   readonly washer: { readonly number: string; readonly outsideMm: number; readonly thicknessMm: number; readonly material: string };
   readonly bearing: { readonly number: string; readonly outsideMm: number; readonly widthMm: number };
+  /** Where a second knob like it stands, mm; left out for a handle with one arm. */
+  readonly secondAcrossMm?: number;
   /** Catalogue numbers of bush, screw and cap. */
   readonly numbers: { readonly bush: string; readonly screw: string; readonly cap: string };
 }
+
+/** The same pieces once more, at the other end of the handle. */
+const secondKnob = (seats: readonly SeatRow[], handle: string, acrossMm: number): SeatRow[] =>
+  seats.map(([id, name, part, seat]) => [
+    `${id}-second`,
+    `${name}, second`,
+    part,
+    { ...seat, acrossMm, restsOn: seat?.restsOn?.map((under) => (under === handle ? under : `${under}-second`)) },
+  ]);
 
 /**
  * What a knob turns on: its pin alone with a washer, one bearing, or a bush or two bearings under a prised cap with a screw. It stays on its handle
@@ -87,14 +98,23 @@ export function knobOn(joint: KnobJoint): Module {
     ["knob-cap", "Knob cap", "knob-cap", { ...stays, restsOn: ["knob-screw"], orientation: "pressed in; prised with something soft" }],
   ];
   const drops = (where: string): Seat => ({ oilPort: where, ...oiled("1 drop each side", "the knob spins in spray") });
-  const build = (id: string, name: string, parts: readonly PartRow[], seats: readonly SeatRow[], apart: boolean): ModuleBuild => ({
-    id,
-    name,
-    parts,
-    seats,
-    operations: [],
-    batches: apart ? [["knob", "Knob with what it turns on", ...seats.map(([seat]) => seat)]] : [],
-  });
+  const build = (id: string, name: string, parts: readonly PartRow[], seats: readonly SeatRow[], apart: boolean): ModuleBuild => {
+    const second = joint.secondAcrossMm === undefined ? [] : secondKnob(seats, handle, joint.secondAcrossMm);
+    const asOne = (of: readonly SeatRow[]) => of.map(([seat]) => seat);
+    return {
+      id,
+      name,
+      parts,
+      seats: [...seats, ...second],
+      operations: [],
+      batches: apart
+        ? [
+            ["knob", "Knob with what it turns on", ...asOne(seats)],
+            ...(second.length ? [["knob-second", "Second knob with what it turns on", ...asOne(second)] as const] : []),
+          ]
+        : [],
+    };
+  };
   const where = "where the knob turns, a drop each side";
   return {
     id: "knob",

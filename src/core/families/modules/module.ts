@@ -32,8 +32,8 @@ export function builtAs(module: Module, usual: string, ...others: string[]): Mod
 /** Where a module sits in a frame. */
 export interface Joint {
   readonly assembly: string;
-  /** The seat its first piece stands after. */
-  readonly after: string;
+  /** The seat its first piece stands after; null for the first place of its assembly. */
+  readonly after: string | null;
   /** The seat that rests on its last piece. */
   readonly carries?: string;
   /** The assembly whose carrier comes off once this module is off, where the frame says so. */

@@ -61,6 +61,8 @@ export interface TableChange {
   readonly parts?: readonly PartRow[];
   /** Seats put in after another of their assembly, or moved there; null for the first place of the assembly that is named. */
   readonly put?: readonly { readonly after: string | null; readonly assembly: string; readonly row: SeatRow }[];
+  /** Seats that stand elsewhere along their assembly's axis, each after another; done once all others are in. */
+  readonly move?: readonly { readonly seat: string; readonly after: string }[];
   /** What is otherwise of a seat; its name and its part where those are. */
   readonly reseat?: Readonly<Record<string, Seat & { readonly name?: string; readonly part?: string }>>;
   /** Seats that are not there; nothing rests on them or waits for them any more. */

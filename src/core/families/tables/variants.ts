@@ -14,7 +14,7 @@ function withoutSeat(seat: Seat | undefined, gone: ReadonlySet<string>): Seat {
 
 /** A table with a change in it. @throws Error for a seat that is not there: only a programmer can cause that. */
 export function changedTable(table: TemplateTable, change: TableChange): TemplateTable {
-  const { parts = [], put = [], reseat = {}, drop = [], operations = [], omit = [], batches = [], freedBy = {} } = change;
+  const { parts = [], put = [], reseat = {}, drop = [], operations = [], omit = [], batches = [], freedBy = {}, move = [] } = change;
   const gone = new Set(drop);
   const moved = new Set(put.map(({ row }) => row[0]));
   const replaced = new Set(parts.map(([id]) => id));
@@ -34,13 +34,21 @@ export function changedTable(table: TemplateTable, change: TableChange): Templat
         if (after !== null && at < 0) throw new Error(`changedTable: no seat ${after} in ${assembly} of ${table.family}`);
         kept.splice(at + 1, 0, [row[0], row[1], row[2], withoutSeat(row[3], gone)]);
       }
+      for (const { seat, after } of move) {
+        const from = kept.findIndex(([id]) => id === seat);
+        if (from < 0) continue;
+        const [row] = kept.splice(from, 1);
+        kept.splice(kept.findIndex(([id]) => id === after) + 1, 0, row!);
+      }
       return [assembly, kept];
     }),
   );
   const asked = new Set(Object.values(seats).flatMap((rows) => rows.map(([, , part]) => part)));
   const steps = new Set(operations.map(({ id }) => id));
-  const undone = new Set([...omit, ...drop.map((id) => placing + id)]);
-  const without = (ids: readonly string[] | undefined) => (ids ?? []).filter((id) => !undone.has(id));
+  const undone = new Set(omit);
+  const there = new Set(Object.values(seats).flatMap((rows) => rows.map(([id]) => id)));
+  const without = (ids: readonly string[] | undefined) =>
+    (ids ?? []).filter((id) => !undone.has(id) && (!id.startsWith(placing) || there.has(id.slice(placing.length))));
   const acts = new Set(batches.map(([id]) => id));
   return {
     ...table,

@@ -81,6 +81,53 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     lugs: "spool tension-cap > back-off > turn-home > gate-spin; side-plate plate-keeper > turn-home",
   },
   dog: { none: "ratchet > main-gear", dog: "frame > dog > dog-spring > gear-plate" },
+  // A spinning reel.
+  "gear-shims": {
+    one: "gear-shim",
+    none: "",
+    two: "gear-shim > gear-shim-second",
+    three: "gear-shim > gear-shim-second > gear-shim-third",
+  },
+  "cover-screws": {
+    three: "cover-screw-top cover-screw-front cover-screw-rear",
+    four: "cover-screw-top cover-screw-front cover-screw-rear cover-screw-low",
+    five: "cover-screw-top cover-screw-front cover-screw-rear cover-screw-low cover-screw-neck",
+  },
+  "spool-shims": { one: "spool-shim", two: "spool-shim > spool-shim-upper" },
+  neck: {
+    plain: "clutch-plate > collar-spring",
+    ramp: "clutch-plate > neck-shield > snap-wire > trip-ramp > ramp-screw-front ramp-screw-rear > boot > rotor",
+  },
+  "nut-lock": {
+    screw: "gate-rotor > nut-screw",
+    plate: "gate-rotor > lock-plate > nut-screw",
+    plain: "rotor-nut > tighten-nut",
+  },
+  "handle-end of a spinning reel": { bolted: "handle > handle-insert; handle > cap-washer > handle-cap", screwed: "handle > knob" },
+  roller: {
+    bearing: "roller-spacer > roller-bearing > roller > roller-spacer-outer > roller-screw",
+    bush: "roller-bush > roller > roller-washer > roller-screw",
+  },
+  "drag-pieces": {
+    usual: "keyed-high > drag-clip",
+    nine: "keyed-high > friction-top > eared-top > friction-last > drag-clip",
+  },
+  guide: {
+    one: "shaft-guide > guide-seal-inner > guide-seal-outer",
+    two: "shaft-guide > guide-seal-inner > guide-seal-outer; shaft-guide > guide-sleeve > knurled-ring",
+  },
+  // With a trigger the bail is tried by it too.
+  trigger: {
+    hand: "bail-screw arm-screw > gate-bail > spool",
+    trigger: "bail-arm > trigger > trigger-spring > gate-bail; bail-screw arm-screw > gate-bail > spool",
+  },
+  "anti-reverse of a spinning reel": {
+    clutch:
+      "pinion > clutch-sleeve > clutch > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > collar-spring",
+    both: "pinion > clutch-sleeve > clutch > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > collar-spring; clutch-plate > ratchet > friction-spring > collar-spring; clutch-plate > dog > dog-screw > collar-spring; clutch-plate > dog-spring > collar-spring",
+    dog: "pinion > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear; clutch-plate > ratchet > friction-spring > collar-spring; clutch-plate > dog > dog-screw > collar-spring; clutch-plate > dog-spring > gate-clutch; ratchet dog > gate-clutch > collar-spring",
+    body: "pinion > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear; body > dog > dog-spring > drive-gear > ratchet > gear-shim; ratchet pinion > gate-clutch > side-cover",
+  },
   "anti-reverse": {
     clutch: "gear-plate > plate-shaft-bearing > clutch > clutch-sleeve > gate-clutch > [tension]",
     dog: "ratchet > dog > dog-spring > gate-dog > main-gear; gear-plate > plate-shaft-bearing > clutch-sleeve > [tension]",
@@ -128,6 +175,11 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     first: "spool-bearing-tail > shaft > spool-bearing-head; gate-preload > cross-pin",
   },
   "back-stop": {
+    // A spincast's.
+    pawl: "body > anti-reverse-hub > anti-reverse > hair-spring > gate-anti-reverse",
+    hub: "body > anti-reverse-hub > hair-spring > gate-anti-reverse",
+    roller: "body > one-way-roller > gate-anti-reverse",
+    // A lever drag's.
     dog: "head-plate > dog > dog-spring; ratchet dog-spring > gate-dog > main-gear",
     "dog-last": "ratchet > main-gear > dog > dog-spring > gate-dog > lever-free",
     pins: "head-plate > pin-spring-front > stop-pin-front; head-plate > pin-spring-rear > stop-pin-rear; ratchet stop-pin-front stop-pin-rear > gate-dog > main-gear",
@@ -135,6 +187,33 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   speeds: {
     one: "main-gear > pinion",
     two: "main-gear > main-gear-low > pinion-low; pinion > pinion-low; gear-shaft main-gear-low > shift-key > shift-spring > shift-button > shift-clip > handle-washer; shift-clip handle tighten-plate > gate-shift",
+  },
+  body: {
+    plate:
+      "back-cover > cover-screw-left cover-screw-right; button back-cover > hinge-screw; cover-screw-left cover-screw-right hinge-screw stop-switch > gate-closed",
+    cap: "button > hinge-screw; back-cover stop-switch > gate-closed",
+  },
+  pin: {
+    spring: "cone > pin-spring > pick-up-pin",
+    cam: "cam-ring > pick-up-pin",
+    two: "cone > pin-spring > pick-up-pin; cone > pin-spring-second > pick-up-pin-second",
+  },
+  // A centrepin: hub in halves, turned over, the rear one under its clip.
+  hub: {
+    sprung: "middle-clip > front-bearing > front-clip > outer-sleeve > wave-spring > inner-sleeve > rear-bearing > rear-clip > gate-hub",
+    spaced: "middle-clip > front-bearing > front-clip > outer-sleeve > rear-bearing > rear-clip > gate-hub",
+    pressed: "front-bearing > rear-bearing > gate-hub",
+  },
+  "drum-hold": {
+    screw: "gate-drum > drum-screw > gate-turns",
+    nut: "gate-drum > drum-screw > gate-turns",
+    latch: "drum > latch > latch-spring; gate-drum > gate-turns",
+  },
+  check: {
+    pawl: "back-plate > check-wheel; back-plate > check-pawl > check-spring > check-switch; check-switch check-wheel > gate-check > spindle",
+    lever:
+      "back-plate > check-wheel; back-plate > check-pawl > check-spring > check-switch > drag-lever; check-switch check-wheel > gate-check > spindle",
+    none: "back-plate > spindle",
   },
   "shaft-foot": { screw: "foot-bearing > gear-shaft > shaft-end-screw", pressed: "foot-bearing > gear-shaft" },
   "clutch-place": {
@@ -239,25 +318,32 @@ const baitcaster = [
 ];
 const oneWayClutch = "gear-plate > plate-shaft-bearing > clutch > clutch-sleeve > gate-clutch > [tension]";
 
+/** Below the rotor: whatever the clutch is. */
 const spinningBody = [
   "body > switch",
   "body > oscillation-gear > oscillation-block",
   "body > pinion-bearing > pinion > main-shaft > block-screw",
   "oscillation-block > block-screw > drive-gear",
-  "body > gear-bearing-inner > drive-gear > gear-shim > gear-bearing-outer > side-cover > cover-screw-top cover-screw-front cover-screw-rear > gate-mesh",
-  "pinion > clutch-sleeve > clutch",
-  "clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > rotor-washer > rotor > rotor-nut > tighten-nut > gate-rotor > nut-screw",
+  "body > gear-bearing-inner > drive-gear > [gear-shims] > gear-bearing-outer > side-cover > [cover-screws] > gate-mesh",
+  "[neck]",
+  "clutch-plate > collar-spring > rotor-collar > rotor-washer > rotor > nut-bush > rotor-nut > tighten-nut > gate-rotor",
+  "[nut-lock]",
+  "rotor > rotor-weight > weight-cover",
   "handle > [knob]",
-  "handle > handle-cap",
-  "bail-arm > roller-spacer > roller-bearing > roller > roller-screw",
-  "main-shaft > click-ratchet > spool-shim > spool > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high > drag-clip > knob-ring > drag-knob > gate-drag",
+  "[handle-end of a spinning reel]",
+  "bail-arm > [roller] > gate-roller",
+  "main-shaft > click-ratchet > [spool-shims] > spool > tape-line > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
+  "spool > click-tongue > click-spring",
+  "spool > line-clip",
+  "[drag-pieces]",
+  "drag-clip > knob-ring > drag-knob > gate-drag",
 ];
 const bail = [
-  "rotor > trip-lever > bail-spring > bail-arm",
-  "roller > bail-wire > bail-screw",
-  "roller-screw bail-screw > tighten-roller > gate-bail",
+  "rotor > trip-lever > bail-spring > bail-arm > arm-screw > gate-trip > trip-cover > trip-screw trip-cover-screw-front trip-cover-screw-rear",
+  "bail-arm > bail-wire > bail-screw > far-cover",
+  "[trigger]",
+  "roller-screw bail-screw > tighten-roller > gate-roller",
 ];
-
 /** The lines of a family; those of another skeleton than the usual by its name behind the family's. */
 const lines: Readonly<Record<string, readonly string[]>> = {
   "star-drag-bridge": [
@@ -316,48 +402,70 @@ const lines: Readonly<Record<string, readonly string[]>> = {
     "bar-rear > bar-screw-rear-head",
     "bar-low > bar-screw-low-head",
   ],
-  spinning: [...spinningBody, ...bail, "clutch > clutch-plate"],
+  spinning: [...spinningBody, ...bail, "[anti-reverse of a spinning reel]"],
   "spinning-fluid-sealed": [
-    ...spinningBody,
+    ...spinningBody.filter(
+      (line) =>
+        !line.includes("[neck]") &&
+        !line.includes("[nut-lock]") &&
+        !line.startsWith("main-shaft > click-ratchet") &&
+        !line.startsWith("clutch-plate > collar-spring"),
+    ),
     ...bail,
-    "clutch > two-ear > second-washer > clutch-ring > recessed-plate > fluid-magnet > unit-cap > fluid-last > clutch-plate",
-    // While its fluid is kept the keyed sleeve is down before the magnet disc.
-    "clutch-sleeve > fluid-magnet",
+    // The plate is under the unit: it holds the pinion's bearing.
+    "pinion-bearing > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > clutch",
+    "pinion > three-ear > clutch > two-ear > clutch-ring > recessed-washer > clutch-sleeve > fluid-magnet > unit-cap > fluid-last > gate-ring > collar-spring",
+    "unit-cap > gate-clutch > collar-spring > rotor-collar > rotor-washer > rotor > nut-bush > rotor-nut > tighten-nut > gate-rotor > nut-screw > cosmetic-plate",
+    // A bearing with its seal under the spool.
+    "main-shaft cosmetic-plate > cross-pin > support-bearing > support-seal > tip-clip > click-ratchet > spool-shim > spool > tape-line > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
   ],
   "spinning-sealed-bail-less": [
-    ...spinningBody,
-    "pinion-bearing > guide-seal-inner > guide-seal-outer > shaft-seal > pinion",
-    "gear-bearing-outer > gear-ring handle-seal > side-cover",
-    "body > cover-ring > side-cover",
-    "clutch > housing-ring > neck-ring > main-seal > clutch-plate",
-    "rotor > bail-arm bail-screw",
-    "roller-screw > gate-arm",
+    "main-shaft > click-ratchet > [spool-shims] > spool > tape-line > friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
+    "spool > click-tongue > click-spring",
+    "spool > line-clip",
+    "[drag-pieces]",
+    "drag-clip > knob-ring > drag-knob > gate-drag",
+    "rotor > line-arm > arm-screw",
+    "line-arm > [roller] > gate-roller",
+    // Gear in its cover, on the bench.
+    "body > gear-cover > gear-shaft-seal > cover-bearing > drive-gear > gear-bearing > gear-retainer > gate-gear",
+    "drive-gear > gear-clutch > gate-gear > gear-screw-top gear-screw-front-top gear-screw-front-low gear-screw-low gear-screw-rear-low gear-screw-rear-top > side-cover-seal > side-cover > side-cover-nut > handle",
+    "gear-cover > gear-cover-seal > gear-screw-top gear-screw-front-top gear-screw-front-low gear-screw-low gear-screw-rear-low gear-screw-rear-top",
+    "handle > [knob]",
+    // The unit, on its block.
+    "clutch-housing > main-bearing > main-seal > pinion",
+    "clutch-housing > clutch-pin > clutch > pinion > [guide]",
+    "clutch-housing > housing-seal > neck-seal > knurled-ring",
+    "pinion main-shaft guide-seal-outer > knurled-ring > gate-unit > rotor > rotor-screw-top rotor-screw-front rotor-screw-rear",
+    "body > oscillation-gear > oscillation-block > block-screw",
+    "body > main-shaft > block-screw",
   ],
   spincast: [
     "body > click-tongue drag-dial stop-switch > back-cover",
-    "body > button > hinge-screw > back-cover",
+    "body > button button-spring shaft-clip",
     "body > shaft-bush > main-shaft > return-spring > crown-gear",
     "body > gear-bush",
     "crown-gear gear-bush > drive-gear > gear-bush-outer > back-cover",
-    "body > anti-reverse-hub > anti-reverse > hair-spring",
-    "hair-spring drive-gear > gate-anti-reverse > back-cover > cover-screw-left cover-screw-right",
+    "[back-stop]",
+    "drive-gear > gate-anti-reverse > back-cover",
+    "[body]",
     "gear-bush-outer > handle-washer > handle > handle-screw > handle-cap",
     "handle > knob",
-    // Up from the shaft.
-    "body > copper-lower > toothed-nut > copper-upper > spring-washer > keyed > fibre-lower > spool > fibre-upper > flatted > spool-clip",
+    // Up from the shaft; the cup and the slots are looked at before the fibre hides them.
+    "body > copper-lower > toothed-nut > copper-upper > spring-washer > keyed > gate-cup > fibre-lower > spool > fibre-upper > flatted > spool-clip",
     "spool-clip drag-dial > gate-drag > cone > cone-nut",
-    "crown-gear > pin-spring > pick-up-pin > cone",
-    "hinge-screw cone-nut > gate-button > front-cover",
+    // The cone carries its ring and pin.
+    "crown-gear > cone > cam-ring",
+    "[pin]",
+    "hinge-screw cone-nut > gate-button > front-cover > line-ring",
     "cone-nut > gate-pin > front-cover",
   ],
   centrepin: [
     "back-plate > foot > foot-screw-front foot-screw-rear",
-    "back-plate > check-wheel",
-    "back-plate > check-pawl > check-spring > check-switch",
-    "check-switch check-wheel > gate-check > spindle",
-    // Hub: front half, turned over, rear half under its clip.
-    "middle-clip > front-bearing > front-clip > outer-sleeve > wave-spring > inner-sleeve > rear-bearing > rear-clip > gate-hub",
-    "spindle gate-hub > drum > drum-screw",
+    "[check]",
+    "[hub]",
+    "spindle gate-hub > drum > gate-drum",
+    "[drum-hold]",
     "drum > knob-front > knob-screw-front",
     "drum > knob-rear > knob-screw-rear",
   ],
@@ -399,14 +507,18 @@ export function handLaws(
   const lawsOf = (module: string): string => {
     if (module === "knob second") return second(lawsOf("knob"));
     const laws = modules[module]?.[chosen[moduleOf(module)] ?? ""];
-    if (!laws) throw new Error(`handLaws: no laws for ${module} built ${chosen[module]}`);
+    if (laws === undefined) throw new Error(`handLaws: no laws for ${module} built ${chosen[module]}`);
     return laws;
   };
   const spelledOut = (line: string): string => line.replace(bracket, (_, module: string) => spelledOut(lawsOf(module)));
   for (const written of linesOf(family, frame)) {
     // A build may have several lines of its own.
     for (const line of spelledOut(written).split("; ")) {
-      const links = line.split(" > ").map((link) => link.split(" ").filter(Boolean));
+      // A build that has nothing of it leaves its place empty.
+      const links = line
+        .split(" > ")
+        .map((link) => link.split(" ").filter(Boolean))
+        .filter((link) => link.length > 0);
       for (const [i, then] of links.entries())
         for (const id of then) for (const before of links[i - 1] ?? []) after.set(id, (after.get(id) ?? new Set()).add(before));
     }

@@ -44,20 +44,20 @@ export const centrepinTable: TemplateTable = {
   seats: {
     drum: [
       ["drum", "Drum", "drum", { restsOn: ["spindle"], turnsWith: "spool", heldBy: ["drum-screw"] }],
-      ["drum-screw", "Drum screw", "drum-screw", { restsOn: ["drum"], hole: "spindle's end", holeDepthMm: 9, ...greased("a touch on the thread", "it must come off at the water") }],
+      ["drum-screw", "Drum screw", "drum-screw", { restsOn: ["drum"], hole: "spindle's end", holeDepthMm: 9, tightness: "snug", orientation: "by a coin: the slot is wide and the metal soft", ...greased("a touch on the thread", "it must come off at the water") }],
       ["knob-front", "Knob, front", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: 40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
-      ["knob-screw-front", "Knob screw, front", "knob-screw", { acrossMm: 40, restsOn: ["knob-front"], hole: "drum, front knob", holeDepthMm: 26, ...threadFilm }],
+      ["knob-screw-front", "Knob screw, front", "knob-screw", { stays: true, acrossMm: 40, restsOn: ["knob-front"], hole: "drum, front knob", holeDepthMm: 26, ...threadFilm }],
       ["knob-rear", "Knob, rear", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -40, restsOn: ["drum"], ...oiled("1 drop", "it spins on its screw") }],
-      ["knob-screw-rear", "Knob screw, rear", "knob-screw", { acrossMm: -40, restsOn: ["knob-rear"], hole: "drum, rear knob", holeDepthMm: 26, ...threadFilm }],
+      ["knob-screw-rear", "Knob screw, rear", "knob-screw", { stays: true, acrossMm: -40, restsOn: ["knob-rear"], hole: "drum, rear knob", holeDepthMm: 26, ...threadFilm }],
     ],
     hub: [
       ["middle-clip", "Middle clip", "middle-clip", { stays: true, orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
-      ["front-bearing", "Front bearing", "bearing", { restsOn: ["middle-clip"], ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds. Too tight to push: stop." }],
+      ["front-bearing", "Front bearing", "bearing", { restsOn: ["middle-clip"], oilPort: "at the inner ring's edge, the drum off", ...oiled("1 small drop", "at the inner ring's edge, the shield untouched"), trap: "A shield dents at a touch and then binds. Too tight to push: stop." }],
       ["front-clip", "Front clip", "hub-clip", { restsOn: ["front-bearing"], caution: "The clip flies: a finger on top, glasses on.", cautionSays: "spring", orientation: "even gap, seated all round" }],
       ["outer-sleeve", "Outer sleeve", "outer-sleeve", { restsOn: ["front-clip"], hides: true, orientation: "bears on the front bearing's outer ring" }],
       ["wave-spring", "Wave spring", "wave-spring", { restsOn: ["outer-sleeve"], caution: "Compress it with a screw, washer and nut through the bore; it flies otherwise.", cautionSays: "spring" }],
       ["inner-sleeve", "Inner sleeve", "inner-sleeve", { restsOn: ["wave-spring"], hides: true, orientation: "bears on the rear bearing's inner ring", trap: "Both sleeves must go back: without the inner one the preload is lost." }],
-      ["rear-bearing", "Rear bearing", "bearing", { restsOn: ["inner-sleeve"], hides: true, ...oiled("1 drop", "light oil"), trap: "A shield dents at a touch and then binds." }],
+      ["rear-bearing", "Rear bearing", "bearing", { restsOn: ["inner-sleeve"], hides: true, oilPort: "at the inner ring's edge, the drum off", ...oiled("1 small drop", "at the inner ring's edge, the shield untouched"), trap: "A shield dents at a touch and then binds." }],
       ["rear-clip", "Rear clip", "hub-clip", { restsOn: ["rear-bearing"], caution: "Hold the wave spring compressed before the clip comes off, and while it goes on: the clip flies, glasses on.", cautionSays: "spring", orientation: "started opposite the gap, even gap, seated all round; the drum turned over between the two clips" }],
     ],
     check: [
@@ -82,6 +82,50 @@ export const centrepinTable: TemplateTable = {
       choices: [
         { id: "sprung", name: "two bearings preloaded by a wave spring" },
         { id: "spaced", name: "two bearings with a plain sleeve between", change: { drop: ["wave-spring", "inner-sleeve"], reseat: { "rear-bearing": { restsOn: ["outer-sleeve"] }, "rear-clip": { caution: "The clip flies: a finger on top, glasses on.", cautionSays: "spring" } }, batches: [["rear", "Rear bearing and sleeve", "outer-sleeve", "rear-bearing"]] } },
+        {
+          id: "pressed",
+          name: "bearings pressed in: no work for the bench",
+          change: {
+            drop: ["middle-clip", "front-clip", "outer-sleeve", "wave-spring", "inner-sleeve", "rear-clip"],
+            reseat: {
+              "front-bearing": { inPlace: true, stays: true, trap: "Pressed: it stays. Oil it, prove it turns, or send it on." },
+              "rear-bearing": { inPlace: true, stays: true, restsOn: ["front-bearing"], trap: "Pressed: it stays. Oil it, prove it turns, or send it on." },
+            },
+            operations: [{ id: "gate-hub", kind: "gate", words: "The hub turns on its bearings, smooth and with no rock", after: place("rear-bearing", "front-bearing"), before: place("drum"), lookAt: ["A shield dented", "Rough: the maker's work, or a shop with a press"] }],
+          },
+        },
+      ],
+    },
+    {
+      id: "drum-hold",
+      name: "The drum is held by",
+      choices: [
+        { id: "screw", name: "a screw with a coin slot" },
+        { id: "nut", name: "a knurled nut", change: { parts: [["drum-nut", "14", "Knurled nut", "drum-screw", { kind: "nut", acrossFlatsMm: 14, boreMm: 4, heightMm: 5 }, "brass", 390]], reseat: { "drum-screw": { name: "Knurled nut", part: "drum-nut", orientation: "by hand" } } } },
+        {
+          id: "latch",
+          name: "a latch",
+          change: {
+            parts: [["latch", "15", "Drum latch", "drum-latch", { kind: "tongue", lengthMm: 12, widthMm: 6, thicknessMm: 1.5 }, "brass", 690], ["latch-spring", "16", "Latch spring", "latch-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 12 }, "spring steel", 140]],
+            drop: ["drum-screw"],
+            freedBy: { drum: [] },
+            put: [
+              { after: "drum", assembly: "drum", row: ["latch", "Drum latch", "latch", { stays: true, restsOn: ["drum"], oilPort: "at its pivot", ...oiled("a trace", "it must snap in its groove") }] },
+              { after: "latch", assembly: "drum", row: ["latch-spring", "Latch spring", "latch-spring", { stays: true, restsOn: ["latch"], caution: "The latch spring flies: a finger over it, glasses on.", cautionSays: "spring" }] },
+            ],
+            reseat: { drum: { orientation: "pushed home until the latch snaps in its groove" } },
+            operations: [{ id: "gate-turns", kind: "gate", words: "The latch snaps and holds the drum; it turns as before", after: ["gate-drum"], lookAt: ["Dirt in the latch's groove", "Latch spring tired"] }],
+          },
+        },
+      ],
+    },
+    {
+      id: "check",
+      name: "Check",
+      choices: [
+        { id: "pawl", name: "pawl and wheel" },
+        { id: "lever", name: "pawl and wheel, with a drag lever", change: { parts: [["drag-lever", "34", "Drag lever", "drag-lever", { kind: "lever", lengthMm: 26, boreMm: 3, thicknessMm: 2 }, "brass", 890]], put: [{ after: "check-switch", assembly: "check", row: ["drag-lever", "Drag lever", "drag-lever", { acrossMm: 30, restsOn: ["check-switch"], orientation: "at nothing", asFound: true }] }], batches: [["check", "Check pawl, spring, switch and lever", "check-pawl", "check-spring", "check-switch", "drag-lever"]] } },
+        { id: "none", name: "none", change: { drop: ["check-wheel", "check-pawl", "check-spring", "check-switch"], omit: ["gate-check"] } },
       ],
     },
   ],
@@ -93,6 +137,21 @@ export const centrepinTable: TemplateTable = {
       after: place("rear-clip"),
       before: place("drum"),
       lookAt: ["Inner sleeve left out: the preload is lost", "A clip not seated in its groove", "A shield dented"],
+    },
+    {
+      id: "gate-drum",
+      kind: "gate",
+      words: "Drum on the spindle: it turns true and silent, clear of the back plate",
+      after: place("drum"),
+      before: place("drum-screw"),
+      lookAt: ["Drum crooked: lift it off square", "Shim under the drum left out", "Clip or shield touching"],
+    },
+    {
+      id: "gate-turns",
+      kind: "gate",
+      words: "Drawn snug it turns as before",
+      after: place("drum-screw"),
+      lookAt: ["Screw too long, or dirt under it: it brakes the drum", "Shim missing"],
     },
     {
       id: "gate-check",

@@ -2,6 +2,10 @@ import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
+const dragFilm = {
+  lubricant: { product: "drag grease", amount: "a light film on both sides", why: "it slips with the drag; never the gears' grease" },
+};
+
 /** Spincast: front cover, pick-up cone with a tiny pin, spool with its own drag stack, push button. */
 export const spincastTable: TemplateTable = {
   family: "spincast",
@@ -15,11 +19,11 @@ export const spincastTable: TemplateTable = {
   ],
   batches: [
     ["cone", "Cone with its nut", "cone", "cone-nut"],
-    ["pin", "Pick-up pin and its spring", "pin-spring", "pick-up-pin"],
+    ["pin", "Pick-up pin, spring and cam ring", "cam-ring", "pin-spring", "pick-up-pin"],
     ["top-stack", "Clip, plate and upper washer", "fibre-upper", "flatted", "spool-clip"],
     ["drag", "Drag under the spool", "copper-lower", "toothed-nut", "copper-upper", "spring-washer", "keyed", "fibre-lower", "spool"],
     ["handle", "Handle with its washer, screw and cap", "handle-washer", "handle", "handle-screw", "handle-cap"],
-    ["back", "Back cover with its screws", "back-cover", "cover-screw-left", "cover-screw-right"],
+    ["back", "Side plate with its screws", "back-cover", "cover-screw-left", "cover-screw-right"],
     ["anti-reverse", "Anti-reverse, hub and hair spring", "anti-reverse-hub", "anti-reverse", "hair-spring"],
     ["dial", "Drag dial and stop switch", "drag-dial", "stop-switch"],
     [
@@ -33,7 +37,6 @@ export const spincastTable: TemplateTable = {
       "drive-gear",
       "gear-bush-outer",
     ],
-    ["button", "Push button with its screw", "button", "hinge-screw"],
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
@@ -42,6 +45,8 @@ export const spincastTable: TemplateTable = {
     ["cone-nut", "12", "Cone nut", "cone-nut", { kind: "nut", acrossFlatsMm: 8, boreMm: 4, heightMm: 3 }, "brass", 190],
     ["pick-up-pin", "13", "Pick-up pin", "pick-up-pin", { kind: "pin", diameterMm: 1.6, lengthMm: 9 }, "hardened steel", 240],
     ["pin-spring", "14", "Pin spring", "pin-spring", { kind: "coil-spring", wireMm: 0.25, outsideMm: 2.2, lengthMm: 6, coils: 7 }, "spring steel", 90],
+    ["cam-ring", "15", "Cam ring", "cam-ring", { kind: "cam", outsideMm: 30, boreMm: 10, thicknessMm: 3, riseMm: 2 }, "plastic", 340],
+    ["line-ring", "16", "Line ring of the cover", "line-ring", { kind: "washer", outsideMm: 12, insideMm: 7, thicknessMm: 2 }, "hardened steel", 190],
     ["spool", "20", "Spool", "spool", { kind: "spool", flangeMm: 36, arborMm: 22, widthMm: 12, shaftMm: 9, shaftLengthMm: 14 }, "plastic", 890],
     ["copper", "21", "Copper washer", "copper-washer", { kind: "washer", outsideMm: 14, insideMm: 9.2, thicknessMm: 0.4 }, "copper", 60],
     ["toothed-nut", "22", "Toothed drag nut", "drag-nut", { kind: "gear", teeth: 20, moduleMm: 0.8, boreMm: 9.1, faceMm: 3 }, "plastic", 290],
@@ -68,29 +73,33 @@ export const spincastTable: TemplateTable = {
     ["main-shaft", "44", "Main shaft", "main-shaft", { kind: "shaft", diameterMm: 4, lengthMm: 60, flatMm: 8 }, steel, 590],
     ["return-spring", "45", "Shaft return spring", "return-spring", { kind: "coil-spring", wireMm: 0.7, outsideMm: 9, lengthMm: 16, coils: 6 }, "spring steel", 130],
     ["body", "50", "Body with foot", "frame", { kind: "body", lengthMm: 50, heightMm: 36, widthMm: 22 }, "aluminium", 2400],
-    ["back-cover", "51", "Back cover", "back-cover", { kind: "cover", outsideMm: 52, heightMm: 18, boreMm: 4 }, "aluminium", 1190],
+    ["back-cover", "51", "Side plate", "back-cover", { kind: "cover", outsideMm: 52, heightMm: 18, boreMm: 4 }, "aluminium", 1190],
     ["button", "52", "Push button", "push-button", { kind: "slider", lengthMm: 26, widthMm: 14, thicknessMm: 7 }, "plastic", 290],
     ["hinge-screw", "53", "Long screw, the button's hinge", "hinge-screw", screw(2.5, 22, 6), steel, 90],
-    ["cover-screw", "54", "Cover screw", "cover-screw", screw(2.5, 8), steel, 60],
+    ["button-spring", "58", "Button spring", "button-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 16 }, "spring steel", 90],
+    ["shaft-clip", "59", "Shaft spring clip", "clip", { kind: "clip", outsideMm: 6, wireMm: 0.6, form: "E" }, steel, 40],
+    ["cover-screw", "54", "Side plate screw, short", "cover-screw", screw(2.5, 8), steel, 60],
   ],
   // biome-ignore format: one seat a line, read as a table
   seats: {
     cone: [
-      ["pin-spring", "Pin spring", "pin-spring", { acrossMm: 14, restsOn: ["crown-gear"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
-      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { acrossMm: 14, restsOn: ["pin-spring"], orientation: "retracted", oilPort: "under the front cover, at the tip", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
-      ["cone", "Pick-up cone", "cone", { restsOn: ["pick-up-pin", "spool-clip"], orientation: "flat to the shaft's flat, then turned until its pin is drawn in and free" }],
+      ["cone", "Pick-up cone", "cone", { restsOn: ["spool-clip", "crown-gear"], orientation: "flat to the shaft's flat, then turned until its pin is drawn in and free" }],
+      ["cam-ring", "Cam ring", "cam-ring", { stays: true, restsOn: ["cone"], oilPort: "inside the cone, the cone off", ...greased("well greased", "cam and pin run dry first") }],
+      ["pin-spring", "Pin spring", "pin-spring", { stays: true, acrossMm: 14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
+      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { stays: true, acrossMm: 14, restsOn: ["pin-spring"], orientation: "drawn in; its flank dry", oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
       ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"], orientation: "anti-reverse on before it is drawn", ...oiled("1 drop on the thread", "it comes off at every service") }],
-      ["front-cover", "Front cover", "front-cover", { restsOn: ["cone-nut"], orientation: "pressed and turned home" }],
+      ["front-cover", "Front cover", "front-cover", { restsOn: ["cone-nut"], orientation: "the line through its ring, then pressed and turned home" }],
+      ["line-ring", "Line ring of the cover", "line-ring", { stays: true, restsOn: ["front-cover"], trap: "A groove in it frays line." }],
     ],
     spool: [
-      ["copper-lower", "Copper washer, lower", "copper", { restsOn: ["body"], ...greased("a film", "it turns under the drag") }],
-      ["toothed-nut", "Toothed drag nut", "toothed-nut", { restsOn: ["copper-lower"], orientation: "teeth to the gear" }],
-      ["copper-upper", "Copper washer, upper", "copper", { restsOn: ["toothed-nut"], hides: true, ...greased("a film", "it turns under the drag") }],
+      ["copper-lower", "Copper washer, lower", "copper", { restsOn: ["body"], ...dragFilm }],
+      ["toothed-nut", "Toothed drag nut", "toothed-nut", { restsOn: ["copper-lower"], orientation: "teeth to the gear", lubricant: { product: "drag grease", amount: "a film on the thread", why: "the gears' grease is wrong here" } }],
+      ["copper-upper", "Copper washer, upper", "copper", { restsOn: ["toothed-nut"], hides: true, ...dragFilm }],
       ["spring-washer", "Spring washer", "spring-washer", { restsOn: ["copper-upper"], orientation: "cup down", twoSided: true }],
-      ["keyed", "Keyed washer", "keyed", { restsOn: ["spring-washer"], turnsWith: "sleeve", orientation: "in both slots", ...greased("a film", "it turns under the drag") }],
-      ["fibre-lower", "Fibre washer, lower", "fibre", { restsOn: ["keyed"] }],
+      ["keyed", "Keyed washer", "keyed", { restsOn: ["spring-washer"], turnsWith: "sleeve", orientation: "in both slots", ...dragFilm }],
+      ["fibre-lower", "Fibre washer, lower", "fibre", { restsOn: ["keyed"], ...dragFilm }],
       ["spool", "Spool", "spool", { restsOn: ["fibre-lower"], turnsWith: "spool" }],
-      ["fibre-upper", "Fibre washer, upper", "fibre", { restsOn: ["spool"], hides: true }],
+      ["fibre-upper", "Fibre washer, upper", "fibre", { restsOn: ["spool"], hides: true, ...dragFilm, trap: "It clings under the spool." }],
       ["flatted", "Flatted washer", "flatted", { restsOn: ["fibre-upper"], turnsWith: "sleeve" }],
       ["spool-clip", "Spool clip", "spool-clip", { restsOn: ["flatted"], caution: "The clip flies: a finger over it.", cautionSays: "spring", orientation: "seated in its groove" }],
     ],
@@ -118,15 +127,51 @@ export const spincastTable: TemplateTable = {
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -14, restsOn: ["body"], orientation: "point to the spool's teeth", ...greased("a touch", "it clicks at every turn") }],
       ["drag-dial", "Drag dial", "drag-dial", { acrossMm: 18, restsOn: ["body"], orientation: "loose", trap: "Where the drag nut is inverted, screwed home is loosest: try it before the clip." }],
       ["stop-switch", "Stop switch", "stop-switch", { acrossMm: -18, restsOn: ["body"], orientation: "anti-reverse on" }],
-      ["button", "Push button", "button", { restsOn: ["body"], heldBy: ["hinge-screw"] }],
-      ["hinge-screw", "Long screw", "hinge-screw", { acrossMm: 10, through: true, restsOn: ["button"], hole: "through the button: it is its hinge", ...threadFilm, trap: "The one long screw belongs here." }],
-      ["back-cover", "Back cover", "back-cover", { restsOn: ["gear-bush-outer", "hair-spring", "hinge-screw", "click-tongue", "drag-dial", "stop-switch"], heldBy: ["cover-screw-left", "cover-screw-right"] }],
-      ["cover-screw-left", "Cover screw, left", "cover-screw", { acrossMm: 16, restsOn: ["back-cover"], hole: "body, left", holeDepthMm: 9, ...threadFilm }],
-      ["cover-screw-right", "Cover screw, right", "cover-screw", { acrossMm: -16, restsOn: ["back-cover"], hole: "body, right", holeDepthMm: 9, ...threadFilm }],
+      ["button", "Push button", "button", { restsOn: ["body"], heldBy: ["hinge-screw"], orientation: "lined up before the long screw" }],
+      ["button-spring", "Button spring", "button-spring", { stays: true, acrossMm: 6, restsOn: ["body"] }],
+      ["shaft-clip", "Shaft spring clip", "shaft-clip", { stays: true, restsOn: ["body"], trap: "Not worth taking out." }],
+      ["back-cover", "Side plate", "back-cover", { restsOn: ["gear-bush-outer", "hair-spring", "click-tongue", "drag-dial", "stop-switch"], heldBy: ["cover-screw-left", "cover-screw-right", "hinge-screw"], orientation: "the button pushed home as it shuts" }],
+      ["cover-screw-left", "Side plate screw, left", "cover-screw", { acrossMm: 16, restsOn: ["back-cover"], hole: "body, left", holeDepthMm: 9, ...threadFilm }],
+      ["cover-screw-right", "Side plate screw, right", "cover-screw", { acrossMm: -16, restsOn: ["back-cover"], hole: "body, right", holeDepthMm: 9, ...threadFilm }],
+      ["hinge-screw", "Long screw", "hinge-screw", { acrossMm: 10, through: true, restsOn: ["button", "back-cover"], hole: "through plate and button: it holds both", ...threadFilm, trap: "The one long screw belongs here: at a side it goes through, and a short one here leaves the button loose." }],
     ],
   },
   // biome-ignore format: one choice a line, read as a table
   variants: [
+    {
+      id: "body",
+      name: "The body is shut by",
+      choices: [
+        { id: "plate", name: "a side plate on three screws, the long one the button's hinge" },
+        { id: "cap", name: "a cap on a thread", change: { drop: ["cover-screw-left", "cover-screw-right"], reseat: { "back-cover": { name: "Back cap", heldBy: [], orientation: "started by hand, turned home" }, "hinge-screw": { restsOn: ["button"], hole: "through the button: it is its hinge" } }, operations: [{ id: "gate-closed", kind: "gate", words: "Cap home: forward it runs, back it holds; switch off it turns back", after: place("back-cover", "stop-switch"), lookAt: ["Hair spring beside its slot", "Switch off its pin"] }] } },
+      ],
+    },
+    {
+      id: "back-stop",
+      name: "Back-stop",
+      choices: [
+        { id: "pawl", name: "a pawl on its hub, a hair spring" },
+        { id: "hub", name: "a hub and its hair spring alone", change: { drop: ["anti-reverse"], reseat: { "hair-spring": { restsOn: ["anti-reverse-hub"] } }, batches: [["anti-reverse", "Hub and hair spring", "anti-reverse-hub", "hair-spring"]] } },
+        { id: "roller", name: "a one-way roller", change: { parts: [["one-way-roller", "49", "One-way roller", "roller-clutch", { kind: "roller-clutch", outsideMm: 14, boreMm: 8, lengthMm: 6, rollers: 6 }, steel, 890]], drop: ["anti-reverse-hub", "anti-reverse", "hair-spring"], put: [{ after: "gear-bush-outer", assembly: "gears", row: ["one-way-roller", "One-way roller", "one-way-roller", { acrossMm: 8, restsOn: ["body"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the rollers" } }] }], reseat: { "back-cover": { restsOn: ["gear-bush-outer", "one-way-roller", "click-tongue", "drag-dial", "stop-switch"] } }, operations: [{ id: "gate-anti-reverse", kind: "gate", words: "Turn the drive gear: forward it runs, back it holds at once", after: place("one-way-roller", "drive-gear"), before: place("back-cover"), lookAt: ["Roller turned over", "Grease in it"] }] } },
+      ],
+    },
+    {
+      id: "pin",
+      name: "The pin is driven by",
+      choices: [
+        { id: "spring", name: "a spring" },
+        { id: "cam", name: "the cam ring alone", change: { drop: ["pin-spring"], reseat: { "pick-up-pin": { restsOn: ["cam-ring"] } }, batches: [["pin", "Pick-up pin and cam ring", "cam-ring", "pick-up-pin"]] } },
+        { id: "two", name: "a spring each, two pins", change: { put: [{ after: "pick-up-pin", assembly: "cone", row: ["pin-spring-second", "Pin spring, second", "pin-spring", { stays: true, acrossMm: -14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }] }, { after: "pin-spring-second", assembly: "cone", row: ["pick-up-pin-second", "Pick-up pin, second", "pick-up-pin", { stays: true, acrossMm: -14, restsOn: ["pin-spring-second"], oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }] }], batches: [["pin", "Pick-up pins, springs and cam ring", "cam-ring", "pin-spring", "pick-up-pin", "pin-spring-second", "pick-up-pin-second"]] } },
+      ],
+    },
+    {
+      id: "trigger",
+      name: "It is cast by",
+      choices: [
+        { id: "button", name: "a button above" },
+        { id: "trigger", name: "a trigger below", change: { reseat: { button: { name: "Trigger" } } } },
+      ],
+    },
     {
       id: "drag-nut",
       name: "Drag nut",
@@ -148,10 +193,25 @@ export const spincastTable: TemplateTable = {
     {
       id: "gate-anti-reverse",
       kind: "gate",
-      words: "Turn the drive gear: forward it runs, back it holds",
+      words: "Turn the drive gear, the switch on: forward it runs, back it holds",
       after: place("hair-spring", "drive-gear"),
       before: place("back-cover"),
       lookAt: ["Hair spring not in its slot", "Pawl turned over"],
+    },
+    {
+      id: "gate-cup",
+      kind: "gate",
+      words: "Spring washer cup down, keyed washer in both slots",
+      after: place("spring-washer", "keyed"),
+      before: place("fibre-lower"),
+      lookAt: ["Cup up: the drag pulses or is weak", "Keyed washer out of a slot: the spool stands high"],
+    },
+    {
+      id: "gate-closed",
+      kind: "gate",
+      words: "Plate drawn snug: forward it runs, back it holds; switch off it turns back",
+      after: place("cover-screw-left", "cover-screw-right", "hinge-screw", "stop-switch"),
+      lookAt: ["Hair spring beside its slot: the plate comes off again now", "Switch off its pin", "Long screw at a side"],
     },
     {
       id: "gate-drag",

@@ -1,7 +1,7 @@
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
 
 /** Seats that carry the whole fluid seal: they come out as one unit. */
-const sealUnit: ReadonlySet<string> = new Set(["roller-clutch", "clutch-sleeve", "seal-magnet", "clutch-cap"]);
+const sealUnit: ReadonlySet<string> = new Set(["pack-washer", "roller-clutch", "clutch-sleeve", "seal-magnet", "clutch-cap"]);
 
 /**
  * The seats of a clutch sealed with magnetic fluid, with what lies between them: they come out as one. Empty where there is no such seal.

@@ -11,7 +11,7 @@ import { listClosedJobs } from "@/data/jobs/jobs";
 import { listStationTimes } from "@/data/jobs/station-time";
 
 const now = DateTime.fromISO("2026-06-15T10:00:00", { zone: "utc" });
-const size = { ...demoWorld, years: 0.5, customers: 14, reels: 30, lot: 5 };
+const size = { ...demoWorld, years: 0.5, customers: 18, reels: 38, lot: 5 };
 const grown = async (): Promise<{ db: Db; truth: WorldTruth }> => {
   const db = openMemoryDatabase();
   let truth: WorldTruth | null = null;

@@ -190,6 +190,7 @@ export function simulate(
         const waiting = of.get(day);
         if (waiting) of.set(day + 1, [...(of.get(day + 1) ?? []), ...waiting]);
       }
+      dayDone(day);
       continue;
     }
     // From the counter's day to the evening everything has its minute, so that the journal reads as it went.

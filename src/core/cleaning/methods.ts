@@ -1,5 +1,5 @@
 import { isMadeOf } from "@/core/anatomy/material";
-import { isSealed } from "@/core/anatomy/shapes";
+import { isSealed, type PartKind } from "@/core/anatomy/shapes";
 import type { PartType } from "@/core/anatomy/types";
 import { isUnknownMaterial, mayBeAsbestos } from "@/core/safety/linings";
 import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
@@ -188,8 +188,9 @@ export function cleanMethodsFor(type: PartType): CleanMethod[] {
   return cleanMethodIds.filter((method) => ways.has(method));
 }
 
-/** Small fasteners are cleaned together, as one: a swirl in a cup. */
-export const cleanedTogether = ({ shape }: PartType): boolean => shape.kind === "screw" || shape.kind === "nut" || shape.kind === "clip";
+/** Small fasteners, shims, brake blocks, springs and pins are cleaned together, as one: a swirl in a cup. */
+const smallThings: ReadonlySet<PartKind> = new Set(["screw", "nut", "clip", "washer", "block", "pin", "coil-spring", "wire-spring"]);
+export const cleanedTogether = ({ shape }: PartType): boolean => smallThings.has(shape.kind);
 
 /** What must not come together, and why; each is said where both lie in one job's plan. Source: common practice. */
 const apart: readonly (readonly [CleanMethod, CleanMethod, string])[] = [

@@ -462,7 +462,26 @@ export const baitcasterLowProfileTable: TemplateTable = {
 export const baitcasterLowProfile = templateOf(baitcasterLowProfileTable);
 
 const bars = ["front", "rear", "low"] as const;
-const barScrews = bars.flatMap((bar) => [`bar-screw-${bar}-head`, `bar-screw-${bar}-tail`]);
+const barScrewsAt = (end: "head" | "tail") => bars.map((bar) => `bar-screw-${bar}-${end}`);
+const barScrews = [...barScrewsAt("head"), ...barScrewsAt("tail")];
+const barScrewSeats = (["head", "tail"] as const).flatMap((end) =>
+  bars.map(
+    (bar, at): SeatRow => [
+      `bar-screw-${bar}-${end}`,
+      `Bar screw, ${bar}, ${end}`,
+      "bar-screw",
+      {
+        stays: true,
+        acrossMm: [18, -2, -20][at],
+        restsOn: [end === "tail" ? "tail-ring" : `bar-${bar}`],
+        hole: `bar, ${bar}, ${end} end`,
+        holeDepthMm: 12,
+        ...threadFilm,
+        trap: "Long ones at the bars, short ones at the foot.",
+      },
+    ],
+  ),
+);
 
 /** What a round one has otherwise than a low-profile one: a frame of bars, a cap with a copper shim at either end, a click on its tail plate. */
 // biome-ignore format: one seat a line, read as a table
@@ -488,8 +507,8 @@ const round: TableChange = {
     { after: "tail-shim", assembly: "brake", row: ["tail-cap", "Tail end cap", "tail-cap", { restsOn: ["tail-shim", "side-plate"], orientation: "by hand", ...greased("a touch on the thread", "it must come off again") }] },
     { after: "bearing-pin", assembly: "spool", row: ["click-gear", "Click gear", "click-gear", { ridesOn: "spool", alongMm: 8, turnsWith: "spool" }] },
     ...bars.map((bar, at) => ({ after: at ? `bar-${bars[at - 1]}` : "frame", assembly: "frame", row: [`bar-${bar}`, `Frame bar, ${bar}`, "bar", { stays: true as const, acrossMm: [18, -2, -20][at], restsOn: ["frame"] }] as SeatRow })),
-    { after: "bar-low", assembly: "frame", row: ["tail-ring", "Frame ring, tail side", "tail-ring", { stays: true, restsOn: bars.map((bar) => `bar-${bar}`), heldBy: barScrews.filter((id) => id.endsWith("-tail")) }] },
-    ...barScrews.map((id, at) => ({ after: at ? barScrews[at - 1]! : "tail-ring", assembly: "frame", row: [id, `Bar screw, ${id.slice("bar-screw-".length).replace("-", ", ")}`, "bar-screw", { stays: true as const, acrossMm: [18, -2, -20][Math.floor(at / 2)], restsOn: [id.endsWith("-tail") ? "tail-ring" : `bar-${id.slice("bar-screw-".length).replace(/-.*/, "")}`], hole: `bar, ${id.endsWith("-tail") ? "tail" : "head"} end`, holeDepthMm: 12, ...threadFilm, trap: "Long ones at the bars, short ones at the foot." }] as SeatRow })),
+    { after: "bar-low", assembly: "frame", row: ["tail-ring", "Frame ring, tail side", "tail-ring", { stays: true, restsOn: bars.map((bar) => `bar-${bar}`), heldBy: barScrewsAt("tail") }] },
+    ...barScrewSeats.map((row, at) => ({ after: at ? barScrews[at - 1]! : "tail-ring", assembly: "frame", row })),
   ],
   reseat: {
     "tension-shim": { name: "Copper shim, head" },

@@ -124,7 +124,7 @@ export const centrepinTable: TemplateTable = {
       name: "Check",
       choices: [
         { id: "pawl", name: "pawl and wheel" },
-        { id: "lever", name: "pawl and wheel, with a drag lever", change: { parts: [["drag-lever", "34", "Drag lever", "drag-lever", { kind: "lever", lengthMm: 26, boreMm: 3, thicknessMm: 2 }, "brass", 890]], put: [{ after: "check-switch", assembly: "check", row: ["drag-lever", "Drag lever", "drag-lever", { acrossMm: 30, restsOn: ["check-switch"], orientation: "at nothing", asFound: true }] }], batches: [["check", "Check pawl, spring, switch and lever", "check-pawl", "check-spring", "check-switch", "drag-lever"]] } },
+        { id: "lever", name: "pawl and wheel, with a drag lever", change: { parts: [["drag-lever", "34", "Drag lever", "drag-lever", { kind: "lever", lengthMm: 26, boreMm: 3, thicknessMm: 2 }, "brass", 890]], put: [{ after: "check-switch", assembly: "check", row: ["drag-lever", "Drag lever", "drag-lever", { acrossMm: 30, restsOn: ["check-switch"], orientation: "as found", asFound: true }] }], batches: [["check", "Check pawl, spring, switch and lever", "check-pawl", "check-spring", "check-switch", "drag-lever"]] } },
         { id: "none", name: "none", change: { drop: ["check-wheel", "check-pawl", "check-spring", "check-switch"], omit: ["gate-check"] } },
       ],
     },

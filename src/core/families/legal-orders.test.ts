@@ -67,12 +67,12 @@ const builds = familyIds.flatMap((family) =>
     const choices = new Map(usual.variants.map(({ id, choices: all }) => [id, all.slice(1)]));
     const named = frameOf(usual) ?? "as usual";
     return [
-      [family, named, 1000, usual],
+      [family, named, 300, usual],
       ...modulesWithLaws(family, frameOf(usual)).flatMap(([module]) =>
         (choices.get(module) ?? []).map(({ id, name }): [FamilyId, string, number, FamilyTemplate] => [
           family,
           `${named}, ${name}`,
-          300,
+          60,
           familyWith(family, { ...usual.chosen, [module]: id }),
         ]),
       ),
@@ -121,7 +121,7 @@ describe.each(builds)("%s (%s)", (family, _built, count, template) => {
       if (n % 40 === 0) found.push(...alarms(anatomy, types, steps, order));
     }
     expect(found).toEqual([]);
-    expect(others).toBeGreaterThan(count * 0.99);
+    expect(others).toBeGreaterThan(count * 0.97);
   });
 
   it("raises an alarm that names it for each thing done after what has to wait for it", () => {

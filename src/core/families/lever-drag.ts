@@ -136,7 +136,7 @@ export const leverDragTable: TemplateTable = {
       ["detent-spring", "Detent spring", "detent-spring", { acrossMm: -20, restsOn: ["lever"], caution: "The detent spring flies: glasses on, a finger over it.", cautionSays: "spring" }],
       ["detent-pin", "Detent pin", "detent-pin", { acrossMm: -20, restsOn: ["detent-spring"] }],
       ["stop-piece", "Stop piece", "stop-piece", { acrossMm: 10, restsOn: ["lever"], hides: true, orientation: "against its stop", trap: "Loose: it drops as the knob lifts." }],
-      ["preset-spring", "Preset spring", "preset-spring", { restsOn: ["cam"], caution: "The preset knob lifts on its spring: a finger on it.", cautionSays: "spring" }],
+      ["preset-spring", "Preset spring", "preset-spring", { restsOn: ["cam"], caution: "The preset spring flies: a finger on the knob, glasses on.", cautionSays: "spring" }],
       ["knob-preset", "Preset knob", "knob-preset", { restsOn: ["cam", "detent-pin", "preset-spring", "stop-piece"], orientation: "backed right off", ...greased("a touch on the thread", "it must turn by hand") }],
     ],
     head: [

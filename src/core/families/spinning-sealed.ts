@@ -1,6 +1,6 @@
 import { lineRoller } from "./modules/line-roller";
 import { variantOf } from "./modules/module";
-import { spinningTable } from "./spinning";
+import { spinningKnob, spinningTable } from "./spinning";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { SeatRow, TableChange, TemplateTable } from "./tables/table";
 import { changedTable } from "./tables/variants";
@@ -118,8 +118,11 @@ const drag = [
   "drag-knob",
 ];
 const open = (assembly: string, ...ids: readonly string[]): SeatRow[] =>
-  (spinningTable.seats[assembly] ?? []).filter(([id]) => ids.includes(id) || (assembly === "handle" && id.startsWith("knob")));
+  (spinningTable.seats[assembly] ?? []).filter(([id]) => ids.includes(id));
 const shared = (...ids: readonly string[]) => spinningTable.parts.filter(([id]) => ids.includes(id));
+// The knob is the open reel's.
+const knobSeats = spinningKnob.seats.map(([id]) => id);
+const knobParts = spinningKnob.parts.map(([id]) => id);
 const seal = (id: string, name: string, part: string, restsOn: readonly string[], orientation: string, more: SeatRow[3] = {}): SeatRow => [
   id,
   name,
@@ -178,7 +181,7 @@ export const spinningSealedBailLessTable: TemplateTable = {
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
-    ...shared("drag-knob", "knob-ring", "drag-clip", "eared", "friction", "keyed", "spool", "spool-shim", "click-tongue", "click-spring", "line-clip", "click-ratchet", "handle", "oscillation-gear", "oscillation-block", "block-screw", "main-shaft", ...spinningTable.parts.map(([id]) => id).filter((id) => id.startsWith("knob-") || id === "knob")),
+    ...shared("drag-knob", "knob-ring", "drag-clip", "eared", "friction", "keyed", "spool", "spool-shim", "click-tongue", "click-spring", "line-clip", "click-ratchet", "handle", "oscillation-gear", "oscillation-block", "block-screw", "main-shaft", ...knobParts),
     ...armRoller.parts,
     ["line-arm", "31", "Line arm, worked by hand", "bail-arm", { kind: "lever", lengthMm: 18, boreMm: 4, thicknessMm: 4 }, "anodised aluminium", 690],
     ["arm-screw", "42", "Line arm screw", "bail-screw", screw(3, 8), steel, 90],
@@ -220,7 +223,7 @@ export const spinningSealedBailLessTable: TemplateTable = {
     ],
     handle: [
       ["handle", "Handle", "handle", { turnsWith: "handle", restsOn: ["side-cover-nut"], orientation: "side the customer had", asFound: true, twoSided: true, oilPort: "where its knob arm folds", ...oiled("1 drop at the fold", "it folds in spray") }],
-      ...open("handle"),
+      ...open("handle", ...knobSeats),
     ],
     gear: [
       ["gear-cover", "Gear cover", "gear-cover", { restsOn: ["body"], heldBy: gearScrews, orientation: "opened only to reach what is under it: the gear stays in it" }],
@@ -244,8 +247,8 @@ export const spinningSealedBailLessTable: TemplateTable = {
       ["clutch", "One-way clutch", "clutch", { restsOn: ["clutch-pin", "clutch-housing"], orientation: "its pin to the cut-out before it is pressed; turned over it locks the other way", twoSided: true, lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, trap: "The press stops: the pin is off its cut-out. Stop pressing." }],
       ["pinion", "Pinion", "pinion", { restsOn: ["clutch", "main-seal"], turnsWith: "gear", ...greased("a light film on the teeth", "the bore stays clean for the shaft"), caution: "Left-hand thread: it loosens clockwise. Guide in the block's cut-out, rod through its two holes, pinion wrench; no grip on the teeth." }],
       ["shaft-guide", "Shaft guide", "shaft-guide", { restsOn: ["pinion"], orientation: "to the pinion's far end", twoSided: true }],
-      seal("guide-seal-inner", "Guide seal, inner", "guide-seal", ["shaft-guide"], "lip as found"),
-      seal("guide-seal-outer", "Guide seal, outer", "guide-seal", ["shaft-guide", "guide-seal-inner"], "lip as found"),
+      seal("guide-seal-inner", "Guide seal, inner", "guide-seal", ["shaft-guide"], "lip as found", { asFound: true }),
+      seal("guide-seal-outer", "Guide seal, outer", "guide-seal", ["shaft-guide", "guide-seal-inner"], "lip as found", { asFound: true }),
       seal("housing-seal", "Clutch housing seal", "housing-seal", ["clutch-housing"], "in its groove, not twisted"),
       seal("neck-seal", "Neck seal", "neck-seal", ["clutch-housing", "housing-seal"], "in its groove, not twisted"),
       ["knurled-ring", "Knurled ring", "knurled-ring", { restsOn: ["neck-seal", "pinion", "guide-seal-outer", "main-shaft"], orientation: "hand-tight; off anticlockwise", ...greased("a touch on the thread", "it must come off again") }],

@@ -103,6 +103,7 @@ const knobs = builtAs(
   "bearings-under-cap",
 );
 const [knob] = knobs.builds;
+export const spinningKnob = knob;
 
 /** Spinning, open with bail: fixed spool with the drag in it, rotor with bail and line roller, roller clutch, oscillation block. */
 export const spinningTable: TemplateTable = {
@@ -230,7 +231,7 @@ export const spinningTable: TemplateTable = {
       ...roller.seats,
     ],
     rotor: [
-      ["collar-spring", "Collar spring", "collar-spring", { ridesOn: "pinion", restsOn: ["clutch-plate"], hides: true, caution: "The collar's spring is loose under it: lift it level.", cautionSays: "spring" }],
+      ["collar-spring", "Collar spring", "collar-spring", { ridesOn: "pinion", restsOn: ["clutch-plate"], hides: true, caution: "The collar's spring flies as the collar lifts: level, glasses on.", cautionSays: "spring" }],
       ["rotor-collar", "Rotor collar", "rotor-collar", { ridesOn: "pinion", restsOn: ["collar-spring"], orientation: "wide and narrow channel as the pinion has them", twoSided: true, trap: "The nut overdrawn cracks it." }],
       ["rotor-washer", "Rotor washer", "rotor-washer", { ridesOn: "pinion", restsOn: ["rotor-collar"], hides: true, trap: "Count them: one or two hide under the rotor." }],
       ["rotor", "Rotor", "rotor", { restsOn: ["rotor-washer"], heldBy: ["rotor-nut"], orientation: "wide key to wide channel", ...greased("a film in the bore", "it must come off again"), trap: "Wide key in the narrow channel: the pinion stands low." }],
@@ -435,7 +436,7 @@ export const spinningTable: TemplateTable = {
             put: [
               { after: null, assembly: "rotor", row: ["neck-shield", "Bearing shield", "neck-shield", { restsOn: ["clutch-plate"] }] },
               { after: "neck-shield", assembly: "rotor", row: ["snap-wire", "Snap wire", "snap-wire", { restsOn: ["neck-shield"], caution: "The snap wire flies at the pick: a finger over it, glasses on.", cautionSays: "spring", orientation: "seated all round", trap: "Half seated, it lets the shield walk." }] },
-              { after: "snap-wire", assembly: "rotor", row: ["trip-ramp", "Trip ramp", "trip-ramp", { restsOn: ["snap-wire"], orientation: "as it came off: turned, the bail will not trip", asFound: true, twoSided: true }] },
+              { after: "snap-wire", assembly: "rotor", row: ["trip-ramp", "Trip ramp", "trip-ramp", { restsOn: ["snap-wire"], orientation: "as found: turned, the bail will not trip", asFound: true, twoSided: true }] },
               { after: "trip-ramp", assembly: "rotor", row: ["ramp-screw-front", "Ramp screw, front", "ramp-screw", { acrossMm: 10, restsOn: ["trip-ramp"], hole: "neck, ramp, front", holeDepthMm: 7, ...threadFilm }] },
               { after: "ramp-screw-front", assembly: "rotor", row: ["ramp-screw-rear", "Ramp screw, rear", "ramp-screw", { acrossMm: -10, restsOn: ["trip-ramp"], hole: "neck, ramp, rear", holeDepthMm: 7, ...threadFilm }] },
               { after: "ramp-screw-rear", assembly: "rotor", row: ["boot", "Neck boot", "boot", { restsOn: ["trip-ramp", "ramp-screw-front", "ramp-screw-rear"], orientation: "snapped over the ramp" }] },

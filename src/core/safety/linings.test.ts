@@ -34,14 +34,22 @@ const typed: readonly (readonly [string, boolean])[] = [
   ["proven free of asbestos: laboratory", false], // the word itself leaves doubt: choose from the list
 ];
 
-const linings = familyIds.flatMap((family) =>
-  everyBuild(family).flatMap(({ name, template: { anatomy, parts } }) =>
-    anatomy.positions.flatMap((position) => {
-      const type = parts.find(({ id }) => id === position.partTypeId)!;
-      return type.shape.kind === "friction-washer" ? [{ family, name, position, type }] : [];
-    }),
-  ),
-);
+/** Each seat of a lining once, however many builds have it so. */
+const linings = [
+  ...new Map(
+    familyIds.flatMap((family) =>
+      everyBuild(family).flatMap(({ name, template: { anatomy, parts } }) =>
+        anatomy.positions.flatMap((position) => {
+          const type = parts.find(({ id }) => id === position.partTypeId)!;
+          const one = { family, name, position, type };
+          return type.shape.kind === "friction-washer"
+            ? [[JSON.stringify([family, position.id, position.lubricant, type]), one] as const]
+            : [];
+        }),
+      ),
+    ),
+  ).values(),
+];
 
 /** Every choice a shop, customer or job can make about what goes on a part or how it is cleaned. */
 const wishes = ["drag", "leather", "frictionWashing", "softDrag"] as const;

@@ -39,6 +39,8 @@ function opened(
       return undefined;
     return assembly.carrier;
   };
+  /** What a seat stays on, and what that stays on: a roller on its arm, the arm on its rotor. Innermost first. */
+  const carriersOf = (id: string): string[] => chainOf(id, carrierOf);
   const over = new Map<string, string[]>();
   for (const { before, after } of seatConstraints(anatomy)) over.set(before, [...(over.get(before) ?? []), after]);
   const off = new Set<string>();
@@ -56,24 +58,32 @@ function opened(
   /** What lies over a seat, and over what rides on it. */
   const above = (id: string): string[] => [
     ...(over.get(id) ?? []),
-    ...anatomy.positions.flatMap((position) => (carrierOf(position.id) === id ? (over.get(position.id) ?? []) : [])),
+    ...anatomy.positions.flatMap((position) => (carriersOf(position.id).includes(id) ? (over.get(position.id) ?? []) : [])),
   ];
   // A set hands out what is added to it while it is walked.
   for (const id of off)
     for (const other of above(id)) {
       if (off.has(other) || staysIn(other)) continue;
-      const carrier = carrierOf(other);
-      // A part in the way within its own assembly comes off by itself; one of another leaves with what carries it.
+      const carriers = carriersOf(other);
+      const [carrier] = carriers;
+      // A part in the way within its own assembly comes off by itself; one of another leaves with the outermost part that carries it.
       if (carrier === undefined || (carrier !== id && byId.get(other)!.assemblyId === byId.get(id)!.assemblyId)) take(other);
-      else if (carrier !== id && !off.has(carrier)) take(carrier);
+      else if (!carriers.some((one) => one === id || off.has(one))) take(carriers.at(-1)!);
     }
   const ridesOn = new Map<string, string>();
   for (const { id } of anatomy.positions) {
     if (off.has(id)) continue;
-    const carrier = carrierOf(id);
-    if (carrier !== undefined && off.has(carrier)) ridesOn.set(id, carrier);
+    const carrier = carriersOf(id).find((one) => off.has(one));
+    if (carrier !== undefined) ridesOn.set(id, carrier);
   }
   return { off, ridesOn };
+}
+
+/** A seat's carriers, innermost first; each once, should a model tie them in a ring. */
+function chainOf(id: string, carrierOf: (id: string) => string | undefined): string[] {
+  const chain: string[] = [];
+  for (let up = carrierOf(id); up !== undefined && !chain.includes(up); up = carrierOf(up)) chain.push(up);
+  return chain;
 }
 
 /**
@@ -83,11 +93,15 @@ export function ridersOf(anatomy: Pick<Anatomy, "assemblies" | "positions">, out
   const carriers = new Map(
     anatomy.assemblies.flatMap(({ id, carrier, freedBy }) => (carrier ? [[id, { carrier, freedBy: freedBy ?? [] }]] : [])),
   );
+  const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
+  const carrierOf = (id: string): string | undefined => {
+    const unit = carriers.get(byId.get(id)?.assemblyId ?? "");
+    return !unit || out.has(id) || unit.carrier === id || unit.freedBy.includes(id) ? undefined : unit.carrier;
+  };
   return new Map(
-    anatomy.positions.flatMap(({ id, assemblyId }): [string, string][] => {
-      const unit = carriers.get(assemblyId);
-      if (!unit || out.has(id) || unit.carrier === id || unit.freedBy.includes(id) || !out.has(unit.carrier)) return [];
-      return [[id, unit.carrier]];
+    anatomy.positions.flatMap(({ id }): [string, string][] => {
+      const carrier = chainOf(id, carrierOf).find((one) => out.has(one));
+      return carrier === undefined ? [] : [[id, carrier]];
     }),
   );
 }

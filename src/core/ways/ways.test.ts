@@ -107,7 +107,7 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
       expect(open("complaint").open.size).toBe(serviced.length);
     },
   ],
-  ["depth", "quick", "operations", () => expect([...open("quick").open.keys()]).toEqual(["spool"])],
+  ["depth", "quick", "operations", () => expect([...open("quick").open.keys()]).toEqual(["handle", "spool"])],
   ["depth", "light", "operations", () => expect(open("light").open.size).toBe(0)],
   ["fluidSeal", "here", "operations", () => expect(unitOf("here").some(({ id }) => id === "sealed-unit")).toBe(false)],
   [
@@ -201,7 +201,7 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
     "parts",
     () => {
       expect(foreseen({ seals: "yearly" }, bailLess, 13).map(({ positionId }) => positionId)).toEqual(
-        expect.arrayContaining(["main-seal", "shaft-seal"]),
+        expect.arrayContaining(["main-seal", "gear-shaft-seal", "guide-seal-inner"]),
       );
       expect(foreseen({ seals: "yearly" }, bailLess, 3)).toEqual([]);
     },

@@ -79,7 +79,7 @@ describe("how a part is cleaned", () => {
         return { positionId, method: cleanMethodOf(type, "wiped", "brush"), together: cleanedTogether(type) };
       });
       const { handMinutes } = planCleaning(cleanGroups(tray));
-      expect(handMinutes, id).toBeGreaterThanOrEqual(12);
+      expect(handMinutes, id).toBeGreaterThanOrEqual(10);
       expect(handMinutes, id).toBeLessThanOrEqual(25);
     }
   });

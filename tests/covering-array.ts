@@ -27,3 +27,40 @@ export function coveringArray(answers: readonly (readonly string[])[]): Row[] {
   }
   return rows;
 }
+
+/**
+ * Rows in which every three answers to any three questions stand together at least once; with fewer than three questions, every pair. Each row is the
+ * best of some drawn from a triple that is still wanted.
+ */
+export function coveringTriples(answers: readonly (readonly string[])[]): Row[] {
+  if (answers.length < 3) return coveringArray(answers);
+  const key = (a: number, b: number, c: number, row: readonly string[]) => `${a} ${row[a]} ${b} ${row[b]} ${c} ${row[c]}`;
+  const triples: [number, number, number][] = [];
+  for (let a = 0; a < answers.length; a++)
+    for (let b = a + 1; b < answers.length; b++) for (let c = b + 1; c < answers.length; c++) triples.push([a, b, c]);
+  const wanted = new Map<string, readonly [readonly [number, number, number], readonly [string, string, string]]>();
+  for (const at of triples)
+    for (const x of answers[at[0]]!)
+      for (const y of answers[at[1]]!)
+        for (const z of answers[at[2]]!) wanted.set(`${at[0]} ${x} ${at[1]} ${y} ${at[2]} ${z}`, [at, [x, y, z]]);
+  const rows: Row[] = [];
+  let seed = 1;
+  const draw = (n: number) => {
+    seed = (seed * 48271) % 2147483647;
+    return seed % n;
+  };
+  while (wanted.size) {
+    const [first] = wanted.values();
+    const [at, of] = first!;
+    let best: { row: string[]; met: number } | null = null;
+    for (let tries = 0; tries < 30; tries++) {
+      const row = answers.map((choices) => choices[draw(choices.length)]!);
+      for (const [i, place] of at.entries()) row[place] = of[i]!;
+      const met = triples.reduce((sum, [a, b, c]) => sum + (wanted.has(key(a, b, c, row)) ? 1 : 0), 0);
+      if (!best || met > best.met) best = { row, met };
+    }
+    for (const [a, b, c] of triples) wanted.delete(key(a, b, c, best!.row));
+    rows.push(best!.row);
+  }
+  return rows;
+}

@@ -121,12 +121,37 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     hand: "bail-screw arm-screw > gate-bail > spool",
     trigger: "bail-arm > trigger > trigger-spring > gate-bail; bail-screw arm-screw > gate-bail > spool",
   },
+  "dog-spring": {
+    coil: "sleeve-pin > ratchet; bridge > dog > dog-spring; ratchet dog-spring > gate-dog > under-gear-washer",
+    wire: "sleeve-pin > ratchet; bridge > dog-spring > dog; ratchet dog > gate-dog > under-gear-washer",
+    inside: "sleeve-pin > ratchet; bridge > dog-spring > dog; ratchet dog > gate-dog > under-gear-washer",
+  },
+  "anti-reverse of a bridge": { both: "[dog-spring]", clutch: "gear-sleeve > under-gear-washer" },
+  "anti-reverse of a full frame": {
+    both: "gate-shaft > ratchet; frame > dog > dog-spring; ratchet dog-spring > gate-dog > under-gear-washer",
+    clutch: "gate-shaft > under-gear-washer",
+  },
+  "sleeve-seat": { post: "", bearing: "tail-plate > sleeve-bearing > bearing-clip" },
+  brake: { none: "", magnets: "tail-plate > brake-magnet > magnet-dial" },
+  override: { none: "", switch: "head-plate > override" },
+  plates: { plain: "", trim: "head-plate > locating-pin; [ring head] > trim-ring" },
+  cover: {
+    plain: "",
+    trim: "head-plate frame > ring-screw > trim-ring > cover-screw-top-front cover-screw-top-rear cover-screw-low-front cover-screw-low-rear",
+  },
+  size: { usual: "head-plate > pinion-bearing > pinion", small: "head-plate > pinion" },
+  "way-in": {
+    "cam-first": "lever > quadrant > [quadrant-screws] > tighten-quadrant > cam",
+    "ring-and-lever": "head-plate > cam > lever > quadrant > [quadrant-screws] > tighten-quadrant",
+  },
+  "under-gear": { nothing: "", friction: "ratchet > under-gear > main-gear", plastic: "ratchet > under-gear > main-gear" },
+  pinion: { bearing: "frame > pinion-bearing > yoke", spool: "frame > yoke" },
   "anti-reverse of a spinning reel": {
     clutch:
       "pinion > clutch-sleeve > clutch > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > collar-spring",
     both: "pinion > clutch-sleeve > clutch > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear > gate-clutch > collar-spring; clutch-plate > ratchet > friction-spring > collar-spring; clutch-plate > dog > dog-screw > collar-spring; clutch-plate > dog-spring > collar-spring",
     dog: "pinion > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear; clutch-plate > ratchet > friction-spring > collar-spring; clutch-plate > dog > dog-screw > collar-spring; clutch-plate > dog-spring > gate-clutch; ratchet dog > gate-clutch > collar-spring",
-    body: "pinion > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear; body > dog > dog-spring > drive-gear > ratchet > gear-shim; ratchet pinion > gate-clutch > side-cover",
+    body: "pinion > clutch-plate > clutch-screw-top clutch-screw-front clutch-screw-rear; body > dog > dog-spring > drive-gear > ratchet > gear-bearing-outer; ratchet > [gear-shims] > gear-bearing-outer; ratchet pinion > gate-clutch > side-cover",
   },
   "anti-reverse": {
     clutch: "gear-plate > plate-shaft-bearing > clutch > clutch-sleeve > gate-clutch > [tension]",
@@ -188,6 +213,12 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     one: "main-gear > pinion",
     two: "main-gear > main-gear-low > pinion-low; pinion > pinion-low; gear-shaft main-gear-low > shift-key > shift-spring > shift-button > shift-clip > handle-washer; shift-clip handle tighten-plate > gate-shift",
   },
+  "drag of a fly reel": {
+    disc: "frame spindle > friction > drag-plate > tension-lower > tension-upper > hub-sleeve > drag-clip > spool; hub-bearing > clutch > outer-bearing > spool; clutch spool > gate-hand > spool-cap; frame > knob-spring > knob-ball > drag-knob > knob-cap-screw; knob-cap-screw spool-cap > gate-drag",
+    sealed:
+      "frame > drag-unit > hub-sleeve; spindle > hub-sleeve > spool; hub-bearing > clutch > outer-bearing > spool; clutch spool > gate-hand > spool-cap; frame > knob-spring > knob-ball > drag-knob > knob-cap-screw; knob-cap-screw spool-cap > gate-drag",
+    pawl: "frame > click-tongue-second > click-spring-second; spindle click-spring-second > spool; hub-bearing > outer-bearing > spool",
+  },
   body: {
     plate:
       "back-cover > cover-screw-left cover-screw-right; button back-cover > hinge-screw; cover-screw-left cover-screw-right hinge-screw stop-switch > gate-closed",
@@ -237,9 +268,12 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 const starBench = [
   "frame > foot > [ring foot]",
   // Bridge in the hand: sleeve pinned, ratchet over the pin, dog and its spring, then whatever covers them.
-  "bridge > gear-sleeve > sleeve-pin > ratchet",
-  "bridge > dog > dog-spring",
-  "ratchet dog-spring > gate-dog > under-gear-washer > main-gear > [stack]",
+  "bridge > gear-sleeve > sleeve-pin",
+  "gear-sleeve > under-gear-washer > main-gear > [stack]",
+  "[sleeve-seat]",
+  "[brake]",
+  "[override]",
+  "[plates]",
   // Plate: eccentric, its spring, jack, yoke, pinion; the lever from outside.
   "head-plate > eccentric > eccentric-spring > jack > yoke > pinion",
   "head-plate > yoke-spring-front yoke-spring-rear",
@@ -266,9 +300,10 @@ const fullFrame = [
   foot,
   "frame > wall-bearing > wall-clip",
   "[shaft-foot]",
-  "frame > foot-bearing > gear-shaft > retainer > retainer-screw-front retainer-screw-rear > gate-shaft > ratchet",
-  "frame > dog > dog-spring",
-  "ratchet dog-spring > gate-dog > under-gear-washer",
+  "frame > foot-bearing > gear-shaft > retainer > retainer-screw-front retainer-screw-rear > gate-shaft > under-gear-washer",
+  "[anti-reverse of a full frame]",
+  "[brake]",
+  "[cover]",
   "frame > jack > yoke > pinion",
   "wall-bearing > pinion",
   // Pinion before the gear that meshes with it, the yoke's springs after both.
@@ -302,7 +337,9 @@ const baitcaster = [
   // Gear side: what the plate closes over, then the plate tried by hand before any screw.
   "frame > clutch-cam > kick-lever > kick-spring > main-gear",
   "frame > shaft-bearing > gear-shaft > ratchet > main-gear > friction > keyed",
-  "frame > pinion-bearing > yoke > pinion yoke-spring-upper yoke-spring-lower",
+  "[pinion]",
+  "[under-gear]",
+  "yoke > pinion yoke-spring-upper yoke-spring-lower",
   "clutch-cam > yoke",
   "keyed pinion yoke-spring-upper yoke-spring-lower > gear-plate > gate-gear-plate > gear-screw-top gear-screw-front gear-screw-rear gear-screw-inner > tighten-gear > gate-yoke > star",
   "[tension] > [under-handle] > handle > [handle-end]",
@@ -348,6 +385,7 @@ const bail = [
 const lines: Readonly<Record<string, readonly string[]>> = {
   "star-drag-bridge": [
     ...starBench,
+    "[dog-spring]",
     // The yoke is laid over its springs.
     "yoke-spring-front yoke-spring-rear > yoke",
     "keyed-high head-plate > ferrule",
@@ -355,6 +393,7 @@ const lines: Readonly<Record<string, readonly string[]>> = {
   "star-drag-clutch": fullFrame,
   "star-drag-clutch/bridge": [
     ...starBench,
+    "[anti-reverse of a bridge]",
     // Pinion before the gear that meshes with it, the yoke's springs after both.
     "pinion > main-gear > yoke-spring-front yoke-spring-rear",
     // One-way clutch in the plate under its retainer, then the collar down the sleeve.
@@ -379,9 +418,11 @@ const lines: Readonly<Record<string, readonly string[]>> = {
     // Gears in the head plate.
     "head-plate > gear-bearing > gear-shaft > ratchet",
     "[back-stop]",
-    "head-plate > pinion-bearing > pinion",
+    "[size]",
     "main-gear > pinion",
-    "spool-in pinion > lever-free > [ring] > gate-reverse > tighten-plate > lever-washer-plastic > lever-washer-metal > lever > quadrant > [quadrant-screws] > tighten-quadrant > cam > preset-spring > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
+    "spool-in pinion > lever-free > [ring] > gate-reverse > tighten-plate > lever-washer-plastic > lever-washer-metal > lever",
+    "[way-in]",
+    "tighten-quadrant cam > preset-spring > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
     "lever > detent-spring > detent-pin > knob-preset",
     "lever > stop-piece > knob-preset",
     "[speeds]",
@@ -459,6 +500,17 @@ const lines: Readonly<Record<string, readonly string[]>> = {
     "[pin]",
     "hinge-screw cone-nut > gate-button > front-cover > line-ring",
     "cone-nut > gate-pin > front-cover",
+  ],
+  fly: [
+    foot,
+    "frame > spindle",
+    "[drag of a fly reel]",
+    "spool > click-gear",
+    "spool > weight",
+    "spool > knob > knob-screw",
+    "spool > spool-cap > gate-turns",
+    "frame > click-tongue > click-spring",
+    "click-spring spool-cap > gate-click",
   ],
   centrepin: [
     "back-plate > foot > foot-screw-front foot-screw-rear",

@@ -65,7 +65,7 @@ describe("from the counter to the report", () => {
     await person.go(`/bench/${tag}/test`);
     await allGood("strip");
     const text = await done(tag);
-    for (const words of ["Quick service", "Taken apart: spool.", "Not opened:", "No fault was found", "Before and after"])
+    for (const words of ["Quick service", "Taken apart: handle and star; spool.", "Not opened:", "No fault was found", "Before and after"])
       expect(text).toContain(words);
     expect(text).not.toMatch(/Taken apart[^.]*gear and drag stack/);
   });

@@ -95,6 +95,11 @@ const places: Readonly<Record<FamilyId, Places>> = {
     antiReverse: "Inside the body: the anti-reverse pawl and its hair spring.",
     click: "Inside the body: click tongue.",
   },
+  fly: {
+    gear: "The spool off its spindle: its bearings, then the one-way clutch in it.",
+    drag: "The drag under the spool: its disc, then its tension washers.",
+    click: "The click pawl under the spool, then its spring.",
+  },
   centrepin: {
     spool: "The drum off its spindle: the two hub bearings and their preload, then anything that rubs.",
     click: "The back plate: check pawl, then its spring.",

@@ -3,7 +3,7 @@ import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { underHandle, underSeats } from "./modules/under-handle";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { PartRow, SeatRow, TableChange, TemplateTable, VariantChoice } from "./tables/table";
 import { changedTable } from "./tables/variants";
 import { templateOf } from "./template";
@@ -269,7 +269,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["clutch-sleeve", "Clutch inner sleeve", "clutch-sleeve", { ridesOn: "gear-shaft", restsOn: ["clutch", "keyed"], hides: true, orientation: "clean and dry", trap: "It leaves with the star: look for it there." }],
       ["cap-bearing", "Tension cap bearing", "cap-bearing", { acrossMm: 20, restsOn: ["gear-plate"], ...oiled("1 small drop", "more only shortens the cast") }],
       ["tension-shim", "Tension shim", "tension-shim", { acrossMm: 20, restsOn: ["cap-bearing"], hides: true }],
-      ["cap-ring", "Tension O-ring", "cap-ring", { acrossMm: 20, restsOn: ["tension-shim"], ...greased("a film of seal-safe grease", "the knob must hold its place") }],
+      ["cap-ring", "Tension O-ring", "cap-ring", { acrossMm: 20, restsOn: ["tension-shim"], ...sealGreased("the knob must hold its place") }],
       ["tension-cap", "Spool tension knob", "tension-cap", { acrossMm: 20, restsOn: ["cap-ring"], orientation: "backed off" }],
     ],
     wind: [

@@ -1,6 +1,7 @@
 import type { FamilyId } from "@/core/vocabulary/families";
 import { baitcasterLowProfile, baitcasterLowProfileTable, baitcasterRound, baitcasterRoundTable } from "./baitcaster";
 import { centrepin, centrepinTable } from "./centrepin";
+import { fly, flyTable } from "./fly";
 import { leverDrag, leverDragTable } from "./lever-drag";
 import { spincast, spincastTable } from "./spincast";
 import { spinning, spinningTable } from "./spinning";
@@ -22,6 +23,7 @@ export const families: Readonly<Record<FamilyId, FamilyTemplate>> = {
   "spinning-sealed-bail-less": spinningSealedBailLess,
   spincast,
   centrepin,
+  fly,
 };
 
 const tables: Readonly<Record<FamilyId, TemplateTable>> = {
@@ -35,6 +37,7 @@ const tables: Readonly<Record<FamilyId, TemplateTable>> = {
   "spinning-sealed-bail-less": spinningSealedBailLessTable,
   spincast: spincastTable,
   centrepin: centrepinTable,
+  fly: flyTable,
 };
 
 /** A family's template built otherwise: the choice in each of its variants, the usual one where nothing is said. */

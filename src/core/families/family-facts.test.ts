@@ -1,76 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { placeOperationId } from "@/core/anatomy/types";
-import { commonKnowledge } from "@/core/diagnosis/knowledge";
-import { batchesOf } from "@/core/hands/batches";
-import { buildOrder } from "@/core/teardown/build-order";
-import { removalOrder } from "@/core/teardown/removal-order";
+import { holds, type Row } from "#tests/family-fact";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { families, familyWith } from "./families";
-import type { FamilyTemplate } from "./template";
-
-/** What a family's template must get right. Source of every row: common practice. */
-type Fact =
-  /** Seats that are there. */
-  | { readonly seats: readonly string[] }
-  /** Parts go in one after the other. */
-  | { readonly goesIn: readonly string[] }
-  /** What is said at a seat: how it lies, what goes wrong, what to beware of. */
-  | { readonly at: string; readonly says: RegExp }
-  | { readonly at: string; readonly product: string }
-  | { readonly at: string; readonly oilPort: true }
-  | { readonly at: string; readonly stays: true }
-  /** A check by its words, after some seats and before others. */
-  | { readonly gate: RegExp; readonly after?: readonly string[]; readonly before?: readonly string[] }
-  /** An act by its words. */
-  | { readonly act: RegExp; readonly after?: readonly string[]; readonly before?: readonly string[] }
-  /** Something that can be wrong with it. */
-  | { readonly fault: RegExp }
-  /** Hands take these as one. */
-  | { readonly asOne: readonly string[] };
-
-type Row = readonly [line: string, fact: Fact, built?: Readonly<Record<string, string>>];
-
-function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
-  const seat = (id: string) => anatomy.positions.find((position) => position.id === id);
-  const built = buildOrder(anatomy, removalOrder(anatomy));
-  if (!built.ok) throw new Error(built.message);
-  const steps = built.value.steps.map(({ operation }) => operation);
-  const at = (id: string) => steps.findIndex((operation) => operation.id === placeOperationId(id));
-  if ("seats" in fact) for (const id of fact.seats) expect(seat(id), id).toBeDefined();
-  if ("goesIn" in fact) {
-    const order = fact.goesIn.map(at);
-    expect(
-      order.every((place) => place >= 0),
-      fact.goesIn.join(", "),
-    ).toBe(true);
-    expect(order, fact.goesIn.join(", ")).toEqual([...order].sort((a, b) => a - b));
-  }
-  if ("says" in fact) {
-    const { orientation, trap, caution, hole, lubricant } = seat(fact.at)!;
-    expect([orientation, trap, caution, hole, lubricant?.why].filter(Boolean).join(" | "), fact.at).toMatch(fact.says);
-  }
-  if ("product" in fact) expect(seat(fact.at)?.lubricant?.product, fact.at).toBe(fact.product);
-  if ("oilPort" in fact) expect(seat(fact.at)?.oilPort, fact.at).toBeTruthy();
-  if ("stays" in fact) expect(seat(fact.at)?.stays, fact.at).toBe(true);
-  const words = "gate" in fact ? fact.gate : "act" in fact ? fact.act : null;
-  if (words) {
-    const act = steps.findIndex((operation) => words.test(operation.words) && ("gate" in fact ? operation.kind === "gate" : true));
-    expect(act, String(words)).toBeGreaterThanOrEqual(0);
-    const { after = [], before = [] } = fact as { after?: readonly string[]; before?: readonly string[] };
-    for (const id of after) expect(at(id), `${id} before ${words}`).toBeLessThan(act);
-    for (const id of before) expect(at(id), `${words} before ${id}`).toBeGreaterThan(act);
-  }
-  if ("fault" in fact) {
-    const roles = new Set(parts.map(({ role }) => role));
-    const able = commonKnowledge.faults.filter(({ needs }) => needs === undefined || roles.has(needs));
-    expect(able.map(({ name, remedy }) => `${name}: ${remedy.words}`).join(" | ")).toMatch(fact.fault);
-  }
-  if ("asOne" in fact) {
-    const batches = batchesOf(anatomy, new Map(parts.map((part) => [part.id, part])));
-    const [first = ""] = fact.asOne;
-    expect([...(batches.find(({ positionIds }) => positionIds.includes(first))?.positionIds ?? [])].sort()).toEqual([...fact.asOne].sort());
-  }
-}
 
 // biome-ignore format: one fact a line, read as a table
 const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
@@ -295,6 +226,15 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["SL11 gate: no slip before the rotor", { gate: /no slip in twenty/, after: ["knurled-ring"], before: ["rotor"] }],
     ["P1 the roller's screw drawn down at once", { at: "roller-screw", says: /at once/ }],
     ["A1 the roller's screw after the roller", { goesIn: ["roller-spacer", "roller-bearing", "roller", "roller-screw"] }],
+  ],
+  // Inferred from the trade at large.
+  fly: [
+    ["never grease in the clutch", { at: "clutch", says: /never grease/ }],
+    ["for the other hand the clutch is turned over", { at: "clutch", says: /turned over/ }],
+    ["gate: free as it winds, held as the line runs out", { gate: /free as it winds, held/, after: ["spool", "clutch"], before: ["spool-cap"] }],
+    ["a sealed drag stays shut", { at: "drag-unit", stays: true }, { drag: "sealed" }],
+    ["a click and two pawls", { seats: ["click-tongue", "click-tongue-second"] }, { drag: "pawl" }],
+    ["a carbon disc", { seats: ["friction"] }, { disc: "carbon" }],
   ],
   centrepin: [
     ["clips: start opposite the gap, seat all round", { at: "rear-clip", says: /opposite the gap.*seated all round|seated all round.*opposite the gap/i }],

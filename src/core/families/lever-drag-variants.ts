@@ -1,5 +1,5 @@
 import { type RingScrew, ringChoice } from "./modules/ring";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { SeatRow, TableChange, Variant } from "./tables/table";
 
 const plateScrew = { part: "plate-screw", holeDepthMm: 11.5 };
@@ -258,7 +258,7 @@ export const leverVariants: readonly Variant[] = [
         name: "one face, sealed by a ring in its cap",
         change: {
           parts: [["drag-seal", "76", "Drag seal ring", "o-ring", { kind: "o-ring", outsideMm: 58, sectionMm: 1.5 }, "rubber", 190]],
-          put: [{ after: "preload-spring", assembly: "spool", row: ["drag-seal", "Drag seal ring", "drag-seal", { restsOn: ["pressure-plate"], orientation: "flat in its groove, not twisted", ...greased("a film of seal-safe grease", "it keeps water off the washer") }] }],
+          put: [{ after: "preload-spring", assembly: "spool", row: ["drag-seal", "Drag seal ring", "drag-seal", { restsOn: ["pressure-plate"], orientation: "flat in its groove, not twisted", ...sealGreased("it keeps water off the washer") }] }],
           reseat: { "drag-cap": { restsOn: ["preload-spring", "drag-seal"] } },
           batches: [["drag", "Drag from cap to washer", "drag-washer", "pressure-plate", "plate-bearing", "preload-spring", "drag-seal", "drag-cap"]],
         },

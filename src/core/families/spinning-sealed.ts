@@ -1,14 +1,14 @@
 import { lineRoller } from "./modules/line-roller";
 import { variantOf } from "./modules/module";
 import { spinningKnob, spinningTable } from "./spinning";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { SeatRow, TableChange, TemplateTable } from "./tables/table";
 import { changedTable } from "./tables/variants";
 import { templateOf } from "./template";
 
 const packCaution =
   "Turn the cap slowly, a towel under it: the pack may drop. Strong magnet: keep from medical implants as their makers say. Magnetic fluid stains: gloves, no solvent near it.";
-const sealFilm = greased("a film of seal-safe grease", "a dry seal wears and lets water in");
+const sealFilm = sealGreased("a dry seal wears and lets water in");
 
 /** What a fluid-sealed spinning reel has otherwise: a unit over the plate, and a bearing with a seal under the spool. */
 // biome-ignore format: one seat a line, read as a table

@@ -1,7 +1,7 @@
 import { knobOn } from "./modules/knob";
 import { lineRoller } from "./modules/line-roller";
 import { builtAs, variantOf } from "./modules/module";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { TableChange, TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -211,7 +211,7 @@ export const spinningTable: TemplateTable = {
       ["friction-high", "Friction washer, high", "friction", { lubricant: felt, restsOn: ["eared"] }],
       ["keyed-high", "Keyed washer, high", "keyed", { ridesOn: "main-shaft", restsOn: ["friction-high"], turnsWith: "sleeve" }],
       ["drag-clip", "Drag retaining ring", "drag-clip", { restsOn: ["keyed-high"], caution: "The ring flies: glasses on, a finger on top.", cautionSays: "spring", orientation: "seated all round its groove" }],
-      ["knob-ring", "Knob O-ring", "knob-ring", { restsOn: ["drag-clip"], ...greased("a film of seal-safe grease", "it keeps water off the washers") }],
+      ["knob-ring", "Knob O-ring", "knob-ring", { restsOn: ["drag-clip"], ...sealGreased("it keeps water off the washers") }],
       ["drag-knob", "Drag knob", "drag-knob", { restsOn: ["knob-ring"], orientation: "started by hand" }],
     ],
     bail: [
@@ -314,7 +314,7 @@ export const spinningTable: TemplateTable = {
             put: [
               { after: "oscillation-block", assembly: "body", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: -18, restsOn: ["body"], orientation: "square nose to the gear's ratchet", twoSided: true, ...oiled("1 drop", "old penetrating oil wiped away first: it thins the new") }] },
               { after: "dog", assembly: "body", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: -18, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring" }] },
-              { after: "drive-gear", assembly: "body", row: ["ratchet", "Ratchet at the gear", "ratchet", { restsOn: ["drive-gear"], orientation: "steep side of the teeth to the dog", twoSided: true }] },
+              { after: "drive-gear", assembly: "body", row: ["ratchet", "Ratchet at the gear", "ratchet", { restsOn: ["drive-gear"], heldBy: ["gear-bearing-outer"], orientation: "steep side of the teeth to the dog", twoSided: true }] },
             ],
             reseat: {
               "clutch-plate": { name: "Bearing retaining plate", restsOn: ["pinion"] },

@@ -392,7 +392,7 @@ export const starDragClutchTable: TemplateTable = {
       kind: "gate",
       words: "The shaft spins alone under a finger, before its retainer is drawn down and after",
       after: place("gear-shaft", ...retainerScrews),
-      before: place("ratchet"),
+      before: place("ratchet", "under-gear-washer"),
       lookAt: ["Bearing at the shaft's foot not home", "Retainer beside its pins", "A rough bearing: draw it now"],
     },
     dogGate,

@@ -113,6 +113,7 @@ const outlines: Readonly<Record<FamilyId, readonly OutlineZone[]>> = {
   "spinning-sealed-bail-less": spinning.filter(({ id }) => id !== "bail"),
   spincast,
   centrepin,
+  fly: centrepin,
 };
 
 /** The outline of a family, back to front. */

@@ -198,6 +198,11 @@ const protocols: Readonly<Record<FamilyId, Protocol>> = {
       "side-play": "Push and pull the drum along its pin: barely there. The number is off a dial gauge on the flange.",
     },
   },
+  fly: {
+    adjuster: "knob",
+    tests: ["turning", ...drags, "click"],
+    how: { turning: "Wind the spool by its knob, the drag backed off: even, no tick, no rock." },
+  },
 };
 
 /** Whether such a reel has a drag to be backed off. */
@@ -227,6 +232,7 @@ const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
   "spinning-sealed-bail-less": withHandle,
   spincast: withHandle,
   centrepin: ["side-play", "knob"],
+  fly: ["side-play", "knob"],
 };
 
 /** Tests made when there is a reason to: nothing waits for them. */

@@ -24,6 +24,7 @@ const longer: Partial<Record<FamilyId, Partial<Record<PricedService, number>>>> 
   "star-drag-clutch": { full: 65 },
   spincast: { quick: 20, full: 40 },
   centrepin: { quick: 20, full: 45 },
+  fly: { quick: 20, full: 40 },
 };
 export const usualServiceMinutes = (family: FamilyId, service: PricedService): number => longer[family]?.[service] ?? usual[service];
 

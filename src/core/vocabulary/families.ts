@@ -10,6 +10,7 @@ export const familyIds = [
   "spinning-sealed-bail-less",
   "spincast",
   "centrepin",
+  "fly",
 ] as const;
 export type FamilyId = (typeof familyIds)[number];
 
@@ -25,6 +26,7 @@ export const familyWords: Record<FamilyId, string> = {
   "spinning-sealed-bail-less": "spinning, sealed, bail-less",
   spincast: "spincast, closed face",
   centrepin: "centrepin",
+  fly: "fly reel",
 };
 
 /** Reels that cast under a brake that somebody set. */

@@ -24,6 +24,8 @@ export const screw = (threadMm: number, lengthMm: number, threadedMm = lengthMm)
 });
 
 export const greased = (amount: string, why: string) => ({ lubricant: { product: "reel grease", amount, why } });
+/** On rings and lips of rubber: a grease that does not swell them. */
+export const sealGreased = (why: string) => ({ lubricant: { product: "seal-safe grease", amount: "a film", why } });
 export const oiled = (amount: string, why: string) => ({ lubricant: { product: "light oil", amount, why } });
 export const threadFilm = greased("a bead on the thread", "a dry thread seizes");
 export const threadLock = {

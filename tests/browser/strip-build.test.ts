@@ -260,6 +260,7 @@ describe("a reel that is built otherwise than drawn", () => {
     await person.go(`/bench/${tag}/strip`);
     await person.sees("Handle lock screw");
     await person.press("Built otherwise than drawn?");
+    await person.press("Handle end");
     await person.press("slotted screw, no lock");
     await person.driver.wait(async () => hasSeat("handle-screw") === 1, 10_000);
     expect(hasSeat("lock-screw")).toBe(0);

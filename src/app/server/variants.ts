@@ -1,3 +1,5 @@
+import type { PartKind } from "@/core/anatomy/shapes";
+import type { PartType } from "@/core/anatomy/types";
 import { everyFrame, families, familyWith } from "@/core/families/families";
 import type { FamilyTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
@@ -12,6 +14,27 @@ const pictures = ({ anatomy, parts }: FamilyTemplate) =>
     ]),
   );
 
+/** What tells a build at a glance comes first: a bridge or a plate sooner than a screw. */
+const telling: readonly PartKind[] = [
+  "bridge",
+  "frame",
+  "sleeve",
+  "plate",
+  "cover",
+  "roller-clutch",
+  "gear",
+  "shaft",
+  "cap",
+  "dog",
+  "star",
+  "bearing",
+];
+const plain: ReadonlySet<PartKind> = new Set(["screw", "washer", "nut", "clip"]);
+function howTelling({ shape: { kind } }: PartType): number {
+  const at = telling.indexOf(kind);
+  return at >= 0 ? at : plain.has(kind) ? telling.length + 1 : telling.length;
+}
+
 /** Variants of a skeleton by their names, each choice with the pieces by which it differs from another: they are its picture. */
 function shownOf({ family, variants, frames, chosen }: FamilyTemplate): ShownVariant[] {
   const frame = frames ? { [frames.id]: chosen[frames.id]! } : {};
@@ -24,11 +47,15 @@ function shownOf({ family, variants, frames, chosen }: FamilyTemplate): ShownVar
     return {
       id,
       name,
+      skeleton: id === frames?.id,
       within: frames && id !== frames.id ? { variant: frames.id, choice: chosen[frames.id]! } : null,
       choices: choices.map((choice, at) => ({
         id: choice.id,
         name: choice.name,
-        pieces: [...builds[at]!].flatMap(([partId, pieces]) => (alike(partId) ? [] : pieces)).slice(0, 4),
+        pieces: [...builds[at]!]
+          .flatMap(([partId, pieces]) => (alike(partId) ? [] : pieces))
+          .sort((a, b) => howTelling(a.part) - howTelling(b.part))
+          .slice(0, 4),
       })),
     };
   });

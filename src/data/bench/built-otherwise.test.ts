@@ -3,7 +3,7 @@ import { wholeService } from "#tests/whole-service";
 import { openWorkshop, plainJob, refusal, type Workshop } from "#tests/workshop";
 import { families } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
-import { builtOf, startModelOf } from "@/data/catalogue/built";
+import { builtOf, familyOf, startModelOf } from "@/data/catalogue/built";
 import { openJob } from "@/data/counter/open-job";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -11,6 +11,7 @@ import { insertNeed } from "@/data/parts/needs";
 import { setForeseen } from "@/data/parts/quote-parts";
 
 import { buildOtherwise } from "./built-otherwise";
+import { addUnknownModel, expectedOfJob, listLooseParts, takeLoosePart } from "./loose-parts";
 import { listWells, takePart } from "./tray";
 
 let shop: Workshop;
@@ -92,5 +93,22 @@ describe("a reel that shows at Strip that it is built otherwise", () => {
       buildOtherwise(shop.ctx, id, variant.id, variant.choices.at(-1)!.id);
       expect(wholeService(shop, id).closedAt, variant.name).not.toBeNull();
     }
+  });
+});
+
+describe("a reel that no drawing knows", () => {
+  it("is told how it is built: its usual pieces follow, what is in the tray stays, and it is no model of its family's numbers", () => {
+    const modelId = addUnknownModel(shop.ctx, { maker: "Not known", name: "heron 9", family: "star-drag-clutch" });
+    const id = openJob(shop.ctx, plainJob({ modelId, serial: "H1" })).id;
+    const names = () => expectedOfJob(shop.db, id, familyOf(shop.db, { id: modelId, family: "star-drag-clutch" })).map(({ name }) => name);
+    expect(names()).toContain("Gear shaft");
+    const first = expectedOfJob(shop.db, id, familyOf(shop.db, { id: modelId, family: "star-drag-clutch" }))[0]!;
+    takeLoosePart(shop.ctx, id, { kind: first.kind, pieceId: first.id });
+    buildOtherwise(shop.ctx, id, "gear-carrier", "bridge");
+    expect(names()).toContain("Bridge");
+    expect(names()).not.toContain("Gear shaft");
+    expect(listLooseParts(shop.db, id)).toHaveLength(first.kind === "screw" ? first.seats.length : 1);
+    expect(builtOf(shop.db, modelId)).toBeNull();
+    expect(refusal(() => buildOtherwise(shop.ctx, id, "gear-carrier", "none")).code).toBe("no-variant");
   });
 });

@@ -1,6 +1,7 @@
+import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import type { WayOut } from "@/core/vocabulary/way-out";
-import { changeVariant } from "@/data/catalogue/built";
-import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { changeVariant, sayBuilt } from "@/data/catalogue/built";
+import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
@@ -29,6 +30,11 @@ function holds({ db }: Context, { id, tag, reel }: Job, positionId: string): { r
 function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: string): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
+  const { model, anatomy } = getModelVersion(db, job.modelVersionId);
+  if (mayGrow(anatomy)) {
+    sayBuilt(ctx, model, variantId, choiceId);
+    return;
+  }
   const before = machineOf(db, job);
   const done = getBuild(db, job, before).steps.filter(({ state }) => state !== "waiting");
   const was = getCurrentModelVersion(db, before.model.id).number;

@@ -127,7 +127,7 @@ describe("a reel without a schematic", () => {
 describe("a reel without a schematic keeps its family", () => {
   it("takes a ring of screws with its side in one press, more or fewer where said, and gives all of it back as one", () => {
     const { ctx, db, jobId } = unknownReel();
-    const piece = (name: string) => expectedOfJob(db, jobId, "star-drag-bridge").find((one) => one.name.includes(name))!;
+    const piece = (name: string) => expectedOfJob(db, jobId, families["star-drag-bridge"]).find((one) => one.name.includes(name))!;
     expect(piece("Head plate screws").left).toHaveLength(4);
     expect(takeLoosePart(ctx, jobId, { kind: "screw", pieceId: piece("Head plate screws").id })).toEqual({ well: 1, count: 4 });
     expect(piece("Head plate screws").left).toHaveLength(0);
@@ -147,7 +147,7 @@ describe("a reel without a schematic keeps its family", () => {
 
   it("brings its oil, traps, cautions and checks along, serves what stays in, and goes home by them", () => {
     const { ctx, db, jobId, modelId, open } = unknownReel();
-    for (const piece of expectedOfJob(db, jobId, "star-drag-bridge"))
+    for (const piece of expectedOfJob(db, jobId, families["star-drag-bridge"]))
       for (let left = piece.left.length; left > 0; ) left -= takeLoosePart(ctx, jobId, { kind: piece.kind, pieceId: piece.id }).count;
     const frame = listLooseParts(db, jobId).find(({ seat }) => seat === "tail-bearing")!;
     serveLooseInPlace(ctx, jobId, frame.well, "stays in");

@@ -2,11 +2,11 @@ import { growAnatomy, mayGrow } from "@/core/anatomy/grow-anatomy";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import { type ExpectedPiece, expectedPieces } from "@/core/families/expected-pieces";
-import { families } from "@/core/families/families";
 import { type LooseTake, type LooseWell, looseBack, looseTaken, seatsLeft } from "@/core/families/loose-tray";
+import type { FamilyTemplate } from "@/core/families/template";
 import { seenValue } from "@/core/seen/seen";
-import type { FamilyId } from "@/core/vocabulary/families";
 import { pieceInSeat } from "@/data/bench/fitting";
+import { familyOf } from "@/data/catalogue/built";
 import { getModelVersion, type Model } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { addModel, addModelVersion, markModelVersionUsed } from "@/data/catalogue/write-model";
@@ -69,9 +69,9 @@ export function addUnknownModel(ctx: Context, model: Omit<Model, "id">): string 
 }
 
 /** The usual pieces of a job's family, each with the seats nothing has come out of yet. */
-export function expectedOfJob(db: Db, jobId: number, family: FamilyId): (ExpectedPiece & { readonly left: readonly string[] })[] {
+export function expectedOfJob(db: Db, jobId: number, family: FamilyTemplate): (ExpectedPiece & { readonly left: readonly string[] })[] {
   const tray = listLooseParts(db, jobId);
-  return expectedPieces(families[family]).map((piece) => ({ ...piece, left: seatsLeft(piece, tray) }));
+  return expectedPieces(family).map((piece) => ({ ...piece, left: seatsLeft(piece, tray) }));
 }
 
 /**
@@ -86,7 +86,7 @@ export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | Loos
   if (!mayGrow(version.anatomy))
     throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
   const asked = typeof take === "string" ? { kind: take } : take;
-  const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(families[version.model.family]), asked);
+  const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(familyOf(db, version.model)), asked);
   if (!taken || !(asked.kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
   const add = db.prepare("INSERT INTO loose_part (job_id, well, kind, taken_at, seat, side, act) VALUES (?, ?, ?, ?, ?, ?, ?)");
   for (const { well, kind, seat, side, act } of taken) add.run(jobId, well, kind, ctx.now, seat, side, act);
@@ -149,7 +149,7 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
       : new Refusal("empty", "Nothing was taken off yet: there is nothing to make a schematic of.");
   const later = there.positions.length > 0;
   const seatId = (well: number) => (later ? `part-${jobId}-${well}` : `part-${well}`);
-  const guess = guessAnatomy(parts, later ? `u${jobId}-${parts[0]!.well}` : `u${jobId}`, families[version.model.family], seatId);
+  const guess = guessAnatomy(parts, later ? `u${jobId}-${parts[0]!.well}` : `u${jobId}`, familyOf(db, version.model), seatId);
   const anatomy = later ? growAnatomy(there, guess.anatomy) : guess.anatomy;
   for (const part of guess.partTypes) addPartType(ctx, part);
   const versionId = addModelVersion(ctx, version.model.id, { lineRadiusMm: version.lineRadiusMm, anatomy });

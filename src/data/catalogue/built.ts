@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { changedBuild } from "@/core/families/changed-build";
 import { families, familyWith } from "@/core/families/families";
-import { modelFromTemplate } from "@/core/families/template";
+import { type FamilyTemplate, modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
@@ -13,10 +13,32 @@ import { addPartType, findPartType, isPartKnown } from "./part-types";
 const builtSchema = z.object({ prefix: z.string(), chosen: z.record(z.string(), z.string()) });
 export type Built = z.infer<typeof builtSchema>;
 
-/** How a model is built where it began from its family; null for one that came from a file, a teardown or elsewhere. */
-export function builtOf(db: Db, modelId: string): Built | null {
+function storedBuilt(db: Db, modelId: string): Built | null {
   const stored = db.prepare("SELECT built FROM model WHERE id = ?").pluck().get(modelId) as string | null | undefined;
   return stored ? builtSchema.parse(JSON.parse(stored)) : null;
+}
+
+/** A reel that no drawing knows has no numbers of its family's: what was said of it is kept without letters. */
+const noLetters = "";
+
+/** How a model is built where it began from its family; null for one that came from a file, a teardown or elsewhere. */
+export function builtOf(db: Db, modelId: string): Built | null {
+  const built = storedBuilt(db, modelId);
+  return built && built.prefix !== noLetters ? built : null;
+}
+
+/** A model's family as this model is built, as far as anybody said; as usual where nobody did. */
+export const familyOf = (db: Db, model: Pick<Model, "id" | "family">): FamilyTemplate =>
+  familyWith(model.family, storedBuilt(db, model.id)?.chosen ?? {});
+
+/** Says of a reel that no drawing knows how it is built: its usual pieces, and later its guessed schematic, follow. @throws Refusal for no such choice. */
+export function sayBuilt(ctx: Context, model: Pick<Model, "id" | "family">, variantId: string, choiceId: string): void {
+  const { chosen, variants } = familyOf(ctx.db, model);
+  const variant = variants.find(({ id }) => id === variantId);
+  const choice = variant?.choices.find(({ id }) => id === choiceId);
+  if (!variant || !choice) throw new Refusal("no-variant", "Reels of this family are not built so. Reload the page and choose again.");
+  keepBuilt(ctx, model.id, { prefix: noLetters, chosen: familyWith(model.family, { ...chosen, [variantId]: choiceId }).chosen });
+  writeJournal(ctx, "model-built", {}, { model: model.id, variant: variant.name, choice: choice.name });
 }
 
 const keepBuilt = (ctx: Context, modelId: string, built: Built): void => {

@@ -2,8 +2,8 @@ import type { LessonKind } from "@/core/anatomy/consensus";
 import { type Consensus, consensusOf, consensusParts } from "@/core/anatomy/consensus";
 import { editSeat, startDraft } from "@/core/anatomy/draft";
 import { guessAnatomy } from "@/core/anatomy/guess-anatomy";
-import { families } from "@/core/families/families";
 import { listLooseParts } from "@/data/bench/loose-parts";
+import { familyOf } from "@/data/catalogue/built";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { addPartType } from "@/data/catalogue/part-types";
 import { addModelVersion, reviseModel } from "@/data/catalogue/write-model";
@@ -39,7 +39,7 @@ export function takeConsensus(ctx: Context, modelId: string): { readonly seats: 
   const consensus = consensusOfModel(ctx.db, modelId);
   if (!consensus) throw new Refusal("too-few", "Two teardowns are needed before they can agree on anything.");
   const parts = consensusParts(consensus);
-  const { anatomy, partTypes } = guessAnatomy(parts, `c${version.number}-${modelId}`.slice(0, 40), families[version.model.family]);
+  const { anatomy, partTypes } = guessAnatomy(parts, `c${version.number}-${modelId}`.slice(0, 40), familyOf(ctx.db, version.model));
   for (const part of partTypes) addPartType(ctx, part);
   addModelVersion(ctx, modelId, { lineRadiusMm: version.lineRadiusMm, anatomy });
   writeJournal(ctx, "consensus-taken", {}, { model: modelId, teardowns: consensus.teardowns, seats: parts.length });

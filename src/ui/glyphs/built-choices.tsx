@@ -6,6 +6,8 @@ import { Glyph } from "./glyph";
 export interface ShownVariant {
   readonly id: string;
   readonly name: string;
+  /** The choice among whole skeletons: asked first, in sight. */
+  readonly skeleton: boolean;
   /** The choice of the skeleton with which it goes; null for one that always does. */
   readonly within: { readonly variant: string; readonly choice: string } | null;
   readonly choices: readonly {
@@ -24,38 +26,50 @@ export interface BuiltChoicesProps {
   readonly onChoose: (variantId: string, choiceId: string) => void;
 }
 
+/** What is chosen of a variant; the usual where nobody said. */
+const choiceIn = (variants: readonly ShownVariant[], chosen: Readonly<Record<string, string>> | null, id: string): string | undefined =>
+  chosen?.[id] ?? variants.find((variant) => variant.id === id)?.choices[0]?.id;
+
+/** The variants that go with the skeleton that is chosen. */
+export const goingWith = (variants: readonly ShownVariant[], chosen: Readonly<Record<string, string>> | null): ShownVariant[] =>
+  variants.filter(({ within }) => !within || choiceIn(variants, chosen, within.variant) === within.choice);
+
 /** Ways a reel is built, each as a picture of the pieces that tell it; the one it has is ticked. */
 export function BuiltChoices({ variants, chosen, disabled, onChoose }: BuiltChoicesProps) {
-  const choice = (id: string) => chosen?.[id] ?? variants.find((variant) => variant.id === id)?.choices[0]?.id;
-  const going = variants.filter(({ within }) => !within || choice(within.variant) === within.choice);
   return (
-    <div className="grid grid-cols-[repeat(auto-fill,minmax(18rem,1fr))] gap-x-6 gap-y-3">
-      {going.map(({ id, name, choices }) => (
-        <fieldset key={id} disabled={disabled}>
-          <legend className="text-note">{name}</legend>
-          <div className="flex flex-col gap-1">
-            {choices.map((choice, at) => {
-              const is = chosen !== null && (chosen[id] === choice.id || (chosen[id] === undefined && at === 0));
+    <div className="grid grid-cols-[repeat(auto-fill,minmax(18rem,1fr))] gap-x-6">
+      {goingWith(variants, chosen).map(({ id, name, choices, skeleton }) => (
+        <details key={id} open={skeleton} className="border-b border-brass">
+          <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-3">
+            <span>{name}</span>
+            <span className="text-right font-semibold">
+              {chosen ? choices.find((one) => one.id === choiceIn(variants, chosen, id))?.name : ""}
+            </span>
+          </summary>
+          <fieldset disabled={disabled} className="flex flex-col gap-1 pb-2">
+            <legend className="sr-only">{name}</legend>
+            {choices.map((one, at) => {
+              const is = chosen !== null && (chosen[id] === one.id || (chosen[id] === undefined && at === 0));
               return (
                 // A key, not a row of radios: an arrow that passes over a choice must not build the model so.
                 <button
-                  key={choice.id}
+                  key={one.id}
                   type="button"
                   aria-pressed={is}
                   className={`flex min-h-11 items-center gap-2 px-2 text-left ${is ? "border-2 border-ink font-semibold" : "border border-brass"}`}
-                  onClick={() => !is && onChoose(id, choice.id)}
+                  onClick={() => !is && onChoose(id, one.id)}
                 >
-                  <span className="flex-1">{choice.name}</span>
+                  <span className="flex-1">{one.name}</span>
                   <span className="flex items-center gap-1" aria-hidden>
-                    {choice.pieces.map(({ seat, part, turned }) => (
+                    {one.pieces.map(({ seat, part, turned }) => (
                       <Glyph key={seat} type={part} turned={turned} widthPx={36} heightPx={36} />
                     ))}
                   </span>
                 </button>
               );
             })}
-          </div>
-        </fieldset>
+          </fieldset>
+        </details>
       ))}
     </div>
   );

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useFormContext } from "react-hook-form";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
-import { BuiltChoices, type ShownVariant } from "@/ui/glyphs/built-choices";
+import { BuiltChoices, goingWith, type ShownVariant } from "@/ui/glyphs/built-choices";
 
 interface Props {
   /** Ways the reels of each family are built, the usual one first. */
@@ -51,12 +51,13 @@ function BuiltSoFields({ variants }: Pick<Props, "variants">) {
   const family = watch("family") as FamilyId;
   const own = variants[family];
   if (!own.length) return null;
+  const chosen = watch(`variants.${family}`);
   return (
     <details>
-      <summary className="act-link min-h-10">Built otherwise than usual? {own.length} things differ among them</summary>
+      <summary className="act-link min-h-10">Built otherwise than usual? {goingWith(own, chosen).length} things differ among them</summary>
       <BuiltChoices
         variants={own}
-        chosen={watch(`variants.${family}`)}
+        chosen={chosen}
         disabled={false}
         onChoose={(variantId, choiceId) => setValue(`variants.${family}.${variantId}`, choiceId, { shouldDirty: true })}
       />

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import { type LoosePart, looseBoard } from "@/core/acts/strip/loose-board";
 import { kindWords, type PartKind } from "@/core/anatomy/shapes";
 import type { Assembly, PartType } from "@/core/anatomy/types";
@@ -30,6 +30,8 @@ interface Props {
   /** Pieces such a reel usually has. */
   readonly pieces: readonly ExpectedPiece[];
   readonly missingScrew: string | null;
+  /** How such a reel is built, to be said as far as it is seen. */
+  readonly built?: ReactNode;
   /** A later half: the schematic of the first is there. */
   readonly later?: boolean;
 }
@@ -66,7 +68,7 @@ interface LastTake {
  * A reel no drawing knows: its family's usual pieces first, then any other kind; one press takes as many as the hand took, with their side. The
  * space bar takes another like the last and never ends the teardown.
  */
-export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew, later = false }: Props) {
+export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew, built, later = false }: Props) {
   const apply = useMemo(() => looseBoard(pieces), [pieces]);
   const { state: parts, press } = useBoard(head.tag, head.revision, known, apply);
   const expected = pieces.map((piece) => {
@@ -155,6 +157,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
               onChoose={setSide}
             />
           </div>
+          {built}
           <div className="mt-2 max-h-[calc(100dvh-370px)] overflow-y-auto">
             <h3>In such a reel</h3>
             <ul className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-1">

@@ -8,6 +8,7 @@ import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listStepsNoted } from "@/data/bench/step-noted";
 import { waysOf } from "@/data/bench/ways";
+import { familyOf } from "@/data/catalogue/built";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
@@ -18,7 +19,7 @@ export const metadata = { title: "Build" };
 export default async function BuildPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   if (!version.anatomy.positions.length && listLooseParts(db, job.id).length)
-    return <NoSchematic head={head} station="build" pieces={loosePieces(db, job.id, version.model.family)} />;
+    return <NoSchematic head={head} station="build" pieces={loosePieces(db, job.id, familyOf(db, version.model))} />;
   const build = getBuild(db, job, version);
   const ways = waysOf(db, job);
   const { open: asked } = await props.searchParams;

@@ -5,6 +5,7 @@ import { wayInForce } from "@/core/ways/ways";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
 import { listWells } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
+import { familyOf } from "@/data/catalogue/built";
 import { getQuote } from "@/data/quote/quotes";
 import { CleanSheet } from "@/ui/bench/clean/clean-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
@@ -14,7 +15,7 @@ export const metadata = { title: "Clean" };
 export default async function CleanPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   if (!version.anatomy.positions.length)
-    return <NoSchematic head={head} station="clean" pieces={loosePieces(db, job.id, version.model.family)} />;
+    return <NoSchematic head={head} station="clean" pieces={loosePieces(db, job.id, familyOf(db, version.model))} />;
   const cleaning = getCleaning(db, job, version);
   const wells = listWells(db, job.id);
   const quote = getQuote(db, job);

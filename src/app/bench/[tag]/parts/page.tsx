@@ -6,6 +6,7 @@ import { isSameSize } from "@/core/anatomy/typed-size";
 import { gradeWords } from "@/core/interchange/interchange";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { listWells } from "@/data/bench/tray";
+import { familyOf } from "@/data/catalogue/built";
 import { listFitsOfModel, listKits } from "@/data/catalogue/interchange";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import { listOverrides } from "@/data/jobs/machine";
@@ -28,7 +29,7 @@ export default async function PartsPage(props: StationProps) {
   );
   const foreseen = new Map(getQuote(db, job).parts.map((part) => [part.positionId, part.partTypeId]));
   if (!version.anatomy.positions.length)
-    return <NoSchematic head={head} station="parts" pieces={loosePieces(db, job.id, version.model.family)} />;
+    return <NoSchematic head={head} station="parts" pieces={loosePieces(db, job.id, familyOf(db, version.model))} />;
   const fits = listFitsOfModel(db, version.model.id);
   const donors = listDonorPieces(db);
   const kits = listKits(db, version.model.id);

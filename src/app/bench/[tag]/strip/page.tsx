@@ -4,7 +4,6 @@ import { loosePieces } from "@/app/server/loose-pieces";
 import { shownVariants } from "@/app/server/variants";
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
-import { families } from "@/core/families/families";
 import { missingScrewTold } from "@/core/intake/told-at";
 import { mayGoOn } from "@/core/quote/consent";
 import { wayInForce } from "@/core/ways/ways";
@@ -12,7 +11,7 @@ import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
-import { builtOf } from "@/data/catalogue/built";
+import { builtOf, familyOf } from "@/data/catalogue/built";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
 import { getQuote } from "@/data/quote/quotes";
 import { BuiltHere } from "@/ui/bench/built-here";
@@ -26,7 +25,8 @@ export default async function StripPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const mayStrip = mayGoOn(getQuote(db, job).consent);
   const drawn = version.anatomy.positions.length > 0;
-  const unseated = loosePieces(db, job.id, version.model.family);
+  const template = familyOf(db, version.model);
+  const unseated = loosePieces(db, job.id, template);
   // A later half of a reel whose schematic came out of a tray: it comes off as the first one did.
   const grows = drawn && mayGrow(version.anatomy);
   if (!drawn || (grows && (unseated.length > 0 || (await props.searchParams)?.more === "1"))) {
@@ -36,8 +36,11 @@ export default async function StripPage(props: StationProps) {
         mayStrip={mayStrip}
         parts={unseated}
         later={drawn}
-        pieces={expectedPieces(families[version.model.family])}
+        pieces={expectedPieces(template)}
         missingScrew={missingScrewTold(job.intake)}
+        built={
+          head.closed ? null : <BuiltHere jobId={job.id} variants={shownVariants[version.model.family]} chosen={template.chosen} unknown />
+        }
       />
     );
   }

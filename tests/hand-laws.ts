@@ -133,6 +133,10 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   },
   "sleeve-seat": { post: "", bearing: "tail-plate > sleeve-bearing > bearing-clip" },
   brake: { none: "", magnets: "tail-plate > brake-magnet > magnet-dial" },
+  "level-wind": {
+    none: "",
+    worm: "frame > worm-bush-far > worm > worm-bush > worm-gear > worm-clip; frame > guide-bar; worm guide-bar > guide > pawl > pawl-washer > pawl-cap; pawl-cap worm-clip > gate-wind > spool-in",
+  },
   override: { none: "", switch: "head-plate > override" },
   plates: { plain: "", trim: "head-plate > locating-pin; [ring head] > trim-ring" },
   cover: {
@@ -273,6 +277,7 @@ const starBench = [
   "[sleeve-seat]",
   "[brake]",
   "[override]",
+  "[level-wind]",
   "[plates]",
   // Plate: eccentric, its spring, jack, yoke, pinion; the lever from outside.
   "head-plate > eccentric > eccentric-spring > jack > yoke > pinion",

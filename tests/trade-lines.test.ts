@@ -34,6 +34,7 @@ const lines: readonly Line[] = [
   ["SX6", full, { goesIn: ["friction-low", "keyed-low", "friction-mid", "eared", "friction-high", "keyed-third", "friction-top", "keyed-high"] }, { stack: "four-three-cap" }],
   ["SX6", bridge, { seats: ["eared"] }, { ears: "two" }],
   ["SX7", full, { at: "brake-magnet", says: /implants/ }, { brake: "magnets" }],
+  ["SX7", bridge, { goesIn: ["worm", "guide", "pawl", "pawl-cap"] }, { "level-wind": "worm" }],
   ["SX8", bridge, { goesIn: ["knob-bearing", "knob", "knob-screw", "knob-cap"] }, { knob: "bearings-under-cap" }],
   ["SX21", bridge, { at: "cap", says: /Backed off/ }],
   ["SX21", bridge, { gate: /free to locked/, after: ["star"], before: ["handle"] }],
@@ -314,7 +315,6 @@ const elsewhere: Readonly<Record<string, string>> = {
 const wanting: Readonly<Record<string, string>> = {
   SX1: "one take-apart screw with lugs is no way in yet",
   SX6: "the stack of five pieces: its order is not known well enough",
-  SX7: "a level wind on a conventional is not joined yet",
   SX9: "a left-hand reel is drawn like a right-hand one; only its words are mirrored",
   SX19: "soap and water before turning is said at intake, not a step of its own",
   SX33: "a tongue that is missing is told as a part that is missing; the click's gate still stands",

@@ -1,4 +1,5 @@
 import { stackInGear, twoEars } from "./modules/gear-stack";
+import { levelWindBatches, levelWindParts, levelWindSeats, windGate } from "./modules/level-wind";
 import { variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
 import { spoolSupport } from "./modules/spool-support";
@@ -129,6 +130,24 @@ const variants: readonly Variant[] = [
     choices: [
       { id: "none", name: "none" },
       tailMagnets("magnets in the tail plate, for long casting"),
+    ],
+  },
+  {
+    id: "level-wind",
+    name: "Level wind",
+    choices: [
+      { id: "none", name: "none" },
+      {
+        id: "worm",
+        name: "a worm across the frame, driven by the spool",
+        change: {
+          parts: levelWindParts((number) => `3${number}`),
+          assemblies: [{ after: "spool", row: ["wind", "Level wind", "frame"] }],
+          put: levelWindSeats.map((row, at) => ({ after: at ? levelWindSeats[at - 1]![0] : null, assembly: "wind", row })),
+          operations: [windGate("spool-in")],
+          batches: levelWindBatches,
+        },
+      },
     ],
   },
   {

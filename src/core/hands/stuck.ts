@@ -72,8 +72,9 @@ const anything: Record<Way, readonly string[]> = {
   on: ["a burr or grit in the seat", "turned end for end"],
 };
 const holdOf = (kind: PartKind, role: string): string[] => {
-  if (kind === "nut" || role === "handle-nut") return ["Hold the handle arm near the hub, not the knob; never the spool."];
+  if (role === "handle-nut") return ["Hold the handle arm near the hub, not the knob; never the spool."];
   if (role === "rotor-nut") return ["Hold the rotor in the hand or a soft strap, the anti-reverse on; no bar through the rotor."];
+  if (kind === "nut") return ["A spanner that fits all its flats; hold what it sits on close to it."];
   if (kind === "screw") return ["Reel flat on a soft pad, driver upright, weight on the driver before the turn."];
   if (kind === "bearing") return ["Press or draw on the ring that is tight, never across the balls."];
   if (kind === "cap") return ["A strap or rubber in the hand; no pliers on a finish."];

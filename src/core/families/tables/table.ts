@@ -59,6 +59,8 @@ interface Frame {
 export interface TableChange {
   /** Added, or put in the place of the part of the same id. */
   readonly parts?: readonly PartRow[];
+  /** Assemblies that others of the family lack, each after another. */
+  readonly assemblies?: readonly { readonly after: string; readonly row: AssemblyRow }[];
   /** Seats put in after another of their assembly, or moved there; null for the first place of the assembly that is named. */
   readonly put?: readonly { readonly after: string | null; readonly assembly: string; readonly row: SeatRow }[];
   /** Seats that stand elsewhere along their assembly's axis, each after another; done once all others are in. */

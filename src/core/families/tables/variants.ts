@@ -14,14 +14,27 @@ function withoutSeat(seat: Seat | undefined, gone: ReadonlySet<string>): Seat {
 
 /** A table with a change in it. @throws Error for a seat that is not there: only a programmer can cause that. */
 export function changedTable(table: TemplateTable, change: TableChange): TemplateTable {
-  const { parts = [], put = [], reseat = {}, drop = [], operations = [], omit = [], batches = [], freedBy = {}, move = [] } = change;
+  const {
+    parts = [],
+    put = [],
+    reseat = {},
+    drop = [],
+    operations = [],
+    omit = [],
+    batches = [],
+    freedBy = {},
+    move = [],
+    assemblies = [],
+  } = change;
   const gone = new Set(drop);
   const moved = new Set(put.map(({ row }) => row[0]));
   const replaced = new Set(parts.map(([id]) => id));
   const known = new Set(Object.values(table.seats).flatMap((rows) => rows.map(([id]) => id)));
   for (const id of [...drop, ...Object.keys(reseat)]) if (!known.has(id)) throw new Error(`changedTable: no seat ${id} in ${table.family}`);
+  const rows: Record<string, readonly SeatRow[]> = { ...table.seats };
+  for (const { row } of assemblies) rows[row[0]] ??= [];
   const seats = Object.fromEntries(
-    Object.entries(table.seats).map(([assembly, rows]) => {
+    Object.entries(rows).map(([assembly, rows]) => {
       const kept = rows
         .filter(([id]) => !gone.has(id) && !moved.has(id))
         .map(([id, name, part, seat]): SeatRow => {
@@ -52,10 +65,12 @@ export function changedTable(table: TemplateTable, change: TableChange): Templat
   const acts = new Set(batches.map(([id]) => id));
   return {
     ...table,
-    assemblies: table.assemblies.map(([id, name, side, more]): AssemblyRow => {
-      const freed = freedBy[id];
-      return freed ? [id, name, side, { ...more, freedBy: freed }] : more ? [id, name, side, more] : [id, name, side];
-    }),
+    assemblies: assemblies
+      .reduce<AssemblyRow[]>((so, { after, row }) => so.toSpliced(so.findIndex(([id]) => id === after) + 1, 0, row), [...table.assemblies])
+      .map(([id, name, side, more]): AssemblyRow => {
+        const freed = freedBy[id];
+        return freed ? [id, name, side, { ...more, freedBy: freed }] : more ? [id, name, side, more] : [id, name, side];
+      }),
     parts: [...table.parts.filter(([id]) => !replaced.has(id)), ...parts].filter(([id]) => asked.has(id)),
     seats,
     operations: [...table.operations.filter(({ id }) => !steps.has(id) && !undone.has(id)), ...operations].flatMap((operation) => {

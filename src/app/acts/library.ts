@@ -8,7 +8,7 @@ import { interchangeSetSchema } from "@/core/interchange/interchange";
 import { kitSchema } from "@/core/interchange/kit";
 import { takeCheck } from "@/data/bench/blind-spots";
 import { putMinutesIn } from "@/data/bench/playbook";
-import { changeVariant, startModelOf } from "@/data/catalogue/built";
+import { changeVariant, startModelOf, takeOverLacking } from "@/data/catalogue/built";
 import { saveSerialRules } from "@/data/catalogue/editions";
 import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet, saveKit } from "@/data/catalogue/interchange";
 import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
@@ -66,6 +66,8 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
   "name-model": (ctx, { modelId, ...said }) => renameModel(ctx, modelId, said),
 
   "model-worth": (ctx, { modelId, value, seen }) => setModelWorth(ctx, modelId, value ?? null, seen),
+
+  "take-over-lacking": (ctx, { modelId, baseNumber }) => takeOverLacking(ctx, modelId, baseNumber),
 
   "change-variant": (ctx, { modelId, baseNumber, variantId, choiceId }) => changeVariant(ctx, modelId, baseNumber, variantId, choiceId),
 

@@ -1,6 +1,8 @@
 import { z } from "zod";
+import type { PartType } from "@/core/anatomy/types";
 import { changedBuild } from "@/core/families/changed-build";
 import { families, familyWith } from "@/core/families/families";
+import { lackingSeats, rebased } from "@/core/families/rebased";
 import { type FamilyTemplate, modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion } from "@/data/catalogue/write-model";
@@ -36,7 +38,7 @@ export function sayBuilt(ctx: Context, model: Pick<Model, "id" | "family">, vari
   const { chosen, variants } = familyOf(ctx.db, model);
   const variant = variants.find(({ id }) => id === variantId);
   const choice = variant?.choices.find(({ id }) => id === choiceId);
-  if (!variant || !choice) throw new Refusal("no-variant", "Reels of this family are not built so. Reload the page and choose again.");
+  if (!variant || !choice) throw new Refusal("no-variant", "Reels of this family are not built so: choose one of those shown.");
   keepBuilt(ctx, model.id, { prefix: noLetters, chosen: familyWith(model.family, { ...chosen, [variantId]: choiceId }).chosen });
   writeJournal(ctx, "model-built", {}, { model: model.id, variant: variant.name, choice: choice.name });
 }
@@ -74,6 +76,54 @@ export function startModelOf(
   return { id };
 }
 
+/** A template's part in a model's own catalogue, added where it is not there; where its number is another part's, it carries the choice in its own. */
+const ownPart =
+  (ctx: Context, prefix: string, template: FamilyTemplate, choiceId: string) =>
+  (part: PartType): string => {
+    const [own] = modelFromTemplate({ ...template, parts: [part] }, prefix).partTypes;
+    const known = findPartType(ctx.db, own!.id);
+    if (known && JSON.stringify(known.shape) === JSON.stringify(part.shape) && known.material === part.material) return own!.id;
+    const other = known ? { ...own!, id: `${own!.id}-${choiceId}`, number: `${own!.number}-${choiceId.slice(0, 3).toUpperCase()}` } : own!;
+    if (!findPartType(ctx.db, other.id)) addPartType(ctx, other);
+    return other.id;
+  };
+
+/** What such reels have as their family is drawn today and this model, begun from an older drawing, lacks: names of seats. */
+export function lackingOf(db: Db, model: Pick<Model, "id" | "family">): string[] {
+  const built = builtOf(db, model.id);
+  return built
+    ? lackingSeats(getCurrentModelVersion(db, model.id).anatomy, familyWith(model.family, built.chosen)).map(({ name }) => name)
+    : [];
+}
+
+/**
+ * Takes over what a model lacks: its next version. What it has, edited or not, stays; jobs keep the machine they were opened with. @throws Refusal when
+ * somebody saved first, or nothing is lacking.
+ */
+export function takeOverLacking(ctx: Context, modelId: string, baseNumber: number): { number: number } {
+  const [built, model] = [builtOf(ctx.db, modelId), findModel(ctx.db, modelId)];
+  const current = getCurrentModelVersion(ctx.db, modelId);
+  const template = built && model && familyWith(model.family, built.chosen);
+  const lacking = template ? lackingSeats(current.anatomy, template) : [];
+  if (!built || !template || !lacking.length)
+    throw new Refusal("nothing-lacking", "This model has all that such reels have: there is nothing to take over.");
+  if (current.number !== baseNumber)
+    throw new Refusal("changed-elsewhere", `Version ${current.number} was saved in another window. Reload to see it, then choose again.`);
+  const anatomy = rebased(current.anatomy, template, ownPart(ctx, built.prefix, template, "new"));
+  addModelVersion(ctx, modelId, { lineRadiusMm: current.lineRadiusMm, anatomy });
+  writeJournal(
+    ctx,
+    "model-built",
+    {},
+    {
+      model: modelId,
+      variant: "As its family is drawn today",
+      choice: `${lacking.length} seats more: ${lacking.map(({ name }) => name).join(", ")}`,
+    },
+  );
+  return { number: current.number + 1 };
+}
+
 /**
  * Builds a model otherwise in one variant: its next version. Jobs keep the machine they were opened with; what was edited stays where the builds
  * agree. @throws Refusal when it did not begin from its family, or somebody saved first.
@@ -94,15 +144,7 @@ export function changeVariant(ctx: Context, modelId: string, baseNumber: number,
   // Another window said so already.
   if ((built.chosen[variantId] ?? variant.choices[0].id) === choiceId) return { number: current.number };
   const [from, to] = [familyWith(model.family, built.chosen), familyWith(model.family, { ...built.chosen, [variantId]: choiceId })];
-  const anatomy = changedBuild(current.anatomy, from, to, (part) => {
-    const [own] = modelFromTemplate({ ...to, parts: [part] }, built.prefix).partTypes;
-    const known = findPartType(ctx.db, own!.id);
-    if (known && JSON.stringify(known.shape) === JSON.stringify(part.shape) && known.material === part.material) return own!.id;
-    // The number is taken by the part of the other build: this one carries the choice in its own.
-    const other = known ? { ...own!, id: `${own!.id}-${choiceId}`, number: `${own!.number}-${choiceId.slice(0, 3).toUpperCase()}` } : own!;
-    if (!findPartType(ctx.db, other.id)) addPartType(ctx, other);
-    return other.id;
-  });
+  const anatomy = changedBuild(current.anatomy, from, to, ownPart(ctx, built.prefix, to, choiceId));
   addModelVersion(ctx, modelId, { lineRadiusMm: current.lineRadiusMm, anatomy });
   keepBuilt(ctx, modelId, { ...built, chosen: to.chosen });
   writeJournal(

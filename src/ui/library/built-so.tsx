@@ -6,11 +6,14 @@ import { BuiltChoices, type BuiltChoicesProps } from "@/ui/glyphs/built-choices"
 interface Props extends Pick<BuiltChoicesProps, "variants" | "chosen"> {
   readonly modelId: string;
   readonly versionNumber: number;
+  /** Seats that such reels have as their family is drawn today, by name. */
+  readonly lacking: readonly string[];
 }
 
 /** How a model is built, where its family differs; another choice is its next version. */
-export function BuiltSo({ modelId, versionNumber, variants, chosen }: Props) {
+export function BuiltSo({ modelId, versionNumber, lacking, variants, chosen }: Props) {
   const act = useAct("change-variant");
+  const taking = useAct("take-over-lacking");
   return (
     <section aria-label="How it is built" className="lg:col-span-2">
       <h2>How it is built</h2>
@@ -21,7 +24,22 @@ export function BuiltSo({ modelId, versionNumber, variants, chosen }: Props) {
         disabled={act.busy}
         onChoose={(variantId, choiceId) => act.press({ modelId, baseNumber: versionNumber, variantId, choiceId })}
       />
-      <Refused of={[act]} />
+      {lacking.length > 0 && (
+        <div className="mt-3">
+          <p>
+            Such reels are drawn with {lacking.length} seats that this model lacks: {lacking.join(", ")}.
+          </p>
+          <button
+            type="button"
+            className="act-link min-h-10"
+            disabled={taking.busy}
+            onClick={() => taking.press({ modelId, baseNumber: versionNumber })}
+          >
+            Take them over: the next version
+          </button>
+        </div>
+      )}
+      <Refused of={[act, taking]} />
     </section>
   );
 }

@@ -20,6 +20,7 @@ import { startModel } from "./start-model";
 import { takeCheck } from "./take-check";
 import { takeConsensus } from "./take-consensus";
 import { takeLesson } from "./take-lesson";
+import { takeOverLacking } from "./take-over-lacking";
 
 /** What hands do here. */
 export const libraryActs = [
@@ -34,6 +35,7 @@ export const libraryActs = [
   modelWorth,
   nameModel,
   changeVariant,
+  takeOverLacking,
   saveInterchangeSet,
   removeInterchangeSet,
   saveKit,

@@ -4,7 +4,7 @@ import { shownVariants } from "@/app/server/variants";
 import { formatMinor } from "@/core/money/money";
 import { seenValue } from "@/core/seen/seen";
 import { extrasOfModel } from "@/data/bench/extra-pieces";
-import { builtOf } from "@/data/catalogue/built";
+import { builtOf, lackingOf } from "@/data/catalogue/built";
 import { listReelsOfModel } from "@/data/catalogue/editions";
 import { modelWorth, seenModelName } from "@/data/catalogue/write-model";
 import { getShopSettings } from "@/data/shop/settings";
@@ -63,7 +63,13 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
           <FormSend whenChanged>Rename</FormSend>
         </ActForm>
         {built && (
-          <BuiltSo modelId={model.id} versionNumber={version.number} variants={shownVariants[model.family]} chosen={built.chosen} />
+          <BuiltSo
+            modelId={model.id}
+            versionNumber={version.number}
+            lacking={lackingOf(db, model)}
+            variants={shownVariants[model.family]}
+            chosen={built.chosen}
+          />
         )}
         {extras.length > 0 && (
           <section>

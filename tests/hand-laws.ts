@@ -121,10 +121,13 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     hand: "bail-screw arm-screw > gate-bail > spool",
     trigger: "bail-arm > trigger > trigger-spring > gate-bail; bail-screw arm-screw > gate-bail > spool",
   },
+  // Loaded by its screw the dog comes last, over a closed stack; on a post of its own it is tried bare.
   "dog-spring": {
-    coil: "sleeve-pin > ratchet; bridge > dog > dog-spring; ratchet dog-spring > gate-dog > under-gear-washer",
-    wire: "sleeve-pin > ratchet; bridge > dog-spring > dog; ratchet dog > gate-dog > under-gear-washer",
-    inside: "sleeve-pin > ratchet; bridge > dog-spring > dog; ratchet dog > gate-dog > under-gear-washer",
+    coil: "sleeve-pin > ratchet > under-gear-washer; keyed-high > bridge-screw-low-front > dog > dog-spring > load-dog > bridge-screw-top-rear bridge-screw-top-front bridge-screw-low-rear; ratchet load-dog bridge-screw-top-rear > gate-dog > tighten-bridge",
+    wire: "sleeve-pin > ratchet > under-gear-washer; bridge > dog-spring > dog > bridge-screw-low-front > load-dog > bridge-screw-top-rear bridge-screw-top-front bridge-screw-low-rear; ratchet load-dog bridge-screw-top-rear > gate-dog > tighten-bridge",
+    inside:
+      "sleeve-pin > ratchet > under-gear-washer; keyed-high > bridge-screw-low-front > dog > dog-spring > load-dog > bridge-screw-top-rear bridge-screw-top-front bridge-screw-low-rear; ratchet load-dog bridge-screw-top-rear > gate-dog > tighten-bridge",
+    post: "sleeve-pin > ratchet; bridge > dog > dog-spring; ratchet dog-spring > gate-dog > under-gear-washer",
   },
   "anti-reverse of a bridge": { both: "[dog-spring]", clutch: "gear-sleeve > under-gear-washer" },
   "anti-reverse of a full frame": {

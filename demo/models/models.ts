@@ -1,7 +1,7 @@
 import { editOperation, editPart, editSeat, moveSeat, startDraft } from "@/core/anatomy/draft";
 import { settleDraft } from "@/core/anatomy/settle-draft";
 import { type Anatomy, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
-import { families } from "@/core/families/families";
+import { familyWith } from "@/core/families/families";
 import type { Seat } from "@/core/families/tables/table";
 import { type ModelDraft, modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
@@ -13,15 +13,25 @@ export interface DemoModel extends ModelDraft {
   readonly maker: string;
   readonly name: string;
   readonly family: FamilyId;
+  /** Otherwise than its family usually is. */
+  readonly built: Readonly<Record<string, string>>;
 }
 
-const model = (family: FamilyId, prefix: string, id: string, maker: string, name: string): DemoModel => ({
+const model = (
+  family: FamilyId,
+  prefix: string,
+  id: string,
+  maker: string,
+  name: string,
+  built: Readonly<Record<string, string>> = {},
+): DemoModel => ({
   id,
   prefix,
   maker,
   name,
   family,
-  ...modelFromTemplate(families[family], prefix),
+  built,
+  ...modelFromTemplate(familyWith(family, built), prefix),
 });
 
 /** Puts a seat with a part of its own into a machine, after another along its axis. */
@@ -51,7 +61,7 @@ const oldLining =
 
 /** A mid-century star drag: dry lining instead of carbon, and a flat bar behind the dog until its maker changed to a coil. */
 function dunlin(): DemoModel {
-  const made = model("star-drag-bridge", "DN", "dunlin-9", "Marrowby", "Dunlin 9");
+  const made = model("star-drag-bridge", "DN", "dunlin-9", "Marrowby", "Dunlin 9", { "dog-spring": "post" });
   const catalogue = new Map(made.partTypes.map((part) => [part.id, part]));
   let draft = startDraft(made.anatomy);
   for (const [seat, thicknessMm] of [
@@ -261,6 +271,7 @@ const cairn = (): DemoModel =>
 /** The invented models of the library beside the one most of the demo turns about: every family, and every age. */
 export const otherModels: readonly DemoModel[] = [
   dunlin(),
+  model("fly", "WT", "wagtail-4", "Osier & Fenn", "Wagtail 4"),
   model("star-drag-clutch", "SX", "skerry-40x", "Marrowby", "Skerry 40X"),
   cairn(),
   model("spinning", "PL", "plover-30", "Hallowick", "Plover 30"),

@@ -20,7 +20,7 @@ import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { overrideSeat } from "@/data/bench/own-part";
 import { noteWell, takeParts } from "@/data/bench/tray";
 import { setWay } from "@/data/bench/ways";
-import { keepBuiltAsUsual } from "@/data/catalogue/built";
+import { keepBuiltSo } from "@/data/catalogue/built";
 import { addPartType } from "@/data/catalogue/part-types";
 import { addModel } from "@/data/catalogue/write-model";
 import { openLot } from "@/data/counter/lots";
@@ -152,7 +152,7 @@ export async function buildDemo(
     });
     for (const part of skerry30Parts) addPartType(start, part);
     addModel(start, skerry30, { lineRadiusMm: skerry30LineRadiusMm, anatomy: skerry30Anatomy });
-    keepBuiltAsUsual(start, skerry30.id, skerry30.family, "SK");
+    keepBuiltSo(start, skerry30.id, skerry30.family, "SK");
     for (const other of otherModels) {
       for (const part of other.partTypes) addPartType(start, part);
       addModel(
@@ -160,7 +160,7 @@ export async function buildDemo(
         { id: other.id, maker: other.maker, name: other.name, family: other.family },
         { lineRadiusMm: other.lineRadiusMm, anatomy: other.anatomy },
       );
-      keepBuiltAsUsual(start, other.id, other.family, other.prefix);
+      keepBuiltSo(start, other.id, other.family, other.prefix, other.built);
     }
     addSupplier(start, { id: "quayside", name: "Quayside Spares", postageMinor: 690, leadDays: 4, freePostFromMinor: 6000 });
     addSupplier(start, { id: "fellgate", name: "Fellgate Small Parts", postageMinor: 450, leadDays: 9 });

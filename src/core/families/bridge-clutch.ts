@@ -86,6 +86,7 @@ export const bridgeClutchTable: TemplateTable = {
           name: "roller clutch alone",
           change: {
             drop: ["dog", "dog-spring", "ratchet"],
+            omit: ["gate-dog", "load-dog"],
             reseat: { "under-gear-washer": { restsOn: ["bridge"] }, "sleeve-pin": { heldBy: [] } },
             operations: [sleeveGate, clutchGate],
           },

@@ -23,19 +23,39 @@ import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
 
+const othersOfBridge = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-rear"];
 const bridgeScrews = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"];
 
-const dogGate = {
+const dogLooks = [
+  "Dog spring: is it behind its stud?",
+  "Dog: square nose to the ratchet, not upside down?",
+  "Ratchet: steep side of the teeth to the dog?",
+];
+/** The dog is loaded last, by its screw: it is tried with two screws in, before they are drawn down. */
+const dogGate = (after: readonly string[]) => ({
+  id: "gate-dog",
+  kind: "gate" as const,
+  words: "Two screws in, turn the sleeve by hand: the dog clicks and holds",
+  after: [...after, ...place("ratchet", "bridge-screw-top-rear")],
+  before: ["tighten-bridge"],
+  lookAt: dogLooks,
+});
+const loaded = (words: string, after: readonly string[]) => ({
+  id: "load-dog",
+  kind: "press" as const,
+  words,
+  after: place(...after),
+  before: place("bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-rear"),
+  caution: "The dog's spring is under tension from here: a hand cupped over it, glasses on.",
+});
+/** A dog on the bridge's own post is tried bare, before the gear covers it. */
+const bareGate = {
   id: "gate-dog",
   kind: "gate" as const,
   words: "Turn the sleeve by hand: the dog clicks and holds",
-  after: place("dog", "ratchet"),
+  after: place("dog-spring", "ratchet"),
   before: place("under-gear-washer"),
-  lookAt: [
-    "Dog: square nose to the ratchet, not upside down?",
-    "Dog spring: has it snapped home?",
-    "Ratchet: steep side of the teeth to the dog?",
-  ],
+  lookAt: dogLooks,
 };
 const sleeve = "gear-sleeve";
 const { belowHandle, handleEnds, knobs, end, knob } = starDragHandle(sleeve);
@@ -65,31 +85,43 @@ const variants: readonly Variant[] = [
     id: "dog-spring",
     name: "Dog spring",
     choices: [
-      { id: "coil", name: "coil in a cavity: dog, spring, rotate home" },
+      { id: "coil", name: "a coil in a pocket: the bridge is turned home over it" },
       {
         id: "wire",
-        name: "wire: spring first, dog over it",
+        name: "a wire under the dog, worked round to its snap",
         change: {
           parts: [["dog-spring", "214", "Dog spring, wire", "dog-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 14 }, "spring steel", 160]],
           put: [
-            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "The dog spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "first, its eye over the screw's hole", trap: "The dog goes over it: under it the spring never snaps home." }] },
-            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "over the spring, screw up through both, then worked round until it snaps", twoSided: true, ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], heldBy: ["bridge-screw-low-front"], caution: "The dog spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "first, its eye over the screw's hole", trap: "The dog goes over it: under it the spring never snaps home." }] },
+            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], heldBy: ["bridge-screw-low-front"], orientation: "over the spring, screw up through both, then worked round until it snaps", twoSided: true, ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
           ],
-          reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
-          operations: [dogGate],
+          operations: [loaded("Coax the wire round under the dog until it snaps", ["bridge-screw-low-front"]), dogGate(["load-dog"])],
         },
       },
       {
         id: "inside",
-        name: "coil inside the dog",
+        name: "a coil inside the dog",
         change: {
           parts: [["dog-spring", "214", "Dog spring, in the dog", "dog-coil", { kind: "coil-spring", wireMm: 0.3, outsideMm: 2.4, lengthMm: 6, coils: 7 }, "spring steel", 160]],
           put: [
-            { after: "ratchet", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["bridge"], caution: "It sits inside the dog and does not fly.", cautionSays: "spring", orientation: "inside the dog, lined up with its stud", twoSided: true }] },
-            { after: "dog-spring", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge", "dog-spring"], orientation: "square nose to the ratchet, its spring on the stud", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+            { after: "bridge-screw-low-front", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge-screw-low-front"], orientation: "on the screw, square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+            { after: "dog", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], heldBy: othersOfBridge, caution: "It sits inside the dog and does not fly.", cautionSays: "spring", orientation: "inside the dog, to its stud", twoSided: true }] },
           ],
-          reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog"] } },
-          operations: [dogGate],
+          operations: [loaded("Coil to its stud, then turn the bridge home", ["dog-spring"])],
+        },
+      },
+      {
+        id: "post",
+        name: "a coil, the dog on the bridge's own post",
+        change: {
+          put: [
+            { after: "ratchet", assembly: "bridge", row: ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }] },
+            { after: "dog", assembly: "bridge", row: ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }] },
+          ],
+          reseat: { "under-gear-washer": { restsOn: ["ratchet", "dog-spring"] } },
+          omit: ["load-dog"],
+          operations: [bareGate],
+          batches: [["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"]],
         },
       },
     ],
@@ -205,7 +237,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["yoke", "Pinion and yoke over their springs", "yoke-spring-front", "yoke-spring-rear", "yoke", "pinion"],
     ["free-spool", "Eccentric, spring and jack", "eccentric", "eccentric-spring", "jack"],
     ...stack.batches,
-    ["dog", "Ratchet, dog and spring", "ratchet", "dog", "dog-spring"],
+    ["dog", "Dog on its screw, and its spring", "bridge-screw-low-front", "dog", "dog-spring"],
   ],
   // biome-ignore format: one part a line, read as a table
   parts: [
@@ -290,15 +322,15 @@ export const starDragBridgeTable: TemplateTable = {
       ["gear-sleeve", "Gear sleeve", "gear-sleeve", { stays: true, ridesOn: "bridge", turnsWith: "sleeve", orientation: "flange to the bridge", trap: "It may leave with the spool's shaft: look for it there." }],
       ["sleeve-pin", "Sleeve pin", "sleeve-pin", { stays: true, alongMm: 4, heldBy: ["ratchet"], passesThrough: ["gear-sleeve"], restsOn: ["bridge"], orientation: "flush both ends, threads untouched" }],
       ["ratchet", "Anti-reverse ratchet", "ratchet", { alongMm: 5.5, ridesOn: "gear-sleeve", turnsWith: "sleeve", orientation: "square to the shaft, steep side of the teeth to the dog", twoSided: true, ...oiled("1 drop", "the dog must fall by itself") }],
-      ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }],
-      ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring", orientation: "behind its stud", trap: "Not behind its stud it holds for a day." }],
-      ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], hole: "bridge, top front", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
-      ["bridge-screw-top-rear", "Bridge screw, top rear", "bridge-screw-part", { acrossMm: 14, passesThrough: ["head-plate", "yoke-spring-rear"], restsOn: ["bridge"], hole: "bridge, top rear", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
-      ["bridge-screw-low-front", "Bridge screw, low front", "bridge-screw-full", { acrossMm: -14, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low front", holeDepthMm: 9, ...threadFilm }],
-      ["bridge-screw-low-rear", "Bridge screw, low rear", "bridge-screw-full", { acrossMm: -22, passesThrough: ["head-plate"], restsOn: ["bridge"], hole: "bridge, low rear", holeDepthMm: 9, ...threadFilm }],
+      ["bridge-screw-low-front", "Bridge screw, low front", "bridge-screw-full", { acrossMm: -14, passesThrough: ["head-plate"], restsOn: ["bridge"], startOrder: 1, hole: "bridge, low front", holeDepthMm: 9, orientation: "first and loose: the dog turns on it", ...threadFilm }],
+      ["dog", "Anti-reverse dog", "dog", { acrossMm: 20, restsOn: ["bridge-screw-low-front"], orientation: "on its screw, square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down the reel turns both ways, or neither." }],
+      ["dog-spring", "Dog spring", "dog-spring", { acrossMm: 20, restsOn: ["dog"], heldBy: othersOfBridge, caution: "The dog spring flies: glasses on, cup the hand over it.", cautionSays: "spring", orientation: "in the pocket between the dog and the wall", trap: "Over its pocket's edge it is late, and no snap is heard." }],
+      ["bridge-screw-top-rear", "Bridge screw, top rear", "bridge-screw-part", { acrossMm: 14, passesThrough: ["head-plate", "yoke-spring-rear"], restsOn: ["bridge"], startOrder: 2, hole: "bridge, top rear", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
+      ["bridge-screw-top-front", "Bridge screw, top front", "bridge-screw-part", { acrossMm: 22, passesThrough: ["head-plate", "yoke-spring-front"], restsOn: ["bridge"], startOrder: 3, hole: "bridge, top front", holeDepthMm: 13, ...threadFilm, trap: "Part thread on top: the yoke spring rides on the smooth part." }],
+      ["bridge-screw-low-rear", "Bridge screw, low rear", "bridge-screw-full", { acrossMm: -22, passesThrough: ["head-plate"], restsOn: ["bridge"], startOrder: 4, hole: "bridge, low rear", holeDepthMm: 9, ...threadFilm }],
     ],
     stack: [
-      ["under-gear-washer", "Under-gear washer", "gear-washer", { ridesOn: "gear-sleeve", restsOn: ["ratchet", "dog-spring"], hides: true }],
+      ["under-gear-washer", "Under-gear washer", "gear-washer", { ridesOn: "gear-sleeve", restsOn: ["ratchet"], hides: true }],
       ["main-gear", "Main gear", "main-gear", { ridesOn: "gear-sleeve", restsOn: ["under-gear-washer"], turnsWith: "gear", orientation: "cup up", twoSided: true, ...greased("half round the teeth", "it spreads itself; more is squeezed out") }],
       ...stack.seats,
     ],
@@ -358,18 +390,8 @@ export const starDragBridgeTable: TemplateTable = {
     variantOf(knobs, { assembly: "handle", after: "handle" }),
   ],
   operations: [
-    {
-      id: "gate-dog",
-      kind: "gate",
-      words: "Turn the sleeve by hand: the dog clicks and holds",
-      after: place("dog-spring", "ratchet"),
-      before: place("under-gear-washer"),
-      lookAt: [
-        "Dog spring: is it behind its stud?",
-        "Dog: square nose to the ratchet, not upside down?",
-        "Ratchet: steep side of the teeth to the dog?",
-      ],
-    },
+    loaded("Turn the bridge home over the coil, a quarter turn", ["dog-spring"]),
+    dogGate(["load-dog"]),
     {
       id: "free-lever",
       kind: "set-state",

@@ -92,13 +92,14 @@ const traps: readonly (readonly [trap: string, caught: () => void])[] = [
   ],
   [
     "dog upside down",
-    () => [warns("star-drag-bridge", "dog", /Upside down/), gates("star-drag-bridge", "gate-dog", /upside down/, "under-gear-washer")],
+    () => [warns("star-drag-bridge", "dog", /Upside down/), gates("star-drag-bridge", "gate-dog", /upside down/, "head-screw-top")],
   ],
   [
     "dog spring not behind its stud",
     () => [
-      warns("star-drag-bridge", "dog-spring", /behind its stud/i),
-      gates("star-drag-bridge", "gate-dog", /behind its stud/, "under-gear-washer"),
+      warns("star-drag-clutch", "dog-spring", /behind its stud/i),
+      gates("star-drag-clutch", "gate-dog", /behind its stud/, "under-gear-washer"),
+      warns("star-drag-bridge", "dog-spring", /pocket/i),
     ],
   ],
   ["yoke springs lost", () => missed("star-drag-bridge", "yoke-spring-front")],

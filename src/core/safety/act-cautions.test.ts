@@ -86,7 +86,8 @@ describe.each(builds)("$family ($name)", ({ template: { anatomy, parts } }) => {
     // What a bench pulls at: the drag over its range, or at strike. Source: common practice.
     const drawn = gates.filter(({ words }) => /drag .*(locked|range)|strike it pulls/.test(words));
     expect(warned).toEqual(drawn);
-    expect(warned.length > 0).toBe([...types.values()].some(({ shape }) => shape.kind === "friction-washer"));
+    const drag = [...types.values()].some(({ shape, role }) => shape.kind === "friction-washer" || role === "drag-unit");
+    expect(warned.length > 0).toBe(drag);
     // Other words change nothing.
     for (const operation of warned)
       expect(

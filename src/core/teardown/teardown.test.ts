@@ -79,7 +79,8 @@ describe("build order", () => {
     const ids = built.value.steps.map((step) => step.operation.id);
     const comesFirst = (a: string, b: string) => expect(ids.indexOf(a), `${a} before ${b}`).toBeLessThan(ids.indexOf(b));
     expect(ids).toHaveLength(new Set(ids).size);
-    comesFirst("gate-dog", placeOperationId("under-gear-washer"));
+    comesFirst("gate-dog", "tighten-bridge");
+    comesFirst(placeOperationId("keyed-high"), placeOperationId("dog-spring"));
     comesFirst("gate-lever", "close-head");
     comesFirst("gate-star", placeOperationId("handle"));
     comesFirst("gate-handle", placeOperationId("lock-screw"));

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { PartType } from "@/core/anatomy/types";
 import { changedBuild } from "@/core/families/changed-build";
-import { families, familyWith } from "@/core/families/families";
+import { familyWith } from "@/core/families/families";
 import { lackingSeats, rebased } from "@/core/families/rebased";
 import { type FamilyTemplate, modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
@@ -47,9 +47,14 @@ const keepBuilt = (ctx: Context, modelId: string, built: Built): void => {
   ctx.db.prepare("UPDATE model SET built = ? WHERE id = ?").run(JSON.stringify(built), modelId);
 };
 
-/** A model that stands in the book as its family is usually built, under letters of its own: it can be built otherwise later. */
-export const keepBuiltAsUsual = (ctx: Context, modelId: string, family: FamilyId, prefix: string): void =>
-  keepBuilt(ctx, modelId, { prefix, chosen: families[family].chosen });
+/** A model that stands in the book as a build of its family, as usual where nothing is said, under letters of its own: it can be built otherwise later. */
+export const keepBuiltSo = (
+  ctx: Context,
+  modelId: string,
+  family: FamilyId,
+  prefix: string,
+  chosen: Readonly<Record<string, string>> = {},
+): void => keepBuilt(ctx, modelId, { prefix, chosen: familyWith(family, chosen).chosen });
 
 /** Starts a model as a copy of its family, built as was chosen. @throws Refusal at the prefix when its part numbers are taken. */
 export function startModelOf(

@@ -46,7 +46,7 @@ describe("the report of a service without any fault", () => {
       "Not opened: frame and foot.",
       "Anti-reverse dog: nose filed square, put back",
       "Checks passed (7): ",
-      "Light oil, 6 drops: ",
+      "Light oil, 6 drops: anti-reverse ratchet, eccentric, anti-reverse dog, spool bearing (2); where it sits: handle knob.",
       "Drag grease: friction washer (3).",
       "No fault was found: every test was good when it came.",
       "Before and after",

@@ -1,5 +1,6 @@
 import type { FamilyId } from "@/core/vocabulary/families";
-import { baitcasterLowProfile, baitcasterLowProfileTable, baitcasterRound, baitcasterRoundTable } from "./baitcaster";
+import { baitcasterLowProfile, baitcasterLowProfileTable } from "./baitcaster";
+import { baitcasterRound, baitcasterRoundTable } from "./baitcaster-round";
 import { centrepin, centrepinTable } from "./centrepin";
 import { fly, flyTable } from "./fly";
 import { leverDrag, leverDragTable } from "./lever-drag";

@@ -1,6 +1,7 @@
 import { lineRoller } from "./modules/line-roller";
 import { variantOf } from "./modules/module";
-import { spinningKnob, spinningTable } from "./spinning";
+import { spinningTable } from "./spinning";
+import { spinningKnob } from "./spinning-variants";
 import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { SeatRow, TableChange, TemplateTable } from "./tables/table";
 import { changedTable } from "./tables/variants";

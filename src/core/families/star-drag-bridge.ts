@@ -8,6 +8,7 @@ import { tailMagnets } from "./modules/tail-magnets";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { frictionUnderGear } from "./modules/under-gear";
 import { starDragHandle } from "./star-drag-handle";
+import { clickParts, freeSpoolParts, gearParts } from "./star-drag-parts";
 import {
   barsAlone,
   closeHead,
@@ -247,10 +248,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["plate-screw-long", "111", "Plate screw, long", "plate-screw", screw(3, 9), steel, 70],
     ["plate-screw-short", "112", "Plate screw, short, into the foot", "plate-screw", screw(3, 5), steel, 70],
     ["tail-plate", "120", "Tail plate", "tail-plate", { kind: "plate", outsideMm: 62, thicknessMm: 4, holes: 4 }, "phenolic", 2700],
-    ["click-tongue", "125", "Click tongue", "click-tongue", { kind: "tongue", lengthMm: 14, widthMm: 6, thicknessMm: 1.6 }, "bronze", 310],
-    ["click-spring", "126", "Click spring", "click-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 16 }, "spring steel", 190],
-    ["click-button", "127", "Click button", "click-button", { kind: "button", outsideMm: 9, stemMm: 3.4, lengthMm: 11 }, "chromed brass", 520],
-    ["cap", "128", "Side adjuster cap", "bearing-cap", { kind: "cap", outsideMm: 18, heightMm: 9 }, "chromed brass", 760],
+    ...clickParts,
     ["spool", "130", "Spool", "spool", { kind: "spool", flangeMm: 56, arborMm: 24, widthMm: 34, shaftMm: 5, shaftLengthMm: 62 }, "anodised aluminium", 4600],
     ["spool-bearing", "131", "Spool bearing 5 × 11 × 5", "spool-bearing", { kind: "bearing", boreMm: 5, outsideMm: 11, widthMm: 5, closure: "shielded" }, steel, 690],
     ["click-gear", "132", "Click gear", "click-gear", { kind: "ratchet", teeth: 16, outsideMm: 16, boreMm: 5, thicknessMm: 2 }, "brass", 1480],
@@ -259,12 +257,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["bridge-screw-full", "202", "Bridge screw, full thread", "bridge-screw", screw(2.5, 8), steel, 70],
     ["gear-sleeve", "210", "Gear sleeve", "gear-sleeve", { kind: "sleeve", outsideMm: 8, boreMm: 5.05, lengthMm: 34, flangeMm: 12, acrossFlatsMm: 6.4 }, "brass", 1450],
     ["sleeve-pin", "211", "Sleeve pin", "sleeve-pin", { kind: "pin", diameterMm: 1.5, lengthMm: 9 }, steel, 90],
-    ["ratchet", "212", "Anti-reverse ratchet", "ratchet", { kind: "ratchet", teeth: 10, outsideMm: 20, boreMm: 8.1, thicknessMm: 2 }, "hardened steel", 640],
-    ["dog", "213", "Anti-reverse dog", "dog", { kind: "dog", lengthMm: 17, widthMm: 6, thicknessMm: 2, boreMm: 2.6 }, "hardened steel", 520],
-    ["dog-spring", "214", "Dog spring", "dog-spring", { kind: "coil-spring", wireMm: 0.4, outsideMm: 4, lengthMm: 10, coils: 7 }, "spring steel", 160],
-    ["gear-washer", "219", "Under-gear washer", "under-gear-washer", { kind: "washer", outsideMm: 18, insideMm: 8.2, thicknessMm: 0.8 }, "brass", 120],
-    ["main-gear", "220", "Main gear, 51 teeth", "main-gear", { kind: "gear", teeth: 51, moduleMm: 0.8, boreMm: 8.1, faceMm: 6, cupMm: 33 }, "bronze", 2890],
-    ["pinion", "221", "Pinion, 17 teeth", "pinion", { kind: "pinion", teeth: 17, moduleMm: 0.8, boreMm: 5.1, lengthMm: 18 }, "brass", 1760],
+    ...gearParts,
     ...stack.parts,
     ["ferrule", "240", "Stack ferrule", "stack-ferrule", { kind: "sleeve", outsideMm: 12, boreMm: 8.2, lengthMm: 6 }, "brass", 260],
     ...tension.parts,
@@ -273,12 +266,7 @@ export const starDragBridgeTable: TemplateTable = {
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],
     ...knob.parts,
     ...end.parts,
-    ["eccentric", "270", "Eccentric", "eccentric", { kind: "eccentric", outsideMm: 15, throwMm: 4, thicknessMm: 2.5, boreMm: 4 }, "brass", 840],
-    ["eccentric-spring", "271", "Eccentric spring", "eccentric-spring", { kind: "wire-spring", wireMm: 0.8, lengthMm: 20 }, "spring steel", 180],
-    ["lever", "272", "Free-spool lever", "free-spool-lever", { kind: "lever", lengthMm: 22, boreMm: 4, thicknessMm: 2 }, "chromed brass", 930],
-    ["jack", "273", "Jack", "jack", { kind: "jack", lengthMm: 24, widthMm: 8, thicknessMm: 1.6 }, "brass", 470],
-    ["yoke", "274", "Yoke", "yoke", { kind: "yoke", widthMm: 30, boreMm: 2.8, pinionMm: 10, thicknessMm: 2 }, "brass", 580],
-    ["yoke-spring", "275", "Yoke spring", "yoke-spring", { kind: "coil-spring", wireMm: 0.4, outsideMm: 4.4, lengthMm: 11, coils: 6 }, "spring steel", 130],
+    ...freeSpoolParts,
   ],
   // biome-ignore format: one seat a line, read as a table
   seats: {

@@ -8,6 +8,7 @@ import { tailMagnets } from "./modules/tail-magnets";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { frictionUnderGear } from "./modules/under-gear";
 import { starDragHandle } from "./star-drag-handle";
+import { clickParts, freeSpoolParts, gearParts } from "./star-drag-parts";
 import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
@@ -267,10 +268,7 @@ export const starDragClutchTable: TemplateTable = {
     ["cover-screw-small", "115", "Cover screw, small", "plate-screw", screw(2.5, 6), steel, 60],
     ["tail-plate", "122", "Tail plate", "tail-plate", { kind: "plate", outsideMm: 62, thicknessMm: 4, holes: 3 }, "anodised aluminium", 2900],
     ["tail-screw", "123", "Tail plate screw", "plate-screw", screw(3, 7), steel, 70],
-    ["click-tongue", "125", "Click tongue", "click-tongue", { kind: "tongue", lengthMm: 14, widthMm: 6, thicknessMm: 1.6 }, "bronze", 310],
-    ["click-spring", "126", "Click spring", "click-spring", { kind: "wire-spring", wireMm: 0.6, lengthMm: 16 }, "spring steel", 190],
-    ["click-button", "127", "Click button", "click-button", { kind: "button", outsideMm: 9, stemMm: 3.4, lengthMm: 11 }, "chromed brass", 520],
-    ["cap", "128", "Side adjuster cap", "bearing-cap", { kind: "cap", outsideMm: 18, heightMm: 9 }, "chromed brass", 760],
+    ...clickParts,
     ["dust-cover", "133", "Bearing dust cover", "dust-cover", { kind: "washer", outsideMm: 12, insideMm: 5.4, thicknessMm: 0.3 }, "plastic", 60],
     ["bearing-retainer", "134", "Bearing retainer, two ears", "bearing-retainer", { kind: "washer", outsideMm: 18, insideMm: 8, thicknessMm: 0.8 }, steel, 140],
     ["bearing-retainer-screw", "135", "Bearing retainer screw", "retainer-screw", screw(2, 4), steel, 60],
@@ -284,12 +282,7 @@ export const starDragClutchTable: TemplateTable = {
     ["shaft-end-screw", "206", "Shaft end screw", "shaft-end-screw", screw(2.5, 5), steel, 80],
     ["retainer", "207", "Shaft retainer", "shaft-retainer", { kind: "plate", outsideMm: 30, thicknessMm: 1.2, holes: 2 }, steel, 420],
     ["retainer-screw", "283", "Retainer screw", "retainer-screw", screw(2.5, 5), steel, 60],
-    ["ratchet", "212", "Anti-reverse ratchet", "ratchet", { kind: "ratchet", teeth: 10, outsideMm: 20, boreMm: 8.1, thicknessMm: 2 }, "hardened steel", 640],
-    ["dog", "213", "Anti-reverse dog", "dog", { kind: "dog", lengthMm: 17, widthMm: 6, thicknessMm: 2, boreMm: 2.6 }, "hardened steel", 520],
-    ["dog-spring", "214", "Dog spring", "dog-spring", { kind: "coil-spring", wireMm: 0.4, outsideMm: 4, lengthMm: 10, coils: 7 }, "spring steel", 160],
-    ["gear-washer", "219", "Under-gear washer", "under-gear-washer", { kind: "washer", outsideMm: 18, insideMm: 8.2, thicknessMm: 0.8 }, "brass", 120],
-    ["main-gear", "220", "Main gear, 51 teeth", "main-gear", { kind: "gear", teeth: 51, moduleMm: 0.8, boreMm: 8.1, faceMm: 6, cupMm: 33 }, "bronze", 2890],
-    ["pinion", "221", "Pinion, 17 teeth", "pinion", { kind: "pinion", teeth: 17, moduleMm: 0.8, boreMm: 5.1, lengthMm: 18 }, "brass", 1760],
+    ...gearParts,
     ...stack.parts,
     ["clutch", "280", "One-way roller clutch", "roller-clutch", { kind: "roller-clutch", outsideMm: 22, boreMm: 12, lengthMm: 9, rollers: 8 }, steel, 2290],
     ["clutch-collar", "281", "Clutch collar", "clutch-sleeve", { kind: "sleeve", outsideMm: 11.9, boreMm: 8.2, lengthMm: 10 }, "hardened steel", 790],
@@ -301,12 +294,7 @@ export const starDragClutchTable: TemplateTable = {
     ["handle", "260", "Handle with knob", "handle", { kind: "handle", armMm: 62, knobMm: 19, boreMm: 6.5, thicknessMm: 3 }, steel, 2450],
     ...knob.parts,
     ...end.parts,
-    ["eccentric", "270", "Eccentric", "eccentric", { kind: "eccentric", outsideMm: 15, throwMm: 4, thicknessMm: 2.5, boreMm: 4 }, "brass", 840],
-    ["eccentric-spring", "271", "Eccentric spring", "eccentric-spring", { kind: "wire-spring", wireMm: 0.8, lengthMm: 20 }, "spring steel", 180],
-    ["lever", "272", "Free-spool lever", "free-spool-lever", { kind: "lever", lengthMm: 22, boreMm: 4, thicknessMm: 2 }, "chromed brass", 930],
-    ["jack", "273", "Jack", "jack", { kind: "jack", lengthMm: 24, widthMm: 8, thicknessMm: 1.6 }, "brass", 470],
-    ["yoke", "274", "Yoke", "yoke", { kind: "yoke", widthMm: 30, boreMm: 2.8, pinionMm: 10, thicknessMm: 2 }, "brass", 580],
-    ["yoke-spring", "275", "Yoke spring", "yoke-spring", { kind: "coil-spring", wireMm: 0.4, outsideMm: 4.4, lengthMm: 11, coils: 6 }, "spring steel", 130],
+    ...freeSpoolParts,
   ],
   // biome-ignore format: one seat a line, read as a table
   seats: {

@@ -430,7 +430,7 @@ const lines: Readonly<Record<string, readonly string[]>> = {
     "main-gear > pinion",
     "spool-in pinion > lever-free > [ring] > gate-reverse > tighten-plate > lever-washer-plastic > lever-washer-metal > lever",
     "[way-in]",
-    "tighten-quadrant cam > preset-spring > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
+    "cam > preset-spring > knob-preset > gate-free-spool > handle-washer > handle > [handle-end without a star]",
     "lever > detent-spring > detent-pin > knob-preset",
     "lever > stop-piece > knob-preset",
     "[speeds]",

@@ -238,7 +238,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
         failedOnce = true;
         await person.press("It fails");
         await person.sees("Stop. It did not pass");
-        await person.press("Fit Star"); // another step is chosen, and refused
+        await person.press("Fit Bridge screw, low rear"); // another step is chosen, and refused
         await person.key(" ");
         await person.sees("A check did not pass");
         await person.press(heading.replace("Check: ", ""));

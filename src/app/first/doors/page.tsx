@@ -30,7 +30,7 @@ export default async function DoorsPage() {
           <Link className="key inline-flex" href="/library">
             Make a model first
           </Link>
-          <p className="mt-2">From one of ten families: its drawing, build order and diagnosis come with it. Or bring in a model's file.</p>
+          <p className="mt-2">From its family: its drawing, build order and diagnosis come with it. Or bring in a model's file.</p>
         </li>
         <li>
           <Link className="key inline-flex" href="/shop/bring-in">

@@ -41,7 +41,7 @@ export function BuiltChoices({ variants, chosen, disabled, onChoose }: BuiltChoi
       {goingWith(variants, chosen).map(({ id, name, choices, skeleton }) => (
         <details key={id} open={skeleton} className="border-b border-brass">
           <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-3">
-            <span>{name}</span>
+            <span className="act-link">{name}</span>
             <span className="text-right font-semibold">
               {chosen ? choices.find((one) => one.id === choiceIn(variants, chosen, id))?.name : ""}
             </span>

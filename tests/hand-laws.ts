@@ -313,7 +313,6 @@ const fullFrame = [
   "[brake]",
   "[cover]",
   "frame > jack > yoke > pinion",
-  "wall-bearing > pinion",
   // Pinion before the gear that meshes with it, the yoke's springs after both.
   "under-gear-washer pinion > main-gear > [stack]",
   "main-gear yoke > yoke-spring-front yoke-spring-rear",

@@ -30,14 +30,15 @@ export function structureFaults(anatomy: Anatomy): AnatomyFault[] {
       ...position.restsOn,
       ...position.passesThrough,
       ...position.heldBy,
+      ...(position.shutBy ?? []),
       ...(ridesOn ? [ridesOn] : []),
       ...(insideOf ? [insideOf] : []),
     ])
       if (!positions.has(other))
         faults.push({ code: "unknown", message: `${position.name} refers to ${other}, which is not a seat here.` });
   }
-  for (const { name, carrier, freedBy } of anatomy.assemblies)
-    for (const seat of [...(carrier === undefined ? [] : [carrier]), ...(freedBy ?? [])])
+  for (const { name, carrier, freedBy, shutBy } of anatomy.assemblies)
+    for (const seat of [...(carrier === undefined ? [] : [carrier]), ...(freedBy ?? []), ...(shutBy ?? [])])
       if (!positions.has(seat)) faults.push({ code: "unknown", message: `${name} rides on ${seat}, which is not a seat here.` });
   const batched = new Map<string, string>();
   for (const { name, positionIds } of anatomy.batches)

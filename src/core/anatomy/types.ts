@@ -84,6 +84,8 @@ export const positionSchema = z.object({
   stays: z.boolean().optional(),
   /** How oil gets to it with nothing opened, such as "at the end of the knob"; without it the part has to be laid open first. */
   oilPort: z.string().min(2).max(80).optional(),
+  /** What this seat alone is behind, instead of what its assembly is; empty where it is reached from outside. */
+  shutBy: z.array(id).optional(),
   /** Seats that share this name may be filled in any order among themselves. */
   freeOrder: id.optional(),
   /** How it lies, in words for the hand. */
@@ -117,6 +119,8 @@ export const assemblySchema = z.object({
   carrier: id.optional(),
   /** What has to come off before the carrier lifts, itself no rider: its screws, its knob. */
   freedBy: z.array(id).optional(),
+  /** What has to be out before any of its seats is reached, however it is tied to them: the plate it lies behind, the spool it is mounted in. */
+  shutBy: z.array(id).optional(),
   /** Stays together unless it is asked for: frame and foot. */
   stays: z.literal(true).optional(),
   /** A quick service opens it. */

@@ -33,8 +33,9 @@ export function withoutSeats(anatomy: Anatomy, seats: ReadonlySet<string>, opera
     ...anatomy,
     positions: anatomy.positions
       .filter((position) => here(position.id))
-      .map(({ ridesOn, insideOf, ...seat }) => ({
+      .map(({ ridesOn, insideOf, shutBy, ...seat }) => ({
         ...seat,
+        ...(shutBy ? { shutBy: shutBy.filter(here) } : {}),
         restsOn: carry(seat.restsOn, (id) => gone.get(id)?.restsOn),
         passesThrough: seat.passesThrough.filter(here),
         heldBy: carry(seat.heldBy, (id) => gone.get(id)?.heldBy),
@@ -45,10 +46,11 @@ export function withoutSeats(anatomy: Anatomy, seats: ReadonlySet<string>, opera
       .filter((operation) => !goneActs.has(operation.id))
       .map((operation) => ({ ...operation, after: acts(operation.after, "after"), before: acts(operation.before, "before") })),
     gearPairs: anatomy.gearPairs.filter((pair) => here(pair.wheel) && here(pair.pinion)),
-    assemblies: anatomy.assemblies.map(({ carrier, freedBy, ...assembly }) => ({
+    assemblies: anatomy.assemblies.map(({ carrier, freedBy, shutBy, ...assembly }) => ({
       ...assembly,
       ...(carrier !== undefined && here(carrier) ? { carrier } : {}),
       ...(freedBy ? { freedBy: freedBy.filter(here) } : {}),
+      ...(shutBy ? { shutBy: shutBy.filter(here) } : {}),
     })),
     batches: anatomy.batches
       .map((batch) => ({ ...batch, positionIds: batch.positionIds.filter(here) }))

@@ -8,8 +8,8 @@ export const centrepinTable: TemplateTable = {
   lineRadiusMm: 46,
   assemblies: [
     ["drum", "Drum and knobs", "handle", { carrier: "drum", freedBy: ["drum-screw"], quick: true }],
-    ["hub", "Hub, bearings and spring", "frame"],
-    ["check", "Check", "tail"],
+    ["hub", "Hub, bearings and spring", "frame", { shutBy: ["drum"] }],
+    ["check", "Check", "tail", { shutBy: ["drum"] }],
     ["back", "Back plate and spindle", "tail", { stays: true }],
   ],
   batches: [
@@ -64,7 +64,7 @@ export const centrepinTable: TemplateTable = {
       ["check-wheel", "Check wheel", "check-wheel", { restsOn: ["back-plate"] }],
       ["check-pawl", "Check pawl", "check-pawl", { acrossMm: 24, restsOn: ["back-plate"] }],
       ["check-spring", "Check spring", "check-spring", { acrossMm: 24, restsOn: ["check-pawl"], caution: "The spring flies: glasses on.", cautionSays: "spring" }],
-      ["check-switch", "Check switch", "check-switch", { acrossMm: 24, restsOn: ["check-spring"] }],
+      ["check-switch", "Check switch", "check-switch", { shutBy: [], acrossMm: 24, restsOn: ["check-spring"] }],
     ],
     back: [
       ["back-plate", "Back plate", "back-plate", { turnsWith: "frame" }],

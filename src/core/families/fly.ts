@@ -15,7 +15,7 @@ export const flyTable: TemplateTable = {
     ["hub", "Clutch and bearings in the spool", "handle", { carrier: "spool", freedBy: ["spool-cap"] }],
     ["drag", "Drag under the spool", "tail"],
     ["knob", "Drag knob", "tail"],
-    ["click", "Click", "tail"],
+    ["click", "Click", "tail", { shutBy: ["spool"] }],
     ["frame", "Frame, spindle and foot", "frame", { stays: true }],
   ],
   batches: [
@@ -56,7 +56,7 @@ export const flyTable: TemplateTable = {
   seats: {
     spool: [
       ["spool", "Spool", "spool", { restsOn: ["drag-clip", "spindle", "outer-bearing"], turnsWith: "spool", heldBy: ["spool-cap"], orientation: "pushed straight home, turned a little until the clutch takes the sleeve", trap: "Forced on crooked it marks the sleeve." }],
-      ["click-gear", "Click gear", "click-gear", { stays: true, restsOn: ["spool"], trap: "A loose one ticks." }],
+      ["click-gear", "Click gear", "click-gear", { shutBy: ["spool"], stays: true, restsOn: ["spool"], trap: "A loose one ticks." }],
       ["weight", "Counterweight", "weight", { stays: true, acrossMm: 36, restsOn: ["spool"] }],
       ["knob", "Handle knob", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -36, restsOn: ["spool"], ...oiled("1 drop", "it spins on its screw") }],
       ["knob-screw", "Knob screw", "knob-screw", { stays: true, acrossMm: -36, restsOn: ["knob"], hole: "spool, knob", holeDepthMm: 24, ...threadFilm }],

@@ -1,6 +1,6 @@
 import { type RingScrew, ringChoice } from "./modules/ring";
 import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
-import type { SeatRow, TableChange, Variant } from "./tables/table";
+import type { Seat, SeatRow, TableChange, Variant } from "./tables/table";
 
 const plateScrew = { part: "plate-screw", holeDepthMm: 11.5 };
 const shortScrew = { part: "plate-screw-short", holeDepthMm: 7 };
@@ -76,6 +76,11 @@ const ringOfPlate = (id: string, name: string, screws: readonly RingScrew[]) =>
   );
 
 const quadrantScrews = ["quadrant-screw-front", "quadrant-screw-middle", "quadrant-screw-rear"];
+const clickSeats = ["click-tongue", "click-spring", "click-washer", "click-button", "click-clip"];
+/** What the click is behind: the spool, or the plate it stands in. */
+const behindPlate = { shutBy: ["head-plate"] };
+const clickBehindPlate = Object.fromEntries(clickSeats.map((seat) => [seat, behindPlate]));
+
 /** A washer under the tongue too, and one under the button: both counts are normal. */
 const clickWashers = (on: "frame" | "head-plate"): TableChange => ({
   put: [
@@ -86,7 +91,7 @@ const clickWashers = (on: "frame" | "head-plate"): TableChange => ({
         "click-washer-below",
         "Click washer, below",
         "click-washer",
-        { acrossMm: -16, restsOn: [on], hides: true, orientation: "under the tongue, on the post" },
+        { acrossMm: -16, restsOn: [on], hides: true, orientation: "under the tongue, on the post", ...(on === "frame" ? {} : behindPlate) },
       ],
     },
     {
@@ -96,7 +101,13 @@ const clickWashers = (on: "frame" | "head-plate"): TableChange => ({
         "click-washer-button",
         "Click washer, under the button",
         "click-washer",
-        { acrossMm: -16, restsOn: ["click-washer"], hides: true, orientation: "plastic alone, or metal and plastic" },
+        {
+          acrossMm: -16,
+          restsOn: ["click-washer"],
+          hides: true,
+          orientation: "plastic alone, or metal and plastic",
+          ...(on === "frame" ? {} : behindPlate),
+        },
       ],
     },
   ],
@@ -130,6 +141,8 @@ const headClick: NonNullable<TableChange["operations"]> = [
   },
 ];
 const withWashers = clickWashers("head-plate");
+const mergedSeats = (all: Readonly<Record<string, Seat>>, some: NonNullable<TableChange["reseat"]>): NonNullable<TableChange["reseat"]> =>
+  Object.fromEntries([...new Set([...Object.keys(all), ...Object.keys(some)])].map((seat) => [seat, { ...all[seat], ...some[seat] }]));
 
 /** Where the click stands, and how many washers lie on its post. */
 export const leverClick: Variant = {
@@ -141,12 +154,12 @@ export const leverClick: Variant = {
     {
       id: "head",
       name: "in the head plate, within reach once it is off",
-      change: { reseat: { "click-tongue": { restsOn: ["head-plate"] } }, operations: headClick },
+      change: { reseat: { ...clickBehindPlate, "click-tongue": { restsOn: ["head-plate"], ...behindPlate } }, operations: headClick },
     },
     {
       id: "head-washers",
       name: "in the head plate, washers below the tongue and under the button",
-      change: { ...withWashers, operations: headClick },
+      change: { ...withWashers, reseat: mergedSeats(clickBehindPlate, withWashers.reseat!), operations: headClick },
     },
   ],
 };
@@ -223,13 +236,14 @@ export const leverVariants: readonly Variant[] = [
             ["end-clip", "74", "Shaft end clip", "clip", { kind: "clip", outsideMm: 8, wireMm: 0.8, form: "C" }, "spring steel", 60],
           ],
           put: [
-            { after: "tail-bearing", assembly: "tail", row: ["copper-inner", "Copper washer, on the bearing", "copper-washer", { restsOn: ["tail-bearing"], hides: true }] },
-            { after: "copper-inner", assembly: "tail", row: ["end-clip", "Shaft end clip", "end-clip", { restsOn: ["copper-inner"], caution: "The clip flies: a finger over it before the blade goes in.", cautionSays: "spring", orientation: "sits all round its groove" }] },
-            { after: "end-clip", assembly: "tail", row: ["copper-outer", "Copper washer, in the cover", "copper-washer", { restsOn: ["end-clip"], hides: true, trap: "It clings inside the cover: count." }] },
-            { after: "copper-outer", assembly: "tail", row: ["end-cover", "End cover", "end-cover", { restsOn: ["copper-outer"], heldBy: ["end-cover-screw-front", "end-cover-screw-rear"] }] },
-            { after: "end-cover", assembly: "tail", row: ["end-cover-screw-front", "End cover screw, front", "end-cover-screw", { acrossMm: 8, restsOn: ["end-cover"], hole: "wall, end cover, front", holeDepthMm: 5, tightness: "finger", ...threadFilm }] },
-            { after: "end-cover-screw-front", assembly: "tail", row: ["end-cover-screw-rear", "End cover screw, rear", "end-cover-screw", { acrossMm: -8, restsOn: ["end-cover"], hole: "wall, end cover, rear", holeDepthMm: 5, tightness: "finger", ...threadFilm }] },
+            { after: "tail-bearing", assembly: "tail", row: ["copper-inner", "Copper washer, on the bearing", "copper-washer", { shutBy: [], restsOn: ["tail-bearing"], hides: true }] },
+            { after: "copper-inner", assembly: "tail", row: ["end-clip", "Shaft end clip", "end-clip", { shutBy: [], restsOn: ["copper-inner"], caution: "The clip flies: a finger over it before the blade goes in.", cautionSays: "spring", orientation: "sits all round its groove" }] },
+            { after: "end-clip", assembly: "tail", row: ["copper-outer", "Copper washer, in the cover", "copper-washer", { shutBy: [], restsOn: ["end-clip"], hides: true, trap: "It clings inside the cover: count." }] },
+            { after: "copper-outer", assembly: "tail", row: ["end-cover", "End cover", "end-cover", { shutBy: [], restsOn: ["copper-outer"], heldBy: ["end-cover-screw-front", "end-cover-screw-rear"] }] },
+            { after: "end-cover", assembly: "tail", row: ["end-cover-screw-front", "End cover screw, front", "end-cover-screw", { shutBy: [], acrossMm: 8, restsOn: ["end-cover"], hole: "wall, end cover, front", holeDepthMm: 5, tightness: "finger", ...threadFilm }] },
+            { after: "end-cover-screw-front", assembly: "tail", row: ["end-cover-screw-rear", "End cover screw, rear", "end-cover-screw", { shutBy: [], acrossMm: -8, restsOn: ["end-cover"], hole: "wall, end cover, rear", holeDepthMm: 5, tightness: "finger", ...threadFilm }] },
           ],
+          reseat: { "tail-bearing": { shutBy: [] } },
           batches: [["end-cover", "End cover with its screws", "copper-outer", "end-cover", "end-cover-screw-front", "end-cover-screw-rear"], ["end-clip", "Shaft end clip and its washer", "copper-inner", "end-clip"]],
         },
       },

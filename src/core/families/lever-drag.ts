@@ -48,9 +48,9 @@ export const leverDragTable: TemplateTable = {
   assemblies: [
     ["handle", "Handle", "handle", { carrier: "handle", freedBy: end.seats.map(([id]) => id) }],
     ["lever", "Lever, cam and quadrant", "handle"],
-    ["head", "Head plate and gears", "handle", { carrier: "head-plate", freedBy: plateScrews }],
-    ["spool", "Spool and drag", "frame", { carrier: "spool", quick: true }],
-    ["tail", "Tail side and click", "tail"],
+    ["head", "Head plate and gears", "handle", { carrier: "head-plate", freedBy: plateScrews, shutBy: ["head-plate"] }],
+    ["spool", "Spool and drag", "frame", { carrier: "spool", quick: true, shutBy: ["spool"] }],
+    ["tail", "Tail side and click", "tail", { shutBy: ["spool"] }],
     ["frame", "Frame and foot", "frame", { stays: true }],
   ],
   batches: [
@@ -152,7 +152,7 @@ export const leverDragTable: TemplateTable = {
       ...ringOf("head-plate", "frame", plateRing),
     ],
     spool: [
-      ["spool", "Spool", "spool", { turnsWith: "spool", heldBy: plateScrews }],
+      ["spool", "Spool", "spool", { shutBy: ["lever"], turnsWith: "spool", heldBy: plateScrews }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 1, ridesOn: "spool", turnsWith: "spool" }],
       ["spool-bearing-tail", "Spool bearing, tail", "spool-bearing", { restsOn: ["spool"], alongMm: -3, turnsWith: "spool", ...oiled("1 small drop", "free spool lives here") }],
       ["spacer-sleeve", "Spacer sleeve", "spacer-sleeve", { restsOn: ["spool-bearing-tail"], hides: true, orientation: "between the two bearings", trap: "Left out, the bearings bind when it is drawn tight." }],

@@ -84,9 +84,9 @@ export const spincastTable: TemplateTable = {
   seats: {
     cone: [
       ["cone", "Pick-up cone", "cone", { restsOn: ["spool-clip", "crown-gear"], orientation: "flat to the shaft's flat, then turned until its pin is drawn in and free" }],
-      ["cam-ring", "Cam ring", "cam-ring", { stays: true, restsOn: ["cone"], oilPort: "inside the cone, the cone off", ...greased("well greased", "cam and pin run dry first") }],
-      ["pin-spring", "Pin spring", "pin-spring", { stays: true, acrossMm: 14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
-      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { stays: true, acrossMm: 14, restsOn: ["pin-spring"], orientation: "drawn in; its flank dry", oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
+      ["cam-ring", "Cam ring", "cam-ring", { shutBy: ["cone"], stays: true, restsOn: ["cone"], oilPort: "inside the cone, the cone off", ...greased("well greased", "cam and pin run dry first") }],
+      ["pin-spring", "Pin spring", "pin-spring", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
+      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["pin-spring"], orientation: "drawn in; its flank dry", oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
       ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"], orientation: "anti-reverse on before it is drawn", ...oiled("1 drop on the thread", "it comes off at every service") }],
       ["front-cover", "Front cover", "front-cover", { restsOn: ["cone-nut"], orientation: "the line through its ring, then pressed and turned home" }],
       ["line-ring", "Line ring of the cover", "line-ring", { stays: true, restsOn: ["front-cover"], trap: "A groove in it frays line." }],
@@ -128,8 +128,8 @@ export const spincastTable: TemplateTable = {
       ["drag-dial", "Drag dial", "drag-dial", { acrossMm: 18, restsOn: ["body"], orientation: "loose", trap: "Where the drag nut is inverted, screwed home is loosest: try it before the clip." }],
       ["stop-switch", "Stop switch", "stop-switch", { acrossMm: -18, restsOn: ["body"], orientation: "anti-reverse on" }],
       ["button", "Push button", "button", { restsOn: ["body"], heldBy: ["hinge-screw"], orientation: "lined up before the long screw" }],
-      ["button-spring", "Button spring", "button-spring", { stays: true, acrossMm: 6, restsOn: ["body"] }],
-      ["shaft-clip", "Shaft spring clip", "shaft-clip", { stays: true, restsOn: ["body"], trap: "Not worth taking out." }],
+      ["button-spring", "Button spring", "button-spring", { shutBy: ["back-cover"], stays: true, acrossMm: 6, restsOn: ["body"] }],
+      ["shaft-clip", "Shaft spring clip", "shaft-clip", { shutBy: ["back-cover"], stays: true, restsOn: ["body"], trap: "Not worth taking out." }],
       ["back-cover", "Side plate", "back-cover", { restsOn: ["gear-bush-outer", "hair-spring", "click-tongue", "drag-dial", "stop-switch"], heldBy: ["cover-screw-left", "cover-screw-right", "hinge-screw"], orientation: "the button pushed home as it shuts" }],
       ["cover-screw-left", "Side plate screw, left", "cover-screw", { acrossMm: 16, restsOn: ["back-cover"], hole: "body, left", holeDepthMm: 9, ...threadFilm }],
       ["cover-screw-right", "Side plate screw, right", "cover-screw", { acrossMm: -16, restsOn: ["back-cover"], hole: "body, right", holeDepthMm: 9, ...threadFilm }],

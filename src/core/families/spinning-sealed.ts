@@ -148,11 +148,11 @@ export const spinningSealedBailLessTable: TemplateTable = {
   assemblies: [
     ["drag", "Drag and spool", "frame", { carrier: "spool", freedBy: ["drag-knob"], quick: true }],
     ["roller", "Line roller", "frame", { carrier: "line-arm", freedBy: ["arm-screw"], quick: true }],
-    ["rotor", "Rotor and line arm", "frame", { carrier: "rotor", freedBy: rotorScrews }],
+    ["rotor", "Rotor and line arm", "frame", { carrier: "rotor", freedBy: rotorScrews, shutBy: ["spool"] }],
     ["handle", "Handle", "handle"],
-    ["gear", "Side cover, gear cover and gear", "handle"],
+    ["gear", "Side cover, gear cover and gear", "handle", { carrier: "gear-cover", freedBy: gearScrews }],
     ["neck", "Neck: clutch, seals and pinion", "frame"],
-    ["body", "Body, shaft and oscillation", "handle"],
+    ["body", "Body, shaft and oscillation", "handle", { shutBy: ["gear-cover"] }],
   ],
   batches: [
     ...(spinningTable.batches ?? []).filter(([id]) => ["drag", "knob", "spool"].includes(id)),
@@ -219,8 +219,8 @@ export const spinningSealedBailLessTable: TemplateTable = {
     rotor: [
       ["rotor", "Rotor", "rotor", { restsOn: ["knurled-ring", "pinion"], heldBy: rotorScrews, orientation: "its holes over the pinion's flange" }],
       ...rotorScrews.map((id, at): SeatRow => [id, `Rotor screw, ${["top", "front", "rear"][at]}`, "rotor-screw", { acrossMm: [12, 0, -12][at], passesThrough: ["rotor"], restsOn: ["pinion"], hole: `pinion flange, ${["top", "front", "rear"][at]}`, holeDepthMm: 8, ...threadFilm }]),
-      ["line-arm", "Line arm", "line-arm", { acrossMm: -20, restsOn: ["rotor"], heldBy: ["arm-screw"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it is worked by hand") }],
-      ["arm-screw", "Line arm screw", "arm-screw", { acrossMm: -24, restsOn: ["line-arm"], hole: "rotor, arm's pivot", holeDepthMm: 9, ...threadFilm }],
+      ["line-arm", "Line arm", "line-arm", { shutBy: [], acrossMm: -20, restsOn: ["rotor"], heldBy: ["arm-screw"], oilPort: "at the pivot", ...oiled("1 drop at the pivot", "it is worked by hand") }],
+      ["arm-screw", "Line arm screw", "arm-screw", { shutBy: [], acrossMm: -24, restsOn: ["line-arm"], hole: "rotor, arm's pivot", holeDepthMm: 9, ...threadFilm }],
     ],
     handle: [
       ["handle", "Handle", "handle", { turnsWith: "handle", restsOn: ["side-cover-nut"], orientation: "side the customer had", asFound: true, twoSided: true, oilPort: "where its knob arm folds", ...oiled("1 drop at the fold", "it folds in spray") }],
@@ -232,8 +232,8 @@ export const spinningSealedBailLessTable: TemplateTable = {
       ["cover-bearing", "Cover bearing", "gear-bearing", { restsOn: ["gear-shaft-seal"], lubricant: { product: "medium oil", amount: "1 drop", why: "slow and loaded" } }],
       ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["cover-bearing"], turnsWith: "gear", orientation: "rides in its cover: pressed out only at signs of water (rust, grey or milky grease)", ...greased("half round the teeth", "the pinion spreads it") }],
       ["gear-bearing", "Gear bearing", "gear-bearing", { restsOn: ["drive-gear"], hides: true, lubricant: { product: "medium oil", amount: "1 drop", why: "slow and loaded" } }],
-      ["gear-retainer", "Gear retaining ring", "gear-retainer", { restsOn: ["gear-bearing"], orientation: "curved: its ends bear on the bearing, its middle stands up", twoSided: true, caution: "The ring springs out of its groove: hook tool and press, a hand behind it, glasses on.", cautionSays: "spring", trap: "Upside down the gear moves out of its cover." }],
-      ["gear-clutch", "Clutch at the gear", "gear-clutch", { restsOn: ["drive-gear"], orientation: "turned for the winding side; the gear rotated until it drops into its slot", lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
+      ["gear-retainer", "Gear retaining ring", "gear-retainer", { shutBy: ["gear-cover"], restsOn: ["gear-bearing"], orientation: "curved: its ends bear on the bearing, its middle stands up", twoSided: true, caution: "The ring springs out of its groove: hook tool and press, a hand behind it, glasses on.", cautionSays: "spring", trap: "Upside down the gear moves out of its cover." }],
+      ["gear-clutch", "Clutch at the gear", "gear-clutch", { shutBy: ["gear-cover"], restsOn: ["drive-gear"], orientation: "turned for the winding side; the gear rotated until it drops into its slot", lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
       seal("gear-cover-seal", "Gear cover seal", "gear-cover-seal", ["gear-cover"], "in its groove, not twisted"),
       ...gearScrews.map((id, at): SeatRow => [id, `Gear cover screw, ${id.slice("gear-screw-".length).replace("-", " ")}`, "gear-screw", { acrossMm: [20, 14, -8, -20, -14, 8][at], passesThrough: ["gear-cover"], restsOn: ["body", "gear-cover-seal"], hole: `body, gear cover, ${id.slice("gear-screw-".length).replace("-", " ")}`, holeDepthMm: 9, ...threadFilm }]),
       seal("side-cover-seal", "Side cover seal", "side-cover-seal", ["gear-cover", ...gearScrews], "in its groove, not twisted"),

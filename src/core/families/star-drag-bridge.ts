@@ -220,11 +220,11 @@ export const starDragBridgeTable: TemplateTable = {
   lineRadiusMm: 24,
   assemblies: [
     ["handle", "Handle and star", "handle", { quick: true }],
-    ["head", "Head plate, yoke and free spool", "handle", { carrier: "head-plate", freedBy: headScrews }],
-    ["spool", "Spool", "frame", { carrier: "spool", quick: true }],
-    ["tail", "Tail plate and click", "tail", { carrier: "tail-plate", freedBy: tailScrews }],
-    ["bridge", "Bridge and anti-reverse", "handle", { carrier: "bridge", freedBy: bridgeScrews }],
-    ["stack", "Gear and drag stack", "handle"],
+    ["head", "Head plate, yoke and free spool", "handle", { carrier: "head-plate", freedBy: headScrews, shutBy: ["head-plate"] }],
+    ["spool", "Spool", "frame", { carrier: "spool", quick: true, shutBy: ["spool"] }],
+    ["tail", "Tail plate and click", "tail", { carrier: "tail-plate", freedBy: tailScrews, shutBy: ["tail-plate"] }],
+    ["bridge", "Bridge and anti-reverse", "handle", { carrier: "bridge", freedBy: bridgeScrews, shutBy: ["head-plate"] }],
+    ["stack", "Gear and drag stack", "handle", { shutBy: ["head-plate"] }],
     ["frame", "Frame and foot", "frame", { stays: true }],
   ],
   batches: [
@@ -301,8 +301,8 @@ export const starDragBridgeTable: TemplateTable = {
       ["tail-plate", "Tail plate", "tail-plate", { turnsWith: "frame", orientation: "click button to the rear" }],
       ["click-tongue", "Click tongue", "click-tongue", { acrossMm: -12, restsOn: ["tail-plate"], turnsWith: "frame", heldBy: tailScrews, orientation: "point to the spool", ...greased("a dab", "keeps water off; more quietens it") }],
       ["click-spring", "Click spring", "click-spring", { acrossMm: -12, restsOn: ["click-tongue"], heldBy: tailScrews, caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "one leg each side of the tongue", twoSided: true }],
-      ["click-button", "Click button", "click-button", { acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
-      ["cap", "Side adjuster cap", "cap", { restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
+      ["click-button", "Click button", "click-button", { shutBy: [], acrossMm: -12, passesThrough: ["tail-plate"], restsOn: ["click-tongue"], orientation: "from outside, into the tongue" }],
+      ["cap", "Side adjuster cap", "cap", { shutBy: [], restsOn: ["tail-plate"], turnsWith: "frame", orientation: "half a turn open", ...greased("a touch on the thread", "it must turn by hand"), trap: "Backed off before the plates are drawn down, or the shaft ends suffer." }],
       ...ringOf("tail-plate", "frame", tailRing),
     ],
     bridge: [

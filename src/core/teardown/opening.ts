@@ -43,6 +43,12 @@ function opened(
   const carriersOf = (id: string): string[] => chainOf(id, carrierOf);
   const over = new Map<string, string[]>();
   for (const { before, after } of seatConstraints(anatomy)) over.set(before, [...(over.get(before) ?? []), after]);
+  for (const { id, assemblyId, shutBy } of anatomy.positions) {
+    const { carrier, freedBy, shutBy: all = [] } = assemblies.get(assemblyId) ?? {};
+    // What frees the carrier is not behind it.
+    const frees = freedBy?.includes(id) ? carrier : id;
+    over.set(id, [...(over.get(id) ?? []), ...(shutBy ?? all).filter((other) => other !== id && other !== frees)]);
+  }
   const off = new Set<string>();
   const lifted = new Set<string>();
   /** Takes a seat off; one that carries an assembly which stays together is freed first. */

@@ -20,7 +20,14 @@ export type AssemblyRow = readonly [
   name: string,
   side: "handle" | "tail" | "frame",
   /** The part its others ride on while it is not serviced itself; whether it stays together unless asked for. */
-  more?: { readonly carrier?: string; readonly freedBy?: readonly string[]; readonly stays?: true; readonly quick?: true },
+  more?: {
+    readonly carrier?: string;
+    readonly freedBy?: readonly string[];
+    /** What has to be out before any of its seats is reached. */
+    readonly shutBy?: readonly string[];
+    readonly stays?: true;
+    readonly quick?: true;
+  },
 ];
 
 export interface TemplateTable {

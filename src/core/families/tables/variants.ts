@@ -8,7 +8,8 @@ const placing = "place-";
 
 function withoutSeat(seat: Seat | undefined, gone: ReadonlySet<string>): Seat {
   const kept = { ...seat };
-  for (const key of ["restsOn", "heldBy", "passesThrough"] as const) if (kept[key]) kept[key] = kept[key].filter((id) => !gone.has(id));
+  for (const key of ["restsOn", "heldBy", "passesThrough", "shutBy"] as const)
+    if (kept[key]) kept[key] = kept[key].filter((id) => !gone.has(id));
   return kept;
 }
 
@@ -69,7 +70,10 @@ export function changedTable(table: TemplateTable, change: TableChange): Templat
       .reduce<AssemblyRow[]>((so, { after, row }) => so.toSpliced(so.findIndex(([id]) => id === after) + 1, 0, row), [...table.assemblies])
       .map(([id, name, side, more]): AssemblyRow => {
         const freed = freedBy[id];
-        return freed ? [id, name, side, { ...more, freedBy: freed }] : more ? [id, name, side, more] : [id, name, side];
+        const shut = more?.shutBy?.filter((seat) => there.has(seat));
+        return more || freed
+          ? [id, name, side, { ...more, ...(freed ? { freedBy: freed } : {}), ...(shut ? { shutBy: shut } : {}) }]
+          : [id, name, side];
       }),
     parts: [...table.parts.filter(([id]) => !replaced.has(id)), ...parts].filter(([id]) => asked.has(id)),
     seats,

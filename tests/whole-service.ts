@@ -34,14 +34,15 @@ export function builtAndReturned(shop: Pick<Workshop, "db" | "ctx">, id: number)
   const version = machineOf(shop.db, job());
   const tests = protocolOfJob(version.model.family, job()).map((test) => test.id);
   if (openingOf(shop.db, job(), version).opening.off.size) cleanedAllByHand(shop.ctx, id);
+  // What stays in gets its drop while it lies open.
+  const points = listOilPoints(shop.db, job(), version).map(({ positionId }) => positionId);
+  if (points.length) markOilPoints(shop.ctx, id, points, "oiled");
   const { steps, batches } = getBuild(shop.db, job(), version);
   for (const { operationIds } of allBuildActs(steps, batches, version.partTypes)) {
     // Seals that are new every year are asked for; here they go back by a word.
     const old = oldPieces(steps.filter(({ operation }) => operationIds.includes(operation.id)));
     doSteps(shop.ctx, id, operationIds, old.some(({ well }) => well?.toRenew.includes(sealOfTheYear)) ? oldPieceReasons[0] : "");
   }
-  const points = listOilPoints(shop.db, job(), version).map(({ positionId }) => positionId);
-  if (points.length) markOilPoints(shop.ctx, id, points, "oiled");
   recordAllGood(shop.ctx, { jobId: id, phase: "after", testIds: tests });
   markReady(shop.ctx, id);
   closeJob(shop.ctx, id, "Ada Brook");

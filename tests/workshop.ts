@@ -66,6 +66,8 @@ export function openWorkshop(): Workshop {
       serial: `T${++serial}`,
       hand: "right",
       complaint: "stiff",
+      // A repair of which nothing was ticked opens nothing by itself; the bench is tried on the whole reel.
+      depth: "full",
       intake: intake(),
       brought: [],
       limitMinor: 100_000,

@@ -262,10 +262,21 @@ export async function buildDemo(
   };
   /** Washers that are worn are renewed here, those that are not go back. */
   const reasonFor = (acting: readonly Step[]) => (oldPieces(acting).length ? oldPieceReasons[0] : "");
+  const oil = (ctx: Context, jobId: number) => {
+    const points = listOilPoints(db, findJob(db, jobId)!).filter(({ state }) => state === "waiting");
+    if (points.length)
+      markOilPoints(
+        ctx,
+        jobId,
+        points.map(({ positionId }) => positionId),
+        "oiled",
+      );
+  };
   const build = (ctx: Context, jobId: number, share = 1) => {
     const job = findJob(db, jobId)!;
     const version = machineOf(db, job);
     const { steps, batches } = getBuild(db, job, version);
+    oil(ctx, jobId);
     let at = DateTime.fromISO(ctx.now, { zone: "utc" });
     const acts = allBuildActs(steps, batches, version.partTypes);
     // A hand at work: screws and checks quickly, what has to be lined up slowly, and no two jobs alike.
@@ -291,8 +302,7 @@ export async function buildDemo(
     }
   };
   const giveBack = (ctx: Context, jobId: number, takenBy: string) => {
-    const points = listOilPoints(db, findJob(db, jobId)!).map(({ positionId }) => positionId);
-    if (points.length) markOilPoints(ctx, jobId, points, "oiled");
+    oil(ctx, jobId);
     markReady(ctx, jobId);
     for (const item of findJob(db, jobId)!.brought) tickBrought(ctx, jobId, item.item, true);
     closeJob(ctx, jobId, takenBy, { paidBy: "cash" });
@@ -348,16 +358,6 @@ export async function buildDemo(
   });
 
   // What most reels come for: no fault. One oiled outside, one serviced whole with a bearing its owner brought, both home again.
-  const oil = (ctx: Context, jobId: number) => {
-    const points = listOilPoints(db, findJob(db, jobId)!).filter(({ state }) => state === "waiting");
-    if (points.length)
-      markOilPoints(
-        ctx,
-        jobId,
-        points.map(({ positionId }) => positionId),
-        "oiled",
-      );
-  };
   const allGood = (ctx: Context, jobId: number, phase: "before" | "after") => {
     const job = findJob(db, jobId)!;
     const tests = protocolOfJob(machineOf(db, job).model.family, job).map(({ id }) => id);

@@ -294,6 +294,12 @@ export function shopHands(
       const { build } = visit.minutes;
       const opens = visit.minutes.open > 0 && !visit.declined;
       if (visit.declined) declineJob(here(staff.bench, day, minute), jobId, "Its owner did not want the repair.");
+      // What stays in gets its drop while it lies open.
+      const points =
+        visit.declined || visit.kind === "purchase-check"
+          ? []
+          : listOilPoints(db, jobOf(jobId), version).map(({ positionId }) => positionId);
+      if (points.length) markOilPoints(here(staff.bench, day, minute), jobId, points, "oiled");
       if (opens) {
         fitWhatIsThere(here(staff.bench, day, minute), jobId);
         const { steps, batches } = getBuild(db, jobOf(jobId), version);
@@ -306,11 +312,6 @@ export function shopHands(
         });
       }
       sayHowItLeaves(here(staff.bench, day, minute + build * 0.72), jobId);
-      const points =
-        visit.declined || visit.kind === "purchase-check"
-          ? []
-          : listOilPoints(db, jobOf(jobId), version).map(({ positionId }) => positionId);
-      if (points.length) markOilPoints(here(staff.bench, day, minute + build * 0.75), jobId, points, "oiled");
       if (!visit.declined && visit.kind !== "purchase-check") measureAfter(day, minute + build * 0.78, build * 0.18, jobOf(jobId), visit);
       if (visit.kind === "purchase-check" && !opensReel(jobOf(jobId))) return;
       const last = here(staff.bench, day, minute + build * 0.99);

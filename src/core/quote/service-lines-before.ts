@@ -1,8 +1,30 @@
+import type { ReelSection } from "@/core/diagnosis/isolation";
 import { handlingOf, opensReel } from "@/core/intake/job-kinds";
-import { sectionsOfComplaints } from "@/core/service/depth";
+import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import { isOurOwnWork } from "./comeback";
 import type { LabourLine } from "./lines";
 import { type JobPrices, type PricedService, pricedServices, type ServiceOfJob, serviceWords as wordsOf } from "./price-list";
+
+/** Where each complaint was looked for under those lists. */
+const sectionsOfComplaint: Readonly<Record<ComplaintId, readonly ReelSection[]>> = {
+  stiff: ["gear-side", "spool-side"],
+  gritty: ["gear-side", "spool-side"],
+  "short-spin": ["spool-side"],
+  "drag-jerky": ["drag"],
+  "drag-weak": ["drag"],
+  "slips-back": ["anti-reverse"],
+  "click-weak": ["click"],
+  "no-gear": ["controls"],
+  wobbles: ["outside"],
+  "line-twists": ["bail"],
+  "no-rise": ["gear-side"],
+  "bail-hangs": ["bail"],
+  "drops-line": ["bail"],
+  service: [],
+};
+const sectionsOfComplaints = (complaints: readonly ComplaintId[]): ReelSection[] => [
+  ...new Set(complaints.flatMap((id) => sectionsOfComplaint[id])),
+];
 
 /** The service a job was priced as, and how many assemblies of it; null where looking at it is all that is charged before faults. */
 function serviceOf(job: ServiceOfJob): { readonly service: PricedService; readonly times: number } | null {

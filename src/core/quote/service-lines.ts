@@ -1,17 +1,18 @@
 import { handlingOf, opensReel } from "@/core/intake/job-kinds";
 import { labourPrice } from "@/core/money/money";
-import { sectionsOfComplaints } from "@/core/service/depth";
+import { placesOfComplaints } from "@/core/service/places";
 import { isOurOwnWork } from "./comeback";
 import type { LabourLine } from "./lines";
 import { type JobPrices, type PricedService, pricedServices, type ServiceOfJob, serviceWords } from "./price-list";
 import { serviceLinesBefore } from "./service-lines-before";
 
 /** Assemblies a job without a kind of service of its own is charged for: what it came for and what was asked for since, as far as it was opened. */
-function assembliesOf({ complaints, asked, shut = 0, opened = null, assemblies = 0 }: ServiceOfJob): number | "all" {
-  const sections = sectionsOfComplaints(complaints).length;
+function assembliesOf({ kind, complaints, asked, shut = 0, opened = null, assemblies = 0 }: ServiceOfJob): number | "all" {
+  const sections = placesOfComplaints(complaints).length;
   // Priced by what it came for, so that the sum is known before the first screw is out; what a fault opens its own work pays for.
   if (sections) return Math.min(Math.max(0, sections + asked - shut), opened ?? Number.POSITIVE_INFINITY);
-  const open = opened ?? assemblies - shut;
+  // A repair for which nothing was felt opens nothing until something says where.
+  const open = opened ?? (kind === "service" ? assemblies - shut : asked);
   return assemblies > 0 && open < assemblies ? Math.max(0, open) : "all";
 }
 

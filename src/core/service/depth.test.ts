@@ -1,20 +1,22 @@
 import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import type { Fault } from "@/core/diagnosis/fault";
-import { type DepthWanted, depthOf, openedForWords, rolesBySection, sectionsOfComplaints } from "./depth";
+import { type DepthWanted, depthOf, openedForWords, rolesBySection } from "./depth";
 
 const types = new Map(skerry30Parts.map((part) => [part.id, part]));
 const fault = (section: Fault["section"], partRoles: string[], needs?: string) =>
   ({ section, needs, remedy: { partRoles, words: "", minutes: 10 } }) as unknown as Fault;
-/** Every fault such a reel can have, by the roles they are about. */
-const catalogue = [fault("drag", ["friction-washer"]), fault("spool-side", ["spool-bearing"]), fault("click", ["click-tongue"])];
 const depth = (wanted: Partial<DepthWanted>) =>
-  depthOf(
-    skerry30Anatomy,
-    types,
-    { depth: "complaint", faults: [], complaints: [], sections: [], newParts: [], said: new Map(), ...wanted },
-    catalogue,
-  );
+  depthOf(skerry30Anatomy, types, {
+    family: "star-drag-bridge",
+    depth: "complaint",
+    faults: [],
+    complaints: [],
+    sections: [],
+    newParts: [],
+    said: new Map(),
+    ...wanted,
+  });
 const assemblyOf = (seat: string) => skerry30Anatomy.positions.find(({ id }) => id === seat)!.assemblyId;
 const serviced = skerry30Anatomy.assemblies.filter(({ stays }) => !stays).map(({ id }) => id);
 const openAt = (...of: Parameters<typeof depth>) => [...depth(...of).open.keys()].sort();
@@ -27,30 +29,50 @@ describe("how deep a reel is opened", () => {
     expect(openAt({ depth: "light" })).toEqual([]);
   });
 
-  it("is where the complaint sits; what the tests point to is nearer than what was felt", () => {
-    expect(openAt({ complaints: ["drag-weak"] })).toEqual([assemblyOf("friction-mid")]);
+  it("is where the complaint sits and no more of it; what the tests point to is nearer than what was felt", () => {
+    const weak = depth({ complaints: ["drag-weak"] });
+    expect([...weak.open.keys()]).toContain(assemblyOf("friction-mid"));
+    // The gear lifts with the stack in it.
+    expect(weak.only.get(assemblyOf("friction-mid"))!.has("main-gear")).toBe(false);
     expect(openAt({ complaints: ["drag-weak"], sections: ["click"] })).toEqual([assemblyOf("click-tongue")]);
-    // Felt outside, it is mended outside.
-    expect(openAt({ complaints: ["wobbles"] })).toEqual([]);
+    expect([...depth({ complaints: ["click-weak"] }).only.get("tail")!].sort()).toEqual(["click-button", "click-spring", "click-tongue"]);
   });
 
-  it("is everything where nothing says where it sits, and where the line of the shafts is in question", () => {
-    expect(openAt({})).toEqual([...serviced].sort());
+  it("is everything for a service of which nothing was felt, and where the line of the shafts is in question; nothing for a repair that says nothing", () => {
+    expect(openAt({ forService: true })).toEqual([...serviced].sort());
+    expect([...depth({ forService: true }).open.values()]).toEqual(serviced.map(() => "service"));
     expect(openAt({ sections: ["shaft-line"] })).toEqual([...serviced].sort());
+    expect(openAt({})).toEqual([]);
     // A reel that came for its parts alone is opened for them alone.
-    expect(openAt({ onlyParts: true, newParts: ["head-bearing"] })).toEqual([]);
-    expect(openAt({ onlyParts: true })).toEqual([...serviced].sort());
+    expect(openAt({ newParts: ["head-bearing"] })).toEqual([]);
   });
 
-  it("lays the part of a proved fault open, not its assembly; a fault of no part opens the assemblies of its section", () => {
+  it("lays the part of a proved fault open, not its assembly; a fault of no part opens its section's place", () => {
     const proved = depth({ depth: "light", faults: [fault("spool-side", ["spool-bearing"])] });
-    expect([...proved.seats].map(([, why]) => why)).toEqual(proved.seats.size ? [...proved.seats].map(() => "fault") : ["none"]);
+    expect([...proved.seats.values()]).toEqual(["fault", "fault"]);
     expect([...proved.seats.keys()]).toContain("head-bearing");
     expect(proved.open.size).toBe(0);
-    expect(openAt({ depth: "light", faults: [fault("drag", [])] })).toEqual([assemblyOf("friction-mid")]);
+    expect(openAt({ depth: "light", faults: [fault("drag", [])] })).toContain(assemblyOf("friction-mid"));
     expect(openAt({ depth: "light", faults: [fault("outside", [])] })).toEqual([]);
     // Once there is a fault, the whole reel is not opened for want of a complaint.
-    expect(openAt({ faults: [fault("spool-side", ["spool-bearing"])] })).toEqual([]);
+    expect(openAt({ forService: true, faults: [fault("spool-side", ["spool-bearing"])] })).toEqual([]);
+  });
+
+  it("opens nothing for a fault that is put right from outside, and the whole place for one that is cleaned for", () => {
+    const known = (id: string) => ({ ...fault("spool-side", [], "bearing-cap"), id });
+    const outside = depth({ faults: [known("tension-closed")] });
+    expect([outside.open.size, outside.seats.size]).toEqual([0, 0]);
+    expect(
+      depth({ faults: [known("drag-dry")] })
+        .only.get("stack")!
+        .has("keyed-low"),
+    ).toBe(true);
+  });
+
+  it("keeps what was opened for a complaint as far as it was, when tests later point elsewhere", () => {
+    const later = depth({ complaints: ["click-weak"], sections: ["drag"], said: new Map([["tail", "complaint"]]) });
+    expect([...later.only.get("tail")!].filter((id) => !id.startsWith("click-"))).toEqual(["cap"]);
+    expect(later.open.get("stack")).toBe("complaint");
   });
 
   it("empties the seat of a new part, for the fault where one asks for it", () => {
@@ -69,36 +91,13 @@ describe("how deep a reel is opened", () => {
   });
 });
 
-describe("where a complaint is looked for", () => {
-  it("is each section once, and nowhere for a service", () => {
-    expect(sectionsOfComplaints(["stiff", "gritty", "drag-weak"])).toEqual(["gear-side", "spool-side", "drag"]);
-    expect(sectionsOfComplaints(["service"])).toEqual([]);
-  });
-
+describe("roles by section", () => {
   it("belongs to the roles of the faults of that section, what they need among them", () => {
     const roles = rolesBySection([fault("drag", ["friction-washer"], "drag-spring"), fault("drag", ["keyed-washer"])]);
     expect([...roles.get("drag")!].sort()).toEqual(["drag-spring", "friction-washer", "keyed-washer"]);
     expect(roles.has("click")).toBe(false);
   });
 });
-
-// Common practice: where a hand looks first for what was felt.
-it.each([
-  ["stiff", ["gear-side", "spool-side"]],
-  ["gritty", ["gear-side", "spool-side"]],
-  ["short-spin", ["spool-side"]],
-  ["drag-jerky", ["drag"]],
-  ["drag-weak", ["drag"]],
-  ["slips-back", ["anti-reverse"]],
-  ["click-weak", ["click"]],
-  ["no-gear", ["controls"]],
-  ["wobbles", ["outside"]],
-  ["line-twists", ["bail"]],
-  ["no-rise", ["gear-side"]],
-  ["bail-hangs", ["bail"]],
-  ["drops-line", ["bail"]],
-  ["service", []],
-] as const)("%s is looked for at %j", (complaint, sections) => expect(sectionsOfComplaints([complaint])).toEqual(sections));
 
 it("why an assembly is open is said in few words, each its own", () => {
   const words = Object.values(openedForWords);

@@ -2,6 +2,16 @@ import { seatConstraints } from "@/core/anatomy/constraints";
 import type { Anatomy } from "@/core/anatomy/types";
 import { kept } from "@/core/kept";
 
+/** What the hands have to reach. */
+export interface Reached {
+  /** Assemblies that are serviced: all of their seats but those that stay. */
+  readonly whole: ReadonlySet<string>;
+  /** Wanted off by themselves, whatever they are. */
+  readonly seats: ReadonlySet<string>;
+  /** Looked at where they sit: the way to them is opened, they stay. */
+  readonly looked: ReadonlySet<string>;
+}
+
 export interface Opening {
   /** Seats that come off. */
   readonly off: ReadonlySet<string>;
@@ -13,19 +23,13 @@ export interface Opening {
  * What comes off so that some assemblies are serviced and some seats emptied, and no more. What is in the way comes off as well; an assembly
  * that is not serviced stays on its carrier, which is freed and lifted; what is pressed in, served in place, or the body the rest is built on
  * stays.
- * @param open assemblies that are serviced: all of their seats but those that stay. @param seats wanted off by themselves, whatever they are.
  */
-export const planOpening: (
-  anatomy: Pick<Anatomy, "assemblies" | "positions">,
-  open: ReadonlySet<string>,
-  seats?: ReadonlySet<string>,
-) => Opening = kept(opened, (open, seats = new Set()) => JSON.stringify([[...open].sort(), [...seats].sort()]));
+export const planOpening: (anatomy: Pick<Anatomy, "assemblies" | "positions">, reached: Reached) => Opening = kept(
+  opened,
+  ({ whole, seats, looked }) => JSON.stringify([whole, seats, looked].map((ids) => [...ids].sort())),
+);
 
-function opened(
-  anatomy: Pick<Anatomy, "assemblies" | "positions">,
-  open: ReadonlySet<string>,
-  seats: ReadonlySet<string> = new Set(),
-): Opening {
+function opened(anatomy: Pick<Anatomy, "assemblies" | "positions">, { whole: open, seats, looked }: Reached): Opening {
   const byId = new Map(anatomy.positions.map((position) => [position.id, position]));
   const assemblies = new Map(anatomy.assemblies.map((assembly) => [assembly.id, assembly]));
   const staysIn = (id: string) => {
@@ -66,8 +70,7 @@ function opened(
     ...(over.get(id) ?? []),
     ...anatomy.positions.flatMap((position) => (carriersOf(position.id).includes(id) ? (over.get(position.id) ?? []) : [])),
   ];
-  // A set hands out what is added to it while it is walked.
-  for (const id of off)
+  const clear = (id: string) => {
     for (const other of above(id)) {
       if (off.has(other) || staysIn(other)) continue;
       const carriers = carriersOf(other);
@@ -76,6 +79,10 @@ function opened(
       if (carrier === undefined || (carrier !== id && byId.get(other)!.assemblyId === byId.get(id)!.assemblyId)) take(other);
       else if (!carriers.some((one) => one === id || off.has(one))) take(carriers.at(-1)!);
     }
+  };
+  for (const id of looked) if (byId.has(id)) clear(id);
+  // A set hands out what is added to it while it is walked.
+  for (const id of off) clear(id);
   const ridesOn = new Map<string, string>();
   for (const { id } of anatomy.positions) {
     if (off.has(id)) continue;

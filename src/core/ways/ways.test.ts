@@ -2,7 +2,6 @@ import { describe, expect, it } from "vitest";
 import { seatConstraints } from "@/core/anatomy/constraints";
 import type { PartType, Position } from "@/core/anatomy/types";
 import { cleanMethodOf } from "@/core/cleaning/methods";
-import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { families } from "@/core/families/families";
 import { batchesOf } from "@/core/hands/batches";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
@@ -20,12 +19,16 @@ const sealed = families["spinning-fluid-sealed"];
 const bailLess = families["spinning-sealed-bail-less"];
 const typesOf = (parts: readonly PartType[]) => new Map(parts.map((part) => [part.id, part]));
 const open = (depth: Choice<"depth">, wanted: Partial<DepthWanted> = {}, family = star) =>
-  depthOf(
-    family.anatomy,
-    typesOf(family.parts),
-    { depth, faults: [], complaints: [], sections: [], newParts: [], said: new Map(), ...wanted },
-    commonKnowledge.faults,
-  );
+  depthOf(family.anatomy, typesOf(family.parts), {
+    family: family.family,
+    depth,
+    faults: [],
+    complaints: [],
+    sections: [],
+    newParts: [],
+    said: new Map(),
+    ...wanted,
+  });
 const serviced = star.anatomy.assemblies.filter(({ stays }) => !stays).map(({ id }) => id);
 const unitOf = (choice: Choice<"fluidSeal">) =>
   batchesOf(sealed.anatomy, typesOf(sealed.parts), choice === "here" ? new Set() : sealUnitOf(sealed.anatomy, typesOf(sealed.parts)));
@@ -104,7 +107,8 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
       expect([...open("complaint", { complaints: ["click-weak"] }).open.keys()]).not.toContain("stack");
       // Where the tests point stands above what was felt; nothing at all means all of it.
       expect([...open("complaint", { complaints: ["click-weak"], sections: ["drag"] }).open.keys()]).not.toContain("tail");
-      expect(open("complaint").open.size).toBe(serviced.length);
+      expect(open("complaint").open.size).toBe(0);
+      expect(open("complaint", { forService: true }).open.size).toBe(serviced.length);
     },
   ],
   ["depth", "quick", "operations", () => expect([...open("quick").open.keys()]).toEqual(["handle", "spool"])],

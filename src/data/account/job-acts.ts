@@ -8,7 +8,8 @@ import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { classOfProduct } from "@/core/lubrication/products";
 import { testSpec } from "@/core/proving/protocol";
 import { remedyOn } from "@/core/safety/act-cautions";
-import { rolesBySection, sectionsOfComplaints } from "@/core/service/depth";
+import { rolesBySection } from "@/core/service/depth";
+import { placesOfComplaints } from "@/core/service/places";
 import { isSeal, sealUnitOf } from "@/core/teardown/seal-unit";
 import { sayMeasure } from "@/core/units/say-measure";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
@@ -65,7 +66,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
       act: `opened:${assemblyId}`,
       assemblyId,
       // Where the whole reel is opened because nobody said where to look, no complaint is the reason.
-      why: why === "complaint" && !sectionsOfComplaints(job.intake.complaints).length ? null : why,
+      why: why === "complaint" && !placesOfComplaints(job.intake.complaints).length ? null : why,
     })),
     emptied: [...depth.seats].map(([positionId, why]) => ({ positionId, why })),
     keptShut: [...depth.shut].map((assemblyId) => ({ act: `shut:${assemblyId}`, assemblyId })),

@@ -171,10 +171,10 @@ describe("a reel without a schematic keeps its family", () => {
     expect(listWells(db, jobId).some(({ positionId }) => positionId === `part-${frame.well}`)).toBe(false);
     const { steps } = getBuild(db, findJob(db, jobId)!);
     expect(steps.filter(({ operation }) => operation.kind === "gate")).toHaveLength(gates(own.operations).length);
-    for (const step of steps) doStep(ctx, jobId, step.operation.id);
     const points = listOilPoints(db, findJob(db, jobId)!).map(({ positionId }) => positionId);
     expect(points).toContain(`part-${frame.well}`);
     markOilPoints(ctx, jobId, points, "oiled");
+    for (const step of steps) doStep(ctx, jobId, step.operation.id);
     answer(ctx, jobId, "turning", "good", null, "after");
     markReady(ctx, jobId);
     closeJob(ctx, jobId, "Ada");

@@ -1,4 +1,5 @@
 import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
+import { behindOf, shutBy } from "@/core/lubrication/oil-window";
 import { classOfProduct } from "@/core/lubrication/products";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/database/context";
@@ -6,12 +7,15 @@ import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { getBuild } from "./build";
 import { openingOf } from "./opening";
 import { listWells } from "./tray";
 import { listInPlace, waysOf } from "./ways";
 
 export interface JobOilPoint extends OilPoint {
   readonly state: OilPointState;
+  /** Seats it is behind: while they are out it can be reached. None where oil gets to it from outside. */
+  readonly behind: readonly string[];
 }
 
 interface OilRow {
@@ -43,7 +47,7 @@ export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineO
     inPlace,
   }).map((point) => {
     const row = rows.get(point.positionId);
-    return { ...point, state: row ? (row.leftOut ? "left-out" : "oiled") : "waiting" };
+    return { ...point, behind: behindOf(version.anatomy, point.positionId), state: row ? (row.leftOut ? "left-out" : "oiled") : "waiting" };
   });
 }
 
@@ -51,8 +55,8 @@ export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineO
 export const oilUsedAtPoints = (db: Db, jobId: number): OilRow[] => rowsOf(db, jobId).filter(({ leftOut }) => !leftOut);
 
 /**
- * Confirms points: oiled with what the rules say, or left out on purpose. @throws Refusal when one is no point of this job, and where the reel
- * is closed; then none of them is confirmed.
+ * Confirms points: oiled with what the rules say, or left out on purpose. @throws Refusal when one is no point of this job, lies behind what went
+ * in again, and where the reel is closed; then none of them is confirmed.
  */
 export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly string[], state: OilPointState): void {
   const { db } = ctx;
@@ -64,9 +68,16 @@ export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly
        at = excluded.at, person_id = excluded.person_id`,
   );
   const clear = db.prepare("DELETE FROM oil_point WHERE job_id = ? AND position_id = ?");
+  const steps = state === "oiled" ? getBuild(db, job).steps : [];
   for (const positionId of positionIds) {
     const point = points.get(positionId);
     if (!point) throw new Refusal("no-point", "This is no oil point of this job: it comes off, or must stay dry. Reload the page.");
+    const over = shutBy(point.behind, steps);
+    if (over && point.state !== "oiled")
+      throw new Refusal(
+        "behind",
+        `${point.name} is behind ${over.position?.name ?? over.operation.words} now. Open that step again, or leave this point out.`,
+      );
     const { product, amount, drops = 1 } = point.advice;
     if (state === "waiting") clear.run(jobId, positionId);
     else

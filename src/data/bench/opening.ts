@@ -3,7 +3,7 @@ import type { Anatomy, Batch } from "@/core/anatomy/types";
 import { isolate, type ReelSection } from "@/core/diagnosis/isolation";
 import { batchesOf } from "@/core/hands/batches";
 import type { StripGuide } from "@/core/hands/strip-acts";
-import { type Depth, depthOf, type OpenedFor } from "@/core/service/depth";
+import { type Depth, depthOf, type OpenedFor, reachedBy } from "@/core/service/depth";
 import { byBenchOrder } from "@/core/teardown/bench-order";
 import { foldRiders, type Opening, planOpening } from "@/core/teardown/opening";
 import { removalOrder } from "@/core/teardown/removal-order";
@@ -16,7 +16,7 @@ import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { listFaults } from "@/data/diagnosis/faults";
-import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
+import { faultNamer } from "@/data/diagnosis/knowledge";
 import { verdictsBefore } from "@/data/diagnosis/observations";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -64,24 +64,19 @@ export function sectionsOfTests(family: FamilyId, verdicts: Partial<Record<TestI
 export function openingOf(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): JobOpening {
   const ways = waysOf(db, job);
   const faultOf = faultNamer(db);
-  const roles = new Set([...version.partTypes.values()].map(({ role }) => role));
-  const depth = depthOf(
-    version.anatomy,
-    version.partTypes,
-    {
-      depth: wayInForce("depth", ways).choice,
-      faults: listFaults(db, job.id).flatMap(({ faultId, outcome }) => (outcome === null ? (faultOf(faultId) ?? []) : [])),
-      complaints: job.intake.complaints,
-      sections: sectionsOfTests(version.model.family, verdictsBefore(db, [job.id]).get(job.id) ?? {}).map(
-        ({ section }): ReelSection => section,
-      ),
-      newParts: db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? ORDER BY position_id").pluck().all(job.id) as string[],
-      onlyParts: job.kind === "upgrade",
-      said: saidOf(db, job.id),
-    },
-    knowledgeOf(db).faults.filter(({ needs }) => needs === undefined || roles.has(needs)),
-  );
-  const opening = planOpening(version.anatomy, new Set(depth.open.keys()), new Set(depth.seats.keys()));
+  const depth = depthOf(version.anatomy, version.partTypes, {
+    family: version.model.family,
+    depth: wayInForce("depth", ways).choice,
+    faults: listFaults(db, job.id).flatMap(({ faultId, outcome }) => (outcome === null ? (faultOf(faultId) ?? []) : [])),
+    complaints: job.intake.complaints,
+    sections: sectionsOfTests(version.model.family, verdictsBefore(db, [job.id]).get(job.id) ?? {}).map(
+      ({ section }): ReelSection => section,
+    ),
+    newParts: db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? ORDER BY position_id").pluck().all(job.id) as string[],
+    forService: job.kind === "service",
+    said: saidOf(db, job.id),
+  });
+  const opening = planOpening(version.anatomy, reachedBy(version.anatomy, depth));
   const machine = foldRiders(version.anatomy, opening.ridesOn);
   const unit = wayInForce("fluidSeal", ways).choice === "here" ? new Set<string>() : sealUnitOf(version.anatomy, version.partTypes);
   return { depth, opening, machine, batches: batchesOf(machine, version.partTypes, unit) };

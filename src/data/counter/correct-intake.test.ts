@@ -26,7 +26,7 @@ const asItIs = (id: number, change: Partial<IntakeAsItShouldBe> = {}): IntakeAsI
     serial: reel.serial,
     hand: reel.hand,
     kind,
-    depth: "",
+    depth: "full",
     complaints: told.complaints,
     complaint,
     brought: brought.map(({ item }) => item),

@@ -25,7 +25,7 @@ export interface SupportJoint {
  */
 export function spoolSupport(joint: SupportJoint): Variant {
   const { bush, plate, cap } = joint;
-  const bushIn = (on: string, orientation: string): SeatRow => [
+  const bushIn = (on: string, orientation: string, shutBy: string[]): SeatRow => [
     bush.seat,
     bush.name,
     bush.seat,
@@ -33,6 +33,7 @@ export function spoolSupport(joint: SupportJoint): Variant {
       restsOn: [on],
       stays: true,
       inPlace: true,
+      shutBy,
       oilPort: joint.reached,
       orientation,
       ...(joint.id === "head-support"
@@ -40,7 +41,7 @@ export function spoolSupport(joint: SupportJoint): Variant {
         : oiled("1 drop", "the spool's end turns in it")),
     },
   ];
-  const change = (into: { assembly: string; seat: string }, orientation: string): TableChange => {
+  const change = (into: { assembly: string; seat: string }, orientation: string, shutBy: string[]): TableChange => {
     const { drop = [], ...also } = joint.also ?? {};
     return {
       parts: [
@@ -55,7 +56,7 @@ export function spoolSupport(joint: SupportJoint): Variant {
         ],
       ],
       drop: [joint.bearing, ...drop],
-      put: [{ after: into.seat, assembly: into.assembly, row: bushIn(into.seat, orientation) }],
+      put: [{ after: into.seat, assembly: into.assembly, row: bushIn(into.seat, orientation, shutBy) }],
       ...also,
     };
   };
@@ -64,9 +65,9 @@ export function spoolSupport(joint: SupportJoint): Variant {
     name: joint.name,
     choices: [
       { id: "bearing", name: "a ball bearing" },
-      { id: "bush", name: "a plain bush in the plate", change: change(plate, "pressed in: it stays, and is felt for wear") },
+      { id: "bush", name: "a plain bush in the plate", change: change(plate, "pressed in: it stays, and is felt for wear", ["spool"]) },
       ...(cap
-        ? [{ id: "cap-bush", name: "a bush inside the adjuster cap", change: change(cap, "inside the cap: it leaves with it") }]
+        ? [{ id: "cap-bush", name: "a bush inside the adjuster cap", change: change(cap, "inside the cap: it leaves with it", ["cap"]) }]
         : []),
     ],
   };

@@ -7,6 +7,7 @@ import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
 import { lastDone, upToCheck } from "@/core/hands/up-to-check";
 import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
+import { shutBy, shutsIn } from "@/core/lubrication/oil-window";
 import { buriedByAct } from "@/core/teardown/buried-by";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
@@ -148,13 +149,34 @@ export function BuildSheet(props: Props) {
       ),
     ),
   ];
-  const toOil = points.filter(({ state }) => state === "waiting").map(({ positionId }) => positionId);
+  const waiting = points.filter(({ state }) => state === "waiting");
+  const missed = new Map(
+    waiting.flatMap((point) => {
+      const over = shutBy(point.behind, steps);
+      return over ? [[point.positionId, over] as const] : [];
+    }),
+  );
+  // A place that the next act would shut is oiled first, and with it whatever lies open beside it.
+  const lyingOpen = waiting.filter(({ positionId, behind }) => behind.length > 0 && !missed.has(positionId));
+  const oilFirst = (operationIds: readonly string[]) =>
+    lyingOpen.some(({ behind }) => shutsIn(behind, steps, operationIds)) ? lyingOpen : [];
+  const lying = act && undone ? oilFirst(act.operationIds) : [];
+  const toOil = waiting.filter(({ positionId }) => !missed.has(positionId)).map(({ positionId }) => positionId);
   const mark = (positionIds: readonly string[], state: ShownPoint["state"]) =>
     press("oil-points", { jobId: head.jobId, positionIds, state }, "Oil points");
   const oiled = points.filter(({ state }) => state === "oiled").map(({ positionId }) => positionId);
   const nothingToFit = !act || !undone;
   const stepInput = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
   const still = new Set(steps.filter((s) => s.operation.kind === "place" && s.state !== "done").map((s) => s.position!.id));
+  const shownPoints = (of: readonly ShownPoint[]) => (
+    <OilPoints
+      points={of}
+      closed={head.closed}
+      missed={missed}
+      onMark={(id, state) => mark([id], state)}
+      onReopen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
+    />
+  );
   return (
     <BenchSheet
       seat={lead?.position?.id ?? null}
@@ -167,6 +189,19 @@ export function BuildSheet(props: Props) {
               {first ? (
                 <MainKey busy={busy} words="What comes first" onPress={() => chooseStep(first.operation.id, false)}>
                   First: {first.position?.name ?? first.operation.words}
+                </MainKey>
+              ) : lying.length ? (
+                <MainKey
+                  busy={busy}
+                  words="Oiled while it lies open"
+                  onPress={() =>
+                    mark(
+                      lying.map(({ positionId }) => positionId),
+                      "oiled",
+                    )
+                  }
+                >
+                  {lying.length === 1 ? `Oiled: ${lying[0]!.name}` : `${lying.length} places oiled`}
                 </MainKey>
               ) : (
                 <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => done(act.operationIds)}>
@@ -201,7 +236,7 @@ export function BuildSheet(props: Props) {
                   Leave for now
                 </Key>
               )}
-              {!isGate && toHere.length > act.operationIds.length && (
+              {!isGate && toHere.length > act.operationIds.length && !oilFirst(toHere).length && (
                 <Key shortcut="f" words="Done up to the check" busy={busy} onPress={() => done(toHere)}>
                   Done to the check
                 </Key>
@@ -263,8 +298,12 @@ export function BuildSheet(props: Props) {
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <div className="flex min-w-0 flex-col">
           {!steps.length && !points.length && <p>Nothing was taken off, so there is nothing to build.</p>}
-          {nothingToFit && points.length > 0 && (
-            <OilPoints points={points} closed={head.closed} onMark={(id, state) => mark([id], state)} />
+          {nothingToFit && points.length > 0 && shownPoints(points)}
+          {lying.length > 0 && !head.closed && (
+            <>
+              <p className="font-semibold">Before it is shut in: what stays gets its drop now.</p>
+              {shownPoints(lying)}
+            </>
           )}
           <SeatPicture
             steps={steps}
@@ -359,9 +398,9 @@ export function BuildSheet(props: Props) {
           {!nothingToFit && points.length > 0 && (
             <details className="mb-2">
               <summary className="act-link min-h-10">
-                Oil points: {points.length - toOil.length} of {points.length} done
+                Oil points: {points.length - waiting.length} of {points.length} done
               </summary>
-              <OilPoints points={points} closed={head.closed} onMark={(id, state) => mark([id], state)} />
+              {shownPoints(points)}
             </details>
           )}
           <StepList steps={steps} acting={acting} inversions={inversions} proven={proven} onChoose={chooseStep} />

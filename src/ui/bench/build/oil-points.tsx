@@ -1,20 +1,26 @@
 import type { OilPoint, OilPointState } from "@/core/lubrication/oil-points";
+import type { StepAtBuild } from "@/core/teardown/step";
 import { Cautions } from "@/ui/bench/cautions";
 
 export interface ShownPoint extends OilPoint {
   readonly state: OilPointState;
+  /** Seats it is behind. */
+  readonly behind: readonly string[];
 }
 
 interface Props {
   readonly points: readonly ShownPoint[];
   readonly closed: boolean;
+  /** What went in over a point that is still to do, by point. */
+  readonly missed: ReadonlyMap<string, Pick<StepAtBuild, "operation" | "position">>;
   readonly onMark: (positionId: string, state: ShownPoint["state"]) => void;
+  readonly onReopen: (operationId: string) => void;
 }
 
 const stateWords = { waiting: "", oiled: "oiled", "left-out": "left out" } as const;
 
 /** Places that get their drop with the part left in: what, how much, how one gets there. All in one go by the main key, or point by point. */
-export function OilPoints({ points, closed, onMark }: Props) {
+export function OilPoints({ points, closed, missed, onMark, onReopen }: Props) {
   const cautions = [...new Set(points.flatMap((point) => point.cautions))];
   return (
     <section aria-label="Oil points">
@@ -23,51 +29,69 @@ export function OilPoints({ points, closed, onMark }: Props) {
       </h2>
       <Cautions said={cautions} />
       <ul className="border-t border-ink">
-        {points.map(({ positionId, name, advice, way, state }) => (
-          <li key={positionId} className="rule-row flex items-center gap-3 py-1">
-            <span className="min-w-0 flex-1">
-              <strong className={state === "left-out" ? "line-through" : ""}>{name}</strong>{" "}
-              <span>
-                {advice.product}, {advice.amount}
+        {points.map(({ positionId, name, advice, way, state }) => {
+          const over = state === "waiting" ? missed.get(positionId) : undefined;
+          return (
+            <li key={positionId} className="rule-row flex items-center gap-3 py-1">
+              <span className="min-w-0 flex-1">
+                <strong className={state === "left-out" ? "line-through" : ""}>{name}</strong>{" "}
+                <span>
+                  {advice.product}, {advice.amount}
+                </span>
+                <span className="block text-note">
+                  {over
+                    ? `missed: the ${(over.position?.name ?? over.operation.words).toLowerCase()} went in over it`
+                    : [way, advice.overruled && `not ${advice.overruled}`].filter(Boolean).join("; ")}
+                </span>
               </span>
-              <span className="block text-note">{[way, advice.overruled && `not ${advice.overruled}`].filter(Boolean).join("; ")}</span>
-            </span>
-            <span className="text-note">{stateWords[state]}</span>
-            {!closed && (
-              <span className="flex gap-2">
-                {state === "waiting" ? (
-                  <>
-                    <button
-                      type="button"
-                      className="key key-small"
-                      aria-label={`${name}: oiled`}
-                      onClick={() => onMark(positionId, "oiled")}
-                    >
-                      Oiled
-                    </button>
+              <span className="text-note">{stateWords[state]}</span>
+              {!closed && (
+                <span className="flex gap-2">
+                  {state === "waiting" ? (
+                    <>
+                      {over ? (
+                        <button
+                          type="button"
+                          className="key key-small"
+                          aria-label={`${name}: open it again`}
+                          onClick={() => onReopen(over.operation.id)}
+                        >
+                          Open it again
+                        </button>
+                      ) : (
+                        <button
+                          type="button"
+                          className="key key-small"
+                          aria-label={`${name}: oiled`}
+                          onClick={() => onMark(positionId, "oiled")}
+                        >
+                          Oiled
+                        </button>
+                      )}
+                      <button
+                        type="button"
+                        className="act-link min-h-10"
+                        aria-label={`${name}: leave out`}
+                        onClick={() => onMark(positionId, "left-out")}
+                      >
+                        leave out
+                      </button>
+                    </>
+                  ) : (
                     <button
                       type="button"
                       className="act-link min-h-10"
-                      aria-label={`${name}: leave out`}
-                      onClick={() => onMark(positionId, "left-out")}
+                      aria-label={`${name}: not yet`}
+                      onClick={() => onMark(positionId, "waiting")}
                     >
-                      leave out
+                      not yet
                     </button>
-                  </>
-                ) : (
-                  <button
-                    type="button"
-                    className="act-link min-h-10"
-                    aria-label={`${name}: not yet`}
-                    onClick={() => onMark(positionId, "waiting")}
-                  >
-                    not yet
-                  </button>
-                )}
-              </span>
-            )}
-          </li>
-        ))}
+                  )}
+                </span>
+              )}
+            </li>
+          );
+        })}
       </ul>
     </section>
   );

@@ -6,6 +6,8 @@ export interface AssemblyDepth {
   readonly name: string;
   /** Why it is opened; null while it stays shut or together. */
   readonly open: OpenedFor | null;
+  /** Of one opened for some place in it: how many of its parts come out; null where it is opened whole. */
+  readonly some: number | null;
   /** Of a shut one: the part it rides on when that comes off. */
   readonly ridesOn: string | null;
   /** Its seats still expected off. */
@@ -47,7 +49,7 @@ export function DepthPanel({ assemblies, towards, closed, onTowards, onOpened }:
                 <strong>{assembly.name}</strong>{" "}
                 <span className="text-note">
                   {assembly.open
-                    ? `opened ${openedForWords[assembly.open]}`
+                    ? `opened ${openedForWords[assembly.open]}${assembly.some === null ? "" : `: ${assembly.some} of its parts, the rest left in`}`
                     : assembly.ridesOn
                       ? `stays on the ${assembly.ridesOn.toLowerCase()}`
                       : "stays shut"}

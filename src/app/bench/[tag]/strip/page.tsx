@@ -65,6 +65,7 @@ export default async function StripPage(props: StationProps) {
         id,
         name,
         open: of.depth.open.get(id) ?? null,
+        some: of.depth.only.get(id)?.size ?? null,
         ridesOn: carrier && of.opening.off.has(carrier) ? (names.get(carrier) ?? null) : null,
         left: 0,
         said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",

@@ -136,6 +136,7 @@ function strip(shop: Workshop) {
         return ["put-back", { jobId, positionIds: number() < 0.1 ? some(ids, 2) : last }];
       }
       if (kind < 0.25) return ["serve-in-place", { jobId, positionId: one(ids), reason: one(["pressed in", "will not come off"]) }];
+      if (kind < 0.33) return ["leave-in", { jobId, positionIds: some(ids, 3), stays: number() < 0.7 }];
       const next =
         number() < 0.7 ? nextStripAct(guide, off, { lastAssemblyId: null, towardsAssemblyId: null }) : actFrom(guide, one(ids), off);
       const positionIds = next && number() < 0.8 ? next.positionIds : some(ids, 3);

@@ -53,6 +53,7 @@ const carryNothing = {
     ],
     ...[
       "serve-in-place",
+      "leave-in",
       "loose-in-place",
       "came-in-pieces",
       "taken-down",

@@ -4,13 +4,15 @@ import { sayLining } from "@/data/bench/linings";
 import { makeSchematic, nameLoosePart, putLooseBack, serveLooseInPlace, takeLoosePart } from "@/data/bench/loose-parts";
 import { openAssembly } from "@/data/bench/opening";
 import { learn } from "@/data/bench/playbook";
-import { noteWell, putBack, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
+import { leaveIn, noteWell, putBack, serveInPlace, takeAllAsCame, takeParts } from "@/data/bench/tray";
 import type { RunsOf } from "./runs";
 
 export const stripRuns: RunsOf<typeof stripActs> = {
   "take-parts": (ctx, { jobId, positionIds, absent, more }) => takeParts(ctx, jobId, positionIds, new Set(absent), more),
 
   "serve-in-place": (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
+
+  "leave-in": (ctx, input) => leaveIn(ctx, input.jobId, input.positionIds, input.stays),
 
   "put-back": (ctx, input) => putBack(ctx, input.jobId, input.positionIds),
 

@@ -181,7 +181,7 @@ describe("a piece", () => {
     const stays = (positionId: string, reason: string) => ({ act: `in-place:${positionId}`, positionId, reason });
     expect(say({ inPlace: [stays("b1", "not worth drawing"), stays("b2", "not worth drawing"), stays("shaft", "")] })).toEqual([
       "Served where it sits: spool bearing (2) (not worth drawing).",
-      "Served where it sits: shaft.",
+      "Left in: shaft.",
     ]);
   });
 

@@ -146,7 +146,7 @@ function byPiece({ pieces, notDrawn, noted }: Account): Sentence[] {
     ].map(
       ([reason, own]): Sentence => ({
         section: "done",
-        words: `Served where it sits: ${listed(own.map(({ name }) => name))}${reason ? ` (${reason})` : ""}.`,
+        words: `${reason ? "Served where it sits" : "Left in"}: ${listed(own.map(({ name }) => name))}${reason ? ` (${reason})` : ""}.`,
         acts: own.flatMap(({ acts }) => acts),
       }),
     ),

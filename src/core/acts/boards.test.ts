@@ -63,6 +63,15 @@ describe("the tray, as a press leaves it", () => {
     expect(board(again, take([a])).inPlace).toEqual([]);
   });
 
+  it("leaves in what was chosen, several at once and without a reason, and takes it back", () => {
+    const left = board(board(empty, take([c])), press("leave-in", { positionIds: [a, b, c], stays: true }));
+    // What lies in the tray is out already.
+    expect(left.inPlace).toEqual([a, b].map((positionId) => ({ positionId, reason: "" })));
+    expect(board(left, press("leave-in", { positionIds: [a], stays: false })).inPlace).toEqual([{ positionId: b, reason: "" }]);
+    const said = board(empty, press("serve-in-place", { positionId: a, reason: "press fit" }));
+    expect(board(said, press("leave-in", { positionIds: [a], stays: true })).inPlace).toEqual([{ positionId: a, reason: "" }]);
+  });
+
   it("is changed by no act of another station", () => {
     const state = board(empty, take([a]));
     expect(board(state, press("steps-done", { operationIds: ["x"] }))).toBe(state);

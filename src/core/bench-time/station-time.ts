@@ -54,6 +54,7 @@ const stationOfAct: Readonly<Record<string, Station>> = {
   "part-off-undone": "strip",
   "part-looked-at": "strip",
   "picture-taken": "strip",
+  "left-in": "strip",
   "served-in-place": "strip",
   "loose-part-off": "strip",
   "loose-part-undone": "strip",

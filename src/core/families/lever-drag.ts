@@ -152,7 +152,7 @@ export const leverDragTable: TemplateTable = {
       ...ringOf("head-plate", "frame", plateRing),
     ],
     spool: [
-      ["spool", "Spool", "spool", { shutBy: ["lever"], turnsWith: "spool", heldBy: plateScrews }],
+      ["spool", "Spool", "spool", { turnsWith: "spool", heldBy: plateScrews }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 1, ridesOn: "spool", turnsWith: "spool" }],
       ["spool-bearing-tail", "Spool bearing, tail", "spool-bearing", { restsOn: ["spool"], alongMm: -3, turnsWith: "spool", ...oiled("1 small drop", "free spool lives here") }],
       ["spacer-sleeve", "Spacer sleeve", "spacer-sleeve", { restsOn: ["spool-bearing-tail"], hides: true, orientation: "between the two bearings", trap: "Left out, the bearings bind when it is drawn tight." }],
@@ -188,6 +188,14 @@ export const leverDragTable: TemplateTable = {
     variantOf(handleEnds, { assembly: "handle", after: "handle", frees: "handle" }),
     variantOf(knobs, { assembly: "handle", after: "handle" }),
     ...leverVariants,
+    {
+      id: "ring-over",
+      name: "The lever's ring",
+      choices: [
+        { id: "clear", name: "clear of the plate's screws: the plate comes away with lever and ring on it" },
+        { id: "over", name: "over the plate's screws: ring and lever come off first", change: { reseat: { spool: { shutBy: ["lever"] } } } },
+      ],
+    },
     {
       id: "way-in",
       name: "The way in",

@@ -137,6 +137,10 @@ export const journalSayings = {
   "part-off": (d, { seat }) => `took off ${seat(d.position)} (well ${String(d.well)})`,
   "came-in-pieces": (d) => `took ${count(d.parts, "part")} in that had been apart already`,
   "part-off-undone": (d, { seat }) => `put ${seat(d.position)} back from well ${String(d.well)}`,
+  "left-in": (d, { seat }) => {
+    const names = Array.isArray(d.positions) ? d.positions.map(seat).join(", ") : "a part";
+    return d.stays === false ? `no longer leaves in ${names}` : `left in ${names}`;
+  },
   "served-in-place": (d, { seat }) => `served ${seat(d.position)} in place${because(d.reason)}`,
   "part-looked-at": (d, { seat }) => `judged ${seat(d.position)}: ${d.verdict ? word(verdictWords, d.verdict, "noted") : "noted"}`,
   "part-left-out": (d, { seat }) => `left out ${seat(d.position)}${because(d.reason)}`,

@@ -12,7 +12,7 @@ function assembliesOf({ kind, complaints, asked, shut = 0, opened = null, assemb
   // Priced by what it came for, so that the sum is known before the first screw is out; what a fault opens its own work pays for.
   if (sections) return Math.min(Math.max(0, sections + asked - shut), opened ?? Number.POSITIVE_INFINITY);
   // A repair for which nothing was felt opens nothing until something says where.
-  const open = opened ?? (kind === "service" ? assemblies - shut : asked);
+  const open = opened ?? (kind === "service" || complaints.includes("service") ? assemblies - shut : asked);
   return assemblies > 0 && open < assemblies ? Math.max(0, open) : "all";
 }
 

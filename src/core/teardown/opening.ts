@@ -1,6 +1,7 @@
 import { seatConstraints } from "@/core/anatomy/constraints";
 import type { Anatomy } from "@/core/anatomy/types";
 import { kept } from "@/core/kept";
+import { covers } from "./covers";
 
 /** What the hands have to reach. */
 export interface Reached {
@@ -46,13 +47,7 @@ function opened(anatomy: Pick<Anatomy, "assemblies" | "positions">, { whole: ope
   /** What a seat stays on, and what that stays on: a roller on its arm, the arm on its rotor. Innermost first. */
   const carriersOf = (id: string): string[] => chainOf(id, carrierOf);
   const over = new Map<string, string[]>();
-  for (const { before, after } of seatConstraints(anatomy)) over.set(before, [...(over.get(before) ?? []), after]);
-  for (const { id, assemblyId, shutBy } of anatomy.positions) {
-    const { carrier, freedBy, shutBy: all = [] } = assemblies.get(assemblyId) ?? {};
-    // What frees the carrier is not behind it.
-    const frees = freedBy?.includes(id) ? carrier : id;
-    over.set(id, [...(over.get(id) ?? []), ...(shutBy ?? all).filter((other) => other !== id && other !== frees)]);
-  }
+  for (const { below, over: above } of covers(anatomy)) over.set(below, [...(over.get(below) ?? []), above]);
   const off = new Set<string>();
   const lifted = new Set<string>();
   /** Takes a seat off; one that carries an assembly which stays together is freed first. */

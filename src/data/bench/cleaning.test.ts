@@ -1,6 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { getAccount } from "@/data/account/job-acts";
+import { getBuild } from "@/data/bench/build";
 import { doStep } from "@/data/bench/build-steps";
+import { listOilPoints } from "@/data/bench/oil-points";
 import { findJob } from "@/data/jobs/jobs";
 import { listNeeds } from "@/data/parts/needs";
 import { setBin } from "@/data/parts/stock";
@@ -17,7 +20,7 @@ import {
   listSoaks,
 } from "./cleaning";
 import { openAssembly } from "./opening";
-import { expectedNext, listWells, noteWell, putBack, serveInPlace, takePart, takeParts } from "./tray";
+import { expectedNext, leaveIn, listWells, noteWell, putBack, serveInPlace, takePart, takeParts } from "./tray";
 import { listInPlace, setWay } from "./ways";
 
 const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
@@ -175,6 +178,23 @@ describe("taking parts off", () => {
     takePart(shop.ctx, id, first!);
     expect(listInPlace(shop.db, id)).toEqual([]);
     expect(refusal(() => serveInPlace(shop.ctx, id, first!, "no")).code).toBe("in-tray");
+  });
+
+  it("leaves in what is chosen and what that holds, asks no reason, and names it from Strip to the report", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    leaveIn(shop.ctx, id, ["main-gear", "head-bearing"], true);
+    const next = expectedNext(shop.db, job(shop, id));
+    for (const seat of ["main-gear", "head-bearing", "under-gear-washer", "ratchet"]) expect(next, seat).not.toContain(seat);
+    for (const seat of ["friction-low", "spool"]) expect(next, seat).toContain(seat);
+    // It is no piece of the build, and gets its drop where it sits.
+    expect(getBuild(shop.db, job(shop, id)).steps.some(({ position }) => position?.id === "main-gear")).toBe(false);
+    expect(listOilPoints(shop.db, job(shop, id)).map(({ positionId }) => positionId)).toContain("head-bearing");
+    takePart(shop.ctx, id, "lock-screw");
+    expect(getAccount(shop.db, job(shop, id)).sentences.map(({ words }) => words)).toContain("Left in: main gear, spool bearing (head).");
+    leaveIn(shop.ctx, id, ["main-gear"], false);
+    expect(expectedNext(shop.db, job(shop, id))).toEqual(expect.arrayContaining(["main-gear", "ratchet"]));
+    expect(refusal(() => leaveIn(shop.ctx, id, ["no-such"], true)).code).toBe("no-seat");
   });
 
   it("opens only what the complaint needs where that is the way", () => {

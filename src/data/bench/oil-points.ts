@@ -1,6 +1,6 @@
 import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
-import { behindOf, shutBy } from "@/core/lubrication/oil-window";
 import { classOfProduct } from "@/core/lubrication/products";
+import { behindOf, shutBy } from "@/core/teardown/oil-window";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";

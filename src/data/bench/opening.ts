@@ -5,6 +5,7 @@ import { batchesOf } from "@/core/hands/batches";
 import type { StripGuide } from "@/core/hands/strip-acts";
 import { type Depth, depthOf, type OpenedFor, reachedBy } from "@/core/service/depth";
 import { byBenchOrder } from "@/core/teardown/bench-order";
+import { heldIn } from "@/core/teardown/held-in";
 import { foldRiders, type Opening, planOpening } from "@/core/teardown/opening";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { sealUnitOf } from "@/core/teardown/seal-unit";
@@ -73,7 +74,7 @@ export function openingOf(db: Db, job: Job, version: ModelVersion = machineOf(db
       ({ section }): ReelSection => section,
     ),
     newParts: db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? ORDER BY position_id").pluck().all(job.id) as string[],
-    forService: job.kind === "service",
+    forService: job.kind === "service" || job.intake.complaints.includes("service"),
     said: saidOf(db, job.id),
   });
   const opening = planOpening(version.anatomy, reachedBy(version.anatomy, depth));
@@ -90,9 +91,11 @@ export function expectedOff(
   of: JobOpening = openingOf(db, job, version),
 ): string[] {
   const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
+  // What a left piece holds stays with it.
+  const held = heldIn(version.anatomy, inPlace);
   const { machine, opening } = of;
   const constraints = seatConstraints(machine);
-  const order = removalOrder(machine).filter((id) => opening.off.has(id) && !inPlace.has(id));
+  const order = removalOrder(machine).filter((id) => opening.off.has(id) && !inPlace.has(id) && !held.has(id));
   return byBenchOrder(machine, order, wayInForce("benchOrder", waysOf(db, job)).choice, (id, gone) =>
     constraints.every((constraint) => constraint.before !== id || gone.has(constraint.after)),
   );

@@ -196,6 +196,24 @@ export function serveInPlace(ctx: Context, jobId: number, positionId: string, re
   advanceStation(ctx, job, "strip");
 }
 
+/** Parts stay in by choice, or are expected off again. What lies in the tray already is passed over. */
+export function leaveIn(ctx: Context, jobId: number, positionIds: readonly string[], stays: boolean): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const seats = new Set(machineOf(db, job).anatomy.positions.map(({ id }) => id));
+  if (positionIds.some((id) => !seats.has(id))) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
+  const lying = new Set(listWells(db, jobId).map(({ positionId }) => positionId));
+  const leave = db.prepare(
+    "INSERT INTO seat_in_place (job_id, position_id, reason, at) VALUES (?, ?, '', ?) ON CONFLICT DO UPDATE SET reason = excluded.reason",
+  );
+  const back = db.prepare("DELETE FROM seat_in_place WHERE job_id = ? AND position_id = ?");
+  for (const id of positionIds)
+    if (!stays) back.run(jobId, id);
+    else if (!lying.has(id)) leave.run(jobId, id, ctx.now);
+  writeJournal(ctx, "left-in", { jobId, reelId: job.reel.id }, { positions: positionIds, stays });
+  if (stays) advanceStation(ctx, job, "strip");
+}
+
 /**
  * Puts what lies in the last well back where it was: the undo of a press, all of its parts at once. Only the last, because the order in the tray
  * is the way back. @param expected what the page showed in that well; another one is refused.

@@ -95,7 +95,7 @@ describe("how far a reel is opened, for its price", () => {
   });
 
   it("of a bill charges what was opened, and before the first part is off nothing but the intake of a repair", () => {
-    const id = shop.open({ intake: intake({ complaints: ["drag-weak"] }) });
+    const id = shop.open({ depth: "complaint", intake: intake({ complaints: ["drag-weak"] }) });
     expect(minutes(id)).toEqual([15, 25]);
     expect(getBill(shop.db, job(id)).labour.map((line) => line.minutes)).toEqual([15]);
     takePart(shop.ctx, id, "lock-screw");

@@ -2,6 +2,7 @@ import { cameInPieces } from "./came-in-pieces";
 import { extraPiece } from "./extra-piece";
 import { extraPieceSettled } from "./extra-piece-settled";
 import { learn } from "./learn";
+import { leaveIn } from "./leave-in";
 import { looseInPlace } from "./loose-in-place";
 import { looseName } from "./loose-name";
 import { loosePutBack } from "./loose-put-back";
@@ -18,6 +19,7 @@ import { takeParts } from "./take-parts";
 export const stripActs = [
   takeParts,
   serveInPlace,
+  leaveIn,
   putBack,
   noteWell,
   sayLining,

@@ -1,6 +1,7 @@
 import { boardOf, shows } from "@/core/acts/act/board";
 import type { Position } from "@/core/anatomy/types";
 import type { Well } from "@/core/teardown/well";
+import { leaveIn } from "./leave-in";
 import { putBack } from "./put-back";
 import { serveInPlace } from "./serve-in-place";
 import { freshWells, notThere, takeParts } from "./take-parts";
@@ -52,6 +53,12 @@ export const stripBoard = (seats: ReadonlyMap<string, Position>) =>
       ...state,
       wells: state.wells.filter(({ positionId }) => !positionIds.includes(positionId)),
     })),
+    shows(leaveIn, (state, { positionIds, stays }) => {
+      const lying = new Set(state.wells.map(({ positionId }) => positionId));
+      const others = state.inPlace.filter(({ positionId }) => !positionIds.includes(positionId));
+      const left = positionIds.filter((id) => !lying.has(id)).map((positionId) => ({ positionId, reason: "" }));
+      return { ...state, inPlace: stays ? [...others, ...left] : others };
+    }),
     shows(serveInPlace, (state, { positionId, reason }) => ({
       ...state,
       inPlace: [...state.inPlace.filter((one) => one.positionId !== positionId), { positionId, reason }],

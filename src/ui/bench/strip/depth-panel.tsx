@@ -20,12 +20,14 @@ interface Props {
   readonly assemblies: readonly AssemblyDepth[];
   readonly towards: string | null;
   readonly closed: boolean;
+  /** The list lies open, because it is what is asked. */
+  readonly unfolded: boolean;
   readonly onTowards: (assemblyId: string) => void;
   readonly onOpened: (assembly: AssemblyDepth, opened: boolean | null) => void;
 }
 
 /** What of the reel is opened and why; an assembly is opened, left shut, or begun with, each by one press. */
-export function DepthPanel({ assemblies, towards, closed, onTowards, onOpened }: Props) {
+export function DepthPanel({ assemblies, towards, closed, unfolded, onTowards, onOpened }: Props) {
   const begin = assemblies.filter(({ open, left }) => open && left > 0);
   return (
     <>
@@ -38,7 +40,7 @@ export function DepthPanel({ assemblies, towards, closed, onTowards, onOpened }:
           ))}
         </div>
       )}
-      <details>
+      <details open={unfolded || undefined}>
         <summary className="act-link min-h-10">
           What is opened: {assemblies.filter(({ open }) => open).length} of {assemblies.length}
         </summary>
@@ -55,6 +57,16 @@ export function DepthPanel({ assemblies, towards, closed, onTowards, onOpened }:
                       : "stays shut"}
                 </span>
               </span>
+              {!closed && assembly.open && assembly.some !== null && (
+                <button
+                  type="button"
+                  className="act-link min-h-10"
+                  aria-label={`Open all of it: ${assembly.name}`}
+                  onClick={() => onOpened(assembly, true)}
+                >
+                  All of it
+                </button>
+              )}
               {!closed && (
                 <button
                   type="button"

@@ -6,6 +6,7 @@ import type { Assembly, Batch, PartType, Position } from "@/core/anatomy/types";
 import { actFrom, nextStripAct, type StripGuide } from "@/core/hands/strip-acts";
 import { stuckHelp } from "@/core/hands/stuck";
 import { assemblyPlates } from "@/core/schematic/assembly-plate";
+import { type OpenedFor, openedForWords } from "@/core/service/depth";
 import type { Choice } from "@/core/ways/ways";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
@@ -40,6 +41,8 @@ interface Props {
   readonly bearings: Choice<"bearings">;
   readonly lastAssemblyId: string | null;
   readonly state: StripState;
+  /** What is wanted off for a fault or a new part and stays, because of a part that was left in. */
+  readonly wantedHeld: readonly { readonly seat: string; readonly why: OpenedFor; readonly by: string }[];
   /** A screw that was said to be missing. */
   readonly missingScrew: string | null;
   /** Pieces that are not on the drawing. */
@@ -54,6 +57,8 @@ export function TraySheet(props: Props) {
   const { head, mayStrip, assemblies, positions, machine, batches, partTypes, expected, depth, rides, laying, below } = props;
   const router = useRouter();
   const pieces = useAct("came-in-pieces");
+  const service = useAct("way");
+  const deep = { jobId: head.jobId, scope: "job", way: "depth" } as const;
   const byId = useMemo(() => new Map(positions.map((position) => [position.id, position])), [positions]);
   const apply = useMemo(() => stripBoard(byId), [byId]);
   const { state, press } = useBoard(head.tag, head.revision, props.state, apply);
@@ -82,6 +87,8 @@ export function TraySheet(props: Props) {
   }, [chosen, alone, guide, off, lastAssemblyId, towards]);
   const next = act ? byId.get(act.positionIds[0]!) : undefined;
   const mayTake = act && next && mayStrip && !head.closed;
+  // A repair of which nothing was felt, tested or asked for: a person says what is opened.
+  const nothingSaid = !act && !wells.length && !head.closed && mayStrip && depth.every(({ open }) => open === null);
   const number = (last?.well ?? 0) + 1;
   const words = act ? (act.batch?.name ?? next?.name ?? "") : "";
 
@@ -120,6 +127,14 @@ export function TraySheet(props: Props) {
     press("put-back", { jobId: head.jobId, positionIds: lastIds }, `Undo of well ${last?.well}`);
     settle();
   };
+  const leaveIn = (positionIds: readonly string[], stays: boolean) => {
+    const named = positionIds.map((id) => byId.get(id)?.name ?? id).join(", ");
+    press("leave-in", { jobId: head.jobId, positionIds: [...positionIds], stays }, `${named} ${stays ? "left in" : "comes off after all"}`);
+    settle();
+    toMainKey();
+  };
+  const leftIn = inPlace.filter(({ reason }) => reason === "");
+  const served = inPlace.filter(({ reason }) => reason !== "");
   const choose = (id: string, only: boolean) => {
     setChosen(id);
     setAlone(only);
@@ -143,8 +158,23 @@ export function TraySheet(props: Props) {
             <MainKey words="Take off next" onPress={take}>
               {words} into well {number}
             </MainKey>
+          ) : nothingSaid ? (
+            <>
+              <NextLink href={`/bench/${head.tag}/test`} words="On to Test" />
+              <Key shortcut="f" words="Open all of it" busy={service.busy} onPress={() => service.press({ ...deep, choice: "full" })}>
+                Full service
+              </Key>
+              <Key shortcut="q" words="Quick service" busy={service.busy} onPress={() => service.press({ ...deep, choice: "quick" })}>
+                Quick service
+              </Key>
+            </>
           ) : (
             <NextLink href={`/bench/${head.tag}/${mayStrip ? "clean" : "quote"}`} words={mayStrip ? "On to Clean" : "Ask first: Quote"} />
+          )}
+          {mayTake && (
+            <Key shortcut="l" words="Leave it in" onPress={() => leaveIn(act.positionIds, true)}>
+              Leave in
+            </Key>
           )}
           {mayTake && (
             <Key shortcut="n" words="Stuck" pressed={stuck} onPress={() => setStuck(!stuck)}>
@@ -160,7 +190,8 @@ export function TraySheet(props: Props) {
     >
       <div className="grid gap-6 lg:grid-cols-[320px_1fr_300px]">
         <div className="min-w-0">
-          <h2>{act ? "Comes off next" : "All that is to be opened is open"}</h2>
+          <h2>{act ? "Comes off next" : nothingSaid ? "Nothing says yet what to open" : "All that is to be opened is open"}</h2>
+          {nothingSaid && <p>Nothing was felt or tested. Test it, choose a service, or open one assembly of the list.</p>}
           {act && next && (
             <>
               {props.missingScrew &&
@@ -226,6 +257,7 @@ export function TraySheet(props: Props) {
             }))}
             towards={towards}
             closed={head.closed}
+            unfolded={nothingSaid}
             onTowards={(id) => {
               settle();
               setTowards(towards === id ? null : id);
@@ -239,9 +271,37 @@ export function TraySheet(props: Props) {
               )
             }
           />
-          {inPlace.length > 0 && (
-            <p>Served in place: {inPlace.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
+          {served.length > 0 && (
+            <p>Served in place: {served.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
           )}
+          {leftIn.length > 0 && (
+            <p className="flex flex-wrap items-center gap-x-3">
+              Left in:
+              {leftIn.map(({ positionId }) => (
+                <span key={positionId}>
+                  {byId.get(positionId)?.name}
+                  {!head.closed && (
+                    <button
+                      type="button"
+                      className="act-link ml-2 min-h-10"
+                      aria-label={`Take off after all: ${byId.get(positionId)?.name}`}
+                      onClick={() => leaveIn([positionId], false)}
+                    >
+                      take off after all
+                    </button>
+                  )}
+                </span>
+              ))}
+            </p>
+          )}
+          {props.wantedHeld
+            .filter(({ by }) => inPlace.some(({ positionId }) => positionId === by))
+            .map(({ seat, why, by }) => (
+              <p key={seat} className="border-l-4 border-ink pl-2 font-semibold">
+                {byId.get(seat)?.name} is to come off {openedForWords[why]}
+                {by === seat ? ", and was left in." : `, and cannot: ${byId.get(by)?.name.toLowerCase()} was left in.`}
+              </p>
+            ))}
           {next && <OnThePlate next={next} {...props} wells={wells} onPick={(id) => expected.includes(id) && choose(id, false)} />}
           {!wells.length && <p>Empty. What comes off first goes in well 1.</p>}
           {!wells.length && mayTake && (
@@ -249,7 +309,7 @@ export function TraySheet(props: Props) {
               It came in pieces: lay all of it in the tray
             </button>
           )}
-          <Refused of={[pieces]} />
+          <Refused of={[pieces, service]} />
           <TrayWells
             wells={wells}
             positions={byId}

@@ -6,6 +6,7 @@ import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { missingScrewTold } from "@/core/intake/told-at";
 import { mayGoOn } from "@/core/quote/consent";
+import { heldIn } from "@/core/teardown/held-in";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
@@ -51,6 +52,12 @@ export default async function StripPage(props: StationProps) {
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const rides: Record<string, string[]> = {};
   for (const [id, carrier] of of.opening.ridesOn) rides[carrier] = [...(rides[carrier] ?? []), names.get(id) ?? id];
+  const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
+  const held = heldIn(anatomy, inPlace);
+  const wantedHeld = [...of.depth.seats].flatMap(([seat, why]) => {
+    const by = inPlace.has(seat) ? seat : held.get(seat);
+    return by === undefined ? [] : [{ seat, why, by }];
+  });
   return (
     <TraySheet
       head={head}
@@ -71,6 +78,7 @@ export default async function StripPage(props: StationProps) {
         said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",
       }))}
       rides={rides}
+      wantedHeld={wantedHeld}
       laying={wayInForce("layingOut", waysOf(db, job)).choice}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       lastAssemblyId={null}

@@ -1,14 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { placeOperationId } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
-import { buildOrder } from "@/core/teardown/build-order";
-import { planOpening } from "@/core/teardown/opening";
-import { removalOrder } from "@/core/teardown/removal-order";
-import type { Step } from "@/core/teardown/step";
+import { oilPointsOf } from "@/core/lubrication/oil-points";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { usualWays, type WaysInForce } from "@/core/ways/ways";
-import { oilPointsOf } from "./oil-points";
+import { buildOrder } from "./build-order";
 import { behindOf, shutBy, shutsIn } from "./oil-window";
+import { planOpening } from "./opening";
+import { removalOrder } from "./removal-order";
+import type { Step } from "./step";
 
 const ways = { job: {}, customer: {}, shop: usualWays } as unknown as WaysInForce;
 

@@ -1,6 +1,6 @@
 import type { Anatomy } from "@/core/anatomy/types";
-import { planOpening } from "@/core/teardown/opening";
-import type { Step } from "@/core/teardown/step";
+import { planOpening } from "./opening";
+import type { Step } from "./step";
 
 /** A step as far as it can shut a place in. */
 type Shuts = Pick<Step, "operation" | "position" | "state">;

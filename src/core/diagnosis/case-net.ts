@@ -1,5 +1,7 @@
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import type { UseFactor } from "@/core/vocabulary/use";
+import { broughtByEffects, priorInChain } from "./chains";
+import { consequences } from "./consequence-table";
 import type { Fault } from "./fault";
 import type { FindingId } from "./finding-table";
 import { historyStates } from "./histories";
@@ -104,6 +106,8 @@ export interface CaseNet extends Index {
   readonly nets: readonly WeightedNet[];
   /** Before anything was seen or settled. */
   readonly priors: readonly number[];
+  /** The same by net. */
+  readonly usual: readonly (readonly number[])[];
   readonly evidence: Evidence;
   /** The way through the causes for this evidence. */
   readonly sweep: Sweep;
@@ -118,9 +122,15 @@ export function caseNet(subject: Case): CaseNet {
   const faults = knowledge.faults.filter((fault) => fault.needs === undefined || subject.roles.has(fault.needs));
   // A sign that is the fault itself is there for no other reason.
   const leaks = findings.map(({ id, leak }) => (knowledge.looks.get(id)?.trust === "proof" ? Math.min(leak, proofLeak) : leak));
+  const settled = subject.settled ?? new Map<string, boolean>();
+  const possible = new Set(faults.map(({ id }) => id));
+  const signsOf = (id: string) => (linksOf.get(id) ?? []).map(({ finding }) => finding);
   const strengthsOf = faults.map((fault) => {
     const row = findings.map(() => 0);
-    for (const link of linksOf.get(fault.id) ?? []) row[indexOf.get(link.finding)!] = strengths[link.strength];
+    // What a proved cause brings about through another is that other's to explain: the search goes on behind it.
+    const through = broughtByEffects(fault.id, possible, settled, consequences, signsOf);
+    for (const link of linksOf.get(fault.id) ?? [])
+      if (!through.has(link.finding)) row[indexOf.get(link.finding)!] = strengths[link.strength];
     return row;
   });
   const use = [...new Set(subject.use)];
@@ -132,16 +142,33 @@ export function caseNet(subject: Case): CaseNet {
     return own === undefined ? 1 : odds(Math.min(Math.max(own, 1e-6), 1 - 1e-6)) / odds(knowledge.priorOf(id, use));
   });
   const priors = faults.map(() => 0);
+  const usual: number[][] = [];
+  const numberOf = new Map(faults.map(({ id }, f) => [id, f]));
+  const arrows = consequences.filter(
+    ({ cause, effect }) => possible.has(cause) && possible.has(effect) && (settled.has(cause) || settled.has(effect)),
+  );
   const nets = states.map(({ there, weight }): WeightedNet => {
     let share = weight;
-    const causes = faults.map((fault, f) => {
+    const before = faults.map((fault, f) => {
       const moved = odds(knowledge.priorGiven(fault.id, use, there)) * shifts[f]!;
-      const prior = moved / (1 + moved);
+      return moved / (1 + moved);
+    });
+    const priorOf = (id: string) => before[numberOf.get(id) ?? -1] ?? 0;
+    usual.push(before);
+    const causes = faults.map((fault, f) => {
+      const prior = before[f]!;
       priors[f]! += weight * prior;
-      const settled = subject.settled?.get(fault.id);
+      const so = settled.get(fault.id);
       // What is settled tells of the history as well: one bad bearing makes the next likelier.
-      if (settled !== undefined) share *= settled ? prior : 1 - prior;
-      return { alternatives: [{ prior: settled === undefined ? prior : settled ? 1 : 0, strengths: strengthsOf[f]! }] };
+      if (so !== undefined) share *= so ? prior : 1 - prior;
+      return {
+        alternatives: [
+          {
+            prior: so === undefined ? priorInChain(fault.id, priorOf, settled, arrows) : Number(so),
+            strengths: strengthsOf[f]!,
+          },
+        ],
+      };
     });
     return { weight: share, net: { leaks, causes } };
   });
@@ -173,6 +200,7 @@ export function caseNet(subject: Case): CaseNet {
     faults,
     nets,
     priors,
+    usual,
     evidence: new Map(byTelling.slice(0, limit).map(([finding, weight]) => [indexOf.get(finding)!, weight])),
     sweep,
     leftOut: byTelling.slice(limit).map(([finding]) => finding),
@@ -211,8 +239,8 @@ const raisedOdds = 1.2;
  * The faults that what was noticed speaks for: likelier now than the reel's history alone makes them. What may be wrong besides, unasked, is what
  * a service looks for.
  */
-export function raisedBy({ faults, nets }: CaseNet, { shares, probabilities }: Weighed): ReadonlySet<number> {
+export function raisedBy({ faults, usual: before }: CaseNet, { shares, probabilities }: Weighed): ReadonlySet<number> {
   const odds = (p: number) => p / (1 - p);
-  const usual = blend(nets.map(({ net }, i) => ({ share: shares[i]!, of: net.causes.map(({ alternatives }) => alternatives[0]!.prior) })));
+  const usual = blend(before.map((of, i) => ({ share: shares[i]!, of })));
   return new Set(faults.flatMap((_, f) => (odds(probabilities[f]!) >= raisedOdds * odds(usual[f]!) ? [f] : [])));
 }

@@ -125,11 +125,14 @@ function assembliesOf(acts: JobActs): AssemblyAccount[] {
       // One seat's reason is the assembly's only where it is the only one.
       why: opened.has(id) ? opened.get(id)!.why : reasons.size === 1 ? [...reasons][0]! : null,
       onPurpose: false,
-      off: own.flatMap((seat) => (off.has(seat.id) ? [seat.name] : [])),
+      off: own.flatMap((seat) => (off.has(seat.id) && !wasMissing(off.get(seat.id)!) ? [seat.name] : [])),
       acts: [...(opened.has(id) ? [opened.get(id)!.act] : []), ...came.map((one) => one.act)],
     };
   });
 }
+
+/** Its place was empty when it was opened: it came off by nobody's hand. */
+const wasMissing = ({ verdict, found }: JobActs["off"][number]): boolean => verdict === "missing" && found === 0;
 
 function piecesOf(acts: JobActs): PieceAccount[] {
   const off = new Map(acts.off.map((one) => [one.positionId, one]));
@@ -146,13 +149,15 @@ function piecesOf(acts: JobActs): PieceAccount[] {
       ];
     const became = by
       ? "replaced"
-      : came.leftOut !== null
-        ? "left-out"
-        : came.back
-          ? "back"
-          : came.verdict === "missing"
-            ? "not-there"
-            : "in-the-tray";
+      : wasMissing(came) && !came.back
+        ? "not-there"
+        : came.leftOut !== null
+          ? "left-out"
+          : came.back
+            ? "back"
+            : came.verdict === "missing"
+              ? "not-there"
+              : "in-the-tray";
     return [
       {
         ...seat,

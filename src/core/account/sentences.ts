@@ -153,7 +153,14 @@ function byPiece({ pieces, notDrawn, noted }: Account): Sentence[] {
     ...pieces.flatMap((piece) => {
       const { verdict, found: many, wrongHole, became } = piece;
       return [
-        ...(verdict === "missing" ? [one(piece, `missing when it was opened${became === "replaced" ? ", a new one is in" : ""}`)] : []),
+        ...(verdict === "missing"
+          ? [
+              one(
+                piece,
+                `missing when it was opened${became === "replaced" ? ", a new one is in" : became === "not-there" && piece.reason ? `, left off: ${piece.reason}` : ""}`,
+              ),
+            ]
+          : []),
         ...(verdict === "wrong" ? [one(piece, `not this reel's${became === "back" ? ", went back all the same" : ""}`)] : []),
         ...(many > 1 && verdict !== null && verdict !== "missing" ? [one(piece, `${many} found`)] : []),
         ...(wrongHole ? [one(piece, `found in ${wrongHole.was}, belongs in ${wrongHole.own}`)] : []),

@@ -1,11 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
+import { asItCame } from "@/core/teardown/came-without";
 import { getAccount } from "@/data/account/job-acts";
 import { getBuild } from "@/data/bench/build";
-import { doStep } from "@/data/bench/build-steps";
+import { doStep, skipStep } from "@/data/bench/build-steps";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { findJob } from "@/data/jobs/jobs";
 import { listNeeds } from "@/data/parts/needs";
+import { setForeseen } from "@/data/parts/quote-parts";
 import { setBin } from "@/data/parts/stock";
 import { getQuote } from "@/data/quote/quotes";
 import {
@@ -161,6 +163,9 @@ describe("taking parts off", () => {
     expect(wells.map(({ positionId, well, place }) => [positionId, well, place])).toEqual(pull.map((seat, i) => [seat, 2, i + 1]));
     // One was not there: it is missing, and wanted.
     expect(wells.find(({ positionId }) => positionId === "eared")).toMatchObject({ verdict: "missing", foundCount: 0 });
+    expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toEqual([]);
+    // What the reel came without is no wish for a new one; a person's word makes it one.
+    setForeseen(shop.ctx, id, "eared", true);
     expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toEqual(["eared"]);
     expect(refusal(() => putBack(shop.ctx, id, ["eared"])).code).toBe("not-last");
     expect(putBack(shop.ctx, id, [...pull].reverse()).positionIds).toEqual(pull);
@@ -191,10 +196,28 @@ describe("taking parts off", () => {
     expect(getBuild(shop.db, job(shop, id)).steps.some(({ position }) => position?.id === "main-gear")).toBe(false);
     expect(listOilPoints(shop.db, job(shop, id)).map(({ positionId }) => positionId)).toContain("head-bearing");
     takePart(shop.ctx, id, "lock-screw");
-    expect(getAccount(shop.db, job(shop, id)).sentences.map(({ words }) => words)).toContainEqual(expect.stringMatching(/^Left in: (spool bearing \(head\), main gear|main gear, spool bearing \(head\))\.$/));
+    expect(getAccount(shop.db, job(shop, id)).sentences.map(({ words }) => words)).toContainEqual(
+      expect.stringMatching(/^Left in: (spool bearing \(head\), main gear|main gear, spool bearing \(head\))\.$/),
+    );
     leaveIn(shop.ctx, id, ["main-gear"], false);
     expect(expectedNext(shop.db, job(shop, id))).toEqual(expect.arrayContaining(["main-gear", "ratchet"]));
     expect(refusal(() => leaveIn(shop.ctx, id, ["no-such"], true)).code).toBe("no-seat");
+  });
+
+  it("leaves off as it came what was not there: nothing quoted, nothing wanted, and the report says so", () => {
+    const shop = openWorkshop();
+    const id = shop.open();
+    takeParts(shop.ctx, id, ["lock-screw", "handle-nut", "handle"], new Set(["lock-screw"]));
+    expect(getQuote(shop.db, job(shop, id)).parts).toEqual([]);
+    expect(listNeeds(shop.db, { states: ["open", "ordered", "arrived"], jobId: id })).toEqual([]);
+    cleanedAllByHand(shop.ctx, id);
+    skipStep(shop.ctx, id, "place-lock-screw", asItCame);
+    for (const { operation } of getBuild(shop.db, job(shop, id)).steps)
+      if (operation.id !== "place-lock-screw" && !operation.id.startsWith("gate-")) doStep(shop.ctx, id, operation.id);
+    const words = getAccount(shop.db, job(shop, id)).sentences.map((one) => one.words);
+    expect(words).toContain("Handle lock screw: missing when it was opened, left off: as it came.");
+    expect(words).toContain("Handle and star, part way: handle, handle nut off.");
+    expect(words).toContain("2 parts off: 2 went back in.");
   });
 
   it("opens only what the complaint needs where that is the way", () => {

@@ -21,6 +21,7 @@ import { faultNamer } from "@/data/diagnosis/knowledge";
 import { verdictsBefore } from "@/data/diagnosis/observations";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { listForeseen } from "@/data/parts/quote-parts";
 import { listInPlace, waysOf } from "./ways";
 
 /** How deep a job opens its reel: what is serviced and why, what comes off for it, and the machine with what rides along as one. */
@@ -73,7 +74,7 @@ export function openingOf(db: Db, job: Job, version: ModelVersion = machineOf(db
     sections: sectionsOfTests(version.model.family, verdictsBefore(db, [job.id]).get(job.id) ?? {}).map(
       ({ section }): ReelSection => section,
     ),
-    newParts: db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? ORDER BY position_id").pluck().all(job.id) as string[],
+    newParts: listForeseen(db, job.id),
     forService: job.kind === "service" || job.intake.complaints.includes("service"),
     said: saidOf(db, job.id),
   });

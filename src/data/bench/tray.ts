@@ -1,6 +1,7 @@
 import { lastWell } from "@/core/acts/strip/put-back";
 import { freshWells, moreThanDrawn, notThere } from "@/core/acts/strip/take-parts";
 import { allStripActs } from "@/core/hands/strip-acts";
+import { cameWithout } from "@/core/teardown/came-without";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
 import type { Lies } from "@/core/teardown/way-round";
 import type { Well } from "@/core/teardown/well";
@@ -307,14 +308,14 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
     { jobId, reelId: job.reel.id },
     { position: positionId, verdict: note.verdict, at: note.at ?? "strip" },
   );
-  if (wantsNew(note.verdict)) {
+  const now = { verdict: note.verdict, foundCount: note.foundCount ?? well.foundCount, renewed: well.renewed };
+  // What the reel came without is no wish for a new one: somebody says so.
+  if (wantsNew(note.verdict) && !cameWithout(now)) {
     if (well.renewed) return { words: "" };
     setForeseen(ctx, jobId, positionId, true);
     return { words: wantForVerdict(ctx, job, positionId) };
   }
-  if (wantsNew(well.verdict) && !well.renewed) {
-    setForeseen(ctx, jobId, positionId, false);
-  }
+  if (wantsNew(well.verdict) && !wantsNew(note.verdict) && !well.renewed) setForeseen(ctx, jobId, positionId, false);
   return { words: "" };
 }
 

@@ -72,6 +72,10 @@ export function strikeOfFault(ctx: Context, jobId: number, faultId: string): str
   return seats;
 }
 
+/** Seats for which a new part is on the quote. */
+export const listForeseen = (db: Db, jobId: number): string[] =>
+  db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? ORDER BY position_id").pluck().all(jobId) as string[];
+
 /**
  * Foresees the machine's own part for a seat, or strikes what is foreseen there.
  * @param piece a piece with a price of its own that is planned for it instead: a donor's, or one from elsewhere.

@@ -7,7 +7,9 @@ import { buildActFrom, nextBuildAct } from "@/core/hands/build-acts";
 import { type StuckHelp, stuckHelp } from "@/core/hands/stuck";
 import { lastDone, upToCheck } from "@/core/hands/up-to-check";
 import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
+import { carriesLoad } from "@/core/safety/carries-load";
 import { buriedByAct } from "@/core/teardown/buried-by";
+import { asItCame, cameWithout } from "@/core/teardown/came-without";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import { shutBy, shutsIn } from "@/core/teardown/oil-window";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
@@ -56,6 +58,8 @@ interface Props {
   /** Seats that were never emptied, so they are in from the start. */
   readonly neverOff: readonly string[];
   readonly partTypes: Readonly<Record<string, PartType>>;
+  /** Seats for which a new part was asked for. */
+  readonly foreseen: readonly string[];
   /** The job's faults by id. */
   readonly faultNames: Readonly<Record<string, string>>;
   /** What was measured, repeated or used, by step. */
@@ -122,6 +126,16 @@ export function BuildSheet(props: Props) {
   const name = act?.batch?.name ?? step?.operation.words ?? lead?.position?.name ?? "";
   // A failed check that is looked at again passes; what is refused for what it covers wants its reason first.
   const old = oldPieces(acting);
+  // What the reel came without stays off by the same press, unless it carries load or a new one was asked for.
+  const withoutIt = acting.filter(
+    ({ operation, position, well, state }) =>
+      operation.kind === "place" && state !== "done" && position !== null && cameWithout(well) && !props.foreseen.includes(position.id),
+  );
+  const roleAt = (one: StepAtBuild) => partTypes[one.position?.partTypeId ?? ""]?.role ?? "";
+  const asCame = withoutIt.filter((one) => !carriesLoad(roleAt(one)));
+  const asCameIds = asCame.map(({ operation }) => operation.id);
+  // A piece of a handful that is not here is asked about alone.
+  const lacking = acting.length > 1 ? acting.find((one) => one.state !== "done" && waitsForPiece(one) && !asCame.includes(one)) : undefined;
   const lacksReason = ((buries?.faults.length ?? 0) > 0 || old.length > 0) && !reason.trim();
   // A step picked by hand may stand on one that is still to be done.
   const first = useMemo(() => {
@@ -138,6 +152,13 @@ export function BuildSheet(props: Props) {
     setAsked(false);
     press("steps-done", { jobId: head.jobId, operationIds, ...(reason.trim() ? { reason: reason.trim() } : {}) }, name);
     settle();
+  };
+  const leaveAsItCame = () => {
+    for (const operationId of asCameIds)
+      press("step-left-off", { jobId: head.jobId, operationId, reason: asItCame }, `${name} left off as it came`);
+    const rest = (act?.operationIds ?? []).filter((id) => !asCameIds.includes(id));
+    if (rest.length) done(rest);
+    else settle();
   };
   const sentences = [
     ...new Set(
@@ -186,7 +207,17 @@ export function BuildSheet(props: Props) {
         <>
           {act && undone && !head.closed ? (
             <>
-              {first ? (
+              {lacking && !first ? (
+                <MainKey busy={busy} words="The piece that is not here" onPress={() => chooseStep(lacking.operation.id, true)}>
+                  First: {lacking.position?.name}
+                </MainKey>
+              ) : asCame.length && !first && !lying.length ? (
+                <MainKey busy={busy} words="Left off, as it came" onPress={() => leaveAsItCame()}>
+                  {asCame.length === acting.length
+                    ? "Left off, as it came"
+                    : `Done: ${acting.length - asCame.length}; ${asCame[0]!.position!.name.toLowerCase()} left off as it came`}
+                </MainKey>
+              ) : first ? (
                 <MainKey busy={busy} words="What comes first" onPress={() => chooseStep(first.operation.id, false)}>
                   First: {first.position?.name ?? first.operation.words}
                 </MainKey>
@@ -233,12 +264,12 @@ export function BuildSheet(props: Props) {
                   }}
                   className="min-w-32"
                 >
-                  Leave for now
+                  Later
                 </Key>
               )}
               {!isGate && toHere.length > act.operationIds.length && !oilFirst(toHere).length && (
                 <Key shortcut="f" words="Done up to the check" busy={busy} onPress={() => done(toHere)}>
-                  Done to the check
+                  To the check
                 </Key>
               )}
               {lead?.position && lead.operation.kind === "place" && (
@@ -263,7 +294,7 @@ export function BuildSheet(props: Props) {
           )}
           {!head.closed && steps.length > 0 && !isGate && (
             <Key shortcut="w" words="Not this part" pressed={other} onPress={() => setOther(!other)}>
-              Another piece
+              Other piece
             </Key>
           )}
           <Key
@@ -341,6 +372,8 @@ export function BuildSheet(props: Props) {
               jobId={head.jobId}
               operationId={step.operation.id}
               name={step.position?.name ?? step.operation.words}
+              load={carriesLoad(roleAt(step))}
+              wanted={withoutIt.includes(step) ? { positionId: step.position!.id } : null}
               onDone={settle}
             />
           )}

@@ -9,16 +9,34 @@ interface Props {
   readonly jobId: number;
   readonly operationId: string;
   readonly name: string;
+  /** The reel goes out without it only on its owner's word. */
+  readonly load: boolean;
+  /** It was not there when the reel came: a new one can be asked for; null for any other. */
+  readonly wanted: { readonly positionId: string } | null;
   readonly onDone: () => void;
 }
 
 /** A step that was left for later, or whose piece is not here: it is done now, or left off by a word that the report says. */
-export function LeftOff({ jobId, operationId, name, onDone }: Props) {
+export function LeftOff({ jobId, operationId, name, load, wanted, onDone }: Props) {
   const [reason, setReason] = useState("");
   const act = useAct("step-left-off", onDone);
+  const order = useAct("foresee", onDone);
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Left off">
-      <p className="font-semibold">{name}: do it now, or leave it off. What covers it waits until then.</p>
+      <p className="font-semibold">
+        {wanted ? `${name}: it was not there when the reel came.` : `${name}: do it now, or leave it off. What covers it waits until then.`}
+        {load && " It carries load: the reel goes out without it only on its owner's word."}
+      </p>
+      {wanted && (
+        <button
+          type="button"
+          className="key key-small"
+          disabled={order.busy}
+          onClick={() => order.press({ jobId, positionId: wanted.positionId, wanted: true })}
+        >
+          A new one is wanted
+        </button>
+      )}
       {/* Folded, so that the step itself and its cautions stay in sight. */}
       <details>
         <summary className="act-link min-h-10">Leave it off, and why</summary>
@@ -38,7 +56,7 @@ export function LeftOff({ jobId, operationId, name, onDone }: Props) {
           Leave it off
         </button>
       </details>
-      <Refused of={[act]} beside />
+      <Refused of={[act, order]} beside />
     </section>
   );
 }

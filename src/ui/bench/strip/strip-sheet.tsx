@@ -275,24 +275,24 @@ export function TraySheet(props: Props) {
             <p>Served in place: {served.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
           )}
           {leftIn.length > 0 && (
-            <p className="flex flex-wrap items-center gap-x-3">
-              Left in:
-              {leftIn.map(({ positionId }) => (
-                <span key={positionId}>
-                  {byId.get(positionId)?.name}
-                  {!head.closed && (
-                    <button
-                      type="button"
-                      className="act-link ml-2 min-h-10"
-                      aria-label={`Take off after all: ${byId.get(positionId)?.name}`}
-                      onClick={() => leaveIn([positionId], false)}
-                    >
-                      take off after all
-                    </button>
-                  )}
-                </span>
-              ))}
-            </p>
+            <div className="flex flex-wrap items-center gap-x-3" role="group" aria-label="Left in">
+              <span>Left in{head.closed ? "" : "; a name is taken off after all by a press"}:</span>
+              {leftIn.map(({ positionId }) =>
+                head.closed ? (
+                  <span key={positionId}>{byId.get(positionId)?.name}</span>
+                ) : (
+                  <button
+                    key={positionId}
+                    type="button"
+                    className="act-link min-h-10"
+                    aria-label={`Take off after all: ${byId.get(positionId)?.name}`}
+                    onClick={() => leaveIn([positionId], false)}
+                  >
+                    {byId.get(positionId)?.name}
+                  </button>
+                ),
+              )}
+            </div>
           )}
           {props.wantedHeld
             .filter(({ by }) => inPlace.some(({ positionId }) => positionId === by))

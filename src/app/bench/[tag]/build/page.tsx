@@ -11,6 +11,7 @@ import { waysOf } from "@/data/bench/ways";
 import { familyOf } from "@/data/catalogue/built";
 import { listFaults } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
+import { listForeseen } from "@/data/parts/quote-parts";
 import { BuildSheet } from "@/ui/bench/build/build-sheet";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 
@@ -45,6 +46,7 @@ export default async function BuildPage(props: StationProps) {
       anatomy={version.anatomy}
       neverOff={version.anatomy.positions.filter((position) => !off.has(position.id)).map((position) => position.id)}
       partTypes={Object.fromEntries(version.partTypes)}
+      foreseen={listForeseen(db, job.id)}
       faultNames={Object.fromEntries(listFaults(db, job.id).map(({ faultId }) => [faultId, faultOf(db, faultId)?.name ?? faultId]))}
       noted={Object.fromEntries(listStepsNoted(db, job.id))}
     />

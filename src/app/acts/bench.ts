@@ -6,7 +6,7 @@ import { takeDown } from "@/data/bench/taken-down";
 import type { RunsOf } from "./runs";
 
 export const benchRuns: RunsOf<typeof benchActs> = {
-  "built-otherwise": (ctx, input) => buildOtherwise(ctx, input.jobId, input.variantId, input.choiceId),
+  "built-otherwise": (ctx, input) => buildOtherwise(ctx, input.jobId, input.variantId, input.choiceId, input.only),
 
   "choose-edition": (ctx, input) => chooseEdition(ctx, input.jobId, input.editionId),
 

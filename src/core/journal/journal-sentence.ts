@@ -70,6 +70,7 @@ export const journalSayings = {
     d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `laid the part of well ${String(d.well)} in the tray`,
   "step-noted": (d, name) => `noted something at a step: ${name.step(d.operation)}`,
   "model-built": (d, name) => `built ${name.model(d.model)} otherwise: ${String(d.variant)}, ${String(d.choice)}`,
+  "reel-built": (d) => `said of this reel alone: ${String(d.variant)}, ${String(d.choice)}`,
   "model-followed": (d, name) => `took ${name.model(d.model)} as it is built now`,
   "cover-said": (d, { seat, fault }) =>
     `said that ${d.kind === "fault" ? fault(d.ref) : `the new ${seat(d.ref)}`} is ${d.ours ? "our own work, free" : "the customer's to pay"}`,

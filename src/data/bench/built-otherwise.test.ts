@@ -4,6 +4,7 @@ import { openWorkshop, plainJob, refusal, type Workshop } from "#tests/workshop"
 import { families } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
 import { builtOf, familyOf, startModelOf } from "@/data/catalogue/built";
+import { ownBuildOf } from "@/data/catalogue/own-build";
 import { openJob } from "@/data/counter/open-job";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -41,6 +42,48 @@ describe("a reel that shows at Strip that it is built otherwise", () => {
     buildOtherwise(shop.ctx, other, "handle-end", "slotted-screw");
     expect(seats(other)).toContain("handle-screw");
     expect(findJob(shop.db, other)!.modelVersionId).toBe(findJob(shop.db, here)!.modelVersionId);
+  });
+
+  it("is so alone where that is said: its model and its sisters stay, and it is so when it comes again, also once the model moved on", () => {
+    const [here, other] = [open(), open()];
+    const version = () => builtOf(shop.db, modelId)?.chosen["handle-end"];
+    const was = version();
+    buildOtherwise(shop.ctx, here, "handle-end", "slotted-screw", true);
+    expect(seats(here)).toContain("handle-screw");
+    expect(version()).toBe(was);
+    expect(seats(other)).toContain("lock-screw");
+    expect(seats(open())).toContain("lock-screw");
+    // The next visit of the same reel.
+    const { reel } = findJob(shop.db, here)!;
+    const again = () => {
+      closeAway(here);
+      return openJob(shop.ctx, plainJob({ modelId, reelId: reel.id, serial: reel.serial, kind: "service", depth: "full" })).id;
+    };
+    const closeAway = (id: number) => shop.db.prepare("UPDATE job SET closed_at = ?, station = 'closed' WHERE id = ?").run(shop.ctx.now, id);
+    const next = again();
+    expect(seats(next)).toContain("handle-screw");
+    expect(findJob(shop.db, next)!.modelVersionId).toBe(findJob(shop.db, here)!.modelVersionId);
+    // The model is built otherwise in another thing: the reel has both.
+    buildOtherwise(shop.ctx, other, "dog-spring", "wire");
+    closeAway(next);
+    const third = openJob(shop.ctx, plainJob({ modelId, reelId: reel.id, serial: reel.serial, kind: "service", depth: "full" })).id;
+    expect(seats(third)).toContain("handle-screw");
+    expect(machineOf(shop.db, findJob(shop.db, third)!).anatomy.operations.find(({ id }) => id === "load-dog")?.words).toBe(
+      machineOf(shop.db, findJob(shop.db, other)!).anatomy.operations.find(({ id }) => id === "load-dog")?.words,
+    );
+    // Said of all, it is no choice of its own any more.
+    buildOtherwise(shop.ctx, third, "handle-end", "slotted-screw");
+    expect(ownBuildOf(shop.db, modelId, reel.id)).toEqual({});
+    expect(seats(open())).toContain("handle-screw");
+  });
+
+  it("goes back to its model where its own choice is taken back", () => {
+    const here = open();
+    buildOtherwise(shop.ctx, here, "handle-end", "slotted-screw", true);
+    buildOtherwise(shop.ctx, here, "handle-end", "lock-screw", true);
+    expect(seats(here)).toContain("lock-screw");
+    expect(ownBuildOf(shop.db, modelId, findJob(shop.db, here)!.reel.id)).toEqual({});
+    expect(refusal(() => buildOtherwise(shop.ctx, here, "handle-end", "no-such", true)).code).toBe("no-variant");
   });
 
   it("keeps what is done, and comes back as it was", () => {

@@ -1,7 +1,8 @@
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import { changeVariant, sayBuilt } from "@/data/catalogue/built";
-import { getCurrentModelVersion, getModelVersion } from "@/data/catalogue/models";
+import { getCurrentModelVersion, getModelVersion, type ModelVersion } from "@/data/catalogue/models";
+import { dropOwnChoice, sayOwnBuild, versionOfReel } from "@/data/catalogue/own-build";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
@@ -27,7 +28,7 @@ function holds({ db }: Context, { id, tag, reel }: Job, positionId: string): { r
   return null;
 }
 
-function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: string): void {
+function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: string, only: boolean): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   const { model, anatomy } = getModelVersion(db, job.modelVersionId);
@@ -37,11 +38,9 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
   }
   const before = machineOf(db, job);
   const done = getBuild(db, job, before).steps.filter(({ state }) => state !== "waiting");
-  const was = getCurrentModelVersion(db, before.model.id).number;
-  const { number } = changeVariant(ctx, before.model.id, was, variantId, choiceId);
-  // The model is built so since another job said it: this one follows.
-  if (number === was) writeJournal(ctx, "model-followed", { jobId, reelId: job.reel.id }, { model: before.model.id });
-  const version = getCurrentModelVersion(db, before.model.id);
+  const version = only
+    ? sayOwnBuild(ctx, before.model.id, job.reel.id, variantId, choiceId)
+    : modelBuilt(ctx, job, before.model.id, variantId, choiceId);
   const seats = new Set(version.anatomy.positions.map(({ id }) => id));
   for (const { id, name } of before.anatomy.positions) {
     const held = seats.has(id) ? null : holds(ctx, job, id);
@@ -66,11 +65,21 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
   pinPrices(ctx, jobId, version.id);
 }
 
+/** The model is built so from now on, and this reel as its model is but for what else it has of its own. */
+function modelBuilt(ctx: Context, job: Job, modelId: string, variantId: string, choiceId: string): ModelVersion {
+  const was = getCurrentModelVersion(ctx.db, modelId).number;
+  const { number } = changeVariant(ctx, modelId, was, variantId, choiceId);
+  // The model is built so since another job said it: this one follows.
+  if (number === was) writeJournal(ctx, "model-followed", { jobId: job.id, reelId: job.reel.id }, { model: modelId });
+  dropOwnChoice(ctx, job.reel.id, variantId);
+  return versionOfReel(ctx, modelId, job.reel.id);
+}
+
 /**
  * The reel on the bench shows that its model is built otherwise: the model's next version is, and this job goes on with it; other jobs keep theirs.
- * What is done stays. @throws Refusal where this job did something to a seat that the other build does not have, or the model did not begin from
+ * Said of this reel alone, the model stays as it is, and the reel is so whenever it comes again. What is done stays. @throws Refusal where this job did something to a seat that the other build does not have, or the model did not begin from
  * its family.
  */
-export function buildOtherwise(ctx: Context, jobId: number, variantId: string, choiceId: string): void {
-  ctx.db.transaction(() => moveToBuild(ctx, jobId, variantId, choiceId))();
+export function buildOtherwise(ctx: Context, jobId: number, variantId: string, choiceId: string, only = false): void {
+  ctx.db.transaction(() => moveToBuild(ctx, jobId, variantId, choiceId, only))();
 }

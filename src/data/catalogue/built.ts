@@ -82,7 +82,7 @@ export function startModelOf(
 }
 
 /** A template's part in a model's own catalogue, added where it is not there; where its number is another part's, it carries the choice in its own. */
-const ownPart =
+export const ownPart =
   (ctx: Context, prefix: string, template: FamilyTemplate, choiceId: string) =>
   (part: PartType): string => {
     const [own] = modelFromTemplate({ ...template, parts: [part] }, prefix).partTypes;

@@ -54,7 +54,7 @@ function listCatalogueSeats(db: Db, wanted: { modelIds: readonly string[]; partT
               part_type.role, part_type.id AS partTypeId
        FROM position JOIN model_version ON model_version.id = position.model_version_id JOIN model ON model.id = model_version.model_id
        JOIN part_type ON part_type.id = position.part_type_id
-       WHERE model_version.number = (SELECT max(number) FROM model_version AS other WHERE other.model_id = model.id)
+       WHERE model_version.number = (SELECT max(number) FROM model_version AS other WHERE other.model_id = model.id AND own_reel_id IS NULL)
          AND (model.id IN (SELECT value FROM json_each(@models)) OR part_type.id = @part)
        ORDER BY model.maker, model.name, position.ordinal, position.id`,
     )

@@ -61,7 +61,7 @@ export const listModelsWithCounts = (db: Db, page: { limit: number; offset: numb
               (SELECT count(*) FROM reel WHERE reel.model_id = model.id) AS reels,
               ${wasBuilt} AS verified
        FROM model JOIN model_version AS newest ON newest.model_id = model.id
-       WHERE newest.number = (SELECT max(number) FROM model_version WHERE model_id = model.id)
+       WHERE newest.number = (SELECT max(number) FROM model_version WHERE model_id = model.id AND own_reel_id IS NULL)
          AND (@only IS NULL OR model.id IN (SELECT value FROM json_each(@only)))
        ORDER BY model.maker, model.name LIMIT @limit OFFSET @offset`,
       )

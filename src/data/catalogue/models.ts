@@ -40,9 +40,9 @@ export const findModel = (db: Db, id: string): Model | null =>
 
 /** The newest version of a model. @throws Refusal when there is none. */
 export function getCurrentModelVersion(db: Db, modelId: string): ModelVersion {
-  const row = db.prepare("SELECT id FROM model_version WHERE model_id = ? ORDER BY number DESC LIMIT 1").get(modelId) as
-    | { id: number }
-    | undefined;
+  const row = db
+    .prepare("SELECT id FROM model_version WHERE model_id = ? AND own_reel_id IS NULL ORDER BY number DESC LIMIT 1")
+    .get(modelId) as { id: number } | undefined;
   if (!row) throw new Refusal("no-model", "This model is not in the library. Choose one from the list.", "modelId", { to: "new-model" });
   return getModelVersion(db, row.id);
 }

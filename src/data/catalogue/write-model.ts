@@ -25,7 +25,13 @@ export function addModel(ctx: Context, model: Model, version: { lineRadiusMm: nu
 }
 
 /** A changed machine is a new version; jobs keep the one they were opened with. */
-export function addModelVersion(ctx: Context, modelId: string, version: { lineRadiusMm: number; anatomy: Anatomy }): number {
+export function addModelVersion(
+  ctx: Context,
+  modelId: string,
+  version: { lineRadiusMm: number; anatomy: Anatomy },
+  /** The one reel it is the machine of; null for the model's own next version. */
+  ownReelId: number | null = null,
+): number {
   const { db } = ctx;
   const { anatomy } = version;
   const types = anatomy.positions.map((position) => findPartType(db, position.partTypeId)).filter((type) => type !== null);
@@ -36,7 +42,9 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
   ).next;
   const id = Number(
     db
-      .prepare("INSERT INTO model_version (model_id, number, line_radius_mm, editions, gear_pairs, batches) VALUES (?, ?, ?, ?, ?, ?)")
+      .prepare(
+        "INSERT INTO model_version (model_id, number, line_radius_mm, editions, gear_pairs, batches, own_reel_id) VALUES (?, ?, ?, ?, ?, ?, ?)",
+      )
       .run(
         modelId,
         number,
@@ -44,6 +52,7 @@ export function addModelVersion(ctx: Context, modelId: string, version: { lineRa
         JSON.stringify(anatomy.editions),
         JSON.stringify(anatomy.gearPairs),
         JSON.stringify(anatomy.batches),
+        ownReelId,
       ).lastInsertRowid,
   );
   const addAssembly = db.prepare("INSERT INTO assembly (model_version_id, id, ordinal, name, side, more) VALUES (?, ?, ?, ?, ?, ?)");

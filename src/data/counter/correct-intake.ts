@@ -3,6 +3,7 @@ import type { BroughtId, ComplaintId, Hand } from "@/core/vocabulary/counter-lis
 import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { versionOfReel } from "@/data/catalogue/own-build";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
 import { customerByName, findCustomer } from "@/data/customers/customers";
 import { ensureReel, findReelBySerial, handOver, normaliseSerial, writeSerial } from "@/data/customers/reels";
@@ -124,7 +125,7 @@ function reelAsSaid(ctx: Context, job: Job, ownerId: number, { modelId, serial, 
 const onlyJob = (db: Db, reelId: number): boolean => db.prepare("SELECT count(*) FROM job WHERE reel_id = ?").pluck().get(reelId) === 1;
 
 function pinModel(ctx: Context, jobId: number, modelId: string): void {
-  const version = getCurrentModelVersion(ctx.db, modelId);
+  const version = versionOfReel(ctx, modelId, getOpenJob(ctx.db, jobId).reel.id);
   markModelVersionUsed(ctx.db, version.id);
   giveJobModelVersion(ctx.db, jobId, version.id);
   pinPrices(ctx, jobId, version.id);

@@ -5,6 +5,7 @@ import type { BroughtId, Hand } from "@/core/vocabulary/counter-lists";
 import type { DepthId, JobKind } from "@/core/vocabulary/job-kinds";
 import { editionOfReel } from "@/data/catalogue/editions";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { versionOfReel } from "@/data/catalogue/own-build";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
 import { customerByName, findCustomer } from "@/data/customers/customers";
 import { ensureReel, normaliseSerial, pickedReel, setTakenFor, type TakenFor } from "@/data/customers/reels";
@@ -54,7 +55,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   const customerId = "id" in job.customer ? job.customer.id : customerByName(ctx, job.customer);
   const customer = findCustomer(db, customerId);
   if (!customer) throw new Refusal("no-customer", "This customer was retired. Choose again or type a new one.", "customerId");
-  const version = getCurrentModelVersion(db, job.modelId);
+  getCurrentModelVersion(db, job.modelId);
   const reelId = job.reelId
     ? pickedReel(ctx, job.reelId, { modelId: job.modelId, ownerId: customerId })
     : ensureReel(ctx, { modelId: job.modelId, serial: job.serial, hand: job.hand, ownerId: customerId });
@@ -68,6 +69,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
     });
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
   if (scrapped) throw new Refusal("scrapped", `This reel scrapped for parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
+  const version = versionOfReel(ctx, job.modelId, reelId);
   const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);
   const kind = job.kind ?? "repair";
   const lastJob = kind === "comeback" ? lastClosedJob(db, reelId) : null;

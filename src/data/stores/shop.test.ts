@@ -261,7 +261,7 @@ describe("rack and return", () => {
 
   it("keeps a job open for what came with it, and fixes its sum when it goes", () => {
     const { ctx, db, open } = openWorkshop();
-    const id = open({ brought: ["box", "clamp"] });
+    const id = open({ depth: "complaint", brought: ["box", "clamp"] });
     addFault(ctx, id, "knob-stiff", "");
     expect(refusal(() => markReady(ctx, id)).code).toBe("fault");
     sayPutRight(ctx, id, "knob-stiff", true);

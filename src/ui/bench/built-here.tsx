@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
 import { BuiltChoices, type BuiltChoicesProps } from "@/ui/glyphs/built-choices";
@@ -12,6 +13,7 @@ interface Props extends Pick<BuiltChoicesProps, "variants" | "chosen"> {
 /** When the reel in the hands is built otherwise than its model says: one press makes it so, and what is done stays. */
 export function BuiltHere({ jobId, variants, chosen, unknown = false }: Props) {
   const act = useAct("built-otherwise");
+  const [only, setOnly] = useState(false);
   return (
     <details className="mt-2">
       <summary className="act-link inline-flex min-h-10 items-center">
@@ -21,14 +23,22 @@ export function BuiltHere({ jobId, variants, chosen, unknown = false }: Props) {
         {unknown
           ? "Choose what you see, as far as you see it. The pieces to expect follow; what is in the tray stays."
           : chosen
-            ? "Choose what you see. The model is built so from now on, and this job with it; other jobs keep theirs."
+            ? only
+              ? "Choose what you see. This reel is built so, now and when it comes again; its model stays as it is."
+              : "Choose what you see. The model is built so from now on, and this job with it; other jobs keep theirs."
             : "Its model was changed since this job was opened. Choose what you see: this job goes on with the model as it is now."}
       </p>
+      {!unknown && (
+        <label className="flex min-h-10 items-center gap-2">
+          <input type="checkbox" checked={only} onChange={(event) => setOnly(event.target.checked)} />
+          <span>Only this reel, not its model</span>
+        </label>
+      )}
       <BuiltChoices
         variants={variants}
         chosen={chosen}
         disabled={act.busy}
-        onChoose={(variantId, choiceId) => act.press({ jobId, variantId, choiceId })}
+        onChoose={(variantId, choiceId) => act.press({ jobId, variantId, choiceId, only: only && !unknown })}
       />
       <Refused of={[act]} />
     </details>

@@ -5,6 +5,12 @@ import { jobId } from "@/core/acts/act/inputs";
 export const builtOtherwise = defineAct({
   name: "built-otherwise",
   permission: "bench",
-  input: z.object({ jobId, variantId: z.string().max(40), choiceId: z.string().max(40) }),
-  journals: ["model-built", "model-followed"],
+  input: z.object({
+    jobId,
+    variantId: z.string().max(40),
+    choiceId: z.string().max(40),
+    /** Of this reel alone: its model stays as it is. */
+    only: z.boolean().default(false),
+  }),
+  journals: ["model-built", "model-followed", "reel-built"],
 });

@@ -13,7 +13,7 @@ import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
 import { builtOf, familyOf } from "@/data/catalogue/built";
-import { getCurrentModelVersion } from "@/data/catalogue/models";
+import { ownBuildOf, readVersionOfReel } from "@/data/catalogue/own-build";
 import { getQuote } from "@/data/quote/quotes";
 import { BuiltHere } from "@/ui/bench/built-here";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
@@ -47,7 +47,8 @@ export default async function StripPage(props: StationProps) {
   }
   const { anatomy, partTypes } = version;
   const built = builtOf(db, version.model.id);
-  const isCurrent = getCurrentModelVersion(db, version.model.id).id === job.modelVersionId;
+  const isCurrent = readVersionOfReel(db, version.model.id, job.reel.id)?.id === job.modelVersionId;
+  const own = ownBuildOf(db, version.model.id, job.reel.id);
   const of = openingOf(db, job, version);
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const rides: Record<string, string[]> = {};
@@ -92,7 +93,11 @@ export default async function StripPage(props: StationProps) {
             </Link>
           )}
           {built && !head.closed && (
-            <BuiltHere jobId={job.id} variants={shownVariants[version.model.family]} chosen={isCurrent ? built.chosen : null} />
+            <BuiltHere
+              jobId={job.id}
+              variants={shownVariants[version.model.family]}
+              chosen={isCurrent ? { ...built.chosen, ...own } : null}
+            />
           )}
           <ExtraPieces adds jobId={job.id} closed={head.closed} pieces={listExtraPieces(db, job.id)} />
         </>

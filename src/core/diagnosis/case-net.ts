@@ -56,6 +56,14 @@ export const findingOfTest: Record<TestId, FindingId> = {
   knob: "knob-stiff",
 };
 
+/** Tests that are the look at the sign itself: the hand feels the fault and not what it leads to. */
+const looksThemselves: ReadonlySet<FindingId> = new Set([findingOfTest["side-play"], findingOfTest.knob]);
+
+/** Whether somebody has looked at a sign, be it by a test of the protocol. */
+export const isLookedAt = (observation: Observation): boolean =>
+  observation.by === "look" ||
+  (observation.by === "test" && observation.verdict !== "doubtful" && looksThemselves.has(observation.finding));
+
 interface Index {
   readonly indexOf: ReadonlyMap<FindingId, number>;
   readonly linksOf: ReadonlyMap<string, readonly Link[]>;
@@ -79,8 +87,11 @@ function weightOf(observation: Observation, { looks }: Knowledge): Weight {
       const [hit, alarm] = reliabilities.told;
       return [alarm, hit];
     }
-    case "test":
-      return verdictWeights[observation.verdict];
+    case "test": {
+      if (!isLookedAt(observation)) return verdictWeights[observation.verdict];
+      const [hit, alarm] = reliabilities[looks.get(observation.finding)!.trust];
+      return observation.verdict === "bad" ? [alarm, hit] : [1 - alarm, 1 - hit];
+    }
     case "number":
       return observation.weight;
     case "look": {

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
+import { protocolFor } from "@/core/proving/protocol";
 import { familyIds } from "@/core/vocabulary/families";
-import type { Case, Observation } from "./case-net";
+import { type Case, findingOfTest, type Observation } from "./case-net";
 import { broughtByEffects, priorInChain } from "./chains";
 import { type Consequence, consequences } from "./consequence-table";
 import { diagnose } from "./diagnose";
@@ -39,12 +40,16 @@ describe("the table of consequences", () => {
 
 describe("a proved cause", () => {
   it("makes its consequence likelier, never less: in every family, with nothing seen, each sign of it, and all its usual signs", () => {
+    const first = new Set<Consequence>();
     for (const { arrow, family, roles } of pairs) {
+      // Every family with nothing seen; the signs in the first that can have both.
+      const whole = !first.has(arrow);
+      first.add(arrow);
       const own = signsOf(arrow.effect).map(({ finding }) => finding);
       const usual = signsOf(arrow.effect)
         .filter(({ strength }) => strength === "usually" || strength === "often")
         .map(({ finding }) => finding);
-      for (const findings of [[], ...own.map((finding) => [finding]), usual]) {
+      for (const findings of whole ? [[], ...own.map((finding) => [finding]), usual] : [[]]) {
         const observations = findings.map(seen);
         const before = at({ roles, use: [], observations }, arrow.effect);
         const after = at({ roles, use: [], observations, settled: new Map([[arrow.cause, true]]) }, arrow.effect);
@@ -126,5 +131,36 @@ describe("how likely a fault is in its chain", () => {
     expect(broughtByEffects("leak", both, settle(), arrows, signs).size).toBe(0);
     expect(broughtByEffects("leak", both, settle(["leak", true], ["water", false]), arrows, signs).size).toBe(0);
     expect(broughtByEffects("leak", new Set(["leak"]), settle(["leak", true]), arrows, signs).size).toBe(0);
+  });
+});
+
+// Common practice: a test that is the look itself needs no second look.
+describe("a test's own verdict", () => {
+  it.each([
+    ["star-drag-bridge", "side-play", "side-play-large"],
+    ["baitcaster-low-profile", "side-play", "side-play-large"],
+    ["star-drag-bridge", "knob", "knob-stiff"],
+    ["spinning", "knob", "knob-stiff"],
+  ] as const)("of a %s, %s bad, is %s in nine of ten, and is not asked for again", (family, test, fault) => {
+    const subject: Case = {
+      roles: rolesOf(family),
+      use: [],
+      observations: [{ by: "test", finding: findingOfTest[test], verdict: "bad" }],
+    };
+    expect(at(subject, fault)).toBeGreaterThanOrEqual(0.9);
+    expect(nextTests(subject, 20).map(({ look }) => look.finding)).not.toContain(findingOfTest[test]);
+  });
+
+  it("that is bad always points somewhere: every test of every family's protocol", () => {
+    for (const family of familyIds)
+      for (const { id } of protocolFor(family)) {
+        const subject: Case = {
+          roles: rolesOf(family),
+          use: [],
+          observations: [{ by: "test", finding: findingOfTest[id], verdict: "bad" }],
+        };
+        const first = diagnose(subject, false).ranked.find(({ spokenFor }) => spokenFor);
+        expect(first?.probability ?? 0, `${family}, ${id}`).toBeGreaterThan(0.04);
+      }
   });
 });

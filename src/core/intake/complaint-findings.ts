@@ -7,6 +7,7 @@ export const findingOfComplaint: Readonly<Partial<Record<ComplaintId, FindingId>
   stiff: "stiff-in-gear",
   gritty: "gritty-in-gear",
   "short-spin": "short-spin",
+  whirrs: "whizz-on-cast",
   "drag-jerky": "drag-jerks-start",
   "drag-weak": "drag-weak",
   "slips-back": "slips-back",

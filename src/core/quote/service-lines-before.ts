@@ -10,6 +10,7 @@ const sectionsOfComplaint: Readonly<Record<ComplaintId, readonly ReelSection[]>>
   stiff: ["gear-side", "spool-side"],
   gritty: ["gear-side", "spool-side"],
   "short-spin": ["spool-side"],
+  whirrs: ["spool-side"],
   "drag-jerky": ["drag"],
   "drag-weak": ["drag"],
   "slips-back": ["anti-reverse"],

@@ -7,6 +7,7 @@ export const testOfComplaint: Readonly<Partial<Record<ComplaintId, TestId>>> = {
   stiff: "turning",
   gritty: "turning",
   "short-spin": "free-spool",
+  whirrs: "free-spool",
   "drag-jerky": "drag-strike",
   "drag-weak": "drag-full",
   "slips-back": "anti-reverse",

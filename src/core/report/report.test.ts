@@ -47,6 +47,7 @@ it.each([
   ["stiff", "turning"],
   ["gritty", "turning"],
   ["short-spin", "free-spool"],
+  ["whirrs", "free-spool"],
   ["drag-jerky", "drag-strike"],
   ["drag-weak", "drag-full"],
   ["slips-back", "anti-reverse"],

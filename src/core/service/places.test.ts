@@ -126,6 +126,7 @@ const leads: readonly Lead[] = [
   ["lever-drag", "slips-back", "dog dog-spring", "drag-cap click-tongue"],
   ["baitcaster-low-profile", "short-spin", "spool spool-bearing plate-bearing cap-bearing tension-cap", "gear-plate handle star main-gear"],
   ["baitcaster-low-profile", "drag-weak", "friction keyed gear-plate", "worm brake-drum"],
+  ["baitcaster-low-profile", "whirrs", "plate-bearing spool-bearing", "gear-plate handle"],
   ["spinning", "line-twists", "roller roller-bearing roller-screw", "bail-arm arm-screw rotor spool"],
   ["spinning", "bail-hangs", "bail-arm bail-spring trip-lever", "rotor spool side-cover"],
   ["spinning", "slips-back", "rotor clutch clutch-sleeve", "side-cover drive-gear"],

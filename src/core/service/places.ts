@@ -108,6 +108,7 @@ export const placesOfComplaint: Readonly<Record<ComplaintId, readonly PlaceId[]>
   stiff: ["gears", "spool-ends"],
   gritty: ["gears", "spool-ends"],
   "short-spin": ["spool-ends"],
+  whirrs: ["spool-ends"],
   "drag-jerky": ["drag"],
   "drag-weak": ["drag"],
   "slips-back": ["anti-reverse"],

@@ -5,6 +5,7 @@ export const complaints = {
   stiff: "stiff to turn",
   gritty: "gritty or grinding",
   "short-spin": "spins short",
+  whirrs: "whirrs or whines on the cast",
   "drag-jerky": "drag jerks",
   "drag-weak": "drag weak",
   "slips-back": "slips backwards",

@@ -59,7 +59,8 @@ describe("a reel that shows at Strip that it is built otherwise", () => {
       closeAway(here);
       return openJob(shop.ctx, plainJob({ modelId, reelId: reel.id, serial: reel.serial, kind: "service", depth: "full" })).id;
     };
-    const closeAway = (id: number) => shop.db.prepare("UPDATE job SET closed_at = ?, station = 'closed' WHERE id = ?").run(shop.ctx.now, id);
+    const closeAway = (id: number) =>
+      shop.db.prepare("UPDATE job SET closed_at = ?, station = 'closed' WHERE id = ?").run(shop.ctx.now, id);
     const next = again();
     expect(seats(next)).toContain("handle-screw");
     expect(findJob(shop.db, next)!.modelVersionId).toBe(findJob(shop.db, here)!.modelVersionId);

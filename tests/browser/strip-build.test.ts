@@ -51,6 +51,14 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
     // The focus is back on the main act: the space bar takes it.
     await person.keys(" ");
     await person.sees("into well 2");
+    // Touched by a pointer a fold-out keeps the focus, and the space bar all the same does the main act, as often as it is pressed.
+    await person.driver.findElement({ css: "main details > summary, details > summary" }).click();
+    await person.keys(" ");
+    await person.sees("into well 3");
+    await person.keys("u");
+    await person.sees("into well 2");
+    await person.keys(" ");
+    await person.sees("into well 3");
     await person.tabTo("Something else came off?");
     await person.keys("dog spring");
     await person.tabTo("Dog spring");

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import type { Fault } from "@/core/diagnosis/fault";
-import { type DepthWanted, depthOf, openedForWords, rolesBySection } from "./depth";
+import { type DepthWanted, depthOf, openedForWords, rolesBySection, shutInTheWay } from "./depth";
 
 const types = new Map(skerry30Parts.map((part) => [part.id, part]));
 const fault = (section: Fault["section"], partRoles: string[], needs?: string) =>
@@ -88,6 +88,16 @@ describe("how deep a reel is opened", () => {
     expect(shut.open.has(drag)).toBe(false);
     expect(shut.seats.has("friction-mid")).toBe(false);
     expect([...shut.shut]).toEqual([drag]);
+  });
+});
+
+describe("an assembly that is to stay shut", () => {
+  it("is in the way of what is reached only through it, and of nothing else", () => {
+    const drag = depth({ complaints: ["drag-weak"], said: new Map([["handle", "shut"]]) });
+    expect([...shutInTheWay(skerry30Anatomy, drag)]).toEqual([["handle", ["stack"]]]);
+    const click = depth({ complaints: ["click-weak"], said: new Map([["handle", "shut"]]) });
+    expect(shutInTheWay(skerry30Anatomy, click).size).toBe(0);
+    expect(shutInTheWay(skerry30Anatomy, depth({ depth: "full" })).size).toBe(0);
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Anatomy, PartType } from "@/core/anatomy/types";
 import type { Fault } from "@/core/diagnosis/fault";
 import type { ReelSection } from "@/core/diagnosis/isolation";
-import type { Reached } from "@/core/teardown/opening";
+import { planOpening, type Reached } from "@/core/teardown/opening";
 import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import type { FamilyId } from "@/core/vocabulary/families";
 import type { Choice } from "@/core/ways/ways";
@@ -140,6 +140,28 @@ export function reachedBy({ positions }: Pick<Anatomy, "positions">, { open, onl
     seats: new Set([...seats.keys(), ...[...some].filter((id) => !stays.has(id))]),
     looked: new Set([...some].filter((id) => stays.has(id) && !seats.has(id))),
   };
+}
+
+/**
+ * For each assembly that somebody said stays shut while parts of it come off all the same: what is reached only through it.
+ * @returns by shut assembly, the ids of the opened ones it stands in the way of.
+ */
+export function shutInTheWay(anatomy: Pick<Anatomy, "assemblies" | "positions">, depth: Depth): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>();
+  if (!depth.shut.size) return found;
+  const assemblyOf = new Map(anatomy.positions.map(({ id, assemblyId }) => [id, assemblyId]));
+  const seatsIn = (id: string) => [...depth.seats.keys()].filter((seat) => assemblyOf.get(seat) === id);
+  for (const id of new Set([...depth.open.keys(), ...[...depth.seats.keys()].flatMap((seat) => assemblyOf.get(seat) ?? [])])) {
+    const own: Depth = {
+      open: new Map([...depth.open].filter(([one]) => one === id)),
+      only: new Map([...depth.only].filter(([one]) => one === id)),
+      seats: new Map(seatsIn(id).map((seat) => [seat, depth.seats.get(seat)!])),
+      shut: new Set(),
+    };
+    const touched = new Set([...planOpening(anatomy, reachedBy(anatomy, own)).off].flatMap((seat) => assemblyOf.get(seat) ?? []));
+    for (const shut of depth.shut) if (touched.has(shut) && shut !== id) found.set(shut, [...(found.get(shut) ?? []), id]);
+  }
+  return found;
 }
 
 export const openedForWords: Readonly<Record<OpenedFor, string>> = {

@@ -36,14 +36,18 @@ const isTextField = (target: EventTarget | null): boolean =>
     target instanceof HTMLSelectElement ||
     (target instanceof HTMLInputElement && !["checkbox", "radio", "button", "submit", "file"].includes(target.type)));
 
+const pressable = "button, summary, input, [role=radio], [role=checkbox], [role=tab], [role=option]";
+/** The control a pointer came down on, also by its label. */
+const touched = (target: EventTarget | null): Element | null =>
+  target instanceof Element ? (target.closest("label")?.control ?? target.closest(pressable)) : null;
 /**
  * The space bar does the main act wherever the focus was, but for a control that somebody went to by the keyboard: one that was only touched or
- * clicked keeps the focus without anybody meaning it.
+ * clicked keeps the focus without anybody meaning it. @param byPointer the control that was touched last, no Tab since.
  */
-const isPressable = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  target.matches(":focus-visible") &&
-  target.closest("button, summary, input, [role=radio], [role=checkbox], [role=tab], [role=option]") !== null;
+const isPressable = (target: EventTarget | null, byPointer: Element | null): boolean => {
+  const control = target instanceof HTMLElement && target.matches(":focus-visible") ? target.closest(pressable) : null;
+  return control !== null && control !== byPointer;
+};
 /** Enter opens the link or presses the control that has the focus. */
 const takesEnter = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest("button, a, input, summary, [role=radio], [role=checkbox]") !== null;
@@ -79,9 +83,14 @@ export function KeysProvider({
       handles: (key) => find(mapped(key)) !== undefined,
       shortcutsOn: () => shortcutsOn,
     });
+    let byPointer: Element | null = null;
+    const onPointerDown = (event: PointerEvent) => {
+      byPointer = touched(event.target);
+    };
     const onKeyDown = (event: KeyboardEvent) => {
+      if (event.key === "Tab") byPointer = null;
       if (event.repeat || event.defaultPrevented) return;
-      if (event.key === " " && isPressable(event.target)) return;
+      if (event.key === " " && isPressable(event.target, byPointer)) return;
       if (event.key === "Enter" && takesEnter(event.target)) return;
       const taken = keyRouter.down({
         key: event.key,
@@ -92,7 +101,9 @@ export function KeysProvider({
       if (taken) event.preventDefault();
     };
     window.addEventListener("keydown", onKeyDown);
+    window.addEventListener("pointerdown", onPointerDown, true);
     return () => {
+      window.removeEventListener("pointerdown", onPointerDown, true);
       window.removeEventListener("keydown", onKeyDown);
       keyRouter.dispose();
     };

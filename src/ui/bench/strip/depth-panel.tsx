@@ -8,6 +8,8 @@ export interface AssemblyDepth {
   readonly open: OpenedFor | null;
   /** Of one opened for some place in it: how many of its parts come out; null where it is opened whole. */
   readonly some: number | null;
+  /** Of one that is to stay shut: what is reached only through it. */
+  readonly inTheWayOf: readonly string[];
   /** Of a shut one: the part it rides on when that comes off. */
   readonly ridesOn: string | null;
   /** Its seats still expected off. */
@@ -52,9 +54,11 @@ export function DepthPanel({ assemblies, towards, closed, unfolded, onTowards, o
                 <span className="text-note">
                   {assembly.open
                     ? `opened ${openedForWords[assembly.open]}${assembly.some === null ? "" : `: ${assembly.some} of its parts, the rest left in`}`
-                    : assembly.ridesOn
-                      ? `stays on the ${assembly.ridesOn.toLowerCase()}`
-                      : "stays shut"}
+                    : assembly.inTheWayOf.length
+                      ? `in the way of ${assembly.inTheWayOf.join(" and ").toLowerCase()}: what has to come off of it does`
+                      : assembly.ridesOn
+                        ? `stays on the ${assembly.ridesOn.toLowerCase()}`
+                        : "stays shut"}
                 </span>
               </span>
               {!closed && assembly.open && assembly.some !== null && (

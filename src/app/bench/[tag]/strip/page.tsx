@@ -6,6 +6,7 @@ import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { missingScrewTold } from "@/core/intake/told-at";
 import { mayGoOn } from "@/core/quote/consent";
+import { shutInTheWay } from "@/core/service/depth";
 import { heldIn } from "@/core/teardown/held-in";
 import { wayInForce } from "@/core/ways/ways";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
@@ -53,6 +54,7 @@ export default async function StripPage(props: StationProps) {
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const rides: Record<string, string[]> = {};
   for (const [id, carrier] of of.opening.ridesOn) rides[carrier] = [...(rides[carrier] ?? []), names.get(id) ?? id];
+  const inTheWay = shutInTheWay(anatomy, of.depth);
   const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
   const held = heldIn(anatomy, inPlace);
   const wantedHeld = [...of.depth.seats].flatMap(([seat, why]) => {
@@ -74,6 +76,7 @@ export default async function StripPage(props: StationProps) {
         name,
         open: of.depth.open.get(id) ?? null,
         some: of.depth.only.get(id)?.size ?? null,
+        inTheWayOf: (inTheWay.get(id) ?? []).map((other) => anatomy.assemblies.find((one) => one.id === other)?.name ?? other),
         ridesOn: carrier && of.opening.off.has(carrier) ? (names.get(carrier) ?? null) : null,
         left: 0,
         said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",

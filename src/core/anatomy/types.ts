@@ -84,6 +84,8 @@ export const positionSchema = z.object({
   stays: z.boolean().optional(),
   /** How oil gets to it with nothing opened, such as "at the end of the knob"; without it the part has to be laid open first. */
   oilPort: z.string().min(2).max(80).optional(),
+  /** Lifted in a ten-minute round, with what stands in its way. */
+  round: z.literal(true).optional(),
   /** What this seat alone is behind, instead of what its assembly is; empty where it is reached from outside. */
   shutBy: z.array(id).optional(),
   /** Seats that share this name may be filled in any order among themselves. */

@@ -236,7 +236,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["side-screw-rear", "Side screw, rear", "side-screw", { acrossMm: -18, passesThrough: ["side-plate"], restsOn: ["frame"], hole: "frame, rear", holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }],
     ],
     spool: [
-      ["spool", "Spool", "spool", { restsOn: ["pinion", "frame", "gear-screw-inner"], turnsWith: "spool", orientation: "long shaft end to the pinion" }],
+      ["spool", "Spool", "spool", { round: true, restsOn: ["pinion", "frame", "gear-screw-inner"], turnsWith: "spool", orientation: "long shaft end to the pinion" }],
       ["bearing-pin", "Bearing pin", "bearing-pin", { restsOn: ["spool"], alongMm: 2, hides: true }],
       ["spool-bearing", "Spool bearing", "spool-bearing", { ridesOn: "spool", restsOn: ["bearing-pin"], alongMm: 4, oilPort: "under the cast control cap", ...oiled("1 small drop", "more only shortens the cast") }],
       ["brake-hub", "Brake hub", "brake-hub", { ridesOn: "spool", alongMm: 12, restsOn: ["spool"] }],

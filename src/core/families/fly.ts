@@ -55,7 +55,7 @@ export const flyTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     spool: [
-      ["spool", "Spool", "spool", { restsOn: ["drag-clip", "spindle", "outer-bearing"], turnsWith: "spool", heldBy: ["spool-cap"], orientation: "pushed straight home, turned a little until the clutch takes the sleeve", trap: "Forced on crooked it marks the sleeve." }],
+      ["spool", "Spool", "spool", { round: true, restsOn: ["drag-clip", "spindle", "outer-bearing"], turnsWith: "spool", heldBy: ["spool-cap"], orientation: "pushed straight home, turned a little until the clutch takes the sleeve", trap: "Forced on crooked it marks the sleeve." }],
       ["click-gear", "Click gear", "click-gear", { shutBy: ["spool"], stays: true, restsOn: ["spool"], trap: "A loose one ticks." }],
       ["weight", "Counterweight", "weight", { stays: true, acrossMm: 36, restsOn: ["spool"] }],
       ["knob", "Handle knob", "knob", { stays: true, oilPort: "at the end of the knob", acrossMm: -36, restsOn: ["spool"], ...oiled("1 drop", "it spins on its screw") }],

@@ -152,7 +152,7 @@ export const leverDragTable: TemplateTable = {
       ...ringOf("head-plate", "frame", plateRing),
     ],
     spool: [
-      ["spool", "Spool", "spool", { turnsWith: "spool", heldBy: plateScrews }],
+      ["spool", "Spool", "spool", { round: true, turnsWith: "spool", heldBy: plateScrews }],
       ["click-gear", "Click gear", "click-gear", { alongMm: 1, ridesOn: "spool", turnsWith: "spool" }],
       ["spool-bearing-tail", "Spool bearing, tail", "spool-bearing", { restsOn: ["spool"], alongMm: -3, turnsWith: "spool", ...oiled("1 small drop", "free spool lives here") }],
       ["spacer-sleeve", "Spacer sleeve", "spacer-sleeve", { restsOn: ["spool-bearing-tail"], hides: true, orientation: "between the two bearings", trap: "Left out, the bearings bind when it is drawn tight." }],

@@ -88,7 +88,7 @@ export const spincastTable: TemplateTable = {
       ["pin-spring", "Pin spring", "pin-spring", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
       ["pick-up-pin", "Pick-up pin", "pick-up-pin", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["pin-spring"], orientation: "drawn in; its flank dry", oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
       ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"], orientation: "anti-reverse on before it is drawn", ...oiled("1 drop on the thread", "it comes off at every service") }],
-      ["front-cover", "Front cover", "front-cover", { restsOn: ["cone-nut"], orientation: "the line through its ring, then pressed and turned home" }],
+      ["front-cover", "Front cover", "front-cover", { round: true, restsOn: ["cone-nut"], orientation: "the line through its ring, then pressed and turned home" }],
       ["line-ring", "Line ring of the cover", "line-ring", { stays: true, restsOn: ["front-cover"], trap: "A groove in it frays line." }],
     ],
     spool: [

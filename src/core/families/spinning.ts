@@ -98,7 +98,7 @@ export const spinningTable: TemplateTable = {
     drag: [
       ["click-ratchet", "Click ratchet", "click-ratchet", { ridesOn: "main-shaft", orientation: "flat to the shaft's flat" }],
       ["spool-shim", "Spool shim", "spool-shim", { ridesOn: "main-shaft", restsOn: ["click-ratchet"], hides: true, trap: "It sets how the line lies; it clings to the spool." }],
-      ["spool", "Spool", "spool", { restsOn: ["spool-shim"], turnsWith: "spool" }],
+      ["spool", "Spool", "spool", { round: true, restsOn: ["spool-shim"], turnsWith: "spool" }],
       ["click-tongue", "Click tongue", "click-tongue", { stays: true, shutBy: ["spool"], acrossMm: -14, restsOn: ["spool"], oilPort: "under the spool, the spool lifted", ...oiled("1 drop", "it clicks at every turn of the drag") }],
       ["click-spring", "Click spring", "click-spring", { stays: true, shutBy: ["spool"], acrossMm: -14, restsOn: ["click-tongue"], caution: "The click spring flies: glasses on, a finger over it.", cautionSays: "spring" }],
       ["line-clip", "Line clip", "line-clip", { stays: true, acrossMm: 24, restsOn: ["spool"], oilPort: "behind the clip, the spool in the hand", ...greased("a trace", "dirt and old grease hide here") }],
@@ -140,7 +140,7 @@ export const spinningTable: TemplateTable = {
       ["nut-screw", "Nut set screw", "nut-screw", { acrossMm: 8, restsOn: ["rotor-nut"], hole: "rotor, beside the nut", holeDepthMm: 5, ...threadFilm }],
     ],
     handle: [
-      ["handle", "Handle", "handle", { turnsWith: "handle", orientation: "side the customer had", asFound: true, twoSided: true, oilPort: "at the handle's fold", ...oiled("1 drop at the fold", "it folds in spray") }],
+      ["handle", "Handle", "handle", { round: true, turnsWith: "handle", orientation: "side the customer had", asFound: true, twoSided: true, oilPort: "at the handle's fold", ...oiled("1 drop at the fold", "it folds in spray") }],
       ...knob.seats,
       ["handle-insert", "Square insert in the gear", "handle-insert", { stays: true, restsOn: ["handle"], hides: true, trap: "Keep it in the gear's channel: without it the handle rocks." }],
       ["cap-washer", "Washer under the cap", "cap-washer", { restsOn: ["handle"], hides: true, trap: "It clings in the cap." }],

@@ -11,8 +11,12 @@ export const opensReel = ({ kind, depth, depthSaid }: JobPath): boolean => depth
 const shut = (kind: JobKind): readonly Station[] =>
   kind === "purchase-check" ? ["test", "find", "return"] : ["test", "build", "prove", "return"];
 
+/** A round looks for no fault and asks for no parts. */
+const round: readonly Station[] = ["test", "strip", "clean", "build", "prove", "return"];
+
 /** The stations a job passes, in order. */
-export const stationsOf = (path: JobPath): readonly Station[] => (opensReel(path) ? stations : shut(path.kind));
+export const stationsOf = (path: JobPath): readonly Station[] =>
+  !opensReel(path) ? shut(path.kind) : path.depth === "round" ? round : stations;
 
 /** What is taken down at a station speaks of the reel before the work, or from its rebuild on after it. */
 export const phaseAt = (station: Station | "closed"): Phase =>
@@ -25,14 +29,14 @@ export function stationAfter(path: JobPath, station: Station): Station | null {
   return index < 0 ? null : (passed[index + 1] ?? null);
 }
 
-/** An outside service feels only what can be felt in a minute each; a worse answer makes it a repair. */
+/** An outside service and a round feel only what can be felt in a minute each; a worse answer makes it a repair. */
 const lightTests: readonly TestId[] = ["turning", "drag-strike", "anti-reverse", "free-spool", "click"];
 const lightCount = 3;
 
 /** The tests of a job, by family and by how deep it goes. */
 export function protocolOfJob(family: FamilyId, path: JobPath): TestSpec[] {
   const all = protocolFor(family);
-  if (opensReel(path) || path.kind === "purchase-check") return all;
+  if ((opensReel(path) && path.depth !== "round") || path.kind === "purchase-check") return all;
   const kept = lightTests.filter((id) => all.some((test) => test.id === id)).slice(0, lightCount);
   return all.filter((test) => kept.includes(test.id));
 }

@@ -168,6 +168,7 @@ describe("a service priced by its minutes", () => {
 
   it.each<[string, Partial<ServiceOfJob>, unknown[][]]>([
     ["the outside", { depth: "light" }, [["Outside service: wiped, oiled at its points, tested", 10]]],
+    ["a ten-minute round", { depth: "round" }, [["Ten-minute round: spool lifted, wiped, oiled at its points, tested", 10]]],
     ["a quick one", { depth: "quick" }, [["Quick service: spool out, cleaned, oiled, tested before and after", 30]]],
     [
       "a quick one and an assembly",

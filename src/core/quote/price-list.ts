@@ -8,6 +8,7 @@ import type { LabourLine } from "./lines";
 /** Services a shop has a price for, each reel family its own. */
 export const pricedServices = {
   outside: "Outside service",
+  round: "Ten-minute round",
   quick: "Quick service",
   assembly: "Service of one assembly",
   full: "Full service",
@@ -16,7 +17,7 @@ export type PricedService = keyof typeof pricedServices;
 export const pricedServiceIds = Object.keys(pricedServices) as [PricedService, ...PricedService[]];
 
 /** Minutes of hands, cleaning, tests and report with them: about 10 outside, 20 to 60 and the cleaning for a full one. Common practice. */
-const usual: Readonly<Record<PricedService, number>> = { outside: 10, quick: 30, assembly: 25, full: 60 };
+const usual: Readonly<Record<PricedService, number>> = { outside: 10, round: 10, quick: 30, assembly: 25, full: 60 };
 const longer: Partial<Record<FamilyId, Partial<Record<PricedService, number>>>> = {
   "lever-drag": { full: 75 },
   "spinning-fluid-sealed": { full: 75 },
@@ -42,9 +43,17 @@ export const priceListSchema = z.object({
 export type PriceList = z.infer<typeof priceListSchema>;
 export const noPrices: PriceList = { fixed: {}, smallestMinor: 0, consumablesMinor: 0, measured: false };
 
+const priced = z.object({ minutes: z.number().min(0), priceMinor: minor.nullable() });
 /** The part of a price list that is pinned to a job when it is opened. */
 export const jobPricesSchema = z.object({
-  services: z.record(z.enum(pricedServiceIds), z.object({ minutes: z.number().min(0), priceMinor: minor.nullable() })),
+  services: z.object({
+    outside: priced,
+    // A job from before there were rounds is none.
+    round: priced.default({ minutes: usual.round, priceMinor: null }),
+    quick: priced,
+    assembly: priced,
+    full: priced,
+  } satisfies Record<PricedService, z.ZodType>),
   smallestMinor: minor,
   consumablesMinor: minor,
   measured: z.boolean().default(false),
@@ -99,5 +108,6 @@ export interface ServiceOfJob extends JobPath {
 
 export const serviceWords = {
   outside: "Outside service: wiped, oiled at its points, tested",
+  round: "Ten-minute round: spool lifted, wiped, oiled at its points, tested",
   quick: "Quick service: spool out, cleaned, oiled, tested before and after",
 } as const;

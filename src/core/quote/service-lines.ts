@@ -56,8 +56,8 @@ export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): Labou
     const open = opened || assemblies - shut;
     return [assemblies > 0 && open < assemblies ? some(Math.max(0, open)) : full];
   }
-  if (job.depth === "quick") {
-    const quick = line("quick", 1, serviceWords.quick);
+  if (job.depth === "quick" || job.depth === "round") {
+    const quick = line(job.depth, 1, serviceWords[job.depth]);
     if (!asked) return [quick];
     const more = line("assembly", asked, asked === 1 ? "One assembly more opened" : `${asked} assemblies more opened`);
     const both = (of: LabourLine) => of.priceMinor ?? of.minutes;

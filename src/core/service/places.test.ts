@@ -172,3 +172,33 @@ describe("where a complaint leads", () => {
     }
   });
 });
+
+// Common practice: what is lifted in ten minutes, and no more.
+const rounds: readonly (readonly [FamilyId, lifted: string, left: string])[] = [
+  ["star-drag-bridge", "", "head-screw-* tail-screw-* handle"],
+  ["lever-drag", "plate-screw-* spool", "drag-cap lever handle click-tongue"],
+  ["baitcaster-low-profile", "side-screw-* side-plate spool", "gear-plate handle worm"],
+  ["spinning", "drag-knob spool handle handle-cap", "rotor side-cover roller-screw drag-clip"],
+  ["spincast", "front-cover", "cone back-cover handle"],
+  ["centrepin", "", "drum-screw"],
+  ["fly", "spool-cap spool", "drag-clip drag-knob"],
+];
+
+describe("a ten-minute round", () => {
+  it.each(rounds)("of a %s lifts %s and leaves %s", (family, lifted, left) => {
+    const template = families[family];
+    const types = new Map(template.parts.map((part) => [part.id, part]));
+    const depth = depthOf(template.anatomy, types, {
+      family,
+      depth: "round",
+      faults: [],
+      complaints: ["drag-weak"],
+      sections: [],
+      newParts: [],
+      said: new Map(),
+    });
+    // Nothing is serviced: what is lifted is wiped and put back.
+    expect(depth.open.size).toBe(0);
+    offAndStays(template, planOpening(template.anatomy, reachedBy(template.anatomy, depth)).off, lifted, left);
+  });
+});

@@ -18,6 +18,7 @@ export const depths = {
   complaint: "what the complaint and the faults need",
   quick: "quick service",
   full: "full service",
+  round: "ten-minute round",
   light: "outside service",
 } as const;
 export type DepthId = keyof typeof depths;

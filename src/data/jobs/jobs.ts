@@ -280,12 +280,13 @@ export function getOpenJob(db: Db, id: number): Job {
   return job;
 }
 
-/** A light service that met a fault, or a check whose owner wants it mended, becomes a repair; what was written down stays. */
+/** A light service or a round that met a fault, or a check whose owner wants it mended, becomes a repair; what was written down stays. */
 export function makeRepair(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (job.kind === "repair" && job.depth !== "light") return;
+  const small = job.depth === "light" || job.depth === "round";
+  if (job.kind === "repair" && !small) return;
   ctx.db.prepare("UPDATE job SET kind = 'repair', row_version = row_version + 1 WHERE id = ?").run(jobId);
-  if (job.depth === "light") writeWay(ctx.db, "job", jobId, "depth", "complaint");
+  if (small) writeWay(ctx.db, "job", jobId, "depth", "complaint");
   writeJournal(ctx, "made-a-repair", { jobId, reelId: job.reel.id }, { was: job.kind, depth: job.depth });
 }
 

@@ -312,6 +312,12 @@ export function shopHands(
         });
       }
       sayHowItLeaves(here(staff.bench, day, minute + build * 0.72), jobId);
+      // What turned out to stay in gets its drop where one reaches it from outside, and is left out where it is shut in.
+      const late = points.length ? listOilPoints(db, jobOf(jobId), version).filter(({ state }) => state === "waiting") : [];
+      for (const state of ["oiled", "left-out"] as const) {
+        const ids = late.filter(({ behind }) => (behind.length ? "left-out" : "oiled") === state).map(({ positionId }) => positionId);
+        if (ids.length) markOilPoints(here(staff.bench, day, minute + build * 0.74), jobId, ids, state);
+      }
       if (!visit.declined && visit.kind !== "purchase-check") measureAfter(day, minute + build * 0.78, build * 0.18, jobOf(jobId), visit);
       if (visit.kind === "purchase-check" && !opensReel(jobOf(jobId))) return;
       const last = here(staff.bench, day, minute + build * 0.99);

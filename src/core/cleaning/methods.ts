@@ -167,8 +167,15 @@ function thoroughMethodOf(type: PartType, friction: Choice<"frictionWashing">): 
  * How one part is cleaned by how dirty the reel is. Friction washers that are to be washed are, by whatever way the rest goes.
  * @param friction the way of friction washers, which some wash and some only wipe. @param dirt how the reel is cleaned: baths, hands, a cloth.
  */
-export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing">, dirt: Choice<"cleaning">): CleanMethod {
+export function cleanMethodOf(
+  type: PartType,
+  friction: Choice<"frictionWashing">,
+  dirt: Choice<"cleaning">,
+  /** It still carries what a bath would spoil. */
+  carrying = false,
+): CleanMethod {
   const method = thoroughMethodOf(type, friction);
+  if (carrying && (isBath(method) || method === "polish")) return "damp";
   if (dirt === "bath" || method === "friction-bath") return method;
   if (dirt === "wipe") return method === "bearings" ? "flush" : wiped.has(method) ? "wipe" : method;
   // What is polished in a bath's round is brushed with the rest; rust and pits are looked at part by part.
@@ -179,8 +186,14 @@ export function cleanMethodOf(type: PartType, friction: Choice<"frictionWashing"
 export const handMethodOf = (method: CleanMethod): CleanMethod => byHand[method] ?? method;
 
 /** Ways a part may be cleaned, whatever the reel's dirt: what would spoil it is not among them. */
-export function cleanMethodsFor(type: PartType): CleanMethod[] {
+export function cleanMethodsFor(type: PartType, carrying = false): CleanMethod[] {
   const ways = new Set<CleanMethod>();
+  if (carrying) {
+    const own = thoroughMethodOf(type, "wiped");
+    return cleanMethodIds.filter(
+      (method) => method === "damp" || method === "wipe" || (method === own && !isBath(own) && own !== "polish"),
+    );
+  }
   for (const dirt of ["brush", "bath", "wipe"] as const)
     for (const friction of ["wiped", "washed"] as const) ways.add(cleanMethodOf(type, friction, dirt));
   const { shape } = type;

@@ -51,7 +51,7 @@ export const centrepinTable: TemplateTable = {
       ["knob-screw-rear", "Knob screw, rear", "knob-screw", { stays: true, acrossMm: -40, restsOn: ["knob-rear"], hole: "drum, rear knob", holeDepthMm: 26, ...threadFilm }],
     ],
     hub: [
-      ["middle-clip", "Middle clip", "middle-clip", { stays: true, orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
+      ["middle-clip", "Middle clip", "middle-clip", { stays: true, insideOf: "drum", orientation: "stays in the hub: it is the stop", trap: "Soft hub: leave it where it is." }],
       ["front-bearing", "Front bearing", "bearing", { restsOn: ["middle-clip"], oilPort: "at the inner ring's edge, the drum off", ...oiled("1 small drop", "at the inner ring's edge, the shield untouched"), trap: "A shield dents at a touch and then binds. Too tight to push: stop." }],
       ["front-clip", "Front clip", "hub-clip", { restsOn: ["front-bearing"], caution: "The clip flies: a finger on top, glasses on.", cautionSays: "spring", orientation: "even gap, seated all round" }],
       ["outer-sleeve", "Outer sleeve", "outer-sleeve", { restsOn: ["front-clip"], hides: true, orientation: "bears on the front bearing's outer ring" }],

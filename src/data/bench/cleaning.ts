@@ -1,3 +1,4 @@
+import { carriesDelicate } from "@/core/cleaning/carried";
 import { cleanedTogether, cleanMethodOf, cleanMethods, cleanMethodsFor, handMethodOf, isBath, keepApart } from "@/core/cleaning/methods";
 import { type CleanPlan, cleanGroups, planCleaning } from "@/core/cleaning/plan";
 import type { Soak, SoakJob, TrayGroup } from "@/core/cleaning/soak";
@@ -42,6 +43,8 @@ export interface Cleaning {
   readonly apart: ReturnType<typeof keepApart>;
   readonly soaks: readonly Soak[];
   readonly methodOf: ReadonlyMap<string, CleanMethod>;
+  /** Parts that still carry what a bath would spoil. */
+  readonly carrying: ReadonlySet<string>;
   /** How dirty it is, in what is done about it, and whose word that is. */
   readonly dirt: { readonly choice: Choice<"cleaning">; readonly by: "job" | "customer" | "shop" };
 }
@@ -56,7 +59,9 @@ export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(
   const dirt = wayInForce("cleaning", ways);
   // What stays sealed is not washed.
   const sealed = unopenedUnit(db, job, version);
-  const wells = listWells(db, job.id).filter((well) => needsCleaning(well) && !sealed.has(well.positionId));
+  const all = listWells(db, job.id);
+  const wells = all.filter((well) => needsCleaning(well) && !sealed.has(well.positionId));
+  const carrying = carriesDelicate(version.anatomy, version.partTypes, new Set(all.map(({ positionId }) => positionId)));
   const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   const typeOf = (positionId: string) => version.partTypes.get(seats.get(positionId)?.partTypeId ?? "");
   const methodOf = new Map(
@@ -64,7 +69,12 @@ export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(
       const type = typeOf(well.positionId);
       if (!type) return [];
       // What is clean stays where it was cleaned, whatever is said of the dirt later.
-      return [[well.positionId, well.cleanedHow ?? well.cleanAs ?? cleanMethodOf(type, friction, dirt.choice)] as const];
+      return [
+        [
+          well.positionId,
+          well.cleanedHow ?? well.cleanAs ?? cleanMethodOf(type, friction, dirt.choice, carrying.has(well.positionId)),
+        ] as const,
+      ];
     }),
   );
   const wellOf = new Map(wells.map((well) => [well.positionId, well]));
@@ -92,6 +102,7 @@ export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(
     soaks: listSoaks(db).filter((soak) => soak.jobs.some(({ jobId }) => jobId === job.id)),
     methodOf,
     dirt,
+    carrying,
   };
 }
 
@@ -237,8 +248,13 @@ export function cleanPartAs(ctx: Context, jobId: number, positionId: string, met
   const type = version.partTypes.get(version.anatomy.positions.find(({ id }) => id === positionId)?.partTypeId ?? "");
   if (!well || !type) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
   if (well.soakId !== null) throw new Refusal("in-bath", "It lies in a bath. Count it back first.");
-  if (method !== null && !cleanMethodsFor(type).includes(method))
-    throw new Refusal("spoils", `“${cleanMethods[method].name}” would spoil ${type.material}. Choose another way.`, "method");
+  const carrying = getCleaning(db, job, version).carrying.has(positionId);
+  if (method !== null && !cleanMethodsFor(type, carrying).includes(method))
+    throw new Refusal(
+      "spoils",
+      `“${cleanMethods[method].name}” would spoil ${carrying ? "what is still in it" : type.material}. Choose another way.`,
+      "method",
+    );
   db.prepare("UPDATE tray_well SET clean_as = ?, cleaned_at = NULL, cleaned_how = NULL WHERE job_id = ? AND position_id = ?").run(
     method,
     jobId,

@@ -107,7 +107,7 @@ describe("what a person says a lining is made of", () => {
 
   it("makes the remedy of a drag fault leave it alone, at quote and report", () => {
     const shop = openWorkshop();
-    const id = shop.open({ serial: "N2" });
+    const id = shop.open({ serial: "N2", depth: "complaint" });
     addFault(shop.ctx, id, "drag-dry", "");
     const words = () =>
       getQuote(shop.db, findJob(shop.db, id)!)

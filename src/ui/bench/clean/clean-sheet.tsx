@@ -36,6 +36,8 @@ interface Props {
   readonly nowMs: number;
   /** Where it goes on: Parts where something new is wanted, else Build. */
   readonly next: "parts" | "build";
+  /** Seats whose parts still carry what a bath would spoil. */
+  readonly carrying: readonly string[];
   /** How dirty the reel is, in what is done about it. */
   readonly bearings: Choice<"bearings">;
   readonly dirt: Choice<"cleaning">;
@@ -293,6 +295,7 @@ export function CleanSheet(props: Props) {
             {shown && shownSeat && (
               <label className="mb-3 flex flex-col">
                 How {shownSeat.name} is cleaned
+                {props.carrying.includes(shownSeat.id) && <span className="text-note">by cloth: what is still in it stands no bath</span>}
                 <select
                   value={shown.cleanedHow ?? shown.cleanAs ?? ""}
                   disabled={head.closed || cleanAs.busy || shown.soakId !== null}
@@ -301,7 +304,7 @@ export function CleanSheet(props: Props) {
                   }
                 >
                   <option value="">as the rest of its kind</option>
-                  {cleanMethodsFor(partTypes[shownSeat.partTypeId]!).map((method) => (
+                  {cleanMethodsFor(partTypes[shownSeat.partTypeId]!, props.carrying.includes(shownSeat.id)).map((method) => (
                     <option key={method} value={method}>
                       {cleanMethods[method].name}
                     </option>

@@ -34,6 +34,7 @@ export default async function CleanPage(props: StationProps) {
       nowMs={Date.now()}
       next={wells.some(({ verdict, renewed }) => wantsNew(verdict) && !renewed) || quote.parts.length > 0 ? "parts" : "build"}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
+      carrying={[...cleaning.carrying]}
       dirt={cleaning.dirt.choice}
     />
   );

@@ -278,6 +278,23 @@ export function BuildSheet(props: Props) {
                 </Key>
               )}
             </>
+          ) : chosen && act && !head.closed ? (
+            // Looking at what is done acts on nothing.
+            <>
+              <MainKey words="To the next step" onPress={settle}>
+                To the next step
+              </MainKey>
+              {step?.state === "done" && !isGate && (
+                <Key
+                  shortcut="o"
+                  words="Open it again"
+                  busy={busy}
+                  onPress={() => opening.press({ jobId: head.jobId, operationId: step.operation.id, gateId: null })}
+                >
+                  Open it again
+                </Key>
+              )}
+            </>
           ) : toOil.length > 0 && !head.closed ? (
             <MainKey
               words="All points oiled"

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { answer, intake, openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
+import { addUnknownModel } from "@/data/bench/loose-parts";
 import { findJob } from "@/data/jobs/jobs";
 import { setForeseen } from "@/data/parts/quote-parts";
 import { getQuote } from "@/data/quote/quotes";
@@ -37,6 +38,16 @@ describe("a job's diagnosis", () => {
     recordLook(shop.ctx, id, "washers-thin", null);
     expect(listLooks(shop.db, id).size).toBe(0);
     expect(p(id, "drag-worn")).toBeCloseTo(before, 12);
+  });
+
+  it("of a reel that no drawing knows asks what its family can have, as that family is said to be built", () => {
+    const modelId = addUnknownModel(shop.ctx, { maker: "Not known", name: "mill", family: "spinning" });
+    const id = shop.open({ modelId, serial: "U1", intake: intake({ complaints: ["bail-hangs"] }) });
+    const { diagnosis, next } = diagnosisOf(shop.db, job(id));
+    expect(diagnosis.ranked[0]!.fault.section).toBe("bail");
+    expect(next.length).toBeGreaterThan(0);
+    // A spinning reel has no yoke to lose its springs.
+    expect(diagnosis.ranked.map(({ fault }) => fault.id)).not.toContain("yoke-springs-weak");
   });
 
   it("takes a withdrawn fault's parts out of the quote again, but none that another fault or a person wants", () => {

@@ -1,3 +1,4 @@
+import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { type Case, findingOfTest, type Observation, verdictWeights } from "@/core/diagnosis/case-net";
 import { comebackPrior, type LastVisit, type LastWork } from "@/core/diagnosis/comeback-priors";
 import { type Diagnosis, diagnose } from "@/core/diagnosis/diagnose";
@@ -15,7 +16,9 @@ import { sayMeasure } from "@/core/units/say-measure";
 import { conditionMarks } from "@/core/vocabulary/counter-lists";
 import type { TestId } from "@/core/vocabulary/tests";
 import type { UseFactor } from "@/core/vocabulary/use";
+import { familyOf } from "@/data/catalogue/built";
 import { readSerial } from "@/data/catalogue/editions";
+import type { ModelVersion } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { revisionOf, writeJournal } from "@/data/database/journal";
@@ -153,10 +156,16 @@ export function normOf(db: Db, modelId: string, test: TestId): Norm | null {
   return { median: Math.exp(middle), spread: Math.max(0.15, spread), count: values.length };
 }
 
+/** Roles of the parts a reel has; one that no drawing knows, or whose drawing is only guessed, may have all that its family has. */
+function rolesIn(db: Db, { model, anatomy, partTypes }: ModelVersion): ReadonlySet<string> {
+  const own = anatomy.positions.map(({ partTypeId }) => partTypes.get(partTypeId)!.role);
+  return new Set(mayGrow(anatomy) ? [...own, ...familyOf(db, model).parts.map(({ role }) => role)] : own);
+}
+
 /** The case of a job as it stands: complaint, tests, looks, what is settled, this reel's own roles and life, the shop's own counts. */
 export function caseOf(db: Db, job: Job): Case {
   const machine = machineOf(db, job);
-  const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
+  const roles = rolesIn(db, machine);
   const observations: Observation[] = [];
   for (const complaint of job.intake.complaints) {
     const finding = findingOfComplaint[complaint];
@@ -234,7 +243,7 @@ export function lastVisitOf(db: Db, job: Job): LastVisit | null {
 /** What a seller says of the reel, each beside what was found so far. Empty but for a purchase check. */
 export function claimsOf(db: Db, job: Job): WeighedClaim[] {
   const machine = machineOf(db, job);
-  const roles = new Set(machine.anatomy.positions.map((position) => machine.partTypes.get(position.partTypeId)!.role));
+  const roles = rolesIn(db, machine);
   const { faults, links } = knowledgeOf(db);
   const able = new Set(faults.filter(({ needs }) => needs === undefined || roles.has(needs)).map(({ id }) => id));
   const names = new Map(protocolFor(machine.model.family).map(({ id, name }) => [id, name]));

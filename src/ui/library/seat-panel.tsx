@@ -14,6 +14,7 @@ import {
   tightnessClasses,
   verifiable,
 } from "@/core/anatomy/types";
+import { judgeProduct } from "@/core/lubrication/judge-product";
 import { readLiningMaterial } from "@/core/safety/linings";
 import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
 import { Field } from "@/ui/controls/field";
@@ -72,7 +73,7 @@ export function SeatPanel({ anatomy, position, type, onSeat, onPart, leaf, onLea
         {leaf === "Part" && <PartLeaf type={type} onPart={onPart} />}
         {leaf === "Seat" && <SeatLeaf anatomy={anatomy} position={position} type={type} onSeat={onSeat} />}
         {leaf === "Order" && <OrderLeaf anatomy={anatomy} position={position} onSeat={onSeat} />}
-        {leaf === "Care" && <CareLeaf position={position} onSeat={onSeat} />}
+        {leaf === "Care" && <CareLeaf position={position} onSeat={onSeat} type={type} />}
       </TabRail>
     </div>
   );
@@ -318,7 +319,7 @@ function OrderLeaf({ anatomy, position, onSeat }: LeafProps) {
   );
 }
 
-function CareLeaf({ position, onSeat }: Omit<LeafProps, "anatomy">) {
+function CareLeaf({ position, type, onSeat }: Omit<LeafProps, "anatomy"> & { readonly type: PartType }) {
   const take = seatTaker(position, onSeat);
   const care = position.lubricant ?? { product: "", amount: "", why: "" };
   const [typed, setTyped] = useState<typeof care>(care);
@@ -329,6 +330,7 @@ function CareLeaf({ position, onSeat }: Omit<LeafProps, "anatomy">) {
     // Half a line is kept in the fields and counts once all three are there.
     return next.product && next.amount && next.why ? take({ lubricant: next }) : null;
   };
+  const doubt = judgeProduct(type, typed.product);
   return (
     <div className="grid grid-cols-2 gap-x-2 gap-y-1">
       <LeaveField
@@ -343,6 +345,11 @@ function CareLeaf({ position, onSeat }: Omit<LeafProps, "anatomy">) {
       <LeaveField label="Why" value={care.why} onLeave={(why) => lubricate({ why })} />
       <NumberField label="Drops, if counted" value={care.drops} onLeave={(drops) => lubricate({ drops })} />
       {typed.product && (!typed.amount || !typed.why) && <p className="col-span-2">A lubricant wants how much and why beside it.</p>}
+      {doubt && (
+        <p className="col-span-2 border-l-4 border-ink pl-2 font-semibold" role="note">
+          {doubt} It stays as you wrote it; change it unless you mean it.
+        </p>
+      )}
     </div>
   );
 }

@@ -2,6 +2,7 @@ import Link from "next/link";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { isLeftHand, threadOf } from "@/core/anatomy/thread";
 import type { PartType } from "@/core/anatomy/types";
+import { judgeProduct } from "@/core/lubrication/judge-product";
 import { buildCautions } from "@/core/safety/act-cautions";
 import { seenValue } from "@/core/seen/seen";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
@@ -43,6 +44,7 @@ const ruledByWords = {
 export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted, covered, onOpen }: Props) {
   const isGate = step.operation.kind === "gate";
   const way = wayRound(step.position ?? {}, step.well ?? nothingFound);
+  const doubt = type && step.lubricant ? judgeProduct(type, step.lubricant.product) : null;
   return (
     <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
       <div>
@@ -145,6 +147,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               <span className="text-note"> ({ruledByWords[step.lubricant.ruledBy]})</span>
             )}
             {step.lubricant?.overruled && <span className="block text-note">Not {step.lubricant.overruled}.</span>}
+            {doubt && <span className="block border-l-4 border-ink pl-2 font-semibold">{doubt}</span>}
           </dd>
           {type?.shape.kind === "cupped-washer" && (
             <>

@@ -36,7 +36,9 @@ const bearing: ReadonlySet<string> = new Set([
   "lock-plate",
   "rotor-screw",
   "rotor-collar",
-  // The drag.
+  // The drag: one friction washer fewer and it holds less.
+  "friction-washer",
+  "friction-washer-low",
   "keyed-washer",
   "eared-washer",
   "copper-washer",

@@ -5,7 +5,6 @@ export const complaints = {
   stiff: "stiff to turn",
   gritty: "gritty or grinding",
   "short-spin": "spins short",
-  whirrs: "whirrs or whines on the cast",
   "drag-jerky": "drag jerks",
   "drag-weak": "drag weak",
   "slips-back": "slips backwards",
@@ -16,6 +15,7 @@ export const complaints = {
   "no-rise": "spool does not rise",
   "bail-hangs": "bail hangs",
   "drops-line": "drops the line",
+  whirrs: "whirrs or whines on the cast",
   service: "just a service",
 } as const;
 

@@ -84,7 +84,8 @@ describe("from the counter to the report", () => {
     await person.go(`/bench/${tag}/test`);
     await allGood("strip");
     const text = await done(tag);
-    for (const words of ["Taken apart for the complaint: handle and star; gear and drag stack.", "One assembly opened", "“drag weak”"])
+    // As much of each as the complaint reaches: the gear stays under its stack.
+    for (const words of ["Gear and drag stack, part way for the complaint: eared washer", "One assembly opened", "“drag weak”"])
       expect(text).toContain(words);
     expect(text).toMatch(/Not opened: [^.]*tail plate/);
   });
@@ -109,13 +110,8 @@ describe("from the counter to the report", () => {
     await person.press("Fit this piece");
     await person.sees("Undo: back to the bin");
     const text = await done(tag);
-    for (const words of [
-      "came for: upgrade",
-      "ceramic balls",
-      "bought for it",
-      "Spool, part way for a new part: spool bearing (head) off.",
-    ])
-      expect(text).toContain(words);
+    for (const words of ["came for: upgrade", "ceramic balls", "bought for it"]) expect(text).toContain(words);
+    expect(text).toMatch(/Spool, part way for a new part: spool(, | )?.*spool bearing \(head\) off\./);
     expect(text).toMatch(/Not opened: [^.]*gear and drag stack/);
   });
 });

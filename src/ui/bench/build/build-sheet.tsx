@@ -221,6 +221,8 @@ export function BuildSheet(props: Props) {
                 <MainKey busy={busy} words="What comes first" onPress={() => chooseStep(first.operation.id, false)}>
                   First: {first.position?.name ?? first.operation.words}
                 </MainKey>
+              ) : step && waitsForPiece(step) ? (
+                <NextLink href={`/bench/${head.tag}/parts`} words="Fit it at Parts" />
               ) : lying.length ? (
                 <MainKey
                   busy={busy}

@@ -219,13 +219,10 @@ describe("a spinning reel, with a washer lost in the bath", () => {
       );
       if ((heading !== "Fit Rotor washer" && !acted.includes("Rotor washer")) || refused) return false;
       refused = true;
-      // Of a handful the one that is not here is looked at alone; there it is refused.
-      if (heading !== "Fit Rotor washer") {
-        await person.key(" ");
-        await person.sees("Fit Rotor washer");
-      }
-      await person.key(" ");
+      // Of a handful the one that is not here is looked at alone; there the main key leads to where it is fitted.
+      if (heading !== "Fit Rotor washer") await person.key(" ");
       await person.sees("The new Rotor washer is not here yet.");
+      await person.sees("Fit it at Parts");
       await person.go(`/bench/${tag}/parts`);
       await person.tabTo("Rotor washer");
       await person.keys(Key.ENTER);

@@ -392,6 +392,7 @@ export function BuildSheet(props: Props) {
               operationId={step.operation.id}
               name={step.position?.name ?? step.operation.words}
               load={carriesLoad(roleAt(step))}
+              here={!waitsForPiece(step)}
               wanted={withoutIt.includes(step) ? { positionId: step.position!.id } : null}
               onDone={settle}
             />

@@ -11,20 +11,26 @@ interface Props {
   readonly name: string;
   /** The reel goes out without it only on its owner's word. */
   readonly load: boolean;
+  /** Its piece is here. */
+  readonly here: boolean;
   /** It was not there when the reel came: a new one can be asked for; null for any other. */
   readonly wanted: { readonly positionId: string } | null;
   readonly onDone: () => void;
 }
 
 /** A step that was left for later, or whose piece is not here: it is done now, or left off by a word that the report says. */
-export function LeftOff({ jobId, operationId, name, load, wanted, onDone }: Props) {
+export function LeftOff({ jobId, operationId, name, load, here, wanted, onDone }: Props) {
   const [reason, setReason] = useState("");
   const act = useAct("step-left-off", onDone);
   const order = useAct("foresee", onDone);
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Left off">
       <p className="font-semibold">
-        {wanted ? `${name}: it was not there when the reel came.` : `${name}: do it now, or leave it off. What covers it waits until then.`}
+        {wanted
+          ? `${name}: it was not there when the reel came.`
+          : here
+            ? `${name}: do it now, or leave it off. What covers it waits until then.`
+            : `The new ${name} is not here yet. Fit it at Parts, or leave it off; what covers it waits.`}
         {load && " It carries load: the reel goes out without it only on its owner's word."}
       </p>
       {wanted && (

@@ -91,7 +91,8 @@ export function shopHands(
   };
   /** Handfuls of acts, so that thousands of jobs come in a night: never more than three minutes apart. */
   const handfuls = <T>(acts: readonly T[], minutes: number): T[][] => {
-    const count = Math.max(1, Math.min(acts.length, Math.ceil(minutes / 2.9)));
+    // A job that opens nothing has no handful.
+    const count = Math.min(acts.length, Math.max(1, Math.ceil(minutes / 2.9)));
     return Array.from({ length: count }, (_, i) =>
       acts.slice(Math.floor((i * acts.length) / count), Math.floor(((i + 1) * acts.length) / count)),
     );

@@ -29,8 +29,13 @@ export function BuiltHere({ jobId, variants, chosen, unknown = false }: Props) {
             : "Its model was changed since this job was opened. Choose what you see: this job goes on with the model as it is now."}
       </p>
       {!unknown && (
-        <label className="flex min-h-10 items-center gap-2">
-          <input type="checkbox" checked={only} onChange={(event) => setOnly(event.target.checked)} />
+        <label className="flex min-h-10 cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            checked={only}
+            className="h-5 min-h-0 w-5 accent-ink"
+            onChange={(event) => setOnly(event.target.checked)}
+          />
           <span>Only this reel, not its model</span>
         </label>
       )}

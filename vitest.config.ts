@@ -14,8 +14,8 @@ export default defineConfig({
           name: "unit",
           include: ["src/**/*.test.ts", "tests/*.test.ts"],
           environment: "node",
-          testTimeout: 60_000, // some start another program; nothing here asserts a time
-          hookTimeout: 60_000, // one fills a whole demo
+          testTimeout: 240_000, // some start another program; nothing here asserts a time
+          hookTimeout: 240_000, // one fills a whole demo
           maxWorkers: 2, // without a word it leaves one of two cores idle
           isolate: false, // the core keeps no state of its own; loading it anew for each file took a minute
         },
@@ -26,8 +26,8 @@ export default defineConfig({
           name: "browser",
           include: ["tests/browser/**/*.test.ts"],
           environment: "node",
-          testTimeout: 180_000,
-          hookTimeout: 120_000,
+          testTimeout: 480_000, // a limit ends what hangs; nothing here asserts a time
+          hookTimeout: 360_000,
           retry: 0, // what fails is run twice more by itself at the end and named if it passes (scripts/unsteady.mjs)
           globalSetup: ["tests/browser/filled-demo.ts"],
           setupFiles: ["tests/browser/on-failure.ts"],

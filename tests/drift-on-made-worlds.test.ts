@@ -17,7 +17,7 @@ describe("what is watched", () => {
         all++;
       }
     expect(found / all).toBeGreaterThanOrEqual(0.8);
-  }, 120_000);
+  });
 
   it("alarms falsely about once in two years where nothing drifts", () => {
     let [alarms, years] = [0, 0];
@@ -28,7 +28,7 @@ describe("what is watched", () => {
     }
     // 22 years: 11 are said; more than 19 come by chance once in a hundred tries.
     expect(alarms).toBeLessThanOrEqual(19 * (years / 22));
-  }, 120_000);
+  });
 
   it("watches nothing that is too little to tell", () => {
     expect(watches({ pieces: [], readings: [], works: [], today: 100 })).toEqual([]);

@@ -74,7 +74,7 @@ describe("killed half-way", () => {
     }
     // Else nothing was tried.
     expect(atWork).toBeGreaterThan(0);
-  }, 120_000);
+  });
 
   it("bringing an archive in leaves an empty folder or a whole shop, and the next try goes", async () => {
     const file = join(directory, "shop.zip");
@@ -92,7 +92,7 @@ describe("killed half-way", () => {
       expect(readdirSync(join(to, "photos"))).toHaveLength(60);
       rmSync(to, { recursive: true });
     }
-  }, 120_000);
+  });
 
   it("bringing a spreadsheet in leaves all of its rows or none", async () => {
     const count = () => {
@@ -107,5 +107,5 @@ describe("killed half-way", () => {
       await killed("tests/kill-import.ts", [], directory, moment);
       expect(count() % 1000).toBe(0);
     }
-  }, 120_000);
+  });
 });

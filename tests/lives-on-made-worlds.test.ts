@@ -114,5 +114,5 @@ describe("when a component is due", () => {
       // An end is noticed some weeks after it came, and a service cuts lives off: within a quarter, from a rule of thumb that was twice too long.
       expect(Math.abs(Math.log(trips / truth)), `${id} in ${water}: ${trips.toFixed(0)} for ${truth.toFixed(0)} trips`).toBeLessThan(0.25);
     }
-  }, 120_000);
+  });
 });

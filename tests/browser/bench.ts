@@ -66,7 +66,7 @@ export class Server {
       stdio: ["ignore", "ignore", "inherit"],
       detached: true, // its own group, so that the kill takes all of it
     });
-    for (let tries = 0; tries < 240; tries++) {
+    for (let tries = 0; tries < 240 * patience; tries++) {
       if (
         await fetch(`${this.base}/gauges`).then(
           (response) => response.ok || !well,
@@ -116,6 +116,9 @@ export class Server {
   }
 }
 
+/** A limit ends what never comes; where others use the same cores, what does come may take several times as long as on a quiet machine. */
+const patience = 4;
+
 /** Quotes a text for XPath, which has no escape of its own. */
 const literal = (text: string) => (text.includes('"') ? `concat("${text.split('"').join('", \'"\', "')}")` : `"${text}"`);
 
@@ -136,7 +139,7 @@ export class Person {
     // Looks again after 40 ms; left to itself it takes 200, some thousand times.
     const wait = driver.wait.bind(driver) as (...of: unknown[]) => unknown;
     driver.wait = ((until: unknown, forMs?: number, words?: unknown, everyMs = 40) =>
-      wait(until, forMs, words, everyMs)) as typeof driver.wait;
+      wait(until, forMs && forMs * patience, words, everyMs)) as typeof driver.wait;
   }
 
   close = async (): Promise<void> => {
@@ -266,7 +269,7 @@ export class Person {
   private async chooseFrom(field: WebElement, text: string): Promise<void> {
     const option = `//*[@role="option"][contains(normalize-space(.), ${literal(text)})]`;
     const offered = () => this.driver.findElements(By.xpath(option));
-    await this.driver.wait(async () => (await offered()).length > 0, 1500).catch(() => null);
+    await this.driver.wait(async () => (await offered()).length > 0, 1500 / patience).catch(() => null); // a new name is offered nothing
     const [first] = await offered();
     await (first ? first.click() : field.sendKeys(Key.TAB));
   }

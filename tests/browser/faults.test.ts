@@ -63,7 +63,7 @@ describe("another program holds the data", () => {
     await person.rest(3000);
     expect(off()).toBe(once);
     await person.driver.wait(async () => (await person.seesNot("Another program holds")) === true, 10_000);
-  }, 90_000);
+  });
 });
 
 /** A disk of its own, small: only root may mount one; elsewhere these two are left out, and said to be. */
@@ -153,7 +153,7 @@ describe("data that cannot be worked with", () => {
     await person.go("/");
     await person.sees("Next:");
     expect(readdirSync(join(server.data, "backups")).some((name) => name.startsWith("damaged-"))).toBe(true);
-  }, 60_000);
+  });
 
   it("of no bytes, though a shop was here: no new one is begun in it", async () => {
     alone();
@@ -162,7 +162,7 @@ describe("data that cannot be worked with", () => {
     const { body } = await page("/");
     expect(body).toContain("has no bytes left, though a shop was here");
     expect(body).toContain("npm run restore");
-  }, 60_000);
+  });
 
   it("written by a newer Zorbek: nothing is changed", async () => {
     const db = new Database(file());
@@ -172,7 +172,7 @@ describe("data that cannot be worked with", () => {
     const { body } = await page("/");
     expect(body).toContain("written by a newer Zorbek (9999-later.sql)");
     expect(body).toContain("Start the newer version");
-  }, 60_000);
+  });
 
   it("with a clock that stands before the last entry: said on every page, and work goes on", async () => {
     const db = new Database(file());
@@ -182,7 +182,7 @@ describe("data that cannot be worked with", () => {
     db.close();
     await server.up();
     expect((await page("/stores")).body).toContain("Set the clock");
-  }, 60_000);
+  });
 });
 
 describe("two servers on one folder", () => {
@@ -199,7 +199,7 @@ describe("two servers on one folder", () => {
     second.kill();
     expect(code).toBe(3);
     expect(said).toContain(`works with ${server.data} already, at ${server.base}`);
-  }, 30_000);
+  });
 });
 
 describe("a picture whose file is gone", () => {
@@ -234,7 +234,7 @@ describe("limits that are told", () => {
     expect(await send(large)).toEqual({ status: 200, message: "" });
     const refused = await send(await grain(2150));
     expect(refused).toMatchObject({ status: 413, message: expect.stringContaining("more than 12 MB") });
-  }, 60_000);
+  });
 });
 
 describe("what is typed with signs nobody can see", () => {

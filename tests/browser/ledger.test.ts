@@ -136,7 +136,7 @@ describe("the ledger at ten years", () => {
     db.close();
     old = await Server.on(data);
     reader = await Person.at(old);
-  }, 120_000);
+  });
   afterAll(async () => {
     await reader?.close();
     await old?.kill();
@@ -163,5 +163,5 @@ describe("the ledger at ten years", () => {
     await reader.press("Next page");
     await reader.sees("Page 2");
     expect((await reader.driver.findElements({ css: "table a[href^='/bench/']" })).length).toBe(40);
-  }, 90_000);
+  });
 });

@@ -30,7 +30,7 @@ beforeAll(async () => {
     .toBuffer();
   writeFileSync(camera, Buffer.concat(Array.from({ length: 30 }, () => frame)));
   phone = await Person.elsewhere(server, { width: 390, height: 844 }, camera);
-}, 60_000);
+});
 afterAll(async () => {
   await phone?.close();
   await bench?.close();
@@ -121,7 +121,7 @@ describe("another device", () => {
       expect(sent.status).toBe(shut);
     }
     expect(server.value("SELECT count(*) FROM press WHERE id = 'press-from-nowhere'")).toBe(0);
-  }, 120_000);
+  });
 
   it("is known by its socket: what it says of itself is not believed", async () => {
     const claims = {

@@ -150,7 +150,7 @@ describe("a phone at the bench", () => {
     } finally {
       await phone.close();
     }
-  }, 120_000);
+  });
 
   it("shows the tray's main act, undo and the picture key without sideways scrolling", async () => {
     const phone = await Person.at(server, { width: 390, height: 844 });

@@ -38,7 +38,7 @@ describe("the interval of a pull's level", () => {
     const share = covers((trial) => (i) => 1.2 * normal(31, trial, i), 500);
     expect(share).toBeGreaterThan(mutating ? 86 : 92);
     expect(share).toBeLessThan(mutating ? 101 : 98);
-  }, 60_000);
+  });
 
   it("is wider where readings follow each other, so that it still holds it", () => {
     const share = covers((trial) => {
@@ -48,7 +48,7 @@ describe("the interval of a pull's level", () => {
     }, 250);
     expect(share).toBeGreaterThan(mutating ? 80 : 90);
     expect(share).toBeLessThan(mutating ? 101 : 98.5);
-  }, 60_000);
+  });
 
   it("narrows with the root of the time, and no further than the scale's own step", () => {
     const width = (seconds: number, scatter: number) => {

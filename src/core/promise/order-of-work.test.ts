@@ -67,7 +67,7 @@ describe("order of work", () => {
       );
       expect(moved.cost).toBeCloseTo(least, 9);
     }
-  }, 60_000);
+  });
 
   it("is by promised day, the shorter first among equals, where nothing is late", () => {
     const calm = fixed([50, 20, 10], [9, 9, 3]);

@@ -71,7 +71,7 @@ describe("the Weibull law of lives", () => {
     // The curvature's interval is a little short with few lives; it stays within two of what it says.
     expect((100 * held) / all).toBeGreaterThan(93);
     expect((100 * held) / all).toBeLessThan(97);
-  }, 60_000);
+  });
 
   it("a group's fit is the belief of a part of it, wider by how much parts differ", () => {
     const fit = fitLives(sixMp, null);

@@ -72,7 +72,7 @@ describe("a reel that goes as it is", () => {
     for (let i = 1; i <= 7; i++) {
       await person.key(i === 7 ? "x" : " ");
       await until("SELECT count(*) FROM observation JOIN job ON job.id = job_id WHERE tag = ?", i, tag);
-      await person.rest(500);
+      await person.settled();
     }
     await person.go(`/bench/${tag}/return`);
     await person.sees("Click is still bad.");

@@ -218,7 +218,7 @@ describe("the library", () => {
       ["Ø", "outside, mm"],
     ] as const) {
       await person.type(`Column ${column} is`, meaning);
-      await person.rest(600);
+      await person.settled();
     }
     await person.press("Bring 1 parts in");
     await person.sees("1 parts are in the catalogue now.");

@@ -119,6 +119,13 @@ export class Server {
 /** A limit ends what never comes; where others use the same cores, what does come may take several times as long as on a quiet machine. */
 const patience = 4;
 
+/** Counts in the page what it has asked the server for and not heard of yet. */
+const countAsked = `if (window.asked === undefined) {
+  window.asked = 0;
+  const plain = window.fetch;
+  window.fetch = (...of) => { window.asked++; return plain(...of).finally(() => window.asked--); };
+}`;
+
 /** Quotes a text for XPath, which has no escape of its own. */
 const literal = (text: string) => (text.includes('"') ? `concat("${text.split('"').join('", \'"\', "')}")` : `"${text}"`);
 
@@ -185,6 +192,20 @@ export class Person {
     await this.driver.wait(() => this.driver.executeScript(taken), 20_000);
     // Its effects, which bind the keys, run after the same commit: by when there is nothing left to do.
     await this.driver.executeAsyncScript("requestIdleCallback(() => requestIdleCallback(arguments[0]), { timeout: 2000 })");
+    await this.driver.executeScript(countAsked);
+  }
+
+  /** Until the page stands still: every press is written down, nothing it asked for is on its way, and what came is drawn. */
+  async settled(): Promise<void> {
+    await this.driver.wait(
+      () =>
+        this.driver.executeAsyncScript<boolean>(
+          `const end = arguments[0], still = () => !window.asked && !Object.keys(localStorage).some((key) => key.startsWith('zorbek-presses '));
+          if (!still()) end(false); else setTimeout(() => requestIdleCallback(() => end(still()), { timeout: 2000 }), 60)`,
+        ),
+      20_000,
+      "the page does not come to rest",
+    );
   }
 
   read = (): Promise<string> => this.driver.executeScript<string>("return document.body.innerText");

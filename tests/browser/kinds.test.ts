@@ -49,7 +49,7 @@ describe("a purchase check", () => {
         () => server.value<number>("SELECT count(*) FROM observation JOIN job ON job.id = job_id WHERE tag = ?", tag) === i,
         10_000,
       );
-      await person.rest(500); // until its answer is on the page: a key pressed before that counts for nothing
+      await person.settled(); // its answer is on the page: a key pressed before that counts for nothing
     }
     await person.sees("On to Find");
     await person.press("On to Find");

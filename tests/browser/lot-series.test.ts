@@ -56,7 +56,7 @@ describe("a lot of thirty-four: three reels finished in series", () => {
           await person.key("j");
           await person.driver.wait(async () => (await person.driver.getCurrentUrl()).includes(`${tags[i + 1]}/${station}`), 15_000);
           await person.sees(tags[i + 1]!);
-          await person.rest(300);
+          await person.settled();
         }
       }
     }
@@ -68,7 +68,7 @@ describe("a lot of thirty-four: three reels finished in series", () => {
       await person.go(`/bench/${tag}/prove`);
       for (let tests = 0; tests < 12 && !(await person.read()).includes("On to Return"); tests++) {
         await person.press("Good");
-        await person.rest(250);
+        await person.settled();
       }
       await person.press("On to Return");
       await person.press("Proved: ready for collection");

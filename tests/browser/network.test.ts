@@ -314,7 +314,7 @@ describe("a phone at the bench", () => {
       await phone.type("Your name", "Ilse Varn");
       await phone.type("Passphrase", `wrong passphrase ${i}`);
       await phone.press("Come in");
-      await phone.rest(500);
+      await phone.settled();
     }
     await phone.sees("Too many tries. Wait");
     // As after many more of them: the right one waits as well, however slow this machine is.

@@ -150,7 +150,7 @@ describe("the counting walk", () => {
       await phone.driver.executeScript("const key = () => document.querySelector('.key-main'); key().click(); key().click();");
       await phone.sees("1 of ");
       await phone.driver.wait(() => counted().length > 0, 10_000);
-      await phone.rest(400);
+      await phone.settled();
       expect(counted()).toEqual(["A1"]);
       await phone.sees("1 of ");
       await phone.scan("BIN:SK-250");

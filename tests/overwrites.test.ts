@@ -94,7 +94,7 @@ const carryNothing = {
       "move-promise",
       "change-owner",
     ],
-    ...["cannot-be-had", "keep-model-numbers"],
+    ...["cannot-be-had", "keep-model-numbers", "seat-outcome"],
   ],
   "takes away what it names, or brings it back; twice is told or the same": [
     ...[

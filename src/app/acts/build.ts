@@ -2,6 +2,7 @@ import type { buildActs } from "@/core/acts/build/acts";
 import { doSteps, failGate, openAgain, skipStep, undoStep } from "@/data/bench/build-steps";
 import { markOilPoints } from "@/data/bench/oil-points";
 import { learnAct } from "@/data/bench/playbook";
+import { tellOutcome } from "@/data/bench/seat-outcome";
 import { noteStep } from "@/data/bench/step-noted";
 import type { RunsOf } from "./runs";
 
@@ -21,6 +22,8 @@ export const buildRuns: RunsOf<typeof buildActs> = {
   "step-undone": (ctx, input) => undoStep(ctx, input.jobId, input.operationId),
 
   "step-noted": (ctx, input) => noteStep(ctx, input.jobId, input.operationId, input.words, input.seen),
+
+  "seat-outcome": (ctx, { jobId: id, positionId, ...told }) => tellOutcome(ctx, id, positionId, told),
 
   "open-again": (ctx, input) => openAgain(ctx, input.jobId, input.operationId, input.gateId),
 };

@@ -1,7 +1,9 @@
 import { groupBy } from "@/core/group-by";
 import type { OpenedFor } from "@/core/service/depth";
+import type { Feel } from "@/core/teardown/feel";
 import { wantsNew } from "@/core/teardown/verdicts";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import type { CleanOutcome } from "@/core/vocabulary/clean-outcomes";
 import type { FaultOutcome } from "@/core/vocabulary/fault-outcomes";
 import type { Act, JobActs } from "./job-acts";
 
@@ -95,6 +97,12 @@ export interface Account {
   readonly notDrawn: JobActs["notDrawn"];
   readonly checks: JobActs["checks"];
   readonly noted: JobActs["noted"];
+  /** Left dry on purpose; how a part came out of its cleaning; how it felt as it went in. */
+  readonly dry: readonly { readonly name: string; readonly act: Act }[];
+  readonly cleanedSo: readonly { readonly name: string; readonly outcome: CleanOutcome; readonly act: Act }[];
+  /** What went back as it was found while the rest was cleaned. */
+  readonly notCleaned: readonly { readonly name: string; readonly act: Act }[];
+  readonly felt: readonly { readonly name: string; readonly feel: Feel; readonly act: Act }[];
   /** Looked for and not so: faults ruled out, looks answered no. */
   readonly notFound: readonly { readonly name: string; readonly act: Act }[];
   readonly seen: readonly { readonly name: string; readonly act: Act }[];
@@ -246,8 +254,17 @@ function faultsOf(acts: JobActs): FaultAccount[] {
   });
 }
 
+/** Pieces that went back uncleaned on a job that cleaned others; where nobody cleaned anything nothing is said of it. */
+function notCleanedOf({ off, fitted }: JobActs): JobActs["off"] {
+  const renewed = new Set(fitted.map(({ positionId }) => positionId));
+  if (off.every(({ cleaned }) => cleaned === null)) return [];
+  return off.filter(({ positionId, back, asOne, cleaned }) => back && !asOne && cleaned === null && !renewed.has(positionId));
+}
+
 /** What became of everything, from the acts alone: what nobody did has no line. */
 export function accountOf(acts: JobActs): Account {
+  const names = new Map(acts.seats.map(({ id, name }) => [id, name]));
+  const nameOf = (positionId: string) => names.get(positionId) ?? positionId;
   return {
     kind: acts.kind,
     declined: acts.declined,
@@ -261,6 +278,10 @@ export function accountOf(acts: JobActs): Account {
     notDrawn: acts.notDrawn,
     checks: acts.checks,
     noted: acts.noted,
+    dry: acts.dry.map(({ positionId, act }) => ({ name: nameOf(positionId), act })),
+    cleanedSo: acts.cleanedSo.map(({ positionId, outcome, act }) => ({ name: nameOf(positionId), outcome, act })),
+    notCleaned: notCleanedOf(acts).map(({ positionId, act }) => ({ name: nameOf(positionId), act })),
+    felt: acts.felt.map(({ positionId, feel, act }) => ({ name: nameOf(positionId), feel, act })),
     notFound: [...acts.ruledOut, ...acts.looks.filter(({ so }) => !so)].map(({ name, act }) => ({ name, act })),
     seen: acts.looks.filter(({ so }) => so).map(({ name, act }) => ({ name, act })),
   };

@@ -1,7 +1,9 @@
 import { z } from "zod";
+import { feelIds } from "@/core/teardown/feel";
 import { wellVerdicts } from "@/core/teardown/verdicts";
 import { asItIsReasonIds } from "@/core/vocabulary/as-it-is";
 import { cleanMethodIds } from "@/core/vocabulary/clean-methods";
+import { cleanOutcomeIds } from "@/core/vocabulary/clean-outcomes";
 import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { jobKindIds } from "@/core/vocabulary/job-kinds";
 import { testIds, verdicts } from "@/core/vocabulary/tests";
@@ -78,6 +80,11 @@ export const jobActsSchema = z.strictObject({
       }),
     )
     .default([]),
+  /** Left dry on purpose, where the rule gives it something. */
+  dry: z.array(z.strictObject({ act, positionId: seat })).default([]),
+  /** How a part came out of its cleaning where it did not simply come clean, and how it felt as it went in. */
+  cleanedSo: z.array(z.strictObject({ act, positionId: seat, outcome: z.enum(cleanOutcomeIds) })).default([]),
+  felt: z.array(z.strictObject({ act, positionId: seat, feel: z.enum(feelIds) })).default([]),
   fitted: z.array(z.strictObject({ act, positionId: seat, what: words })).default([]),
   notDrawn: z.array(z.strictObject({ act, words, state: z.enum(["off", "back", "left-out"]) })).default([]),
   /** Checks passed on the way back. */

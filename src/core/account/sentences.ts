@@ -2,9 +2,11 @@ import { cleanMethods } from "@/core/cleaning/methods";
 import { groupBy } from "@/core/group-by";
 import { classOfProduct, isReelProduct } from "@/core/lubrication/products";
 import { openedForWords } from "@/core/service/depth";
+import { feels } from "@/core/teardown/feel";
 import { wantsNew } from "@/core/teardown/verdicts";
 import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import { cleanOutcomes } from "@/core/vocabulary/clean-outcomes";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import type { Account, FaultAccount, PieceAccount, TestAccount } from "./account";
 import { countedNames, lowered } from "./counted-names";
@@ -100,6 +102,33 @@ function opened({ assemblies, declined }: Account): Sentence[] {
   ];
 }
 
+/** Parts that did not simply come clean, by what stays of it, and those that nobody cleaned. */
+const cleanedSo = ({ cleanedSo: own, notCleaned }: Account): Sentence[] => {
+  const say = (words: string, of: readonly { readonly name: string; readonly act: Act }[]): Sentence => ({
+    section: "done",
+    words: `${words}: ${listed(of.map(({ name }) => name))}.`,
+    acts: of.map(({ act }) => act),
+  });
+  return [
+    ...[...groupBy(own, ({ outcome }) => outcome)].map(([outcome, same]) => say(capital(cleanOutcomes[outcome].said), same)),
+    ...(notCleaned.length ? [say("Went back uncleaned", notCleaned)] : []),
+  ];
+};
+
+/** What a hand felt of parts as they went in: what was good beside the checks, what was not among what is to be watched. */
+const felt = ({ felt: own }: Account, section: "checks" | "watch"): Sentence[] =>
+  [...groupBy(own, ({ feel }) => feel)].flatMap(([feel, same]): Sentence[] =>
+    feels[feel].good === (section === "checks")
+      ? [
+          {
+            section,
+            words: `${capital(feels[feel].said)} as fitted: ${listed(same.map(({ name }) => name))}.`,
+            acts: same.map(({ act }) => act),
+          },
+        ]
+      : [],
+  );
+
 function cleaned(pieces: readonly PieceAccount[]): Sentence[] {
   const washed = pieces.filter((piece) => piece.cleaned !== null);
   if (!washed.length) return [];
@@ -186,18 +215,22 @@ function seals({ seals: own }: Account): Sentence[] {
   }));
 }
 
-function oil({ products }: Account): Sentence[] {
-  return products.map(({ product, drops, places, acts }) => {
+function oil({ products, dry }: Account): Sentence[] {
+  const keptDry: Sentence[] = dry.length
+    ? [{ section: "oil", words: `Left dry on purpose: ${listed(dry.map(({ name }) => name))}.`, acts: dry.map(({ act }) => act) }]
+    : [];
+  const gave = products.map(({ product, drops, places, acts }) => {
     const runs = isReelProduct(product) && classOfProduct(product) !== "grease" && drops > 0;
     const sits = listed(places.flatMap(({ name, whereItSits }) => (whereItSits ? [name] : [])));
     const fitted = listed(places.flatMap(({ name, whereItSits }) => (whereItSits ? [] : [name])));
     const where = [fitted, sits && `where it sits: ${sits}`].filter(Boolean).join("; ");
     return {
-      section: "oil",
+      section: "oil" as const,
       words: `${capital(product)}${runs ? `, ${drops} drop${drops === 1 ? "" : "s"}` : ""}: ${where}.`,
       acts,
     };
   });
+  return [...gave, ...keptDry];
 }
 
 function checks({ checks: passed }: Account): Sentence[] {
@@ -235,11 +268,14 @@ export const tell = (account: Account): Sentence[] =>
     ...found(account),
     ...opened(account),
     ...cleaned(account.pieces),
+    ...cleanedSo(account),
     ...traySum(account.pieces),
     ...byPiece(account),
     ...seals(account),
     ...oil(account),
     ...checks(account),
+    ...felt(account, "checks"),
+    ...felt(account, "watch"),
     ...watch(account),
   ].filter(({ acts }) => acts.length > 0);
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
+import { nothingTold } from "@/core/teardown/seat-outcome";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { buildActFrom, buildWord, nextBuildAct, provedSeats } from "./build-acts";
 import { lastDone, upToCheck } from "./up-to-check";
@@ -17,6 +18,7 @@ const place = (id: string, change: Partial<StepAtBuild> = {}, more: object = {})
   at: null,
   well: null,
   notDue: false,
+  outcome: nothingTold,
   lubricant: null,
   ...change,
 });

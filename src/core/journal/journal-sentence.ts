@@ -6,8 +6,10 @@ import { measureKinds } from "@/core/measures/taken";
 import { formatMinor } from "@/core/money/money";
 import { paperName } from "@/core/papers/papers";
 import { discountClasses } from "@/core/quote/discounts";
+import { feels } from "@/core/teardown/feel";
 import { wellVerdictWords as verdictWords } from "@/core/teardown/verdicts";
 import { asItIsReasons } from "@/core/vocabulary/as-it-is";
+import { cleanOutcomes } from "@/core/vocabulary/clean-outcomes";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
@@ -37,6 +39,16 @@ type Say = (detail: Detail, name: JournalNames) => string;
 const word = (words: Readonly<Record<string, string>>, id: unknown, otherwise: string): string => words[String(id)] ?? otherwise;
 const count = (n: unknown, one: string, many = `${one}s`): string => `${Number(n)} ${Number(n) === 1 ? one : many}`;
 const because = (reason: unknown): string => (typeof reason === "string" && reason ? `: ${reason}` : "");
+const outcomeTold = (d: Detail): string =>
+  [
+    d.product !== undefined &&
+      (d.product === null ? "oiled as the rule says" : d.product === "nothing" ? "left dry" : `given ${String(d.product)}`),
+    d.clean !== undefined && (d.clean === null ? "came clean" : (cleanOutcomes as Words)[String(d.clean)]?.said),
+    d.feel !== undefined && (d.feel === null ? "not felt" : (feels as Words)[String(d.feel)]?.said),
+  ]
+    .filter(Boolean)
+    .join(", ");
+type Words = Readonly<Record<string, { readonly said: string }>>;
 const before = (phase: unknown): string => (phase === "after" ? "after service" : "before service");
 const methodName = (id: unknown): string => (cleanMethods as Readonly<Record<string, { name: string }>>)[String(id)]?.name ?? "cleaning";
 const measureName = (id: unknown): string =>
@@ -68,6 +80,7 @@ export const journalSayings = {
   "model-worth": (d, name) => `set what a ${name.model(d.model)} is worth`,
   "loose-in-place": (d) =>
     d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `laid the part of well ${String(d.well)} in the tray`,
+  "outcome-told": (d, { seat }) => `said of ${seat(d.position)}: ${outcomeTold(d)}`,
   "step-noted": (d, name) => `noted something at a step: ${name.step(d.operation)}`,
   "model-built": (d, name) => `built ${name.model(d.model)} otherwise: ${String(d.variant)}, ${String(d.choice)}`,
   "reel-built": (d) => `said of this reel alone: ${String(d.variant)}, ${String(d.choice)}`,

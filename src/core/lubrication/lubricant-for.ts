@@ -176,11 +176,11 @@ export interface LubricantUse {
 }
 
 /** What a build uses, by product: drops of oils, dabs of greases. */
-export function lubricantUse(advices: readonly (LubricantAdvice | null)[]): LubricantUse[] {
+export function lubricantUse(advices: readonly ({ readonly product: string; readonly drops?: number } | null)[]): LubricantUse[] {
   const use = new Map<ReelProduct, { drops: number; dabs: number }>();
   for (const advice of advices) {
-    // Thread-lock goes only where it was: that a screw went in does not say so.
-    if (!advice || advice.product === "nothing" || classOfProduct(advice.product) === "lock") continue;
+    // Thread-lock goes only where it was: that a screw went in does not say so. What is not made for reels is no tin of the shop's.
+    if (!advice || !isReelProduct(advice.product) || advice.product === "nothing" || classOfProduct(advice.product) === "lock") continue;
     const used = use.get(advice.product) ?? { drops: 0, dabs: 0 };
     if (classOfProduct(advice.product) === "grease") used.dabs++;
     else used.drops += advice.drops ?? 1;

@@ -1,5 +1,6 @@
 import type { Operation, Position } from "@/core/anatomy/types";
 import type { LubricantAdvice } from "@/core/lubrication/lubricant-for";
+import type { SeatOutcome } from "./seat-outcome";
 import type { Well } from "./well";
 
 export type StepState = "waiting" | "done" | "failed" | "skipped";
@@ -24,4 +25,5 @@ export interface Step {
 /** A step as Build shows it. */
 export interface StepAtBuild extends Step {
   readonly lubricant: LubricantAdvice | null;
+  readonly outcome: SeatOutcome;
 }

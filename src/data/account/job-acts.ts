@@ -4,8 +4,8 @@ import { type Sentence, tell } from "@/core/account/sentences";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { seatOfPlacing } from "@/core/anatomy/types";
 import { protocolOfJob } from "@/core/intake/job-kinds";
+import { givenAt, keptDry } from "@/core/lubrication/given";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
-import { classOfProduct } from "@/core/lubrication/products";
 import { testSpec } from "@/core/proving/protocol";
 import { remedyOn } from "@/core/safety/act-cautions";
 import { rolesBySection } from "@/core/service/depth";
@@ -18,6 +18,7 @@ import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { openingOf } from "@/data/bench/opening";
+import { listOutcomes } from "@/data/bench/seat-outcome";
 import { listStepsNoted } from "@/data/bench/step-noted";
 import { listWells } from "@/data/bench/tray";
 import { listInPlace, unopenedUnit, waysOf } from "@/data/bench/ways";
@@ -40,6 +41,9 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
   const { steps } = getBuild(db, job, version);
   const wells = listWells(db, job.id);
   const ways = waysOf(db, job);
+  const points = listOilPoints(db, job, version);
+  const outcomes = listOutcomes(db, job.id);
+  const insteadAt = (positionId: string) => outcomes.get(positionId)?.product ?? null;
   const unit = sealUnitOf(anatomy, partTypes);
   const lifted = unopenedUnit(db, job, version);
   const roleAt = (id: string) => partTypes.get(anatomy.positions.find((seat) => seat.id === id)?.partTypeId ?? "")?.role ?? "";
@@ -89,25 +93,16 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
       ...steps.flatMap((step) => {
         const { position, state, operation, well } = step;
         if (operation.kind !== "place" || state !== "done" || !position || (well && lifted.has(position.id))) return [];
-        const advice = lubricantFor(position, partTypes.get(position.partTypeId)!, ways);
-        if (!advice || advice.product === "nothing" || classOfProduct(advice.product) === "lock") return [];
-        const drops = classOfProduct(advice.product) === "grease" ? 0 : (advice.drops ?? 1);
-        return [{ act: `step:${operation.id}`, positionId: position.id, product: advice.product, drops, whereItSits: false }];
+        const given = givenAt(lubricantFor(position, partTypes.get(position.partTypeId)!, ways), insteadAt(position.id));
+        if (!given) return [];
+        return [{ act: `step:${operation.id}`, positionId: position.id, product: given.product, drops: given.drops, whereItSits: false }];
       }),
-      ...listOilPoints(db, job, version).flatMap(({ positionId, advice, state }) =>
-        state === "oiled"
-          ? [
-              {
-                act: `oil:${positionId}`,
-                positionId,
-                product: advice.product,
-                drops: classOfProduct(advice.product) === "grease" ? 0 : (advice.drops ?? 1),
-                whereItSits: true,
-              },
-            ]
-          : [],
-      ),
+      ...points.flatMap(({ positionId, advice, state, instead }) => {
+        const given = state === "oiled" ? givenAt(advice, instead) : null;
+        return given ? [{ act: `oil:${positionId}`, positionId, product: given.product, drops: given.drops, whereItSits: true }] : [];
+      }),
     ],
+    ...outcomeActs(version, ways, outcomes, steps, points),
     fitted: fitted.map(({ positionId, partTypeId, offDonor, source }) => {
       const type = types.get(partTypeId);
       const from = offDonor ? "used, from a donor" : source ? pieceSources[source].said : "new";
@@ -136,6 +131,35 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
       reading: value === null ? "" : `${sayMeasure(value, kept, force)}${simulated ? " (simulated)" : ""}`,
     })),
     ...diagnosisActs(db, job, version, roleAt),
+  };
+}
+
+/** What came of acts at seats: only of a part that did go in, or a point that was seen to. */
+function outcomeActs(
+  { partTypes }: ModelVersion,
+  ways: ReturnType<typeof waysOf>,
+  outcomes: ReturnType<typeof listOutcomes>,
+  steps: ReturnType<typeof getBuild>["steps"],
+  points: ReturnType<typeof listOilPoints>,
+): Pick<JobActs, "dry" | "cleanedSo" | "felt"> {
+  const done = steps.flatMap(({ operation, position, state }) =>
+    operation.kind === "place" && state === "done" && position ? [position] : [],
+  );
+  const told = done.flatMap((position) => {
+    const outcome = outcomes.get(position.id);
+    return outcome ? [{ act: `outcome:${position.id}`, positionId: position.id, position, outcome }] : [];
+  });
+  return {
+    dry: [
+      ...told.flatMap(({ act, positionId, position, outcome }) =>
+        keptDry(lubricantFor(position, partTypes.get(position.partTypeId)!, ways), outcome.product) ? [{ act, positionId }] : [],
+      ),
+      ...points.flatMap(({ positionId, advice, instead, state }) =>
+        state === "oiled" && keptDry(advice, instead) ? [{ act: `outcome:${positionId}`, positionId }] : [],
+      ),
+    ],
+    cleanedSo: told.flatMap(({ act, positionId, outcome }) => (outcome.clean ? [{ act, positionId, outcome: outcome.clean }] : [])),
+    felt: told.flatMap(({ act, positionId, outcome }) => (outcome.feel ? [{ act, positionId, feel: outcome.feel }] : [])),
   };
 }
 

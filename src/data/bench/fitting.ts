@@ -12,6 +12,7 @@ import { needOf } from "@/data/parts/needs";
 import { wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
 import { meetNeed, unmeetNeed } from "@/data/parts/seat-needs";
 import { findStock, moveStock } from "@/data/parts/stock";
+import { forgetOldPiece } from "./seat-outcome";
 
 /**
  * The pieces in the seats of a reel: what was found there, what was fitted instead, and where that came from. This file alone writes
@@ -114,6 +115,7 @@ function layInWell(
       .run(job.reel.id, positionId, piece.partTypeId, job.id, piece.donorPieceId, piece.source ?? null).lastInsertRowid,
   );
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(fresh, job.id, positionId);
+  forgetOldPiece(db, job.id, positionId);
   meetNeed(ctx, job, positionId, {
     instanceId: fresh,
     partTypeId: piece.partTypeId,

@@ -1,5 +1,5 @@
+import { givenAt } from "@/core/lubrication/given";
 import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
-import { classOfProduct } from "@/core/lubrication/products";
 import { behindOf, shutBy } from "@/core/teardown/oil-window";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/database/context";
@@ -9,11 +9,14 @@ import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { getBuild } from "./build";
 import { openingOf } from "./opening";
+import { listOutcomes } from "./seat-outcome";
 import { listWells } from "./tray";
 import { listInPlace, waysOf } from "./ways";
 
 export interface JobOilPoint extends OilPoint {
   readonly state: OilPointState;
+  /** What went on in place of the rule's product; null: as the rule says. */
+  readonly instead: string | null;
   /** Seats it is behind: while they are out it can be reached. None where oil gets to it from outside. */
   readonly behind: readonly string[];
 }
@@ -37,6 +40,7 @@ const rowsOf = (db: Db, jobId: number): OilRow[] =>
 export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): JobOilPoint[] {
   const { depth, opening } = openingOf(db, job, version);
   const rows = new Map(rowsOf(db, job.id).map((row) => [row.positionId, row]));
+  const outcomes = listOutcomes(db, job.id);
   const off = new Set([...opening.off, ...listWells(db, job.id).map(({ positionId }) => positionId)]);
   const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
   for (const id of inPlace) off.delete(id);
@@ -47,12 +51,14 @@ export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineO
     inPlace,
   }).map((point) => {
     const row = rows.get(point.positionId);
-    return { ...point, behind: behindOf(version.anatomy, point.positionId), state: row ? (row.leftOut ? "left-out" : "oiled") : "waiting" };
+    return {
+      ...point,
+      behind: behindOf(version.anatomy, point.positionId),
+      state: row ? (row.leftOut ? "left-out" : "oiled") : "waiting",
+      instead: outcomes.get(point.positionId)?.product ?? null,
+    };
   });
 }
-
-/** Oils used at the points of a job, as they were confirmed. */
-export const oilUsedAtPoints = (db: Db, jobId: number): OilRow[] => rowsOf(db, jobId).filter(({ leftOut }) => !leftOut);
 
 /**
  * Confirms points: oiled with what the rules say, or left out on purpose. @throws Refusal when one is no point of this job, lies behind what went
@@ -78,19 +84,9 @@ export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly
         "behind",
         `${point.name} is behind ${over.position?.name ?? over.operation.words} now. Open that step again, or leave this point out.`,
       );
-    const { product, amount, drops = 1 } = point.advice;
+    const { product, amount, drops } = givenAt(point.advice, point.instead) ?? { product: "nothing", amount: "", drops: 0 };
     if (state === "waiting") clear.run(jobId, positionId);
-    else
-      set.run(
-        jobId,
-        positionId,
-        product,
-        amount,
-        classOfProduct(product) === "oil" ? drops : 0,
-        state === "left-out" ? 1 : 0,
-        ctx.now,
-        ctx.person.id,
-      );
+    else set.run(jobId, positionId, product, amount, drops, state === "left-out" ? 1 : 0, ctx.now, ctx.person.id);
   }
   writeJournal(
     ctx,

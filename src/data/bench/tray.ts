@@ -17,6 +17,7 @@ import { requireConsent } from "@/data/quote/quotes";
 import { addExtraPiece } from "./extra-pieces";
 import { wantForVerdict } from "./fit-part";
 import { expectedOff, openingOf, settleOpening, stripGuideOf } from "./opening";
+import { forgetOutcome } from "./seat-outcome";
 
 /** Verdicts by which somebody said what becomes of an old piece. */
 const judgedByHand: ReadonlySet<WellVerdict> = new Set(["dressed", "watch"]);
@@ -246,6 +247,7 @@ export function putBack(ctx: Context, jobId: number, expected?: readonly string[
     // What a verdict wanted goes with it.
     if (wantsNew(verdict) && !renewed) setForeseen(ctx, jobId, positionId, false);
     db.prepare("DELETE FROM tray_well WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+    forgetOutcome(db, jobId, positionId);
     writeJournal(ctx, "part-off-undone", { jobId, reelId: job.reel.id }, { position: positionId, well });
   }
   return { positionIds };

@@ -1,8 +1,10 @@
 import { boardOf, shows } from "@/core/acts/act/board";
 import { stepsOfAct, withSteps } from "@/core/teardown/act-of-steps";
+import { nothingTold, type SeatOutcome } from "@/core/teardown/seat-outcome";
 import type { Step } from "@/core/teardown/step";
 import { gateFailed } from "./gate-failed";
 import { oilPoints } from "./oil-points";
+import { seatOutcome } from "./seat-outcome";
 import { stepSkipped } from "./step-skipped";
 import { stepUndone } from "./step-undone";
 import { stepsDone } from "./steps-done";
@@ -10,8 +12,14 @@ import { stepsDone } from "./steps-done";
 /** After everything the server has timed: a press of this page is the newest. */
 const justNow = (id: string): string => `~${id}`;
 
+/** Only what was told. */
+const named = <T extends object>(told: T): Partial<{ [K in keyof T]: Exclude<T[K], undefined> }> =>
+  Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as Partial<{
+    [K in keyof T]: Exclude<T[K], undefined>;
+  }>;
+
 /** The steps of a build as hands leave them. */
-export const buildBoard = <S extends Step>() =>
+export const buildBoard = <S extends Step & { readonly outcome?: SeatOutcome }>() =>
   boardOf<readonly S[]>([
     shows(stepsDone, (steps, { operationIds }, id) =>
       withSteps(steps, operationIds, { state: "done", act: operationIds[0] ?? "", at: justNow(id) }),
@@ -22,6 +30,11 @@ export const buildBoard = <S extends Step>() =>
     shows(stepSkipped, (steps, { operationId }, id) =>
       withSteps(steps, [operationId], { state: "skipped", act: operationId, at: justNow(id) }),
     ),
+    shows(seatOutcome, (steps, { positionId, onPurpose: _, jobId: __, ...told }) =>
+      steps.map((step) =>
+        step.position?.id === positionId ? { ...step, outcome: { ...nothingTold, ...step.outcome, ...named(told) } } : step,
+      ),
+    ),
     shows(stepUndone, (steps, { operationId }) =>
       withSteps(steps, stepsOfAct(steps, operationId), { state: "waiting", act: null, at: null }),
     ),
@@ -31,11 +44,15 @@ export const buildBoard = <S extends Step>() =>
 interface MarkedPoint {
   readonly positionId: string;
   readonly state: "waiting" | "oiled" | "left-out";
+  readonly instead?: string | null;
 }
 
 /** The oil points of a job as hands leave them. */
 export const oilBoard = <P extends MarkedPoint>() =>
   boardOf<readonly P[]>([
+    shows(seatOutcome, (points, { positionId, product }) =>
+      product === undefined ? points : points.map((point) => (point.positionId === positionId ? { ...point, instead: product } : point)),
+    ),
     shows(oilPoints, (points, { positionIds, state }) =>
       points.map((point) => (positionIds.includes(point.positionId) && point.state !== state ? { ...point, state } : point)),
     ),

@@ -14,7 +14,7 @@ interface Props {
 export function ActRows({ steps, partTypes, onAlone }: Props) {
   return (
     <ol className="border-t border-ink" aria-label="Steps of this act">
-      {steps.map(({ operation, position, well, lubricant }) => {
+      {steps.map(({ operation, position, well, lubricant, outcome }) => {
         const type = position && partTypes[position.partTypeId];
         const placing = operation.kind === "place" && position && type;
         return (
@@ -39,12 +39,19 @@ export function ActRows({ steps, partTypes, onAlone }: Props) {
                     .join("; ")}
                 </span>
               )}
-              {placing && lubricant && lubricant.product !== "nothing" && (
+              {placing && outcome.product !== null && (
+                <strong className="block text-note">
+                  {outcome.product === "nothing" ? "left dry" : `${outcome.product} went on`}, not as the rule says
+                </strong>
+              )}
+              {placing && outcome.product === null && lubricant && lubricant.product !== "nothing" && (
                 <span className="block text-note">
                   {lubricant.product}, {lubricant.amount}
                 </span>
               )}
-              {placing && lubricant?.product === "nothing" && <span className="block text-note">no oil or grease: {lubricant.why}</span>}
+              {placing && outcome.product === null && lubricant?.product === "nothing" && (
+                <span className="block text-note">no oil or grease: {lubricant.why}</span>
+              )}
               {placing && position.trap && <span className="block border-l-4 border-ink pl-2">{position.trap}</span>}
               {placing && well?.note && <span className="block text-note">Noted: {well.note}</span>}
             </div>

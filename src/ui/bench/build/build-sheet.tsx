@@ -10,6 +10,7 @@ import { type ToldAtCounter, toldAt } from "@/core/intake/told-at";
 import { carriesLoad } from "@/core/safety/carries-load";
 import { buriedByAct } from "@/core/teardown/buried-by";
 import { asItCame, cameWithout } from "@/core/teardown/came-without";
+import type { Feel } from "@/core/teardown/feel";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import { shutBy, shutsIn } from "@/core/teardown/oil-window";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
@@ -62,6 +63,8 @@ interface Props {
   readonly foreseen: readonly string[];
   /** The job's faults by id. */
   readonly faultNames: Readonly<Record<string, string>>;
+  /** Seats whose parts are not cleaned yet. */
+  readonly toClean: readonly string[];
   /** What was measured, repeated or used, by step. */
   readonly noted: Readonly<Record<string, string>>;
 }
@@ -80,6 +83,7 @@ export function BuildSheet(props: Props) {
   const [reason, setReason] = useState("");
   const [other, setOther] = useState(false);
   const [stuck, setStuck] = useState(false);
+  const [asItIs, setAsItIs] = useState(false);
   const settle = () => {
     setChosen(null);
     setAlone(false);
@@ -96,6 +100,7 @@ export function BuildSheet(props: Props) {
     toMainKey();
   }, []);
   const opening = useAct("open-again", settle);
+  const byHand = useAct("all-cleaned-by-hand");
   const types = useMemo(() => new Map(Object.entries(partTypes)), [partTypes]);
   const last = useMemo(() => lastDone(steps), [steps]);
   const act = useMemo(() => {
@@ -136,6 +141,12 @@ export function BuildSheet(props: Props) {
   const asCameIds = asCame.map(({ operation }) => operation.id);
   // A piece of a handful that is not here is asked about alone.
   const lacking = acting.length > 1 ? acting.find((one) => one.state !== "done" && waitsForPiece(one) && !asCame.includes(one)) : undefined;
+  // What nobody cleaned goes back only on somebody's word.
+  const unclean = asItIs
+    ? []
+    : acting.filter(
+        ({ operation, position, state }) => operation.kind === "place" && state !== "done" && props.toClean.includes(position?.id ?? ""),
+      );
   const lacksReason = ((buries?.faults.length ?? 0) > 0 || old.length > 0) && !reason.trim();
   // A step picked by hand may stand on one that is still to be done.
   const first = useMemo(() => {
@@ -185,6 +196,8 @@ export function BuildSheet(props: Props) {
   const toOil = waiting.filter(({ positionId }) => !missed.has(positionId)).map(({ positionId }) => positionId);
   const mark = (positionIds: readonly string[], state: ShownPoint["state"]) =>
     press("oil-points", { jobId: head.jobId, positionIds, state }, "Oil points");
+  const tell = (positionId: string, told: { product?: string | null; onPurpose?: boolean; feel?: Feel | null }) =>
+    press("seat-outcome", { jobId: head.jobId, positionId, ...told }, byId.get(positionId)?.name ?? "");
   const oiled = points.filter(({ state }) => state === "oiled").map(({ positionId }) => positionId);
   const nothingToFit = !act || !undone;
   const stepInput = { jobId: head.jobId, operationId: step?.operation.id ?? "" };
@@ -196,6 +209,8 @@ export function BuildSheet(props: Props) {
       missed={missed}
       onMark={(id, state) => mark([id], state)}
       onReopen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: null })}
+      typeOf={(positionId) => partTypes[byId.get(positionId)?.partTypeId ?? ""]}
+      onProduct={(positionId, product, onPurpose) => tell(positionId, { product, onPurpose })}
     />
   );
   return (
@@ -223,6 +238,11 @@ export function BuildSheet(props: Props) {
                 </MainKey>
               ) : step && waitsForPiece(step) ? (
                 <NextLink href={`/bench/${head.tag}/parts`} words="Fit it at Parts" />
+              ) : unclean.length ? (
+                <NextLink
+                  href={`/bench/${head.tag}/clean`}
+                  words={`Clean first: ${props.toClean.length} ${props.toClean.length === 1 ? "part waits" : "parts wait"}`}
+                />
               ) : lying.length ? (
                 <MainKey
                   busy={busy}
@@ -240,6 +260,16 @@ export function BuildSheet(props: Props) {
                 <MainKey busy={busy} words={isGate ? "It passes" : "Done"} onPress={() => done(act.operationIds)}>
                   {isGate ? "It passes" : acting.length > 1 ? `Done: ${acting.length} steps` : "Done"}
                 </MainKey>
+              )}
+              {unclean.length > 0 && !first && (
+                <>
+                  <Key shortcut="h" words="All cleaned by hand" busy={byHand.busy} onPress={() => byHand.press({ jobId: head.jobId })}>
+                    All by hand
+                  </Key>
+                  <Key shortcut="d" words="It goes back as it is" onPress={() => setAsItIs(true)}>
+                    As it is
+                  </Key>
+                </>
               )}
               {isGate && !first && (
                 <Key
@@ -269,7 +299,7 @@ export function BuildSheet(props: Props) {
                   Later
                 </Key>
               )}
-              {!isGate && toHere.length > act.operationIds.length && !oilFirst(toHere).length && (
+              {!isGate && toHere.length > act.operationIds.length && !oilFirst(toHere).length && !unclean.length && (
                 <Key shortcut="f" words="Done up to the check" busy={busy} onPress={() => done(toHere)}>
                   To the check
                 </Key>
@@ -333,7 +363,7 @@ export function BuildSheet(props: Props) {
         </>
       }
     >
-      <Refused message={conflict} of={[opening]} />
+      <Refused message={conflict} of={[opening, byHand]} />
       {open && !head.closed && (
         <div className="mb-3 flex flex-wrap items-center gap-3 border-2 border-ink p-2">
           <p className="flex-1">
@@ -409,6 +439,8 @@ export function BuildSheet(props: Props) {
               noted={props.noted[step.operation.id] ?? ""}
               covered={steps.some(({ needs, state }) => state !== "done" && needs.includes(step.operation.id))}
               onOpen={(operationId) => opening.press({ jobId: head.jobId, operationId, gateId: step.operation.id })}
+              wanted={props.foreseen.includes(step.position?.id ?? "")}
+              onOutcome={(told) => tell(step.position?.id ?? "", told)}
             />
           )}
           {other && (

@@ -1,9 +1,13 @@
+import type { PartType } from "@/core/anatomy/types";
 import type { OilPoint, OilPointState } from "@/core/lubrication/oil-points";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { Cautions } from "@/ui/bench/cautions";
+import { ProductChoice } from "./product-choice";
 
 export interface ShownPoint extends OilPoint {
   readonly state: OilPointState;
+  /** What went on in place of the rule's product. */
+  readonly instead: string | null;
   /** Seats it is behind. */
   readonly behind: readonly string[];
 }
@@ -15,12 +19,14 @@ interface Props {
   readonly missed: ReadonlyMap<string, Pick<StepAtBuild, "operation" | "position">>;
   readonly onMark: (positionId: string, state: ShownPoint["state"]) => void;
   readonly onReopen: (operationId: string) => void;
+  readonly typeOf: (positionId: string) => PartType | undefined;
+  readonly onProduct: (positionId: string, product: string | null, onPurpose: boolean) => void;
 }
 
 const stateWords = { waiting: "", oiled: "oiled", "left-out": "left out" } as const;
 
 /** Places that get their drop with the part left in: what, how much, how one gets there. All in one go by the main key, or point by point. */
-export function OilPoints({ points, closed, missed, onMark, onReopen }: Props) {
+export function OilPoints({ points, closed, missed, onMark, onReopen, typeOf, onProduct }: Props) {
   const cautions = [...new Set(points.flatMap((point) => point.cautions))];
   return (
     <section aria-label="Oil points">
@@ -29,20 +35,36 @@ export function OilPoints({ points, closed, missed, onMark, onReopen }: Props) {
       </h2>
       <Cautions said={cautions} />
       <ul className="border-t border-ink">
-        {points.map(({ positionId, name, advice, way, state }) => {
+        {points.map(({ positionId, name, advice, way, state, instead }) => {
+          const type = typeOf(positionId);
           const over = state === "waiting" ? missed.get(positionId) : undefined;
           return (
             <li key={positionId} className="rule-row flex items-center gap-3 py-1">
               <span className="min-w-0 flex-1">
                 <strong className={state === "left-out" ? "line-through" : ""}>{name}</strong>{" "}
-                <span>
-                  {advice.product}, {advice.amount}
-                </span>
+                {instead === null ? (
+                  <span>
+                    {advice.product}, {advice.amount}
+                  </span>
+                ) : (
+                  <span>
+                    <strong>{instead === "nothing" ? "left dry" : instead}</strong>, not {advice.product}
+                  </span>
+                )}
                 <span className="block text-note">
                   {over
                     ? `missed: the ${(over.position?.name ?? over.operation.words).toLowerCase()} went in over it`
                     : [way, advice.overruled && `not ${advice.overruled}`].filter(Boolean).join("; ")}
                 </span>
+                {type && !closed && state !== "left-out" && (
+                  <ProductChoice
+                    name={name}
+                    type={type}
+                    ruled={advice.product}
+                    instead={instead}
+                    onChoose={(product, onPurpose) => onProduct(positionId, product, onPurpose)}
+                  />
+                )}
               </span>
               <span className="text-note">{stateWords[state]}</span>
               {!closed && (

@@ -5,15 +5,19 @@ import type { PartType } from "@/core/anatomy/types";
 import { judgeProduct } from "@/core/lubrication/judge-product";
 import { buildCautions } from "@/core/safety/act-cautions";
 import { seenValue } from "@/core/seen/seen";
+import type { Feel } from "@/core/teardown/feel";
 import type { LikelyTrap } from "@/core/teardown/likely-traps";
 import type { RingScrew } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { nothingFound, wayRound } from "@/core/teardown/way-round";
+import { cleanOutcomes } from "@/core/vocabulary/clean-outcomes";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import { Cautions } from "@/ui/bench/cautions";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 import { ActLesson } from "./act-lesson";
+import { FeelChoice } from "./feel-choice";
 import { GateTraps } from "./gate-traps";
+import { ProductChoice } from "./product-choice";
 import { ScrewRingView } from "./screw-ring-view";
 
 interface Props {
@@ -30,7 +34,12 @@ interface Props {
   /** Something still to come stands on this step. */
   readonly covered: boolean;
   readonly onOpen: (operationId: string) => void;
+  /** A new piece is asked for at its seat. */
+  readonly wanted: boolean;
+  readonly onOutcome: (told: { product?: string | null; onPurpose?: boolean; feel?: Feel | null }) => void;
 }
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const ruledByWords = {
   safety: "safety first",
@@ -41,10 +50,12 @@ const ruledByWords = {
 } as const;
 
 /** All that is known of one step: how the part lies, where it goes, what goes on it, what goes wrong here; of a check where to look when it fails. */
-export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted, covered, onOpen }: Props) {
+export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted, covered, onOpen, wanted, onOutcome }: Props) {
   const isGate = step.operation.kind === "gate";
   const way = wayRound(step.position ?? {}, step.well ?? nothingFound);
-  const doubt = type && step.lubricant ? judgeProduct(type, step.lubricant.product) : null;
+  const { outcome } = step;
+  const goesOn = outcome.product ?? step.lubricant?.product ?? "nothing";
+  const doubt = type ? judgeProduct(type, goesOn) : null;
   return (
     <div className="mt-3 grid gap-4 md:grid-cols-[1fr_1fr]">
       <div>
@@ -71,6 +82,18 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
             warmed,
           )}
         />
+        {type && step.position && step.operation.kind === "place" && !head.closed && (
+          <FeelChoice
+            jobId={head.jobId}
+            positionId={step.position.id}
+            name={step.position.name}
+            type={type}
+            feel={outcome.feel}
+            wanted={wanted}
+            onFeel={(feel) => onOutcome({ feel })}
+          />
+        )}
+        {outcome.clean && <p className="mt-1 font-semibold">{cleanOutcomes[outcome.clean].name}.</p>}
         {noted && <p className="mt-1 font-semibold">Noted: {noted}</p>}
         {!head.closed && (
           <details className="mt-2" key={`noted ${step.operation.id}`}>
@@ -142,12 +165,25 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
           )}
           <dt className="text-note">Lubricant</dt>
           <dd>
+            {outcome.product !== null && (
+              <strong className="block">{outcome.product === "nothing" ? "Left dry" : `${capital(outcome.product)} went on`}, not:</strong>
+            )}
             {step.lubricant ? `${step.lubricant.product}, ${step.lubricant.amount}: ${step.lubricant.why}` : "none"}
             {step.lubricant && step.lubricant.ruledBy !== "model" && (
               <span className="text-note"> ({ruledByWords[step.lubricant.ruledBy]})</span>
             )}
             {step.lubricant?.overruled && <span className="block text-note">Not {step.lubricant.overruled}.</span>}
             {doubt && <span className="block border-l-4 border-ink pl-2 font-semibold">{doubt}</span>}
+            {type && !head.closed && (
+              <ProductChoice
+                key={step.operation.id}
+                name={step.position.name}
+                type={type}
+                ruled={step.lubricant?.product ?? "nothing"}
+                instead={outcome.product}
+                onChoose={(product, onPurpose) => onOutcome({ product, onPurpose })}
+              />
+            )}
           </dd>
           {type?.shape.kind === "cupped-washer" && (
             <>

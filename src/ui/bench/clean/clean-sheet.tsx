@@ -8,6 +8,7 @@ import type { Soak, TrayGroup } from "@/core/cleaning/soak";
 import { msPerMinute } from "@/core/day/day";
 import type { Well } from "@/core/teardown/well";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
+import type { CleanOutcome } from "@/core/vocabulary/clean-outcomes";
 import { benchWays, type Choice } from "@/core/ways/ways";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -17,6 +18,7 @@ import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import { BathForm } from "./bath-form";
 import { ByHandOverview } from "./by-hand-overview";
+import { CleanOutcomeChoice } from "./clean-outcome";
 import { CleanRail } from "./clean-rail";
 import { GroupBasket } from "./group-basket";
 
@@ -40,6 +42,8 @@ interface Props {
   readonly carrying: readonly string[];
   /** How dirty the reel is, in what is done about it. */
   readonly bearings: Choice<"bearings">;
+  /** How parts came out where they did not simply come clean, by seat. */
+  readonly outcomes: Readonly<Record<string, CleanOutcome>>;
   readonly dirt: Choice<"cleaning">;
 }
 
@@ -311,6 +315,17 @@ export function CleanSheet(props: Props) {
                   ))}
                 </select>
               </label>
+            )}
+            {shown && shownSeat && shown.cleanedHow !== null && (
+              <CleanOutcomeChoice
+                key={`out ${shown.positionId}`}
+                jobId={head.jobId}
+                positionId={shown.positionId}
+                name={shownSeat.name.toLowerCase()}
+                type={partTypes[shownSeat.partTypeId]!}
+                outcome={props.outcomes[shown.positionId] ?? null}
+                closed={head.closed}
+              />
             )}
             {shown && shownSeat ? (
               <WellForm

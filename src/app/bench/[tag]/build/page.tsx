@@ -1,11 +1,14 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
+import { nothingTold } from "@/core/teardown/seat-outcome";
 import { wayInForce } from "@/core/ways/ways";
 import { getBuild, standsOn, trapsOf } from "@/data/bench/build";
+import { getCleaning } from "@/data/bench/cleaning";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
+import { listOutcomes } from "@/data/bench/seat-outcome";
 import { listStepsNoted } from "@/data/bench/step-noted";
 import { waysOf } from "@/data/bench/ways";
 import { familyOf } from "@/data/catalogue/built";
@@ -23,6 +26,7 @@ export default async function BuildPage(props: StationProps) {
     return <NoSchematic head={head} station="build" pieces={loosePieces(db, job.id, familyOf(db, version.model))} />;
   const build = getBuild(db, job, version);
   const ways = waysOf(db, job);
+  const outcomes = listOutcomes(db, job.id);
   const { open: asked } = await props.searchParams;
   const open = build.steps.find((step) => step.operation.id === asked && step.state === "done");
   const off = new Set(build.steps.flatMap((step) => (step.operation.kind === "place" ? [step.position!.id] : [])));
@@ -32,6 +36,7 @@ export default async function BuildPage(props: StationProps) {
       steps={build.steps.map((step) => ({
         ...step,
         lubricant: step.position && lubricantFor(step.position, version.partTypes.get(step.position.partTypeId)!, ways),
+        outcome: outcomes.get(step.position?.id ?? "") ?? nothingTold,
       }))}
       batches={build.batches}
       told={job.intake}
@@ -48,6 +53,7 @@ export default async function BuildPage(props: StationProps) {
       partTypes={Object.fromEntries(version.partTypes)}
       foreseen={listForeseen(db, job.id)}
       faultNames={Object.fromEntries(listFaults(db, job.id).map(({ faultId }) => [faultId, faultOf(db, faultId)?.name ?? faultId]))}
+      toClean={getCleaning(db, job, version).groups.flatMap(({ method, waiting }) => (method === "leave-dry" ? [] : waiting))}
       noted={Object.fromEntries(listStepsNoted(db, job.id))}
     />
   );

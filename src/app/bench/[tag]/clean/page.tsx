@@ -3,6 +3,7 @@ import { loosePieces } from "@/app/server/loose-pieces";
 import { wantsNew } from "@/core/teardown/verdicts";
 import { wayInForce } from "@/core/ways/ways";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
+import { listOutcomes } from "@/data/bench/seat-outcome";
 import { listWells } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
 import { familyOf } from "@/data/catalogue/built";
@@ -35,6 +36,7 @@ export default async function CleanPage(props: StationProps) {
       next={wells.some(({ verdict, renewed }) => wantsNew(verdict) && !renewed) || quote.parts.length > 0 ? "parts" : "build"}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       carrying={[...cleaning.carrying]}
+      outcomes={Object.fromEntries([...listOutcomes(db, job.id)].flatMap(([id, { clean }]) => (clean ? [[id, clean]] : [])))}
       dirt={cleaning.dirt.choice}
     />
   );

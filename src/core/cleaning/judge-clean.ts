@@ -1,0 +1,24 @@
+import type { PartType } from "@/core/anatomy/types";
+import type { CleanOutcome } from "@/core/vocabulary/clean-outcomes";
+
+/** What runs, grips or seals on its surface: pits there do what they were feared for. */
+const surfaceWorks: ReadonlySet<PartType["shape"]["kind"]> = new Set([
+  "bearing",
+  "gear",
+  "pinion",
+  "ratchet",
+  "roller",
+  "roller-clutch",
+  "friction-washer",
+  "keyed-washer",
+  "sleeve",
+  "lip-seal",
+  "o-ring",
+]);
+
+/** What follows from how a part came out of its cleaning, in a sentence; null where it only looks old. Source: common practice. */
+export function judgeClean({ shape }: { readonly shape: Pick<PartType["shape"], "kind"> }, outcome: CleanOutcome): string | null {
+  if (outcome === "not-clean") return "Clean it again in another way, or fit a new one: what is left in it grinds on.";
+  if (outcome === "pitted" && surfaceWorks.has(shape.kind)) return "It works on that surface: a new one, or it is told to its owner.";
+  return null;
+}

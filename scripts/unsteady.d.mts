@@ -6,6 +6,7 @@ export interface TestRun {
   readonly message: string;
 }
 export const mostUnsteady: number;
+export function filesOf(tests: readonly TestRun[]): number;
 export const mostFilesAgain: number;
 export function testsOf(report: unknown, shortName?: (name: string) => string): TestRun[];
 export function judgeFailures(

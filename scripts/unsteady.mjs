@@ -1,7 +1,7 @@
 // A browser test that failed among all others is run twice more by itself. What fails again is broken; what passes both times is
 // unsteady: it is named, with what its screen showed, and has to be mended. Pure: test.mjs does the running.
 
-/** More than this many unsteady tests are no chance any more: the run fails. */
+/** More than this many files with unsteady tests are no chance any more: the run fails. The tests of a file share a reel: one that fails takes the next along. */
 export const mostUnsteady = 3;
 /** More files than this are not run again: so much does not fail by chance. */
 export const mostFilesAgain = 8;
@@ -22,6 +22,9 @@ export function testsOf(report, shortName = (name) => name) {
   });
 }
 
+/** How many files these tests stand in. */
+export const filesOf = (tests) => new Set(tests.map(({ file }) => file)).size;
+
 /**
  * What a failure in the whole run was, by what the same files did alone.
  * @param failures those of the whole run. @param again the tests of each further run, which are two.
@@ -36,5 +39,5 @@ export function judgeFailures(failures, again) {
   };
   const unsteady = failures.filter(passedAlone);
   const broken = failures.filter((failure) => !passedAlone(failure));
-  return { broken, unsteady, fails: broken.length > 0 || unsteady.length > mostUnsteady };
+  return { broken, unsteady, fails: broken.length > 0 || filesOf(unsteady) > mostUnsteady };
 }

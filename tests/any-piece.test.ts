@@ -8,8 +8,8 @@ import { getAccount } from "@/data/account/job-acts";
 import { getBuild } from "@/data/bench/build";
 import { doStep } from "@/data/bench/build-steps";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
-import { fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
-import { expectedNext, leaveOut, noteWell, takeParts } from "@/data/bench/tray";
+import { fitFromElsewhere, fitFromStock, fitSeveral, takeBack } from "@/data/bench/fit-part";
+import { expectedNext, leaveOut, listWells, noteWell, takeParts } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
@@ -30,6 +30,8 @@ const opened = () => {
   takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
   return { shop, id };
 };
+const typeAtSeat = (shop: Workshop, id: number, seat: string) =>
+  machineOf(shop.db, job(shop, id)).anatomy.positions.find((position) => position.id === seat)!.partTypeId;
 const plain = { size: "", material: "", closure: "", anyway: false } as const;
 
 describe("a piece from anywhere", () => {
@@ -39,7 +41,7 @@ describe("a piece from anywhere", () => {
     expect(seats.length).toBeGreaterThan(40);
     seats.forEach((seat, i) => {
       const source = pieceSourceIds[i % pieceSourceIds.length]!;
-      fitFromElsewhere(shop.ctx, id, seat, { ...plain, source, priceMinor: 100 + i });
+      fitFromElsewhere(shop.ctx, id, [seat], { ...plain, source, priceMinor: 100 + i });
     });
     for (const { operation } of getBuild(shop.db, job(shop, id)).steps) doStep(shop.ctx, id, operation.id, "as it is");
     const report = getReport(shop.db, job(shop, id), reportDates);
@@ -65,7 +67,7 @@ describe("a piece from anywhere", () => {
 
   it("is taken back as it was, and what is in the bin still fits afterwards", () => {
     const { shop, id } = opened();
-    fitFromElsewhere(shop.ctx, id, "main-gear", { ...plain, source: "made", priceMinor: 500 });
+    fitFromElsewhere(shop.ctx, id, ["main-gear"], { ...plain, source: "made", priceMinor: 500 });
     takeBack(shop.ctx, id, "main-gear");
     expect(findStock(shop.db, "sk-main-gear")?.count).toBe(2);
     fitFromStock(shop.ctx, id, "main-gear");
@@ -76,18 +78,66 @@ describe("a piece from anywhere", () => {
     const { shop, id } = opened();
     const piece = { ...plain, source: "drawer", priceMinor: 300 } as const;
     // The seat takes 5 × 11 × 5 (its model's table); 5 × 11 × 4 is the bearing one grabs by bore and outside alone.
-    const unlike = refusal(() => fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...piece, size: "5 x 11 x 4" }));
+    const unlike = refusal(() => fitFromElsewhere(shop.ctx, id, ["tail-bearing"], { ...piece, size: "5 x 11 x 4" }));
     expect([unlike.code, unlike.field]).toEqual(["unlike", "size"]);
     expect(unlike.message).toMatch(/the seat takes 5 × 11 × 5/);
-    expect(refusal(() => fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...piece, size: "five" })).field).toBe("size");
-    fitFromElsewhere(shop.ctx, id, "head-bearing", { ...piece, size: "5x11x5" });
-    fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...piece, size: "5 x 11 x 4", anyway: true });
+    expect(refusal(() => fitFromElsewhere(shop.ctx, id, ["tail-bearing"], { ...piece, size: "five" })).field).toBe("size");
+    fitFromElsewhere(shop.ctx, id, ["head-bearing"], { ...piece, size: "5x11x5" });
+    fitFromElsewhere(shop.ctx, id, ["tail-bearing"], { ...piece, size: "5 x 11 x 4", anyway: true });
     const shape = (seat: string) => {
       const { anatomy, partTypes } = machineOf(shop.db, job(shop, id));
       return partTypes.get(anatomy.positions.find((position) => position.id === seat)!.partTypeId)!.shape;
     };
     expect(shape("tail-bearing")).toMatchObject({ widthMm: 4 });
     expect(shape("head-bearing")).toMatchObject({ widthMm: 5 });
+  });
+
+  it("goes into several seats by one press, each with its own size; one it does not go with keeps all of them out", () => {
+    const { shop, id } = opened();
+    const seatsWith = (kind: string) => {
+      const { anatomy, partTypes } = machineOf(shop.db, job(shop, id));
+      return anatomy.positions.flatMap((seat) => (partTypes.get(seat.partTypeId)!.shape.kind === kind && !seat.stays ? [seat.id] : []));
+    };
+    const bearings = seatsWith("bearing");
+    expect(bearings.length).toBeGreaterThan(1);
+    const renewed = () => listWells(shop.db, id).flatMap((well) => (well.renewed ? [well.positionId] : []));
+    const set = { ...plain, source: "drawer", priceMinor: 300 } as const;
+    const mixed = [...bearings.slice(0, 1), ...seatsWith("screw")];
+    expect(refusal(() => fitFromElsewhere(shop.ctx, id, mixed, { ...set, size: "5 x 11 x 5" })).field).toBe("size");
+    expect(renewed()).toEqual([]);
+    expect(fitFromElsewhere(shop.ctx, id, bearings, set)).toEqual({ fitted: bearings.length, planned: 0 });
+    expect(renewed().sort()).toEqual([...bearings].sort());
+    expect(getBill(shop.db, job(shop, id)).sum.partsMinor).toBe(300 * bearings.length);
+  });
+
+  it("that comes before the reel is open is planned, costs what it costs, and goes in by one press once the old one is off", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ serial: "AP 1" });
+    shop.ctx.db.prepare("UPDATE job SET limit_minor = 10000000 WHERE id = ?").run(id);
+    const seats = ["head-bearing", "tail-bearing"];
+    const own = { ...plain, source: "counter", priceMinor: 450 } as const;
+    expect(fitFromElsewhere(shop.ctx, id, seats, own)).toEqual({ fitted: 0, planned: 2 });
+    expect(
+      getQuote(shop.db, job(shop, id))
+        .parts.map(({ positionId, priceMinor }) => [positionId, priceMinor])
+        .sort(),
+    ).toEqual(seats.map((seat) => [seat, 450]));
+    expect(refusal(() => fitSeveral(shop.ctx, id, seats)).code).toBe("not-in-tray");
+    takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+    expect(fitSeveral(shop.ctx, id, seats)).toEqual({ pieces: 2 });
+    expect(getReport(shop.db, job(shop, id), reportDates).parts.map(({ words }) => words.endsWith(pieceSources.counter.said))).toEqual([
+      true,
+      true,
+    ]);
+    expect(getBill(shop.db, job(shop, id)).sum.partsMinor).toBe(900);
+    // Nothing came out of the bins.
+    expect(findStock(shop.db, typeAtSeat(shop, id, "head-bearing"))).toBeNull();
+  });
+
+  it("of a kind without measures keeps its size as it was typed", () => {
+    const { shop, id } = opened();
+    fitFromElsewhere(shop.ctx, id, ["handle"], { ...plain, source: "drawer", priceMinor: 100, size: "75 mm, double" });
+    expect(machineOf(shop.db, job(shop, id)).partTypes.get(typeAtSeat(shop, id, "handle"))!.name).toMatch(/, 75 mm, double$/);
   });
 
   it("that is sealed gets no oil, though the seat's own would", () => {
@@ -98,7 +148,7 @@ describe("a piece from anywhere", () => {
       return lubricantFor(seat, version.partTypes.get(seat.partTypeId)!, waysOf(shop.db, job(shop, id)))?.product;
     };
     expect(oil()).toBe("light oil");
-    fitFromElsewhere(shop.ctx, id, "tail-bearing", { ...plain, source: "counter", closure: "sealed", priceMinor: 700 });
+    fitFromElsewhere(shop.ctx, id, ["tail-bearing"], { ...plain, source: "counter", closure: "sealed", priceMinor: 700 });
     expect(oil()).toBe("nothing");
   });
 });

@@ -24,9 +24,12 @@ describe("a browser test that fails in the whole run", () => {
     expect(judgeFailures([failed], [[run("drags a tag", true, "counter.test.ts")], [run("drags a tag", true)]]).fails).toBe(true);
   });
 
-  it("fails the run all the same when there are more than three of them", () => {
-    const many = ["a", "b", "c", "d"].map((name) => run(name, false));
-    const alone = many.map(({ test }) => run(test, true));
+  it("fails the run all the same when they stand in more than three files; the tests of one file are one chain", () => {
+    const many = ["a", "b", "c", "d"].map((name) => run(name, false, `${name}.test.ts`));
+    const alone = many.map(({ test, file }) => run(test, true, file));
+    const chain = ["a", "b", "c", "d", "e"].map((name) => run(name, false));
+    const passing = chain.map(({ test }) => run(test, true));
+    expect(judgeFailures(chain, [passing, passing])).toMatchObject({ fails: false, unsteady: chain });
     expect(judgeFailures(many.slice(0, 3), [alone, alone]).fails).toBe(false);
     expect(judgeFailures(many, [alone, alone])).toMatchObject({ fails: true, broken: [] });
   });

@@ -393,7 +393,7 @@ export async function buildDemo(
         strip(ctxAt(-19, 9, 15), id);
         cleanedAllByHand(ctxAt(-19, 9, 40), id);
         noteWell(ctxAt(-19, 9, 41), id, "dog", { verdict: "dressed", dressed: "deburred", orientation: "", note: "" });
-        fitFromElsewhere(ctxAt(-19, 9, 45), id, "tail-bearing", {
+        fitFromElsewhere(ctxAt(-19, 9, 45), id, ["tail-bearing"], {
           source: "customer",
           size: "5 x 11 x 5",
           material: "stainless steel",

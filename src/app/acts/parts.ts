@@ -1,5 +1,5 @@
 import type { partsActs } from "@/core/acts/parts/acts";
-import { askForPart, fitFromDonor, fitFromElsewhere, fitFromStock, takeBack } from "@/data/bench/fit-part";
+import { askForPart, fitFromDonor, fitFromElsewhere, fitFromStock, fitSeveral, takeBack } from "@/data/bench/fit-part";
 import { overrideSeat } from "@/data/bench/own-part";
 import { wantInstead, wantKit } from "@/data/parts/quote-parts";
 import type { RunsOf } from "./runs";
@@ -20,6 +20,8 @@ export const partsRuns: RunsOf<typeof partsActs> = {
   "override-seat": (ctx, { jobId, positionId, number, name, size, material }) =>
     overrideSeat(ctx, jobId, positionId, number, { name, size, material }),
 
-  "use-piece": (ctx, { jobId: id, positionId, priceMinor = 0, ...piece }) =>
-    fitFromElsewhere(ctx, id, positionId, { ...piece, priceMinor }),
+  "use-piece": (ctx, { jobId: id, positionId, also, priceMinor = 0, ...piece }) =>
+    fitFromElsewhere(ctx, id, [positionId, ...also], { ...piece, priceMinor }),
+
+  "use-several": (ctx, input) => fitSeveral(ctx, input.jobId, input.positionIds),
 };

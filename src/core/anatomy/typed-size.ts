@@ -78,18 +78,22 @@ export function isSameSize(shape: PartShape, seat: PartShape): boolean {
 
 export interface TypedSize {
   readonly shape: PartShape;
+  /** A size of a part that has no measures of its own kind here, as typed; else empty. */
+  readonly said: string;
   /** What of it does not go with the seat; empty when all of it does. */
   readonly unlike: string;
 }
 
 /**
- * A piece's size as typed, "5 x 11 x 4" or "3/16 x 1/2 x 0.196 in", beside what the seat takes. An empty text is the seat's own size.
+ * A piece's size as typed, "5 x 11 x 4" or "3/16 x 1/2 x 0.196 in", beside what the seat takes. An empty text is the seat's own size; of a part
+ * that has no measures of its own kind the text is kept as it was typed.
  * @returns the shape with the typed measures, and what does not fit in words. @throws nothing: what cannot be read is an error result.
  */
 export function typedSize(text: string, seat: PartShape): Result<TypedSize> {
   const typed = text.trim();
-  if (!typed) return ok({ shape: seat, unlike: "" });
+  if (!typed) return ok({ shape: seat, said: "", unlike: "" });
   const keys = measuresOf(seat);
+  if (!keys.length) return ok({ shape: seat, said: typed, unlike: "" });
   const inches = /(?:in|"|″)$/i.test(typed);
   const numbers = inches
     ? typed.split(/\s*[x×*]\s*/i).map((part) => inchesOf(part) * mmPerInch)
@@ -97,14 +101,9 @@ export function typedSize(text: string, seat: PartShape): Result<TypedSize> {
         .replace(/^M/i, "")
         .split(/\s*[x×*/]\s*/i)
         .map((part) => Number(part.replace(",", ".").replace(/\s*mm$/i, "")));
-  if (!keys.length || numbers.length !== keys.length || numbers.some((number) => !(number > 0 && number < 500)))
-    return fail(
-      "size",
-      keys.length
-        ? `Type it as ${sizeHint(seat)}, such as ${numbersOf(seat)}; or leave it empty.`
-        : "This part has no size of its own kind here: leave it empty, and say it in the material's words.",
-    );
+  if (numbers.length !== keys.length || numbers.some((number) => !(number > 0 && number < 500)))
+    return fail("size", `Type it as ${sizeHint(seat)}, such as ${numbersOf(seat)}; or leave it empty.`);
   const shape = { ...seat, ...Object.fromEntries(keys.map(([key], i) => [key, numbers[i]!])) } as PartShape;
   const off = keys.some(([key, mm], i) => Math.abs((seat as unknown as Record<string, number>)[key]! - numbers[i]!) > mm + 1e-9);
-  return ok({ shape, unlike: off ? `It is ${sizeWords(shape)}; the seat takes ${sizeWords(seat)}.` : "" });
+  return ok({ shape, said: "", unlike: off ? `It is ${sizeWords(shape)}; the seat takes ${sizeWords(seat)}.` : "" });
 }

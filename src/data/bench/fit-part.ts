@@ -13,6 +13,7 @@ import { findStock } from "@/data/parts/stock";
 import { listOffers } from "@/data/parts/suppliers";
 import { getQuote, withConsent } from "@/data/quote/quotes";
 import * as fitting from "./fitting";
+import { listWells } from "./tray";
 
 /** What the bench does to get a piece into a seat. Each asks consent once its change is in: a part above the limit is neither ordered nor fitted. */
 
@@ -29,45 +30,72 @@ const donorPlan = (db: Db, donorPieceId: number) => {
   return priceMinor === undefined ? undefined : ({ source: "donor", priceMinor } as const);
 };
 
+/** A piece from anywhere as it was typed; empty is the seat's own. */
+export interface TypedPiece {
+  readonly source: PieceSource;
+  readonly size: string;
+  readonly material: string;
+  readonly closure: "" | "open" | "shielded" | "sealed";
+  /** Of one. */
+  readonly priceMinor: number;
+  readonly anyway: boolean;
+}
+
 /**
- * Takes a piece from anywhere else. @throws Refusal at its field when the size cannot be read or does not go with the seat and nobody said that it
- * goes in anyway.
+ * Takes a piece from anywhere else for one seat or several: into the well of a part that is off, planned for one that is still in the reel.
+ * @throws Refusal at its field when the size cannot be read or does not go with a seat and nobody said that it goes in anyway; then none is taken.
  */
-export const fitFromElsewhere = (
+export function fitFromElsewhere(
   ctx: Context,
   jobId: number,
-  positionId: string,
-  piece: {
-    readonly source: PieceSource;
-    readonly size: string;
-    readonly material: string;
-    readonly closure: "" | "open" | "shielded" | "sealed";
-    readonly priceMinor: number;
-    readonly anyway: boolean;
-  },
-): void =>
-  withConsent(
-    ctx,
-    jobId,
-    positionId,
-    (job) => {
-      const { partTypeId } = wantedPart(ctx.db, job, positionId);
-      const seat = findPartType(ctx.db, partTypeId)!;
-      const size = typedSize(piece.size, seat.shape);
-      if (!size.ok) throw new Refusal("size", size.message, "size");
-      if (size.value.unlike && !piece.anyway)
-        throw new Refusal("unlike", `${size.value.unlike} Measure again, or tick that it goes in anyway.`, "size");
-      const shape =
-        size.value.shape.kind === "bearing" && piece.closure ? { ...size.value.shape, closure: piece.closure } : size.value.shape;
-      fitting.fitFromElsewhere(ctx, job, positionId, {
-        source: piece.source,
-        shape,
-        material: piece.material || seat.material,
-        priceMinor: priceOf(piece),
-      });
-    },
-    { source: piece.source, priceMinor: priceOf(piece) },
-  );
+  positionIds: readonly string[],
+  piece: TypedPiece,
+): { fitted: number; planned: number } {
+  const off = new Set(listWells(ctx.db, jobId).map(({ positionId }) => positionId));
+  const each = new Set(positionIds);
+  ctx.db.transaction(() => {
+    for (const positionId of each)
+      withConsent(
+        ctx,
+        jobId,
+        positionId,
+        (job) => {
+          const own = pieceFor(ctx.db, job, positionId, piece);
+          if (off.has(positionId)) fitting.fitFromElsewhere(ctx, job, positionId, own);
+          else fitting.planFromElsewhere(ctx, job, positionId, own);
+        },
+        { source: piece.source, priceMinor: priceOf(piece) },
+      );
+  })();
+  const fitted = [...each].filter((id) => off.has(id)).length;
+  return { fitted, planned: each.size - fitted };
+}
+
+/** The typed piece as it goes into one seat. */
+function pieceFor(db: Db, job: Job, positionId: string, piece: TypedPiece): fitting.PieceFromElsewhere {
+  const { name, partTypeId } = wantedPart(db, job, positionId);
+  const seat = findPartType(db, partTypeId)!;
+  const size = typedSize(piece.size, seat.shape);
+  if (!size.ok) throw new Refusal("size", size.message, "size");
+  const { shape, said, unlike } = size.value;
+  if (unlike && !piece.anyway)
+    throw new Refusal("unlike", `${name}: ${unlike} Measure again, leave that seat out, or tick that it goes in anyway.`, "size");
+  return {
+    source: piece.source,
+    shape: shape.kind === "bearing" && piece.closure ? { ...shape, closure: piece.closure } : shape,
+    said,
+    material: piece.material || seat.material,
+    priceMinor: priceOf(piece),
+  };
+}
+
+/** The new pieces of several seats in one go: the planned ones, else out of the bins; all of them or none. */
+export function fitSeveral(ctx: Context, jobId: number, positionIds: readonly string[]): { pieces: number } {
+  ctx.db.transaction(() => {
+    for (const positionId of positionIds) withConsent(ctx, jobId, positionId, (job) => fitting.fitWanted(ctx, job, positionId));
+  })();
+  return { pieces: positionIds.length };
+}
 
 /** The customer's own piece costs nothing. */
 const priceOf = ({ source, priceMinor }: { readonly source: PieceSource; readonly priceMinor: number }): number =>

@@ -2,14 +2,14 @@ import { type PartType, placeOperationId } from "@/core/anatomy/types";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
 import { getModelVersion } from "@/data/catalogue/models";
-import { addUnlistedPiece, findPartType } from "@/data/catalogue/part-types";
+import { addUnlistedPiece, findPartCard, findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { advanceStation, type Job } from "@/data/jobs/jobs";
 import { layBackInDrawer, takeOutOfDrawer } from "@/data/parts/donors";
-import { needOf } from "@/data/parts/needs";
-import { wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
+import { endNeed, needOf } from "@/data/parts/needs";
+import { plannedFromElsewhere, planPrice, setForeseen, wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
 import { meetNeed, unmeetNeed } from "@/data/parts/seat-needs";
 import { findStock, moveStock } from "@/data/parts/stock";
 import { forgetOldPiece } from "./seat-outcome";
@@ -159,6 +159,8 @@ export function fitFromDonor(ctx: Context, job: Job, positionId: string, donorPi
 export interface PieceFromElsewhere {
   readonly source: PieceSource;
   readonly shape: PartType["shape"];
+  /** A size of a part that has no measures of its own kind, as typed. */
+  readonly said: string;
   readonly material: string;
   readonly priceMinor: number;
 }
@@ -168,14 +170,45 @@ export function fitFromElsewhere(ctx: Context, job: Job, positionId: string, pie
   const { db } = ctx;
   const { name, partTypeId } = wantedPart(db, job, positionId);
   const well = openWell(db, job, positionId, name);
-  const model = findPartType(db, partTypeId)!;
-  const { number: _number, id: _id, supersededBy: _old, ...like } = model;
-  // A friction washer of another stuff is no old lining any more, and a magnet none if it is not one.
-  const hazard = piece.material === model.material ? like.hazard : undefined;
-  const own = addUnlistedPiece(ctx, { ...like, hazard, shape: piece.shape, material: piece.material, priceMinor: piece.priceMinor });
+  const own = pieceLike(ctx, partTypeId, piece);
   wantOwnPart(ctx, job.id, positionId, own);
   layInWell(ctx, job, positionId, well.instanceId, { partTypeId: own, donorPieceId: null, source: piece.source });
   writeJournal(ctx, "piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, source: piece.source });
+}
+
+/** Lists a piece like a seat's part, with its own size, stuff and price. @returns its id. */
+function pieceLike(ctx: Context, partTypeId: string, { shape, said, material, priceMinor }: PieceFromElsewhere): string {
+  const model = findPartType(ctx.db, partTypeId)!;
+  const { number: _number, id: _id, supersededBy: _old, ...like } = model;
+  // A friction washer of another stuff is no old lining any more, and a magnet none if it is not one.
+  const hazard = material === model.material ? like.hazard : undefined;
+  return addUnlistedPiece(ctx, { ...like, name: said ? `${like.name}, ${said}` : like.name, hazard, shape, material, priceMinor });
+}
+
+/** A piece that is here before its seat is open: it stands in the quote at its own price and goes in by one press once the old one is off. */
+export function planFromElsewhere(ctx: Context, job: Job, positionId: string, piece: PieceFromElsewhere): void {
+  const { name, partTypeId } = wantedPart(ctx.db, job, positionId);
+  refuseBuilt(ctx.db, job, positionId, name);
+  setForeseen(ctx, job.id, positionId, true);
+  // It is here: nothing more is to be ordered for it.
+  if (needOf(ctx.db, job.id, positionId)?.state === "open") endNeed(ctx, job.id, positionId, "let-go");
+  wantOwnPart(ctx, job.id, positionId, pieceLike(ctx, partTypeId, piece));
+  planPrice(ctx.db, job.id, positionId, piece);
+}
+
+/** The new piece a seat waits for: the one planned from elsewhere, else one out of the bin. */
+export function fitWanted(ctx: Context, job: Job, positionId: string): void {
+  const { db } = ctx;
+  const planned = plannedFromElsewhere(db, job.id, positionId);
+  if (!planned) return fitFromStock(ctx, job, positionId);
+  const { name, partTypeId } = wantedPart(db, job, positionId);
+  const { shape, material } = findPartType(db, partTypeId)!;
+  const { instanceId } = openWell(db, job, positionId, name);
+  if (!findPartCard(db, partTypeId)?.unlisted)
+    wantOwnPart(ctx, job.id, positionId, pieceLike(ctx, partTypeId, { ...planned, shape, material, said: "" }));
+  const own = wantedPart(db, job, positionId).partTypeId;
+  layInWell(ctx, job, positionId, instanceId, { partTypeId: own, donorPieceId: null, source: planned.source });
+  writeJournal(ctx, "piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, source: planned.source });
 }
 
 /** Puts the new piece back where it came from and the old one back into its well; what the seat's need had is given back to it. */

@@ -58,7 +58,7 @@ describe("the friction linings of an old reel", () => {
     expect(linings(shop, id)).toHaveLength(3);
     expect(getReport(shop.db, findJob(shop.db, id)!, reportDates).cautions.join(" ")).toMatch(/asbestos/);
     takeParts(shop.ctx, id, ["friction-low"]);
-    fitFromElsewhere(shop.ctx, id, "friction-low", {
+    fitFromElsewhere(shop.ctx, id, ["friction-low"], {
       source: "drawer",
       size: "",
       material: "carbon",
@@ -95,7 +95,14 @@ describe("what a person says a lining is made of", () => {
     expect(wantedPart(shop.db, findJob(shop.db, id)!, "friction-low").partTypeId).toBe(model);
     takeParts(shop.ctx, id, ["friction-low", "friction-mid", "friction-high"]);
     for (const seat of ["friction-low", "friction-mid", "friction-high"])
-      fitFromElsewhere(shop.ctx, id, seat, { source: "drawer", size: "", material: "carbon", closure: "", priceMinor: 100, anyway: false });
+      fitFromElsewhere(shop.ctx, id, [seat], {
+        source: "drawer",
+        size: "",
+        material: "carbon",
+        closure: "",
+        priceMinor: 100,
+        anyway: false,
+      });
     // The old linings went out: the report of this reel has nothing to warn of any more.
     expect(told(shop, id)).toEqual({ warned: false, products: new Set(["drag grease"]) });
   });

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { fitFaults } from "@/core/anatomy/check-fit";
 import { withKit } from "@/core/interchange/kit";
-import type { PieceSource } from "@/core/vocabulary/piece-sources";
+import { type PieceSource, pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { listKits } from "@/data/catalogue/interchange";
 import { findPartType } from "@/data/catalogue/part-types";
 import { type Context, Refusal } from "@/data/database/context";
@@ -92,10 +92,7 @@ export function setForeseen(
   const { name, partTypeId } = wantedPart(ctx.db, job, positionId);
   if (wanted) {
     foresee(ctx, jobId, positionId, partTypeId);
-    if (piece)
-      ctx.db
-        .prepare("UPDATE quote_part SET price_minor = ?, source = ? WHERE job_id = ? AND position_id = ?")
-        .run(piece.priceMinor, piece.source, jobId, positionId);
+    if (piece) planPrice(ctx.db, jobId, positionId, piece);
   } else {
     if (liesNew(ctx.db, jobId, positionId))
       throw new Refusal(
@@ -111,6 +108,35 @@ export function setForeseen(
     strike(ctx, jobId, positionId);
   }
   writeJournal(ctx, wanted ? "part-foreseen" : "part-struck", { jobId, reelId: job.reel.id }, { position: positionId });
+}
+
+/** What a planned piece costs, and where it comes from. */
+export const planPrice = (
+  db: Db,
+  jobId: number,
+  positionId: string,
+  { priceMinor, source }: { readonly source: PieceSource | "donor"; readonly priceMinor: number },
+): void => {
+  db.prepare("UPDATE quote_part SET price_minor = ?, source = ? WHERE job_id = ? AND position_id = ?").run(
+    priceMinor,
+    source,
+    jobId,
+    positionId,
+  );
+};
+
+/** A piece from elsewhere that is planned for a seat; null where none is, or it is a bin's or a donor's. */
+export function plannedFromElsewhere(
+  db: Db,
+  jobId: number,
+  positionId: string,
+): { readonly source: PieceSource; readonly priceMinor: number } | null {
+  const planned = row(
+    z.object({ source: z.string().nullable(), priceMinor: z.number().nullable() }),
+    db.prepare("SELECT source, price_minor AS priceMinor FROM quote_part WHERE job_id = ? AND position_id = ?").get(jobId, positionId),
+  );
+  const source = pieceSourceIds.find((id) => id === planned?.source);
+  return source ? { source, priceMinor: planned?.priceMinor ?? 0 } : null;
 }
 
 /** Whether a piece that this job fitted lies in the seat's well. */

@@ -97,7 +97,7 @@ describe("a piece with a price of its own", () => {
     const id = shop.open({ limitMinor: 8000 });
     strip(id);
     const made = { source: "made" as const, size: "", material: "steel", closure: "" as const, priceMinor: 12_300, anyway: false };
-    const refused = refusal(() => fitFromElsewhere(shop.ctx, id, "main-gear", made));
+    const refused = refusal(() => fitFromElsewhere(shop.ctx, id, ["main-gear"], made));
     expect(refused.way).toEqual({
       to: "ask-for",
       tag: job(id).tag,
@@ -107,7 +107,7 @@ describe("a piece with a price of its own", () => {
     setForeseen(shop.ctx, id, "main-gear", true, { source: "made", priceMinor: 12_300 });
     expect(getQuote(shop.db, job(id)).parts[0]).toMatchObject({ priceMinor: 12_300, words: expect.stringContaining("made here") });
     recordAnswer(shop.ctx, id, { accepted: true, words: "by phone" });
-    fitFromElsewhere(shop.ctx, id, "main-gear", made);
+    fitFromElsewhere(shop.ctx, id, ["main-gear"], made);
     expect(everywhere(id, "main-gear")).toEqual({ quoted: 12_300, bill: 12_300, printed: 12_300 });
     // A dearer one than agreed is asked for anew.
     expect(refusal(() => setForeseen(shop.ctx, id, "main-gear", false)).code).toBe("fitted");

@@ -50,8 +50,8 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
   });
   const filled = rows.filter((row) => !isBlank(row)).length;
   const setCell = (row: number, column: LotColumn, text: string) => {
-    setRows(rows.map((other, i) => (i === row ? { ...other, [column]: text } : other)));
-    setFaults(faults.filter((fault) => fault.row !== row + 1 || fault.column !== column));
+    setRows((rows) => rows.map((other, i) => (i === row ? { ...other, [column]: text } : other)));
+    setFaults((faults) => faults.filter((fault) => fault.row !== row + 1 || fault.column !== column));
   };
   const paste = (event: ClipboardEvent<HTMLInputElement>, row: number, column: LotColumn) => {
     const text = event.clipboardData.getData("text/plain");
@@ -74,9 +74,9 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
   const fillDown = () => {
     const value = rows[at.row]?.[at.column] ?? "";
     const last = rows.findLastIndex((row) => !isBlank(row));
-    setRows(rows.map((row, i) => (i > at.row && i <= last ? { ...row, [at.column]: value } : row)));
+    setRows((rows) => rows.map((row, i) => (i > at.row && i <= last ? { ...row, [at.column]: value } : row)));
   };
-  const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
+  const set = (change: Partial<typeof form>) => setForm((form) => ({ ...form, ...change }));
   const choice = (name: "water" | "dragWish", label: string, options: Readonly<Record<string, string>>) => (
     <Field label={label} error={act.fields[name]}>
       {(field) => (
@@ -183,7 +183,7 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
               <button type="button" className="key key-small" onClick={fillDown}>
                 Fill down from row {at.row + 1}, {lotColumnWords[at.column].toLowerCase()}
               </button>
-              <button type="button" className="key key-small" onClick={() => setRows([...rows, ...blanks(10)])}>
+              <button type="button" className="key key-small" onClick={() => setRows((rows) => [...rows, ...blanks(10)])}>
                 Ten more rows
               </button>
             </div>

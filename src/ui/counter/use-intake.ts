@@ -47,7 +47,8 @@ export function useIntake(promise: string) {
   const act = useAct("intake", (answer) => {
     const values = form.getValues();
     setTaken({ ...answer, name: values.name || (customer?.name ?? ""), who: customer });
-    if (answer.job) setMine([...mine, answer.job.tag]);
+    const tag = answer.job?.tag;
+    if (tag) setMine((mine) => [...mine, tag]);
     setTurn((before) => before + 1);
     setCustomer(null);
     setModel(null);

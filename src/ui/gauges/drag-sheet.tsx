@@ -139,9 +139,9 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
   const words = computed
     ? `Drag: ${computed.gaps.length} slipping places; at ${atWords} ${shown(inUnit(fullPull))} ${unit} at a full spool (${shown(inUnit(low), 3)} to ${shown(inUnit(high), 3)}, coefficient ±20 %), ${shown(inUnit(barePull))} ${unit} when it is bare.`
     : "";
-  const change = (id: number, edit: Partial<StackRow>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
+  const change = (id: number, edit: Partial<StackRow>) => setRows((rows) => rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
   const number = (key: keyof DragTyped, label: string) => (
-    <TextField label={label} value={typed[key]} error={errors[key]} onType={(text) => setTyped({ ...typed, [key]: text })} />
+    <TextField label={label} value={typed[key]} error={errors[key]} onType={(text) => setTyped((typed) => ({ ...typed, [key]: text }))} />
   );
   const curveOf = (radius: number, factor = 1) => computed!.steps.map((x) => ({ x, y: inUnit(computed!.pullAt(x, radius, factor)) }));
   return (
@@ -288,7 +288,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                     const next = id as UnitOf<"force">;
                     // The same breaking load, said in the other unit.
                     if (Number.isFinite(value.breaking))
-                      setTyped({ ...typed, breaking: shown(convert("force", value.breaking, unit, next)) });
+                      setTyped((typed) => ({ ...typed, breaking: shown(convert("force", value.breaking, unit, next)) }));
                     setUnit(next);
                   }}
                 />

@@ -77,7 +77,7 @@ interface Props {
 /** A gauge of a few numbers: typed on the left, its answer with method and source on the right; what is wrong is said at its field. */
 export function FormGauge({ gauge, job, title, fields, initial, presets = [], compute, method, draw, extra }: Props) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({ ...initial, ...presets[0]?.values });
-  const set = (values: Readonly<Record<string, string>>) => setTyped({ ...typed, ...values });
+  const set = (values: Readonly<Record<string, string>>) => setTyped((typed) => ({ ...typed, ...values }));
   const answer = compute(typed);
   const fault = "fault" in answer ? answer.fault : null;
   const known = fault && fields.some(({ key }) => key === fault.field);

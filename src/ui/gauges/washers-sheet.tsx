@@ -77,7 +77,7 @@ export function WashersSheet({ job, discs, pitchMm }: { job: GaugeJob | null; di
   );
   const [pitch, setPitch] = useState(String(pitchMm));
   const [at, setAt] = useState(50);
-  const change = (id: number, edit: Partial<Row>) => setRows(rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
+  const change = (id: number, edit: Partial<Row>) => setRows((rows) => rows.map((row) => (row.id === id ? { ...row, ...edit } : row)));
   const faults = new Map(rows.map((row) => [row.id, discFault(discOf(row))]));
   const pitchValue = typedMm(pitch);
   const pitchFault = pitchValue > 0 && pitchValue <= 5 ? undefined : "A thread's pitch is above 0 mm, at most 5.";
@@ -191,7 +191,7 @@ export function WashersSheet({ job, discs, pitchMm }: { job: GaugeJob | null; di
                         type="button"
                         className="act-link"
                         aria-label={`take out ${row.name}`}
-                        onClick={() => setRows(rows.filter((one) => one !== row))}
+                        onClick={() => setRows((rows) => rows.filter((one) => one !== row))}
                       >
                         take out
                       </button>
@@ -229,7 +229,7 @@ export function WashersSheet({ job, discs, pitchMm }: { job: GaugeJob | null; di
                   material: "spring steel" as const,
                   up: false,
                 };
-                setRows([
+                setRows((rows) => [
                   ...rows,
                   {
                     outside: base.outside,
@@ -251,7 +251,7 @@ export function WashersSheet({ job, discs, pitchMm }: { job: GaugeJob | null; di
               label="Material"
               of={Object.fromEntries(Object.keys(moduli).map((name) => [name, name]))}
               value={rows[0]?.material ?? "spring steel"}
-              onChoose={(material) => setRows(rows.map((row) => ({ ...row, material: material as SpringMaterial })))}
+              onChoose={(material) => setRows((rows) => rows.map((row) => ({ ...row, material: material as SpringMaterial })))}
             />
             <TextField label="Star's thread, mm a turn" value={pitch} error={pitchFault} onType={setPitch} />
           </div>

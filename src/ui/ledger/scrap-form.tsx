@@ -58,7 +58,9 @@ export function ScrapForm({ reelId, seats }: Props) {
                       className="key key-small"
                       aria-pressed={give[seat.positionId] === condition}
                       aria-label={`${seat.seat}: ${condition}`}
-                      onClick={() => setGive({ ...give, [seat.positionId]: give[seat.positionId] === condition ? "" : condition })}
+                      onClick={() =>
+                        setGive((give) => ({ ...give, [seat.positionId]: give[seat.positionId] === condition ? "" : condition }))
+                      }
                     >
                       {condition}
                     </button>

@@ -68,7 +68,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
   );
   const seatsOnlyIn = (id: string) => draft.anatomy.positions.filter((position) => position.editions.includes(id));
   const setRule = (index: number, part: Partial<Rule>) =>
-    setShownRules(shownRules.map((rule, i) => (i === index ? { ...rule, ...part } : rule)));
+    setShownRules((shownRules) => shownRules.map((rule, i) => (i === index ? { ...rule, ...part } : rule)));
   const ruleYear = (index: number, key: "fromYear" | "toYear" | "letterYear", label: string) => (
     <LeaveField
       label={label}
@@ -227,7 +227,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
                 type="button"
                 className="key key-small"
                 aria-label={`Remove rule ${index + 1}`}
-                onClick={() => setShownRules(shownRules.filter((_, i) => i !== index))}
+                onClick={() => setShownRules((shownRules) => shownRules.filter((_, i) => i !== index))}
               >
                 ✕
               </button>
@@ -238,7 +238,10 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               type="button"
               className="key key-small"
               onClick={() =>
-                setShownRules([...shownRules, { pattern: "#*", fromYear: 1950, toYear: 2030, lettersLeftOut: "", note: "", modelId: null }])
+                setShownRules((shownRules) => [
+                  ...shownRules,
+                  { pattern: "#*", fromYear: 1950, toYear: 2030, lettersLeftOut: "", note: "", modelId: null },
+                ])
               }
             >
               Add a rule

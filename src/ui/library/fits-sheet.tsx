@@ -222,7 +222,8 @@ function SetForm({ modelId, roles, models, numbers, set, onDone }: Props & { set
         ]
       : [{ key: 0, who: modelId, whoName: "", number: "", grade: "drop-in", note: "" }],
   );
-  const setRow = (key: number, change: Partial<MemberRow>) => setRows(rows.map((row) => (row.key === key ? { ...row, ...change } : row)));
+  const setRow = (key: number, change: Partial<MemberRow>) =>
+    setRows((rows) => rows.map((row) => (row.key === key ? { ...row, ...change } : row)));
   return (
     <form
       className="flex flex-col gap-2 border-2 border-ink p-3"
@@ -299,7 +300,7 @@ function SetForm({ modelId, roles, models, numbers, set, onDone }: Props & { set
           type="button"
           className="key key-small"
           onClick={() =>
-            setRows([
+            setRows((rows) => [
               ...rows,
               { key: Math.max(...rows.map((row) => row.key)) + 1, who: "", whoName: "", number: "", grade: "drop-in", note: "" },
             ])
@@ -349,7 +350,7 @@ function KitForm({ modelId, positions, onDone }: Props & { onDone: () => void })
             aria-label={`Seat of part ${i + 1}`}
             value={row.positionId}
             onChange={(event) =>
-              setRows(rows.map((other) => (other.key === row.key ? { ...other, positionId: event.target.value } : other)))
+              setRows((rows) => rows.map((other) => (other.key === row.key ? { ...other, positionId: event.target.value } : other)))
             }
           >
             <option value="">Choose the seat</option>
@@ -364,7 +365,9 @@ function KitForm({ modelId, positions, onDone }: Props & { onDone: () => void })
             className="num"
             placeholder="part number"
             value={row.number}
-            onChange={(event) => setRows(rows.map((other) => (other.key === row.key ? { ...other, number: event.target.value } : other)))}
+            onChange={(event) =>
+              setRows((rows) => rows.map((other) => (other.key === row.key ? { ...other, number: event.target.value } : other)))
+            }
           />
         </div>
       ))}
@@ -373,7 +376,7 @@ function KitForm({ modelId, positions, onDone }: Props & { onDone: () => void })
         <button
           type="button"
           className="key key-small"
-          onClick={() => setRows([...rows, { key: Math.max(...rows.map((row) => row.key)) + 1, positionId: "", number: "" }])}
+          onClick={() => setRows((rows) => [...rows, { key: Math.max(...rows.map((row) => row.key)) + 1, positionId: "", number: "" }])}
         >
           Another part
         </button>

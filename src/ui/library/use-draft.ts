@@ -34,9 +34,9 @@ export function useDraft(model: {
   return {
     draft,
     types,
-    change: (next) => setHistory([...history, next]),
+    change: (next) => setHistory((history) => [...history, next]),
     undo: () => {
-      setHistory(history.slice(0, -1));
+      setHistory((history) => history.slice(0, -1));
       setTurn(turn + 1);
     },
     canUndo: history.length > 1,

@@ -80,7 +80,9 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
     const spoken = `${bin.bin} ${type.number}: ${says}`;
     const right = says === bin.count;
     if (!press("count-bin", { partTypeId: type.id, count: says, why: right ? null : why }, spoken)) return;
-    setDone(new Map([...done, [type.id, right ? "" : `${spoken}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]));
+    setDone(
+      (done) => new Map([...done, [type.id, right ? "" : `${spoken}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]),
+    );
     go(here + 1);
   };
   return (

@@ -5,7 +5,8 @@ import { unuse } from "./unuse";
 import { use } from "./use";
 import { useDonorPiece } from "./use-donor-piece";
 import { usePiece } from "./use-piece";
+import { useSeveral } from "./use-several";
 import { wantInstead } from "./want-instead";
 
 /** What hands do here. */
-export const partsActs = [wantInstead, useDonorPiece, foreseeKit, use, unuse, need, overrideSeat, usePiece] as const;
+export const partsActs = [wantInstead, useDonorPiece, foreseeKit, use, unuse, need, overrideSeat, usePiece, useSeveral] as const;

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { defineAct } from "@/core/acts/act/act";
+import { answers, defineAct } from "@/core/acts/act/act";
 import { seat } from "@/core/acts/act/inputs";
 import { typedMaybeAmount } from "@/core/acts/act/typed";
 import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
@@ -8,6 +8,8 @@ export const usePiece = defineAct({
   name: "use-piece",
   permission: "bench",
   input: seat.extend({
+    /** Other seats that get one like it. */
+    also: z.array(z.string().min(1).max(60)).max(60).default([]),
     source: z.enum(pieceSourceIds),
     size: z.string().trim().max(40, "At most 40 characters."),
     material: z.string().trim().max(40, "At most 40 letters."),
@@ -15,5 +17,6 @@ export const usePiece = defineAct({
     priceMinor: typedMaybeAmount("An amount such as 4.50, or empty when it costs nothing."),
     anyway: z.boolean(),
   }),
-  journals: ["piece-used"],
+  journals: ["piece-used", "part-foreseen"],
+  answer: answers<{ readonly fitted: number; readonly planned: number }>(),
 });

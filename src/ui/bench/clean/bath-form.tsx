@@ -18,7 +18,7 @@ interface Props {
   readonly bath: Bath;
   readonly minutes: number;
   readonly errors: Readonly<Record<string, string>>;
-  readonly onChange: (bath: Bath) => void;
+  readonly onChange: (change: Partial<Bath>) => void;
 }
 
 /** How long, in which basket, and what marks these where a like reel's parts lie in it. */
@@ -30,7 +30,7 @@ export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChan
         label={`Minutes (usual: ${cleanMethods[method].soakMinutes}, a rule of thumb)`}
         value={bath.minutes || String(minutes)}
         error={errors.minutes}
-        onType={(text) => onChange({ ...bath, minutes: text })}
+        onType={(text) => onChange({ minutes: text })}
       />
       {soaks.length > 0 && (
         <Field label="Basket" error={errors.intoSoakId}>
@@ -38,7 +38,7 @@ export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChan
             <select
               {...field}
               value={bath.intoSoakId ?? ""}
-              onChange={(event) => onChange({ ...bath, intoSoakId: event.target.value ? Number(event.target.value) : null })}
+              onChange={(event) => onChange({ intoSoakId: event.target.value ? Number(event.target.value) : null })}
             >
               <option value="">one of its own</option>
               {soaks.map((soak) => (
@@ -59,7 +59,7 @@ export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChan
           }
           value={bath.mark}
           error={errors.mark}
-          onType={(mark) => onChange({ ...bath, mark })}
+          onType={(mark) => onChange({ mark })}
         />
       )}
     </div>

@@ -293,7 +293,7 @@ export function CleanSheet(props: Props) {
                 bath={bath}
                 minutes={minutes}
                 errors={begin.fields}
-                onChange={setBath}
+                onChange={(change) => setBath((typed) => ({ ...typed, ...change }))}
               />
             )}
             {shown && shownSeat && (

@@ -65,7 +65,7 @@ export function LotProgress({ lotId, customer, reels }: { lotId: number; custome
             act.press({ lotId, ...handBackInput(hand) });
           }}
         >
-          <HandBackFields value={hand} errors={act.fields} onChange={setHand} />
+          <HandBackFields value={hand} errors={act.fields} onChange={(change) => setHand((typed) => ({ ...typed, ...change }))} />
           <button type="submit" className="key" disabled={act.busy}>
             Hand back the {ready} that hang ready
           </button>

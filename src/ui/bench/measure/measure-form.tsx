@@ -139,7 +139,7 @@ export function MeasureForm({
                         label={sizeWords[id]}
                         value={sizeOf(id).text}
                         error={fault(`${id}.mm`)}
-                        onType={(text) => setSizes({ ...sizes, [id]: { text, offMm: null } })}
+                        onType={(text) => setSizes((sizes) => ({ ...sizes, [id]: { text, offMm: null } }))}
                       />
                     </div>
                     <button
@@ -166,7 +166,11 @@ export function MeasureForm({
                 key={pictured}
                 heightPx={300}
                 onMeasured={(measured) =>
-                  measured && setSizes({ ...sizes, [pictured]: { text: measured.mm.toFixed(2), offMm: Number(measured.offMm.toFixed(3)) } })
+                  measured &&
+                  setSizes((sizes) => ({
+                    ...sizes,
+                    [pictured]: { text: measured.mm.toFixed(2), offMm: Number(measured.offMm.toFixed(3)) },
+                  }))
                 }
               />
             )}

@@ -3,13 +3,14 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
+import { fitsNow } from "@/core/interchange/fits-now";
 import { formatMinor } from "@/core/money/money";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
-import { Key } from "@/ui/controls/keys";
+import { Key, MainKey } from "@/ui/controls/keys";
 import { MaterialField } from "@/ui/controls/material-field";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
@@ -105,12 +106,24 @@ export function PartsSheet(props: Props) {
   const ordering = useAct("need");
   const changing = useAct("want-instead");
   const fromDonor = useAct("use-donor-piece");
+  const several = useAct("use-several");
   const converting = useAct("foresee-kit");
   const pick = (id: string) => {
     setPicked(id);
     setPlateId(plateOf(id));
-    for (const act of [using, undoing, ordering, changing, fromDonor, converting]) act.clear();
+    for (const act of [using, undoing, ordering, changing, fromDonor, converting, several]) act.clear();
   };
+  const nameOf = (id: string) => anatomy.positions.find((p) => p.id === id)?.name ?? id;
+  const here = fitsNow(
+    wanted.map((one) => ({
+      positionId: one.positionId,
+      partTypeId: one.wantedPartTypeId,
+      open: one.inTray && !one.renewed && !one.refitted,
+      planned: one.planned,
+      setAside: one.need === "arrived",
+    })),
+    (partTypeId) => seats.find((one) => one.wantedPartTypeId === partTypeId)?.stock ?? null,
+  );
   const position = anatomy.positions.find((p) => p.id === picked);
   const seat = facts.get(picked);
   const type = position && partTypes[seat?.wantedPartTypeId ?? position.partTypeId];
@@ -118,7 +131,29 @@ export function PartsSheet(props: Props) {
   const siblings = plate.callouts.find((callout) => callout.positionIds.includes(picked))?.positionIds ?? [picked];
   const press = { jobId: head.jobId, positionId: picked };
   return (
-    <BenchSheet head={head} station="parts" act={<NextLink href={`/bench/${head.tag}/build`} words="On to Build" />}>
+    <BenchSheet
+      head={head}
+      station="parts"
+      act={
+        here.length > 0 && !head.closed ? (
+          <>
+            <MainKey
+              busy={several.busy || several.stale}
+              words="Fit what is here"
+              onPress={() => several.press({ jobId: head.jobId, positionIds: here })}
+            >
+              {here.length === 1 ? `Fit the new ${nameOf(here[0]!).toLowerCase()}` : `Fit the ${here.length} that are here`}
+            </MainKey>
+            <Link className="act-link self-center" href={`/bench/${head.tag}/build`}>
+              On to Build
+            </Link>
+          </>
+        ) : (
+          <NextLink href={`/bench/${head.tag}/build`} words="On to Build" />
+        )
+      }
+    >
+      <Refused of={[several]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_330px]">
         <div className="flex min-w-0 flex-col gap-3">
           <TabRail label="Plates of the schematic" tabs={plates} chosen={plate.id} onChoose={setPlateId}>
@@ -289,7 +324,22 @@ export function PartsSheet(props: Props) {
               </div>
             )}
             {!seat.renewed && !seat.refitted && !head.closed && (
-              <PieceForm key={`piece ${picked}`} jobId={head.jobId} positionId={picked} type={type} />
+              <PieceForm
+                key={`piece ${picked}`}
+                jobId={head.jobId}
+                positionId={picked}
+                type={type}
+                inReel={!seat.inTray}
+                others={Object.fromEntries(
+                  anatomy.positions.flatMap((p) => {
+                    const other = facts.get(p.id);
+                    const kind = partTypes[other?.wantedPartTypeId ?? p.partTypeId]?.shape.kind;
+                    return p.id !== picked && kind === type.shape.kind && other && !other.renewed && !other.refitted && !p.stays
+                      ? [[p.id, p.name]]
+                      : [];
+                  }),
+                )}
+              />
             )}
             <OverrideForm key={picked} head={head} shape={type.shape} positionId={picked} own={overridden.includes(picked)} />
             <Refused of={[using, ordering, undoing, changing, fromDonor]} />

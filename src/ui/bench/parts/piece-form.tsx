@@ -1,19 +1,23 @@
 import { sizeHint } from "@/core/anatomy/typed-size";
 import type { PartType } from "@/core/anatomy/types";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
-import { ActForm, FormChoice, FormSend, FormText, FormTick } from "@/ui/controls/form";
+import { ActForm, FormChoice, FormSend, FormText, FormTick, FormTicks } from "@/ui/controls/form";
 import { MaterialField } from "@/ui/controls/material-field";
 
 interface Props {
   readonly jobId: number;
   readonly positionId: string;
   readonly type: PartType;
+  /** The old one is not off yet. */
+  readonly inReel: boolean;
+  /** Other seats that take such a part, by name. */
+  readonly others: Readonly<Record<string, string>>;
 }
 
 const sources = Object.fromEntries(Object.entries(pieceSources).map(([id, { name }]) => [id, name]));
 
 /** A piece from anywhere: a drawer, a shop counter, the customer's pocket, the lathe. No number is needed; its size is checked at the seat. */
-export function PieceForm({ jobId, positionId, type }: Props) {
+export function PieceForm({ jobId, positionId, type, inReel, others }: Props) {
   const hint = sizeHint(type.shape);
   return (
     <details>
@@ -24,6 +28,7 @@ export function PieceForm({ jobId, positionId, type }: Props) {
         className="flex flex-col gap-2"
         values={{
           source: "drawer",
+          also: [] as string[],
           size: "",
           material: "",
           closure: type.shape.kind === "bearing" ? type.shape.closure : "",
@@ -35,15 +40,21 @@ export function PieceForm({ jobId, positionId, type }: Props) {
       >
         <FormChoice name="source" label="It comes from" of={sources} />
         <div className="grid grid-cols-2 gap-2">
-          <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size"} hint="Empty: as the seat's own" figures />
+          <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size, in your words"} hint="Empty: as the seat's own" figures />
           <MaterialField shape={type.shape} label="Material" hint={`Empty: ${type.material}`} />
         </div>
         {type.shape.kind === "bearing" && (
           <FormChoice name="closure" label="Closed how" of={{ open: "open", shielded: "shielded", sealed: "sealed: gets no oil" }} />
         )}
-        <FormText name="priceMinor" label="Price before tax" hint="Empty: nothing; the customer's own costs nothing" figures />
+        {Object.keys(others).length > 0 && <FormTicks name="also" label="And the same for" of={others} />}
+        <FormText
+          name="priceMinor"
+          label={Object.keys(others).length > 0 ? "Price of one, before tax" : "Price before tax"}
+          hint="Empty: nothing; the customer's own costs nothing"
+          figures
+        />
         <FormTick name="anyway" label="It goes in though its size differs" />
-        <FormSend>Fit this piece</FormSend>
+        <FormSend>{inReel ? "It is here for this seat" : "Fit this piece"}</FormSend>
       </ActForm>
     </details>
   );

@@ -12,6 +12,7 @@ const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
   refitted: false,
   need: null,
   foreseen: false,
+  planned: false,
   wantedPartTypeId: "p",
   fits: [],
   donors: [],

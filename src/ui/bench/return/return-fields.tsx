@@ -19,37 +19,27 @@ export function HandBackFields({
 }: {
   value: HandBack;
   errors: Readonly<Record<string, string>>;
-  onChange: (value: HandBack) => void;
+  onChange: (change: Partial<HandBack>) => void;
 }) {
   return (
     <>
-      <TextField
-        label="Collected by"
-        value={value.signedBy}
-        error={errors.signedBy}
-        onType={(signedBy) => onChange({ ...value, signedBy })}
-      />
+      <TextField label="Collected by" value={value.signedBy} error={errors.signedBy} onType={(signedBy) => onChange({ signedBy })} />
       <div className="grid grid-cols-2 gap-2">
         <ChoiceField
           label="Paid"
           of={{ ...unpaid, ...paidWords }}
           value={value.paidBy}
           error={errors.paidBy}
-          onChoose={(paidBy) => onChange({ ...value, paidBy })}
+          onChoose={(paidBy) => onChange({ paidBy })}
         />
-        <TextField
-          label="Payment note"
-          value={value.paidNote}
-          error={errors.paidNote}
-          onType={(paidNote) => onChange({ ...value, paidNote })}
-        />
+        <TextField label="Payment note" value={value.paidNote} error={errors.paidNote} onType={(paidNote) => onChange({ paidNote })} />
       </div>
       <ChoiceField
         label="Old parts"
         of={{ ...none, ...oldPartsWords }}
         value={value.oldParts}
         error={errors.oldParts}
-        onChoose={(oldParts) => onChange({ ...value, oldParts })}
+        onChoose={(oldParts) => onChange({ oldParts })}
       />
     </>
   );

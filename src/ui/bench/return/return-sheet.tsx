@@ -331,7 +331,9 @@ export function ReturnSheet({
             />
           )}
           {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} />}
-          {!head.closed && <HandBackFields value={hand} errors={closing.fields} onChange={setHand} />}
+          {!head.closed && (
+            <HandBackFields value={hand} errors={closing.fields} onChange={(change) => setHand((typed) => ({ ...typed, ...change }))} />
+          )}
           <a className="key" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
             {head.closed ? "Report" : "Report as it stands"}
           </a>

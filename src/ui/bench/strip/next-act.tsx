@@ -86,17 +86,19 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
       </ul>
       {single || (
         <p className="mt-1 flex items-center gap-3 text-note">
-          {more > 0 && (
-            <span>
-              and {more} more than drawn{" "}
-              <button type="button" className="act-link min-h-7" onClick={() => onMore(more - 1)}>
-                one fewer
-              </button>
-            </span>
-          )}
-          <button type="button" className="act-link min-h-7" onClick={() => onMore(more + 1)}>
-            one more than drawn
-          </button>
+          <span>more than drawn:</span>
+          {[1, 2, 3, 4, 5].map((pieces) => (
+            <button
+              key={pieces}
+              type="button"
+              className="act-link min-h-10 min-w-8"
+              aria-pressed={more === pieces}
+              aria-label={`${pieces} more than drawn`}
+              onClick={() => onMore(more === pieces ? 0 : pieces)}
+            >
+              {pieces}
+            </button>
+          ))}
         </p>
       )}
     </div>

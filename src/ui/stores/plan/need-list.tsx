@@ -67,8 +67,10 @@ export function NeedList({ props, hand }: { props: PlanProps; hand: Hand }) {
                   className="key key-small"
                   aria-pressed={fixed === offer.id}
                   onClick={() => {
-                    const { [partTypeId]: was, ...rest } = hand.byHand.from;
-                    hand.setByHand({ ...hand.byHand, from: was === offer.id ? rest : { ...rest, [partTypeId]: offer.id } });
+                    hand.setByHand((byHand) => {
+                      const { [partTypeId]: was, ...rest } = byHand.from;
+                      return { ...byHand, from: was === offer.id ? rest : { ...rest, [partTypeId]: offer.id } };
+                    });
                   }}
                 >
                   {nameOf(offer.supplierId!)} <span className="num">{formatMinor(offer.breaks[0]!.priceMinor)}</span>

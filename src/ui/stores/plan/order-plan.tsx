@@ -108,7 +108,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
                     <button
                       type="button"
                       className="act-link min-h-10"
-                      onClick={() => hand.setByHand({ ...hand.byHand, not: [...hand.byHand.not, supplierId] })}
+                      onClick={() => hand.setByHand((byHand) => ({ ...byHand, not: [...byHand.not, supplierId] }))}
                     >
                       Nothing from {nameOf(supplierId)} today
                     </button>
@@ -123,7 +123,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
           <button
             type="button"
             className="act-link min-h-10"
-            onClick={() => hand.setByHand({ ...hand.byHand, not: hand.byHand.not.filter((one) => one !== id) })}
+            onClick={() => hand.setByHand((byHand) => ({ ...byHand, not: byHand.not.filter((one) => one !== id) }))}
           >
             Ask {nameOf(id)} again
           </button>

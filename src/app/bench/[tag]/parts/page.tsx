@@ -13,6 +13,7 @@ import { listOverrides } from "@/data/jobs/machine";
 import { listDonorPieces } from "@/data/parts/donors";
 import { pricesInJob } from "@/data/parts/job-prices";
 import { listNeeds } from "@/data/parts/needs";
+import { plannedFromElsewhere } from "@/data/parts/quote-parts";
 import { listStock } from "@/data/parts/stock";
 import { getQuote } from "@/data/quote/quotes";
 import { NoSchematic } from "@/ui/bench/no-schematic";
@@ -27,7 +28,9 @@ export default async function PartsPage(props: StationProps) {
   const needs = new Map(
     listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id }).map((need) => [need.positionId, need.state]),
   );
-  const foreseen = new Map(getQuote(db, job).parts.map((part) => [part.positionId, part.partTypeId]));
+  const quoted = getQuote(db, job).parts;
+  const foreseen = new Map(quoted.map((part) => [part.positionId, part.partTypeId]));
+  const planned = new Set(quoted.flatMap(({ positionId }) => (plannedFromElsewhere(db, job.id, positionId) ? [positionId] : [])));
   if (!version.anatomy.positions.length)
     return <NoSchematic head={head} station="parts" pieces={loosePieces(db, job.id, familyOf(db, version.model))} />;
   const fits = listFitsOfModel(db, version.model.id);
@@ -66,6 +69,7 @@ export default async function PartsPage(props: StationProps) {
       refitted: well?.refitted ?? false,
       need: (needs.get(position.id) as SeatFacts["need"]) ?? null,
       foreseen: foreseen.has(position.id),
+      planned: planned.has(position.id),
       fits: [
         ...offered
           .filter((fit) => fit.partTypeId !== wantedPartTypeId)

@@ -13,7 +13,6 @@ import { findStock } from "@/data/parts/stock";
 import { listOffers } from "@/data/parts/suppliers";
 import { getQuote, withConsent } from "@/data/quote/quotes";
 import * as fitting from "./fitting";
-import { listWells } from "./tray";
 
 /** What the bench does to get a piece into a seat. Each asks consent once its change is in: a part above the limit is neither ordered nor fitted. */
 
@@ -51,7 +50,7 @@ export function fitFromElsewhere(
   positionIds: readonly string[],
   piece: TypedPiece,
 ): { fitted: number; planned: number } {
-  const off = new Set(listWells(ctx.db, jobId).map(({ positionId }) => positionId));
+  const off = fitting.seatsOff(ctx.db, jobId);
   const each = new Set(positionIds);
   ctx.db.transaction(() => {
     for (const positionId of each)

@@ -64,6 +64,10 @@ export function foundPieceIs(ctx: Context, job: Job, positionId: string, partTyp
   ).run(partTypeId, job.reel.id, positionId);
 }
 
+/** Seats whose part came off on this job. */
+export const seatsOff = (db: Db, jobId: number): ReadonlySet<string> =>
+  new Set(db.prepare("SELECT position_id FROM tray_well WHERE job_id = ?").pluck().all(jobId) as string[]);
+
 const isBuilt = (db: Db, jobId: number, positionId: string): boolean =>
   db
     .prepare("SELECT 1 FROM build_step WHERE job_id = ? AND operation_id = ? AND state = 'done'")

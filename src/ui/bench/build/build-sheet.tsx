@@ -141,8 +141,14 @@ export function BuildSheet(props: Props) {
   const asCameIds = asCame.map(({ operation }) => operation.id);
   // A piece of a handful that is not here is asked about alone.
   const lacking = acting.length > 1 ? acting.find((one) => one.state !== "done" && waitsForPiece(one) && !asCame.includes(one)) : undefined;
-  // What nobody cleaned goes back only on somebody's word.
-  const unclean = asItIs
+  // What nobody cleaned goes back only on somebody's word; it was given where an uncleaned piece is in already.
+  const saidSo =
+    asItIs ||
+    steps.some(
+      ({ operation, state, well }) =>
+        operation.kind === "place" && state === "done" && well !== null && well.cleanedAt === null && !well.renewed,
+    );
+  const unclean = saidSo
     ? []
     : acting.filter(
         ({ operation, position, state }) => operation.kind === "place" && state !== "done" && props.toClean.includes(position?.id ?? ""),
@@ -294,7 +300,6 @@ export function BuildSheet(props: Props) {
                     press("step-skipped", stepInput, `${name} left for now`);
                     settle();
                   }}
-                  className="min-w-32"
                 >
                   Later
                 </Key>

@@ -15,6 +15,7 @@ interface Props {
   readonly onChoose: (product: string | null, onPurpose: boolean) => void;
 }
 
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 const offered = reelProducts.filter((product) => ["oil", "grease"].includes(classOfProduct(product)));
 
 /** Another product than the rule's, by one press; one that is doubted here says why and is kept by a second. */
@@ -41,7 +42,7 @@ export function ProductChoice({ name, type, ruled, instead, onChoose }: Props) {
         )}
         {all.map((product) => (
           <button key={product} type="button" className="key key-small" aria-pressed={instead === product} onClick={() => choose(product)}>
-            {product === "nothing" ? "Left dry" : product.charAt(0).toUpperCase() + product.slice(1)}
+            {product === "nothing" ? "Left dry" : capital(product)}
           </button>
         ))}
       </fieldset>
@@ -67,7 +68,7 @@ export function ProductChoice({ name, type, ruled, instead, onChoose }: Props) {
               setWords("");
             }}
           >
-            {doubted.product} went on all the same
+            {capital(doubted.product)} went on all the same
           </button>
         </p>
       )}

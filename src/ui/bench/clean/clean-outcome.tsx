@@ -21,10 +21,11 @@ export function CleanOutcomeChoice({ jobId, positionId, name, type, outcome, clo
   return (
     <div className="mb-3">
       <fieldset className="flex flex-wrap gap-2">
-        <legend>How {name} came out</legend>
+        <legend>How it came out</legend>
         <button
           type="button"
           className="key key-small"
+          aria-label={`${name}: clean`}
           aria-pressed={outcome === null}
           disabled={closed || act.busy}
           onClick={() => outcome !== null && act.press({ jobId, positionId, clean: null })}
@@ -36,6 +37,7 @@ export function CleanOutcomeChoice({ jobId, positionId, name, type, outcome, clo
             key={id}
             type="button"
             className="key key-small"
+            aria-label={`${name}: ${cleanOutcomes[id].name.toLowerCase()}`}
             aria-pressed={outcome === id}
             disabled={closed || act.busy}
             onClick={() => act.press({ jobId, positionId, clean: outcome === id ? null : id })}

@@ -14,7 +14,10 @@ export function givenOrder(anatomy: Anatomy, parts: readonly PartType[], off: Re
   if (!built.ok) return { alarms: [built.message], looked: new Map<string, number>() };
   const done = new Set<string>();
   const states = new Map<string, SeatState>(
-    [...off].map((id) => [id, { seated: false, verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1 }]),
+    [...off].map((id) => [
+      id,
+      { seated: false, verdict: "ok", renewed: false, declined: false, found: { orientation: "", lies: null }, foundCount: 1 },
+    ]),
   );
   const alarms: string[] = [];
   const looked = new Map<string, number>();

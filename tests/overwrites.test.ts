@@ -95,7 +95,7 @@ const carryNothing = {
       "move-promise",
       "change-owner",
     ],
-    ...["cannot-be-had", "keep-model-numbers", "seat-outcome"],
+    ...["cannot-be-had", "keep-model-numbers", "seat-outcome", "part-declined"],
   ],
   "takes away what it names, or brings it back; twice is told or the same": [
     ...[

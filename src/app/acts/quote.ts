@@ -9,7 +9,7 @@ import { Refusal } from "@/data/database/context";
 import { sayPutRight, setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setWhoPays } from "@/data/jobs/jobs";
-import { setForeseen } from "@/data/parts/quote-parts";
+import { declinePart, setForeseen } from "@/data/parts/quote-parts";
 import { sayCover } from "@/data/quote/comeback";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { dateWords } from "@/ui/dates";
@@ -19,6 +19,8 @@ export const quoteRuns: RunsOf<typeof quoteActs> = {
   decline: (ctx, input) => declineJob(ctx, input.jobId, input.reason),
 
   foresee: (ctx, { jobId: id, positionId, wanted, piece }) => setForeseen(ctx, id, positionId, wanted, piece),
+
+  "part-declined": (ctx, input) => declinePart(ctx, input.jobId, input.positionId, input.declined),
 
   answer: (ctx, { jobId: id, ...said }) => recordAnswer(ctx, id, said),
 

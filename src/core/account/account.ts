@@ -37,6 +37,8 @@ export interface PieceAccount {
   /** Why it stays out or in, in the words of whoever said so. */
   readonly reason: string;
   readonly remark: string;
+  /** The customer said no to a new one. */
+  readonly declined: boolean;
   readonly found: number;
   /** The hole it sat in, where that is not its own; empty where it was right. */
   readonly wrongHole: { readonly was: string; readonly own: string } | null;
@@ -149,7 +151,7 @@ function piecesOf(acts: JobActs): PieceAccount[] {
   return acts.seats.flatMap(({ id, name, assemblyId, hole }): PieceAccount[] => {
     const seat = { positionId: id, name, assemblyId };
     const [came, stayed, by] = [off.get(id), inPlace.get(id), fitted.get(id)];
-    const none = { verdict: null, cleaned: null, dressed: "", remark: "", found: 1, wrongHole: null };
+    const none = { verdict: null, cleaned: null, dressed: "", remark: "", declined: false, found: 1, wrongHole: null };
     if (!came)
       return [
         ...(by ? [{ ...seat, ...none, became: "replaced", by: by.what, reason: "", acts: [by.act] } as const] : []),
@@ -176,6 +178,7 @@ function piecesOf(acts: JobActs): PieceAccount[] {
         by: by?.what ?? "",
         reason: came.leftOut ?? "",
         remark: came.remark,
+        declined: came.declined,
         found: came.found,
         wrongHole: came.hole && hole && came.hole !== hole ? { was: came.hole, own: hole } : null,
         acts: [came.act, ...(by ? [by.act] : [])],

@@ -62,6 +62,8 @@ export const jobActsSchema = z.strictObject({
         leftOut: words.nullable().default(null),
         /** It came off as one with others and was not taken apart: a sealed unit lifted whole. */
         asOne: z.boolean().default(false),
+        /** The customer said no to a new one. */
+        declined: z.boolean().default(false),
         found: z.number().int().min(0).default(1),
         hole: words.default(""),
       }),

@@ -248,15 +248,17 @@ const watchWords: Readonly<Partial<Record<NonNullable<PieceAccount["verdict"]>, 
   watch: "watch it",
   worn: "worn, went back",
 };
+const wantsNewWords = (declined: boolean): string =>
+  declined ? "wants a new one; the customer declined it, the old one went back" : "wants a new one, the old one went back";
 /** Pieces that went back though somebody would rather not. */
 function watch({ pieces, asItIs }: Account): Sentence[] {
   const goesSo = asItIs.map(
     ({ name, reason, act }): Sentence => ({ section: "watch", words: `${name} is bad: ${asItIsReasons[reason]}.`, acts: [act] }),
   );
   const worn = pieces.flatMap((piece): Sentence[] => {
-    const { verdict, became, name, remark, acts } = piece;
+    const { verdict, became, name, remark, declined, acts } = piece;
     if (verdict === null || became !== "back") return [];
-    const words = watchWords[verdict] ?? (wantsNew(verdict) && verdict !== "wrong" ? "wants a new one, the old one went back" : "");
+    const words = watchWords[verdict] ?? (wantsNew(verdict) && verdict !== "wrong" ? wantsNewWords(declined) : "");
     return words ? [{ section: "watch", words: `${name}: ${remark || words}.`, acts }] : [];
   });
   return [...goesSo, ...worn];

@@ -1,7 +1,7 @@
 import type { PartType } from "@/core/anatomy/types";
 import { isSettled } from "@/core/teardown/owed";
 import type { StepAtBuild } from "@/core/teardown/step";
-import { wantsNew } from "@/core/teardown/verdicts";
+import { waitsForNew } from "@/core/teardown/verdicts";
 
 /** The act that was done last; null while nothing is. */
 export function lastDone(steps: readonly StepAtBuild[]): StepAtBuild | null {
@@ -12,7 +12,7 @@ export function lastDone(steps: readonly StepAtBuild[]): StepAtBuild | null {
 
 /** A step that is asked about before it is done: its new piece is not here, or a fault of its old one was proved. */
 const asksFirst = ({ operation, well }: StepAtBuild): boolean =>
-  operation.kind === "place" && well !== null && ((wantsNew(well.verdict) && !well.renewed) || well.toRenew.length > 0);
+  operation.kind === "place" && well !== null && (waitsForNew(well) || well.toRenew.length > 0);
 
 /** Everything up to the next check that can be done in order from here: what "done to here" says. */
 export function upToCheck(steps: readonly StepAtBuild[]): string[] {

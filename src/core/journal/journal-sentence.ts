@@ -80,6 +80,8 @@ export const journalSayings = {
   "model-worth": (d, name) => `set what a ${name.model(d.model)} is worth`,
   "loose-in-place": (d) =>
     d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `laid the part of well ${String(d.well)} in the tray`,
+  "part-declined": (d, { seat }) =>
+    d.declined ? `the customer said no to a new part: ${seat(d.position)}` : `the customer wants a new part after all: ${seat(d.position)}`,
   "outcome-told": (d, { seat }) => `said of ${seat(d.position)}: ${outcomeTold(d)}`,
   "step-noted": (d, name) => `noted something at a step: ${name.step(d.operation)}`,
   "model-built": (d, name) => `built ${name.model(d.model)} otherwise: ${String(d.variant)}, ${String(d.choice)}`,

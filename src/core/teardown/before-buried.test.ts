@@ -20,7 +20,15 @@ const buriedAt = (cover: string, changes: Record<string, Partial<SeatState>> = {
   const states = new Map(
     order.map((id, i): [string, SeatState] => [
       id,
-      { seated: i < at, verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1, ...changes[id] },
+      {
+        seated: i < at,
+        verdict: "ok",
+        renewed: false,
+        declined: false,
+        found: { orientation: "", lies: null },
+        foundCount: 1,
+        ...changes[id],
+      },
     ]),
   );
   return beforeBuried(anatomy, types, cover, states);
@@ -91,6 +99,7 @@ describe("before a cover hides them", () => {
           seated: i < order.indexOf(firstBridgeScrew),
           verdict: "ok",
           renewed: false,
+          declined: false,
           found: { orientation: "", lies: null },
           foundCount: 1,
         },
@@ -126,7 +135,14 @@ describe("before a cover hides them", () => {
         const states = new Map(
           places.map(({ position: seat }): [string, SeatState] => [
             seat!.id,
-            { seated: seated.has(seat!.id), verdict: "ok", renewed: false, found: { orientation: "", lies: null }, foundCount: 1 },
+            {
+              seated: seated.has(seat!.id),
+              verdict: "ok",
+              renewed: false,
+              declined: false,
+              found: { orientation: "", lies: null },
+              foundCount: 1,
+            },
           ]),
         );
         for (const row of beforeBuried(machine, kinds, position!.id, states)?.rows ?? [])

@@ -3,7 +3,7 @@ import type { PartKind } from "@/core/anatomy/shapes";
 import { type Anatomy, type PartType, type Position, placeOperationId } from "@/core/anatomy/types";
 import { dragStackOf, workingGaps } from "@/core/drag/working-gaps";
 import { orderReasons } from "./build-order";
-import { type WellVerdict, wantsNew } from "./verdicts";
+import { type WellVerdict, waitsForNew } from "./verdicts";
 import { type Found, wayRound } from "./way-round";
 
 /** What is looked at once more before a cover hides it. */
@@ -16,6 +16,7 @@ export interface SeatState {
   readonly verdict: WellVerdict;
   /** A new piece lies there. */
   readonly renewed: boolean;
+  readonly declined: boolean;
   /** How it lay when it came off. */
   readonly found: Found;
   readonly foundCount: number;
@@ -94,7 +95,7 @@ export function beforeBuried(
   for (const seat of seats) {
     const state = states.get(seat.id)!;
     if (!state.seated) faults.push(`${seat.name} is not in.`);
-    else if (wantsNew(state.verdict) && !state.renewed) faults.push(`${seat.name} was to be replaced, and the old piece lies there.`);
+    else if (waitsForNew(state)) faults.push(`${seat.name} was to be replaced, and the old piece lies there.`);
     if (state.foundCount !== 1)
       doubts.push(`${seat.name}: ${state.foundCount} lay here when it was opened, the model has one. Which is right for this reel?`);
     // By a value alone: words that differ may say the same.

@@ -16,6 +16,7 @@ const statesOf = (steps: readonly BuriedStep[]): ReadonlyMap<string, SeatState> 
                 seated: one.state === "done",
                 verdict: one.well.verdict,
                 renewed: one.well.renewed,
+                declined: one.well.declined,
                 found: one.well,
                 foundCount: one.well.foundCount,
                 leftOut: one.well.leftOutReason !== null,

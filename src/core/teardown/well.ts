@@ -39,6 +39,8 @@ export interface Well {
   /** A new piece lies in the well: fitted in this job. */
   readonly renewed: boolean;
   readonly refitted: boolean;
+  /** The customer said no to a new piece here. */
+  readonly declined: boolean;
   /** Proved faults of this job that want a new piece here, by id; empty once somebody has said what becomes of the old one. */
   readonly toRenew: readonly string[];
 }

@@ -17,7 +17,7 @@ import { declineJob } from "@/data/hand-back/decline";
 import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { writeMail } from "@/data/messages/outbox";
-import { setForeseen } from "@/data/parts/quote-parts";
+import { declinePart, setForeseen } from "@/data/parts/quote-parts";
 import { getQuote, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
 
@@ -204,7 +204,7 @@ export function answerAsking(ctx: Context, askingId: number, answer: CustomerAns
   const yes = new Set(answer.yes);
   for (const { kind, ref } of asking.asked.lines) {
     const wanted = yes.has(ref);
-    if (kind === "part" && !wanted) setForeseen(ctx, job.id, ref, false);
+    if (kind === "part" && !wanted) declinePart(ctx, job.id, ref, true);
     if (kind === "fault" && !wanted) setFaultOutcome(ctx, job.id, ref, "declined");
     if (kind === "extra" && !wanted) removeJobLine(ctx, job.id, Number(ref));
     if (kind === "upgrade" && wanted && answer.option === "upgrade") setForeseen(ctx, job.id, ref, true);

@@ -5,7 +5,7 @@ import { missingBefore } from "@/core/teardown/left-over";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
 import { sealOfTheYear, sealOfTheYearWords } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
-import { wantsNew } from "@/core/teardown/verdicts";
+import { waitsForNew } from "@/core/teardown/verdicts";
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
 import { faultOf } from "@/data/diagnosis/knowledge";
@@ -90,7 +90,7 @@ function refuseStep(job: Job, build: Build, step: Step): void {
   if (step.state === "done") throw new Refusal("done", `"${step.operation.words}" is done already.`);
   if (build.failedGate && build.failedGate.operation.id !== step.operation.id)
     throw new Refusal("gate", `A check did not pass: ${build.failedGate.operation.words}. Put that right and pass it before going on.`);
-  if (step.operation.kind === "place" && step.well && wantsNew(step.well.verdict) && !step.well.renewed)
+  if (step.operation.kind === "place" && step.well && waitsForNew(step.well))
     throw new Refusal(
       "waits-for-part",
       `The new ${step.position?.name} is not here yet. Fit one at Parts, or change its verdict at Strip.`,

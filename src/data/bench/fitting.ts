@@ -204,7 +204,10 @@ export function planFromElsewhere(ctx: Context, job: Job, positionId: string, pi
 export function fitWanted(ctx: Context, job: Job, positionId: string): void {
   const { db } = ctx;
   const planned = plannedFromElsewhere(db, job.id, positionId);
-  if (!planned) return fitFromStock(ctx, job, positionId);
+  if (!planned) {
+    fitFromStock(ctx, job, positionId);
+    return;
+  }
   const { name, partTypeId } = wantedPart(db, job, positionId);
   const { shape, material } = findPartType(db, partTypeId)!;
   const { instanceId } = openWell(db, job, positionId, name);

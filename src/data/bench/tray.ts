@@ -10,6 +10,7 @@ import { pieceInSeat } from "@/data/bench/fitting";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { narrowFaults } from "@/data/diagnosis/faults";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { setForeseen } from "@/data/parts/quote-parts";
@@ -40,7 +41,9 @@ export function listWells(db: Db, jobId: number): Well[] {
               (SELECT quote_part.foreseen_by FROM quote_part
                JOIN job_fault ON job_fault.job_id = quote_part.job_id AND job_fault.fault_id = quote_part.foreseen_by AND job_fault.outcome IS NULL
                JOIN job ON job.id = quote_part.job_id AND job.declined_reason IS NULL
-               WHERE quote_part.job_id = tray_well.job_id AND quote_part.position_id = tray_well.position_id) AS to_renew
+               WHERE quote_part.job_id = tray_well.job_id AND quote_part.position_id = tray_well.position_id) AS to_renew,
+              EXISTS (SELECT 1 FROM declined_part WHERE declined_part.job_id = tray_well.job_id
+                      AND declined_part.position_id = tray_well.position_id) AS declined
        FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = ? ORDER BY tray_well.well, tray_well.place`,
     )
     .all(jobId) as {
@@ -69,6 +72,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     renewed: 0 | 1;
     refitted: 0 | 1;
     to_renew: string | null;
+    declined: 0 | 1;
   }[];
   return rows.map((row) => ({
     well: row.well,
@@ -95,6 +99,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     leftOutReason: row.left_out_reason,
     renewed: row.renewed === 1,
     refitted: row.refitted === 1,
+    declined: row.declined === 1,
     toRenew: row.to_renew !== null && row.renewed === 0 && !judgedByHand.has(row.verdict) ? [row.to_renew] : [],
   }));
 }
@@ -314,10 +319,15 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
   // What the reel came without is no wish for a new one: somebody says so.
   if (wantsNew(note.verdict) && !cameWithout(now)) {
     if (well.renewed) return { words: "" };
+    if (well.declined) return { words: "The customer said no to a new one here: the old one may go back." };
     setForeseen(ctx, jobId, positionId, true);
+    narrowFaults(ctx, job, positionId);
     return { words: wantForVerdict(ctx, job, positionId) };
   }
-  if (wantsNew(well.verdict) && !wantsNew(note.verdict) && !well.renewed) setForeseen(ctx, jobId, positionId, false);
+  if (wantsNew(well.verdict) && !wantsNew(note.verdict) && !well.renewed) {
+    setForeseen(ctx, jobId, positionId, false);
+    narrowFaults(ctx, job, positionId);
+  }
   return { words: "" };
 }
 

@@ -60,13 +60,15 @@ describe("a job's diagnosis", () => {
     settleFault(shop.ctx, id, "drag-worn", false);
     for (const seat of byWorn) expect(seats()).not.toContain(seat);
     expect(seats()).toEqual(expect.arrayContaining(["main-gear", "star"]));
-    // Two faults that both want the friction washers: one withdrawn leaves them to the other.
-    for (const fault of ["drag-worn", "drag-fused"]) settleFault(shop.ctx, id, fault, true);
-    settleFault(shop.ctx, id, "drag-worn", false);
-    expect(seats()).toEqual(expect.arrayContaining(["friction-mid", "friction-high"]));
-    expect(seats()).not.toContain("friction-low"); // a washer of another role, which the second fault does not ask for
+    // Two faults that both want spool bearings: one withdrawn leaves to the other what that one wants, which is one of the two.
+    for (const fault of ["water-in-bearings", "spool-bearing-rough"]) settleFault(shop.ctx, id, fault, true);
+    const bearings = () => seats().filter((seat) => seat.endsWith("-bearing"));
+    expect(bearings()).toHaveLength(2);
+    settleFault(shop.ctx, id, "water-in-bearings", false);
+    expect(bearings()).toHaveLength(1);
     setForeseen(shop.ctx, id, "pinion", false);
-    settleFault(shop.ctx, id, "drag-fused", false);
+    settleFault(shop.ctx, id, "spool-bearing-rough", false);
+    expect(bearings()).toEqual([]);
     expect(seats()).not.toContain("pinion"); // struck by hand, and it stays struck
   });
 

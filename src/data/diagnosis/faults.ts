@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { newPartsFor, renewsOf } from "@/core/diagnosis/renews";
+import { wantsNew, wellVerdicts } from "@/core/teardown/verdicts";
 import { type FaultOutcome, faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
@@ -6,7 +8,7 @@ import { writeJournal } from "@/data/database/journal";
 import { flag, rows } from "@/data/database/rows";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { foresee, strikeOfFault } from "@/data/parts/quote-parts";
+import { foresee, listDeclined, strikeOfFault } from "@/data/parts/quote-parts";
 import { faultOf } from "./knowledge";
 
 /** A fault taken into a job. */
@@ -29,13 +31,44 @@ export const listFaults = (db: Db, jobId: number): JobFault[] =>
       .all(jobId),
   );
 
-/** Puts the parts a fault's remedy may need into the quote, seat by seat, or only at some seats. */
+/** The places of a reel that a fault's remedy renews, and those that may come on top of them. */
+export function newPartsOf(db: Db, job: Job, faultId: string): ReturnType<typeof newPartsFor> {
+  const roles = faultOf(db, faultId)?.remedy.partRoles ?? [];
+  const version = machineOf(db, job);
+  const wanted = new Set(
+    rows(
+      z.object({ id: z.string(), verdict: z.enum(wellVerdicts) }),
+      db.prepare("SELECT position_id AS id, verdict FROM tray_well WHERE job_id = ?").all(job.id),
+    ).flatMap(({ id, verdict }) => (wantsNew(verdict) ? [id] : [])),
+  );
+  return newPartsFor(
+    faultId,
+    version.anatomy.positions.flatMap(({ id, partTypeId }) =>
+      roles.includes(version.partTypes.get(partTypeId)!.role) ? [{ positionId: id, wantsNew: wanted.has(id) }] : [],
+    ),
+  );
+}
+
+/** Puts the parts a fault's remedy needs into the quote, seat by seat, or only at some seats. */
 function foreseeParts(ctx: Context, job: Job, faultId: string, only?: ReadonlySet<string>): void {
-  const roles = faultOf(ctx.db, faultId)?.remedy.partRoles ?? [];
-  const version = machineOf(ctx.db, job);
-  for (const position of version.anatomy.positions)
-    if (roles.includes(version.partTypes.get(position.partTypeId)!.role) && (only?.has(position.id) ?? true))
-      foresee(ctx, job.id, position.id, position.partTypeId, faultId);
+  const seats = new Map(machineOf(ctx.db, job).anatomy.positions.map(({ id, partTypeId }) => [id, partTypeId]));
+  const declined = new Set(listDeclined(ctx.db, job.id));
+  for (const id of newPartsOf(ctx.db, job, faultId).foreseen)
+    if ((only?.has(id) ?? true) && !declined.has(id)) foresee(ctx, job.id, id, seats.get(id)!, faultId);
+}
+
+/**
+ * A part was seen to want a new one, or not to after all: of several like parts, what was foreseen for another in its stead leaves the quote, and
+ * comes back.
+ */
+export function narrowFaults(ctx: Context, job: Job, positionId: string): void {
+  for (const { faultId, outcome } of listFaults(ctx.db, job.id)) {
+    if (outcome !== null || renewsOf(faultId) === "all") continue;
+    const { foreseen, may } = newPartsOf(ctx.db, job, faultId);
+    if (![...foreseen, ...may].includes(positionId)) continue;
+    if (foreseen.length) strikeOfFault(ctx, job.id, faultId, new Set(foreseen));
+    foreseeParts(ctx, job, faultId);
+  }
 }
 
 /** Takes a fault into the job; the parts its remedy may need are foreseen in the quote, seat by seat, and can be struck there. */

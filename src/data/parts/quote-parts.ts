@@ -62,14 +62,32 @@ export function strike(ctx: Context, jobId: number, positionId: string): void {
   endNeed(ctx, jobId, positionId, "let-go");
 }
 
-/** Strikes what a fault's remedy had foreseen. @returns the seats. */
-export function strikeOfFault(ctx: Context, jobId: number, faultId: string): string[] {
+/** Strikes what a fault's remedy had foreseen and nobody fitted. @param but seats it keeps. @returns the seats that left. */
+export function strikeOfFault(ctx: Context, jobId: number, faultId: string, but: ReadonlySet<string> = new Set()): string[] {
   const seats = rows(
     z.string(),
     ctx.db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND foreseen_by = ?").pluck().all(jobId, faultId),
-  );
+  ).filter((seat) => !but.has(seat) && !(but.size > 0 && liesNew(ctx.db, jobId, seat)));
   for (const seat of seats) strike(ctx, jobId, seat);
   return seats;
+}
+
+/** Seats whose new part the customer said no to. */
+export const listDeclined = (db: Db, jobId: number): string[] =>
+  rows(z.string(), db.prepare("SELECT position_id FROM declined_part WHERE job_id = ? ORDER BY position_id").pluck().all(jobId));
+
+/**
+ * The customer says no to one new part: it leaves the quote, the old piece may go back, and the account says why. Yes after all takes the no back
+ * and foresees the part again. @throws Refusal as setForeseen does.
+ */
+export function declinePart(ctx: Context, jobId: number, positionId: string, declined: boolean): void {
+  const job = getOpenJob(ctx.db, jobId);
+  setForeseen(ctx, jobId, positionId, !declined);
+  if (declined)
+    ctx.db
+      .prepare("INSERT INTO declined_part (job_id, position_id, at, person_id) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING")
+      .run(jobId, positionId, ctx.now, ctx.person.id);
+  writeJournal(ctx, "part-declined", { jobId, reelId: job.reel.id }, { position: positionId, declined });
 }
 
 /** Seats for which a new part is on the quote. */
@@ -92,6 +110,8 @@ export function setForeseen(
   const { name, partTypeId } = wantedPart(ctx.db, job, positionId);
   if (wanted) {
     foresee(ctx, jobId, positionId, partTypeId);
+    // A yes to it, whoever gives it, is no no any more.
+    ctx.db.prepare("DELETE FROM declined_part WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
     if (piece) planPrice(ctx.db, jobId, positionId, piece);
   } else {
     if (liesNew(ctx.db, jobId, positionId))

@@ -9,6 +9,7 @@ import { foresee } from "./foresee";
 import { jobLine } from "./job-line";
 import { jobLineRemoved } from "./job-line-removed";
 import { mailQuote } from "./mail-quote";
+import { partDeclined } from "./part-declined";
 import { revokeAsking } from "./revoke-asking";
 import { way } from "./way";
 import { whoPays } from "./who-pays";
@@ -29,4 +30,5 @@ export const quoteActs = [
   mailQuote,
   revokeAsking,
   answerByCodes,
+  partDeclined,
 ] as const;

@@ -32,6 +32,7 @@ const justOff = {
   leftOutReason: null,
   renewed: false,
   refitted: false,
+  declined: false,
   toRenew: [],
   rowVersion: 0,
 } as const;

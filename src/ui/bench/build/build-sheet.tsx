@@ -16,7 +16,7 @@ import { shutBy, shutsIn } from "@/core/teardown/oil-window";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
 import { screwRing } from "@/core/teardown/screw-ring";
 import type { StepAtBuild } from "@/core/teardown/step";
-import { wantsNew } from "@/core/teardown/verdicts";
+import { waitsForNew } from "@/core/teardown/verdicts";
 import { useBoard } from "@/ui/act/queue-provider";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
@@ -501,7 +501,7 @@ export function BuildSheet(props: Props) {
 }
 
 /** Its new piece is not here, or it was not there when the reel came. */
-const waitsForPiece = ({ well }: StepAtBuild) => well !== null && wantsNew(well.verdict) && !well.renewed;
+const waitsForPiece = ({ well }: StepAtBuild) => well !== null && waitsForNew(well);
 
 /** A part that does not go in: why it may sit fast, how to hold it. */
 function StuckAtBuild({ help, name }: { help: StuckHelp; name: string }) {

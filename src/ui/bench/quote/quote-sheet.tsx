@@ -30,6 +30,9 @@ interface Props {
     readonly callFor: readonly string[];
   };
   readonly seatNames: Readonly<Record<string, string>>;
+  /** Seats whose new part the customer said no to; and those that may want one once they lie open. */
+  readonly declined: readonly string[];
+  readonly may: readonly { readonly positionId: string; readonly priceMinor: number }[];
   readonly limitMinor: number | null;
   readonly rates: PinnedRates;
   readonly currency: string;
@@ -69,6 +72,8 @@ export function QuoteSheet({
   head,
   quote,
   seatNames,
+  declined,
+  may,
   limitMinor,
   rates,
   currency,
@@ -97,6 +102,7 @@ export function QuoteSheet({
       words: words.trim() ? `${words.trim()} (${where})` : where,
     });
   const covering = useAct("cover-line");
+  const decliningPart = useAct("part-declined");
   /** Turns one line of a comeback from ours to the customer's, and back. */
   const coverKey = (kind: "fault" | "part", ref: string, ours: boolean, said: string) =>
     head.closed ? null : (
@@ -202,14 +208,24 @@ export function QuoteSheet({
                   <td className="w-24 text-right">
                     {pays === "us" && coverKey("part", line.positionId, line.ours === true, line.words)}
                     {!head.closed && (
-                      <button
-                        type="button"
-                        className="act-link"
-                        onClick={() => striking.press({ jobId: head.jobId, positionId: line.positionId, wanted: false })}
-                        aria-label={`Remove ${line.words}`}
-                      >
-                        remove
-                      </button>
+                      <>
+                        <button
+                          type="button"
+                          className="act-link min-h-8"
+                          onClick={() => striking.press({ jobId: head.jobId, positionId: line.positionId, wanted: false })}
+                          aria-label={`Remove ${line.words}`}
+                        >
+                          remove
+                        </button>
+                        <button
+                          type="button"
+                          className="act-link block min-h-8"
+                          onClick={() => decliningPart.press({ jobId: head.jobId, positionId: line.positionId, declined: true })}
+                          aria-label={`The customer says no: ${line.words} for ${seatNames[line.positionId] ?? line.positionId}`}
+                        >
+                          they say no
+                        </button>
+                      </>
                     )}
                   </td>
                 </tr>
@@ -293,7 +309,54 @@ export function QuoteSheet({
               </ul>
             </div>
           )}
-          <Refused of={[striking, foreseeing, removing, leaving, covering]} />
+          <Refused of={[striking, foreseeing, removing, leaving, covering, decliningPart]} />
+          {declined.length > 0 && (
+            <div className="mt-3">
+              <h3>The customer said no to</h3>
+              <ul>
+                {declined.map((positionId) => (
+                  <li key={positionId} className="rule-row flex items-center justify-between gap-2">
+                    A new {(seatNames[positionId] ?? positionId).toLowerCase()}
+                    {!head.closed && (
+                      <button
+                        type="button"
+                        className="act-link min-h-10"
+                        aria-label={`Yes after all: ${seatNames[positionId] ?? positionId}`}
+                        onClick={() => decliningPart.press({ jobId: head.jobId, positionId, declined: false })}
+                      >
+                        yes after all
+                      </button>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+          {may.length > 0 && !head.closed && (
+            <div className="mt-3">
+              <h3>
+                May come on top, once it lies open: up to{" "}
+                <span className="num">{formatMinor(may.reduce((total, { priceMinor }) => total + priceMinor, 0))}</span>
+              </h3>
+              <ul>
+                {may.map(({ positionId, priceMinor }) => (
+                  <li key={positionId} className="rule-row flex items-center justify-between gap-2">
+                    <span>
+                      {seatNames[positionId] ?? positionId} <span className="num">{formatMinor(priceMinor)}</span>
+                    </span>
+                    <button
+                      type="button"
+                      className="act-link min-h-10"
+                      aria-label={`Add ${seatNames[positionId] ?? positionId}`}
+                      onClick={() => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
+                    >
+                      Add
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
               <h3>{head.path.kind === "upgrade" ? "Better parts that can go in" : "Replaced by shop policy"}</h3>
@@ -337,7 +400,12 @@ export function QuoteSheet({
                 <tbody>
                   {options.map((option) => (
                     <tr key={option.words}>
-                      <td>{option.words}</td>
+                      <td>
+                        {option.words}
+                        {valueMinor !== null && option.totalMinor > valueMinor && (
+                          <strong className="block">Not recommended: more than the reel is worth.</strong>
+                        )}
+                      </td>
                       <td className="num text-right">{formatMinor(option.totalMinor)}</td>
                     </tr>
                   ))}

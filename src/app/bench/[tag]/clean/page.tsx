@@ -1,6 +1,6 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
-import { wantsNew } from "@/core/teardown/verdicts";
+import { waitsForNew } from "@/core/teardown/verdicts";
 import { wayInForce } from "@/core/ways/ways";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
 import { listOutcomes } from "@/data/bench/seat-outcome";
@@ -33,7 +33,7 @@ export default async function CleanPage(props: StationProps) {
       soaks={cleaning.soaks}
       othersSoaks={listSoaks(db).filter((soak) => soak.jobs.every(({ jobId }) => jobId !== job.id))}
       nowMs={Date.now()}
-      next={wells.some(({ verdict, renewed }) => wantsNew(verdict) && !renewed) || quote.parts.length > 0 ? "parts" : "build"}
+      next={wells.some(waitsForNew) || quote.parts.length > 0 ? "parts" : "build"}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       carrying={[...cleaning.carrying]}
       outcomes={Object.fromEntries([...listOutcomes(db, job.id)].flatMap(([id, { clean }]) => (clean ? [[id, clean]] : [])))}

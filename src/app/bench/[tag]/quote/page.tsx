@@ -9,9 +9,11 @@ import { openAskingOf } from "@/data/asking/asking";
 import { openingOf } from "@/data/bench/opening";
 import { foreseenOf, upgradesOf, waysOf } from "@/data/bench/ways";
 import { findCustomer } from "@/data/customers/customers";
-import { listFaults } from "@/data/diagnosis/faults";
+import { listFaults, newPartsOf } from "@/data/diagnosis/faults";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { mailOf } from "@/data/messages/outbox";
+import { pricesInJob } from "@/data/parts/job-prices";
+import { listDeclined } from "@/data/parts/quote-parts";
 import { getQuote, quoteOptions } from "@/data/quote/quotes";
 import { AskPanel } from "@/ui/bench/quote/ask-panel";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
@@ -41,12 +43,21 @@ export default async function QuotePage(props: StationProps) {
   const planned = plannedPiece(from, price);
   const quoted = quote.parts.find(({ positionId }) => positionId === asked?.id)?.priceMinor;
   const { off } = openingOf(db, job, version).opening;
+  const inQuote = new Set(quote.parts.map(({ positionId }) => positionId));
+  const saidNo = new Set(listDeclined(db, job.id));
+  const partTypeAt = (positionId: string) => version.anatomy.positions.find(({ id }) => id === positionId)?.partTypeId ?? "";
+  const may = [
+    ...new Set(listFaults(db, job.id).flatMap(({ faultId, outcome }) => (outcome === null ? newPartsOf(db, job, faultId).may : []))),
+  ].filter((id) => !inQuote.has(id) && !saidNo.has(id));
+  const prices = pricesInJob(db, job.id, may.map(partTypeAt));
   const names = Object.fromEntries(version.anatomy.positions.map((position) => [position.id, position.name]));
   return (
     <QuoteSheet
       head={head}
       quote={quote}
       seatNames={names}
+      declined={listDeclined(db, job.id)}
+      may={may.map((positionId) => ({ positionId, priceMinor: prices.get(partTypeAt(positionId)) ?? 0 }))}
       limitMinor={job.limitMinor}
       rates={job.rates}
       currency={job.currency}

@@ -83,6 +83,7 @@ describe("the receipt", () => {
         cameWith: ["box", "rod clamp"],
         currency: "EUR",
         limitMinor: null,
+        partsLimitMinor: null,
         callFor: "handle",
         discountPercent: 15,
         depositMinor: 2050,

@@ -20,6 +20,7 @@ export interface Receipt {
   readonly limitMinor: number | null;
   /** Parts the customer wants to be called for; empty for none. */
   readonly callFor: string;
+  readonly partsLimitMinor: number | null;
   readonly discountPercent: number;
   readonly depositMinor: number;
   /** What the customer agrees to; empty where the shop has written nothing. */
@@ -54,6 +55,9 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
       ["As found", receipt.asFound || "no marks written down"],
       ["Accessories", receipt.cameWith.join(", ") || "none"],
       ["Spending limit", limitMinor === null ? "we ask before any work" : `${formatMinor(limitMinor)} ${currency}, tax included`],
+      ...(receipt.partsLimitMinor === null
+        ? []
+        : ([["Of it for new parts", `${formatMinor(receipt.partsLimitMinor)} ${currency}, tax included`]] as const)),
       ...(receipt.callFor ? ([["We call before renewing", receipt.callFor]] as const) : []),
       ...(receipt.discountPercent ? ([["Discount", `${receipt.discountPercent} % off work and parts`]] as const) : []),
       ["Deposit paid", depositMinor ? `${formatMinor(depositMinor)} ${currency}` : "none"],

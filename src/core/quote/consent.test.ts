@@ -42,6 +42,9 @@ describe("whether the work may go on", () => {
 
   it("asks for the sum before it asks for the call: 572 with a limit of 200", () => {
     expect(consentFor(57_200, 20_000, [], true)).toBe("ask");
+    // A limit for parts of their own is asked about whatever the whole comes to, and a yes to the whole is one to its parts.
+    expect(consentFor(15_000, 20_000, [], false, true)).toBe("ask");
+    expect(consentFor(15_000, 20_000, [{ accepted: true, totalMinor: 15_000 }], false, true)).toBe("agreed");
     expect(consentFor(15_000, 20_000, [], true)).toBe("call");
     expect(consentFor(15_000, 20_000, [{ accepted: true, totalMinor: 15_000 }], true)).toBe("within-limit");
   });

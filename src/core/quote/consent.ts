@@ -6,16 +6,18 @@ export type Consent = "within-limit" | "agreed" | "ask" | "refused" | "call";
  * part comes on top of that and never hides it.
  * @param limitMinor null when no limit was agreed: then every quote is asked for.
  * @param call whether a part is in it for which the customer wants to be called whatever the sum.
+ * @param partsOver whether the new parts alone come to more than was agreed for parts: then it is asked, whatever the whole comes to.
  */
 export function consentFor(
   totalMinor: number,
   limitMinor: number | null,
   answers: readonly { readonly accepted: boolean; readonly totalMinor: number }[],
   call = false,
+  partsOver = false,
 ): Consent {
   const last = answers.at(-1);
   if (last && !last.accepted && last.totalMinor <= totalMinor) return "refused";
-  const within = limitMinor !== null && totalMinor <= limitMinor;
+  const within = limitMinor !== null && totalMinor <= limitMinor && !partsOver;
   if (answers.some((answer) => answer.accepted && answer.totalMinor >= totalMinor)) return within ? "within-limit" : "agreed";
   if (!within) return "ask";
   return call ? "call" : "within-limit";

@@ -215,6 +215,26 @@ describe("what could be done with a reel", () => {
   });
 });
 
+describe("a limit for parts beside the whole", () => {
+  it("asks once the pieces with their tax are above it, though the whole is within what was agreed", () => {
+    // One piece of 8.50 and a fifth of tax: 10.20.
+    const withLimit = (partsLimitMinor: number | null) =>
+      quoteOf(facts({}, { limitMinor: 1_000_000, intake: { complaints: [], partsLimitMinor } }));
+    expect(withLimit(1020)).toMatchObject({ consent: "within-limit", partsOver: false });
+    expect(withLimit(1019)).toMatchObject({ consent: "ask", partsOver: true });
+    expect(withLimit(null).consent).toBe("within-limit");
+    expect(withoutConsent(withLimit(1019), "EUR")).toMatchObject({ code: "ask-first", words: expect.stringContaining("agreed for parts") });
+  });
+
+  it("counts the pieces less the discount", () => {
+    // A tenth off 8.50 is 7.65, with its tax 9.18.
+    const rates = { ratePerHourMinor: 6000, tax: 2000, discount: 1000 };
+    const at = (partsLimitMinor: number) =>
+      quoteOf(facts({}, { rates, limitMinor: 1_000_000, intake: { complaints: [], partsLimitMinor } })).partsOver;
+    expect([at(918), at(917)]).toEqual([false, true]);
+  });
+});
+
 describe("what is said where nobody said yes", () => {
   const sumOf = () => quoteOf(facts()).sum;
   it.each([
@@ -224,14 +244,17 @@ describe("what is said where nobody said yes", () => {
     ["call", "call-first"],
     ["refused", "refused"],
   ] as const)("%s", (consent, code) =>
-    expect(withoutConsent({ consent, sum: sumOf(), callFor: ["B-684"] }, "EUR")?.code ?? null).toBe(code),
+    expect(withoutConsent({ consent, sum: sumOf(), callFor: ["B-684"], partsOver: false }, "EUR")?.code ?? null).toBe(code),
   );
 
   it("names the parts of the call with the sum as well, and the sum that is asked for", () => {
-    const { words } = withoutConsent({ consent: "ask", sum: { ...sumOf(), totalMinor: 12_345 }, callFor: ["B-684"] }, "EUR")!;
+    const { words } = withoutConsent(
+      { consent: "ask", sum: { ...sumOf(), totalMinor: 12_345 }, callFor: ["B-684"], partsOver: false },
+      "EUR",
+    )!;
     expect(words).toContain("123.45 EUR");
     expect(words).toContain("B-684");
-    expect(withoutConsent({ consent: "ask", sum: sumOf(), callFor: [] }, "EUR")!.words).not.toContain("call");
+    expect(withoutConsent({ consent: "ask", sum: sumOf(), callFor: [], partsOver: false }, "EUR")!.words).not.toContain("call");
   });
 });
 

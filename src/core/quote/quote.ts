@@ -1,6 +1,6 @@
 import type { Fault, Remedy } from "@/core/diagnosis/fault";
 import { opensReel } from "@/core/intake/job-kinds";
-import { formatMinor } from "@/core/money/money";
+import { formatMinor, shareOf, taxOnNet } from "@/core/money/money";
 import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import type { JobPath } from "@/core/vocabulary/job-kinds";
 import { type PieceSource, pieceSources } from "@/core/vocabulary/piece-sources";
@@ -34,11 +34,27 @@ export interface Quote {
   readonly faults: number;
   /** Parts in it for which the customer wants to be called, and for which nobody was. */
   readonly callFor: readonly string[];
+  /** The new parts alone come to more than was agreed for parts. */
+  readonly partsOver: boolean;
 }
+
+/** What the new parts come to less the discount and with their tax, smallest units. */
+export function partsToPay({ partsMinor }: Pick<QuoteSum, "partsMinor">, { tax, discount }: Pick<PinnedRates, "tax" | "discount">): number {
+  const net = partsMinor - shareOf(partsMinor, discount ?? 0);
+  return net + taxOnNet(net, tax);
+}
+
+const isPartsOver = (sum: QuoteSum, rates: PinnedRates, limitMinor: number | null): boolean =>
+  limitMinor !== null && partsToPay(sum, rates) > limitMinor;
 
 /** A job as far as its price goes by it. */
 export interface JobToQuote extends JobPath {
-  readonly intake: { readonly complaints: readonly ComplaintId[]; readonly callFor?: string; readonly pays?: WhoPays };
+  readonly intake: {
+    readonly complaints: readonly ComplaintId[];
+    readonly callFor?: string;
+    readonly pays?: WhoPays;
+    readonly partsLimitMinor?: number | null;
+  };
   readonly rates: PinnedRates;
   /** Up to here nobody is asked; null when every quote is to be asked for. */
   readonly limitMinor: number | null;
@@ -136,7 +152,17 @@ export function quoteOf(facts: QuoteFacts): Quote {
   const { rates } = job;
   if (job.declinedReason !== null) {
     const sum = quoteSum([], [], rates);
-    return { labour: [], parts: [], extras: [], sum, answers, consent: "within-limit", faults: faultIds.length, callFor: [] };
+    return {
+      labour: [],
+      parts: [],
+      extras: [],
+      sum,
+      answers,
+      consent: "within-limit",
+      faults: faultIds.length,
+      callFor: [],
+      partsOver: false,
+    };
   }
   const remedies = remediesOf(facts);
   const service = serviceOf(
@@ -157,8 +183,9 @@ export function quoteOf(facts: QuoteFacts): Quote {
     job.intake.callFor ?? "",
     parts.map(({ words, seat }) => ({ name: words, seat })),
   );
-  const consent = consentFor(sum.totalMinor, job.limitMinor, answers, callFor.length > 0);
-  return { ...billed, extras, sum, answers, consent, faults: faultIds.length, callFor };
+  const partsOver = isPartsOver(sum, rates, job.intake.partsLimitMinor ?? null);
+  const consent = consentFor(sum.totalMinor, job.limitMinor, answers, callFor.length > 0, partsOver);
+  return { ...billed, extras, sum, answers, consent, faults: faultIds.length, callFor, partsOver };
 }
 
 /** A piece that went in, and what it costs. */
@@ -224,7 +251,7 @@ export function optionsOf(
 
 /** Why the work may not go on as it is quoted, with the words for whoever would go on; null where it may. */
 export function withoutConsent(
-  { consent, sum, callFor }: Pick<Quote, "consent" | "sum" | "callFor">,
+  { consent, sum, callFor, partsOver }: Pick<Quote, "consent" | "sum" | "callFor" | "partsOver">,
   currency: string,
 ): { readonly code: "ask-first" | "call-first" | "refused"; readonly words: string } | null {
   if (mayGoOn(consent)) return null;
@@ -232,9 +259,11 @@ export function withoutConsent(
   if (consent === "ask")
     return {
       code: "ask-first",
-      words: `The quote of ${formatMinor(sum.totalMinor)} ${currency} is above what was agreed. Ask the customer at Quote first.${
-        named ? ` They also want a call before this is renewed: ${named}.` : ""
-      }`,
+      words: `${
+        partsOver
+          ? `The new parts, ${formatMinor(sum.partsMinor)} ${currency} before tax, are above what was agreed for parts.`
+          : `The quote of ${formatMinor(sum.totalMinor)} ${currency} is above what was agreed.`
+      } Ask the customer at Quote first.${named ? ` They also want a call before this is renewed: ${named}.` : ""}`,
     };
   if (consent === "call")
     return { code: "call-first", words: `The customer wants a call before this is renewed: ${named}. Call at Quote first.` };

@@ -39,6 +39,7 @@ export const intakeSchema = z.object({
   dragWish: z.enum(["greased", "dry", "shop"]),
   handleHole: z.enum(["as-found", "short", "long"]),
   callFor: z.string().default(""),
+  partsLimitMinor: z.number().int().min(0).nullable().default(null),
   lineBreaksN: z.number().positive().nullable().default(null),
   pays: z.enum(whoPaysIds).default("us"),
   termsAgreed: z.boolean().default(false),
@@ -61,6 +62,8 @@ export type Intake = {
   handleHole: HandleHole;
   /** Parts for which the customer wants to be called whatever the sum, in their words. */
   callFor?: string;
+  /** Up to here new parts may go in without asking, tax included; null where only the whole has a limit. */
+  partsLimitMinor?: number | null;
   /** What the line on it, or meant for it, breaks at, N; null where nobody said. */
   lineBreaksN?: number | null;
   /** Of a comeback: who pays for it. */

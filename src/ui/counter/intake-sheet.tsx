@@ -299,9 +299,14 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
             >
               {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
             </Field>
-            <Field label={`Spending limit (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
-              {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
-            </Field>
+            <div className="grid grid-cols-[2fr_1fr] gap-2">
+              <Field label={`Spending limit (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
+                {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
+              </Field>
+              <Field label="Of it for parts" hint="Empty: no own limit." error={error("partsLimit")}>
+                {(field) => <input {...field} {...register("partsLimit")} inputMode="decimal" autoComplete="off" />}
+              </Field>
+            </div>
             <div className="grid grid-cols-2 gap-2">
               <Field label="Call before renewing" hint="Parts by name, whatever the sum." error={error("callFor")}>
                 {(field) => <input {...field} {...register("callFor")} autoComplete="off" />}

@@ -89,6 +89,7 @@ export const intakeFormSchema = z
         (text) => text === "" || parseMinor(text) !== null,
         "An amount such as 60 or 59.50, or empty when every quote is to be asked for.",
       ),
+    partsLimit: amount,
     wantedOn: z.union([z.literal(""), day]),
     promisedOn: day,
     /** The customer agreed to the shop's terms there and then. */
@@ -180,6 +181,7 @@ export const emptyForm = (promise: string): IntakeForm => ({
   dragWish: "shop",
   handleHole: "as-found",
   limit: "",
+  partsLimit: "",
   wantedOn: "",
   promisedOn: promise,
   termsAgreed: false,

@@ -28,12 +28,14 @@ interface Props {
     readonly answers: readonly { accepted: boolean; totalMinor: number; words: string; at: string; person: string }[];
     readonly consent: Consent;
     readonly callFor: readonly string[];
+    readonly partsOver: boolean;
   };
   readonly seatNames: Readonly<Record<string, string>>;
   /** Seats whose new part the customer said no to; and those that may want one once they lie open. */
   readonly declined: readonly string[];
   readonly may: readonly { readonly positionId: string; readonly priceMinor: number }[];
   readonly limitMinor: number | null;
+  readonly partsLimitMinor: number | null;
   readonly rates: PinnedRates;
   readonly currency: string;
   readonly customer: { readonly name: string; readonly phone: string };
@@ -75,6 +77,7 @@ export function QuoteSheet({
   declined,
   may,
   limitMinor,
+  partsLimitMinor,
   rates,
   currency,
   customer,
@@ -385,6 +388,11 @@ export function QuoteSheet({
             <p className="num text-measure">{formatMinor(sum.totalMinor)}</p>
             <p>
               Agreed at the counter: <span className="num">{limitMinor === null ? "always ask" : formatMinor(limitMinor)}</span>
+              {partsLimitMinor !== null && (
+                <>
+                  , of it for parts <span className="num">{formatMinor(partsLimitMinor)}</span>
+                </>
+              )}
             </p>
           </div>
           {beyondWorth && (
@@ -414,7 +422,7 @@ export function QuoteSheet({
             </details>
           )}
           <p className={mayGo ? "font-semibold" : "alarm"} role="status">
-            {consentWords[consent]}
+            {consent === "ask" && quote.partsOver ? "The parts come to more than was agreed for parts: ask first." : consentWords[consent]}
             {consent === "call" && ` ${quote.callFor.join(", ")}.`}
             {consent === "ask" && quote.callFor.length > 0 && ` They also want a call before this is renewed: ${quote.callFor.join(", ")}.`}
           </p>

@@ -59,6 +59,7 @@ export default async function QuotePage(props: StationProps) {
       declined={listDeclined(db, job.id)}
       may={may.map((positionId) => ({ positionId, priceMinor: prices.get(partTypeAt(positionId)) ?? 0 }))}
       limitMinor={job.limitMinor}
+      partsLimitMinor={job.intake.partsLimitMinor ?? null}
       rates={job.rates}
       currency={job.currency}
       customer={{ name: job.customer.name, phone: job.customer.phone }}

@@ -27,6 +27,7 @@ export const GET = jobFile(async (db, job) => {
     currency: job.currency,
     limitMinor: job.limitMinor,
     callFor: job.intake.callFor ?? "",
+    partsLimitMinor: job.intake.partsLimitMinor ?? null,
     discountPercent: (job.rates.discount ?? 0) / 100,
     depositMinor: job.depositMinor,
     terms: termsWords(settings, `${formatMinor(settings.storagePerWeekMinor)} ${settings.currency}`),

@@ -96,6 +96,7 @@ const carryNothing = {
       "change-owner",
     ],
     ...["cannot-be-had", "keep-model-numbers", "seat-outcome", "part-declined"],
+    ...["kit-struck"],
   ],
   "takes away what it names, or brings it back; twice is told or the same": [
     ...[

@@ -9,7 +9,7 @@ import { Refusal } from "@/data/database/context";
 import { sayPutRight, setFaultOutcome } from "@/data/diagnosis/faults";
 import { declineJob } from "@/data/hand-back/decline";
 import { setWhoPays } from "@/data/jobs/jobs";
-import { declinePart, setForeseen } from "@/data/parts/quote-parts";
+import { declinePart, setForeseen, strikeKit } from "@/data/parts/quote-parts";
 import { sayCover } from "@/data/quote/comeback";
 import { addJobLine, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { dateWords } from "@/ui/dates";
@@ -21,6 +21,8 @@ export const quoteRuns: RunsOf<typeof quoteActs> = {
   foresee: (ctx, { jobId: id, positionId, wanted, piece }) => setForeseen(ctx, id, positionId, wanted, piece),
 
   "part-declined": (ctx, input) => declinePart(ctx, input.jobId, input.positionId, input.declined),
+
+  "kit-struck": (ctx, input) => strikeKit(ctx, input.jobId, input.kitId, input.declined),
 
   answer: (ctx, { jobId: id, ...said }) => recordAnswer(ctx, id, said),
 

@@ -9,7 +9,7 @@ export type AskingOption = (typeof askingOptions)[number];
 export interface AskingLine {
   /** Empty where a letter has more lines than codes. */
   readonly code: string;
-  readonly kind: "part" | "fault" | "extra" | "upgrade";
+  readonly kind: "part" | "kit" | "fault" | "extra" | "upgrade";
   /** The seat, the fault or the line of the shop's own. */
   readonly ref: string;
   readonly words: string;

@@ -8,6 +8,7 @@ import type { WhoPays } from "@/core/vocabulary/who-pays";
 import { calledFor } from "./call-for";
 import { type Cover, coversFault, coversPart } from "./comeback";
 import { type Consent, consentFor, mayGoOn } from "./consent";
+import type { KitPart } from "./kit-lines";
 import type { ExtraLine, LabourLine, PartLine } from "./lines";
 import { byTheClock } from "./price-list";
 import { type PinnedRates, type QuoteSum, quoteSum } from "./quote-sum";
@@ -24,7 +25,7 @@ export interface Answer {
 
 export interface Quote {
   readonly labour: readonly LabourLine[];
-  readonly parts: readonly (PartLine & { readonly positionId: string })[];
+  readonly parts: readonly (PartLine & Pick<KitPart, "positionId" | "kit">)[];
   /** Consumables (id 0) and lines of the shop's own. */
   readonly extras: readonly (ExtraLine & { readonly id: number })[];
   readonly sum: QuoteSum;
@@ -74,6 +75,8 @@ export interface QuotedPart {
   readonly seat: string;
   /** The fault that asks for it; null where somebody named it. */
   readonly foreseenBy: string | null;
+  /** The kit it came in with. */
+  readonly kit?: KitPart["kit"];
 }
 
 /** How far a job opens its reel, for its price. */
@@ -117,13 +120,13 @@ const remediesOf = ({ faultIds, faultOf, remedyOf, cover }: QuoteFacts): LabourL
   });
 
 /** The new pieces, each in words that say where it comes from. */
-const newPieces = ({ parts, cover, faultOf }: QuoteFacts): (PartLine & { positionId: string })[] =>
-  parts.map(({ positionId, partTypeId, words: number, priceMinor, source, foreseenBy }) => {
+const newPieces = ({ parts, cover, faultOf }: QuoteFacts): (PartLine & Pick<KitPart, "positionId" | "kit">)[] =>
+  parts.map(({ positionId, partTypeId, words: number, priceMinor, source, foreseenBy, kit = null }) => {
     const words = source === null ? number : `${number}, ${source === "donor" ? "used, from a donor" : pieceSources[source].said}`;
     const fault = foreseenBy === null ? null : (faultOf(foreseenBy) ?? null);
     return coversPart(cover, positionId, fault)
-      ? { positionId, partTypeId, words: `${words} (${oursWords(cover!)})`, priceMinor: 0, quantity: 1, ours: true }
-      : { positionId, partTypeId, words, priceMinor, quantity: 1 };
+      ? { positionId, partTypeId, words: `${words} (${oursWords(cover!)})`, priceMinor: 0, quantity: 1, ours: true, kit }
+      : { positionId, partTypeId, words, priceMinor, quantity: 1, kit };
   });
 
 /** The lines of what the job came for, as far as the reel is opened. */

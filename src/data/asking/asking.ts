@@ -3,6 +3,7 @@ import { addMinutes, minutesPerDay } from "@/core/day/day";
 import { labourPrice } from "@/core/money/money";
 import { type Asking, type AskingLine, type AskingOption, askingDays, mostCodes, shortCodes } from "@/core/quote/asking";
 import { letterText } from "@/core/quote/asking-letter";
+import { pieceLines } from "@/core/quote/kit-lines";
 import { quoteSum } from "@/core/quote/quote-sum";
 import { remedyOn } from "@/core/safety/act-cautions";
 import { openingOf } from "@/data/bench/opening";
@@ -17,7 +18,7 @@ import { declineJob } from "@/data/hand-back/decline";
 import { findJob, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf, typesInSeats } from "@/data/jobs/machine";
 import { writeMail } from "@/data/messages/outbox";
-import { declinePart, setForeseen } from "@/data/parts/quote-parts";
+import { declinePart, setForeseen, strikeKit } from "@/data/parts/quote-parts";
 import { getQuote, recordAnswer, removeJobLine } from "@/data/quote/quotes";
 import { getShopSettings } from "@/data/shop/settings";
 
@@ -42,12 +43,11 @@ function askingOf(db: Db, job: Job, first: number): Asking {
   const quote = getQuote(db, job);
   const version = machineOf(db, job);
   const seat = (id: string) => version.anatomy.positions.find((position) => position.id === id)?.name ?? id;
-  const parts = quote.parts.map(({ positionId, priceMinor }) => ({
-    kind: "part" as const,
-    ref: positionId,
-    words: `New ${seat(positionId).toLowerCase()}`,
-    priceMinor,
-  }));
+  const parts = pieceLines(quote.parts).map(({ positionIds, kitId, words, priceMinor }) =>
+    kitId === null
+      ? { kind: "part" as const, ref: positionIds[0]!, words: `New ${seat(positionIds[0]!).toLowerCase()}`, priceMinor }
+      : { kind: "kit" as const, ref: kitId, words, priceMinor },
+  );
   // Work on a fault may be left out with its price; the service itself, and what is done again free, may not.
   const faults = listFaults(db, job.id).flatMap(({ faultId, outcome }) => {
     const fault = outcome === null ? faultOf(db, faultId) : null;
@@ -72,16 +72,19 @@ function askingOf(db: Db, job: Job, first: number): Asking {
   const codes = shortCodes(first, Math.min(mostCodes, lines.length + 3));
   const faultWords = new Set(faults.map(({ words }) => words));
   const better = upgrades.map(({ ref, priceMinor }) => ({ partTypeId: ref, words: "", quantity: 1, priceMinor }));
+  // Not recommended is said of each choice by itself.
+  const beyond = (totalMinor: number) => (job.valueMinor !== null && totalMinor > job.valueMinor ? ": more than the reel is worth" : "");
+  const upgradedMinor = quoteSum(quote.labour, [...quote.parts, ...better], job.rates, quote.extras).totalMinor;
   const options: Asking["options"] = [
     { option: "as-is", code: codes[0]!, words: "As it is: sent back, nothing done", totalMinor: 0 },
-    { option: "quoted", code: codes[1]!, words: "As quoted", totalMinor: quote.sum.totalMinor },
+    { option: "quoted", code: codes[1]!, words: `As quoted${beyond(quote.sum.totalMinor)}`, totalMinor: quote.sum.totalMinor },
     ...(better.length
       ? [
           {
             option: "upgrade" as const,
             code: codes[2]!,
-            words: `As quoted, with better parts (${better.length})`,
-            totalMinor: quoteSum(quote.labour, [...quote.parts, ...better], job.rates, quote.extras).totalMinor,
+            words: `As quoted, with better parts (${better.length})${beyond(upgradedMinor)}`,
+            totalMinor: upgradedMinor,
           },
         ]
       : []),
@@ -205,6 +208,7 @@ export function answerAsking(ctx: Context, askingId: number, answer: CustomerAns
   for (const { kind, ref } of asking.asked.lines) {
     const wanted = yes.has(ref);
     if (kind === "part" && !wanted) declinePart(ctx, job.id, ref, true);
+    if (kind === "kit" && !wanted) strikeKit(ctx, job.id, ref, true);
     if (kind === "fault" && !wanted) setFaultOutcome(ctx, job.id, ref, "declined");
     if (kind === "extra" && !wanted) removeJobLine(ctx, job.id, Number(ref));
     if (kind === "upgrade" && wanted && answer.option === "upgrade") setForeseen(ctx, job.id, ref, true);

@@ -5,6 +5,7 @@ import type { PartType } from "@/core/anatomy/types";
 import { families } from "@/core/families/families";
 import { modelFromTemplate } from "@/core/families/template";
 import { interchangeSetSchema } from "@/core/interchange/interchange";
+import { pieceLines } from "@/core/quote/kit-lines";
 import { askForPart, fitFromDonor, fitFromStock, takeBack } from "@/data/bench/fit-part";
 import { expectedNext, takePart } from "@/data/bench/tray";
 import {
@@ -21,7 +22,7 @@ import { addModel } from "@/data/catalogue/write-model";
 import { findJob } from "@/data/jobs/jobs";
 import { listOverrides, machineOf } from "@/data/jobs/machine";
 import { listNeeds } from "@/data/parts/needs";
-import { setForeseen, wantedPart, wantInstead, wantKit } from "@/data/parts/quote-parts";
+import { listDeclined, setForeseen, strikeKit, wantedPart, wantInstead, wantKit } from "@/data/parts/quote-parts";
 import { getBill, getQuote } from "@/data/quote/quotes";
 import { listDonorPieces, listDonorSeats, listPiecesOfDonor, scrapReel } from "./donors";
 import { setBin } from "./stock";
@@ -153,6 +154,12 @@ describe("a conversion kit", () => {
     const job = findJob(shop.db, id)!;
     expect(["main-gear", "pinion"].map((seat) => wantedPart(shop.db, job, seat).partTypeId)).toEqual(["kit-gear", "kit-pinion"]);
     expect(refusal(() => wantKit(shop.ctx, id, "slow")).code).toBe("no-kit");
+    // One line in the quote with the sum of its parts, and one no.
+    const lines = () => pieceLines(getQuote(shop.db, findJob(shop.db, id)!).parts);
+    expect(lines().map(({ kitId, positionIds }) => [kitId, positionIds.length])).toEqual([["fast", 2]]);
+    strikeKit(shop.ctx, id, "fast", true);
+    expect([lines(), listDeclined(shop.db, id)]).toEqual([[], ["main-gear", "pinion"]]);
+    expect(refusal(() => strikeKit(shop.ctx, id, "fast", false)).code).toBe("no-kit");
   });
 });
 

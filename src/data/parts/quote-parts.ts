@@ -50,7 +50,9 @@ function foreseeThis(ctx: Context, jobId: number, positionId: string, partTypeId
 export function wantOwnPart(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
   // What was planned at a price of its own was another piece.
   ctx.db
-    .prepare("UPDATE quote_part SET part_type_id = ?, price_minor = NULL, source = NULL WHERE job_id = ? AND position_id = ?")
+    .prepare(
+      "UPDATE quote_part SET part_type_id = ?, price_minor = NULL, source = NULL, kit_id = NULL WHERE job_id = ? AND position_id = ?",
+    )
     .run(partTypeId, jobId, positionId);
   giveOpenNeedPart(ctx.db, jobId, positionId, partTypeId);
   pinPrice(ctx.db, jobId, partTypeId);
@@ -211,9 +213,26 @@ export function wantKit(ctx: Context, jobId: number, kitId: string): { parts: nu
   }
   const faults = fitFaults(withKit(machine.anatomy, kit), types);
   if (faults.length) throw new Refusal("kit", `It does not fit this reel as it is:\n${faults.join("\n")}`);
-  for (const { positionId, partTypeId } of kit.seats) foreseeThis(ctx, jobId, positionId, partTypeId);
+  const of = db.prepare("UPDATE quote_part SET kit_id = ? WHERE job_id = ? AND position_id = ?");
+  for (const { positionId, partTypeId } of kit.seats) {
+    foreseeThis(ctx, jobId, positionId, partTypeId);
+    of.run(kit.id, jobId, positionId);
+  }
   writeJournal(ctx, "kit-foreseen", { jobId, reelId: job.reel.id }, { kit: kit.id });
   return { parts: kit.seats.length };
+}
+
+/** All of a kit leaves the quote; as the customer's no, or because somebody thought better of it. @throws Refusal as setForeseen does; then all stays. */
+export function strikeKit(ctx: Context, jobId: number, kitId: string, declined: boolean): void {
+  const seats = rows(
+    z.string(),
+    ctx.db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND kit_id = ? ORDER BY position_id").pluck().all(jobId, kitId),
+  );
+  if (!seats.length) throw new Refusal("no-kit", "Nothing of this kit is in the quote any more. Reload the page.");
+  for (const seat of seats) {
+    if (declined) declinePart(ctx, jobId, seat, true);
+    else setForeseen(ctx, jobId, seat, false);
+  }
 }
 
 /** A seat's part leaves the quote again if what brought it in was this. */

@@ -42,23 +42,30 @@ export function quotesOf(db: Db, jobs: readonly Job[], billing = false): Readonl
       .all(ids) as { jobId: number; faultId: string }[],
   );
   const parts = byJob(
-    db
-      .prepare(
-        `SELECT quote_part.job_id AS jobId, quote_part.position_id AS positionId, part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS words,
+    (
+      db
+        .prepare(
+          `SELECT quote_part.job_id AS jobId, quote_part.position_id AS positionId, part_type.id AS partTypeId, part_type.number || ' ' || part_type.name AS words,
                 -- A piece in its well costs what it costs, a planned one what was agreed, any other what it cost when the job was opened.
                 coalesce(donor_piece.price_minor, quote_part.price_minor,
                          (SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
                          part_type.price_minor) AS priceMinor,
                 CASE WHEN donor_piece.id IS NOT NULL THEN 'donor' ELSE quote_part.source END AS source,
-                position.assembly_id AS assemblyId, coalesce(position.name, '') AS seat, quote_part.foreseen_by AS foreseenBy
+                position.assembly_id AS assemblyId, coalesce(position.name, '') AS seat, quote_part.foreseen_by AS foreseenBy, quote_part.kit_id AS kitId,
+                json_extract(kit.kit_json, '$.name') AS kitName
          FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id JOIN job ON job.id = quote_part.job_id
+         LEFT JOIN kit ON kit.id = quote_part.kit_id
          LEFT JOIN position ON position.model_version_id = job.model_version_id AND position.id = quote_part.position_id
          LEFT JOIN instance ON instance.fitted_job_id = quote_part.job_id AND instance.position_id = quote_part.position_id
            AND instance.removed_job_id IS NULL
          LEFT JOIN donor_piece ON donor_piece.id = instance.donor_piece_id
          WHERE quote_part.job_id IN (SELECT value FROM json_each(?)) ORDER BY part_type.number, quote_part.position_id`,
-      )
-      .all(ids) as (QuotedPart & { jobId: number })[],
+        )
+        .all(ids) as (QuotedPart & { jobId: number; kitId: string | null; kitName: string | null })[]
+    ).map(({ kitId, kitName, ...part }) => ({
+      ...part,
+      kit: kitId === null ? null : { id: kitId, name: kitName ?? "A kit" },
+    })),
   );
   const answers = byJob(
     (

@@ -8,6 +8,7 @@ import { faultPutRight } from "./fault-put-right";
 import { foresee } from "./foresee";
 import { jobLine } from "./job-line";
 import { jobLineRemoved } from "./job-line-removed";
+import { kitStruck } from "./kit-struck";
 import { mailQuote } from "./mail-quote";
 import { partDeclined } from "./part-declined";
 import { revokeAsking } from "./revoke-asking";
@@ -31,4 +32,5 @@ export const quoteActs = [
   revokeAsking,
   answerByCodes,
   partDeclined,
+  kitStruck,
 ] as const;

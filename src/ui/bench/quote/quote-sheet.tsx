@@ -2,6 +2,7 @@
 import { type ReactNode, useState } from "react";
 import { formatMinor, labourPrice } from "@/core/money/money";
 import { type Consent, mayGoOn } from "@/core/quote/consent";
+import { type KitPart, type PieceLine, pieceLines } from "@/core/quote/kit-lines";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import type { PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
@@ -22,7 +23,7 @@ interface Props {
   readonly head: BenchHead;
   readonly quote: {
     readonly labour: readonly LabourLine[];
-    readonly parts: readonly (PartLine & { readonly positionId: string })[];
+    readonly parts: readonly (PartLine & Pick<KitPart, "positionId" | "kit">)[];
     readonly extras: readonly (ExtraLine & { readonly id: number })[];
     readonly sum: QuoteSum;
     readonly answers: readonly { accepted: boolean; totalMinor: number; words: string; at: string; person: string }[];
@@ -106,6 +107,8 @@ export function QuoteSheet({
     });
   const covering = useAct("cover-line");
   const decliningPart = useAct("part-declined");
+  const strikingKit = useAct("kit-struck");
+  const nameOf = (positionId: string) => seatNames[positionId] ?? positionId;
   /** Turns one line of a comeback from ours to the customer's, and back. */
   const coverKey = (kind: "fault" | "part", ref: string, ours: boolean, said: string) =>
     head.closed ? null : (
@@ -200,38 +203,24 @@ export function QuoteSheet({
                   </td>
                 </tr>
               ))}
-              {quote.parts.map((line) => (
-                <tr key={line.positionId}>
-                  <td>
-                    {line.words}
-                    <span className="text-note"> for {seatNames[line.positionId] ?? line.positionId}</span>
-                  </td>
-                  <td />
-                  <td className="num text-right">{formatMinor(line.priceMinor)}</td>
-                  <td className="w-24 text-right">
-                    {pays === "us" && coverKey("part", line.positionId, line.ours === true, line.words)}
-                    {!head.closed && (
-                      <>
-                        <button
-                          type="button"
-                          className="act-link min-h-8"
-                          onClick={() => striking.press({ jobId: head.jobId, positionId: line.positionId, wanted: false })}
-                          aria-label={`Remove ${line.words}`}
-                        >
-                          remove
-                        </button>
-                        <button
-                          type="button"
-                          className="act-link block min-h-8"
-                          onClick={() => decliningPart.press({ jobId: head.jobId, positionId: line.positionId, declined: true })}
-                          aria-label={`The customer says no: ${line.words} for ${seatNames[line.positionId] ?? line.positionId}`}
-                        >
-                          they say no
-                        </button>
-                      </>
-                    )}
-                  </td>
-                </tr>
+              {pieceLines(quote.parts).map((line) => (
+                <QuotedPieces
+                  key={line.kitId ?? line.positionIds[0]}
+                  line={line}
+                  seat={line.kitId === null ? nameOf(line.positionIds[0]!) : null}
+                  closed={head.closed}
+                  cover={pays === "us" && line.kitId === null && coverKey("part", line.positionIds[0]!, line.ours, line.words)}
+                  onRemove={() =>
+                    line.kitId === null
+                      ? striking.press({ jobId: head.jobId, positionId: line.positionIds[0]!, wanted: false })
+                      : strikingKit.press({ jobId: head.jobId, kitId: line.kitId, declined: false })
+                  }
+                  onNo={() =>
+                    line.kitId === null
+                      ? decliningPart.press({ jobId: head.jobId, positionId: line.positionIds[0]!, declined: true })
+                      : strikingKit.press({ jobId: head.jobId, kitId: line.kitId, declined: true })
+                  }
+                />
               ))}
               {quote.extras.map((line) => (
                 <tr key={`extra ${line.id}`}>
@@ -312,7 +301,7 @@ export function QuoteSheet({
               </ul>
             </div>
           )}
-          <Refused of={[striking, foreseeing, removing, leaving, covering, decliningPart]} />
+          <Refused of={[striking, foreseeing, removing, leaving, covering, decliningPart, strikingKit]} />
           {declined.length > 0 && (
             <div className="mt-3">
               <h3>The customer said no to</h3>
@@ -452,5 +441,47 @@ export function QuoteSheet({
         </div>
       </div>
     </BenchSheet>
+  );
+}
+
+/** A new piece, or all of a kit, as one line with its own no. */
+function QuotedPieces({
+  line,
+  seat,
+  closed,
+  cover,
+  onRemove,
+  onNo,
+}: {
+  line: PieceLine;
+  seat: string | null;
+  closed: boolean;
+  cover: ReactNode;
+  onRemove: () => void;
+  onNo: () => void;
+}) {
+  const called = seat === null ? line.words : `${line.words} for ${seat}`;
+  return (
+    <tr>
+      <td>
+        {line.words}
+        {seat !== null && <span className="text-note"> for {seat}</span>}
+      </td>
+      <td />
+      <td className="num text-right">{formatMinor(line.priceMinor)}</td>
+      <td className="w-28 text-right">
+        {cover}
+        {!closed && (
+          <>
+            <button type="button" className="act-link min-h-8" onClick={onRemove} aria-label={`Remove ${line.words}`}>
+              remove
+            </button>
+            <button type="button" className="act-link ml-3 min-h-8" onClick={onNo} aria-label={`The customer says no: ${called}`}>
+              they say no
+            </button>
+          </>
+        )}
+      </td>
+    </tr>
   );
 }

@@ -99,6 +99,7 @@ const kindsOf = (at: number): readonly (readonly [DepthId, readonly ComplaintId[
   ["full", []],
   ["full", ["stiff"]],
   ["round", []],
+  ["opening", []],
   ["light", []],
 ];
 

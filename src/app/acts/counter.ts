@@ -71,6 +71,7 @@ export const counterRuns: RunsOf<typeof counterActs> = {
         handleHole: form.handleHole,
         lineBreaksN: form.lineBreaks ? readMeasure(form.lineBreaks, "N") : null,
         callFor: declined ? "" : form.callFor,
+        openingLimitMinor: form.depth === "opening" && form.openingLimit ? parseMinor(form.openingLimit) : null,
         partsLimitMinor: form.partsLimit ? parseMinor(form.partsLimit) : null,
         termsAgreed: form.termsAgreed,
         pays: form.kind === "comeback" && form.pays ? form.pays : "us",

@@ -26,6 +26,10 @@ export function consentFor(
 /** Whether the work may go on: the one question that strip, fit, need, order, lot and rack ask before anything is done or bought. */
 export const mayGoOn = (consent: Consent): boolean => consent === "within-limit" || consent === "agreed";
 
+/** Whether the reel may be opened: that is agreed by itself where it came to be opened only, whatever is found on the way. */
+export const mayOpen = ({ consent, openingAgreed }: { readonly consent: Consent; readonly openingAgreed: boolean }): boolean =>
+  mayGoOn(consent) || (openingAgreed && consent !== "refused");
+
 /**
  * Whether it is the customer who has to say something now. Before anything was found there is nothing to ask about; a no was an answer: what
  * follows from it is ours to do.

@@ -168,6 +168,7 @@ describe("a service priced by its minutes", () => {
 
   it.each<[string, Partial<ServiceOfJob>, unknown[][]]>([
     ["the outside", { depth: "light" }, [["Outside service: wiped, oiled at its points, tested", 10]]],
+    ["only opened", { depth: "opening" }, [["Opened as far as it goes and looked at: what it needs is asked for before it is done", 25]]],
     ["a ten-minute round", { depth: "round" }, [["Ten-minute round: spool lifted, wiped, oiled at its points, tested", 10]]],
     ["a quick one", { depth: "quick" }, [["Quick service: spool out, cleaned, oiled, tested before and after", 30]]],
     [

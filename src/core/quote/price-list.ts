@@ -12,12 +12,13 @@ export const pricedServices = {
   quick: "Quick service",
   assembly: "Service of one assembly",
   full: "Full service",
+  opening: "Opening only",
 } as const;
 export type PricedService = keyof typeof pricedServices;
 export const pricedServiceIds = Object.keys(pricedServices) as [PricedService, ...PricedService[]];
 
 /** Minutes of hands, cleaning, tests and report with them: about 10 outside, 20 to 60 and the cleaning for a full one. Common practice. */
-const usual: Readonly<Record<PricedService, number>> = { outside: 10, round: 10, quick: 30, assembly: 25, full: 60 };
+const usual: Readonly<Record<PricedService, number>> = { outside: 10, round: 10, quick: 30, assembly: 25, full: 60, opening: 25 };
 const longer: Partial<Record<FamilyId, Partial<Record<PricedService, number>>>> = {
   "lever-drag": { full: 75 },
   "spinning-fluid-sealed": { full: 75 },
@@ -53,6 +54,8 @@ export const jobPricesSchema = z.object({
     quick: priced,
     assembly: priced,
     full: priced,
+    // Nor one that was only opened.
+    opening: priced.default({ minutes: usual.opening, priceMinor: null }),
   } satisfies Record<PricedService, z.ZodType>),
   smallestMinor: minor,
   consumablesMinor: minor,
@@ -109,5 +112,6 @@ export interface ServiceOfJob extends JobPath {
 export const serviceWords = {
   outside: "Outside service: wiped, oiled at its points, tested",
   round: "Ten-minute round: spool lifted, wiped, oiled at its points, tested",
+  opening: "Opened as far as it goes and looked at: what it needs is asked for before it is done",
   quick: "Quick service: spool out, cleaned, oiled, tested before and after",
 } as const;

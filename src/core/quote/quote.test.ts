@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Fault, Remedy } from "@/core/diagnosis/fault";
 import { type Cover, coversFault, coversPart, isOurOwnWork, isPaidByLine } from "./comeback";
+import { mayGoOn, mayOpen } from "./consent";
 import { discountOf, discountsSchema } from "./discounts";
 import { noPrices, pricesFor } from "./price-list";
 import { billOf, optionsOf, piecesAsAgreed, type QuoteFacts, quoteOf, sumToPutRight, withoutConsent } from "./quote";
@@ -232,6 +233,36 @@ describe("a limit for parts beside the whole", () => {
     const at = (partsLimitMinor: number) =>
       quoteOf(facts({}, { rates, limitMinor: 1_000_000, intake: { complaints: [], partsLimitMinor } })).partsOver;
     expect([at(918), at(917)]).toEqual([false, true]);
+  });
+});
+
+describe("a reel that came to be opened only", () => {
+  const opening = (change: Partial<QuoteFacts>, openingLimitMinor: number | null, limitMinor: number | null = null) =>
+    quoteOf(
+      facts(
+        { faultIds: [], parts: [], ...change },
+        {
+          depth: "opening",
+          limitMinor,
+          intake: { complaints: ["stiff"], openingLimitMinor },
+          // Twenty-five minutes of 60.00 an hour and a fifth of tax: 30.00.
+          rates: { ratePerHourMinor: 6000, tax: 2000, prices: pricesFor(noPrices, "lever-drag") },
+        },
+      ),
+    );
+
+  it("may be opened for what that costs in the list, or for what was said; nothing else is agreed by it", () => {
+    expect(opening({}, null)).toMatchObject({ consent: "within-limit", openingAgreed: true, sum: { totalMinor: 3000 } });
+    expect(opening({}, 3000).consent).toBe("within-limit");
+    expect(opening({}, 2999)).toMatchObject({ consent: "ask", openingAgreed: false });
+  });
+
+  it("goes on being opened whatever is found, while what that needs is asked for", () => {
+    const found = opening({ faultIds: ["bent-shaft"] }, null);
+    expect(found.consent).toBe("ask");
+    expect([mayOpen(found), mayGoOn(found.consent)]).toEqual([true, false]);
+    const no = opening({ faultIds: ["bent-shaft"], answers: [{ accepted: false, totalMinor: 0, words: "", at: "", person: "" }] }, null);
+    expect(mayOpen(no)).toBe(false);
   });
 });
 

@@ -37,6 +37,8 @@ export interface Quote {
   readonly callFor: readonly string[];
   /** The new parts alone come to more than was agreed for parts. */
   readonly partsOver: boolean;
+  /** It came to be opened only, and that costs no more than was agreed for it. */
+  readonly openingAgreed: boolean;
 }
 
 /** What the new parts come to less the discount and with their tax, smallest units. */
@@ -44,6 +46,9 @@ export function partsToPay({ partsMinor }: Pick<QuoteSum, "partsMinor">, { tax, 
   const net = partsMinor - shareOf(partsMinor, discount ?? 0);
   return net + taxOnNet(net, tax);
 }
+
+/** @param limitMinor up to which it may be opened; null where its price in the list is what was agreed. */
+const isOpeningAgreed = ({ totalMinor }: QuoteSum, limitMinor: number | null): boolean => limitMinor === null || totalMinor <= limitMinor;
 
 const isPartsOver = (sum: QuoteSum, rates: PinnedRates, limitMinor: number | null): boolean =>
   limitMinor !== null && partsToPay(sum, rates) > limitMinor;
@@ -55,6 +60,7 @@ export interface JobToQuote extends JobPath {
     readonly callFor?: string;
     readonly pays?: WhoPays;
     readonly partsLimitMinor?: number | null;
+    readonly openingLimitMinor?: number | null;
   };
   readonly rates: PinnedRates;
   /** Up to here nobody is asked; null when every quote is to be asked for. */
@@ -165,6 +171,7 @@ export function quoteOf(facts: QuoteFacts): Quote {
       faults: faultIds.length,
       callFor: [],
       partsOver: false,
+      openingAgreed: false,
     };
   }
   const remedies = remediesOf(facts);
@@ -187,8 +194,13 @@ export function quoteOf(facts: QuoteFacts): Quote {
     parts.map(({ words, seat }) => ({ name: words, seat })),
   );
   const partsOver = isPartsOver(sum, rates, job.intake.partsLimitMinor ?? null);
-  const consent = consentFor(sum.totalMinor, job.limitMinor, answers, callFor.length > 0, partsOver);
-  return { ...billed, extras, sum, answers, consent, faults: faultIds.length, callFor, partsOver };
+  // A seized reel is opened for what was agreed for that; what it needs is asked about once it is known.
+  const openingAgreed =
+    job.depth === "opening" && isOpeningAgreed(quoteSum(service, [], rates, extras), job.intake.openingLimitMinor ?? null);
+  const nothingFound = !faultIds.length && !parts.length && !lines.length;
+  const limitMinor = openingAgreed && nothingFound ? Math.max(job.limitMinor ?? 0, sum.totalMinor) : job.limitMinor;
+  const consent = consentFor(sum.totalMinor, limitMinor, answers, callFor.length > 0, partsOver);
+  return { ...billed, extras, sum, answers, consent, faults: faultIds.length, callFor, partsOver, openingAgreed };
 }
 
 /** A piece that went in, and what it costs. */

@@ -52,6 +52,7 @@ export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): Labou
     return share < 1 ? { words, ...whole } : full;
   };
   if (job.depth === "light") return [line("outside", 1, serviceWords.outside)];
+  if (job.depth === "opening") return [line("opening", 1, serviceWords.opening)];
   if (job.depth === "full") {
     const open = opened || assemblies - shut;
     return [assemblies > 0 && open < assemblies ? some(Math.max(0, open)) : full];

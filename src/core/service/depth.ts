@@ -96,7 +96,7 @@ export function depthOf(
   for (const id of wanted.newParts) if (!seats.has(id)) seats.set(id, "part");
 
   if (wanted.depth === "round") for (const { id, round } of anatomy.positions) if (round && !seats.has(id)) seats.set(id, "service");
-  if (wanted.depth === "full") for (const id of serviced) addWhole(id, "service");
+  if (wanted.depth === "full" || wanted.depth === "opening") for (const id of serviced) addWhole(id, "service");
   if (wanted.depth === "quick") for (const { id, quick } of anatomy.assemblies) if (quick) addWhole(id, "service");
   if (wanted.depth === "complaint") {
     // What the tests point to is nearer than what the customer felt.

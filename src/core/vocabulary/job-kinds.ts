@@ -20,6 +20,7 @@ export const depths = {
   full: "full service",
   round: "ten-minute round",
   light: "outside service",
+  opening: "opening only, the rest is asked for",
 } as const;
 export type DepthId = keyof typeof depths;
 

@@ -17,7 +17,7 @@ import { refuseUnseen } from "@/data/database/unseen";
 import { giveJobModelVersion } from "@/data/jobs/job-row";
 import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
 import { pinPrices } from "@/data/parts/job-prices";
-import { requireConsent } from "@/data/quote/quotes";
+import { requireOpening } from "@/data/quote/quotes";
 import { serveInPlace } from "./tray";
 
 export interface LoosePartRow extends LooseWell {
@@ -81,7 +81,7 @@ export function expectedOfJob(db: Db, jobId: number, family: FamilyTemplate): (E
 export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | LooseTake): { well: number; count: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  requireConsent(db, job);
+  requireOpening(db, job);
   const version = getModelVersion(db, job.modelVersionId);
   if (!mayGrow(version.anatomy))
     throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");

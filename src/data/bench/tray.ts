@@ -14,7 +14,7 @@ import { narrowFaults } from "@/data/diagnosis/faults";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { setForeseen } from "@/data/parts/quote-parts";
-import { requireConsent } from "@/data/quote/quotes";
+import { requireOpening } from "@/data/quote/quotes";
 import { addExtraPiece } from "./extra-pieces";
 import { wantForVerdict } from "./fit-part";
 import { expectedOff, openingOf, settleOpening, stripGuideOf } from "./opening";
@@ -128,7 +128,7 @@ export function takeParts(
 ): { well: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  requireConsent(db, job);
+  requireOpening(db, job);
   const { anatomy } = machineOf(db, job);
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const tray = db.prepare("SELECT well, position_id AS positionId FROM tray_well WHERE job_id = ? ORDER BY well, place").all(jobId) as {

@@ -40,6 +40,7 @@ export const intakeSchema = z.object({
   handleHole: z.enum(["as-found", "short", "long"]),
   callFor: z.string().default(""),
   partsLimitMinor: z.number().int().min(0).nullable().default(null),
+  openingLimitMinor: z.number().int().min(0).nullable().default(null),
   lineBreaksN: z.number().positive().nullable().default(null),
   pays: z.enum(whoPaysIds).default("us"),
   termsAgreed: z.boolean().default(false),
@@ -64,6 +65,8 @@ export type Intake = {
   callFor?: string;
   /** Up to here new parts may go in without asking, tax included; null where only the whole has a limit. */
   partsLimitMinor?: number | null;
+  /** Up to here it may be opened where it came for no more, tax included; null: at its price in the list. */
+  openingLimitMinor?: number | null;
   /** What the line on it, or meant for it, breaks at, N; null where nobody said. */
   lineBreaksN?: number | null;
   /** Of a comeback: who pays for it. */

@@ -1,5 +1,6 @@
 import { groupBy } from "@/core/group-by";
 import { formatMinor } from "@/core/money/money";
+import { mayOpen } from "@/core/quote/consent";
 import type { ExtraLine } from "@/core/quote/lines";
 import {
   type Answer,
@@ -198,6 +199,11 @@ export function recordAnswer(
 export interface PlannedPiece {
   readonly source: PieceSource | "donor";
   readonly priceMinor: number;
+}
+
+/** @throws Refusal when nobody has agreed to have the reel opened. */
+export function requireOpening(db: Db, job: Job): void {
+  if (!mayOpen(getQuote(db, job))) requireConsent(db, job);
 }
 
 /** @param positionId the seat a part is wanted for now. @param piece the piece, where it has a price of its own. @throws Refusal when the sum is above the limit, or a call was wished for, and nobody has said yes. */

@@ -217,6 +217,15 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
               <SelectField label="Job" options={comesFor} register={register("kind")} error={error("kind")} />
               <SelectField label="How deep" options={depthChoices} register={register("depth")} error={error("depth")} />
             </div>
+            {watch("depth") === "opening" && (
+              <Field
+                label={`Opening it may cost up to (${currency}, tax included)`}
+                hint="Empty: its price in the list. All else is asked for."
+                error={error("openingLimit")}
+              >
+                {(field) => <input {...field} {...register("openingLimit")} inputMode="decimal" autoComplete="off" />}
+              </Field>
+            )}
             {kind === "comeback" && (
               <div className="grid grid-cols-2 gap-2">
                 <SelectField label="Who pays" options={paysChoices} register={register("pays")} error={error("pays")} />

@@ -90,6 +90,7 @@ export const intakeFormSchema = z
         "An amount such as 60 or 59.50, or empty when every quote is to be asked for.",
       ),
     partsLimit: amount,
+    openingLimit: amount,
     wantedOn: z.union([z.literal(""), day]),
     promisedOn: day,
     /** The customer agreed to the shop's terms there and then. */
@@ -182,6 +183,7 @@ export const emptyForm = (promise: string): IntakeForm => ({
   handleHole: "as-found",
   limit: "",
   partsLimit: "",
+  openingLimit: "",
   wantedOn: "",
   promisedOn: promise,
   termsAgreed: false,

@@ -5,7 +5,7 @@ import { shownVariants } from "@/app/server/variants";
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { missingScrewTold } from "@/core/intake/told-at";
-import { mayGoOn } from "@/core/quote/consent";
+import { mayOpen } from "@/core/quote/consent";
 import { shutInTheWay } from "@/core/service/depth";
 import { heldIn } from "@/core/teardown/held-in";
 import { wayInForce } from "@/core/ways/ways";
@@ -25,7 +25,7 @@ export const metadata = { title: "Strip" };
 
 export default async function StripPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
-  const mayStrip = mayGoOn(getQuote(db, job).consent);
+  const mayStrip = mayOpen(getQuote(db, job));
   const drawn = version.anatomy.positions.length > 0;
   const template = familyOf(db, version.model);
   const unseated = loosePieces(db, job.id, template);

@@ -88,6 +88,7 @@ const carryNothing = {
       "clean-part-as",
       "say-lining",
       "choose-edition",
+      "follow-model",
       "built-otherwise",
       "want-instead",
       "override-seat",

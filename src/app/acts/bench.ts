@@ -1,5 +1,5 @@
 import type { benchActs } from "@/core/acts/bench/acts";
-import { buildOtherwise } from "@/data/bench/built-otherwise";
+import { buildOtherwise, followModel } from "@/data/bench/built-otherwise";
 import { chooseEdition } from "@/data/bench/choose-edition";
 import { keepMeasure } from "@/data/bench/measures";
 import { takeDown } from "@/data/bench/taken-down";
@@ -7,6 +7,8 @@ import type { RunsOf } from "./runs";
 
 export const benchRuns: RunsOf<typeof benchActs> = {
   "built-otherwise": (ctx, input) => buildOtherwise(ctx, input.jobId, input.variantId, input.choiceId, input.only),
+
+  "follow-model": (ctx, input) => followModel(ctx, input.jobId),
 
   "choose-edition": (ctx, input) => chooseEdition(ctx, input.jobId, input.editionId),
 

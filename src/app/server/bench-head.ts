@@ -1,9 +1,11 @@
 import { notFound, redirect } from "next/navigation";
 import { shownSeries } from "@/app/server/measures";
 import { readPage } from "@/app/server/reading";
+import { changeWords } from "@/core/anatomy/change-words";
 import { kindsFor } from "@/core/measures/taken";
 import { isElectric } from "@/core/safety/cautions";
 import { moveWords } from "@/core/schedule/whose-move";
+import { changesSince } from "@/data/bench/built-otherwise";
 import { lastTypedOfModel, listMeasuresOfReel, stackWashersOf } from "@/data/bench/measures";
 import { takenDownCard } from "@/data/bench/taken-down";
 import { editionOfReel } from "@/data/catalogue/editions";
@@ -98,6 +100,7 @@ export async function loadBench({ params }: Pick<StationProps, "params">): Promi
       lot: shownLot(db, job),
       measures: shownMeasures(db, job, version),
       card: shownCard(db, job),
+      newer: job.closedAt === null ? changesSince(db, job).map(changeWords) : [],
     },
   };
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
+import { familyIds } from "@/core/vocabulary/families";
 import { buildOrder } from "./build-order";
 import { likelyTraps } from "./likely-traps";
 import { removalOrder } from "./removal-order";
@@ -71,12 +72,30 @@ describe("what is named where a gate fails", () => {
     expect(often.map(({ positionId }) => positionId)).not.toContain("dog");
   });
 
-  it("is a look without a seat where no part goes by its words", () => {
+  it("is a look without a seat where no part goes by its words; the way to it is what went in last", () => {
     const acts = actsOf("star-drag-bridge", "gate-dog").map((act) =>
       act.operation.id === "gate-dog" ? { ...act, operation: { ...act.operation, lookAt: ["Something quite else", name("dog")] } } : act,
     );
     const [other, dog] = likelyTraps(acts, "gate-dog");
-    expect(other).toMatchObject({ positionId: null, operationId: null, words: "Something quite else", because: "the check tests it" });
+    const last = acts.findLast(({ operation, done }) => operation.kind === "place" && done)!.operation.id;
+    expect(other).toMatchObject({ positionId: null, operationId: last, words: "Something quite else", because: "the check tests it" });
     expect(dog).toMatchObject({ positionId: "dog", operationId: "place-dog" });
+  });
+
+  it("is at least three places where three went in, each with the step to open again, in every family and at every check", () => {
+    for (const family of familyIds)
+      for (const { id, kind } of families[family].anatomy.operations) {
+        if (kind !== "gate") continue;
+        const acts = actsOf(family, id).map((act) => ({ ...act, operation: { ...act.operation, lookAt: [] } }));
+        const traps = likelyTraps(acts, id);
+        const at = acts.findIndex(({ operation }) => operation.id === id);
+        const since = acts.slice(acts.slice(0, at).findLastIndex(({ operation, done }) => operation.kind === "gate" && done) + 1, at);
+        const placed = since.filter(({ operation, done }) => operation.kind === "place" && done).length;
+        expect(traps.length, `${family} ${id}`).toBeGreaterThanOrEqual(Math.min(3, placed));
+        expect(
+          traps.filter(({ operationId }) => operationId === null),
+          `${family} ${id}`,
+        ).toEqual([]);
+      }
   });
 });

@@ -14,6 +14,9 @@ export interface LikelyTrap {
   readonly because: string;
 }
 
+/** So many places are named at least, where so many went in since the last check. */
+const leastNamed = 3;
+
 const wordsOf = (text: string) =>
   text
     .toLowerCase()
@@ -48,7 +51,8 @@ export function likelyTraps(acts: readonly DoneAct[], gateId: string, caused: Re
   const found: LikelyTrap[] = [];
   const add = (act: DoneAct | null, words: string, because: string) => {
     if (act && found.some(({ positionId }) => positionId === act.position!.id)) return;
-    found.push({ positionId: act?.position?.id ?? null, operationId: act?.operation.id ?? null, words, because });
+    // A look at no seat of its own is got at through what went in last.
+    found.push({ positionId: act?.position?.id ?? null, operationId: (act ?? placed.at(-1))?.operation.id ?? null, words, because });
   };
   const times = (count: number) => (count === 1 ? "it was this once before" : `it was this ${count} times before`);
   for (const act of [...placed].sort((a, b) => (caused.get(b.position!.id) ?? 0) - (caused.get(a.position!.id) ?? 0))) {
@@ -57,5 +61,13 @@ export function likelyTraps(acts: readonly DoneAct[], gateId: string, caused: Re
   }
   for (const look of gate.operation.lookAt) add(seatOf(look, placed), look, "the check tests it");
   for (const act of [...placed].reverse()) if (act.position!.trap) add(act, act.position!.trap, "fitted since the last check");
+  // Where nothing is known to go wrong, what went in last is looked at first.
+  for (const act of placed.slice(-leastNamed).reverse())
+    if (found.length < leastNamed)
+      add(
+        act,
+        act.position!.orientation ? `${act.position!.name}: ${act.position!.orientation}` : act.position!.name,
+        "fitted since the last check",
+      );
   return found;
 }

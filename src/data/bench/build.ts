@@ -8,7 +8,7 @@ import { isOwed } from "@/core/teardown/owed";
 import { stillHold } from "@/core/teardown/proved";
 import { isSeal, sealOfTheYear } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
-import type { ModelVersion } from "@/data/catalogue/models";
+import { getCurrentModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
 import { listObservations } from "@/data/diagnosis/observations";
 import type { Job } from "@/data/jobs/jobs";
@@ -119,9 +119,19 @@ export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): Like
     )
     .all(gate.operation.id, modelId) as { operation: string; times: number }[];
   const seatOf = new Map(build.steps.flatMap((step) => (step.position ? [[step.operation.id, step.position.id] as const] : [])));
+  // What the bench learned since this job was opened is a cause as well.
+  const newest = getCurrentModelVersion(db, modelId).anatomy;
+  const trapOf = new Map(newest.positions.map(({ id, trap }) => [id, trap]));
+  const looks = newest.operations.find(({ id }) => id === gate.operation.id)?.lookAt ?? [];
+  const learned = (operation: Step["operation"]): Step["operation"] =>
+    operation.id === gate.operation.id ? { ...operation, lookAt: [...new Set([...operation.lookAt, ...looks])] } : operation;
   const caused = new Map(rows.flatMap(({ operation, times }) => (seatOf.has(operation) ? [[seatOf.get(operation)!, times] as const] : [])));
   return likelyTraps(
-    build.steps.map(({ operation, position, state }) => ({ operation, position, done: state === "done" })),
+    build.steps.map(({ operation, position, state }) => ({
+      operation: learned(operation),
+      position: position && { ...position, trap: trapOf.get(position.id) ?? position.trap },
+      done: state === "done",
+    })),
     gate.operation.id,
     caused,
   );

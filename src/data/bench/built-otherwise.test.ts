@@ -11,9 +11,10 @@ import { machineOf } from "@/data/jobs/machine";
 import { insertNeed } from "@/data/parts/needs";
 import { setForeseen } from "@/data/parts/quote-parts";
 
-import { buildOtherwise } from "./built-otherwise";
+import { buildOtherwise, changesSince, followModel } from "./built-otherwise";
 import { addUnknownModel, expectedOfJob, listLooseParts, takeLoosePart } from "./loose-parts";
-import { listWells, takePart } from "./tray";
+import { learn } from "./playbook";
+import { expectedNext, listWells, takePart } from "./tray";
 
 let shop: Workshop;
 let modelId: string;
@@ -154,5 +155,37 @@ describe("a reel that no drawing knows", () => {
     expect(listLooseParts(shop.db, id)).toHaveLength(first.kind === "screw" ? first.seats.length : 1);
     expect(builtOf(shop.db, modelId)).toBeNull();
     expect(refusal(() => buildOtherwise(shop.ctx, id, "gear-carrier", "none")).code).toBe("no-variant");
+  });
+});
+
+describe("a model that was changed while one of its reels lies open", () => {
+  const trap = "Two of these stick together.";
+  const learnAt = (id: number) => learn(shop.ctx, id, { about: "trap", positionId: "main-gear", words: trap });
+  const changes = (id: number) => changesSince(shop.db, findJob(shop.db, id)!);
+  const trapOf = (id: number) => machineOf(shop.db, findJob(shop.db, id)!).anatomy.positions.find((seat) => seat.id === "main-gear")!.trap;
+
+  it("is said to differ, and taken over by one press; what is done stays, and it differs no more", () => {
+    const [here, other] = [open(), open()];
+    takePart(shop.ctx, here, expectedNext(shop.db, findJob(shop.db, here)!)[0]!);
+    learnAt(other);
+    expect(changes(here)).toEqual([expect.objectContaining({ what: "changed", kind: "seat", fields: ["trap"] })]);
+    followModel(shop.ctx, here);
+    expect(trapOf(here)).toContain(trap);
+    expect([changes(here), listWells(shop.db, here).length]).toEqual([[], 1]);
+    expect(refusal(() => followModel(shop.ctx, here)).code).toBe("followed");
+  });
+
+  it("is refused where this reel has something out that the model has no more, with the way to it", () => {
+    const [here, other] = [open(), open()];
+    takePart(shop.ctx, here, "lock-screw");
+    buildOtherwise(shop.ctx, other, "handle-end", "slotted-screw");
+    expect(changes(here).map(({ what, kind }) => `${what} ${kind}`)).toContain("removed seat");
+    expect(refusal(() => followModel(shop.ctx, here)).message).toMatch(/well 1/);
+  });
+
+  it("is nothing to a reel that is built so by its own choice, as long as its model stays", () => {
+    const here = open();
+    buildOtherwise(shop.ctx, here, "handle-end", "slotted-screw", true);
+    expect(changes(here)).toEqual([]);
   });
 });

@@ -1,10 +1,13 @@
+import { type AnatomyChange, compareAnatomies } from "@/core/anatomy/compare-anatomies";
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
+import type { Step } from "@/core/teardown/step";
 import type { WayOut } from "@/core/vocabulary/way-out";
 import { changeVariant, sayBuilt } from "@/data/catalogue/built";
 import { getCurrentModelVersion, getModelVersion, type ModelVersion } from "@/data/catalogue/models";
-import { dropOwnChoice, sayOwnBuild, versionOfReel } from "@/data/catalogue/own-build";
+import { dropOwnChoice, readVersionOfReel, sayOwnBuild, versionOfReel } from "@/data/catalogue/own-build";
 import { markModelVersionUsed } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
+import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
 import { giveJobModelVersion } from "@/data/jobs/job-row";
 import { getOpenJob, type Job } from "@/data/jobs/jobs";
@@ -41,11 +44,26 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
   const version = only
     ? sayOwnBuild(ctx, before.model.id, job.reel.id, variantId, choiceId)
     : modelBuilt(ctx, job, before.model.id, variantId, choiceId);
+  goOnWith(ctx, job, before, done, version, "choiceId");
+}
+
+/**
+ * A job goes on with another version of its machine; what is done stays. @param done steps of the build that are not waiting.
+ * @throws Refusal where the job did something at a seat or a step that the version does not have.
+ */
+function goOnWith(
+  ctx: Context,
+  job: Job,
+  before: ModelVersion,
+  done: readonly Pick<Step, "position" | "operation">[],
+  version: ModelVersion,
+  field: string | null,
+): void {
+  const { db } = ctx;
   const seats = new Set(version.anatomy.positions.map(({ id }) => id));
   for (const { id, name } of before.anatomy.positions) {
     const held = seats.has(id) ? null : holds(ctx, job, id);
-    if (held)
-      throw new Refusal("in-tray", `A reel built so has no ${name.toLowerCase()}, and this one's ${held.why}.`, "choiceId", held.way);
+    if (held) throw new Refusal("in-tray", `A reel built so has no ${name.toLowerCase()}, and this one's ${held.why}.`, field, held.way);
   }
   const acts = new Set(version.anatomy.operations.map(({ id }) => id));
   const stands = done.find(({ position, operation }) => !position && !acts.has(operation.id));
@@ -53,7 +71,7 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
     throw new Refusal(
       "step-done",
       `“${stands.operation.words}” is done, and a reel built so has no such step. Take it back first.`,
-      "choiceId",
+      field,
       {
         to: "open-again",
         tag: job.tag,
@@ -61,8 +79,30 @@ function moveToBuild(ctx: Context, jobId: number, variantId: string, choiceId: s
       },
     );
   markModelVersionUsed(db, version.id);
-  giveJobModelVersion(db, jobId, version.id);
-  pinPrices(ctx, jobId, version.id);
+  giveJobModelVersion(db, job.id, version.id);
+  pinPrices(ctx, job.id, version.id);
+}
+
+/** What of a reel's model is otherwise than this job knows it, as it is built today; nothing where the job has it all, or where it grows by the job. */
+export function changesSince(db: Db, job: Job): AnatomyChange[] {
+  const pinned = getModelVersion(db, job.modelVersionId);
+  if (mayGrow(pinned.anatomy)) return [];
+  const now = readVersionOfReel(db, pinned.model.id, job.reel.id);
+  if (!now || now.id === pinned.id) return [];
+  const sides = [pinned, now].map(({ anatomy, partTypes }) => ({ anatomy, partTypes: [...partTypes.values()] }));
+  return compareAnatomies(sides[0]!, sides[1]!);
+}
+
+/** The job goes on with its reel's model as it is today. @throws Refusal as buildOtherwise does, and where the job has it already. */
+export function followModel(ctx: Context, jobId: number): void {
+  const { db } = ctx;
+  const job = getOpenJob(db, jobId);
+  const before = machineOf(db, job);
+  const version = versionOfReel(ctx, before.model.id, job.reel.id);
+  if (version.id === job.modelVersionId) throw new Refusal("followed", "This job has its model as it is today. Reload the page.");
+  const done = getBuild(db, job, before).steps.filter(({ state }) => state !== "waiting");
+  goOnWith(ctx, job, before, done, version, null);
+  writeJournal(ctx, "model-followed", { jobId, reelId: job.reel.id }, { model: before.model.id });
 }
 
 /** The model is built so from now on, and this reel as its model is but for what else it has of its own. */

@@ -7,6 +7,7 @@ import { type EditionChoice, EditionLine } from "./edition-line";
 import { LotNext, type LotPlace } from "./lot-next";
 import type { MeasureBoard } from "./measure/measure-board";
 import { MeasureKey } from "./measure/measure-key";
+import { NewerModel } from "./newer-model";
 import { Stations } from "./stations";
 import type { StationId } from "./stations-words";
 import { type CardToRead, TakenDownCard } from "./taken-down-card";
@@ -14,6 +15,8 @@ import { type CardToRead, TakenDownCard } from "./taken-down-card";
 /** What every station's sheet carries of its job. */
 export interface BenchHead {
   readonly jobId: number;
+  /** What of its model was changed since the job was opened, in words. */
+  readonly newer: readonly string[];
   /** How far the data of this page has come. */
   readonly revision: number;
   readonly tag: string;
@@ -40,6 +43,7 @@ export interface BenchHead {
 
 /** Stations at which it matters how the reel was built, before its parts are told apart. */
 const editionStations: ReadonlySet<StationId> = new Set(["test", "strip", "parts"]);
+const modelStations: ReadonlySet<StationId> = new Set(["strip", "clean", "parts", "build"]);
 
 /** A station's sheet: stations along the top, the act edge and the corner block along the bottom. */
 export function BenchSheet({
@@ -90,6 +94,7 @@ export function BenchSheet({
       <QueueLine />
       {head.card && <TakenDownCard jobId={head.jobId} card={head.card} />}
       {head.edition && editionStations.has(station) && <EditionLine jobId={head.jobId} edition={head.edition} closed={head.closed} />}
+      {head.newer.length > 0 && modelStations.has(station) && <NewerModel jobId={head.jobId} changes={head.newer} />}
       {children}
     </Sheet>
   );

@@ -1,7 +1,8 @@
 import { builtOtherwise } from "./built-otherwise";
 import { chooseEdition } from "./choose-edition";
+import { followModel } from "./follow-model";
 import { measure } from "./measure";
 import { takenDown } from "./taken-down";
 
 /** What hands do here. */
-export const benchActs = [builtOtherwise, chooseEdition, measure, takenDown] as const;
+export const benchActs = [builtOtherwise, chooseEdition, measure, takenDown, followModel] as const;

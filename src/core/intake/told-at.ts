@@ -1,5 +1,5 @@
-import type { Operation, PartType } from "@/core/anatomy/types";
-import { type ConditionId, type DragWish, dragWishes, type HandleHole, handleHoles } from "@/core/vocabulary/counter-lists";
+import type { Operation, PartType, Position } from "@/core/anatomy/types";
+import { type ConditionId, conditionMarks, type DragWish, dragWishes, type HandleHole, handleHoles } from "@/core/vocabulary/counter-lists";
 
 /** What was said at the counter that a step of the bench answers. */
 export interface ToldAtCounter {
@@ -29,16 +29,53 @@ export function toldAt(
   return said;
 }
 
-/** At Strip, while screws come off and none was found missing: which one it is, is said there. */
-export const missingScrewTold = ({ conditions }: Pick<ToldAtCounter, "conditions">): string | null =>
-  conditions.includes("missing-screw") ? "Said at the counter: a screw is missing. Say which one is not there." : null;
+/** What the counter saw was not there, by the roles of the parts it may be. */
+const missingRoles = {
+  "missing-screw": [],
+  "missing-nut": ["handle-nut"],
+  "missing-knob": ["handle-knob"],
+  "missing-cap": ["handle-cap", "knob-cap", "bearing-cap", "keeper"],
+} as const satisfies Partial<Record<ConditionId, readonly string[]>>;
+type Missing = keyof typeof missingRoles;
+const isMissing = (id: ConditionId): id is Missing => id in missingRoles;
+
+/**
+ * Seats that are empty by what the counter saw: surely where a reel has one such part, perhaps where it has several: which one it is the hands say.
+ */
+export function seatsMissing(
+  positions: readonly Pick<Position, "id" | "partTypeId">[],
+  typeOf: (partTypeId: string) => Pick<PartType, "role" | "shape"> | undefined,
+  { conditions }: Pick<ToldAtCounter, "conditions">,
+): { readonly sure: readonly string[]; readonly perhaps: readonly string[] } {
+  const each = conditions.filter(isMissing).map((id) => {
+    const roles: readonly string[] = missingRoles[id];
+    return positions.flatMap((seat) => {
+      const type = typeOf(seat.partTypeId);
+      return type && (id === "missing-screw" ? type.shape.kind === "screw" : roles.includes(type.role)) ? [seat.id] : [];
+    });
+  });
+  return {
+    sure: each.flatMap((seats) => (seats.length === 1 ? seats : [])),
+    perhaps: each.flatMap((seats) => (seats.length > 1 ? seats : [])),
+  };
+}
+
+/** What the counter saw was missing and which no one seat goes by: said at Strip while nobody has said which it is. */
+export const missingTold = ({ conditions }: Pick<ToldAtCounter, "conditions">): string | null => {
+  const names = conditions.filter(isMissing).map((id) => conditionMarks[id]);
+  return names.length ? `Said at the counter: ${names.join(", ")}. Say which one is not there.` : null;
+};
 
 /** Everything of it in one list, for the sheet on which the reel goes home. */
 export function toldInAll(told: ToldAtCounter): string[] {
   return [
     ...(told.handleHole === "as-found" ? [] : [`Handle hole: ${handleHoles[told.handleHole]}.`]),
     ...(told.brakes ? [`Brakes as they came: ${told.brakes}.`] : []),
-    ...(told.conditions.includes("missing-screw") ? ["A screw was missing: it is in now, or said why not."] : []),
+    ...told.conditions
+      .filter(isMissing)
+      .map(
+        (id) => `${conditionMarks[id].charAt(0).toUpperCase()}${conditionMarks[id].slice(1)} when it came: it is in now, or said why not.`,
+      ),
     ...(told.dragWish === "shop" ? [] : [`Drag: ${dragWishes[told.dragWish]}.`]),
   ];
 }

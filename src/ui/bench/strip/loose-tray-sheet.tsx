@@ -29,7 +29,8 @@ interface Props {
   readonly parts: readonly LoosePart[];
   /** Pieces such a reel usually has. */
   readonly pieces: readonly ExpectedPiece[];
-  readonly missingScrew: string | null;
+  /** What the counter saw was missing. */
+  readonly toldMissing: string | null;
   /** How such a reel is built, to be said as far as it is seen. */
   readonly built?: ReactNode;
   /** A later half: the schematic of the first is there. */
@@ -68,7 +69,7 @@ interface LastTake {
  * A reel no drawing knows: its family's usual pieces first, then any other kind; one press takes as many as the hand took, with their side. The
  * space bar takes another like the last and never ends the teardown.
  */
-export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingScrew, built, later = false }: Props) {
+export function LooseTraySheet({ head, mayStrip, parts: known, pieces, toldMissing, built, later = false }: Props) {
   const apply = useMemo(() => looseBoard(pieces), [pieces]);
   const { state: parts, press } = useBoard(head.tag, head.revision, known, apply);
   const expected = pieces.map((piece) => {
@@ -147,7 +148,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, missingSc
               Back to what is drawn
             </Link>
           )}
-          {missingScrew && <p className="border-l-4 border-ink pl-2 font-semibold">{missingScrew}</p>}
+          {toldMissing && <p className="border-l-4 border-ink pl-2 font-semibold">{toldMissing}</p>}
           <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
             <Pick legend="How many" options={counts.map((n) => [n, String(n)] as const)} chosen={count} onChoose={setCount} />
             <Pick

@@ -43,8 +43,8 @@ interface Props {
   readonly state: StripState;
   /** What is wanted off for a fault or a new part and stays, because of a part that was left in. */
   readonly wantedHeld: readonly { readonly seat: string; readonly why: OpenedFor; readonly by: string }[];
-  /** A screw that was said to be missing. */
-  readonly missingScrew: string | null;
+  /** What the counter saw was missing: in words, the seats that are empty by it, and those of which one may be. */
+  readonly missing: { readonly words: string | null; readonly sure: readonly string[]; readonly perhaps: readonly string[] };
   /** Pieces that are not on the drawing. */
   readonly below?: ReactNode;
 }
@@ -72,7 +72,7 @@ export function TraySheet(props: Props) {
 
   const [chosen, setChosen] = useState<string | null>(null);
   const [alone, setAlone] = useState(false);
-  const [absent, setAbsent] = useState<ReadonlySet<string>>(new Set());
+  const [absent, setAbsent] = useState<ReadonlySet<string>>(() => new Set(props.missing.sure));
   const [more, setMore] = useState(0);
   const [towards, setTowards] = useState<string | null>(null);
   const [filter, setFilter] = useState("");
@@ -95,7 +95,7 @@ export function TraySheet(props: Props) {
   const settle = () => {
     setChosen(null);
     setAlone(false);
-    setAbsent(new Set());
+    setAbsent(new Set(props.missing.sure));
     setMore(0);
     setStuck(false);
     setFilter("");
@@ -138,7 +138,7 @@ export function TraySheet(props: Props) {
   const choose = (id: string, only: boolean) => {
     setChosen(id);
     setAlone(only);
-    setAbsent(new Set());
+    setAbsent(new Set(props.missing.sure));
     setMore(0);
     toMainKey();
   };
@@ -194,10 +194,10 @@ export function TraySheet(props: Props) {
           {nothingSaid && <p>Nothing was felt or tested. Test it, choose a service, or open one assembly of the list.</p>}
           {act && next && (
             <>
-              {props.missingScrew &&
-                !wells.some(({ verdict }) => verdict === "missing") &&
-                act.positionIds.some((id) => partTypes[byId.get(id)?.partTypeId ?? ""]?.shape.kind === "screw") && (
-                  <p className="mt-2 border-l-4 border-ink pl-2 font-semibold">{props.missingScrew}</p>
+              {props.missing.words &&
+                !wells.some(({ verdict, positionId }) => verdict === "missing" && props.missing.perhaps.includes(positionId)) &&
+                act.positionIds.some((id) => props.missing.perhaps.includes(id)) && (
+                  <p className="mt-2 border-l-4 border-ink pl-2 font-semibold">{props.missing.words}</p>
                 )}
               <NextAct
                 act={act}

@@ -4,7 +4,7 @@ import { loosePieces } from "@/app/server/loose-pieces";
 import { shownVariants } from "@/app/server/variants";
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
-import { missingScrewTold } from "@/core/intake/told-at";
+import { missingTold, seatsMissing } from "@/core/intake/told-at";
 import { mayOpen } from "@/core/quote/consent";
 import { shutInTheWay } from "@/core/service/depth";
 import { heldIn } from "@/core/teardown/held-in";
@@ -39,7 +39,7 @@ export default async function StripPage(props: StationProps) {
         parts={unseated}
         later={drawn}
         pieces={expectedPieces(template)}
-        missingScrew={missingScrewTold(job.intake)}
+        toldMissing={missingTold(job.intake)}
         built={
           head.closed ? null : <BuiltHere jobId={job.id} variants={shownVariants[version.model.family]} chosen={template.chosen} unknown />
         }
@@ -87,7 +87,10 @@ export default async function StripPage(props: StationProps) {
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       lastAssemblyId={null}
       state={{ wells: listWells(db, job.id), inPlace: listInPlace(db, job.id) }}
-      missingScrew={missingScrewTold(job.intake)}
+      missing={{
+        words: missingTold(job.intake),
+        ...seatsMissing(anatomy.positions, (id) => partTypes.get(id), job.intake),
+      }}
       below={
         <>
           {grows && !head.closed && (

@@ -1,22 +1,5 @@
-import type { OpenedFor } from "@/core/service/depth";
-import { openedForWords } from "@/core/service/depth";
-
-export interface AssemblyDepth {
-  readonly id: string;
-  readonly name: string;
-  /** Why it is opened; null while it stays shut or together. */
-  readonly open: OpenedFor | null;
-  /** Of one opened for some place in it: how many of its parts come out; null where it is opened whole. */
-  readonly some: number | null;
-  /** Of one that is to stay shut: what is reached only through it. */
-  readonly inTheWayOf: readonly string[];
-  /** Of a shut one: the part it rides on when that comes off. */
-  readonly ridesOn: string | null;
-  /** Its seats still expected off. */
-  readonly left: number;
-  /** Somebody said so for this job. */
-  readonly said: boolean;
-}
+import { type ReactNode, useState } from "react";
+import { type AssemblyDepth, openedWords } from "./opened-words";
 
 interface Props {
   readonly assemblies: readonly AssemblyDepth[];
@@ -24,12 +7,15 @@ interface Props {
   readonly closed: boolean;
   /** The list lies open, because it is what is asked. */
   readonly unfolded: boolean;
+  /** The whole reel drawn, with the places lit; made only while the list lies open. */
+  readonly picture: () => ReactNode;
   readonly onTowards: (assemblyId: string) => void;
   readonly onOpened: (assembly: AssemblyDepth, opened: boolean | null) => void;
 }
 
 /** What of the reel is opened and why; an assembly is opened, left shut, or begun with, each by one press. */
-export function DepthPanel({ assemblies, towards, closed, unfolded, onTowards, onOpened }: Props) {
+export function DepthPanel({ assemblies, towards, closed, unfolded, picture, onTowards, onOpened }: Props) {
+  const [shown, setShown] = useState(false);
   const begin = assemblies.filter(({ open, left }) => open && left > 0);
   return (
     <>
@@ -42,24 +28,16 @@ export function DepthPanel({ assemblies, towards, closed, unfolded, onTowards, o
           ))}
         </div>
       )}
-      <details open={unfolded || undefined}>
+      <details open={unfolded || undefined} onToggle={(event) => setShown(event.currentTarget.open)}>
         <summary className="act-link min-h-10">
           What is opened: {assemblies.filter(({ open }) => open).length} of {assemblies.length}
         </summary>
+        {(shown || unfolded) && picture()}
         <ul>
           {assemblies.map((assembly) => (
             <li key={assembly.id} className="rule-row flex items-center gap-3">
               <span className="flex-1">
-                <strong>{assembly.name}</strong>{" "}
-                <span className="text-note">
-                  {assembly.open
-                    ? `opened ${openedForWords[assembly.open]}${assembly.some === null ? "" : `: ${assembly.some} of its parts, the rest left in`}`
-                    : assembly.inTheWayOf.length
-                      ? `in the way of ${assembly.inTheWayOf.join(" and ").toLowerCase()}: what has to come off of it does`
-                      : assembly.ridesOn
-                        ? `stays on the ${assembly.ridesOn.toLowerCase()}`
-                        : "stays shut"}
-                </span>
+                <strong>{assembly.name}</strong> <span className="text-note">{openedWords(assembly)}</span>
               </span>
               {!closed && assembly.open && assembly.some !== null && (
                 <button

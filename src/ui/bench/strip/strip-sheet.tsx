@@ -16,8 +16,10 @@ import { Key, MainKey, toMainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import { PlateView } from "@/ui/glyphs/plate";
-import { type AssemblyDepth, DepthPanel } from "./depth-panel";
+import { DepthPanel } from "./depth-panel";
 import { NextAct } from "./next-act";
+import type { AssemblyDepth } from "./opened-words";
+import { OpeningPicture } from "./opening-picture";
 import { StuckPanel } from "./stuck-panel";
 import { TrayWells } from "./tray-wells";
 import { WellAside } from "./well-aside";
@@ -133,6 +135,12 @@ export function TraySheet(props: Props) {
     settle();
     toMainKey();
   };
+  const open = (assembly: AssemblyDepth, opened: boolean | null) =>
+    press(
+      "open-assembly",
+      { jobId: head.jobId, assemblyId: assembly.id, opened },
+      `${assembly.name} ${opened === null ? "as the job says" : opened ? "opened" : "left shut"}`,
+    );
   const leftIn = inPlace.filter(({ reason }) => reason === "");
   const served = inPlace.filter(({ reason }) => reason !== "");
   const choose = (id: string, only: boolean) => {
@@ -258,18 +266,27 @@ export function TraySheet(props: Props) {
             towards={towards}
             closed={head.closed}
             unfolded={nothingSaid}
+            picture={() => (
+              <OpeningPicture
+                assemblies={assemblies}
+                positions={positions}
+                partTypes={partTypes}
+                depth={depth}
+                expected={new Set(guide.expected.filter((id) => !off.has(id)))}
+                leftIn={new Set(inPlace.map(({ positionId }) => positionId))}
+                off={off}
+                closed={head.closed}
+                onOpened={open}
+                onLeaveIn={(id, stays) => leaveIn([id], stays)}
+                onTake={(id) => choose(id, true)}
+              />
+            )}
             onTowards={(id) => {
               settle();
               setTowards(towards === id ? null : id);
               toMainKey();
             }}
-            onOpened={(assembly, opened) =>
-              press(
-                "open-assembly",
-                { jobId: head.jobId, assemblyId: assembly.id, opened },
-                `${assembly.name} ${opened === null ? "as the job says" : opened ? "opened" : "left shut"}`,
-              )
-            }
+            onOpened={open}
           />
           {served.length > 0 && (
             <p>Served in place: {served.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>

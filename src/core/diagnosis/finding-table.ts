@@ -88,6 +88,7 @@ const rows = [
   ["eases-with-preset", "Frees when the preset is backed off", "spool", 0.004],
   ["preload-spring-gone", "No spring under the cap", "spool", 0.001],
   ["washers-dry", "Friction washers dry", "drag", 0.03],
+  ["washers-hard", "Friction washers hard: a nail does not sink in", "drag", 0.006],
   ["washers-glazed", "Friction washers shine", "drag", 0.01],
   ["washers-fused", "A friction washer sticks to its plate", "drag", 0.003],
   ["washers-thin", "Friction washers thinner than their size", "drag", 0.01],

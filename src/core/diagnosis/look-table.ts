@@ -118,6 +118,7 @@ const rows: readonly LookRow[] = [
   ["cups-nested", "Look from the side: is there light between the cups?", 0.5, "handle", "proof"],
   ["cups-flat", "Lay each cup on glass", 1, "handle", "measured"],
   ["washers-dry", "Rub a washer between finger and thumb", 0.5, "drag", "held"],
+  ["washers-hard", "Press a nail into a felt or leather washer", 0.5, "drag", "held"],
   ["washers-glazed", "Tilt a washer under the lamp", 0.5, "drag", "seen"],
   ["washers-fused", "Part the stack washer by washer", 1, "drag", "seen"],
   ["washers-thin", "Caliper on each washer", 2, "drag", "measured"],

@@ -44,6 +44,7 @@ const rows: Readonly<Record<string, PriorRow>> = {
   "preset-tight": ["uncommon", { opened: some }],
   "preload-spring-missing": ["rare", { opened: much }],
   "drag-dry": ["common", { stored: more, old: some }],
+  "drag-hard": ["uncommon", { old: much, stored: more }],
   "drag-glazed": ["common", { fleet: more }],
   "drag-fused": ["uncommon", { stored: much, old: some }],
   "drag-oiled": ["uncommon", { opened: more, "second-hand": some }],

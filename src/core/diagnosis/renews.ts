@@ -15,6 +15,7 @@ export const notWholeSets: Readonly<Record<string, Renews>> = {
   "drag-oiled": "as-seen",
   "drag-ridged": "as-seen",
   "drag-glazed": "as-seen",
+  "drag-hard": "as-seen",
   "drag-fused": "as-seen",
   "stack-wrong": "as-seen",
   "preset-tight": "as-seen",

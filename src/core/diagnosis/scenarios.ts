@@ -74,6 +74,7 @@ const rows: readonly Row[] = [
   ["preload-spring-missing", "lever-drag", ["opened"], ["free-spool-dead"], { "free-spool": "bad" }, { "eases-with-preset": false, "cam-mark-wrong": false }, "knob-stiff", "preload-spring-gone", ["preload-spring-gone"]],
   // Drag.
   ["drag-dry", "star-drag-bridge", ["stored"], ["drag-jerks-start"], { "drag-light": "bad", "drag-full": "good" }, {}, "click-weak", "washers-dry", ["washers-dry", "washers-glazed"]],
+  ["drag-hard", "star-drag-bridge", ["old", "stored"], ["drag-weak", "drag-jerks-start"], { "drag-full": "bad", "drag-light": "bad" }, { "washers-glazed": false }, "star-silent", "washers-hard", ["washers-hard", "washers-thin", "washers-dry", "washers-fused"]],
   ["drag-glazed", "star-drag-bridge", ["fleet"], ["drag-jerks-start", "drag-weak"], { "drag-light": "bad", "drag-full": "doubtful" }, {}, "knob-stiff", "washers-glazed", ["washers-glazed", "washers-dry", "washers-thin"]],
   ["drag-fused", "star-drag-bridge", ["stored", "old"], ["drag-stuck"], { "drag-light": "bad" }, {}, "stain-only", "washers-fused", ["washers-fused", "washers-dry", "cups-nested"]],
   ["drag-ridged", "spinning", ["fleet"], ["drag-pulses"], { "drag-strike": "good", "drag-light": "doubtful" }, {}, "knob-stiff", "plates-ridged", ["plates-ridged", "washers-glazed", "spool-runs-out"]],

@@ -215,6 +215,12 @@ const rows: Readonly<Record<string, readonly LinkRow[]>> = {
     ["washers-dry", "always", "nothing between the fingers"],
     ["drag-pulses", "seldom", "dry in patches"],
   ],
+  "drag-hard": [
+    ["drag-jerks-start", "often", "it neither gives nor grips"],
+    ["drag-weak", "usually", "hard faces slide"],
+    ["washers-hard", "always", "the nail stays on top"],
+    ["washers-dry", "sometimes", "the grease has gone out of it"],
+  ],
   "drag-glazed": [
     ["drag-jerks-start", "usually", "glass on steel"],
     ["drag-weak", "often", "the glaze slides"],

@@ -5,7 +5,7 @@ import { fitLives, type LifeFit } from "@/core/survival/weibull";
 import { levelOfNormal, levelOfShares, watchFalls, watchShares } from "./cusum";
 
 /** Faults by which a friction washer has come to its end. */
-export const washerFaults = ["drag-dry", "drag-worn", "drag-oiled", "drag-ridged", "drag-glazed", "drag-fused"] as const;
+export const washerFaults = ["drag-dry", "drag-worn", "drag-oiled", "drag-ridged", "drag-glazed", "drag-hard", "drag-fused"] as const;
 
 /** A piece of one kind from one source, in a reel. Days are numbered. */
 export interface FittedPiece {

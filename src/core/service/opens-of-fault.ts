@@ -12,6 +12,7 @@ const opens: Readonly<Record<string, PlaceId | "nothing">> = {
   "drag-dry": "drag",
   "drag-oiled": "drag",
   "drag-glazed": "drag",
+  "drag-hard": "drag",
   "drag-fused": "drag",
   "stack-wrong": "drag",
   "clutch-greased": "anti-reverse",

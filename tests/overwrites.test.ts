@@ -89,6 +89,7 @@ const carryNothing = {
       "say-lining",
       "choose-edition",
       "follow-model",
+      "lot-hands",
       "built-otherwise",
       "want-instead",
       "override-seat",

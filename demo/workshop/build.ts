@@ -608,6 +608,8 @@ export async function buildDemo(
         mark: `boat ${i + 1}`,
         complaint: i % 3 === 0 ? "drag weak" : "",
         condition: i === 4 ? "foot pitted" : "",
+        depth: "",
+        drag: "",
       })),
     });
     if ("faults" in lot) throw new Error(JSON.stringify(lot.faults));

@@ -156,6 +156,8 @@ export function shopHands(
             mark: visit.lot!.mark,
             complaint: visit.complaints.map((id) => complaintWords[id]).join(", "),
             condition: "",
+            depth: "",
+            drag: "",
           })),
         });
         if ("faults" in taken) throw new Error(`The lot was refused: ${JSON.stringify(taken.faults)}`);

@@ -36,7 +36,14 @@ describe("a lot of thirty-four: three reels finished in series", () => {
         dragWish: "shop",
         limitMinor: 10_000,
         promisedOn: new Date().toISOString().slice(0, 10),
-        rows: Array.from({ length: reels }, (_, i) => ({ serial: `LK ${200 + i}`, mark: `pin ${i + 1}`, complaint: "", condition: "" })),
+        rows: Array.from({ length: reels }, (_, i) => ({
+          serial: `LK ${200 + i}`,
+          mark: `pin ${i + 1}`,
+          complaint: "",
+          condition: "",
+          depth: "",
+          drag: "",
+        })),
       }),
     );
     if ("faults" in opened) throw new Error(JSON.stringify(opened.faults));

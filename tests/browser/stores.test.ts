@@ -39,7 +39,14 @@ describe("a lot of thirty-four with one piece missing", () => {
         dragWish: "shop",
         limitMinor: 100_000,
         promisedOn: new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10),
-        rows: Array.from({ length: reels }, (_, i) => ({ serial: `LF ${700 + i}`, mark: `star ${i + 1}`, complaint: "", condition: "" })),
+        rows: Array.from({ length: reels }, (_, i) => ({
+          serial: `LF ${700 + i}`,
+          mark: `star ${i + 1}`,
+          complaint: "",
+          condition: "",
+          depth: "",
+          drag: "",
+        })),
       });
       if ("faults" in opened) throw new Error(JSON.stringify(opened.faults));
       ctx.db.prepare("DELETE FROM offer WHERE part_type_id = 'sk-star'").run();

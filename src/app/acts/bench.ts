@@ -1,6 +1,7 @@
 import type { benchActs } from "@/core/acts/bench/acts";
 import { buildOtherwise, followModel } from "@/data/bench/built-otherwise";
 import { chooseEdition } from "@/data/bench/choose-edition";
+import { lotHands } from "@/data/bench/lot-hands";
 import { keepMeasure } from "@/data/bench/measures";
 import { takeDown } from "@/data/bench/taken-down";
 import type { RunsOf } from "./runs";
@@ -11,6 +12,8 @@ export const benchRuns: RunsOf<typeof benchActs> = {
   "follow-model": (ctx, input) => followModel(ctx, input.jobId),
 
   "choose-edition": (ctx, input) => chooseEdition(ctx, input.jobId, input.editionId),
+
+  "lot-hands": (ctx, input) => lotHands(ctx, input.lotId, input.jobIds, input.what),
 
   measure: (ctx, input) => keepMeasure(ctx, input),
 

@@ -1,6 +1,6 @@
 import type { PartType } from "@/core/anatomy/types";
 import { isSettled } from "@/core/teardown/owed";
-import type { StepAtBuild } from "@/core/teardown/step";
+import type { Step, StepAtBuild } from "@/core/teardown/step";
 import { waitsForNew } from "@/core/teardown/verdicts";
 
 /** The act that was done last; null while nothing is. */
@@ -11,11 +11,11 @@ export function lastDone(steps: readonly StepAtBuild[]): StepAtBuild | null {
 }
 
 /** A step that is asked about before it is done: its new piece is not here, or a fault of its old one was proved. */
-const asksFirst = ({ operation, well }: StepAtBuild): boolean =>
+const asksFirst = ({ operation, well }: Pick<Step, "operation" | "well">): boolean =>
   operation.kind === "place" && well !== null && (waitsForNew(well) || well.toRenew.length > 0);
 
 /** Everything up to the next check that can be done in order from here: what "done to here" says. */
-export function upToCheck(steps: readonly StepAtBuild[]): string[] {
+export function upToCheck(steps: readonly Step[]): string[] {
   const done = new Set(steps.filter(isSettled).map(({ operation }) => operation.id));
   const ids: string[] = [];
   for (const step of steps) {

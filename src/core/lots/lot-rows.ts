@@ -1,4 +1,5 @@
-import { type ComplaintId, complaints } from "@/core/vocabulary/counter-lists";
+import { type ComplaintId, complaints, type DragWish, dragWishes } from "@/core/vocabulary/counter-lists";
+import { type DepthId, depths } from "@/core/vocabulary/job-kinds";
 
 /** One reel of a lot as it stands in the grid, or in a spreadsheet that was pasted: everything is text. */
 export interface LotRow {
@@ -7,15 +8,63 @@ export interface LotRow {
   readonly mark: string;
   readonly complaint: string;
   readonly condition: string;
+  /** How deep this one is opened, and how its drag is to be; empty as the lot's. In words. */
+  readonly depth: string;
+  readonly drag: string;
 }
-export const lotColumns = ["serial", "mark", "complaint", "condition"] as const satisfies readonly (keyof LotRow)[];
+export const lotColumns = ["serial", "mark", "complaint", "condition", "depth", "drag"] as const satisfies readonly (keyof LotRow)[];
 export type LotColumn = (typeof lotColumns)[number];
 export const lotColumnWords: Record<LotColumn, string> = {
   serial: "Serial",
   mark: "Boat or mark",
   complaint: "Complaint",
   condition: "As found",
+  depth: "How deep",
+  drag: "Drag",
 };
+
+/** Words of a choice of its own for one reel of a lot, by the first of its words or whole: "full", "quick service", "greased". */
+function readChoice<Id extends string>(text: string, choices: Readonly<Record<Id, string>>): Id | "" | null {
+  const typed = text.trim().toLowerCase();
+  if (!typed) return "";
+  const ids = Object.keys(choices) as Id[];
+  const is = (words: string) => words.toLowerCase() === typed || words.toLowerCase().split(/[\s,:]+/)[0] === typed.split(/[\s,:]+/)[0];
+  return ids.find((id) => id === typed) ?? ids.find((id) => is(choices[id])) ?? null;
+}
+
+/** How deep one reel of a lot is opened; empty as the lot's, null where it cannot be read. */
+export const readDepth = (text: string): DepthId | "" | null => readChoice(text, depths);
+/** How one reel of a lot has its drag; empty as the lot's, null where it cannot be read. */
+export const readDragWish = (text: string): DragWish | "" | null => readChoice(text, dragWishes);
+
+const firstWords = (choices: Readonly<Record<string, string>>): string =>
+  Object.values(choices)
+    .map((words) => words.split(/[\s,:]+/)[0])
+    .join(", ");
+
+/** What stands in a column below, counted on: "LF 1009" after "LF 1008"; a text without a number at its end is the same again. */
+export function countedOn(text: string, by: number): string {
+  const number = /(\d+)(\D*)$/.exec(text);
+  if (!number) return text;
+  const [whole, digits, after] = number;
+  return `${text.slice(0, -whole.length)}${String(Number(digits) + by).padStart(digits!.length, "0")}${after}`;
+}
+
+/** Columns in which each reel has its own: filled down they count on. */
+const ownOfEach: ReadonlySet<LotColumn> = new Set(["serial", "mark"]);
+
+/**
+ * A cell's text down the grid: to the last reel that stands there, or to the grid's end where none stands below.
+ * @param at counted from 0. What stands below is written over, as a hand would.
+ */
+export function filledDown(rows: readonly LotRow[], at: { readonly row: number; readonly column: LotColumn }): LotRow[] {
+  const text = rows[at.row]?.[at.column] ?? "";
+  const last = rows.findLastIndex((row, i) => i > at.row && !isBlank(row));
+  const until = last < 0 ? rows.length - 1 : last;
+  return rows.map((row, i) =>
+    i > at.row && i <= until ? { ...row, [at.column]: ownOfEach.has(at.column) ? countedOn(text, i - at.row) : text } : row,
+  );
+}
 
 /** Most reels of one lot. */
 export const largestLot = 100;
@@ -68,6 +117,8 @@ export function checkLotRows(rows: readonly LotRow[]): LotFault[] {
     if (!serial && !row.mark.trim()) say("serial", "A serial or a mark is needed to tell it apart.");
     if (row.complaint.length > 300) say("complaint", "At most 300 characters.");
     if (row.condition.length > 300) say("condition", "At most 300 characters.");
+    if (readDepth(row.depth) === null) say("depth", `One of: ${firstWords(depths)}; or empty, as the lot.`);
+    if (readDragWish(row.drag) === null) say("drag", `One of: ${firstWords(dragWishes)}; or empty, as the lot.`);
   });
   return faults;
 }

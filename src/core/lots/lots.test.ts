@@ -1,9 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { lotNeed } from "./lot-need";
-import { checkLotRows, type LotRow, readComplaint } from "./lot-rows";
+import { checkLotRows, filledDown, type LotRow, readComplaint, readDepth, readDragWish } from "./lot-rows";
 
-const row = (serial: string, more: Partial<LotRow> = {}): LotRow => ({ serial, mark: "", complaint: "", condition: "", ...more });
+const row = (serial: string, more: Partial<LotRow> = {}): LotRow => ({
+  serial,
+  mark: "",
+  complaint: "",
+  condition: "",
+  depth: "",
+  drag: "",
+  ...more,
+});
 
 describe("the grid of a lot", () => {
   it("names each fault by row and column and passes blank rows over", () => {
@@ -13,6 +21,36 @@ describe("the grid of a lot", () => {
       "4 serial A serial has l",
       "6 serial A serial or a ",
     ]);
+  });
+
+  it("reads how deep and how the drag of one reel by the first word or the whole, in any case; what it cannot read is marked", () => {
+    expect(["", "FULL", "quick service", "outside", "ten-minute round", "opening only"].map(readDepth)).toEqual([
+      "",
+      "full",
+      "quick",
+      "light",
+      "round",
+      "opening",
+    ]);
+    expect(["dry", "Greased: smooth start", ""].map(readDragWish)).toEqual(["dry", "greased", ""]);
+    expect(checkLotRows([row("A 1", { depth: "deep" }), row("A 2", { drag: "wet" })]).map(({ row: r, column }) => [r, column])).toEqual([
+      [1, "depth"],
+      [2, "drag"],
+    ]);
+  });
+
+  it("fills a cell down to the last reel below, or the grid's end where none stands there; serials and marks count on", () => {
+    const grid = [row("LF 0998", { mark: "boat 9" }), row(""), row(""), row("")];
+    expect(filledDown(grid, { row: 0, column: "serial" }).map(({ serial }) => serial)).toEqual([
+      "LF 0998",
+      "LF 0999",
+      "LF 1000",
+      "LF 1001",
+    ]);
+    expect(filledDown(grid, { row: 0, column: "mark" }).map(({ mark }) => mark)).toEqual(["boat 9", "boat 10", "boat 11", "boat 12"]);
+    const three = [row("A", { complaint: "stiff" }), row("B"), row("C"), row("")];
+    expect(filledDown(three, { row: 0, column: "complaint" }).map(({ complaint }) => complaint)).toEqual(["stiff", "stiff", "stiff", ""]);
+    expect(filledDown([row("no number"), row("")], { row: 0, column: "serial" })[1]!.serial).toBe("no number");
   });
 
   it("reads a complaint as the counter's ticks where it is one, and keeps the rest in words", () => {

@@ -17,6 +17,8 @@ const row = (n: number, more: Partial<LotRow> = {}): LotRow => ({
   mark: `boat ${n}`,
   complaint: "",
   condition: "",
+  depth: "",
+  drag: "",
   ...more,
 });
 const lot = (rows: readonly LotRow[], more: Partial<NewLot> = {}): NewLot => ({
@@ -73,7 +75,9 @@ describe("a lot of like reels", () => {
 
   it("refuses nobody, nothing and too much", () => {
     expect(refusal(() => openLot(shop.ctx, lot([row(1)], { customer: { id: 99 } }))).code).toBe("no-customer");
-    expect(refusal(() => openLot(shop.ctx, lot([{ serial: " ", mark: "", complaint: "", condition: "" }]))).code).toBe("empty");
+    expect(refusal(() => openLot(shop.ctx, lot([{ serial: " ", mark: "", complaint: "", condition: "", depth: "", drag: "" }]))).code).toBe(
+      "empty",
+    );
     expect(refusal(() => openLot(shop.ctx, lot(Array.from({ length: 101 }, (_, i) => row(i))))).code).toBe("too-many");
   });
 

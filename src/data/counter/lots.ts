@@ -1,6 +1,16 @@
-import { checkLotRows, isBlank, type LotFault, type LotRow, largestLot, readComplaint } from "@/core/lots/lot-rows";
+import {
+  checkLotRows,
+  isBlank,
+  type LotFault,
+  type LotRow,
+  largestLot,
+  readComplaint,
+  readDepth,
+  readDragWish,
+} from "@/core/lots/lot-rows";
 import { waitsForAnswer } from "@/core/quote/consent";
 import type { DragWish } from "@/core/vocabulary/counter-lists";
+import type { DepthId } from "@/core/vocabulary/job-kinds";
 import type { UseFactor, Water } from "@/core/vocabulary/use";
 import { customerByName, findCustomer } from "@/data/customers/customers";
 import { findReelBySerial } from "@/data/customers/reels";
@@ -21,6 +31,8 @@ export interface NewLot {
   readonly tripsPerYear: number;
   readonly life: readonly UseFactor[];
   readonly dragWish: DragWish;
+  /** How deep all of it is opened, where a row says nothing else; empty as usual. */
+  readonly depth?: DepthId | "";
   readonly limitMinor: number | null;
   readonly promisedOn: string;
   readonly rows: readonly LotRow[];
@@ -53,6 +65,7 @@ export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { i
   const id = insertLot(db, { name: lot.name, customerId, modelId: lot.modelId, at: ctx.now });
   const tags = rows.map((row) => {
     const { ticked, words } = readComplaint(row.complaint);
+    const depth = readDepth(row.depth) || lot.depth;
     return openJob(ctx, {
       customer: { id: customerId },
       modelId: lot.modelId,
@@ -66,9 +79,10 @@ export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { i
         conditions: [],
         life: [...lot.life],
         conditionNote: row.condition.trim(),
-        dragWish: lot.dragWish,
+        dragWish: readDragWish(row.drag) || lot.dragWish,
         handleHole: "as-found",
       },
+      ...(depth ? { depth } : {}),
       brought: [],
       limitMinor: lot.limitMinor,
       wantedOn: null,

@@ -55,7 +55,14 @@ describe("handing back", () => {
       dragWish: "shop",
       limitMinor: 9000,
       promisedOn: "2026-03-20",
-      rows: Array.from({ length: 5 }, (_, i) => ({ serial: `L${i}`, mark: `boat ${i}`, complaint: "", condition: "" })),
+      rows: Array.from({ length: 5 }, (_, i) => ({
+        serial: `L${i}`,
+        mark: `boat ${i}`,
+        complaint: "",
+        condition: "",
+        depth: "",
+        drag: "",
+      })),
     });
     if ("faults" in lot) throw new Error("the lot was not taken");
     const jobs = listJobsOfLot(shop.db, lot.id);

@@ -195,7 +195,7 @@ describe("papers", () => {
       dragWish: "shop",
       limitMinor: null,
       promisedOn: "2026-03-20",
-      rows: [1, 2, 3].map((n) => ({ serial: `H${n}`, mark: `boat ${n}`, complaint: "", condition: "" })),
+      rows: [1, 2, 3].map((n) => ({ serial: `H${n}`, mark: `boat ${n}`, complaint: "", condition: "", depth: "", drag: "" })),
     }) as { id: number };
     for (const { id } of listJobsOfLot(shop.db, lot.id)) {
       addJobLine(shop.ctx, id, { words: "Line", priceMinor: 100 });

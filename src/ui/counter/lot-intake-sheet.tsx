@@ -2,10 +2,11 @@
 import { useRouter } from "next/navigation";
 import Papa from "papaparse";
 import { type ClipboardEvent, useState } from "react";
-import { isBlank, type LotColumn, type LotFault, type LotRow, lotColumns, lotColumnWords } from "@/core/lots/lot-rows";
+import { filledDown, isBlank, type LotColumn, type LotFault, type LotRow, lotColumns, lotColumnWords } from "@/core/lots/lot-rows";
 import type { Opening } from "@/core/schedule/opening";
 import type { DragWish } from "@/core/vocabulary/counter-lists";
 import { dragWishes, lives } from "@/core/vocabulary/counter-lists";
+import { type DepthId, depths } from "@/core/vocabulary/job-kinds";
 import type { UseFactor, Water } from "@/core/vocabulary/use";
 import { waterWords } from "@/core/vocabulary/use";
 import { useAct } from "@/ui/act/use-act";
@@ -21,7 +22,9 @@ interface Props {
   readonly opening: Opening;
 }
 
-const blank: LotRow = { serial: "", mark: "", complaint: "", condition: "" };
+const blank: LotRow = { serial: "", mark: "", complaint: "", condition: "", depth: "", drag: "" };
+/** Words that stand for a choice in a cell. */
+const cellWords: Partial<Record<LotColumn, readonly string[]>> = { depth: Object.values(depths), drag: Object.values(dragWishes) };
 const blanks = (count: number) => Array.from({ length: count }, () => blank);
 
 /** Like reels from one sender: said once what they share, then one line a reel, typed or pasted from a spreadsheet. */
@@ -36,6 +39,7 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
     tripsPerYear: "100",
     life: ["fleet"] as UseFactor[],
     dragWish: "shop" as DragWish,
+    depth: "" as DepthId | "",
     limit: "",
     promisedOn: promise,
   });
@@ -71,13 +75,9 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
     setRows(next);
     setFaults([]);
   };
-  const fillDown = () => {
-    const value = rows[at.row]?.[at.column] ?? "";
-    const last = rows.findLastIndex((row) => !isBlank(row));
-    setRows((rows) => rows.map((row, i) => (i > at.row && i <= last ? { ...row, [at.column]: value } : row)));
-  };
+  const fillDown = () => setRows((rows) => filledDown(rows, at));
   const set = (change: Partial<typeof form>) => setForm((form) => ({ ...form, ...change }));
-  const choice = (name: "water" | "dragWish", label: string, options: Readonly<Record<string, string>>) => (
+  const choice = (name: "water" | "dragWish" | "depth", label: string, options: Readonly<Record<string, string>>) => (
     <Field label={label} error={act.fields[name]}>
       {(field) => (
         <select {...field} value={form[name]} onChange={(event) => set({ [name]: event.target.value })}>
@@ -163,7 +163,10 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
                 </button>
               ))}
             </fieldset>
-            {choice("dragWish", "Drag", dragWishes)}
+            <div className="grid grid-cols-2 gap-2">
+              {choice("depth", "How deep", { "": "as usual here", ...depths })}
+              {choice("dragWish", "Drag", dragWishes)}
+            </div>
             <div className="grid grid-cols-2 gap-2">
               {text("limit", `Limit per reel (${currency})`)}
               <Field
@@ -194,6 +197,13 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
                 marked.
               </p>
             )}
+            {(["depth", "drag"] as const).map((column) => (
+              <datalist key={column} id={`lot-${column}`}>
+                {cellWords[column]!.map((words) => (
+                  <option key={words} value={words} />
+                ))}
+              </datalist>
+            ))}
             <div className="max-h-[470px] overflow-auto border border-ink">
               <table className="w-full border-collapse">
                 <thead className="sticky top-0 bg-sheet">
@@ -223,6 +233,7 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
                               className={column === "serial" ? "num" : ""}
                               style={{ minHeight: 32, padding: "4px 6px", borderWidth: fault ? 2 : 0 }}
                               autoComplete="off"
+                              {...(cellWords[column] ? { list: `lot-${column}` } : {})}
                               onFocus={() => setAt({ row: i, column })}
                               onPaste={(event) => paste(event, i, column)}
                               onChange={(event) => setCell(i, column, event.target.value)}

@@ -3,6 +3,7 @@ import { answers, defineAct } from "@/core/acts/act/act";
 import type { LotFault } from "@/core/lots/lot-rows";
 import { dragWishes } from "@/core/vocabulary/counter-lists";
 import { useFactors, waters } from "@/core/vocabulary/use";
+import { depthSaid } from "./correct-intake";
 import { oneKeyOf } from "./inputs";
 
 /** Takes a lot in. @returns its id and tags, or the faults of its rows; then nothing was taken in. */
@@ -21,6 +22,7 @@ export const openLot = defineAct({
       .regex(/^\d{1,3}$/, "How many trips a year: a whole number up to 999."),
     life: z.array(oneKeyOf(useFactors)).max(10),
     dragWish: oneKeyOf(dragWishes),
+    depth: depthSaid.default(""),
     limit: z.string().trim().max(20),
     promisedOn: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day."),
     rows: z
@@ -30,6 +32,8 @@ export const openLot = defineAct({
           mark: z.string().max(200),
           complaint: z.string().max(500),
           condition: z.string().max(500),
+          depth: z.string().max(80).default(""),
+          drag: z.string().max(80).default(""),
         }),
       )
       .max(300),

@@ -13,6 +13,7 @@ import { QueueLine } from "@/ui/controls/queue-line";
 import { Refused } from "@/ui/controls/refused";
 import { useScan } from "@/ui/keys/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { LotHandsPanel, type LotTurn } from "./lot-hands-panel";
 import { LotProgress, type LotReelPlace } from "./lot-progress";
 
 interface LotReel {
@@ -21,6 +22,8 @@ interface LotReel {
   readonly serial: string;
   readonly mark: string;
   readonly closed: boolean;
+  /** What hands could do to it next. */
+  readonly turn: LotTurn;
   /** Its quote waits for the customer. */
   readonly asks: boolean;
   readonly verdicts: Readonly<Partial<Record<TestId, Verdict>>>;
@@ -236,6 +239,10 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
           </table>
         </div>
         <div className="flex flex-col gap-4">
+          <LotHandsPanel
+            lotId={lot.id}
+            reels={reels.filter(({ closed }) => !closed).map((reel) => ({ jobId: reel.jobId, called: nameOf(reel), turn: reel.turn }))}
+          />
           <LotProgress lotId={lot.id} customer={lot.customer} reels={places} />
           <div>
             <h2>What the others will need</h2>

@@ -4,6 +4,7 @@ import { countLooked } from "@/core/lots/looked-at";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
 import { waitsForAnswer } from "@/core/quote/consent";
+import { lotTurnOf } from "@/data/bench/lot-hands";
 import { findModel, getCurrentModelVersion } from "@/data/catalogue/models";
 import { findLot } from "@/data/counter/lots";
 import { revisionOf } from "@/data/database/journal";
@@ -64,6 +65,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
         serial: job.reel.serial,
         mark: job.mark,
         closed: job.closedAt !== null,
+        turn: lotTurnOf(db, job),
         asks: job.closedAt === null && waitsForAnswer(quotes.get(job.id)!),
         verdicts: verdicts.get(job.id) ?? {},
         settled: Object.fromEntries(settled.get(job.id)!),

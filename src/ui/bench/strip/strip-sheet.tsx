@@ -45,6 +45,8 @@ interface Props {
   readonly state: StripState;
   /** What is wanted off for a fault or a new part and stays, because of a part that was left in. */
   readonly wantedHeld: readonly { readonly seat: string; readonly why: OpenedFor; readonly by: string }[];
+  /** What the job is done with, said before the first part is off. */
+  readonly tools: readonly string[];
   /** What the counter saw was missing: in words, the seats that are empty by it, and those of which one may be. */
   readonly missing: { readonly words: string | null; readonly sure: readonly string[]; readonly perhaps: readonly string[] };
   /** Pieces that are not on the drawing. */
@@ -321,6 +323,11 @@ export function TraySheet(props: Props) {
             ))}
           {next && <OnThePlate next={next} {...props} wells={wells} onPick={(id) => expected.includes(id) && choose(id, false)} />}
           {!wells.length && <p>Empty. What comes off first goes in well 1.</p>}
+          {!wells.length && props.tools.length > 0 && (
+            <p>
+              <strong>Tools:</strong> {props.tools.join("; ")}.
+            </p>
+          )}
           {!wells.length && mayTake && (
             <button type="button" className="act-link min-h-10" disabled={pieces.busy} onClick={() => pieces.press({ jobId: head.jobId })}>
               It came in pieces: lay all of it in the tray

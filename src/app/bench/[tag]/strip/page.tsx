@@ -4,6 +4,7 @@ import { loosePieces } from "@/app/server/loose-pieces";
 import { shownVariants } from "@/app/server/variants";
 import { mayGrow } from "@/core/anatomy/grow-anatomy";
 import { expectedPieces } from "@/core/families/expected-pieces";
+import { toolsFor } from "@/core/hands/tools";
 import { missingTold, seatsMissing } from "@/core/intake/told-at";
 import { mayOpen } from "@/core/quote/consent";
 import { shutInTheWay } from "@/core/service/depth";
@@ -81,6 +82,7 @@ export default async function StripPage(props: StationProps) {
         left: 0,
         said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",
       }))}
+      tools={toolsFor(anatomy.positions, partTypes, anatomy.operations, of.opening.off)}
       rides={rides}
       wantedHeld={wantedHeld}
       laying={wayInForce("layingOut", waysOf(db, job)).choice}

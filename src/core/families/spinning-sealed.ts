@@ -17,7 +17,7 @@ const fluidSealed: TableChange = {
   parts: [
     ["fluid-magnet", "66", "Magnet disc with its cover", "seal-magnet", { kind: "sleeve", outsideMm: 26, boreMm: 15, lengthMm: 3 }, "magnet", 1290],
     ["clutch-ring", "67", "Unit O-ring", "o-ring", { kind: "o-ring", outsideMm: 25, sectionMm: 1.2 }, "rubber", 110],
-    ["two-ear", "68", "Two-eared washer", "eared-washer", { kind: "eared-washer", outsideMm: 22, insideMm: 14, thicknessMm: 0.8, ears: 2, earMm: 3 }, steel, 140],
+    ["two-ear", "68", "Two-eared washer", "pack-washer", { kind: "eared-washer", outsideMm: 22, insideMm: 14, thicknessMm: 0.8, ears: 2, earMm: 3 }, steel, 140],
     ["three-ear", "108", "Three-eared washer, one ear larger", "pack-washer", { kind: "eared-washer", outsideMm: 22, insideMm: 14, thicknessMm: 0.8, ears: 3, earMm: 3 }, steel, 140],
     ["recessed-washer", "109", "Recessed washer", "clutch-cover", { kind: "plate", outsideMm: 27, thicknessMm: 1.2, holes: 1 }, "brass", 190],
     ["unit-cap", "69", "Clutch unit cap", "clutch-cap", { kind: "cap", outsideMm: 28, heightMm: 3 }, "plastic", 490],

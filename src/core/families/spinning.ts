@@ -219,7 +219,7 @@ export const spinningTable: TemplateTable = {
       id: "tighten-roller",
       kind: "tighten",
       words: "Roller screw down, the bail whole",
-      after: place("bail-screw", "roller-screw"),
+      after: place("roller-screw"),
       before: ["gate-roller"],
     },
     {

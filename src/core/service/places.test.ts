@@ -142,6 +142,8 @@ const leads: readonly Lead[] = [
   ["centrepin", "short-spin", "drum rear-bearing front-bearing", "check-pawl spindle foot"],
   ["centrepin", "click-weak", "drum check-pawl check-spring", "rear-clip front-bearing"],
   ["fly", "drag-weak", "spool friction drag-plate", "clutch"],
+  ["fly", "slips-back", "spool clutch", "hub-sleeve friction"],
+  ["spinning-fluid-sealed", "drag-jerky", "drag-knob friction-mid", "rotor spool two-ear unit-cap"],
 ];
 
 describe("where a complaint leads", () => {

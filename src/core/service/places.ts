@@ -73,6 +73,8 @@ const places: Readonly<Record<PlaceId, Place>> = {
   "anti-reverse": {
     first: ["roller-clutch", "clutch-sleeve", "clutch-pin"],
     parts: ["dog", "dog-spring", "dog-coil", "anti-reverse-spring", "friction-spring", "ratchet", "anti-reverse-hub"],
+    // Its sleeve lies open once the spool is off, and is wiped where it sits.
+    inFamily: { fly: { parts: ["roller-clutch"] } },
   },
   click: { parts: ["click-tongue", "click-spring", "click-button", "click-washer"] },
   roller: { whole: ["line-roller"] },

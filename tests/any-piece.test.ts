@@ -153,6 +153,21 @@ describe("a piece from anywhere", () => {
   });
 });
 
+describe("a part that breaks in the hand as its place is opened", () => {
+  it("lies in the tray, is wanted anew, and its owner is told, whether a new one goes in or not", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ serial: "BR 1", limitMinor: 10_000_000 });
+    const next = expectedNext(shop.db, job(shop, id))[0]!;
+    takeParts(shop.ctx, id, [next], new Set(), 0, new Set([next]));
+    expect(listWells(shop.db, id)).toEqual([expect.objectContaining({ positionId: next, verdict: "replace", forOwner: true })]);
+    expect(getQuote(shop.db, job(shop, id)).parts.map(({ positionId }) => positionId)).toEqual([next]);
+    const told = () => saying(getAccount(shop.db, job(shop, id)).sentences, "done", "watch").join(" ");
+    expect(told()).toMatch(/broke as it was opened/);
+    fitFromStock(shop.ctx, id, next);
+    expect(told()).toMatch(/broke as it was opened, a new one is in/);
+  });
+});
+
 describe("what is otherwise than the drawing", () => {
   it.each([
     ["more of them", { verdict: "ok", foundCount: 2 }, /Main gear: 2 found/],

@@ -8,7 +8,8 @@ import { leaveIn, noteWell, putBack, serveInPlace, takeAllAsCame, takeParts } fr
 import type { RunsOf } from "./runs";
 
 export const stripRuns: RunsOf<typeof stripActs> = {
-  "take-parts": (ctx, { jobId, positionIds, absent, more }) => takeParts(ctx, jobId, positionIds, new Set(absent), more),
+  "take-parts": (ctx, { jobId, positionIds, absent, more, broke }) =>
+    takeParts(ctx, jobId, positionIds, new Set(absent), more, new Set(broke)),
 
   "serve-in-place": (ctx, input) => serveInPlace(ctx, input.jobId, input.positionId, input.reason),
 

@@ -190,6 +190,9 @@ function byPiece({ pieces, notDrawn, noted }: Account): Sentence[] {
               ),
             ]
           : []),
+        ...(verdict === "replace" && piece.remark && became !== "back"
+          ? [one(piece, `${piece.remark}${became === "replaced" ? ", a new one is in" : ""}`)]
+          : []),
         ...(verdict === "wrong" ? [one(piece, `not this reel's${became === "back" ? ", went back all the same" : ""}`)] : []),
         ...(many > 1 && verdict !== null && verdict !== "missing" ? [one(piece, `${many} found`)] : []),
         ...(wrongHole ? [one(piece, `found in ${wrongHole.was}, belongs in ${wrongHole.own}`)] : []),

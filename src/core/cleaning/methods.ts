@@ -196,6 +196,8 @@ export function cleanMethodsFor(type: PartType, carrying = false): CleanMethod[]
   }
   for (const dirt of ["brush", "bath", "wipe"] as const)
     for (const friction of ["wiped", "washed"] as const) ways.add(cleanMethodOf(type, friction, dirt));
+  // A bearing that is hardly dirty is wiped where it is not opened.
+  if (ways.has("bearings") || ways.has("flush")) ways.add("wipe");
   const { shape } = type;
   if (polished.has(shape.kind) && isMadeOf(type, "steel")) ways.add("polish");
   return cleanMethodIds.filter((method) => ways.has(method));

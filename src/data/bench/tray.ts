@@ -1,5 +1,5 @@
 import { lastWell } from "@/core/acts/strip/put-back";
-import { freshWells, moreThanDrawn, notThere } from "@/core/acts/strip/take-parts";
+import { brokeOpening, freshWells, moreThanDrawn, notThere } from "@/core/acts/strip/take-parts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { cameWithout } from "@/core/teardown/came-without";
 import { type WellVerdict, wantsNew } from "@/core/teardown/verdicts";
@@ -116,6 +116,7 @@ export const takePart = (ctx: Context, jobId: number, positionId: string): { wel
 /**
  * Takes parts off in one act of the hands: into the next well, in their order.
  * @param absent those of them that were not there: their places are empty, and what is missing is wanted. @param more so many more than drawn lay there.
+ * @param broke those that broke as they came off: a new one is wanted, and their owner is told.
  * @returns the well. @throws Refusal when one of them lies in the tray already, has no such seat, or the customer has not said yes; then none of
  * them moved.
  */
@@ -125,6 +126,7 @@ export function takeParts(
   positionIds: readonly string[],
   absent: ReadonlySet<string> = new Set(),
   more = 0,
+  broke: ReadonlySet<string> = new Set(),
 ): { well: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
@@ -155,7 +157,9 @@ export function takeParts(
     writeJournal(ctx, "part-off", { jobId, reelId: job.reel.id }, { position: positionId, well });
   }
   advanceStation(ctx, job, "strip");
-  for (const positionId of positionIds) if (absent.has(positionId)) noteWell(ctx, jobId, positionId, notThere);
+  for (const { positionId, orientation } of fresh)
+    if (absent.has(positionId)) noteWell(ctx, jobId, positionId, notThere);
+    else if (broke.has(positionId)) noteWell(ctx, jobId, positionId, { ...brokeOpening, orientation });
   if (more > 0) {
     const { batches } = openingOf(db, job);
     const batch = batches.find((one) => positionIds.length > 1 && positionIds.every((id) => one.positionIds.includes(id)));

@@ -4,7 +4,7 @@ import type { Well } from "@/core/teardown/well";
 import { leaveIn } from "./leave-in";
 import { putBack } from "./put-back";
 import { serveInPlace } from "./serve-in-place";
-import { freshWells, notThere, takeParts } from "./take-parts";
+import { brokeOpening, freshWells, notThere, takeParts } from "./take-parts";
 
 /** What lies in the tray and what is served where it sits: what the hand changes at Strip. */
 export interface StripState {
@@ -40,12 +40,16 @@ const justOff = {
 /** @param seats of the model, by id. */
 export const stripBoard = (seats: ReadonlyMap<string, Position>) =>
   boardOf<StripState>([
-    shows(takeParts, (state, { positionIds, absent }) => {
+    shows(takeParts, (state, { positionIds, absent, broke = [] }) => {
       const lying = new Set(state.wells.map(({ positionId }) => positionId));
       const fresh = positionIds.filter((id) => !lying.has(id));
       if (!fresh.length) return state;
       const wells = freshWells(state.wells, fresh, seats).map((well): Well => {
-        return { ...justOff, ...well, ...(absent.includes(well.positionId) ? notThere : {}) };
+        return {
+          ...justOff,
+          ...well,
+          ...(absent.includes(well.positionId) ? notThere : broke.includes(well.positionId) ? brokeOpening : {}),
+        };
       });
       // What was to stay came off after all.
       return { wells: [...state.wells, ...wells], inPlace: state.inPlace.filter(({ positionId }) => !fresh.includes(positionId)) };

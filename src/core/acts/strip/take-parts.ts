@@ -11,6 +11,8 @@ export const takeParts = defineAct({
     jobId,
     positionIds: seats,
     absent: z.array(z.string().max(60)).max(60).default([]),
+    /** Those of them that broke as they came off. */
+    broke: z.array(z.string().max(60)).max(60).default([]),
     /** So many more lay there than the model has. A press from before this was a number says it in words. */
     more: z.preprocess(
       (said) => (typeof said === "string" ? Number.parseInt(said, 10) || 0 : said),
@@ -26,6 +28,9 @@ export const moreThanDrawn = (pieces: number, name: string): string => `${pieces
 
 /** What stands at a part that was not there when its place was opened. */
 export const notThere = { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 } as const;
+
+/** What stands at a part that broke in the hand as its place was opened: its owner is told. */
+export const brokeOpening = { verdict: "replace", note: "broke as it was opened", forOwner: true } as const;
 
 /** Where a part lies once it is off, and how its model's way round and hole say it sat. */
 export interface FreshWell {

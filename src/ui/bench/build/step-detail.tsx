@@ -68,7 +68,11 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
           <p className="mt-1 text-head">
             From well <span className="num">{step.well.well}</span>
             {step.well.renewed && ", the new piece"}
-            {step.well.verdict === "replace" && !step.well.renewed && ": to be replaced, the new piece is not here yet"}
+            {step.well.verdict === "replace" &&
+              !step.well.renewed &&
+              (step.well.declined
+                ? ": the customer declined a new one, the old one goes back"
+                : ": to be replaced, the new piece is not here yet")}
           </p>
         )}
         {step.state === "skipped" && (step.well?.leftOutReason || step.note) && (

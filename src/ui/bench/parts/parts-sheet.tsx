@@ -96,7 +96,7 @@ export function PartsSheet(props: Props) {
   const { head, anatomy, partTypes, seats, currency, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
-  const wanted = seats.filter((seat) => (seat.verdict === "replace" || seat.foreseen) && !seat.renewed);
+  const wanted = seats.filter((seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen) && !seat.renewed);
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
     plates.find((candidate) => candidate.callouts.some((callout) => callout.positionIds.includes(id)))?.id ?? plates[0]!.id;

@@ -13,6 +13,7 @@ const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
   need: null,
   foreseen: false,
   planned: false,
+  declined: false,
   wantedPartTypeId: "p",
   fits: [],
   donors: [],

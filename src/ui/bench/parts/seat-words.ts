@@ -12,6 +12,8 @@ export interface SeatFacts {
   readonly refitted: boolean;
   readonly need: "open" | "ordered" | "arrived" | null;
   readonly foreseen: boolean;
+  /** The customer said no to a new one. */
+  readonly declined: boolean;
   /** A piece from elsewhere is planned for it. */
   readonly planned: boolean;
   /** Other parts that go here. */
@@ -40,6 +42,7 @@ export const needWords = { open: "on the needs list", ordered: "ordered", arrive
 export function seatWords(seat: SeatFacts): string {
   if (seat.refitted) return seat.renewed ? "new piece fitted" : "refitted";
   if (seat.renewed) return `new piece in well ${seat.well}`;
+  if (seat.declined) return "declined: the old one goes back";
   if (seat.planned) return seat.inTray ? "its piece is here: fit it" : "its piece is here, the old one is still in the reel";
   if (seat.need) return needWords[seat.need];
   if (seat.verdict && wantsNew(seat.verdict)) return seat.verdict === "missing" ? "missing" : "to be replaced";

@@ -234,6 +234,10 @@ export function TraySheet(props: Props) {
                     settle();
                   }}
                   onDone={() => setStuck(false)}
+                  broke={() => {
+                    press("take-parts", { jobId: head.jobId, positionIds: [next.id], broke: [next.id] }, `${next.name} broke coming off`);
+                    settle();
+                  }}
                 />
               )}
             </>
@@ -328,9 +332,9 @@ export function TraySheet(props: Props) {
               <strong>Tools:</strong> {props.tools.join("; ")}.
             </p>
           )}
-          {!wells.length && mayTake && (
+          {mayTake && (
             <button type="button" className="act-link min-h-10" disabled={pieces.busy} onClick={() => pieces.press({ jobId: head.jobId })}>
-              It came in pieces: lay all of it in the tray
+              {wells.length ? "The rest came in pieces: lay it in the tray" : "It came in pieces: lay all of it in the tray"}
             </button>
           )}
           <Refused of={[pieces, service]} />

@@ -15,10 +15,12 @@ interface Props {
   /** Serves it where it sits; the reason stands in the report. */
   readonly serve: (reason: string) => void;
   readonly onDone: () => void;
+  /** It broke in the hand: it lies in the tray, a new one is wanted, its owner is told. */
+  readonly broke: () => void;
 }
 
 /** A part that does not come: what to free first, why it may sit fast, how to hold it, and serving it where it sits. Never force. */
-export function StuckPanel({ position, type, help, serve, onDone }: Props) {
+export function StuckPanel({ position, type, help, serve, onDone, broke }: Props) {
   const [reason, setReason] = useState("would not come off");
   return (
     <form
@@ -48,6 +50,9 @@ export function StuckPanel({ position, type, help, serve, onDone }: Props) {
         </button>
         <Key onPress={onDone} className="key-small">
           It came off
+        </Key>
+        <Key onPress={broke} className="key-small" label={`${position.name} broke coming off: a new one is wanted`}>
+          It broke coming off
         </Key>
       </div>
     </form>

@@ -70,6 +70,7 @@ export default async function PartsPage(props: StationProps) {
       need: (needs.get(position.id) as SeatFacts["need"]) ?? null,
       foreseen: foreseen.has(position.id),
       planned: planned.has(position.id),
+      declined: well?.declined ?? false,
       fits: [
         ...offered
           .filter((fit) => fit.partTypeId !== wantedPartTypeId)

@@ -51,6 +51,10 @@ const outOfDate = [
     "not-last",
     "has-schematic",
     "done",
+    "followed",
+    "no-feel",
+    "no-kit",
+    "not-of-lot",
   ],
 ] as const;
 

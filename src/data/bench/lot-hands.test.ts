@@ -70,6 +70,6 @@ describe("hands across the reels of a lot", () => {
 
   it("refuses a reel of another lot", () => {
     const other = shop.open({ serial: "Z 9" });
-    expect(refusal(() => does("strip", [other])).code).toBe("no-reel");
+    expect(refusal(() => does("strip", [other])).code).toBe("not-of-lot");
   });
 });

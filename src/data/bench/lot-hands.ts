@@ -87,7 +87,7 @@ export function lotHands(
 ): { done: number; not: { jobId: number; why: string }[] } {
   const { db } = ctx;
   const own = new Set(listJobsOfLot(db, lotId).map(({ id }) => id));
-  if (jobIds.some((id) => !own.has(id))) throw new Refusal("no-reel", "One of these is not of this lot. Reload the page.");
+  if (jobIds.some((id) => !own.has(id))) throw new Refusal("not-of-lot", "One of these is not of this lot. Reload the page.");
   const not: { jobId: number; why: string }[] = [];
   for (const jobId of jobIds)
     try {

@@ -476,7 +476,7 @@ function QuotedPieces({
             <button type="button" className="act-link min-h-8" onClick={onRemove} aria-label={`Remove ${line.words}`}>
               remove
             </button>
-            <button type="button" className="act-link ml-3 min-h-8" onClick={onNo} aria-label={`The customer says no: ${called}`}>
+            <button type="button" className="act-link ml-3 min-h-8" onClick={onNo} aria-label={`They say no: ${called}`}>
               they say no
             </button>
           </>

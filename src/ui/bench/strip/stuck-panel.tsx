@@ -51,7 +51,7 @@ export function StuckPanel({ position, type, help, serve, onDone, broke }: Props
         <Key onPress={onDone} className="key-small">
           It came off
         </Key>
-        <Key onPress={broke} className="key-small" label={`${position.name} broke coming off: a new one is wanted`}>
+        <Key onPress={broke} className="key-small" label={`It broke coming off: ${position.name}`}>
           It broke coming off
         </Key>
       </div>

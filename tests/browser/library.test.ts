@@ -84,7 +84,7 @@ describe("an old reel nobody has a schematic of", () => {
     await person.sees("Fit Brass spool");
     await person.sees("0/8 steps done");
     // Nobody cleaned anything: it is said once that it goes back so.
-    await person.sees("Clean first: 8 parts wait");
+    await person.sees("Clean first: 7 parts wait"); // a friction washer nobody knows the stuff of is left alone
     await person.key("d");
     await person.key(" ");
     await person.sees("1/8 steps done");

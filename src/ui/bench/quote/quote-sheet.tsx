@@ -469,7 +469,7 @@ function QuotedPieces({
       </td>
       <td />
       <td className="num text-right">{formatMinor(line.priceMinor)}</td>
-      <td className="w-28 text-right">
+      <td className="text-right whitespace-nowrap">
         {cover}
         {!closed && (
           <>

@@ -11,6 +11,8 @@ import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
 import { fitFromElsewhere, fitFromStock, fitSeveral, takeBack } from "@/data/bench/fit-part";
 import { expectedNext, leaveOut, listWells, noteWell, takeParts } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
+import { startModelOf } from "@/data/catalogue/built";
+import { openJob } from "@/data/counter/open-job";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
 import { hereFor } from "@/data/hand-back/going-home";
@@ -20,7 +22,7 @@ import { machineOf } from "@/data/jobs/machine";
 import { getReelHistory } from "@/data/ledger/reel-history";
 import { findStock } from "@/data/parts/stock";
 import { getBill, getQuote } from "@/data/quote/quotes";
-import { openWorkshop, refusal, reportDates, type Workshop } from "./workshop";
+import { openWorkshop, plainJob, refusal, reportDates, type Workshop } from "./workshop";
 
 const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
 const opened = () => {
@@ -132,6 +134,24 @@ describe("a piece from anywhere", () => {
     expect(getBill(shop.db, job(shop, id)).sum.partsMinor).toBe(900);
     // Nothing came out of the bins.
     expect(findStock(shop.db, typeAtSeat(shop, id, "head-bearing"))).toBeNull();
+  });
+
+  it("that is a ball bearing in a bush's seat is called so, gets its oil, and stands so in the report", () => {
+    const shop = openWorkshop();
+    const modelId = startModelOf(
+      shop.ctx,
+      { maker: "Own", name: "Bushed", family: "star-drag-bridge", prefix: "BU" },
+      { "head-support": "bush" },
+    ).id;
+    const { id } = openJob(shop.ctx, plainJob({ modelId, serial: "BU 1", kind: "service", depth: "full", limitMinor: 10_000_000 }));
+    takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));
+    takeParts(shop.ctx, id, ["head-bush"]);
+    fitFromElsewhere(shop.ctx, id, ["head-bush"], { ...plain, kind: "bearing", source: "drawer", priceMinor: 300 });
+    const type = machineOf(shop.db, job(shop, id)).partTypes.get(typeAtSeat(shop, id, "head-bush"))!;
+    expect(type).toMatchObject({ name: "Ball bearing in place of a bush", role: "spool-bearing", shape: { kind: "bearing" } });
+    expect(
+      refusal(() => fitFromElsewhere(shop.ctx, id, ["star"], { ...plain, kind: "bearing", source: "drawer", priceMinor: 300 })).field,
+    ).toBe("kind");
   });
 
   it("of a kind without measures keeps its size as it was typed", () => {

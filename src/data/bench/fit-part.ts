@@ -1,4 +1,5 @@
 import { typedSize } from "@/core/anatomy/typed-size";
+import { asKind, type SeatKind } from "@/core/bearings/instead";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { mayGoOn } from "@/core/quote/consent";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";
@@ -32,6 +33,7 @@ const donorPlan = (db: Db, donorPieceId: number) => {
 /** A piece from anywhere as it was typed; empty is the seat's own. */
 export interface TypedPiece {
   readonly source: PieceSource;
+  readonly kind?: "" | SeatKind;
   readonly size: string;
   readonly material: string;
   readonly closure: "" | "open" | "shielded" | "sealed";
@@ -73,7 +75,9 @@ export function fitFromElsewhere(
 /** The typed piece as it goes into one seat. */
 function pieceFor(db: Db, job: Job, positionId: string, piece: TypedPiece): fitting.PieceFromElsewhere {
   const { name, partTypeId } = wantedPart(db, job, positionId);
-  const seat = findPartType(db, partTypeId)!;
+  const own = findPartType(db, partTypeId)!;
+  const seat = piece.kind ? asKind(own, piece.kind) : own;
+  if (!seat) throw new Refusal("kind", `${name} is neither a bush nor a bearing.`, "kind");
   const size = typedSize(piece.size, seat.shape);
   if (!size.ok) throw new Refusal("size", size.message, "size");
   const { shape, said, unlike } = size.value;
@@ -83,6 +87,7 @@ function pieceFor(db: Db, job: Job, positionId: string, piece: TypedPiece): fitt
     source: piece.source,
     shape: shape.kind === "bearing" && piece.closure ? { ...shape, closure: piece.closure } : shape,
     said,
+    ...(seat === own ? {} : { called: seat.name, role: seat.role }),
     material: piece.material || seat.material,
     priceMinor: priceOf(piece),
   };

@@ -165,6 +165,9 @@ export interface PieceFromElsewhere {
   readonly shape: PartType["shape"];
   /** A size of a part that has no measures of its own kind, as typed. */
   readonly said: string;
+  /** What it is called and does, where it is of another kind than the seat's own. */
+  readonly called?: string;
+  readonly role?: string;
   readonly material: string;
   readonly priceMinor: number;
 }
@@ -181,12 +184,21 @@ export function fitFromElsewhere(ctx: Context, job: Job, positionId: string, pie
 }
 
 /** Lists a piece like a seat's part, with its own size, stuff and price. @returns its id. */
-function pieceLike(ctx: Context, partTypeId: string, { shape, said, material, priceMinor }: PieceFromElsewhere): string {
+function pieceLike(ctx: Context, partTypeId: string, { shape, said, called, role, material, priceMinor }: PieceFromElsewhere): string {
   const model = findPartType(ctx.db, partTypeId)!;
   const { number: _number, id: _id, supersededBy: _old, ...like } = model;
   // A friction washer of another stuff is no old lining any more, and a magnet none if it is not one.
   const hazard = material === model.material ? like.hazard : undefined;
-  return addUnlistedPiece(ctx, { ...like, name: said ? `${like.name}, ${said}` : like.name, hazard, shape, material, priceMinor });
+  const name = called ?? like.name;
+  return addUnlistedPiece(ctx, {
+    ...like,
+    ...(role === undefined ? {} : { role }),
+    name: said ? `${name}, ${said}` : name,
+    hazard,
+    shape,
+    material,
+    priceMinor,
+  });
 }
 
 /** A piece that is here before its seat is open: it stands in the quote at its own price and goes in by one press once the old one is off. */

@@ -11,6 +11,8 @@ export const usePiece = defineAct({
     /** Other seats that get one like it. */
     also: z.array(z.string().min(1).max(60)).max(60).default([]),
     source: z.enum(pieceSourceIds),
+    /** A ball bearing in a bush's seat, or a bush in a bearing's; empty as the seat's own. */
+    kind: z.enum(["", "bearing", "bush"]).default(""),
     size: z.string().trim().max(40, "At most 40 characters."),
     material: z.string().trim().max(40, "At most 40 letters."),
     closure: z.enum(["", "open", "shielded", "sealed"]),

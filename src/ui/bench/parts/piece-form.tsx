@@ -1,5 +1,6 @@
 import { sizeHint } from "@/core/anatomy/typed-size";
 import type { PartType } from "@/core/anatomy/types";
+import { seatKind } from "@/core/bearings/instead";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { ActForm, FormChoice, FormSend, FormText, FormTick, FormTicks } from "@/ui/controls/form";
 import { MaterialField } from "@/ui/controls/material-field";
@@ -19,6 +20,7 @@ const sources = Object.fromEntries(Object.entries(pieceSources).map(([id, { name
 /** A piece from anywhere: a drawer, a shop counter, the customer's pocket, the lathe. No number is needed; its size is checked at the seat. */
 export function PieceForm({ jobId, positionId, type, inReel, others }: Props) {
   const hint = sizeHint(type.shape);
+  const kind = seatKind(type);
   return (
     <details>
       <summary className="act-link min-h-10">A piece from elsewhere</summary>
@@ -28,6 +30,7 @@ export function PieceForm({ jobId, positionId, type, inReel, others }: Props) {
         className="flex flex-col gap-2"
         values={{
           source: "drawer",
+          kind: "",
           also: [] as string[],
           size: "",
           material: "",
@@ -39,6 +42,13 @@ export function PieceForm({ jobId, positionId, type, inReel, others }: Props) {
         empties
       >
         <FormChoice name="source" label="It comes from" of={sources} />
+        {kind && (
+          <FormChoice
+            name="kind"
+            label="It is"
+            of={kind === "bush" ? { "": "a bush, as here", bearing: "a ball bearing" } : { "": "a ball bearing, as here", bush: "a bush" }}
+          />
+        )}
         <div className="grid grid-cols-2 gap-2">
           <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size, in your words"} hint="Empty: as the seat's own" figures />
           <MaterialField shape={type.shape} label="Material" hint={`Empty: ${type.material}`} />

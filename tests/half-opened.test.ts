@@ -33,7 +33,13 @@ import { intake, openWorkshop, plainJob, type Workshop } from "./workshop";
 function half(shop: Workshop, modelId: string, depth: DepthId, felt: readonly ComplaintId[], random: () => number) {
   const id = openJob(
     shop.ctx,
-    plainJob({ modelId, serial: `HO ${Math.floor(random() * 1e9)}`, kind: "service", depth, intake: intake({ complaints: [...felt] }) }),
+    plainJob({
+      modelId,
+      serial: `HO ${Math.floor(random() * 1e9)}`,
+      kind: "service",
+      depth,
+      intake: intake({ complaints: [...felt], dragWish: "dry", handleHole: "short" }),
+    }),
   ).id;
   const job = () => findJob(shop.db, id)!;
   const version = machineOf(shop.db, job());
@@ -79,6 +85,13 @@ function half(shop: Workshop, modelId: string, depth: DepthId, felt: readonly Co
   markReady(shop.ctx, id);
   closeJob(shop.ctx, id, "Ada Brook");
   const told = getAccount(shop.db, job()).sentences.map(({ words }) => words);
+  // One wish for the drag and one for the handle: named where the hands came by them, and nowhere else.
+  const placed = getBuild(shop.db, job()).steps.filter(({ operation, state }) => operation.kind === "place" && state === "done");
+  const types = placed.map(({ position }) => partTypes.get(position!.partTypeId)!);
+  expect(told.some((words) => /As the customer wished: drag dry/.test(words))).toBe(
+    types.some(({ shape }) => shape.kind === "friction-washer"),
+  );
+  expect(told.some((words) => /As the customer wished: handle in its short/.test(words))).toBe(types.some(({ role }) => role === "handle"));
   return {
     closed: job().closedAt !== null,
     told: told.join(" "),

@@ -99,6 +99,7 @@ export interface Account {
   readonly notDrawn: JobActs["notDrawn"];
   readonly checks: JobActs["checks"];
   readonly noted: JobActs["noted"];
+  readonly wished: JobActs["wished"];
   /** Left dry on purpose; how a part came out of its cleaning; how it felt as it went in. */
   readonly dry: readonly { readonly name: string; readonly act: Act }[];
   readonly cleanedSo: readonly { readonly name: string; readonly outcome: CleanOutcome; readonly act: Act }[];
@@ -281,6 +282,7 @@ export function accountOf(acts: JobActs): Account {
     notDrawn: acts.notDrawn,
     checks: acts.checks,
     noted: acts.noted,
+    wished: acts.wished,
     dry: acts.dry.map(({ positionId, act }) => ({ name: nameOf(positionId), act })),
     cleanedSo: acts.cleanedSo.map(({ positionId, outcome, act }) => ({ name: nameOf(positionId), outcome, act })),
     notCleaned: notCleanedOf(acts).map(({ positionId, act }) => ({ name: nameOf(positionId), act })),

@@ -82,6 +82,8 @@ export const jobActsSchema = z.strictObject({
       }),
     )
     .default([]),
+  /** What the customer wished and was done so, with the act that did it. */
+  wished: z.array(z.strictObject({ act, words })).default([]),
   /** Left dry on purpose, where the rule gives it something. */
   dry: z.array(z.strictObject({ act, positionId: seat })).default([]),
   /** How a part came out of its cleaning where it did not simply come clean, and how it felt as it went in. */

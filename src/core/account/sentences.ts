@@ -163,7 +163,7 @@ function traySum(pieces: readonly PieceAccount[]): Sentence[] {
 }
 
 /** What lay otherwise than it should, and what was done by hand. */
-function byPiece({ pieces, notDrawn, noted }: Account): Sentence[] {
+function byPiece({ pieces, notDrawn, noted, wished }: Account): Sentence[] {
   const one = (piece: PieceAccount, words: string): Sentence => ({ section: "done", words: `${piece.name}: ${words}.`, acts: piece.acts });
   return [
     ...pieces.filter(({ dressed }) => dressed).map((piece) => one(piece, `${piece.dressed}${piece.became === "back" ? ", put back" : ""}`)),
@@ -204,6 +204,9 @@ function byPiece({ pieces, notDrawn, noted }: Account): Sentence[] {
         words: `Not on the drawing: ${words}${state === "left-out" ? ", left out" : state === "back" ? ", put back" : ""}.`,
         acts: [act],
       }),
+    ),
+    ...[...groupBy(wished, ({ words }) => words)].map(
+      ([words, same]): Sentence => ({ section: "done", words: `As the customer wished: ${words}.`, acts: same.map(({ act }) => act) }),
     ),
     ...noted.map(({ words, act }): Sentence => ({ section: "done", words: `${words}.`, acts: [act] })),
   ];

@@ -12,6 +12,7 @@ import { rolesBySection } from "@/core/service/depth";
 import { placesOfComplaints } from "@/core/service/places";
 import { isSeal, sealUnitOf } from "@/core/teardown/seal-unit";
 import { sayMeasure } from "@/core/units/say-measure";
+import { dragWishes, handleHoles } from "@/core/vocabulary/counter-lists";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { listAsItIs } from "@/data/account/as-it-is";
 import { answersThatHold, getBuild } from "@/data/bench/build";
@@ -123,6 +124,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
       reason,
     })),
     noted: notedAtSteps(db, job, steps),
+    wished: wishesDone(job, version, steps),
     tests: answersThatHold(db, job, steps).map(({ id, testId, phase, verdict, value, unit: kept, simulated }) => ({
       act: `answer:${id}`,
       id: testId,
@@ -162,6 +164,23 @@ function outcomeActs(
     cleanedSo: told.flatMap(({ act, positionId, outcome }) => (outcome.clean ? [{ act, positionId, outcome: outcome.clean }] : [])),
     felt: told.flatMap(({ act, positionId, outcome }) => (outcome.feel ? [{ act, positionId, feel: outcome.feel }] : [])),
   };
+}
+
+/** Wishes of the counter that a step of the build answered. */
+function wishesDone({ intake }: Job, { partTypes }: ModelVersion, steps: ReturnType<typeof getBuild>["steps"]): JobActs["wished"] {
+  return steps.flatMap(({ operation, position, state }) => {
+    const type = operation.kind === "place" && state === "done" && position ? partTypes.get(position.partTypeId) : undefined;
+    if (!type) return [];
+    const act = `step:${operation.id}`;
+    return [
+      ...(type.shape.kind === "friction-washer" && intake.dragWish !== "shop"
+        ? [{ act, words: `drag ${dragWishes[intake.dragWish]}` }]
+        : []),
+      ...(type.role === "handle" && intake.handleHole !== "as-found"
+        ? [{ act, words: `handle in its ${handleHoles[intake.handleHole]}` }]
+        : []),
+    ];
+  });
 }
 
 function notedAtSteps(db: Db, job: Job, steps: ReturnType<typeof getBuild>["steps"]): JobActs["noted"] {

@@ -90,6 +90,7 @@ const carryNothing = {
       "choose-edition",
       "follow-model",
       "lot-hands",
+      "lot-order",
       "built-otherwise",
       "want-instead",
       "override-seat",

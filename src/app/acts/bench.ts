@@ -2,6 +2,7 @@ import type { benchActs } from "@/core/acts/bench/acts";
 import { buildOtherwise, followModel } from "@/data/bench/built-otherwise";
 import { chooseEdition } from "@/data/bench/choose-edition";
 import { lotHands } from "@/data/bench/lot-hands";
+import { orderForLot } from "@/data/bench/lot-order";
 import { keepMeasure } from "@/data/bench/measures";
 import { takeDown } from "@/data/bench/taken-down";
 import type { RunsOf } from "./runs";
@@ -14,6 +15,8 @@ export const benchRuns: RunsOf<typeof benchActs> = {
   "choose-edition": (ctx, input) => chooseEdition(ctx, input.jobId, input.editionId),
 
   "lot-hands": (ctx, input) => lotHands(ctx, input.lotId, input.jobIds, input.what),
+
+  "lot-order": (ctx, input) => orderForLot(ctx, input.lotId),
 
   measure: (ctx, input) => keepMeasure(ctx, input),
 

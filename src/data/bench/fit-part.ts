@@ -1,5 +1,5 @@
 import { typedSize } from "@/core/anatomy/typed-size";
-import { asKind, type SeatKind } from "@/core/bearings/instead";
+import { asKind, type SeatKind } from "@/core/interchange/bush-or-bearing";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { mayGoOn } from "@/core/quote/consent";
 import type { PieceSource } from "@/core/vocabulary/piece-sources";

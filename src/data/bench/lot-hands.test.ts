@@ -1,10 +1,13 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
 import { openLot } from "@/data/counter/lots";
+import { settleFault } from "@/data/diagnosis/diagnosis";
 import { findJob, listJobsOfLot } from "@/data/jobs/jobs";
+import { setBin } from "@/data/parts/stock";
 import { getBuild } from "./build";
 import { failGate } from "./build-steps";
 import { lotHands, lotTurnOf } from "./lot-hands";
+import { orderForLot } from "./lot-order";
 import { leaveIn, listWells, noteWell } from "./tray";
 
 let shop: Workshop;
@@ -66,6 +69,18 @@ describe("hands across the reels of a lot", () => {
     expect(turn(ids[1]!)).toMatchObject({ what: "check" });
     expect(does("check", [ids[0]!, ids[2]!]).done).toBe(2);
     expect(getBuild(shop.db, findJob(shop.db, ids[1]!)!).failedGate?.operation.id).toBe(gate);
+  });
+
+  it("want the parts of all by one press: a bin's pieces are counted off once, what nobody agreed to is said", () => {
+    for (const id of ids) settleFault(shop.ctx, id, "gears-worn", true);
+    setBin(shop.ctx, "sk-main-gear", "A1", 1, 1);
+    setBin(shop.ctx, "sk-pinion", "A1", 0, 1);
+    shop.ctx.db.prepare("UPDATE job SET limit_minor = 0 WHERE id = ?").run(ids[2]);
+    const told = orderForLot(shop.ctx, lotId);
+    expect([told.wanted, told.inBins]).toEqual([3, 1]);
+    expect(new Set(told.not.map(({ jobId }) => jobId))).toEqual(new Set([ids[2]]));
+    // A second press finds nothing more to want.
+    expect(orderForLot(shop.ctx, lotId).wanted).toBe(0);
   });
 
   it("refuses a reel of another lot", () => {

@@ -14,6 +14,7 @@ import { Refused } from "@/ui/controls/refused";
 import { useScan } from "@/ui/keys/keys";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { LotHandsPanel, type LotTurn } from "./lot-hands-panel";
+import { LotOrder } from "./lot-order";
 import { LotProgress, type LotReelPlace } from "./lot-progress";
 
 interface LotReel {
@@ -246,6 +247,7 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
           <LotProgress lotId={lot.id} customer={lot.customer} reels={places} />
           <div>
             <h2>What the others will need</h2>
+            {needs.length > 0 && <LotOrder lotId={lot.id} called={new Map(reels.map((reel) => [reel.jobId, nameOf(reel)]))} />}
             {!needs.length && <p>Nothing proved in any reel yet.</p>}
             <ul>
               {needs.map((one) => (

@@ -1,6 +1,6 @@
 import { sizeHint } from "@/core/anatomy/typed-size";
 import type { PartType } from "@/core/anatomy/types";
-import { seatKind } from "@/core/bearings/instead";
+import { seatKind } from "@/core/interchange/bush-or-bearing";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { ActForm, FormChoice, FormSend, FormText, FormTick, FormTicks } from "@/ui/controls/form";
 import { MaterialField } from "@/ui/controls/material-field";

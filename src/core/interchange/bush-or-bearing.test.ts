@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { familyWith } from "@/core/families/families";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { benchWays, type Ways } from "@/core/ways/ways";
-import { asKind, seatKind } from "./instead";
+import { asKind, seatKind } from "./bush-or-bearing";
 
 const bushed = familyWith("star-drag-bridge", { "head-support": "bush" });
 const bush = bushed.parts.find(({ role }) => role === "spool-bush")!;

@@ -120,7 +120,7 @@ describe("what a person says a lining is made of", () => {
       getQuote(shop.db, findJob(shop.db, id)!)
         .labour.map((line) => line.words)
         .join(" ");
-    expect(words()).toMatch(/dress glazed/);
+    expect(words()).toMatch(/re-grease/);
     sayLining(shop.ctx, id, "friction-low", "asbestos or not known");
     expect(words()).not.toMatch(/dress|grease/i);
     expect(saying(getReport(shop.db, findJob(shop.db, id)!, reportDates).told, "found").join()).not.toMatch(/dress|grease/i);

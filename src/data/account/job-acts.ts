@@ -174,7 +174,7 @@ function wishesDone({ intake }: Job, { partTypes }: ModelVersion, steps: ReturnT
     const act = `step:${operation.id}`;
     return [
       ...(type.shape.kind === "friction-washer" && intake.dragWish !== "shop"
-        ? [{ act, words: `drag ${dragWishes[intake.dragWish]}` }]
+        ? [{ act, words: `drag ${dragWishes[intake.dragWish].replace(":", ",")}` }]
         : []),
       ...(type.role === "handle" && intake.handleHole !== "as-found"
         ? [{ act, words: `handle in its ${handleHoles[intake.handleHole]}` }]

@@ -2,7 +2,7 @@
 import { type ReactNode, useState } from "react";
 import { formatMinor, labourPrice } from "@/core/money/money";
 import { type Consent, mayGoOn } from "@/core/quote/consent";
-import { type KitPart, type PieceLine, pieceLines } from "@/core/quote/kit-lines";
+import { type KitPart, pieceLines } from "@/core/quote/kit-lines";
 import type { ExtraLine, LabourLine, PartLine } from "@/core/quote/lines";
 import type { PinnedRates, QuoteSum } from "@/core/quote/quote-sum";
 import { type FaultOutcome, faultOutcomes } from "@/core/vocabulary/fault-outcomes";
@@ -17,6 +17,7 @@ import { Refused } from "@/ui/controls/refused";
 import { instantWords } from "@/ui/dates";
 import { AddLine } from "./add-line";
 import { DeclineForm } from "./decline-form";
+import { MoreParts, QuotedPieces } from "./quoted-pieces";
 import { WhoPays } from "./who-pays";
 
 interface Props {
@@ -302,53 +303,14 @@ export function QuoteSheet({
             </div>
           )}
           <Refused of={[striking, foreseeing, removing, leaving, covering, decliningPart, strikingKit]} />
-          {declined.length > 0 && (
-            <div className="mt-3">
-              <h3>The customer said no to</h3>
-              <ul>
-                {declined.map((positionId) => (
-                  <li key={positionId} className="rule-row flex items-center justify-between gap-2">
-                    A new {(seatNames[positionId] ?? positionId).toLowerCase()}
-                    {!head.closed && (
-                      <button
-                        type="button"
-                        className="act-link min-h-10"
-                        aria-label={`Yes after all: ${seatNames[positionId] ?? positionId}`}
-                        onClick={() => decliningPart.press({ jobId: head.jobId, positionId, declined: false })}
-                      >
-                        yes after all
-                      </button>
-                    )}
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
-          {may.length > 0 && !head.closed && (
-            <div className="mt-3">
-              <h3>
-                May come on top, once it lies open: up to{" "}
-                <span className="num">{formatMinor(may.reduce((total, { priceMinor }) => total + priceMinor, 0))}</span>
-              </h3>
-              <ul>
-                {may.map(({ positionId, priceMinor }) => (
-                  <li key={positionId} className="rule-row flex items-center justify-between gap-2">
-                    <span>
-                      {seatNames[positionId] ?? positionId} <span className="num">{formatMinor(priceMinor)}</span>
-                    </span>
-                    <button
-                      type="button"
-                      className="act-link min-h-10"
-                      aria-label={`Add ${seatNames[positionId] ?? positionId}`}
-                      onClick={() => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
-                    >
-                      Add
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
+          <MoreParts
+            declined={declined}
+            may={head.closed ? [] : may}
+            nameOf={nameOf}
+            closed={head.closed}
+            onYes={(positionId) => decliningPart.press({ jobId: head.jobId, positionId, declined: false })}
+            onAdd={(positionId) => foreseeing.press({ jobId: head.jobId, positionId, wanted: true })}
+          />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
               <h3>{head.path.kind === "upgrade" ? "Better parts that can go in" : "Replaced by shop policy"}</h3>
@@ -441,47 +403,5 @@ export function QuoteSheet({
         </div>
       </div>
     </BenchSheet>
-  );
-}
-
-/** A new piece, or all of a kit, as one line with its own no. */
-function QuotedPieces({
-  line,
-  seat,
-  closed,
-  cover,
-  onRemove,
-  onNo,
-}: {
-  line: PieceLine;
-  seat: string | null;
-  closed: boolean;
-  cover: ReactNode;
-  onRemove: () => void;
-  onNo: () => void;
-}) {
-  const called = seat === null ? line.words : `${line.words} for ${seat}`;
-  return (
-    <tr>
-      <td>
-        {line.words}
-        {seat !== null && <span className="text-note"> for {seat}</span>}
-      </td>
-      <td />
-      <td className="num text-right">{formatMinor(line.priceMinor)}</td>
-      <td className="text-right whitespace-nowrap">
-        {cover}
-        {!closed && (
-          <>
-            <button type="button" className="act-link min-h-8" onClick={onRemove} aria-label={`Remove ${line.words}`}>
-              remove
-            </button>
-            <button type="button" className="act-link ml-3 min-h-8" onClick={onNo} aria-label={`They say no: ${called}`}>
-              they say no
-            </button>
-          </>
-        )}
-      </td>
-    </tr>
   );
 }

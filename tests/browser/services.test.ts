@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it } from "vitest";
 import { atTheBench, type Person, type Server } from "./bench";
-import { buildAll, cleanAll, stripAll } from "./stations";
+import { buildAll, cleanAll, stripAll, writtenDown } from "./stations";
 
 let server: Server;
 let person: Person;
@@ -38,6 +38,7 @@ async function allGood(next: string): Promise<void> {
     async () => (await person.mainKey()).startsWith("On to") || (await person.driver.getCurrentUrl()).endsWith(next),
     15_000,
   );
+  await writtenDown(person);
 }
 
 /** From the tray to the report, nothing unusual. @returns the report's text, read by poppler's pdftotext. */

@@ -290,7 +290,12 @@ export class Person {
   private async chooseFrom(field: WebElement, text: string): Promise<void> {
     const option = `//*[@role="option"][contains(normalize-space(.), ${literal(text)})]`;
     const offered = () => this.driver.findElements(By.xpath(option));
-    await this.driver.wait(async () => (await offered()).length > 0, 1500 / patience).catch(() => null); // a new name is offered nothing
+    // A new name is offered nothing: nothing is on its way any more, and still nothing stands there.
+    const since = Date.now();
+    const answered = () => this.driver.executeScript<boolean>("return !window.asked");
+    await this.driver
+      .wait(async () => (await offered()).length > 0 || (Date.now() - since > 600 && (await answered())), 10_000)
+      .catch(() => null);
     const [first] = await offered();
     await (first ? first.click() : field.sendKeys(Key.TAB));
   }

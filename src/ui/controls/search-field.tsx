@@ -49,6 +49,8 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
   const enterFor = useRef<string | null>(null);
   /** The field was left before the answer came: whose whole name was typed is taken when it comes. */
   const leftFor = useRef<string | null>(null);
+  /** What came last, also before it is drawn: a field left in that moment chooses by it. */
+  const latest = useRef<readonly C[]>([]);
   const items = [...found, ...always];
   const ask = (text: string) => {
     asked.current?.abort();
@@ -59,6 +61,7 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
       .then(async (response) => {
         const answer = (await response.json()) as C[];
         underWay.current = null;
+        latest.current = answer;
         setFound(answer);
         setFailed(!response.ok);
         const first = [...answer, ...always][0];
@@ -101,7 +104,7 @@ export function SearchField<C extends Choice>({ label, from, chosen, onChoose, a
       }
       if (type === useCombobox.stateChangeTypes.FunctionSelectItem) return { ...changes, isOpen: false };
       if (type !== useCombobox.stateChangeTypes.InputBlur) return changes;
-      const whole = theOneCalled(items, state.inputValue);
+      const whole = theOneCalled([...latest.current, ...always], state.inputValue);
       if (!whole && underWay.current !== null) leftFor.current = underWay.current;
       const kept = whole ?? (free && state.inputValue !== (chosen?.name ?? "") ? null : chosen);
       return { ...changes, selectedItem: kept, inputValue: kept?.name ?? (free ? state.inputValue : "") };

@@ -77,6 +77,24 @@ describe("a click's level and its room's", () => {
     expect(clickFromSound({ sound: tones([0.5, room], [1, { 1000: 0.2 }]), rate }).ok).toBe(true);
   });
 
+  it("are what was heard: a stretch the device lost is not a room of perfect silence", () => {
+    // A busy device gives nothing for 0.1 s now and then: half the first second, and twice in the click.
+    const lossy = tones([1, room], [2, { 250: 0.01, 1000: 0.2 }]);
+    for (const at of [0, 0.2, 0.4, 0.6, 0.8, 1.5, 2.3]) lossy.fill(0, at * rate, (at + 0.1) * rate);
+    const kept = heard(lossy);
+    // A tenth of a second more or less of the room, put end to end: within a decibel, and the instrument has two.
+    expect(Math.abs(kept.roomDb - click.roomDb)).toBeLessThan(1);
+    expect(Math.abs(kept.overRoomDb - click.overRoomDb)).toBeLessThan(1);
+    // A recorder that takes away what it holds for noise leaves no room at all.
+    const gated = tones([1, {}], [2, { 1000: 0.2 }]);
+    expect(clickFromSound({ sound: gated, rate })).toMatchObject({
+      ok: false,
+      code: "no-room",
+      message: expect.stringMatching(/no room to compare/),
+    });
+    expect(clickFromSound({ sound: gated.subarray(0, 1.6 * rate), rate })).toMatchObject({ ok: false, code: "no-room" });
+  });
+
   it("are of 177 to 11 300 Hz: a hum below is no part of either", () => {
     const hum = heard(tones([1, { ...room, 62.5: 0.3 }], [2, { 250: 0.01, 1000: 0.2, 62.5: 0.3 }]));
     expect(hum.roomDb).toBeCloseTo(click.roomDb, 1);

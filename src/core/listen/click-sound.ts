@@ -1,7 +1,7 @@
 import { decibels, withoutRoom } from "@/core/proving/sound";
 import { quantile } from "@/core/quantile";
 import { fail, ok, type Result } from "@/core/result";
-import { checkRecording, type Recording } from "./recording";
+import { checkRecording, type Recording, withoutGaps } from "./recording";
 import { bandPower, type Spectrum, spectrumOf } from "./spectrum";
 
 /** Octave bands a click is heard in, Hz: their middles (IEC 61260). */
@@ -31,12 +31,23 @@ const windowS = 0.04;
 /** The click has to stand out of the room by so much. */
 const leastOverDb = 3;
 const size = 1024;
+/** So much has to be left where a recording lost some of its sound, s. */
+const leastHeardS = 1;
+const noRoom = () =>
+  fail(
+    "no-room",
+    "Much of this recording is silent altogether, so there is no room to compare the click with: switch off what takes noise away, and record again.",
+  );
 
 /** Level of a click and of the room it is in, band by band, from one recording: a second of silence, then the click while line is drawn. */
 export function clickFromSound(recording: Recording): Result<HeardClick> {
-  const fits = checkRecording(recording, 1.5);
-  if (!fits.ok) return fits;
-  const { sound, rate } = recording;
+  const given = checkRecording(recording, 1.5);
+  if (!given.ok) return given;
+  const whole = withoutGaps(recording);
+  const lost = whole.sound.length < recording.sound.length;
+  const fits = checkRecording(whole, leastHeardS);
+  if (!fits.ok) return lost ? noRoom() : fits;
+  const { sound, rate } = whole;
   const step = Math.round(rate * windowS);
   const starts = Array.from({ length: Math.floor(sound.length / step) }, (_, i) => i * step).filter(
     (at) => at + Math.max(step, size) <= sound.length,
@@ -45,7 +56,9 @@ export function clickFromSound(recording: Recording): Result<HeardClick> {
   const dbs = spectra.map((spectrum) => decibels(Math.sqrt(bandPower(spectrum, lowestHz, highestHz))));
   const [quiet, loud] = [quantile(dbs, 0.15), quantile(dbs, 0.93)];
   if (loud - quiet < leastOverDb)
-    return fail("nothing-heard", "Nothing stands out of the room: closer with the microphone, a second of silence first, then draw line.");
+    return lost
+      ? noRoom()
+      : fail("nothing-heard", "Nothing stands out of the room: closer with the microphone, a second of silence first, then draw line.");
   // A fourteenth of the windows lies above it and a seventh below, so there is always enough of both.
   const border = (quiet + loud) / 2;
   const room = spectra.filter((_, i) => dbs[i]! <= border);

@@ -6,6 +6,28 @@ export interface Recording {
   readonly rate: number;
 }
 
+/** Exact silence of this length is no room: no room is so quiet. The device was too busy, or took what it held for noise away. */
+const gapS = 0.005;
+
+/**
+ * A recording without what it lost: stretches of exact silence are left out and the rest put end to end, for levels only (times do not hold any more).
+ * @returns the same recording where nothing is lost.
+ */
+export function withoutGaps(recording: Recording): Recording {
+  const { sound, rate } = recording;
+  const least = Math.max(2, Math.round(gapS * rate));
+  const kept = new Float64Array(sound.length);
+  let length = 0;
+  let zeros = 0;
+  for (let i = 0; i < sound.length; i++) {
+    zeros = sound[i] === 0 ? zeros + 1 : 0;
+    kept[length++] = sound[i]!;
+    if (zeros === least) length -= least;
+    else if (zeros > least) length--;
+  }
+  return length === sound.length ? recording : { sound: kept.subarray(0, length), rate };
+}
+
 /** Longest recording that is listened to, s. */
 const longestS = 180;
 /** This share of the samples at the very edge is a microphone that was too near. */

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useId, useRef, useState } from "react";
 import { clickFromSound } from "@/core/listen/click-sound";
-import type { Recording } from "@/core/listen/recording";
+import { type Recording, withoutGaps } from "@/core/listen/recording";
 import { spinFromSound } from "@/core/listen/spin-sound";
 import { type InstrumentSpec, readTrace } from "@/core/proving/read-trace";
 import { levelsOfSound } from "@/core/proving/sound";
@@ -75,7 +75,8 @@ function traceOfSound(
         .flatMap(({ hz, clickDb, roomDb }) => (clickDb === null ? [] : [`${hz} Hz ${(clickDb - roomDb).toFixed(0)} dB`]))
         .join(", ")}.`
     : heard.message;
-  return ok({ trace: levelsOfSound(recording.sound, recording.rate).slice(0, mostSamples), words: bands });
+  const { sound, rate } = withoutGaps(recording);
+  return ok({ trace: levelsOfSound(sound, rate).slice(0, mostSamples), words: bands });
 }
 
 /**

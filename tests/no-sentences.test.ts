@@ -10,7 +10,6 @@ const readsWords: Readonly<Record<string, string>> = {
   "src/core/anatomy/read-older.ts": "models from before these were values",
   "src/core/anatomy/serial.ts": "patterns that a maker's serials are typed as",
   "src/core/anatomy/shared-name.ts": "makes a name of names; nothing is decided by it",
-  "src/core/blind-spots/checks.ts": "a gate's words are read into what it shows, until a model says it as a value",
   "src/core/bring-in/kinds.ts": "cells of somebody's spreadsheet",
   "src/core/families/ledger-defaults.ts": "drops in the amounts that templates write down, read once as a template is made",
   "src/core/lubrication/products.ts": "the one reader of products, as people type them",

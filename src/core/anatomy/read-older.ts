@@ -1,3 +1,6 @@
+import type { MistakeKind } from "@/core/vocabulary/mistakes";
+import { olderLooks } from "./older-looks";
+
 /**
  * Models written before these were values say them in words. They are read here when such a model is taken up, and nowhere else; what the model
  * says as a value stands.
@@ -26,3 +29,9 @@ export const actFromWords = <A extends { readonly kind: string; readonly words?:
     ? { proves: "drag" }
     : {}),
 });
+
+/** A look that was words alone: with its seats and what it shows where a family said it so, else at no seat. */
+export function lookFromWords(words: string): { words: string; seats: string[]; shows: MistakeKind[] } {
+  const [seats, ...shows] = Object.hasOwn(olderLooks, words) ? olderLooks[words]! : [[]];
+  return { words, seats: [...seats], shows };
+}

@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { hazardIds } from "@/core/vocabulary/hazards";
+import { mistakeKinds } from "@/core/vocabulary/mistakes";
 import { editionSchema } from "./edition";
 import { identifier as id } from "./identifier";
+import { lookFromWords } from "./read-older";
 import { shapeSchema } from "./shapes";
 
 /**
@@ -134,6 +136,15 @@ export const batchSchema = z.object({ id, name: z.string().min(1).max(60), posit
 
 export const operationKinds = ["place", "start", "turn-home", "tighten", "press", "set-state", "lubricate", "gate", "release"] as const;
 
+/** One thing to look at when a check fails. */
+export const lookSchema = z.object({
+  words: z.string().min(1).max(160),
+  /** Where it is; none where it is at no part. */
+  seats: z.array(id).max(20).default([]),
+  /** The mistakes at these seats that fail the check. */
+  shows: z.array(z.enum(mistakeKinds)).default([]),
+});
+
 export const operationSchema = z.object({
   id,
   kind: z.enum(operationKinds),
@@ -153,8 +164,10 @@ export const operationSchema = z.object({
   pullsLine: z.literal(true).optional(),
   /** Minutes it takes here, once somebody knows. */
   minutes: z.number().positive().max(240).optional(),
+  /** For a gate: pieces that are counted in it. */
+  counts: z.array(id).max(80).optional(),
   /** For a gate: where to look when it fails, likeliest first. */
-  lookAt: z.array(z.string().max(160)).default([]),
+  lookAt: z.array(z.union([z.string().min(1).max(160).transform(lookFromWords), lookSchema])).default([]),
 });
 
 /** Two toothed parts that mesh on parallel axes, and how far apart those axes are in this frame. */
@@ -181,6 +194,7 @@ export type Tightness = (typeof tightnessClasses)[number];
 export type Verifiable = (typeof verifiable)[number];
 export type Position = z.infer<typeof positionSchema>;
 export type Assembly = z.infer<typeof assemblySchema>;
+export type Look = z.infer<typeof lookSchema>;
 export type Operation = z.infer<typeof operationSchema>;
 export type OperationKind = (typeof operationKinds)[number];
 export type Batch = z.infer<typeof batchSchema>;

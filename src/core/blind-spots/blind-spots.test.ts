@@ -87,6 +87,31 @@ describe("blind spots of a machine", () => {
     ).toContain("turned cam");
   });
 
+  it("are none of what a gate's looks name (common practice)", async () => {
+    const shown = {
+      "star-drag-bridge": ["left-out dog-spring", "turned tension-upper", "swapped bridge-screw-low-front bridge-screw-top-rear"],
+      "lever-drag": ["turned dog", "turned cupped-lower", "left-out preload-spring"],
+      "baitcaster-low-profile": ["left-out kick-spring", "left-out spool-bearing", "left-out star-click"],
+      spinning: ["left-out rotor-washer", "left-out rotor-collar", "turned roller-spacer", "left-out drag-clip"],
+      "spinning-sealed-bail-less": ["left-out gear-retainer", "turned gear-clutch"],
+      spincast: ["left-out hair-spring", "swapped cover-screw-left hinge-screw"],
+      fly: ["left-out click-spring", "turned clutch"],
+    } as const;
+    for (const [family, ids] of Object.entries(shown)) {
+      const { passing, mistakes } = await spotsOf(family as (typeof familyIds)[number]);
+      for (const id of ids) {
+        expect(
+          mistakes.map((mistake) => mistake.id),
+          family,
+        ).toContain(id);
+        expect(
+          passing.map((mistake) => mistake.id),
+          family,
+        ).not.toContain(id);
+      }
+    }
+  });
+
   it("are fewer by what a new gate shows", async () => {
     const { anatomy, parts } = families["star-drag-bridge"];
     const types = new Map(parts.map((part) => [part.id, part]));
@@ -99,7 +124,7 @@ describe("blind spots of a machine", () => {
       after: [cheapest!.after],
       before: [],
       editions: [],
-      lookAt: cheapest!.shows.map(({ words }) => words),
+      lookAt: cheapest!.shows.map(({ kind, seats, words }) => ({ words, seats: [...seats], shows: [kind] })),
     };
     const after = blindSpots(solver, { ...anatomy, operations: [...anatomy.operations, gate] }, types)!;
     expect(after.passing.length).toBeLessThan(before.passing.length);

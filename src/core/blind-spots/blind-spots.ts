@@ -1,4 +1,4 @@
-import type { Anatomy, PartType } from "@/core/anatomy/types";
+import type { Anatomy, Operation, PartType } from "@/core/anatomy/types";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type Check, checksOf } from "./checks";
@@ -30,7 +30,6 @@ function lookAt(anatomy: Anatomy, types: ReadonlyMap<string, PartType>): Seen | 
   const mistakes = singleMistakes(anatomy, types);
   const checks = checksOf(
     anatomy,
-    types,
     built.value.steps.map(({ operation }) => operation.id),
     mistakes,
   );
@@ -67,7 +66,14 @@ export function gateFor(
   anatomy: Anatomy,
   types: ReadonlyMap<string, PartType>,
   checkId: string,
-): { words: string; after: string[]; lookAt: string[] } | null {
+): Pick<Operation, "words" | "after" | "lookAt" | "counts"> | null {
   const offer = lookAt(anatomy, types)?.offers.find(({ id }) => id === checkId);
-  return offer ? { words: offer.words, after: [offer.after], lookAt: offer.shows.map(({ words }) => words.slice(0, 160)) } : null;
+  return offer
+    ? {
+        words: offer.words,
+        after: [offer.after],
+        lookAt: offer.shows.map(({ kind, seats, words }) => ({ words: words.slice(0, 160), seats: [...seats], shows: [kind] })),
+        ...(offer.counts ? { counts: [...offer.counts] } : {}),
+      }
+    : null;
 }

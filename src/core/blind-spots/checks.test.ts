@@ -1,15 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { type SmallSeat, smallMachine, smallTypes } from "#tests/small-machine";
-import { placeOperationId } from "@/core/anatomy/types";
+import { type Look, placeOperationId } from "@/core/anatomy/types";
+import type { MistakeKind } from "@/core/vocabulary/mistakes";
 import { blindSpots, gateFor } from "./blind-spots";
 import { caughtByGate, checksOf } from "./checks";
 import { leastCover, loadSolver } from "./least-cover";
 import { type Mistake, singleMistakes } from "./mistakes";
 
-const gate = (words: string, lookAt: string[] = [], after: string[] = []) => ({
+const look = (seats: string[], ...shows: MistakeKind[]): Look => ({ words: "Look", seats, shows });
+const gate = (lookAt: Look[] = [], after: string[] = []) => ({
   id: "gate-1",
   kind: "gate" as const,
-  words,
+  words: "Try it",
   lookAt,
   after,
   before: [],
@@ -18,67 +20,31 @@ const gate = (words: string, lookAt: string[] = [], after: string[] = []) => ({
 const mistake = (kind: Mistake["kind"], ...seats: string[]): Mistake => ({ id: `${kind} ${seats.join(" ")}`, kind, seats, words: "" });
 
 describe("what a gate shows", () => {
-  const seats = [
-    { id: "ear", type: "keyed", name: "Eared washer, lower" },
-    { id: "carbon", type: "friction", name: "Carbon washers" },
-    { id: "dog", type: "dog", name: "Anti-reverse dog" },
-    { id: "dog-spring", type: "spring", name: "Dog spring" },
-    { id: "pin", type: "pin", name: "Go" },
-  ];
-  const anatomy = smallMachine(seats);
+  const seats = ["ear", "carbon", "dog", "dog-spring"];
   const all = [
-    ...["ear", "carbon", "dog", "dog-spring", "pin"].flatMap((seat) => [mistake("turned", seat), mistake("left-out", seat)]),
+    ...seats.flatMap((seat) => [mistake("turned", seat), mistake("left-out", seat)]),
     mistake("stacked", "ear", "carbon"),
     mistake("swapped", "dog", "carbon"),
   ];
-  const roles: Record<string, string> = { ear: "washer", carbon: "friction", dog: "dog", "dog-spring": "spring", pin: "pin" };
-  const shows = (words: string, lookAt: string[] = [], within = seats.map(({ id }) => id), role = (seat: string) => roles[seat]!) =>
-    [...caughtByGate(gate(words, lookAt), anatomy, role, all, new Set(within))].sort();
+  const shows = (looks: Look[], within = seats) => [...caughtByGate(gate(looks), all, new Set(within))].sort();
 
-  it("is a piece turned or left out at the seat it names, where it speaks of no kind of mistake", () => {
-    expect(shows("Try the anti-reverse dog by hand")).toEqual(["left-out dog", "turned dog"]);
-    expect(shows("Nothing of these")).toEqual([]);
+  it("is what its looks say, of the kinds and at the seats they say: words alone show nothing", () => {
+    expect(shows([look(["dog"], "turned")])).toEqual(["turned dog"]);
+    expect(shows([look(["dog", "ear"], "turned", "left-out")])).toEqual(["left-out dog", "left-out ear", "turned dog", "turned ear"]);
+    expect(shows([look(["dog"], "turned"), look(["carbon"], "left-out")])).toEqual(["left-out carbon", "turned dog"]);
+    expect(shows([look(["dog"]), look([], "turned"), look(["nowhere"], "turned")])).toEqual([]);
   });
 
-  it("is of the kind it speaks of, where it speaks of one", () => {
-    expect(shows("Is the anti-reverse dog upside down?")).toEqual(["turned dog"]);
-    expect(shows("Is the anti-reverse dog missing?")).toEqual(["left-out dog"]);
-    expect(shows("Is the anti-reverse dog missing, or upside down?")).toEqual(["left-out dog", "turned dog"]);
-    expect(shows("Are eared washer and carbon washer in order?")).toEqual(["stacked ear carbon", "swapped dog carbon"]);
-    expect(shows("Is a carbon washer exchanged?")).toEqual(["stacked ear carbon", "swapped dog carbon"]);
-    expect(shows("Is the eared washer missing, out of order or turned?")).toEqual(["left-out ear", "stacked ear carbon", "turned ear"]);
-  });
-
-  it("is read in its words and in each place it says to look at, each for itself", () => {
-    expect(shows("Turn the handle", ["anti-reverse dog upside down", "carbon washer left out"])).toEqual(["left-out carbon", "turned dog"]);
-  });
-
-  it("tells a longer name from a shorter within it", () => {
-    expect(shows("Is the dog spring missing?")).toEqual(["left-out dog-spring"]);
-    expect(shows("Is the dog missing?")).toEqual(["left-out dog"]);
-    expect(shows("Are dog spring and dog missing?")).toEqual(["left-out dog", "left-out dog-spring"]);
-  });
-
-  it("takes the last word of a name for it where only one role ends so", () => {
-    // Washers here are of two roles; nobody knows which is meant.
-    expect(shows("A washer is missing")).toEqual([]);
-    expect(shows("A washer is missing", [], undefined, (seat) => (seat === "ear" ? "friction" : roles[seat]!))).toEqual([
-      "left-out carbon",
-      "left-out ear",
-    ]);
-    // What stands behind a comma is no part of the name, and one of several is named by its singular.
-    expect(shows("Is the eared washer missing?")).toEqual(["left-out ear"]);
-    expect(shows("Are the carbon washers missing?")).toEqual(["left-out carbon"]);
-    expect(shows("Is it lower, or missing?")).toEqual([]);
-  });
-
-  it("is named by no word of two letters", () => {
-    expect(shows("Go on: is it missing?")).toEqual([]);
+  it("is of two pieces only where one look names both", () => {
+    expect(shows([look(["ear", "carbon", "dog"], "stacked")])).toEqual(["stacked ear carbon"]);
+    expect(shows([look(["dog", "carbon"], "swapped")])).toEqual(["swapped dog carbon"]);
+    expect(shows([look(["ear"], "stacked"), look(["carbon"], "stacked")])).toEqual([]);
   });
 
   it("is nothing that is not in by then, of two pieces both", () => {
-    expect(shows("Is the anti-reverse dog missing?", [], ["ear", "carbon"])).toEqual([]);
-    expect(shows("Are eared washer and carbon washer in order?", [], ["ear", "carbon"])).toEqual(["stacked ear carbon"]);
+    expect(shows([look(["dog"], "left-out")], ["ear", "carbon"])).toEqual([]);
+    expect(shows([look(["ear", "carbon"], "stacked")], ["ear", "carbon"])).toEqual(["stacked ear carbon"]);
+    expect(shows([look(["ear", "carbon"], "stacked")], ["ear"])).toEqual([]);
   });
 });
 
@@ -101,7 +67,7 @@ const all = order("carbon", "keyed", "dog", "one", "two");
 
 describe("checks a machine could have", () => {
   const anatomy = smallMachine(stack);
-  const checks = checksOf(anatomy, types, all, singleMistakes(anatomy, types));
+  const checks = checksOf(anatomy, all, singleMistakes(anatomy, types));
   const said = (id: string) => checks.find((check) => check.id === id)!;
 
   it("are one of each kind an assembly has mistakes of, after the last piece it is about", () => {
@@ -124,7 +90,9 @@ describe("checks a machine could have", () => {
   });
 
   it("say what is to be done, for one piece and for several", () => {
-    expect(said("count-drag").words).toBe("Count the small pieces of drag: 2 are in, none in the tray");
+    expect(said("count-drag").words).toBe("Count the small pieces of drag, none in the tray");
+    expect(said("count-drag").counts).toEqual(["carbon", "keyed"]);
+    expect(said("faces-drag").counts).toBeUndefined();
     expect(said("faces-drag").words).toBe("Look at the piece of drag that has two sides: is it as it was?");
     expect(said("order-drag").words).toBe("Read the stack of drag off from the base: 2 rings in their order");
     expect(said("lengths-plate").words).toBe("Lay the 2 screws of side plate beside each other by length before they go in");
@@ -133,7 +101,7 @@ describe("checks a machine could have", () => {
       { id: "b", type: "dog" },
       { id: "c", type: "friction" },
     ]);
-    const others = checksOf(two, types, order("a", "b", "c"), singleMistakes(two, types));
+    const others = checksOf(two, order("a", "b", "c"), singleMistakes(two, types));
     expect(others.map(({ words }) => words)).toEqual([
       "See that the small piece of drag is in and not in the tray",
       "Look at the 2 pieces of drag that have two sides: each as it was",
@@ -141,22 +109,22 @@ describe("checks a machine could have", () => {
   });
 
   it("are none where no piece they are about is placed", () => {
-    expect(checksOf(anatomy, types, order("one"), singleMistakes(anatomy, types)).map(({ id }) => id)).toEqual(["lengths-plate"]);
+    expect(checksOf(anatomy, order("one"), singleMistakes(anatomy, types)).map(({ id }) => id)).toEqual(["lengths-plate"]);
     const across = [mistake("swapped", "carbon", "one")];
-    expect(checksOf(anatomy, types, all, across)).toEqual([]);
+    expect(checksOf(anatomy, all, across)).toEqual([]);
   });
 });
 
 describe("gates a machine has", () => {
   const withGate = smallMachine(stack, {
-    operations: [gate("Is the dog, or a washer, missing or upside down?"), { ...gate("Never"), id: "gate-2" }],
+    operations: [gate([look(["dog"], "turned")]), { ...gate(), id: "gate-2" }],
   });
 
   it("are those of its order, and show what is in before them", () => {
     const mistakes = singleMistakes(withGate, types);
-    const at = (...ids: string[]) => checksOf(withGate, types, order(...ids), mistakes).filter(({ gate: is }) => is);
+    const at = (...ids: string[]) => checksOf(withGate, order(...ids), mistakes).filter(({ gate: is }) => is);
     expect(at("carbon", "keyed", "dog", "gate-1").map(({ id, minutes, after, words }) => [id, minutes, after, words])).toEqual([
-      ["gate-1", 0.3, "gate-1", "Is the dog, or a washer, missing or upside down?"],
+      ["gate-1", 0.3, "gate-1", "Try it"],
     ]);
     expect([...at("carbon", "keyed", "dog", "gate-1")[0]!.catches]).toEqual(["turned dog"]);
     expect([...at("carbon", "keyed", "gate-1", "dog")[0]!.catches]).toEqual([]);
@@ -169,7 +137,7 @@ describe("the blind spots of a small machine", async () => {
 
   it("are what no gate shows, and checks for them, the most for its time first", () => {
     const anatomy = smallMachine(stack, {
-      operations: [gate("Is the dog upside down?", [], [placeOperationId("dog")])],
+      operations: [gate([look(["dog"], "turned")], [placeOperationId("dog")])],
     });
     const { passing, offers, cheapest, cover, mistakes } = blindSpots(solver, anatomy, types)!;
     expect(mistakes).toHaveLength(5);
@@ -199,7 +167,7 @@ describe("the blind spots of a small machine", async () => {
   });
 
   it("are unknown where operations wait for each other", () => {
-    const looks = { ...gate("Is the dog upside down?", [], [placeOperationId("keyed")]), before: [placeOperationId("carbon")] };
+    const looks = { ...gate([look(["dog"], "turned")], [placeOperationId("keyed")]), before: [placeOperationId("carbon")] };
     const circle = smallMachine(stack, { operations: [looks] });
     expect(blindSpots(solver, circle, types)).toBeNull();
     expect(gateFor(circle, types, "faces-drag")).toBeNull();
@@ -208,11 +176,15 @@ describe("the blind spots of a small machine", async () => {
   it("have a gate for each check that is offered, with what it shows to look at", () => {
     const anatomy = smallMachine(stack.map((seat) => (seat.id === "dog" ? { ...seat, name: "Dog ".repeat(19).trim() } : seat)));
     expect(gateFor(anatomy, types, "count-drag")).toEqual({
-      words: "Count the small pieces of drag: 2 are in, none in the tray",
+      words: "Count the small pieces of drag, none in the tray",
       after: [placeOperationId("keyed")],
-      lookAt: ["Carbon washer left out", "Keyed washer left out"],
+      counts: ["carbon", "keyed"],
+      lookAt: [
+        { words: "Carbon washer left out", seats: ["carbon"], shows: ["left-out"] },
+        { words: "Keyed washer left out", seats: ["keyed"], shows: ["left-out"] },
+      ],
     });
-    expect(gateFor(anatomy, types, "faces-drag")!.lookAt).toEqual([`${"Dog ".repeat(19)}turned over`]);
+    expect(gateFor(anatomy, types, "faces-drag")!.lookAt.map(({ words }) => words)).toEqual([`${"Dog ".repeat(19)}turned over`]);
     expect(gateFor(anatomy, types, "nothing")).toBeNull();
   });
 

@@ -1,10 +1,7 @@
 import type { PartKind } from "@/core/anatomy/shapes";
 import { isSidedKind } from "@/core/anatomy/two-sides";
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
-
-/** What hands can get wrong with one piece or two. */
-export const mistakeKinds = ["turned", "left-out", "swapped", "stacked"] as const;
-export type MistakeKind = (typeof mistakeKinds)[number];
+import type { MistakeKind } from "@/core/vocabulary/mistakes";
 
 export interface Mistake {
   readonly id: string;

@@ -1,5 +1,5 @@
 import { baitcasterLowProfileTable, blocks, sideScrews } from "./baitcaster";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { PartRow, SeatRow, TableChange, TemplateTable } from "./tables/table";
 import { changedTable } from "./tables/variants";
 import { templateOf } from "./template";
@@ -59,7 +59,7 @@ const round: TableChange = {
     foot: { restsOn: ["frame", "tail-ring"] },
   },
   operations: [
-    { id: "gate-click", kind: "gate", words: "The click speaks both ways, button out and in", after: place(...sideScrews, "click-spring"), lookAt: ["Click spring: a leg each side of the tongue?", "Tongue's point worn to a slope?"] },
+    { id: "gate-click", kind: "gate", words: "The click speaks both ways, button out and in", after: place(...sideScrews, "click-spring"), lookAt: [look("Click spring: a leg each side of the tongue?", ["click-spring"], "left-out"), look("Tongue's point worn to a slope?", ["click-tongue"])] },
   ],
   batches: [
     ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "recess-washer", "plate-bearing", "plate-keeper", "brake-drum"],
@@ -143,7 +143,7 @@ export const baitcasterRoundTable: TemplateTable = {
               "clutch-sleeve": { name: "Sleeve on the shaft", part: "shaft-sleeve", restsOn: ["plate-shaft-bearing", "keyed"], orientation: "flat end to the washers", trap: "It leaves with the star: look for it there." },
             },
             omit: ["gate-clutch"],
-            operations: [{ id: "gate-dog", kind: "gate", words: "Turn the shaft by hand: forward free, back it holds at each tooth", after: place("dog-spring", "ratchet"), before: place("main-gear"), lookAt: ["Dog's ears beside the ratchet", "Dog spring astray", "Grease on the dog"] }],
+            operations: [{ id: "gate-dog", kind: "gate", words: "Turn the shaft by hand: forward free, back it holds at each tooth", after: place("dog-spring", "ratchet"), before: place("main-gear"), lookAt: [look("Dog's ears beside the ratchet", ["dog", "ratchet"], "turned"), look("Dog spring astray", ["dog-spring"], "left-out"), look("Grease on the dog", ["dog"])] }],
             batches: [["kick", "Clutch cam, levers and springs", "clutch-cam", "kick-lever", "kick-spring", "dog", "dog-spring"], ["clutch", "Sleeve on the shaft", "clutch-sleeve"]],
           },
         },

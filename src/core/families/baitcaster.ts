@@ -4,7 +4,7 @@ import { levelWindBatches, levelWindParts, levelWindSeats, windGate } from "./mo
 import { builtAs, variantOf } from "./modules/module";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { underHandle, underSeats } from "./modules/under-handle";
-import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { PartRow, SeatRow, TemplateTable, VariantChoice } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -321,7 +321,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
             operations: [
               { id: "back-off", kind: "set-state", words: "Spool tension knob backed off, dial at its open place, before the side plate is turned home", after: place("tension-cap", "spool"), before: ["turn-home"] },
               { id: "turn-home", kind: "press", words: "Side plate turned home on its lugs: the catch snaps, no gap", after: place("side-plate", "plate-keeper") },
-              { id: "gate-spin", kind: "gate", words: "The spool spins free; side play is barely there", after: ["turn-home"], lookAt: ["Tension closed", "Bearing not home", "Oil on the brake track"] },
+              { id: "gate-spin", kind: "gate", words: "The spool spins free; side play is barely there", after: ["turn-home"], lookAt: [look("Tension closed", ["tension-cap"]), look("Bearing not home", ["spool-bearing", "plate-bearing", "cap-bearing"], "left-out"), look("Oil on the brake track", ["brake-drum"])] },
             ],
           },
         },
@@ -332,8 +332,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
       name: "Click of the star",
       choices: [
         { id: "loose", name: "a loose spring on the washers" },
-        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: ["Tension washers nested", "Star not on its flats"] }] } },
-        { id: "none", name: "none", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: ["Tension washers nested", "Star not on its flats"] }] } },
+        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"), look("Star not on its flats", ["star"])] }] } },
+        { id: "none", name: "none", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"), look("Star not on its flats", ["star"])] }] } },
       ],
     },
     {
@@ -383,7 +383,11 @@ export const baitcasterLowProfileTable: TemplateTable = {
       words: "Thumb bar up, gear plate shut by hand: no gap all round, before any screw",
       after: place("gear-plate"),
       before: place(...gearScrews),
-      lookAt: ["Yoke off the pinion's groove", "A yoke spring off its post", "Inner sleeve beside the clutch"],
+      lookAt: [
+        look("Yoke off the pinion's groove", ["yoke"]),
+        look("A yoke spring off its post", ["yoke-spring-front", "yoke-spring-rear", "yoke-spring-upper", "yoke-spring-lower"], "left-out"),
+        look("Inner sleeve beside the clutch", ["clutch-sleeve"]),
+      ],
     },
     {
       id: "tighten-gear",
@@ -399,7 +403,11 @@ export const baitcasterLowProfileTable: TemplateTable = {
       words: "Thumb bar down, shaft turned: the yoke snaps back",
       after: place("thumb-bar"),
       before: place("star"),
-      lookAt: ["A yoke spring off its post", "Kick lever's spring out", "Clutch cam turned"],
+      lookAt: [
+        look("A yoke spring off its post", ["yoke-spring-front", "yoke-spring-rear", "yoke-spring-upper", "yoke-spring-lower"], "left-out"),
+        look("Kick lever's spring out", ["kick-spring"], "left-out"),
+        look("Clutch cam turned", ["clutch-cam"], "turned"),
+      ],
     },
     {
       id: "gate-clutch",
@@ -407,7 +415,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       words: "The drive shaft turns forward and not back",
       after: place("clutch", "clutch-sleeve"),
       before: place("tension-lower", "tension-upper"),
-      lookAt: ["Grease in the clutch", "Inner sleeve dirty or left out"],
+      lookAt: [look("Grease in the clutch", ["clutch"]), look("Inner sleeve dirty or left out", ["clutch-sleeve"], "left-out")],
     },
     {
       id: "back-off",
@@ -421,7 +429,11 @@ export const baitcasterLowProfileTable: TemplateTable = {
       kind: "gate",
       words: "The spool spins free; side play is barely there",
       after: place(...sideScrews),
-      lookAt: ["Tension closed", "Bearing not home", "Oil on the brake track"],
+      lookAt: [
+        look("Tension closed", ["tension-cap"]),
+        look("Bearing not home", ["spool-bearing", "plate-bearing", "cap-bearing"], "left-out"),
+        look("Oil on the brake track", ["brake-drum"]),
+      ],
     },
     windGate("place-spool"),
     {
@@ -432,7 +444,10 @@ export const baitcasterLowProfileTable: TemplateTable = {
       proves: "drag",
       after: place("star"),
       before: place("handle-spacer"),
-      lookAt: ["Tension washers nested", "Star click spring left out"],
+      lookAt: [
+        look("Tension washers nested", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
+        look("Star click spring left out", ["star-click"], "left-out"),
+      ],
     },
     ...end.operations,
   ],

@@ -1,5 +1,5 @@
 import { starDragBridgeTable as bridge } from "./star-drag-bridge";
-import { place, reseat } from "./tables/rows";
+import { look, place, reseat } from "./tables/rows";
 import type { PartRow, SeatRow, TemplateTable } from "./tables/table";
 
 const clutchGate = {
@@ -8,7 +8,11 @@ const clutchGate = {
   words: "The sleeve holds at once backwards: no slip before the dog catches",
   after: place("clutch-collar", "retainer-screw-front", "retainer-screw-rear"),
   before: place("ferrule"),
-  lookAt: ["Grease in the clutch", "Collar pitted or left out", "Clutch turned over"],
+  lookAt: [
+    look("Grease in the clutch", ["clutch"]),
+    look("Collar pitted or left out", ["clutch-collar"], "left-out"),
+    look("Clutch turned over", ["clutch"], "turned"),
+  ],
 };
 
 const sleeveGate = {
@@ -16,7 +20,14 @@ const sleeveGate = {
   kind: "gate" as const,
   words: "The sleeve turns forward without a drag",
   after: ["tighten-bridge"],
-  lookAt: ["Bridge screw too long in a low hole: part thread belongs on top", "Sleeve dry on its post"],
+  lookAt: [
+    look(
+      "Bridge screw too long in a low hole: part thread belongs on top",
+      ["bridge-screw-low-front", "bridge-screw-low-rear", "bridge-screw-top-front", "bridge-screw-top-rear"],
+      "swapped",
+    ),
+    look("Sleeve dry on its post", ["gear-sleeve"]),
+  ],
 };
 
 const springs = ["yoke-spring-front", "yoke-spring-rear"];

@@ -1,4 +1,4 @@
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -91,7 +91,7 @@ export const centrepinTable: TemplateTable = {
               "front-bearing": { inPlace: true, stays: true, trap: "Pressed: it stays. Oil it, prove it turns, or send it on." },
               "rear-bearing": { inPlace: true, stays: true, restsOn: ["front-bearing"], trap: "Pressed: it stays. Oil it, prove it turns, or send it on." },
             },
-            operations: [{ id: "gate-hub", kind: "gate", words: "The hub turns on its bearings, smooth and with no rock", after: place("rear-bearing", "front-bearing"), before: place("drum"), lookAt: ["A shield dented", "Rough: the maker's work, or a shop with a press"] }],
+            operations: [{ id: "gate-hub", kind: "gate", words: "The hub turns on its bearings, smooth and with no rock", after: place("rear-bearing", "front-bearing"), before: place("drum"), lookAt: [look("A shield dented", ["front-bearing", "rear-bearing"]), look("Rough: the maker's work, or a shop with a press", ["front-bearing", "rear-bearing"])] }],
           },
         },
       ],
@@ -114,7 +114,7 @@ export const centrepinTable: TemplateTable = {
               { after: "latch", assembly: "drum", row: ["latch-spring", "Latch spring", "latch-spring", { stays: true, restsOn: ["latch"], caution: "The latch spring flies: a finger over it, glasses on.", cautionSays: "spring" }] },
             ],
             reseat: { drum: { orientation: "pushed home until the latch snaps in its groove" } },
-            operations: [{ id: "gate-turns", kind: "gate", words: "The latch snaps and holds the drum; it turns as before", after: ["gate-drum"], lookAt: ["Dirt in the latch's groove", "Latch spring tired"] }],
+            operations: [{ id: "gate-turns", kind: "gate", words: "The latch snaps and holds the drum; it turns as before", after: ["gate-drum"], lookAt: [look("Dirt in the latch's groove", ["latch"]), look("Latch spring tired", ["latch-spring"])] }],
           },
         },
       ],
@@ -136,7 +136,11 @@ export const centrepinTable: TemplateTable = {
       words: "The hub spins true with no play end to end",
       after: place("rear-clip"),
       before: place("drum"),
-      lookAt: ["Inner sleeve left out: the preload is lost", "A clip not seated in its groove", "A shield dented"],
+      lookAt: [
+        look("Inner sleeve left out: the preload is lost", ["inner-sleeve"], "left-out"),
+        look("A clip not seated in its groove", ["front-clip", "rear-clip"], "left-out"),
+        look("A shield dented", ["front-bearing", "rear-bearing"]),
+      ],
     },
     {
       id: "gate-drum",
@@ -144,14 +148,18 @@ export const centrepinTable: TemplateTable = {
       words: "Drum on the spindle: it turns true and silent, clear of the back plate",
       after: place("drum"),
       before: place("drum-screw"),
-      lookAt: ["Drum crooked: lift it off square", "Shim under the drum left out", "Clip or shield touching"],
+      lookAt: [
+        look("Drum crooked: lift it off square", ["drum"]),
+        "Shim under the drum left out",
+        look("Clip or shield touching", ["front-clip"]),
+      ],
     },
     {
       id: "gate-turns",
       kind: "gate",
       words: "Drawn snug it turns as before",
       after: place("drum-screw"),
-      lookAt: ["Screw too long, or dirt under it: it brakes the drum", "Shim missing"],
+      lookAt: [look("Screw too long, or dirt under it: it brakes the drum", ["drum-screw"]), "Shim missing"],
     },
     {
       id: "gate-check",
@@ -159,7 +167,7 @@ export const centrepinTable: TemplateTable = {
       words: "The check speaks both ways and switches off",
       after: place("check-switch", "check-wheel"),
       before: place("spindle"),
-      lookAt: ["Check spring off its pawl", "Pawl worn to a slope"],
+      lookAt: [look("Check spring off its pawl", ["check-spring"], "left-out"), look("Pawl worn to a slope", ["check-pawl"])],
     },
   ],
 };

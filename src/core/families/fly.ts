@@ -1,5 +1,5 @@
 import { footScrewPart, footScrewSeats, footScrews } from "./modules/foot";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -142,21 +142,32 @@ export const flyTable: TemplateTable = {
       words: "Turn the spool on its sleeve: free as it winds, held as the line runs out",
       after: place("spool", "clutch"),
       before: place("spool-cap"),
-      lookAt: ["Clutch turned over: it is set for the other hand", "Grease on the sleeve", "A roller out of the clutch"],
+      lookAt: [
+        look("Clutch turned over: it is set for the other hand", ["clutch"], "turned"),
+        look("Grease on the sleeve", ["hub-sleeve"]),
+        look("A roller out of the clutch", ["clutch"]),
+      ],
     },
     {
       id: "gate-turns",
       kind: "gate",
       words: "The cap home by hand: the spool turns true, no rock at its rim",
       after: place("spool-cap"),
-      lookAt: ["A bearing not home in the spool", "Spindle dry or scored", "Line behind the spool"],
+      lookAt: [
+        look("A bearing not home in the spool", ["hub-bearing", "outer-bearing"], "left-out"),
+        look("Spindle dry or scored", ["spindle"]),
+        look("Line behind the spool", ["spool"]),
+      ],
     },
     {
       id: "gate-click",
       kind: "gate",
       words: "The click speaks both ways",
       after: place("spool-cap", "click-spring"),
-      lookAt: ["Click spring: a leg each side of the pawl?", "Pawl worn to a slope?"],
+      lookAt: [
+        look("Click spring: a leg each side of the pawl?", ["click-spring"], "left-out"),
+        look("Pawl worn to a slope?", ["click-tongue"]),
+      ],
     },
     {
       id: "gate-drag",
@@ -165,7 +176,11 @@ export const flyTable: TemplateTable = {
       words: "The knob takes the drag from free to locked, even over a turn",
       proves: "drag",
       after: place("drag-knob", "knob-cap-screw", "spool-cap"),
-      lookAt: ["Tension washers: do they face each other?", "Disc glazed or dry", "Plate turned over"],
+      lookAt: [
+        look("Tension washers: do they face each other?", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
+        look("Disc glazed or dry", ["friction"]),
+        look("Plate turned over", ["drag-plate"], "turned"),
+      ],
     },
   ],
 };

@@ -1,5 +1,5 @@
 import { type RingScrew, ringChoice } from "./modules/ring";
-import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { Seat, SeatRow, TableChange, Variant } from "./tables/table";
 
 const plateScrew = { part: "plate-screw", holeDepthMm: 11.5 };
@@ -48,9 +48,9 @@ export const closePlate = (screws: readonly string[]): NonNullable<TableChange["
     after: place(...screws),
     before: ["tighten-plate"],
     lookAt: [
-      "Dog upside down or its spring astray: the plate comes off again now",
-      "Gear's plain side on the pinion",
-      "Pinion upside down",
+      look("Dog upside down or its spring astray: the plate comes off again now", ["dog", "dog-spring", "ratchet"], "turned", "left-out"),
+      look("Gear's plain side on the pinion", ["main-gear"], "turned"),
+      look("Pinion upside down", ["pinion"], "turned"),
     ],
   },
   {
@@ -200,7 +200,7 @@ export const leverVariants: readonly Variant[] = [
     name: "Back-stop",
     choices: [
       { id: "dog", name: "a dog under the gear" },
-      { id: "dog-last", name: "a dog over the gear, its square on the gear's", change: { move: [{ seat: "dog", after: "main-gear" }, { seat: "dog-spring", after: "dog" }], reseat: { dog: { restsOn: ["head-plate", "main-gear"], orientation: "last, its square over the gear's" }, "main-gear": { restsOn: ["ratchet"] } }, operations: [{ id: "gate-dog", kind: "gate", words: "All gears in, turn the gear shaft: the dog clicks and holds", after: place("dog-spring", "ratchet"), before: ["lever-free"], lookAt: ["Dog spring behind its stud?", "Dog upside down?"] }] } },
+      { id: "dog-last", name: "a dog over the gear, its square on the gear's", change: { move: [{ seat: "dog", after: "main-gear" }, { seat: "dog-spring", after: "dog" }], reseat: { dog: { restsOn: ["head-plate", "main-gear"], orientation: "last, its square over the gear's" }, "main-gear": { restsOn: ["ratchet"] } }, operations: [{ id: "gate-dog", kind: "gate", words: "All gears in, turn the gear shaft: the dog clicks and holds", after: place("dog-spring", "ratchet"), before: ["lever-free"], lookAt: [look("Dog spring behind its stud?", ["dog-spring"], "left-out"), look("Dog upside down?", ["dog"], "turned")] }] } },
       {
         id: "pins",
         name: "two pins, each on its spring",
@@ -214,7 +214,7 @@ export const leverVariants: readonly Variant[] = [
             { after: "pin-spring-rear", assembly: "head", row: ["stop-pin-rear", "Stop pin, rear", "stop-pin", { acrossMm: -24, restsOn: ["pin-spring-rear"], orientation: "in its recess, sloped end to the teeth", twoSided: true, ...greased("a little in the recess", "it must jump back") }] },
           ],
           reseat: { "main-gear": { restsOn: ["ratchet", "stop-pin-front", "stop-pin-rear"] } },
-          operations: [{ id: "gate-dog", kind: "gate", words: "Turn the gear shaft: both pins are heard to click and hold, before the spool hides them", after: place("stop-pin-front", "stop-pin-rear", "ratchet"), before: place("main-gear"), lookAt: ["A pin turned over", "A spring left out", "Grease packed in a recess"] }],
+          operations: [{ id: "gate-dog", kind: "gate", words: "Turn the gear shaft: both pins are heard to click and hold, before the spool hides them", after: place("stop-pin-front", "stop-pin-rear", "ratchet"), before: place("main-gear"), lookAt: [look("A pin turned over", ["stop-pin-front", "stop-pin-rear"], "turned"), look("A spring left out", ["pin-spring-front", "pin-spring-rear"], "left-out"), look("Grease packed in a recess", ["stop-pin-front", "stop-pin-rear"])] }],
           batches: [["dog", "Ratchet, pins and springs", "ratchet", "pin-spring-front", "stop-pin-front", "pin-spring-rear", "stop-pin-rear"]],
         },
       },
@@ -306,7 +306,7 @@ export const leverVariants: readonly Variant[] = [
           ],
           reseat: { "handle-washer": { restsOn: ["gear-shaft", "shift-clip"] } },
           operations: [
-            { id: "gate-shift", kind: "gate", words: "Both speeds under the hand, changed and back, each with its back-stop", after: [...place("shift-clip", "handle"), "tighten-plate"], lookAt: ["Key across its slot", "Shift spring left out", "Low gear's plain side to the high one"] },
+            { id: "gate-shift", kind: "gate", words: "Both speeds under the hand, changed and back, each with its back-stop", after: [...place("shift-clip", "handle"), "tighten-plate"], lookAt: [look("Key across its slot", ["shift-key"]), look("Shift spring left out", ["shift-spring"], "left-out"), look("Low gear's plain side to the high one", ["main-gear-low"], "turned")] },
           ],
           batches: [["shift", "Shift button, clip, spring and key", "shift-key", "shift-spring", "shift-button", "shift-clip"], ["gears", "Gears and pinions", "main-gear", "main-gear-low", "pinion-bearing", "pinion", "pinion-low"]],
         },
@@ -328,7 +328,7 @@ export const leverVariants: readonly Variant[] = [
             "spool-bearing-head": { restsOn: ["spool", "spacer-sleeve", "shaft"] },
             "cross-pin": { restsOn: ["shaft", "drag-cap"] },
           },
-          operations: [{ id: "gate-preload", kind: "gate", words: "Press the drag cap: it bounces on its spring", after: place("drag-cap"), before: place("cross-pin"), lookAt: ["Preload spring left out?", "Pressure plate turned against its holes?"] }],
+          operations: [{ id: "gate-preload", kind: "gate", words: "Press the drag cap: it bounces on its spring", after: place("drag-cap"), before: place("cross-pin"), lookAt: [look("Preload spring left out?", ["preload-spring"], "left-out"), look("Pressure plate turned against its holes?", ["pressure-plate"])] }],
         },
       },
     ],

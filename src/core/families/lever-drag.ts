@@ -3,7 +3,7 @@ import { handleEnd } from "./modules/handle-end";
 import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -247,7 +247,7 @@ export const leverDragTable: TemplateTable = {
       words: "Turn the gear shaft: the dog clicks and holds",
       after: place("dog-spring", "ratchet"),
       before: place("main-gear"),
-      lookAt: ["Dog spring behind its stud?", "Dog upside down?"],
+      lookAt: [look("Dog spring behind its stud?", ["dog-spring"], "left-out"), look("Dog upside down?", ["dog"], "turned")],
     },
     {
       id: "gate-preload",
@@ -255,7 +255,10 @@ export const leverDragTable: TemplateTable = {
       words: "Press the drag cap: it bounces on its spring",
       after: place("drag-cap"),
       before: place("shaft"),
-      lookAt: ["Preload spring left out?", "Pressure plate turned against its holes?"],
+      lookAt: [
+        look("Preload spring left out?", ["preload-spring"], "left-out"),
+        look("Pressure plate turned against its holes?", ["pressure-plate"]),
+      ],
     },
     {
       id: "spool-in",
@@ -272,7 +275,12 @@ export const leverDragTable: TemplateTable = {
       words: "Lever at free the spool spins; at strike it pulls what it should: move the preset until both are true",
       after: place("lever", "cam", "knob-preset"),
       before: place("handle-washer"),
-      lookAt: ["Cam half a turn round", "Preset too tight: back the knob off", "Preload spring missing", "Cupped washers nested"],
+      lookAt: [
+        look("Cam half a turn round", ["cam"], "turned"),
+        look("Preset too tight: back the knob off", ["knob-preset"]),
+        look("Preload spring missing", ["preload-spring"], "left-out"),
+        look("Cupped washers nested", ["cupped-lower", "cupped-upper"], "turned"),
+      ],
     },
     {
       id: "tighten-quadrant",

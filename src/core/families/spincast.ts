@@ -1,4 +1,4 @@
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -143,7 +143,7 @@ export const spincastTable: TemplateTable = {
       name: "The body is shut by",
       choices: [
         { id: "plate", name: "a side plate on three screws, the long one the button's hinge" },
-        { id: "cap", name: "a cap on a thread", change: { drop: ["cover-screw-left", "cover-screw-right"], reseat: { "back-cover": { name: "Back cap", heldBy: [], orientation: "started by hand, turned home" }, "hinge-screw": { restsOn: ["button"], hole: "through the button: it is its hinge" } }, operations: [{ id: "gate-closed", kind: "gate", words: "Cap home: forward it runs, back it holds; switch off it turns back", after: place("back-cover", "stop-switch"), lookAt: ["Hair spring beside its slot", "Switch off its pin"] }] } },
+        { id: "cap", name: "a cap on a thread", change: { drop: ["cover-screw-left", "cover-screw-right"], reseat: { "back-cover": { name: "Back cap", heldBy: [], orientation: "started by hand, turned home" }, "hinge-screw": { restsOn: ["button"], hole: "through the button: it is its hinge" } }, operations: [{ id: "gate-closed", kind: "gate", words: "Cap home: forward it runs, back it holds; switch off it turns back", after: place("back-cover", "stop-switch"), lookAt: [look("Hair spring beside its slot", ["hair-spring"], "left-out"), look("Switch off its pin", ["stop-switch"])] }] } },
       ],
     },
     {
@@ -152,7 +152,7 @@ export const spincastTable: TemplateTable = {
       choices: [
         { id: "pawl", name: "a pawl on its hub, a hair spring" },
         { id: "hub", name: "a hub and its hair spring alone", change: { drop: ["anti-reverse"], reseat: { "hair-spring": { restsOn: ["anti-reverse-hub"] } }, batches: [["anti-reverse", "Hub and hair spring", "anti-reverse-hub", "hair-spring"]] } },
-        { id: "roller", name: "a one-way roller", change: { parts: [["one-way-roller", "49", "One-way roller", "roller-clutch", { kind: "roller-clutch", outsideMm: 14, boreMm: 8, lengthMm: 6, rollers: 6 }, steel, 890]], drop: ["anti-reverse-hub", "anti-reverse", "hair-spring"], put: [{ after: "gear-bush-outer", assembly: "gears", row: ["one-way-roller", "One-way roller", "one-way-roller", { acrossMm: 8, restsOn: ["body"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the rollers" } }] }], reseat: { "back-cover": { restsOn: ["gear-bush-outer", "one-way-roller", "click-tongue", "drag-dial", "stop-switch"] } }, operations: [{ id: "gate-anti-reverse", kind: "gate", words: "Turn the drive gear: forward it runs, back it holds at once", after: place("one-way-roller", "drive-gear"), before: place("back-cover"), lookAt: ["Roller turned over", "Grease in it"] }] } },
+        { id: "roller", name: "a one-way roller", change: { parts: [["one-way-roller", "49", "One-way roller", "roller-clutch", { kind: "roller-clutch", outsideMm: 14, boreMm: 8, lengthMm: 6, rollers: 6 }, steel, 890]], drop: ["anti-reverse-hub", "anti-reverse", "hair-spring"], put: [{ after: "gear-bush-outer", assembly: "gears", row: ["one-way-roller", "One-way roller", "one-way-roller", { acrossMm: 8, restsOn: ["body"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the rollers" } }] }], reseat: { "back-cover": { restsOn: ["gear-bush-outer", "one-way-roller", "click-tongue", "drag-dial", "stop-switch"] } }, operations: [{ id: "gate-anti-reverse", kind: "gate", words: "Turn the drive gear: forward it runs, back it holds at once", after: place("one-way-roller", "drive-gear"), before: place("back-cover"), lookAt: [look("Roller turned over", ["one-way-roller"], "turned"), look("Grease in it", ["one-way-roller"])] }] } },
       ],
     },
     {
@@ -196,7 +196,7 @@ export const spincastTable: TemplateTable = {
       words: "Turn the drive gear, the switch on: forward it runs, back it holds",
       after: place("hair-spring", "drive-gear"),
       before: place("back-cover"),
-      lookAt: ["Hair spring not in its slot", "Pawl turned over"],
+      lookAt: [look("Hair spring not in its slot", ["hair-spring"], "left-out"), look("Pawl turned over", ["anti-reverse"], "turned")],
     },
     {
       id: "gate-cup",
@@ -204,14 +204,21 @@ export const spincastTable: TemplateTable = {
       words: "Spring washer cup down, keyed washer in both slots",
       after: place("spring-washer", "keyed"),
       before: place("fibre-lower"),
-      lookAt: ["Cup up: the drag pulses or is weak", "Keyed washer out of a slot: the spool stands high"],
+      lookAt: [
+        look("Cup up: the drag pulses or is weak", ["spring-washer"], "turned"),
+        look("Keyed washer out of a slot: the spool stands high", ["keyed"]),
+      ],
     },
     {
       id: "gate-closed",
       kind: "gate",
       words: "Plate drawn snug: forward it runs, back it holds; switch off it turns back",
       after: place("cover-screw-left", "cover-screw-right", "hinge-screw", "stop-switch"),
-      lookAt: ["Hair spring beside its slot: the plate comes off again now", "Switch off its pin", "Long screw at a side"],
+      lookAt: [
+        look("Hair spring beside its slot: the plate comes off again now", ["hair-spring"], "left-out"),
+        look("Switch off its pin", ["stop-switch"]),
+        look("Long screw at a side", ["cover-screw-left", "cover-screw-right", "hinge-screw"], "swapped"),
+      ],
     },
     {
       id: "gate-drag",
@@ -221,7 +228,11 @@ export const spincastTable: TemplateTable = {
       proves: "drag",
       after: place("spool-clip", "drag-dial"),
       before: place("cone"),
-      lookAt: ["Drag nut inverted: home is loosest on some", "Spring washer turned over", "A copper washer left out"],
+      lookAt: [
+        look("Drag nut inverted: home is loosest on some", ["toothed-nut"]),
+        look("Spring washer turned over", ["spring-washer"], "turned"),
+        look("A copper washer left out", ["copper-lower", "copper-upper"], "left-out"),
+      ],
     },
     {
       id: "gate-button",
@@ -229,7 +240,10 @@ export const spincastTable: TemplateTable = {
       words: "The button drops the line and a turn picks it up",
       after: place("button", "hinge-screw", "cone-nut"),
       before: place("front-cover"),
-      lookAt: ["Long screw in the wrong hole", "Shaft return spring tired"],
+      lookAt: [
+        look("Long screw in the wrong hole", ["cover-screw-left", "cover-screw-right", "hinge-screw"], "swapped"),
+        look("Shaft return spring tired", ["return-spring"], "left-out"),
+      ],
     },
     {
       id: "gate-pin",
@@ -237,7 +251,7 @@ export const spincastTable: TemplateTable = {
       words: "The pin comes out at a turn and goes in at a press",
       after: place("cone-nut"),
       before: place("front-cover"),
-      lookAt: ["Pin spring left out", "Cone off the shaft's flat"],
+      lookAt: [look("Pin spring left out", ["pin-spring", "pin-spring-second"], "left-out"), look("Cone off the shaft's flat", ["cone"])],
     },
   ],
 };

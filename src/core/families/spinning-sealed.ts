@@ -2,7 +2,7 @@ import { lineRoller } from "./modules/line-roller";
 import { variantOf } from "./modules/module";
 import { spinningTable } from "./spinning";
 import { spinningKnob } from "./spinning-variants";
-import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { SeatRow, TableChange, TemplateTable } from "./tables/table";
 import { changedTable } from "./tables/variants";
 import { templateOf } from "./template";
@@ -68,7 +68,7 @@ const fluidSealed: TableChange = {
       words: "The ring of fluid is seen closed all round; no drag felt beyond the seal's own",
       after: ["fluid-last"],
       before: place("collar-spring"),
-      lookAt: ["O-ring not flush, or the recessed washer proud: the cap stands high", "Fluid bled onto the cap: wipe it there, never in the gap", "A second drop, where the ring is not shut"],
+      lookAt: [look("O-ring not flush, or the recessed washer proud: the cap stands high", ["clutch-ring", "recessed-washer"]), look("Fluid bled onto the cap: wipe it there, never in the gap", ["clutch-cap"]), "A second drop, where the ring is not shut"],
     },
     {
       id: "gate-clutch",
@@ -76,7 +76,7 @@ const fluidSealed: TableChange = {
       words: "The pinion turns one way and holds the other, no slip in twenty",
       after: place("unit-cap"),
       before: place("collar-spring"),
-      lookAt: ["Grease or fluid in the clutch: wash it, oil it", "Inner sleeve dirty, pitted or left out", "Clutch turned over"],
+      lookAt: [look("Grease or fluid in the clutch: wash it, oil it", ["clutch"]), look("Inner sleeve dirty, pitted or left out", ["clutch-sleeve"], "left-out"), look("Clutch turned over", ["clutch"], "turned")],
     },
   ],
   batches: [
@@ -313,7 +313,10 @@ export const spinningSealedBailLessTable: TemplateTable = {
       words: "The gear cannot be pushed out of its cover, and turns forward only",
       after: place("gear-retainer", "gear-clutch"),
       before: place(...gearScrews),
-      lookAt: ["Ring upside down or half in its groove", "Clutch at the gear turned over"],
+      lookAt: [
+        look("Ring upside down or half in its groove", ["gear-retainer"], "left-out"),
+        look("Clutch at the gear turned over", ["gear-clutch"], "turned"),
+      ],
     },
     {
       id: "gate-unit",
@@ -321,14 +324,18 @@ export const spinningSealedBailLessTable: TemplateTable = {
       words: "Pinion tight, ring hand-tight: one way it turns, no slip in twenty the other",
       after: place("knurled-ring"),
       before: place("rotor"),
-      lookAt: ["Clutch turned over", "Pinion not drawn home: it tightens anticlockwise", "Grease in the clutch"],
+      lookAt: [
+        look("Clutch turned over", ["clutch"], "turned"),
+        look("Pinion not drawn home: it tightens anticlockwise", ["pinion"]),
+        look("Grease in the clutch", ["clutch"]),
+      ],
     },
     {
       id: "gate-roller",
       kind: "gate",
       words: "The roller turns under a braid",
       after: place("roller-screw", "roller"),
-      lookAt: ["Roller screw too tight", "Bearing seized"],
+      lookAt: [look("Roller screw too tight", ["roller-screw"]), look("Bearing seized", ["roller-bearing"])],
     },
     ...spinningTable.operations.filter(({ id }) => ["tape-line", "gate-drag"].includes(id)),
   ],

@@ -1,7 +1,7 @@
 import { knobOn } from "./modules/knob";
 import { lineRoller } from "./modules/line-roller";
 import { builtAs, variantOf } from "./modules/module";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TableChange, Variant } from "./tables/table";
 
 export const felt = { product: "drag grease", amount: "worked in, wiped off", why: "keeps the felt supple" };
@@ -26,7 +26,11 @@ export const meshFelt = (screws: readonly string[]) => ({
   kind: "gate" as const,
   words: "Turn the drive gear by hand: even all round, the block runs end to end",
   after: place(...screws),
-  lookAt: ["Gear shim missing", "Block's flat side wrong", "Cover drawn down skew"],
+  lookAt: [
+    look("Gear shim missing", ["gear-shim", "gear-shim-second", "gear-shim-third"], "left-out"),
+    look("Block's flat side wrong", ["oscillation-block"], "turned"),
+    look("Cover drawn down skew", ["side-cover"]),
+  ],
 });
 const moreCoverScrews = (count: 4 | 5): TableChange => {
   const added = ["cover-screw-low", "cover-screw-neck"].slice(0, count - 3);
@@ -138,7 +142,7 @@ export const spinningVariants: readonly Variant[] = [
           drop: ["clutch", "clutch-sleeve"],
           put: dogSeats,
           reseat: { "clutch-plate": { name: "Bearing retaining plate", restsOn: ["pinion"] }, "collar-spring": { restsOn: ["ratchet", "dog-spring", "dog-screw", "friction-spring"] } },
-          operations: [{ id: "gate-clutch", kind: "gate", words: "The pinion turns one way; the dog catches at every tooth the other way", after: place("dog-spring", "ratchet"), before: place("collar-spring"), lookAt: ["Dog spring not behind its stud", "Dog turned over", "Grease holding the dog up"] }],
+          operations: [{ id: "gate-clutch", kind: "gate", words: "The pinion turns one way; the dog catches at every tooth the other way", after: place("dog-spring", "ratchet"), before: place("collar-spring"), lookAt: [look("Dog spring not behind its stud", ["dog-spring"], "left-out"), look("Dog turned over", ["dog"], "turned"), look("Grease holding the dog up", ["dog"])] }],
           batches: [["dog", "Ratchet, dog and springs", "ratchet", "friction-spring", "dog", "dog-screw", "dog-spring"]],
         },
       },
@@ -158,7 +162,7 @@ export const spinningVariants: readonly Variant[] = [
             "drive-gear": { restsOn: ["gear-bearing-inner", "oscillation-block", "block-screw", "dog-spring"] },
             "gear-shim": { restsOn: ["ratchet"] },
           },
-          operations: [{ id: "gate-clutch", kind: "gate", words: "Turn the pinion in: a snap is heard; one way it runs, the other the dog holds", after: place("dog-spring", "ratchet", "pinion"), before: place("side-cover"), lookAt: ["Dog spring not behind its stud", "Dog turned over", "Grease holding the dog up"] }],
+          operations: [{ id: "gate-clutch", kind: "gate", words: "Turn the pinion in: a snap is heard; one way it runs, the other the dog holds", after: place("dog-spring", "ratchet", "pinion"), before: place("side-cover"), lookAt: [look("Dog spring not behind its stud", ["dog-spring"], "left-out"), look("Dog turned over", ["dog"], "turned"), look("Grease holding the dog up", ["dog"])] }],
           batches: [["dog", "Dog and its spring", "dog", "dog-spring"]],
         },
       },
@@ -198,8 +202,8 @@ export const spinningVariants: readonly Variant[] = [
     name: "The rotor nut is held by",
     choices: [
       { id: "screw", name: "a set screw" },
-      { id: "plate", name: "a lock plate with its screw", change: { parts: [["lock-plate", "59", "Lock plate", "lock-plate", { kind: "washer", outsideMm: 18, insideMm: 12.2, thicknessMm: 0.6 }, steel, 140]], put: [{ after: "rotor-nut", assembly: "rotor", row: ["lock-plate", "Lock plate", "lock-plate", { restsOn: ["rotor-nut"], orientation: "over the nut's flats" }] }], reseat: { "nut-screw": { restsOn: ["lock-plate"], name: "Lock plate screw" } }, operations: [{ id: "tighten-nut", kind: "tighten", words: "Rotor nut snug, to where the lock plate goes over it: too tight cracks what is below", after: place("rotor-nut"), before: place("lock-plate") }, { id: "gate-rotor", kind: "gate", words: "The pinion stands proud of the rotor and the rotor turns free", after: ["tighten-nut"], before: place("lock-plate"), lookAt: ["Wide key in the narrow channel", "A washer missing under the rotor"] }], batches: [["rotor-nut", "Rotor nut with its lock plate", "nut-bush", "rotor-nut", "lock-plate", "nut-screw"]] } },
-      { id: "plain", name: "nothing", change: { drop: ["nut-screw"], freedBy: { rotor: ["rotor-nut"] }, operations: [{ id: "tighten-nut", kind: "tighten", words: "Rotor nut snug: too tight cracks what is below", after: place("rotor-nut") }, { id: "gate-rotor", kind: "gate", words: "The pinion stands proud of the rotor and the rotor turns free", after: ["tighten-nut"], lookAt: ["Wide key in the narrow channel", "A washer missing under the rotor"] }] } },
+      { id: "plate", name: "a lock plate with its screw", change: { parts: [["lock-plate", "59", "Lock plate", "lock-plate", { kind: "washer", outsideMm: 18, insideMm: 12.2, thicknessMm: 0.6 }, steel, 140]], put: [{ after: "rotor-nut", assembly: "rotor", row: ["lock-plate", "Lock plate", "lock-plate", { restsOn: ["rotor-nut"], orientation: "over the nut's flats" }] }], reseat: { "nut-screw": { restsOn: ["lock-plate"], name: "Lock plate screw" } }, operations: [{ id: "tighten-nut", kind: "tighten", words: "Rotor nut snug, to where the lock plate goes over it: too tight cracks what is below", after: place("rotor-nut"), before: place("lock-plate") }, { id: "gate-rotor", kind: "gate", words: "The pinion stands proud of the rotor and the rotor turns free", after: ["tighten-nut"], before: place("lock-plate"), lookAt: [look("Wide key in the narrow channel", ["rotor"]), look("A washer missing under the rotor", ["rotor-washer", "rotor-collar"], "left-out")] }], batches: [["rotor-nut", "Rotor nut with its lock plate", "nut-bush", "rotor-nut", "lock-plate", "nut-screw"]] } },
+      { id: "plain", name: "nothing", change: { drop: ["nut-screw"], freedBy: { rotor: ["rotor-nut"] }, operations: [{ id: "tighten-nut", kind: "tighten", words: "Rotor nut snug: too tight cracks what is below", after: place("rotor-nut") }, { id: "gate-rotor", kind: "gate", words: "The pinion stands proud of the rotor and the rotor turns free", after: ["tighten-nut"], lookAt: [look("Wide key in the narrow channel", ["rotor"]), look("A washer missing under the rotor", ["rotor-washer", "rotor-collar"], "left-out")] }] } },
     ],
   },
   {
@@ -216,7 +220,7 @@ export const spinningVariants: readonly Variant[] = [
     name: "The bail is opened by",
     choices: [
       { id: "hand", name: "the hand" },
-      { id: "trigger", name: "a trigger under a finger", change: { parts: [["trigger", "47", "Bail trigger", "bail-trigger", { kind: "lever", lengthMm: 24, boreMm: 3, thicknessMm: 2.5 }, "plastic", 390], ["trigger-spring", "48", "Trigger spring", "trigger-spring", { kind: "wire-spring", wireMm: 0.5, lengthMm: 14 }, "spring steel", 120]], put: [{ after: "far-cover", assembly: "bail", row: ["trigger", "Bail trigger", "trigger", { acrossMm: -26, restsOn: ["bail-arm"], oilPort: "at its pivot", ...oiled("1 drop", "it springs back by itself") }] }, { after: "trigger", assembly: "bail", row: ["trigger-spring", "Trigger spring", "trigger-spring", { acrossMm: -26, restsOn: ["trigger"], caution: "The trigger's spring flies: glasses on, a finger over it.", cautionSays: "spring" }] }], operations: [{ id: "gate-bail", kind: "gate", words: "The bail snaps ten times of ten by hand, and again by its trigger", after: [...place("bail-screw", "arm-screw", "trigger-spring")], before: place("spool"), lookAt: ["Bail spring not on its post", "Bail wire bent", "Trigger spring astray"] }], batches: [["trigger", "Trigger and its spring", "trigger", "trigger-spring"]] } },
+      { id: "trigger", name: "a trigger under a finger", change: { parts: [["trigger", "47", "Bail trigger", "bail-trigger", { kind: "lever", lengthMm: 24, boreMm: 3, thicknessMm: 2.5 }, "plastic", 390], ["trigger-spring", "48", "Trigger spring", "trigger-spring", { kind: "wire-spring", wireMm: 0.5, lengthMm: 14 }, "spring steel", 120]], put: [{ after: "far-cover", assembly: "bail", row: ["trigger", "Bail trigger", "trigger", { acrossMm: -26, restsOn: ["bail-arm"], oilPort: "at its pivot", ...oiled("1 drop", "it springs back by itself") }] }, { after: "trigger", assembly: "bail", row: ["trigger-spring", "Trigger spring", "trigger-spring", { acrossMm: -26, restsOn: ["trigger"], caution: "The trigger's spring flies: glasses on, a finger over it.", cautionSays: "spring" }] }], operations: [{ id: "gate-bail", kind: "gate", words: "The bail snaps ten times of ten by hand, and again by its trigger", after: [...place("bail-screw", "arm-screw", "trigger-spring")], before: place("spool"), lookAt: [look("Bail spring not on its post", ["bail-spring"], "left-out"), look("Bail wire bent", ["bail-wire"]), look("Trigger spring astray", ["trigger-spring"], "left-out")] }], batches: [["trigger", "Trigger and its spring", "trigger", "trigger-spring"]] } },
     ],
   },
   {

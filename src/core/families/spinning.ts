@@ -1,5 +1,5 @@
 import { coverScrews, felt, gearSides, knob, medium, meshFelt, roller, spinningVariants, tripScrews } from "./spinning-variants";
-import { greased, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -181,7 +181,11 @@ export const spinningTable: TemplateTable = {
       words: "The pinion turns one way and holds the other, no slip in twenty",
       after: place("clutch-plate", "clutch-screw-top", "clutch-screw-front", "clutch-screw-rear"),
       before: place("collar-spring"),
-      lookAt: ["Grease in the clutch: wash it, oil it", "Inner sleeve dirty, pitted or left out", "Clutch turned over"],
+      lookAt: [
+        look("Grease in the clutch: wash it, oil it", ["clutch"]),
+        look("Inner sleeve dirty, pitted or left out", ["clutch-sleeve"], "left-out"),
+        look("Clutch turned over", ["clutch"], "turned"),
+      ],
     },
     meshFelt(coverScrews),
     {
@@ -197,7 +201,10 @@ export const spinningTable: TemplateTable = {
       words: "The pinion stands proud of the rotor and the rotor turns free",
       after: ["tighten-nut"],
       before: place("nut-screw"),
-      lookAt: ["Wide key in the narrow channel", "A washer missing under the rotor"],
+      lookAt: [
+        look("Wide key in the narrow channel", ["rotor"]),
+        look("A washer missing under the rotor", ["rotor-washer", "rotor-collar"], "left-out"),
+      ],
     },
     {
       id: "gate-trip",
@@ -205,7 +212,10 @@ export const spinningTable: TemplateTable = {
       words: "Move the arm: the trip lever is felt to move through it",
       after: place("arm-screw", "trip-lever"),
       before: place("trip-cover"),
-      lookAt: ["The arm's fork beside the lever", "Bail spring pushed to the side: the arm lifts"],
+      lookAt: [
+        look("The arm's fork beside the lever", ["bail-arm"]),
+        look("Bail spring pushed to the side: the arm lifts", ["bail-spring"]),
+      ],
     },
     {
       id: "gate-bail",
@@ -213,7 +223,11 @@ export const spinningTable: TemplateTable = {
       words: "The bail snaps open and shut ten times of ten",
       after: place("bail-screw", "arm-screw"),
       before: place("spool"),
-      lookAt: ["Bail spring not on its post", "Bail wire bent", "Trip lever stiff"],
+      lookAt: [
+        look("Bail spring not on its post", ["bail-spring"], "left-out"),
+        look("Bail wire bent", ["bail-wire"]),
+        look("Trip lever stiff", ["trip-lever"]),
+      ],
     },
     {
       id: "tighten-roller",
@@ -227,7 +241,11 @@ export const spinningTable: TemplateTable = {
       kind: "gate",
       words: "The roller turns under a braid, quietly",
       after: place("roller-screw"),
-      lookAt: ["Spacers exchanged", "Roller screw too tight", "Bearing seized"],
+      lookAt: [
+        look("Spacers exchanged", ["roller-spacer", "roller-spacer-outer"], "turned"),
+        look("Roller screw too tight", ["roller-screw"]),
+        look("Bearing seized", ["roller-bearing"]),
+      ],
     },
     {
       id: "tape-line",
@@ -243,7 +261,25 @@ export const spinningTable: TemplateTable = {
       words: "The drag runs from free to locked",
       proves: "drag",
       after: place("drag-knob"),
-      lookAt: ["Keyed and eared swapped", "Retaining ring not in its groove"],
+      lookAt: [
+        look(
+          "Keyed and eared swapped",
+          [
+            "friction-low",
+            "keyed-low",
+            "friction-mid",
+            "eared",
+            "eared-top",
+            "friction-high",
+            "keyed-high",
+            "keyed-third",
+            "friction-top",
+            "friction-last",
+          ],
+          "stacked",
+        ),
+        look("Retaining ring not in its groove", ["drag-clip"], "left-out"),
+      ],
     },
   ],
 };

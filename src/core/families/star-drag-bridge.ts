@@ -20,7 +20,7 @@ import {
   tailRing,
   tailScrews,
 } from "./star-drag-plates";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -28,9 +28,9 @@ const othersOfBridge = ["bridge-screw-top-front", "bridge-screw-top-rear", "brid
 const bridgeScrews = ["bridge-screw-top-front", "bridge-screw-top-rear", "bridge-screw-low-front", "bridge-screw-low-rear"];
 
 const dogLooks = [
-  "Dog spring: is it behind its stud?",
-  "Dog: square nose to the ratchet, not upside down?",
-  "Ratchet: steep side of the teeth to the dog?",
+  look("Dog spring: is it behind its stud?", ["dog-spring"], "left-out"),
+  look("Dog: square nose to the ratchet, not upside down?", ["dog"], "turned"),
+  look("Ratchet: steep side of the teeth to the dog?", ["ratchet"], "turned"),
 ];
 /** The dog is loaded last, by its screw: it is tried with two screws in, before they are drawn down. */
 const dogGate = (after: readonly string[]) => ({
@@ -400,9 +400,13 @@ export const starDragBridgeTable: TemplateTable = {
       words: "The sleeve turns forward and not back",
       after: ["tighten-bridge"],
       lookAt: [
-        "Dog spring slipped off its stud while the bridge went in",
-        "Grease on the ratchet holding the dog up",
-        "Bridge screw too long in a low hole: part thread belongs on top",
+        look("Dog spring slipped off its stud while the bridge went in", ["dog-spring"], "left-out"),
+        look("Grease on the ratchet holding the dog up", ["ratchet"]),
+        look(
+          "Bridge screw too long in a low hole: part thread belongs on top",
+          ["bridge-screw-low-front", "bridge-screw-low-rear", "bridge-screw-top-front", "bridge-screw-top-rear"],
+          "swapped",
+        ),
       ],
     },
     {
@@ -410,7 +414,11 @@ export const starDragBridgeTable: TemplateTable = {
       kind: "gate",
       words: "The free-spool lever throws the yoke up and down, no gap under the plate",
       after: ["tighten-bridge", ...place("lever", "pinion", "yoke", "jack", "eccentric-spring")],
-      lookAt: ["Jack: off the eccentric's stud?", "Yoke springs on the smooth part of their screws?", "Pinion: slot to the spool?"],
+      lookAt: [
+        look("Jack: off the eccentric's stud?", ["jack"]),
+        look("Yoke springs on the smooth part of their screws?", ["yoke-spring-front", "yoke-spring-rear"], "left-out"),
+        look("Pinion: slot to the spool?", ["pinion"], "turned"),
+      ],
     },
     closeTail(tailScrews),
     {
@@ -427,10 +435,10 @@ export const starDragBridgeTable: TemplateTable = {
       words: "The spool spins free; side play is barely there",
       after: ["tighten-head"],
       lookAt: [
-        "Cap closed too far: back it off half a turn",
-        "Plate drawn down skew: ease the screws an eighth",
-        "Line or a fibre behind the flange",
-        "A bearing not home in its seat",
+        look("Cap closed too far: back it off half a turn", ["tail-cap"]),
+        look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]),
+        look("Line or a fibre behind the flange", ["spool"]),
+        look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out"),
       ],
     },
     {
@@ -438,7 +446,11 @@ export const starDragBridgeTable: TemplateTable = {
       kind: "gate",
       words: "The click speaks both ways",
       after: ["tighten-head"],
-      lookAt: ["Click spring: a leg each side of the tongue?", "Tongue's point worn to a slope?", "Click gear loose on the shaft?"],
+      lookAt: [
+        look("Click spring: a leg each side of the tongue?", ["click-spring"], "left-out"),
+        look("Tongue's point worn to a slope?", ["click-tongue"]),
+        look("Click gear loose on the shaft?", ["click-gear"]),
+      ],
     },
     {
       id: "gate-star",
@@ -449,9 +461,24 @@ export const starDragBridgeTable: TemplateTable = {
       after: place("star"),
       before: place("handle-spacer"),
       lookAt: [
-        "Tension washers: do they face each other?",
-        "Keyed washers low and high, the eared one between?",
-        "Ferrule on the top washer?",
+        look("Tension washers: do they face each other?", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
+        look(
+          "Keyed washers low and high, the eared one between?",
+          [
+            "friction-low",
+            "keyed-low",
+            "friction-mid",
+            "eared",
+            "eared-top",
+            "friction-high",
+            "keyed-high",
+            "keyed-third",
+            "friction-top",
+            "friction-last",
+          ],
+          "stacked",
+        ),
+        look("Ferrule on the top washer?", ["ferrule"], "left-out"),
       ],
     },
     ...end.operations,

@@ -9,7 +9,7 @@ import { tensionWashers, withEitherSide } from "./modules/tension";
 import { frictionUnderGear } from "./modules/under-gear";
 import { starDragHandle } from "./star-drag-handle";
 import { clickParts, freeSpoolParts, gearParts } from "./star-drag-parts";
-import { greased, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -98,9 +98,9 @@ const dogGate = {
   after: place("dog-spring", "ratchet"),
   before: place("under-gear-washer"),
   lookAt: [
-    "Dog spring: is it behind its stud?",
-    "Dog: square nose to the ratchet, not upside down?",
-    "Ratchet: has it fallen onto its square?",
+    look("Dog spring: is it behind its stud?", ["dog-spring"], "left-out"),
+    look("Dog: square nose to the ratchet, not upside down?", ["dog"], "turned"),
+    look("Ratchet: has it fallen onto its square?", ["ratchet"], "turned"),
   ],
 };
 const clutchGate = (after: readonly string[], before: readonly string[]) => ({
@@ -109,7 +109,12 @@ const clutchGate = (after: readonly string[], before: readonly string[]) => ({
   words: "Under one finger the shaft turns forward only: backwards it holds at once, no step before it",
   after: [...after],
   before: place(...before),
-  lookAt: ["Grease in the clutch", "Collar pitted or left out", "Clutch turned over", "Slips a little, then the dog catches: the clutch"],
+  lookAt: [
+    look("Grease in the clutch", ["clutch"]),
+    look("Collar pitted or left out", ["clutch-collar"], "left-out"),
+    look("Clutch turned over", ["clutch"], "turned"),
+    look("Slips a little, then the dog catches: the clutch", ["clutch"]),
+  ],
 });
 const closeCover = {
   id: "close-cover",
@@ -202,7 +207,7 @@ const variants: readonly Variant[] = [
     name: "Cast brake",
     choices: [
       { id: "none", name: "none" },
-      tailMagnets("magnets and a dial in the tail plate", [{ id: "gate-spool", kind: "gate", words: "With the dial at nothing the spool spins free, side play barely there; each mark of the dial slows it", after: ["tighten-tail"], lookAt: ["Cap closed too far: back it off half a turn", "Dial turned the wrong way round: no mark slows it", "Plate drawn down skew: ease the screws an eighth", "A bearing not home in its seat"] }]),
+      tailMagnets("magnets and a dial in the tail plate", [{ id: "gate-spool", kind: "gate", words: "With the dial at nothing the spool spins free, side play barely there; each mark of the dial slows it", after: ["tighten-tail"], lookAt: [look("Cap closed too far: back it off half a turn", ["tail-cap"]), look("Dial turned the wrong way round: no mark slows it", ["magnet-dial"]), look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]), look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out")] }]),
     ],
   },
   variantOf(stacks, { assembly: "stack", after: "main-gear", carries: "clutch-collar" }),
@@ -381,7 +386,11 @@ export const starDragClutchTable: TemplateTable = {
       words: "The shaft spins alone under a finger, before its retainer is drawn down and after",
       after: place("gear-shaft", ...retainerScrews),
       before: place("ratchet", "under-gear-washer"),
-      lookAt: ["Bearing at the shaft's foot not home", "Retainer beside its pins", "A rough bearing: draw it now"],
+      lookAt: [
+        look("Bearing at the shaft's foot not home", ["foot-bearing"], "left-out"),
+        look("Retainer beside its pins", ["retainer"]),
+        look("A rough bearing: draw it now", ["foot-bearing"]),
+      ],
     },
     dogGate,
     {
@@ -390,7 +399,11 @@ export const starDragClutchTable: TemplateTable = {
       words: "The pinion goes down and comes back by its springs",
       after: place("pinion", "yoke-spring-front", "yoke-spring-rear"),
       before: ["close-cover"],
-      lookAt: ["A spring off its post", "Pinion askew in the wall bearing", "Yoke beside its posts"],
+      lookAt: [
+        look("A spring off its post", ["yoke-spring-front", "yoke-spring-rear"], "left-out"),
+        look("Pinion askew in the wall bearing", ["pinion"]),
+        look("Yoke beside its posts", ["yoke"]),
+      ],
     },
     closeCover,
     {
@@ -399,7 +412,11 @@ export const starDragClutchTable: TemplateTable = {
       words: "Lever to and fro: the pinion follows, and the cover has no gap all round",
       after: place("eccentric-spring"),
       before: place(...coverScrews),
-      lookAt: ["Jack: its hole beside the eccentric's stud?", "Gear down before the pinion's teeth meshed", "A yoke spring off its post"],
+      lookAt: [
+        look("Jack: its hole beside the eccentric's stud?", ["jack"]),
+        look("Gear down before the pinion's teeth meshed", ["main-gear"]),
+        look("A yoke spring off its post", ["yoke-spring-front", "yoke-spring-rear", "yoke-spring-upper", "yoke-spring-lower"], "left-out"),
+      ],
     },
     drawnDown("head-end-bearing"),
     clutchGate(["tighten-cover"], ["head-end-bearing"]),
@@ -412,9 +429,24 @@ export const starDragClutchTable: TemplateTable = {
       after: place("star"),
       before: place("handle-spacer"),
       lookAt: [
-        "Tension washers: do they face each other?",
-        "Keyed washers low and high, the eared one between?",
-        "Last metal washer: convex side up?",
+        look("Tension washers: do they face each other?", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
+        look(
+          "Keyed washers low and high, the eared one between?",
+          [
+            "friction-low",
+            "keyed-low",
+            "friction-mid",
+            "eared",
+            "eared-top",
+            "friction-high",
+            "keyed-high",
+            "keyed-third",
+            "friction-top",
+            "friction-last",
+          ],
+          "stacked",
+        ),
+        look("Last metal washer: convex side up?", ["keyed-high"], "turned"),
       ],
     },
     {
@@ -436,7 +468,11 @@ export const starDragClutchTable: TemplateTable = {
       kind: "gate",
       words: "The click speaks both ways",
       after: ["tighten-tail"],
-      lookAt: ["Click spring in its groove?", "Tongue's point worn to a slope?", "Click gear loose on the shaft?"],
+      lookAt: [
+        look("Click spring in its groove?", ["click-spring"], "left-out"),
+        look("Tongue's point worn to a slope?", ["click-tongue"]),
+        look("Click gear loose on the shaft?", ["click-gear"]),
+      ],
     },
     {
       id: "gate-spool",
@@ -444,10 +480,10 @@ export const starDragClutchTable: TemplateTable = {
       words: "The spool spins free; side play is barely there",
       after: ["tighten-tail"],
       lookAt: [
-        "Cap closed too far: back it off half a turn",
-        "Plate drawn down skew: ease the screws an eighth",
-        "Braid wound behind the flange feels like a bad bearing",
-        "A bearing not home in its seat",
+        look("Cap closed too far: back it off half a turn", ["tail-cap"]),
+        look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]),
+        look("Braid wound behind the flange feels like a bad bearing", ["spool"]),
+        look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out"),
       ],
     },
     ...end.operations,

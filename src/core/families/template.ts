@@ -43,7 +43,13 @@ export function templateOf(usual: TemplateTable, chosen: Readonly<Record<string,
     positions: Object.entries(table.seats).flatMap(([assemblyId, rows]) =>
       rows.map(([id, name, part, seat], ordinal) => ({ id, assemblyId, ordinal, name, partTypeId: part, ...seat })),
     ),
-    operations: table.operations,
+    // A look names its seats in any build of the family; this one has some of them.
+    operations: table.operations.map((operation) => ({
+      ...operation,
+      lookAt: operation.lookAt?.map((look) =>
+        typeof look === "string" ? look : { ...look, seats: look.seats?.filter((seat) => seats.has(seat)) },
+      ),
+    })),
     editions: table.editions,
     gearPairs: table.gearPairs,
     // A sibling grown from this table may lack some of the seats.

@@ -32,7 +32,7 @@ const gates = (family: FamilyId, gate: string, looks: RegExp, beforeCover: strin
   const order = steps(families[family].anatomy).map(({ operation }) => operation);
   const at = order.findIndex(({ id, kind }) => id === gate && kind === "gate");
   expect(at, `${family} ${gate}`).toBeGreaterThanOrEqual(0);
-  expect(order[at]!.lookAt.join(" | "), `${family} ${gate}`).toMatch(looks);
+  expect(order[at]!.lookAt.map(({ words }) => words).join(" | "), `${family} ${gate}`).toMatch(looks);
   if (beforeCover)
     expect(at, `${gate} before ${beforeCover}`).toBeLessThan(
       order.findIndex(({ id }) => id === placeOperationId(beforeCover) || id === beforeCover),

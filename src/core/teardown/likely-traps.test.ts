@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { lookFromWords } from "@/core/anatomy/read-older";
 import { families } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
 import { buildOrder } from "./build-order";
@@ -72,9 +73,17 @@ describe("what is named where a gate fails", () => {
     expect(often.map(({ positionId }) => positionId)).not.toContain("dog");
   });
 
-  it("is a look without a seat where no part goes by its words; the way to it is what went in last", () => {
+  it("is a look without a seat where it says no seat; the way to it is what went in last", () => {
     const acts = actsOf("star-drag-bridge", "gate-dog").map((act) =>
-      act.operation.id === "gate-dog" ? { ...act, operation: { ...act.operation, lookAt: ["Something quite else", name("dog")] } } : act,
+      act.operation.id === "gate-dog"
+        ? {
+            ...act,
+            operation: {
+              ...act.operation,
+              lookAt: [lookFromWords("Something quite else"), { words: name("dog"), seats: ["dog", "no-seat-of-this-build"], shows: [] }],
+            },
+          }
+        : act,
     );
     const [other, dog] = likelyTraps(acts, "gate-dog");
     const last = acts.findLast(({ operation, done }) => operation.kind === "place" && done)!.operation.id;

@@ -17,25 +17,6 @@ export interface LikelyTrap {
 /** So many places are named at least, where so many went in since the last check. */
 const leastNamed = 3;
 
-const wordsOf = (text: string) =>
-  text
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .filter((word) => word.length > 2);
-
-/** The seat a look speaks of: the one whose name shares the most words with it, the nearest to the gate among equals. */
-function seatOf(look: string, acts: readonly DoneAct[]): DoneAct | null {
-  const looked = new Set(wordsOf(look));
-  let best: { act: DoneAct; shared: number } | null = null;
-  for (const act of acts) {
-    if (!act.position) continue;
-    const names = wordsOf(act.position.name);
-    const shared = names.filter((word) => looked.has(word) || looked.has(`${word}s`)).length / names.length;
-    if (shared >= 0.5 && shared >= (best?.shared ?? 0)) best = { act, shared };
-  }
-  return best?.act ?? null;
-}
-
 /**
  * Where to look when a gate did not pass, likeliest first: what this model's gates were failed by before, then what the gate itself asks
  * after, then the traps of what went in since the last gate that passed, the latest first. Nothing from before that gate: it was proved then.
@@ -59,7 +40,9 @@ export function likelyTraps(acts: readonly DoneAct[], gateId: string, caused: Re
     const count = caused.get(act.position!.id) ?? 0;
     if (count > 0) add(act, act.position!.trap ?? act.position!.orientation ?? act.position!.name, times(count));
   }
-  for (const look of gate.operation.lookAt) add(seatOf(look, placed), look, "the check tests it");
+  // Of several seats it speaks of, the nearest to the gate.
+  for (const { words, seats } of gate.operation.lookAt)
+    add(placed.findLast(({ position }) => seats.includes(position!.id)) ?? null, words, "the check tests it");
   for (const act of [...placed].reverse()) if (act.position!.trap) add(act, act.position!.trap, "fitted since the last check");
   // Where nothing is known to go wrong, what went in last is looked at first.
   for (const act of placed.slice(-leastNamed).reverse())

@@ -1,6 +1,7 @@
 import { type Batch, seatOfPlacing } from "@/core/anatomy/types";
 import type { Observation } from "@/core/proving/observation";
 import { buildOrder } from "@/core/teardown/build-order";
+import { withCount } from "@/core/teardown/counted";
 import { type LikelyTrap, likelyTraps } from "@/core/teardown/likely-traps";
 import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
@@ -74,7 +75,7 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
       kind === "lubricate" && after.length > 0 && after.every((before) => unit.has(seatOfPlacing(before) ?? before)) ? [id] : [],
     ),
   );
-  const steps = order.value.steps.map((step) => ({
+  const drawn = order.value.steps.map((step) => ({
     ...step,
     state: rows.get(step.operation.id)?.state ?? ("waiting" as const),
     note: rows.get(step.operation.id)?.note ?? "",
@@ -83,6 +84,7 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
     well: step.position ? (wellOf.get(step.position.id) ?? null) : null,
     notDue: impossible.has(step.operation.id) || sealStays.has(step.operation.id),
   }));
+  const steps = drawn.map((step) => withCount(step, drawn));
   const failedGate = steps.find((step) => step.state === "failed" && !step.notDue) ?? null;
   return {
     batches,
@@ -124,7 +126,9 @@ export function trapsOf(db: Db, build: Build, gate: Step, modelId: string): Like
   const trapOf = new Map(newest.positions.map(({ id, trap }) => [id, trap]));
   const looks = newest.operations.find(({ id }) => id === gate.operation.id)?.lookAt ?? [];
   const learned = (operation: Step["operation"]): Step["operation"] =>
-    operation.id === gate.operation.id ? { ...operation, lookAt: [...new Set([...operation.lookAt, ...looks])] } : operation;
+    operation.id === gate.operation.id
+      ? { ...operation, lookAt: [...new Map([...operation.lookAt, ...looks].map((look) => [look.words, look])).values()] }
+      : operation;
   const caused = new Map(rows.flatMap(({ operation, times }) => (seatOf.has(operation) ? [[seatOf.get(operation)!, times] as const] : [])));
   return likelyTraps(
     build.steps.map(({ operation, position, state }) => ({

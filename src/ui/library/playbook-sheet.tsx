@@ -17,6 +17,7 @@ import { PickMany } from "@/ui/controls/pick-many";
 import { Refused } from "@/ui/controls/refused";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { BlindSpotsPanel, type BlindSpotsProps } from "./blind-spots-panel";
+import { LooksForm } from "./looks-form";
 import { ModelLeaf, type ModelProps } from "./model-leaf";
 import { useDraft } from "./use-draft";
 
@@ -137,7 +138,7 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
                   <td className="w-2/5">
                     {(own?.caution ?? position?.caution) && <p className="alarm">{own?.caution ?? position?.caution}</p>}
                     {position?.trap && <p>Trap: {position.trap}</p>}
-                    {own && own.lookAt.length > 0 && <p className="text-note">If not: {own.lookAt.join("; ")}</p>}
+                    {own && own.lookAt.length > 0 && <p className="text-note">If not: {own.lookAt.map(({ words }) => words).join("; ")}</p>}
                   </td>
                   <td>{own?.tool ?? "–"}</td>
                   <td className="num text-right">
@@ -328,18 +329,13 @@ function ActForm({
       />
       <PickMany label="After" options={acts} chosen={operation.after} onChange={(after) => take({ after })} />
       <PickMany label="Before" options={acts} chosen={operation.before} onChange={(before) => take({ before })} />
-      <LeaveField
-        label="If it fails, look at (separate with ;)"
-        value={operation.lookAt.join("; ")}
-        onLeave={(text) =>
-          take({
-            lookAt: text
-              .split(";")
-              .map((one) => one.trim())
-              .filter(Boolean),
-          })
-        }
-      />
+      {operation.kind === "gate" && (
+        <LooksForm
+          looks={operation.lookAt}
+          seatNames={Object.fromEntries(anatomy.positions.map(({ id, name }) => [id, name]))}
+          take={(lookAt) => take({ lookAt })}
+        />
+      )}
       {anatomy.editions.length > 0 && (
         <PickMany
           label="Only in these editions"

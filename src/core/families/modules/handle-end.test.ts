@@ -33,7 +33,7 @@ describe.each(withEnd)("the handle end of %s", (family) => {
       const feels = act(template, "gate-handle")!;
       expect(feels.after).toEqual([end === "slotted-screw" ? "tighten-handle-screw" : "tighten-nut"]);
       expect(feels.before).toEqual({ "lock-screw": ["place-lock-screw"], "slotted-screw": [], keeper: ["place-nut-keeper"] }[end]);
-      expect(feels.lookAt.join(" ")).toMatch(/spacer missing/i);
+      expect(feels.lookAt.map(({ words }) => words).join(" ")).toMatch(/spacer missing/i);
     },
   );
 

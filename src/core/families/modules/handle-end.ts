@@ -1,4 +1,4 @@
-import { greased, place, screw, steel, threadFilm } from "../tables/rows";
+import { greased, look, place, screw, steel, threadFilm } from "../tables/rows";
 import type { PartRow } from "../tables/table";
 import type { Module, ModuleBuild } from "./module";
 
@@ -35,7 +35,11 @@ const starFelt = (tight: string, what: string, before: readonly string[]) => ({
   words: `With the ${what} tight the star still moves`,
   after: [tight],
   before: place(...before),
-  lookAt: ["Handle spacer missing?", `Stack not pressed down before the ${what}?`, "Star cross-threaded?"],
+  lookAt: [
+    look("Handle spacer missing?", ["handle-spacer"], "left-out"),
+    `Stack not pressed down before the ${what}?`,
+    look("Star cross-threaded?", ["star"]),
+  ],
 });
 
 /**

@@ -1,4 +1,4 @@
-import { oiled, place, steel } from "../tables/rows";
+import { look, oiled, place, steel } from "../tables/rows";
 import type { PartRow, SeatRow, TemplateTable } from "../tables/table";
 
 /**
@@ -45,5 +45,5 @@ export const windGate = (before: string) => ({
   words: "The line guide runs end to end and back",
   after: place("pawl-cap", "worm-clip"),
   before: [before],
-  lookAt: ["Pawl not in the groove", "Worm dry or gritty"],
+  lookAt: [look("Pawl not in the groove", ["pawl"]), look("Worm dry or gritty", ["worm"])],
 });

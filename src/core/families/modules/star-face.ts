@@ -1,4 +1,4 @@
-import { place } from "../tables/rows";
+import { look, place } from "../tables/rows";
 import type { Variant } from "../tables/table";
 
 /** What a star stands on: its tension washers alone, or a click and a smooth-coated washer on them. Source: common practice; sizes are ours. */
@@ -88,9 +88,28 @@ export const starFace = (
             after: place("star", "star-click"),
             before: place("handle-spacer"),
             lookAt: [
-              "Tension washers: do they face each other?",
-              "Star click spring left out?",
-              "Keyed washers low and high, the eared one between?",
+              look(
+                "Tension washers: do they face each other?",
+                ["tension-lower", "tension-upper", "tension-middle", "tension-outer"],
+                "turned",
+              ),
+              look("Star click spring left out?", ["star-click"], "left-out"),
+              look(
+                "Keyed washers low and high, the eared one between?",
+                [
+                  "friction-low",
+                  "keyed-low",
+                  "friction-mid",
+                  "eared",
+                  "eared-top",
+                  "friction-high",
+                  "keyed-high",
+                  "keyed-third",
+                  "friction-top",
+                  "friction-last",
+                ],
+                "stacked",
+              ),
             ],
           },
         ],

@@ -1,4 +1,5 @@
 import type { PartType } from "@/core/anatomy/types";
+import type { MistakeKind } from "@/core/vocabulary/mistakes";
 import type { Seat, SeatRow } from "./table";
 
 /** The rows of an assembly with one seat changed: how a family grows out of its sibling. */
@@ -8,6 +9,9 @@ export const reseat = (rows: readonly SeatRow[] | undefined, seatId: string, cha
 /** The rows of an assembly with others put in along its axis, after the seat they sit on. */
 export const insertAfter = (rows: readonly SeatRow[], seatId: string, ...added: SeatRow[]): SeatRow[] =>
   rows.flatMap((row) => (row[0] === seatId ? [row, ...added] : [row]));
+
+/** Where to look when a check fails: its words, its seats in any build, and the mistakes there that fail the check. */
+export const look = (words: string, seats: string[], ...shows: MistakeKind[]) => ({ words, seats, shows });
 
 /** Operation ids of "fit this part", for tables. */
 export const place = (...ids: string[]): string[] => ids.map((id) => `place-${id}`);

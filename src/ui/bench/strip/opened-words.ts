@@ -12,6 +12,8 @@ export interface AssemblyDepth {
   readonly inTheWayOf: readonly string[];
   /** Of a shut one: the part it rides on when that comes off. */
   readonly ridesOn: string | null;
+  /** Its seats that are off. */
+  readonly out: number;
   /** Its seats still expected off. */
   readonly left: number;
   /** Somebody said so for this job. */
@@ -19,8 +21,10 @@ export interface AssemblyDepth {
 }
 
 /** How far and why, in a few words. */
-export function openedWords({ open, some, inTheWayOf, ridesOn }: AssemblyDepth): string {
+export function openedWords({ open, some, inTheWayOf, ridesOn, out, said }: AssemblyDepth): string {
   if (open) return `opened ${openedForWords[open]}${some === null ? "" : `: ${some} of its parts, the rest left in`}`;
   if (inTheWayOf.length) return `in the way of ${inTheWayOf.join(" and ").toLowerCase()}: what has to come off of it does`;
+  if (said && out)
+    return `no further: ${out} of its parts ${out === 1 ? "is off and goes" : "are off and go"} back in at Build, the rest stays in`;
   return ridesOn ? `stays on the ${ridesOn.toLowerCase()}` : "stays shut";
 }

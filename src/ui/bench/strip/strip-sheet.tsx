@@ -91,6 +91,15 @@ export function TraySheet(props: Props) {
   }, [chosen, alone, guide, off, lastAssemblyId, towards]);
   const next = act ? byId.get(act.positionIds[0]!) : undefined;
   const mayTake = act && next && mayStrip && !head.closed;
+  const within = (ids: readonly string[], assemblyId: string) => ids.filter((id) => byId.get(id)?.assemblyId === assemblyId).length;
+  const shownDepth = depth.map((assembly) => ({
+    ...assembly,
+    out: within([...off], assembly.id),
+    left: within(
+      guide.expected.filter((id) => !off.has(id)),
+      assembly.id,
+    ),
+  }));
   // A repair of which nothing was felt, tested or asked for: a person says what is opened.
   const nothingSaid = !act && !wells.length && !head.closed && mayStrip && depth.every(({ open }) => open === null);
   const number = (last?.well ?? 0) + 1;
@@ -265,10 +274,7 @@ export function TraySheet(props: Props) {
         <div className="min-w-0">
           <h2>Tray</h2>
           <DepthPanel
-            assemblies={depth.map((assembly) => ({
-              ...assembly,
-              left: guide.expected.filter((id) => !off.has(id) && byId.get(id)?.assemblyId === assembly.id).length,
-            }))}
+            assemblies={shownDepth}
             towards={towards}
             closed={head.closed}
             unfolded={nothingSaid}
@@ -277,7 +283,7 @@ export function TraySheet(props: Props) {
                 assemblies={assemblies}
                 positions={positions}
                 partTypes={partTypes}
-                depth={depth}
+                depth={shownDepth}
                 expected={new Set(guide.expected.filter((id) => !off.has(id)))}
                 leftIn={new Set(inPlace.map(({ positionId }) => positionId))}
                 off={off}

@@ -80,6 +80,7 @@ export default async function StripPage(props: StationProps) {
         inTheWayOf: (inTheWay.get(id) ?? []).map((other) => anatomy.assemblies.find((one) => one.id === other)?.name ?? other),
         ridesOn: carrier && of.opening.off.has(carrier) ? (names.get(carrier) ?? null) : null,
         left: 0,
+        out: 0,
         said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",
       }))}
       tools={toolsFor(anatomy.positions, partTypes, anatomy.operations, of.opening.off)}

@@ -1,5 +1,7 @@
 import "server-only";
 import { type ActName, type ActNamed, acts } from "@/core/acts/acts";
+import { revisionOf } from "@/data/database/journal";
+import { keepReadyTrue } from "@/data/hand-back/still-ready";
 import { benchRuns } from "./bench";
 import { buildRuns } from "./build";
 import { cleanRuns } from "./clean";
@@ -46,6 +48,18 @@ const byName = new Map<string, (typeof acts)[number]>(acts.map((act) => [act.nam
 export function actOf(name: string): { act: ActNamed<ActName>; run: Run<ActNamed<ActName>> } | null {
   const act = byName.get(name);
   if (!act) return null;
-  const run = runs[act.name] as Run<ActNamed<ActName>> | Run<ActNamed<ActName>>["run"];
-  return { act, run: typeof run === "function" ? { run } : run };
+  const told = runs[act.name] as Run<ActNamed<ActName>> | Run<ActNamed<ActName>>["run"];
+  const run = typeof told === "function" ? { run: told } : told;
+  return {
+    act,
+    run: {
+      ...run,
+      run: (ctx, input) => {
+        const since = revisionOf(ctx.db);
+        const answer = run.run(ctx, input);
+        keepReadyTrue(ctx, since);
+        return answer;
+      },
+    },
+  };
 }

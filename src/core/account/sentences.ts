@@ -94,7 +94,7 @@ function opened({ assemblies, declined }: Account): Sentence[] {
     ...[...groupBy(apart, ({ why }) => because(why))].map(([why, own]) =>
       say(`Taken apart${why}: ${own.map(({ name }) => lowered(name)).join("; ")}.`, own),
     ),
-    ...part.map((one) => say(`${one.name}, part way${because(one.why)}: ${listed(one.off)} off.`, [one])),
+    ...part.map((one) => say(`${one.name}, part way${because(one.why)}${one.off.length ? `: ${listed(one.off)} off` : ""}.`, [one])),
     ...(anyOpen && shut.length ? [say(`Not opened: ${shut.map(({ name }) => lowered(name)).join("; ")}.`, shut)] : []),
     ...(keptShut.length && declined === null
       ? [say(`Left shut on purpose: ${keptShut.map(({ name }) => lowered(name)).join("; ")}.`, keptShut)]
@@ -198,17 +198,21 @@ function byPiece({ pieces, notDrawn, noted, wished }: Account): Sentence[] {
         ...(wrongHole ? [one(piece, `found in ${wrongHole.was}, belongs in ${wrongHole.own}`)] : []),
       ];
     }),
-    ...notDrawn.map(
-      ({ words, state, act }): Sentence => ({
+    ...[
+      ...groupBy(notDrawn, ({ words, state }) => `${words}${state === "left-out" ? ", left out" : state === "back" ? ", put back" : ""}`),
+    ].map(
+      ([words, same]): Sentence => ({
         section: "done",
-        words: `Not on the drawing: ${words}${state === "left-out" ? ", left out" : state === "back" ? ", put back" : ""}.`,
-        acts: [act],
+        words: `Not on the drawing: ${words}${same.length > 1 ? ` (${same.length} of them)` : ""}.`,
+        acts: same.map(({ act }) => act),
       }),
     ),
     ...[...groupBy(wished, ({ words }) => words)].map(
       ([words, same]): Sentence => ({ section: "done", words: `As the customer wished: ${words}.`, acts: same.map(({ act }) => act) }),
     ),
-    ...noted.map(({ words, act }): Sentence => ({ section: "done", words: `${words}.`, acts: [act] })),
+    ...[...groupBy(noted, ({ words }) => words)].map(
+      ([words, same]): Sentence => ({ section: "done", words: `${words}.`, acts: same.map(({ act }) => act) }),
+    ),
   ];
 }
 

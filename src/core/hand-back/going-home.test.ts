@@ -21,6 +21,7 @@ const done = (change: Partial<ReelHere> = {}): ReelHere => ({
   asItIs: () => new Set(),
   openFaults: () => [],
   complaints: [],
+  billed: () => null,
   ...change,
 });
 const what = (change: Partial<ReelHere>) => keepsOnBench(done(change)).map((block) => block.what);
@@ -29,6 +30,17 @@ const [well] = done().wells;
 describe("a reel goes home", () => {
   it("when all that came off is in, all was looked at, and it was tested since", () => {
     expect(keepsHere(done(), [])).toEqual([]);
+  });
+
+  it("not for more than was agreed: it is asked, or brought down; a reel that goes back as it came, and our own work, cost nothing", () => {
+    const billed = (totalMinor: number) => ({ billed: () => ({ totalMinor, agreedMinor: 6000 }) });
+    const kept = (change: Partial<ReelHere>) => keepsHere(done(change), []).map(({ what }) => what);
+    expect(kept(billed(6000))).toEqual([]);
+    expect(kept(billed(6001))).toEqual(["over-limit"]);
+    expect(keepsFromReady(done(billed(6001)))).toEqual([]);
+    expect(keepsHereWords(keepsHere(done(billed(6001)), [])[0]!)).toMatch(/60\.01.*60\.00 was agreed.*Quote/);
+    expect(kept({ ...billed(9000), declined: true })).toEqual([]);
+    expect(kept({ ...billed(9000), path: { kind: "comeback", depth: "full", depthSaid: true }, pays: "us" })).toEqual([]);
   });
 
   it("not with anything in the tray, unless somebody said why it stays out", () => {

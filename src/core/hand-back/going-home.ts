@@ -1,4 +1,5 @@
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
+import { formatMinor } from "@/core/money/money";
 import type { Observation, SkippedTest } from "@/core/proving/observation";
 import { type TestSpec, testSpec } from "@/core/proving/protocol";
 import { testOfComplaint } from "@/core/report/answers";
@@ -7,7 +8,7 @@ import { isSettled } from "@/core/teardown/owed";
 import type { Step } from "@/core/teardown/step";
 import type { ComplaintId } from "@/core/vocabulary/counter-lists";
 import type { FamilyId } from "@/core/vocabulary/families";
-import type { JobPath } from "@/core/vocabulary/job-kinds";
+import type { JobPath, Station } from "@/core/vocabulary/job-kinds";
 import type { TestId } from "@/core/vocabulary/tests";
 import type { WhoPays } from "@/core/vocabulary/who-pays";
 
@@ -26,6 +27,7 @@ export type KeepsHere =
   | { readonly code: "fault"; readonly what: "open-fault"; readonly faultId: string; readonly name: string }
   | { readonly code: "tests"; readonly what: "not-since-together" }
   | { readonly code: "pays"; readonly what: "pays" }
+  | { readonly code: "over-limit"; readonly what: "over-limit"; readonly totalMinor: number; readonly agreedMinor: number }
   | { readonly code: "brought"; readonly what: "brought"; readonly item: string };
 
 /** A job's reel as it stands, for the question whether it may go home. What costs reading is asked for where the answer needs it. */
@@ -55,6 +57,8 @@ export interface ReelHere {
   /** Faults of this job that no act has put right, and of which nobody said how they leave. */
   readonly openFaults: () => readonly { readonly id: string; readonly name: string }[];
   readonly complaints: readonly ComplaintId[];
+  /** What it comes to, and the most that was agreed to; null where no sum was named. */
+  readonly billed: () => { readonly totalMinor: number; readonly agreedMinor: number } | null;
 }
 
 /**
@@ -134,11 +138,43 @@ export const keepsFromReady = (reel: ReelHere): KeepsHere[] => [
   ...(reel.path.kind === "comeback" && reel.pays === "open" && !reel.declined ? [{ code: "pays", what: "pays" } as const] : []),
 ];
 
-/** What keeps the reel from going home: what keeps it from hanging ready, then what came with it. @param brought what came with it and was not ticked. */
+/** Nothing is billed above what was agreed: it is asked, or brought down. */
+function overLimit({ path, declined, billed }: ReelHere): KeepsHere[] {
+  const sum = declined || path.kind === "comeback" ? null : billed();
+  return sum && sum.totalMinor > sum.agreedMinor ? [{ code: "over-limit", what: "over-limit", ...sum }] : [];
+}
+
+/**
+ * What keeps the reel from going home: what keeps it from hanging ready, a sum above what was agreed, then what came with it.
+ * @param brought what came with it and was not ticked.
+ */
 export const keepsHere = (reel: ReelHere, brought: readonly string[]): KeepsHere[] => [
   ...keepsFromReady(reel),
+  ...overLimit(reel),
   ...brought.map((item) => ({ code: "brought", what: "brought", item }) as const),
 ];
+
+/** The station at which it is put right; null where that is Return itself. */
+export function stationOfBlock(block: KeepsHere): Station | null {
+  switch (block.code) {
+    case "left-over":
+    case "oil":
+    case "gate":
+    case "step":
+      return "build";
+    case "tests":
+      return "at" in block && block.at === "Test" ? "test" : "prove";
+    case "fault":
+      return "find";
+    case "foreseen":
+      return "parts";
+    case "pays":
+    case "over-limit":
+      return "quote";
+    case "brought":
+      return null;
+  }
+}
 
 /** What is said of it, with where it is put right. */
 export function keepsHereWords(block: KeepsHere): string {
@@ -169,6 +205,8 @@ export function keepsHereWords(block: KeepsHere): string {
       return "Nothing was tested since it went together. Test it at Prove, or leave each test out there with a reason.";
     case "pays":
       return "It came back, and nobody has said who pays: say it at Quote.";
+    case "over-limit":
+      return `It comes to ${formatMinor(block.totalMinor)}, and ${formatMinor(block.agreedMinor)} was agreed: ask, and write the answer at Quote, or take something off there.`;
     case "brought":
       return `Came with it, not ticked off: ${block.item}`;
   }

@@ -96,7 +96,8 @@ export const journalSayings = {
   "taken-on-again": () => "took the job after all",
   "made-a-repair": (d) => `made it a repair (was: ${word(jobKinds, d.was, "another kind")})`,
   "taken-down": () => "picked the job up again",
-  "station-reached": (d) => `moved the job to ${String(d.station).charAt(0).toUpperCase()}${String(d.station).slice(1)}`,
+  "station-reached": (d) =>
+    `moved the job ${d.back ? "back " : ""}to ${String(d.station).charAt(0).toUpperCase()}${String(d.station).slice(1)}`,
   "station-time-corrected": (d) =>
     d.minutes === null
       ? `went back to the clock's minutes at ${String(d.station)}`

@@ -238,5 +238,8 @@ const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
 /** Tests made when there is a reason to: nothing waits for them. */
 export const extraTests = (family: FamilyId): TestSpec[] => extras[family].map((id) => onFamily(id, family));
 
+/** Whether a reel of a family can be tested so: a centrepin has no bail to snap. */
+export const canBeTested = (family: FamilyId, id: TestId): boolean => protocols[family].tests.includes(id) || extras[family].includes(id);
+
 /** A test by itself, for its unit and which way is better. */
 export const testSpec = (id: TestId): TestSpec => specs[id];

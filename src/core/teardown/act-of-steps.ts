@@ -18,6 +18,10 @@ export function withSteps<S extends Pick<Step, "operation" | "state">>(
   return steps.map((step) => (ids.has(step.operation.id) && step.state !== done.state ? { ...step, ...done } : step));
 }
 
+/** Checks that failed on what is open again: they wait until it is together. */
+export const failedWithout = (steps: readonly Pick<Step, "operation" | "state" | "needs">[], opened: readonly string[]): string[] =>
+  steps.flatMap(({ operation, state, needs }) => (state === "failed" && needs.some((id) => opened.includes(id)) ? [operation.id] : []));
+
 /** The steps that were done in one act of the hands with this one, itself among them; none while it waits. */
 export function stepsOfAct(
   steps: readonly (Pick<Step, "act"> & { readonly operation: { readonly id: string } })[],

@@ -1,5 +1,5 @@
 import { seatOfPlacing } from "@/core/anatomy/types";
-import { withSteps } from "@/core/teardown/act-of-steps";
+import { failedWithout, withSteps } from "@/core/teardown/act-of-steps";
 import { buriedBy } from "@/core/teardown/buried-by";
 import { missingBefore } from "@/core/teardown/left-over";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
@@ -103,6 +103,11 @@ function refuseStep(job: Job, build: Build, step: Step): void {
       tag: job.tag,
       station: "clean",
     });
+  refuseBefore(build, step);
+}
+
+/** @throws Refusal where something that goes in before a step is not in. */
+function refuseBefore(build: Build, step: Step): void {
   const settled = new Set(build.steps.filter(isSettled).map((s) => s.operation.id));
   const missing = missingBefore(step.needs, settled);
   if (missing.length) {
@@ -122,8 +127,10 @@ function refuseStep(job: Job, build: Build, step: Step): void {
 /** A gate that did not pass: it stops the build until it does. */
 export function failGate(ctx: Context, jobId: number, operationId: string, note: string): void {
   const job = getOpenJob(ctx.db, jobId);
-  const step = getStep(getBuild(ctx.db, job), operationId);
+  const build = getBuild(ctx.db, job);
+  const step = getStep(build, operationId);
   if (step.operation.kind !== "gate") throw new Refusal("no-gate", "Only a check can fail; undo the step instead.");
+  refuseBefore(build, step);
   writeStep(ctx, jobId, operationId, "failed", note);
   writeJournal(ctx, "gate-failed", { jobId, reelId: job.reel.id }, { operation: operationId });
   advanceStation(ctx, job, "build");
@@ -154,13 +161,15 @@ export function undoStep(ctx: Context, jobId: number, operationId: string): { op
     .pluck()
     .all({ job: jobId, operation: operationId }) as string[];
   if (!rows.length) throw new Refusal("not-done", "There is nothing to undo on this step.");
-  for (const id of rows) {
+  // A check that failed is to be made again once what it tests is together.
+  const failed = failedWithout(getBuild(ctx.db, job).steps, rows).filter((id) => !rows.includes(id));
+  for (const id of [...rows, ...failed]) {
     ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
     const seat = seatOfPlacing(id);
     if (seat !== null) takeInAfterAll(ctx, jobId, seat);
     writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: id });
   }
-  return { operationIds: rows };
+  return { operationIds: [...rows, ...failed] };
 }
 
 /**

@@ -51,6 +51,11 @@ export function settleOpening(ctx: Context, job: Job): void {
   for (const [id, why] of openingOf(ctx.db, job).depth.open) add.run(job.id, id, why, ctx.now);
 }
 
+/** The first part went back: what is opened follows the job again, but for what somebody said. */
+export const unsettleOpening = (db: Db, jobId: number): void => {
+  db.prepare("DELETE FROM job_assembly WHERE job_id = ? AND why <> 'asked'").run(jobId);
+};
+
 /** Where the tests made before service point. */
 export function sectionsOfTests(family: FamilyId, verdicts: Partial<Record<TestId, Verdict>>): ReturnType<typeof isolate> {
   const drags = (["drag-light", "drag-strike", "drag-full"] as const).flatMap((id) => verdicts[id] ?? []);

@@ -17,7 +17,7 @@ import { setForeseen } from "@/data/parts/quote-parts";
 import { requireOpening } from "@/data/quote/quotes";
 import { addExtraPiece } from "./extra-pieces";
 import { wantForVerdict } from "./fit-part";
-import { expectedOff, openingOf, settleOpening, stripGuideOf } from "./opening";
+import { expectedOff, openingOf, settleOpening, stripGuideOf, unsettleOpening } from "./opening";
 import { forgetOutcome } from "./seat-outcome";
 
 /** Verdicts by which somebody said what becomes of an old piece. */
@@ -259,6 +259,7 @@ export function putBack(ctx: Context, jobId: number, expected?: readonly string[
     forgetOutcome(db, jobId, positionId);
     writeJournal(ctx, "part-off-undone", { jobId, reelId: job.reel.id }, { position: positionId, well });
   }
+  if (last.length === wells.length) unsettleOpening(db, jobId);
   return { positionIds };
 }
 

@@ -33,10 +33,21 @@ import { listObservations } from "./observations";
 
 const isFinding = (db: Db, id: string): id is FindingId => knowledgeOf(db).findings.some((finding) => finding.id === id);
 
+/** Whether something of this reel could show a finding: a fault that it can have. */
+function mayBeSeen(db: Db, job: Job, finding: FindingId): boolean {
+  const { faults, links } = knowledgeOf(db);
+  const roles = rolesIn(db, machineOf(db, job));
+  const possible = new Set(faults.flatMap(({ id, needs }) => (needs === undefined || roles.has(needs) ? [id] : [])));
+  const signs = links.filter((link) => link.finding === finding);
+  return !signs.length || signs.some(({ fault }) => possible.has(fault));
+}
+
 /** Notes what a look showed; null takes the answer back. */
 export function recordLook(ctx: Context, jobId: number, findingId: string, so: boolean | null): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!isFinding(ctx.db, findingId)) throw new Refusal("no-finding", "There is no such thing to look at. Reload the page.");
+  if (so !== null && !mayBeSeen(ctx.db, job, findingId))
+    throw new Refusal("not-on-this-reel", "This reel has no such part, so there is nothing to see of it. Choose another look.");
   if (so === null) ctx.db.prepare("DELETE FROM look WHERE job_id = ? AND finding_id = ?").run(jobId, findingId);
   else
     ctx.db
@@ -51,7 +62,10 @@ export function recordLook(ctx: Context, jobId: number, findingId: string, so: b
 export function settleFault(ctx: Context, jobId: number, faultId: string, proved: boolean | null): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  if (!faultOf(db, faultId)) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
+  const fault = faultOf(db, faultId);
+  if (!fault) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
+  if (proved !== null && fault.needs !== undefined && !rolesIn(db, machineOf(db, job)).has(fault.needs))
+    throw new Refusal("not-on-this-reel", "This reel has no such part, so it has no such fault. Choose one from the list.");
   if (proved === true) addFault(ctx, jobId, faultId, "");
   else withdrawFault(ctx, jobId, faultId);
   if (proved === null) db.prepare("DELETE FROM settled_fault WHERE job_id = ? AND fault_id = ?").run(jobId, faultId);

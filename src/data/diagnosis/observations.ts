@@ -1,12 +1,14 @@
 import { groupBy } from "@/core/group-by";
 import { goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
+import { canBeTested, testSpec } from "@/core/proving/protocol";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
+import type { FamilyId } from "@/core/vocabulary/families";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
-import { advanceStation, getOpenJob } from "@/data/jobs/jobs";
+import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { getShopSettings } from "@/data/shop/settings";
 
 export interface NewObservation {
@@ -29,6 +31,7 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
     throw new Refusal("simulated", "Simulated instruments are off in this shop. Measure it, or switch them on at Shop to try them.", null, {
       to: "people",
     });
+  refuseForeign(ctx.db, job, observation.testId);
   const kept = keptAnswer(observation);
   const id = Number(
     ctx.db
@@ -73,9 +76,20 @@ export function recordAllGood(
   for (const testId of testIds) recordObservation(ctx, { jobId, phase, testId, ...goodByHand });
 }
 
+/** @throws Refusal for a test that a reel of this family cannot be put to. */
+function refuseForeign(db: Db, { modelVersionId }: Pick<Job, "modelVersionId">, testId: TestId): void {
+  const family = db
+    .prepare("SELECT family FROM model JOIN model_version ON model_version.model_id = model.id WHERE model_version.id = ?")
+    .pluck()
+    .get(modelVersionId) as FamilyId;
+  if (!canBeTested(family, testId))
+    throw new Refusal("not-on-this-reel", `${testSpec(testId).name}: this kind of reel has no such test. Choose another.`);
+}
+
 /** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */
 export function skipTest(ctx: Context, { jobId, phase, testId, reason }: SkippedTest & { jobId: number }): void {
   const job = getOpenJob(ctx.db, jobId);
+  refuseForeign(ctx.db, job, testId);
   ctx.db
     .prepare(
       `INSERT INTO skipped_test (job_id, phase, test_id, reason, at, person_id) VALUES (?, ?, ?, ?, ?, ?)

@@ -10,6 +10,7 @@ import type { Db } from "@/data/database/database";
 import { listSkipped } from "@/data/diagnosis/observations";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
+import { getBill, getQuote } from "@/data/quote/quotes";
 
 /** A job's reel as it stands, for the question whether it may go home. */
 function reelHere(db: Db, job: Job): ReelHere {
@@ -40,6 +41,14 @@ function reelHere(db: Db, job: Job): ReelHere {
     asItIs: () => new Set(listAsItIs(db, job.id).map(({ testId }) => testId)),
     openFaults: () => getAccount(db, job, version).account.faults.filter(({ became }) => became === "open"),
     complaints: job.intake.complaints,
+    billed: () => {
+      if (job.limitMinor === null) return null;
+      const { answers, openingAgreed, sum } = getQuote(db, job);
+      // By the clock it may come to more than the quote; what is asked about is the quote.
+      const totalMinor = Math.min(getBill(db, job).sum.totalMinor, sum.totalMinor);
+      const agreed = answers.flatMap((answer) => (answer.accepted ? [answer.totalMinor] : []));
+      return { totalMinor, agreedMinor: openingAgreed ? Math.max(job.limitMinor, totalMinor) : Math.max(job.limitMinor, ...agreed) };
+    },
   };
 }
 

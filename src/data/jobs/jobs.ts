@@ -321,3 +321,9 @@ export function advanceStation(ctx: Context, job: Job, to: Station): void {
   ctx.db.prepare("UPDATE job SET station = ?, row_version = row_version + 1 WHERE id = ?").run(to, job.id);
   writeJournal(ctx, "station-reached", { jobId: job.id }, { station: to });
 }
+
+/** A station lost again: what was reached does not hold any more. */
+export function goBackTo(ctx: Context, job: Job, to: Station): void {
+  ctx.db.prepare("UPDATE job SET station = ?, row_version = row_version + 1 WHERE id = ?").run(to, job.id);
+  writeJournal(ctx, "station-reached", { jobId: job.id }, { station: to, back: true });
+}

@@ -54,7 +54,7 @@ export function pastJobs(db: Db, ids: readonly number[]): PastJob[] {
          max(CASE WHEN action IN ('quote-agreed', 'quote-refused') THEN at END) AS answered,
          min(CASE WHEN action IN ('part-off', 'loose-part-off', 'served-in-place') THEN at END) AS open,
          min(CASE WHEN action IN ('step-done', 'points-oiled') THEN at END) AS built,
-         min(CASE WHEN action = 'station-reached' AND json_extract(detail, '$.station') = 'return' THEN at END) AS ready,
+         max(CASE WHEN action = 'station-reached' AND json_extract(detail, '$.station') = 'return' THEN at END) AS ready,
          (SELECT min(placed_at) FROM need JOIN order_line ON order_line.id = need.order_line_id
            JOIN purchase_order ON purchase_order.id = order_line.order_id WHERE need.job_id = job.id) AS ordered,
          (SELECT max(stock_move.at) FROM need JOIN stock_move ON stock_move.order_line_id = need.order_line_id

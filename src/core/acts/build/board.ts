@@ -1,5 +1,5 @@
 import { boardOf, shows } from "@/core/acts/act/board";
-import { stepsOfAct, withSteps } from "@/core/teardown/act-of-steps";
+import { failedWithout, stepsOfAct, withSteps } from "@/core/teardown/act-of-steps";
 import { nothingTold, type SeatOutcome } from "@/core/teardown/seat-outcome";
 import type { Step } from "@/core/teardown/step";
 import { gateFailed } from "./gate-failed";
@@ -35,9 +35,10 @@ export const buildBoard = <S extends Step & { readonly outcome?: SeatOutcome }>(
         step.position?.id === positionId ? { ...step, outcome: { ...nothingTold, ...step.outcome, ...named(told) } } : step,
       ),
     ),
-    shows(stepUndone, (steps, { operationId }) =>
-      withSteps(steps, stepsOfAct(steps, operationId), { state: "waiting", act: null, at: null }),
-    ),
+    shows(stepUndone, (steps, { operationId }) => {
+      const opened = stepsOfAct(steps, operationId);
+      return withSteps(steps, [...opened, ...failedWithout(steps, opened)], { state: "waiting", act: null, at: null });
+    }),
   ]);
 
 /** A place to oil, with what became of it. */

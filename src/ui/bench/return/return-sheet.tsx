@@ -57,8 +57,8 @@ export interface Block {
   /** A test that is bad still, or a fault that is open, with its name. */
   readonly test?: { readonly id: TestId; readonly name: string };
   readonly fault?: { readonly id: string; readonly name: string };
-  /** Where its tests are made. */
-  readonly at?: "test" | "prove";
+  /** Where it is put right; null where that is this page. */
+  readonly station: StationId | null;
 }
 
 interface Props {
@@ -113,20 +113,6 @@ interface Props {
   readonly returnedToday: boolean;
 }
 
-/** Where each is put right; what came with the reel is ticked on this page. */
-const wayOf: Readonly<Record<string, StationId | undefined>> = {
-  "left-over": "build",
-  gate: "build",
-  step: "build",
-  oil: "build",
-  tests: "prove",
-  fault: "find",
-  foreseen: "parts",
-  pays: "quote",
-};
-
-const wayOfBlock = ({ code, at }: Block): StationId | undefined => at ?? wayOf[code];
-
 /** The last sheet: what still blocks, the report, what came with it, who took it. A part left in the tray keeps the job open. */
 export function ReturnSheet({
   head,
@@ -161,7 +147,7 @@ export function ReturnSheet({
   const ticking = useAct("tick");
   const closing = useAct("close");
   const hangs = head.reached === "return";
-  const first = blocks.flatMap((block) => wayOfBlock(block) ?? [])[0];
+  const first = blocks.flatMap(({ station }) => station ?? [])[0];
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
   const readyWords =
     declinedReason !== null
@@ -243,9 +229,9 @@ export function ReturnSheet({
             {blocks.map((block) => (
               <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>
                 {block.message}
-                {wayOfBlock(block) && !head.closed && (
-                  <Link className="act-link ml-2" href={`/bench/${head.tag}/${wayOfBlock(block)}`}>
-                    Go to {stationNames[wayOfBlock(block)!]}
+                {block.station && !head.closed && (
+                  <Link className="act-link ml-2" href={`/bench/${head.tag}/${block.station}`}>
+                    Go to {stationNames[block.station]}
                   </Link>
                 )}
                 {block.test && <GoesAsItIs jobId={head.jobId} testId={block.test.id} test={block.test.name} />}

@@ -1,7 +1,7 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { today } from "@/app/server/clock";
 import { reportDates } from "@/app/server/report-dates";
-import { keepsHereWords } from "@/core/hand-back/going-home";
+import { keepsHereWords, stationOfBlock } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
@@ -102,10 +102,10 @@ export default async function ReturnPage(props: StationProps) {
           : hereFor(db, job).map((block) => ({
               code: block.code,
               message: keepsHereWords(block),
+              station: stationOfBlock(block),
               ...(block.what === "well" ? { positionId: block.positionId } : {}),
               ...(block.what === "still-bad" ? { test: { id: block.testId, name: block.name } } : {}),
               ...(block.what === "open-fault" ? { fault: { id: block.faultId, name: block.name } } : {}),
-              ...("at" in block ? { at: block.at === "Test" ? ("test" as const) : ("prove" as const) } : {}),
             }))
       }
       asItIs={listAsItIs(db, job.id).map(({ testId, reason }) => ({

@@ -13,6 +13,6 @@ for (let file = 0; file < 8; file++)
       ctx,
       "customers",
       "customers.csv",
-      Array.from({ length: 1000 }, (_, row) => ({ name: `Person ${file}-${row}` })),
+      Array.from({ length: 1000 }, (_, row) => ({ row: { name: `Person ${file}-${row}` }, line: row + 2 })),
     ),
   )();

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
+import JSZip from "jszip";
 import { By } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
 import type { WayOut } from "@/core/vocabulary/way-out";
@@ -197,34 +198,59 @@ describe("a shop that starts with nothing", () => {
       (await person.driver.findElement(By.css(`button[aria-label^="Take all of it back: ${what}"]`))).click();
     await person.go("/shop/bring-in");
     // Semicolons, Latin-1, a heading nobody would guess, and a row without a name.
-    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+    await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(
       file("book.csv", "Wer;Telephone\r\nJ\u00f6rn M\u00fc\u00dfe;0555 1\r\n;0555 2\r\n"),
     );
     await person.sees("2 rows, Latin-1, parted by semicolons.");
     await person.sees("Say which column is the name.");
     await choose("name", "Wer");
     await person.sees("J\u00f6rn M\u00fc\u00dfe");
-    await person.sees("Row 3: No name here.");
+    await person.sees('Line 3, column "Wer": No name here.');
     const before = server.value<number>("SELECT count(*) FROM customer");
-    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+    await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(
       file("mended.csv", "Name;Telephone\r\nJ\u00f6rn M\u00fc\u00dfe;0555 1\r\nIda Marl;0555 2\r\n"),
     );
     await person.press("Bring in 2 rows");
     await person.sees("Brought in: 2 rows of mended.csv.");
     expect(server.value("SELECT name FROM customer ORDER BY id DESC LIMIT 1")).toBe("Ida Marl");
     await person.press("Reels, with an earlier visit");
-    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+    await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(
       file("reels.csv", "Owner,Model,Serial,Serviced on,Work\nIda Marl,Tern 20,OT 311,31.5.2023,full service\nNobody,Tern 20,OT 312,,\n"),
     );
     await person.press("Bring in 2 rows");
-    await person.sees("Row 3: Nobody is not among the customers: bring the customers in first.");
-    await (await person.field("A spreadsheet's file (CSV)")).sendKeys(
+    await person.sees('Line 3, column "Owner": Nobody is not among the customers: bring the customers in first.');
+    await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(
       file("reels2.csv", "Owner,Model,Serial,Serviced on,Work\nIda Marl,Tern 20,OT 311,31.5.2023,full service\n"),
     );
     await person.press("Bring in 1 row");
     await person.sees("Brought in: 1 row of reels2.csv.");
     await person.go(`/ledger/reel/${server.value<number>("SELECT max(id) FROM reel")}`);
     await person.sees("31 May 2023, full service");
+    // A list of three hundred parts that no model knows, ten of them bad: the others come in, the ten come back with their reasons.
+    await person.go("/shop/bring-in");
+    await person.press("Parts, prices and shelves");
+    const line = (n: number) => (n % 30 === 7 ? `PL-${n};Handle screw;dear;1;A1` : `PL-${n};Handle screw M3x${n % 9};1,20;2;A${n}`);
+    await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(
+      file("parts.csv", `number;description;price;qty;shelf\r\n\r\n${Array.from({ length: 300 }, (_, n) => line(n)).join("\r\n")}`),
+    );
+    await person.sees('Line 10, column "price": An amount such as 12.50.');
+    await person.press("Bring in 290, leave 10 out");
+    await person.sees("Brought in: 290 rows of parts.csv.", 30_000);
+    await person.sees("The 10 left out, each with its reason");
+    const left = await person.driver.executeScript<string>(
+      "return decodeURIComponent(document.querySelector('a[download=\"left-out.csv\"]').href)",
+    );
+    expect(left.split(/\r?\n/).filter(Boolean)).toHaveLength(11);
+    expect(left).toContain("An amount such as 12.50.");
+    expect(server.value("SELECT count(*) FROM part_type WHERE number LIKE 'PL-%'")).toBe(290);
+    // A workbook is read as well.
+    await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(await workbook(join(folder, "more.xlsx")));
+    await person.sees("1 rows, XLSX");
+    await person.press("Bring in 1 row");
+    await person.sees("Brought in: 1 row of more.xlsx.");
+    expect(server.value("SELECT name || ' ' || price_minor FROM part_type WHERE number = 'XL-1'")).toBe("Side plate screw 250");
+    await takeBack("Parts, prices and shelves");
+    await person.sees("Taken back, all of it.");
     // The customers are in use by now: they stay. The reels go, then the customers.
     await person.go("/shop/bring-in");
     await takeBack("Customers");
@@ -275,3 +301,32 @@ describe("a shop that starts with nothing", () => {
     expect(await (await person.field("Go back to")).getText()).toMatch(/(MB[\s\S]*){2}/);
   });
 });
+
+/** The least workbook: one sheet, written as the open standard has it (ECMA-376). */
+async function workbook(path: string): Promise<string> {
+  const zip = new JSZip();
+  const main = "http://schemas.openxmlformats.org";
+  zip.file(
+    "[Content_Types].xml",
+    `<Types xmlns="${main}/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>`,
+  );
+  zip.file(
+    "_rels/.rels",
+    `<Relationships xmlns="${main}/package/2006/relationships"><Relationship Id="r1" Type="${main}/officeDocument/2006/relationships/officeDocument" Target="xl/workbook.xml"/></Relationships>`,
+  );
+  zip.file(
+    "xl/workbook.xml",
+    `<workbook xmlns="${main}/spreadsheetml/2006/main" xmlns:r="${main}/officeDocument/2006/relationships"><sheets><sheet name="List" sheetId="1" r:id="r1"/></sheets></workbook>`,
+  );
+  zip.file(
+    "xl/_rels/workbook.xml.rels",
+    `<Relationships xmlns="${main}/package/2006/relationships"><Relationship Id="r1" Type="${main}/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`,
+  );
+  const cell = (at: string, text: string) => `<c r="${at}" t="inlineStr"><is><t>${text}</t></is></c>`;
+  zip.file(
+    "xl/worksheets/sheet1.xml",
+    `<worksheet xmlns="${main}/spreadsheetml/2006/main"><sheetData><row r="1">${cell("A1", "Part no")}${cell("B1", "Description")}${cell("C1", "Price")}</row><row r="2">${cell("A2", "XL-1")}${cell("B2", "Side plate screw")}<c r="C2"><v>2.5</v></c></row></sheetData></worksheet>`,
+  );
+  writeFileSync(path, await zip.generateAsync({ type: "nodebuffer" }));
+  return path;
+}

@@ -1,7 +1,7 @@
 import { startBackup } from "@/app/server/daily-backup";
 import { lanAddresses } from "@/app/server/lan";
 import type { shopActs } from "@/core/acts/shop/acts";
-import { rowsOf } from "@/core/bring-in/kinds";
+import { type RowFault, rowsOf } from "@/core/bring-in/kinds";
 import { shopSettingsSchema } from "@/core/shop/settings";
 import { Refusal } from "@/data/database/context";
 import { addShopFault, addShopFinding, setStrength } from "@/data/diagnosis/knowledge";
@@ -51,13 +51,26 @@ export const shopRuns: RunsOf<typeof shopActs> = {
   // All of them or none: what does not go is said row by row, and nothing is written.
   "bring-in": {
     // A copy first, unless it was chosen to go without; what does not go for itself is said before anything is copied.
-    before: async ({ uncopied, kind, rows, columns }) =>
-      uncopied || rowsOf(kind, rows, columns).faults.length || (await startBackup("before-import")) ? null : { noCopy: true },
+    before: async ({ uncopied, kind, rows, columns, leaveOut }) =>
+      uncopied || (!leaveOut && rowsOf(kind, rows, columns).faults.length) || (await startBackup("before-import"))
+        ? null
+        : { noCopy: true },
     run: (ctx, input) => {
-      const { rows, faults } = rowsOf(input.kind, input.rows, input.columns);
-      if (faults.length) return { faults };
-      const beside = tryBringIn(ctx, input.kind, rows);
-      return beside.length ? { faults: beside } : bringIn(ctx, input.kind, input.file, rows);
+      const lines = input.lines?.length === input.rows.length ? input.lines : input.rows.map((_, i) => i + 2);
+      const { rows, faults } = rowsOf(input.kind, input.rows, input.columns, lines);
+      if (faults.length && !(input.leaveOut && rows.length)) return { faults };
+      const numbered = rows.map((row, i) => ({ row, line: lines[i]! }));
+      const left: RowFault[] = [...faults];
+      // A row may lean on one that stays out, so what is left is looked at again until nothing is wrong.
+      for (;;) {
+        const out = new Set(left.map(({ row }) => row));
+        const those = numbered.filter(({ line }) => !out.has(line));
+        if (!those.length) return { faults: left };
+        const beside = tryBringIn(ctx, input.kind, those);
+        if (!beside.length) return { ...bringIn(ctx, input.kind, input.file, those), left };
+        if (!input.leaveOut) return { faults: beside };
+        left.push(...beside);
+      }
     },
   },
 

@@ -76,6 +76,8 @@ export const shapeSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("shaft"), diameterMm: mm, lengthMm: mm, flatMm: mm.optional(), acrossFlatsMm: mm.optional() }),
   z.object({ kind: z.literal("knob"), outsideMm: mm, lengthMm: mm, boreMm: mm }),
   z.object({ kind: z.literal("body"), lengthMm: mm, heightMm: mm, widthMm: mm }),
+  /** Nobody has said yet what it is. */
+  z.object({ kind: z.literal("unsorted") }),
 ]);
 
 export type PartShape = z.infer<typeof shapeSchema>;
@@ -134,6 +136,7 @@ export const kindWords: Record<PartKind, string> = {
   shaft: "shaft",
   knob: "knob",
   body: "body",
+  unsorted: "part of no kind yet",
 };
 
 /** A size's name as a label: "outsideMm" is "outside, mm". */

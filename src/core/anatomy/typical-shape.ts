@@ -53,4 +53,5 @@ export const typicalShapes: { readonly [K in PartKind]: Extract<PartShape, { kin
   shaft: { kind: "shaft", diameterMm: 6, lengthMm: 70 },
   knob: { kind: "knob", outsideMm: 16, lengthMm: 22, boreMm: 4 },
   body: { kind: "body", lengthMm: 46, heightMm: 40, widthMm: 24 },
+  unsorted: { kind: "unsorted" },
 };

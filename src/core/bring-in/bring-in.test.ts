@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bringInKindIds, dayOf, guessColumns, rowsOf } from "./kinds";
+import { bringInKindIds, bringInKinds, dayOf, faultWords, guessColumns, leftOutRows, rowsOf, templateColumns } from "./kinds";
 import { readText } from "./read-text";
 import { readTable } from "./table";
 
@@ -101,5 +101,37 @@ describe("columns", () => {
       "2024-05-03",
     ]);
     expect([dayOf("2023-02-29"), dayOf("31.4.2024"), dayOf("yesterday"), dayOf("13/13/2024")]).toEqual([null, null, null, null]);
+  });
+});
+
+describe("lines and what stays out", () => {
+  const text = 'name;note\n\nJo;"two\nlines"\n;no name\n\nIda;x';
+  const table = readTable(text);
+  if (!table.ok) throw new Error(table.message);
+
+  it("are those of the file itself: empty lines count, and a cell of two lines is two", () => {
+    expect(table.value.lines).toEqual([3, 5, 7]);
+    expect(readTable("\n\nname\nJo")).toMatchObject({ ok: true, value: { columns: ["name"], lines: [4] } });
+  });
+
+  it("name line and column of what is wrong, and come back as a table with the reason", () => {
+    const of = guessColumns("customers", table.value.columns);
+    const { faults } = rowsOf("customers", table.value.rows, of, table.value.lines);
+    expect(faults.map((fault) => faultWords("customers", fault, table.value.columns, of))).toEqual([
+      'Line 5, column "name": No name here.',
+    ]);
+    expect(leftOutRows(table.value, faults)).toEqual([
+      ["name", "note", "why it stayed out"],
+      ["", "no name", "No name here."],
+    ]);
+  });
+
+  it("have a template whose columns are known again", () => {
+    for (const kind of bringInKindIds) {
+      const columns = templateColumns(kind);
+      expect(Object.values(guessColumns(kind, columns)).length, kind).toBeGreaterThanOrEqual(
+        Object.values(bringInKinds[kind].fields).filter((field) => "must" in field).length,
+      );
+    }
   });
 });

@@ -71,6 +71,25 @@ export const bringInKinds = {
       price: { words: "price", must: true, headings: ["price", "unit price", "price each", "cost"], check: isAmount },
     },
   },
+  parts: {
+    name: "Parts, prices and shelves",
+    fields: {
+      number: {
+        words: "part number",
+        must: true,
+        headings: ["part number", "number", "part no", "part", "code", "article", "ref"],
+        most: 40,
+      },
+      name: { words: "what it is", must: true, headings: ["description", "name", "part name", "designation", "what", "text"], most: 80 },
+      price: { words: "price", headings: ["price", "unit price", "price each", "retail", "cost"], check: isAmount },
+      count: { words: "count", headings: ["quantity", "qty", "count", "stock", "pieces", "on hand"], check: isCount },
+      bin: { words: "shelf", headings: ["shelf", "bin", "drawer", "place", "location", "box"], most: 20 },
+      minimum: { words: "least", headings: ["minimum", "least", "min", "reorder"], check: isCount },
+      supplier: { words: "supplier", headings: ["supplier", "vendor", "bought from", "from"], most: 60 },
+      supplierPrice: { words: "supplier's price", headings: ["supplier price", "buying price", "net price", "net"], check: isAmount },
+      material: { words: "material", headings: ["material"], most: 40 },
+    },
+  },
   stock: {
     name: "Stock",
     fields: {
@@ -113,7 +132,7 @@ export function guessColumns(kind: BringInKind, columns: readonly string[]): Col
 }
 
 export interface RowFault {
-  /** Row of the file as a spreadsheet counts it: the head is 1. */
+  /** Line of the file as a spreadsheet counts it: the head is 1, an empty line counts. */
   readonly row: number;
   readonly field: string;
   readonly message: string;
@@ -125,6 +144,7 @@ export function rowsOf(
   kind: BringInKind,
   rows: readonly (readonly string[])[],
   of: ColumnsOf,
+  lines: readonly number[] = rows.map((_, i) => i + 2),
 ): { readonly rows: BringInRow[]; readonly faults: RowFault[] } {
   const faults: RowFault[] = [];
   const missing = fieldsOf(kind).filter(([id, { must }]) => must && of[id] === undefined);
@@ -143,9 +163,35 @@ export function rowsOf(
           : cell.length > (most ?? 200)
             ? `At most ${most ?? 200} letters.`
             : (check?.(cell) ?? null);
-      if (message) faults.push({ row: i + 2, field: id, message });
+      if (message) faults.push({ row: lines[i]!, field: id, message });
     }
     return row;
   });
   return { rows: made, faults };
 }
+
+/** A row that cannot come in, told with its line and its column. */
+export const faultWords = (kind: BringInKind, { row, field, message }: RowFault, columns: readonly string[], of: ColumnsOf): string => {
+  const at = of[field];
+  const words = Object.hasOwn(bringInKinds[kind].fields, field) ? fieldsOf(kind).find(([id]) => id === field)![1].words : field;
+  return `Line ${row}, ${at === undefined ? words : `column "${columns[at] ?? words}"`}: ${message}`;
+};
+
+/** The rows that stay out, as a table with what is wrong with each in a last column; the head first. */
+export function leftOutRows(
+  table: { readonly columns: readonly string[]; readonly rows: readonly (readonly string[])[]; readonly lines: readonly number[] },
+  faults: readonly RowFault[],
+): string[][] {
+  const wrong = new Map<number, string[]>();
+  for (const { row, message } of faults) wrong.set(row, [...(wrong.get(row) ?? []), message]);
+  return [
+    [...table.columns, "why it stayed out"],
+    ...table.rows.flatMap((cells, i) => {
+      const why = wrong.get(table.lines[i]!);
+      return why ? [[...table.columns.map((_, at) => cells[at] ?? ""), why.join(" ")]] : [];
+    }),
+  ];
+}
+
+/** What the columns of a kind are called in a file made for it: a template's one line. */
+export const templateColumns = (kind: BringInKind): string[] => fieldsOf(kind).map(([, { words }]) => words.replace(/ \(.*\)$/, ""));

@@ -23,7 +23,11 @@ const shifted = (paths: readonly GlyphPath[], dy: number): GlyphPath[] =>
   }));
 
 /** What slides or is slid along, what brakes, and the housings. */
-export const slides: Drawers<"worm" | "pawl" | "line-guide" | "slider" | "magnet" | "block" | "shaft" | "knob" | "body"> = {
+export const slides: Drawers<"worm" | "pawl" | "line-guide" | "slider" | "magnet" | "block" | "shaft" | "knob" | "body" | "unsorted"> = {
+  /** A closed bag: nobody has said what is in it. */
+  unsorted() {
+    return { paths: prism(bar(6, 6), 0, 2), ...boxExtents(12, 6, 2) };
+  },
   worm(shape) {
     const [r, l] = [shape.diameterMm / 2, shape.lengthMm];
     const [from, to] = [l * 0.12, l * 0.88];

@@ -1,7 +1,8 @@
+import { partIdOf } from "@/core/anatomy/identifier";
 import { type PartType, partTypeSchema } from "@/core/anatomy/types";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
-import { indexForFind } from "@/data/database/find";
+import { forgetInFind, indexForFind } from "@/data/database/find";
 import { writeJournal } from "@/data/database/journal";
 import { rootOf } from "@/data/database/read-once";
 
@@ -65,6 +66,29 @@ export function addPartType(ctx: Context, part: PartType): void {
       flies: part.flies === undefined ? null : Number(part.flies),
     });
   indexPart(ctx.db, part);
+}
+
+/** An id for a part of this number that no other part has. */
+export function freePartId(db: Db, number: string): string {
+  const plain = partIdOf(number).slice(0, 54) || "part";
+  const isTaken = db.prepare("SELECT 1 FROM part_type WHERE id = ?").pluck();
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? plain : `${plain}-${n}`;
+    if (isTaken.get(id) === undefined) return id;
+  }
+}
+
+/** What a part costs from now on; jobs that are open keep the price they were opened with. */
+export function setPartPrice(ctx: Context, id: string, priceMinor: number): void {
+  ctx.db.prepare("UPDATE part_type SET price_minor = ?, row_version = row_version + 1 WHERE id = ?").run(priceMinor, id);
+}
+
+/** Takes a part out of the catalogue again that was only just brought in. Fails by the database's own rule where anything uses it. */
+export function takeOutPart(db: Db, id: string): void {
+  // Counting it was all that happened to it.
+  db.prepare("DELETE FROM stock_move WHERE part_type_id = ? AND reason = 'counted'").run(id);
+  db.prepare("DELETE FROM part_type WHERE id = ?").run(id);
+  forgetInFind(db, { kind: "part", ref: id });
 }
 
 /** A piece without a catalogue number: its reel knows it, no list offers it. @returns its id. */

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { openWorkshop, refusal, type Workshop } from "#tests/workshop";
-import { type BringInKind, rowsOf } from "@/core/bring-in/kinds";
+import { type BringInKind, guessColumns, rowsOf } from "@/core/bring-in/kinds";
 import { readTable } from "@/core/bring-in/table";
 import { findAnything } from "@/data/database/find";
 import { bringIn, listBroughtIn, listPastVisits, NotBroughtIn, tryBringIn, undoBringIn } from "./bring-in";
@@ -15,7 +15,7 @@ const rowsIn = (kind: BringInKind, text: string) => {
   const fields = table.value.columns;
   const { rows, faults } = rowsOf(kind, table.value.rows, Object.fromEntries(fields.map((field, i) => [field, i])));
   expect(faults).toEqual([]);
-  return rows;
+  return rows.map((row, i) => ({ row, line: table.value.lines[i]! }));
 };
 const bring = (kind: BringInKind, text: string) => shop.db.transaction(() => bringIn(shop.ctx, kind, `${kind}.csv`, rowsIn(kind, text)))();
 const count = (table: string) => shop.db.prepare(`SELECT count(*) FROM ${table}`).pluck().get() as number;
@@ -105,5 +105,84 @@ describe("bringing a shop in", () => {
     bring("customers", `name;phone\n${Array.from({ length: 5000 }, (_, i) => `Person ${i};${i}`).join("\n")}`);
     expect(count("customer")).toBeGreaterThan(5000);
     expect(findAnything(shop.db, "Person 4711")[0]!.title).toBe("Person 4711");
+  });
+});
+
+describe("a plain list of parts", () => {
+  const list = [
+    "part number;description;price;qty;shelf;supplier;net",
+    "BZ-1;Handle screw M3x8;1,20;12;A1;Quay;0,60",
+    "BZ-2;Bearing 5x11x4;9.80;4;A2;;",
+    "BZ-3;Assembly 4;30;;;;",
+  ].join("\n");
+  const rowsOfList = (text: string) => {
+    const table = readTable(text);
+    if (!table.ok) throw new Error(table.message);
+    const { rows, faults } = rowsOf("parts", table.value.rows, guessColumns("parts", table.value.columns), table.value.lines);
+    expect(faults).toEqual([]);
+    return rows.map((row, i) => ({ row, line: table.value.lines[i]! }));
+  };
+  const bringList = (text: string) => shop.db.transaction(() => bringIn(shop.ctx, "parts", "list.csv", rowsOfList(text)))();
+  const part = (number: string) =>
+    shop.db
+      .prepare(
+        `SELECT part_type.id, name, price_minor AS price, json_extract(shape, '$.kind') AS kind, json_extract(shape, '$.boreMm') AS bore, bin, count
+         FROM part_type LEFT JOIN stock ON stock.part_type_id = part_type.id WHERE number = ?`,
+      )
+      .get(number);
+
+  it("makes parts that no model knows, each of the kind its words say, with its shelf and who sells it; undone it leaves nothing", () => {
+    const tables = () =>
+      ["part_type", "offer", "stock", "stock_move", "find"].map((table) => shop.db.prepare(`SELECT * FROM ${table} ORDER BY 1, 2`).all());
+    const before = tables();
+    const { id } = bringList(list);
+    expect(part("BZ-1")).toMatchObject({ name: "Handle screw M3x8", price: 120, kind: "screw", bin: "A1", count: 12 });
+    expect(part("BZ-2")).toMatchObject({ kind: "bearing", bore: 5, count: 4 });
+    expect(part("BZ-3")).toMatchObject({ kind: "unsorted", bin: null });
+    expect(
+      shop.db
+        .prepare("SELECT offer.price_minor FROM offer JOIN part_type ON part_type.id = part_type_id WHERE number = 'BZ-1'")
+        .pluck()
+        .get(),
+    ).toBe(60);
+    expect(findAnything(shop.db, "Assembly 4")[0]).toMatchObject({ kind: "part" });
+    shop.db.transaction(() => undoBringIn(shop.ctx, id))();
+    expect(tables()).toEqual(before);
+  });
+
+  it("changes price, shelf and offer of a part that is known, and never what it is; undone they are as before", () => {
+    const known = shop.db.prepare("SELECT number, name, shape FROM part_type ORDER BY number LIMIT 1").get() as {
+      number: string;
+      name: string;
+      shape: string;
+    };
+    const is = () => shop.db.prepare("SELECT name, shape, price_minor FROM part_type WHERE number = ?").get(known.number);
+    const was = is();
+    const { id } = bringList(`number;description;price;bin;count\n${known.number};Something quite else 5x11x4;99;Q7;3`);
+    expect(is()).toEqual({ name: known.name, shape: known.shape, price_minor: 9900 });
+    expect(part(known.number)).toMatchObject({ bin: "Q7", count: 3 });
+    shop.db.transaction(() => undoBringIn(shop.ctx, id))();
+    expect(is()).toEqual(was);
+  });
+
+  it("says with its line what cannot be: a number twice, pieces without a shelf, a supplier nobody knows", () => {
+    const text = "number;description;count;bin;supplier\n\nA1;Screw;1;X;\nA1;Screw;1;X;\n\nA2;Screw;3;;\nA3;Screw;;;Nobody";
+    const faults = shop.db.transaction(() => tryBringIn(shop.ctx, "parts", rowsOfList(text)))();
+    expect(faults.map(({ row, field }) => [row, field])).toEqual([
+      [4, "number"],
+      [6, "bin"],
+      [7, "supplier"],
+    ]);
+  });
+
+  it("is in use once a reel wants a part of it: then nothing is taken back", () => {
+    const { id } = bringList(list);
+    const bz1 = (part("BZ-1") as { id: string }).id;
+    const job = shop.open({});
+    shop.db
+      .prepare("INSERT INTO need (job_id, position_id, part_type_id, state, at) VALUES (?, 'lock-screw', ?, 'open', '2026-01-01')")
+      .run(job, bz1);
+    expect(refusal(() => shop.db.transaction(() => undoBringIn(shop.ctx, id))()).code).toBe("in-use");
+    expect(part("BZ-2")).toMatchObject({ count: 4 });
   });
 });

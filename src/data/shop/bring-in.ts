@@ -1,5 +1,7 @@
 import { type BringInKind, type BringInRow, bringInKinds, dayOf, type RowFault } from "@/core/bring-in/kinds";
+import { partOfWords } from "@/core/bring-in/part-of-words";
 import { parseMinor } from "@/core/money/money";
+import { addPartType, freePartId, setPartPrice, takeOutPart } from "@/data/catalogue/part-types";
 import { removeCustomer, writeCustomer } from "@/data/customers/customers";
 import { findReelBySerial, isWholeSerial, normaliseSerial, removeReel, writeReel } from "@/data/customers/reels";
 import { type Context, Refusal } from "@/data/database/context";
@@ -10,11 +12,17 @@ import { addSupplier, setOffer, takeOutOffer, takeOutSupplier } from "@/data/par
 
 /** A row that was made, to be taken away again; with what stood there before. */
 interface Made {
-  readonly made: "customer" | "reel" | "past-visit" | "supplier" | "offer" | "bin";
+  readonly made: "customer" | "reel" | "past-visit" | "supplier" | "part" | "price" | "offer" | "bin";
   readonly ref: unknown;
   readonly before?: unknown;
 }
 type Row = (row: BringInRow, line: number) => Made[] | RowFault;
+
+/** A row with the line of the file it stands on. */
+export interface NumberedRow {
+  readonly row: BringInRow;
+  readonly line: number;
+}
 
 const amount = (cell: string | undefined): number | null => (cell ? parseMinor(cell.replace(/\s|(?<=\d)['’](?=\d)/g, "")) : null);
 const ids = (db: Db, sql: string): Map<string, string> =>
@@ -106,6 +114,55 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
         return [{ made: "offer", ref: [supplierId, partTypeId], before: before ?? null }];
       };
     }
+    case "parts": {
+      const suppliers = ids(db, "SELECT id, name FROM supplier WHERE retired_at IS NULL");
+      const parts = ids(db, "SELECT id, number FROM part_type");
+      const seen = new Map<string, number>();
+      return ({ number, name, price, count, bin, minimum, supplier, supplierPrice, material }, line) => {
+        const before = seen.get(number!.toLowerCase());
+        if (before !== undefined) return fault(line, "number", `${number} stands on line ${before} already.`);
+        seen.set(number!.toLowerCase(), line);
+        const supplierId = supplier ? suppliers.get(supplier.toLowerCase()) : undefined;
+        if (supplier && !supplierId)
+          return fault(line, "supplier", `${supplier} is not among the suppliers: add it at Stores, or choose no column for it.`);
+        if (count && !bin) return fault(line, "bin", `${count} pieces, and no shelf they lie on.`);
+        const made: Made[] = [];
+        const listed = parts.get(number!.toLowerCase());
+        const id = listed ?? freePartId(db, number!);
+        if (listed === undefined) {
+          const { kind: what, shape } = partOfWords(name!);
+          addPartType(ctx, {
+            id,
+            number: number!,
+            name: name!,
+            role: what,
+            shape,
+            material: material || "not said",
+            priceMinor: amount(price) ?? 0,
+          });
+          made.push({ made: "part", ref: id });
+        } else if (price) {
+          // What is known keeps its name and what it is; its price is the list's.
+          const was = db.prepare("SELECT price_minor FROM part_type WHERE id = ?").pluck().get(id) as number;
+          setPartPrice(ctx, id, amount(price)!);
+          made.push({ made: "price", ref: id, before: was });
+        }
+        if (supplierId) {
+          const was = db.prepare("SELECT price_minor FROM offer WHERE supplier_id = ? AND part_type_id = ?").pluck().get(supplierId, id);
+          setOffer(ctx, { supplierId, partTypeId: id, priceMinor: amount(supplierPrice) ?? amount(price) ?? 0 });
+          made.push({ made: "offer", ref: [supplierId, id], before: was ?? null });
+        }
+        if (bin) {
+          const was = db.prepare("SELECT bin, count, minimum FROM stock WHERE part_type_id = ?").get(id) as
+            | { count: number; minimum: number }
+            | undefined;
+          const pieces = count ? Number(count) : (was?.count ?? 0);
+          setBin(ctx, id, bin, pieces, minimum ? Number(minimum) : (was?.minimum ?? 0));
+          made.push({ made: "bin", ref: [id, pieces], before: was ?? null });
+        }
+        return made;
+      };
+    }
     case "stock": {
       const parts = ids(db, "SELECT id, number FROM part_type");
       const seen = new Set<string>();
@@ -135,7 +192,7 @@ export class NotBroughtIn extends Error {
  * Brings a file's rows in, all of them or none. @param rows checked by themselves already. @throws NotBroughtIn with every row that does not go with
  * what the book holds; runs in a transaction, which that ends.
  */
-export function bringIn(ctx: Context, kind: BringInKind, file: string, rows: readonly BringInRow[]): { id: number } {
+export function bringIn(ctx: Context, kind: BringInKind, file: string, rows: readonly NumberedRow[]): { id: number } {
   const { db } = ctx;
   if (!rows.length) throw new Refusal("empty", "There is no row to bring in.");
   const id = Number(
@@ -146,20 +203,20 @@ export function bringIn(ctx: Context, kind: BringInKind, file: string, rows: rea
   const write = writerOf(ctx, kind);
   const keep = db.prepare("INSERT INTO brought_in_row (brought_in_id, row, made, ref, before) VALUES (?, ?, ?, ?, ?)");
   const faults: RowFault[] = [];
-  rows.forEach((row, i) => {
-    const done = write(row, i + 2);
+  for (const { row, line } of rows) {
+    const done = write(row, line);
     if (!Array.isArray(done)) faults.push(done);
     else
       for (const { made, ref, before } of done)
-        keep.run(id, i + 2, made, JSON.stringify(ref), before === undefined || before === null ? null : JSON.stringify(before));
-  });
+        keep.run(id, line, made, JSON.stringify(ref), before === undefined || before === null ? null : JSON.stringify(before));
+  }
   if (faults.length) throw new NotBroughtIn(faults);
   writeJournal(ctx, "brought-in", {}, { id, kind, rows: rows.length });
   return { id };
 }
 
 /** What would be wrong with a file's rows beside what the book holds; nothing is written. */
-export function tryBringIn(ctx: Context, kind: BringInKind, rows: readonly BringInRow[]): readonly RowFault[] {
+export function tryBringIn(ctx: Context, kind: BringInKind, rows: readonly NumberedRow[]): readonly RowFault[] {
   const { db } = ctx;
   const back = new Error("only tried");
   try {
@@ -193,7 +250,11 @@ export function undoBringIn(ctx: Context, id: number): void {
     | { kind: BringInKind; undoneAt: string | null }
     | undefined;
   if (!batch || batch.undoneAt) throw new Refusal("undone", "This was taken back already. Reload the page.");
-  const rows = db.prepare("SELECT row, made, ref, before FROM brought_in_row WHERE brought_in_id = ? ORDER BY row DESC, made").all(id) as {
+  const rows = db
+    .prepare(
+      "SELECT row, made, ref, before FROM brought_in_row WHERE brought_in_id = ? ORDER BY row DESC, CASE made WHEN 'part' THEN 1 ELSE 0 END, made",
+    )
+    .all(id) as {
     row: number;
     made: Made["made"];
     ref: string;
@@ -228,6 +289,12 @@ function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknow
       return;
     case "supplier":
       takeOutSupplier(db, ref as string);
+      return;
+    case "part":
+      takeOutPart(db, ref as string);
+      return;
+    case "price":
+      setPartPrice(ctx, ref as string, before as number);
       return;
     case "offer": {
       const [supplierId, partTypeId] = ref as [string, string];

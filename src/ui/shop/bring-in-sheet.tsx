@@ -1,6 +1,18 @@
 "use client";
+import Papa from "papaparse";
 import { useMemo, useState } from "react";
-import { type BringInKind, bringInKindIds, bringInKinds, type ColumnsOf, guessColumns, type RowFault, rowsOf } from "@/core/bring-in/kinds";
+import {
+  type BringInKind,
+  bringInKindIds,
+  bringInKinds,
+  type ColumnsOf,
+  faultWords,
+  guessColumns,
+  leftOutRows,
+  type RowFault,
+  rowsOf,
+  templateColumns,
+} from "@/core/bring-in/kinds";
 import { mostRows, type TextTable } from "@/core/bring-in/table";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
@@ -13,6 +25,9 @@ interface Props {
 }
 
 const separators: Readonly<Record<string, string>> = { ";": "semicolons", ",": "commas", "\t": "tabs", "|": "bars" };
+/** Rows as a file to keep. */
+const asFile = (rows: readonly (readonly string[])[]) =>
+  `data:text/csv;charset=utf-8,${encodeURIComponent(`\uFEFF${Papa.unparse(rows as string[][])}`)}`;
 const shownRows = 8;
 const shownFaults = 30;
 
@@ -24,6 +39,7 @@ export function BringInSheet({ earlier }: Props) {
   const [beside, setBeside] = useState<readonly RowFault[]>([]);
   const [said, setSaid] = useState("");
   const [noCopy, setNoCopy] = useState(false);
+  const [left, setLeft] = useState<string[][] | null>(null);
   const choose = (now: BringInKind, table: TextTable | undefined) => {
     setKind(now);
     setColumns(table ? guessColumns(now, table.columns) : {});
@@ -32,20 +48,25 @@ export function BringInSheet({ earlier }: Props) {
   };
   const take = (read: TableFile | null) => {
     setFile(read);
+    setLeft(null);
     if (read) choose(kind, read.table);
   };
-  const made = useMemo(() => (file ? rowsOf(kind, file.table.rows, columns) : null), [file, kind, columns]);
+  const made = useMemo(() => (file ? rowsOf(kind, file.table.rows, columns, file.table.lines) : null), [file, kind, columns]);
   const faults = made?.faults.length ? made.faults : beside;
   const act = useAct("bring-in", (value) => {
     if ("faults" in value) return setBeside(value.faults);
     setNoCopy("noCopy" in value);
     if ("noCopy" in value) return;
-    setSaid(`Brought in: ${file?.table.rows.length} row${file?.table.rows.length === 1 ? "" : "s"} of ${file?.name}.`);
+    if (file && value.left.length) setLeft(leftOutRows(file.table, value.left));
+    const came = (file?.table.rows.length ?? 0) - new Set(value.left.map(({ row }) => row)).size;
+    setSaid(`Brought in: ${came} row${came === 1 ? "" : "s"} of ${file?.name}.`);
     setFile(null);
     setBeside([]);
   });
   const undoing = useAct("undo-bring-in", () => setSaid("Taken back, all of it."));
   const fields = Object.entries(bringInKinds[kind].fields) as [string, { readonly words: string; readonly must?: true }][];
+  const out = new Set(faults.map(({ row }) => row)).size;
+  const brought = ({ name, table }: TableFile) => ({ kind, file: name, columns, rows: table.rows, lines: table.lines });
   const faultAt = (row: number, field: string) => faults.find((fault) => fault.row === row && fault.field === field);
   return (
     <div className="mt-2 flex flex-col gap-6">
@@ -57,8 +78,15 @@ export function BringInSheet({ earlier }: Props) {
         onChoose={(id) => choose(id as BringInKind, file?.table)}
       >
         <div className="flex flex-col gap-4">
+          <p>
+            Columns: {fields.map(([, { words, must }]) => (must ? `${words} (must)` : words)).join(", ")}. In any order, under any name.{" "}
+            <a className="act-link" download={`${kind}.csv`} href={asFile([templateColumns(kind)])}>
+              An empty file with these columns
+            </a>
+          </p>
           <TableFileField
-            label="A spreadsheet's file (CSV)"
+            label="A spreadsheet's file (CSV or XLSX)"
+            paste
             hint={`First row: what the columns are called. Up to ${mostRows} rows, whatever parts the cells and however the letters are kept.`}
             tooBig="bring it in with several"
             onFile={take}
@@ -67,7 +95,7 @@ export function BringInSheet({ earlier }: Props) {
             <>
               <p>
                 {file.name}: <span className="num">{file.table.rows.length}</span> rows, {file.encoding}, parted by{" "}
-                {separators[file.table.separator] ?? "lines"}.
+                {separators[file.table.separator] ?? "cells"}.
               </p>
               <div className="grid grid-cols-2 gap-3 lg:grid-cols-4">
                 {fields.map(([id, { words, must }]) => (
@@ -89,7 +117,7 @@ export function BringInSheet({ earlier }: Props) {
                 <table className="plain-table">
                   <thead>
                     <tr>
-                      <th>Row</th>
+                      <th>Line</th>
                       {fields.map(([id, { words }]) => (columns[id] === undefined ? null : <th key={id}>{words}</th>))}
                     </tr>
                   </thead>
@@ -97,7 +125,7 @@ export function BringInSheet({ earlier }: Props) {
                     {made.rows.slice(0, shownRows).map((row, i) => (
                       // biome-ignore lint/suspicious/noArrayIndexKey: a file's rows stand where they stand
                       <tr key={i}>
-                        <td className="num">{i + 2}</td>
+                        <td className="num">{file.table.lines[i]}</td>
                         {fields.map(([id]) => (columns[id] === undefined ? null : <td key={id}>{row[id]}</td>))}
                       </tr>
                     ))}
@@ -107,22 +135,30 @@ export function BringInSheet({ earlier }: Props) {
               {made.rows.length > shownRows && <p className="text-note">and {made.rows.length - shownRows} more</p>}
               {made.rows.length > 0 && faults.length > 0 && (
                 <div role="alert" className="alarm">
-                  <p>Nothing is brought in before these are put right, in the file or by another column:</p>
+                  <p>These cannot come in as they stand. Put them right in the file, choose another column, or leave them out:</p>
                   <ul>
                     {faults.slice(0, shownFaults).map(({ row, field, message }) => (
-                      <li key={`${row} ${field}`}>
-                        Row <span className="num">{row}</span>: {message}
-                      </li>
+                      <li key={`${row} ${field}`}>{faultWords(kind, { row, field, message }, file.table.columns, columns)}</li>
                     ))}
                   </ul>
                   {faults.length > shownFaults && <p>and {faults.length - shownFaults} more</p>}
+                  {out < file.table.rows.length && (
+                    <button
+                      type="button"
+                      className="key mt-2"
+                      disabled={act.busy}
+                      onClick={() => act.press({ ...brought(file), leaveOut: true })}
+                    >
+                      Bring in {file.table.rows.length - out}, leave {out} out
+                    </button>
+                  )}
                 </div>
               )}
               <button
                 type="button"
                 className="key key-main"
                 disabled={act.busy || !made.rows.length || faults.length > 0}
-                onClick={() => act.press({ kind, file: file.name, columns, rows: file.table.rows })}
+                onClick={() => act.press(brought(file))}
               >
                 Bring in {file.table.rows.length} row{file.table.rows.length === 1 ? "" : "s"}
               </button>
@@ -135,13 +171,18 @@ export function BringInSheet({ earlier }: Props) {
               <button
                 type="button"
                 className="act-link"
-                onClick={() => act.press({ kind, file: file.name, columns, rows: file.table.rows, uncopied: true })}
+                onClick={() => act.press({ ...brought(file), leaveOut: faults.length > 0, uncopied: true })}
               >
                 bring it in without a copy
               </button>
             </p>
           )}
           {said && <p role="status">{said}</p>}
+          {left && (
+            <a className="act-link" download="left-out.csv" href={asFile(left)}>
+              The {left.length - 1} left out, each with its reason
+            </a>
+          )}
         </div>
       </TabRail>
       {earlier.length > 0 && (

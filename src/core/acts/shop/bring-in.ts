@@ -8,5 +8,7 @@ export const bringIn = defineAct({
   input: asBrought,
   size: "file",
   journals: ["brought-in"],
-  answer: answers<{ readonly id: number } | { readonly faults: readonly RowFault[] } | { readonly noCopy: true }>(),
+  answer: answers<
+    { readonly id: number; readonly left: readonly RowFault[] } | { readonly faults: readonly RowFault[] } | { readonly noCopy: true }
+  >(),
 });

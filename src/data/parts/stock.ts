@@ -108,6 +108,11 @@ export function removeBin(ctx: Context, partTypeId: string): void {
   writeJournal(ctx, "bin-removed", {}, { part: partTypeId });
 }
 
+/** Forgets that a part was counted, for one that leaves the catalogue again: nothing else happened to it. */
+export const forgetCounts = (db: Db, partTypeId: string): void => {
+  db.prepare("DELETE FROM stock_move WHERE part_type_id = ? AND reason = 'counted'").run(partTypeId);
+};
+
 /** The bin's row alone: whoever calls has seen that it is empty, and says so in the journal. */
 export const takeOutBin = (db: Db, partTypeId: string): void => {
   db.prepare("DELETE FROM stock WHERE part_type_id = ?").run(partTypeId);

@@ -7,7 +7,7 @@ import { findReelBySerial, isWholeSerial, normaliseSerial, removeReel, writeReel
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
-import { setBin, takeOutBin } from "@/data/parts/stock";
+import { forgetCounts, setBin, takeOutBin } from "@/data/parts/stock";
 import { addSupplier, setOffer, takeOutOffer, takeOutSupplier } from "@/data/parts/suppliers";
 
 /** A row that was made, to be taken away again; with what stood there before. */
@@ -291,6 +291,7 @@ function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknow
       takeOutSupplier(db, ref as string);
       return;
     case "part":
+      forgetCounts(db, ref as string);
       takeOutPart(db, ref as string);
       return;
     case "price":

@@ -245,7 +245,7 @@ describe("a shop that starts with nothing", () => {
     expect(server.value("SELECT count(*) FROM part_type WHERE number LIKE 'PL-%'")).toBe(290);
     // A workbook is read as well.
     await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(await workbook(join(folder, "more.xlsx")));
-    await person.sees("1 rows, XLSX");
+    await person.sees("1 row, XLSX");
     await person.press("Bring in 1 row");
     await person.sees("Brought in: 1 row of more.xlsx.");
     expect(server.value("SELECT name || ' ' || price_minor FROM part_type WHERE number = 'XL-1'")).toBe("Side plate screw 250");

@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bringInKindIds, bringInKinds, dayOf, faultWords, guessColumns, leftOutRows, rowsOf, templateColumns } from "./kinds";
+import {
+  bringInKindIds,
+  bringInKinds,
+  dayOf,
+  faultWords,
+  guessColumns,
+  kindOfColumns,
+  leftOutRows,
+  rowsOf,
+  templateColumns,
+} from "./kinds";
 import { readText } from "./read-text";
 import { readTable } from "./table";
 
@@ -133,5 +143,15 @@ describe("lines and what stays out", () => {
         Object.values(bringInKinds[kind].fields).filter((field) => "must" in field).length,
       );
     }
+  });
+});
+
+describe("the kind of a list", () => {
+  it("is told by its columns where those chosen are not there, and stays as it was chosen where they are", () => {
+    expect(kindOfColumns(["Number", "Description", "Price", "Qty", "Shelf"], "customers")).toBe("parts");
+    expect(kindOfColumns(["Name", "Phone"], "parts")).toBe("customers");
+    expect(kindOfColumns(["Name", "Phone"], "suppliers")).toBe("suppliers");
+    expect(kindOfColumns(["Owner", "Model", "Serial"], "customers")).toBe("reels");
+    expect(kindOfColumns(["Wer", "Telephone"], "customers")).toBe("customers");
   });
 });

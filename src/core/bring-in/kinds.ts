@@ -131,6 +131,17 @@ export function guessColumns(kind: BringInKind, columns: readonly string[]): Col
   return found;
 }
 
+/** The kind whose columns these are: the one that was chosen while all it must have is there, else the one that has all and most of them. */
+export function kindOfColumns(columns: readonly string[], chosen: BringInKind): BringInKind {
+  const fits = (kind: BringInKind) => {
+    const found = guessColumns(kind, columns);
+    return fieldsOf(kind).every(([id, { must }]) => !must || found[id] !== undefined) ? Object.keys(found).length : 0;
+  };
+  if (fits(chosen)) return chosen;
+  const [best] = [...bringInKindIds].sort((a, b) => fits(b) - fits(a));
+  return best && fits(best) > 1 ? best : chosen;
+}
+
 export interface RowFault {
   /** Line of the file as a spreadsheet counts it: the head is 1, an empty line counts. */
   readonly row: number;

@@ -1,6 +1,7 @@
 "use client";
 import Papa from "papaparse";
 import { useMemo, useState } from "react";
+import { kindWords } from "@/core/anatomy/shapes";
 import {
   type BringInKind,
   bringInKindIds,
@@ -8,11 +9,13 @@ import {
   type ColumnsOf,
   faultWords,
   guessColumns,
+  kindOfColumns,
   leftOutRows,
   type RowFault,
   rowsOf,
   templateColumns,
 } from "@/core/bring-in/kinds";
+import { partOfWords } from "@/core/bring-in/part-of-words";
 import { mostRows, type TextTable } from "@/core/bring-in/table";
 import { useAct } from "@/ui/act/use-act";
 import { Refused } from "@/ui/controls/refused";
@@ -28,6 +31,11 @@ const separators: Readonly<Record<string, string>> = { ";": "semicolons", ",": "
 /** Rows as a file to keep. */
 const asFile = (rows: readonly (readonly string[])[]) =>
   `data:text/csv;charset=utf-8,${encodeURIComponent(`\uFEFF${Papa.unparse(rows as string[][])}`)}`;
+/** What a part is taken for by its words, and that its size is only usual where none stands there. */
+const readAs = (name: string) => {
+  const { kind, sized } = partOfWords(name);
+  return `${kindWords[kind]}${kind === "unsorted" || sized ? "" : ", size not said"}`;
+};
 const shownRows = 8;
 const shownFaults = 30;
 
@@ -49,7 +57,7 @@ export function BringInSheet({ earlier }: Props) {
   const take = (read: TableFile | null) => {
     setFile(read);
     setLeft(null);
-    if (read) choose(kind, read.table);
+    if (read) choose(kindOfColumns(read.table.columns, kind), read.table);
   };
   const made = useMemo(() => (file ? rowsOf(kind, file.table.rows, columns, file.table.lines) : null), [file, kind, columns]);
   const faults = made?.faults.length ? made.faults : beside;
@@ -94,8 +102,8 @@ export function BringInSheet({ earlier }: Props) {
           {file && made && (
             <>
               <p>
-                {file.name}: <span className="num">{file.table.rows.length}</span> rows, {file.encoding}, parted by{" "}
-                {separators[file.table.separator] ?? "cells"}.
+                {file.name}: <span className="num">{file.table.rows.length}</span> {file.table.rows.length === 1 ? "row" : "rows"},{" "}
+                {file.encoding}, parted by {separators[file.table.separator] ?? "cells"}.
               </p>
               <div className="grid grid-cols-2 gap-3 lg:grid-cols-4">
                 {fields.map(([id, { words, must }]) => (
@@ -119,6 +127,7 @@ export function BringInSheet({ earlier }: Props) {
                     <tr>
                       <th>Line</th>
                       {fields.map(([id, { words }]) => (columns[id] === undefined ? null : <th key={id}>{words}</th>))}
+                      {kind === "parts" && <th>read as</th>}
                     </tr>
                   </thead>
                   <tbody>
@@ -127,6 +136,7 @@ export function BringInSheet({ earlier }: Props) {
                       <tr key={i}>
                         <td className="num">{file.table.lines[i]}</td>
                         {fields.map(([id]) => (columns[id] === undefined ? null : <td key={id}>{row[id]}</td>))}
+                        {kind === "parts" && <td className="text-note">{readAs(row.name ?? "")}</td>}
                       </tr>
                     ))}
                   </tbody>

@@ -4,6 +4,7 @@ import { dataDirectory, openDatabase } from "@/data/database/database";
 import { lookBack } from "@/data/promise/said";
 import { getShopSettings } from "@/data/shop/settings";
 import { buildDemo, isEmpty } from "./workshop/build";
+import { progressOf } from "./world/progress";
 import { demoWorld, growWorld, keepTruth } from "./world/world";
 
 const directory = dataDirectory();
@@ -21,7 +22,15 @@ if (isEmpty(db)) {
     db.pragma("synchronous = OFF");
     await buildDemo(db, now, {
       foundedDaysAgo: Math.ceil(demoWorld.years * 365.25) + 5,
-      history: (onDay) => keepTruth(directory, growWorld(db, now, demoWorld, null, onDay)),
+      history: (onDay) => {
+        console.log(`Filling the demo workshop: ${demoWorld.years} years of work`);
+        const told = progressOf(now.minus({ years: demoWorld.years }).toISODate(), now.toISODate(), (words) => console.log(`  ${words}`));
+        const day = (isoDay: string) => {
+          told(isoDay);
+          onDay(isoDay);
+        };
+        keepTruth(directory, growWorld(db, now, demoWorld, null, day));
+      },
     });
     lookBack(db, now.toISODate(), getShopSettings(db).promiseChance);
   }

@@ -3,6 +3,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { buildDemo } from "#demo/workshop/build";
 import { calendarOf } from "#demo/world/calendar";
 import { inventedCustomers } from "#demo/world/names";
+import { progressOf } from "#demo/world/progress";
 import { seeded } from "#demo/world/seeded";
 import { demoWorld, growWorld, type WorldTruth } from "#demo/world/world";
 import { type Db, openMemoryDatabase } from "@/data/database/database";
@@ -45,6 +46,16 @@ describe("a shop's years", () => {
 
   it("have faults that the bench missed", () => {
     expect(truths.some(({ visits }) => visits.some(({ worn, found }) => worn.some((id) => !found.includes(id))))).toBe(true);
+  });
+});
+
+describe("years that are filled", () => {
+  it("say each tenth of the way once, and nothing before they begin", () => {
+    const said: string[] = [];
+    const told = progressOf("2024-01-01", "2025-01-01", (words) => said.push(words));
+    for (let day = now.set({ year: 2024, month: 1, day: 1 }); day.year < 2025; day = day.plus({ days: 1 })) told(day.toISODate()!);
+    expect(said).toHaveLength(10);
+    expect([said[0], said[5], said.at(-1)]).toEqual(["2024: 0 %", "2024: 50 %", "2024: 90 %"]);
   });
 });
 

@@ -7,14 +7,28 @@ import { listUnseated } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
 import type { Db } from "@/data/database/database";
+import { readOnce, rootOf } from "@/data/database/read-once";
 import { listSkipped } from "@/data/diagnosis/observations";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { getBill, getQuote } from "@/data/quote/quotes";
 
+/** Asked once, answered from then on. */
+function once<T>(ask: () => T): () => T {
+  let answer: { readonly is: T } | null = null;
+  return () => {
+    answer ??= { is: ask() };
+    return answer.is;
+  };
+}
+
 /** A job's reel as it stands, for the question whether it may go home. */
-function reelHere(db: Db, job: Job): ReelHere {
+function reelHere(of: Db, job: Job): ReelHere {
+  // The question is asked in many parts, and nothing is written meanwhile.
+  const db = rootOf(of) === of ? readOnce(of) : of;
   const version = machineOf(db, job);
+  const steps = once(() => getBuild(db, job, version).steps);
+  const account = once(() => getAccount(db, job, version).account);
   const names = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
   const nameOf = (positionId: string) => names.get(positionId) ?? positionId;
   const foreseen = db
@@ -31,15 +45,15 @@ function reelHere(db: Db, job: Job): ReelHere {
     notDrawn: listExtraPieces(db, job.id).flatMap(({ state, words }) => (state === "off" ? [words] : [])),
     withoutSchematic: listUnseated(db, job.id).filter(({ inPlace }) => inPlace === null).length,
     toOil: () => listOilPoints(db, job, version).flatMap(({ state, name }) => (state === "waiting" ? [name] : [])),
-    steps: () => getBuild(db, job, version).steps,
-    answers: () => answersThatHold(db, job),
+    steps,
+    answers: once(() => answersThatHold(db, job, steps())),
     skipped: () => listSkipped(db, job.id),
     worked: () => {
-      const { account } = getAccount(db, job, version);
-      return account.pieces.length + account.products.length > 0 || account.faults.some(({ became }) => became === "put-right");
+      const { pieces, products, faults } = account();
+      return pieces.length + products.length > 0 || faults.some(({ became }) => became === "put-right");
     },
     asItIs: () => new Set(listAsItIs(db, job.id).map(({ testId }) => testId)),
-    openFaults: () => getAccount(db, job, version).account.faults.filter(({ became }) => became === "open"),
+    openFaults: () => account().faults.filter(({ became }) => became === "open"),
     complaints: job.intake.complaints,
     billed: () => {
       if (job.limitMinor === null) return null;

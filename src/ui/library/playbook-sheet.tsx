@@ -138,7 +138,9 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
                   <td className="w-2/5">
                     {(own?.caution ?? position?.caution) && <p className="alarm">{own?.caution ?? position?.caution}</p>}
                     {position?.trap && <p>Trap: {position.trap}</p>}
-                    {own && own.lookAt.length > 0 && <p className="text-note">If not: {own.lookAt.map(({ words }) => words.replace(/\?$/, "")).join("; ")}</p>}
+                    {own && own.lookAt.length > 0 && (
+                      <p className="text-note">If not: {own.lookAt.map(({ words }) => words.replace(/\?$/, "")).join("; ")}</p>
+                    )}
                   </td>
                   <td>{own?.tool ?? "–"}</td>
                   <td className="num text-right">

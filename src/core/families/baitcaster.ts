@@ -1,6 +1,7 @@
 import { handleEnd } from "./modules/handle-end";
 import { knobOn } from "./modules/knob";
 import { levelWindBatches, levelWindParts, levelWindSeats, windGate } from "./modules/level-wind";
+import { tensionSeats, yokeSprings } from "./modules/look-seats";
 import { builtAs, variantOf } from "./modules/module";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { underHandle, underSeats } from "./modules/under-handle";
@@ -332,8 +333,8 @@ export const baitcasterLowProfileTable: TemplateTable = {
       name: "Click of the star",
       choices: [
         { id: "loose", name: "a loose spring on the washers" },
-        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"), look("Star not on its flats", ["star"])] }] } },
-        { id: "none", name: "none", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"), look("Star not on its flats", ["star"])] }] } },
+        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", tensionSeats, "turned"), look("Star not on its flats", ["star"])] }] } },
+        { id: "none", name: "none", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", tensionSeats, "turned"), look("Star not on its flats", ["star"])] }] } },
       ],
     },
     {
@@ -385,7 +386,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       before: place(...gearScrews),
       lookAt: [
         look("Yoke off the pinion's groove", ["yoke"]),
-        look("A yoke spring off its post", ["yoke-spring-front", "yoke-spring-rear", "yoke-spring-upper", "yoke-spring-lower"], "left-out"),
+        look("A yoke spring off its post", yokeSprings, "left-out"),
         look("Inner sleeve beside the clutch", ["clutch-sleeve"]),
       ],
     },
@@ -404,7 +405,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       after: place("thumb-bar"),
       before: place("star"),
       lookAt: [
-        look("A yoke spring off its post", ["yoke-spring-front", "yoke-spring-rear", "yoke-spring-upper", "yoke-spring-lower"], "left-out"),
+        look("A yoke spring off its post", yokeSprings, "left-out"),
         look("Kick lever's spring out", ["kick-spring"], "left-out"),
         look("Clutch cam turned", ["clutch-cam"], "turned"),
       ],
@@ -444,10 +445,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       proves: "drag",
       after: place("star"),
       before: place("handle-spacer"),
-      lookAt: [
-        look("Tension washers nested", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
-        look("Star click spring left out", ["star-click"], "left-out"),
-      ],
+      lookAt: [look("Tension washers nested", tensionSeats, "turned"), look("Star click spring left out", ["star-click"], "left-out")],
     },
     ...end.operations,
   ],

@@ -1,4 +1,5 @@
 import { footScrewPart, footScrewSeats, footScrews } from "./modules/foot";
+import { tensionSeats } from "./modules/look-seats";
 import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
@@ -177,7 +178,7 @@ export const flyTable: TemplateTable = {
       proves: "drag",
       after: place("drag-knob", "knob-cap-screw", "spool-cap"),
       lookAt: [
-        look("Tension washers: do they face each other?", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
+        look("Tension washers: do they face each other?", tensionSeats, "turned"),
         look("Disc glazed or dry", ["friction"]),
         look("Plate turned over", ["drag-plate"], "turned"),
       ],

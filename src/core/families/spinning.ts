@@ -1,3 +1,4 @@
+import { stackSeats } from "./modules/look-seats";
 import { coverScrews, felt, gearSides, knob, medium, meshFelt, roller, spinningVariants, tripScrews } from "./spinning-variants";
 import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
@@ -261,25 +262,7 @@ export const spinningTable: TemplateTable = {
       words: "The drag runs from free to locked",
       proves: "drag",
       after: place("drag-knob"),
-      lookAt: [
-        look(
-          "Keyed and eared swapped",
-          [
-            "friction-low",
-            "keyed-low",
-            "friction-mid",
-            "eared",
-            "eared-top",
-            "friction-high",
-            "keyed-high",
-            "keyed-third",
-            "friction-top",
-            "friction-last",
-          ],
-          "stacked",
-        ),
-        look("Retaining ring not in its groove", ["drag-clip"], "left-out"),
-      ],
+      lookAt: [look("Keyed and eared swapped", stackSeats, "stacked"), look("Retaining ring not in its groove", ["drag-clip"], "left-out")],
     },
   ],
 };

@@ -1,5 +1,6 @@
 import { stackInGear, twoEars } from "./modules/gear-stack";
 import { levelWindBatches, levelWindParts, levelWindSeats, windGate } from "./modules/level-wind";
+import { stackSeats, tensionSeats } from "./modules/look-seats";
 import { variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
 import { spoolSupport } from "./modules/spool-support";
@@ -461,23 +462,8 @@ export const starDragBridgeTable: TemplateTable = {
       after: place("star"),
       before: place("handle-spacer"),
       lookAt: [
-        look("Tension washers: do they face each other?", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
-        look(
-          "Keyed washers low and high, the eared one between?",
-          [
-            "friction-low",
-            "keyed-low",
-            "friction-mid",
-            "eared",
-            "eared-top",
-            "friction-high",
-            "keyed-high",
-            "keyed-third",
-            "friction-top",
-            "friction-last",
-          ],
-          "stacked",
-        ),
+        look("Tension washers: do they face each other?", tensionSeats, "turned"),
+        look("Keyed washers low and high, the eared one between?", stackSeats, "stacked"),
         look("Ferrule on the top washer?", ["ferrule"], "left-out"),
       ],
     },

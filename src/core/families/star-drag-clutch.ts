@@ -1,6 +1,7 @@
 import { bridgeClutchTable } from "./bridge-clutch";
 import { footScrewPart, footScrewSeats, footScrews } from "./modules/foot";
 import { stackInGear, twoEars } from "./modules/gear-stack";
+import { stackSeats, tensionSeats, yokeSprings } from "./modules/look-seats";
 import { variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
 import { starFace } from "./modules/star-face";
@@ -415,7 +416,7 @@ export const starDragClutchTable: TemplateTable = {
       lookAt: [
         look("Jack: its hole beside the eccentric's stud?", ["jack"]),
         look("Gear down before the pinion's teeth meshed", ["main-gear"]),
-        look("A yoke spring off its post", ["yoke-spring-front", "yoke-spring-rear", "yoke-spring-upper", "yoke-spring-lower"], "left-out"),
+        look("A yoke spring off its post", yokeSprings, "left-out"),
       ],
     },
     drawnDown("head-end-bearing"),
@@ -429,23 +430,8 @@ export const starDragClutchTable: TemplateTable = {
       after: place("star"),
       before: place("handle-spacer"),
       lookAt: [
-        look("Tension washers: do they face each other?", ["tension-lower", "tension-upper", "tension-middle", "tension-outer"], "turned"),
-        look(
-          "Keyed washers low and high, the eared one between?",
-          [
-            "friction-low",
-            "keyed-low",
-            "friction-mid",
-            "eared",
-            "eared-top",
-            "friction-high",
-            "keyed-high",
-            "keyed-third",
-            "friction-top",
-            "friction-last",
-          ],
-          "stacked",
-        ),
+        look("Tension washers: do they face each other?", tensionSeats, "turned"),
+        look("Keyed washers low and high, the eared one between?", stackSeats, "stacked"),
         look("Last metal washer: convex side up?", ["keyed-high"], "turned"),
       ],
     },

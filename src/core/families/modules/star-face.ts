@@ -1,5 +1,6 @@
 import { look, place } from "../tables/rows";
 import type { Variant } from "../tables/table";
+import { stackSeats, tensionSeats } from "./look-seats";
 
 /** What a star stands on: its tension washers alone, or a click and a smooth-coated washer on them. Source: common practice; sizes are ours. */
 export const starFace = (
@@ -88,28 +89,9 @@ export const starFace = (
             after: place("star", "star-click"),
             before: place("handle-spacer"),
             lookAt: [
-              look(
-                "Tension washers: do they face each other?",
-                ["tension-lower", "tension-upper", "tension-middle", "tension-outer"],
-                "turned",
-              ),
+              look("Tension washers: do they face each other?", tensionSeats, "turned"),
               look("Star click spring left out?", ["star-click"], "left-out"),
-              look(
-                "Keyed washers low and high, the eared one between?",
-                [
-                  "friction-low",
-                  "keyed-low",
-                  "friction-mid",
-                  "eared",
-                  "eared-top",
-                  "friction-high",
-                  "keyed-high",
-                  "keyed-third",
-                  "friction-top",
-                  "friction-last",
-                ],
-                "stacked",
-              ),
+              look("Keyed washers low and high, the eared one between?", stackSeats, "stacked"),
             ],
           },
         ],

@@ -6,7 +6,7 @@ import { getBuild } from "@/data/bench/build";
 import { doSteps, failGate, undoStep } from "@/data/bench/build-steps";
 import { addExtraPiece, settleExtraPiece } from "@/data/bench/extra-pieces";
 import { openingOf } from "@/data/bench/opening";
-import { noteWell, putBack, takeAllAsCame, takeParts } from "@/data/bench/tray";
+import { leaveOut, listWells, noteWell, putBack, takeAllAsCame, takeParts } from "@/data/bench/tray";
 import { setWay } from "@/data/bench/ways";
 import { recordLook, settleFault } from "@/data/diagnosis/diagnosis";
 import { recordObservation, skipTest } from "@/data/diagnosis/observations";
@@ -68,6 +68,21 @@ describe("a check that failed", () => {
     expect(undoStep(shop.ctx, id, under).operationIds).toContain(operation.id);
     const after = getBuild(shop.db, job(shop, id));
     expect([after.failedGate, after.current?.operation.id]).toEqual([null, under]);
+  });
+});
+
+describe("a part that was to stay out", () => {
+  it("is fitted after all, and stays out as before once that is undone", () => {
+    const shop = openWorkshop();
+    const id = shop.open({});
+    takeAllAsCame(shop.ctx, id);
+    const first = getBuild(shop.db, job(shop, id)).current!;
+    const out = () => listWells(shop.db, id).find(({ positionId }) => positionId === first.position!.id)!.leftOutReason;
+    leaveOut(shop.ctx, id, first.position!.id, "cannot be had any more");
+    doSteps(shop.ctx, id, [first.operation.id]);
+    expect(out()).toBeNull();
+    undoStep(shop.ctx, id, first.operation.id);
+    expect(out()).toBe("cannot be had any more");
   });
 });
 

@@ -9,6 +9,7 @@ const until = process.env.ANY_JOB_MINUTES ? Date.now() + Number(process.env.ANY_
 
 const told = (finding: Finding) =>
   `seed ${finding.seed} (${finding.about})\n  ${finding.law}: ${finding.words}\n  by ${shrunk(finding)
+    .slice(-12)
     .map((press) => JSON.stringify(press))
     .join("\n     ")}`;
 

@@ -62,8 +62,11 @@ const anyNames = new Set(
 );
 const names = [...anyNames].filter((name) => name.includes(" ") && name.length > 10).sort((a, b) => b.length - a.length);
 
-/** What a fault, a sign and a test are called on every reel that can have them. */
-const generalNames = [...faults, ...findings, ...testIds.map(testSpec)].map(({ name }) => name);
+/** What a fault with its remedy, a sign and a test are called on every reel that can have them. */
+const generalNames = [
+  ...[...faults, ...findings, ...testIds.map(testSpec)].map(({ name }) => name),
+  ...faults.map(({ remedy }) => remedy.words),
+];
 
 /** What no reader should meet. */
 const broken = /undefined|\bNaN\b|\[object|\bnull\b| {2}|\.\.(?!\.)|,,| ,| \.(?!\d)|\(\)|: *\.|;\s*\.|\$\{|Infinity/i;

@@ -15,15 +15,34 @@ import { type Build, currentOf, getBuild, standsOn } from "./build";
 import { leaveOut, takeInAfterAll } from "./tray";
 
 /** @param act the first step of the act of the hands it was part of: an undo takes all of it back. */
-function writeStep(ctx: Context, jobId: number, operationId: string, state: StepState, note: string, act = operationId): void {
+function writeStep(
+  ctx: Context,
+  jobId: number,
+  operationId: string,
+  state: StepState,
+  note: string,
+  act = operationId,
+  wasOut: string | null = null,
+): void {
   ctx.db
     .prepare(
-      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id, act, after_answer)
-       VALUES (@job, @operation, @state, @note, @at, @person, @act, (SELECT coalesce(max(id), 0) FROM observation WHERE job_id = @job))
+      `INSERT INTO build_step (job_id, operation_id, state, note, at, person_id, act, was_out, after_answer)
+       VALUES (@job, @operation, @state, @note, @at, @person, @act, @wasOut, (SELECT coalesce(max(id), 0) FROM observation WHERE job_id = @job))
        ON CONFLICT (job_id, operation_id) DO UPDATE SET state = excluded.state, note = excluded.note, at = excluded.at,
-         person_id = excluded.person_id, act = excluded.act, after_answer = excluded.after_answer`,
+         person_id = excluded.person_id, act = excluded.act, was_out = excluded.was_out, after_answer = excluded.after_answer`,
     )
-    .run({ job: jobId, operation: operationId, state, note, at: ctx.now, person: ctx.person.id, act });
+    .run({ job: jobId, operation: operationId, state, note, at: ctx.now, person: ctx.person.id, act, wasOut });
+}
+
+/** A step is as if it had never been done: what was left off by it waits, what was to stay out before it is so again. */
+function unwriteStep({ db, ...ctx }: Context, jobId: number, operationId: string): void {
+  const of = "job_id = ? AND operation_id = ?";
+  const row = db.prepare(`SELECT was_out AS wasOut FROM build_step WHERE ${of}`).get(jobId, operationId) as
+    | { wasOut: string | null }
+    | undefined;
+  db.prepare(`DELETE FROM build_step WHERE ${of}`).run(jobId, operationId);
+  const seat = seatOfPlacing(operationId);
+  if (seat !== null && row) takeInAfterAll({ db, ...ctx }, jobId, seat, row.wasOut);
 }
 
 function getStep(build: Build, operationId: string): Step {
@@ -60,8 +79,9 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
         `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why you close it anyway.`,
         "reason",
       );
-    if (step.well?.leftOutReason) takeInAfterAll(ctx, jobId, step.well.positionId);
-    writeStep(ctx, jobId, operationId, "done", faults.length || old.length ? reason : "", act);
+    const wasOut = step.well?.leftOutReason ?? null;
+    if (step.well && wasOut !== null) takeInAfterAll(ctx, jobId, step.well.positionId);
+    writeStep(ctx, jobId, operationId, "done", faults.length || old.length ? reason : "", act, wasOut);
     writeJournal(
       ctx,
       step.operation.kind === "gate" ? "gate-passed" : "step-done",
@@ -164,9 +184,7 @@ export function undoStep(ctx: Context, jobId: number, operationId: string): { op
   // A check that failed is to be made again once what it tests is together.
   const failed = failedWithout(getBuild(ctx.db, job).steps, rows).filter((id) => !rows.includes(id));
   for (const id of [...rows, ...failed]) {
-    ctx.db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
-    const seat = seatOfPlacing(id);
-    if (seat !== null) takeInAfterAll(ctx, jobId, seat);
+    unwriteStep(ctx, jobId, id);
     writeJournal(ctx, "step-undone", { jobId, reelId: job.reel.id }, { operation: id });
   }
   return { operationIds: [...rows, ...failed] };
@@ -186,9 +204,7 @@ export function openAgain(ctx: Context, jobId: number, operationId: string, gate
   // The gate is to be passed again once it is mended.
   if (gateId !== null && build.failedGate?.operation.id === gateId) open.add(gateId);
   for (const id of open) {
-    db.prepare("DELETE FROM build_step WHERE job_id = ? AND operation_id = ?").run(jobId, id);
-    const seat = seatOfPlacing(id);
-    if (seat !== null) takeInAfterAll(ctx, jobId, seat);
+    unwriteStep(ctx, jobId, id);
     writeJournal(
       ctx,
       "step-undone",

@@ -356,7 +356,7 @@ export function leaveOut(ctx: Context, jobId: number, positionId: string, reason
   writeJournal(ctx, "part-left-out", { jobId, reelId: job.reel.id }, { position: positionId, reason });
 }
 
-/** A part that was to stay out goes in after all: its reason is no more. */
-export function takeInAfterAll(ctx: Context, jobId: number, positionId: string): void {
-  ctx.db.prepare("UPDATE tray_well SET left_out_reason = NULL WHERE job_id = ? AND position_id = ?").run(jobId, positionId);
+/** A part that was to stay out goes in after all: its reason is no more, or the one it had before. */
+export function takeInAfterAll(ctx: Context, jobId: number, positionId: string, reason: string | null = null): void {
+  ctx.db.prepare("UPDATE tray_well SET left_out_reason = ? WHERE job_id = ? AND position_id = ?").run(reason, jobId, positionId);
 }

@@ -147,7 +147,8 @@ export function ReturnSheet({
   const ticking = useAct("tick");
   const closing = useAct("close");
   const hangs = head.reached === "return";
-  const first = blocks.flatMap(({ station }) => station ?? [])[0];
+  // A reel may hang ready while its owner is asked; it goes home once they said yes.
+  const first = blocks.flatMap(({ station, code }) => (code === "over-limit" && !hangs ? [] : (station ?? [])))[0];
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
   const readyWords =
     declinedReason !== null
@@ -171,6 +172,9 @@ export function ReturnSheet({
           <a className="key key-main" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
             Report
           </a>
+        ) : first ? (
+          // What would be refused leads to where it is put right.
+          <NextLink href={`/bench/${head.tag}/${first}`} words={`First: ${stationNames[first]}`} />
         ) : hangs ? (
           <MainKey
             busy={closing.busy || closing.stale}
@@ -179,9 +183,6 @@ export function ReturnSheet({
           >
             Return it
           </MainKey>
-        ) : first ? (
-          // What would be refused leads to where it is put right.
-          <NextLink href={`/bench/${head.tag}/${first}`} words={`First: ${stationNames[first]}`} />
         ) : (
           <MainKey busy={readying.busy || readying.stale} words={readyWords} onPress={() => readying.press({ jobId: head.jobId })}>
             {readyWords}

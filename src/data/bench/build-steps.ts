@@ -35,14 +35,14 @@ function writeStep(
 }
 
 /** A step is as if it had never been done: what was left off by it waits, what was to stay out before it is so again. */
-function unwriteStep({ db, ...ctx }: Context, jobId: number, operationId: string): void {
+function unwriteStep(ctx: Context, jobId: number, operationId: string): void {
   const of = "job_id = ? AND operation_id = ?";
-  const row = db.prepare(`SELECT was_out AS wasOut FROM build_step WHERE ${of}`).get(jobId, operationId) as
+  const row = ctx.db.prepare(`SELECT was_out AS wasOut FROM build_step WHERE ${of}`).get(jobId, operationId) as
     | { wasOut: string | null }
     | undefined;
-  db.prepare(`DELETE FROM build_step WHERE ${of}`).run(jobId, operationId);
+  ctx.db.prepare(`DELETE FROM build_step WHERE ${of}`).run(jobId, operationId);
   const seat = seatOfPlacing(operationId);
-  if (seat !== null && row) takeInAfterAll({ db, ...ctx }, jobId, seat, row.wasOut);
+  if (seat !== null && row) takeInAfterAll(ctx, jobId, seat, row.wasOut);
 }
 
 function getStep(build: Build, operationId: string): Step {

@@ -7,7 +7,7 @@ import { createServer as createSecureServer } from "node:https";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import next from "next";
-import { bodyLimit, mostBytes, socketHeader } from "./socket-kind.mjs";
+import { bodyLimit, mostBytes, requestFault, socketHeader } from "./socket-kind.mjs";
 
 process.env.NODE_ENV = "production";
 process.env.NEXT_TELEMETRY_DISABLED = "1";
@@ -87,6 +87,8 @@ const serve = (secure) => (request, response) => {
   const length = Number(request.headers["content-length"] ?? 0);
   const refuse = (status, words) =>
     response.writeHead(status, { "content-type": "text/plain; charset=utf-8", connection: "close" }).end(words);
+  const fault = requestFault(request.url, request.headers["next-router-state-tree"]);
+  if (fault) return refuse(fault.status, fault.words);
   if (kind === "network" && request.headers["transfer-encoding"]) return refuse(411, "Say how long it is.");
   if (length > mostBytes.stranger) {
     const role = kind === "network" ? roleOf(request.headers.cookie) : null;
@@ -105,6 +107,8 @@ const serve = (secure) => (request, response) => {
     const writeHead = response.writeHead.bind(response);
     response.writeHead = (status, ...rest) => writeHead(status === 500 ? 400 : status, ...rest);
   }
+  // Whoever hangs up half-way is no fault of the program's.
+  request.on("error", () => response.destroy());
   void handle(request, response);
 };
 

@@ -23,3 +23,32 @@ export const mostBytes = { stranger: 64 * 1024, worker: 13 * 1024 * 1024, owner:
  */
 export const bodyLimit = (kind, role) =>
   kind === "loopback" ? mostBytes.owner : role === "owner" ? mostBytes.owner : role ? mostBytes.worker : mostBytes.stranger;
+
+/** The longest address that is read, characters: none of the program's own has a tenth of it. */
+const mostAddress = 8000;
+const canBeRead = (text) => {
+  try {
+    const read = decodeURIComponent(text);
+    // Next itself fails at a step upwards that is written in escapes.
+    return !read.includes("\0") && !read.split(/[/\\]/).includes("..");
+  } catch {
+    return false;
+  }
+};
+
+/**
+ * Why a request is none, before anything else looks at it: its address, or where in the program it says it is, cannot be read. @returns null for one that can.
+ * @param {string} url @param {string | undefined} routerState what a page of ours says of where it is, as JSON in escapes
+ * @returns {{ status: number, words: string } | null}
+ */
+export function requestFault(url, routerState) {
+  if (url.length > mostAddress) return { status: 414, words: "The address is too long." };
+  if (!canBeRead(url.split("?")[0])) return { status: 400, words: "The address cannot be read." };
+  if (routerState === undefined) return null;
+  try {
+    JSON.parse(decodeURIComponent(routerState));
+    return null;
+  } catch {
+    return { status: 400, words: "This is no request of Zorbek's." };
+  }
+}

@@ -76,6 +76,32 @@ describe("killed half-way", () => {
     expect(atWork).toBeGreaterThan(0);
   });
 
+  it("a copy made while somebody writes is whole, and is the shop at one moment", async () => {
+    const writer = spawn("node", ["node_modules/tsx/dist/cli.mjs", "tests/faults/writer.ts"], {
+      env: { ...process.env, ZORBEK_DATA: directory },
+      stdio: ["ignore", "pipe", "inherit"],
+      detached: true,
+    });
+    try {
+      await new Promise((begun) => writer.stdout.once("data", begun));
+      const counts: number[] = [];
+      for (let copy = 0; copy < 5; copy++) {
+        const { name } = backUp(directory, new Date(Date.UTC(2026, 4, 21 + copy)));
+        verifyCopy(join(directory, "backups", name));
+        const db = new Database(join(directory, "backups", name, "zorbek.db"), { readonly: true });
+        // The writer adds a customer and a supplier in one: a copy has both or neither.
+        const rows = (table: string) => db.prepare(`SELECT count(*) FROM ${table}`).pluck().get() as number;
+        expect(rows("customer") - 4000).toBe(rows("supplier"));
+        counts.push(rows("customer"));
+        db.close();
+      }
+      // Else nothing was tried.
+      expect(counts.at(-1)).toBeGreaterThan(counts[0]!);
+    } finally {
+      process.kill(-writer.pid!, "SIGKILL");
+    }
+  });
+
   it("bringing an archive in leaves an empty folder or a whole shop, and the next try goes", async () => {
     const file = join(directory, "shop.zip");
     const { hash } = await takeOut(directory, file, new Date());

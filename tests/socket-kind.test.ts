@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { bodyLimit, mostBytes, socketHeader } from "../scripts/socket-kind.mjs";
+import { bodyLimit, mostBytes, requestFault, socketHeader } from "../scripts/socket-kind.mjs";
 
 const secret = "s3cret";
 const at = (remoteAddress: string, localAddress: string, given?: string, secure = false) =>
@@ -24,6 +24,17 @@ describe("where a request came from", () => {
   it("is never what a request says of itself", () => {
     for (const given of ["loopback", "wrong loopback 127.0.0.1", " loopback 127.0.0.1", "s3cret elsewhere x", "", "s3cre loopback"])
       expect(at("192.168.1.9", "192.168.1.5", given, true)).toBe("s3cret network 192.168.1.9");
+  });
+});
+
+describe("what is no request", () => {
+  it("is told by its address, or by where it says it is, before anything else reads it", () => {
+    expect(requestFault("/library/skerry-30?q=%E0%B0%85", undefined)).toBeNull();
+    expect(requestFault("/rack", encodeURIComponent('["",{"children":["rack",{}]}]'))).toBeNull();
+    for (const url of ["/%", "/library/%ff", "/a%00b", "/%C3", "/rack/..%2f..%2fetc", "/rack/..%5cetc"])
+      expect(requestFault(url, undefined)?.status).toBe(400);
+    expect(requestFault(`/${"a".repeat(9000)}`, undefined)?.status).toBe(414);
+    for (const state of ["{", "%00", "%"]) expect(requestFault("/rack", state)?.status).toBe(400);
   });
 });
 

@@ -221,6 +221,8 @@ export function shopHands(
       const acts = allStripActs(stripGuideOf(db, jobOf(jobId), version, openingOf(db, jobOf(jobId), version)));
       const { open } = visit.minutes;
       const strip = open * 0.75;
+      // What it comes to may have grown since the owner was asked.
+      agree(here(staff.bench, day, minute), jobId);
       spread(staff.bench, day, minute, strip, handfuls(acts, strip), (ctx, handful) => {
         takeParts(
           ctx,

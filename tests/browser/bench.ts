@@ -25,8 +25,12 @@ const ended = (child: ChildProcess) =>
 /** The built application on its own port and data, started and killed as a power cut would. */
 export class Server {
   private child: ChildProcess | null = null;
+  /** What it has written where errors go, line by line. */
+  readonly said: string[] = [];
   /** For other devices: where they come in, when it is asked for. */
   lan: { readonly base: string; readonly env: Record<string, string> } | null = null;
+  /** What it is started with besides, such as another clock. */
+  env: Record<string, string> = {};
   private constructor(
     readonly port: number,
     readonly data: string,
@@ -62,9 +66,13 @@ export class Server {
   /** @param well whether its pages are to be those of a shop; else any answer will do. */
   async up(well = true): Promise<void> {
     this.child = spawn("node", ["scripts/serve.mjs", String(this.port)], {
-      env: { ...process.env, ...this.lan?.env, ZORBEK_DATA: this.data, ZORBEK_NO_BACKUP: "1", NEXT_TELEMETRY_DISABLED: "1" },
-      stdio: ["ignore", "ignore", "inherit"],
+      env: { ...process.env, ...this.lan?.env, ...this.env, ZORBEK_DATA: this.data, ZORBEK_NO_BACKUP: "1", NEXT_TELEMETRY_DISABLED: "1" },
+      stdio: ["ignore", "ignore", "pipe"],
       detached: true, // its own group, so that the kill takes all of it
+    });
+    this.child.stderr!.on("data", (words: Buffer) => {
+      process.stderr.write(words);
+      this.said.push(...String(words).split("\n").filter(Boolean));
     });
     for (let tries = 0; tries < 240 * patience; tries++) {
       if (
@@ -77,6 +85,10 @@ export class Server {
       await new Promise((wait) => setTimeout(wait, 125));
     }
     throw new Error("The server did not come up.");
+  }
+
+  get pid(): number {
+    return this.child?.pid ?? 0;
   }
 
   async kill(): Promise<void> {

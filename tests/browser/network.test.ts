@@ -1,6 +1,4 @@
-import { readdirSync, readFileSync, writeFileSync } from "node:fs";
-import { request as plain } from "node:http";
-import { request as secure } from "node:https";
+import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { connect } from "node:tls";
 import Database from "better-sqlite3";
@@ -9,6 +7,8 @@ import QRCode from "qrcode";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { fingerprintOf } from "../../scripts/lan.mjs";
+import { ask } from "../attack/ask";
+import { addressOf, doorsOfBuild } from "../attack/doors";
 import { Person, Server } from "./bench";
 
 // The other machine's address: a socket that ends at 127.0.0.2 is not this computer speaking to itself, and is asked to sign in.
@@ -37,57 +37,22 @@ afterAll(async () => {
   await server?.stop();
 });
 
-interface Asked {
-  readonly status: number;
-  readonly body: string;
-  readonly headers: Readonly<Record<string, string | string[] | undefined>>;
-}
-/** One request as another program makes it, from an address of this computer. */
-const ask = (
-  url: string,
-  options: { from?: string; method?: string; headers?: Record<string, string>; body?: string } = {},
-): Promise<Asked> =>
-  new Promise((settle, fail) => {
-    const send = url.startsWith("https:") ? secure : plain;
-    const request = send(
-      url,
-      { method: options.method ?? "GET", localAddress: options.from, rejectUnauthorized: false, headers: options.headers },
-      (response) => {
-        const parts: Buffer[] = [];
-        response.on("data", (part: Buffer) => parts.push(part));
-        response.on("end", () =>
-          settle({ status: response.statusCode!, body: Buffer.concat(parts).toString("utf8"), headers: response.headers }),
-        );
-      },
-    );
-    request.on("error", fail);
-    request.end(options.body);
-  });
-
-/** Every address of the program, its parameters filled with what is there. */
+/** Every address of the program, its parameters filled with what is there; of the files those that are read. */
 function addresses(): { readonly pages: string[]; readonly files: string[] } {
-  const fill = (path: string) =>
-    path
-      .replace("[tag]", "Z-00007-6")
-      .replace("[model]", server.value<string>("SELECT id FROM model ORDER BY id LIMIT 1"))
-      .replace("[hash]", "0".repeat(64))
-      .replace("[test]", "turning")
-      .replaceAll("[id]", "1")
-      .replace("[lot]", "1");
-  const all = readdirSync("src/app", { recursive: true, encoding: "utf8" });
-  const path = (file: string, last: string) => fill(`/${file.slice(0, -last.length).replace(/\/$/, "")}`);
-  return {
-    pages: all.filter((file) => file.endsWith("page.tsx") && !/^(sign-in|join)/.test(file)).map((file) => path(file, "page.tsx")),
-    files: all
-      .filter(
-        (file) =>
-          // The link of a quote is a door of its own, tried below.
-          !file.startsWith("q/") &&
-          file.endsWith("route.ts") &&
-          /export (const|async function|function) GET/.test(readFileSync(join("src/app", file), "utf8")),
-      )
-      .map((file) => path(file, "route.ts")),
+  const there: Record<string, string> = {
+    tag: "Z-00007-6",
+    model: server.value<string>("SELECT id FROM model ORDER BY id LIMIT 1"),
+    hash: "0".repeat(64),
+    test: "turning",
   };
+  const { pages, files } = doorsOfBuild();
+  const isRead = (file: string) =>
+    file !== "/icon.svg" &&
+    // The link of a quote is a door of its own, tried below.
+    !file.startsWith("/q/") &&
+    /export (const|async function|function) GET/.test(readFileSync(join("src/app", file, "route.ts"), "utf8"));
+  const filled = (patterns: readonly string[]) => patterns.map((one) => addressOf(one, (place) => there[place] ?? "1"));
+  return { pages: filled(pages.filter((page) => !/^\/(sign-in|join)/.test(page))), files: filled(files.filter(isRead)) };
 }
 
 describe("another device", () => {

@@ -16,6 +16,7 @@ import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
 import { reviseModel, setModelWorth } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
+import { toKeep } from "@/data/database/rows";
 import { renameModel } from "@/data/ledger/name-model";
 import { takeConsensus, takeLesson } from "@/data/teardowns/consensus";
 import { readModelJson } from "@/formats/model-json";
@@ -103,7 +104,7 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
     );
     saveKit(
       ctx,
-      kitSchema.parse({ ...rest, id, seats: rows.map(({ positionId, number }) => ({ positionId, partTypeId: partId(ctx, number) })) }),
+      toKeep(kitSchema, { ...rest, id, seats: rows.map(({ positionId, number }) => ({ positionId, partTypeId: partId(ctx, number) })) }),
     );
   },
 
@@ -133,7 +134,16 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
       shape[key] = value;
     }
     enterParts(ctx, [
-      partTypeSchema.parse({ id, number, name, role: kind, shape, material, priceMinor: price, thread: thread || undefined }),
+      toKeep(partTypeSchema, {
+        id,
+        number,
+        name,
+        role: kind,
+        shape: shape as never,
+        material,
+        priceMinor: price,
+        thread: thread || undefined,
+      }),
     ]);
     return { id };
   },

@@ -2,6 +2,7 @@ import { fitFaults } from "@/core/anatomy/check-fit";
 import type { PartKind } from "@/core/anatomy/shapes";
 import { type Anatomy, type PartType, type Position, placeOperationId } from "@/core/anatomy/types";
 import { dragStackOf, workingGaps } from "@/core/drag/working-gaps";
+import { kept } from "@/core/kept";
 import { orderReasons } from "./build-order";
 import { type WellVerdict, waitsForNew } from "./verdicts";
 import { type Found, wayRound } from "./way-round";
@@ -47,17 +48,20 @@ export interface BeforeBuried {
  * What must be in before each seat is filled, by whatever road: seats, and the acts that stand between them. Once a seat is filled, none of
  * these can be reached any more. What only comes later, rides on it, or is the part in the hand is never among them.
  */
-function underneath(anatomy: Anatomy): (positionId: string) => Set<string> {
+function lieUnder(anatomy: Anatomy): (positionId: string) => ReadonlySet<string> {
   const before = new Map<string, string[]>();
   for (const reason of orderReasons(anatomy)) before.set(reason.after, [...(before.get(reason.after) ?? []), reason.before]);
   const seatOf = new Map(anatomy.positions.map(({ id }) => [placeOperationId(id), id]));
-  return (positionId) => {
+  const found = new Map<string, ReadonlySet<string>>();
+  const find = (positionId: string): ReadonlySet<string> => {
     const seen = new Set(before.get(placeOperationId(positionId)) ?? []);
     // A set hands out what is added to it while it is walked.
     for (const id of seen) for (const earlier of before.get(id) ?? []) seen.add(earlier);
     return new Set([...seen].flatMap((id) => seatOf.get(id) ?? []));
   };
+  return (positionId) => found.get(positionId) ?? found.set(positionId, find(positionId)).get(positionId)!;
 }
+const underneath = kept(lieUnder, () => "");
 
 /**
  * The check of bearings, tension washers and drag stack before the next part buries them: count, order, way round, fit by the sizes of the

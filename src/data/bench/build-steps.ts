@@ -8,6 +8,7 @@ import type { Step, StepState } from "@/core/teardown/step";
 import { waitsForNew } from "@/core/teardown/verdicts";
 import { type Context, Refusal } from "@/data/database/context";
 import { writeJournal } from "@/data/database/journal";
+import { readOnce } from "@/data/database/read-once";
 import { faultOf } from "@/data/diagnosis/knowledge";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -59,7 +60,7 @@ function getStep(build: Build, operationId: string): Step {
 export function doSteps(ctx: Context, jobId: number, operationIds: readonly string[], reason = ""): void {
   const job = getOpenJob(ctx.db, jobId);
   const version = machineOf(ctx.db, job);
-  let build = getBuild(ctx.db, job, version);
+  let build = getBuild(readOnce(ctx.db), job, version);
   const act = operationIds[0] ?? "";
   for (const operationId of operationIds) {
     const step = getStep(build, operationId);

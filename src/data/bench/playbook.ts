@@ -7,6 +7,7 @@ import { addModelVersion } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { toKeep } from "@/data/database/rows";
 import { getOpenJob } from "@/data/jobs/jobs";
 
 /** What each act of a model took at this bench, over all its jobs. */
@@ -119,7 +120,7 @@ export function learnAct(
     });
   if (anatomy.operations.some((operation) => operation.words === words))
     throw new Refusal("known", "The playbook has this step already.", "words");
-  const act = operationSchema.parse({
+  const act = toKeep(operationSchema, {
     id: freeOperationId(anatomy, taught.kind),
     kind: taught.kind,
     words,

@@ -10,6 +10,7 @@ import { pieceInSeat } from "@/data/bench/fitting";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { readOnce } from "@/data/database/read-once";
 import { narrowFaults } from "@/data/diagnosis/faults";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
@@ -130,8 +131,9 @@ export function takeParts(
 ): { well: number } {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
-  requireOpening(db, job);
-  const { anatomy } = machineOf(db, job);
+  const read = readOnce(db);
+  requireOpening(read, job);
+  const { anatomy } = machineOf(read, job);
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const tray = db.prepare("SELECT well, position_id AS positionId FROM tray_well WHERE job_id = ? ORDER BY well, place").all(jobId) as {
     well: number;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Refusal } from "./context";
 
 /**
  * What a statement found, each row read by a schema: a column that was renamed, or holds what it should not, fails here by its name, and not three
@@ -9,6 +10,19 @@ export const rows = <S extends z.ZodType>(schema: S, found: readonly unknown[]):
 /** The one row a statement looked for; null where there is none. @throws ZodError */
 export const row = <S extends z.ZodType>(schema: S, found: unknown): z.output<S> | null =>
   found === undefined ? null : schema.parse(found);
+
+/** What a press made of what was typed, as it is kept. @throws Refusal that names what of it cannot be kept, where a schema for the press let it through */
+export function toKeep<S extends z.ZodType>(schema: S, made: z.input<S>): z.output<S> {
+  const read = schema.safeParse(made);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  const field = issue?.path.join(".") ?? "";
+  throw new Refusal(
+    "cannot-keep",
+    `This cannot be kept${field && ` (${field})`}: ${issue?.message ?? ""} Nothing was changed.`,
+    field || null,
+  );
+}
 
 /** Columns as SQLite gives them. */
 export const id = z.number().int();

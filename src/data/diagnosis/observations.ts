@@ -8,6 +8,7 @@ import type { TestId, Verdict } from "@/core/vocabulary/tests";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { toKeep } from "@/data/database/rows";
 import { advanceStation, getOpenJob, type Job } from "@/data/jobs/jobs";
 import { getShopSettings } from "@/data/shop/settings";
 
@@ -50,7 +51,7 @@ export function recordObservation(ctx: Context, observation: NewObservation): nu
         kept.setting,
         observation.instrument,
         observation.simulated ? 1 : 0,
-        observation.trace ? JSON.stringify(traceSchema.parse(observation.trace)) : null,
+        observation.trace ? JSON.stringify(toKeep(traceSchema, [...observation.trace])) : null,
         ctx.now,
         ctx.person.id,
       ).lastInsertRowid,

@@ -1,5 +1,6 @@
 import { faults } from "@/core/diagnosis/fault-table";
 import { findings } from "@/core/diagnosis/finding-table";
+import { familyWith } from "@/core/families/families";
 import { feelIds } from "@/core/teardown/feel";
 import { wellVerdicts } from "@/core/teardown/verdicts";
 import { leftOffReasons } from "@/core/vocabulary/build-reasons";
@@ -11,15 +12,69 @@ import { getBuild } from "@/data/bench/build";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { listWells } from "@/data/bench/tray";
 import { machineOf } from "@/data/jobs/machine";
+import { balanceOfPaper, findPaper, invoiceOfJob } from "@/data/papers/papers";
+import { listOpenNeeds } from "@/data/stores/orders";
 import type { Bench, Press } from "./job";
 import { good } from "./offered";
 
 const faultIds = faults.map(({ id }) => id);
 
+/** What Stores offers for what is wanted: an order of it, what came of one, what will not come. Null where nothing is. */
+export function stores({ shop: { db }, chance }: Bench): Press | null {
+  const coming = db
+    .prepare(
+      "SELECT id, order_id AS orderId, quantity - received - given_up AS open FROM order_line WHERE quantity > received + given_up ORDER BY id",
+    )
+    .all() as { id: number; orderId: number; open: number }[];
+  const needs = listOpenNeeds(db).filter(({ waitsForYes, offers }) => !waitsForYes && offers.length);
+  if (coming.length && (!needs.length || chance.yes(0.5))) {
+    const line = chance.one(coming);
+    return chance.one<Press>([
+      ["receive-order", { orderId: line.orderId }],
+      ["receive", { orderLineId: line.id, quantity: 1 + Math.floor(chance.number() * (line.open + 1)), more: chance.yes(0.3) }],
+      ["give-up-line", { orderLineId: line.id }],
+    ]);
+  }
+  if (!needs.length) return null;
+  const bought = chance.some(needs, 3);
+  const lines = [...new Set(bought.map(({ partTypeId }) => partTypeId))].map((partTypeId) => {
+    const { priceMinor } = needs.find((need) => need.partTypeId === partTypeId)!.offers.find(({ supplierId }) => supplierId === "quay")!;
+    const packs = bought.filter((need) => need.partTypeId === partTypeId).length + (chance.yes(0.2) ? 1 : 0);
+    return { partTypeId, packs, priceMinor: priceMinor * packs };
+  });
+  return [
+    "place-order",
+    { baskets: [{ supplierId: "quay", lines, gets: bought.map(({ id, partTypeId }) => ({ needId: id, partTypeId })) }] },
+  ];
+}
+
+/** Money for an invoice, as it comes: in parts, too much, back, or something of it taken back. Null where nothing was charged. */
+export function money({ shop: { db }, jobId, chance }: Bench): Press | null {
+  const number = invoiceOfJob(db, jobId);
+  if (number === null) return null;
+  const { openMinor } = balanceOfPaper(db, findPaper(db, number)!);
+  const amount = (minor: number) => (Math.max(0, Math.round(minor)) / 100).toFixed(2);
+  const pay = (minor: number, back = false): Press => [
+    "take-payment",
+    { number, amount: amount(minor), how: chance.one(["cash", "card", "transfer"]), onDay: "2026-03-05", back },
+  ];
+  return chance.one<() => Press>([
+    () => pay(openMinor),
+    () => pay(openMinor * chance.number()),
+    () => pay(openMinor * 1.5),
+    () => pay(Math.abs(openMinor) * chance.number(), true),
+    () => [
+      "credit-invoice",
+      { number, amount: chance.one(["", amount(openMinor / 2), amount(openMinor * 2)]), words: "not what was agreed" },
+    ],
+  ])();
+}
+
 /** What a person does off the order: wrong, contradictory, again and back. Refused or done, but never lost. */
 export function byHand(bench: Bench): Press {
-  const { shop, jobId, chance } = bench;
+  const { shop, jobId, chance, lot } = bench;
   const { one, some, yes } = chance;
+  const catalogue = () => shop.db.prepare("SELECT number FROM part_type ORDER BY id").pluck().all() as string[];
   const { anatomy } = machineOf(shop.db, bench.job());
   const seats = anatomy.positions.map(({ id }) => id);
   const seat = () => one(seats);
@@ -129,7 +184,35 @@ export function byHand(bench: Bench): Press {
     () => ["fault-outcome", { jobId, faultId: one(faultIds), outcome: one(["declined", "watch", "sent-on", "own", null]) }],
     () => ["say-lining", { jobId, positionIds: [seat()], material: one(["carbon", "felt"]) }],
     () => ["extra-piece-settled", { jobId, id: one([1, 2]), state: one(["off", "back", "left-out"]) }],
-    () => ["built-otherwise", { jobId, variantId: "nothing", choiceId: "nothing" }],
+    () => {
+      const { variants } = familyWith(bench.family, {});
+      const variant = variants.length && yes(0.8) ? one(variants) : null;
+      return [
+        "built-otherwise",
+        { jobId, variantId: variant?.id ?? "nothing", choiceId: variant ? one(variant.choices).id : "nothing", only: yes(0.6) },
+      ];
+    },
+    () => ["choose-edition", { jobId, editionId: one([null, ...anatomy.editions.map(({ id }) => id), "nowhere"]) }],
+    // A part of another reel in this one.
+    () => [
+      "override-seat",
+      {
+        jobId,
+        positionId: seat(),
+        ...one([{ number: one(catalogue()) }, { number: "", name: "an odd one", size: one(["", "5x11x4"]) }, { number: "" }]),
+      },
+    ],
+    () => ["use-several", { jobId, positionIds: wells.map(({ positionId }) => positionId).slice(0, 4) }],
+    () => stores(bench) ?? ["need", { jobId, positionId: off() }],
+    () => stores(bench) ?? ["use", { jobId, positionId: off() }],
+    ...(lot
+      ? [
+          (): Press => ["lot-hands", { lotId: lot.id, jobIds: some(lot.jobIds, 4), what: one(["strip", "clean", "build", "check"]) }],
+          (): Press => ["lot-hands", { lotId: lot.id, jobIds: lot.jobIds, what: one(["strip", "clean", "build", "check"]) }],
+          (): Press => ["answer-lot", { lotId: lot.id, accepted: yes(0.7), words: "by phone" }],
+          (): Press => ["close-lot", { lotId: lot.id, signedBy: "Ada Brook", paidBy: one(["cash", null]), paidNote: "", oldParts: null }],
+        ]
+      : []),
   ];
   return one(acts)();
 }

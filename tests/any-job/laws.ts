@@ -42,6 +42,40 @@ export const cheapLaws: Readonly<Record<string, Law>> = {
     const used = one("SELECT -coalesce(sum(delta), 0) FROM stock_move WHERE reason IN ('used', 'used-undone')");
     return fitted === used ? [] : [`${fitted} pieces of the bins are fitted, ${used} left them`];
   },
+  "what is put aside is there": ({ shop }) =>
+    allOf<{ id: string; aside: number; there: number }>(
+      shop.db,
+      `SELECT part_type_id AS id, count(*) AS aside, coalesce((SELECT count FROM stock WHERE stock.part_type_id = need.part_type_id), 0) AS there
+       FROM need WHERE state = 'arrived' GROUP BY part_type_id`,
+    )
+      .filter(({ aside, there }) => aside > there)
+      .map(({ id, aside, there }) => `${aside} of ${id} are put aside, ${there} lie there`),
+  "what is ordered is still to come": ({ shop }) =>
+    allOf<{ id: number; wanted: number; coming: number }>(
+      shop.db,
+      `SELECT order_line.id, count(*) AS wanted, quantity - received - given_up AS coming FROM need JOIN order_line ON order_line.id = order_line_id
+       WHERE state = 'ordered' GROUP BY order_line.id`,
+    )
+      .filter(({ wanted, coming }) => wanted > coming)
+      .map(({ id, wanted, coming }) => `${wanted} wait for line ${id}, of which ${coming} are to come`),
+  "a paper is open for what it comes to, less what was taken back and paid": ({ shop }) =>
+    allOf<{ number: number; total: number; credited: number; paid: number }>(
+      shop.db,
+      `SELECT number, net_minor + tax_minor AS total, (SELECT coalesce(-sum(c.net_minor + c.tax_minor), 0) FROM paper AS c WHERE c.of_number = paper.number) AS credited,
+              (SELECT coalesce(sum(amount_minor), 0) FROM payment WHERE payment.number = paper.number) AS paid FROM paper WHERE kind = 'invoice'`,
+    )
+      .filter(({ total, credited, paid }) => credited > total || paid < 0 || (credited === 0 && paid > total))
+      .map((paper) => JSON.stringify(paper)),
+  "an invoice is what the job was closed for": ({ shop, job, lot }) => {
+    const { closedAt, id } = job();
+    if (closedAt === null || lot) return [];
+    const row = shop.db
+      .prepare(
+        "SELECT final_total_minor AS closed, deposit_minor AS deposit, (SELECT max(net_minor + tax_minor) FROM paper JOIN paper_job USING (number) WHERE job_id = job.id AND kind = 'invoice') AS invoiced FROM job WHERE id = ?",
+      )
+      .get(id) as { closed: number | null; deposit: number; invoiced: number | null };
+    return (row.invoiced ?? 0) === (row.closed ?? 0) ? [] : [JSON.stringify(row)];
+  },
   "every row stands on one that is there": ({ shop }) =>
     (shop.db.pragma("foreign_key_check") as unknown[]).map((row) => JSON.stringify(row)),
   "times of a job are in order": ({ job }) => {

@@ -1,5 +1,5 @@
 import type { Refusal } from "@/data/database/context";
-import { byHand } from "./by-hand";
+import { byHand, money, stores } from "./by-hand";
 import type { Bench, Press } from "./job";
 import { openBench } from "./job";
 import { cheapLaws, paperLaws } from "./laws";
@@ -42,7 +42,9 @@ export function anyJob(seed: number, broken?: Broken): Finding | null {
     if (first) return found(first.law, first.words);
     for (let n = 0; n < 160 && bench.job().closedAt === null; n++) {
       let press: Press | null = null;
-      if (chance.yes(orderly)) {
+      if (chance.yes(0.05)) press = stores(bench);
+      if (press !== null) bench.press(press);
+      else if (chance.yes(orderly)) {
         // From page to page as they offer something; the page is left once it offers nothing, or by whim.
         while (page < pages.length && press === null) {
           press = offeredAt(pages[page]!, bench);
@@ -82,6 +84,12 @@ export function anyJob(seed: number, broken?: Broken): Finding | null {
     const papers = check(bench, paperLaws, "the work");
     if (papers) return found(papers.law, papers.words);
     goesHome(bench);
+    for (let n = 0; n < 4; n++) {
+      const press = money(bench);
+      if (press) bench.press(press);
+      const broken = check(bench, cheapLaws, JSON.stringify(press));
+      if (broken) return found(broken.law, broken.words);
+    }
     const last = check(bench, { ...cheapLaws, ...paperLaws }, "its return");
     return last ? found(last.law, last.words) : null;
   } catch (error) {

@@ -42,7 +42,8 @@ export function quoteSum(
   const extrasMinor = extras.reduce((sum, line) => sum + line.priceMinor, 0);
   const partsMinor = parts.reduce((sum, line) => sum + line.quantity * line.priceMinor, 0);
   const discountMinor = shareOf(labourMinor + partsMinor, rates.discount ?? 0);
-  const netMinor = labourMinor + partsMinor + extrasMinor - discountMinor;
+  // What is taken off makes a job free; it never pays its owner.
+  const netMinor = Math.max(0, labourMinor + partsMinor + extrasMinor - discountMinor);
   const taxMinor = taxOnNet(netMinor, rates.tax);
   const madeUpMinor = labourMinor - worked;
   return { minutes, labourMinor, partsMinor, extrasMinor, madeUpMinor, discountMinor, netMinor, taxMinor, totalMinor: netMinor + taxMinor };

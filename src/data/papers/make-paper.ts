@@ -83,6 +83,8 @@ export function creditInvoice(ctx: Context, number: number, { amountMinor, words
   };
   const all = left.netMinor + left.taxMinor;
   if (all <= 0) throw new Refusal("all-back", "All of this invoice was taken back already.", "amount");
+  if (amountMinor !== null && amountMinor <= 0)
+    throw new Refusal("nothing", "How much of it? An amount above nothing; leave it empty for all that is left.", "amount");
   if (amountMinor !== null && amountMinor > all)
     throw new Refusal("too-much", `Only ${formatMinor(all)} ${paper.currency} of it is left to take back.`, "amount");
   const split = creditOf(left, amountMinor, paper.tax);

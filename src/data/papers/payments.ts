@@ -11,6 +11,7 @@ export function takePayment(ctx: Context, number: number, payment: Omit<Payment,
   const paper = getInvoice(ctx, number);
   const { openMinor } = balanceOfPaper(ctx.db, paper);
   const { amountMinor } = payment;
+  if (amountMinor === 0) throw new Refusal("nothing", "How much was paid? An amount above nothing.", "amount");
   const amount = (minor: number) => `${formatMinor(Math.abs(minor))} ${paper.currency}`;
   if (amountMinor > 0 && amountMinor > openMinor)
     throw new Refusal("too-much", openMinor > 0 ? `Only ${amount(openMinor)} is open.` : "Nothing of it is open any more.", "amount");

@@ -157,6 +157,17 @@ export function getBill(db: Db, job: Job): ReturnType<typeof billOf> {
 /** Adds a line of the shop's own: postage, something unusual, something taken off. */
 export function addJobLine(ctx: Context, jobId: number, line: ExtraLine): number {
   const job = getOpenJob(ctx.db, jobId);
+  if (line.priceMinor < 0) {
+    const { netMinor } = getQuote(ctx.db, job).sum;
+    if (-line.priceMinor > netMinor)
+      throw new Refusal(
+        "too-much",
+        netMinor > 0
+          ? `The job comes to ${formatMinor(netMinor)} ${job.currency} before tax: no more than that can be taken off.`
+          : "The job costs nothing: there is nothing to take it off.",
+        "priceMinor",
+      );
+  }
   const { lastInsertRowid } = ctx.db
     .prepare("INSERT INTO job_line (job_id, words, price_minor, at) VALUES (?, ?, ?, ?)")
     .run(job.id, line.words, line.priceMinor, ctx.now);

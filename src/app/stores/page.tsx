@@ -1,7 +1,6 @@
 import { today } from "@/app/server/clock";
 import { readPage } from "@/app/server/reading";
 import { addDays } from "@/core/day/day";
-import { quickPlan } from "@/core/ordering/plan/quick-plan";
 import { isNoLongerMade, otherWays, wordsForOwner } from "@/data/parts/no-longer-made";
 import { getShopSettings } from "@/data/shop/settings";
 import { getOrderRules } from "@/data/stores/order-rules";
@@ -24,7 +23,6 @@ export default async function StoresPage() {
     <StoresSheet
       plan={{
         problem,
-        start: problem.demands.length ? quickPlan(problem) : null,
         needs: needs.map(({ needId, tag, partTypeId, lowestGrade, promisedOn, waitsForYes, nowhere }) => ({
           needId,
           tag,

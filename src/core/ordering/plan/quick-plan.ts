@@ -2,13 +2,17 @@ import { costOfPlan } from "./cost";
 import type { OrderPlan, OrderProblem } from "./problem";
 import { postageAt, priceOfPacks, type Source, sourcesOf } from "./sources";
 
+/** Steps of reckoning after which the first answer is there, however large the shop: what saves more is looked for afterwards. */
+export const firstSteps = 1e6;
+
 /**
  * A good plan at once: each demand to the source that costs least by itself, then single demands, those that share a part, and whole parcels moved as long
  * as it saves. It proves nothing; the solver begins with it. A demand is served from one source, never split.
- * @returns null where some demand that has to be had finds no source (or only with lines split otherwise).
+ * @param mostSteps of reckoning after which it rests with what it has. @returns null where some demand that has to be had finds no source (or only with
+ * lines split otherwise).
  */
-export function quickPlan(problem: OrderProblem): OrderPlan | null {
-  const search = new Search(problem);
+export function quickPlan(problem: OrderProblem, mostSteps: number = most): OrderPlan | null {
+  const search = new Search(problem, mostSteps);
   return search.run() ? search.plan() : null;
 }
 
@@ -35,7 +39,10 @@ class Search {
   /** Demands that want the same part, where several do. */
   private readonly sharing: number[][];
 
-  constructor(private readonly problem: OrderProblem) {
+  constructor(
+    private readonly problem: OrderProblem,
+    private readonly mostSteps: number,
+  ) {
     const { sources, parcels } = sourcesOf(problem);
     this.sources = sources;
     this.parcels = parcels;
@@ -103,7 +110,7 @@ class Search {
       const before = cost;
       for (const move of this.moves()) {
         this.steps += move.length + this.sources.length / 8;
-        if (this.steps > most) return Number.isFinite(cost);
+        if (this.steps > this.mostSteps) return Number.isFinite(cost);
         const tried = this.reckon(move)?.total ?? Number.POSITIVE_INFINITY;
         if (tried < cost - 1e-6) {
           cost = tried;

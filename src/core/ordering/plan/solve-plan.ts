@@ -14,6 +14,8 @@ export interface SolvedPlan {
 
 export interface SolveLimits {
   readonly seconds: number;
+  /** A clock in ms: where one is given, `seconds` also bounds what is made ready for the solver. */
+  readonly now?: () => number;
   /** Proven when the best is within this share of the bound; 0 asks for the optimum itself. */
   readonly gap?: number;
   /** A plan to begin with. */
@@ -56,6 +58,7 @@ function modelOf(solver: Highs, { cost, lower, upper, whole, rowLower, rowUpper,
  * @returns the best plan found and the bound; null where nothing can fulfil the problem, or nothing was found in the time.
  */
 export function solvePlan(solver: Highs, problem: OrderProblem, limits: SolveLimits): SolvedPlan | null {
+  const began = limits.now?.() ?? 0;
   const made = programOf(problem);
   if (made.program.cost.length === 0) return emptyPlan(problem);
   let best: { plan: OrderPlan; cost: PlanCost } | null = null;
@@ -76,7 +79,13 @@ export function solvePlan(solver: Highs, problem: OrderProblem, limits: SolveLim
   let proven = false;
   try {
     model.passModel(modelOf(solver, made.program));
-    model.options.set({ output_flag: false, time_limit: limits.seconds, mip_rel_gap: limits.gap ?? 0, mip_abs_gap: 0.01 });
+    const spent = limits.now ? (limits.now() - began) / 1000 : 0;
+    model.options.set({
+      output_flag: false,
+      time_limit: Math.max(0.05, limits.seconds - spent),
+      mip_rel_gap: limits.gap ?? 0,
+      mip_abs_gap: 0.01,
+    });
     if (limits.start) beginWith(model, made, limits.start);
     const { mipImprovingSolution, mipLogging } = solver.constants.callbackType;
     const { modelStatus } = model.run({

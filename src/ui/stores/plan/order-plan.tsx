@@ -35,7 +35,8 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
       {plan && costed?.ok && costed.cost.price + costed.cost.left > 0 && (
         <Sum planning={planning} price={costed.cost.price} postage={costed.cost.postage} late={costed.cost.late} />
       )}
-      {!plan && props.needs.length > 0 && (
+      {planning.first && <p aria-live="polite">Putting the order together…</p>}
+      {!plan && !planning.first && props.needs.length > 0 && (
         <p>
           Not all can be had this way.{" "}
           {hand.touched && (
@@ -216,7 +217,11 @@ export function PlaceKey({ props, hand }: { props: PlanProps; hand: Hand }) {
   if (!baskets.length)
     return (
       <p className="p-4">
-        {props.needs.length ? "Nothing can be ordered for what is wanted." : "No open needs. They come from Parts when stock is short."}
+        {planning.first
+          ? "Putting the order together…"
+          : props.needs.length
+            ? "Nothing can be ordered for what is wanted."
+            : "No open needs. They come from Parts when stock is short."}
       </p>
     );
   const only = baskets.length === 1 ? props.suppliers.find(({ id }) => id === baskets[0]!.supplierId)?.name : null;

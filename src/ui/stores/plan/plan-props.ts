@@ -1,10 +1,9 @@
 import type { PartType } from "@/core/anatomy/types";
 import type { Grade } from "@/core/interchange/interchange";
-import type { OrderPlan, OrderProblem } from "@/core/ordering/plan/problem";
+import type { OrderProblem } from "@/core/ordering/plan/problem";
 
 export interface PlanProps {
   readonly problem: OrderProblem;
-  readonly start: OrderPlan | null;
   readonly needs: readonly {
     readonly needId: number;
     readonly tag: string;

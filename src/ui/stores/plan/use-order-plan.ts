@@ -14,7 +14,7 @@ interface ByHand {
 const needIdOf = (demandId: string): number | null => (demandId.startsWith("need|") ? Number(demandId.slice(5)) : null);
 
 /** The plan of a situation, with what a hand has said about it. */
-export function useOrderPlan({ problem, start }: Pick<PlanProps, "problem" | "start">) {
+export function useOrderPlan({ problem }: Pick<PlanProps, "problem">) {
   const [byHand, setByHand] = useState<ByHand>({ from: {}, not: [] });
   const touched = Object.keys(byHand.from).length + byHand.not.length > 0;
   const narrowed = useMemo((): OrderProblem => {
@@ -34,7 +34,7 @@ export function useOrderPlan({ problem, start }: Pick<PlanProps, "problem" | "st
     );
     return { ...problem, fixed, suppliersMust: Object.fromEntries(byHand.not.map((id) => [id, "none" as const])) };
   }, [problem, byHand, touched]);
-  const planning = usePlan(narrowed, touched ? null : start);
+  const planning = usePlan(narrowed);
   return { planning, problem: narrowed, byHand, setByHand, touched };
 }
 

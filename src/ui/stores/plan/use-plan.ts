@@ -1,13 +1,14 @@
 "use client";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { costOfPlan, type PlanCost } from "@/core/ordering/plan/cost";
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { PlanCost } from "@/core/ordering/plan/cost";
 import type { WhatIfAnswer } from "@/core/ordering/plan/explain-plan";
 import type { OrderPlan, OrderProblem } from "@/core/ordering/plan/problem";
-import { quickPlan } from "@/core/ordering/plan/quick-plan";
 import type { PlanNews } from "./plan-news";
 
 interface Found {
   readonly of: OrderProblem;
+  /** Nothing is known yet: the first plan is being put together. */
+  readonly first: boolean;
   /** The best so far; null where nothing can be had that way. */
   readonly plan: OrderPlan | null;
   readonly cost: PlanCost | null;
@@ -24,21 +25,20 @@ export interface Planning extends Omit<Found, "of"> {
   readonly stop: () => void;
 }
 
+const nothingYet: Omit<Found, "of"> = {
+  ...{ first: true, plan: null, cost: null, bound: null, proven: false, working: true, answers: [], failed: null },
+};
+
 /** Days for the question what waiting would cost. */
 export const waitDays = 3;
 /** The solver's program, served by this shop alone. */
 const solver = "/api/solver";
 
 /**
- * The plan of a problem: a good one at once, the best as the worker finds it. Another problem ends the work on the one before; stopping keeps
+ * The plan of a problem: a good one soon, the best as the worker finds it; all of it off the page's thread. Another problem ends the work on the one before; stopping keeps
  * the best there is.
  */
-export function usePlan(problem: OrderProblem, start: OrderPlan | null): Planning {
-  const quick = useMemo(() => {
-    const plan = start ?? quickPlan(problem);
-    const costed = plan && costOfPlan(problem, plan);
-    return costed?.ok ? { plan, cost: costed.cost } : { plan: null, cost: null };
-  }, [problem, start]);
+export function usePlan(problem: OrderProblem): Planning {
   const [found, setFound] = useState<Found | null>(null);
   const worker = useRef<Worker | null>(null);
   const end = useCallback(() => {
@@ -47,9 +47,9 @@ export function usePlan(problem: OrderProblem, start: OrderPlan | null): Plannin
   }, []);
   useEffect(() => {
     end();
-    const begun: Found = { of: problem, ...quick, bound: null, proven: false, working: true, answers: [], failed: null };
+    const begun: Found = { ...nothingYet, of: problem };
     if (!problem.demands.length) {
-      setFound({ ...begun, working: false, proven: true });
+      setFound({ ...begun, first: false, working: false, proven: true });
       return;
     }
     setFound(begun);
@@ -57,12 +57,14 @@ export function usePlan(problem: OrderProblem, start: OrderPlan | null): Plannin
     const made = new Worker(new URL("./plan-worker.ts", import.meta.url), { type: "module" });
     worker.current = made;
     made.onmessage = ({ data }: MessageEvent<PlanNews>) => {
-      if (data.kind === "better") change(() => ({ plan: data.plan, cost: data.cost }));
+      if (data.kind === "better") change(() => ({ first: false, plan: data.plan, cost: data.cost }));
       else if (data.kind === "bound") change(() => ({ bound: data.bound }));
-      else if (data.kind === "solved") change(() => ({ plan: data.plan, cost: data.cost, bound: data.bound, proven: data.proven }));
+      else if (data.kind === "solved")
+        change(() => ({ first: false, plan: data.plan, cost: data.cost, bound: data.bound, proven: data.proven }));
       else if (data.kind === "answer") change(({ answers }) => ({ answers: [...answers, data.answer] }));
       else {
         change(() => ({
+          first: false,
           working: false,
           ...(data.kind === "impossible" ? { plan: null, cost: null } : {}),
           ...(data.kind === "failed" ? { failed: data.words } : {}),
@@ -71,24 +73,18 @@ export function usePlan(problem: OrderProblem, start: OrderPlan | null): Plannin
       }
     };
     made.onerror = (event) => {
-      change(() => ({ working: false, failed: event.message || "the solver did not start" }));
+      change(() => ({ first: false, working: false, failed: event.message || "the solver did not start" }));
       end();
     };
-    made.postMessage({ problem, start: quick.plan, waitDays, solver });
+    made.postMessage({ problem, waitDays, solver });
     return end;
-  }, [problem, quick, end]);
+  }, [problem, end]);
   const now = found?.of === problem ? found : null;
   return {
-    plan: now ? now.plan : quick.plan,
-    cost: now ? now.cost : quick.cost,
-    bound: now?.bound ?? null,
-    proven: now?.proven ?? false,
-    working: now?.working ?? true,
-    answers: now?.answers ?? [],
-    failed: now?.failed ?? null,
+    ...(now ?? nothingYet),
     stop: () => {
       end();
-      setFound((was) => was && { ...was, working: false });
+      setFound((was) => was && { ...was, first: false, working: false });
     },
   };
 }

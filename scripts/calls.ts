@@ -33,6 +33,7 @@ import { intervalCalls } from "./interval-calls";
 import { listen } from "./listen-call";
 import { orderingCalls } from "./ordering-calls";
 import { promiseCalls } from "./promise-calls";
+import { sheetCalls } from "./sheet-calls";
 
 /** The words calls take, by what they name, each with the trade's own words. */
 export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -104,6 +105,7 @@ let solver: Solver | null = null;
 export async function loadForCalls(): Promise<void> {
   solver = await loadSolver();
   for (const { prepare } of Object.values(orderingCalls)) await prepare?.();
+  for (const { prepare } of Object.values(sheetCalls)) await prepare?.();
 }
 
 const verdict = z.enum(verdicts).optional();
@@ -228,6 +230,7 @@ export const calls: Record<string, Call> = {
   },
   ...gaugeCalls,
   ...orderingCalls,
+  ...sheetCalls,
   ...promiseCalls,
   ...intervalCalls,
   listen,

@@ -1,0 +1,95 @@
+import { describe, expect, it } from "vitest";
+import { readList, type WordBox } from "./read-list";
+
+/** Rows of words on a grid: each column begins at its place, 10 high. */
+const grid = (rows: readonly (readonly string[])[], columns: readonly number[]): WordBox[] =>
+  rows.flatMap((row, line) =>
+    row.flatMap((text, i) => {
+      let x = columns[i]!;
+      return text
+        .split(" ")
+        .filter(Boolean)
+        .map((word) => {
+          const box = { text: word, x, y: line * 14, w: word.length * 5, h: 10 };
+          x += box.w + 3;
+          return box;
+        });
+    }),
+  );
+const list = [
+  ["No.", "Part No.", "Description", "Qty", "Price"],
+  ["1", "KR-1001", "Handle nut", "1", "2.50"],
+  ["2", "KR-1002", "Handle", "1", "24.00"],
+  ["3", "KR-1003", "Star", "1", "9.80"],
+  ["4", "KR-1004", "Drag washer", "3", "1.20"],
+  ["5", "KR-1005", "Main gear", "1", "18.00"],
+  ["6", "KR-1006", "Pinion", "1", "11.00"],
+];
+const at = [0, 30, 100, 220, 260];
+
+describe("a list read from its words", () => {
+  it("has its columns by their headers, its counts and amounts as numbers", () => {
+    const { rows, columns, doubts } = readList(grid(list, at));
+    expect(columns.map(({ field }) => field)).toEqual(["callout", "number", "description", "quantity", "price"]);
+    expect(rows[3]).toMatchObject({ quantity: 3, priceMinor: 120, cells: { number: "KR-1004", description: "Drag washer" } });
+    expect(rows).toHaveLength(6);
+    expect(doubts).toEqual([]);
+  });
+
+  it("tells callouts from counts without a header: callouts go up, counts come again", () => {
+    const { columns } = readList(grid(list.slice(1), at));
+    expect(columns.map(({ field }) => field)).toEqual(["callout", "number", "description", "quantity", "price"]);
+  });
+
+  it("settles letters for figures by the shape all numbers share, and says so", () => {
+    const misread = list.map((row, i) => (i === 4 ? ["4", "KR-lOO4", ...row.slice(2)] : row));
+    const [, , , row] = readList(grid(misread, at)).rows;
+    expect(row!.cells.number).toBe("KR-1004");
+    expect(row!.doubts).toEqual([{ field: "number", why: expect.stringContaining("KR-lOO4") }]);
+  });
+
+  it("says which numerals no row was read for, and a sum that is another", () => {
+    const short = readList(
+      grid(
+        list.filter((_, i) => i !== 3),
+        at,
+      ),
+    );
+    expect(short.doubts).toEqual(["No row was read for 3."]);
+    const total = [...grid(list, at), ...grid([["Total", "68.90"]], [220, 260]).map((word) => ({ ...word, y: 160 }))];
+    expect(readList(total).doubts).toEqual([]);
+    expect(readList(total.map((word) => (word.text === "68.90" ? { ...word, text: "86.90" } : word))).doubts[0]).toContain("86.90");
+  });
+
+  it("ties a drawing's numerals to their rows, and no figure of a sentence", () => {
+    const drawing = [
+      { text: "4", x: 400, y: 500, w: 5, h: 10 },
+      { text: "2", x: 300, y: 520, w: 5, h: 10, turned: 90 },
+      ...grid([["see sheet 2 of this"]], [500]).map((word) => ({ ...word, y: 600 })),
+    ];
+    const { callouts, rows } = readList([...grid(list, at), ...drawing]);
+    expect(callouts.map(({ text, row }) => [text, rows[row!]!.cells.description])).toEqual([
+      ["4", "Drag washer"],
+      ["2", "Handle"],
+    ]);
+  });
+
+  it("reads a run of words as well as single ones", () => {
+    const runs = list.flatMap((row, line) => row.map((text, i) => ({ text, x: at[i]!, y: line * 14, w: text.length * 5, h: 10 })));
+    expect(readList(runs).rows.map(({ cells }) => cells.description)).toEqual(list.slice(1).map((row) => row[2]));
+  });
+
+  it("finds no list where there is none: an empty sheet, a letter, a drawing with numerals alone", () => {
+    const letter = grid(
+      [
+        ["On 12 May 2024 the reel came back with 3 screws loose,"],
+        ["and nobody at the counter knew of the 4 parts that"],
+        ["had been ordered in week 19 of the same year for it."],
+        ["We took 5 photographs and wrote to the owner at once."],
+      ],
+      [0],
+    );
+    const numerals = Array.from({ length: 30 }, (_, i) => ({ text: `${i + 1}`, x: (i * 97) % 400, y: (i * 53) % 300, w: 8, h: 10 }));
+    for (const words of [[], letter, numerals]) expect(readList(words).rows).toEqual([]);
+  });
+});

@@ -1,4 +1,4 @@
-import type { WordBox } from "@/core/sheets/read-list";
+import type { WordBox } from "@/core/sheets/sheet";
 import { chanceOf } from "../any-job/chance";
 import type { WrittenSheet } from "./written-sheets";
 

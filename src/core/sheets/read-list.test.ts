@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { readList, type WordBox } from "./read-list";
+import { readList } from "./read-list";
+import type { WordBox } from "./sheet";
 
 /** Rows of words on a grid: each column begins at its place, 10 high. */
 const grid = (rows: readonly (readonly string[])[], columns: readonly number[]): WordBox[] =>

@@ -1,5 +1,5 @@
 import { formatMinor, parseMinor } from "@/core/money/money";
-import type { ListField, ListRow, WordBox } from "./read-list";
+import type { ListField, ListRow, WordBox } from "./sheet";
 
 /** Characters that readers take for one another, as a digit and as a letter. */
 const asDigit: Readonly<Record<string, string>> = { O: "0", Q: "0", D: "0", I: "1", l: "1", "|": "1", S: "5", B: "8", Z: "2", G: "6" };

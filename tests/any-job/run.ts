@@ -1,4 +1,5 @@
 import type { Refusal } from "@/data/database/context";
+import { getQuote } from "@/data/quote/quotes";
 import { byHand, money, stores } from "./by-hand";
 import type { Bench, Press } from "./job";
 import { openBench } from "./job";
@@ -51,7 +52,11 @@ export function anyJob(seed: number, broken?: Broken): Finding | null {
           if (press === null || chance.yes(0.03)) page++;
         }
         if (press === null) break;
+        const sum = () => getQuote(bench.shop.db, bench.job()).sum.totalMinor;
+        const quoted = press[0] === "take-parts" ? sum() : null;
         const refused = bench.press(press);
+        if (quoted !== null && !refused && sum() > quoted)
+          return found("opening as it was quoted costs no more", `${JSON.stringify(press)}: ${quoted} became ${sum()}`);
         if (refused) {
           const further = answered(press, refused.code, bench);
           const taken = further.some((one) => bench.press(one) === null);

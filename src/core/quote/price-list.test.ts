@@ -66,10 +66,25 @@ describe("the price of a service", () => {
       1500 + 2900,
     ],
     ["a look before a purchase, nothing opened: its 25 minutes alone", job({ kind: "purchase-check" }), 2500],
+    [
+      "a repair that wants a service, two of seven left shut: with its intake no more than the whole reel",
+      job({ kind: "repair", complaints: ["service"], assemblies: 7, opened: 5, ratePerHourMinor: 6000 }),
+      8900,
+    ],
     ["our own work come back", job({ kind: "comeback", complaints: ["drag-weak"] }), 0],
     ["a full service with a fault found: the same, its work on top", job({ depth: "full", faults: 2 }), 8900],
   ] as const)("%s", (_, of, minor) => {
     expect(work(of)).toBe(minor);
+  });
+
+  it("does not rise as the reel is opened as far as it was quoted for, of any kind", () => {
+    for (const kind of ["service", "repair", "comeback"] as const)
+      for (const complaints of [["service"], ["drag-weak"]] as const)
+        for (const faults of [0, 2])
+          for (let opened = 0; opened <= 7; opened++) {
+            const of = { kind, complaints: [...complaints], faults, assemblies: 7, ratePerHourMinor: 6000, pays: "customer" as const };
+            expect(work(job({ ...of, opened })), JSON.stringify({ ...of, opened })).toBeLessThanOrEqual(work(job(of)) || 2000);
+          }
   });
 
   it("goes by minutes where the list has no price, and is never nothing but for our own work", () => {

@@ -73,9 +73,18 @@ export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): Labou
   if (job.kind === "service") return service ? [service] : [handling];
   // A repair is taken in and tested before anybody knows what it will be.
   if (!service) return [handling];
-  if (job.kind === "upgrade" || !job.faults) return service === full && job.kind !== "upgrade" ? [full] : [handling, service];
-  const beyond = beyondFaults(service, job);
+  if (job.kind === "upgrade") return [handling, service];
+  if (!job.faults) return service === full ? [full] : [handling, besideIntake(service, handling, full, job)];
+  const beyond = beyondFaults(besideIntake(service, handling, full, job), job);
   return beyond ? [handling, beyond] : [handling];
+}
+
+/** Some assemblies, taken in and tested beside: both together never cost more than the whole reel, which has that in it. */
+function besideIntake(service: LabourLine, handling: LabourLine, full: LabourLine, { ratePerHourMinor = 0 }: ServiceOfJob): LabourLine {
+  if (service.priceMinor === undefined || full.priceMinor === undefined)
+    return { ...service, minutes: Math.max(0, Math.min(service.minutes, full.minutes - handling.minutes)) };
+  const intake = handling.priceMinor ?? labourPrice(handling.minutes, ratePerHourMinor);
+  return { ...service, priceMinor: Math.max(0, Math.min(service.priceMinor, full.priceMinor - intake)) };
 }
 
 /** What opening costs beyond the faults' own work, which is done in what is opened; null where that work costs as much. */

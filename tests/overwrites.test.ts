@@ -121,12 +121,12 @@ const carryNothing = {
       "end-session",
       "withdraw-need",
     ],
-    ...["undo-bring-in"],
+    ...["undo-bring-in", "drop-sheet"],
   ],
   "an answer, which names the sum it was given to, or a correction that stands beside what it corrects": [
     ...["answer", "answer-lot", "answer-by-codes", "correct-job"],
   ],
-  "from a file, or reckoned of what stands now": ["take-price-list", "take-consensus"],
+  "from a file, or reckoned of what stands now": ["take-price-list", "take-consensus", "keep-sheet"],
   "a secret, which asks for the old one": ["set-secret"],
 } as const;
 

@@ -14,6 +14,7 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
+import { confirmSure, dropSheet, keepSheet, modelOfSheet, setSheetFamily, setSheetRow } from "@/data/catalogue/sheets";
 import { reviseModel, setModelWorth } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import { toKeep } from "@/data/database/rows";
@@ -45,6 +46,18 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
   "save-serial-rules": (ctx, input) => saveSerialRules(ctx, input.maker, input.rules, input.seen),
 
   "start-model": (ctx, { variants, ...model }) => startModelOf(ctx, model, variants[model.family] ?? {}),
+
+  "keep-sheet": (ctx, input) => keepSheet(ctx, input),
+
+  "sheet-family": (ctx, input) => setSheetFamily(ctx, input),
+
+  "sheet-row": (ctx, input) => setSheetRow(ctx, input),
+
+  "sheet-sure": (ctx, { sheetId, seen }) => confirmSure(ctx, sheetId, seen),
+
+  "model-of-sheet": (ctx, input) => modelOfSheet(ctx, input),
+
+  "drop-sheet": (ctx, { sheetId }) => dropSheet(ctx, sheetId),
 
   "mark-picture": (ctx, { modelId, ...place }) => markModelPicture(ctx, modelId, place),
 

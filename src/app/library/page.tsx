@@ -6,10 +6,13 @@ import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/vocabulary/families";
 import { countModels, findModelsAndParts, listModelsWithCounts } from "@/data/catalogue/model-list";
 import { listPartTypes } from "@/data/catalogue/part-types";
+import { listWaitingSheets } from "@/data/catalogue/sheets";
 import { columnMeanings } from "@/formats/parts-csv";
+import { dateWords } from "@/ui/dates";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { BringModel } from "@/ui/library/bring-model";
 import { BringParts } from "@/ui/library/bring-parts";
+import { BringSheet } from "@/ui/library/sheet/bring-sheet";
 import { StartModel } from "@/ui/library/start-model";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 
@@ -29,6 +32,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
   const models = listModelsWithCounts(db, { limit: aPage, offset: (page - 1) * aPage, only: found?.modelIds });
   const bySize = sought ? findBySize(listPartTypes(db), sought).map(({ part }) => part) : [];
   const parts = [...new Map([...bySize, ...(found?.parts ?? [])].map((part) => [part.id, part])).values()].slice(0, 40);
+  const waiting = listWaitingSheets(db);
   const turn = (to: number) => `/library?${new URLSearchParams({ ...(sought ? { q: sought } : {}), page: String(to) })}`;
   return (
     <Sheet fill block={<CornerBlock cells={[{ label: "Models", value: String(all), large: true }]} />}>
@@ -134,6 +138,17 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
           )}
         </div>
         <div className="flex flex-col gap-8">
+          <div className="flex flex-col gap-2">
+            <BringSheet />
+            {waiting.map(({ id, name, at }) => (
+              <p key={id}>
+                <Link className="act-link" href={`/library/sheet/${id}`} prefetch={false}>
+                  {name}
+                </Link>{" "}
+                <span className="text-note">read {dateWords(at)}, not a model yet</span>
+              </p>
+            ))}
+          </div>
           <StartModel variants={shownVariants} />
           <div>
             <h2>A part by hand</h2>

@@ -220,6 +220,9 @@ export const journalSayings = {
   "told-to-fetch": (_, { customer }) => `notified ${customer} that the reel is ready`,
   // Library, stores, shop
   "model-version-added": (d, { model }) => `saved version ${String(d.number)} of ${model(d.modelId)}`,
+  "sheet-read": (d) => `brought in a maker's sheet of ${d.rows} rows`,
+  "sheet-checked": (d) => (d.row === undefined ? `looked over the rows of a maker's sheet` : `looked over row ${d.row} of a maker's sheet`),
+  "sheet-forgotten": () => "put a maker's sheet away unread",
   "model-picture-set": (d, { model }) => `added a picture of the schematic of ${model(d.model)}`,
   "model-picture-marked": (d, { model }) => `placed a seat on the picture of ${model(d.model)}`,
   "serial-rules-saved": (d) => `saved ${count(d.rules, "serial rule")} for ${String(d.maker)}`,

@@ -141,7 +141,8 @@ function placed(words: readonly WordBox[], columns: readonly Span[], height: num
       const left = next < 0 ? columns.length - 1 : next - 1;
       if (before !== null && word.x - before.end < 0.8 * height) at = before.at;
       else if (next >= 0 && word.x + word.w > columns[next]!.from - 0.3 * height) at = next;
-      else if (left >= 0 && word.x < columns[left]!.to + 0.6 * height) at = left;
+      // Between two columns no word is lost; beyond the last stands what is no part of the list.
+      else if (left >= 0 && (next >= 0 || word.x < columns[left]!.to + 0.6 * height)) at = left;
     }
     if (at < 0) continue;
     of[at]!.push(word);

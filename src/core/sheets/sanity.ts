@@ -48,7 +48,7 @@ export function charactersSettled(rows: readonly ListRow[]): ListRow[] {
     if (cells.number !== undefined && shape !== null && shapeOf(cells.number) !== shape) {
       const settled = inShape(cells.number, shape);
       if (settled !== null) {
-        doubts.push({ field: "number", why: `read as ${cells.number}; the others are written like ${settled}` });
+        doubts.push({ field: "number", why: `was read as ${cells.number}; the others are written like ${settled}` });
         cells.number = settled;
       }
     }
@@ -72,10 +72,10 @@ export function doubtsOf(rows: readonly ListRow[], beside: readonly WordBox[]): 
   const judged = rows.map((row): ListRow => {
     const { cells } = row;
     const odd: { field: ListField; why: string }[] = [];
-    if (cells.number === undefined && has("number") > 0.8 * rows.length) odd.push({ field: "number", why: "no number was read" });
+    if (cells.number === undefined && has("number") > 0.8 * rows.length) odd.push({ field: "number", why: "was not read" });
     if (cells.number !== undefined && shape !== null && Math.abs(shapeOf(cells.number).length - shape.length) > 2)
       odd.push({ field: "number", why: "is written otherwise than the others" });
-    if (cells.callout === undefined && has("callout") > 0.8 * rows.length) odd.push({ field: "callout", why: "no numeral was read" });
+    if (cells.callout === undefined && has("callout") > 0.8 * rows.length) odd.push({ field: "callout", why: "was not read" });
     if (cells.callout !== undefined && seen.get(cells.callout)! > 1)
       odd.push({ field: "callout", why: `stands ${seen.get(cells.callout)} times` });
     if (cells.description === undefined && has("description") > 0.5 * rows.length)

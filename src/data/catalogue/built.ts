@@ -3,7 +3,7 @@ import type { PartType } from "@/core/anatomy/types";
 import { changedBuild } from "@/core/families/changed-build";
 import { familyWith } from "@/core/families/families";
 import { lackingSeats, rebased } from "@/core/families/rebased";
-import { type FamilyTemplate, modelFromTemplate } from "@/core/families/template";
+import { type FamilyTemplate, type ModelDraft, modelFromTemplate } from "@/core/families/template";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { addModel, addModelVersion } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
@@ -61,12 +61,14 @@ export function startModelOf(
   ctx: Context,
   model: { readonly maker: string; readonly name: string; readonly family: FamilyId; readonly prefix: string },
   chosen: Readonly<Record<string, string>>,
+  /** What is otherwise than in its family from the first version on. */
+  change: (draft: ModelDraft) => ModelDraft = (draft) => draft,
 ): { id: string } {
   const id = model.prefix.toLowerCase();
   if (findModel(ctx.db, id))
     throw new Refusal("prefix-taken", "Another model's part numbers begin with this. Choose other letters.", "prefix");
   const template = familyWith(model.family, chosen);
-  const draft = modelFromTemplate(template, model.prefix);
+  const draft = change(modelFromTemplate(template, model.prefix));
   for (const part of draft.partTypes) {
     if (isPartKnown(ctx.db, part))
       throw new Refusal("prefix-taken", "Part numbers with these letters are in the catalogue already. Choose other letters.", "prefix");

@@ -161,7 +161,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         onChoose={choosePlate}
       >
         {onPicture ? (
-          <PictureSchematic modelId={modelId} positions={anatomy.positions} picture={picture} />
+          <PictureSchematic modelId={modelId} positions={anatomy.positions} partTypes={partTypes} stock={stock} picture={picture} />
         ) : (
           <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_350px]">
             <div className="flex min-w-0 flex-col gap-2">

@@ -1,6 +1,7 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
-import type { Position } from "@/core/anatomy/types";
+import type { PartType, Position } from "@/core/anatomy/types";
 import type { ModelPicture } from "@/core/schematic/model-picture";
 import { useAct } from "@/ui/act/use-act";
 import { useUpload } from "@/ui/act/use-upload";
@@ -10,6 +11,9 @@ import { Refused } from "@/ui/controls/refused";
 interface Props {
   readonly modelId: string;
   readonly positions: readonly Position[];
+  readonly partTypes: Readonly<Record<string, PartType>>;
+  /** What lies in the bins, by part. */
+  readonly stock: Readonly<Record<string, { readonly count: number }>>;
   readonly picture: ModelPicture | null;
 }
 
@@ -23,7 +27,7 @@ const arrowSteps: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** A printed schematic as a picture, with this model's seats placed on it by touch. */
-export function PictureSchematic({ modelId, positions, picture }: Props) {
+export function PictureSchematic({ modelId, positions, partTypes, stock, picture }: Props) {
   const [said, setSaid] = useState("");
   const marked = new Set(picture?.marks.map((place) => place.positionId));
   const [seat, setSeat] = useState(positions.find((position) => !marked.has(position.id))?.id ?? "");
@@ -31,6 +35,10 @@ export function PictureSchematic({ modelId, positions, picture }: Props) {
     setSeat(positions.find((position) => !marked.has(position.id) && position.id !== seat)?.id ?? seat),
   );
 
+  /** The mark that was pressed: what it is stands beside. */
+  const [shown, setShown] = useState<string | null>(null);
+  const nameOf = (id: string) => positions.find((position) => position.id === id)?.name ?? id;
+  const part = partTypes[positions.find(({ id }) => id === shown)?.partTypeId ?? ""];
   const [cross, setCross] = useState({ x: 0.5, y: 0.5 });
   const place = (x: number, y: number) => {
     setCross({ x: within(x), y: within(y) });
@@ -76,11 +84,35 @@ export function PictureSchematic({ modelId, positions, picture }: Props) {
               className="ln-leader"
             />
             {picture.marks.map((place) => (
-              <g key={place.positionId} transform={`translate(${place.x * picture.width} ${place.y * picture.height})`}>
-                <circle r={picture.width / 90} className="ln-outline fl-sheet" />
-                <text y={-picture.width / 70} textAnchor="middle" fontSize={picture.width / 45}>
-                  {positions.find((position) => position.id === place.positionId)?.name ?? place.positionId}
-                </text>
+              // biome-ignore lint/a11y/useSemanticElements: a key inside a drawing
+              <g
+                key={place.positionId}
+                transform={`translate(${place.x * picture.width} ${place.y * picture.height})`}
+                role="button"
+                tabIndex={0}
+                className="cursor-pointer"
+                aria-label={nameOf(place.positionId)}
+                aria-pressed={place.positionId === shown}
+                onClick={(event) => {
+                  event.stopPropagation();
+                  setShown(place.positionId);
+                }}
+                onKeyDown={(event) => {
+                  event.stopPropagation();
+                  if (event.key === "Enter") setShown(place.positionId);
+                }}
+              >
+                <circle
+                  r={picture.width / (place.positionId === shown ? 45 : 65)}
+                  fill="transparent"
+                  className="ln-outline"
+                  strokeWidth={picture.width / (place.positionId === shown ? 250 : 700)}
+                />
+                {place.positionId === shown && (
+                  <text y={-picture.width / 40} textAnchor="middle" fontSize={picture.width / 45}>
+                    {nameOf(place.positionId)}
+                  </text>
+                )}
               </g>
             ))}
           </svg>
@@ -105,6 +137,19 @@ export function PictureSchematic({ modelId, positions, picture }: Props) {
         </Field>
         <Refused message={upload.message} of={[marking]} />
         {said && <p role="status">{said}</p>}
+        {shown && (
+          <section aria-label="The part that was pressed" className="border-2 border-ink p-3">
+            <h2>{nameOf(shown)}</h2>
+            {part && (
+              <p>
+                <Link className="act-link num" href={`/library/part/${part.id}`} prefetch={false}>
+                  {part.number}
+                </Link>{" "}
+                {part.name}, <span className="num">{stock[part.id]?.count ?? 0}</span> in the bins
+              </p>
+            )}
+          </section>
+        )}
         {picture && (
           <>
             <Field

@@ -2,8 +2,11 @@ import { addPart } from "./add-part";
 import { bringModelIn } from "./bring-model-in";
 import { bringPartsIn } from "./bring-parts-in";
 import { changeVariant } from "./change-variant";
+import { dropSheet } from "./drop-sheet";
+import { keepSheet } from "./keep-sheet";
 import { listPiece } from "./list-piece";
 import { markPicture } from "./mark-picture";
+import { modelOfSheet } from "./model-of-sheet";
 import { modelWorth } from "./model-worth";
 import { nameModel } from "./name-model";
 import { partFacts } from "./part-facts";
@@ -16,6 +19,9 @@ import { reviseModel } from "./revise-model";
 import { saveInterchangeSet } from "./save-interchange-set";
 import { saveKit } from "./save-kit";
 import { saveSerialRules } from "./save-serial-rules";
+import { sheetFamily } from "./sheet-family";
+import { sheetRow } from "./sheet-row";
+import { sheetSure } from "./sheet-sure";
 import { startModel } from "./start-model";
 import { takeCheck } from "./take-check";
 import { takeConsensus } from "./take-consensus";
@@ -47,4 +53,10 @@ export const libraryActs = [
   listPiece,
   takeConsensus,
   takeLesson,
+  keepSheet,
+  sheetFamily,
+  sheetRow,
+  sheetSure,
+  modelOfSheet,
+  dropSheet,
 ] as const;

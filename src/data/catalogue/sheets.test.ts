@@ -1,0 +1,92 @@
+import { describe, expect, it } from "vitest";
+import { drawSheet, sheetStyles } from "#tests/sheets/draw-sheet";
+import { startJobOn } from "#tests/sheets/start-job";
+import { writtenSheets } from "#tests/sheets/written-sheets";
+import { openWorkshop, refusal } from "#tests/workshop";
+import { loadSolver } from "@/core/blind-spots/least-cover";
+import { isOpen, keptRows } from "@/core/sheets/kept-sheet";
+import { matchSeats } from "@/core/sheets/match-seats";
+import { readList } from "@/core/sheets/read-list";
+import { findModelPicture } from "./model-pictures";
+import { getCurrentModelVersion } from "./models";
+import { findPartByNumber } from "./part-types";
+import { confirmSure, dropSheet, findSheet, keepSheet, keepSheetPage, listWaitingSheets, modelOfSheet, setSheetRow } from "./sheets";
+
+const solver = await loadSolver();
+const written = writtenSheets.find(({ family }) => family === "star-drag-bridge")!;
+
+/** A sheet as the page that read it keeps it. */
+function kept() {
+  const shop = openWorkshop();
+  const drawn = drawSheet(written, sheetStyles[0]!, 7);
+  const list = readList(drawn.words);
+  const found = matchSeats(
+    solver,
+    list.rows.map(({ cells, quantity }) => ({ description: cells.description ?? "", quantity: quantity ?? undefined })),
+  );
+  const rows = keptRows(list, found, { 1: { width: 900, height: 1200 } });
+  const { id } = keepSheet(shop.ctx, { name: "sheet.pdf", family: found.family, chosen: found.chosen, rows, doubts: list.doubts });
+  return { shop, id, now: () => findSheet(shop.db, id)! };
+}
+const said = (sheet: { id: number; rowVersion: number }, more: object = {}) => ({
+  ...{ sheetId: sheet.id, seen: sheet.rowVersion, maker: "Own", name: "Of a sheet", prefix: "OS" },
+  ...more,
+});
+
+describe("a sheet", () => {
+  it("waits with its rows until a model is made of it, and is forgotten by a press", () => {
+    const { shop, id, now } = kept();
+    expect(now().rows).toHaveLength(written.rows.length);
+    expect(now().rows.filter(({ mark }) => mark !== null).length).toBeGreaterThan(30);
+    expect(listWaitingSheets(shop.db).map((one) => one.id)).toEqual([id]);
+    dropSheet(shop.ctx, id);
+    expect(listWaitingSheets(shop.db)).toEqual([]);
+    expect(refusal(() => dropSheet(shop.ctx, id)).code).toBe("gone");
+  });
+
+  it("has its sure rows taken at once; a row said anew takes its seat from any other", () => {
+    const { shop, id, now } = kept();
+    const open = now().rows.filter(isOpen).length;
+    expect(confirmSure(shop.ctx, id, now().rowVersion).rows).toBe(written.rows.length - open);
+    const [first] = now().rows;
+    const seat = now().rows.find(({ seats }) => seats.length > 0)!.seats[0]!.positionId;
+    const at = now().rows.length - 1;
+    setSheetRow(shop.ctx, {
+      ...{ sheetId: id, seen: now().rowVersion, row: at, number: "X-1", description: "Another", quantity: 1, positionIds: [seat] },
+    });
+    expect(now().rows.filter(({ seats }) => seats.some(({ positionId }) => positionId === seat))).toHaveLength(1);
+    expect(now().rows[at]).toMatchObject({ number: "X-1", confirmed: true });
+    expect(first).toBeDefined();
+    expect(refusal(() => confirmSure(shop.ctx, id, 1)).code).toBe("changed-elsewhere");
+  });
+
+  it("becomes a model: its parts in the family's seats by number and price, its page as the picture, and a reel of it is taken apart", () => {
+    const { shop, id, now } = kept();
+    keepSheetPage(shop.ctx, id, 1, { jpeg: Buffer.from("a page"), width: 900, height: 1200 });
+    const { id: modelId } = modelOfSheet(shop.ctx, said(now()));
+    const { anatomy, partTypes } = getCurrentModelVersion(shop.db, modelId);
+    const star = anatomy.positions.find((position) => position.id === "star")!;
+    const row = now().rows.find(({ seats }) => seats.some(({ positionId }) => positionId === "star"))!;
+    expect(partTypes.get(star.partTypeId)).toMatchObject({ number: row.number, priceMinor: row.priceMinor, name: row.description });
+    // Four of one part in four seats are one part.
+    const screws = anatomy.positions.filter(({ id: seat }) => seat.startsWith("bridge-screw")).map(({ partTypeId }) => partTypeId);
+    expect(new Set(screws).size).toBe(1);
+    // What no seat is, and no part of the works, is in the catalogue alone.
+    expect(findPartByNumber(shop.db, now().rows.at(-1)!.number)?.name).toBe("Rod clamp");
+    expect(findModelPicture(shop.db, modelId)!.marks.length).toBeGreaterThan(25);
+    expect(refusal(() => modelOfSheet(shop.ctx, said(now()))).code).toBe("done");
+    expect(startJobOn(shop, modelId)).toBeGreaterThan(20);
+  });
+
+  it("takes a part that the catalogue has by its number, whatever the sheet calls it", () => {
+    const { shop, now } = kept();
+    const known = shop.db.prepare("SELECT number FROM part_type ORDER BY id LIMIT 1").pluck().get() as string;
+    const at = now().rows.findIndex(({ seats }) => seats.some(({ positionId }) => positionId === "pinion"));
+    setSheetRow(shop.ctx, {
+      ...{ sheetId: now().id, seen: now().rowVersion, row: at, number: known, description: "Pinion", quantity: 1, positionIds: ["pinion"] },
+    });
+    const { id } = modelOfSheet(shop.ctx, said(now()));
+    const { anatomy, partTypes } = getCurrentModelVersion(shop.db, id);
+    expect(partTypes.get(anatomy.positions.find((position) => position.id === "pinion")!.partTypeId)!.number).toBe(known);
+  });
+});

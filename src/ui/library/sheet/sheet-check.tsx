@@ -1,0 +1,236 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { isOpen, type SheetRow } from "@/core/sheets/kept-sheet";
+import { type FamilyId, familyWords } from "@/core/vocabulary/families";
+import { useAct } from "@/ui/act/use-act";
+import { Field } from "@/ui/controls/field";
+import { Key, MainKey } from "@/ui/controls/keys";
+import { Refused } from "@/ui/controls/refused";
+import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { matchInWorker } from "./match-in-worker";
+import { RowForm, type SeatChoice } from "./row-form";
+import { SheetPages } from "./sheet-pages";
+
+export interface SheetShown {
+  readonly id: number;
+  readonly name: string;
+  readonly family: FamilyId;
+  readonly rows: readonly SheetRow[];
+  readonly doubts: readonly string[];
+  readonly rowVersion: number;
+  readonly pages: readonly { readonly page: number; readonly photoHash: string; readonly width: number; readonly height: number }[];
+  /** The seats such a reel has, by assembly. */
+  readonly seats: readonly SeatChoice[];
+}
+
+/** A sheet looked over: the page on the left, its rows on the right, those in doubt first; then a model is made of it. */
+export function SheetCheck({ sheet }: { sheet: SheetShown }) {
+  const router = useRouter();
+  const { rows, seats } = sheet;
+  const open = rows.flatMap((row, at) => (isOpen(row) ? [at] : []));
+  const unsaid = rows.filter((row) => !row.confirmed && !isOpen(row)).length;
+  const [picked, setPicked] = useState<number | null>(null);
+  const here = picked ?? open[0] ?? 0;
+  const seen = { sheetId: sheet.id, seen: sheet.rowVersion };
+  const saying = useAct("sheet-row", () => setPicked(null));
+  const sure = useAct("sheet-sure");
+  const family = useAct("sheet-family", () => setPicked(null));
+  const making = useAct("model-of-sheet", ({ id }) => router.push(`/library/${id}`));
+  const dropping = useAct("drop-sheet", () => router.push("/library"));
+  const [model, setModel] = useState({ maker: "", name: "", prefix: "" });
+  const [busy, setBusy] = useState("");
+  const acts = [saying, sure, family, making, dropping];
+  const seated = new Set(rows.flatMap((row) => row.seats.map(({ positionId }) => positionId)));
+
+  const asFamily = async (to: FamilyId) => {
+    setBusy("Finding the seats anew…");
+    try {
+      const found = await matchInWorker(
+        rows.map(({ description, quantity }) => ({ description, quantity })),
+        to,
+      );
+      await family.press({
+        ...seen,
+        family: to,
+        chosen: found.chosen,
+        rows: rows.map((row, at) => ({
+          ...row,
+          seats: found.matches.filter((match) => match.row === at).map(({ positionId, sure: how }) => ({ positionId, sure: how })),
+          doubts: [
+            ...row.doubts.filter(({ field }) => field !== "seat"),
+            ...(found.rest.some((one) => one.row === at)
+              ? [{ field: "seat" as const, why: "is no seat of this family as far as its words say" }]
+              : found.matches.some((match) => match.row === at && match.doubtful)
+                ? [{ field: "seat" as const, why: "may be another seat" }]
+                : []),
+          ],
+          confirmed: false,
+        })),
+      });
+    } finally {
+      setBusy("");
+    }
+  };
+
+  /** The main key: the sure rows at once, then the doubtful one by one, then the model. */
+  const row = rows[here]!;
+  const asItStands = () =>
+    saying.press({
+      ...seen,
+      row: here,
+      number: row.number,
+      description: row.description || "not named",
+      quantity: row.quantity,
+      positionIds: row.seats.map(({ positionId }) => positionId),
+    });
+  const ready = open.length === 0 && unsaid === 0;
+  // Once nothing is in doubt the model's own names are asked for, and a row is shown where it is pressed.
+  const looked = !ready || picked !== null;
+  const main =
+    unsaid > 0
+      ? { words: "Accept the sure rows", says: `Accept the ${unsaid} sure rows`, run: () => sure.press(seen) }
+      : open.length > 0
+        ? { words: "This row is right", says: `Row ${row.callout || here + 1} is right`, run: asItStands }
+        : { words: "Make the model", says: "Make the model", run: () => making.press({ ...seen, ...model }) };
+
+  return (
+    <Sheet
+      fill
+      act={
+        <>
+          <MainKey words={main.words} busy={acts.some((act) => act.busy) || busy !== ""} onPress={main.run}>
+            {main.says}
+          </MainKey>
+          {open.length > 0 && unsaid === 0 && (
+            <Key busy={making.busy} onPress={() => making.press({ ...seen, ...model })}>
+              Make the model, {open.length} rows guessed
+            </Key>
+          )}
+        </>
+      }
+      block={
+        <CornerBlock
+          cells={[
+            { label: "Rows", value: String(rows.length), large: true },
+            { label: "To check", value: String(open.length), large: true },
+            { label: "Seats found", value: `${seated.size} of ${seats.length}` },
+          ]}
+        />
+      }
+    >
+      <div className="grid gap-6 lg:grid-cols-[1fr_420px]">
+        <div className="min-w-0">
+          <h1>{sheet.name}</h1>
+          <SheetPages pages={sheet.pages} rows={rows} here={here} onPick={setPicked} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          {looked && (
+            <RowForm
+              key={`${here} ${sheet.rowVersion}`}
+              row={row}
+              at={here}
+              seats={seats}
+              page={sheet.pages.find(({ page }) => page === row.page) ?? null}
+              fields={saying.fields}
+              onSave={(said) => saying.press({ ...seen, row: here, ...said })}
+            />
+          )}
+          <Refused of={acts} />
+          {busy && <p role="status">{busy}</p>}
+          {sheet.doubts.map((words) => (
+            <p key={words} className="alarm">
+              {words}
+            </p>
+          ))}
+          <details open={ready}>
+            <summary className="act-link min-h-11">The model it becomes</summary>
+            <div className="mt-1 flex flex-col gap-2">
+              <Field label="Family">
+                {(field) => (
+                  <select
+                    {...field}
+                    value={sheet.family}
+                    disabled={busy !== ""}
+                    onChange={(event) => void asFamily(event.target.value as FamilyId)}
+                  >
+                    {Object.entries(familyWords).map(([id, words]) => (
+                      <option key={id} value={id}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+              {(
+                [
+                  ["maker", "Maker"],
+                  ["name", "Model"],
+                  ["prefix", "Parts that are not on the sheet begin with"],
+                ] as const
+              ).map(([name, words]) => (
+                <Field key={name} label={words} error={making.fields[name]}>
+                  {(field) => (
+                    <input
+                      {...field}
+                      value={model[name]}
+                      autoComplete="off"
+                      onChange={({ target: { value } }) => setModel((now) => ({ ...now, [name]: value }))}
+                    />
+                  )}
+                </Field>
+              ))}
+              <button type="button" className="act-link min-h-11 self-start" onClick={() => dropping.press({ sheetId: sheet.id })}>
+                Forget this sheet
+              </button>
+            </div>
+          </details>
+          <RowList rows={rows} here={here} seats={seats} onPick={setPicked} />
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+/** The rows, those in doubt first; a press shows one on the page. */
+function RowList({
+  rows,
+  here,
+  seats,
+  onPick,
+}: {
+  rows: readonly SheetRow[];
+  here: number;
+  seats: readonly SeatChoice[];
+  onPick: (row: number) => void;
+}) {
+  const nameOf = new Map(seats.map(({ id, name }) => [id, name]));
+  const order = [...rows.keys()].sort((a, b) => Number(isOpen(rows[b]!)) - Number(isOpen(rows[a]!)) || a - b);
+  return (
+    <ol aria-label="Rows of the sheet">
+      {order.map((at) => {
+        const { callout, description, seats: of, quantity } = rows[at]!;
+        return (
+          <li key={at} className="rule-row">
+            <button
+              type="button"
+              className={`flex min-h-11 w-full items-baseline gap-3 text-left ${at === here ? "font-semibold" : ""}`}
+              aria-current={at === here}
+              onClick={() => onPick(at)}
+            >
+              <span className="num w-10 shrink-0">{callout || at + 1}</span>
+              <span className="min-w-0 flex-1">
+                {description}
+                {quantity > 1 && <span className="num"> × {quantity}</span>}
+                <span className="block text-note">
+                  {of.length ? of.map(({ positionId }) => nameOf.get(positionId) ?? positionId).join(", ") : "no seat yet"}
+                </span>
+              </span>
+              <span className="text-note">{isOpen(rows[at]!) ? "to check" : rows[at]!.confirmed ? "checked" : "sure"}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

@@ -1,0 +1,100 @@
+import { writeFileSync } from "node:fs";
+import { join } from "node:path";
+import PDFDocument from "pdfkit";
+import { By } from "selenium-webdriver";
+import { describe, expect, it } from "vitest";
+import { drawSheet, sheetStyles } from "../sheets/draw-sheet";
+import { pdfOf } from "../sheets/pdf-sheet";
+import { writtenSheets } from "../sheets/written-sheets";
+import { atTheBench, type Person, type Server } from "./bench";
+
+let server: Server;
+let person: Person;
+atTheBench((startedServer, startedPerson) => {
+  server = startedServer;
+  person = startedPerson;
+});
+
+const bring = async (name: string, file: Buffer) => {
+  const path = join(server.data, name);
+  writeFileSync(path, file);
+  await person.go("/library");
+  await (await person.driver.findElement(By.css('input[type="file"][accept*="pdf"]'))).sendKeys(path);
+};
+/** A PDF of these lines. @param locked with a password. */
+const pdf = (lines: readonly string[], { pages = 1, locked = false } = {}): Promise<Buffer> => {
+  const made = new PDFDocument({ autoFirstPage: false, ...(locked ? { userPassword: "ferrule", pdfVersion: "1.7" as const } : {}) });
+  const parts: Buffer[] = [];
+  made.on("data", (part: Buffer) => parts.push(part));
+  for (let page = 0; page < pages; page++) {
+    made.addPage();
+    for (const line of lines) made.text(line);
+  }
+  made.end();
+  return new Promise((settle) => made.on("end", () => settle(Buffer.concat(parts))));
+};
+
+describe("a maker's sheet", () => {
+  it("comes in as a PDF, is looked over by the space bar, corrected at one row, and becomes a model whose picture can be pressed", async () => {
+    const sheet = writtenSheets.find(({ family }) => family === "star-drag-bridge")!;
+    await bring("heron.pdf", await pdfOf(drawSheet(sheet, sheetStyles[4]!, 5)));
+    await person.sees("sure rows", 60_000);
+    await person.sees("Seats found");
+    let presses = 1;
+    // Restarted in between: what was read waits.
+    const address = new URL(await person.driver.getCurrentUrl()).pathname;
+    await server.kill();
+    await server.up();
+    await person.go(address);
+    const open = async () =>
+      server.value<number>("SELECT count(*) FROM sheet, json_each(rows) AS row WHERE json_extract(row.value, '$.confirmed') = 0");
+    await person.space();
+    presses++;
+    // One is corrected: the second tension washer is in the seat of a spacer.
+    await person.type("What it is", "Belleville washer");
+    await person.press("Row 7 is so");
+    presses += 2;
+    await person.settled();
+    while ((await open()) > 0) {
+      await person.space();
+      await person.settled();
+      presses++;
+      if (presses > 30) break;
+    }
+    await person.sees("Make the model");
+    await person.type("Maker", "Heronwater");
+    await person.type("Model", "Ladle 4");
+    await person.type("Parts that are not on the sheet begin with", "HL");
+    await person.key(" ");
+    presses++;
+    await person.sees("Heronwater Ladle 4", 30_000);
+    console.info(`presses from file to model: ${presses}, with one row corrected`);
+    expect(presses).toBeLessThanOrEqual(15);
+    const number = server.value<string>(
+      "SELECT part_type.number FROM position JOIN part_type ON part_type.id = part_type_id JOIN model_version ON model_version.id = model_version_id WHERE model_id = 'hl' AND position.id = 'star'",
+    );
+    expect(number).toMatch(/^KR-\d+$/);
+    await person.press("Picture");
+    await person.driver.executeScript(
+      "document.querySelector('[data-picture] [aria-label=\"Star\"]').dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+    );
+    await person.sees(number);
+  });
+
+  it("says what it cannot read, and what to do", async () => {
+    await bring("nothing.pdf", await pdf([]));
+    await person.sees("There is no text in this PDF", 30_000);
+    await bring(
+      "letter.pdf",
+      await pdf(["Dear customer,", "your reel is ready since Tuesday.", "Please fetch it when you pass by.", "Yours, the bench"]),
+    );
+    await person.sees("No parts list was found", 30_000);
+    await bring("locked.pdf", await pdf(["1 KR-1 Handle"], { locked: true }));
+    await person.sees("This PDF has a password", 30_000);
+    await bring("book.pdf", await pdf(["A catalogue"], { pages: 60 }));
+    await person.sees("It has 60 pages", 30_000);
+    await bring("cat.pdf", Buffer.from("not a PDF at all"));
+    await person.sees("This is no PDF", 30_000);
+    expect(server.value("SELECT count(*) FROM sheet WHERE name <> 'heron.pdf'")).toBe(0);
+  });
+});

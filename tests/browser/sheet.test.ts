@@ -1,8 +1,10 @@
-import { writeFileSync } from "node:fs";
+import { spawnSync } from "node:child_process";
+import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import PDFDocument from "pdfkit";
 import { By } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
+import type { SheetRow } from "@/core/sheets/kept-sheet";
 import { drawSheet, sheetStyles } from "../sheets/draw-sheet";
 import { pdfOf } from "../sheets/pdf-sheet";
 import { writtenSheets } from "../sheets/written-sheets";
@@ -81,9 +83,28 @@ describe("a maker's sheet", () => {
     await person.sees(number);
   });
 
+  it("comes in as a scan: a page that is a picture, at 150 dpi", async () => {
+    const sheet = writtenSheets.find(({ family }) => family === "lever-drag")!;
+    const drawn = drawSheet(sheet, sheetStyles[0]!, 5);
+    const path = join(server.data, "scan");
+    writeFileSync(`${path}.pdf`, await pdfOf(drawn));
+    spawnSync("pdftoppm", ["-r", "150", "-png", "-singlefile", `${path}.pdf`, path]);
+    await bring("scan.png", readFileSync(`${path}.png`));
+    await person.sees("sure rows", 120_000);
+    const rows = JSON.parse(server.value<string>("SELECT rows FROM sheet WHERE name = 'scan.png'")) as SheetRow[];
+    const cells = drawn.rows.flatMap((row, at) =>
+      (["callout", "number", "description", "quantity"] as const).map((field) => String(rows[at]?.[field]) === row[field]),
+    );
+    expect(cells.filter(Boolean).length / cells.length).toBeGreaterThan(0.9);
+    expect(rows.filter(({ mark }) => mark).length / rows.length).toBeGreaterThan(0.75);
+    await person.press("The model it becomes");
+    await person.press("Forget this sheet");
+    await person.sees("From a maker's sheet");
+  });
+
   it("says what it cannot read, and what to do", async () => {
     await bring("nothing.pdf", await pdf([]));
-    await person.sees("There is no text in this PDF", 30_000);
+    await person.sees("Hardly a word could be read in it", 60_000);
     await bring(
       "letter.pdf",
       await pdf(["Dear customer,", "your reel is ready since Tuesday.", "Please fetch it when you pass by.", "Yours, the bench"]),
@@ -95,6 +116,6 @@ describe("a maker's sheet", () => {
     await person.sees("It has 60 pages", 30_000);
     await bring("cat.pdf", Buffer.from("not a PDF at all"));
     await person.sees("This is no PDF", 30_000);
-    expect(server.value("SELECT count(*) FROM sheet WHERE name <> 'heron.pdf'")).toBe(0);
+    expect(server.value("SELECT count(*) FROM sheet WHERE model_id IS NULL")).toBe(0);
   });
 });

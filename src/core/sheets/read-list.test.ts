@@ -49,6 +49,13 @@ describe("a list read from its words", () => {
     expect(row!.doubts).toEqual([{ field: "number", why: expect.stringContaining("KR-lOO4") }]);
   });
 
+  it("settles a numeral by its neighbours, and says so", () => {
+    const misread = list.map((row, i) => (i === 3 ? ["8", ...row.slice(1)] : row));
+    const [, , row] = readList(grid(misread, at)).rows;
+    expect(row!.cells.callout).toBe("3");
+    expect(row!.doubts).toEqual([{ field: "callout", why: expect.stringContaining("read as 8") }]);
+  });
+
   it("says which numerals no row was read for, and a sum that is another", () => {
     const short = readList(
       grid(
@@ -73,6 +80,20 @@ describe("a list read from its words", () => {
       ["4", "Drag washer"],
       ["2", "Handle"],
     ]);
+  });
+
+  it("reads a page that lies askew, and says where its words are on it", () => {
+    const slope = Math.tan((2.5 * Math.PI) / 180);
+    const askew = grid(list, at).map((word) => ({ ...word, x: word.x - slope * word.y, y: word.y + slope * word.x }));
+    const { rows } = readList(askew);
+    expect(rows.map(({ cells }) => cells.price)).toEqual(list.slice(1).map((row) => row[4]));
+    const [, second] = rows;
+    expect(second!.boxes.price!.y).toBeCloseTo(28 + slope * 260, 0);
+  });
+
+  it("asks about a word its reader was not sure of", () => {
+    const words = grid(list, at).map((word) => (word.text === "Pinion" ? { ...word, sure: 0.4 } : { ...word, sure: 0.95 }));
+    expect(readList(words).rows.map(({ doubts }) => doubts.length)).toEqual([0, 0, 0, 0, 0, 1]);
   });
 
   it("reads a run of words as well as single ones", () => {

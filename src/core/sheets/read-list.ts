@@ -2,6 +2,7 @@ import { parseMinor } from "@/core/money/money";
 import { median, quantile } from "@/core/quantile";
 import { charactersSettled, doubtsOf } from "./sanity";
 import { type Box, type Callout, type ListColumn, type ListField, type ListRow, listFields, type ReadList, type WordBox } from "./sheet";
+import { straightened } from "./straightened";
 
 /** What columns are called. */
 const headers: Readonly<Record<ListField, readonly string[]>> = {
@@ -46,6 +47,9 @@ const headers: Readonly<Record<ListField, readonly string[]>> = {
   price: ["price", "unit price", "each", "retail", "list price", "cost", "eur", "usd", "price each"],
   remarks: ["remarks", "remark", "note", "notes", "comment", "comments", "specification", "size", "material", "from serial"],
 };
+
+/** A reader that is less sure of a word than this is asked about it. */
+const sureEnough = 0.6;
 
 const isCallout = (text: string) =>
   /^\(?[0-9OlI|]{1,3}[A-Z]?(?:[-–][0-9]{1,2})?\)?\.?$/.test(text) && /\d/.test(text.replace(/[OlI|]/g, "0"));
@@ -117,18 +121,21 @@ function spansOf(rows: readonly Line[], height: number): Span[] {
   return spans;
 }
 
-const cellOf = (words: readonly WordBox[]): { text: string; box: Box } | null => {
+const cellOf = (words: readonly WordBox[]): { text: string; box: Box; sure: number } | null => {
   if (!words.length) return null;
-  const [x, y] = [Math.min(...words.map((one) => one.x)), Math.min(...words.map((one) => one.y))];
+  const boxes = words.map((word) => word.own ?? word);
+  const [x, y] = [Math.min(...boxes.map((one) => one.x)), Math.min(...boxes.map((one) => one.y))];
   return {
     text: words
       .map(({ text }) => text)
       .join(" ")
       .replace(/\s+/g, " ")
       .trim(),
-    box: { x, y, w: Math.max(...words.map((one) => one.x + one.w)) - x, h: Math.max(...words.map((one) => one.y + one.h)) - y },
+    box: { x, y, w: Math.max(...boxes.map((one) => one.x + one.w)) - x, h: Math.max(...boxes.map((one) => one.y + one.h)) - y },
+    sure: Math.min(...words.map(({ sure = 1 }) => sure)),
   };
 };
+
 /** The column each word of a line stands in; one between two belongs to the word it follows, or to the column it reaches. */
 function placed(words: readonly WordBox[], columns: readonly Span[], height: number): WordBox[][] {
   const of: WordBox[][] = columns.map(() => []);
@@ -311,7 +318,9 @@ function joined(spans: readonly Span[], rows: readonly Line[], height: number): 
 /** The lists of one page. */
 function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; columns: ListColumn[]; used: Set<WordBox> } {
   const nothing = { rows: [], columns: [], used: new Set<WordBox>() };
-  const upright = words.filter(({ turned = 0 }) => turned === 0);
+  const asTheyStand = words.filter(({ turned = 0 }) => turned === 0);
+  const upright = straightened(asTheyStand);
+  const origin = new Map(upright.map((word, i) => [word, asTheyStand[i]!]));
   if (!upright.length) return nothing;
   const height = median(upright.map(({ h }) => h));
   const all = linesOf(upright, height);
@@ -373,6 +382,7 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
       const cells: Partial<Record<ListField, string>> = {};
       const boxes: Partial<Record<ListField, Box>> = {};
       const mine: WordBox[] = [];
+      const hard: { field: ListField; why: string }[] = [];
       const inColumns = placed(line.words, columns, height);
       for (const [i, field] of fields.entries()) {
         const inside = inColumns[columns.indexOf(of[i]!)]!;
@@ -380,6 +390,7 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
         if (!field || !cell) continue;
         cells[field] = cell.text;
         boxes[field] = cell.box;
+        if (cell.sure < sureEnough) hard.push({ field, why: "is hard to read" });
         mine.push(...inside);
       }
       const told = Object.keys(cells) as ListField[];
@@ -388,7 +399,7 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
         (cells.callout !== undefined && isCallout(cells.callout) && told.length > 1) ||
         (cells.number !== undefined && isCode(cells.number) && (cells.description !== undefined || cells.callout !== undefined));
       if (begins) {
-        const row: ListRow = { page, block, cells, boxes, quantity: null, priceMinor: null, doubts: [] };
+        const row: ListRow = { page, block, cells, boxes, quantity: null, priceMinor: null, doubts: hard };
         out.push(row);
         last = { row, y: line.y };
         for (const word of mine) used.add(word);
@@ -410,7 +421,7 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
       } else if (line.y - (last?.y ?? line.y) > 4 * pitch) last = null;
     }
   }
-  return { rows: out, columns: told, used };
+  return { rows: out, columns: told, used: new Set([...used].map((word) => origin.get(word)!)) };
 }
 
 /** A count as a list writes it: "2", "x2", "2 pcs"; null where it says none. */

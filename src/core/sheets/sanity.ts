@@ -37,14 +37,33 @@ const calloutSettled = (text: string): string => {
   return found ? found[1]!.replace(/O/g, "0").replace(/[lI|]/g, "1") + found[2] + found[3] : text;
 };
 
+/** The numeral that a row must have by those above and below it, where it was read otherwise; null where it may be as it is. */
+function numeralBetween(before: string | undefined, own: string | undefined, after: string | undefined): string | null {
+  const whole = (text: string | undefined) => (text !== undefined && /^\d{1,3}$/.test(text) ? Number(text) : null);
+  const [above, below] = [whole(before), whole(after)];
+  if (above === null || below === null || below - above !== 2) return null;
+  // "12A" between 12 and 14 is a numeral of its own.
+  if (own !== undefined && whole(own) === null) return null;
+  return whole(own) === above + 1 ? null : String(above + 1);
+}
+
 /** Rows whose numerals and part numbers are read as their neighbours are: O and 0, I and 1, S and 5, B and 8 are told apart by the shape all share. */
 export function charactersSettled(rows: readonly ListRow[]): ListRow[] {
   const numbers = rows.flatMap(({ cells }) => cells.number ?? []);
   const shape = usualShape(numbers);
-  return rows.map((row) => {
+  const settled = rows.map(({ cells }) => (cells.callout === undefined ? undefined : calloutSettled(cells.callout)));
+  return rows.map((row, at) => {
     const cells = { ...row.cells };
     const doubts = [...row.doubts];
-    if (cells.callout !== undefined) cells.callout = calloutSettled(cells.callout);
+    if (settled[at] !== undefined) cells.callout = settled[at];
+    const between = numeralBetween(settled[at - 1], settled[at], settled[at + 1]);
+    if (between !== null) {
+      doubts.push({
+        field: "callout",
+        why: `${settled[at] === undefined ? "was not read" : `was read as ${settled[at]}`}; ${between} stands between its neighbours`,
+      });
+      cells.callout = between;
+    }
     if (cells.number !== undefined && shape !== null && shapeOf(cells.number) !== shape) {
       const settled = inShape(cells.number, shape);
       if (settled !== null) {

@@ -9,6 +9,10 @@ export interface WordBox {
   readonly page?: number | undefined;
   /** Turned by so many degrees; 0 where it stands upright. */
   readonly turned?: number | undefined;
+  /** How sure its reader is, from 0 to 1; a text layer is. */
+  readonly sure?: number | undefined;
+  /** Where it stands on a page that lies askew; where it says nothing, as it is. */
+  readonly own?: Pick<WordBox, "x" | "y" | "w" | "h"> | undefined;
 }
 
 export const listFields = ["callout", "number", "description", "quantity", "price", "remarks"] as const;

@@ -1,35 +1,59 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { keptRows } from "@/core/sheets/kept-sheet";
 import { readList } from "@/core/sheets/read-list";
+import type { WordBox } from "@/core/sheets/sheet";
 import { useAct } from "@/ui/act/use-act";
 import { sendFile } from "@/ui/act/use-upload";
 import { Field } from "@/ui/controls/field";
 import { Refused } from "@/ui/controls/refused";
 import { matchInWorker } from "./match-in-worker";
-import { readPdf } from "./read-pdf";
+import { pictureSheet, readPdf } from "./read-pdf";
+import { readScans, type Stop, Stopped } from "./read-scan";
 
-/** A maker's sheet as a PDF: read on this device, kept row by row, then looked over. */
+/** Pages that are pictures take some seconds each. */
+const mostScans = 6;
+
+/** Why no list was found, as far as the words say, and what to do. */
+const noList = (words: readonly WordBox[]): string =>
+  words.reduce((sum, { text, sure = 1 }) => sum + (sure > 0.6 ? (text.match(/\p{L}{3,}/gu)?.length ?? 0) : 0), 0) < 8
+    ? "Hardly a word could be read in it. Is it upright, sharp and in English? Turn the page or photograph it again from straight above, in even light."
+    : "No parts list was found in it. A list has rows with a number and what the part is; if it stands in another file, bring that one. A plain list comes in at Shop, Bring in.";
+
+/** A maker's sheet as a PDF or a picture: read on this device, kept row by row, then looked over. */
 export function BringSheet() {
   const router = useRouter();
   const [doing, setDoing] = useState("");
   const [message, setMessage] = useState("");
   const keeping = useAct("keep-sheet");
 
+  const stop = useRef<Stop>({ stopped: false });
+
   const read = async (file: File) => {
     setMessage("");
     setDoing("Opening the file…");
+    stop.current = { stopped: false };
     try {
-      const pdf = await readPdf(file, (page, of) => setDoing(`Reading page ${page} of ${of}…`));
-      if (!pdf.ok) return setMessage(pdf.message);
-      const { words, sizes, draw, close } = pdf.value;
+      const isPdf = file.type === "application/pdf" || file.name.toLowerCase().endsWith(".pdf");
+      const opened = isPdf ? await readPdf(file, (page, of) => setDoing(`Reading page ${page} of ${of}…`)) : pictureSheet(file);
+      if (!opened.ok) return setMessage(opened.message);
+      const { draw, close, pages } = opened.value;
+      let { words, sizes } = opened.value;
+      if (!words.length) {
+        if (pages > mostScans) {
+          close();
+          return setMessage(
+            `Its ${pages} pages are pictures, and ${mostScans} are read at once. Save the pages with the drawing and the list as a file of their own.`,
+          );
+        }
+        const scans = await Promise.all(Array.from({ length: pages }, async (_, i) => ({ page: i + 1, picture: await draw(i + 1, 2400) })));
+        ({ words, sizes } = await readScans(scans, setDoing, stop.current));
+      }
       const list = readList(words);
       if (list.rows.length < 2) {
         close();
-        return setMessage(
-          "No parts list was found in it. A list has rows with a number and what the part is; if it stands in another file, bring that one. A plain list comes in at Shop, Bring in.",
-        );
+        return setMessage(noList(words));
       }
       setDoing(`${list.rows.length} rows. Finding their seats…`);
       const found = await matchInWorker(
@@ -59,7 +83,8 @@ export function BringSheet() {
       close();
       router.push(`/library/sheet/${kept.value.id}`);
     } catch (error) {
-      setMessage(`It could not be read: ${error instanceof Error ? error.message : String(error)}. Nothing was kept.`);
+      if (error instanceof Stopped) setMessage("Stopped. Nothing was kept.");
+      else setMessage(`It could not be read: ${error instanceof Error ? error.message : String(error)}. Nothing was kept.`);
     } finally {
       setDoing("");
     }
@@ -69,14 +94,14 @@ export function BringSheet() {
     <div className="flex flex-col gap-2">
       <h2>From a maker's sheet</h2>
       <Field
-        label="PDF with a drawing and a parts list"
-        hint="Up to 12 MB and 40 pages, with text that can be marked. It is read on this device."
+        label="PDF, scan or photograph of the drawing and its parts list"
+        hint="Up to 12 MB. It is read on this device; a page that is a picture takes some seconds."
       >
         {(field) => (
           <input
             {...field}
             type="file"
-            accept="application/pdf,.pdf"
+            accept="application/pdf,.pdf,image/png,image/jpeg,image/webp"
             disabled={doing !== ""}
             onChange={(event) => {
               const file = event.target.files?.[0];
@@ -86,7 +111,20 @@ export function BringSheet() {
           />
         )}
       </Field>
-      {doing && <p role="status">{doing}</p>}
+      {doing && (
+        <p role="status" className="flex items-center gap-4">
+          {doing}
+          <button
+            type="button"
+            className="act-link min-h-11"
+            onClick={() => {
+              stop.current.stopped = true;
+            }}
+          >
+            Stop
+          </button>
+        </p>
+      )}
       <Refused message={message} of={[keeping]} />
     </div>
   );

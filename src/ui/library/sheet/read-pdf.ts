@@ -3,11 +3,12 @@ import { fail, ok, type Result } from "@/core/result";
 import type { PageSize } from "@/core/sheets/kept-sheet";
 import type { WordBox } from "@/core/sheets/sheet";
 
-export interface PdfSheet {
+export interface SheetFile {
+  /** What its text layer says; nothing where its pages are pictures. */
   readonly words: readonly WordBox[];
   readonly sizes: PageSize;
   /** A page drawn as a picture. */
-  readonly draw: (page: number) => Promise<Blob>;
+  readonly draw: (page: number, edgePx?: number) => Promise<Blob>;
   readonly pages: number;
   readonly close: () => void;
 }
@@ -17,7 +18,7 @@ export const sheetLimits = { bytes: 12 * 1024 * 1024, pages: 40 } as const;
 const drawnPx = 1600;
 
 /** The text layer of a PDF as words with boxes, read on this device. @returns why it cannot be read, and what to do, where it cannot. */
-export async function readPdf(file: File, onPage: (page: number, of: number) => void): Promise<Result<PdfSheet>> {
+export async function readPdf(file: File, onPage: (page: number, of: number) => void): Promise<Result<SheetFile>> {
   if (file.size > sheetLimits.bytes)
     return fail(
       "too-large",
@@ -57,17 +58,11 @@ export async function readPdf(file: File, onPage: (page: number, of: number) => 
     for (const item of items) if ("str" in item && item.str.trim()) words.push(boxOf(item, view, page));
   }
   // A page number alone is no text.
-  if (words.reduce((sum, { text }) => sum + text.length, 0) < 20) {
-    close();
-    return fail(
-      "no-text",
-      "There is no text in this PDF: its pages are pictures. Such sheets are not read yet; start the model from its family, and lay the page beside the drawing as its picture.",
-    );
-  }
-  const draw = async (page: number): Promise<Blob> => {
+  const hasText = words.reduce((sum, { text }) => sum + text.length, 0) >= 20;
+  const draw = async (page: number, edgePx = drawnPx): Promise<Blob> => {
     const own = await opened.getPage(page);
     const { width, height } = own.getViewport({ scale: 1 });
-    const viewport = own.getViewport({ scale: drawnPx / Math.max(width, height) });
+    const viewport = own.getViewport({ scale: edgePx / Math.max(width, height) });
     const canvas = document.createElement("canvas");
     [canvas.width, canvas.height] = [Math.round(viewport.width), Math.round(viewport.height)];
     await own.render({ canvas, viewport }).promise;
@@ -75,7 +70,7 @@ export async function readPdf(file: File, onPage: (page: number, of: number) => 
       canvas.toBlob((blob) => (blob ? settle(blob) : refuse(new Error("the page could not be drawn"))), "image/png"),
     );
   };
-  return ok({ words, sizes, draw, pages: opened.numPages, close });
+  return ok({ words: hasText ? words : [], sizes, draw, pages: opened.numPages, close });
 }
 
 /** A run of text as it stands on the page: its box, and how far it is turned. */
@@ -95,4 +90,14 @@ function boxOf(
   return upright
     ? { text: str, x, y: y - size, w: width, h: size, page }
     : { text: str, x: x - size / 2, y: y - width / 2, w: size, h: width || size, page, turned: (turned + 360) % 360 };
+}
+
+/** A picture of a page, as a sheet of one page. */
+export function pictureSheet(file: File): Result<SheetFile> {
+  if (file.size > sheetLimits.bytes)
+    return fail(
+      "too-large",
+      `The picture has ${Math.ceil(file.size / 1024 / 1024)} MB, and 12 MB is the most. Set the camera smaller, or save it as a JPEG.`,
+    );
+  return ok({ words: [], sizes: {}, draw: async () => file, pages: 1, close: () => undefined });
 }

@@ -1,4 +1,5 @@
 // npm run shots: takes the README's pictures of each main view, from a demo of its own, into docs/screenshots.
+import { spawnSync } from "node:child_process";
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -25,8 +26,10 @@ const mostMeasured = db
 const harbourLot = db.prepare("SELECT id FROM lot WHERE name LIKE 'Harbour%'").pluck().get();
 const { child, address } = await startServer({ port: await choosePort(), data });
 const folder = join(root, "docs", "screenshots");
+const sheetFile = join(data, "heron-4.pdf");
+spawnSync("node", ["node_modules/tsx/dist/cli.mjs", "scripts/example-sheet.ts", sheetFile], { cwd: root, stdio: "inherit" });
 
-/** Name, address, and what is pressed before the picture is taken. */
+/** Name, address, what is pressed before the picture is taken, how long it takes, and a file that is brought in. */
 const views = [
   ["rack", "/", "", 4000], // until the chances of its days are reckoned
   ["counter", "/counter"],
@@ -42,10 +45,10 @@ const views = [
   ["clean", `/bench/${tag(10)}/clean`],
   ["parts", `/bench/${tag(5)}/parts`],
   ["build", `/bench/${tag(4)}/build`],
-  ["prove", `/bench/${tag(8)}/prove`],
   ["return", `/bench/${tag(8)}/return`],
   ["stores", "/stores"],
   ["library", "/library"],
+  ["sheet", "/library", "", 8000, sheetFile], // read, its seats found and its page kept
   [
     "schematic",
     "/library/skerry-30",
@@ -62,9 +65,10 @@ for (const old of readdirSync(folder))
   if (old.endsWith(".png") && !views.some(([name]) => `${name}.png` === old)) rmSync(join(folder, old));
 const { driver, close } = await openBrowser();
 try {
-  for (const [name, path, act, wait] of views) {
+  for (const [name, path, act, wait, file] of views) {
     await driver.get(address + path);
     await new Promise((settle) => setTimeout(settle, 900));
+    if (file) await driver.findElement({ css: 'input[type="file"][accept*="pdf"]' }).sendKeys(file);
     if (wait) {
       if (act) await driver.executeScript(act);
       await new Promise((settle) => setTimeout(settle, wait));

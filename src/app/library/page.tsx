@@ -1,6 +1,5 @@
 import Link from "next/link";
 import { readPage } from "@/app/server/reading";
-import { shownVariants } from "@/app/server/variants";
 import { findBySize } from "@/core/anatomy/find-by-size";
 import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/vocabulary/families";
@@ -149,7 +148,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
               </p>
             ))}
           </div>
-          <StartModel variants={shownVariants} />
+          <StartModel />
           <div>
             <h2>A part by hand</h2>
             <Link className="act-link" href="/library/new-part" prefetch={false}>

@@ -1,17 +1,13 @@
 "use client";
 import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
 import { useFormContext } from "react-hook-form";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { ActForm, FormChoice, FormSend, FormText } from "@/ui/controls/form";
 import { BuiltChoices, goingWith, type ShownVariant } from "@/ui/glyphs/built-choices";
 
-interface Props {
-  /** Ways the reels of each family are built, the usual one first. */
-  readonly variants: Readonly<Record<FamilyId, readonly ShownVariant[]>>;
-}
-
 /** A new model begins as a copy of its family, built as such reels are, and is edited at its drawing. */
-export function StartModel({ variants }: Props) {
+export function StartModel() {
   const router = useRouter();
   return (
     <div id="new-model">
@@ -20,47 +16,54 @@ export function StartModel({ variants }: Props) {
         act="start-model"
         label="A new model from its family"
         className="mt-2 flex flex-col gap-2"
-        values={{
-          family: "star-drag-bridge",
-          maker: "",
-          name: "",
-          prefix: "",
-          variants: Object.fromEntries(
-            Object.entries(variants).map(([family, of]) => [
-              family,
-              Object.fromEntries(of.map(({ id, choices }) => [id, choices[0]?.id ?? ""])),
-            ]),
-          ),
-        }}
+        values={{ family: "star-drag-bridge", maker: "", name: "", prefix: "", variants: {} }}
         after={({ id }) => router.push(`/library/${id}`)}
       >
         <FormChoice name="family" label="Family" of={familyWords} />
         <FormText name="maker" label="Maker" />
         <FormText name="name" label="Model" />
         <FormText name="prefix" label="Part numbers begin with" />
-        <BuiltSoFields variants={variants} />
+        <BuiltSoFields />
         <FormSend large>Create the model</FormSend>
       </ActForm>
     </div>
   );
 }
 
-/** How this one is built, where it is not as usual. */
-function BuiltSoFields({ variants }: Pick<Props, "variants">) {
+/** How this one is built, where it is not as usual: the ways and their pictures are asked for once they are opened. */
+function BuiltSoFields() {
   const { watch, setValue } = useFormContext();
   const family = watch("family") as FamilyId;
-  const own = variants[family];
-  if (!own.length) return null;
-  const chosen = watch(`variants.${family}`);
+  const chosen = watch(`variants.${family}`) as Readonly<Record<string, string>> | undefined;
+  const [open, setOpen] = useState(false);
+  const [known, setKnown] = useState<Partial<Record<FamilyId, readonly ShownVariant[]>>>({});
+  const own = known[family];
+  useEffect(() => {
+    if (!open || own) return;
+    let wanted = true;
+    void fetch(`/api/variants/${family}`)
+      .then((response) => (response.ok ? (response.json() as Promise<ShownVariant[]>) : []))
+      .then((variants) => wanted && setKnown((now) => ({ ...now, [family]: variants })))
+      .catch(() => wanted && setKnown((now) => ({ ...now, [family]: [] })));
+    return () => {
+      wanted = false;
+    };
+  }, [open, own, family]);
   return (
-    <details>
-      <summary className="act-link min-h-10">Built otherwise than usual? {goingWith(own, chosen).length} things differ among them</summary>
-      <BuiltChoices
-        variants={own}
-        chosen={chosen}
-        disabled={false}
-        onChoose={(variantId, choiceId) => setValue(`variants.${family}.${variantId}`, choiceId, { shouldDirty: true })}
-      />
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="act-link min-h-10">
+        Built otherwise than usual?{own && ` ${goingWith(own, chosen ?? {}).length} things differ among them`}
+      </summary>
+      {own ? (
+        <BuiltChoices
+          variants={own}
+          chosen={chosen ?? {}}
+          disabled={false}
+          onChoose={(variantId, choiceId) => setValue(`variants.${family}.${variantId}`, choiceId, { shouldDirty: true })}
+        />
+      ) : (
+        open && <p role="status">Fetching them…</p>
+      )}
     </details>
   );
 }

@@ -79,7 +79,7 @@ const ofPiece = new Set(["large", "small", "long", "short"]);
 /** Below it nothing is the same. */
 const least = 0.3;
 /** What is not this sure is looked at by somebody. */
-const sureEnough = 0.6;
+const sureEnough = 0.7;
 
 interface Seat {
   readonly position: Position;

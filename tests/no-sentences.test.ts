@@ -43,6 +43,7 @@ const readsWords: Readonly<Record<string, string>> = {
   "src/app/api/press/route.ts": "the head of a request",
   "src/ui/gauges/fish-run-panel.tsx": "a trace as it is typed",
   "src/ui/bench/test/instrument-panel.tsx": "names of files",
+  "src/ui/library/sheet/bring-sheet.tsx": "names of files",
   "src/app/server/action.ts": "what the database calls a fault",
   "src/app/server/socket.ts": "what a browser says of its device",
   "src/formats/owner-file.ts": "the head of a drawing",

@@ -346,14 +346,15 @@ export class Attack {
   private async onePicture(owner: Identity, pictures: readonly Buffer[]): Promise<void> {
     const { one } = this.chance;
     const form = new FormData();
-    const door = one(["photos", "model"]);
+    const door = one(this.doors.uploads);
     form.set("pressId", this.nextPress());
+    form.set("page", one(["1", "60", "61", "-1", "x"]));
     form.set("jobId", one(["1", "7", "0", "-1", "x", "1e99"]));
     const file = bent(one(pictures), this.chance);
     const name = one(["a.jpg", "../../a.jpg", "a.jpg\u0000.exe", ""]);
     form.set(one(["photo", "picture", "photo"]), new Blob([new Uint8Array(file)], { type: one(["image/jpeg", "text/html", ""]) }), name);
     const { body, headers } = await formBody(form);
-    const path = door === "photos" ? "/api/photos" : addressOf("/api/models/[model]/picture", this.real());
+    const path = addressOf(door, this.real());
     await this.send(owner, path, {
       method: "POST",
       body,

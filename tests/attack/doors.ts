@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 
 /** What the build answers to, as the build itself lists it: a door that is added is among them. */
@@ -6,6 +6,8 @@ export interface Doors {
   /** Patterns such as /bench/[tag]/strip. */
   readonly pages: readonly string[];
   readonly files: readonly string[];
+  /** Those of the files that take a picture in. */
+  readonly uploads: readonly string[];
   /** Ids of the server actions, with their names. */
   readonly actions: readonly (readonly [id: string, name: string])[];
 }
@@ -17,9 +19,14 @@ export function doorsOfBuild(): Doors {
   const ending = (end: string) =>
     addresses.filter((one) => one.endsWith(end) && !one.startsWith("/_")).map((one) => one.slice(0, -end.length) || "/");
   const { node } = manifest<{ node: Record<string, { exportedName: string }> }>("server-reference-manifest.json");
+  const files = ending("/route");
   return {
     pages: ending("/page"),
-    files: ending("/route"),
+    files,
+    uploads: files.filter((file) => {
+      const source = join("src/app", file, "route.ts");
+      return existsSync(source) && readFileSync(source, "utf8").includes("defineUpload(");
+    }),
     actions: Object.entries(node).map(([id, { exportedName }]) => [id, exportedName] as const),
   };
 }

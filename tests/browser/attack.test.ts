@@ -21,6 +21,7 @@ describe("any stranger", () => {
     const attack = new Attack(server, seed);
     expect(attack.doors.pages.length).toBeGreaterThan(35);
     expect(attack.doors.files.length).toBeGreaterThan(20);
+    expect(attack.doors.uploads.length).toBeGreaterThanOrEqual(3);
     await attack.strangersAtEveryDoor();
     await attack.rolesAtEveryDoor();
     await attack.rolesAtEveryAct();

@@ -9,6 +9,7 @@ import { drawSheet, sheetStyles } from "../sheets/draw-sheet";
 import { pdfOf } from "../sheets/pdf-sheet";
 import { writtenSheets } from "../sheets/written-sheets";
 import { atTheBench, type Person, type Server } from "./bench";
+import { seriousFaults } from "./serious";
 
 let server: Server;
 let person: Person;
@@ -42,6 +43,7 @@ describe("a maker's sheet", () => {
     await bring("heron.pdf", await pdfOf(drawSheet(sheet, sheetStyles[4]!, 5)));
     await person.sees("sure rows", 60_000);
     await person.sees("Seats found");
+    expect(await seriousFaults(person)).toEqual([]);
     let presses = 1;
     // Restarted in between: what was read waits.
     const address = new URL(await person.driver.getCurrentUrl()).pathname;

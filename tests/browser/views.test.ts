@@ -1,8 +1,7 @@
-import { readFileSync } from "node:fs";
-import { createRequire } from "node:module";
 import { By } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
 import { atTheBench, Person, type Server } from "./bench";
+import { seriousFaults } from "./serious";
 
 let server: Server;
 let person: Person;
@@ -11,7 +10,6 @@ atTheBench((startedServer, startedPerson) => {
   person = startedPerson;
 });
 
-const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
 const views = [
   "/",
   "/counter",
@@ -67,12 +65,7 @@ const views = [
 describe("every view", () => {
   it.each(views)("%s has nothing serious for axe-core, its act within 1280 × 800, and no error in the console", async (path) => {
     await person.go(path);
-    await person.driver.executeScript(axe);
-    const violations = await person.driver.executeAsyncScript<{ id: string; impact: string; nodes: { html: string }[] }[]>(
-      "const done = arguments[arguments.length - 1]; axe.run(document, { resultTypes: ['violations'] }).then((result) => done(result.violations.map(({ id, impact, nodes }) => ({ id, impact, nodes: nodes.map(({ html }) => ({ html })) }))))",
-    );
-    const serious = violations.filter((violation) => violation.impact === "serious" || violation.impact === "critical");
-    expect(serious.map((violation) => `${violation.id}: ${violation.nodes[0]?.html}`)).toEqual([]);
+    expect(await seriousFaults(person)).toEqual([]);
     for (const key of await person.driver.findElements(By.css(".key-main"))) {
       const { top, bottom } = await person.driver.executeScript<{ top: number; bottom: number }>(
         "const { top, bottom } = arguments[0].getBoundingClientRect(); return { top, bottom }",

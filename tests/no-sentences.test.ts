@@ -16,7 +16,7 @@ const readsWords: Readonly<Record<string, string>> = {
   "src/core/ordering/price-list.ts": "headings of a supplier's list",
   "src/core/proving/trace-csv.ts": "an instrument's file",
   "src/core/quote/call-for.ts": "a customer's wish, as it was said",
-  "src/core/sheets/read-list.ts": "cells of a maker's sheet",
+  "src/core/sheets/list-fields.ts": "cells of a maker's sheet",
   "src/core/sheets/sanity.ts": "cells of a maker's sheet",
   "src/core/sheets/trade-words.ts": "the one reader of what lists call parts",
   "src/core/safety/linings.ts": "the one reader of linings, as people type them",

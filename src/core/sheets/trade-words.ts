@@ -157,7 +157,7 @@ const meant: Readonly<Record<string, readonly string[]>> = {
   rear: ["back", "aft"],
   outer: ["outside", "outward"],
   inner: ["inside", "inward"],
-  carbon: ["carbontex", "carbon fibre", "carbon fiber"],
+  carbon: ["carbon fibre", "carbon fiber"],
   fibre: ["fiber"],
   "": [
     ...[

@@ -154,3 +154,21 @@ describe("the first part taken by mistake", () => {
     expect(open()).toBeLessThan(full);
   });
 });
+
+describe("a look before a purchase", () => {
+  it("is quoted with the piece that went in by hand, so that nobody pays for what was not asked about", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ kind: "purchase-check", depth: "full", limitMinor: 0 });
+    const press = (act: "use" | "take-parts", input: object) => {
+      const { run, act: of } = actOf(act)!;
+      return run.run(shop.ctx, of.input.parse({ jobId: id, ...input }) as never);
+    };
+    const agree = () =>
+      recordAnswer(shop.ctx, id, { accepted: true, words: "yes", totalMinor: getQuote(shop.db, job(shop, id)).sum.totalMinor });
+    agree();
+    press("take-parts", { positionIds: ["lock-screw", "handle-nut"] });
+    // Agreed was the look alone.
+    expect(refusal(() => press("use", { positionId: "handle-nut" })).code).toBe("ask-first");
+    expect(getQuote(shop.db, job(shop, id)).sum.partsMinor).toBe(0);
+  });
+});

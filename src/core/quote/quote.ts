@@ -83,6 +83,8 @@ export interface QuotedPart {
   readonly foreseenBy: string | null;
   /** The kit it came in with. */
   readonly kit?: KitPart["kit"];
+  /** The new piece lies in its well or sits in the reel. */
+  readonly fitted?: 0 | 1;
 }
 
 /** How far a job opens its reel, for its price. */
@@ -179,9 +181,11 @@ export function quoteOf(facts: QuoteFacts): Quote {
     facts,
     remedies.reduce((sum, { minutes }) => sum + minutes, 0),
   );
-  // A check is billed as a check, whatever it found.
+  // A check is billed as a check, whatever it found; a piece that went in by hand all the same is asked about like any other.
   const billed =
-    job.kind === "purchase-check" ? { labour: service, parts: [] } : { labour: [...service, ...remedies], parts: newPieces(facts) };
+    job.kind === "purchase-check"
+      ? { labour: service, parts: newPieces({ ...facts, parts: parts.filter(({ fitted }) => fitted === 1) }) }
+      : { labour: [...service, ...remedies], parts: newPieces(facts) };
   const consumables = rates.prices?.consumablesMinor ?? 0;
   const ours = cover !== null && cover.pays !== "customer";
   const extras = [

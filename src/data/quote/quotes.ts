@@ -52,7 +52,7 @@ export function quotesOf(db: Db, jobs: readonly Job[], billing = false): Readonl
                          (SELECT price_minor FROM job_price WHERE job_price.job_id = quote_part.job_id AND job_price.part_type_id = part_type.id),
                          part_type.price_minor) AS priceMinor,
                 CASE WHEN donor_piece.id IS NOT NULL THEN 'donor' ELSE quote_part.source END AS source,
-                position.assembly_id AS assemblyId, coalesce(position.name, '') AS seat, quote_part.foreseen_by AS foreseenBy, quote_part.kit_id AS kitId,
+                position.assembly_id AS assemblyId, instance.id IS NOT NULL AS fitted, coalesce(position.name, '') AS seat, quote_part.foreseen_by AS foreseenBy, quote_part.kit_id AS kitId,
                 json_extract(kit.kit_json, '$.name') AS kitName
          FROM quote_part JOIN part_type ON part_type.id = quote_part.part_type_id JOIN job ON job.id = quote_part.job_id
          LEFT JOIN kit ON kit.id = quote_part.kit_id

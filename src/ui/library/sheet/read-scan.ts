@@ -41,12 +41,13 @@ export async function readScans(
       await worker.setParameters({ tessedit_pageseg_mode: PSM.SPARSE_TEXT, tessedit_char_whitelist: "" });
       const canvas = await grey(one.picture);
       sizes[one.page] = { width: canvas.width, height: canvas.height };
+      let watch: ReturnType<typeof setInterval> | undefined;
       // A stop ends the worker, and what it was reading with it.
-      const watch = setInterval(() => stop.stopped && void worker.terminate(), 200);
       const ended = new Promise<never>((_, refuse) => {
-        const look = setInterval(() => {
+        watch = setInterval(() => {
           if (!stop.stopped) return;
-          clearInterval(look);
+          clearInterval(watch);
+          void worker.terminate();
           refuse(new Stopped("stopped"));
         }, 200);
       });

@@ -2,11 +2,12 @@ import { spawnSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import PDFDocument from "pdfkit";
-import { By } from "selenium-webdriver";
+import { By, Key } from "selenium-webdriver";
 import { describe, expect, it } from "vitest";
 import type { SheetRow } from "@/core/sheets/kept-sheet";
 import { drawSheet, sheetStyles } from "../sheets/draw-sheet";
 import { pdfOf } from "../sheets/pdf-sheet";
+import { jpegOf, photographed, printed, shots } from "../sheets/photograph";
 import { writtenSheets } from "../sheets/written-sheets";
 import { atTheBench, type Person, type Server } from "./bench";
 import { seriousFaults } from "./serious";
@@ -104,9 +105,46 @@ describe("a maker's sheet", () => {
     await person.sees("From a maker's sheet");
   });
 
+  it("comes in as a photograph taken at a slant in the shade: its page is found, laid flat and read; the photograph is kept beside it", async () => {
+    const sheet = writtenSheets.find(({ family }) => family === "lever-drag")!;
+    const drawn = drawSheet(sheet, sheetStyles[0]!, 5);
+    const { picture } = photographed(await printed(drawn, 220), shots[1]!, 5);
+    await bring("bench.jpg", await jpegOf(picture));
+    await person.sees("Where is the page?", 30_000);
+    expect(await seriousFaults(person)).toEqual([]);
+    // A corner is moved by hand and brought back.
+    const corner = await person.driver.findElement(By.css('[aria-label^="Top left corner"]'));
+    await corner.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await person.press("Undo");
+    await person.press("Undo");
+    await person.space();
+    await person.sees("sure rows", 120_000);
+    const rows = JSON.parse(server.value<string>("SELECT rows FROM sheet WHERE name = 'bench.jpg'")) as SheetRow[];
+    const cells = drawn.rows.flatMap((row, at) =>
+      (["callout", "number", "description", "quantity"] as const).map((field) => String(rows[at]?.[field]) === row[field]),
+    );
+    expect(cells.filter(Boolean).length / cells.length).toBeGreaterThan(0.9);
+    expect(rows.filter(({ mark }) => mark).length / rows.length).toBeGreaterThan(0.75);
+    await person.sees("The photograph as it was taken");
+    await person.press("The model it becomes");
+    await person.press("Forget this sheet");
+    await person.sees("From a maker's sheet");
+    // A photograph of no list: its corners can be set by hand, on the same screen.
+    const cat = {
+      data: new Uint8Array(640 * 480).map((_, i) => 90 + 60 * Math.sin((i % 640) / 90) * Math.cos(i / 640 / 70)),
+      width: 640,
+      height: 480,
+    };
+    await bring("cat.jpg", await jpegOf(cat));
+    await person.sees("Hardly any text could be read", 120_000);
+    await person.press("Set the page's corners by hand");
+    await person.sees("Where is the page?");
+    await person.press("Cancel");
+  });
+
   it("says what it cannot read, and what to do", async () => {
     await bring("nothing.pdf", await pdf([]));
-    await person.sees("Hardly a word could be read in it", 60_000);
+    await person.sees("Hardly any text could be read", 60_000);
     await bring(
       "letter.pdf",
       await pdf(["Dear customer,", "your reel is ready since Tuesday.", "Please fetch it when you pass by.", "Yours, the bench"]),

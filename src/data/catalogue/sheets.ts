@@ -26,7 +26,14 @@ export interface KeptSheet {
   /** The model that was made of it. */
   readonly modelId: string | null;
   readonly rowVersion: number;
-  readonly pages: readonly { readonly page: number; readonly photoHash: string; readonly width: number; readonly height: number }[];
+  readonly pages: readonly {
+    readonly page: number;
+    readonly photoHash: string;
+    readonly width: number;
+    readonly height: number;
+    /** The photograph it was laid flat from. */
+    readonly originalHash: string | null;
+  }[];
 }
 
 const stored = z.object({
@@ -40,7 +47,7 @@ const stored = z.object({
   modelId: z.string().nullable(),
   rowVersion: count,
 });
-const pageRow = z.object({ page: count, photoHash: z.string(), width: count, height: count });
+const pageRow = z.object({ page: count, photoHash: z.string(), width: count, height: count, originalHash: z.string().nullable() });
 
 export function findSheet(db: Db, id: number): KeptSheet | null {
   const found = row(
@@ -50,7 +57,11 @@ export function findSheet(db: Db, id: number): KeptSheet | null {
       .get(id),
   );
   if (!found) return null;
-  const pages = db.prepare("SELECT page, photo_hash AS photoHash, width, height FROM sheet_page WHERE sheet_id = ? ORDER BY page").all(id);
+  const pages = db
+    .prepare(
+      "SELECT page, photo_hash AS photoHash, width, height, original_hash AS originalHash FROM sheet_page WHERE sheet_id = ? ORDER BY page",
+    )
+    .all(id);
   return { ...found, pages: rows(pageRow, pages) };
 }
 
@@ -84,6 +95,12 @@ export function keepSheetPage(ctx: Context, id: number, page: number, washed: { 
   ctx.db
     .prepare("INSERT INTO sheet_page (sheet_id, page, photo_hash, width, height) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO NOTHING")
     .run(id, page, keepPhoto(ctx, washed), washed.width, washed.height);
+}
+
+/** The photograph a page was laid flat from: kept with it. @throws Refusal for a sheet that is none. */
+export function keepSheetOriginal(ctx: Context, id: number, page: number, washed: { jpeg: Buffer; width: number; height: number }): void {
+  openSheet(ctx.db, id, null);
+  ctx.db.prepare("UPDATE sheet_page SET original_hash = ? WHERE sheet_id = ? AND page = ?").run(keepPhoto(ctx, washed), id, page);
 }
 
 /** @param seen its row version on the page; null where nothing is judged by it. @throws Refusal when it is gone, done, or another window changed it. */

@@ -10,7 +10,7 @@ import { Refused } from "@/ui/controls/refused";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { matchInWorker } from "./match-in-worker";
 import { RowForm, type SeatChoice } from "./row-form";
-import { SheetPages } from "./sheet-pages";
+import { type PageShown, SheetPages } from "./sheet-pages";
 
 export interface SheetShown {
   readonly id: number;
@@ -19,7 +19,7 @@ export interface SheetShown {
   readonly rows: readonly SheetRow[];
   readonly doubts: readonly string[];
   readonly rowVersion: number;
-  readonly pages: readonly { readonly page: number; readonly photoHash: string; readonly width: number; readonly height: number }[];
+  readonly pages: readonly PageShown[];
   /** The seats such a reel has, by assembly. */
   readonly seats: readonly SeatChoice[];
 }

@@ -2,8 +2,15 @@
 import { useEffect, useState } from "react";
 import { isOpen, type SheetRow } from "@/core/sheets/kept-sheet";
 
+export interface PageShown {
+  readonly page: number;
+  readonly photoHash: string;
+  readonly width: number;
+  readonly height: number;
+  readonly originalHash: string | null;
+}
 interface Props {
-  readonly pages: readonly { readonly page: number; readonly photoHash: string; readonly width: number; readonly height: number }[];
+  readonly pages: readonly PageShown[];
   readonly rows: readonly SheetRow[];
   readonly here: number;
   readonly onPick: (row: number) => void;
@@ -79,6 +86,11 @@ export function SheetPages({ pages, rows, here, onPick }: Props) {
             ),
         )}
       </svg>
+      {shown.originalHash && (
+        <a className="act-link inline-block min-h-11" href={`/api/photos/${shown.originalHash}`} target="_blank" rel="noreferrer">
+          The photograph as it was taken
+        </a>
+      )}
     </div>
   );
 }

@@ -78,11 +78,11 @@ describe("a part that was to stay out", () => {
     takeAllAsCame(shop.ctx, id);
     const first = getBuild(shop.db, job(shop, id)).current!;
     const out = () => listWells(shop.db, id).find(({ positionId }) => positionId === first.position!.id)!.leftOutReason;
-    leaveOut(shop.ctx, id, first.position!.id, "cannot be had any more");
+    leaveOut(shop.ctx, id, first.position!.id, "no longer available");
     doSteps(shop.ctx, id, [first.operation.id]);
     expect(out()).toBeNull();
     undoStep(shop.ctx, id, first.operation.id);
-    expect(out()).toBe("cannot be had any more");
+    expect(out()).toBe("no longer available");
   });
 });
 

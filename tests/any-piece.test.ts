@@ -227,7 +227,7 @@ describe("what is otherwise than the drawing", () => {
 const expectedOff = (shop: Workshop, id: number): string[] =>
   shop.db.prepare("SELECT position_id FROM tray_well WHERE job_id = ? ORDER BY well, place").pluck().all(id) as string[];
 
-describe("a fault that is not put right here", () => {
+describe("a fault that is not repaired here", () => {
   it.each(faultOutcomeIds)(
     "%s: leaves the quote with its parts, is not opened for, and the report says so; taken on again all is back",
     (outcome) => {

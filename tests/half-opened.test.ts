@@ -27,7 +27,7 @@ import { stream } from "./random-stream";
 import { intake, openWorkshop, plainJob, type Workshop } from "./workshop";
 
 /**
- * Jobs that open no more than they need, on a reel of which one piece is left in by choice and one was not there when it came: from the first test to
+ * Jobs that open no more than they need, on a reel of which one piece is left in by choice and one was missing when it arrived: from the first test to
  * the return without a word that anybody had to invent.
  */
 function half(shop: Workshop, modelId: string, depth: DepthId, felt: readonly ComplaintId[], random: () => number) {

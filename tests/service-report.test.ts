@@ -50,7 +50,7 @@ describe("the report of a service without any fault", () => {
       "Drag grease: friction washer (3).",
       "No fault was found: every test was good when it came.",
       "Before and after",
-      "Good before and after: Free spool; Turning in gear; Drag, star a quarter on; ",
+      "Good before and after: Free spool; Turning in gear; Drag, star 1/4 turn; ",
       "Full service: apart, cleaned, oiled and greased, checked (69.00, price list)",
       "69.00",
       "Oil, grease and cleaner 3.50",

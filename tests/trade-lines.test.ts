@@ -56,7 +56,7 @@ const lines: readonly Line[] = [
   ["SB5", bridge, { at: "eccentric", product: "light oil" }],
   ["SB6", bridge, { at: "yoke-spring-front", says: /fly/ }],
   ["SB7", bridge, { gate: /throws the yoke up and down, no gap/, before: ["head-screw-top"] }],
-  ["SB7a", bridge, { gate: /click speaks both ways/, after: ["head-screw-top"] }],
+  ["SB7a", bridge, { gate: /click sounds in both directions/, after: ["head-screw-top"] }],
   ["SB8", bridge, { at: "star", says: /binds on the plate/ }, { "star-face": "hollow" }],
   ["SB10", bridge, { at: "jack", says: /Off its stud/ }],
   ["SB10a", bridge, { at: "head-screw-foot-front", says: /dents the spool/ }],

@@ -23,8 +23,8 @@ export default function Failed({ error, reset }: { error: Error & { digest?: str
     <Sheet>
       <h1>This page could not be shown</h1>
       <p className="mt-2">
-        Nothing you confirmed is lost. Try again; if it comes back, tell the reference <span className="num">{error.digest ?? "none"}</span>
-        .
+        Nothing you confirmed is lost. Try again; if it happens again, quote the reference{" "}
+        <span className="num">{error.digest ?? "none"}</span>.
       </p>
       <p className="mt-4 flex gap-3">
         <button type="button" className="key" onClick={reset}>

@@ -1,4 +1,5 @@
 import type { Metadata, Viewport } from "next";
+import { cookies } from "next/headers";
 import { unstable_rethrow } from "next/navigation";
 import type { ReactNode } from "react";
 import { getDb } from "@/app/server/db";
@@ -6,6 +7,7 @@ import { whoAsks } from "@/app/server/person";
 import { whyUnusable } from "@/app/server/why-unusable";
 import { restoreUnusable } from "@/app/shop/unusable-actions";
 import type { ShopSettings } from "@/core/shop/settings";
+import { paletteOf } from "@/core/vocabulary/palettes";
 import { clockSetBack } from "@/data/database/clock-set-back";
 import type { Person } from "@/data/database/context";
 import { troubleOf } from "@/data/database/trouble";
@@ -25,7 +27,12 @@ export const metadata: Metadata = {
   title: { default: "Zorbek", template: "%s · Zorbek" },
   description: "A bench companion for the reel repairer",
 };
-export const viewport: Viewport = { themeColor: "#A9ADA3" };
+export const viewport: Viewport = {
+  themeColor: [
+    { media: "(prefers-color-scheme: light)", color: "#A9ADA3" },
+    { media: "(prefers-color-scheme: dark)", color: "#151918" },
+  ],
+};
 
 /** What every page needs of the data; or what is wrong with it. */
 async function dataOrWhyNot(): Promise<
@@ -49,14 +56,17 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   if ("unusable" in data) return <Unusable {...(await whyUnusable(data.unusable))} putBack={restoreUnusable} />;
   const { person, settings, clock } = data;
   return (
-    <html lang="en">
+    <html lang="en" data-palette={paletteOf((await cookies()).get("palette")?.value)}>
       <body>
         <Spoken locale={settings.locale}>
           <KeysProvider footSwitchKey={settings.footSwitchKey} shortcutsOn={settings.shortcuts}>
             <QueueProvider>
+              <a className="skip-link act-link" href="#page">
+                Skip to the page
+              </a>
               {person && <Rail person={person.name} />}
               {person && <SoakBell />}
-              <main className="p-4">
+              <main id="page" tabIndex={-1} className="p-4">
                 {clock && (
                   <p role="alert" className="alarm mb-3">
                     {clock}

@@ -4,7 +4,7 @@ import { Sheet } from "@/ui/sheets/sheet";
 export default function NotFound() {
   return (
     <Sheet>
-      <h1>There is nothing at this address</h1>
+      <h1>Page not found</h1>
       <p className="mt-2">
         The link may be old. Press <span className="cap">/</span> to find a tag, serial, owner, model or part.
       </p>

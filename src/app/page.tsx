@@ -2,6 +2,7 @@ import Link from "next/link";
 import { readPage } from "@/app/server/reading";
 import { moveWords } from "@/core/schedule/whose-move";
 import { revisionOf } from "@/data/database/journal";
+import { getShopSettings } from "@/data/shop/settings";
 import { NextLink } from "@/ui/controls/next-link";
 import { dayWords } from "@/ui/dates";
 import { Rack } from "@/ui/rack/rack";
@@ -28,7 +29,7 @@ export default async function RackPage() {
                     { label: taken.lotId === null ? "Tag" : "Lot", value: taken.title, large: true },
                     { label: "Reel", value: taken.reel },
                     { label: "Station", value: taken.station },
-                    { label: "Whose move", value: moveWords[taken.move] },
+                    { label: "Waiting on", value: moveWords[taken.move] },
                     { label: "Promised", value: dayWords(taken.promisedOn) },
                   ]
                 : [{ label: "Hanging", value: String(hanging), large: true }]
@@ -53,6 +54,7 @@ export default async function RackPage() {
         )}
         {unclaimed.length > 0 && (
           <UnclaimedList
+            shop={getShopSettings(db).shopName}
             reels={unclaimed.map((one) => ({
               ...one,
               readyOn: dayWords(one.readyOn),

@@ -32,10 +32,12 @@ export function becauseOf({ late, lateByPromise, exact, tags }: UnitsInOrder, pr
     return `because ${when}.`;
   }
   const gain = lateByPromise - late;
-  return `because so the ${tags.length} reels waiting on us lose ${gain < 10 ? gain.toFixed(1) : Math.round(gain)} weighted days less than by promised day alone (${exact ? "every order weighed" : "improved by moves, not proven"}).`;
+  const saved = gain < 10 ? gain.toFixed(1) : Math.round(gain);
+  const how = exact ? "every order tried" : "improved step by step, not proven the best";
+  return `because this order saves ${saved} weighted days of delay over the ${tags.length} reels waiting on us, compared with promised-date order (${how}).`;
 }
 
-/** The rack as it hangs: what is next and why, the coming days with their tags, and what waits to be fetched. */
+/** The rack as it hangs: what is next and why, the coming days with their tags, and what waits waiting for collection. */
 export function rackShown(db: Db) {
   const day = today();
   const settings = getShopSettings(db);

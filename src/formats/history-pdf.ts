@@ -17,7 +17,7 @@ export const historyPdf = (history: ReelHistory, locale: Locale): Promise<Buffer
     line("mono", 13, reel.serial || "no serial");
     line("sans", 11, `${reel.hand} hand. Kept by ${history.shop}, printed ${words(history.exportedOn)}.`);
     for (const visit of history.before)
-      line("sans", 10, `Before this book, ${visit.on ? words(visit.on) : "day not known"}${visit.words && `: ${visit.words}`}`);
+      line("sans", 10, `Earlier history, ${visit.on ? words(visit.on) : "day not known"}${visit.words && `: ${visit.words}`}`);
     if (!history.visits.length) line("sans", 11, "Nothing on record yet.");
     for (const visit of history.visits) {
       heading(`${words(visit.takenInOn)}, ${visit.tag}: ${visit.cameFor}`);

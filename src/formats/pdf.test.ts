@@ -158,7 +158,7 @@ describe("the report", () => {
     workedBy: "Ilse Varn",
     oldParts: "Old parts: discarded here.",
     parcels: ["Came by parcel, Quick Post 77, 1 Mar 2026"],
-    warranty: "Our work is warranted until 1 Sep 2026: bring this report.",
+    warranty: "Our work is under warranty until 1 Sep 2026: bring this report.",
     fileHash: null,
     nextService: "1 Mar 2027",
     due: [
@@ -208,7 +208,7 @@ describe("the report", () => {
       "Worked on by Ilse Varn.",
       "Quick Post 77",
       "discarded here",
-      "warranted until 1 Sep 2026",
+      "under warranty until 1 Sep 2026",
     ])
       expect(text, words).toContain(words);
   });
@@ -363,7 +363,7 @@ describe("a reel's history on paper", () => {
       "Trip lever, not worth drawing",
       "21 cN·m, then 9 cN·m (simulated)",
       "8 Mar 2027: Drag",
-      "Before this book, 31 May 2019: washed and greased elsewhere",
+      "Earlier history, 31 May 2019: washed and greased elsewhere",
       "Side play, before the work: 0.31 ± 0.05 mm",
     ])
       expect(text, words).toContain(words);

@@ -58,7 +58,7 @@ export const receiptPdf = (receipt: Receipt): Promise<Buffer> =>
       ...(receipt.partsLimitMinor === null
         ? []
         : ([["Of it for new parts", `${formatMinor(receipt.partsLimitMinor)} ${currency}, tax included`]] as const)),
-      ...(receipt.callFor ? ([["We call before renewing", receipt.callFor]] as const) : []),
+      ...(receipt.callFor ? ([["We call before replacing", receipt.callFor]] as const) : []),
       ...(receipt.discountPercent ? ([["Discount", `${receipt.discountPercent} % off work and parts`]] as const) : []),
       ["Deposit paid", depositMinor ? `${formatMinor(depositMinor)} ${currency}` : "none"],
     ];

@@ -199,7 +199,7 @@ function care(flow: Flow, report: Report, locale: Locale): void {
       11,
       `${due.component}: ${due.what}, ${due.byOwner ? "yourself, " : ""}by ${DateTime.fromISO(due.on).setLocale(locale).toLocaleString(DateTime.DATE_MED)} (${due.because})`,
     );
-  if (report.notServed.length) flow.line("sans", 11, `Not served here yet: ${report.notServed.join(", ")}.`);
+  if (report.notServed.length) flow.line("sans", 11, `Not serviced here yet: ${report.notServed.join(", ")}.`);
 }
 
 function price(flow: Flow, report: Report): void {

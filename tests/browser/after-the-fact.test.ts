@@ -36,16 +36,16 @@ const until = (sql: string, value: unknown, ...of: unknown[]) =>
 describe("what was taken in wrongly", () => {
   let tag = "";
 
-  it("is put right: serial, complaint, accessories, limit; its receipt says so", async () => {
+  it("is repaired: serial, complaint, accessories, limit; its receipt says so", async () => {
     tag = await takenIn("MS30 80001");
     await person.go(`/bench/${tag}/test`);
-    await person.press("Intake: put it right, or print the tag again");
+    await person.press("Correct the intake, or reprint the tag");
     await person.sees("What it came for");
     await person.type("Serial, as stamped", "MS30 80002");
     await person.press("drag jerks");
     await person.press("box");
-    await person.type("Work without asking up to", "55");
-    await person.press("Put it right");
+    await person.type("Spending limit", "55");
+    await person.press("Save the correction");
     await until("SELECT limit_minor FROM job WHERE tag = ?", 5500, tag);
     expect(server.value("SELECT serial FROM reel JOIN job ON job.reel_id = reel.id WHERE tag = ?", tag)).toBe("MS3080002");
     const receipt = await text(`/bench/${tag}/receipt.pdf`);
@@ -59,7 +59,7 @@ describe("what was taken in wrongly", () => {
     await person.press("Cancel this intake for good");
     await until("SELECT station FROM job WHERE tag = ?", "closed", tag);
     await person.go(`/bench/${tag}/intake`);
-    await person.sees("This reel was returned: its intake stays as it was.");
+    await person.sees("This reel was returned; its intake can no longer be changed.");
   });
 });
 
@@ -77,17 +77,17 @@ describe("a reel that goes as it is", () => {
     await person.go(`/bench/${tag}/return`);
     await person.sees("Click is still bad.");
     expect(await person.mainKey()).toContain("First: Prove");
-    await person.press("Click goes as it is: the owner knows of it and takes it so");
-    await person.sees("Goes as it is: Click is bad.");
-    await person.press("Ready for collection");
+    await person.press("Click goes as it is: the owner knows and accepts it");
+    await person.sees("Returned as it is: Click is bad.");
+    await person.press("Ready to collect");
     await person.press("Return it");
     await person.sees("Returned");
-    expect(await text(`/bench/${tag}/report.pdf`)).toContain("Click is bad: the owner knows of it and takes it so.");
+    expect(await text(`/bench/${tag}/report.pdf`)).toContain("Click is bad: the owner knows and accepts it.");
   });
 
   it("returned by mistake, is taken back the same day, and its report is not the last word", async () => {
-    await person.press("Returned by mistake today: take it back");
-    await person.press("Take the return back: its invoice is credited");
+    await person.press("Returned by mistake today? Undo the return");
+    await person.press("Undo the return (credits its invoice)");
     await until("SELECT station FROM job WHERE tag = ?", "return", tag);
     expect(server.value("SELECT count(*) FROM kept_report JOIN job ON job.id = job_id WHERE tag = ?", tag)).toBe(0);
     await person.sees("Return it");

@@ -173,7 +173,7 @@ describe("what goes in place of what", () => {
     await person.press("Take it");
     await person.sees("new piece in well");
     expect(server.value("SELECT state FROM donor_piece WHERE part_type_id = 'sk-main-gear'")).toBe("used");
-    await person.press("Undo: back to the bin");
+    await person.press("Undo: return it to the bin");
     await until(() => server.value("SELECT state FROM donor_piece WHERE part_type_id = 'sk-main-gear'") === "lying");
   });
 

@@ -32,7 +32,7 @@ describe("a quote that is asked about by letter", () => {
       return server.value<string>("SELECT tag FROM job WHERE id = ?", id);
     });
     await person.go(`/bench/${tag}/quote`);
-    await person.press("Make the letter");
+    await person.press("Create the letter");
     await person.sees("holds until");
     await person.press("Mail it to reel@example.org");
     await person.sees("this desk is simulated and sends nothing");
@@ -66,18 +66,18 @@ describe("a quote that is asked about by letter", () => {
   it("or by the codes the customer names at the counter; a slip is told at its field", async () => {
     onTheData(server, (ctx) => setForeseen(ctx, job(), "handle", true));
     await person.go(`/bench/${tag}/quote`);
-    await person.press("Make the letter");
-    await person.sees("Codes the customer names");
+    await person.press("Create the letter");
+    await person.sees("Codes the customer gives");
     const asked = JSON.parse(server.value<string>("SELECT asked FROM asking WHERE answered_at IS NULL AND revoked_at IS NULL")) as {
       lines: { code: string; ref: string }[];
     };
     const code = (ref: string) => asked.lines.find((line) => line.ref === ref)!.code;
-    await person.type("Codes the customer names", "BBB");
-    await person.press("Take the answer");
+    await person.type("Codes the customer gives", "BBB");
+    await person.press("Record the answer");
     await person.sees("is no code of this letter");
     await person.rest(320);
-    await person.type("Codes the customer names", `${code("star").toLowerCase()}, ${code("handle")}`);
-    await person.press("Take the answer");
+    await person.type("Codes the customer gives", `${code("star").toLowerCase()}, ${code("handle")}`);
+    await person.press("Record the answer");
     await person.driver.wait(() => seats().split(",").sort().join() === "handle,star", 10_000);
     await person.sees("The customer agreed to this sum.");
   });

@@ -38,18 +38,18 @@ describe("a shop that starts with nothing", () => {
 
   it("is asked six things wherever it is opened, says what is wrong at its field, and shows the doors then", async () => {
     await person.go("/counter");
-    await person.sees("A shop begins");
+    await person.sees("Set up your shop");
     await person.sees(server.data);
     await person.type("Name of the shop, as on the tags", "The Sail Loft");
     await person.type("Currency", "pounds");
     await person.press("Begin");
-    await person.sees("Write a name: it stands beside everything you do.");
+    await person.sees("Enter your name. It is recorded with everything you do.");
     await person.sees("A currency is three capitals");
     await person.type("Your name", "Ola Quist");
     await person.type("Currency", "EUR");
     await person.press("Begin");
     await person.sees("The Sail Loft: where to begin");
-    await person.sees("Look round in the demo");
+    await person.sees("Try the demo shop");
     expect(server.value("SELECT name FROM person")).toBe("Ola Quist");
     await person.go("/first");
     await person.sees("where to begin");
@@ -84,7 +84,7 @@ describe("a shop that starts with nothing", () => {
     await person.press("Add an offer");
     await person.sees("No supplier yet.");
     await person.press("Add the supplier");
-    await person.sees("A supplier has a name.");
+    await person.sees("Enter the supplier's name.");
     const form = 'form[aria-label="New supplier"] ';
     for (const [name, text] of [
       ["name", "Ferry Lane Spares"],
@@ -135,7 +135,7 @@ describe("a shop that starts with nothing", () => {
     await person.type("outside, mm", "11");
     await person.type("width, mm", "4");
     await person.press("Add the part");
-    await person.sees("Where it sits, and where else it fits");
+    await person.sees("Where it is used, and where else it fits");
     await person.type("Bin", "A1");
     await person.type("In stock", "3");
     await person.press("Give it a bin");
@@ -195,13 +195,13 @@ describe("a shop that starts with nothing", () => {
       return path;
     };
     const takeBack = async (what: string) =>
-      (await person.driver.findElement(By.css(`button[aria-label^="Take all of it back: ${what}"]`))).click();
+      (await person.driver.findElement(By.css(`button[aria-label^="Undo this import: ${what}"]`))).click();
     await person.go("/shop/bring-in");
     // Semicolons, Latin-1, a heading nobody would guess, and a row without a name.
     await (await person.field("A spreadsheet's file (CSV or XLSX)")).sendKeys(
       file("book.csv", "Wer;Telephone\r\nJ\u00f6rn M\u00fc\u00dfe;0555 1\r\n;0555 2\r\n"),
     );
-    await person.sees("2 rows, Latin-1, parted by semicolons.");
+    await person.sees("2 rows, Latin-1, separated by semicolons.");
     await person.sees("Say which column is the name.");
     await choose("name", "Wer");
     await person.sees("J\u00f6rn M\u00fc\u00dfe");
@@ -250,13 +250,13 @@ describe("a shop that starts with nothing", () => {
     await person.sees("Brought in: 1 row of more.xlsx.");
     expect(server.value("SELECT name || ' ' || price_minor FROM part_type WHERE number = 'XL-1'")).toBe("Side plate screw 250");
     await takeBack("Parts, prices and shelves");
-    await person.sees("Taken back, all of it.");
+    await person.sees("Import undone.");
     // The customers are in use by now: they stay. The reels go, then the customers.
     await person.go("/shop/bring-in");
     await takeBack("Customers");
     await person.sees("is in use by now");
     await takeBack("Reels");
-    await person.sees("Taken back, all of it.");
+    await person.sees("Import undone.");
     await takeBack("Customers");
     await person.driver.wait(() => server.value<number>("SELECT count(*) FROM customer") === before, 10_000);
     rmSync(folder, { recursive: true });
@@ -279,9 +279,9 @@ describe("a shop that starts with nothing", () => {
   it("is copied by one press, changed, and put back as it was by two", async () => {
     await person.go("/shop");
     // What was brought in had a copy made before it.
-    await person.sees("The newest is of");
+    await person.sees("The newest is from");
     await person.press("Back up now");
-    await person.sees("Copied and looked over.", 30_000);
+    await person.sees("Backed up and checked.", 30_000);
     const jobs = server.value<number>("SELECT count(*) FROM job");
     await person.type("Name of the shop, as on the tags", "Another Loft");
     await person.press("Save");
@@ -290,9 +290,9 @@ describe("a shop that starts with nothing", () => {
       10_000,
     );
     await person.go("/shop");
-    await person.sees("The newest is of");
+    await person.sees("The newest is from");
     await person.type("Go back to", " MB");
-    await person.press("Restore this copy");
+    await person.press("Restore this backup");
     await person.sees("The shop is as it was then.");
     await person.go("/shop");
     expect(await person.value("Name of the shop, as on the tags")).toBe("The Sail Loft");

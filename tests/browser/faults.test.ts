@@ -148,7 +148,7 @@ describe("data that cannot be worked with", () => {
     await person.driver.get(`${server.base}/stores`);
     await person.sees("Zorbek cannot work with this data");
     await person.sees("put the last good copy back");
-    await person.press("Put it back");
+    await person.press("Restore it");
     await person.sees("Put back. What was there lies in", 30_000);
     await person.go("/");
     await person.sees("Next:");

@@ -87,7 +87,7 @@ describe("gauges opened for a reel", () => {
   it("shows a cam half a turn round as lost free spool", async () => {
     await person.type("Squeezed by", "a lever and its cam");
     await person.type("Cam fitted", "half a turn out");
-    await person.sees("No free spool: at the lever's first mark it presses already.");
+    await person.sees("No free spool: it already presses at the lever's first mark.");
     await person.type("Cam: degrees and rise", "0 0; 0 1");
     await person.sees("degrees rising");
     await person.type("Cam: degrees and rise", "0 0; 60 0.4; 120 0.7");

@@ -65,14 +65,14 @@ const answered = async (testId: string, before: number) => {
 const count = (testId: string) => server.value<number>("SELECT count(*) FROM observation WHERE test_id = ?", testId);
 
 describe("measuring at Test", () => {
-  it("streams from the stand-in that is set to a worn reel, and sets the reading beside what such reels leave with", async () => {
+  it("streams from the stand-in that is set to a worn reel, and sets the reading beside what reels like this leave with", async () => {
     await person.go("/bench/Z-00009-2/test");
     await person.press("Turning in gear");
-    await person.sees("Such reels leave here with");
+    await person.sees("Reels like this leave here with");
     await person.type("What the simulated instrument shows", "a worn reel");
-    await person.press("Turn with the effort handle");
+    await person.press("Measure with the torque handle");
     await person.driver.wait(async () => (await person.mainKey()).startsWith("Stop the handle"), 5000);
-    await person.sees("gritty or a tight spot", 20_000);
+    await person.sees("grit or a tight spot", 20_000);
     await person.sees("This one is above usual.");
     expect(await person.mainKey()).toMatch(/^Good/);
     const before = count("turning");
@@ -83,7 +83,7 @@ describe("measuring at Test", () => {
 
   it("takes a pull from a spreadsheet, and says which row is wrong with one that cannot be read", async () => {
     await person.go("/bench/Z-00009-2/test");
-    await person.press("Drag, star home");
+    await person.press("Drag, star fully tight");
     const bad = join(folder, "bad.csv");
     writeFileSync(bad, "t_s;N\n0;0\n0,1;ten\n");
     await (await person.field("or from a file")).sendKeys(bad);
@@ -144,7 +144,7 @@ describe("measuring at Test", () => {
     await person.press("Free spool");
     const rate = 22050;
     const random = stream(3);
-    // Starts at 14 turns a second; by hand: rubbing alone of 3 rad/s² takes 2π·10/3 = 20.9 s from ten turns a second to standstill.
+    // Starts at 14 turns a second; by hand: rubbing alone of 3 rad/s² takes 2π·10/3 = 20.9 s from ten turns a second to a stop.
     const times = passages({ a: 3, b: 0, c: 0 }, 2 * Math.PI * 14, 1, 40);
     const sound = background(times.at(-1)! + 1, rate, 0.004, 0.01, random);
     for (const t of times) addClick(sound, rate, t + 0.3, 0.5);

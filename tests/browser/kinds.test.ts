@@ -64,8 +64,8 @@ describe("a purchase check", () => {
     await person.press("Grease hardened in the gear side");
     await person.press("Proved");
     await person.press("1 found: on to Return");
-    await person.sees("The check alone");
-    await person.press("Checked: ready for collection");
+    await person.sees("Check only");
+    await person.press("Checked: ready to collect");
     await person.press("Return it");
     await person.sees("Returned");
     expect(stationOf(tag)).toBe("closed");
@@ -108,7 +108,7 @@ describe("an outside service", () => {
     await person.sees("All 3 good");
     await press("a");
     await at("return");
-    await person.sees("Proved: ready for collection");
+    await person.sees("Tested: ready to collect");
     await press(" ");
     await person.sees("Return it");
     await press(" ");
@@ -139,7 +139,7 @@ describe("a comeback", () => {
     expect(await person.value("Job")).toBe("comeback");
     await person.press("drag weak");
     await person.press("Check in");
-    await person.sees("Who pays for it? Say so before anything is opened.");
+    await person.sees("Who pays? Decide before anything is opened.");
     await person.type("Who pays", "we do");
     await person.press("Check in");
     await person.go(`/bench/${await taken()}/test`);
@@ -163,7 +163,7 @@ describe("a comeback", () => {
     await person.type("Who pays", "we do");
     await person.press("drag weak");
     await person.press("Check in");
-    await person.sees("We have returned no reel with this serial.");
+    await person.sees("We have not returned a reel with this serial.");
     expect(await person.value("Serial")).toBe("MS30 61002");
   });
 });

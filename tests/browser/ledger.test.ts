@@ -44,7 +44,7 @@ describe("papers", () => {
     await person.go("/ledger/papers");
     await person.sees("not due yet");
     await person.press(`R ${String(number).padStart(6, "0")}`);
-    await person.sees("Paid, all or a part");
+    await person.sees("Record a payment (all or part)");
     await person.type("Amount", "10");
     await person.type("How", "card");
     await person.press("Paid");
@@ -56,13 +56,13 @@ describe("papers", () => {
     await person.sees("is open.");
     expect(await person.value("Amount")).toBe("99999");
 
-    await person.type("What for, as printed", "A dull screw");
-    await person.press("Make the credit note");
+    await person.type("Reason (printed)", "A dull screw");
+    await person.press("Create the credit note");
     await person.driver.wait(() => server.list(`SELECT number FROM paper WHERE of_number = ${number}`).length === 1, 15_000);
     await person.sees("To pay back");
     await person.press("Paid back");
     await person.driver.wait(() => server.list("SELECT id FROM payment WHERE amount_minor = -1000").length === 1, 15_000);
-    await person.sees("Taken back by");
+    await person.sees("Credited by");
     const text = await (await fetch(`${server.base}/ledger/papers/papers.csv?from=2020-01-01&to=2099-01-01`)).text();
     expect(text).toContain("credit note");
     expect((await fetch(`${server.base}/ledger/papers/${number}/paper.pdf`)).headers.get("content-type")).toBe("application/pdf");

@@ -29,10 +29,10 @@ describe("an old reel nobody has a schematic of", () => {
     await person.go("/counter");
     await person.type("Customer", "Maren Quist");
     await person.type("Model", "Not in the library");
-    await person.press("just a service");
+    await person.press("service only");
     await person.type("Spending limit", "100");
     await person.press("Check in");
-    await person.sees("Markings, or what it looks like: the library keeps it");
+    await person.sees("Enter a name, markings or a description");
     await person.type("Markings, or what", "brass multiplier, about 1950");
     await person.press("Check in");
     await person.sees("Checked in as");
@@ -136,7 +136,7 @@ describe("what one job learned serves the next", () => {
     await person.go("/counter");
     await person.type("Customer", "Jory Tamsin");
     await person.type("Model", "Marrowby Skerry 30");
-    await person.press("just a service");
+    await person.press("service only");
     await person.type("Spending limit", "100");
     await person.press("Check in");
     await person.sees("Checked in as");

@@ -78,14 +78,14 @@ describe("a lot of thirty-four: three reels finished in series", () => {
         await person.settled();
       }
       await person.press("On to Return");
-      await person.press("Proved: ready for collection");
+      await person.press("Tested: ready to collect");
       await person.sees("Return it");
     }
     await person.go(`/bench/lot/${lotId}`);
-    await person.sees("Hand back the 3 that hang ready");
+    await person.sees("Hand back the 3 that are ready");
     await person.type("Collected by", "Odo of the ferry");
     await person.type("Paid", "on invoice");
-    await person.press("Hand back the 3 that hang ready");
+    await person.press("Hand back the 3 that are ready");
     await person.sees(`3 returned, ${reels - 3} still here.`);
     await person.sees("The first 2 took");
     expect(server.value("SELECT count(*) FROM job WHERE lot_id = ? AND closed_at IS NOT NULL AND paid_by = 'invoice'", lotId)).toBe(3);

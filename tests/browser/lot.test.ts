@@ -39,7 +39,7 @@ describe("a lot of thirty-four from a hire fleet", () => {
     await person.sees("Check in 34 reels");
     await person.press("Check in 34 reels");
     await person.sees("2 cells are wrong; nothing was checked in");
-    await person.sees("A serial has letters, digits, dots, dashes and strokes.");
+    await person.sees("A serial has letters, digits, dots, dashes and slashes.");
     await person.sees("Same as row 4.");
     expect(server.value("SELECT count(*) FROM lot")).toBe(1);
     await person.type("Serial, row 8", "LF 1007");

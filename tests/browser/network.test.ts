@@ -206,9 +206,9 @@ describe("a phone at the bench", () => {
     const address = jsQR(new Uint8ClampedArray(data), info.width, info.height)!.data;
     expect(address.startsWith(`${server.lan!.base}/join/`)).toBe(true);
     await phone.driver.get(address);
-    await phone.sees("This phone comes in as Tobin Marsh");
+    await phone.sees("This phone is signed in as Tobin Marsh");
     await phone.rest(800);
-    await phone.press("Come in as Tobin Marsh");
+    await phone.press("Sign in as Tobin Marsh");
     await phone.sees("Next:");
     const cookie = (await phone.driver.manage().getCookies()).find(({ name }) => name === "__Host-zorbek")!;
     expect(cookie).toMatchObject({ httpOnly: true, secure: true, sameSite: "Strict", path: "/" });
@@ -216,7 +216,7 @@ describe("a phone at the bench", () => {
       "Tobin Marsh network",
     ]);
     await phone.driver.get(address);
-    await phone.sees("This invitation does not hold any more");
+    await phone.sees("This invitation is no longer valid");
   });
 
   it("reads a claim tag with its camera and goes to the reel", async () => {
@@ -244,11 +244,11 @@ describe("a phone at the bench", () => {
     await bench.sees("Old passphrase");
     await phone.driver.manage().deleteAllCookies();
     await phone.go("/bench/Z-00007-6/strip");
-    await phone.sees("Who are you");
+    await phone.sees("Sign in");
     await phone.type("Your name", "Ilse Varn");
     await phone.type("Passphrase", "not the passphrase");
     await phone.press("Come in");
-    await phone.sees("Name and passphrase do not belong together");
+    await phone.sees("Name and passphrase do not match");
     await phone.type("Passphrase", passphrase);
     await phone.press("Come in");
     await phone.sees("into well 1");
@@ -274,7 +274,7 @@ describe("a phone at the bench", () => {
       10_000,
     );
     await phone.go("/stores");
-    await phone.sees("Who are you");
+    await phone.sees("Sign in");
     for (let i = 0; i < 14 && (await phone.seesNot("Too many tries. Wait")); i++) {
       await phone.type("Your name", "Ilse Varn");
       await phone.type("Passphrase", `wrong passphrase ${i}`);

@@ -81,12 +81,12 @@ describe("the rack", () => {
 
   it("knows people one by one: their hours, and what a day off costs before it is given", async () => {
     await person.go("/rack/hours");
-    await person.press("What these days off do");
+    await person.press("What these days off change");
     await person.driver.wait(async () => /Then slips?:|No other reel's day suffers/.test(await person.read()), 15_000);
     for (const day of ["Mon", "Tue", "Wed", "Thu", "Fri"]) await person.type(day, "5");
-    await person.press("Keep the week");
+    await person.press("Save week");
     await person.driver.wait(() => server.list("SELECT minutes FROM person_hours").join() === "300,300,300,300,300", 10_000);
-    await person.press("Give the days off");
+    await person.press("Add time off");
     await person.driver.wait(() => server.list("SELECT id FROM person_off WHERE removed_at IS NULL").length === 1, 10_000);
     await person.sees("Not there ");
   });
@@ -94,6 +94,6 @@ describe("the rack", () => {
   it("shows the year ahead", async () => {
     await person.go("/rack/season");
     await person.sees("The year ahead");
-    await person.sees("Ask in before the rush");
+    await person.sees("Invite before the rush");
   });
 });

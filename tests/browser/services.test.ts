@@ -52,7 +52,7 @@ async function done(tag: string): Promise<string> {
   await person.go(`/bench/${tag}/prove`);
   await allGood("return");
   await person.go(`/bench/${tag}/return`);
-  await person.press("Proved: ready for collection");
+  await person.press("Tested: ready to collect");
   await person.press("Return it");
   await person.sees("Returned");
   const file = join(folder, `${tag}.pdf`);
@@ -96,8 +96,8 @@ describe("from the counter to the report", () => {
     await person.go(`/bench/${tag}/test`);
     await allGood("strip");
     await person.go(`/bench/${tag}/quote`);
-    await person.sees("Better parts that can go in");
-    await person.press("Add Spool bearing, head: a better bearing of 5 × 11 × 5 shielded (ceramic is louder and needs no oil)");
+    await person.sees("Upgrades that fit");
+    await person.press("Add Spool bearing, head: a better bearing of 5 × 11 × 5 shielded (ceramic: louder, needs no oil)");
     await person.sees("for Spool bearing, head");
     await person.go(`/bench/${tag}/strip`);
     await stripAll(person);
@@ -109,7 +109,7 @@ describe("from the counter to the report", () => {
     await person.type("Material", "stainless, ceramic balls");
     await person.type("before tax", "18.50");
     await person.press("Fit this piece");
-    await person.sees("Undo: back to the bin");
+    await person.sees("Undo: return it to the bin");
     const text = await done(tag);
     for (const words of ["came for: upgrade", "ceramic balls", "bought for it"]) expect(text).toContain(words);
     expect(text).toContain("Spool, part way for a new part: spool bearing (head), spool off.");

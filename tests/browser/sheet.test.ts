@@ -57,7 +57,7 @@ describe("a maker's sheet", () => {
     presses++;
     // One is corrected: the second tension washer is in the seat of a spacer.
     await person.type("What it is", "Belleville washer");
-    await person.press("Row 7 is so");
+    await person.press("Save row 7");
     presses += 2;
     await person.settled();
     while ((await open()) > 0) {
@@ -69,7 +69,7 @@ describe("a maker's sheet", () => {
     await person.sees("Make the model");
     await person.type("Maker", "Heronwater");
     await person.type("Model", "Ladle 4");
-    await person.type("Parts that are not on the sheet begin with", "HL");
+    await person.type("Prefix for parts not on the sheet", "HL");
     await person.key(" ");
     presses++;
     await person.sees("Heronwater Ladle 4", 30_000);
@@ -100,8 +100,8 @@ describe("a maker's sheet", () => {
     );
     expect(cells.filter(Boolean).length / cells.length).toBeGreaterThan(0.9);
     expect(rows.filter(({ mark }) => mark).length / rows.length).toBeGreaterThan(0.75);
-    await person.press("The model it becomes");
-    await person.press("Forget this sheet");
+    await person.press("The new model");
+    await person.press("Delete this sheet");
     await person.sees("From a maker's sheet");
   });
 
@@ -126,8 +126,8 @@ describe("a maker's sheet", () => {
     expect(cells.filter(Boolean).length / cells.length).toBeGreaterThan(0.9);
     expect(rows.filter(({ mark }) => mark).length / rows.length).toBeGreaterThan(0.75);
     await person.sees("The photograph as it was taken");
-    await person.press("The model it becomes");
-    await person.press("Forget this sheet");
+    await person.press("The new model");
+    await person.press("Delete this sheet");
     await person.sees("From a maker's sheet");
     // A photograph of no list: its corners can be set by hand, on the same screen.
     const cat = {

@@ -76,7 +76,7 @@ describe("a lot of thirty-four with one piece missing", () => {
     // Three packs of ten at the lower price, and four singles that ride with another parcel.
     expect(page).toContain("3 × pack of 10");
     expect(page).toContain("×30");
-    await person.sees("What else could be done");
+    await person.sees("Alternatives");
     await person.sees("All from ");
     await person.press("Order ");
     const inOrder = () => server.value("SELECT count(*) FROM need WHERE part_type_id = 'sk-star' AND state = 'ordered'") === reels;
@@ -105,7 +105,7 @@ describe("a lot of thirty-four with one piece missing", () => {
     await person.press("Sent back");
     await person.sees("sent back");
     await person.rest(320);
-    await person.press("Another is coming");
+    await person.press("Replacement coming");
     await person.sees("1 wrong: another");
     await person.rest(320);
     await person.press("Credited");
@@ -198,7 +198,7 @@ describe("a supplier's price list", () => {
     await person.go("/stores/suppliers");
     await person.press("Price list of Fellgate Small Parts");
     await (await person.field("Price list of Fellgate Small Parts (CSV)")).sendKeys(path);
-    await person.sees("2 of 4 rows are parts of the catalogue.");
+    await person.sees("2 of 4 rows match parts in the catalogue.");
     await person.sees("6.00 a piece until now, 7.00 in the list (+17 %)");
     await person.sees("row 3: ZZ-9");
     await person.sees('"on request" is no price.');

@@ -136,14 +136,14 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await person.tabTo("Tail plate foot screw, rear");
         await person.keys(Key.ENTER);
         await person.sees("Do not fit it here.");
-        await person.sees("was said to be in already");
+        await person.sees("is recorded as fitted already");
         await person.tabTo("Open Tail plate foot screw, rear again");
         await person.keys(Key.ENTER);
         await person.driver.wait(() => state(tag, "place-tail-screw-foot-rear") === undefined, 10_000);
         await stepIs((step) => step.startsWith("Fit Tail plate foot screw, rear") || step === "Tail plate screws");
         return true;
       }
-      if (heading.startsWith("Check: The star takes the drag") && once("nested")) {
+      if (heading.startsWith("Check: The star goes from free to locked") && once("nested")) {
         await person.key("x");
         await person.sees("Stop. It did not pass");
         await person.tabTo("This was it, open it again: Tension washers");
@@ -269,7 +269,7 @@ describe("a reel that is built otherwise than drawn", () => {
       );
     await person.go(`/bench/${tag}/strip`);
     await person.sees("Handle lock screw");
-    await person.press("Built otherwise than drawn?");
+    await person.press("Built differently from the drawing?");
     await person.press("Handle end");
     await person.press("slotted screw, no lock");
     await person.driver.wait(async () => hasSeat("handle-screw") === 1, 10_000);
@@ -279,7 +279,7 @@ describe("a reel that is built otherwise than drawn", () => {
     await person.keys(" ");
     await person.driver.wait(() => wells(tag) > 0, 10_000);
     await person.press("nut with a tiny lock screw");
-    await person.sees("A reel built so has no handle screw");
+    await person.sees("A reel built this way has no handle screw");
     await person.sees("Put it back first");
     expect(hasSeat("handle-screw")).toBe(1);
   });

@@ -259,7 +259,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
         expect(heading).toBe("Fit Friction washer, high");
         leftOff = true;
         await person.press("Leave it off, and why");
-        await person.press("comes later, when the part is here");
+        await person.press("later, when the part arrives");
         await person.driver.findElement(By.css('section[aria-label="Left off"] details button.key')).click();
         await person.driver.wait(async () => !(await person.read()).includes("do it now, or leave it off"), 10_000);
       } else await person.space();
@@ -279,8 +279,8 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
 
   it("says what was left off, and why; fitted after all, the reel goes home whole", async () => {
     await person.press("On to Return");
-    await person.sees("Goes home without:");
-    await person.sees("Friction washer, high: comes later, when the part is here");
+    await person.sees("Will be returned without:");
+    await person.sees("Friction washer, high: later, when the part arrives");
     await person.go(`/bench/${tag}/build`);
     await person.press("Fit Friction washer, high");
     await person.sees("Done puts it in after all");
@@ -300,7 +300,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("before: good");
     await proveAll();
     await person.press("On to Return");
-    await person.press("Proved: ready for collection");
+    await person.press("Tested: ready to collect");
     await person.sees("Return it");
     await person.press("Return it");
     await person.sees("Came with it, not ticked off");

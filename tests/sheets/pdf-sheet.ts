@@ -12,10 +12,10 @@ export function pdfOf({ words, callouts }: DrawnSheet): Promise<Buffer> {
     pdf.addPage();
     for (const { text, x, y, w, page: at = 1 } of words)
       if (at === page) {
-        // As wide as its box: letters a little apart, never a gap as wide as that between two columns.
-        const size = (10 * w) / Math.max(w, pdf.fontSize(10).widthOfString(text));
-        const characterSpacing = Math.max(0, (w - pdf.fontSize(size).widthOfString(text)) / text.length);
-        pdf.text(text, x, y, { lineBreak: false, characterSpacing });
+        // As wide as its box: no gap in it is as wide as that between two columns.
+        const natural = pdf.fontSize(10).widthOfString(text);
+        const horizontalScaling = text.length > 2 ? (100 * w) / natural : 100;
+        pdf.text(text, x, y, { lineBreak: false, horizontalScaling } as PDFKit.Mixins.TextOptions);
       }
     for (const { x, y, page: at } of callouts)
       if (at === page)

@@ -98,7 +98,7 @@ export const counterRuns: RunsOf<typeof counterActs> = {
   "open-lot": (ctx, form) => {
     const limitMinor = form.limit ? parseMinor(form.limit) : null;
     if (form.limit && limitMinor === null)
-      throw new Refusal("limit", "An amount such as 60 or 59.50, or empty when every quote is to be asked for.", "limit");
+      throw new Refusal("limit", "Enter an amount such as 60 or 59.50, or leave it blank to ask for every quote.", "limit");
     if (!form.customerId && !form.customerName)
       throw new Refusal("customer", "Whose reels are they? Choose a customer or type a new name.", "customerId");
     if (form.promisedOn < today()) throw new Refusal("past", "The promised day is past. Choose today or later.", "promisedOn");

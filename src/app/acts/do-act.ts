@@ -14,7 +14,7 @@ const fieldErrors = (error: z.ZodError): Record<string, string> => {
   return fields;
 };
 
-const unseenWords = "There is a sign in it that nobody can see, such as one copied along from a file. Delete what you pasted and type it.";
+const unseenWords = "The text has a hidden character, perhaps from pasting. Delete it and type it again.";
 
 /**
  * One press of an act: its input is read by the act's own schema, then it is done once.

@@ -39,7 +39,7 @@ export const ledgerRuns: RunsOf<typeof ledgerActs> = {
   "close-day": (ctx, input) => closeDay(ctx, input.day, today()),
 
   "take-payment": (ctx, { number: of, amount, back, ...rest }) => {
-    if (amount === 0) throw new Refusal("nothing", "How much? An amount above nothing.", "amount");
+    if (amount === 0) throw new Refusal("nothing", "Enter an amount above 0.", "amount");
     takePayment(ctx, of, { ...rest, amountMinor: back ? -amount : amount });
   },
 

@@ -59,13 +59,13 @@ export const quoteRuns: RunsOf<typeof quoteActs> = {
 
   "answer-by-codes": (ctx, { jobId: id, codes, words }) => {
     const open = openAskingOf(ctx.db, id, ctx.now);
-    if (!open) throw new Refusal("no-asking", "No letter of this job holds any more. Make a new one.");
+    if (!open) throw new Refusal("no-asking", "This job has no valid letter. Create a new one.");
     const read = readCodes(open.asked, codes);
     if (read.strange.length)
-      throw new Refusal("code", `${read.strange.join(", ")} is no code of this letter. Ask the customer to read it again.`, "codes");
+      throw new Refusal("code", `${read.strange.join(", ")} is not a code in this letter. Ask the customer to read it again.`, "codes");
     const consented = saidYes(open.asked, read);
     if (!consented)
-      throw new Refusal("code", "There is no code of this letter in it. A code has three signs, such as those beside the lines.", "codes");
+      throw new Refusal("code", "None of this letter's codes is in it. A code has three characters, as beside the lines.", "codes");
     return answerAsking(ctx, open.id, { ...consented, words: words || `named ${codes}`, by: "codes" });
   },
 };

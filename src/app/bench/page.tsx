@@ -73,7 +73,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
                 <th>Reel</th>
                 <th>Owner</th>
                 <th>Station</th>
-                <th>Whose move</th>
+                <th>Waiting on</th>
                 <th>Promised</th>
               </tr>
             </thead>

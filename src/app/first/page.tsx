@@ -8,7 +8,7 @@ import { isFounded } from "@/data/sign-in/first-run";
 import { Sheet } from "@/ui/sheets/sheet";
 import { FirstForm } from "@/ui/shop/first-form";
 
-export const metadata = { title: "A shop begins" };
+export const metadata = { title: "Set up your shop" };
 
 /** The first page of an empty directory: what a shop has to say of itself before its first reel. */
 export default async function FirstPage() {

@@ -48,7 +48,7 @@ const hitWays: Readonly<Record<string, { words: string; href: (ref: string) => s
 
 export function Hits({ hits, text, none }: { hits: readonly FindHit[]; text: string; none: boolean }): ReactNode {
   if (!hits.length && !none) return null;
-  if (!hits.length) return <p className="mt-2">Nothing in the book is called “{text}”. Try fewer letters.</p>;
+  if (!hits.length) return <p className="mt-2">No match for “{text}”. Try fewer letters.</p>;
   return (
     <table className="plain-table mt-2">
       <tbody>

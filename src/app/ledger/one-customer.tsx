@@ -7,6 +7,7 @@ import type { Db } from "@/data/database/database";
 import { messagesOfCustomer, moneyOfCustomer, wishesOfCustomer } from "@/data/ledger/customer-money";
 import { invoiceName } from "@/data/papers/invoice-names";
 import { getShopSettings } from "@/data/shop/settings";
+import { PhoneNumber } from "@/ui/controls/phone-number";
 import { dateWords } from "@/ui/dates";
 import { CustomerForm } from "@/ui/ledger/customer-form";
 import { EraseForm } from "@/ui/ledger/erase-form";
@@ -19,6 +20,16 @@ export async function OneCustomer({ db, customer }: { db: Db; customer: Customer
   return (
     <>
       <h1>Reels of {customer.name}</h1>
+      {(customer.phone || customer.email) && (
+        <p className="flex flex-wrap gap-x-6">
+          {customer.phone && <PhoneNumber phone={customer.phone} of={customer.name} message={`${customer.name}, `} />}
+          {customer.email && (
+            <a className="act-link inline-flex min-h-11 items-center" href={`mailto:${customer.email}`}>
+              {customer.email}
+            </a>
+          )}
+        </p>
+      )}
       <CustomerStory db={db} customerId={customer.id} name={customer.name} />
       <CustomerForm key={customer.id} customer={customer} />
       {kept && (

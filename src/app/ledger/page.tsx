@@ -54,7 +54,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
                   <input name="q" defaultValue={text} autoComplete="off" />
                 </label>
                 <button type="submit" className="key key-small">
-                  Look
+                  Search
                 </button>
               </form>
               <details className="mt-1">

@@ -73,7 +73,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
                             loading="lazy"
                             width={88}
                             height={44}
-                            className="h-11 w-22 object-contain"
+                            className="on-paper h-11 w-22 object-contain"
                           />
                         )}
                         <span className="act-link">

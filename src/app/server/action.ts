@@ -38,7 +38,7 @@ export async function actOnce<R>({ name, permission, pressId, run, secretAnswer,
   try {
     const db = getDb();
     const { person, session } = await asking(db);
-    if (!person) return refused("Nobody is signed in here any more. Sign in; what you typed stays.", { way: { to: "sign-in" } });
+    if (!person) return refused("You have been signed out. Sign in again; what you typed is kept.", { way: { to: "sign-in" } });
     if (!mayDo(person, permission))
       return refused(`${person.name} may not do this (role: ${person.role}). Choose another person at Shop.`, { way: { to: "people" } });
     const ctx: Context = { db, person, session, now: new Date().toISOString() };
@@ -109,7 +109,7 @@ async function followUp<R>(name: string, value: R, work: () => Promise<void>): P
     return {
       ok: true,
       value,
-      note: `It is done and saved. What should follow did not work and was noted as ${reference}; it is tried again with the next one.`,
+      note: `Saved; a follow-up step failed (reference ${reference}). It will be tried again with the next press.`,
     };
   }
 }

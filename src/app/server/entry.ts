@@ -43,7 +43,7 @@ export function defineEntry<S extends z.ZodType>({ name, input, over, run }: Ent
       const from = await fromSocket();
       const parsed = input.safeParse(sent.data?.input);
       if (!sent.success || !parsed.success || !from || (over && from.over !== over))
-        return refused("This press arrived damaged. Reload the page and try again.");
+        return refused("That did not send properly. Reload the page and try again.");
       const db = getDb();
       const device = from.over === "network" ? await knownDevice() : "";
       const now = new Date().toISOString();

@@ -25,7 +25,7 @@ export async function backUpNow(): Promise<ActionResult<void>> {
 export async function restoreCopy(press: Press): Promise<ActionResult<string>> {
   const sent = pressSchema.safeParse(press);
   const name = (sent.data?.input as { name?: unknown } | undefined)?.name;
-  if (!sent.success || typeof name !== "string") return refused("This press arrived damaged. Reload the page and try again.");
+  if (!sent.success || typeof name !== "string") return refused("That did not send properly. Reload the page and try again.");
   if (!(await isOwner())) return refused("Only an owner may do this. Choose another person at Shop.");
   closeDb();
   try {

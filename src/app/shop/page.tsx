@@ -1,3 +1,4 @@
+import { cookies } from "next/headers";
 import Link from "next/link";
 import { today } from "@/app/server/clock";
 import { lanAddresses } from "@/app/server/lan";
@@ -7,6 +8,7 @@ import { chooseHere } from "@/app/sign-in/actions";
 import { daysPassed } from "@/core/day/day";
 import { instruments } from "@/core/proving/read-trace";
 import { seenSettings } from "@/core/shop/settings";
+import { paletteOf } from "@/core/vocabulary/palettes";
 import { listBackups } from "@/data/database/backup";
 import { dataDirectory } from "@/data/database/database";
 import { listShutDays } from "@/data/shop/opening";
@@ -19,6 +21,7 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { AtTheBench } from "@/ui/shop/at-the-bench";
 import { Backups } from "@/ui/shop/backups";
 import { Devices } from "@/ui/shop/devices";
+import { PaletteChoice } from "@/ui/shop/palette-choice";
 import { People } from "@/ui/shop/people";
 import { ShopForm } from "@/ui/shop/shop-form";
 import { ShutDays } from "@/ui/shop/shut-days";
@@ -34,8 +37,8 @@ function shownBackups() {
     copies: copies.map(({ name, at, bytes }) => ({ name, words: `${instantWords(at)}, ${(bytes / 1024 ** 2).toFixed(1)} MB` })),
     age:
       days === null
-        ? "No copy yet. The first is made within an hour of the start, then one a day."
-        : `The newest is of ${instantWords(copies[0]!.at)}; ${copies.length} kept.${days >= 7 ? " That is more than a week: back up now." : ""}`,
+        ? "No backup yet. The first is made within an hour of starting, then one a day."
+        : `The newest is from ${instantWords(copies[0]!.at)}; ${copies.length} kept.${days >= 7 ? " That is more than a week: back up now." : ""}`,
     alarm: days !== null && days >= 7,
   };
 }
@@ -67,6 +70,7 @@ export default async function ShopPage() {
           <section id="people">
             <h1>Who is at the bench</h1>
             {from.over === "loopback" && <AtTheBench people={people} me={me.id} choose={chooseHere} />}
+            <PaletteChoice now={paletteOf((await cookies()).get("palette")?.value)} />
             <People people={people} me={me} former={listFormerPeople(db)} />
             <Devices
               sessions={listSessions(db, now, mine).map(({ id, person, over, address, device, begunAt, seenAt }) => ({

@@ -8,7 +8,7 @@ import { Sheet } from "@/ui/sheets/sheet";
 import { ChooseHere, SignIn, Wake } from "@/ui/shop/sign-in-forms";
 import { chooseHere, comeIn, wake } from "./actions";
 
-export const metadata = { title: "Who are you" };
+export const metadata = { title: "Sign in" };
 
 /** Where somebody becomes somebody: by PIN on this computer, by name and passphrase elsewhere, by PIN again after a rest. */
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ then?: string }> }) {

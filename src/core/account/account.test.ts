@@ -198,7 +198,7 @@ describe("a piece", () => {
 
   it("a test that is bad still is told with the word by which it goes", () => {
     expect(say({ asItIs: [{ act: "as-it-is:click", name: "Click", reason: "no-part" }] }, "watch")).toEqual([
-      "Click is bad: the part for it is not to be had.",
+      "Click is bad: the part is not available.",
     ]);
   });
 
@@ -248,7 +248,7 @@ describe("a seal", () => {
 describe("a fault", () => {
   const said = (change: Acts) => say(change, "found")[0];
 
-  it("is put right only by acts that reached its parts, and names the new ones: one is not both", () => {
+  it("is repaired only by acts that reached its parts, and names the new ones: one is not both", () => {
     expect(said({ faults: [fault()] })).toBe("Spool bearing rough: found, not put right.");
     expect(said({ faults: [fault()], off: [off("b1")], fitted: [piece("b1")] })).toBe(
       "Spool bearing rough: put right (15 min). New: spool bearing (head).",
@@ -261,13 +261,13 @@ describe("a fault", () => {
     expect(said({ faults: [fault()], off: [off("b1", { verdict: "replace" })] })).toBe("Spool bearing rough: found, not put right.");
   });
 
-  it("is put right by somebody's word where no part comes off for it", () => {
+  it("is repaired by somebody's word where no part comes off for it", () => {
     expect(
       said({ faults: [fault({ name: "Plate overtight", renews: [], worksOn: ["shaft"], remedy: "Ease the screws", saidPutRight: true })] }),
     ).toBe("Plate overtight: put right (15 min): ease the screws.");
   });
 
-  it("without parts of its own is put right by its remedy, where the work reached it or a test was made after it", () => {
+  it("without parts of its own is repaired by its remedy, where the work reached it or a test was made after it", () => {
     const dry = { name: "Grease hardened", remedy: "Strip and clean", renews: [], minutes: 0 };
     expect(said({ faults: [fault({ ...dry, worksOn: ["shaft"] })], off: [off("shaft")] })).toBe(
       "Grease hardened: put right: strip and clean.",
@@ -278,7 +278,7 @@ describe("a fault", () => {
     );
   });
 
-  it("that is not put right here leaves with its reason, and one of a check is what it would take", () => {
+  it("that is not repaired here leaves with its reason, and one of a check is what it would take", () => {
     expect(said({ faults: [fault({ outcome: "declined" })], off: spoolOff, fitted: [piece("b1")] })).toBe(
       "Spool bearing rough: not done: the customer declined it.",
     );

@@ -68,7 +68,7 @@ describe("which bearing it is, and how sure that is", () => {
     expect(width(6.35, 12.7, 3.175)).toMatchObject({ number: "R188", width: "open", inch: true });
     expect(width(6.35, 12.7, 4.7625)).toMatchObject({ number: "R188", width: "shielded" });
     expect(width(6.35, 9.525, 3.175)).toMatchObject({ number: "R168", width: "both" });
-    // Half-way between the two widths it is taken for the open one.
+    // Half-way between the two widths it is believed to be the open one.
     expect(answerBearing({ boreMm: 3, outsideMm: 7, widthMm: 2.5 }, 0.5).matches.find(({ number }) => number === "683")?.width).toBe(
       "open",
     );

@@ -98,8 +98,8 @@ describe("columns", () => {
     );
     expect(faults).toEqual([
       { row: 3, field: "number", message: "No part number here." },
-      { row: 3, field: "count", message: "A whole number, nothing or more." },
-      { row: 4, field: "count", message: "A whole number, nothing or more." },
+      { row: 3, field: "count", message: "Enter a whole number, 0 or more." },
+      { row: 4, field: "count", message: "Enter a whole number, 0 or more." },
     ]);
   });
 
@@ -131,7 +131,7 @@ describe("lines and what stays out", () => {
       'Line 5, column "name": No name here.',
     ]);
     expect(leftOutRows(table.value, faults)).toEqual([
-      ["name", "note", "why it stayed out"],
+      ["name", "note", "why it was left out"],
       ["", "no name", "No name here."],
     ]);
   });

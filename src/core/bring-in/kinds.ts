@@ -12,7 +12,7 @@ interface Field {
 
 const isDay = (cell: string) => (dayOf(cell) ? null : "A day as 2024-05-31, 31.5.2024 or 31/5/2024.");
 const isAmount = (cell: string) => (parseMinor(cell.replace(/\s|(?<=\d)['’](?=\d)/g, "")) === null ? "An amount such as 12.50." : null);
-const isCount = (cell: string) => (/^\d{1,6}$/.test(cell) ? null : "A whole number, nothing or more.");
+const isCount = (cell: string) => (/^\d{1,6}$/.test(cell) ? null : "Enter a whole number, 0 or more.");
 
 /** A day as people write it, ISO; null for anything else, and for a day no calendar has. Day before month where both could be. */
 export function dayOf(text: string): string | null {
@@ -196,7 +196,7 @@ export function leftOutRows(
   const wrong = new Map<number, string[]>();
   for (const { row, message } of faults) wrong.set(row, [...(wrong.get(row) ?? []), message]);
   return [
-    [...table.columns, "why it stayed out"],
+    [...table.columns, "why it was left out"],
     ...table.rows.flatMap((cells, i) => {
       const why = wrong.get(table.lines[i]!);
       return why ? [[...table.columns.map((_, at) => cells[at] ?? ""), why.join(" ")]] : [];

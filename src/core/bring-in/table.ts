@@ -31,7 +31,7 @@ export function readTable(text: string): Result<TextTable, "empty" | "too-long" 
   }).meta;
   const { data, errors } = Papa.parse<string[]>(text, { delimiter });
   const quote = errors.find(({ type }) => type === "Quotes");
-  if (quote) return fail("quotes", `Row ${(quote.row ?? 0) + 1}: a quotation mark is open that nothing closes.`);
+  if (quote) return fail("quotes", `Row ${(quote.row ?? 0) + 1}: a quotation mark is never closed.`);
   let next = 1;
   const lined = data.map((cells) => {
     const line = next;
@@ -50,7 +50,7 @@ export function tableOf(
     .map(({ line, cells }) => ({ line, cells: cells.map((cell) => cell.replace(dirt, "").trim()) }))
     .filter(({ cells }) => cells.some(Boolean));
   if (!head || !rows.length)
-    return fail("empty", "There is nothing to bring in: a first row with the columns' names, then a row for each.");
+    return fail("empty", "Nothing to import. The first row must hold the column names, then one row for each entry.");
   if (rows.length > mostRows) return fail("too-long", `More than ${mostRows} rows: bring them in with several files.`);
   const width = Math.max(head.cells.length, ...rows.map(({ cells }) => cells.length));
   return ok({

@@ -18,7 +18,7 @@ const surfaceWorks: ReadonlySet<PartType["shape"]["kind"]> = new Set([
 
 /** What follows from how a part came out of its cleaning, in a sentence; null where it only looks old. Source: common practice. */
 export function judgeClean({ shape }: { readonly shape: Pick<PartType["shape"], "kind"> }, outcome: CleanOutcome): string | null {
-  if (outcome === "not-clean") return "Clean it again in another way, or fit a new one: what is left in it grinds on.";
-  if (outcome === "pitted" && surfaceWorks.has(shape.kind)) return "It works on that surface: a new one, or it is told to its owner.";
+  if (outcome === "not-clean") return "Clean it again another way, or fit a new one: grit left in it keeps grinding.";
+  if (outcome === "pitted" && surfaceWorks.has(shape.kind)) return "It runs on that surface: fit a new one, or tell the owner.";
   return null;
 }

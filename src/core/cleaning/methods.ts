@@ -28,9 +28,9 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
     dryMinutes: 10,
   },
   bearings: {
-    name: "Bearings, a bath of their own",
+    name: "Bearings: separate bath",
     done: "bearing bath",
-    how: "Soak, swirl, let it run out. Hold the outer ring, press, turn the inner slowly: it must feel smooth.",
+    how: "Soak, swirl, drain. Hold the outer ring, press, turn the inner slowly: it must feel smooth.",
     not: "Never spin a bearing dry with compressed air.",
     soakMinutes: 15,
     handMinutes: 1,
@@ -39,7 +39,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   soap: {
     name: "Mild soapy water",
     done: "mild soapy water",
-    how: "Soft brush, rinse; sand and mud out with hot water; warm air till dry all through.",
+    how: "Soft brush, rinse; sand and mud out with hot water; warm air until completely dry.",
     not: "No strong solvent on plastic, carbon, paint or anodising; never closed damp.",
     soakMinutes: 5,
     handMinutes: 1,
@@ -48,7 +48,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   "friction-bath": {
     name: "Friction washers, washed",
     done: "washed and dried flat",
-    how: "Short degreaser bath alone, laid flat to dry, greased anew at Build.",
+    how: "Short degreaser bath on their own, dried flat, greased again at Build.",
     not: "Do not bend them: carbon breaks.",
     soakMinutes: 5,
     handMinutes: 0.5,
@@ -75,7 +75,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   damp: {
     name: "Damp cloth, a drop of soap",
     done: "damp cloth",
-    how: "Soft brush and a damp cloth; swabs into the corners; rub dry.",
+    how: "Soft brush and a damp cloth; swabs in the corners; rub dry.",
     not: "No strong solvent on plastic, carbon, paint or anodising; never closed damp.",
     soakMinutes: 0,
     handMinutes: 0.4,
@@ -84,8 +84,8 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   wipe: {
     name: "Wiped by hand",
     done: "wiped",
-    how: "Flat on a towel, in circles; seals and sealed bearings with a cloth alone.",
-    not: "No bath: it swells rubber, washes a sealed bearing out and dries leather.",
+    how: "Flat on a towel, in circles; seals and sealed bearings with a cloth only.",
+    not: "No bath: it swells rubber, washes out sealed bearings and dries leather.",
     soakMinutes: 0,
     handMinutes: 0.5,
     dryMinutes: 0,
@@ -93,8 +93,8 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   swab: {
     name: "Swabbed, then wiped dry",
     done: "swabbed dry",
-    how: "Swab with a trace of oil to clean, then dry swabs till nothing shows; clean fingers after.",
-    not: "It must end dry: oil left here and the brakes fade.",
+    how: "Swab with a trace of oil to clean, then dry swabs until they stay clean; clean fingers afterwards.",
+    not: "Leave it dry: with oil left here the brakes fade.",
     soakMinutes: 0,
     handMinutes: 1,
     dryMinutes: 0,
@@ -103,7 +103,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
     name: "Steel wool, oiled",
     done: "polished",
     how: "Shafts and sleeves with the finest wool and oil: polish, not scour; a fused plate till a fingernail runs smooth.",
-    not: "Bronze under thin chrome stays where it shows: promise nothing.",
+    not: "Where bronze shows through thin chrome it will stay: promise nothing.",
     soakMinutes: 0,
     handMinutes: 2,
     dryMinutes: 0,
@@ -111,7 +111,7 @@ export const cleanMethods: Readonly<Record<CleanMethod, CleanMethodSpec>> = {
   magnet: {
     name: "Magnets and their fluid",
     done: "swabbed, magnets",
-    how: "Lint-free swab; alcohol only if the fluid is to be renewed, then its own drop at Build and no more wiping.",
+    how: "Lint-free swab; alcohol only if the fluid is to be replaced, then a drop of its own fluid at Build and no more wiping.",
     not: "No degreaser near magnetic fluid; away from screws and springs.",
     soakMinutes: 0,
     handMinutes: 1,
@@ -209,12 +209,12 @@ export const cleanedTogether = ({ shape }: PartType): boolean => smallThings.has
 
 /** What must not come together, and why; each is said where both lie in one job's plan. Source: common practice. */
 const apart: readonly (readonly [CleanMethod, CleanMethod, string])[] = [
-  ["degreaser", "bearings", "grit of the gears' bath gets into the bearings"],
+  ["degreaser", "bearings", "grit from the gear bath gets into bearings"],
   ["degreaser", "soap", "strong solvent crazes plastic and lifts paint"],
-  ["degreaser", "magnet", "solvent carries magnetic fluid away; the magnet pulls screws and springs out of the row"],
+  ["degreaser", "magnet", "solvent washes magnetic fluid away; the magnet pulls screws and springs out of order"],
   ["degreaser", "wipe", "solvent swells rubber and dries leather"],
-  ["friction-bath", "degreaser", "friction washers take the gears' grease up"],
-  ["swab", "degreaser", "the brakes must end dry"],
+  ["friction-bath", "degreaser", "friction washers soak up grease from the gears"],
+  ["swab", "degreaser", "the brakes must be dry"],
   ["leave-dry", "degreaser", "an old lining's dust must not be washed off"],
   ["leave-dry", "soap", "an old lining's dust must not be washed off"],
 ];
@@ -235,7 +235,7 @@ export function wearSignsOf(type: PartType): string[] {
     case "pinion":
       return ["teeth bent, hooked or missing", "burrs: file off", "ridge worn into the flank"];
     case "bearing":
-      return ["rough when turned slowly under pressure", "noisy", "frozen", "shield bent"];
+      return ["rough when turned slowly under load", "noisy", "frozen", "shield bent"];
     case "friction-washer":
       return isMadeOf(type, "soft") ? ["scarred", "cracked or stiff", "no grease left"] : ["glazed", "frayed edge", "torn"];
     case "keyed-washer":

@@ -10,7 +10,7 @@ export type HistoryId = (typeof historyIds)[number];
 export const historyWords: Readonly<Record<HistoryId, string>> = {
   water: "water or salt got in",
   neglect: "long neglect",
-  hands: "opened by unpractised hands",
+  hands: "opened by someone inexperienced",
 };
 
 /** Which history a word about the use tells of; hard use is known when it is told, and hides nothing. */

@@ -138,7 +138,7 @@ export function isolate(family: FamilyId, evidence: IsolationEvidence): Isolatio
     found.push({
       section: "gear-side",
       open: gear,
-      because: "The spool runs free by itself, so what is stiff is what the handle adds.",
+      because: "The spool spins freely on its own, so the stiffness is on the handle side.",
     });
   } else if (amiss(freeSpool) && turning === "good") {
     found.push({

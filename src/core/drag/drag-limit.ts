@@ -5,5 +5,5 @@
 export const dragLimit = {
   share: 1 / 3,
   words: "a third of what rod and line are rated for",
-  why: "a knot leaves about four fifths of a line, and a drag that jerks doubles the pull: a third is what both together leave",
+  why: "a knot keeps about 80 % of the line's strength and a jerky drag can double the pull, so stay below a third",
 } as const;

@@ -59,7 +59,7 @@ const round: TableChange = {
     foot: { restsOn: ["frame", "tail-ring"] },
   },
   operations: [
-    { id: "gate-click", kind: "gate", words: "The click speaks both ways, button out and in", after: place(...sideScrews, "click-spring"), lookAt: [look("Click spring: a leg each side of the tongue?", ["click-spring"], "left-out"), look("Tongue's point worn to a slope?", ["click-tongue"])] },
+    { id: "gate-click", kind: "gate", words: "The click sounds in both directions, button out and in", after: place(...sideScrews, "click-spring"), lookAt: [look("Click spring: a leg each side of the tongue?", ["click-spring"], "left-out"), look("Tongue's point worn to a slope?", ["click-tongue"])] },
   ],
   batches: [
     ["side-plate", "Side plate with its track, bearing and keeper", "side-plate", "recess-washer", "plate-bearing", "plate-keeper", "brake-drum"],

@@ -333,7 +333,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       name: "Click of the star",
       choices: [
         { id: "loose", name: "a loose spring on the washers" },
-        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", tensionSeats, "turned"), look("Star not on its flats", ["star"])] }] } },
+        { id: "in-star", name: "in the star, it leaves with it", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star goes from free to locked, click heard", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", tensionSeats, "turned"), look("Star not on its flats", ["star"])] }] } },
         { id: "none", name: "none", change: { drop: ["star-click"], operations: [{ id: "gate-star", kind: "gate", pullsLine: true, words: "The star takes the drag from free to locked", proves: "drag", after: place("star"), before: place("handle-spacer"), lookAt: [look("Tension washers nested", tensionSeats, "turned"), look("Star not on its flats", ["star"])] }] } },
       ],
     },
@@ -441,7 +441,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       id: "gate-star",
       kind: "gate",
       pullsLine: true,
-      words: "The star takes the drag from free to locked, click heard",
+      words: "The star goes from free to locked, click heard",
       proves: "drag",
       after: place("star"),
       before: place("handle-spacer"),

@@ -163,7 +163,7 @@ export const flyTable: TemplateTable = {
     {
       id: "gate-click",
       kind: "gate",
-      words: "The click speaks both ways",
+      words: "The click sounds in both directions",
       after: place("spool-cap", "click-spring"),
       lookAt: [
         look("Click spring: a leg each side of the pawl?", ["click-spring"], "left-out"),
@@ -174,7 +174,7 @@ export const flyTable: TemplateTable = {
       id: "gate-drag",
       kind: "gate",
       pullsLine: true,
-      words: "The knob takes the drag from free to locked, even over a turn",
+      words: "The knob goes from free to locked evenly over a turn",
       proves: "drag",
       after: place("drag-knob", "knob-cap-screw", "spool-cap"),
       lookAt: [

@@ -445,7 +445,7 @@ export const starDragBridgeTable: TemplateTable = {
     {
       id: "gate-click",
       kind: "gate",
-      words: "The click speaks both ways",
+      words: "The click sounds in both directions",
       after: ["tighten-head"],
       lookAt: [
         look("Click spring: a leg each side of the tongue?", ["click-spring"], "left-out"),
@@ -457,7 +457,7 @@ export const starDragBridgeTable: TemplateTable = {
       id: "gate-star",
       kind: "gate",
       pullsLine: true,
-      words: "The star takes the drag from free to locked over half a turn or more",
+      words: "The star goes from free to locked in half a turn or more",
       proves: "drag",
       after: place("star"),
       before: place("handle-spacer"),

@@ -425,7 +425,7 @@ export const starDragClutchTable: TemplateTable = {
       id: "gate-star",
       kind: "gate",
       pullsLine: true,
-      words: "The star takes the drag from free to locked over half a turn or more",
+      words: "The star goes from free to locked in half a turn or more",
       proves: "drag",
       after: place("star"),
       before: place("handle-spacer"),
@@ -452,7 +452,7 @@ export const starDragClutchTable: TemplateTable = {
     {
       id: "gate-click",
       kind: "gate",
-      words: "The click speaks both ways",
+      words: "The click sounds in both directions",
       after: ["tighten-tail"],
       lookAt: [
         look("Click spring in its groove?", ["click-spring"], "left-out"),

@@ -52,7 +52,8 @@ export const closeHead = (screws: readonly string[]) => [
   {
     id: "tighten-head",
     kind: "tighten" as const,
-    words: "Head plate screws: first bite, then crosswise an eighth at a time; old plates crack behind the rear ones, so no more than snug",
+    words:
+      "Head plate screws: start each one, then tighten crosswise 1/8 turn at a time; old plates crack behind the rear ones, no more than snug",
     after: place(...screws),
     tool: "blade 4 mm",
   },

@@ -20,13 +20,18 @@ export interface CountedJob {
   /** Bench minutes by the stations' clocks; 0 where nobody pressed. */
   readonly minutes: number;
   readonly quotedMinutes: number;
-  /** Days it waited on its owner's answer, a parcel, our hands, and to be fetched. */
+  /** Days it waited on its owner's answer, a parcel, our hands, and waiting for collection. */
   readonly waits: Readonly<Record<WaitsOn, number>>;
   /** The cause it came back for, where it is a comeback; the job it came back from. */
   readonly comeback: string | null;
 }
 
-export const waitsOn = { us: "our hands", customer: "the customer's answer", supplier: "a parcel", shelf: "to be fetched" } as const;
+export const waitsOn = {
+  us: "our hands",
+  customer: "the customer's answer",
+  supplier: "a parcel",
+  shelf: "waiting for collection",
+} as const;
 export type WaitsOn = keyof typeof waitsOn;
 
 /** A middle with where half of all lie. */

@@ -81,7 +81,7 @@ describe("a reel goes home", () => {
     ]);
     expect(what({ answers: answered(["before", "click", "good"], ["after", "click", "good"]) })).toEqual([]);
     expect(keepsOnBench(done({ complaints: ["drag-weak"] }))).toEqual([
-      { code: "tests", what: "not-tested", names: ["Drag, star home"], at: "Prove" },
+      { code: "tests", what: "not-tested", names: ["Drag, star fully tight"], at: "Prove" },
     ]);
     expect(what({ complaints: ["drag-weak"], answers: answered(["after", "drag-full", "good"]) })).toEqual([]);
     const skipped = (reason: string) => () => [{ phase: "after" as const, testId: "click" as TestId, reason }];
@@ -114,7 +114,7 @@ describe("a reel goes home", () => {
     expect(what({ openFaults, answers: () => [] })).toEqual(["open-fault", "not-since-together"]);
     expect(what({ openFaults, declined: true })).toEqual([]);
     expect(keepsHereWords({ code: "fault", what: "open-fault", faultId: "drag-worn", name: "Friction washers worn thin" })).toBe(
-      "Found and not put right: Friction washers worn thin. Put it right, say that it is, or say how it leaves.",
+      "Found but not repaired: Friction washers worn thin. Repair it, mark it as fixed, or say how the reel leaves.",
     );
   });
 
@@ -127,7 +127,7 @@ describe("a reel goes home", () => {
     const outside = (change: Partial<ReelHere>) => what({ path, wells: [], ...change });
     const all = ["turning", "drag-strike", "anti-reverse"] as const;
     expect(keepsOnBench(done({ path, wells: [], answers: () => [] }))).toMatchObject([
-      { what: "not-tested", names: ["Turning in gear", "Drag, star half on", "Anti-reverse"] },
+      { what: "not-tested", names: ["Turning in gear", "Drag, star 1/2 turn", "Anti-reverse"] },
     ]);
     const answers = (verdict: Verdict) => answered(...all.map((testId) => ["after", testId, verdict] as const));
     expect(outside({ answers: answers("good") })).toEqual([]);
@@ -192,7 +192,7 @@ describe("a reel goes home", () => {
   });
 });
 
-describe("what keeps a reel here is said with what it is and where it is put right", () => {
+describe("what keeps a reel here is said with what it is and where to do it", () => {
   it.each([
     [{ code: "left-over", what: "well", positionId: "star", well: 7, name: "Star" }, ["7", "Star", "Build"]],
     [{ code: "foreseen", what: "foreseen", name: "Drag washer" }, ["Drag washer", "Parts", "Quote"]],

@@ -180,13 +180,13 @@ export function stationOfBlock(block: KeepsHere): Station | null {
 export function keepsHereWords(block: KeepsHere): string {
   switch (block.what) {
     case "well":
-      return `Well ${block.well} is not empty: ${block.name}. Fit it at Build, or say why it stays out.`;
+      return `Well ${block.well} still holds ${block.name}. Fit it at Build, or say why it is left out.`;
     case "foreseen":
-      return `Foreseen and not fitted: ${block.name}. Fit it at Parts, or remove it at Quote.`;
+      return `Quoted and not fitted: ${block.name}. Fit it at Parts, or remove it at Quote.`;
     case "not-drawn":
-      return `Not on the drawing, still in the tray: ${block.words}. Say at Build that it is back in or left out.`;
+      return `Not on the drawing, still in the tray: ${block.words}. Record at Build whether it went back in or was left out.`;
     case "no-schematic":
-      return `${block.pieces} ${block.pieces === 1 ? "piece lies" : "pieces lie"} in the tray, and no schematic says how they go back. Make the schematic of them at Build, in one press; then fit them.`;
+      return `${block.pieces} ${block.pieces === 1 ? "piece lies" : "pieces lie"} in the tray and no schematic to rebuild from. Make the schematic at Build with one press, then fit them.`;
     case "oil":
       return `Oil points to do at Build, or to leave out: ${block.names.join(", ")}.`;
     case "gate":
@@ -196,17 +196,17 @@ export function keepsHereWords(block: KeepsHere): string {
     case "not-tested":
       return block.at === "Test" ? `Not tested: ${block.names.join("; ")}.` : `Not tested since the work: ${block.names.join("; ")}.`;
     case "still-bad":
-      return `${block.name} is still bad. Mend it and test again, or say with what word it goes so.`;
+      return `${block.name} is still bad. Repair it and test again, or say why it is returned like this.`;
     case "left-out-without-reason":
-      return `Left out without a reason: ${block.names.join("; ")}. Say why beside it at ${block.at}.`;
+      return `Left out without a reason: ${block.names.join("; ")}. Give the reason beside it at ${block.at}.`;
     case "open-fault":
-      return `Found and not put right: ${block.name}. Put it right, say that it is, or say how it leaves.`;
+      return `Found but not repaired: ${block.name}. Repair it, mark it as fixed, or say how the reel leaves.`;
     case "not-since-together":
-      return "Nothing was tested since it went together. Test it at Prove, or leave each test out there with a reason.";
+      return "Nothing was tested since it was rebuilt. Test it at Prove, or leave each test out there with a reason.";
     case "pays":
-      return "It came back, and nobody has said who pays: say it at Quote.";
+      return "This is a comeback and nobody has recorded who pays: do it at Quote.";
     case "over-limit":
-      return `It comes to ${formatMinor(block.totalMinor)}, and ${formatMinor(block.agreedMinor)} was agreed: ask, and write the answer at Quote, or take something off there.`;
+      return `It comes to ${formatMinor(block.totalMinor)}, and ${formatMinor(block.agreedMinor)} was agreed: ask the customer and record the answer at Quote, or take something off there.`;
     case "brought":
       return `Came with it, not ticked off: ${block.item}`;
   }

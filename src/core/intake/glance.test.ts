@@ -34,7 +34,7 @@ describe("a reel's history at a glance", () => {
         ]),
       });
     const said = glance([drag("2025-01-01", 41, 9), drag("2023-01-01", 58, 9), drag("2024-01-01", 48, 12)], "2026-01-01").join(" ");
-    expect(said).toContain("Received with drag at full lower each time: 58, 48, 41 N.");
+    expect(said).toContain("Received with drag fully tight lower each time: 58, 48, 41 N.");
     expect(said).not.toContain("turning");
   });
 

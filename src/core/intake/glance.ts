@@ -21,7 +21,7 @@ export function agoWords(days: number): string {
 
 /** Which readings are watched over the years, and how their fall or rise is said. */
 const watched: readonly { readonly test: TestId; readonly worse: "fell" | "rose"; readonly name: string; readonly unit: string }[] = [
-  { test: "drag-full", worse: "fell", name: "drag at full", unit: "N" },
+  { test: "drag-full", worse: "fell", name: "drag fully tight", unit: "N" },
   { test: "free-spool", worse: "fell", name: "free spool", unit: "s" },
   { test: "turning", worse: "rose", name: "turning effort", unit: "cN·m" },
 ];

@@ -49,6 +49,6 @@ export const pathWords = (path: JobPath): string =>
 export function handlingOf(path: JobPath): { readonly words: string; readonly minutes: number } {
   if (path.kind === "comeback") return { words: "Checked again free of charge: our own work", minutes: 0 };
   if (path.kind === "purchase-check" && !opensReel(path)) return { words: "Purchase check: tests, inspection, report", minutes: 25 };
-  if (!opensReel(path)) return { words: "Outside service: wipe, oil at the outside points, three tests", minutes: 10 };
+  if (!opensReel(path)) return { words: "Outside service: wipe down, oil the outside points, three tests", minutes: 10 };
   return { words: "Intake, tests before and after, report", minutes: 15 };
 }

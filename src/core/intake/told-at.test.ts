@@ -21,7 +21,7 @@ describe("what was told at the counter", () => {
     expect(toldAt({ type: null, proves: "drag" }, all).join(" ")).toMatch(/drag dry/);
     expect(toldAt({ type: null }, all)).toEqual([]);
     for (const role of ["pinion", "spool", "dog", "plate-screw"]) expect(at(part("star-drag-bridge", role), all), role).toBe("");
-    expect(missingTold(all)).toMatch(/which one is not there/);
+    expect(missingTold(all)).toMatch(/which one is missing/);
     expect(toldInAll(all)).toHaveLength(4);
   });
 

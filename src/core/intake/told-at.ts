@@ -23,7 +23,7 @@ export function toldAt(
   const { type, proves } = step;
   const said: string[] = [];
   if (type?.role === "handle" && told.handleHole !== "as-found") said.push(`Customer's handle hole: ${handleHoles[told.handleHole]}.`);
-  if (type && brakeRoles.has(type.role) && told.brakes) said.push(`Brakes as they came: ${told.brakes}.`);
+  if (type && brakeRoles.has(type.role) && told.brakes) said.push(`Brakes as received: ${told.brakes}.`);
   if ((type?.shape.kind === "friction-washer" || proves === "drag") && told.dragWish !== "shop")
     said.push(`The customer wants the drag ${dragWishes[told.dragWish]}.`);
   return said;
@@ -63,18 +63,18 @@ export function seatsMissing(
 /** What the counter saw was missing and which no one seat goes by: said at Strip while nobody has said which it is. */
 export const missingTold = ({ conditions }: Pick<ToldAtCounter, "conditions">): string | null => {
   const names = conditions.filter(isMissing).map((id) => conditionMarks[id]);
-  return names.length ? `Said at the counter: ${names.join(", ")}. Say which one is not there.` : null;
+  return names.length ? `Said at the counter: ${names.join(", ")}. Mark which one is missing.` : null;
 };
 
 /** Everything of it in one list, for the sheet on which the reel goes home. */
 export function toldInAll(told: ToldAtCounter): string[] {
   return [
     ...(told.handleHole === "as-found" ? [] : [`Handle hole: ${handleHoles[told.handleHole]}.`]),
-    ...(told.brakes ? [`Brakes as they came: ${told.brakes}.`] : []),
+    ...(told.brakes ? [`Brakes as received: ${told.brakes}.`] : []),
     ...told.conditions
       .filter(isMissing)
       .map(
-        (id) => `${conditionMarks[id].charAt(0).toUpperCase()}${conditionMarks[id].slice(1)} when it came: it is in now, or said why not.`,
+        (id) => `${conditionMarks[id].charAt(0).toUpperCase()}${conditionMarks[id].slice(1)} when it came: fitted now, or a reason given.`,
       ),
     ...(told.dragWish === "shop" ? [] : [`Drag: ${dragWishes[told.dragWish]}.`]),
   ];

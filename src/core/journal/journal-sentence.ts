@@ -42,7 +42,7 @@ const because = (reason: unknown): string => (typeof reason === "string" && reas
 const outcomeTold = (d: Detail): string =>
   [
     d.product !== undefined &&
-      (d.product === null ? "oiled as the rule says" : d.product === "nothing" ? "left dry" : `given ${String(d.product)}`),
+      (d.product === null ? "oiled as recommended" : d.product === "nothing" ? "left dry" : `given ${String(d.product)}`),
     d.clean !== undefined && (d.clean === null ? "came clean" : (cleanOutcomes as Words)[String(d.clean)]?.said),
     d.feel !== undefined && (d.feel === null ? "not felt" : (feels as Words)[String(d.feel)]?.said),
   ]
@@ -66,20 +66,20 @@ export const journalSayings = {
       ? `changed the entry of ${customer}`
       : `set the discount of ${customer} to ${word(discountClasses, d.discountClass, "another")}`,
   "customer-erased": () => "erased a customer at their wish",
-  "customers-merged": (_, { customer }) => `made two cards of ${customer} one`,
+  "customers-merged": (_, { customer }) => `merged two records of ${customer} one`,
   "customer-retired": (_, { customer }) => `retired the customer ${customer}`,
   "customer-used-again": (_, { customer }) => `took the customer ${customer} back into use`,
   "reel-added": (_, { reel }) => `entered the reel ${reel}`,
   "reel-taken-for": (d, { reel }) =>
-    `noted what ${reel} is taken for: ${[d.madeBy, d.madeWhen, d.madeWhere].filter(Boolean).join(", ") || "nothing"}`,
+    `noted what ${reel} is believed to be: ${[d.madeBy, d.madeWhen, d.madeWhere].filter(Boolean).join(", ") || "nothing"}`,
   "parts-added": (d, name) =>
     d.part ? `added ${name.part(d.part)} to the catalogue` : `brought ${count(d.parts, "part")} into the catalogue`,
   "offer-set": (d, name) => `set what ${name.supplier(d.supplier)} asks for ${name.part(d.part)}`,
   "piece-listed": (d, name) => `put ${name.part(d.part)} into the catalogue`,
   "model-named": (d) => `named the model ${String(d.was)} anew: ${String(d.is)}`,
-  "model-worth": (d, name) => `set what a ${name.model(d.model)} is worth`,
+  "model-worth": (d, name) => `set the value of a ${name.model(d.model)} is worth`,
   "loose-in-place": (d) =>
-    d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `laid the part of well ${String(d.well)} in the tray`,
+    d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `put the part of well ${String(d.well)} in the tray`,
   "part-declined": (d, { seat }) =>
     d.declined ? `the customer said no to a new part: ${seat(d.position)}` : `the customer wants a new part after all: ${seat(d.position)}`,
   "outcome-told": (d, { seat }) => `said of ${seat(d.position)}: ${outcomeTold(d)}`,
@@ -88,13 +88,13 @@ export const journalSayings = {
   "reel-built": (d) => `said of this reel alone: ${String(d.variant)}, ${String(d.choice)}`,
   "model-followed": (d, name) => `took ${name.model(d.model)} as it is built now`,
   "cover-said": (d, { seat, fault }) =>
-    `said that ${d.kind === "fault" ? fault(d.ref) : `the new ${seat(d.ref)}`} is ${d.ours ? "our own work, free" : "the customer's to pay"}`,
-  "who-pays": (d) => `said who pays for the comeback: ${String(d.pays)}`,
+    `said that ${d.kind === "fault" ? fault(d.ref) : `the new ${seat(d.ref)}`} is ${d.ours ? "our own work, free" : "to be paid by the customer"}`,
+  "who-pays": (d) => `recorded who pays for the comeback: ${String(d.pays)}`,
   "reel-changed-owner": (_, { reel, customer }) => `entered ${customer} as the new owner of ${reel}`,
   "reel-scrapped": (d, { reel }) => `scrapped ${reel} for ${count(d.pieces, "part")}`,
   declined: () => "marked the reel to be returned unrepaired",
   "taken-on-again": () => "took the job after all",
-  "made-a-repair": (d) => `made it a repair (was: ${word(jobKinds, d.was, "another kind")})`,
+  "made-a-repair": (d) => `changed it to a repair (was: ${word(jobKinds, d.was, "another kind")})`,
   "taken-down": () => "picked the job up again",
   "station-reached": (d) =>
     `moved the job ${d.back ? "back " : ""}to ${String(d.station).charAt(0).toUpperCase()}${String(d.station).slice(1)}`,
@@ -112,25 +112,25 @@ export const journalSayings = {
     const way = (benchWays as Readonly<Record<string, { name: string; choices: Readonly<Record<string, string>> }>>)[String(d.way)];
     const whose = d.scope === "job" ? "on this job" : "for this customer";
     return way
-      ? `set “${way.name}” ${whose}: ${d.choice === null ? "as usual here" : word(way.choices, d.choice, "another choice")}`
+      ? `set “${way.name}” ${whose}: ${d.choice === null ? "shop default" : word(way.choices, d.choice, "another choice")}`
       : `changed a way of working ${whose}`;
   },
   // Test, find, quote
   tested: (d, { test }) => `tested ${test(d.test)} ${before(d.phase)}: ${String(d.verdict)}`,
   "test-left-out": (d, { test }) => `left out ${test(d.test)} ${before(d.phase)}${because(d.reason)}`,
   "looked-at": (d, { sign }) =>
-    d.so === null ? `took back the check “${sign(d.finding)}”` : `checked “${sign(d.finding)}”: ${d.so ? "yes" : "no"}`,
+    d.so === null ? `withdrew the check “${sign(d.finding)}”` : `checked “${sign(d.finding)}”: ${d.so ? "yes" : "no"}`,
   "fault-found": (d, { fault }) => `added the fault “${fault(d.fault)}”`,
   "fault-put-right": (d, { fault }) =>
-    d.putRight ? `said that ${fault(d.fault)} is put right` : `took back that ${fault(d.fault)} is put right`,
-  "report-words": () => "wrote what the report answers",
+    d.putRight ? `said that ${fault(d.fault)} is repaired` : `took back that ${fault(d.fault)} is repaired`,
+  "report-words": () => "wrote the answer in the report",
   "report-photo": (d) => (d.on ? "chose a picture for the report" : "took a picture off the report"),
   "parcel-noted": (d) => `noted the parcel ${d.way === "in" ? "it came in" : "it goes back in"}, ${String(d.carrier)}`,
   "day-closed": (d) => `closed the takings of ${String(d.day)}`,
-  "intake-corrected": () => "put the intake right",
+  "intake-corrected": () => "corrected the intake",
   "intake-cancelled": () => "cancelled the intake",
   "reel-read-anew": (d) => `read the reel anew: ${d.serial ? `serial ${String(d.serial)}` : "no serial"}`,
-  "return-reopened": () => "took the return back",
+  "return-reopened": () => "undid the return",
   "goes-as-it-is": (d, { test }) =>
     d.reason
       ? `let it go with ${test(d.test)} bad${because(word(asItIsReasons, d.reason, ""))}`
@@ -169,10 +169,10 @@ export const journalSayings = {
   "schematic-made": (d) => `made a schematic of ${count(d.seats, "part")}`,
   "soak-begun": (d) => `put ${count(d.parts, "part")} in: ${methodName(d.method)}, ${count(d.minutes, "minute")}`,
   "soak-counted": (d) => `counted back ${count(d.back, "part")}${Number(d.missing) ? `, ${Number(d.missing)} missing` : ""}`,
-  "cleaning-undone": (d) => `took back the cleaning${d.method === undefined ? "" : ` (${methodName(d.method)})`}`,
+  "cleaning-undone": (d) => `undid the cleaning${d.method === undefined ? "" : ` (${methodName(d.method)})`}`,
   "all-cleaned-by-hand": (d) => `cleaned all by hand: ${count(d.parts, "part")}`,
   "cleaned-otherwise": (d, { seat }) =>
-    `chose how to clean ${seat(d.position)}: ${d.method === null ? "as the rest of its kind" : methodName(d.method)}`,
+    `chose how to clean ${seat(d.position)}: ${d.method === null ? "same as others of its kind" : methodName(d.method)}`,
   "cleaned-by-hand": (d) => `cleaned ${count(d.parts, "part")}: ${methodName(d.method)}`,
   // Parts
   "part-used": (d, { seat, part }) => `took ${part(d.part)} from stock for ${seat(d.position)}`,
@@ -190,7 +190,7 @@ export const journalSayings = {
   "need-added": (d, { part, seat }) => `put ${part(d.part)} on the needs list for ${seat(d.position)}`,
   "need-withdrawn": () => "withdrew a need",
   "need-grade-set": (d) => `said what may go to a need instead: ${word(gradeWords, d.grade, "another grade")}`,
-  "order-rules-saved": () => "changed what the order plan reckons with",
+  "order-rules-saved": () => "changed the planning assumptions for orders",
   "needs-ended": (d) => `released ${count(d.needs, "need")} of the job`,
   // Build, prove, return
   "step-done": (d, { step }) => `${step(d.operation)}: done${d.closedOver ? `, closed over a warning${because(d.reason)}` : ""}`,
@@ -221,8 +221,8 @@ export const journalSayings = {
   // Library, stores, shop
   "model-version-added": (d, { model }) => `saved version ${String(d.number)} of ${model(d.modelId)}`,
   "sheet-read": (d) => `brought in a maker's sheet of ${d.rows} rows`,
-  "sheet-checked": (d) => (d.row === undefined ? `looked over the rows of a maker's sheet` : `looked over row ${d.row} of a maker's sheet`),
-  "sheet-forgotten": () => "put a maker's sheet away unread",
+  "sheet-checked": (d) => (d.row === undefined ? `checked the rows of a maker's sheet` : `checked row ${d.row} of a maker's sheet`),
+  "sheet-forgotten": () => "deleted a maker's sheet",
   "model-picture-set": (d, { model }) => `added a picture of the schematic of ${model(d.model)}`,
   "model-picture-marked": (d, { model }) => `placed a seat on the picture of ${model(d.model)}`,
   "serial-rules-saved": (d) => `saved ${count(d.rules, "serial rule")} for ${String(d.maker)}`,
@@ -231,14 +231,14 @@ export const journalSayings = {
   "kit-saved": () => "saved a conversion kit",
   "lesson-learned": (d, { model }) => `added a ${String(d.about)} to the playbook of ${model(d.model)}`,
   "act-learned": (d, { model }) => `added a step to the playbook of ${model(d.model)}`,
-  "fault-learned": (d, { fault }) => `added the fault “${fault(d.fault)}” to what the diagnosis knows`,
-  "sign-learned": (d, { sign }) => `added the sign “${sign(d.finding)}” to what the diagnosis knows`,
+  "fault-learned": (d, { fault }) => `added the fault “${fault(d.fault)}” to the diagnosis knowledge`,
+  "sign-learned": (d, { sign }) => `added the sign “${sign(d.finding)}” to the diagnosis knowledge`,
   "strength-said": (d, { fault, sign }) => `set how often “${fault(d.fault)}” causes “${sign(d.finding)}”`,
   "part-facts-changed": (d, { part }) => `changed the facts of ${part(d.part)}`,
   "part-retired": (d, { part }) => `retired ${part(d.part)}`,
   "part-used-again": (d, { part }) => `took ${part(d.part)} back into use`,
   "bin-counted": (d, { part }) =>
-    `counted ${Number(d.counted)} in the bin of ${part(d.part)}${d.before === undefined || d.before === d.counted ? "" : `, where the book said ${Number(d.before)}`}`,
+    `counted ${Number(d.counted)} in the bin of ${part(d.part)}${d.before === undefined || d.before === d.counted ? "" : `, the record said ${Number(d.before)}`}`,
   "bin-level-set": (d, { part }) => `let the level of ${part(d.part)} go ${d.byUse ? "by its use" : "by hand"}`,
   "bad-piece": (d, { part }) =>
     `put down ${count(d.pieces, "piece")} of ${part(d.part)} as ${d.kind === "wrong" ? "the wrong ones" : "broken"}`,
@@ -251,14 +251,14 @@ export const journalSayings = {
   "line-paid-otherwise": (d, { part }) => `noted that ${part(d.part)} cost ${formatMinor(Number(d.paid))}`,
   "no-longer-made": (d, { part }) => `noted that ${part(d.part)} is no longer made`,
   "made-again": (d, { part }) => `noted that ${part(d.part)} is made`,
-  "cannot-be-had": (d, { part }) => `put down that ${part(d.part)} cannot be had`,
+  "cannot-be-had": (d, { part }) => `put down that ${part(d.part)} is not available`,
   "quote-asked": () => "asked the customer about the quote",
-  "quote-asking-revoked": () => "took the letter about the quote back",
+  "quote-asking-revoked": () => "withdrew the letter about the quote",
   "mail-written": (d) => `wrote a mail about ${d.kind === "quote" ? "the quote" : "an order"}`,
   "price-list-taken": (d, { supplier }) => `took over ${count(d.prices, "price")} from the list of ${supplier(d.supplier)}`,
   "tin-opened": (d) => `opened a new ${String(d.product).toLowerCase()}`,
   "tin-ended": (d) => `${d.empty ? "used up" : "threw away"} a ${String(d.product).toLowerCase()}`,
-  "line-given-up": (d, { part }) => `gave up ${count(d.pieces, "piece")} of ${part(d.part)} that will not come`,
+  "line-given-up": (d, { part }) => `gave up ${count(d.pieces, "piece")} of ${part(d.part)} not coming`,
   "bin-removed": (d, { part }) => `removed the bin of ${part(d.part)}`,
   "supplier-added": (d, { supplier }) => `added the supplier ${supplier(d.supplier)}`,
   "supplier-changed": (d, { supplier }) => `changed the supplier ${supplier(d.supplier)}`,
@@ -279,11 +279,11 @@ export const journalSayings = {
   "person-added": (d, { person }) => `added ${person(d.personId)} (${String(d.role)})`,
   "job-corrected": (d) =>
     `added to the closed job${Number(d.amount) ? `, ${Number(d.amount) > 0 ? "paid" : "given back"} ${formatMinor(Math.abs(Number(d.amount)))}` : ""}`,
-  "shut-days-added": (d) => `entered days the shop is shut, ${String(d.from)} to ${String(d.to)}`,
-  "shut-days-removed": () => "took out days the shop was to be shut",
+  "shut-days-added": (d) => `added days the shop is closed, ${String(d.from)} to ${String(d.to)}`,
+  "shut-days-removed": () => "removed days the shop was closed",
   "person-hours-set": (d, { person }) => `set the hours of ${person(d.personId)} at the bench`,
   "person-off-added": (d, { person }) => `entered that ${person(d.personId)} is not there from ${String(d.from)} to ${String(d.to)}`,
-  "person-off-removed": () => "took out days somebody was not to be there",
+  "person-off-removed": () => "removed time off",
   "promise-moved": (d) => `moved the promised day from ${String(d.from)} to ${String(d.to)}`,
   "invoice-made": (d) => `made invoice ${paperName("invoice", Number(d.number))}: ${formatMinor(Number(d.totalMinor))}`,
   "credit-made": (d) =>

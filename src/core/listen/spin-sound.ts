@@ -31,7 +31,7 @@ export function spinFromSound(recording: Recording, marksPerTurn: number): Resul
   if (!sure)
     return fail(
       "unsure",
-      `Of the run's clicks ${Math.round(heardShare * 100)} in 100 were heard, and ${besides} other sounds: too unsure. A quieter room, or the microphone closer.`,
+      `Of the run's clicks ${Math.round(heardShare * 100)} % were heard, and ${besides} other sounds: too unsure. A quieter room, or the microphone closer.`,
     );
   return ok({ pulses, fitted, fit, heardShare });
 }

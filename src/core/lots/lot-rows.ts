@@ -107,7 +107,7 @@ export function checkLotRows(rows: readonly LotRow[]): LotFault[] {
     const say = (column: LotColumn, message: string) => faults.push({ row: i + 1, column, message });
     const serial = row.serial.trim();
     if (serial.length > 40) say("serial", "At most 40 characters.");
-    else if (!/^[\p{L}\p{N}\s./-]*$/u.test(serial)) say("serial", "A serial has letters, digits, dots, dashes and strokes.");
+    else if (!/^[\p{L}\p{N}\s./-]*$/u.test(serial)) say("serial", "A serial has letters, digits, dots, dashes and slashes.");
     else if (serial) {
       const before = seen.get(sameSerial(serial));
       if (before) say("serial", `Same as row ${before}.`);

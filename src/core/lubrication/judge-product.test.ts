@@ -8,8 +8,8 @@ const part = (family: keyof typeof families, role: string) => families[family].p
 // Common practice: what never goes there.
 describe("a product that is written down for a part", () => {
   it.each([
-    ["baitcaster-low-profile", "spool-bearing", "viscous reel oil", /fewer metres/],
-    ["baitcaster-low-profile", "spool-bearing", "reel grease", /casts short/],
+    ["baitcaster-low-profile", "spool-bearing", "viscous reel oil", /shorter casts/],
+    ["baitcaster-low-profile", "spool-bearing", "reel grease", /much shorter casts/],
     ["spinning-sealed-bail-less", "o-ring", "petroleum jelly", /swells rubber/],
     ["star-drag-bridge", "friction-washer", "light oil", /slips/],
     ["star-drag-bridge", "friction-washer", "reel grease", /Only drag grease/],

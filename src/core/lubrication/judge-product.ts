@@ -19,8 +19,9 @@ export function judgeProduct(type: Pick<PartType, "shape" | "role" | "material">
   if (type.shape.kind === "friction-washer" && kind !== "grease") return "Oil on a drag: it slips.";
   if (type.shape.kind === "friction-washer" && isReelProduct(words) && words !== "drag grease")
     return "Only drag grease stands the heat of a drag.";
-  if (casting.has(type.role) && kind === "grease" && type.shape.kind === "bearing") return "Grease in a casting bearing: it casts short.";
-  if (casting.has(type.role) && thick.has(words)) return "Thick oil in a casting bearing: fewer metres.";
-  if (type.material === "rubber" && !isReelProduct(words)) return "It swells rubber: only what is made for seals.";
-  return isReelProduct(words) ? null : "Only products made for reels go in.";
+  if (casting.has(type.role) && kind === "grease" && type.shape.kind === "bearing")
+    return "Grease in a casting bearing: much shorter casts.";
+  if (casting.has(type.role) && thick.has(words)) return "Thick oil in a casting bearing: shorter casts.";
+  if (type.material === "rubber" && !isReelProduct(words)) return "It swells rubber: use only products made for seals.";
+  return isReelProduct(words) ? null : "Use only products made for reels.";
 }

@@ -25,7 +25,7 @@ const rule = (product: ReelProduct, amount: string, why: string, drops?: number)
 /** What each way puts where it differs. Source: common practice. */
 const byWay = {
   drag: {
-    greased: rule("drag grease", "a film, wiped till the weave shows", "smooth start, stands salt"),
+    greased: rule("drag grease", "a film, wiped till the weave shows", "smooth start, resists salt"),
     dry: rule("nothing", "clean and dry", "the most pull"),
   },
   leather: {
@@ -38,7 +38,7 @@ const byWay = {
   },
   spoolBearings: {
     drop: rule("light oil", "1 small drop", "more only slows it", 1),
-    dry: rule("nothing", "dry after cleaning", "speed; a parched one gets its drop after all"),
+    dry: rule("nothing", "dry after cleaning", "for speed; a dry-running one gets a drop after all"),
     warm: rule("light oil", "1 drop, warmed in", "it creeps in: a small heat source, never over open solvent", 1),
   },
   bearingSeats: {
@@ -54,12 +54,12 @@ const byWay = {
     generous: rule("light oil", "2 to 3 drops", "never grease: it clogs the needles and takes the grip", 3),
   },
   brakeDrum: {
-    dry: rule("nothing", "bone dry", "oil here and the brakes fade"),
+    dry: rule("nothing", "bone dry", "with oil here the brakes fade"),
     wiped: rule("light oil", "a drop on the cloth, wiped", "no squeal; any more and the brakes fade", 1),
   },
   bridgeSleeve: {
     grease: rule("reel grease", "a film on the post", "the sleeve turns on it under load"),
-    oil: rule("light oil", "1 drop", "freer, wants doing more often", 1),
+    oil: rule("light oil", "1 drop", "freer, needs doing more often", 1),
   },
 } as const satisfies WayRule;
 
@@ -80,7 +80,7 @@ const wayOfRole: Readonly<Record<string, LubricantWay>> = {
 };
 
 const isCeramicBearing = (type: PartType): boolean => type.shape.kind === "bearing" && isMadeOf(type, "ceramic");
-const ceramic = rule("nothing", "dry", "ceramic balls need no oil; a drop quietens them, where somebody wants it");
+const ceramic = rule("nothing", "dry", "ceramic balls need no oil; a drop makes them quieter if wanted");
 
 /** The way that has a say on a part; null where practitioners agree. */
 export function wayFor(type: PartType): LubricantWay | null {
@@ -123,8 +123,7 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
       return {
         ...what,
         ruledBy,
-        overruled:
-          "picking its seals out: they seldom sit tight again, the grease inside is lost and water gets in; replace it when it is rough",
+        overruled: "not advised: the seals seldom seal again, the grease inside is lost and water gets in; replace it when it is rough",
       };
     return { ...what, ruledBy, overruled: asked && readProductClass(asked) !== "nothing" ? `${asked}: ${fixed.why}` : "" };
   }

@@ -41,7 +41,7 @@ describe("what is used without counting", () => {
       "1 week left",
       "3 weeks left",
       "5 months left",
-      "years left",
+      "lasts for years",
     ]);
   });
 });

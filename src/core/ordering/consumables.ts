@@ -110,5 +110,5 @@ export function weeksWords(weeks: number | null): string {
   if (weeks < 1) return "less than a week left";
   if (weeks < 9) return `${Math.round(weeks)} ${Math.round(weeks) === 1 ? "week" : "weeks"} left`;
   const months = weeks / 4.35;
-  return months < 24 ? `${Math.round(months)} months left` : "years left";
+  return months < 24 ? `${Math.round(months)} months left` : "lasts for years";
 }

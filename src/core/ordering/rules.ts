@@ -2,7 +2,7 @@ import { z } from "zod";
 
 /** What the order plan reckons with, as the shop sets it. */
 export const orderRulesSchema = z.object({
-  /** A day late costs this share of the job's work, in hundredths of a per cent. */
+  /** Cost per day late this share of the job's work, in hundredths of a per cent. */
   lateShareBasisPoints: z.number().int().min(0).max(10_000),
   /** A piece left over counts at its price times the chance of use within so many days. */
   leftOverDays: z.number().int().min(30).max(3650),

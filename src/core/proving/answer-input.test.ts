@@ -30,7 +30,7 @@ describe("an answer to a test", () => {
     for (const value of [0, 5000]) expect(wrong({ value })).toBeNull();
     expect(wrong({ value: Number.NaN })).toMatch(/^value: Type a number, bare or with its unit/);
     expect(wrong({ value: "much" })).toMatch(/^value: Type a number/);
-    expect(wrong({ value: -0.1 })).toMatch(/^value: A reading is not below nothing/);
+    expect(wrong({ value: -0.1 })).toMatch(/^value: A reading cannot be below 0/);
     expect(wrong({ value: 5000.1 })).toMatch(/^value: .*check the unit/);
   });
 

@@ -9,8 +9,8 @@ export const answerSchema = z.object({
   verdict: z.enum(verdicts),
   value: z
     .number("Type a number, bare or with its unit (22, 5 lb, 2.4 kg), or leave it empty.")
-    .min(0, "A reading is not below nothing.")
-    .max(5000, "That is more than any reel gives: check the unit.")
+    .min(0, "A reading cannot be below 0.")
+    .max(5000, "That is more than any reel can give: check the unit.")
     .nullable(),
   lineRadiusMm: z
     .number("Type the radius in millimetres.")

@@ -108,7 +108,7 @@ describe("a spool that runs down", () => {
   /** Speed falls by one turn a second every second: 12 to nothing in 12 s, a reading each tenth. */
   const straight = (from: number, to: number) =>
     Array.from({ length: Math.round((from - to) * 10) + 1 }, (_, i) => ({ tMs: i * 100, value: from - i / 10 }));
-  it("is read from ten turns a second to standstill: a straight fall of one a second takes ten seconds, seen or drawn on", () => {
+  it("is read from ten turns a second to a stop: a straight fall of one a second takes ten seconds, seen or drawn on", () => {
     const whole = readSpinTrace(straight(12, 0));
     expect(whole.ok && whole.value.seenToStand).toBe(true);
     expect(whole.ok && whole.value.seconds).toBeCloseTo(10, 6);

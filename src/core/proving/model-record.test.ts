@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { againstRecord, modelRecord } from "./model-record";
 
-describe("what such reels leave with", () => {
+describe("what reels like this leave with", () => {
   it("is not said of one or two", () => expect([modelRecord([]), modelRecord([5, 6])]).toEqual([null, null]));
 
   it("is the middle of them, and is not moved by one reading gone wrong", () => {

@@ -44,7 +44,7 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
   "free-spool": {
     id: "free-spool",
     name: "Free spool",
-    how: "Lever to free, spin the spool once by the flange with a firm flick, count until it stands.",
+    how: "Lever to free, spin the spool once by the flange with a firm flick, count until it stops.",
     why: "Tells the spool side from the gear side.",
     unit: "s",
     takesLineRadius: false,
@@ -53,30 +53,30 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
   turning: {
     id: "turning",
     name: "Turning in gear",
-    how: "Engage, turn the handle slowly three times; feel for stiffness and grit. The number is the effort at the knob's circle.",
-    why: "With free spool it says which half to open.",
+    how: "Put it in gear and turn the handle slowly three times; feel for stiffness or grit. The reading is the torque at the handle.",
+    why: "Together with the free-spool test it tells you which side to open.",
     unit: "cN·m",
     takesLineRadius: false,
     better: "less",
   },
   "drag-light": pull(
     "drag-light",
-    "Drag, star a quarter on",
+    "Drag, star 1/4 turn",
     "Draw line straight off the spool, slowly and evenly.",
     "Shows a sticky start when the stack is lightly pressed.",
     "none",
   ),
   "drag-strike": pull(
     "drag-strike",
-    "Drag, star half on",
-    "The same pull with the star half on.",
+    "Drag, star 1/2 turn",
+    "The same pull with the star 1/2 turn on.",
     "Where most fish are fought; before and after are compared here.",
     "none",
   ),
   "drag-full": pull(
     "drag-full",
-    "Drag, star home",
-    "Star home by hand, no tool. Stop as soon as it slips evenly.",
+    "Drag, star fully tight",
+    "Star fully tight by hand, no tool. Stop as soon as it slips evenly.",
     "Weak at full means worn washers, oil or a wrong stack.",
     "more",
   ),
@@ -84,7 +84,7 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
     id: "anti-reverse",
     name: "Anti-reverse",
     how: "Turn the handle back sharply twenty times, count how often it slips.",
-    why: "A slip now is a broken knuckle later.",
+    why: "A slip here can break a knuckle later.",
     unit: "slips of 20",
     takesLineRadius: false,
     better: "less",
@@ -92,8 +92,8 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
   click: {
     id: "click",
     name: "Click",
-    how: "Click on, draw line by hand; listen. The number is how far it stands out of the room.",
-    why: "A worn tongue is cheap, the gear it runs on is dear.",
+    how: "Click on, draw line by hand and listen. The reading is how much louder it is than the room.",
+    why: "A worn tongue is cheap to replace; the gear it runs on is not.",
     unit: "dB",
     takesLineRadius: false,
     better: "more",
@@ -102,23 +102,23 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
     id: "bail",
     name: "Bail",
     how: "Open it and turn the handle, ten times; count how often it snaps shut.",
-    why: "A tired spring or a bent wire loses casts.",
+    why: "A weak spring or a bent wire spoils casts.",
     unit: "trips of 10",
     takesLineRadius: false,
     better: "more",
   },
-  roller: feel("roller", "Line roller", "Turn the roller under a loop of braid.", "A grind only on a slow retrieve is this bearing."),
+  roller: feel("roller", "Line roller", "Turn the roller under a loop of braid.", "Grinding only on a slow retrieve means this bearing."),
   "level-wind": feel(
     "level-wind",
     "Level wind",
     "Turn the handle: watch the guide go end to end and back.",
-    "It sticks long before it stops.",
+    "It sticks well before it stops working.",
   ),
   "side-play": {
     id: "side-play",
     name: "Side play",
-    how: "In free spool close the tension till the spool just has no play, then open it to the first play you feel: barely there. The number is off a dial gauge on the flange.",
-    why: "Barely there is right; none binds, much wears pinion and bearings.",
+    how: "In free spool tighten the tension until there is just no play, then back it off to the first play you can feel. The reading is from a dial gauge on the flange.",
+    why: "Barely any is right; with none it binds, with much the pinion and bearings wear.",
     unit: "mm",
     takesLineRadius: false,
     better: "none",
@@ -127,17 +127,22 @@ const specs: Readonly<Record<TestId, TestSpec>> = {
     id: "dead-angle",
     name: "Dead angle",
     how: "Turn the handle back until it stops, ten times; the widest counts.",
-    why: "It grows before the anti-reverse begins to slip.",
+    why: "It increases before the anti-reverse starts to slip.",
     unit: "°",
     takesLineRadius: false,
     better: "less",
   },
-  knob: feel("knob", "Handle knob", "Spin the knob with one finger.", "Salt sits here first; two drops, or off and clean."),
+  knob: feel(
+    "knob",
+    "Handle knob",
+    "Spin the knob with one finger.",
+    "Salt collects here first: two drops of oil, or take it off and clean it.",
+  ),
   "cast-pin": feel(
     "cast-pin",
     "Pick-up pin",
     "Press the button and turn: the pin goes in and comes out.",
-    "A pin that hangs drops the line.",
+    "A pin that sticks drops the line.",
   ),
 };
 
@@ -147,14 +152,14 @@ function withAdjuster(spec: TestSpec, adjuster: Adjuster): TestSpec {
   if (adjuster === "star") return { ...spec, adjuster };
   const marks: Record<"lever" | "knob", Partial<Record<TestId, [name: string, how: string]>>> = {
     lever: {
-      "drag-light": ["Drag, lever at a quarter", "Lever a quarter of its way. Draw line straight off the spool, slowly and evenly."],
+      "drag-light": ["Drag, lever at 1/4", "Lever at 1/4 of its travel. Draw line straight off the spool, slowly and evenly."],
       "drag-strike": ["Drag, lever at strike", "The same pull with the lever at the strike stop, free spool still free at the other end."],
       "drag-full": ["Drag, lever at full", "Lever past the strike stop. Stop as soon as it slips evenly."],
     },
     knob: {
-      "drag-light": ["Drag, knob a quarter on", "Draw line straight off the spool, slowly and evenly."],
-      "drag-strike": ["Drag, knob half on", "The same pull with the knob half on."],
-      "drag-full": ["Drag, knob home", "Knob home by hand, no tool. Stop as soon as it slips evenly."],
+      "drag-light": ["Drag, knob 1/4 turn", "Draw line straight off the spool, slowly and evenly."],
+      "drag-strike": ["Drag, knob 1/2 turn", "The same pull with the knob 1/2 turn on."],
+      "drag-full": ["Drag, knob fully tight", "Knob fully tight by hand, no tool. Stop as soon as it slips evenly."],
     },
   };
   const [name, how] = marks[adjuster][spec.id] ?? [spec.name, spec.how];
@@ -174,7 +179,7 @@ interface Protocol {
   readonly how?: Readonly<Partial<Record<TestId, string>>>;
 }
 
-const spun = "spin the spool once by the flange with a firm flick, count until it stands.";
+const spun = "spin the spool once by the flange with a firm flick, count until it stops.";
 
 const protocols: Readonly<Record<FamilyId, Protocol>> = {
   "star-drag-bridge": { adjuster: "star", tests: conventional },
@@ -194,8 +199,8 @@ const protocols: Readonly<Record<FamilyId, Protocol>> = {
     adjuster: "knob",
     tests: ["free-spool", "click"],
     how: {
-      "free-spool": "Click off, spin the drum once with a firm flick of the rim, count until it stands.",
-      "side-play": "Push and pull the drum along its pin: barely there. The number is off a dial gauge on the flange.",
+      "free-spool": "Click off, spin the drum once with a firm flick of the rim, count until it stops.",
+      "side-play": "Push and pull the drum along its pin: barely there. The reading is from a dial gauge on the flange.",
     },
   },
   fly: {

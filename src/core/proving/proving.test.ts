@@ -83,7 +83,7 @@ describe("the protocol", () => {
           ).toBe(true);
       expect(hasDrag(family), family).toBe(family !== "centrepin");
     }
-    expect(protocolFor("spincast").map(({ name }) => name)).toContain("Drag, dial half on");
+    expect(protocolFor("spincast").map(({ name }) => name)).toContain("Drag, dial 1/2 turn");
     expect(protocolFor("baitcaster-round")[0]!.how).toMatch(/^Thumb bar pressed, spin/);
   });
 
@@ -108,7 +108,7 @@ describe("the protocol", () => {
   it("speaks of the adjuster the reel has, and keeps unit and direction whatever it is called", () => {
     const full = (family: (typeof familyIds)[number]) => protocolFor(family).find((test) => test.id === "drag-full")!;
     expect(full("lever-drag").name).toContain("lever");
-    expect(full("spinning").how).toContain("Knob home");
+    expect(full("spinning").how).toContain("Knob fully tight");
     expect(full("star-drag-clutch").name).toContain("star");
     for (const family of ["lever-drag", "spinning"] as const)
       expect(full(family)).toMatchObject({ unit: testSpec("drag-full").unit, better: "more" });

@@ -71,27 +71,27 @@ describe("a spin's trace in words", () => {
     const start = Number(/from ([\d.]+) turns/.exec(read.value.words)![1]);
     // A turn a second less each second: as many seconds as it has turns at the start.
     expect(read.value.value).toBeCloseTo(start, 0);
-    expect(read.value.words).toMatch(/to standstill\.$/);
-    expect(words("free-spool", spin(14))).toMatch(/to standstill, its end drawn on: it was stopped before it stood\.$/);
+    expect(read.value.words).toMatch(/to a stop\.$/);
+    expect(words("free-spool", spin(14))).toMatch(/to a stop, extrapolated: it was stopped before it came to rest\.$/);
     expect(readTrace("free-spool", spin(20).slice(0, 3)).ok).toBe(false);
   });
 });
 
 describe("an effort's trace in words", () => {
   it("has its mean, its peak and how uneven it is, the slack left out", () => {
-    // The first eighth is slack; then by turns 8 and 12: mean 10, uneven by 2 in 10.
+    // The first eighth is slack; then by turns 8 and 12: mean 10, varies by 2 in 10.
     expect(
       words(
         "turning",
         trace(80, (i) => (i < 10 ? 90 : i % 2 ? 12 : 8)),
       ),
-    ).toBe("Mean 10.0 cN·m, peak 12.0, uneven by 20 %.");
+    ).toBe("Mean 10.0 cN·m, peak 12.0, varies by 20 %.");
     expect(
       words(
         "turning",
         trace(80, (i) => (i % 2 ? 12.5 : 7.5)),
       ),
-    ).toBe("Mean 10.0 cN·m, peak 12.5, uneven by 25 %: gritty or a tight spot.");
+    ).toBe("Mean 10.0 cN·m, peak 12.5, varies by 25 %: grit or a tight spot.");
   });
 
   it("is refused where it is short or felt nothing", () => {

@@ -51,7 +51,7 @@ export const instruments: Readonly<Record<InstrumentId, InstrumentSpec>> = {
     name: "effort handle",
     traceUnit: "cN·m",
     uncertainty: "± 5 %",
-    start: "Turn with the effort handle",
+    start: "Measure with the torque handle",
     stop: "Stop the handle",
     again: "Turn again",
     files: ["csv"],
@@ -96,12 +96,12 @@ function readEffort(samples: readonly TraceSample[]): Result<TraceReading> {
   const turning = samples.slice(Math.floor(samples.length / 8));
   if (turning.length < 20) return fail("too-short", "Too short to read: turn the handle at least three times, slowly.");
   const mean = turning.reduce((sum, { value }) => sum + value, 0) / turning.length;
-  if (!(mean > 0)) return fail("no-effort", "The handle felt no effort: is the reel in gear?");
+  if (!(mean > 0)) return fail("no-effort", "No torque at the handle: is the reel in gear?");
   const uneven = Math.sqrt(turning.reduce((sum, { value }) => sum + (value - mean) ** 2, 0) / turning.length) / mean;
   const peak = Math.max(...turning.map(({ value }) => value));
   return ok({
     value: mean,
-    words: `Mean ${mean.toFixed(1)} cN·m, peak ${peak.toFixed(1)}, uneven by ${(uneven * 100).toFixed(0)} %${uneven > 0.2 ? ": gritty or a tight spot" : ""}.`,
+    words: `Mean ${mean.toFixed(1)} cN·m, peak ${peak.toFixed(1)}, varies by ${(uneven * 100).toFixed(0)} %${uneven > 0.2 ? ": grit or a tight spot" : ""}.`,
   });
 }
 
@@ -110,7 +110,7 @@ function readClick(samples: readonly TraceSample[]): Result<TraceReading> {
   const values = samples.map(({ value }) => value);
   const [room, loud] = [quantile(values, 0.1), quantile(values, 0.9)];
   if (loud - room < 3)
-    return fail("nothing-heard", "Nothing stands out of the room: closer with the microphone, a second of silence first, then draw line.");
+    return fail("nothing-heard", "Nothing is louder than the room: move the microphone closer, leave a second of silence, then draw line.");
   const click = withoutRoom(loud, room);
   return ok({
     value: click - room,
@@ -144,7 +144,7 @@ export function readTrace(test: TestId, samples: readonly TraceSample[]): Result
       const { seconds, seenToStand } = read.value;
       return ok({
         value: seconds,
-        words: `${seconds.toFixed(1)} s from ${standardStart} turns a second to standstill${seenToStand ? "" : ", its end drawn on: it was stopped before it stood"}.`,
+        words: `${seconds.toFixed(1)} s from ${standardStart} turns a second to a stop${seenToStand ? "" : ", extrapolated: it was stopped before it came to rest"}.`,
       });
     }
     case "effort-handle":
@@ -152,7 +152,7 @@ export function readTrace(test: TestId, samples: readonly TraceSample[]): Result
     case "microphone":
       return readClick(samples);
     default:
-      return fail("no-instrument", "This test has no instrument: press what you felt.");
+      return fail("no-instrument", "No instrument for this test: press what you felt.");
   }
 }
 

@@ -35,8 +35,7 @@ export function readSpinTrace(samples: readonly TraceSample[]): Result<SpinReadi
   if (samples.length < 10) return fail("too-short", "The spin was too short to read: spin the spool and let it run down.");
   let from = -1;
   for (let i = 1; i < samples.length; i++) if (samples[i - 1]!.value >= standardStart && samples[i]!.value < standardStart) from = i;
-  if (from < 0)
-    return fail("too-slow", `It never ran down through ${standardStart} turns a second, where every spin is read from: flick it harder.`);
+  if (from < 0) return fail("too-slow", `It never slowed through ${standardStart} turns a second, where readings start: flick it harder.`);
   const between = (i: number, speed: number) => {
     const [a, b] = [samples[i - 1]!, samples[i]!];
     return a.tMs + ((a.value - speed) / (a.value - b.value)) * (b.tMs - a.tMs);

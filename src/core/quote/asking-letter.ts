@@ -17,7 +17,7 @@ export function letterText({ shopName, owner, reel, asked, until, link }: Letter
   return [
     `${owner},`,
     "",
-    `this is what could be done with your ${reel}. Nothing is done before you say yes.`,
+    `here are the options for your ${reel}. Nothing is done before you say yes.`,
     "",
     ...options.map(({ code, words, totalMinor }) => `${code}   ${words}: ${amount(totalMinor)}, tax included`),
     "",
@@ -28,7 +28,7 @@ export function letterText({ shopName, owner, reel, asked, until, link }: Letter
         `${code.padEnd(3)}   ${words}${kind === "upgrade" ? " (better part)" : ""}: ${amount(priceMinor)}`,
     ),
     "",
-    `To answer, reply with the code of a choice, or with the codes of just those lines you want, until ${until}.`,
+    `To answer, reply with the code of one option, or the codes of just the lines you want, by ${until}.`,
     ...(link ? ["", `Or answer here: ${link}`] : []),
     "",
     shopName,

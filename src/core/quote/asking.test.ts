@@ -82,7 +82,7 @@ describe("what a customer said yes to", () => {
     expect(text).toContain("      Drag: 20.00 EUR");
     expect(text).toContain(`${c}   Ceramic (better part): 30.00 EUR`);
     expect(text).toContain("Full service: 89.00 EUR");
-    expect(text).toContain("until 12 March");
+    expect(text).toContain("by 12 March");
     expect(text).not.toContain("Or answer here");
     expect(letterText({ ...letter, link: "https://loft.example/q/x" })).toContain("Or answer here: https://loft.example/q/x");
   });

@@ -14,7 +14,7 @@ export const isOurOwnWork = ({ kind, pays }: Comeback): boolean => kind === "com
 /** Whether it is said line by line what of it is ours: once it is known that we pay. */
 export const isPaidByLine = ({ kind, pays = "us" }: Comeback): boolean => kind === "comeback" && pays === "us";
 
-/** What a comeback of our own work covers, line by line: what it covers costs nothing, the rest is a repair like another. */
+/** What a comeback (our own repair) covers, line by line: what it covers costs nothing, the rest is a repair like another. */
 export interface Cover {
   readonly pays: WhoPays;
   /** Faults found the last time. */

@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { BasisPoints } from "@/core/money/money";
 
 /** Who pays less. How much is the shop's own rule. */
-export const discountClasses = { none: "no discount", club: "club member", trade: "trade", friend: "friend of the house" } as const;
+export const discountClasses = { none: "no discount", club: "club member", trade: "trade", friend: "friends and family" } as const;
 export type DiscountClass = keyof typeof discountClasses;
 export const discountClassIds = Object.keys(discountClasses) as [DiscountClass, ...DiscountClass[]];
 

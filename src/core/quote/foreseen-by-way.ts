@@ -34,7 +34,7 @@ export function foreseenByWay(
         return [
           {
             positionId: position.id,
-            words: `${position.name}: a better bearing of ${sizeWords(shape)} (ceramic is louder and needs no oil)`,
+            words: `${position.name}: a better bearing of ${sizeWords(shape)} (ceramic: louder, needs no oil)`,
           },
         ];
       if (shape.kind === "sleeve" && bushRoles.has(type.role)) {
@@ -45,7 +45,7 @@ export function foreseenByWay(
     if (ways.softDrag === "carbon" && isSoft(type))
       return [{ positionId: position.id, words: `${position.name}: carbon instead of ${type.material}` }];
     if (ways.seals === "yearly" && isSeal(type) && (monthsSince === null || monthsSince >= 12))
-      return [{ positionId: position.id, words: `${position.name}: seals are new every year` }];
+      return [{ positionId: position.id, words: `${position.name}: seals are replaced every year` }];
     return [];
   });
 }

@@ -179,11 +179,11 @@ describe("a service priced by its minutes", () => {
   const intake = ["Intake, tests before and after, report", 15];
   const full = ["Full service: apart, cleaned, oiled and greased, checked", 60];
   const one = "One assembly opened, cleaned, oiled and checked";
-  const opened = "What is opened for it: cleaned, oiled and checked";
+  const opened = "Cleaning, oiling and checks of what is opened";
 
   it.each<[string, Partial<ServiceOfJob>, unknown[][]]>([
     ["the outside", { depth: "light" }, [["Outside service: wiped, oiled at its points, tested", 10]]],
-    ["only opened", { depth: "opening" }, [["Opened as far as it goes and looked at: what it needs is asked for before it is done", 25]]],
+    ["only opened", { depth: "opening" }, [["Opened as far as it goes and checked; we ask before doing anything it needs", 25]]],
     ["a ten-minute round", { depth: "round" }, [["Ten-minute round: spool lifted, wiped, oiled at its points, tested", 10]]],
     ["a quick one", { depth: "quick" }, [["Quick service: spool out, cleaned, oiled, tested before and after", 30]]],
     [
@@ -191,7 +191,7 @@ describe("a service priced by its minutes", () => {
       { depth: "quick", asked: 1 },
       [
         ["Quick service: spool out, cleaned, oiled, tested before and after", 30],
-        ["One assembly more opened", 25],
+        ["One more assembly opened", 25],
       ],
     ],
     ["a quick one and two: the whole is less", { depth: "quick", asked: 2 }, [full]],

@@ -112,6 +112,6 @@ export interface ServiceOfJob extends JobPath {
 export const serviceWords = {
   outside: "Outside service: wiped, oiled at its points, tested",
   round: "Ten-minute round: spool lifted, wiped, oiled at its points, tested",
-  opening: "Opened as far as it goes and looked at: what it needs is asked for before it is done",
+  opening: "Opened as far as it goes and checked; we ask before doing anything it needs",
   quick: "Quick service: spool out, cleaned, oiled, tested before and after",
 } as const;

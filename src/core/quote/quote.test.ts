@@ -84,7 +84,7 @@ describe("a quote", () => {
     expect(quoteOf(facts({}, { intake: { complaints: [], callFor: "the handle" } })).callFor).toEqual([]);
   });
 
-  it("of our own work come back costs nothing where it is ours, all else as ever, and is not priced before it is known who pays", () => {
+  it("of our own work come back costs nothing where it is ours, all else as ever, and is not priced until it is clear who pays", () => {
     const cover = (change: Partial<Cover>): Cover => ({
       pays: "us",
       found: new Set(["rough-bearing"]),
@@ -175,7 +175,7 @@ describe("consent in a quote", () => {
     });
     const words = (pays: Cover["pays"]) => wordsOf(quoteOf(facts({ cover: cover(pays) }, { kind: "comeback" })).parts)[0];
     expect(words("us")).toBe("B-684 (our own work, free)");
-    expect(words("open")).toBe("B-684 (not priced before it is known who pays)");
+    expect(words("open")).toBe("B-684 (not priced until it is clear who pays)");
     expect(words("customer")).toBe("B-684");
     // A piece somebody named by itself is no fault's.
     expect(
@@ -224,7 +224,10 @@ describe("a limit for parts beside the whole", () => {
     expect(withLimit(1020)).toMatchObject({ consent: "within-limit", partsOver: false });
     expect(withLimit(1019)).toMatchObject({ consent: "ask", partsOver: true });
     expect(withLimit(null).consent).toBe("within-limit");
-    expect(withoutConsent(withLimit(1019), "EUR")).toMatchObject({ code: "ask-first", words: expect.stringContaining("agreed for parts") });
+    expect(withoutConsent(withLimit(1019), "EUR")).toMatchObject({
+      code: "ask-first",
+      words: expect.stringContaining("above the limit for parts"),
+    });
   });
 
   it("counts the pieces less the discount", () => {

@@ -114,7 +114,7 @@ export interface QuoteFacts {
 }
 
 /** Why a line of a comeback costs nothing. */
-const oursWords = ({ pays }: Cover): string => (pays === "open" ? "not priced before it is known who pays" : "our own work, free");
+const oursWords = ({ pays }: Cover): string => (pays === "open" ? "not priced until it is clear who pays" : "our own work, free");
 
 /** The work on the faults that were found. */
 const remediesOf = ({ faultIds, faultOf, remedyOf, cover }: QuoteFacts): LabourLine[] =>
@@ -280,11 +280,11 @@ export function withoutConsent(
       code: "ask-first",
       words: `${
         partsOver
-          ? `The new parts, ${formatMinor(sum.partsMinor)} ${currency} before tax, are above what was agreed for parts.`
-          : `The quote of ${formatMinor(sum.totalMinor)} ${currency} is above what was agreed.`
-      } Ask the customer at Quote first.${named ? ` They also want a call before this is renewed: ${named}.` : ""}`,
+          ? `The new parts, ${formatMinor(sum.partsMinor)} ${currency} before tax, are above the limit for parts.`
+          : `The quote of ${formatMinor(sum.totalMinor)} ${currency} is above the spending limit.`
+      } Ask the customer at Quote first.${named ? ` They also want a call before this is replaced: ${named}.` : ""}`,
     };
   if (consent === "call")
-    return { code: "call-first", words: `The customer wants a call before this is renewed: ${named}. Call at Quote first.` };
+    return { code: "call-first", words: `The customer wants a call before this is replaced: ${named}. Call at Quote first.` };
   return { code: "refused", words: "The customer said no to this sum. Remove work or parts at Quote, or return the reel as it is." };
 }

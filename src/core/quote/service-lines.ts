@@ -60,7 +60,7 @@ export function serviceLines(job: ServiceOfJob, prices: JobPrices | null): Labou
   if (job.depth === "quick" || job.depth === "round") {
     const quick = line(job.depth, 1, serviceWords[job.depth]);
     if (!asked) return [quick];
-    const more = line("assembly", asked, asked === 1 ? "One assembly more opened" : `${asked} assemblies more opened`);
+    const more = line("assembly", asked, asked === 1 ? "One more assembly opened" : `${asked} more assemblies opened`);
     const both = (of: LabourLine) => of.priceMinor ?? of.minutes;
     return both(quick) + both(more) >= both(full) && (quick.priceMinor === undefined) === (full.priceMinor === undefined)
       ? [full]
@@ -89,7 +89,7 @@ function besideIntake(service: LabourLine, handling: LabourLine, full: LabourLin
 
 /** What opening costs beyond the faults' own work, which is done in what is opened; null where that work costs as much. */
 function beyondFaults({ minutes, priceMinor }: LabourLine, { faultMinutes = 0, ratePerHourMinor = 0 }: ServiceOfJob): LabourLine | null {
-  const words = "What is opened for it: cleaned, oiled and checked";
+  const words = "Cleaning, oiling and checks of what is opened";
   if (priceMinor === undefined) return minutes > faultMinutes ? { words, minutes: minutes - faultMinutes } : null;
   const rest = priceMinor - labourPrice(faultMinutes, ratePerHourMinor);
   return rest > 0 ? { words, minutes: Math.max(0, minutes - faultMinutes), priceMinor: rest } : null;

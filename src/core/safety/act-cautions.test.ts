@@ -84,7 +84,7 @@ describe.each(builds)("$family ($name)", ({ template: { anatomy, parts } }) => {
     );
     expect(warned).toEqual(gates.filter(({ pullsLine }) => pullsLine));
     // What a bench pulls at: the drag over its range, or at strike. Source: common practice.
-    const drawn = gates.filter(({ words }) => /drag .*(locked|range)|strike it pulls/.test(words));
+    const drawn = gates.filter(({ words }) => /(drag|star|knob) .*(locked|range)|strike it pulls/.test(words));
     expect(warned).toEqual(drawn);
     const drag = [...types.values()].some(({ shape, role }) => shape.kind === "friction-washer" || role === "drag-unit");
     expect(warned.length > 0).toBe(drag);

@@ -20,7 +20,7 @@ describe("a lot on the rack", () => {
     expect(hung[1]!.jobs.map(({ tag }) => tag)).toEqual(["L1", "L2"]);
   });
 
-  it("is ours while one of it is, then the customer's, then a supplier's, and on the shelf only when all of it is", () => {
+  it("is ours while one of it is, then the customer's, then a supplier's, and ready to collect only when all of it is", () => {
     const move = (...of: RackJob["move"][]) => units(of.map((one, i) => job(`L${i}`, 1, { move: one })))[0]!.move;
     expect(move("supplier", "ours", "shelf")).toBe("ours");
     expect(move("supplier", "customer", "shelf")).toBe("customer");

@@ -3,10 +3,10 @@ export const moves = ["ours", "customer", "supplier", "shelf"] as const;
 export type WhoseMove = (typeof moves)[number];
 
 export const moveWords: Record<WhoseMove, string> = {
-  ours: "ours",
-  customer: "the customer's",
-  supplier: "a supplier's",
-  shelf: "on the shelf",
+  ours: "us",
+  customer: "customer",
+  supplier: "supplier",
+  shelf: "ready to collect",
 };
 
 export interface JobState {

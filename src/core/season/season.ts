@@ -97,10 +97,10 @@ export const invitationText = (of: {
   [
     `${of.owner},`,
     "",
-    `your ${of.reels.join(" and your ")} ${of.reels.length === 1 ? "is" : "are"} due for a service about ${of.due}, when most of our customers come at once.`,
-    `In the week of ${of.week} the bench has room. Bring ${of.reels.length === 1 ? "it" : "them"} then, and you do not wait.`,
+    `your ${of.reels.join(" and your ")} ${of.reels.length === 1 ? "is" : "are"} due for a service about ${of.due}, our busiest time.`,
+    `In the week of ${of.week} the bench has room. Bring ${of.reels.length === 1 ? "it" : "them"} then, and you will not have to wait.`,
     "",
-    "Call or write if another week suits you better. If you have fished less than usual, it may wait: tell us.",
+    "Call or write if another week suits you better. If you have fished less than usual it may be able to wait: tell us.",
     "",
     of.shopName,
   ].join("\n");

@@ -58,7 +58,7 @@ describe("how deep a reel is opened", () => {
     expect(openAt({ forService: true, faults: [fault("spool-side", ["spool-bearing"])] })).toEqual([]);
   });
 
-  it("opens nothing for a fault that is put right from outside, and the whole place for one that is cleaned for", () => {
+  it("opens nothing for a fault that is repaired from outside, and the whole place for one that is cleaned for", () => {
     const known = (id: string) => ({ ...fault("spool-side", [], "bearing-cap"), id });
     const outside = depth({ faults: [known("tension-closed")] });
     expect([outside.open.size, outside.seats.size]).toEqual([0, 0]);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { type GreyPage, inkBelow, loneGlyphs } from "./lone-glyphs";
+import type { GreyPage } from "./flatten/grey";
+import { inkBelow, loneGlyphs } from "./lone-glyphs";
 
 /** A white page with black strokes drawn on it. */
 function page(width: number, height: number, draw: (put: (x: number, y: number) => void) => void): GreyPage {

@@ -1,9 +1,5 @@
-/** A page in grey, row by row: 0 is black, 255 white. */
-export interface GreyPage {
-  readonly data: Uint8Array | Uint8ClampedArray;
-  readonly width: number;
-  readonly height: number;
-}
+import type { GreyPage } from "./flatten/grey";
+
 interface Box {
   readonly x: number;
   readonly y: number;

@@ -1,8 +1,8 @@
 import { median } from "@/core/quantile";
 import { evenLight } from "./flatten/even-light";
-import { greyAt } from "./flatten/grey";
+import { type GreyPage, greyAt } from "./flatten/grey";
 import { type Corners, flattened, turned } from "./flatten/homography";
-import { type GreyPage, loneGlyphs } from "./lone-glyphs";
+import { loneGlyphs } from "./lone-glyphs";
 import type { WordBox } from "./sheet";
 
 /** Letters smaller than this are read badly: a page is drawn larger, up to this many px along its longer edge. */

@@ -29,7 +29,7 @@ it("the terms of the receipt are the shop's own words with what storage costs, a
   const of = (counterTerms: string, storagePerWeekMinor: number, neverFetched: string) =>
     termsWords({ counterTerms, storagePerWeekMinor, neverFetched }, "2.00 EUR");
   expect(of("We ask first.", 200, "After a year it is sold.")).toBe(
-    "We ask first. From the third reminder on storage costs 2.00 EUR a week. After a year it is sold.",
+    "We ask first. After the third reminder storage costs 2.00 EUR a week. After a year it is sold.",
   );
   expect(of("We ask first.", 0, "")).toBe("We ask first.");
   expect(of("", 0, "")).toBe("");

@@ -31,6 +31,6 @@ export const termsWords = (
   { counterTerms, storagePerWeekMinor, neverFetched }: Pick<ShopSettings, "counterTerms" | "storagePerWeekMinor" | "neverFetched">,
   storage: string,
 ): string =>
-  [counterTerms, storagePerWeekMinor > 0 && `From the third reminder on storage costs ${storage} a week.`, neverFetched]
+  [counterTerms, storagePerWeekMinor > 0 && `After the third reminder storage costs ${storage} a week.`, neverFetched]
     .filter(Boolean)
     .join(" ");

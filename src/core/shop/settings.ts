@@ -8,7 +8,7 @@ import { usualWays, type Ways, waysSchema } from "@/core/ways/ways";
 
 /** The shop's rules, as an owner sets them. */
 export const shopSettingsSchema = z.object({
-  shopName: z.string().trim().min(1, "The shop needs a name: it stands on every tag.").max(60),
+  shopName: z.string().trim().min(1, "Enter a shop name. It is printed on every tag.").max(60),
   /** Street and place, with commas where lines end; it stands on tags, letters and invoices. */
   address: z.string().trim().max(200, "At most 200 characters."),
   phone: z.string().trim().max(40, "At most 40 characters."),
@@ -27,7 +27,7 @@ export const shopSettingsSchema = z.object({
   payWithinDays: z.number().int().min(0).max(120),
   ratePerHourMinor: z.number().int().min(0).max(1_000_000),
   taxBasisPoints: z.number().int().min(0).max(10_000),
-  currency: z.string().regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR (ISO 4217)."),
+  currency: z.string().regex(/^[A-Z]{3}$/, "Three capital letters, such as EUR (ISO 4217)."),
   benchHoursPerDay: z.number().min(0.5, "At least half an hour a day.").max(16, "At most 16 hours a day."),
   /** Days of the week the bench works, 1 Monday to 7 Sunday. */
   openOn: z.array(z.number().int().min(1).max(7)).min(1, "At least one day of the week."),

@@ -11,8 +11,7 @@ const leastScore = 3;
  */
 export function passphraseFault(text: string, about: readonly string[]): string | null {
   const length = [...text].length;
-  if (length < passphraseLength.least)
-    return `At least ${passphraseLength.least} letters: three or four words that do not belong together.`;
+  if (length < passphraseLength.least) return `At least ${passphraseLength.least} letters: three or four unrelated words.`;
   if (length > passphraseLength.most) return `At most ${passphraseLength.most} letters.`;
   // Beyond a hundred letters its answer does not change and its time grows.
   const { score, feedback } = zxcvbn(
@@ -20,14 +19,15 @@ export function passphraseFault(text: string, about: readonly string[]): string 
     about.flatMap((one) => [one, ...one.split(/\s+/)]),
   );
   if (score >= leastScore) return null;
-  return `Too easy to guess${feedback.warning ? ` (${feedback.warning.replace(/\.$/, "").toLowerCase()})` : ""}: add a word or two that do not belong together.`;
+  return `Too easy to guess${feedback.warning ? ` (${feedback.warning.replace(/\.$/, "").toLowerCase()})` : ""}: add one or two unrelated words.`;
 }
 
 /** Why a PIN will not do, in words; null when it will. It is tried a few times only, so four figures are enough, but not the first ones tried. */
 export function pinFault(text: string): string | null {
-  if (!/^\d{4,8}$/.test(text)) return "Four to eight figures.";
+  if (!/^\d{4,8}$/.test(text)) return "Four to eight digits.";
   const steps = new Set([...text].slice(1).map((figure, i) => (Number(figure) - Number(text[i]) + 10) % 10));
-  if (steps.size === 1 && [0, 1, 9].some((step) => steps.has(step))) return "Not all alike and not in a row: those are tried first.";
-  if (/^(19|20)\d\d$/.test(text)) return "Not a year: those are tried first.";
+  if (steps.size === 1 && [0, 1, 9].some((step) => steps.has(step)))
+    return "Not all the same and not in sequence: those are guessed first.";
+  if (/^(19|20)\d\d$/.test(text)) return "Not a year: those are guessed first.";
   return null;
 }

@@ -25,7 +25,7 @@ export function parseTag(text: string): Result<{ tag: ClaimTag; number: number }
   if (number < 1 || damm.compute(body) !== match[2])
     return fail(
       "check-digit",
-      `The check digit of ${text.trim()} does not fit: one digit is wrong or two are swapped. Read the tag again.`,
+      `The check digit of ${text.trim()} does not match: one digit is wrong or two are swapped. Read the tag again.`,
     );
   return ok({ tag: `Z-${body}-${match[2]}`, number });
 }

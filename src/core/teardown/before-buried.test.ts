@@ -77,12 +77,12 @@ describe("before a cover hides them", () => {
 
   it("catches a washer left in the tray: it is named, and the drag would slip in one place less or more", () => {
     const shown = buriedAt(firstBridgeScrew, { "keyed-low": { seated: false } })!;
-    expect(shown.faults[0]).toMatch(/Keyed washer, low is not in/);
+    expect(shown.faults[0]).toMatch(/Keyed washer, low is not fitted/);
     expect(shown.gaps!.now).toBeLessThan(shown.gaps!.model);
   });
 
   it("catches an old piece that was to be replaced", () => {
-    expect(buriedAt("star", { "tension-lower": { verdict: "replace" } })!.faults).toEqual([expect.stringMatching(/old piece/)]);
+    expect(buriedAt("star", { "tension-lower": { verdict: "replace" } })!.faults).toEqual([expect.stringMatching(/the old part is there/)]);
     expect(buriedAt("star", { "tension-lower": { verdict: "replace", renewed: true } })!.faults).toEqual([]);
   });
 
@@ -112,8 +112,8 @@ describe("before a cover hides them", () => {
     const shown = buriedAt("star", { "tension-lower": { foundCount: 2, found: { orientation: "", lies: "turned" } } })!;
     expect(shown.faults).toEqual([]);
     expect(shown.doubts).toEqual([
-      expect.stringMatching(/2 lay here/),
-      expect.stringMatching(/lay turned over when it came off. It belongs “cup up”/),
+      expect.stringMatching(/2 found here/),
+      expect.stringMatching(/was upside down when it came off. It belongs “cup up”/),
     ]);
   });
 

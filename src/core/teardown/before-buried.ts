@@ -98,14 +98,14 @@ export function beforeBuried(
   const doubts: string[] = [];
   for (const seat of seats) {
     const state = states.get(seat.id)!;
-    if (!state.seated) faults.push(`${seat.name} is not in.`);
-    else if (waitsForNew(state)) faults.push(`${seat.name} was to be replaced, and the old piece lies there.`);
+    if (!state.seated) faults.push(`${seat.name} is not fitted.`);
+    else if (waitsForNew(state)) faults.push(`${seat.name} was to be replaced, but the old part is there.`);
     if (state.foundCount !== 1)
-      doubts.push(`${seat.name}: ${state.foundCount} lay here when it was opened, the model has one. Which is right for this reel?`);
+      doubts.push(`${seat.name}: ${state.foundCount} found here when it was opened, the drawing shows 1. Which is right for this reel?`);
     // By a value alone: words that differ may say the same.
     const { goesBack, turnedOver } = wayRound(seat, state.found);
     if (turnedOver)
-      doubts.push(`${seat.name} lay turned over when it came off. It belongs ${goesBack ? `“${goesBack}”` : "as it is drawn"}: lay it so.`);
+      doubts.push(`${seat.name} was upside down when it came off. It belongs ${goesBack ? `“${goesBack}”` : "as it is drawn"}: turn it.`);
   }
   const names = new Set(seats.flatMap((seat) => [seat.name, types.get(seat.partTypeId)?.name ?? seat.name]));
   faults.push(...fitFaults(anatomy, types).filter((fault) => [...names].some((name) => fault.includes(name))));

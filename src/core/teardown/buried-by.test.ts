@@ -41,7 +41,7 @@ describe("what a step would cover", () => {
   });
 
   it("misses what lies in the tray still, and not what stays out on purpose or never came off", () => {
-    expect(look("star", {}, ["tension-lower"])!.faults).toEqual([expect.stringContaining("is not in")]);
+    expect(look("star", {}, ["tension-lower"])!.faults).toEqual([expect.stringContaining("is not fitted")]);
     expect(
       look("star", { "tension-lower": { leftOutReason: "lost" } }, ["tension-lower"])!.rows.map(({ positionId }) => positionId),
     ).toEqual(["tension-upper"]);
@@ -53,7 +53,7 @@ describe("what a step would cover", () => {
     const act = ["place-tension-upper", "place-star"];
     expect(buriedByAct(steps, anatomy, types, act)!.faults).toEqual([]);
     // Without the washer in the act it is missed, and said once.
-    expect(buriedByAct(steps, anatomy, types, ["place-star"])!.faults).toEqual([expect.stringContaining("is not in")]);
+    expect(buriedByAct(steps, anatomy, types, ["place-star"])!.faults).toEqual([expect.stringContaining("is not fitted")]);
     expect(buriedByAct(steps, anatomy, types, ["place-tension-upper"])).toBeNull();
     expect(buriedByAct(steps, anatomy, types, ["no-such-step"])).toBeNull();
   });

@@ -7,7 +7,7 @@ export const feels = {
   tight: { name: "Tight", said: "tight", good: false },
   loose: { name: "Loose", said: "loose in its seat", good: false },
   bites: { name: "Bites", said: "bites", good: true },
-  turns: { name: "Turns on", said: "turns on and does not bite", good: false },
+  turns: { name: "Turns on", said: "turns without biting", good: false },
   springs: { name: "Springs back", said: "springs back", good: true },
   limp: { name: "Limp", said: "limp", good: false },
 } as const;
@@ -39,16 +39,16 @@ export function feelsOf({ shape }: Shaped): readonly Feel[] {
 export function judgeFeel({ shape }: Shaped, feel: Feel): { readonly words: string; readonly wantsNew: boolean } | null {
   if (feels[feel].good) return null;
   const say = (words: string, wantsNew = false) => ({ words, wantsNew });
-  if (feel === "limp") return say("A limp spring is the first thing to fail on the water.", true);
-  if (feel === "turns") return say("Its thread is gone, or the hole's: try it in another hole before it is closed.", true);
-  if (shape.kind === "screw" || shape.kind === "nut") return say("Do not force it: back it out, look at the thread, begin again by hand.");
+  if (feel === "limp") return say("A weak spring is the first thing to fail on the water.", true);
+  if (feel === "turns") return say("Its thread is stripped, or the hole's: try it in another hole before closing up.", true);
+  if (shape.kind === "screw" || shape.kind === "nut") return say("Do not force it: back it out, check the thread, start again by hand.");
   if (shape.kind === "bearing") {
     if (feel === "rough") return say("Clean and still rough: it is worn.", true);
     return say(
       feel === "loose"
-        ? "It turns in its seat: the seat is worn, or the bearing has the wrong size."
-        : "It sits askew, or its seat is not clean.",
+        ? "It turns in its seat: the seat is worn, or the bearing is the wrong size."
+        : "It is not square in its seat, or the seat is dirty.",
     );
   }
-  return say(feel === "rough" ? "A nick in a tooth, or grit left in a valley." : "Look at its seat and at what lies under it.");
+  return say(feel === "rough" ? "A nick in a tooth, or grit left in a valley." : "Check its seat and what is under it.");
 }

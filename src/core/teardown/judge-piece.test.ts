@@ -16,13 +16,13 @@ describe("a piece out of another well", () => {
   it("a long screw in a short hole is refused, with how far it comes out", () => {
     expect(judge("head-screw-foot-front", "head-screw-top")).toEqual({
       fits: false,
-      words: expect.stringMatching(/Its thread|comes out \d/),
+      words: expect.stringMatching(/Its thread|sticks out \d/),
     });
     const short = types.get(pieceOf("head-screw-foot-front"))!;
     const long = { ...short, id: "long", name: "Long screw", shape: { ...short.shape, lengthMm: 9, threadedMm: 9 } } as typeof short;
     expect(judgePiece(anatomy, new Map([...types, ["long", long]]), "head-screw-foot-front", "long")).toEqual({
       fits: false,
-      words: "It is 9 mm long, the hole (foot, front) 5.5 mm deep: it comes out 3.5 mm on the other side.",
+      words: "It is 9 mm long, the hole (foot, front) 5.5 mm deep: it sticks out 3.5 mm on the other side.",
     });
   });
 

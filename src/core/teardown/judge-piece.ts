@@ -30,12 +30,12 @@ export function judgePiece(anatomy: Anatomy, types: ReadonlyMap<string, PartType
     if (!seat.through && seat.holeDepthMm !== undefined && is.lengthMm > seat.holeDepthMm)
       return {
         fits: false,
-        words: `It is ${mm(is.lengthMm)} long, the hole${hole} ${mm(seat.holeDepthMm)} deep: it comes out ${mm(is.lengthMm - seat.holeDepthMm)} on the other side.`,
+        words: `It is ${mm(is.lengthMm)} long, the hole${hole} ${mm(seat.holeDepthMm)} deep: it sticks out ${mm(is.lengthMm - seat.holeDepthMm)} on the other side.`,
       };
     if (is.lengthMm > wants.lengthMm + 0.4)
       return {
         fits: false,
-        words: `It is ${mm(is.lengthMm - wants.lengthMm)} longer than what belongs here${hole}: it presses on what lies behind.`,
+        words: `It is ${mm(is.lengthMm - wants.lengthMm)} longer than what belongs here${hole}: it presses on the part behind.`,
       };
     if (is.lengthMm < wants.lengthMm - 0.4)
       return {

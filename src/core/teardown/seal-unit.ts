@@ -32,4 +32,4 @@ export const isSeal = (type: Pick<PartType, "shape"> | undefined): boolean =>
 
 /** Why an old seal wants a new one though no fault was proved: they are new every year here. */
 export const sealOfTheYear = "seal-of-the-year";
-export const sealOfTheYearWords = "Seals are new every year here";
+export const sealOfTheYearWords = "Seals are replaced every year here";

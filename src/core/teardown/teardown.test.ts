@@ -103,7 +103,7 @@ describe("build order", () => {
     anatomy.operations.find((operation) => operation.id === "gate-star")!.after.push(placeOperationId("lock-screw"));
     const built = buildOrder(anatomy, removalOrder(skerry30Anatomy));
     expect(built).toMatchObject({ ok: false, code: "conflict" });
-    expect(!built.ok && built.message).toContain("The star takes the drag");
+    expect(!built.ok && built.message).toContain("The star goes from free to locked");
   });
 
   it("refuses a seat that is unknown or stands twice", () => {

@@ -5,10 +5,10 @@ export type WellVerdict = (typeof wellVerdicts)[number];
 export const wellVerdictWords: Readonly<Record<WellVerdict, string>> = {
   ok: "sound",
   dressed: "dressed by hand",
-  worn: "worn, goes back",
+  worn: "worn, reuse",
   replace: "replace",
   missing: "missing",
-  wrong: "wrong part found",
+  wrong: "wrong part fitted",
   watch: "watch next time",
 };
 

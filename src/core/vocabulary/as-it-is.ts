@@ -1,10 +1,10 @@
 /** Why a reel goes home with a test that is bad still, in the words of the key and of the report. */
 export const asItIsReasons = {
-  "owner-knows": "the owner knows of it and takes it so",
-  "no-part": "the part for it is not to be had",
-  "not-better": "it is as good as this reel gets",
+  "owner-knows": "the owner knows and accepts it",
+  "no-part": "the part is not available",
+  "not-better": "this is as good as this reel gets",
   "other-work": "it was not part of this job",
-  "sent-on": "somebody else will see to it",
+  "sent-on": "someone else will do it",
 } as const;
 export type AsItIsReason = keyof typeof asItIsReasons;
 export const asItIsReasonIds = Object.keys(asItIsReasons) as [AsItIsReason, ...AsItIsReason[]];

@@ -13,10 +13,10 @@ export const complaints = {
   wobbles: "handle or rotor wobbles",
   "line-twists": "line twists",
   "no-rise": "spool does not rise",
-  "bail-hangs": "bail hangs",
+  "bail-hangs": "bail sticks",
   "drops-line": "drops the line",
   whirrs: "whirrs or whines on the cast",
-  service: "just a service",
+  service: "service only",
 } as const;
 
 export const broughtWith = {
@@ -43,7 +43,7 @@ export const conditionMarks = {
 
 /** What the counter asks of a reel's life; salt and opening are told elsewhere on the page. Ids are the diagnosis's own. */
 export const lives = {
-  kayak: "kayak or ducked",
+  kayak: "kayak, or dunked",
   fleet: "hire or charter",
   stored: "stored for years",
   "second-hand": "bought second hand",

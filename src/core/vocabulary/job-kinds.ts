@@ -8,19 +8,19 @@ export const jobKinds = {
   service: "service",
   upgrade: "upgrade",
   "purchase-check": "purchase check",
-  comeback: "comeback of our own work",
+  comeback: "comeback (our own repair)",
 } as const;
 export type JobKind = keyof typeof jobKinds;
 export const jobKindIds = Object.keys(jobKinds) as [JobKind, ...JobKind[]];
 
 /** How deep a reel is opened; what faults and new parts need comes on top of each. */
 export const depths = {
-  complaint: "what the complaint and the faults need",
+  complaint: "only what the fault needs",
   quick: "quick service",
   full: "full service",
   round: "ten-minute round",
   light: "outside service",
-  opening: "opening only, the rest is asked for",
+  opening: "opening only, then ask",
 } as const;
 export type DepthId = keyof typeof depths;
 

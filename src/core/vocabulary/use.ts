@@ -1,7 +1,7 @@
 /** How a reel is used and what it has been through, as far as it makes some faults likelier. Source: common practice. */
 export const useFactors = {
   salt: "used in salt",
-  kayak: "kayak or ducked: under water half the day",
+  kayak: "kayak, or dunked: under water half the day",
   fleet: "hire or charter fleet, hard use",
   stored: "stored for years",
   "second-hand": "bought second hand",

@@ -178,7 +178,7 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
     "sealedBearings",
     "oil",
     "warning",
-    () => expect(sealedAdvice("oil")).toMatchObject({ product: "nothing", overruled: expect.stringMatching(/seldom sit tight/) }),
+    () => expect(sealedAdvice("oil")).toMatchObject({ product: "nothing", overruled: expect.stringMatching(/seldom seal again/) }),
   ],
   ["layingOut", "left", "order", () => expect(layOut(wells, "left")).toEqual([wells])],
   ["layingOut", "right", "order", () => expect(layOut(wells, "right")[0]!.map(({ id }) => id)).toEqual(["c", "b", "a"])],

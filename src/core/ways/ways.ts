@@ -31,8 +31,8 @@ export const benchWays = {
     name: "When to replace bearings",
     choices: {
       feel: "when rough by feel",
-      talk: "only when they talk",
-      upgrade: "by better ones: stainless or ceramic, a bush by a bearing",
+      talk: "only when they are noisy",
+      upgrade: "with upgrades: stainless or ceramic, bearing for bush",
     },
   },
   softDrag: { name: "Old leather or felt drag", choices: { keep: "kept while supple", carbon: "changed to carbon" } },
@@ -48,9 +48,9 @@ export const benchWays = {
       wipe: "wiped: hardly dirty",
     },
   },
-  frictionWashing: { name: "Friction washers", choices: { wiped: "only wiped", washed: "washed in degreaser, greased anew" } },
-  seals: { name: "Seals of a sealed reel", choices: { evidence: "new when they show it", yearly: "all new every year" } },
-  benchOrder: { name: "Bench order", choices: { whole: "all apart, then all clean", halves: "side by side" } },
+  frictionWashing: { name: "Friction washers", choices: { wiped: "only wiped", washed: "washed in degreaser, greased again" } },
+  seals: { name: "Seals of a sealed reel", choices: { evidence: "replaced when worn", yearly: "all replaced every year" } },
+  benchOrder: { name: "Bench order", choices: { whole: "strip all, then clean all", halves: "side by side" } },
 } as const;
 export type WayId = keyof typeof benchWays;
 export const wayIds = Object.keys(benchWays) as [WayId, ...WayId[]];

@@ -33,7 +33,7 @@ export function goAsItIs(ctx: Context, jobId: number, testId: TestId, reason: As
   const job = getOpenJob(db, jobId);
   if (reason === null) db.prepare("DELETE FROM goes_as_it_is WHERE job_id = ? AND test_id = ?").run(jobId, testId);
   else {
-    if (!badTests(db, jobId).has(testId)) throw new Refusal("not-bad", "This test is not bad any more. Reload the page.");
+    if (!badTests(db, jobId).has(testId)) throw new Refusal("not-bad", "This test is no longer bad. Reload the page.");
     db.prepare(
       `INSERT INTO goes_as_it_is (job_id, test_id, reason, at, person_id) VALUES (?, ?, ?, ?, ?)
        ON CONFLICT DO UPDATE SET reason = excluded.reason, at = excluded.at, person_id = excluded.person_id`,

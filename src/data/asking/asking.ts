@@ -148,7 +148,7 @@ export function revokeAsking(ctx: Context, jobId: number): void {
   const { changes } = ctx.db
     .prepare("UPDATE asking SET revoked_at = ? WHERE job_id = ? AND revoked_at IS NULL AND answered_at IS NULL")
     .run(ctx.now, jobId);
-  if (!changes) throw new Refusal("no-asking", "No letter of this job holds any more. Reload the page.");
+  if (!changes) throw new Refusal("no-asking", "This job has no valid letter. Reload the page.");
   writeJournal(ctx, "quote-asking-revoked", { jobId }, {});
 }
 
@@ -156,10 +156,10 @@ export function revokeAsking(ctx: Context, jobId: number): void {
 export function mailAsking(ctx: Context, jobId: number, link: string | null, until: string): void {
   const job = getOpenJob(ctx.db, jobId);
   const asking = openAskingOf(ctx.db, jobId, ctx.now);
-  if (!asking) throw new Refusal("no-asking", "No letter of this job holds any more. Make a new one.");
+  if (!asking) throw new Refusal("no-asking", "This job has no valid letter. Create a new one.");
   const to = findCustomer(ctx.db, job.customer.id)?.email ?? "";
   if (!to)
-    throw new Refusal("no-mail", `${job.customer.name} has no mail address. Write it at the customer's card.`, null, {
+    throw new Refusal("no-mail", `${job.customer.name} has no e-mail address. Add it on the customer's record.`, null, {
       to: "customer",
       customerId: job.customer.id,
     });
@@ -191,17 +191,17 @@ export function answerAsking(ctx: Context, askingId: number, answer: CustomerAns
   const row = db.prepare(`SELECT ${columns} FROM asking WHERE id = ? AND revoked_at IS NULL AND answered_at IS NULL`).get(askingId) as
     | Row
     | undefined;
-  if (!row) throw new Refusal("no-asking", "This letter was answered, or another was sent since.");
+  if (!row) throw new Refusal("no-asking", "This letter was answered, or a newer one was sent.");
   const asking = toAsking(row);
   const job = getOpenJob(db, asking.jobId);
   const way = { to: "station", tag: job.tag, station: "quote" } as const;
   if (getQuote(db, job).sum.totalMinor !== asking.totalMinor)
-    throw new Refusal("changed", "The quote changed since it was sent: another price, or another part. Send it again.", null, way);
+    throw new Refusal("changed", "The quote has changed since it was sent (a price or a part). Send it again.", null, way);
   const words = answer.words.trim() || (answer.option === "as-is" ? "sent back as it is" : "yes");
   db.prepare("UPDATE asking SET answered_at = ?, answered_by = ? WHERE id = ?").run(ctx.now, answer.by, askingId);
   if (answer.option === "as-is") {
     recordAnswer(ctx, job.id, { accepted: false, words });
-    declineJob(ctx, job.id, `The customer wants it back as it is${answer.words.trim() ? `: ${answer.words.trim()}` : "."}`);
+    declineJob(ctx, job.id, `The customer wants it back unrepaired${answer.words.trim() ? `: ${answer.words.trim()}` : "."}`);
     return { totalMinor: 0 };
   }
   const yes = new Set(answer.yes);

@@ -48,7 +48,7 @@ function unwriteStep(ctx: Context, jobId: number, operationId: string): void {
 
 function getStep(build: Build, operationId: string): Step {
   const step = build.steps.find((candidate) => candidate.operation.id === operationId);
-  if (!step) throw new Refusal("no-step", "This step is not part of the build any more. Reload the page.");
+  if (!step) throw new Refusal("no-step", "This step is no longer part of the build. Reload the page.");
   return step;
 }
 
@@ -69,7 +69,7 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
     if (old.length && !reason)
       throw new Refusal(
         "old-piece",
-        `${old.map((id) => (id === sealOfTheYear ? sealOfTheYearWords : `${faultOf(ctx.db, id)?.name ?? id}: proved`)).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} lies here. Fit a new one at Parts, or say why the old one goes back.`,
+        `${old.map((id) => (id === sealOfTheYear ? sealOfTheYearWords : `${faultOf(ctx.db, id)?.name ?? id}: proved`)).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} lies here. Fit a new one at Parts, or note why the old one is refitted.`,
         "reason",
         { to: "station", tag: job.tag, station: "parts" },
       );
@@ -77,7 +77,7 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
     if (faults.length && !reason)
       throw new Refusal(
         "buries",
-        `This would cover what is not right: ${faults.join(" ")} Put it right first, or say why you close it anyway.`,
+        `Stop: this would bury a fault. ${faults.join(" ")} Fix it first, or note why you are closing it anyway.`,
         "reason",
       );
     const wasOut = step.well?.leftOutReason ?? null;
@@ -110,7 +110,7 @@ function buildWith(build: Build, steps: readonly Step[]): Build {
 function refuseStep(job: Job, build: Build, step: Step): void {
   if (step.state === "done") throw new Refusal("done", `"${step.operation.words}" is done already.`);
   if (build.failedGate && build.failedGate.operation.id !== step.operation.id)
-    throw new Refusal("gate", `A check did not pass: ${build.failedGate.operation.words}. Put that right and pass it before going on.`);
+    throw new Refusal("gate", `A check failed: ${build.failedGate.operation.words}. Fix that and pass the check before going on.`);
   if (step.operation.kind === "place" && step.well && waitsForNew(step.well))
     throw new Refusal(
       "waits-for-part",
@@ -119,7 +119,7 @@ function refuseStep(job: Job, build: Build, step: Step): void {
       { to: "station", tag: job.tag, station: "parts" },
     );
   if (step.operation.kind === "place" && step.well && step.well.soakId !== null)
-    throw new Refusal("in-bath", `${step.position?.name} is still in its bath. Take it out and count it back at Clean.`, null, {
+    throw new Refusal("in-bath", `${step.position?.name} is still in its bath. Take it out and count it in at Clean.`, null, {
       to: "station",
       tag: job.tag,
       station: "clean",
@@ -136,11 +136,11 @@ function refuseBefore(build: Build, step: Step): void {
     if (isOwed(first))
       throw new Refusal(
         "owed",
-        `Left for later and still owed: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. Do it now, or say why it is left off; afterwards it cannot be reached.`,
+        `Left for later and still owed: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. Do it now, or give a reason for leaving it off; it cannot be reached later.`,
       );
     throw new Refusal(
       "missing-before",
-      `First: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. It goes in before this one and cannot be reached afterwards.`,
+      `First: ${first.operation.words}${first.well ? ` (well ${first.well.well})` : ""}. It goes in before this one and cannot be reached later.`,
     );
   }
 }

@@ -22,12 +22,12 @@ function holds({ db }: Context, { id, tag, reel }: Job, positionId: string): { r
   const fitted = db
     .prepare("SELECT 1 FROM instance WHERE reel_id = ? AND position_id = ? AND fitted_job_id = ?")
     .get(reel.id, positionId, id);
-  if (fitted) return { why: "was fitted new in this job. Take that back first", way: { to: "station", tag, station: "parts" } };
+  if (fitted) return { why: "was fitted new in this job. Undo that first", way: { to: "station", tag, station: "parts" } };
   const well = listWells(db, id).find((one) => one.positionId === positionId);
-  if (well) return { why: `lies in well ${well.well}. Put it back first`, way: null };
+  if (well) return { why: `is in well ${well.well}. Put it back first`, way: null };
   const foreseen = db.prepare("SELECT 1 FROM quote_part WHERE job_id = ? AND position_id = ?").get(id, positionId);
   if (foreseen || needOf(db, id, positionId))
-    return { why: "is to be new by the quote. Remove it there first", way: { to: "station", tag, station: "quote" } };
+    return { why: "is to be replaced according to the quote. Remove it there first", way: { to: "station", tag, station: "quote" } };
   return null;
 }
 
@@ -63,14 +63,15 @@ function goOnWith(
   const seats = new Set(version.anatomy.positions.map(({ id }) => id));
   for (const { id, name } of before.anatomy.positions) {
     const held = seats.has(id) ? null : holds(ctx, job, id);
-    if (held) throw new Refusal("in-tray", `A reel built so has no ${name.toLowerCase()}, and this one's ${held.why}.`, field, held.way);
+    if (held)
+      throw new Refusal("in-tray", `A reel built this way has no ${name.toLowerCase()}, and this one's ${held.why}.`, field, held.way);
   }
   const acts = new Set(version.anatomy.operations.map(({ id }) => id));
   const stands = done.find(({ position, operation }) => !position && !acts.has(operation.id));
   if (stands)
     throw new Refusal(
       "step-done",
-      `“${stands.operation.words}” is done, and a reel built so has no such step. Take it back first.`,
+      `“${stands.operation.words}” is done, and a reel built this way has no such step. Undo it first.`,
       field,
       {
         to: "open-again",
@@ -99,7 +100,7 @@ export function followModel(ctx: Context, jobId: number): void {
   const job = getOpenJob(db, jobId);
   const before = machineOf(db, job);
   const version = versionOfReel(ctx, before.model.id, job.reel.id);
-  if (version.id === job.modelVersionId) throw new Refusal("followed", "This job has its model as it is today. Reload the page.");
+  if (version.id === job.modelVersionId) throw new Refusal("followed", "This job already uses the current model. Reload the page.");
   const done = getBuild(db, job, before).steps.filter(({ state }) => state !== "waiting");
   goOnWith(ctx, job, before, done, version, null);
   writeJournal(ctx, "model-followed", { jobId, reelId: job.reel.id }, { model: before.model.id });

@@ -23,11 +23,7 @@ export function chooseEdition(ctx: Context, jobId: number, editionId: string | n
   for (const well of listWells(db, jobId)) {
     const seat = seats.get(well.positionId);
     if (seat?.editions.length && pinned && !seat.editions.includes(pinned))
-      throw new Refusal(
-        "in-tray",
-        `${seat.name} lies in well ${well.well}; that edition does not have it. Put it back first.`,
-        "editionId",
-      );
+      throw new Refusal("in-tray", `${seat.name} is in well ${well.well}; that edition does not have it. Put it back first.`, "editionId");
   }
   giveJobEdition(db, jobId, pinned);
   writeJournal(ctx, "edition-chosen", { jobId, reelId: job.reel.id }, { edition: editionId });

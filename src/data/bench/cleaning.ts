@@ -122,7 +122,7 @@ export function beginSoak(
   const job = getOpenJob(db, jobId);
   if (!isBath(bath.method)) throw new Refusal("no-bath", "This group is cleaned by hand, not in a bath.");
   const parts = waitingOf(db, job, bath.method);
-  if (!parts.length) throw new Refusal("nothing", "Nothing of this group waits: it is in its bath, or clean already.");
+  if (!parts.length) throw new Refusal("nothing", "Nothing in this group is waiting: it is in its bath or already clean.");
   let soakId: number;
   if (bath.intoSoakId === null)
     soakId = Number(
@@ -136,7 +136,7 @@ export function beginSoak(
     if (like && (!bath.mark || bath.mark === like.mark))
       throw new Refusal(
         "like-reels",
-        `${like.tag} is a like reel: their parts cannot be told apart in one basket. Mark these (a red thread, a lidded sieve), or use a basket of its own.`,
+        `${like.tag} is a similar reel: their parts cannot be told apart in one basket. Mark these (a red thread, a lidded sieve), or use a separate basket.`,
         "mark",
       );
     soakId = soak.id;
@@ -162,7 +162,7 @@ export function countBack(ctx: Context, jobId: number, soakId: number, missing: 
     .prepare("SELECT position_id FROM soak_part WHERE soak_id = ? AND job_id = ? AND back IS NULL")
     .pluck()
     .all(soakId, jobId) as string[];
-  if (!inBath.length) throw new Refusal("counted", "These were counted back already.");
+  if (!inBath.length) throw new Refusal("counted", "These have already been counted in.");
   const method = db.prepare("SELECT method FROM soak WHERE id = ?").pluck().get(soakId) as CleanMethod;
   const stranger = missing.find((id) => !inBath.includes(id));
   if (stranger) throw new Refusal("not-in-bath", "One of these was not in this bath. Reload the page.");
@@ -200,7 +200,7 @@ export function countBack(ctx: Context, jobId: number, soakId: number, missing: 
 export function cancelSoak(ctx: Context, jobId: number, soakId: number): void {
   const job = getOpenJob(ctx.db, jobId);
   const { changes } = ctx.db.prepare("DELETE FROM soak_part WHERE soak_id = ? AND job_id = ? AND back IS NULL").run(soakId, jobId);
-  if (!changes) throw new Refusal("counted", "These were counted back already.");
+  if (!changes) throw new Refusal("counted", "These have already been counted in.");
   ctx.db
     .prepare("UPDATE soak SET ended_at = ? WHERE id = ? AND NOT EXISTS (SELECT 1 FROM soak_part WHERE soak_id = soak.id AND back IS NULL)")
     .run(ctx.now, soakId);
@@ -216,9 +216,9 @@ const markClean = (ctx: Context, jobId: number, positionId: string, how: CleanMe
 /** A group done by hand: brushed, wiped, swabbed, polished, or left alone on purpose. */
 export function cleanedByHand(ctx: Context, jobId: number, method: CleanMethod): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (isBath(method)) throw new Refusal("bath", `${cleanMethods[method].name}: put it into its bath and count it back.`);
+  if (isBath(method)) throw new Refusal("bath", `${cleanMethods[method].name}: put it in its bath and count it back in.`);
   const parts = waitingOf(ctx.db, job, method);
-  if (!parts.length) throw new Refusal("nothing", "Nothing of this group waits.");
+  if (!parts.length) throw new Refusal("nothing", "Nothing in this group is waiting.");
   for (const positionId of parts) markClean(ctx, jobId, positionId, method);
   writeJournal(ctx, "cleaned-by-hand", { jobId, reelId: job.reel.id }, { method, parts: parts.length });
   advanceStation(ctx, job, "clean");
@@ -230,7 +230,7 @@ export function cleanedAllByHand(ctx: Context, jobId: number): void {
   const waiting = getCleaning(ctx.db, job).groups.flatMap(({ method, waiting: ids }) =>
     ids.map((id) => [id, handMethodOf(method)] as const),
   );
-  if (!waiting.length) throw new Refusal("nothing", "Nothing waits to be cleaned.");
+  if (!waiting.length) throw new Refusal("nothing", "Nothing is waiting to be cleaned.");
   for (const [positionId, how] of waiting) markClean(ctx, jobId, positionId, how);
   writeJournal(ctx, "all-cleaned-by-hand", { jobId, reelId: job.reel.id }, { parts: waiting.length });
   advanceStation(ctx, job, "clean");
@@ -247,7 +247,7 @@ export function cleanPartAs(ctx: Context, jobId: number, positionId: string, met
   const well = listWells(db, jobId).find((one) => one.positionId === positionId);
   const type = version.partTypes.get(version.anatomy.positions.find(({ id }) => id === positionId)?.partTypeId ?? "");
   if (!well || !type) throw new Refusal("not-in-tray", "This part is not in the tray. Take it off first.");
-  if (well.soakId !== null) throw new Refusal("in-bath", "It lies in a bath. Count it back first.");
+  if (well.soakId !== null) throw new Refusal("in-bath", "It is in a bath. Count it back in first.");
   const carrying = getCleaning(db, job, version).carrying.has(positionId);
   if (method !== null && !cleanMethodsFor(type, carrying).includes(method))
     throw new Refusal(
@@ -270,7 +270,7 @@ export function cleanAgain(ctx: Context, jobId: number, method: CleanMethod | nu
   const clean = getCleaning(db, job)
     .groups.filter((one) => method === null || one.method === method)
     .flatMap((one) => one.clean);
-  if (!clean.length) throw new Refusal("nothing", "Nothing of this is clean yet.");
+  if (!clean.length) throw new Refusal("nothing", "None of this is clean yet.");
   const set = db.prepare("UPDATE tray_well SET cleaned_at = NULL, cleaned_how = NULL WHERE job_id = ? AND position_id = ?");
   for (const positionId of clean) set.run(jobId, positionId);
   writeJournal(ctx, "cleaning-undone", { jobId, reelId: job.reel.id }, method === null ? {} : { method });

@@ -44,6 +44,6 @@ export function addExtraPiece(ctx: Context, jobId: number, words: string, well: 
 export function settleExtraPiece(ctx: Context, jobId: number, id: number, state: ExtraPiece["state"]): void {
   const job = getOpenJob(ctx.db, jobId);
   const { changes } = ctx.db.prepare("UPDATE extra_piece SET state = ? WHERE id = ? AND job_id = ?").run(state, id, job.id);
-  if (!changes) throw new Refusal("no-piece", "This piece is not on the list any more. Reload the page.");
+  if (!changes) throw new Refusal("no-piece", "This part is no longer on the list. Reload the page.");
   writeJournal(ctx, "extra-piece-settled", { jobId, reelId: job.reel.id }, { state });
 }

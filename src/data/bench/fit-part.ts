@@ -82,7 +82,7 @@ function pieceFor(db: Db, job: Job, positionId: string, piece: TypedPiece): fitt
   if (!size.ok) throw new Refusal("size", size.message, "size");
   const { shape, said, unlike } = size.value;
   if (unlike && !piece.anyway)
-    throw new Refusal("unlike", `${name}: ${unlike} Measure again, leave that seat out, or tick that it goes in anyway.`, "size");
+    throw new Refusal("unlike", `${name}: ${unlike} Measure again, leave that seat out, or tick "Fit anyway".`, "size");
   return {
     source: piece.source,
     shape: shape.kind === "bearing" && piece.closure ? { ...shape, closure: piece.closure } : shape,
@@ -117,7 +117,7 @@ export function askForPart(ctx: Context, jobId: number, positionId: string): voi
     const need = needOf(db, jobId, positionId);
     if (need) throw new Refusal("needed", `It is ${need.state === "open" ? "on the needs list" : need.state} for this seat already.`);
     if (findPartCard(db, partTypeId)?.retired)
-      throw new Refusal("retired", `${name} is not ordered any more. Choose what replaces it, or use its number again.`, null, {
+      throw new Refusal("retired", `${name} is no longer ordered. Choose its replacement, or put the number back into use.`, null, {
         to: "part",
         partTypeId,
         at: "facts",
@@ -138,7 +138,7 @@ export function wantForVerdict(ctx: Context, job: Job, positionId: string): stri
   const { db } = ctx;
   const { partTypeId } = wantedPart(db, job, positionId);
   const { consent } = getQuote(db, job);
-  if (!mayGoOn(consent)) return "Added to the quote; the sum is above what was agreed: ask at Quote.";
+  if (!mayGoOn(consent)) return "Added to the quote; the total is above the limit: ask at Quote.";
   if (needOf(db, job.id, positionId)) return "Already on the needs list.";
   const line = findStock(db, partTypeId);
   const free = freeInBin(line);

@@ -57,7 +57,7 @@ export function foundPieceIs(ctx: Context, job: Job, positionId: string, partTyp
   const used = db
     .prepare("SELECT 1 FROM instance WHERE reel_id = ? AND position_id = ? AND fitted_job_id = ?")
     .get(job.reel.id, positionId, job.id);
-  if (used) throw new Refusal("used", "A new piece was already taken for this seat. Undo that first.", "number");
+  if (used) throw new Refusal("used", "A new part has already been taken for this seat. Undo that first.", "number");
   rememberSeat(ctx, job, positionId, partTypeId);
   db.prepare(
     "UPDATE instance SET part_type_id = ? WHERE reel_id = ? AND position_id = ? AND removed_job_id IS NULL AND origin = 'found'",
@@ -75,7 +75,7 @@ const isBuilt = (db: Db, jobId: number, positionId: string): boolean =>
 
 const refuseBuilt = (db: Db, { id, tag }: Job, positionId: string, name: string): void => {
   if (isBuilt(db, id, positionId))
-    throw new Refusal("built", `${name} is built in already. Open it again at Build first.`, null, {
+    throw new Refusal("built", `${name} is already fitted. Open the step again at Build first.`, null, {
       to: "open-again",
       tag,
       operationId: placeOperationId(positionId),
@@ -97,7 +97,7 @@ function openWell(db: Db, job: Job, positionId: string, name: string): { instanc
       station: "strip",
     });
   refuseBuilt(db, job, positionId, name);
-  if (well.fitted_job_id === job.id) throw new Refusal("used", `A new ${name} already lies in the tray. Nothing was taken.`);
+  if (well.fitted_job_id === job.id) throw new Refusal("used", `A new ${name} is already in the tray. Nothing was taken.`);
   return { instanceId: well.id };
 }
 
@@ -142,7 +142,7 @@ export function fitFromStock(ctx: Context, job: Job, positionId: string): void {
       "short",
       line?.keptAside
         ? "Those in the bin are set aside for other reels. Order one for this reel."
-        : "None in the bin. Order it: it becomes a need of this job.",
+        : "None in the bin. Order it for this job.",
     );
   moveStock(ctx, { partTypeId, delta: -1, reason: "used", jobId: job.id });
   layInWell(ctx, job, positionId, well.instanceId, { partTypeId, donorPieceId: null });
@@ -244,7 +244,7 @@ export function takeBack(ctx: Context, job: Job, positionId: string): void {
   const old = db
     .prepare("SELECT id, part_type_id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id = ? ORDER BY id DESC LIMIT 1")
     .get(job.reel.id, positionId, job.id) as { id: number; part_type_id: string } | undefined;
-  if (!row || !old) throw new Refusal("not-used", "No new piece lies in this well.");
+  if (!row || !old) throw new Refusal("not-used", "There is no new part in this well.");
   refuseBuilt(db, job, positionId, wantedPart(db, job, positionId).name);
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(old.id, job.id, positionId);
   if (row.donor_piece_id === null && row.source === null)

@@ -84,7 +84,7 @@ export function takeLoosePart(ctx: Context, jobId: number, take: PartKind | Loos
   requireOpening(db, job);
   const version = getModelVersion(db, job.modelVersionId);
   if (!mayGrow(version.anatomy))
-    throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and take its parts off by it.");
+    throw new Refusal("has-schematic", "This model has a schematic now. Reload the page and strip the reel by it.");
   const asked = typeof take === "string" ? { kind: take } : take;
   const taken = looseTaken(listLooseParts(db, jobId), expectedPieces(familyOf(db, version.model)), asked);
   if (!taken || !(asked.kind in kindWords)) throw new Refusal("no-kind", "There is no such kind of part.");
@@ -146,7 +146,7 @@ export function makeSchematic(ctx: Context, jobId: number): { modelId: string } 
   if (!parts.length)
     throw there.positions.length
       ? new Refusal("has-schematic", "This model has a schematic already.")
-      : new Refusal("empty", "Nothing was taken off yet: there is nothing to make a schematic of.");
+      : new Refusal("empty", "Nothing has been taken off yet, so there is nothing to make a schematic from.");
   const later = there.positions.length > 0;
   const seatId = (well: number) => (later ? `part-${jobId}-${well}` : `part-${well}`);
   const guess = guessAnatomy(parts, later ? `u${jobId}-${parts[0]!.well}` : `u${jobId}`, familyOf(db, version.model), seatId);

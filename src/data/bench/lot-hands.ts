@@ -62,7 +62,8 @@ function oilBefore(ctx: Context, job: Job): void {
 function doOne(ctx: Context, job: Job, what: LotHands): void {
   const { db } = ctx;
   const turn = lotTurnOf(db, job);
-  if (turn.what !== what) throw new Refusal("elsewhere", turn.words ? `It is elsewhere: ${turn.words}.` : "Nothing of this is left to do.");
+  if (turn.what !== what)
+    throw new Refusal("elsewhere", turn.words ? `It is at another station: ${turn.words}.` : "Nothing of this is left to do.");
   if (what === "strip") for (const ids of stripLeft(db, job)) takeParts(ctx, job.id, ids);
   if (what === "clean") cleanedAllByHand(ctx, job.id);
   if (what === "check") doSteps(ctx, job.id, [getBuild(db, job).current!.operation.id]);

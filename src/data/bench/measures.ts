@@ -79,7 +79,7 @@ export function keepMeasure(ctx: Context, { jobId, phase, positionId, name, inpu
   if (!kindsFor(version.model.family, washers.length > 0).includes(input.kind))
     throw new Refusal("kind", `${measureKinds[input.kind].name} cannot be measured on this reel.`, "kind");
   const seat = positionId === null ? null : version.anatomy.positions.find(({ id }) => id === positionId);
-  if (seat === undefined) throw new Refusal("positionId", "This reel has no such seat. Choose it anew.", "positionId");
+  if (seat === undefined) throw new Refusal("positionId", "This reel has no such seat. Choose again.", "positionId");
   const own = input.kind === "length" ? name.trim() : measureKinds[input.kind].name;
   if (!own) throw new Refusal("name", "Say what was measured.", "name");
   const taken = takenOf(input, washers);

@@ -77,7 +77,8 @@ export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly
   const steps = state === "oiled" ? getBuild(db, job).steps : [];
   for (const positionId of positionIds) {
     const point = points.get(positionId);
-    if (!point) throw new Refusal("no-point", "This is no oil point of this job: it comes off, or must stay dry. Reload the page.");
+    if (!point)
+      throw new Refusal("no-point", "This is not an oil point on this job: the part comes off, or must stay dry. Reload the page.");
     const over = shutBy(point.behind, steps);
     if (over && point.state !== "oiled")
       throw new Refusal(

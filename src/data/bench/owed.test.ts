@@ -42,10 +42,8 @@ describe("what was left for later", () => {
     const refused = refusal(() => doStep(shop.ctx, id, over.operation.id, "whatever"));
     expect(refused.code).toBe("owed");
     expect(refused.message).toContain(first!.operation.words);
-    skipStep(shop.ctx, id, first!.operation.id, "cannot be had any more");
-    expect(listWells(shop.db, id).find(({ positionId }) => positionId === first!.position!.id)?.leftOutReason).toBe(
-      "cannot be had any more",
-    );
+    skipStep(shop.ctx, id, first!.operation.id, "no longer available");
+    expect(listWells(shop.db, id).find(({ positionId }) => positionId === first!.position!.id)?.leftOutReason).toBe("no longer available");
     doStep(shop.ctx, id, over.operation.id, "closed over it");
     undoStep(shop.ctx, id, over.operation.id);
     undoStep(shop.ctx, id, first!.operation.id);
@@ -88,7 +86,7 @@ describe("seals that are new every year", () => {
     upTo(yearly, first.operation.id);
     const refused = refusal(() => doStep(shop.ctx, yearly, first.operation.id));
     expect([refused.code, refused.field]).toEqual(["old-piece", "reason"]);
-    expect(refused.message).toMatch(/^Seals are new every year here, and the old/);
+    expect(refused.message).toMatch(/^Seals are replaced every year here, and the old/);
     doStep(shop.ctx, yearly, first.operation.id, "looked at: still good");
     expect(oldSeals(yearly)).toHaveLength(before.length - 1);
     declineJob(shop.ctx, yearly, "too dear");

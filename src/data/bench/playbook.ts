@@ -83,12 +83,12 @@ export function learn(ctx: Context, jobId: number, lesson: Lesson): { number: nu
       page: "",
     });
   const words = lesson.words.trim();
-  if (lesson.about !== "confirmed" && !words) throw new Refusal("empty", "What should be said at this seat?", "words");
+  if (lesson.about !== "confirmed" && !words) throw new Refusal("empty", "What should it say at this seat?", "words");
   const before = lesson.about === "confirmed" ? "" : (seat[lesson.about] ?? "");
   if (words && before.includes(words)) throw new Refusal("known", "The playbook says this already.", "words");
   const note = `${before} ${words}`.trim();
   if (note.length > 200)
-    throw new Refusal("too-long", "Together with what the seat says already it is more than 200 characters. Shorten it.", "words");
+    throw new Refusal("too-long", "With the text already at this seat it is more than 200 characters. Shorten it.", "words");
   const change = lesson.about === "confirmed" ? { verify: [], guessed: false } : { [lesson.about]: note };
   addModelVersion(ctx, model.id, {
     lineRadiusMm: current.lineRadiusMm,

@@ -35,8 +35,9 @@ export function tellOutcome(
   const type = version.partTypes.get(version.anatomy.positions.find(({ id }) => id === positionId)?.partTypeId ?? "");
   if (!type) throw new Refusal("no-seat", "This seat is not part of the reel any more. Reload the page.");
   const doubt = told.product ? judgeProduct(type, told.product) : null;
-  if (doubt && !onPurpose) throw new Refusal("doubted-product", `${doubt} Say that it went on all the same, or choose another.`, "product");
-  if (told.feel && !feelsOf(type).includes(told.feel)) throw new Refusal("no-feel", "Such a part is not felt so. Reload the page.", "feel");
+  if (doubt && !onPurpose) throw new Refusal("doubted-product", `${doubt} Confirm that it was used anyway, or choose another.`, "product");
+  if (told.feel && !feelsOf(type).includes(told.feel))
+    throw new Refusal("no-feel", "That does not apply to this part. Reload the page.", "feel");
   const named = Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined));
   const outcome: SeatOutcome = { ...nothingTold, ...listOutcomes(db, jobId).get(positionId), ...named };
   if (outcome.product === null && outcome.clean === null && outcome.feel === null) forgetOutcome(db, jobId, positionId);

@@ -150,7 +150,7 @@ export function takeParts(
     const position = seats.get(positionId);
     if (!position) throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
     const lies = wellOf.get(positionId);
-    if (lies !== undefined) throw new Refusal("in-tray", `${position.name} already lies in well ${lies}. Nothing was added.`);
+    if (lies !== undefined) throw new Refusal("in-tray", `${position.name} is already in well ${lies}. Nothing was added.`);
     wellOf.set(positionId, well);
     const instanceId = pieceInSeat(ctx, job.reel.id, positionId, position.partTypeId);
     // What was to stay came off after all.
@@ -183,7 +183,7 @@ export function takeAllAsCame(ctx: Context, jobId: number): { parts: number } {
   const acts = allStripActs(guide)
     .map(({ positionIds }) => positionIds.filter((id) => !off.has(id)))
     .filter((positionIds) => positionIds.length > 0);
-  if (!acts.length) throw new Refusal("nothing", "Nothing more is expected off. Open another assembly first.");
+  if (!acts.length) throw new Refusal("nothing", "Nothing more needs to come off. Open another assembly first.");
   const apart = db.prepare("UPDATE tray_well SET came_apart = 1 WHERE job_id = ? AND position_id = ?");
   for (const positionIds of acts) {
     takeParts(ctx, jobId, positionIds);
@@ -201,7 +201,7 @@ export function serveInPlace(ctx: Context, jobId: number, positionId: string, re
   if (!machineOf(db, job).anatomy.positions.some((seat) => seat.id === positionId))
     throw new Refusal("no-seat", "This model has no such seat. Reload the page.");
   if (listWells(db, jobId).some((well) => well.positionId === positionId))
-    throw new Refusal("in-tray", "It lies in the tray: undo that first.");
+    throw new Refusal("in-tray", "It is in the tray: undo that first.");
   db.prepare(
     "INSERT INTO seat_in_place (job_id, position_id, reason, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET reason = excluded.reason",
   ).run(jobId, positionId, reason, ctx.now);
@@ -239,7 +239,7 @@ export function putBack(ctx: Context, jobId: number, expected?: readonly string[
   if (!last.length) throw new Refusal("empty", "The tray is empty: there is nothing to undo.");
   const positionIds = last.map(({ positionId }) => positionId);
   if (expected && (expected.length !== positionIds.length || expected.some((id) => !positionIds.includes(id))))
-    throw new Refusal("not-last", "Something else came off since. Look at the tray, then undo again.");
+    throw new Refusal("not-last", "Something else has come off since. Check the tray, then undo again.");
   if (last.some(({ renewed, refitted }) => renewed || refitted))
     throw new Refusal("in-use", "The last well holds a new or refitted part. Undo that at Parts or Build first.", null, {
       to: "station",
@@ -247,7 +247,7 @@ export function putBack(ctx: Context, jobId: number, expected?: readonly string[
       station: last.some(({ refitted }) => refitted) ? "build" : "parts",
     });
   if (last.some(({ soakId }) => soakId !== null))
-    throw new Refusal("in-bath", "What lay in the last well is in a bath. Count it back at Clean first.", null, {
+    throw new Refusal("in-bath", "The part from the last well is in a bath. Count it back in at Clean first.", null, {
       to: "station",
       tag: job.tag,
       station: "clean",
@@ -326,7 +326,7 @@ export function noteWell(ctx: Context, jobId: number, positionId: string, note: 
   // What the reel came without is no wish for a new one: somebody says so.
   if (wantsNew(note.verdict) && !cameWithout(now)) {
     if (well.renewed) return { words: "" };
-    if (well.declined) return { words: "The customer said no to a new one here: the old one may go back." };
+    if (well.declined) return { words: "The customer said no to a new one here; the old one may be refitted." };
     setForeseen(ctx, jobId, positionId, true);
     narrowFaults(ctx, job, positionId);
     return { words: wantForVerdict(ctx, job, positionId) };

@@ -47,11 +47,7 @@ export function setWay(ctx: Context, jobId: number, scope: WayScope, way: WayId,
   if (seen !== undefined) {
     const held = readWay(ctx.db, scope, id, way);
     if (held !== seen && held !== choice)
-      throw new Refusal(
-        "changed",
-        "This was chosen otherwise in another window a moment ago; what holds now stands here. Choose again.",
-        way,
-      );
+      throw new Refusal("changed", "This was changed in another window a moment ago; the current choice is shown. Choose again.", way);
   }
   writeWay(ctx.db, scope, id, way, choice);
   writeJournal(ctx, "way-chosen", { jobId, customerId: job.customer.id }, { scope, way, choice });

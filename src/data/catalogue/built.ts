@@ -38,7 +38,7 @@ export function sayBuilt(ctx: Context, model: Pick<Model, "id" | "family">, vari
   const { chosen, variants } = familyOf(ctx.db, model);
   const variant = variants.find(({ id }) => id === variantId);
   const choice = variant?.choices.find(({ id }) => id === choiceId);
-  if (!variant || !choice) throw new Refusal("no-variant", "Reels of this family are not built so: choose one of those shown.");
+  if (!variant || !choice) throw new Refusal("no-variant", "Reels of this family are not built that way: choose one of those shown.");
   keepBuilt(ctx, model.id, { prefix: noLetters, chosen: familyWith(model.family, { ...chosen, [variantId]: choiceId }).chosen });
   writeJournal(ctx, "model-built", {}, { model: model.id, variant: variant.name, choice: choice.name });
 }
@@ -113,7 +113,7 @@ export function takeOverLacking(ctx: Context, modelId: string, baseNumber: numbe
   const template = built && model && familyWith(model.family, built.chosen);
   const lacking = template ? lackingSeats(current.anatomy, template) : [];
   if (!built || !template || !lacking.length)
-    throw new Refusal("nothing-lacking", "This model has all that such reels have: there is nothing to take over.");
+    throw new Refusal("nothing-lacking", "This model already has everything; there is nothing to add.");
   if (current.number !== baseNumber)
     throw new Refusal("changed-elsewhere", `Version ${current.number} was saved in another window. Reload to see it, then choose again.`);
   const anatomy = rebased(current.anatomy, template, ownPart(ctx, built.prefix, template, "new"));
@@ -140,7 +140,7 @@ export function changeVariant(ctx: Context, modelId: string, baseNumber: number,
   const model: Model | null = findModel(ctx.db, modelId);
   const variant = model && built && familyWith(model.family, built.chosen).variants.find(({ id }) => id === variantId);
   if (!built || !model || !variant?.choices.some(({ id }) => id === choiceId))
-    throw new Refusal("no-variant", "This model did not begin from its family. Change it at its drawing.", null, {
+    throw new Refusal("no-variant", "This model was not started from a family. Change it on its drawing.", null, {
       to: "model",
       modelId,
       page: "",

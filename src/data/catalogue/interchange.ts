@@ -42,7 +42,7 @@ export function saveInterchangeSet(ctx: Context, set: InterchangeSet, seen: stri
 
 export function removeInterchangeSet(ctx: Context, id: string): void {
   const { changes } = ctx.db.prepare("DELETE FROM interchange_set WHERE id = ?").run(id);
-  if (!changes) throw new Refusal("no-set", "This set is gone already.");
+  if (!changes) throw new Refusal("no-set", "This set has already been removed.");
   writeJournal(ctx, "interchange-removed", {}, { set: id });
 }
 

@@ -60,7 +60,7 @@ export function sayOwnBuild(ctx: Context, modelId: string, reelId: number, varia
   const variant = model && built && familyWith(model.family, built.chosen).variants.find(({ id }) => id === variantId);
   const choice = variant?.choices.find(({ id }) => id === choiceId);
   if (!variant || !choice)
-    throw new Refusal("no-variant", "This model did not begin from its family. Change it at its drawing.", null, {
+    throw new Refusal("no-variant", "This model was not started from a family. Change it on its drawing.", null, {
       to: "model",
       modelId,
       page: "",

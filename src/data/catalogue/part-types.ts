@@ -150,10 +150,10 @@ export interface PartFacts {
 /** @throws Refusal when it is sold as itself, when the new number is not in the catalogue, or when another window saved first. */
 export function setPartFacts(ctx: Context, id: string, facts: PartFacts, rowVersion?: number): void {
   const card = findPartCard(ctx.db, id);
-  if (!card) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  if (!card) throw new Refusal("no-part", "This part is no longer in the catalogue.");
   const name = facts.name ?? card.part.name;
   if (facts.supersededBy?.toUpperCase() === card.part.number.toUpperCase())
-    throw new Refusal("itself", "A number cannot supersede itself.", "supersededBy");
+    throw new Refusal("itself", "A part cannot be superseded by itself.", "supersededBy");
   if (facts.supersededBy && !findPartByNumber(ctx.db, facts.supersededBy))
     throw new Refusal("no-part", `No part in the catalogue has the number ${facts.supersededBy}. Add it first.`, "supersededBy", {
       to: "new-part",
@@ -174,7 +174,7 @@ export function setPartFacts(ctx: Context, id: string, facts: PartFacts, rowVers
 /** Puts a piece without a number into the catalogue: from now on it is ordered, stocked and offered like another. @throws Refusal when the number is taken. */
 export function listPiece(ctx: Context, id: string, number: string): void {
   const card = findPartCard(ctx.db, id);
-  if (!card) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  if (!card) throw new Refusal("no-part", "This part is no longer in the catalogue.");
   if (!card.unlisted) throw new Refusal("listed", "This part is in the catalogue already.");
   if (findPartByNumber(ctx.db, number)) throw new Refusal("taken", `The catalogue has another part of the number ${number}.`, "number");
   ctx.db.prepare("UPDATE part_type SET number = ?, unlisted = 0, row_version = row_version + 1 WHERE id = ?").run(number, id);
@@ -187,7 +187,7 @@ export function retirePart(ctx: Context, id: string, retired: boolean): void {
   const { changes } = ctx.db
     .prepare("UPDATE part_type SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
     .run(retired ? ctx.now : null, id);
-  if (!changes) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  if (!changes) throw new Refusal("no-part", "This part is no longer in the catalogue.");
   writeJournal(ctx, retired ? "part-retired" : "part-used-again", {}, { part: id });
 }
 

@@ -106,10 +106,10 @@ export function keepSheetOriginal(ctx: Context, id: number, page: number, washed
 /** @param seen its row version on the page; null where nothing is judged by it. @throws Refusal when it is gone, done, or another window changed it. */
 function openSheet(db: Db, id: number, seen: number | null): KeptSheet {
   const sheet = findSheet(db, id);
-  if (!sheet) throw new Refusal("gone", "This sheet is not kept any more. Bring it in again.");
-  if (sheet.modelId !== null) throw new Refusal("done", "A model was made of this sheet already. Change the model at its drawing.");
+  if (!sheet) throw new Refusal("gone", "This sheet was deleted. Bring it in again.");
+  if (sheet.modelId !== null) throw new Refusal("done", "A model has already been made from this sheet. Change the model on its drawing.");
   if (seen !== null && sheet.rowVersion !== seen)
-    throw new Refusal("changed-elsewhere", "This sheet was changed in another window. Reload to see it, then say it again.");
+    throw new Refusal("changed-elsewhere", "This sheet was changed in another window. Reload to see it, then make your change again.");
   return sheet;
 }
 
@@ -148,7 +148,7 @@ export function setSheetRow(
   },
 ): void {
   const sheet = openSheet(ctx.db, said.sheetId, said.seen);
-  if (!sheet.rows[said.row]) throw new Refusal("gone", "This row is not there any more. Reload the page.");
+  if (!sheet.rows[said.row]) throw new Refusal("gone", "This row no longer exists. Reload the page.");
   const taken = new Set(said.positionIds);
   const { number, description, quantity } = said;
   writeRows(

@@ -90,10 +90,10 @@ export function nameModel(
 ): void {
   const { db } = ctx;
   const model = findModel(db, modelId);
-  if (!model) throw new Refusal("no-model", "This model is gone by now. Reload the page.");
+  if (!model) throw new Refusal("no-model", "This model no longer exists. Reload the page.");
   refuseUnseen(seen, seenModelName(model), "The model's name", "name");
   const other = db.prepare("SELECT id FROM model WHERE maker = ? AND name = ? AND id <> ?").pluck().get(maker, name, modelId);
-  if (other !== undefined) throw new Refusal("name-taken", `${maker} ${name} is there already: this one needs another name.`, "name");
+  if (other !== undefined) throw new Refusal("name-taken", `${maker} ${name} already exists: choose another name.`, "name");
   db.prepare("UPDATE model SET maker = ?, name = ? WHERE id = ?").run(maker, name, modelId);
   indexForFind(db, {
     kind: "model",
@@ -108,7 +108,7 @@ export function nameModel(
 export function setModelWorth(ctx: Context, modelId: string, valueMinor: number | null, seen: string | null = null): void {
   refuseUnseen(seen, seenValue(modelWorth(ctx.db, modelId)), "What it is worth", "value");
   const { changes } = ctx.db.prepare("UPDATE model SET value_minor = ? WHERE id = ?").run(valueMinor, modelId);
-  if (!changes) throw new Refusal("no-model", "This model is gone by now. Reload the page.");
+  if (!changes) throw new Refusal("no-model", "This model no longer exists. Reload the page.");
   writeJournal(ctx, "model-worth", {}, { model: modelId, valueMinor });
 }
 

@@ -25,7 +25,7 @@ export interface IntakeAsItShouldBe {
   readonly serial: string;
   readonly hand: Hand;
   readonly kind: JobKind;
-  /** Empty is as usual here. */
+  /** Empty is shop default. */
   readonly depth: DepthId | "";
   readonly complaints: readonly ComplaintId[];
   readonly complaint: string;
@@ -66,13 +66,13 @@ export function correctIntake(ctx: Context, jobId: number, said: IntakeAsItShoul
   if (otherModel && isBegun(db, jobId))
     throw new Refusal(
       "begun",
-      "It was begun by this model's schematic. Put everything back first, or cancel and check it in anew.",
+      "Work has begun with this model's schematic. Put everything back first, or cancel and check it in again.",
       "modelId",
     );
   const reelId = reelAsSaid(ctx, job, customerId, said);
   const comebackOf = said.kind === "comeback" ? (job.comebackOf ?? lastClosedJob(db, reelId)) : null;
   if (said.kind === "comeback" && comebackOf === null)
-    throw new Refusal("no-earlier-job", "We have returned no reel with this serial: it is no comeback.", "kind");
+    throw new Refusal("no-earlier-job", "We have not returned a reel with this serial, so it is not a comeback.", "kind");
   writeIntake(db, jobId, {
     reelId,
     customerId,
@@ -96,7 +96,7 @@ export function correctIntake(ctx: Context, jobId: number, said: IntakeAsItShoul
     kind: "job",
     ref: job.tag,
     title: `${job.tag} ${modelName}, ${customer.name}`,
-    words: `${job.tag.replaceAll("-", "")} ${job.tag} ${modelName} ${said.serial} ${customer.name}`,
+    words: `${job.tag.replaceAll("-", "")} ${job.tag} ${modelName} ${said.serial} ${customer.name} ${said.complaint}`,
   });
   writeJournal(ctx, "intake-corrected", { jobId, reelId, customerId });
 }
@@ -110,7 +110,11 @@ function reelAsSaid(ctx: Context, job: Job, ownerId: number, { modelId, serial, 
   const isOther = known !== null && known.id !== job.reel.id;
   if (isOther) {
     if (isBegun(db, job.id))
-      throw new Refusal("serial-taken", "That serial is another reel's in the book, and this one is begun. Check the serial.", "serial");
+      throw new Refusal(
+        "serial-taken",
+        "Another reel on record has that serial, and work on this one has begun. Check the serial.",
+        "serial",
+      );
     const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").pluck().get(known.id) as string | undefined;
     if (hanging) throw new Refusal("already-here", `The reel with this serial is in the shop already as ${hanging}.`, "serial");
   }
@@ -142,12 +146,12 @@ export function cancelIntake(ctx: Context, jobId: number): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   if (isBegun(db, jobId))
-    throw new Refusal("begun", "This reel was begun. Put it together again and return it unrepaired.", null, {
+    throw new Refusal("begun", "Work on this reel has begun. Put it together again and return it unrepaired.", null, {
       to: "station",
       tag: job.tag,
       station: "return",
     });
-  if (job.depositMinor > 0) throw new Refusal("deposit", "A deposit was taken. Give it back and put 0 in its field first.", "deposit");
+  if (job.depositMinor > 0) throw new Refusal("deposit", "A deposit was taken. Refund it and set the field to 0 first.", "deposit");
   writeDeclined(db, jobId, cancelledWords);
   endNeedsOfJob(ctx, jobId, "declined");
   writeClosed(db, jobId, { at: ctx.now, totalMinor: 0, signedBy: "", paidBy: null, paidNote: "", oldParts: null });

@@ -138,6 +138,9 @@ describe("what is known before a word is written", () => {
     visit("2024-01-01", 58, false);
     visit("2025-01-01", 20, true);
     const reel = visit("2026-01-01", 50, false);
-    expect(glanceAtReel(shop.db, reel, "2026-06-01")).toEqual(["Third visit.", "Received with drag at full lower each time: 58, 50 N."]);
+    expect(glanceAtReel(shop.db, reel, "2026-06-01")).toEqual([
+      "Third visit.",
+      "Received with drag fully tight lower each time: 58, 50 N.",
+    ]);
   });
 });

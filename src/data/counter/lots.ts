@@ -54,9 +54,9 @@ export function lotFaults(db: Db, lot: Pick<NewLot, "modelId" | "rows">): LotFau
 export function openLot(ctx: Context, lot: NewLot): { faults: LotFault[] } | { id: number; tags: string[] } {
   const { db } = ctx;
   if ("id" in lot.customer && !findCustomer(db, lot.customer.id))
-    throw new Refusal("no-customer", "This customer is not in the book. Choose again.", "customerId");
+    throw new Refusal("no-customer", "This customer is not on record. Choose again.", "customerId");
   const rows = lot.rows.filter((row) => !isBlank(row));
-  if (!rows.length) throw new Refusal("empty", "No reel stands in the grid yet.", "rows");
+  if (!rows.length) throw new Refusal("empty", "There is no reel in the grid yet.", "rows");
   if (rows.length > largestLot)
     throw new Refusal("too-many", `A lot has at most ${largestLot} reels. Check the rest in as another lot.`, "rows");
   const faults = lotFaults(db, lot);
@@ -122,7 +122,7 @@ export function answerLot(ctx: Context, lotId: number, answer: { accepted: boole
     // Of a reel nobody has looked into there is nothing to say yes to.
     return waitsForAnswer(getQuote(ctx.db, job));
   });
-  if (!waiting.length) throw new Refusal("none", "No reel of this lot waits for an answer.");
+  if (!waiting.length) throw new Refusal("none", "No reel in this lot is waiting for an answer.");
   for (const job of waiting) recordAnswer(ctx, job.id, answer);
   return { reels: waiting.length };
 }

@@ -68,7 +68,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
       station: "test",
     });
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
-  if (scrapped) throw new Refusal("scrapped", `This reel scrapped for parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
+  if (scrapped) throw new Refusal("scrapped", `This reel was scrapped for parts on ${scrapped.slice(0, 10)}. Check the serial.`, "serial");
   const version = versionOfReel(ctx, job.modelId, reelId);
   const edition = editionOfReel(db, { id: reelId, serial: normaliseSerial(job.serial) }, version.model, version.anatomy);
   const kind = job.kind ?? "repair";
@@ -76,7 +76,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
   if (kind === "comeback" && lastJob === null)
     throw new Refusal(
       "no-earlier-job",
-      "We have returned no reel with this serial. Check it, choose the reel from the customer's, or check it in as a repair.",
+      "We have not returned a reel with this serial. Check it, choose the reel from the customer's, or check it in as a repair.",
       "serial",
     );
   const settings = getShopSettings(db);
@@ -116,7 +116,7 @@ export function openJob(ctx: Context, job: NewJob): { id: number; tag: string; r
     kind: "job",
     ref: tag,
     title: `${tag} ${modelName}, ${customer.name}`,
-    words: `${tag.replaceAll("-", "")} ${tag} ${modelName} ${job.serial} ${customer.name}`,
+    words: `${tag.replaceAll("-", "")} ${tag} ${modelName} ${job.serial} ${customer.name} ${job.complaint}`,
   });
   writeJournal(ctx, "job-opened", { jobId: number, reelId, customerId }, { tag });
   return { id: number, tag, reelId };

@@ -35,7 +35,7 @@ it("our work is warranted so many months after its return, and a comeback says w
   expect(getReport(db, findJob(db, id)!, dates).warranty).toBe("");
   wholeService(shop, id);
   expect(getReport(db, findJob(db, id)!, dates)).toMatchObject({
-    warranty: "Our work is warranted until 2026-09-02: bring this report.",
+    warranty: "Our work is under warranty until 2026-09-02: bring this report.",
     workedBy: expect.stringMatching(/\S/),
   });
   const back = (on: string) => {

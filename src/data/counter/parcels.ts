@@ -36,7 +36,7 @@ export function saveParcel(
 ): void {
   const { db } = ctx;
   const job = findJob(db, jobId);
-  if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.", null, { to: "rack" });
+  if (!job) throw new Refusal("no-job", "This job no longer exists. Go back to the rack.", null, { to: "rack" });
   refuseUnseen(seen, seenParcel(listParcels(db, jobId).find((one) => one.way === way)), "This parcel", "carrier");
   db.prepare(
     `INSERT INTO parcel (job_id, way, carrier, number, value_minor, on_day, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)

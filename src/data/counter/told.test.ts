@@ -96,7 +96,7 @@ describe("a serial with signs nobody can read", () => {
   });
 });
 
-describe("what a reel is taken for", () => {
+describe("what a reel is believed to be", () => {
   it("is kept with the reel, found by its words and as a guess, and not lost by a visit that says nothing", () => {
     const id = shop.open({ serial: "G1", takenFor: { madeBy: "Fennock Bros?", madeWhen: "about 1955?", madeWhere: "" } });
     const { reel } = job(id);

@@ -45,8 +45,9 @@ export const findCustomer = (db: Db, id: number): Customer | null => {
   return row ? toCustomer(row) : null;
 };
 
-function indexCustomer(db: Db, id: number, name: string, phone: string, email: string, isNew = false): void {
-  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email}` }, isNew);
+/** A customer is found by all that is written of them, the note too. */
+function indexCustomer(db: Db, id: number, { name, phone, email, address = "", note = "" }: NewCustomer, isNew = false): void {
+  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email} ${address} ${note}` }, isNew);
 }
 
 /** Two people write a name alike if they do so but for capitals and spaces. */
@@ -103,7 +104,7 @@ export function writeCustomer(ctx: Context, customer: NewCustomer): number {
       .prepare("INSERT INTO customer (name, phone, email, address, note) VALUES (?, ?, ?, ?, ?)")
       .run(customer.name, customer.phone, customer.email, customer.address ?? "", customer.note ?? "").lastInsertRowid,
   );
-  indexCustomer(ctx.db, id, customer.name, customer.phone, customer.email, true);
+  indexCustomer(ctx.db, id, customer, true);
   return id;
 }
 
@@ -179,7 +180,7 @@ export function changeCustomer(ctx: Context, customer: Omit<Customer, "retired">
     );
   if (!changes)
     throw new Refusal("changed-elsewhere", "This customer was changed in another window. Reload to see it, then type your change again.");
-  indexCustomer(ctx.db, customer.id, customer.name, customer.phone, customer.email);
+  indexCustomer(ctx.db, customer.id, customer);
   writeJournal(ctx, "customer-changed", { customerId: customer.id });
 }
 

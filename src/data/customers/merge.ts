@@ -13,10 +13,10 @@ import { indexReel } from "./reels";
  */
 export function mergeCustomers(ctx: Context, goesId: number, staysId: number): void {
   const [goes, stays] = [findCustomer(ctx.db, goesId), findCustomer(ctx.db, staysId)];
-  if (!goes || !stays) throw new Refusal("no-customer", "One of the two cards is not there any more. Choose again.", "into");
-  if (goesId === staysId) throw new Refusal("same", "That is the card itself. Choose the other one.", "into");
+  if (!goes || !stays) throw new Refusal("no-customer", "One of the two records no longer exists. Choose again.", "into");
+  if (goesId === staysId) throw new Refusal("same", "That is the same record. Choose the other one.", "into");
   if (stays.retired)
-    throw new Refusal("retired", `${stays.name} is retired. Take the card back into use first.`, "into", {
+    throw new Refusal("retired", `${stays.name} is retired. Put the record back into use first.`, "into", {
       to: "customer",
       customerId: staysId,
     });

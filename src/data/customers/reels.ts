@@ -132,7 +132,7 @@ export function writeSerial(ctx: Context, reelId: number, reel: { modelId: strin
 export function giveToOwner(ctx: Context, reelId: number, ownerId: number): void {
   const reel = findReel(ctx.db, reelId);
   const owner = ctx.db.prepare("SELECT id FROM customer WHERE id = ? AND retired_at IS NULL").get(ownerId);
-  if (!reel) throw new Refusal("no-reel", "This reel is not in the book any more.");
+  if (!reel) throw new Refusal("no-reel", "This reel is no longer on record.");
   if (!owner) throw new Refusal("no-customer", "Choose who has it now from the list.", "ownerId");
   const here = ctx.db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").pluck().get(reelId) as string | undefined;
   if (here)
@@ -147,7 +147,7 @@ export function giveToOwner(ctx: Context, reelId: number, ownerId: number): void
 /** A reel picked out of the book. @throws Refusal when it is not there, or of another model than was said. */
 export function pickedReel(ctx: Context, reelId: number, of: { readonly modelId: string; readonly ownerId: number }): number {
   const reel = findReel(ctx.db, reelId);
-  if (!reel) throw new Refusal("no-reel", "This reel is not in the book any more. Choose again.", "reelId");
+  if (!reel) throw new Refusal("no-reel", "This reel is no longer on record. Choose again.", "reelId");
   if (reel.modelId !== of.modelId)
     throw new Refusal("other-model", `The reel chosen is a ${reel.modelName}. Choose that model, or another reel.`, "reelId");
   changeOwner(ctx, reel, of.ownerId);

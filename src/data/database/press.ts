@@ -16,9 +16,9 @@ export function pressOnce<T>(ctx: Context, press: { id: string; action: string; 
       if (before) {
         // Its answer belongs to who pressed it.
         if (before.action !== press.action || before.personId !== ctx.person.id)
-          throw new Refusal("press-reused", "This press was used already. Reload the page.");
+          throw new Refusal("press-reused", "This was already sent. Reload the page.");
         if (press.secretAnswer)
-          throw new Refusal("answered-once", "This was made already and is shown only once. Press again for a new one.");
+          throw new Refusal("answered-once", "This was already created and is shown only once. Press again for a new one.");
         return JSON.parse(before.answer) as T;
       }
       const answer = work();

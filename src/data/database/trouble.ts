@@ -10,33 +10,33 @@ const troubles: readonly (Trouble & { readonly codes: RegExp })[] = [
     kind: "full",
     codes: /^(SQLITE_FULL|ENOSPC|EDQUOT)/,
     message: "The disk is full: nothing more can be written.",
-    remedy: "Make room on the disk of the bench computer; nothing has to be started anew. npm run doctor says how much is free.",
+    remedy: "Free some space on the bench computer; nothing needs restarting. npm run doctor says how much is free.",
   },
   {
     kind: "read-only",
     codes: /^(SQLITE_READONLY|SQLITE_PERM|EROFS|EACCES|EPERM)/,
     message: "The shop's folder cannot be written to.",
     remedy:
-      "See that it belongs to whoever started Zorbek and that its disk is not read-only: npm run doctor says which. A stick may have been pulled.",
+      "Check that it belongs to whoever started Zorbek and that its disk is not read-only: npm run doctor says which. A USB stick may have been unplugged.",
   },
   {
     kind: "locked",
     codes: /^(SQLITE_BUSY|SQLITE_LOCKED)/,
     message: "Another program holds the shop's data.",
-    remedy: "Close whatever has zorbek.db open, such as a database viewer or a copying program; it goes on by itself then.",
+    remedy: "Close whatever has zorbek.db open, such as a database viewer or a copying program; work then continues by itself.",
   },
   {
     kind: "damaged",
     codes: /^(SQLITE_CORRUPT|SQLITE_NOTADB|SQLITE_SCHEMA)/,
     message: "The shop's data is damaged.",
-    remedy: "Stop Zorbek and put the last good copy back: npm run restore lists them. What is damaged is kept beside it.",
+    remedy: "Stop Zorbek and put the last good copy back: npm run restore lists them. The damaged files are kept beside it.",
   },
   {
     kind: "broken-disk",
     codes: /^(SQLITE_IOERR|SQLITE_CANTOPEN|SQLITE_PROTOCOL|EIO|EMFILE|ENFILE|ENODEV|ENXIO)/,
-    message: "The disk did not answer as it should.",
+    message: "The disk is not responding properly.",
     remedy:
-      "See that the disk or stick is there and sound, then try again; npm run doctor looks everything over. The folder “backups” holds copies.",
+      "Check that the disk or stick is connected and healthy, then try again; npm run doctor checks everything. The folder “backups” holds copies.",
   },
 ];
 

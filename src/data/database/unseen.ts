@@ -9,7 +9,7 @@ export function refuseUnseen(seen: string | null, now: string, what: string, fie
   if (seen === null || seen === now) return;
   throw new Refusal(
     "changed-elsewhere",
-    `${what} changed since this page was opened. What you typed is still here: open the page in a second window, compare, then reload this one.`,
+    `${what} changed since this page was opened. What you typed is still here. Open the page in a second window, compare, then reload this one.`,
     field,
     way,
   );

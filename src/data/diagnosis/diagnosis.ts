@@ -45,9 +45,9 @@ function mayBeSeen(db: Db, job: Job, finding: FindingId): boolean {
 /** Notes what a look showed; null takes the answer back. */
 export function recordLook(ctx: Context, jobId: number, findingId: string, so: boolean | null): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (!isFinding(ctx.db, findingId)) throw new Refusal("no-finding", "There is no such thing to look at. Reload the page.");
+  if (!isFinding(ctx.db, findingId)) throw new Refusal("no-finding", "There is no such check. Reload the page.");
   if (so !== null && !mayBeSeen(ctx.db, job, findingId))
-    throw new Refusal("not-on-this-reel", "This reel has no such part, so there is nothing to see of it. Choose another look.");
+    throw new Refusal("not-on-this-reel", "This reel has no such part, so there is nothing to check. Choose another check.");
   if (so === null) ctx.db.prepare("DELETE FROM look WHERE job_id = ? AND finding_id = ?").run(jobId, findingId);
   else
     ctx.db

@@ -99,7 +99,7 @@ export function withdrawFault(ctx: Context, jobId: number, faultId: string): voi
 export function setFaultOutcome(ctx: Context, jobId: number, faultId: string, outcome: FaultOutcome | null): void {
   const job = getOpenJob(ctx.db, jobId);
   const { changes } = ctx.db.prepare("UPDATE job_fault SET outcome = ? WHERE job_id = ? AND fault_id = ?").run(outcome, jobId, faultId);
-  if (!changes) throw new Refusal("no-fault", "This fault is not in the job any more. Reload the page.");
+  if (!changes) throw new Refusal("no-fault", "This fault is no longer on the job. Reload the page.");
   if (outcome === null) foreseeParts(ctx, job, faultId);
   else {
     const gone = new Set(strikeOfFault(ctx, jobId, faultId));
@@ -114,6 +114,6 @@ export function sayPutRight(ctx: Context, jobId: number, faultId: string, putRig
   const { changes } = ctx.db
     .prepare("UPDATE job_fault SET put_right = ? WHERE job_id = ? AND fault_id = ?")
     .run(Number(putRight), jobId, faultId);
-  if (!changes) throw new Refusal("no-fault", "This fault is not in the job any more. Reload the page.");
+  if (!changes) throw new Refusal("no-fault", "This fault is no longer on the job. Reload the page.");
   writeJournal(ctx, "fault-put-right", { jobId, reelId: job.reel.id }, { fault: faultId, putRight });
 }

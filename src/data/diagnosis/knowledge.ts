@@ -73,7 +73,7 @@ function nextId(db: Db, table: "shop_fault" | "shop_finding"): string {
 
 function refuseTwin(names: readonly { readonly name: string }[], name: string): void {
   const twin = names.find((one) => one.name.toLowerCase() === name.toLowerCase());
-  if (twin) throw new Refusal("twin", `“${twin.name}” stands there already.`, "name");
+  if (twin) throw new Refusal("twin", `“${twin.name}” already exists.`, "name");
 }
 
 export function addShopFault(ctx: Context, fault: ShopFault): string {
@@ -105,7 +105,7 @@ export function setStrength(
 ): void {
   const { db } = ctx;
   const knowledge = knowledgeOf(db);
-  if (!knowledge.faults.some(({ id }) => id === fault)) throw new Refusal("no-fault", "This fault is not there any more.", "faultId");
+  if (!knowledge.faults.some(({ id }) => id === fault)) throw new Refusal("no-fault", "This fault no longer exists.", "faultId");
   if (!knowledge.findings.some(({ id }) => id === finding)) throw new Refusal("no-finding", "Choose a sign from the list.", "findingId");
   if (strength === "as-common") db.prepare("DELETE FROM shop_strength WHERE fault_id = ? AND finding_id = ?").run(fault, finding);
   else

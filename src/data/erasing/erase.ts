@@ -33,7 +33,7 @@ export interface Erased {
 export function eraseCustomer(ctx: Context, id: number): Erased {
   const { db } = ctx;
   const customer = findCustomer(db, id);
-  if (!customer) throw new Refusal("no-customer", "This customer is not in the book any more.");
+  if (!customer) throw new Refusal("no-customer", "This customer is no longer on record.");
   const here = db.prepare("SELECT tag FROM job WHERE customer_id = ? AND closed_at IS NULL LIMIT 1").pluck().get(id) as string | undefined;
   if (here)
     throw new Refusal("in-the-shop", `A reel of theirs is still in the shop as ${here}. Return it first.`, null, {

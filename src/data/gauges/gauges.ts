@@ -100,7 +100,7 @@ export function keepGauge(
   figures: readonly GaugeFigure[] = [],
 ): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (!words.trim()) throw new Refusal("empty", "There is no result to keep yet.");
+  if (!words.trim()) throw new Refusal("empty", "There is no result to save yet.");
   ctx.db
     .prepare(
       `INSERT INTO gauge_result (job_id, gauge, input, words, at) VALUES (?, ?, ?, ?, ?)

@@ -30,9 +30,9 @@ export function correctJob(
   { words, amountMinor, paidBy = null }: { words: string; amountMinor: number; paidBy?: "cash" | "card" | "transfer" | null },
 ): void {
   const job = findJob(ctx.db, jobId);
-  if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.", null, { to: "rack" });
+  if (!job) throw new Refusal("no-job", "This job no longer exists. Go back to the rack.", null, { to: "rack" });
   if (!job.closedAt)
-    throw new Refusal("open", `${job.tag} is still in the shop: put it right at its own station.`, null, {
+    throw new Refusal("open", `${job.tag} is still in the shop: correct it at its own station.`, null, {
       to: "station",
       tag: job.tag,
       station: job.station,

@@ -62,7 +62,7 @@ describe("a reel's history for its owner", () => {
 });
 
 describe("what the stations took", () => {
-  it("is told by the presses, put right by hand, and usual after three jobs", () => {
+  it("is told by the presses, repaired by hand, and usual after three jobs", () => {
     const shop = openWorkshop();
     setBin(shop.ctx, shop.db.prepare("SELECT part_type_id FROM position WHERE id = 'handle-nut'").pluck().get() as string, "A1", 5, 0);
     const ids = [shop.open(), shop.open(), shop.open()];

@@ -49,7 +49,7 @@ it("a reel does not hang ready with a fault that nothing put right, and does by 
   answer(shop.ctx, id, "turning", "good", null, "after");
   expect(blocks(id)).toEqual([]);
   sayPutRight(shop.ctx, id, "knob-stiff", false);
-  expect(blocks(id)).toEqual(["Found and not put right: Handle knob stiff. Put it right, say that it is, or say how it leaves."]);
+  expect(blocks(id)).toEqual(["Found but not repaired: Handle knob stiff. Repair it, mark it as fixed, or say how the reel leaves."]);
   expect(refusal(() => sayPutRight(shop.ctx, id, "drag-worn", true)).code).toBe("no-fault");
 });
 
@@ -60,7 +60,7 @@ it("a reel goes with a test that is bad by a word from the list alone; tested go
   expect(refusal(() => goAsItIs(shop.ctx, id, "click", "no-part")).code).toBe("not-bad");
   goAsItIs(shop.ctx, id, "turning", "no-part");
   expect(blocks(id)).toEqual([]);
-  expect(report(id).watch).toEqual(["Turning in gear is bad: the part for it is not to be had."]);
+  expect(report(id).watch).toEqual(["Turning in gear is bad: the part is not available."]);
   goAsItIs(shop.ctx, id, "turning", "owner-knows");
   expect(listAsItIs(shop.db, id)).toEqual([{ testId: "turning", reason: "owner-knows" }]);
   goAsItIs(shop.ctx, id, "turning", null);
@@ -87,7 +87,7 @@ it("what was tested only before the work is not proved after it", () => {
   sayPutRight(shop.ctx, id, "knob-stiff", false);
   // Nothing was done to it: the test still holds, and the fault alone is asked.
   expect(blocks(id)).toHaveLength(1);
-  expect(blocks(id)[0]).toMatch(/^Found and not put right/);
+  expect(blocks(id)[0]).toMatch(/^Found but not repaired/);
 });
 
 it("what the report answers is the technician's own words, kept against an older window, and an erased customer's answer goes", () => {

@@ -17,9 +17,9 @@ const dayOf = (at: string): string => new Date(at).toLocaleDateString("sv-SE");
 export function reopenReturn(ctx: Context, jobId: number): void {
   const { db } = ctx;
   const job = findJob(db, jobId);
-  if (!job?.closedAt) throw new Refusal("gone", "This reel is not returned any more. Reload the page.");
+  if (!job?.closedAt) throw new Refusal("gone", "This return was already undone. Reload the page.");
   if (dayOf(job.closedAt) !== dayOf(ctx.now))
-    throw new Refusal("another-day", "It was returned on another day: check it in again, or add below what was wrong.", null, {
+    throw new Refusal("another-day", "It was returned on another day: check it in again, or add a correction below.", null, {
       to: "counter",
     });
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").pluck().get(job.reel.id) as string | undefined;
@@ -38,7 +38,7 @@ export function reopenReturn(ctx: Context, jobId: number): void {
         `Its invoice stands for ${paper.tags.length} reels. Credit this reel's part of it at Papers, and check it in again.`,
       );
     if (paper.netMinor + paper.taxMinor + balanceOfPaper(db, paper).creditedMinor > 0)
-      creditInvoice(ctx, invoice, { amountMinor: null, words: "Return taken back" });
+      creditInvoice(ctx, invoice, { amountMinor: null, words: "Return undone" });
   }
   writeReopened(db, jobId);
   forgetReport(ctx, jobId);

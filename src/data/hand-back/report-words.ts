@@ -6,7 +6,7 @@ import { refuseUnseen } from "@/data/database/unseen";
 import { writeReportWords } from "@/data/jobs/job-row";
 import { getOpenJob, type Job, listJobPhotos } from "@/data/jobs/jobs";
 
-/** What the report answers in the technician's own words. */
+/** The answer in the report in the technician's own words. */
 export const seenReportWords = ({ answer, ourMistake }: Pick<Job, "answer" | "ourMistake">): string =>
   seenValue(JSON.stringify([answer, ourMistake]));
 
@@ -16,7 +16,7 @@ export function sayReportWords(
   { answer, ourMistake, seen }: { readonly answer: string; readonly ourMistake: string; readonly seen: string | null },
 ): void {
   const job = getOpenJob(ctx.db, jobId);
-  refuseUnseen(seen, seenReportWords(job), "What the report answers", "answer");
+  refuseUnseen(seen, seenReportWords(job), "The answer in the report", "answer");
   writeReportWords(ctx.db, jobId, { answer, ourMistake });
   writeJournal(ctx, "report-words", { jobId, reelId: job.reel.id });
 }
@@ -47,7 +47,7 @@ export function choosePicture(ctx: Context, jobId: number, hash: string, on: boo
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   if (!listPictures(db, jobId).some((one) => one.hash === hash))
-    throw new Refusal("no-picture", "This picture is none of this job's any more. Reload the page.");
+    throw new Refusal("no-picture", "This picture no longer belongs to this job. Reload the page.");
   if (on) db.prepare("INSERT OR IGNORE INTO report_photo (job_id, photo_hash, at) VALUES (?, ?, ?)").run(jobId, hash, ctx.now);
   else db.prepare("DELETE FROM report_photo WHERE job_id = ? AND photo_hash = ?").run(jobId, hash);
   writeJournal(ctx, "report-photo", { jobId, reelId: job.reel.id }, { on });

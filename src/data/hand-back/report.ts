@@ -75,12 +75,14 @@ function reportTests(
 /** How to look after it, by its water and by what it has been through. */
 function careAdvice({ water, life }: Job["intake"], drag: boolean): string[] {
   return [
-    `${drag ? "Back the drag off before you put the reel away; store" : "Store"} it dry and at an even temperature.`,
+    `${drag ? "Back the drag off before you put the reel away; store" : "Store"} it somewhere dry with an even temperature.`,
     water === "fresh"
       ? "Wipe it after each outing."
-      : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag. Never a hard jet: it drives salt in.",
-    ...(life.includes("kayak") ? ["From a kayak: once it was under, have it opened soon; the film inside lasts a season at most."] : []),
-    ...(life.includes("stored") ? ["Grease hardens in years of standing: turn it through once a season."] : []),
+      : "Rinse gently with fresh water after each outing, wipe, and let it dry before it goes in a bag. Never use a hard jet: it drives salt in.",
+    ...(life.includes("kayak")
+      ? ["From a kayak: if it has been under water, have it opened soon; the film of grease inside lasts a season at most."]
+      : []),
+    ...(life.includes("stored") ? ["Grease hardens when a reel stands for years: turn the handle once a season."] : []),
   ];
 }
 
@@ -93,7 +95,7 @@ export interface ReportDates extends DatesFrom {
 const warrantyOf = (job: Job, months: number, dates: ReportDates): string => {
   if (job.declinedReason !== null || job.kind === "purchase-check" || job.closedAt === null) return "";
   const ends = warrantyEnds(job.closedAt.slice(0, 10), months);
-  return ends === null ? "" : `Our work is warranted until ${dates.words(ends)}: bring this report.`;
+  return ends === null ? "" : `Our work is under warranty until ${dates.words(ends)}: bring this report.`;
 };
 
 const oldPartsOf = (db: Db, jobId: number): string => {

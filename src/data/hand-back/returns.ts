@@ -83,7 +83,7 @@ export const handBackNote = (
 export function closeLot(ctx: Context, lotId: number, signedBy: string, note: HandBackNote): { reels: number; left: number } {
   const open = listJobsOfLot(ctx.db, lotId).filter((job) => job.closedAt === null);
   const ready = open.filter((job) => job.station === "return" && !hereFor(ctx.db, job).length);
-  if (!ready.length) throw new Refusal("none-ready", "No reel of this lot is ready yet. Open each below and finish what is still open.");
+  if (!ready.length) throw new Refusal("none-ready", "No reel in this lot is ready yet. Open each one below and finish it.");
   // What goes home together stands on one paper.
   invoiceFor(
     ctx,
@@ -124,7 +124,7 @@ export const toldOn = (db: Db, jobId: number): string[] =>
 /** Notes that the owner was told the reel hangs ready. */
 export function noteTold(ctx: Context, jobId: number): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (job.station !== "return") throw new Refusal("not-ready", "It is not marked ready yet.");
+  if (job.station !== "return") throw new Refusal("not-ready", "It is not marked as ready yet.");
   ctx.db.prepare("INSERT INTO fetch_reminder (job_id, at, person_id) VALUES (?, ?, ?)").run(jobId, ctx.now, ctx.person.id);
   writeJournal(ctx, "told-to-fetch", { jobId, customerId: job.customer.id });
 }

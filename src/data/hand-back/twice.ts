@@ -50,13 +50,21 @@ export function wasTwice(ctx: Context, jobId: number): Twin {
   const job = getOpenJob(ctx.db, jobId);
   const twin = perhapsTwice(ctx.db, jobId);
   if (!twin)
-    throw new Refusal("no-twin", "No other reel like it was checked in just before. Open this job and say there why it goes back.");
+    throw new Refusal(
+      "no-twin",
+      "No other reel like it was checked in just before. Open this job and give the reason for the return there.",
+    );
   if (job.depositMinor)
-    throw new Refusal("deposit", "A deposit was noted with it. Give it back at Return, and say there that it was checked in twice.", null, {
-      to: "station",
-      tag: job.tag,
-      station: "return",
-    });
+    throw new Refusal(
+      "deposit",
+      "A deposit was recorded with it. Refund it at Return, and note there that it was checked in twice.",
+      null,
+      {
+        to: "station",
+        tag: job.tag,
+        station: "return",
+      },
+    );
   declineJob(ctx, jobId, `Checked in twice: it hangs here as ${twin.tag}.`);
   for (const { item } of job.brought) tickBrought(ctx, jobId, item, true);
   closeJob(ctx, jobId, "not accepted");

@@ -275,11 +275,11 @@ export function findJobByTag(db: Db, text: string): { job: Job } | { message: st
 /** @throws Refusal when it is not there, or closed and the act needs it open. */
 export function getOpenJob(db: Db, id: number): Job {
   const job = findJob(db, id);
-  if (!job) throw new Refusal("no-job", "This job is not here any more. Go back to the rack.", null, { to: "rack" });
+  if (!job) throw new Refusal("no-job", "This job no longer exists. Go back to the rack.", null, { to: "rack" });
   if (job.closedAt)
     throw new Refusal(
       "closed",
-      `${job.tag} was returned on ${job.closedAt.slice(0, 10)}; its record cannot be changed. Check the reel in again.`,
+      `${job.tag} was returned on ${job.closedAt.slice(0, 10)}; its record can no longer be changed. Check the reel in again.`,
       null,
       { to: "counter" },
     );
@@ -299,7 +299,7 @@ export function makeRepair(ctx: Context, jobId: number): void {
 /** Says who pays for our work that came back. @throws Refusal for a job that is no comeback. */
 export function setWhoPays(ctx: Context, jobId: number, pays: WhoPays): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (job.kind !== "comeback") throw new Refusal("no-comeback", "Only our own work that came back asks who pays.");
+  if (job.kind !== "comeback") throw new Refusal("no-comeback", "Only a comeback needs to know who pays.");
   ctx.db.prepare("UPDATE job SET intake = json_set(intake, '$.pays', ?), row_version = row_version + 1 WHERE id = ?").run(pays, jobId);
   writeJournal(ctx, "who-pays", { jobId, reelId: job.reel.id }, { pays: whoPays[pays] });
 }

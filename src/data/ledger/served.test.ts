@@ -18,7 +18,7 @@ describe("what is due next", () => {
     const first = shop.open({ serial: "D1", kind: "service", depth: "light" });
     // Three trips of twenty a year: 1.8 months, 54 days of this test.
     expect(dates(first).due.map(({ id, on }) => [id, on])).toEqual([["outside", "2026-04-25"]]);
-    expect(dates(first)).toMatchObject({ notServed: ["Drag"], nextService: expect.stringContaining("not opened in whole here yet") });
+    expect(dates(first)).toMatchObject({ notServed: ["Drag"], nextService: expect.stringContaining("never fully stripped here") });
     close(first, "2025-03-01");
 
     const all = shop.open({ serial: "D1", kind: "service", depth: "full" });

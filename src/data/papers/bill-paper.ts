@@ -29,13 +29,12 @@ function linesOf(ctx: Context, { job, bill }: BilledJob, named: boolean): PaperL
   ];
   // Ten short works round ten times, their sum once; and little work is made up to the smallest charge.
   const rest = sum.netMinor - lines.reduce((all, { amountMinor }) => all + amountMinor, 0);
-  return [
-    ...lines,
-    ...(rest ? [{ words: Math.abs(rest) < 20 ? "Rounding" : "Made up to the smallest charge", amountMinor: rest }] : []),
-  ].map((line) => ({
-    ...line,
-    words: `${prefix}${line.words}`,
-  }));
+  return [...lines, ...(rest ? [{ words: Math.abs(rest) < 20 ? "Rounding" : "To reach the minimum charge", amountMinor: rest }] : [])].map(
+    (line) => ({
+      ...line,
+      words: `${prefix}${line.words}`,
+    }),
+  );
 }
 
 /**

@@ -82,11 +82,11 @@ export function creditInvoice(ctx: Context, number: number, { amountMinor, words
     taxMinor: paper.taxMinor + before.reduce((sum, { taxMinor }) => sum + taxMinor, 0),
   };
   const all = left.netMinor + left.taxMinor;
-  if (all <= 0) throw new Refusal("all-back", "All of this invoice was taken back already.", "amount");
+  if (all <= 0) throw new Refusal("all-back", "All of this invoice has already been credited.", "amount");
   if (amountMinor !== null && amountMinor <= 0)
-    throw new Refusal("nothing", "How much of it? An amount above nothing; leave it empty for all that is left.", "amount");
+    throw new Refusal("nothing", "Enter an amount above 0, or leave it blank for everything that is left.", "amount");
   if (amountMinor !== null && amountMinor > all)
-    throw new Refusal("too-much", `Only ${formatMinor(all)} ${paper.currency} of it is left to take back.`, "amount");
+    throw new Refusal("too-much", `Only ${formatMinor(all)} ${paper.currency} of it is left to credit.`, "amount");
   const split = creditOf(left, amountMinor, paper.tax);
   const jobIds = ctx.db.prepare("SELECT job_id FROM paper_job WHERE number = ?").pluck().all(number) as number[];
   const credit = makePaper(
@@ -143,14 +143,14 @@ export function paperOfCorrection(
     return;
   }
   const number = invoiceOfJob(ctx.db, job.id);
-  if (number === null) throw new Refusal("not-paid", "Nothing was charged for this job: there is nothing to give back.", "amount");
+  if (number === null) throw new Refusal("not-paid", "Nothing was charged for this job, so there is nothing to refund.", "amount");
   creditInvoice(ctx, number, { amountMinor: -amountMinor, words });
   if (!paidBy) return;
   const { openMinor } = balanceOfPaper(ctx.db, getInvoice(ctx, number));
   if (openMinor > amountMinor)
     throw new Refusal(
       "not-owed",
-      `It is taken off what is still open on ${paperName("invoice", number)}: nothing is to be paid back. Choose “not paid back”.`,
+      `It is deducted from what is still unpaid on ${paperName("invoice", number)}: there is nothing to refund. Choose “not paid back”.`,
       "paidBy",
     );
   writePayment(ctx, number, { amountMinor, how: paidBy, onDay });

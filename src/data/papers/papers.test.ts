@@ -145,7 +145,7 @@ describe("papers", () => {
     expect(refusal(() => takePayment(shop.ctx, 1, { amountMinor: total, how: "card", onDay: "2026-03-10" })).code).toBe("too-much");
     takePayment(shop.ctx, 1, { amountMinor: total - 500, how: "card", onDay: "2026-03-12" });
     expect(refusal(() => takePayment(shop.ctx, 1, { amountMinor: 1, how: "card", onDay: "2026-03-12" })).message).toContain(
-      "Nothing of it",
+      "already fully paid",
     );
     expect(refusal(() => takePayment(shop.ctx, 1, { amountMinor: -1, how: "card", onDay: "2026-03-12" })).code).toBe("not-owed");
   });

@@ -89,7 +89,7 @@ export function balanceOfPaper(db: Db, { number, netMinor, taxMinor }: Pick<Pape
 
 export function getInvoice(ctx: Context, number: number): Paper {
   const paper = findPaper(ctx.db, number);
-  if (paper?.kind !== "invoice") throw new Refusal("no-invoice", "There is no invoice of this number.");
+  if (paper?.kind !== "invoice") throw new Refusal("no-invoice", "There is no invoice with this number.");
   return paper;
 }
 

@@ -11,14 +11,14 @@ export function takePayment(ctx: Context, number: number, payment: Omit<Payment,
   const paper = getInvoice(ctx, number);
   const { openMinor } = balanceOfPaper(ctx.db, paper);
   const { amountMinor } = payment;
-  if (amountMinor === 0) throw new Refusal("nothing", "How much was paid? An amount above nothing.", "amount");
+  if (amountMinor === 0) throw new Refusal("nothing", "Enter the amount paid, above 0.", "amount");
   const amount = (minor: number) => `${formatMinor(Math.abs(minor))} ${paper.currency}`;
   if (amountMinor > 0 && amountMinor > openMinor)
-    throw new Refusal("too-much", openMinor > 0 ? `Only ${amount(openMinor)} is open.` : "Nothing of it is open any more.", "amount");
+    throw new Refusal("too-much", openMinor > 0 ? `Only ${amount(openMinor)} is open.` : "It is already fully paid.", "amount");
   if (amountMinor < 0 && amountMinor < Math.min(0, openMinor))
     throw new Refusal(
       "not-owed",
-      openMinor < 0 ? `Only ${amount(openMinor)} is to be paid back.` : "Nothing is to be paid back: make a credit note first.",
+      openMinor < 0 ? `Only ${amount(openMinor)} is to be refunded.` : "There is nothing to refund: create a credit note first.",
       "amount",
     );
   writePayment(ctx, number, payment);

@@ -49,7 +49,7 @@ export const closedDay = (db: Db, day: string): ClosedDay | null =>
 export function closeDay(ctx: Context, day: string, today: string): void {
   const { db } = ctx;
   if (day > today) throw new Refusal("to-come", "This day is still to come.");
-  if (closedDay(db, day)) throw new Refusal("gone", "This day was closed meanwhile. Reload the page.");
+  if (closedDay(db, day)) throw new Refusal("gone", "This day has been closed in the meantime. Reload the page.");
   const takings = listTakings(db, day);
   db.prepare("INSERT INTO takings (day, sums, last_payment, at, person_id) VALUES (?, ?, ?, ?, ?)").run(
     day,

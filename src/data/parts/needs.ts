@@ -38,7 +38,7 @@ export const listOpenGrades = (db: Db): ReadonlyMap<number, Grade> =>
 /** Says how poor a substitute may be that goes to a need. @throws Refusal when it is not open any more. */
 export function setLowestGrade(ctx: Context, needId: number, grade: Grade): void {
   const { changes } = ctx.db.prepare("UPDATE need SET lowest_grade = ? WHERE id = ? AND state = 'open'").run(grade, needId);
-  if (!changes) throw new Refusal("ordered", "This need is on order already, or withdrawn. Reload the page.");
+  if (!changes) throw new Refusal("ordered", "This part is already on order, or was withdrawn. Reload the page.");
   writeJournal(ctx, "need-grade-set", {}, { need: needId, grade });
 }
 
@@ -70,7 +70,7 @@ export function withdrawNeed(ctx: Context, needId: number): void {
   const { changes } = ctx.db
     .prepare("UPDATE need SET state_before = state, state = 'withdrawn', ended_why = 'let-go' WHERE id = ? AND state = 'open'")
     .run(needId);
-  if (!changes) throw new Refusal("ordered", "This need is on order already. When it comes it goes to stock.");
+  if (!changes) throw new Refusal("ordered", "This part is already on order. When it arrives it goes to stock.");
   writeJournal(ctx, "need-withdrawn", {}, { need: needId });
 }
 

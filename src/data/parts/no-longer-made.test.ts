@@ -56,9 +56,9 @@ describe("a part nobody sells", () => {
     expect(otherWays(db, needId)[0]!.words).toContain("shorten the boss");
   });
 
-  it("or it cannot be had: its need ends, it leaves the quote, and its owner is told", () => {
+  it("or it is not available: its need ends, it leaves the quote, and its owner is told", () => {
     const { ctx, db, jobId, needId } = nowhere();
-    expect(wordsForOwner(db, needId)).toMatch(/No star could be had for now/);
+    expect(wordsForOwner(db, needId)).toMatch(/No star was available/);
     setNoLongerMade(ctx, "sk-star", true);
     const words = wordsForOwner(db, needId);
     expect(words).toMatch(/no longer made/);

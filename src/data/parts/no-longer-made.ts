@@ -68,7 +68,7 @@ export function otherWays(db: Db, needId: number): OtherWay[] {
  */
 export function cannotBeHad(ctx: Context, needId: number, words: string): void {
   const need = listOpenNeedsById(ctx.db, [needId]).get(needId);
-  if (!need) throw new Refusal("ordered", "This need is on order already, or withdrawn. Reload the page.");
+  if (!need) throw new Refusal("ordered", "This part is already on order, or was withdrawn. Reload the page.");
   const job = getOpenJob(ctx.db, need.jobId);
   ctx.db
     .prepare(
@@ -97,8 +97,8 @@ export function wordsForOwner(db: Db, needId: number): string {
   if (!job) return "";
   const seat = machineOf(db, job).anatomy.positions.find(({ id }) => id === need.positionId)?.name ?? "this part";
   return isNoLongerMade(db, need.partTypeId)
-    ? `The ${seat.toLowerCase()} is no longer made, and none could be found. The old one is back in.`
-    : `No ${seat.toLowerCase()} could be had for now. The old one is back in.`;
+    ? `The ${seat.toLowerCase()} is no longer made and none could be found. The old one was refitted.`
+    : `No ${seat.toLowerCase()} was available. The old one was refitted.`;
 }
 
 /** Takes out what was said to a customer of parts nobody sells. */

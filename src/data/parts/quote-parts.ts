@@ -119,7 +119,7 @@ export function setForeseen(
     if (liesNew(ctx.db, jobId, positionId))
       throw new Refusal(
         "fitted",
-        `A new ${name} lies in the tray or in the reel. Undo that at Parts first, or take its price off by a line.`,
+        `A new ${name} is in the tray or in the reel. Undo that at Parts first, or deduct its price with an extra line.`,
         null,
         {
           to: "station",
@@ -176,18 +176,18 @@ function refuseUnderWay(db: Db, { id: jobId, tag }: Job, positionId: string, nam
     throw new Refusal(
       "ordered",
       state === "ordered"
-        ? `${name} is on order already. Remove it at Quote first: when it comes it goes to stock.`
-        : `${name} has come and is put aside. Remove it at Quote first: it goes to stock.`,
+        ? `${name} is already on order. Remove it at Quote first; when it arrives it goes to stock.`
+        : `${name} has arrived and is set aside. Remove it at Quote first; it goes to stock.`,
       null,
       { to: "station", tag, station: "quote" },
     );
-  if (liesNew(db, jobId, positionId)) throw new Refusal("used", `A new ${name} already lies in the tray. Undo that first.`);
+  if (liesNew(db, jobId, positionId)) throw new Refusal("used", `A new ${name} is already in the tray. Undo that first.`);
 }
 
 /** Foresees another part for a seat than the machine has there: one that interchanges with it. */
 export function wantInstead(ctx: Context, jobId: number, positionId: string, partTypeId: string): void {
   const job = getOpenJob(ctx.db, jobId);
-  if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue any more.");
+  if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is no longer in the catalogue.");
   const { name } = wantedPart(ctx.db, job, positionId);
   refuseUnderWay(ctx.db, job, positionId, name);
   foreseeThis(ctx, jobId, positionId, partTypeId);
@@ -203,11 +203,11 @@ export function wantKit(ctx: Context, jobId: number, kitId: string): { parts: nu
   const job = getOpenJob(db, jobId);
   const machine = machineOf(db, job);
   const kit = listKits(db, machine.model.id).find((one) => one.id === kitId);
-  if (!kit) throw new Refusal("no-kit", "This kit is not for this model any more.");
+  if (!kit) throw new Refusal("no-kit", "This kit is no longer for this model.");
   const types = new Map(machine.partTypes);
   for (const { positionId, partTypeId } of kit.seats) {
     const part = findPartType(db, partTypeId);
-    if (!part) throw new Refusal("no-part", `Part ${partTypeId} of the kit is not in the catalogue any more.`);
+    if (!part) throw new Refusal("no-part", `Part ${partTypeId} of the kit is no longer in the catalogue.`);
     types.set(part.id, part);
     refuseUnderWay(db, job, positionId, wantedPart(db, job, positionId).name);
   }
@@ -228,7 +228,7 @@ export function strikeKit(ctx: Context, jobId: number, kitId: string, declined: 
     z.string(),
     ctx.db.prepare("SELECT position_id FROM quote_part WHERE job_id = ? AND kit_id = ? ORDER BY position_id").pluck().all(jobId, kitId),
   );
-  if (!seats.length) throw new Refusal("no-kit", "Nothing of this kit is in the quote any more. Reload the page.");
+  if (!seats.length) throw new Refusal("no-kit", "This kit is no longer in the quote. Reload the page.");
   for (const seat of seats) {
     if (declined) declinePart(ctx, jobId, seat, true);
     else setForeseen(ctx, jobId, seat, false);

@@ -39,11 +39,7 @@ export function moveStock(
   db.prepare("INSERT OR IGNORE INTO stock (part_type_id, bin, count) VALUES (?, 'new', 0)").run(move.partTypeId);
   const { count } = db.prepare("SELECT count FROM stock WHERE part_type_id = ?").get(move.partTypeId) as { count: number };
   if (count + move.delta < 0)
-    throw new Refusal(
-      "no-stock",
-      `Only ${count} in the bin: the count cannot go below nothing. Count the bin, or order the part.`,
-      "count",
-    );
+    throw new Refusal("no-stock", `Only ${count} in the bin: the count cannot go below 0. Count the bin, or order the part.`, "count");
   db.prepare("UPDATE stock SET count = count + ? WHERE part_type_id = ?").run(move.delta, move.partTypeId);
   db.prepare(
     "INSERT INTO stock_move (part_type_id, delta, reason, why, job_id, order_line_id, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
@@ -54,8 +50,7 @@ export function moveStock(
 export function countBin(ctx: Context, partTypeId: string, counted: number, why: CountWhy | null = null): void {
   const part = findPartType(ctx.db, partTypeId);
   if (!part) throw new Refusal("no-part", "This part is not in the catalogue.", "partTypeId");
-  if (!Number.isInteger(counted) || counted < 0)
-    throw new Refusal("negative", "A bin holds a whole number of pieces, nothing or more.", "count");
+  if (!Number.isInteger(counted) || counted < 0) throw new Refusal("negative", "Enter a whole number, 0 or more.", "count");
   const before = findStock(ctx.db, partTypeId)?.count ?? 0;
   if (counted !== before) moveStock(ctx, { partTypeId, delta: counted - before, reason: "counted", why });
   ctx.db.prepare("UPDATE stock SET counted_at = ? WHERE part_type_id = ?").run(ctx.now, partTypeId);
@@ -84,7 +79,7 @@ export function setBin(
   if (!findPartType(ctx.db, partTypeId)) throw new Refusal("no-part", "This part is not in the catalogue.", "partTypeId");
   const was = findStock(ctx.db, partTypeId);
   if (was && seen === seenBin(null))
-    throw new Refusal("has-bin", `${was.number} lies in bin ${was.bin} already. Change it there.`, "number", { to: "bins", partTypeId });
+    throw new Refusal("has-bin", `${was.number} is in bin ${was.bin} already. Change it there.`, "number", { to: "bins", partTypeId });
   refuseUnseen(seen, seenBin(was), "The bin", "bin");
   ctx.db
     .prepare(

@@ -70,7 +70,7 @@ interface SupplierCard {
 
 function refuseTwin(db: Db, name: string, id: string): void {
   if (db.prepare("SELECT 1 FROM supplier WHERE name = ? COLLATE NOCASE AND id <> ?").get(name, id))
-    throw new Refusal("name-taken", `${name} is in the book already.`, "name");
+    throw new Refusal("name-taken", `${name} is already on record.`, "name");
 }
 
 /** Writes a supplier into the book. @returns its id, made from the name where none is given. @throws Refusal for a name that is there. */
@@ -113,7 +113,7 @@ export function retireSupplier(ctx: Context, id: string, retired: boolean): void
   const { changes } = ctx.db
     .prepare("UPDATE supplier SET retired_at = ?, row_version = row_version + 1 WHERE id = ?")
     .run(retired ? ctx.now : null, id);
-  if (!changes) throw new Refusal("no-supplier", "This supplier is not in the book.");
+  if (!changes) throw new Refusal("no-supplier", "This supplier is not on record.");
   writeJournal(ctx, retired ? "supplier-retired" : "supplier-used-again", {}, { supplier: id });
 }
 
@@ -150,7 +150,7 @@ export function changeOffer(ctx: Context, offer: OfferCard, seen: string): void 
 export function setOffer(ctx: Context, offer: OfferCard, seen: string | null = null): void {
   const { db } = ctx;
   if (!db.prepare("SELECT 1 FROM supplier WHERE id = ?").get(offer.supplierId))
-    throw new Refusal("no-supplier", "This supplier is not in the book. Add it first.", "supplierId", { to: "suppliers" });
+    throw new Refusal("no-supplier", "This supplier is not on record. Add it first.", "supplierId", { to: "suppliers" });
   const was = listOffers(db, offer.partTypeId).find(({ supplierId }) => supplierId === offer.supplierId) ?? null;
   refuseUnseen(seen, seenOffer(was), "This supplier's offer", "priceMinor");
   db.prepare(

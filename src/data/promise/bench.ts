@@ -164,7 +164,7 @@ export function freshJob(
       `${before === 1 ? "1 reel is" : `${before} reels are`} promised sooner`,
       `such work takes ${rangeOf(sumOf(job), 1, 5)} bench minutes`,
       ...(parcels >= 3 ? [`${parcels} in 100 wait for a parcel, ${rangeOf(takes, minutesPerDay, 1)} days`] : []),
-      learned.jobs >= 8 ? `from ${learned.jobs} finished jobs` : "by rules of thumb until jobs are finished here",
+      learned.jobs >= 8 ? `from ${learned.jobs} finished jobs` : "by rules of thumb until jobs have been finished here",
     ].join("; "),
   };
 }

@@ -13,7 +13,7 @@ export function movePromise(ctx: Context, jobIds: readonly number[], to: string,
       "SELECT id, promised_on AS promised FROM job WHERE closed_at IS NULL AND id IN (SELECT value FROM json_each(?)) ORDER BY promised_on",
     )
     .all(JSON.stringify(jobIds)) as { id: number; promised: string }[];
-  if (!jobs.length) throw new Refusal("gone", "It does not hang here any more. Reload the page.");
+  if (!jobs.length) throw new Refusal("gone", "It is no longer on the rack. Reload the page.");
   for (const { id, promised } of jobs) {
     if (promised === to) continue;
     promiseJobFor(ctx.db, id, to);

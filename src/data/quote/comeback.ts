@@ -45,7 +45,7 @@ export function coversOf(db: Db, jobs: readonly Comeback[]): ReadonlyMap<number,
 export function sayCover(ctx: Context, jobId: number, kind: "fault" | "part", ref: string, ours: boolean): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!isPaidByLine({ kind: job.kind, pays: job.intake.pays }))
-    throw new Refusal("no-cover", "Only of our own work that we pay for is it said line by line.");
+    throw new Refusal("no-cover", "Only a comeback that we pay for is split line by line.");
   ctx.db
     .prepare(
       "INSERT INTO job_cover (job_id, line, ours, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET ours = excluded.ours, at = excluded.at",

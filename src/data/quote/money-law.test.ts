@@ -115,7 +115,7 @@ describe("a piece with a price of its own", () => {
 });
 
 describe("our own work that came back", () => {
-  it("is not priced before it is known who pays, and pays line by line", () => {
+  it("is not priced until it is clear who pays, and pays line by line", () => {
     const first = shop.open({ serial: "C9", intake: intake({ complaints: ["drag-weak"] }) });
     settleFault(shop.ctx, first, "drag-worn", true);
     strip(first);

@@ -48,7 +48,7 @@ describe("the old piece of a proved fault", () => {
     const dressed = worn();
     for (const seat of ["friction-low", "friction-mid", "friction-high"])
       noteWell(shop.ctx, dressed, seat, { verdict: "dressed", dressed: "polished", orientation: "", note: "" });
-    build(dressed, "put right by hand");
+    build(dressed, "repaired by hand");
     expect(back(dressed)).toEqual({});
   });
 

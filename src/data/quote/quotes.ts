@@ -163,8 +163,8 @@ export function addJobLine(ctx: Context, jobId: number, line: ExtraLine): number
       throw new Refusal(
         "too-much",
         netMinor > 0
-          ? `The job comes to ${formatMinor(netMinor)} ${job.currency} before tax: no more than that can be taken off.`
-          : "The job costs nothing: there is nothing to take it off.",
+          ? `The job comes to ${formatMinor(netMinor)} ${job.currency} before tax; no more than that can be deducted.`
+          : "The job costs nothing, so there is nothing to deduct from.",
         "priceMinor",
       );
   }
@@ -178,7 +178,7 @@ export function addJobLine(ctx: Context, jobId: number, line: ExtraLine): number
 export function removeJobLine(ctx: Context, jobId: number, lineId: number): void {
   const job = getOpenJob(ctx.db, jobId);
   const { changes } = ctx.db.prepare("DELETE FROM job_line WHERE id = ? AND job_id = ?").run(lineId, job.id);
-  if (!changes) throw new Refusal("no-line", "This line is gone already. Reload the page.");
+  if (!changes) throw new Refusal("no-line", "This line has already been removed. Reload the page.");
   writeJournal(ctx, "line-removed", { jobId }, {});
 }
 

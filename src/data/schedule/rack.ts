@@ -20,7 +20,7 @@ export interface HangingJob extends RackJob {
   readonly since: string;
 }
 
-/** Whose move each of some jobs is. @param quotes theirs. */
+/** Waiting on each of some jobs is. @param quotes theirs. */
 function movesOf(db: Db, jobs: readonly Job[], quotes: ReadonlyMap<number, Quote>): ReadonlyMap<number, WhoseMove> {
   const onOrder = countOnOrder(
     db,

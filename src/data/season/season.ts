@@ -118,7 +118,7 @@ export const seasonOf = (db: Db, today: string, now: string): Season =>
 /** Notes that owners are asked, so that nobody is asked twice after the same visit. @returns the instant the letters are found by. */
 export function invite(ctx: Context, today: string, ownerIds: readonly number[]): { readonly batch: string } {
   const chosen = seasonOf(ctx.db, today, ctx.now).invitations.filter(({ ownerId }) => ownerIds.includes(ownerId));
-  if (!chosen.length) throw new Refusal("none", "None of these is to be asked any more. Reload the page.");
+  if (!chosen.length) throw new Refusal("none", "None of these is waiting to be invited any more. Reload the page.");
   const insert = ctx.db.prepare("INSERT INTO season_invitation (reel_id, after_job_id, week, due_on, at) VALUES (?, ?, ?, ?, ?)");
   for (const { reels, week, due } of chosen) for (const { reelId, jobId } of reels) insert.run(reelId, jobId, week, due, ctx.now);
   writeJournal(ctx, "season-invited", {}, { owners: chosen.length });

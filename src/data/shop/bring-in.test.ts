@@ -89,7 +89,7 @@ describe("bringing a shop in", () => {
     for (const { id } of made.reverse()) shop.db.transaction(() => undoBringIn(shop.ctx, id))();
     expect(everything()).toEqual(before);
     expect(listBroughtIn(shop.db).every(({ undoneAt }) => undoneAt !== null)).toBe(true);
-    expect(refusal(() => undoBringIn(shop.ctx, made[0]!.id)).message).toMatch(/taken back already/);
+    expect(refusal(() => undoBringIn(shop.ctx, made[0]!.id)).message).toMatch(/already undone/);
   });
 
   it("keeps all of a file of which something is in use, and says which row", () => {

@@ -37,7 +37,7 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
       const known = ids(db, "SELECT id, name || '|' || phone FROM customer WHERE retired_at IS NULL");
       return ({ name, phone = "", email = "", address = "", town = "", note = "" }, line) => {
         const key = `${name}|${phone}`.toLowerCase();
-        if (known.has(key)) return fault(line, "name", `${name} is in the book already.`);
+        if (known.has(key)) return fault(line, "name", `${name} is already on record.`);
         const id = writeCustomer(ctx, {
           name: name!,
           phone,
@@ -67,11 +67,11 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
         const made: Made[] = [];
         if (id === undefined) {
           if (isWholeSerial(serial) && findReelBySerial(db, serial, modelId))
-            return fault(line, "serial", `${serial} is in the book already.`);
+            return fault(line, "serial", `${serial} is already on record.`);
           id = writeReel(ctx, { modelId, serial, hand: /^l/i.test(hand) ? "left" : "right", ownerId: Number(ownerId) });
           if (serial) seen.set(key, id);
           made.push({ made: "reel", ref: id });
-        } else if (!visit) return fault(line, "serial", `${serial} stands on two rows of this file.`);
+        } else if (!visit) return fault(line, "serial", `${serial} is on two rows of this file.`);
         if (visit)
           made.push({
             made: "past-visit",
@@ -105,7 +105,7 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
         const supplierId = suppliers.get(supplier!.toLowerCase());
         if (!supplierId) return fault(line, "supplier", `${supplier} is not among the suppliers: bring the suppliers in first.`);
         const partTypeId = parts.get(number!.toLowerCase());
-        if (!partTypeId) return fault(line, "number", `${number} is no part of the catalogue.`);
+        if (!partTypeId) return fault(line, "number", `${number} is not in the parts catalogue.`);
         const before = db
           .prepare("SELECT price_minor FROM offer WHERE supplier_id = ? AND part_type_id = ?")
           .pluck()
@@ -125,7 +125,7 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
         const supplierId = supplier ? suppliers.get(supplier.toLowerCase()) : undefined;
         if (supplier && !supplierId)
           return fault(line, "supplier", `${supplier} is not among the suppliers: add it at Stores, or choose no column for it.`);
-        if (count && !bin) return fault(line, "bin", `${count} pieces, and no shelf they lie on.`);
+        if (count && !bin) return fault(line, "bin", `${count} pieces, but no bin for them.`);
         const made: Made[] = [];
         const listed = parts.get(number!.toLowerCase());
         const id = listed ?? freePartId(db, number!);
@@ -168,8 +168,8 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
       const seen = new Set<string>();
       return ({ number, bin, count, minimum }, line) => {
         const partTypeId = parts.get(number!.toLowerCase());
-        if (!partTypeId) return fault(line, "number", `${number} is no part of the catalogue.`);
-        if (seen.has(partTypeId)) return fault(line, "number", `${number} stands on two rows of this file.`);
+        if (!partTypeId) return fault(line, "number", `${number} is not in the parts catalogue.`);
+        if (seen.has(partTypeId)) return fault(line, "number", `${number} is on two rows of this file.`);
         seen.add(partTypeId);
         const before = db.prepare("SELECT bin, count, minimum FROM stock WHERE part_type_id = ?").get(partTypeId) as
           | { minimum: number }
@@ -184,7 +184,7 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
 /** Told of what is wrong with a file's rows; whatever was written until then is gone with it. */
 export class NotBroughtIn extends Error {
   constructor(readonly faults: readonly RowFault[]) {
-    super("Nothing was brought in.");
+    super("Nothing was imported.");
   }
 }
 
@@ -194,7 +194,7 @@ export class NotBroughtIn extends Error {
  */
 export function bringIn(ctx: Context, kind: BringInKind, file: string, rows: readonly NumberedRow[]): { id: number } {
   const { db } = ctx;
-  if (!rows.length) throw new Refusal("empty", "There is no row to bring in.");
+  if (!rows.length) throw new Refusal("empty", "There is no row to import.");
   const id = Number(
     db
       .prepare("INSERT INTO brought_in (kind, file, rows, at, person_id) VALUES (?, ?, ?, ?, ?)")
@@ -249,7 +249,7 @@ export function undoBringIn(ctx: Context, id: number): void {
   const batch = db.prepare("SELECT kind, undone_at AS undoneAt FROM brought_in WHERE id = ?").get(id) as
     | { kind: BringInKind; undoneAt: string | null }
     | undefined;
-  if (!batch || batch.undoneAt) throw new Refusal("undone", "This was taken back already. Reload the page.");
+  if (!batch || batch.undoneAt) throw new Refusal("undone", "This import was already undone. Reload the page.");
   const rows = db
     .prepare(
       "SELECT row, made, ref, before FROM brought_in_row WHERE brought_in_id = ? ORDER BY row DESC, CASE made WHEN 'part' THEN 1 ELSE 0 END, made",
@@ -309,7 +309,7 @@ function takeBack(ctx: Context, made: Made["made"], ref: unknown, before: unknow
       if (now !== count)
         throw new Refusal(
           "in-use",
-          "A bin of it was counted or taken from since: nothing was taken back. Count it at Stores instead.",
+          "One of its bins has been counted or used since, so nothing was undone. Count it at Stores instead.",
           null,
           { to: "bins", partTypeId },
         );

@@ -22,7 +22,7 @@ export const listShutDays = (db: Db, from = "0000"): KeptShutDays[] =>
 export const openingOf = (db: Db, from?: string): Opening => ({ openOn: getShopSettings(db).openOn, shut: listShutDays(db, from) });
 
 export function addShutDays(ctx: Context, days: Omit<KeptShutDays, "id">): number {
-  if (days.to < days.from) throw new Refusal("before", "The last day lies before the first.", "to");
+  if (days.to < days.from) throw new Refusal("before", "The last day is before the first.", "to");
   const id = Number(
     ctx.db.prepare("INSERT INTO shut_days (from_day, to_day, words) VALUES (?, ?, ?)").run(days.from, days.to, days.words).lastInsertRowid,
   );
@@ -32,6 +32,6 @@ export function addShutDays(ctx: Context, days: Omit<KeptShutDays, "id">): numbe
 
 export function removeShutDays(ctx: Context, id: number): void {
   const { changes } = ctx.db.prepare("UPDATE shut_days SET removed_at = ? WHERE id = ? AND removed_at IS NULL").run(ctx.now, id);
-  if (!changes) throw new Refusal("gone", "These days were taken out already. Reload to see what is left.");
+  if (!changes) throw new Refusal("gone", "These days have already been removed. Reload to see what is left.");
   writeJournal(ctx, "shut-days-removed", {}, { id });
 }

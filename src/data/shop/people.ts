@@ -49,9 +49,9 @@ function refuseLastOwner(ctx: Context, id: number, words: string): void {
 /** @param seen the card as it was read; null where nobody looked. @throws Refusal when it changed since. */
 export function changePerson(ctx: Context, { id, name, role }: Person, seen: string | null = null): void {
   const was = findPerson(ctx.db, id);
-  if (!was) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
-  refuseUnseen(seen, seenPerson(was), `The card of ${was.name}`);
-  if (was.role === "owner" && role !== "owner") refuseLastOwner(ctx, id, "the shop could not be changed any more.");
+  if (!was) throw new Refusal("no-person", "This person no longer works here. Reload the page.");
+  refuseUnseen(seen, seenPerson(was), `The record of ${was.name}`);
+  if (was.role === "owner" && role !== "owner") refuseLastOwner(ctx, id, "without an owner the shop could not be changed.");
   renamePerson(ctx, id, name);
   ctx.db.prepare("UPDATE person SET role = ? WHERE id = ?").run(role, id);
   writeJournal(ctx, "person-changed", {}, { personId: id, role });
@@ -62,7 +62,7 @@ export function retirePerson(ctx: Context, id: number, retired: boolean): void {
   if (retired && id === ctx.person.id)
     throw new Refusal("yourself", "That is you. Choose another person at the bench first.", null, { to: "people" });
   const was = findPerson(ctx.db, id);
-  if (retired && was?.role === "owner") refuseLastOwner(ctx, id, "the shop would be nobody's.");
+  if (retired && was?.role === "owner") refuseLastOwner(ctx, id, "the shop would have no owner.");
   const { changes } = ctx.db.prepare("UPDATE person SET active = ? WHERE id = ? AND active <> ?").run(retired ? 0 : 1, id, retired ? 0 : 1);
   if (changes) writeJournal(ctx, retired ? "person-left" : "person-back", {}, { personId: id });
 }

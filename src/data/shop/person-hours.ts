@@ -62,7 +62,7 @@ function weekOf(db: Db, personId: number): number[] {
 
 /** Sets the hours of a person's week; all nothing takes them from the bench. @param minutes Monday first. */
 export function setPersonHours(ctx: Context, personId: number, minutes: readonly number[], seen: string | null = null): void {
-  if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person no longer works here. Reload the page.");
   refuseUnseen(seen, seenWeek(weekOf(ctx.db, personId)), "This week");
   ctx.db.prepare("DELETE FROM person_hours WHERE person_id = ?").run(personId);
   if (minutes.some((each) => each > 0)) {
@@ -75,8 +75,8 @@ export function setPersonHours(ctx: Context, personId: number, minutes: readonly
 }
 
 export function addPersonOff(ctx: Context, personId: number, days: Omit<PersonOff, "id">): number {
-  if (days.to < days.from) throw new Refusal("before", "The last day lies before the first.", "to");
-  if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  if (days.to < days.from) throw new Refusal("before", "The last day is before the first.", "to");
+  if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person no longer works here. Reload the page.");
   const id = Number(
     ctx.db
       .prepare("INSERT INTO person_off (person_id, from_day, to_day, words) VALUES (?, ?, ?, ?)")
@@ -88,6 +88,6 @@ export function addPersonOff(ctx: Context, personId: number, days: Omit<PersonOf
 
 export function removePersonOff(ctx: Context, id: number): void {
   const { changes } = ctx.db.prepare("UPDATE person_off SET removed_at = ? WHERE id = ? AND removed_at IS NULL").run(ctx.now, id);
-  if (!changes) throw new Refusal("gone", "These days were taken out already. Reload to see what is left.");
+  if (!changes) throw new Refusal("gone", "These days have already been removed. Reload to see what is left.");
   writeJournal(ctx, "person-off-removed", {}, { id });
 }

@@ -12,9 +12,9 @@ import { hashToken, newToken } from "./tokens";
 
 /** Invites a phone in as a person: one use, ten minutes. @returns the token that stands in the address, and until when it holds. */
 export function invite(ctx: Context, personId: number): { token: string; until: string } {
-  if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  if (!findPerson(ctx.db, personId)) throw new Refusal("no-person", "This person no longer works here. Reload the page.");
   if (personId !== ctx.person.id && ctx.person.role !== "owner")
-    throw new Refusal("not-yours", "Only an owner brings somebody else's phone in.");
+    throw new Refusal("not-yours", "Only an owner can add somebody else's phone.");
   const token = newToken();
   const until = addMinutes(ctx.now, invitationMinutes);
   ctx.db.prepare("DELETE FROM invitation WHERE until < ? OR person_id = ?").run(ctx.now, personId);
@@ -42,7 +42,7 @@ export function acceptInvitation(db: Db, token: string, from: From, now: string)
   // A code that holds was drawn at the shop's own computer: nobody's tries keep it out, and nobody guesses 256 bits.
   if (!person) refuseWhileSlow({ db, now }, counted);
   if (!person)
-    throw new WrongSecret(counted, "This invitation was used, or is more than ten minutes old. Make a new one at Shop.", "secret");
+    throw new WrongSecret(counted, "This invitation has been used or is more than ten minutes old. Make a new one at Shop.", "secret");
   db.prepare("UPDATE invitation SET used_at = ? WHERE token_hash = ?").run(now, hashToken(token));
   return beginSession(db, person.id, from, now).token;
 }

@@ -66,7 +66,7 @@ export function refuseWhileSlow({ db, now }: Pick<Context, "db" | "now">, of: re
   if (seconds > 0)
     throw new Refusal(
       "slow",
-      `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again. The shop's own computer can bring this device in by a code: Shop, Devices.`,
+      `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again. The shop's own computer can add this device with a code: Shop, Devices.`,
       "secret",
     );
 }
@@ -78,9 +78,9 @@ export function refuseWhileSlow({ db, now }: Pick<Context, "db" | "now">, of: re
  */
 export function setSecret(ctx: Context, personId: number, kind: SecretKind, { now: text, before }: { now: string; before: string }): void {
   const person = findPerson(ctx.db, personId);
-  if (!person) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  if (!person) throw new Refusal("no-person", "This person no longer works here. Reload the page.");
   const own = personId === ctx.person.id;
-  if (!own && ctx.person.role !== "owner") throw new Refusal("not-yours", "Only an owner sets somebody else's.", kind);
+  if (!own && ctx.person.role !== "owner") throw new Refusal("not-yours", "Only an owner can set somebody else's.", kind);
   if (own && secretHash(ctx.db, personId, kind) !== null) {
     const counted = [`person ${personId} changes`];
     refuseWhileSlow(ctx, counted);
@@ -88,7 +88,7 @@ export function setSecret(ctx: Context, personId: number, kind: SecretKind, { no
       throw new WrongSecret(counted, kind === "pin" ? "That was not the old PIN." : "That was not the old passphrase.", "before");
   }
   if (text === "" && kind === "passphrase" && own && ctx.session?.over === "network")
-    throw new Refusal("needed", "You came in with it: without one this device could not come back. Write a new one.", "now");
+    throw new Refusal("needed", "You signed in with it; without one this device could not sign in again. Enter a new one.", "now");
   const fault =
     text === "" ? null : kind === "pin" ? pinFault(text) : passphraseFault(text, [getShopSettings(ctx.db).shopName, person.name]);
   if (fault) throw new Refusal("weak", fault, "now");

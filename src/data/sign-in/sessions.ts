@@ -96,7 +96,7 @@ export function endSession(ctx: Context, sessionId: number): void {
   const personId = row(id, ctx.db.prepare("SELECT person_id FROM session WHERE id = ? AND ended_at IS NULL").pluck().get(sessionId));
   if (personId === null) return;
   if (personId !== ctx.person.id && ctx.person.role !== "owner")
-    throw new Refusal("not-yours", "Only an owner ends somebody else's session.");
+    throw new Refusal("not-yours", "Only an owner can end somebody else's session.");
   ctx.db.prepare("UPDATE session SET ended_at = ? WHERE id = ?").run(ctx.now, sessionId);
   writeJournal(ctx, "session-ended", {}, { personId });
 }

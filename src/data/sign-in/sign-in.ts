@@ -33,7 +33,7 @@ export function signIn(
   if (!isSecret(db, personId ?? 0, "passphrase", said.passphrase))
     throw new WrongSecret(
       counted,
-      "Name and passphrase do not belong together. Nobody has a passphrase until an owner or they themselves set it at Shop.",
+      "Name and passphrase do not match. A passphrase has to be set at Shop first, by an owner or the person.",
       "secret",
     );
   forgetFailures(db, counted);
@@ -43,7 +43,7 @@ export function signIn(
 /** Chooses who is at the bench on the machine itself: by PIN where that person has one. @returns the token of a new session. */
 export function choosePersonHere(db: Db, said: { readonly personId: number; readonly pin: string }, from: From, now: string): string {
   const person = findPerson(db, said.personId);
-  if (!person) throw new Refusal("no-person", "This person does not work here any more. Reload the page.");
+  if (!person) throw new Refusal("no-person", "This person no longer works here. Reload the page.");
   if (secretsOf(db, person.id).pin) {
     // Counted for itself: whoever tries from another device holds nobody up at the bench.
     const counted = [`person ${person.id} here`];

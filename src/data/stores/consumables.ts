@@ -119,7 +119,8 @@ export function openTin(
   today: string,
 ): void {
   const { db } = ctx;
-  if (tin.useBy !== null && tin.useBy < today) throw new Refusal("use-by", "This day is over: a tin past it is not opened.", "useBy");
+  if (tin.useBy !== null && tin.useBy < today)
+    throw new Refusal("use-by", "This date has passed: do not open a tin after its date.", "useBy");
   db.prepare("UPDATE tin SET ended_on = ?, empty = 1 WHERE product = ? AND ended_on IS NULL").run(today, tin.product);
   db.prepare("INSERT INTO tin (product, words, holds, price_minor, opened_on, use_by) VALUES (?, ?, ?, ?, ?, ?)").run(
     tin.product,
@@ -137,7 +138,7 @@ export function endTin(ctx: Context, id: number, empty: boolean, today: string):
   const { changes } = ctx.db
     .prepare("UPDATE tin SET ended_on = ?, empty = ? WHERE id = ? AND ended_on IS NULL")
     .run(today, empty ? 1 : 0, id);
-  if (!changes) throw new Refusal("ended", "This tin ended already. Reload the page.");
+  if (!changes) throw new Refusal("ended", "This tin is already used up. Reload the page.");
   const product = ctx.db.prepare("SELECT product FROM tin WHERE id = ?").pluck().get(id) as ConsumableId;
   writeJournal(ctx, "tin-ended", {}, { product: consumables[product].name, empty });
 }

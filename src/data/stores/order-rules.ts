@@ -13,7 +13,7 @@ export function getOrderRules(db: Db): OrderRules {
 }
 
 export function saveOrderRules(ctx: Context, rules: OrderRules, seen: string | null = null): void {
-  refuseUnseen(seen, seenOrderRules(getOrderRules(ctx.db)), "What the plan reckons with");
+  refuseUnseen(seen, seenOrderRules(getOrderRules(ctx.db)), "Planning assumptions");
   writeSetting(ctx.db, "ordering", rules);
   writeJournal(ctx, "order-rules-saved", {}, rules);
 }

@@ -97,14 +97,14 @@ export function placeBasket(ctx: Context, basket: Basket, today: string, goesBy:
   const supplier = db
     .prepare("SELECT name, lead_days, smallest_order_minor, email FROM supplier WHERE id = ? AND retired_at IS NULL")
     .get(basket.supplierId) as { name: string; lead_days: number; smallest_order_minor: number; email: string } | undefined;
-  if (!supplier) throw new Refusal("no-supplier", "This supplier is not used any more. Choose another.", "supplierId", { to: "suppliers" });
+  if (!supplier) throw new Refusal("no-supplier", "This supplier is no longer used. Choose another.", "supplierId", { to: "suppliers" });
   const bought = basket.lines.filter(({ packs }) => packs > 0);
   const needs = listOpenNeedsById(
     db,
     basket.gets.map(({ needId }) => needId),
   );
   if (needs.size < basket.gets.length)
-    throw new Refusal("nothing-to-order", "Some of these needs are not open any more: ordered elsewhere, or withdrawn. Reload the list.");
+    throw new Refusal("nothing-to-order", "Some of these needs are no longer open: ordered elsewhere or withdrawn. Reload the list.");
   if (!bought.length) throw new Refusal("nothing-to-order", "There is nothing to order in it. Reload the list.");
   const offers = offersOf(
     db,
@@ -124,11 +124,13 @@ export function placeBasket(ctx: Context, basket: Basket, today: string, goesBy:
       throw new Refusal("price", `${supplier.name} asks another price for ${partTypeId} by now. Reload the list to see it.`);
     value += price;
     const mine = basket.gets.filter((get) => get.partTypeId === partTypeId);
-    if (mine.length > packs * offer.pack) throw new Refusal("too-few", "More jobs want it than come. Reload the list.");
+    if (mine.length > packs * offer.pack) throw new Refusal("too-few", "More jobs need it than will arrive. Reload the list.");
     return { partTypeId, pack: offer.pack, packs, eachMinor: Math.round(price / packs), needs: mine.map(({ needId }) => needId) };
   });
   if (value < supplier.smallest_order_minor)
-    throw new Refusal("too-small", `${supplier.name} sends nothing below its smallest order. Reload the list.`, null, { to: "suppliers" });
+    throw new Refusal("too-small", `${supplier.name} does not deliver below its minimum order. Reload the list.`, null, {
+      to: "suppliers",
+    });
   for (const { needId, partTypeId } of basket.gets) {
     const need = needs.get(needId)!;
     if (need.partTypeId !== partTypeId) wantInstead(ctx, need.jobId, need.positionId, partTypeId);
@@ -167,7 +169,7 @@ function refuseUnasked(db: Db, jobIds: readonly number[]): void {
   for (const [jobId, { consent }] of quotesOf(db, jobs))
     if (!mayGoOn(consent)) {
       const { tag } = jobs.find(({ id }) => id === jobId)!;
-      throw new Refusal("ask-first", `${tag} waits for its customer's yes: ask at Quote, or leave its parts out of this order.`, null, {
+      throw new Refusal("ask-first", `${tag} is waiting for the customer's OK: ask at Quote, or leave its parts out of this order.`, null, {
         to: "station",
         tag,
         station: "quote",
@@ -201,7 +203,7 @@ export function placeOrder(ctx: Context, supplierId: string, needIds: readonly n
     return { partTypeId, packs, priceMinor: priceOfPacks({ breaks: [{ fromPacks: 1, priceMinor }, ...breaks] }, packs) };
   });
   if (!gets.length && db.prepare("SELECT 1 FROM supplier WHERE id = ? AND retired_at IS NULL").get(supplierId))
-    throw new Refusal("nothing-to-order", "None of these needs is open with this supplier any more. Reload the list.");
+    throw new Refusal("nothing-to-order", "None of these needs is still open with this supplier. Reload the list.");
   return placeBasket(ctx, { supplierId, lines, gets }, today);
 }
 

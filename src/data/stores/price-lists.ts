@@ -23,7 +23,7 @@ export function lookAtPriceList(db: Db, supplierId: string, rows: readonly Price
 /** Takes a price list over: every row that is known, in one act. @returns how many prices it set. */
 export function takePriceList(ctx: Context, supplierId: string, rows: readonly PriceRow[]): { prices: number } {
   const { lines } = lookAtPriceList(ctx.db, supplierId, rows);
-  if (!lines.length) throw new Refusal("nothing", "Nothing in this list is a part of the catalogue.");
+  if (!lines.length) throw new Refusal("nothing", "Nothing in this list is in the catalogue.");
   const offers = offersOf(
     ctx.db,
     lines.map(({ partTypeId }) => partTypeId),

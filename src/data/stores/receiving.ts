@@ -22,7 +22,7 @@ function getLine(db: Db, orderLineId: number): Line {
       "SELECT id, part_type_id AS partTypeId, quantity, received, given_up AS givenUp, price_minor AS priceMinor, pack FROM order_line WHERE id = ?",
     )
     .get(orderLineId) as Line | undefined;
-  if (!line) throw new Refusal("no-line", "This order line is not here any more. Reload the page.");
+  if (!line) throw new Refusal("no-line", "This order line no longer exists. Reload the page.");
   return line;
 }
 const outstandingOf = ({ quantity, received, givenUp }: Line) => quantity - received - givenUp;
@@ -45,7 +45,7 @@ export function receive(
   if (quantity > outstanding && !more)
     throw new Refusal(
       "quantity",
-      `Only ${outstanding} of this line are outstanding. Were more in it than ordered? Press More than ordered.`,
+      `Only ${outstanding} of this line are outstanding. If there were more than ordered, press More than ordered.`,
       "quantity",
       { to: "bins", partTypeId: line.partTypeId },
     );
@@ -69,7 +69,7 @@ export function receiveOrder(ctx: Context, orderId: number): { keptAsideFor: str
       "SELECT id, quantity - received - given_up AS out FROM order_line WHERE order_id = ? AND received + given_up < quantity ORDER BY id",
     )
     .all(orderId) as { id: number; out: number }[];
-  if (!lines.length) throw new Refusal("nothing-out", "Nothing of this order is still to come. Reload the page.");
+  if (!lines.length) throw new Refusal("nothing-out", "Nothing on this order is outstanding. Reload the page.");
   return { keptAsideFor: [...new Set(lines.flatMap(({ id, out }) => receive(ctx, id, out).keptAsideFor))] };
 }
 
@@ -98,8 +98,8 @@ export function putDownBad(
     throw new Refusal(
       "quantity",
       able > 0
-        ? `Only ${able} more of this line are awaited. A piece that was taken in and turned out bad: count it out of its bin.`
-        : "No more of this line are awaited. A piece that was taken in and turned out bad: count it out of its bin.",
+        ? `Only ${able} more of this line are awaited. If a part already put away turns out bad, count it out of its bin.`
+        : "No more of this line are awaited. If a part already put away turns out bad, count it out of its bin.",
       "quantity",
       { to: "bins", partTypeId: line.partTypeId },
     );
@@ -126,7 +126,7 @@ export function settleBad(
     | { lineId: number; pieces: number; state: string }
     | undefined;
   const able = to.state === "sent-back" ? ["here"] : ["here", "sent-back"];
-  if (!bad || !able.includes(bad.state)) throw new Refusal("settled", "This was settled already. Reload the page.");
+  if (!bad || !able.includes(bad.state)) throw new Refusal("settled", "This has already been settled. Reload the page.");
   const line = getLine(db, bad.lineId);
   const credit = to.state === "credited" ? to.creditMinor : null;
   db.prepare("UPDATE bad_piece SET state = ?, credit_minor = ?, settled_at = ? WHERE id = ?").run(
@@ -143,7 +143,7 @@ export function settleBad(
 export function giveUpLine(ctx: Context, orderLineId: number): { again: string[] } {
   const line = getLine(ctx.db, orderLineId);
   const pieces = outstandingOf(line);
-  if (pieces === 0) throw new Refusal("nothing-out", "Nothing of this line is still to come. Reload the page.");
+  if (pieces === 0) throw new Refusal("nothing-out", "Nothing on this line is outstanding. Reload the page.");
   return giveUpPieces(ctx, line, pieces);
 }
 

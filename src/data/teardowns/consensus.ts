@@ -123,7 +123,7 @@ export function takeLesson(
   { seatId, kind }: Pick<Lesson, "seatId" | "kind">,
 ): { readonly number: number } {
   const lesson = lessonsOf(ctx.db, modelId).find((one) => one.seatId === seatId && one.kind === kind);
-  if (!lesson) throw new Refusal("no-lesson", "Jobs do not say this of the seat any more. Reload the page.");
+  if (!lesson) throw new Refusal("no-lesson", "Jobs no longer say this about the seat. Reload the page.");
   const { anatomy } = getCurrentModelVersion(ctx.db, modelId);
   // What somebody wrote there stays before it.
   const own = (anatomy.positions.find(({ id }) => id === seatId)?.caution ?? "").replace(earlier[kind], "").trim();

@@ -90,7 +90,7 @@ export function useAct<R>(doing: ActName | Action<R>, after?: (value: R) => void
           } catch {
             const delay = retryDelaysMs[attempt];
             if (delay === undefined) {
-              const message = "The bench computer does not answer. Nothing on this page is lost: start it again, then press once more.";
+              const message = "The bench computer does not answer. Nothing on this page is lost. Start it again, then press once more.";
               setFailure({ message, code: null, fields: {}, way: null });
               return { ok: false, message, fields: {} } as const;
             }

@@ -27,7 +27,7 @@ export async function sendFile<R>(
     }
     const delay = retryDelaysMs[attempt];
     if (delay === undefined)
-      return { ok: false, message: "The picture did not arrive. It is still where you took it: send it again.", fields: {} };
+      return { ok: false, message: "The picture did not arrive. Send it again; it is still on your device.", fields: {} };
     await new Promise((resolve) => setTimeout(resolve, delay));
   }
 }

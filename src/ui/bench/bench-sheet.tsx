@@ -85,7 +85,7 @@ export function BenchSheet({
             { label: "Tag", value: head.tag, large: true },
             { label: "Reel", value: head.reel },
             ...(head.path.kind === "repair" && !head.path.depthSaid ? [] : [{ label: "Job", value: pathWords(head.path) }]),
-            { label: "Whose move", value: head.moveWords },
+            { label: "Waiting on", value: head.moveWords },
             { label: "Promised", value: head.promised },
           ]}
         />

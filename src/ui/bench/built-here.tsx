@@ -17,16 +17,16 @@ export function BuiltHere({ jobId, variants, chosen, unknown = false }: Props) {
   return (
     <details className="mt-2">
       <summary className="act-link inline-flex min-h-10 items-center">
-        {unknown ? "How is this one built?" : "Built otherwise than drawn?"}
+        {unknown ? "How is this one built?" : "Built differently from the drawing?"}
       </summary>
       <p className="text-note">
         {unknown
-          ? "Choose what you see, as far as you see it. The pieces to expect follow; what is in the tray stays."
+          ? "Choose what you can see. The parts to expect are updated; what is in the tray stays."
           : chosen
             ? only
-              ? "Choose what you see. This reel is built so, now and when it comes again; its model stays as it is."
-              : "Choose what you see. The model is built so from now on, and this job with it; other jobs keep theirs."
-            : "Its model was changed since this job was opened. Choose what you see: this job goes on with the model as it is now."}
+              ? "Choose what you see. This applies to this reel, now and at later visits; its model stays as it is."
+              : "Choose what you see. This changes the model from now on, and this job with it; other jobs are not changed."
+            : "The model was changed after this job was opened. Choose what you can see: this job continues with the model as it is now."}
       </p>
       {!unknown && (
         <label className="flex min-h-10 cursor-pointer items-center gap-2">

@@ -14,7 +14,7 @@ const sourceWords: Record<EditionChoice["source"], string> = {
   chosen: "seen on this reel",
   serial: "from the serial",
   year: "from the year of the serial",
-  assumed: "assumed: look for the mark",
+  assumed: "assumed: check for the mark",
 };
 
 /** Which edition of its model lies here and how that is known; one press says what was seen on it. */

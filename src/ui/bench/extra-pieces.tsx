@@ -36,7 +36,7 @@ export function ExtraPieces({ jobId, closed, pieces, adds = false }: Props) {
           }}
         >
           <label className="text-note" htmlFor={fieldId}>
-            Not on the drawing? Say what it is and where it lay
+            Not on the drawing? What is it and where was it?
           </label>
           <div className="flex gap-2">
             <input id={fieldId} value={words} maxLength={160} onChange={(event) => setWords(event.target.value)} autoComplete="off" />

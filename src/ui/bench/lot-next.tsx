@@ -17,7 +17,7 @@ export function nextOfLot(reels: LotPlace["reels"], here: string, station: Stati
   return round.find((reel) => reel.station !== "closed" && stations.indexOf(reel.station) <= stations.indexOf(station)) ?? null;
 }
 
-/** In series: the same station of the next reel of the lot, a press away. */
+/** One after another: the same station of the next reel of the lot, a press away. */
 export function LotNext({ lot, tag, station }: { lot: LotPlace; tag: string; station: Station }) {
   const router = useRouter();
   const next = nextOfLot(lot.reels, tag, station);

@@ -8,7 +8,7 @@ export function NewerModel({ jobId, changes }: { readonly jobId: number; readonl
   return (
     <details className="mb-2">
       <summary className="act-link min-h-10">
-        Its model was changed since: {changes.length} {changes.length === 1 ? "difference" : "differences"}
+        The model has changed since: {changes.length} {changes.length === 1 ? "difference" : "differences"}
       </summary>
       <ul className="list-disc pl-5">
         {changes.slice(0, 12).map((words) => (
@@ -17,7 +17,7 @@ export function NewerModel({ jobId, changes }: { readonly jobId: number; readonl
         {changes.length > 12 && <li>and {changes.length - 12} more</li>}
       </ul>
       <button type="button" className="key key-small mt-1" disabled={act.busy} onClick={() => act.press({ jobId })}>
-        Take it over for this reel
+        Use it for this reel
       </button>
       <Refused of={[act]} />
     </details>

@@ -33,8 +33,8 @@ export function NoSchematic({ head, station, pieces }: Props) {
       <h1>This reel has no schematic yet</h1>
       <p className="mt-2">
         {pieces.length
-          ? `${pieces.length} ${pieces.length === 1 ? "piece lies" : "pieces lie"} in the tray. They make the schematic, and by it the reel is cleaned, goes back together and is proved.`
-          : "The teardown makes one: press the kind of each part as it comes off, then make the schematic in one press."}
+          ? `${pieces.length} ${pieces.length === 1 ? "piece lies" : "pieces lie"} in the tray. Make the schematic from them; cleaning, rebuilding and proving follow it.`
+          : "Stripping the reel makes one: press the kind of each part as it comes off, then make the schematic with one press."}
       </p>
       <Refused of={[making]} />
       <ol className="mt-2 columns-3" aria-label="In the tray">

@@ -18,7 +18,7 @@ export function TakenDownCard({ jobId, card }: { jobId: number; card: CardToRead
         [
           ["Off", card.off],
           ["In the bath", card.soaking],
-          ["Waits for", card.waiting],
+          ["Waiting for", card.waiting],
           ["Customer said", `“${card.said}”`],
           ["Next move", card.next],
         ] as const

@@ -1,11 +1,11 @@
 "use client";
 import { Chart, LinearScale, LineController, LineElement, PointElement } from "chart.js";
 import { useEffect, useRef } from "react";
+import { inkAndPaper } from "./ink";
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
-const ink = "#1B1F1E";
-const font = { family: '"Spline Sans Mono", monospace', size: 13 };
+const font = { family: '"Spline Sans Mono", monospace', size: 14 };
 
 export interface Curve {
   readonly name: string;
@@ -33,6 +33,7 @@ export function CurveChart({ curves, xName, yName, summary, atX = null, heightPx
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!canvas.current) return;
+    const { ink } = inkAndPaper();
     const axis = (name: string) => ({
       type: "linear" as const,
       min: 0,

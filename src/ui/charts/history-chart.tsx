@@ -2,11 +2,11 @@
 import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from "chart.js";
 import { useEffect, useRef, useState } from "react";
 import { TabRail } from "@/ui/controls/tab-rail";
+import { inkAndPaper } from "./ink";
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale);
 
-const ink = "#1B1F1E";
-const font = { family: '"Spline Sans Mono", monospace', size: 13 };
+const font = { family: '"Spline Sans Mono", monospace', size: 14 };
 
 export interface Series {
   readonly id: string;
@@ -35,6 +35,7 @@ export function HistoryChart({ visits, series }: { visits: readonly string[]; se
   const shown = series.find((one) => one.id === chosen);
   useEffect(() => {
     if (!canvas.current || !shown) return;
+    const { ink, paper } = inkAndPaper();
     const line = { borderColor: ink, tension: 0, spanGaps: true, pointStyle: "rect" as const, pointBorderColor: ink };
     const chart = new Chart(canvas.current, {
       type: "line",
@@ -48,7 +49,7 @@ export function HistoryChart({ visits, series }: { visits: readonly string[]; se
             borderWidth: 1,
             borderDash: [2, 3],
             pointRadius: 5,
-            pointBackgroundColor: "#FCFCFA",
+            pointBackgroundColor: paper,
           },
           // Where such reels lie when they leave: two lines across all visits.
           ...(shown.usual

@@ -2,11 +2,11 @@
 import { Chart, LinearScale, LineController, LineElement, PointElement } from "chart.js";
 import { useEffect, useRef } from "react";
 import type { TraceSample } from "@/core/proving/trace";
+import { inkAndPaper } from "./ink";
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
-const ink = "#1B1F1E";
-const font = { family: '"Spline Sans Mono", monospace', size: 13 };
+const font = { family: '"Spline Sans Mono", monospace', size: 14 };
 
 interface Props {
   readonly samples: readonly TraceSample[];
@@ -23,6 +23,7 @@ export function TraceChart({ samples, unit, simulated, heightPx }: Props) {
 
   useEffect(() => {
     if (!canvas.current) return;
+    const { ink } = inkAndPaper();
     const made = new Chart(canvas.current, {
       type: "line",
       data: {

@@ -13,7 +13,7 @@ export function LeadsTo({ way, code }: { way: WayOut | null | undefined; code: s
   if (lead?.to === "show-anew")
     return (
       <button type="button" className="act-link ml-2" onClick={() => router.refresh()}>
-        Show it as it is now
+        Show the current state
       </button>
     );
   const out = way ? wayLink(way) : lead?.to === "station" && tag ? wayLink({ to: "station", tag, station: lead.station }) : null;

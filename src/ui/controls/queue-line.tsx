@@ -25,7 +25,7 @@ export function QueueLine() {
   if (signedOut)
     return (
       <p role="alert" className="alarm mb-3 text-text">
-        Nobody is signed in here any more. {presses} kept and sent once you are in.{" "}
+        You have been signed out. {presses} kept and sent once you are in.{" "}
         <a className="act-link" href={`/sign-in?then=${encodeURIComponent(window.location.pathname)}`}>
           Sign in
         </a>

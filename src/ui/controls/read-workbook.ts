@@ -16,6 +16,6 @@ export async function readWorkbook(bytes: Uint8Array): Promise<Result<TextTable>
       "",
     );
   } catch {
-    return fail("unreadable", "This is no workbook that can be read here, or it has a password: save it as CSV and bring that.");
+    return fail("unreadable", "This workbook cannot be read, or it has a password. Save it as CSV and use that.");
   }
 }

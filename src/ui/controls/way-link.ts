@@ -7,7 +7,7 @@ export function wayLink(way: WayOut): { words: string; href: string } {
       return { words: `Go to ${way.station.charAt(0).toUpperCase()}${way.station.slice(1)}`, href: `/bench/${way.tag}/${way.station}` };
     case "ask-for":
       return {
-        words: "Ask for it at Quote",
+        words: "Ask at Quote",
         href: `/bench/${way.tag}/quote?add=${encodeURIComponent(way.positionId)}${way.piece ? `&from=${way.piece.source}&price=${way.piece.priceMinor}` : ""}`,
       };
     case "open-again":

@@ -165,7 +165,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
             />
             {modelId === notInLibrary && (
               <div className="grid grid-cols-2 gap-2">
-                <Field label="Markings, or what it looks like" error={error("unknownName")}>
+                <Field label="Name, markings or description" error={error("unknownName")}>
                   {(field) => <input {...field} {...register("unknownName")} autoComplete="off" />}
                 </Field>
                 <SelectField
@@ -185,7 +185,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
               <SelectField label="Hand" options={hands} register={register("hand")} error={error("hand")} />
             </div>
             {known?.alike && known.alike.length > 0 && (
-              <Field label="One of these? Its serial may be read so" error={error("reelId")}>
+              <Field label="One of these? Similar serials" error={error("reelId")}>
                 {(field) => (
                   <select {...field} defaultValue="" onChange={(event) => void pickReel(event.target.value)}>
                     <option value="">none of them: a new reel</option>
@@ -205,7 +205,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
               <SelectField label="Handle hole" options={handleHoles} register={register("handleHole")} error={error("handleHole")} />
             </div>
             {hasCastBrakes(family) && (
-              <Field label="Brake setting as found (goes back so)" error={error("brakes")}>
+              <Field label="Brake setting as found (set back the same)" error={error("brakes")}>
                 {(field) => <input {...field} {...register("brakes")} placeholder="blocks in, dial" autoComplete="off" />}
               </Field>
             )}
@@ -215,12 +215,12 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
             <legend className="text-head font-semibold">Complaint and use</legend>
             <div className="grid grid-cols-2 gap-2">
               <SelectField label="Job" options={comesFor} register={register("kind")} error={error("kind")} />
-              <SelectField label="How deep" options={depthChoices} register={register("depth")} error={error("depth")} />
+              <SelectField label="Level of service" options={depthChoices} register={register("depth")} error={error("depth")} />
             </div>
             {watch("depth") === "opening" && (
               <Field
                 label={`Opening it may cost up to (${currency}, tax included)`}
-                hint="Empty: its price in the list. All else is asked for."
+                hint="Leave blank for its list price. We ask about everything else."
                 error={error("openingLimit")}
               >
                 {(field) => <input {...field} {...register("openingLimit")} inputMode="decimal" autoComplete="off" />}
@@ -231,7 +231,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
                 <SelectField label="Who pays" options={paysChoices} register={register("pays")} error={error("pays")} />
                 {!known?.reel || watch("reelId") ? (
                   <Field
-                    label="Which reel of theirs"
+                    label="Which of their reels"
                     hint={theirs.length ? undefined : "By its serial, or choose the customer."}
                     error={error("reelId")}
                   >
@@ -302,25 +302,29 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
                   ? markWords(placed)
                   : inHand
                     ? `Tap where it is: ${conditionMarks[inHand]}.`
-                    : "Tick what you see, then tap where it is."
+                    : "Tick what you see, then tap the spot."
               }
               error={error("conditionNote")}
             >
               {(field) => <input {...field} {...register("conditionNote")} autoComplete="off" />}
             </Field>
             <div className="grid grid-cols-[2fr_1fr] gap-2">
-              <Field label={`Spending limit (${currency}, tax included)`} hint="Empty: ask before any work." error={error("limit")}>
+              <Field
+                label={`Spending limit (${currency}, tax included)`}
+                hint="Leave blank to be asked before any work."
+                error={error("limit")}
+              >
                 {(field) => <input {...field} {...register("limit")} inputMode="decimal" autoComplete="off" />}
               </Field>
-              <Field label="Of it for parts" hint="Empty: no own limit." error={error("partsLimit")}>
+              <Field label="Of which parts" hint="Leave blank for no separate limit." error={error("partsLimit")}>
                 {(field) => <input {...field} {...register("partsLimit")} inputMode="decimal" autoComplete="off" />}
               </Field>
             </div>
             <div className="grid grid-cols-2 gap-2">
-              <Field label="Call before renewing" hint="Parts by name, whatever the sum." error={error("callFor")}>
+              <Field label="Call before replacing" hint="Name the parts. We call first whatever they cost." error={error("callFor")}>
                 {(field) => <input {...field} {...register("callFor")} autoComplete="off" />}
               </Field>
-              <Field label="Its line breaks at" hint="30 lb, 14 kg or 130 N." error={error("lineBreaks")}>
+              <Field label="Line breaking strain" hint="30 lb, 14 kg or 130 N." error={error("lineBreaks")}>
                 {(field) => <input {...field} {...register("lineBreaks")} autoComplete="off" />}
               </Field>
             </div>
@@ -336,7 +340,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
             {terms && (
               <label className="flex min-h-10 cursor-pointer items-center gap-3" title={terms}>
                 <input type="checkbox" {...register("termsAgreed")} className="h-5 min-h-0 w-5 accent-ink" />
-                The customer agreed to our terms; else they sign the receipt
+                Customer agreed to our terms (otherwise they sign the receipt)
               </label>
             )}
             <div className="grid grid-cols-2 gap-2">
@@ -360,7 +364,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
               shown={(said) => setValue("shown", said && { ...said, days: [...said.days] })}
             />
             <details>
-              <summary className="act-link min-h-10">What the reel is taken for: maker, year, origin</summary>
+              <summary className="act-link min-h-10">Believed to be: maker, year, country</summary>
               <div className="grid grid-cols-3 gap-2">
                 <Field label="Maker" error={error("madeBy")}>
                   {(field) => <input {...field} {...register("madeBy")} autoComplete="off" />}
@@ -372,7 +376,7 @@ export function IntakeSheet({ currency, terms, today, promise, opening }: Props)
                   {(field) => <input {...field} {...register("madeWhere")} autoComplete="off" />}
                 </Field>
               </div>
-              <p className="text-note">A question mark at the end says that it is a guess.</p>
+              <p className="text-note">Add a question mark if it is a guess.</p>
             </details>
           </fieldset>
         </div>

@@ -164,7 +164,7 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
               ))}
             </fieldset>
             <div className="grid grid-cols-2 gap-2">
-              {choice("depth", "How deep", { "": "as usual here", ...depths })}
+              {choice("depth", "Level of service", { "": "shop default", ...depths })}
               {choice("dragWish", "Drag", dragWishes)}
             </div>
             <div className="grid grid-cols-2 gap-2">
@@ -193,8 +193,7 @@ export function LotIntakeSheet({ currency, promise, opening }: Props) {
             <Refused of={[act]} beside />
             {faults.length > 0 && (
               <p role="alert" className="alarm">
-                {faults.length} {faults.length === 1 ? "cell is" : "cells are"} wrong; nothing was checked in. Fix them where they are
-                marked.
+                {faults.length} {faults.length === 1 ? "cell is" : "cells are"} wrong; nothing was checked in. Fix the marked cells.
               </p>
             )}
             {(["depth", "drag"] as const).map((column) => (

@@ -64,7 +64,7 @@ export function PromiseHint({
       <p>
         {by ? (
           <>
-            {chanceWords(asked.wanted)} by <strong>{by.words}</strong>
+            {chanceWords(asked.wanted)} likely by <strong>{by.words}</strong>
             {chosen !== by.day && (
               <>
                 {" "}
@@ -75,20 +75,20 @@ export function PromiseHint({
             )}
           </>
         ) : (
-          `No day of the next three months holds in ${chanceWords(asked.wanted)}.`
+          `No day in the next three months can be promised at ${chanceWords(asked.wanted)}.`
         )}
-        {chance !== null && `; the chosen day holds in ${chance} of 100`}
+        {chance !== null && `; the chosen day is ${chance} % likely to be kept`}
       </p>
       <Curve told={told} line={asked.ask} chosen={ahead} />
       <p className="text-note">{asked.fresh!.because}.</p>
       <button type="button" className="act-link min-h-10 self-start" aria-expanded={rushed} onClick={() => setRushed(!rushed)}>
-        If it is rushed
+        If rushed
       </button>
       {rushed && rush?.kind === "effects" && (
         <>
           {rushBy && (
             <p>
-              Done by {rushBy.words}, {chanceWords(asked.wanted)}.
+              Done by {rushBy.words} ({chanceWords(asked.wanted)} likely).
             </p>
           )}
           <Slips effects={rush.effects} tagOf={tags} begins="Then" />

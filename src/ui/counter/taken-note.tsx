@@ -43,7 +43,7 @@ export function TakenNote({
           <Link className="act-link num" href={taken.declined ? `/ledger/reel/${taken.reelId}` : `/bench/${taken.job.tag}`}>
             {taken.job.tag}
           </Link>{" "}
-          for {taken.name}. {!taken.declined && "Tie on the tag and band the line. "}The page is clear for the next reel.{" "}
+          for {taken.name}. {!taken.declined && "Tie the tag on and band the line. "}The form is ready for the next reel.{" "}
           {!taken.declined && (
             <button type="button" className="act-link" onClick={again}>
               Another reel of theirs
@@ -54,14 +54,14 @@ export function TakenNote({
       {twin && taken.job && (
         <div className="mt-1">
           <strong>
-            A moment before, another reel of theirs of this model was checked in as{" "}
+            A moment ago another of their reels of this model was checked in as{" "}
             <Link className="act-link num" href={`/bench/${twin}`}>
               {twin}
             </Link>
             , without a serial.
           </strong>{" "}
           <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ jobId: taken.job!.id })}>
-            It is the same reel: close {taken.job.tag}
+            Same reel: close {taken.job.tag}
           </button>
           <Refused of={[act]} />
         </div>

@@ -237,7 +237,7 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
                     })
                   }
                 >
-                  Measured here: keep for this model
+                  Measured here: save for this model
                 </button>
               )}
               <span className="text-note">
@@ -295,12 +295,12 @@ export function DragSheet({ job, stack, springs, ratio, arborRadiusMm, fullRadiu
               </div>
               {by === "lever" && !hasFreeSpool(leverDrag) && (
                 <p className="alarm">
-                  No free spool: at the lever's first mark it presses already.{" "}
+                  No free spool: it already presses at the lever's first mark.{" "}
                   {reversed ? "The cam is half a turn out." : "Back off the preset knob, or check that the cam is not half a turn out."}
                 </p>
               )}
               {springsFlat && (
-                <p className="border-l-4 border-ink pl-2">The tension washers are flat here: from now on the pull climbs steeply.</p>
+                <p className="border-l-4 border-ink pl-2">The tension washers are flat here: beyond this the pull climbs steeply.</p>
               )}
               <CurveChart
                 curves={[

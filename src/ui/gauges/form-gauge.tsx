@@ -163,7 +163,7 @@ export function FormGauge({ gauge, job, title, fields, initial, presets = [], co
               ))}
             </>
           ) : (
-            known && <p>Mend what is marked; the answer comes back.</p>
+            known && <p>Fix the marked fields to see the result.</p>
           )}
           <p className="text-note">{method} Millimetres, or inches with “in”: 3/16 in.</p>
         </div>

@@ -71,7 +71,7 @@ export function GaugeFrame({ gauge, job, result, children }: Props) {
                 })
               }
             >
-              Keep with {job.tag}
+              Save with {job.tag}
             </Key>
           )}
           <Key shortcut="t" words="Copy as text" disabled={!result} onPress={() => result && copy(result.words)}>

@@ -102,7 +102,7 @@ function PullGauge() {
   const newtons = ready ? forceValue : 0;
   return (
     <section className="flex flex-col gap-3">
-      <h1>What the drag pulls when the spool is drawn down</h1>
+      <h1>Drag pull as the spool empties</h1>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Pull on the scale" error={mend(force, forceValue)}>
           {(field) => <input {...field} inputMode="decimal" value={force} onChange={(event) => setForce(event.target.value)} />}
@@ -119,7 +119,7 @@ function PullGauge() {
         <Field label="Line radius when it was pulled, mm" error={fromValue === 0 ? "A radius is above 0 mm." : mend(from, fromValue)}>
           {(field) => <input {...field} inputMode="decimal" value={from} onChange={(event) => setFrom(event.target.value)} />}
         </Field>
-        <Field label="Line radius to carry it to, mm" error={toValue === 0 ? "A radius is above 0 mm." : mend(to, toValue)}>
+        <Field label="Line radius to convert to, mm" error={toValue === 0 ? "A radius is above 0 mm." : mend(to, toValue)}>
           {(field) => <input {...field} inputMode="decimal" value={to} onChange={(event) => setTo(event.target.value)} />}
         </Field>
       </div>

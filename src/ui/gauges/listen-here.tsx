@@ -48,7 +48,7 @@ export function ListenHere({
   };
   const start = async () => {
     setMessage("");
-    if (!navigator.mediaDevices) return setMessage("This browser gives no microphone to this page. Take a recording from a file instead.");
+    if (!navigator.mediaDevices) return setMessage("This browser gives this page no microphone. Use a recording instead.");
     setState("asking");
     try {
       const given = await recordSound();
@@ -62,7 +62,7 @@ export function ListenHere({
       onListening?.(() => ended.current());
     } catch {
       setState("still");
-      setMessage("The microphone was not given. Allow it for this page, or take a recording from a file instead.");
+      setMessage("No microphone access. Allow the microphone for this page, or use a recording.");
     }
   };
   ended.current = stop;
@@ -97,7 +97,7 @@ export function ListenHere({
             <span className="block h-full bg-ink" style={{ width: `${100 * Math.min(1, peak)}%` }} />
           </span>{" "}
           {does}
-          {peak > 0.98 ? " Too near: it overdrives." : ""}
+          {peak > 0.98 ? " Too close: the sound is distorted." : ""}
         </p>
       )}
       {message && <p role="alert">{message}</p>}

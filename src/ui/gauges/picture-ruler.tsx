@@ -59,10 +59,10 @@ export function PictureRuler({ onMeasured, heightPx = 560 }: Props) {
         <TextField label="Between the two taps on the ruler, mm" value={ruler} error={fault(ruler)} onType={(text) => settle(taps, text)} />
       </div>
       <p role="status" className="flex min-h-10 flex-wrap items-center gap-3">
-        {picture ? (taps.length < 4 ? `Tap ${asked[taps.length]}.` : "Measured. A tap more begins anew.") : "Choose a picture."}
+        {picture ? (taps.length < 4 ? `Tap ${asked[taps.length]}.` : "Measured. Tap again to start over.") : "Choose a picture."}
         {taps.length > 0 && (
           <button type="button" className="key key-small" onClick={() => settle(taps.slice(0, -1), ruler)}>
-            Take the last tap back
+            Undo the last tap
           </button>
         )}
       </p>

@@ -52,7 +52,7 @@ export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; on
   return (
     <RecordingField
       label="Or a recording of its clicks (WAV)"
-      does="Spin it, and let it run down to the end."
+      does="Spin it and let it run down until it stops."
       read={(recording) => {
         const heard = spinFromSound(recording, marksPerTurn);
         if (!heard.ok) return heard;
@@ -61,7 +61,7 @@ export function SoundField({ marksPerTurn, onTimes }: { marksPerTurn: number; on
         const gaps = fitted.places.at(-1) !== fitted.places.length - 1;
         onTimes(fitted.times.map((time, i) => `${time.toFixed(5)}${gaps ? `@${fitted.places[i]}` : ""}`).join(" "));
         const rest = `${pulses.missed ? `, ${pulses.missed} missed` : ""}${pulses.others ? `, ${pulses.others} other sounds left out` : ""}`;
-        return { ok: true, value: `${pulses.times.length} clicks heard${rest}: ${Math.round(heardShare * 100)} in 100.` };
+        return { ok: true, value: `${pulses.times.length} clicks heard${rest}: ${Math.round(heardShare * 100)} %.` };
       }}
     />
   );

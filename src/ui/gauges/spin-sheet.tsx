@@ -61,7 +61,7 @@ export function SpinSheet({ job, own = [] }: Opened & { own?: readonly Own[] }) 
     const simulated = typed.times === sampleTimes;
     return {
       big: `${shown(fit.standardStopS, 3)} s`,
-      words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stand after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${present.map((term) => lossWords[term].split(":")[0]).join(", ") || "not told apart"}.`}`,
+      words: `${simulated ? "Spin of simulated times" : "Spin"}: from 1000 turns a minute it would stop after ${shown(fit.standardStopS, 3)} s. ${fit.cannot || `Losses: ${present.map((term) => lossWords[term].split(":")[0]).join(", ") || "not told apart"}.`}`,
       rows: lossTerms.map((term): readonly [string, string] => {
         const { value, low, high, there: so } = fit.terms[term];
         return [
@@ -91,7 +91,7 @@ export function SpinSheet({ job, own = [] }: Opened & { own?: readonly Own[] }) 
       notes: [
         ...(fit.cannot ? [fit.cannot] : []),
         ...(missed || others
-          ? [`By how it slows down, pulses missing: ${missed}; too many: ${others}. Counted so; take the spin again to be sure.`]
+          ? [`By how it slows down, pulses missing: ${missed}; too many: ${others}. Allowed for; repeat the spin to be sure.`]
           : []),
         inertia > 0
           ? "Rubbing as a torque compares at any line fill; compare the others at equal fill and brake state."

@@ -310,7 +310,7 @@ export function WashersSheet({ job, discs, pitchMm }: { job: GaugeJob | null; di
               </p>
             </>
           ) : (
-            <p>{rows.length ? "Mend the sizes on the left; the curve comes back." : "Lay a washer in."}</p>
+            <p>{rows.length ? "Fix the sizes on the left to see the curve." : "Lay a washer in."}</p>
           )}
         </div>
       </div>

@@ -43,7 +43,7 @@ export function CustomerForm({ customer }: { customer: Customer }) {
         <FormSend whenChanged>Save</FormSend>
       </ActForm>
       <RetireKey id={id} name={customer.name} retired={retired} retire="retire-customer" />
-      {retired && <p className="text-note">Not offered at the Counter any more; reels and reports keep the name.</p>}
+      {retired && <p className="text-note">No longer offered at the Counter; reels and reports keep the name.</p>}
     </div>
   );
 }

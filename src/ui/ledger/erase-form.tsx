@@ -16,18 +16,16 @@ export function EraseForm({ id, name, invoiceYears }: Props) {
   const act = useAct("erase-customer");
   return (
     <details>
-      <summary className="act-link min-h-10">{name} asks what is held of them, or to be forgotten</summary>
+      <summary className="act-link min-h-10">{name} wants their data, or to be erased</summary>
       <a className="act-link" href={`/ledger/customer/${id}`} download>
-        Everything held of them, as one file
+        All their data, as one file
       </a>
       <p className="mt-2">
-        Erasing takes out name, phone, e-mail, note, who collected and paid, and what was written down in their words. Reels keep their
-        history, under nobody's name.{" "}
+        Erasing removes name, phone, e-mail, notes, who collected and paid, and their own words. Reels keep their history without a name.{" "}
         {invoiceYears > 0
-          ? `Invoices keep the name alone, to the end of the year ${invoiceYears} years after the last one.`
+          ? `Invoices keep only the name, until the end of the year ${invoiceYears} years after the last one.`
           : "Invoices keep no name."}{" "}
-        Pictures of reels stay. Copies of the shop made before still know them until those copies are thinned out, at most a year; whoever
-        restores one has them erased again.
+        Pictures of reels are kept. Older backups still hold the data until they are deleted, at most a year; restoring one erases it again.
       </p>
       {sure ? (
         <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ id })}>

@@ -13,7 +13,7 @@ interface SpreadRow {
 
 /** Groups below each other, each with the bar in which half of its jobs lie and its middle; the name opens the jobs. @param mark a line to compare with. */
 export function SpreadBars({ rows, mark }: { rows: readonly SpreadRow[]; mark?: number }) {
-  if (!rows.length) return <p>Nothing was timed yet.</p>;
+  if (!rows.length) return <p>Nothing timed yet.</p>;
   const most = Math.max(...rows.map(({ high }) => high), mark ?? 0) || 1;
   const x = (value: number) => (180 * value) / most;
   return (

@@ -1,8 +1,8 @@
 import Link from "next/link";
 
 const rooms = {
-  book: ["Book", "/ledger"],
-  papers: ["Papers", "/ledger/papers"],
+  book: ["History", "/ledger"],
+  papers: ["Invoices", "/ledger/papers"],
   takings: ["Takings", "/ledger/takings"],
   figures: ["Figures", "/ledger/figures"],
 } as const;

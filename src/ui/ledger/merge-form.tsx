@@ -13,10 +13,10 @@ export function MergeForm({ id, name }: Props) {
   return (
     <PickCustomer
       act="merge-customers"
-      title={`${name} stands in the book twice`}
-      label="The card that stays"
-      words="Make one card"
-      note="Reels, jobs and lots go to the card that stays; this one is retired. It cannot be taken apart again."
+      title={`${name} is on record twice`}
+      label="Keep this record"
+      words="Merge"
+      note="Reels, jobs and lots move to the record you keep; this one is retired. This cannot be undone."
       field="into"
       also={{ id }}
       after={(into) => router.push(`/ledger?customer=${into}`)}

@@ -35,10 +35,7 @@ export function ScrapForm({ reelId, seats }: Props) {
       }}
     >
       <h2>Parts worth keeping</h2>
-      <p>
-        Once it has given its parts it takes no job any more. A good piece is asked two fifths of new, a worn one three twentieths (rule of
-        thumb).
-      </p>
+      <p>A reel scrapped for parts takes no more jobs. Suggested price: good parts 40 % of new, worn parts 15 % (rule of thumb).</p>
       <div className="columns-1 gap-8 lg:columns-2">
         {assemblies.map((assembly) => (
           <fieldset key={assembly} className="break-inside-avoid">

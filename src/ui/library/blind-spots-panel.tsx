@@ -30,7 +30,7 @@ export function BlindSpotsPanel({ modelId, versionNumber, mistakes, passing, off
       <Refused of={[taking]} />
       <div className="grid gap-6 lg:grid-cols-2">
         <div>
-          <h2>Would close, and pass</h2>
+          <h2>Would close up and pass</h2>
           <ul className="mt-1 columns-2">
             {passing.map((words) => (
               <li key={words}>{words}</li>

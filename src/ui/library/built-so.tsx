@@ -17,7 +17,7 @@ export function BuiltSo({ modelId, versionNumber, lacking, variants, chosen }: P
   return (
     <section aria-label="How it is built" className="lg:col-span-2">
       <h2>How it is built</h2>
-      <p className="text-note">Another choice makes the model's next version; jobs keep the one they were opened with.</p>
+      <p className="text-note">A different choice makes the model's next version; open jobs keep theirs.</p>
       <BuiltChoices
         variants={variants}
         chosen={chosen}
@@ -27,7 +27,7 @@ export function BuiltSo({ modelId, versionNumber, lacking, variants, chosen }: P
       {lacking.length > 0 && (
         <div className="mt-3">
           <p>
-            Such reels are drawn with {lacking.length} seats that this model lacks: {lacking.join(", ")}.
+            This type of reel has {lacking.length} seats that this model does not have: {lacking.join(", ")}.
           </p>
           <button
             type="button"
@@ -35,7 +35,7 @@ export function BuiltSo({ modelId, versionNumber, lacking, variants, chosen }: P
             disabled={taking.busy}
             onClick={() => taking.press({ modelId, baseNumber: versionNumber })}
           >
-            Take them over: the next version
+            Add them (next version)
           </button>
         </div>
       )}

@@ -131,10 +131,10 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               </div>
               <p className="mt-2">
                 {seatsOnlyIn(edition.id).length
-                  ? `Seats of this edition and not of all: ${seatsOnlyIn(edition.id)
+                  ? `Seats only in this edition: ${seatsOnlyIn(edition.id)
                       .map((seat) => seat.name)
                       .join(", ")}.`
-                  : "Every seat of it is in all editions: bind seats to it on the schematic."}
+                  : "All its seats are in every edition. Limit a seat to this edition on the schematic."}
               </p>
               <button type="button" className="key key-small mt-2" onClick={() => change(removeEdition(draft, edition.id))}>
                 Remove this edition
@@ -159,7 +159,7 @@ export function EditionsSheet({ modelId, versionNumber, cells, maker, anatomy, p
               {serial.trim() && known && ` ${known.edition.name}, ${sourceWords[known.source]}.`}
             </p>
           </div>
-          <h3>How {maker} wrote them, first fitting rule first</h3>
+          <h3>How {maker} wrote them; the first matching rule counts</h3>
           <p className="text-note">
             # a digit, @ a letter, {"{YY}"} or {"{YYYY}"} the year, {"{L}"} a letter that counts years, * anything to the end. Spaces,
             dashes and case do not count.

@@ -76,7 +76,7 @@ export function FitsSheet(props: Props) {
                   </span>
                   {fit.but.map((fault) => (
                     <span key={fault} className="alarm block">
-                      The measures say otherwise. {fault}
+                      The measurements disagree. {fault}
                     </span>
                   ))}
                 </div>

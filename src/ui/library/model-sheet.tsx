@@ -153,7 +153,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
           {faults.length > 4 && <li>and {faults.length - 4} more.</li>}
         </ul>
       )}
-      {guesses > 0 && <p>{guesses} seats are guessed; their numbers are dashed until somebody confirms them.</p>}
+      {guesses > 0 && <p>{guesses} part positions are estimates; dashed until confirmed.</p>}
       <TabRail
         label="Plates of the schematic"
         tabs={[...plates, { id: "picture", name: "Picture" }]}

@@ -45,7 +45,7 @@ export function NewPartSheet({ number, currency }: { number: string; currency: s
             <FormText name="name" label="Name" className="sm:col-span-2" />
             <MaterialField shape={{ kind }} label="Material" />
             <FormText name="price" label={`Price, ${currency}`} figures />
-            <FormChoice name="thread" label="Thread" of={{ "": "none, or right", left: "left-hand", right: "right-hand" }} />
+            <FormChoice name="thread" label="Thread" of={{ "": "none or right-hand", left: "left-hand", right: "right-hand" }} />
           </div>
           <h2>Sizes</h2>
           <div className="grid gap-3 sm:grid-cols-3">

@@ -49,7 +49,7 @@ export function PictureSchematic({ modelId, positions, partTypes, stock, picture
   const send = async (file: File) => {
     setSaid("");
     const kept = await upload.send(file);
-    if (kept) setSaid(kept.cleaned.length ? `Only the drawing was kept; left out: ${kept.cleaned.join(", ")}.` : "The picture is kept.");
+    if (kept) setSaid(kept.cleaned.length ? `Only the drawing was saved; left out: ${kept.cleaned.join(", ")}.` : "The picture is saved.");
   };
 
   return (

@@ -187,13 +187,13 @@ export function PlaybookSheet({ modelId, versionNumber, cells, anatomy, partType
         <Handfuls anatomy={draft.anatomy} taught={taught} onChange={(batches) => change(setBatches(draft, batches))} />
       )}
       {!draft.anatomy.positions.length && <p>No schematic yet, so no steps.</p>}
-      <p className="text-note">The small number under the minutes is the median measured at this bench, and how often.</p>
+      <p className="text-note">Small figures: median minutes measured at this bench, and number of jobs.</p>
       {blind && drafting.changes === 0 && <BlindSpotsPanel {...blind} {...{ modelId, versionNumber }} />}
     </ModelLeaf>
   );
 }
 
-/** What hands do as one: named, changed, taken apart again; what the bench has seen is offered. */
+/** Done as one act: named, changed, taken apart again; what the bench has seen is offered. */
 function Handfuls({
   anatomy,
   taught,
@@ -219,12 +219,12 @@ function Handfuls({
   const offered = taught.filter(({ positionIds }) => positionIds.every((id) => id in free));
   const [fresh, setFresh] = useState<string[]>([]);
   return (
-    <section className="mt-4" aria-label="What hands do as one">
-      <h2>What hands do as one</h2>
+    <section className="mt-4" aria-label="Done as one act">
+      <h2>Done as one act</h2>
       {offered.map(({ positionIds, times }) => (
         <p key={positionIds.join(" ")} className="rule-row flex items-center gap-3">
           <span className="flex-1">
-            Taken off one right after the other in {times} jobs: {positionIds.map((id) => names[id]).join(", ")}.
+            Taken off one after another in {times} jobs: {positionIds.map((id) => names[id]).join(", ")}.
           </span>
           <Key className="key-small" onPress={() => add(positionIds)}>
             Make it one act
@@ -253,7 +253,7 @@ function Handfuls({
         ))}
       </ul>
       <div className="mt-2 border border-ink p-2">
-        <PickMany label="A new handful of" options={free} chosen={fresh} onChange={setFresh} />
+        <PickMany label="A new group of" options={free} chosen={fresh} onChange={setFresh} />
         <Key
           className="key-small mt-1"
           disabled={fresh.length < 2}

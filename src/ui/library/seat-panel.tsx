@@ -166,7 +166,7 @@ function PartLeaf({ type, onPart }: Pick<Props, "type" | "onPart">) {
             value={type.thread ?? ""}
             onChange={(event) => take({ thread: (event.target.value || undefined) as PartType["thread"] })}
           >
-            <option value="">none, or right</option>
+            <option value="">none or right-hand</option>
             <option value="left">left-hand</option>
             <option value="right">right-hand</option>
           </select>
@@ -344,10 +344,10 @@ function CareLeaf({ position, type, onSeat }: Omit<LeafProps, "anatomy"> & { rea
       <LeaveField label="How much" value={care.amount} onLeave={(amount) => lubricate({ amount })} />
       <LeaveField label="Why" value={care.why} onLeave={(why) => lubricate({ why })} />
       <NumberField label="Drops, if counted" value={care.drops} onLeave={(drops) => lubricate({ drops })} />
-      {typed.product && (!typed.amount || !typed.why) && <p className="col-span-2">A lubricant wants how much and why beside it.</p>}
+      {typed.product && (!typed.amount || !typed.why) && <p className="col-span-2">Add how much and why for a lubricant.</p>}
       {doubt && (
         <p className="col-span-2 border-l-4 border-ink pl-2 font-semibold" role="note">
-          {doubt} It stays as you wrote it; change it unless you mean it.
+          {doubt} Saved as you wrote it; change it unless you are sure.
         </p>
       )}
     </div>

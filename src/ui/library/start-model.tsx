@@ -51,9 +51,7 @@ function BuiltSoFields() {
   }, [open, own, family]);
   return (
     <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="act-link min-h-10">
-        Built otherwise than usual?{own && ` ${goingWith(own, chosen ?? {}).length} things differ among them`}
-      </summary>
+      <summary className="act-link min-h-10">Not built the usual way?{own && ` ${goingWith(own, chosen ?? {}).length} options`}</summary>
       {own ? (
         <BuiltChoices
           variants={own}

@@ -18,10 +18,7 @@ export interface BenchToAsk {
   readonly seed: number;
 }
 
-/** "8 in 10" */
-export const chanceWords = (chance: number): string => {
-  const tenths = Math.round(chance * 10);
-  return Math.abs(chance * 10 - tenths) < 1e-6 ? `${tenths} in 10` : `${Math.round(chance * 100)} in 100`;
-};
+/** "80 %" */
+export const chanceWords = (chance: number): string => `${Math.round(chance * 100)} %`;
 /** Chances are told in whole hundredths. */
 export const of100 = (chance: number): number => Math.round(100 * chance);

@@ -8,9 +8,9 @@ const named = 5;
 /** What a change does to the others: one sentence, and one drawing of their chances before and after. @param begins such as "Then". */
 export function Slips({ effects, tagOf, begins }: { effects: readonly Effect[]; tagOf: ReadonlyMap<number, string>; begins: string }) {
   const slips = slipsAmong(effects);
-  if (!slips.length) return <p role="status">No other reel's day suffers.</p>;
+  if (!slips.length) return <p role="status">No other reel's date is affected.</p>;
   const shown = slips.slice(0, named);
-  const words = shown.map(({ key, before, after }) => `${tagOf.get(key)} (holds in ${of100(after)} instead of ${of100(before)} of 100)`);
+  const words = shown.map(({ key, before, after }) => `${tagOf.get(key)} (${of100(after)} % likely, was ${of100(before)} %)`);
   const more = slips.length - shown.length;
   return (
     <div>
@@ -20,7 +20,7 @@ export function Slips({ effects, tagOf, begins }: { effects: readonly Effect[]; 
       </p>
       <svg
         role="img"
-        aria-label="Chances that their days hold, before and after"
+        aria-label="Chances of keeping their dates, before and after"
         width={300}
         height={shown.length * 18 + 16}
         viewBox={`0 0 300 ${shown.length * 18 + 16}`}

@@ -18,7 +18,7 @@ interface Props {
 export function Invitations({ letters }: Props) {
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const act = useAct("season-invite");
-  if (!letters.length) return <p>Nobody who is due falls into a full week with room before it.</p>;
+  if (!letters.length) return <p>Nobody due falls in a full week with room before it.</p>;
   const chosen = letters.filter(({ ownerId }) => !left.has(ownerId));
   return (
     <>
@@ -28,7 +28,7 @@ export function Invitations({ letters }: Props) {
             <th>Owner</th>
             <th>Reels</th>
             <th>Due about</th>
-            <th>Asked for the week of</th>
+            <th>Invited for the week of</th>
           </tr>
         </thead>
         <tbody>

@@ -48,12 +48,12 @@ export function PeopleHours({ people, revision, today, tomorrow }: Props) {
             {short.map((day, i) => (
               <FormText key={day} name={`hours.d${i + 1}`} label={day} figures className="w-16" />
             ))}
-            <FormSend>Keep the week</FormSend>
+            <FormSend>Save week</FormSend>
           </ActForm>
           <ul>
             {person.off.map(({ id, words }) => (
               <li key={id} className="rule-row flex items-center justify-between gap-2 py-1">
-                Not there {words}
+                Away {words}
                 <button type="button" className="key key-small" aria-label={`Take out ${words}`} onClick={() => gone.press({ id })}>
                   Take out
                 </button>
@@ -68,10 +68,10 @@ export function PeopleHours({ people, revision, today, tomorrow }: Props) {
             values={{ from: tomorrow, to: tomorrow, words: "" }}
           >
             <div className="flex flex-wrap items-end gap-2">
-              <FormDay name="from" label="Not there from" />
+              <FormDay name="from" label="Away from" />
               <FormDay name="to" label="to" />
               <FormText name="words" label="What for" className="min-w-40 flex-1" />
-              <FormSend>Give the days off</FormSend>
+              <FormSend>Add time off</FormSend>
             </div>
             <DayOffEffect asked={asked} personId={person.id} today={today} name={person.name} />
           </ActForm>
@@ -107,7 +107,7 @@ function DayOffEffect({ asked, personId, today, name }: { asked: BenchToAsk | nu
   return (
     <div className="min-h-10">
       <button type="button" className="act-link min-h-10" aria-expanded={looked} onClick={() => setLooked(!looked)}>
-        What these days off do
+        What these days off change
       </button>
       {looked && !question && asked && <p>{name} has no hours at the bench: nothing changes.</p>}
       {reply?.kind === "effects" && <Slips effects={reply.effects} tagOf={tags} begins="Then" />}

@@ -59,14 +59,14 @@ export function RackRail({
         </ol>
       </div>
       <p className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-note">
-        <span>One mark down a day is one bench hour. A tag is as long as the work left in it; drag it to another day.</span>
-        <span>Its number: of 100 such days so many hold.</span>
+        <span>One mark = one bench hour; a tag is as long as its work. Drag it to another day.</span>
+        <span>Number: chance of keeping the date, %.</span>
         {(Object.keys(moveWords) as WhoseMove[]).map((move) => (
           <span key={move} className="flex items-center gap-2">
             <svg aria-hidden="true" width="30" height="22" viewBox="-1 -1 66 46">
               <path d={tagOutline(move, 64, 44)} className="ln-outline fl-sheet" />
             </svg>
-            {move === "ours" ? "our move" : move === "shelf" ? "ready, on the shelf" : `${moveWords[move]} move`}
+            {move === "shelf" ? moveWords[move] : `waiting on ${moveWords[move]}`}
           </span>
         ))}
       </p>
@@ -150,7 +150,7 @@ function Tag({ tag, chance, least }: { tag: RailTag; chance: number | null; leas
           {tag.late && <path d={`M6 ${height - 14}V${height - 6}H40`} className="ln-leader" />}
         </svg>
         <span
-          className="relative block overflow-hidden px-2 pt-3 leading-4"
+          className="relative block overflow-hidden px-2 pt-2.5 leading-4"
           style={tag.inSightMinutes < tag.lengthMinutes ? { maxHeight: (tag.inSightMinutes / 60) * hourHeight } : undefined}
         >
           <span className="num text-note flex justify-between font-medium">
@@ -158,18 +158,18 @@ function Tag({ tag, chance, least }: { tag: RailTag; chance: number | null; leas
             {chance !== null && (
               <span className={slips ? "border-2 border-current px-0.5 leading-3 font-semibold" : ""}>
                 {chance}
-                <span className="sr-only"> of 100{slips ? ": its day is likely to slip" : ""}</span>
+                <span className="sr-only"> %{slips ? ": likely to be late" : ""}</span>
               </span>
             )}
           </span>
           <span className="block truncate font-semibold">{tag.owner}</span>
-          <span className={`text-note block truncate ${besideCut[tag.move]}`}>
+          <span className={`text-note block truncate leading-4 ${besideCut[tag.move]}`}>
             {tag.late ? "LATE · " : ""}
             {tag.station}
             {tag.since && ` · ${tag.since}`}
           </span>
           <span className="sr-only">
-            {tag.reel}, move: {moveWords[tag.move]}
+            {tag.reel}, {tag.move === "shelf" ? moveWords[tag.move] : `waiting on ${moveWords[tag.move]}`}
           </span>
         </span>
       </Link>

@@ -143,7 +143,7 @@ export function Rack({ days, hoursPerDay, revision, dayNames }: Props) {
           </Link>
         </p>
         <details>
-          <summary className="act-link leading-10">Promise another day without dragging</summary>
+          <summary className="act-link leading-10">Change a promised date</summary>
           <MoveForm asked={asked} tags={[...tags.values()]} dayNames={dayNames} put={put} />
         </details>
       </div>
@@ -157,14 +157,14 @@ function MoveEffect({ asked, moving, dayNames }: { asked: BenchToAsk; moving: Mo
   const reply = useBenchReply(useMemo(() => moveQuestion(asked, { tag, to }), [asked, tag, to]));
   const names = useMemo(() => new Map(asked.hanging.map(({ key, tag: name }) => [key, name])), [asked]);
   const words = `${tag.tag} from ${dayNames[tag.promisedOn] ?? tag.promisedOn} to ${dayNames[to] ?? to}`;
-  if (reply?.kind !== "effects") return <p>{words}: reckoning …</p>;
+  if (reply?.kind !== "effects") return <p>{words}: working it out…</p>;
   const own = reply.effects.filter(({ key }) => tag.jobIds.includes(key));
   const least = (of: (effect: (typeof own)[number]) => number) => Math.min(...own.map((effect) => of100(of(effect))));
   return (
     <>
       <p>
         <strong>{words}</strong>
-        {own.length > 0 && `: it holds in ${least(({ after }) => after)} instead of ${least(({ before }) => before)} of 100.`}
+        {own.length > 0 && `: ${least(({ after }) => after)} % likely to be kept, was ${least(({ before }) => before)} %.`}
       </p>
       <Slips effects={reply.effects.filter(({ key }) => !tag.jobIds.includes(key))} tagOf={names} begins="Then" />
     </>

@@ -20,12 +20,7 @@ export function SeasonRail({ weeks }: { weeks: readonly Week[] }) {
   const full = weeks.filter(({ coming, bench }) => coming >= fullFrom * bench);
   return (
     <figure className="mt-2">
-      <svg
-        role="img"
-        aria-label="Bench hours that come and that there are, week by week"
-        viewBox={`0 0 ${width} ${height}`}
-        className="w-full"
-      >
+      <svg role="img" aria-label="Bench hours needed and available, week by week" viewBox={`0 0 ${width} ${height}`} className="w-full">
         <defs>
           <pattern id="full-week" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <path d="M0 0V6" className="ln-hatch" />
@@ -57,7 +52,7 @@ export function SeasonRail({ weeks }: { weeks: readonly Week[] }) {
         </text>
       </svg>
       <figcaption className="text-note">
-        A bar is what comes in a week; the dashed line what the bench has.{" "}
+        Bars: work coming in each week. Dashed line: hours at the bench.{" "}
         {full.length
           ? `Hatched: ${full.length === 1 ? "1 week is" : `${full.length} weeks are`} full, the first from ${full[0]!.words}.`
           : "No week is full."}

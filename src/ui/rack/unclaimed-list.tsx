@@ -1,7 +1,9 @@
 "use client";
 import Link from "next/link";
+import { textMessages } from "@/core/messages/text-messages";
 import { useAct } from "@/ui/act/use-act";
 import { Key } from "@/ui/controls/keys";
+import { PhoneNumber } from "@/ui/controls/phone-number";
 import { Refused } from "@/ui/controls/refused";
 
 interface Props {
@@ -14,10 +16,11 @@ interface Props {
     readonly readyOn: string;
     readonly toldOn: string | null;
   }[];
+  readonly shop: string;
 }
 
 /** Reels that hang ready and nobody fetches: whom to call, and when somebody did last. */
-export function UnclaimedList({ reels }: Props) {
+export function UnclaimedList({ reels, shop }: Props) {
   const act = useAct("told-to-fetch");
   return (
     <section aria-label="Not collected" className="mt-3">
@@ -30,7 +33,8 @@ export function UnclaimedList({ reels }: Props) {
               {one.tag}
             </Link>
             <span>
-              {one.customer}, <span className="num">{one.phone || "no phone number"}</span>: {one.reel}, ready since {one.readyOn}
+              {one.customer}, <PhoneNumber phone={one.phone} of={one.customer} message={textMessages.ready({ ...one, shop })} />: {one.reel}
+              , ready since {one.readyOn}
               {one.toldOn ? `, notified ${one.toldOn}` : ", not notified yet"}
             </span>
             <Key

@@ -15,9 +15,10 @@ export function Sheet({ children, act, block, top, fill = false, className = "" 
   return (
     <section className={`sheet ${fill ? "min-h-[calc(100dvh-88px)]" : ""} ${className}`}>
       {top}
+      {act && block && <div className="block-above">{block}</div>}
       <div className="min-h-0 flex-1 p-4">{children}</div>
       {(act || block) && (
-        <div className="sheet-edge">
+        <div className={act ? "sheet-edge" : "sheet-edge sheet-edge-quiet"}>
           {act && <div className="flex min-w-0 flex-1 flex-wrap items-stretch gap-3 p-2 lg:flex-nowrap lg:gap-2">{act}</div>}
           {block}
         </div>

@@ -12,7 +12,7 @@ export function PutBack({ copies, putBack }: Props) {
   return (
     <form action={put} className="mt-4 flex flex-wrap items-end gap-2">
       <label className="flex flex-col">
-        <span className="text-note">Put a copy in its place</span>
+        <span className="text-note">Restore a backup</span>
         <select name="copy">
           {copies.map(({ name, words }) => (
             <option key={name} value={name}>
@@ -22,7 +22,7 @@ export function PutBack({ copies, putBack }: Props) {
         </select>
       </label>
       <button type="submit" className="key" disabled={busy}>
-        Put it back
+        Restore it
       </button>
       <p role="status">{said}</p>
     </form>

@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
+import { useEffect, useRef } from "react";
 import { useShortcut } from "@/ui/keys/keys";
 import { Finder } from "./finder";
 import { KeyList } from "./key-list";
@@ -32,8 +33,19 @@ export function Rail({ person }: { person: string }) {
 function RoomLink({ room, here }: { room: (typeof rooms)[number]; here: boolean }) {
   const router = useRouter();
   useShortcut(room.key, `Go to ${room.name}`, "Rooms", () => router.push(room.href));
+  const link = useRef<HTMLAnchorElement>(null);
+  // On a narrow screen the rail stands at its room.
+  useEffect(() => {
+    const rail = link.current?.parentElement;
+    if (here && rail) rail.scrollLeft = link.current!.offsetLeft - 16;
+  }, [here]);
   return (
-    <Link href={room.href} aria-current={here ? "page" : undefined} className="relative flex h-full items-center gap-2 pr-8 pb-1">
+    <Link
+      ref={link}
+      href={room.href}
+      aria-current={here ? "page" : undefined}
+      className="relative flex h-full items-center gap-2 pr-8 pb-1"
+    >
       <svg aria-hidden="true" className="absolute bottom-0 left-0 h-4 w-full overflow-visible" preserveAspectRatio="none">
         <path d="M1 16V2" className="ln-outline" />
         <path d="M18 16v-5M35 16v-5M52 16v-5M69 16v-5" className="ln-leader" />

@@ -31,7 +31,7 @@ export function ScanTag() {
 function Camera({ onTag }: { onTag: () => void }) {
   const router = useRouter();
   const video = useRef<HTMLVideoElement>(null);
-  const [message, setMessage] = useState("Hold the code of the tag into the picture.");
+  const [message, setMessage] = useState("Hold the tag's code in the picture.");
   useEffect(() => {
     let stream: MediaStream | null = null;
     let timer: ReturnType<typeof setInterval> | undefined;
@@ -56,13 +56,13 @@ function Camera({ onTag }: { onTag: () => void }) {
         return;
       }
       const tag = parseTag(code.data);
-      if (!tag.ok) return setMessage(`This code is no claim tag: ${code.data.slice(0, 40)}`);
+      if (!tag.ok) return setMessage(`This code is not a claim tag: ${code.data.slice(0, 40)}`);
       clearInterval(timer);
       onTag();
       router.push(`/bench/${tag.value.tag}`);
     };
     const begin = async () => {
-      if (!navigator.mediaDevices) return setMessage("This browser gives no camera to this page. Type the tag at Find instead.");
+      if (!navigator.mediaDevices) return setMessage("This browser gives this page no camera. Type the tag in Find.");
       try {
         const given = await navigator.mediaDevices.getUserMedia({ video: { facingMode: "environment" } });
         if (over) {
@@ -74,7 +74,7 @@ function Camera({ onTag }: { onTag: () => void }) {
         await video.current!.play();
         timer = setInterval(look, lookMs);
       } catch {
-        setMessage("The camera was not given. Allow it for this page, or type the tag at Find instead.");
+        setMessage("No camera access. Allow the camera for this page, or type the tag in Find.");
       }
     };
     void begin();

@@ -20,10 +20,10 @@ interface Props {
 export function Backups({ copies, age, alarm, backUp, restore }: Props) {
   const [chosen, setChosen] = useState("");
   const [said, setSaid] = useState("");
-  const making = useAct(backUp as Action<void>, () => setSaid("Copied and looked over."));
+  const making = useAct(backUp as Action<void>, () => setSaid("Backed up and checked."));
   const restoring = useAct(restore, () => {
     setChosen("");
-    setSaid("The shop is as it was then. What was there before lies among the copies.");
+    setSaid("The shop is restored. The state before is kept as a backup.");
   });
   return (
     <section id="backups">
@@ -31,12 +31,12 @@ export function Backups({ copies, age, alarm, backUp, restore }: Props) {
       <p className={alarm ? "alarm" : ""}>{age}</p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <button type="button" className="key key-small" disabled={making.busy} onClick={() => making.press({})}>
-          {making.busy ? "Copying …" : "Back up now"}
+          {making.busy ? "Backing up…" : "Back up now"}
         </button>
         {copies.length > 0 && (
           <ChoiceField
             label="Go back to"
-            of={{ "": "choose a copy", ...Object.fromEntries(copies.map(({ name, words }) => [name, words])) }}
+            of={{ "": "choose a backup", ...Object.fromEntries(copies.map(({ name, words }) => [name, words])) }}
             value={chosen}
             onChoose={setChosen}
           />
@@ -44,9 +44,9 @@ export function Backups({ copies, age, alarm, backUp, restore }: Props) {
       </div>
       {chosen && (
         <p className="alarm mt-2">
-          Everything written since then goes out of sight; a copy of how it is now is made first.{" "}
+          Everything entered since then is replaced; the present state is backed up first.{" "}
           <button type="button" className="key key-small" disabled={restoring.busy} onClick={() => restoring.press({ name: chosen })}>
-            Restore this copy
+            Restore this backup
           </button>
         </p>
       )}

@@ -71,7 +71,7 @@ export function BringInSheet({ earlier }: Props) {
     setFile(null);
     setBeside([]);
   });
-  const undoing = useAct("undo-bring-in", () => setSaid("Taken back, all of it."));
+  const undoing = useAct("undo-bring-in", () => setSaid("Import undone."));
   const fields = Object.entries(bringInKinds[kind].fields) as [string, { readonly words: string; readonly must?: true }][];
   const out = new Set(faults.map(({ row }) => row)).size;
   const brought = ({ name, table }: TableFile) => ({ kind, file: name, columns, rows: table.rows, lines: table.lines });
@@ -80,14 +80,15 @@ export function BringInSheet({ earlier }: Props) {
     <div className="mt-2 flex flex-col gap-6">
       <h1>Bring in</h1>
       <TabRail
-        label="What is brought in"
+        label="What to import"
         tabs={bringInKindIds.map((id) => ({ id, name: bringInKinds[id].name }))}
         chosen={kind}
         onChoose={(id) => choose(id as BringInKind, file?.table)}
       >
         <div className="flex flex-col gap-4">
           <p>
-            Columns: {fields.map(([, { words, must }]) => (must ? `${words} (must)` : words)).join(", ")}. In any order, under any name.{" "}
+            Columns: {fields.map(([, { words, must }]) => (must ? `${words} (required)` : words)).join(", ")}. In any order, with any
+            headings.{" "}
             <a className="act-link" download={`${kind}.csv`} href={asFile([templateColumns(kind)])}>
               An empty file with these columns
             </a>
@@ -95,7 +96,7 @@ export function BringInSheet({ earlier }: Props) {
           <TableFileField
             label="A spreadsheet's file (CSV or XLSX)"
             paste
-            hint={`First row: what the columns are called. Up to ${mostRows} rows, whatever parts the cells and however the letters are kept.`}
+            hint={`First row: what the columns are called. Up to ${mostRows} rows, any separator and text encoding.`}
             tooBig="bring it in with several"
             onFile={take}
           />
@@ -103,13 +104,13 @@ export function BringInSheet({ earlier }: Props) {
             <>
               <p>
                 {file.name}: <span className="num">{file.table.rows.length}</span> {file.table.rows.length === 1 ? "row" : "rows"},{" "}
-                {file.encoding}, parted by {separators[file.table.separator] ?? "cells"}.
+                {file.encoding}, separated by {separators[file.table.separator] ?? "cells"}.
               </p>
               <div className="grid grid-cols-2 gap-3 lg:grid-cols-4">
                 {fields.map(([id, { words, must }]) => (
                   <ChoiceField<string>
                     key={id}
-                    label={`${words}${must ? "" : " (if there is one)"}`}
+                    label={`${words}${must ? "" : " (optional)"}`}
                     of={{ "": "no column", ...Object.fromEntries(file.table.columns.map((column, i) => [String(i), column])) }}
                     value={columns[id] === undefined ? "" : String(columns[id])}
                     error={faultAt(1, id)?.message}
@@ -145,7 +146,7 @@ export function BringInSheet({ earlier }: Props) {
               {made.rows.length > shownRows && <p className="text-note">and {made.rows.length - shownRows} more</p>}
               {made.rows.length > 0 && faults.length > 0 && (
                 <div role="alert" className="alarm">
-                  <p>These cannot come in as they stand. Put them right in the file, choose another column, or leave them out:</p>
+                  <p>These rows cannot be imported. Fix them in the file, choose another column, or leave them out:</p>
                   <ul>
                     {faults.slice(0, shownFaults).map(({ row, field, message }) => (
                       <li key={`${row} ${field}`}>{faultWords(kind, { row, field, message }, file.table.columns, columns)}</li>
@@ -177,13 +178,13 @@ export function BringInSheet({ earlier }: Props) {
           <Refused of={[act]} />
           {noCopy && file && (
             <p role="alert" className="alarm">
-              No copy of the shop could be made before, so nothing is brought in yet. npm run doctor says why; then press again, or{" "}
+              The shop could not be backed up first, so nothing was imported. Run npm run doctor to see why; then press again, or{" "}
               <button
                 type="button"
                 className="act-link"
                 onClick={() => act.press({ ...brought(file), leaveOut: faults.length > 0, uncopied: true })}
               >
-                bring it in without a copy
+                import without a backup
               </button>
             </p>
           )}
@@ -210,10 +211,10 @@ export function BringInSheet({ earlier }: Props) {
                     type="button"
                     className="key key-small"
                     disabled={undoing.busy}
-                    aria-label={`Take all of it back: ${words}`}
+                    aria-label={`Undo this import: ${words}`}
                     onClick={() => undoing.press({ id })}
                   >
-                    Take all of it back
+                    Undo this import
                   </button>
                 )}
               </li>

@@ -41,7 +41,7 @@ export function Devices({ sessions, lan, fingerprint, people }: Props) {
         ))}
       </ul>
       {!sessions.length && <p>Nobody has signed in.</p>}
-      <h3 className="mt-2 font-semibold">Bring a phone in</h3>
+      <h3 className="mt-2 font-semibold">Add a phone</h3>
       {lan ? (
         <>
           <div className="flex flex-wrap gap-2">
@@ -68,7 +68,7 @@ export function Devices({ sessions, lan, fingerprint, people }: Props) {
         </>
       ) : (
         <p>
-          This server is for this computer alone. For others stop it and start it with <code className="num">npm start -- --lan</code>
+          This server is only for this computer. To allow others, stop it and start it with <code className="num">npm start -- --lan</code>
         </p>
       )}
       <Refused of={[ending, inviting]} />

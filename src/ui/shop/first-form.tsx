@@ -21,14 +21,14 @@ export function FirstForm({ directory, values }: Props) {
   return (
     <ActForm
       act="found-shop"
-      label="A shop begins"
+      label="Set up your shop"
       className="flex max-w-3xl flex-col gap-4"
       values={{ ...values }}
       after={() => router.push("/first/doors")}
     >
-      <h1>A shop begins</h1>
+      <h1>Set up your shop</h1>
       <p>
-        Everything you write lies in <code className="num">{directory}</code> on this computer and goes nowhere else.
+        Everything you enter is saved in <code className="num">{directory}</code> on this computer and is not sent anywhere.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <FormText name="shopName" label="Name of the shop, as on the tags" />
@@ -42,16 +42,16 @@ export function FirstForm({ directory, values }: Props) {
       </div>
       <div className="grid grid-cols-[2fr_1fr] gap-3">
         <FormWeekdays name="openOn" label="Open on" />
-        <FormChoice name="locale" label="Dates are written" of={locales} />
+        <FormChoice name="locale" label="Date format" of={locales} />
       </div>
       <FormSecret
         name="passphrase"
         label="Passphrase"
-        hint="Three or four words. Asked for when you come in from a phone or another computer; on this one nobody is asked. It may wait."
+        hint="Three or four words. Needed to sign in from a phone or another computer, not on this one. You can set it later."
         autoComplete="new-password"
       />
       <p className="text-note">Prices of services, ways of working, people and suppliers: at Shop and Stores, whenever you like.</p>
-      <FormSend main>Begin</FormSend>
+      <FormSend main>Create the shop</FormSend>
     </ActForm>
   );
 }

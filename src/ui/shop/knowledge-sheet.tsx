@@ -20,7 +20,7 @@ interface Props {
   readonly loose: readonly string[];
 }
 
-const strengthWords = (strength: Strength) => `${strength} (${Math.round(strengths[strength] * 100)} in 100)`;
+const strengthWords = (strength: Strength) => `${strength} (${Math.round(strengths[strength] * 100)} %)`;
 
 /** Faults, signs and how often the one brings the other about: the tables, and the shop's own word where it knows better. */
 export function KnowledgeSheet({ faults, findings, loose }: Props) {
@@ -76,7 +76,7 @@ export function KnowledgeSheet({ faults, findings, loose }: Props) {
                 </button>
               </li>
             ))}
-            {!shown.length && <li>No fault has these words. Add it on the right.</li>}
+            {!shown.length && <li>No fault matches. Add it on the right.</li>}
           </ul>
         </section>
         {chosen ? <Strengths key={chosen.id} fault={chosen} findings={findings} /> : <div />}
@@ -210,7 +210,7 @@ function NewSign() {
       <div className="grid grid-cols-2 gap-2">
         <FormChoice
           name="open"
-          label="How far it must be open"
+          label="How far to open it"
           of={Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name]))}
         />
         <FormText name="minutes" label="Minutes for the check" figures />

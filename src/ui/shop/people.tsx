@@ -43,14 +43,14 @@ export function People({ people, me, former }: Props) {
               <RetireKey id={id} name={name} retired={false} retire="retire-person" />
             </div>
           ))}
-          <ActForm act="add-person" label="Someone new" className="mt-3 flex items-end gap-2" values={{ name: "", role: "bench" }} empties>
-            <FormText name="name" label="Someone new" className="flex-1" />
+          <ActForm act="add-person" label="Add a person" className="mt-3 flex items-end gap-2" values={{ name: "", role: "bench" }} empties>
+            <FormText name="name" label="Add a person" className="flex-1" />
             <FormChoice name="role" label="Role" of={roles} />
             <FormSend>Add</FormSend>
           </ActForm>
           {former.map(({ id, name }) => (
             <p key={id} className="rule-row flex items-center justify-between py-1">
-              {name}, not here any more <RetireKey id={id} name={name} retired retire="retire-person" />
+              {name}, left <RetireKey id={id} name={name} retired retire="retire-person" />
             </p>
           ))}
         </details>
@@ -58,8 +58,8 @@ export function People({ people, me, former }: Props) {
       <details className="mt-2">
         <summary className="act-link min-h-10">PIN and passphrase</summary>
         <p className="text-note">
-          A PIN is asked for when somebody is chosen on this computer, and wakes a phone. A passphrase lets somebody in from another device.
-          Leave the new one empty to take it away.
+          The PIN is needed to be chosen on this computer and to unlock a phone. The passphrase signs in from another device. Leave the new
+          one blank to remove it.
         </p>
         {people
           .filter(({ id }) => owner || id === me.id)

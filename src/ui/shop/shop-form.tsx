@@ -42,12 +42,12 @@ interface Settings {
 }
 
 const promiseChances = {
-  "0.5": "5 in 10",
-  "0.6": "6 in 10",
-  "0.7": "7 in 10",
-  "0.8": "8 in 10",
-  "0.9": "9 in 10",
-  "0.95": "95 in 100",
+  "0.5": "50 %",
+  "0.6": "60 %",
+  "0.7": "70 %",
+  "0.8": "80 %",
+  "0.9": "90 %",
+  "0.95": "95 %",
 } as const;
 const percent = (basisPoints: number) => String(basisPoints / 100);
 
@@ -97,27 +97,27 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
       <fieldset>
         <legend className="font-semibold">On tags, letters and invoices</legend>
         <div className="grid grid-cols-3 gap-3">
-          <FormText name="address" label="Address of the shop" hint="Street, place: a comma ends a line" className="col-span-2" />
+          <FormText name="address" label="Address of the shop" hint="Street, town (a comma starts a new line)" className="col-span-2" />
           <FormText name="phone" label="Phone of the shop" />
           <FormText name="taxNumber" label="Tax number" />
           <FormText name="bank" label="Bank and account" className="col-span-2" />
-          <FormText name="payWithinDays" label="To be paid within, days" figures />
+          <FormText name="payWithinDays" label="Payment due within, days" figures />
           <FormText name="terms" label="Terms, as printed on invoices" className="col-span-2" />
         </div>
       </fieldset>
       <fieldset>
-        <legend className="font-semibold">What is agreed at the counter</legend>
+        <legend className="font-semibold">Counter terms</legend>
         <div className="grid grid-cols-3 gap-3">
           <FormArea
             name="counterTerms"
             label="Terms, as printed on the receipt"
-            hint="What is done up to which sum, for what you are liable, whose the old parts are."
+            hint="Spending limits, liability, who keeps the old parts."
             rows={3}
             className="col-span-3"
           />
           <FormText name="storagePerWeekMinor" label="Storage a week, after three reminders" figures />
-          <FormText name="neverFetched" label="And if it is never fetched" className="col-span-2" />
-          <FormText name="warrantyMonths" label="Warranty of our work, months" figures />
+          <FormText name="neverFetched" label="If it is never collected" className="col-span-2" />
+          <FormText name="warrantyMonths" label="Warranty on our work, months" figures />
         </div>
       </fieldset>
       <div className="grid grid-cols-3 gap-3">
@@ -127,11 +127,11 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
       </div>
       <div className="grid grid-cols-3 gap-3">
         <FormText name="benchHoursPerDay" label="Bench hours a day" figures />
-        <FormChoice name="promiseChance" label="A promised day holds in" of={promiseChances} />
-        <FormChoice name="locale" label="Dates are written" of={locales} />
+        <FormChoice name="promiseChance" label="Confidence for promised dates" of={promiseChances} />
+        <FormChoice name="locale" label="Date format" of={locales} />
         <FormChoice name="dragWay" label="Drag, unless agreed otherwise" of={{ greased: "greased", dry: "dry" }} />
         <FormChoice name="shownForce" label="Pulls are shown in" hint="Every field takes N, kg and lb." of={forceUnits} />
-        <FormText name="footSwitchKey" label="Foot switch types" hint="The name of its key, such as PageDown" />
+        <FormText name="footSwitchKey" label="Foot switch sends key" hint="Name of the key, for example PageDown" />
       </div>
       <FormWeekdays name="openOn" label="Open on" />
       <div className="grid grid-cols-3 gap-3">
@@ -141,12 +141,12 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
       </div>
       <details>
         <summary className="act-link min-h-10">Price list of services</summary>
-        <p className="text-note">Before tax. Empty: its usual minutes at the hourly rate. Work on faults and parts come on top.</p>
+        <p className="text-note">Before tax. Blank = usual minutes at the hourly rate. Fault work and parts are extra.</p>
         <PriceTable />
         <div className="mt-2 grid grid-cols-2 gap-3">
-          <FormText name="prices.smallestMinor" label="Smallest charge for work" figures />
-          <FormText name="prices.consumablesMinor" label="Oil, grease, cleaner of an opened reel" figures />
-          <FormTick name="prices.measured" label="Bill the minutes measured at the stations, never more than quoted" />
+          <FormText name="prices.smallestMinor" label="Minimum labour charge" figures />
+          <FormText name="prices.consumablesMinor" label="Oil, grease and cleaner per opened reel" figures />
+          <FormTick name="prices.measured" label="Bill measured minutes, never more than quoted" />
         </div>
       </details>
       <fieldset>
@@ -159,17 +159,17 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
       </fieldset>
       <FormText
         name="backupTo"
-        label="Second place for the daily copies"
-        hint="A folder such as a stick's, as this computer calls it; empty for none. It may be away for days."
+        label="Second place for daily backups"
+        hint="Folder path, for example a USB stick. Leave blank for none. It may be unplugged for days."
       />
       <FormTick name="simulated" label="Simulated instruments and desks, to try things out" />
       <p className="text-note">
-        They invent readings and answers. What they write is marked everywhere and counts for nothing that this shop learns.
+        They make up readings and answers. These are marked everywhere and are never used for this shop's own figures.
       </p>
       <FormText
         name="invoiceYears"
-        label="An invoice keeps a name for, years"
-        hint="After somebody asked to be erased. Local tax law says how long."
+        label="Keep names on invoices for, years"
+        hint="After a customer asks to be erased. Local tax law sets the period."
         figures
       />
       <FormTick name="shortcuts" label="Single keys act as shortcuts" />

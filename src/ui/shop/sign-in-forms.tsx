@@ -12,12 +12,12 @@ const goTo = (then: string) => () => window.location.assign(then);
 /** Name and passphrase, from another device. */
 export function SignIn({ then, come }: { then: string; come: Entry }) {
   return (
-    <ActForm act={come} label="Who are you" className="flex max-w-md flex-col gap-3" values={{ name: "", secret: "" }} after={goTo(then)}>
-      <h1>Who are you</h1>
+    <ActForm act={come} label="Sign in" className="flex max-w-md flex-col gap-3" values={{ name: "", secret: "" }} after={goTo(then)}>
+      <h1>Sign in</h1>
       <FormText name="name" label="Your name, as at Shop" autoComplete="username" />
       <FormSecret name="secret" label="Passphrase" autoComplete="current-password" />
-      <FormSend main>Come in</FormSend>
-      <p className="text-note">No passphrase yet? The bench computer makes one, or brings this phone in by a QR: Shop, People.</p>
+      <FormSend main>Sign in</FormSend>
+      <p className="text-note">No passphrase yet? Set one on the bench computer, or add this phone by QR code: Shop, People.</p>
     </ActForm>
   );
 }
@@ -25,9 +25,9 @@ export function SignIn({ then, come }: { then: string; come: Entry }) {
 /** The same person, after half an hour without a press. */
 export function Wake({ then, wake }: { then: string; wake: Entry }) {
   return (
-    <ActForm act={wake} label="Still you" className="flex max-w-md flex-col gap-3" values={{ secret: "" }} after={goTo(then)}>
-      <h1>Still you?</h1>
-      <p>Half an hour went by without a press. Your PIN, or your passphrase:</p>
+    <ActForm act={wake} label="Locked" className="flex max-w-md flex-col gap-3" values={{ secret: "" }} after={goTo(then)}>
+      <h1>Locked: enter PIN</h1>
+      <p>Locked after half an hour without a press. Enter your PIN or passphrase:</p>
       <FormSecret name="secret" label="PIN or passphrase" autoComplete="current-password" />
       <FormSend main>Go on</FormSend>
     </ActForm>
@@ -100,12 +100,12 @@ export function PinForm({ person, choose, then }: { person: Here; choose: Entry;
 /** A phone comes in by the QR it was shown. */
 export function Join({ token, name, shop, join }: { token: string; name: string; shop: string; join: Entry }) {
   return (
-    <ActForm act={join} label="Come in" className="flex max-w-md flex-col gap-3" values={{}} also={{ token }} after={goTo("/")}>
+    <ActForm act={join} label="Sign in" className="flex max-w-md flex-col gap-3" values={{}} also={{ token }} after={goTo("/")}>
       <h1>{shop}</h1>
       <p>
-        This phone comes in as <strong>{name}</strong>, for twelve hours. After half an hour without a press it asks for the PIN.
+        This phone is signed in as <strong>{name}</strong>for twelve hours. After half an hour without a press it asks for the PIN.
       </p>
-      <FormSend main>Come in as {name}</FormSend>
+      <FormSend main>Sign in as {name}</FormSend>
     </ActForm>
   );
 }

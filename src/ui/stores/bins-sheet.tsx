@@ -70,7 +70,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, runni
     >
       <StoresPages here="Bins" />
       <p className="mt-2 flex flex-wrap items-center gap-x-4">
-        <span>Levels by use hold in {100 - runningOutChance} of 100 until the parcel is here.</span>
+        <span>Levels set by use avoid running out before delivery {100 - runningOutChance} % of the time.</span>
         <a className="act-link min-h-10" href="/stores/bin-labels.pdf" target="_blank" rel="noreferrer">
           Labels for all bins
         </a>
@@ -101,7 +101,7 @@ export function BinsSheet({ stock, donors, currency, highlight, newNumber, runni
           )}
           {lying.length > 0 && (
             <section aria-label="Slow and dead stock" className="mt-6">
-              <h2>Lies long</h2>
+              <h2>Not used for long</h2>
               <ul>
                 {lying.map((line) => (
                   <li key={line.partTypeId} className="rule-row py-1">
@@ -252,10 +252,10 @@ function BinRow({ line, here }: { line: BinLine; here: boolean }) {
                 className="key key-small"
                 disabled={levelling.busy}
                 aria-pressed={line.byUse}
-                aria-label={`Level by use of ${line.number}`}
+                aria-label={`Set level by use of ${line.number}`}
                 onClick={() => levelling.press({ partTypeId: line.partTypeId, byUse: !line.byUse })}
               >
-                Level by use
+                Set level by use
               </button>
               <button
                 type="button"

@@ -54,25 +54,25 @@ export function OrderCard({ order }: { order: OrderOnItsWay }) {
         <p className="flex-1">
           <strong>{order.supplierName}</strong>, expected {order.expected}{" "}
           <span className="num text-note">
-            {order.reference === "by hand" ? "to be sent by you: paper or table" : order.reference || "not sent yet"}
+            {order.reference === "by hand" ? "for you to send: PDF or CSV" : order.reference || "not sent yet"}
           </span>{" "}
           <a
             className="act-link text-note"
             href={`/stores/orders/${order.id}/order.pdf`}
             target="_blank"
             rel="noreferrer"
-            aria-label={`Paper of order ${order.id}`}
+            aria-label={`PDF of order ${order.id}`}
           >
-            Paper
+            PDF
           </a>{" "}
-          <a className="act-link text-note" href={`/stores/orders/${order.id}/order.csv`} aria-label={`Table of order ${order.id}`}>
-            Table
+          <a className="act-link text-note" href={`/stores/orders/${order.id}/order.csv`} aria-label={`CSV of order ${order.id}`}>
+            CSV
           </a>
           {order.note && <strong className="block">{order.note}</strong>}
         </p>
         {out.length > 1 && (
           <button type="button" className="key key-small" disabled={all.busy} onClick={() => all.press({ orderId: order.id })}>
-            All of it came
+            All received
           </button>
         )}
       </div>
@@ -103,7 +103,7 @@ function OrderLine({ line, told }: { line: OrderLineView; told: (got: { readonly
           {line.name} <span className="text-note">{fewTags(line.tags?.split(",") ?? [])}</span>
         </span>
         <span className="num ml-auto shrink-0 whitespace-nowrap">
-          {line.received} of {line.quantity} in{line.extra > 0 && ` + ${line.extra}`}
+          {line.received} of {line.quantity} received{line.extra > 0 && ` + ${line.extra}`}
         </span>
         {outstanding > 0 && (
           <form
@@ -129,7 +129,7 @@ function OrderLine({ line, told }: { line: OrderLineView; told: (got: { readonly
         )}
       </div>
       <Refused of={[taking, bad, givingUp]} />
-      {line.givenUp > 0 && <p className="text-note">{line.givenUp} will not come</p>}
+      {line.givenUp > 0 && <p className="text-note">{line.givenUp} not coming</p>}
       {line.bad.map((piece) => (
         <Bad key={piece.id} piece={piece} line={line} />
       ))}
@@ -166,7 +166,7 @@ function OrderLine({ line, told }: { line: OrderLineView; told: (got: { readonly
             More than ordered
           </button>
           <button type="button" className="key key-small" disabled={givingUp.busy} onClick={() => givingUp.press({ orderLineId: line.id })}>
-            The rest will not come
+            The rest is not coming
           </button>
           <ActForm
             act="line-paid-otherwise"
@@ -175,7 +175,7 @@ function OrderLine({ line, told }: { line: OrderLineView; told: (got: { readonly
             values={{ paidMinor: formatMinor(Math.round((line.priceMinor * line.quantity) / line.pack)) }}
             also={{ orderLineId: line.id }}
           >
-            <FormText name="paidMinor" label="Billed in all" figures className="w-28" />
+            <FormText name="paidMinor" label="Total billed" figures className="w-28" />
             <FormSend whenChanged>Keep</FormSend>
           </ActForm>
         </div>
@@ -215,7 +215,7 @@ function Bad({ piece, line }: { piece: OrderLineView["bad"][number]; line: Order
         disabled={settling.busy}
         onClick={() => settling.press({ badPieceId: piece.id, state: "replaced" })}
       >
-        Another is coming
+        Replacement coming
       </button>
       <ActForm
         act="settle-bad-piece"

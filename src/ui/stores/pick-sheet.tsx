@@ -35,8 +35,8 @@ export function PickSheet({ day, picks, tags, missing }: Props) {
     >
       <StoresPages here="Pick list" />
       <p className="mt-2">
-        {tags.length ? `For ${tags.length === 1 ? "one reel" : `${tags.length} reels`} until ${day}.` : "No reel waits for our hands."}{" "}
-        {tags.length > 0 && !picks.length && "None of them wants a piece from a bin."}
+        {tags.length ? `For ${tags.length === 1 ? "one reel" : `${tags.length} reels`} until ${day}.` : "No reel is waiting for us."}{" "}
+        {tags.length > 0 && !picks.length && "None of them needs a part from a bin."}
       </p>
       <ul className="mt-2">
         {picks.map(({ bin, type, for: jobs, inBin }) => {
@@ -72,7 +72,7 @@ export function PickSheet({ day, picks, tags, missing }: Props) {
                         {tag}
                       </Link>
                       {mine.length > 1 && ` ×${mine.length}`}
-                      {mine.some(({ setAside }) => setAside) && " (lies there with its tag)"}
+                      {mine.some(({ setAside }) => setAside) && " (already set aside with its tag)"}
                     </span>
                   );
                 })}

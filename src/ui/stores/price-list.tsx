@@ -67,7 +67,7 @@ export function PriceList({ supplier }: Props) {
       {seen && table && (
         <div className="mt-2 flex flex-col gap-2">
           <p>
-            {seen.known} of {table.rows.length} rows are parts of the catalogue.
+            {seen.known} of {table.rows.length} rows match parts in the catalogue.
           </p>
           <Told
             title={`Changed by more than ${jumpPercent} %`}
@@ -88,7 +88,7 @@ export function PriceList({ supplier }: Props) {
             rows={seen.faults.map(({ row, number, message }) => `row ${row}, ${number}: ${message}`)}
           />
           <Told
-            title="No part of the catalogue: left out"
+            title="Not in the catalogue: left out"
             count={seen.counts.unknown}
             rows={seen.unknown.map(({ row, number }) => `row ${row}: ${number || "no number"}`)}
           />

@@ -44,7 +44,7 @@ export function ShelfSheet({ shelf, currency, costMinor }: Props) {
         <CornerBlock
           cells={[
             {
-              label: `A reel takes, ${currency}`,
+              label: `Each reel takes, ${currency}`,
               value: costMinor === null ? "–" : <span className="num">{formatMinor(costMinor)}</span>,
               large: true,
             },
@@ -55,7 +55,7 @@ export function ShelfSheet({ shelf, currency, costMinor }: Props) {
       <StoresPages here="Shelf" />
       <div className="mt-4 grid gap-10 lg:grid-cols-[1fr_300px]">
         <div>
-          {!shelf.length && <p>Nothing stands here yet. The first reel that goes home is counted; tell the shelf what is open.</p>}
+          {!shelf.length && <p>Nothing here yet. Use is counted from the first reel returned; add the tins and bottles that are open.</p>}
           <ul className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
             {shelf.map((one) => (
               <OnShelf key={one.product} one={one} />
@@ -71,11 +71,11 @@ export function ShelfSheet({ shelf, currency, costMinor }: Props) {
         >
           <h2>Open a tin or bottle</h2>
           <FormChoice name="product" label="Product" of={Object.fromEntries(consumableIds.map((id) => [id, consumables[id].name]))} />
-          <FormText name="words" label="What it says on it" />
+          <FormText name="words" label="Name on the label" />
           <FormText name="holds" label="Holds, ml or g" figures />
           <FormText name="priceMinor" label={`Cost, ${currency}`} figures />
           <FormDay name="useBy" label="Use by" />
-          <FormSend large>It is open</FormSend>
+          <FormSend large>Add as open</FormSend>
         </ActForm>
       </div>
     </Sheet>
@@ -89,7 +89,7 @@ function OnShelf({ one }: { one: Product }) {
   const pace = `${one.perWeek < 10 ? one.perWeek.toFixed(1) : Math.round(one.perWeek)} ${one.time[1]} a week`;
   return (
     <li className="flex gap-4 border-t border-ink pt-2">
-      <Tin share={tin?.share ?? 0} known={tin !== null} words={tin ? `${Math.round(100 * tin.share)} in 100 left` : "none open"} />
+      <Tin share={tin?.share ?? 0} known={tin !== null} words={tin ? `${Math.round(100 * tin.share)} % left` : "none open"} />
       <div className="min-w-0 flex-1">
         <h2>{one.name}</h2>
         {tin ? (
@@ -98,7 +98,7 @@ function OnShelf({ one }: { one: Product }) {
             {tin.words && `, ${tin.words}`}
           </p>
         ) : (
-          <p>None open that the book knows of.</p>
+          <p>None open on record.</p>
         )}
         <p className="text-note">
           {pace}; a {one.time[0]} takes {one.once.toPrecision(2)} {unit},{" "}
@@ -106,14 +106,14 @@ function OnShelf({ one }: { one: Product }) {
           {tin && `; opened ${tin.opened}`}
           {tin?.useByWords && `, use by ${tin.useByWords}`}
         </p>
-        {tin?.spoils && <p className="alarm">Its day comes before it is used up.</p>}
+        {tin?.spoils && <p className="alarm">It will expire before it is used up.</p>}
         {tin && (
           <div className="mt-1 flex flex-wrap gap-2">
             <button
               type="button"
               className="key key-small"
               disabled={opening.busy}
-              aria-label={`Empty, next one open: ${one.name}`}
+              aria-label={`Used up, next one opened: ${one.name}`}
               onClick={() =>
                 opening.press({
                   product: one.product,
@@ -124,7 +124,7 @@ function OnShelf({ one }: { one: Product }) {
                 })
               }
             >
-              Empty, next one open
+              Used up, next one opened
             </button>
             <button
               type="button"

@@ -40,7 +40,7 @@ const Card = ({ currency }: { currency: string }) => (
     <FormText name="leadDays" label="Delivery, days" figures className="w-32" />
     <FormText name="freePostFromMinor" label={`Post free from, ${currency}`} figures className="w-36" />
     <FormText name="smallestOrderMinor" label={`Smallest order, ${currency}`} figures className="w-36" />
-    <FormText name="email" label="Orders by mail to" className="w-52" />
+    <FormText name="email" label="Order e-mail address" className="w-52" />
   </>
 );
 
@@ -81,10 +81,10 @@ export function SuppliersSheet({ suppliers, currency, rules, simulated }: Props)
               <p className="text-note">
                 Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue.{" "}
                 {supplier.learned.parcels === 0
-                  ? `No parcel seen yet: reckoned with ${supplier.learned.days} days.`
+                  ? `No parcel yet; we plan on ${supplier.learned.days} days.`
                   : `${supplier.learned.parcels === 1 ? "1 parcel" : `${supplier.learned.parcels} parcels`} took ${supplier.learned.middle.toFixed(1)} days in the middle; reckoned with ${supplier.learned.days}.`}
                 {supplier.mistakes.pieces > 0 &&
-                  ` ${supplier.mistakes.bad} of ${supplier.mistakes.pieces} pieces wrong or broken: reckoned with ${supplier.mistakes.percent.toFixed(1)} in 100.`}
+                  ` ${supplier.mistakes.bad} of ${supplier.mistakes.pieces} pieces wrong or broken; we plan on ${supplier.mistakes.percent.toFixed(1)} %.`}
                 {supplier.retired && "; no longer used"}
               </p>
               {!supplier.retired && <PriceList supplier={supplier} />}
@@ -105,7 +105,7 @@ export function SuppliersSheet({ suppliers, currency, rules, simulated }: Props)
           </ActForm>
           <ActForm
             act="save-order-rules"
-            label="What the plan reckons with"
+            label="Planning assumptions"
             className="flex flex-col gap-2 self-start"
             seen={{ seen: seenOrderRules(rules) }}
             values={{
@@ -118,18 +118,18 @@ export function SuppliersSheet({ suppliers, currency, rules, simulated }: Props)
               orderOn: rules.orderOn,
             }}
           >
-            <h2>What the plan reckons with</h2>
-            <FormText name="lateShareBasisPoints" label="A day late costs, % of the reel's work" figures />
-            <FormText name="leftOverDays" label="A piece left over should be used within, days" figures />
-            <FormText name="leadChance" label="A parcel is here by its day, in 100" figures />
-            <FormText name="runningOutChance" label="A bin may run out before, in 100" figures />
+            <h2>Planning assumptions</h2>
+            <FormText name="lateShareBasisPoints" label="Cost per day late (% of labour)" figures />
+            <FormText name="leftOverDays" label="Use leftovers within (days)" figures />
+            <FormText name="leadChance" label="Delivery confidence (%)" figures />
+            <FormText name="runningOutChance" label="Stock-out risk (%)" figures />
             {simulated && (
               <>
-                <FormText name="deskLate" label="The simulated desk is late, in 100" figures />
-                <FormText name="deskWrong" label="and packs a wrong piece, in 100" figures />
+                <FormText name="deskLate" label="Simulated desk is late (%)" figures />
+                <FormText name="deskWrong" label="Simulated desk packs a wrong part (%)" figures />
               </>
             )}
-            <FormWeekdays name="orderOn" label="Days on which orders go out" />
+            <FormWeekdays name="orderOn" label="Days orders go out" />
             <FormSend whenChanged>Save</FormSend>
           </ActForm>
         </div>

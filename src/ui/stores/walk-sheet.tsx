@@ -131,11 +131,11 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
         <Key label="+ one more" className="min-w-20 text-head" onPress={() => setSeen(says + 1)}>
           +
         </Key>
-        <span className="num">{says === bin.count ? "as the book says" : `the book says ${bin.count}`}</span>
+        <span className="num">{says === bin.count ? "matches the record" : `the book says ${bin.count}`}</span>
       </div>
       {says !== bin.count && (
         <fieldset className="mt-3 flex flex-wrap gap-2">
-          <legend>Why, if anybody knows</legend>
+          <legend>Reason, if known</legend>
           {countWhyIds.map((id) => (
             <button
               key={id}
@@ -152,7 +152,7 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
       {note && <p role="status">{note}</p>}
       {differences.length > 0 && (
         <section aria-label="Differences" className="mt-4">
-          <h2>Differences of this walk</h2>
+          <h2>Differences in this count</h2>
           <ul>
             {differences.map((line) => (
               <li key={line} className="rule-row py-1">

@@ -10,14 +10,14 @@ const bodySchema = z.object({ pressId: z.string().min(8).max(64), act: z.string(
 
 const refuse = (status: number, message: string, way?: { readonly to: "sign-in" }) =>
   Response.json({ ok: false, message, fields: {}, ...(way ? { way } : {}) }, { status });
-const damaged = "This press arrived damaged. Reload the page and try again.";
+const damaged = "That did not send properly. Reload the page and try again.";
 const tooLong = "A press is a few words, not that many.";
 
 /** The one door of every act: a press comes in, and is done once. It answers with the revision of the state that has it. */
 export async function POST(request: Request): Promise<Response> {
   // A press of somebody who was signed out meanwhile waits: it is sent again once somebody is in.
   if (!(await whoAsks(getDb())).person)
-    return refuse(401, "Nobody is signed in here any more. Sign in; what you typed stays.", { to: "sign-in" });
+    return refuse(401, "You have been signed out. Sign in again; what you typed is kept.", { to: "sign-in" });
   if (!request.headers.get("content-type")?.startsWith("application/json")) return refuse(415, "A press is sent as JSON.");
   const length = Number(request.headers.get("content-length") ?? Number.NaN);
   if (length > pressBytes.file) return refuse(413, tooLong);

@@ -6,7 +6,7 @@ import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { LotIntakeSheet } from "@/ui/counter/lot-intake-sheet";
 
-export const metadata = { title: "A lot at the counter" };
+export const metadata = { title: "Lot at the counter" };
 
 export default async function LotIntakePage() {
   const db = await readPage("customers");

@@ -18,12 +18,12 @@ export default async function DoorsPage() {
       <ul className="mt-4 flex max-w-3xl flex-col gap-6">
         <li>
           <Link className="key key-main inline-flex" href="/counter">
-            Take in the first reel
+            Check in the first reel
           </Link>
           <p className="mt-2">
             {anyModel
               ? "Customer, reel, complaint: one page."
-              : "Customer, reel, complaint: one page. No model is in the library yet; a reel without one is taken in all the same, and its teardown becomes its schematic."}
+              : "Customer, reel, complaint: one page. No model is in the library yet; you can check in a reel without one; stripping it makes its schematic."}
           </p>
         </li>
         <li>
@@ -37,14 +37,14 @@ export default async function DoorsPage() {
             Bring data in
           </Link>
           <p className="mt-2">
-            Customers, reels with their visits, stock, suppliers and price lists out of a spreadsheet; each file can be taken back whole.
+            Customers, reels with their visits, stock, suppliers and price lists out of a spreadsheet; each import can be undone.
           </p>
         </li>
         <li>
-          <h2>Look round in the demo</h2>
+          <h2>Try the demo shop</h2>
           <p>
-            In a second window of the terminal: <code className="num">npm run demo</code>. It works in a folder of its own and touches
-            nothing of yours, which lies in <code className="num">{dataDirectory()}</code>.
+            In a second window of the terminal: <code className="num">npm run demo</code>. It uses a folder of its own and leaves your data
+            alone. Yours is in <code className="num">{dataDirectory()}</code>.
           </p>
         </li>
       </ul>

@@ -6,7 +6,7 @@ import { invitedPerson } from "@/data/sign-in/invitations";
 import { Sheet } from "@/ui/sheets/sheet";
 import { Join } from "@/ui/shop/sign-in-forms";
 
-export const metadata = { title: "Come in" };
+export const metadata = { title: "Sign in" };
 
 /** Where the QR at Shop leads: a phone comes in as somebody, once. */
 export default async function JoinPage({ params }: { params: Promise<{ token: string }> }) {
@@ -20,8 +20,8 @@ export default async function JoinPage({ params }: { params: Promise<{ token: st
         <Join token={token} name={person.name} shop={getShopSettings(db).shopName} join={joinIn} />
       ) : (
         <>
-          <h1>This invitation does not hold any more</h1>
-          <p className="mt-2">It was used, or is more than ten minutes old. Make a new one at Shop on the bench computer.</p>
+          <h1>This invitation is no longer valid</h1>
+          <p className="mt-2">It has been used or is more than ten minutes old. Make a new one at Shop on the bench computer.</p>
         </>
       )}
     </Sheet>

@@ -41,7 +41,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
   const cost = (minor: number) => formatMinor(Math.round(minor));
   const times10 = (share: number) => share.toFixed(2);
   return (
-    <Sheet fill block={<CornerBlock cells={[{ label: "Jobs in this time", value: String(jobs.length), large: true }]} />}>
+    <Sheet fill block={<CornerBlock cells={[{ label: "Jobs in this period", value: String(jobs.length), large: true }]} />}>
       <LedgerRooms here="figures" />
       <RangeForm page="/ledger/figures" from={from} to={to}>
         <a className="act-link ml-4 inline-flex min-h-10 items-center" href={`/ledger/figures/figures.csv?${times}`}>
@@ -52,7 +52,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
         </a>
       </RangeForm>
       {jobs.length === 0 ? (
-        <p className="mt-4">No reel was returned in this time. Choose another, or look again when the first one is.</p>
+        <p className="mt-4">No reel was returned in this period. Choose another period.</p>
       ) : (
         <div className="mt-2 grid gap-8 lg:grid-cols-2">
           <div className="min-w-0">
@@ -61,42 +61,42 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
               months={monthsOf(jobs, from, to).map((month) => ({ ...month, href: behind(month.id), sum: cost(month.totalMinor) }))}
               currency={currency}
             />
-            <h2 className="mt-4">What a bench hour brought, {currency}</h2>
-            <p className="text-note">Work without pieces, before tax, by the stations' clocks. The bar is where half of all jobs lie.</p>
+            <h2 className="mt-4">Earned per bench hour, {currency}</h2>
+            <p className="text-note">Labour only, before tax, by the stations' clocks. The bar covers the middle half of the jobs.</p>
             <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-kind"), behind, cost)} />
             <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-family"), behind, cost)} />
           </div>
           <div className="min-w-0">
-            <h2>Days that were said</h2>
+            <h2>Promised dates</h2>
             {dates.jobs < 10 ? (
-              <p>Ten finished jobs are needed to tell how often a said day holds; there are {dates.jobs}.</p>
+              <p>Ten finished jobs are needed to tell how often promised dates are kept; there are {dates.jobs} so far.</p>
             ) : (
               <>
                 <p>
-                  Of {dates.jobs} days said for {chanceWords(promiseChance)},{" "}
+                  Of {dates.jobs} dates promised at {chanceWords(promiseChance)},{" "}
                   <strong>
-                    <span className="num">{Math.round(dates.held)}</span> of 100 held
+                    <span className="num">{Math.round(dates.held)}</span> % were kept
                   </strong>
                   .
                   {truly < dates.jobs &&
                     (truly === 0
-                      ? " They are reckoned afterwards, by what was known when each reel came."
-                      : ` ${truly} of them were said at the counter, the others are reckoned afterwards by what was known then.`)}
+                      ? " All are worked out afterwards, from what was known when each reel came in."
+                      : ` ${truly} of them were promised at the counter; the others are worked out afterwards, from what was known then.`)}
                 </p>
                 <p className="text-note">
-                  Mean cost of being out (pinball loss, days): {dates.loss.toFixed(2)}; seven days for all {dates.lossOfSeven.toFixed(2)},
-                  the middle of what jobs took {dates.lossOfMean.toFixed(2)}.
+                  Average error of the promised date: {dates.loss.toFixed(2)} days (pinball loss). Always promising a week would give{" "}
+                  {dates.lossOfSeven.toFixed(2)}, always the usual time {dates.lossOfMean.toFixed(2)}.
                 </p>
               </>
             )}
-            <h2 className="mt-4">What it took against the quote</h2>
-            <p className="text-note">1 is as quoted, 1.2 a fifth longer.</p>
+            <h2 className="mt-4">Time taken against the quote</h2>
+            <p className="text-note">1.0 = as quoted; 1.2 = 20 % longer.</p>
             <SpreadBars rows={rowsOf(figuresBy(jobs, "took-kind"), behind, times10)} mark={1} />
-            <h2 className="mt-4">What waits on whom, days</h2>
+            <h2 className="mt-4">Days waiting, and on whom</h2>
             <SpreadBars rows={rowsOf(waitFigures(jobs), behind, (days) => days.toFixed(1))} />
             <h2 className="mt-4">Comebacks by cause</h2>
             {comebacksByCause(jobs).length === 0 ? (
-              <p>None came back in this time.</p>
+              <p>None came back in this period.</p>
             ) : (
               <table className="plain-table">
                 <tbody>
@@ -131,7 +131,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
                 <tr>
                   <td>
                     <Link className="act-link" href="/stores/bins" prefetch={false}>
-                      Worth of what lies in the bins
+                      Value of stock in bins
                     </Link>
                   </td>
                   <td />
@@ -146,7 +146,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
               {falseAlarmMonths / 12} years, all together.
             </p>
             {alarms.length === 0 ? (
-              <p>Nothing drifts.</p>
+              <p>All steady.</p>
             ) : (
               <ul>
                 {alarms.map((watch) => (

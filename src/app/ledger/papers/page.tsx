@@ -45,7 +45,7 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
           <RangeForm page="/ledger/papers" {...range} />
           {papers.length === 0 ? (
             <p className="mt-2">
-              {text || openOnly ? "No paper is like that." : "The first invoice is made when the first reel is returned."}
+              {text || openOnly ? "No invoice matches." : "The first invoice is made when the first reel is returned."}
             </p>
           ) : (
             <table className="plain-table mt-2">
@@ -56,7 +56,7 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
                   <th>Name</th>
                   <th className="text-right">Total</th>
                   <th className="text-right">Open</th>
-                  <th>How old</th>
+                  <th>Age</th>
                 </tr>
               </thead>
               <tbody>
@@ -68,7 +68,7 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
                       </Link>
                     </td>
                     <td>{dateWords(paper.onDay)}</td>
-                    <td>{paper.name ?? "forgotten, as the law lets it"}</td>
+                    <td>{paper.name ?? "name deleted (retention period over)"}</td>
                     <td className="num text-right">
                       {formatMinor(paper.totalMinor)} {paper.currency}
                     </td>
@@ -82,7 +82,7 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
           <Pager page={page} more={papers.length > pageOf} href={(to) => address({ page: to ? String(to) : "" })} />
         </div>
         <div>
-          <h2>What is open, by its age</h2>
+          <h2>Unpaid, by age</h2>
           <table className="plain-table">
             <tbody>
               {ages.map((age) => (
@@ -134,10 +134,10 @@ export default async function PapersPage({ searchParams }: { searchParams: Promi
           </table>
           <p className="mt-2 flex flex-wrap gap-x-6">
             <a className="act-link inline-flex min-h-10 items-center" href={`/ledger/papers/papers.csv?${times}`}>
-              Papers of this time (CSV)
+              Invoices for this period (CSV)
             </a>
             <a className="act-link inline-flex min-h-10 items-center" href={`/ledger/papers/payments.csv?${times}`}>
-              Payments of this time (CSV)
+              Payments for this period (CSV)
             </a>
           </p>
         </div>

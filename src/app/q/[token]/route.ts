@@ -19,7 +19,7 @@ import { dateWords } from "@/ui/dates";
  * Where a quote's link leads: a door for one quote, opened by the link alone. It shows nothing else of the shop, takes one answer, and shuts.
  */
 
-const gone = "This link does not hold any more: the quote was answered, taken back, or is too old. Please ask the shop.";
+const gone = "This link is no longer valid: the quote was answered, withdrawn or has expired. Please ask the shop.";
 const html = (body: string, status = 200) =>
   new Response(body, {
     status,
@@ -43,7 +43,7 @@ export async function GET(_request: Request, { params }: Params): Promise<Respon
 async function leadsNowhere(db: Db, shopName: string): Promise<Response> {
   const guessed = guessAtLink(db, (await fromSocket())?.address ?? "nowhere", new Date().toISOString());
   if (guessed === 0) return html(askingEndHtml(shopName, gone), 410);
-  const tooMany = html(askingEndHtml(shopName, "Too many links that lead nowhere came from here. Please wait, or call the shop."), 429);
+  const tooMany = html(askingEndHtml(shopName, "Too many invalid links were opened from here. Please wait, or call the shop."), 429);
   tooMany.headers.set("retry-after", String(guessed));
   return tooMany;
 }
@@ -73,9 +73,9 @@ export async function POST(request: Request, { params }: Params): Promise<Respon
   const form = await request.formData().catch(() => null);
   const option = form?.get("option");
   const words = String(form?.get("words") ?? "");
-  if (typeof option !== "string" || !askingOptions.includes(option as AskingOption)) return shown(token, "Please choose what we shall do.");
-  if (controlSignAt(Object.fromEntries(form!)) !== null)
-    return shown(token, "There is a sign in it that nobody can see. Please type it anew.");
+  if (typeof option !== "string" || !askingOptions.includes(option as AskingOption))
+    return shown(token, "Please choose what you would like us to do.");
+  if (controlSignAt(Object.fromEntries(form!)) !== null) return shown(token, "The text has a hidden character. Please type it again.");
   if (words.length > mostWords) return shown(token, `At most ${mostWords} characters, please.`);
   // Whoever sent the letter answers for its being written down.
   const person = findPerson(db, asking.personId);
@@ -93,5 +93,5 @@ export async function POST(request: Request, { params }: Params): Promise<Respon
       500,
     );
   }
-  return html(askingEndHtml(shopName, "Thank you: your answer is here. The shop goes on from it; this link is shut now."));
+  return html(askingEndHtml(shopName, "Thank you. The shop has your answer; this link is now closed."));
 }

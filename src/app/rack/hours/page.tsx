@@ -27,8 +27,8 @@ export default async function HoursPage() {
     >
       <h1>People's hours at the bench</h1>
       <p className="text-note">
-        Hours of each day; empty: not at the bench. Until anybody has hours, the bench has {benchHoursPerDay} h on each day the shop is
-        open, as they were truly worked.
+        Hours for each day; blank = not at the bench. Until somebody has hours, the bench has {benchHoursPerDay} h on each day the shop is
+        open, as actually worked.
       </p>
       <PeopleHours
         revision={revisionOf(db)}

@@ -23,13 +23,13 @@ export default async function SeasonPage() {
     >
       <h1>The year ahead</h1>
       <p className="text-note">
-        What usually comes in each week, in bench hours, against the hours the bench has.{" "}
+        What usually comes in each week, in bench hours, compared with the hours the bench has.{" "}
         {years > 0
           ? `From ${years === 1 ? "the year" : `the ${years} years`} before; a reel takes about ${Math.round(minutesPerReel)} minutes.`
-          : "There is no year before yet: as many as lately."}
+          : "No earlier year yet: based on recent weeks."}
       </p>
       <SeasonRail weeks={weeks.map((week) => ({ ...week, words: dayWords(week.day), month: week.day.slice(5, 7) }))} />
-      <h2 className="mt-4">Ask in before the rush</h2>
+      <h2 className="mt-4">Invite before the rush</h2>
       <Invitations
         letters={invitations.map(({ ownerId, owner, week, due, reels }) => ({
           ownerId,

@@ -9,7 +9,7 @@ export const seatOutcome = defineAct({
   name: "seat-outcome",
   permission: "bench",
   input: seat.extend({
-    product: z.string().trim().min(1, "Say what went on.").max(60, "At most 60 letters.").nullable().optional(),
+    product: z.string().trim().min(1, "Say what was used.").max(60, "At most 60 letters.").nullable().optional(),
     /** A product that is doubted there is kept only on purpose. */
     onPurpose: z.boolean().default(false),
     clean: z.enum(cleanOutcomeIds).nullable().optional(),

@@ -7,7 +7,7 @@ import { broughtWith, complaints, hands } from "@/core/vocabulary/counter-lists"
 import { depths, jobKindIds } from "@/core/vocabulary/job-kinds";
 
 const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(list) as [keyof T & string, ...(keyof T & string)[]]);
-/** How deep; empty is as usual here. */
+/** How deep; empty is shop default. */
 export const depthSaid = z.union([z.literal(""), keys(depths)]);
 
 export const correctIntake = defineAct({
@@ -24,7 +24,7 @@ export const correctIntake = defineAct({
       .max(40, "At most 40 characters.")
       .regex(
         /^[\p{L}\p{N}\s./?-]*$/u,
-        "A serial has letters, digits, dots, dashes and strokes; a question mark for a sign nobody can read.",
+        "A serial has letters, digits, dots, dashes and slashes; use a question mark for a character nobody can read.",
       ),
     hand: keys(hands),
     kind: z.enum(jobKindIds),
@@ -32,7 +32,7 @@ export const correctIntake = defineAct({
     complaints: z.array(keys(complaints)).max(20),
     complaint: z.string().trim().max(1000, "At most 1000 characters."),
     brought: z.array(keys(broughtWith)).max(20),
-    limit: typedMaybeAmount("An amount such as 60 or 59.50, or empty when every quote is to be asked for."),
+    limit: typedMaybeAmount("Enter an amount such as 60 or 59.50, or leave it blank to ask for every quote."),
     deposit: typedMaybeAmount("An amount such as 20 or 19.50, or empty."),
     promisedOn: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day."),
     seen: seenSchema,

@@ -15,7 +15,7 @@ const keys = <T extends Record<string, string>>(list: T) => z.enum(Object.keys(l
 /** What the counter can do with a reel: take it in for one kind of job, keep it for its parts, or send it away with a reason. */
 export const comesFor = { ...jobKinds, donor: "parts only (donor)", declined: "not accepted" } as const;
 /** How deep, as the counter says it; usual is the way of the customer or the shop. */
-export const depthChoices = { usual: "as usual here", ...depths } as const;
+export const depthChoices = { usual: "shop default", ...depths } as const;
 /** Of a comeback: nothing is taken for granted. */
 export const paysChoices = { "": "choose", ...whoPays } as const;
 const amount = z
@@ -33,7 +33,7 @@ export const intakeFormSchema = z
     customerId: z.string().regex(/^\d*$/),
     name: z.string().trim().max(80, "At most 80 letters."),
     phone: z.string().trim().max(40, "At most 40 characters."),
-    email: z.union([z.literal(""), z.email("This is no e-mail address: leave it empty, or write it like name@place.example.")]),
+    email: z.union([z.literal(""), z.email("This is not an e-mail address. Write it like name@place.example, or leave it blank.")]),
     address: z.string().trim().max(200, "At most 200 characters."),
     modelId: z.string().min(1, "Choose the model."),
     unknownName: z.string().trim().max(60, "At most 60 letters."),
@@ -44,7 +44,7 @@ export const intakeFormSchema = z
       .max(40, "At most 40 characters.")
       .regex(
         /^[\p{L}\p{N}\s./?-]*$/u,
-        "A serial has letters, digits, dots, dashes and strokes; a question mark for a sign nobody can read.",
+        "A serial has letters, digits, dots, dashes and slashes; use a question mark for a character nobody can read.",
       ),
     reelId: z.string().regex(/^\d*$/),
     madeBy: z.string().trim().max(60, "At most 60 letters."),
@@ -60,7 +60,7 @@ export const intakeFormSchema = z
     tripsPerYear: z
       .string()
       .trim()
-      .regex(/^\d{1,3}$/, "How many trips a year: a whole number up to 999."),
+      .regex(/^\d{1,3}$/, "Trips a year: a whole number up to 999."),
     brought: z.array(keys(broughtWith)).max(20),
     conditions: z.array(keys(conditionMarks)).max(20),
     life: z.array(keys(lives)).max(10),
@@ -87,7 +87,7 @@ export const intakeFormSchema = z
       .trim()
       .refine(
         (text) => text === "" || parseMinor(text) !== null,
-        "An amount such as 60 or 59.50, or empty when every quote is to be asked for.",
+        "Enter an amount such as 60 or 59.50, or leave it blank to ask for every quote.",
       ),
     partsLimit: amount,
     openingLimit: amount,
@@ -112,28 +112,28 @@ export const intakeFormSchema = z
       context.addIssue({
         code: "custom",
         path: ["unknownName"],
-        message: "Markings, or what it looks like: the library keeps it under these words.",
+        message: "Enter a name, markings or a description; the reel is filed under it.",
       });
     if (form.kind === "purchase-check" && !form.claims.length && !form.complaint)
       context.addIssue({
         code: "custom",
         path: ["complaint"],
-        message: "What is to be checked? Tick what the seller says, or write the question down.",
+        message: "What should be checked? Tick what the seller says, or write the question.",
       });
     if (form.kind === "declined" && !form.complaint)
       context.addIssue({
         code: "custom",
         path: ["complaint"],
-        message: "Why is it not accepted? The next one who meets this reel will ask.",
+        message: "Why is it not accepted? The next person to see this reel will ask.",
       });
     if (form.kind === "comeback" && !form.serial && !form.reelId)
       context.addIssue({
         code: "custom",
         path: ["serial"],
-        message: "The serial of the reel that came back, or choose it from the customer's reels: our last work is found by it.",
+        message: "Enter the serial of the reel that came back, or choose it from the customer's reels, to find our last work on it.",
       });
     if (form.kind === "comeback" && !form.pays)
-      context.addIssue({ code: "custom", path: ["pays"], message: "Who pays for it? Say so before anything is opened." });
+      context.addIssue({ code: "custom", path: ["pays"], message: "Who pays? Decide before anything is opened." });
     if ((form.kind === "repair" || form.kind === "comeback") && !form.complaints.length && !form.complaint)
       context.addIssue({
         code: "custom",

@@ -19,7 +19,7 @@ export const openLot = defineAct({
     tripsPerYear: z
       .string()
       .trim()
-      .regex(/^\d{1,3}$/, "How many trips a year: a whole number up to 999."),
+      .regex(/^\d{1,3}$/, "Trips a year: a whole number up to 999."),
     life: z.array(oneKeyOf(useFactors)).max(10),
     dragWish: oneKeyOf(dragWishes),
     depth: depthSaid.default(""),

@@ -10,7 +10,7 @@ export const saveParcel = defineAct({
   input: z.object({
     jobId,
     way: z.enum(["in", "out"]),
-    carrier: z.string().trim().min(1, "With whom it came or goes.").max(60, "At most 60 characters."),
+    carrier: z.string().trim().min(1, "Enter the carrier.").max(60, "At most 60 characters."),
     number: z.string().trim().max(60, "At most 60 characters."),
     value: typedMaybeAmount("An amount such as 120, or empty."),
     onDay: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "Choose a day."),

@@ -12,7 +12,7 @@ export const keepGauge = defineAct({
       .array(z.object({ name: z.string().min(1).max(80), value: z.number(), low: z.number(), high: z.number(), unit: z.string().max(20) }))
       .max(8)
       .default([]),
-    words: z.string().trim().min(1, "There is no result to keep yet.").max(1000, "At most 1000 characters."),
+    words: z.string().trim().min(1, "There is no result to save yet.").max(1000, "At most 1000 characters."),
   }),
   journals: ["gauge-kept"],
 });

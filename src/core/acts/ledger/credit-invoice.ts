@@ -10,7 +10,7 @@ export const creditInvoice = defineAct({
   input: z.object({
     number: paperNumber,
     amount: typedMaybeAmount(),
-    words: z.string().trim().min(1, "What for? A word that is printed on it.").max(120, "At most 120 letters."),
+    words: z.string().trim().min(1, "Enter the reason; it is printed on the credit note.").max(120, "At most 120 letters."),
   }),
   journals: ["credit-made"],
   answer: answers<number>(),

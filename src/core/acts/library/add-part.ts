@@ -7,11 +7,11 @@ export const addPart = defineAct({
   name: "add-part",
   permission: "stores",
   input: z.object({
-    number: typedWords("A part has a number.", 40),
-    name: typedWords("A part has a name.", 80),
+    number: typedWords("Enter a part number.", 40),
+    name: typedWords("Enter a name for the part.", 80),
     kind: z.enum(partKinds),
-    material: typedWords("What it is made of, such as stainless steel.", 40),
-    price: typedAmount("What a piece costs the customer, such as 3.40."),
+    material: typedWords("Enter the material, for example stainless steel.", 40),
+    price: typedAmount("Enter the price to the customer, for example 3.40."),
     thread: z.enum(["", "right", "left"]),
     /** By size, as typed; a size of another kind is passed over. */
     sizes: z.record(z.string().max(40), z.string().max(20)),

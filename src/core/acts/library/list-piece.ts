@@ -5,6 +5,6 @@ import { typedWords } from "@/core/acts/act/typed";
 export const listPiece = defineAct({
   name: "list-piece",
   permission: "bench",
-  input: z.object({ id: z.string().max(80), number: typedWords("Which number? One of your own will do.", 40) }),
+  input: z.object({ id: z.string().max(80), number: typedWords("Enter a number; you can make one up.", 40) }),
   journals: ["piece-listed"],
 });

@@ -7,8 +7,8 @@ export const nameModel = defineAct({
   permission: "bench",
   input: z.object({
     modelId: z.string().max(60),
-    maker: z.string().trim().min(1, "Its maker, or what is written on it.").max(60, "At most 60 characters."),
-    name: z.string().trim().min(1, "What it is called.").max(80, "At most 80 characters."),
+    maker: z.string().trim().min(1, "Enter the maker, or what is written on the reel.").max(60, "At most 60 characters."),
+    name: z.string().trim().min(1, "Enter the model's name.").max(80, "At most 80 characters."),
     seen: seenSchema,
   }),
   journals: ["model-named"],

@@ -8,8 +8,8 @@ export const partFacts = defineAct({
   input: z.object({
     id: z.string().max(60),
     rowVersion: z.number().int(),
-    name: typedWords("A part has a name.", 80),
-    priceMinor: typedAmount("What a piece costs the customer, such as 3.40."),
+    name: typedWords("Enter a name for the part.", 80),
+    priceMinor: typedAmount("Enter the price to the customer, for example 3.40."),
     supersededBy: z.string().trim().max(40, "At most 40 characters."),
     hazard: z.string().trim().max(200, "At most 200 characters."),
   }),

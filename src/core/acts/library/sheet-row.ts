@@ -10,7 +10,7 @@ export const sheetRow = defineAct({
     ...sheetSeen,
     row: z.number().int().min(0).max(399),
     number: z.string().trim().max(40, "At most 40 letters."),
-    description: z.string().trim().min(1, "What is it?").max(160, "At most 160 letters."),
+    description: z.string().trim().min(1, "Enter what it is.").max(160, "At most 160 letters."),
     quantity: z.number().int().min(0).max(99),
     positionIds: z.array(z.string().max(60)).max(40),
   }),

@@ -7,7 +7,7 @@ export const answerByCodes = defineAct({
   permission: "counter",
   input: z.object({
     jobId,
-    codes: z.string().trim().min(3, "Type the codes the customer names.").max(400, "At most 400 characters."),
+    codes: z.string().trim().min(3, "Type the codes the customer gives.").max(400, "At most 400 characters."),
     words: z.string().trim().max(400, "At most 400 characters."),
   }),
   journals: ["quote-agreed", "quote-refused"],

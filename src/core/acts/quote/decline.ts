@@ -10,7 +10,7 @@ export const decline = defineAct({
     reason: z
       .string()
       .trim()
-      .min(2, "Say why, in a few words: it stands in the reel's history.")
+      .min(2, "Say why, in a few words; it is kept in the reel's history.")
       .max(500, "At most 500 characters.")
       .nullable(),
   }),

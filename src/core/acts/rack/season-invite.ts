@@ -5,7 +5,7 @@ import { answers, defineAct } from "@/core/acts/act/act";
 export const seasonInvite = defineAct({
   name: "season-invite",
   permission: "counter",
-  input: z.object({ ownerIds: z.array(z.number().int().positive()).min(1, "Tick somebody first.").max(500) }),
+  input: z.object({ ownerIds: z.array(z.number().int().positive()).min(1, "Tick at least one customer.").max(500) }),
   journals: ["season-invited"],
   answer: answers<{ readonly batch: string }>(),
 });

@@ -8,7 +8,7 @@ export const correctJob = defineAct({
   permission: "counter",
   input: z.object({
     jobId,
-    words: z.string().trim().min(4, "Say what was wrong, or what came later.").max(500, "At most 500 characters."),
+    words: z.string().trim().min(4, "Say what was wrong, or what happened later.").max(500, "At most 500 characters."),
     amountMinor: typedSignedAmount("An amount such as 12.50, or -12.50 taken off; empty for none."),
     paidBy: z.union([z.literal("").transform(() => null), z.enum(["cash", "card", "transfer"])]),
   }),

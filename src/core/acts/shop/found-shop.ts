@@ -11,7 +11,7 @@ export const foundShop = defineAct({
     taxBasisPoints: typedPercent(),
     benchHoursPerDay: typedNumber("Hours such as 6 or 5.5, up to 16.", { min: 0.5, max: 16 }),
     passphrase: z.string().max(500),
-    personName: z.string().trim().min(1, "Write a name: it stands beside everything you do.").max(80, "At most 80 letters."),
+    personName: z.string().trim().min(1, "Enter your name. It is recorded with everything you do.").max(80, "At most 80 letters."),
   }),
   journals: ["shop-settings-saved"],
 });

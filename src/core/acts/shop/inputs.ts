@@ -17,7 +17,7 @@ export const asBrought = z.object({
   kind: z.enum(bringInKindIds),
   file: z.string().min(1).max(200),
   columns: z.record(z.string(), z.number().int().min(0).max(59)),
-  rows: z.array(cells).min(1, "There is no row to bring in.").max(mostRows, `At most ${mostRows} rows at once.`),
+  rows: z.array(cells).min(1, "There is no row to import.").max(mostRows, `At most ${mostRows} rows at once.`),
   /** The line of the file each row stands on; one after the other from 2 where nothing is said. */
   lines: z.array(z.number().int().min(1).max(2_000_000)).max(mostRows).optional(),
   /** Rows that cannot come in are left out, and the others come in. */

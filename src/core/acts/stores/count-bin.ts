@@ -8,7 +8,7 @@ export const countBin = defineAct({
   input: z.object({
     partTypeId: z.string().max(60),
     count: z
-      .number("Type how many lie in the bin.")
+      .number("Type how many are in the bin.")
       .int("A bin holds whole pieces.")
       .min(0, "A bin cannot hold less than nothing.")
       .max(100_000, "More than a hundred thousand: count again."),

@@ -3,11 +3,11 @@ import { typedAmount, typedMaybeAmount, typedNumber, typedWords } from "@/core/a
 import { mostRows } from "@/core/bring-in/table";
 
 export const supplierCard = {
-  name: typedWords("A supplier has a name.", 60),
-  postageMinor: typedAmount("What a parcel costs, such as 4.50, or 0."),
-  leadDays: typedNumber("How many days until it comes: a whole number such as 5.", { min: 0, max: 365, whole: true }),
-  freePostFromMinor: typedMaybeAmount("From what value the parcel is free, such as 50.00; empty where it never is.").optional(),
-  smallestOrderMinor: typedMaybeAmount("Below what value nothing is sent, such as 10.00; empty where all is.").optional(),
+  name: typedWords("Enter the supplier's name.", 60),
+  postageMinor: typedAmount("Postage per parcel, such as 4.50, or 0."),
+  leadDays: typedNumber("Days to delivery: a whole number such as 5.", { min: 0, max: 365, whole: true }),
+  freePostFromMinor: typedMaybeAmount("Order value for free postage, such as 50.00; blank if never.").optional(),
+  smallestOrderMinor: typedMaybeAmount("Minimum order value, such as 10.00; blank if none.").optional(),
   email: z.union([z.literal(""), z.email("A mail address such as orders@supplier.example, or empty.").max(200)]).default(""),
 };
 
@@ -15,7 +15,7 @@ export const orderLineId = z.number().int();
 
 export const piecesCame = z
   .number("Type how many came.")
-  .int("Whole piecesCame only.")
+  .int("Whole pieces only.")
   .max(100_000, "More than a hundred thousand: count again.");
 
 export const priceListInput = z.object({

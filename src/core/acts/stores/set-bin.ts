@@ -7,11 +7,11 @@ export const setBin = defineAct({
   name: "set-bin",
   permission: "stores",
   input: z.object({
-    number: typedWords("Which part: its number.", 40),
-    bin: typedWords("The bin label, such as A3.", 20),
+    number: typedWords("Enter the part number.", 40),
+    bin: typedWords("Enter the bin label, for example A3.", 20),
     // Null where only the bin changes: what lies in it is not counted anew.
-    count: typedNumber("How many lie in it: a whole number, or 0.", { min: 0, max: 100_000, whole: true }).nullable(),
-    minimum: typedNumber("Below how many to order: a whole number, or 0.", { min: 0, max: 100_000, whole: true }),
+    count: typedNumber("How many are in it: a whole number, or 0.", { min: 0, max: 100_000, whole: true }).nullable(),
+    minimum: typedNumber("Order when fewer than this: a whole number, or 0.", { min: 0, max: 100_000, whole: true }),
     seen: seenSchema,
     /** The count the form was opened with: left as it is, nothing was counted. */
     countSeen: z.number().int().nullable().default(null),

@@ -6,7 +6,7 @@ export const serveInPlace = defineAct({
   name: "serve-in-place",
   permission: "bench",
   input: seat.extend({
-    reason: z.string().trim().min(2, "Why does it stay in? It stands in the report.").max(200, "At most 200 characters."),
+    reason: z.string().trim().min(2, "Say why it stays in; the reason is printed in the report.").max(200, "At most 200 characters."),
   }),
   journals: ["served-in-place"],
 });

@@ -84,7 +84,7 @@ export const starFace = (
             id: "gate-star",
             kind: "gate",
             pullsLine: true,
-            words: "The star takes the drag from free to locked over half a turn or more, its click heard",
+            words: "The star goes from free to locked in half a turn or more, its click heard",
             proves: "drag",
             after: place("star", "star-click"),
             before: place("handle-spacer"),

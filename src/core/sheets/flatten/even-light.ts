@@ -1,5 +1,4 @@
-import type { GreyPage } from "../lone-glyphs";
-import { greyAt } from "./grey";
+import { type GreyPage, greyAt } from "./grey";
 
 /** A block whose paper is looked for, as a share of the page's longer edge: larger than a letter, smaller than a shadow. */
 const blockShare = 1 / 40;

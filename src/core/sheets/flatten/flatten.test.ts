@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import type { GreyPage } from "../lone-glyphs";
 import { evenLight } from "./even-light";
+import type { GreyPage } from "./grey";
 import { type Corners, canBePage, flattened, fromSquare, turned } from "./homography";
 import { pageCorners } from "./page-corners";
 

@@ -1,4 +1,9 @@
-import type { GreyPage } from "../lone-glyphs";
+/** A page in grey, row by row: 0 is black, 255 white. */
+export interface GreyPage {
+  readonly data: Uint8Array | Uint8ClampedArray;
+  readonly width: number;
+  readonly height: number;
+}
 
 /** A page no larger than this along its longer edge, each px the mean of those it stands for. */
 export function reduced(page: GreyPage, edgePx: number): GreyPage {

@@ -1,5 +1,4 @@
-import type { GreyPage } from "../lone-glyphs";
-import { greyAt } from "./grey";
+import { type GreyPage, greyAt } from "./grey";
 
 export interface Point {
   readonly x: number;

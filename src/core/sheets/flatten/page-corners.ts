@@ -1,5 +1,4 @@
-import type { GreyPage } from "../lone-glyphs";
-import { greyAt, reduced } from "./grey";
+import { type GreyPage, greyAt, reduced } from "./grey";
 import type { Corners, Point } from "./homography";
 
 /** The picture is looked at this small, px. */

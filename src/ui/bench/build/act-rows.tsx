@@ -59,10 +59,10 @@ export function ActRows({ steps, partTypes, onAlone }: Props) {
               <button
                 type="button"
                 className="act-link min-h-8"
-                aria-label={`${position.name} alone`}
+                aria-label={`${position.name}: just this one`}
                 onClick={() => onAlone(operation.id)}
               >
-                alone
+                just this one
               </button>
             )}
           </li>

@@ -272,7 +272,7 @@ export function BuildSheet(props: Props) {
                   <Key shortcut="h" words="All cleaned by hand" busy={byHand.busy} onPress={() => byHand.press({ jobId: head.jobId })}>
                     All by hand
                   </Key>
-                  <Key shortcut="d" words="It goes back as it is" onPress={() => setAsItIs(true)}>
+                  <Key shortcut="d" words="Refit it as it is" onPress={() => setAsItIs(true)}>
                     As it is
                   </Key>
                 </>
@@ -305,7 +305,7 @@ export function BuildSheet(props: Props) {
                 </Key>
               )}
               {!isGate && toHere.length > act.operationIds.length && !oilFirst(toHere).length && !unclean.length && (
-                <Key shortcut="f" words="Done up to the check" busy={busy} onPress={() => done(toHere)}>
+                <Key shortcut="f" words="Done up to the next check" busy={busy} onPress={() => done(toHere)}>
                   To the check
                 </Key>
               )}
@@ -386,7 +386,7 @@ export function BuildSheet(props: Props) {
           {nothingToFit && points.length > 0 && shownPoints(points)}
           {lying.length > 0 && !head.closed && (
             <>
-              <p className="font-semibold">Before it is shut in: what stays gets its drop now.</p>
+              <p className="font-semibold">Before it is closed up: oil what stays in now.</p>
               {shownPoints(lying)}
             </>
           )}
@@ -465,7 +465,7 @@ export function BuildSheet(props: Props) {
               tag={head.tag}
               faultNames={props.faultNames}
               reason={reason}
-              error={asked && lacksReason ? "Fit a new one at Parts, or say why the old one goes back." : undefined}
+              error={asked && lacksReason ? "Fit a new one at Parts, or note why the old one is refitted." : undefined}
               onReason={setReason}
             />
           )}
@@ -477,7 +477,7 @@ export function BuildSheet(props: Props) {
               reason={reason}
               error={
                 asked && lacksReason
-                  ? `This would cover what is not right: ${buries.faults.join(" ")} Put it right first, or say why you close it anyway.`
+                  ? `Stop: this would bury a fault. ${buries.faults.join(" ")} Fix it first, or note why you are closing it anyway.`
                   : undefined
               }
               onReason={setReason}
@@ -507,7 +507,7 @@ const waitsForPiece = ({ well }: StepAtBuild) => well !== null && waitsForNew(we
 function StuckAtBuild({ help, name }: { help: StuckHelp; name: string }) {
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Stuck">
-      <p className="font-semibold">{name} does not go in: stop, do not force it.</p>
+      <p className="font-semibold">{name} will not go in: stop, do not force it.</p>
       <ul className="list-disc pl-5">
         {help.causes.map((cause) => (
           <li key={cause}>{cause.charAt(0).toUpperCase() + cause.slice(1)}</li>

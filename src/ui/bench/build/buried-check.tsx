@@ -18,7 +18,7 @@ export function BuriedCheck({ buries, positions, partTypes, reason, error, onRea
   return (
     <section className="mt-2 border border-ink p-2" aria-label="Before it is covered">
       <h3>
-        Look once more before these are covered: <span className="num">{buries.rows.length}</span> from the base up
+        Check these once more before they are covered: <span className="num">{buries.rows.length}</span> from the base up
         {buries.gaps && (
           <>
             , slipping in <span className="num">{buries.gaps.now}</span> place{buries.gaps.now === 1 ? "" : "s"}
@@ -53,7 +53,7 @@ export function BuriedCheck({ buries, positions, partTypes, reason, error, onRea
             <p key={fault}>{fault}</p>
           ))}
           <ReasonChoice
-            label="Put it right first, or say why you close it anyway (kept in the journal)"
+            label="Fix it first, or note why you are closing it anyway (kept in the journal)"
             reasons={closeOverReasons}
             reason={reason}
             error={error}

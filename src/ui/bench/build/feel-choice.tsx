@@ -48,10 +48,10 @@ export function FeelChoice({ jobId, positionId, name, type, feel, wanted, onFeel
               disabled={order.busy}
               onClick={() => order.press({ jobId, positionId, wanted: true })}
             >
-              A new one is wanted
+              Needs a new one
             </button>
           )}
-          {verdict.wantsNew && wanted && <span className="font-normal">A new one is asked for.</span>}
+          {verdict.wantsNew && wanted && <span className="font-normal">A new one has been asked for.</span>}
         </p>
       )}
       <Refused of={[order]} beside />

@@ -13,7 +13,7 @@ interface Props {
 export function GateTraps({ traps, busy, onOpen }: Props) {
   return (
     <div className="alarm mt-2" role="alert">
-      <p className="font-semibold">Stop. It did not pass; nothing else goes on before it does. Look here, the likeliest first:</p>
+      <p className="font-semibold">Stop: the check failed, and nothing goes on until it passes. Check here, likeliest first:</p>
       <ol className="list-decimal pl-6">
         {traps.map((trap) => (
           <li key={`${trap.positionId} ${trap.words}`}>

@@ -27,11 +27,11 @@ export function LeftOff({ jobId, operationId, name, load, here, wanted, onDone }
     <section className="mt-2 border border-ink p-2" aria-label="Left off">
       <p className="font-semibold">
         {wanted
-          ? `${name}: it was not there when the reel came.`
+          ? `${name}: missing when the reel arrived.`
           : here
-            ? `${name}: do it now, or leave it off. What covers it waits until then.`
-            : `The new ${name} is not here yet. Fit it at Parts, or leave it off; what covers it waits.`}
-        {load && " It carries load: the reel goes out without it only on its owner's word."}
+            ? `${name}: do it now, or leave it off. The parts that cover it have to wait.`
+            : `The new ${name} is not here yet. Fit it at Parts, or leave it off; the parts that cover it have to wait.`}
+        {load && " It carries load: the reel may only go out without it if its owner agrees."}
       </p>
       {wanted && (
         <button
@@ -40,14 +40,14 @@ export function LeftOff({ jobId, operationId, name, load, here, wanted, onDone }
           disabled={order.busy}
           onClick={() => order.press({ jobId, positionId: wanted.positionId, wanted: true })}
         >
-          A new one is wanted
+          Needs a new one
         </button>
       )}
       {/* Folded, so that the step itself and its cautions stay in sight. */}
       <details>
         <summary className="act-link min-h-10">Leave it off, and why</summary>
         <ReasonChoice
-          label="Left off, because (it stands in the report)"
+          label="Reason for leaving it off (printed in the report)"
           reasons={leftOffReasons}
           reason={reason}
           error={act.fields.reason}

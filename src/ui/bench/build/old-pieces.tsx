@@ -29,7 +29,7 @@ export function OldPieces({ old, tag, faultNames, reason, error, onReason }: Pro
         </p>
       ))}
       <ReasonChoice
-        label="The old one goes back, because (kept in the journal)"
+        label="Reason for refitting the old one (kept in the journal)"
         reasons={oldPieceReasons}
         reason={reason}
         error={error}

@@ -66,13 +66,13 @@ export function OtherPiece({ anatomy, partTypes, steps, seat, busy, onOpen }: Pr
           {!filled && !judged?.fits && (
             <p>
               It belongs: {chosen.name}
-              {chosen.hole ? `, ${chosen.hole}` : ""}. Lay it back into well {placeOf?.well?.well ?? "its own"}.
+              {chosen.hole ? `, ${chosen.hole}` : ""}. Put it back in well {placeOf?.well?.well ?? "its own"}.
             </p>
           )}
           {filled && !judged?.fits && (
             <>
               <p>
-                {chosen.name} was said to be in already{chosen.hole ? ` (${chosen.hole})` : ""}: another piece sits there in its stead
+                {chosen.name} is recorded as fitted already{chosen.hole ? ` (${chosen.hole})` : ""}: another piece is fitted there instead
                 {seat ? `, likely the ${seat.name}` : ""}.
               </p>
               <Key className="key-small" busy={busy} onPress={() => onOpen(placeOf!.operation.id)}>

@@ -32,12 +32,12 @@ export function ProductChoice({ name, type, ruled, instead, onChoose }: Props) {
   const all = [...(ruled === "nothing" ? [] : ["nothing"]), ...offered, ...reachedFor].filter((product) => product !== ruled);
   return (
     <details>
-      <summary className="act-link min-h-10">{instead === null ? "Something else went on" : "Change what went on"}</summary>
+      <summary className="act-link min-h-10">{instead === null ? "Used something else" : "Change what was used"}</summary>
       <fieldset className="flex flex-wrap gap-2">
-        <legend className="sr-only">What went on {name}</legend>
+        <legend className="sr-only">What was used {name}</legend>
         {instead !== null && (
           <button type="button" className="key key-small" onClick={() => onChoose(null, false)}>
-            As the rule says: {ruled === "nothing" ? "dry" : ruled}
+            As recommended: {ruled === "nothing" ? "dry" : ruled}
           </button>
         )}
         {all.map((product) => (
@@ -47,13 +47,13 @@ export function ProductChoice({ name, type, ruled, instead, onChoose }: Props) {
         ))}
       </fieldset>
       <div className="mt-1 flex items-end gap-2">
-        <Field label="Another, as you call it" className="flex-1">
+        <Field label="Other (name it)" className="flex-1">
           {(field) => (
             <input {...field} value={words} maxLength={60} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
           )}
         </Field>
         <button type="button" className="key key-small" disabled={!words.trim()} onClick={() => choose(words.trim())}>
-          This went on
+          Used this
         </button>
       </div>
       {doubted && (
@@ -68,7 +68,7 @@ export function ProductChoice({ name, type, ruled, instead, onChoose }: Props) {
               setWords("");
             }}
           >
-            {capital(doubted.product)} went on all the same
+            {capital(doubted.product)} was used anyway
           </button>
         </p>
       )}

@@ -43,7 +43,7 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 
 const ruledByWords = {
   safety: "safety first",
-  part: "the part's own nature",
+  part: "because of what the part is",
   job: "a note on this job",
   customer: "the customer's wish",
   shop: "the shop's way",
@@ -76,7 +76,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
           </p>
         )}
         {step.state === "skipped" && (step.well?.leftOutReason || step.note) && (
-          <p className="mt-1 font-semibold">Left off: {step.well?.leftOutReason || step.note}. Done puts it in after all.</p>
+          <p className="mt-1 font-semibold">Left off: {step.well?.leftOutReason || step.note}. Press Done to fit it after all.</p>
         )}
         {isGate && step.state !== "failed" && <p className="mt-1">Test it now{covered && ": what comes next covers it"}.</p>}
         {isGate && step.state === "failed" && <GateTraps traps={traps} busy={busy} onOpen={onOpen} />}
@@ -101,10 +101,10 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
         {noted && <p className="mt-1 font-semibold">Noted: {noted}</p>}
         {!head.closed && (
           <details className="mt-2" key={`noted ${step.operation.id}`}>
-            <summary className="act-link min-h-10">Measured, repeated, how much</summary>
+            <summary className="act-link min-h-10">Measurement, repeats, amount</summary>
             <ActForm
               act="step-noted"
-              label="Measured, repeated, how much"
+              label="Measurement, repeats, amount"
               className="flex items-end gap-2"
               keepsTyped
               values={{ words: noted }}
@@ -114,10 +114,10 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               <FormText
                 name="words"
                 label="As you would write it"
-                hint="0.12 mm shim; pressed twice; three drops. It stands in the report."
+                hint="0.12 mm shim; pressed twice; three drops. It is printed in the report."
                 className="flex-1"
               />
-              <FormSend whenChanged>Note it</FormSend>
+              <FormSend whenChanged>Save note</FormSend>
             </ActForm>
           </details>
         )}
@@ -130,7 +130,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               <dt className="text-note">Orientation</dt>
               <dd>
                 <strong>{way.goesBack || "as drawn"}</strong>
-                {way.turnedOver && <span className="block font-semibold">It lay turned over when it came off: lay it as drawn.</span>}
+                {way.turnedOver && <span className="block font-semibold">It was upside down when it came off: fit it as drawn.</span>}
                 {way.lay && <span className="block text-note">It lay “{way.lay}” when it came off.</span>}
               </dd>
             </>
@@ -138,7 +138,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
           {isLeftHand(type) && (
             <>
               <dt className="text-note">Thread</dt>
-              <dd className="font-semibold">left-hand: home by turning anticlockwise</dd>
+              <dd className="font-semibold">left-hand: tighten anticlockwise</dd>
             </>
           )}
           {step.well?.thread && step.well.thread !== threadOf(type) && (
@@ -161,7 +161,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               <dt className="text-note">Tighten to</dt>
               <dd>
                 {step.position.tightness}
-                {step.position.startOrder && `, started as number ${step.position.startOrder}`}
+                {step.position.startOrder && `, start as number ${step.position.startOrder}`}
                 {step.position.indexDeg && `, catches every ${step.position.indexDeg}°`}
                 {step.position.stripsEasily && <strong>, strips easily</strong>}
               </dd>

@@ -48,7 +48,7 @@ const List = memo(function List({ steps, acting, inversions, proven, onChoose }:
       </div>
       {uses.length > 0 && (
         <p className="text-note">
-          On the whole:{" "}
+          Lubricants in total:{" "}
           {uses
             .map(({ product, drops, dabs }) =>
               [

@@ -40,7 +40,7 @@ export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChan
               value={bath.intoSoakId ?? ""}
               onChange={(event) => onChange({ intoSoakId: event.target.value ? Number(event.target.value) : null })}
             >
-              <option value="">one of its own</option>
+              <option value="">its own basket</option>
               {soaks.map((soak) => (
                 <option key={soak.id} value={soak.id}>
                   with {soak.jobs.map(({ tag }) => tag).join(", ")}
@@ -54,8 +54,8 @@ export function BathForm({ method, modelId, soaks, bath, minutes, errors, onChan
         <TextField
           label={
             chosen.jobs.some((job) => job.modelId === modelId)
-              ? "A like reel is in it: how will you tell them apart?"
-              : "How you tell them apart (not needed: other kind of reel)"
+              ? "A similar reel is in it: how will you tell the parts apart?"
+              : "How you will tell them apart (optional: different kind of reel)"
           }
           value={bath.mark}
           error={errors.mark}

@@ -22,9 +22,9 @@ export function CleanRail({ plan, soaks, nowMs }: { plan: CleanPlan; soaks: read
       <p>
         {methods.length > 0 ? (
           <>
-            Dry in <span className="num">{Math.round(plan.doneMinute)}</span> min,{" "}
-            <span className="num">{Math.round(plan.handMinutes)}</span> of them by hand; one after the other it would be{" "}
-            <span className="num">{Math.round(plan.oneByOneMinutes)}</span>.
+            All dry in <span className="num">{Math.round(plan.doneMinute)}</span> min,{" "}
+            <span className="num">{Math.round(plan.handMinutes)}</span> min hands-on. One after another:{" "}
+            <span className="num">{Math.round(plan.oneByOneMinutes)}</span> min.
           </>
         ) : (
           "Only the baths are left."
@@ -66,7 +66,7 @@ export function CleanRail({ plan, soaks, nowMs }: { plan: CleanPlan; soaks: read
           );
         })}
       </svg>
-      <p className="text-note">Solid: hands. Dashed: in the bath. Thin: drying. Times are rules of thumb.</p>
+      <p className="text-note">Solid: hands-on. Dashed: in the bath. Thin: drying. Times are rules of thumb.</p>
     </>
   );
 }

@@ -203,7 +203,7 @@ export function CleanSheet(props: Props) {
           {soak && group?.soaking.length ? (
             <Key
               shortcut="u"
-              words="Take out uncounted"
+              words="Take out without counting"
               busy={cancel.busy}
               disabled={head.closed}
               onPress={() => cancel.press({ jobId: head.jobId, soakId: soak.id })}
@@ -307,7 +307,7 @@ export function CleanSheet(props: Props) {
                     cleanAs.press({ jobId: head.jobId, positionId: shown.positionId, method: (event.target.value as CleanMethod) || null })
                   }
                 >
-                  <option value="">as the rest of its kind</option>
+                  <option value="">same as others of its kind</option>
                   {cleanMethodsFor(partTypes[shownSeat.partTypeId]!, props.carrying.includes(shownSeat.id)).map((method) => (
                     <option key={method} value={method}>
                       {cleanMethods[method].name}
@@ -338,7 +338,7 @@ export function CleanSheet(props: Props) {
                 bearings={props.bearings}
               />
             ) : (
-              <p className="mt-2 text-note">Tap a part for its signs of wear and your verdict.</p>
+              <p className="mt-2 text-note">Tap a part to see its signs of wear and give your verdict.</p>
             )}
           </div>
         </div>

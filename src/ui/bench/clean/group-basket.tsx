@@ -44,7 +44,7 @@ export function GroupBasket({
         .filter(({ a, b }) => a === group.method || b === group.method)
         .map(({ a, b, why }) => (
           <p key={`${a} ${b}`} className="text-note">
-            Apart from “{cleanMethods[a === group.method ? b : a].name}”: {why}.
+            Keep apart from “{cleanMethods[a === group.method ? b : a].name}”: {why}.
           </p>
         ))}
       <Cautions

@@ -38,7 +38,7 @@ interface Props {
   readonly next: { href: string; words: string };
 }
 
-const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)} in 100`);
+const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)} %`);
 const shadeOf = (p: number): Shade | 0 => (p >= 0.5 ? 3 : p >= 0.2 ? 2 : p >= 0.08 ? 1 : 0);
 
 /** Which side to open, what to look at next, and what is most likely wrong with it; the drawing is hatched as densely as its parts are suspect. */
@@ -224,14 +224,14 @@ export function FindSheet({
               </div>
               {through.length > 0 && (
                 <p className="text-note">
-                  Looks as if:{" "}
+                  Pattern:{" "}
                   {through.map(({ words, probability }, i) => (
                     <span key={words}>
                       {i > 0 && ", "}
                       {words} <span className="num">{share(probability)}</span>
                     </span>
                   ))}
-                  . Its faults come together.
+                  . These faults usually come together.
                 </p>
               )}
               <ul>
@@ -252,19 +252,17 @@ export function FindSheet({
                   </li>
                 ))}
               </ul>
-              {!shown.length && <p>Nothing noticed points to a fault.</p>}
+              {!shown.length && <p>Nothing found points to a fault.</p>}
               <button type="button" className="key key-small mt-2" aria-pressed={all} onClick={() => setAll(!all)}>
-                {all ? "Only faults with signs" : `All faults possible in this reel (${suspects.length})`}
+                {all ? "Only faults with evidence" : `All faults possible in this reel (${suspects.length})`}
               </button>
-              {leftOut.length > 0 && (
-                <p className="text-note">More hangs together than can be reckoned with; left out: {leftOut.join(", ")}.</p>
-              )}
+              {leftOut.length > 0 && <p className="text-note">Too many linked faults to weigh at once; left out: {leftOut.join(", ")}.</p>}
             </div>
             {open && (
               <div className="flex flex-col gap-2 self-start border-2 border-ink p-3">
                 <h3>{open.name}</h3>
                 <p className="text-note">
-                  {sectionWords[open.section]}. Felt as: {open.feltAs}. Tell it by: {open.tellBy}
+                  {sectionWords[open.section]}. Feels like: {open.feltAs}. How to tell: {open.tellBy}
                 </p>
                 {open.reasons.length > 0 && (
                   <ul>

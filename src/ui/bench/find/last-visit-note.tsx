@@ -7,19 +7,18 @@ export function LastVisitNote({ last, measured }: { last: LastVisit; measured?: 
   return (
     <section aria-label="Last visit" className="mb-3 border-2 border-ink p-2">
       <p className="font-semibold">
-        Our own work came back. Handed over {dateWords(last.closedAt)} as{" "}
+        Our own repair came back. Returned {dateWords(last.closedAt)} as{" "}
         <Link className="act-link num" href={`/bench/${last.tag}/return`}>
           {last.tag}
         </Link>
       </p>
       {last.warrantedTo && (
         <p className="font-semibold">
-          {last.inWarranty ? "Inside the warranty of our work, which ends" : "The warranty of our work ended on"}{" "}
-          {dateWords(last.warrantedTo)}.
+          {last.inWarranty ? "Within our warranty, which ends" : "Our warranty ended on"} {dateWords(last.warrantedTo)}.
         </p>
       )}
       <p>Found: {last.found.join("; ") || "nothing was named"}.</p>
-      <p>Renewed: {last.renewed.join("; ") || "nothing"}.</p>
+      <p>Replaced: {last.renewed.join("; ") || "nothing"}.</p>
       {measured && last.measured.length > 0 && (
         <p>
           Left here with:{" "}

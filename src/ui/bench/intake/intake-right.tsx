@@ -37,7 +37,7 @@ export function IntakeRight({ jobId, begun, seen, models, values }: Props) {
     <>
       <ActForm
         act="correct-intake"
-        label="Put the intake right"
+        label="Correct the intake"
         className="mt-3 grid gap-x-8 gap-y-3 lg:grid-cols-3"
         values={{ ...values }}
         seen={{ seen }}
@@ -45,27 +45,31 @@ export function IntakeRight({ jobId, begun, seen, models, values }: Props) {
       >
         <div className="flex flex-col gap-3">
           <h2>Owner and reel</h2>
-          <FormText name="owner" label="Owner" hint="A name the book does not know gets a card of its own." />
+          <FormText name="owner" label="Owner" hint="A new name adds a customer." />
           <FormText name="phone" label="Phone" />
-          {begun ? <p>{models[values.modelId]}: it is begun, the model stays.</p> : <FormChoice name="modelId" label="Model" of={models} />}
+          {begun ? (
+            <p>{models[values.modelId]}: work has begun, so the model stays.</p>
+          ) : (
+            <FormChoice name="modelId" label="Model" of={models} />
+          )}
           <FormText name="serial" label="Serial, as stamped" />
           <FormChoice name="hand" label="Hand" of={hands} />
         </div>
         <div className="flex flex-col gap-3">
           <h2>What it came for</h2>
           <FormChoice name="kind" label="Kind of job" of={jobKinds} />
-          <FormChoice name="depth" label="How deep" of={{ "": "as usual here", ...depths }} />
+          <FormChoice name="depth" label="Level of service" of={{ "": "shop default", ...depths }} />
           <FormTicks name="complaints" label="Complaint" of={complaints} />
           <FormArea name="complaint" label="In the customer's words" rows={2} />
         </div>
         <div className="flex flex-col gap-3">
           <h2>With it, and how much</h2>
           <FormTicks name="brought" label="Came with it" of={broughtWith} />
-          <FormText name="limit" label="Work without asking up to" figures />
+          <FormText name="limit" label="Spending limit" figures />
           <FormText name="deposit" label="Deposit" figures />
           <FormDay name="promisedOn" label="Promised for" />
           <FormSend whenChanged large>
-            Put it right
+            Save the correction
           </FormSend>
         </div>
       </ActForm>
@@ -86,7 +90,7 @@ function Cancel({ jobId }: { jobId: number }) {
             Cancel this intake for good
           </button>
           <button type="button" className="act-link min-h-10" onClick={() => setSure(false)}>
-            Keep it
+            Do not cancel it
           </button>
         </>
       ) : (

@@ -29,7 +29,7 @@ export function Parcels({ jobId, parcels, currency }: { jobId: number; parcels: 
             <FormText name="number" label="Parcel number" />
             <FormText name="value" label={`Insured for, ${currency}`} figures />
             <FormDay name="onDay" label="On" />
-            <FormSend whenChanged>Note it</FormSend>
+            <FormSend whenChanged>Save</FormSend>
           </ActForm>
         </details>
       ))}

@@ -50,7 +50,7 @@ export function LotHandsPanel({ lotId, reels }: { readonly lotId: number; readon
   return (
     <div>
       <h2>Several at once</h2>
-      {!groups.length && <p>Nothing is left for the hands.</p>}
+      {!groups.length && <p>Nothing left to do by hand.</p>}
       {groups.map(({ what, words, own }) => {
         const taken = own.filter(({ jobId }) => !out.has(jobId)).map(({ jobId }) => jobId);
         return (

@@ -16,7 +16,7 @@ export function LotOrder({ lotId, called }: { readonly lotId: number; readonly c
   return (
     <div className="mb-1">
       <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ lotId })}>
-        Want the parts of all of them
+        Add the parts for all of them
       </button>
       {told && (
         <p role="status">

@@ -15,7 +15,7 @@ export interface LotReelPlace {
   readonly minutes: number;
 }
 
-/** How far each reel of the lot has come, what each took, and handing back all that hang ready in one act. */
+/** How far each reel of the lot has come, what each took, and handing back all that are ready in one act. */
 export function LotProgress({ lotId, customer, reels }: { lotId: number; customer: string; reels: readonly LotReelPlace[] }) {
   const [hand, setHand] = useState<HandBack>({ signedBy: customer, paidBy: "", paidNote: "", oldParts: "" });
   const [said, setSaid] = useState("");
@@ -26,8 +26,8 @@ export function LotProgress({ lotId, customer, reels }: { lotId: number; custome
   const mean = (some: readonly LotReelPlace[]) => Math.round(some.reduce((sum, { minutes }) => sum + minutes, 0) / some.length);
   return (
     <div>
-      <h2>In series</h2>
-      <p className="text-note">Work one station across the reels: J on a reel goes to the next reel of the lot at the same station.</p>
+      <h2>One after another</h2>
+      <p className="text-note">Work one station across all reels: J goes to the next reel at the same station.</p>
       <ul>
         {stations.map((station) => {
           const here = reels.filter((reel) => reel.station === station);
@@ -67,7 +67,7 @@ export function LotProgress({ lotId, customer, reels }: { lotId: number; custome
         >
           <HandBackFields value={hand} errors={act.fields} onChange={(change) => setHand((typed) => ({ ...typed, ...change }))} />
           <button type="submit" className="key" disabled={act.busy}>
-            Hand back the {ready} that hang ready
+            Hand back the {ready} that are ready
           </button>
         </form>
       )}

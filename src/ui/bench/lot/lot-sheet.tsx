@@ -252,16 +252,16 @@ export function LotSheet({ lot, tests, faults, reels: known, needs, lineRadiusMm
             <ul>
               {needs.map((one) => (
                 <li key={one.id} className="rule-row py-1">
-                  {one.name}: <span className="num">{one.proved}</span> of <span className="num">{one.settled}</span> looked at.
+                  {one.name}: <span className="num">{one.proved}</span> of <span className="num">{one.settled}</span> checked.
                   {one.rest > 0 && (
                     <>
                       {" "}
-                      Of the other <span className="num">{one.rest}</span> about{" "}
-                      <strong className="num">{Math.round(one.need.mean)}</strong>, in 8 of 10 lots{" "}
+                      Of the other <span className="num">{one.rest}</span> expect about{" "}
+                      <strong className="num">{Math.round(one.need.mean)}</strong> (80 % range{" "}
                       <span className="num">
                         {one.need.low} to {one.need.high}
                       </span>
-                      .
+                      ).
                     </>
                   )}
                 </li>

@@ -28,7 +28,7 @@ const hows: Record<MeasureKind, string> = {
   "stack-height": "The washers stacked clean and dry, without the springs.",
   "pinion-height": "From the rotor's face to the pinion's end. Less than before: a shim is missing or the bearing sits deep.",
   "lever-force": "The scale at the knob of the lever, pulled square to it, as it starts to move.",
-  length: "Anything worth knowing at the next visit.",
+  length: "Anything worth knowing at the next visit",
 };
 
 /** One measure: what of, with what, its result with how far it may be off, and how it stood at earlier visits. */
@@ -183,7 +183,7 @@ export function MeasureForm({
             <Refused of={[act]} />
             {/* Enter in a field keeps it. */}
             <button type="submit" className="hidden" aria-hidden="true" tabIndex={-1} />
-            <Key className="key-main" shortcut=" " words="Keep this measure" busy={act.busy} onPress={keep}>
+            <Key className="key-main" shortcut=" " words="Save this measurement" busy={act.busy} onPress={keep}>
               Keep, {phase === "before" ? "before the work" : "after the work"}
             </Key>
             {said && <p role="status">{said}</p>}
@@ -195,7 +195,7 @@ export function MeasureForm({
         {board.kept.length ? (
           <MeasureSeries measures={board.kept} />
         ) : (
-          <p>Nothing measured on this reel yet. What is kept here comes back at its next visit and stands in the report.</p>
+          <p>Nothing measured on this reel yet. What you save here is shown at its next visit and printed in the report.</p>
         )}
       </div>
     </div>

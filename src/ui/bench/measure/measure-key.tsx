@@ -39,12 +39,12 @@ export function MeasureKey(props: MeasureProps) {
           </div>
           {asks && (
             <p className="alarm mt-2 flex flex-wrap items-center gap-4" role="alert">
-              What you typed is not kept yet.
+              What you typed is not saved yet.
               <button type="button" className="key key-small" onClick={() => setAsks(false)}>
                 Go back to it
               </button>
               <button type="button" className="act-link min-h-10" onClick={close}>
-                Close without keeping it
+                Close without saving
               </button>
             </p>
           )}

@@ -57,7 +57,7 @@ function OverrideForm({ head, positionId, own, shape }: { head: BenchHead; posit
         }}
       >
         <Field
-          label={own ? "Part number in this reel; empty goes back to the model's" : "This reel has a different part: its number"}
+          label={own ? "Part number in this reel (blank = as the model)" : "Different part fitted? Its number"}
           error={act.fields.number ?? act.message ?? undefined}
           className="flex-1"
         >
@@ -71,19 +71,19 @@ function OverrideForm({ head, positionId, own, shape }: { head: BenchHead; posit
       </form>
       {!own && (
         <details>
-          <summary className="act-link min-h-10">It has no number: say what it is</summary>
+          <summary className="act-link min-h-10">No number? Describe it</summary>
           <ActForm
             act="override-seat"
-            label="A part of another make"
+            label="A part from another maker"
             className="flex flex-col gap-2"
             values={{ name: "", size: "", material: "" }}
             also={{ jobId: head.jobId, positionId, number: "" }}
             empties
           >
-            <FormText name="name" label="What sits here, in your words" />
-            <MaterialField shape={shape} label="Material, if you know it" hint="Empty: treated as not known." />
-            <FormText name="size" label="Its size, if measured" hint="Empty: as the drawing's." figures />
-            <FormSend>That is what sits here</FormSend>
+            <FormText name="name" label="Describe the part fitted" />
+            <MaterialField shape={shape} label="Material, if you know it" hint="Blank = not known." />
+            <FormText name="size" label="Its size, if measured" hint="Blank = as on the drawing." figures />
+            <FormSend>This is the part fitted</FormSend>
           </ActForm>
         </details>
       )}
@@ -247,7 +247,7 @@ export function PartsSheet(props: Props) {
             <p className="font-semibold">Now: {seatWords(seat)}</p>
             {seat.renewed ? (
               <Key busy={undoing.busy} disabled={seat.refitted || head.closed} onPress={() => undoing.press(press)}>
-                Undo: back to the bin
+                Undo: return it to the bin
               </Key>
             ) : (
               <div className="grid grid-cols-2 gap-3">

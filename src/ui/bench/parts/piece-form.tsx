@@ -50,21 +50,21 @@ export function PieceForm({ jobId, positionId, type, inReel, others }: Props) {
           />
         )}
         <div className="grid grid-cols-2 gap-2">
-          <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size, in your words"} hint="Empty: as the seat's own" figures />
+          <FormText name="size" label={hint ? `Size: ${hint}, mm` : "Size, in your words"} hint="Blank = same as original" figures />
           <MaterialField shape={type.shape} label="Material" hint={`Empty: ${type.material}`} />
         </div>
         {type.shape.kind === "bearing" && (
-          <FormChoice name="closure" label="Closed how" of={{ open: "open", shielded: "shielded", sealed: "sealed: gets no oil" }} />
+          <FormChoice name="closure" label="Bearing type" of={{ open: "open", shielded: "shielded", sealed: "sealed: no oil" }} />
         )}
-        {Object.keys(others).length > 0 && <FormTicks name="also" label="And the same for" of={others} />}
+        {Object.keys(others).length > 0 && <FormTicks name="also" label="Also fit the same at" of={others} />}
         <FormText
           name="priceMinor"
           label={Object.keys(others).length > 0 ? "Price of one, before tax" : "Price before tax"}
-          hint="Empty: nothing; the customer's own costs nothing"
+          hint="Blank = no charge; the customer's own part is free"
           figures
         />
-        <FormTick name="anyway" label="It goes in though its size differs" />
-        <FormSend>{inReel ? "It is here for this seat" : "Fit this piece"}</FormSend>
+        <FormTick name="anyway" label="Fit anyway, size differs" />
+        <FormSend>{inReel ? "Set aside for this seat" : "Fit this piece"}</FormSend>
       </ActForm>
     </details>
   );

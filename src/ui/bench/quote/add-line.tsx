@@ -4,10 +4,10 @@ import { ActForm, FormSend, FormText } from "@/ui/controls/form";
 export function AddLine({ jobId }: { readonly jobId: number }) {
   return (
     <details>
-      <summary className="act-link min-h-10">Add a line: postage, something unusual</summary>
+      <summary className="act-link min-h-10">Add a line (postage, extras)</summary>
       <ActForm
         act="job-line"
-        label="Another line of the quote"
+        label="Extra line on the quote"
         className="flex flex-wrap items-end gap-2"
         values={{ words: "Postage", priceMinor: "" }}
         also={{ jobId }}

@@ -40,18 +40,18 @@ export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy }
     asking.press({ jobId, token: drawn });
   };
   return (
-    <section aria-label="Ask by letter" className="mt-4 border-t border-ink pt-2">
-      <h2>Ask by letter</h2>
+    <section aria-label="Written quote" className="mt-4 border-t border-ink pt-2">
+      <h2>Written quote</h2>
       <Refused of={[asking, mailing, revoking]} />
       {!letter && (
         <button type="button" className="key" disabled={asking.busy} onClick={begin}>
-          Make the letter
+          Create the letter
         </button>
       )}
       {letter && (
         <>
           <p>
-            Made {letter.made}, holds until {letter.until}
+            Made {letter.made}, valid until {letter.until}
             {letter.mailed && `; mail ${letter.mailed}`}.
           </p>
           <div className="mt-1 flex flex-wrap gap-2">
@@ -65,10 +65,10 @@ export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy }
               </button>
             )}
             <button type="button" className="key key-small" disabled={asking.busy} onClick={begin}>
-              Make it anew
+              Create a new one
             </button>
             <button type="button" className="key key-small" disabled={revoking.busy} onClick={() => revoking.press({ jobId })}>
-              Take it back
+              Withdraw it
             </button>
           </div>
           {said && <p role="status">{said}</p>}
@@ -96,9 +96,9 @@ export function AskPanel({ jobId, tag, customer, letter, publicAddress, mailBy }
             values={{ codes: "", words: "" }}
             also={{ jobId }}
           >
-            <FormText name="codes" label="Codes the customer names" className="min-w-40 flex-1" />
+            <FormText name="codes" label="Codes the customer gives" className="min-w-40 flex-1" />
             <FormText name="words" label="Their words" className="min-w-40 flex-1" />
-            <FormSend>Take the answer</FormSend>
+            <FormSend>Record the answer</FormSend>
           </ActForm>
         </>
       )}

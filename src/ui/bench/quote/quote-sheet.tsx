@@ -1,5 +1,6 @@
 "use client";
 import { type ReactNode, useState } from "react";
+import { textMessages } from "@/core/messages/text-messages";
 import { formatMinor, labourPrice } from "@/core/money/money";
 import { type Consent, mayGoOn } from "@/core/quote/consent";
 import { type KitPart, pieceLines } from "@/core/quote/kit-lines";
@@ -13,6 +14,7 @@ import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
 import { Key } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
+import { PhoneNumber } from "@/ui/controls/phone-number";
 import { Refused } from "@/ui/controls/refused";
 import { instantWords } from "@/ui/dates";
 import { AddLine } from "./add-line";
@@ -41,11 +43,12 @@ interface Props {
   readonly rates: PinnedRates;
   readonly currency: string;
   readonly customer: { readonly name: string; readonly phone: string };
+  readonly shop: string;
   readonly declinedReason: string | null;
   readonly ways: ReactNode;
   /** Parts a way of working foresees though nothing was found; those in the quote already are left out. */
   readonly foreseen: readonly { readonly positionId: string; readonly words: string }[];
-  /** What was found, and the way out of it where it is not put right here. */
+  /** What was found, and the way out of it where it is not repaired here. */
   readonly faults: readonly { readonly faultId: string; readonly name: string; readonly outcome: FaultOutcome | null }[];
   /** Asks the customer by letter. */
   readonly asking: ReactNode;
@@ -67,7 +70,7 @@ const consentWords: Record<Consent, string> = {
   "within-limit": "Within the limit agreed at the Counter. Go ahead.",
   agreed: "The customer agreed to this sum.",
   ask: "Above the agreed limit: ask before doing or ordering anything.",
-  call: "Call first: the customer wants to hear of it before it is renewed.",
+  call: "Call first: the customer wants to know before it is replaced.",
   refused: "The customer declined this sum. Remove work or parts, or return the reel.",
 };
 
@@ -83,6 +86,7 @@ export function QuoteSheet({
   rates,
   currency,
   customer,
+  shop,
   declinedReason,
   ways,
   foreseen,
@@ -250,7 +254,7 @@ export function QuoteSheet({
             <dd>{formatMinor(sum.labourMinor)}</dd>
             {sum.madeUpMinor > 0 && (
               <>
-                <dt className="text-note">of it made up to the smallest charge</dt>
+                <dt className="text-note">of it to reach the minimum charge</dt>
                 <dd>{formatMinor(sum.madeUpMinor)}</dd>
               </>
             )}
@@ -272,7 +276,7 @@ export function QuoteSheet({
             <dd>{formatMinor(sum.taxMinor)}</dd>
           </dl>
           <p className="mt-2 text-note">
-            Labour is priced on total minutes, tax on the net total, half a cent rounded up. Rates as on the day of check-in.
+            Labour is charged on total minutes; tax is added to the net total and rounded to the nearest cent. Rates are those at check-in.
           </p>
           {faults.length > 0 && (
             <div className="mt-3">
@@ -282,7 +286,7 @@ export function QuoteSheet({
                   <li key={faultId} className="rule-row flex items-center justify-between gap-3 py-1">
                     <span className={outcome ? "line-through" : ""}>{name}</span>
                     <select
-                      aria-label={`What becomes of: ${name}`}
+                      aria-label={`What to do about: ${name}`}
                       className="min-h-9 w-64"
                       disabled={head.closed || leaving.busy}
                       value={outcome ?? ""}
@@ -290,7 +294,7 @@ export function QuoteSheet({
                         leaving.press({ jobId: head.jobId, faultId, outcome: (event.target.value as FaultOutcome) || null })
                       }
                     >
-                      <option value="">put right here</option>
+                      <option value="">repair it here</option>
                       {Object.entries(faultOutcomes).map(([id, way]) => (
                         <option key={id} value={id}>
                           {way.name}
@@ -313,7 +317,7 @@ export function QuoteSheet({
           />
           {foreseen.length > 0 && !head.closed && (
             <div className="mt-3">
-              <h3>{head.path.kind === "upgrade" ? "Better parts that can go in" : "Replaced by shop policy"}</h3>
+              <h3>{head.path.kind === "upgrade" ? "Upgrades that fit" : "Replaced by shop policy"}</h3>
               <ul>
                 {foreseen.map(({ positionId, words: what }) => (
                   <li key={positionId} className="rule-row flex items-center justify-between gap-2">
@@ -338,23 +342,23 @@ export function QuoteSheet({
             <p className="text-note">Total with tax, {currency}</p>
             <p className="num text-measure">{formatMinor(sum.totalMinor)}</p>
             <p>
-              Agreed at the counter: <span className="num">{limitMinor === null ? "always ask" : formatMinor(limitMinor)}</span>
+              Spending limit: <span className="num">{limitMinor === null ? "always ask" : formatMinor(limitMinor)}</span>
               {partsLimitMinor !== null && (
                 <>
-                  , of it for parts <span className="num">{formatMinor(partsLimitMinor)}</span>
+                  , of which for parts <span className="num">{formatMinor(partsLimitMinor)}</span>
                 </>
               )}
             </p>
           </div>
           {beyondWorth && (
             <p className="alarm">
-              Not recommended: the reel is worth about <span className="num">{formatMinor(valueMinor)}</span>, this costs{" "}
+              Not recommended: this reel is worth about <span className="num">{formatMinor(valueMinor)}</span>, this costs{" "}
               <span className="num">{formatMinor(sum.totalMinor)}</span>.
             </p>
           )}
           {options.length > 1 && (
             <details>
-              <summary className="act-link min-h-10">Side by side</summary>
+              <summary className="act-link min-h-10">Compare options</summary>
               <table className="plain-table">
                 <tbody>
                   {options.map((option) => (
@@ -373,16 +377,23 @@ export function QuoteSheet({
             </details>
           )}
           <p className={mayGo ? "font-semibold" : "alarm"} role="status">
-            {consent === "ask" && quote.partsOver ? "The parts come to more than was agreed for parts: ask first." : consentWords[consent]}
+            {consent === "ask" && quote.partsOver ? "The parts cost more than the limit for parts: ask first." : consentWords[consent]}
             {consent === "call" && ` ${quote.callFor.join(", ")}.`}
-            {consent === "ask" && quote.callFor.length > 0 && ` They also want a call before this is renewed: ${quote.callFor.join(", ")}.`}
+            {consent === "ask" &&
+              quote.callFor.length > 0 &&
+              ` They also want a call before this is replaced: ${quote.callFor.join(", ")}.`}
           </p>
           {!mayGo && !head.closed && (
             <>
               <p>
-                {customer.name}: <span className="num">{customer.phone || "no phone number"}</span>
+                {customer.name}:{" "}
+                <PhoneNumber
+                  phone={customer.phone}
+                  of={customer.name}
+                  message={textMessages.quote({ reel: head.reel, tag: head.tag, sum: `${formatMinor(sum.totalMinor)} ${currency}`, shop })}
+                />
               </p>
-              <Field label="What the customer said, if it matters later" error={answering.fields.words}>
+              <Field label="Customer's answer, word for word (optional)" error={answering.fields.words}>
                 {(field) => <textarea {...field} rows={3} value={words} onChange={(event) => setWords(event.target.value)} />}
               </Field>
               <Refused of={[answering]} beside />
@@ -395,7 +406,7 @@ export function QuoteSheet({
               {quote.answers.map((said) => (
                 <li key={said.at} className="rule-row py-1">
                   <strong>{said.accepted ? "Yes" : "No"}</strong> to <span className="num">{formatMinor(said.totalMinor)}</span>,{" "}
-                  {instantWords(said.at)}, noted by {said.person}: “{said.words}”
+                  {instantWords(said.at)}, recorded by {said.person}: “{said.words}”
                 </li>
               ))}
             </ul>

@@ -87,7 +87,7 @@ export function MoreParts({
       {may.length > 0 && (
         <div className="mt-3">
           <h3>
-            May come on top, once it lies open: up to{" "}
+            May be added once it is open: up to{" "}
             <span className="num">{formatMinor(may.reduce((total, { priceMinor }) => total + priceMinor, 0))}</span>
           </h3>
           <ul>

@@ -26,9 +26,9 @@ export function Corrections({ jobId, kept }: { jobId: number; kept: readonly Sho
         also={{ jobId }}
         empties
       >
-        <FormText name="words" label="What was wrong in it, or came later" />
+        <FormText name="words" label="Correction or later note" />
         <div className="flex items-end gap-2">
-          <FormText name="amountMinor" label="Charged on top, or with a minus taken off" figures className="flex-1" />
+          <FormText name="amountMinor" label="Extra charge (minus for a reduction)" figures className="flex-1" />
           <FormChoice name="paidBy" label="Money" of={{ "": "not paid yet", cash: "cash", card: "card", transfer: "transfer" }} />
           <FormSend>Add</FormSend>
         </div>

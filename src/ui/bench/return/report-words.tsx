@@ -14,20 +14,20 @@ export interface ReportAsks {
   readonly pictures: readonly { readonly hash: string; readonly shows: string; readonly onReport: boolean }[];
 }
 
-/** What the report answers beside what its acts tell: the customer's own question, our own mistake, pictures to show. */
+/** Answer in the report beside what its acts tell: the customer's own question, our own mistake, pictures to show. */
 export function ReportWords({ jobId, closed, asks }: { jobId: number; closed: boolean; asks: ReportAsks }) {
   const choosing = useAct("report-photo");
   const { asked, answer, ourMistake, seen, comeback, pictures } = asks;
   const asksWords = asked !== "" || comeback || answer !== "" || ourMistake !== "";
   if (closed || (!asksWords && !pictures.length)) return null;
   return (
-    <section aria-label="What the report answers" className="mt-4">
-      <h2>What the report answers</h2>
+    <section aria-label="Answer in the report" className="mt-4">
+      <h2>Answer in the report</h2>
       {asked && <p className="mt-1">“{asked}”</p>}
       {asksWords && (
         <ActForm
           act="report-words"
-          label="What the report answers"
+          label="Answer in the report"
           className="mt-2 flex flex-col gap-2"
           keepsTyped
           values={{ answer, ourMistake }}
@@ -54,7 +54,7 @@ export function ReportWords({ jobId, closed, asks }: { jobId: number; closed: bo
               {/* biome-ignore lint/performance/noImgElement: a private picture of a size made at upload; the optimiser has nothing to add. */}
               <img src={`/api/photos/${hash}`} alt="" className="h-20 w-full object-cover" />
               {shows}
-              <span>{onReport ? "on the report ✓" : "not on it"}</span>
+              <span>{onReport ? "on the report ✓" : "not on the report"}</span>
             </button>
           ))}
         </fieldset>

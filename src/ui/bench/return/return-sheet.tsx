@@ -152,17 +152,17 @@ export function ReturnSheet({
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
   const readyWords =
     declinedReason !== null
-      ? "Unrepaired: ready for collection"
+      ? "Unrepaired: ready to collect"
       : putRightMinor === null
         ? together.tested > 0 && !together.bad.length
-          ? "Proved: ready for collection"
-          : "Ready for collection"
-        : "Checked: ready for collection";
+          ? "Tested: ready to collect"
+          : "Ready to collect"
+        : "Checked: ready to collect";
   // Returned, its invoice says what is still open: a lot's is of all its reels.
   const dueMinor = balance?.openMinor ?? totalMinor - depositMinor;
   const paid = head.closed && dueMinor === 0;
-  const paidWords = balance?.creditedMinor ? "Settled, some of it credited" : "Paid";
-  const dueWords = dueMinor < 0 ? "Refund due" : paid ? paidWords : balance ? "Open on its invoice" : "To pay";
+  const paidWords = balance?.creditedMinor ? "Settled, partly by credit" : "Paid";
+  const dueWords = dueMinor < 0 ? "Refund due" : paid ? paidWords : balance ? "Unpaid on its invoice" : "To pay";
   return (
     <BenchSheet
       head={head}
@@ -217,9 +217,9 @@ export function ReturnSheet({
             </p>
           )}
           <LeftOffList
-            words={head.closed ? "Went home without:" : "Goes home without:"}
+            words={head.closed ? "Returned without:" : "Will be returned without:"}
             of={together.out}
-            way={head.closed ? null : { href: `/bench/${head.tag}/build`, words: "Put it in at Build" }}
+            way={head.closed ? null : { href: `/bench/${head.tag}/build`, words: "Fit it at Build" }}
           />
           <LeftOffList
             words="Not done:"
@@ -271,7 +271,7 @@ export function ReturnSheet({
           ))}
           <Refused of={[ticking]} />
           {told.length > 0 && (
-            <ul className="border border-ink p-2" aria-label="Said at the counter">
+            <ul className="border border-ink p-2" aria-label="Tell the customer">
               {told.map((words) => (
                 <li key={words}>{words}</li>
               ))}
@@ -322,7 +322,7 @@ export function ReturnSheet({
             <HandBackFields value={hand} errors={closing.fields} onChange={(change) => setHand((typed) => ({ ...typed, ...change }))} />
           )}
           <a className="key" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
-            {head.closed ? "Report" : "Report as it stands"}
+            {head.closed ? "Report" : "Report so far"}
           </a>
           <div className="flex gap-2">
             <a className="key key-small flex-1" href={`/bench/${head.tag}/short.pdf`} target="_blank" rel="noreferrer">
@@ -333,7 +333,7 @@ export function ReturnSheet({
             </a>
           </div>
           <a className="key" href={`/bench/${head.tag}/record.html`}>
-            Whole record, as one file for the owner
+            Full record for the owner (one file)
           </a>
           <Link className="key" href={`/ledger/reel/${reelId}`}>
             Reel history

@@ -15,7 +15,7 @@ export function StationTimes({ jobId, closed, times }: { jobId: number; closed: 
       <h2>
         Time at the bench: <span className="num">{Math.round(sum)}</span> min
       </h2>
-      <p className="text-note">Each station's clock starts at its first press and pauses after three idle minutes.</p>
+      <p className="text-note">Each station's clock starts at the first press and pauses after three idle minutes.</p>
       <div className="grid grid-cols-3 gap-2">
         {times.map((time) =>
           closed ? (
@@ -30,7 +30,7 @@ export function StationTimes({ jobId, closed, times }: { jobId: number; closed: 
               decimal
               onLeave={(text) => {
                 const minutes = typedNumber(text);
-                if (minutes === null || (minutes !== undefined && minutes < 0)) return "Minutes as a number, or empty for the clock's.";
+                if (minutes === null || (minutes !== undefined && minutes < 0)) return "Minutes as a number, or blank to use the clock.";
                 act.press({ jobId, station: time.station, minutes: minutes ?? null });
                 return null;
               }}

@@ -14,7 +14,7 @@ export function GoesAsItIs({ jobId, testId, test }: { jobId: number; testId: Tes
   const act = useAct("goes-as-it-is");
   return (
     <fieldset className="mt-1 flex flex-wrap gap-1">
-      <legend className="text-note font-normal">Goes as it is, because</legend>
+      <legend className="text-note font-normal">Return it as it is, because</legend>
       {asItIsReasonIds.map((reason) => (
         <button
           key={reason}
@@ -53,15 +53,15 @@ export function FaultLeaves({ jobId, faultId, fault }: { jobId: number; faultId:
   const leaves = useAct("fault-outcome");
   return (
     <fieldset className="mt-1 flex flex-wrap gap-1">
-      <legend className="text-note font-normal">Said by one press</legend>
+      <legend className="text-note font-normal">One press</legend>
       <button
         type="button"
         className={outKey}
-        aria-label={`${fault}: it is put right`}
+        aria-label={`${fault}: it has been fixed`}
         disabled={right.busy}
         onClick={() => right.press({ jobId, faultId, putRight: true })}
       >
-        It is put right
+        It has been fixed
       </button>
       {faultOutcomeIds.map((outcome) => (
         <button
@@ -88,11 +88,11 @@ export function TakeBack({ jobId }: { jobId: number }) {
     <p className="mt-2">
       {sure ? (
         <button type="button" className="key key-small" disabled={act.busy} onClick={() => act.press({ jobId })}>
-          Take the return back: its invoice is credited
+          Undo the return (credits its invoice)
         </button>
       ) : (
         <button type="button" className="act-link min-h-10" onClick={() => setSure(true)}>
-          Returned by mistake today: take it back
+          Returned by mistake today? Undo the return
         </button>
       )}
       <Refused of={[act]} />
@@ -118,12 +118,12 @@ export function CheckOrRepair({
   return (
     <div className="border border-ink p-2">
       <p>
-        The check alone <span className="num">{check}</span>, put right instead about <span className="num">{repair}</span> {currency}, tax
+        Check only <span className="num">{check}</span>, or repaired for about <span className="num">{repair}</span> {currency}, tax
         included.
       </p>
       {!closed && (
         <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId })}>
-          Make it a repair: what was tested and found stays
+          Change to a repair (tests and findings stay)
         </button>
       )}
       <Refused of={[act]} />
@@ -146,7 +146,7 @@ export function StorageOwed({ jobId, words, minor, currency }: { jobId: number; 
           disabled={act.busy}
           onClick={() => act.press({ jobId, words, priceMinor: formatMinor(minor) })}
         >
-          Put it on the bill
+          Add it to the bill
         </button>
       )}
       <Refused of={[act]} />

@@ -145,7 +145,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, toldMissi
           <h2>{later ? "Not in the schematic yet: what came off?" : "No schematic: what came off?"}</h2>
           {later && (
             <Link className="act-link inline-flex min-h-10 items-center" href={`/bench/${head.tag}/strip`}>
-              Back to what is drawn
+              Back to the schematic
             </Link>
           )}
           {toldMissing && <p className="border-l-4 border-ink pl-2 font-semibold">{toldMissing}</p>}
@@ -160,7 +160,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, toldMissi
           </div>
           {built}
           <div className="mt-2 max-h-[calc(100dvh-370px)] overflow-y-auto">
-            <h3>In such a reel</h3>
+            <h3>Usual parts of this type of reel</h3>
             <ul className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-1">
               {expected.map((piece) => (
                 <li key={piece.id}>
@@ -224,10 +224,10 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, toldMissi
               </li>
             ))}
           </ol>
-          <p className="mt-2 text-note">Drawn dashed at typical sizes until measured.</p>
+          <p className="mt-2 text-note">Dashed = typical size, not measured yet.</p>
           {parts.length > 0 && missing.length > 0 && (
             <details>
-              <summary className="act-link min-h-10">Usual in such a reel, not off yet: {missing.length}</summary>
+              <summary className="act-link min-h-10">Not off yet (usual in this type): {missing.length}</summary>
               <p>{missing.map(({ name: piece, left }) => (left > 1 ? `${piece} ×${left}` : piece)).join(", ")}</p>
             </details>
           )}
@@ -263,7 +263,7 @@ export function LooseTraySheet({ head, mayStrip, parts: known, pieces, toldMissi
               disabled={serving.busy || head.closed}
               onClick={() => serving.press({ jobId: head.jobId, well: shown.well, reason: shown.inPlace === null ? "stays in" : null })}
             >
-              {shown.inPlace === null ? "It stays in: served in place" : "It came out after all"}
+              {shown.inPlace === null ? "Stays in, serviced in place" : "It came out after all"}
             </button>
             <PictureKey head={head} place={{ well: shown.well }} photoHash={shown.photoHash} />
           </form>

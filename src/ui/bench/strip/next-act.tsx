@@ -56,7 +56,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
               <span className="num text-note">{sizeWords(type.shape)}</span>
               {position.hole && <span className="block text-note">Hole: {position.hole}</span>}
               {position.orientation && <span className="block text-note">{position.orientation}</span>}
-              {position.hides && <span className="block text-note">It clings or hides: look on the part above.</span>}
+              {position.hides && <span className="block text-note">It may cling or hide: check the part above.</span>}
               {isLeftHand(type) && <span className="block font-semibold">Left-hand thread.</span>}
               {rides[position.id] && <span className="block text-note">Stays on it: {rides[position.id]!.join(", ")}.</span>}
             </div>
@@ -65,20 +65,20 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
                 <button
                   type="button"
                   className="act-link min-h-7"
-                  aria-label={`${position.name} alone`}
+                  aria-label={`${position.name}: just this one`}
                   onClick={() => onAlone(position.id)}
                 >
-                  alone
+                  just this one
                 </button>
               )}
               <button
                 type="button"
                 className="act-link min-h-7"
                 aria-pressed={absent.has(position.id)}
-                aria-label={`${position.name} is not there`}
+                aria-label={`${position.name} is missing`}
                 onClick={() => onAbsent(position.id)}
               >
-                {absent.has(position.id) ? "there" : "not there"}
+                {absent.has(position.id) ? "not missing" : "missing"}
               </button>
             </div>
           </li>

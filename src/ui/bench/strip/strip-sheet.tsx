@@ -209,8 +209,8 @@ export function TraySheet(props: Props) {
     >
       <div className="grid gap-6 lg:grid-cols-[320px_1fr_300px]">
         <div className="min-w-0">
-          <h2>{act ? "Comes off next" : nothingSaid ? "Nothing says yet what to open" : "All that is to be opened is open"}</h2>
-          {nothingSaid && <p>Nothing was felt or tested. Test it, choose a service, or open one assembly of the list.</p>}
+          <h2>{act ? "Comes off next" : nothingSaid ? "Nothing chosen to open yet" : "Everything that needs opening is open"}</h2>
+          {nothingSaid && <p>No test or finding yet. Test the reel, choose a service, or open one assembly from the list.</p>}
           {act && next && (
             <>
               {props.missing.words &&
@@ -305,7 +305,7 @@ export function TraySheet(props: Props) {
           )}
           {leftIn.length > 0 && (
             <div className="flex flex-wrap items-center gap-x-3" role="group" aria-label="Left in">
-              <span>Left in{head.closed ? "" : "; a name is taken off after all by a press"}:</span>
+              <span>Left in{head.closed ? "" : "; press a name to take it off after all"}:</span>
               {leftIn.map(({ positionId }) =>
                 head.closed ? (
                   <span key={positionId}>{byId.get(positionId)?.name}</span>
@@ -327,7 +327,7 @@ export function TraySheet(props: Props) {
             .filter(({ by }) => inPlace.some(({ positionId }) => positionId === by))
             .map(({ seat, why, by }) => (
               <p key={seat} className="border-l-4 border-ink pl-2 font-semibold">
-                {byId.get(seat)?.name} is to come off {openedForWords[why]}
+                {byId.get(seat)?.name} must come off {openedForWords[why]}
                 {by === seat ? ", and was left in." : `, and cannot: ${byId.get(by)?.name.toLowerCase()} was left in.`}
               </p>
             ))}
@@ -340,7 +340,7 @@ export function TraySheet(props: Props) {
           )}
           {mayTake && (
             <button type="button" className="act-link min-h-10" disabled={pieces.busy} onClick={() => pieces.press({ jobId: head.jobId })}>
-              {wells.length ? "The rest came in pieces: lay it in the tray" : "It came in pieces: lay all of it in the tray"}
+              {wells.length ? "The rest arrived in bits: put it in the tray" : "Arrived in bits: put everything in the tray"}
             </button>
           )}
           <Refused of={[pieces, service]} />

@@ -31,7 +31,7 @@ export function StuckPanel({ position, type, help, serve, onDone, broke }: Props
       }}
     >
       <p className="font-semibold">Stuck: stop, do not force it.</p>
-      {help.freeFirst.length > 0 && <p>Free first: {help.freeFirst.join(", ")}.</p>}
+      {help.freeFirst.length > 0 && <p>Free it first: {help.freeFirst.join(", ")}.</p>}
       <ul className="list-disc pl-5">
         {help.causes.map((cause) => (
           <li key={cause}>{cause.charAt(0).toUpperCase() + cause.slice(1)}</li>

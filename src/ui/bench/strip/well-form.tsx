@@ -28,9 +28,9 @@ interface Props {
 
 /** The way of working of this job, where a bearing is judged. */
 const bearingWords: Readonly<Record<Choice<"bearings">, string>> = {
-  feel: "New when it is rough by feel, turned slowly under pressure.",
-  talk: "It stays while it is quiet: new only when it talks.",
-  upgrade: "A better one goes in here: stainless, ceramic, or a bearing for a bush.",
+  feel: "Replace if it feels rough when turned slowly under load.",
+  talk: "Keep it while it is quiet; replace it when it gets noisy.",
+  upgrade: "An upgrade fits here: stainless, ceramic, or a bearing in place of a bush.",
 };
 
 /** How a part lay and what it looks like. The verdict goes to Quote and Stores at once, and what became of it is said here. */
@@ -80,7 +80,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
       <h2>
         Well {shown.well}: {position.name}
       </h2>
-      <p className="text-note">A worn one: {signs.join("; ")}.</p>
+      <p className="text-note">Signs of wear: {signs.join("; ")}.</p>
       {type.shape.kind === "bearing" && <p className="text-note">{bearingWords[bearings]}</p>}
       <fieldset className="grid grid-cols-2 gap-1">
         <legend className="text-note font-normal">Condition</legend>
@@ -107,7 +107,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
       </fieldset>
       {verdict === "dressed" && (
         <fieldset className="flex flex-wrap gap-1">
-          <legend className="text-note font-normal">Dressed how</legend>
+          <legend className="text-note font-normal">How it was dressed</legend>
           {dressings.map((how) => (
             <label
               key={how}

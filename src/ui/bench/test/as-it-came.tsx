@@ -17,7 +17,7 @@ export function AsItCame({ head, words, photos }: Props) {
       <p>
         {words || "No marks recorded."}{" "}
         <Link className="act-link ml-2 inline-flex min-h-10 items-center" href={`/bench/${head.tag}/intake`} prefetch={false}>
-          Intake: put it right, or print the tag again
+          Correct the intake, or reprint the tag
         </Link>
       </p>
       <div className="mt-2 flex flex-wrap items-start gap-3">

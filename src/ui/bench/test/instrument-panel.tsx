@@ -45,7 +45,7 @@ const pretences = { told: "as told", sound: "a sound reel", worn: "a worn reel" 
 
 /** What the hands do while this device listens in an instrument's stead. */
 const listensFor: Partial<Record<InstrumentSpec["id"], string>> = {
-  "pulse-pickup": "Spin it, and let it run down to the end.",
+  "pulse-pickup": "Spin it and let it run down until it stops.",
   microphone: "A second of silence, then draw line.",
 };
 

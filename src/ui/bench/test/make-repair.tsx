@@ -8,9 +8,9 @@ export function MakeRepair({ jobId }: { jobId: number }) {
   const act = useAct("make-repair");
   return (
     <div className="alarm mb-3 flex flex-wrap items-center gap-4">
-      <p>There is a fault: this is more than an outside service. Your tests stay.</p>
-      <Key shortcut="r" words="Make it a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
-        Make it a repair
+      <p>This reel has a fault: it needs more than an outside service. Your tests are kept.</p>
+      <Key shortcut="r" words="Change to a repair" busy={act.busy} onPress={() => act.press({ jobId })}>
+        Change to a repair
       </Key>
       <Refused of={[act]} />
     </div>

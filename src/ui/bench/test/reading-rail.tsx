@@ -8,7 +8,7 @@ interface Mark {
 interface Props {
   /** What it is a reading of, for those who cannot see it. */
   readonly name: string;
-  /** What such reels leave with; null while nobody knows. */
+  /** What reels like this leave with; null while nobody knows. */
   readonly usual: { readonly low: number; readonly median: number; readonly high: number } | null;
   readonly before: Mark | null;
   readonly now: Mark | null;
@@ -37,7 +37,7 @@ function Shape({ x, size, verdict }: { x: number; size: number; verdict: Verdict
   );
 }
 
-/** A reading on a rail with what such reels leave with: before small, after large. */
+/** A reading on a rail with what reels like this leave with: before small, after large. */
 export function ReadingRail({ name, usual, before, now, say }: Props) {
   const values = [...(usual ? [usual.low, usual.high] : []), ...(before ? [before.value] : []), ...(now ? [now.value] : [])];
   if (!now && !before) return null;
@@ -47,7 +47,7 @@ export function ReadingRail({ name, usual, before, now, say }: Props) {
   const [from, to] = [Math.min(low - room, low > 0 ? Math.max(0, low - room) : low - room), high + room];
   const at = (value: number) => 8 + ((value - from) / (to - from)) * (width - 16);
   const words = [
-    ...(usual ? [`such reels leave with ${say(usual.low)} to ${say(usual.high)}`] : []),
+    ...(usual ? [`reels like this leave with ${say(usual.low)} to ${say(usual.high)}`] : []),
     ...(before ? [`before ${say(before.value)}, ${before.verdict}`] : []),
     ...(now ? [`now ${say(now.value)}, ${now.verdict}`] : []),
   ].join("; ");

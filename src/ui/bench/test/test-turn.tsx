@@ -58,7 +58,7 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
         {test.id === "drag-strike" && lineBreaksN !== null && (
           <p className="font-semibold">
             Target at strike: {sayMeasure(dragAdvice(lineBreaksN, "usual").strikeN, "N", force)}, a quarter of the{" "}
-            {sayMeasure(lineBreaksN, "N", force)} its line breaks at; on a bare spool never above{" "}
+            {sayMeasure(lineBreaksN, "N", force)} breaking strain of its line; on a bare spool never above{" "}
             {sayMeasure(dragAdvice(lineBreaksN, "usual").mostN, "N", force)}.
           </p>
         )}
@@ -70,7 +70,7 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
         <p className="text-note">{test.why}</p>
         {usual && (
           <p className="mt-1">
-            Such reels leave here with{" "}
+            Reels like this leave here with{" "}
             <span className="num">
               {sayFigures(usual.median, test.unit, force)} ({sayFigures(usual.low, test.unit, force)} to{" "}
               {sayFigures(usual.high, test.unit, force)}) {shownUnit(test.unit, force)}

@@ -90,7 +90,7 @@ function GripMark({ grip, perMm }: { grip: Grip; perMm: number }) {
     >
       <circle cx={x} cy={y} r={22 / perMm} className="fl-none" pointerEvents="all" />
       <circle cx={x} cy={y} r={7 / perMm} className="grip-dot" strokeWidth={2 / perMm} />
-      <text x={x + 11 / perMm} y={y + 4 / perMm} fontSize={13 / perMm} strokeWidth={4 / perMm} className="num grip-number">
+      <text x={x + 11 / perMm} y={y + 4 / perMm} fontSize={14 / perMm} strokeWidth={4 / perMm} className="num grip-number">
         {shown(value, 4)}
       </text>
     </g>

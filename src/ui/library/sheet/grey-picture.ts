@@ -1,6 +1,6 @@
+import type { GreyPage } from "@/core/sheets/flatten/grey";
 import type { Corners } from "@/core/sheets/flatten/homography";
 import { pageCorners } from "@/core/sheets/flatten/page-corners";
-import type { GreyPage } from "@/core/sheets/lone-glyphs";
 
 /** A picture is taken no larger than this, px along its longer edge: more shows no more letters. */
 const mostPx = 4200;

@@ -126,7 +126,7 @@ export function PageFrame({ picture, found, onRead, onCancel }: Props) {
           </svg>
           {!fits && (
             <p className="alarm" role="alert">
-              These four are no page: bring the corners back in order.
+              These corners do not make a page. Put them back in order.
             </p>
           )}
           <div className="flex flex-wrap items-center gap-3">

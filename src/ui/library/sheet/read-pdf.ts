@@ -22,7 +22,7 @@ export async function readPdf(file: File, onPage: (page: number, of: number) => 
   if (file.size > sheetLimits.bytes)
     return fail(
       "too-large",
-      `The file has ${Math.ceil(file.size / 1024 / 1024)} MB, and 12 MB is the most. Save the pages you need as a file of their own.`,
+      `The file is ${Math.ceil(file.size / 1024 / 1024)} MB; the limit is 12 MB. Save the pages you need as a file of their own.`,
     );
   const { getDocument, GlobalWorkerOptions } = await import("pdfjs-dist/legacy/build/pdf.mjs");
   GlobalWorkerOptions.workerPort ??= new Worker(new URL("pdfjs-dist/legacy/build/pdf.worker.mjs", import.meta.url), { type: "module" });
@@ -37,14 +37,14 @@ export async function readPdf(file: File, onPage: (page: number, of: number) => 
   } catch (error) {
     return (error as { name?: string }).name === "PasswordException"
       ? fail("locked", "This PDF has a password. Open it where you have the password, print it into a file without one, and bring that.")
-      : fail("unreadable", "This is no PDF that can be read, or it is damaged. Save it again where it opens, and bring that.");
+      : fail("unreadable", "This PDF cannot be read; it may be damaged. Open it elsewhere, save it again and bring that file.");
   }
   const close = () => void opened.destroy();
   if (opened.numPages > sheetLimits.pages) {
     close();
     return fail(
       "too-many-pages",
-      `It has ${opened.numPages} pages, and ${sheetLimits.pages} is the most. Save the pages with this reel's drawing and list as a file of their own.`,
+      `It has ${opened.numPages} pages; the limit is ${sheetLimits.pages}. Save the pages with this reel's drawing and list as a file of their own.`,
     );
   }
   const words: WordBox[] = [];
@@ -97,7 +97,7 @@ export function pictureSheet(file: File): Result<SheetFile> {
   if (file.size > sheetLimits.bytes)
     return fail(
       "too-large",
-      `The picture has ${Math.ceil(file.size / 1024 / 1024)} MB, and 12 MB is the most. Set the camera smaller, or save it as a JPEG.`,
+      `The picture is ${Math.ceil(file.size / 1024 / 1024)} MB; the limit is 12 MB. Set the camera smaller, or save it as a JPEG.`,
     );
   return ok({ words: [], sizes: {}, draw: async () => file, pages: 1, close: () => undefined });
 }

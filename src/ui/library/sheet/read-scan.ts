@@ -1,5 +1,5 @@
+import type { GreyPage } from "@/core/sheets/flatten/grey";
 import type { Corners } from "@/core/sheets/flatten/homography";
-import type { GreyPage } from "@/core/sheets/lone-glyphs";
 import { type Recognize, readPage, wholeOf } from "@/core/sheets/read-page";
 import type { WordBox } from "@/core/sheets/sheet";
 import { greyOf, pictureOf } from "./grey-picture";

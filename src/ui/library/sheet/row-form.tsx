@@ -29,7 +29,7 @@ interface Props {
   readonly onSave: (said: { number: string; description: string; quantity: number; positionIds: string[] }) => void;
 }
 
-/** One row with its cutting of the sheet: what was read can be typed over, its seats chosen. Enter says it is so. */
+/** One row with its cutting of the sheet: what was read can be typed over, its seats chosen. Enter saves it. */
 export function RowForm({ row, at, seats, page, fields, onSave }: Props) {
   const [number, setNumber] = useState(row.number);
   const [description, setDescription] = useState(row.description);
@@ -90,7 +90,7 @@ export function RowForm({ row, at, seats, page, fields, onSave }: Props) {
               key={id}
               type="button"
               className="key key-small"
-              aria-label={`${nameOf.get(id) ?? id}: take away`}
+              aria-label={`${nameOf.get(id) ?? id}: remove`}
               onClick={() => setPositionIds((now) => now.filter((one) => one !== id))}
             >
               {nameOf.get(id) ?? id} ×
@@ -119,7 +119,7 @@ export function RowForm({ row, at, seats, page, fields, onSave }: Props) {
       </div>
       {changed && (
         <button type="submit" className="key self-start">
-          Row {row.callout || at + 1} is so
+          Save row {row.callout || at + 1}
         </button>
       )}
     </form>

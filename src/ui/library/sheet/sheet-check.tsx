@@ -44,7 +44,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
   const seated = new Set(rows.flatMap((row) => row.seats.map(({ positionId }) => positionId)));
 
   const asFamily = async (to: FamilyId) => {
-    setBusy("Finding the seats anew…");
+    setBusy("Finding the seats again…");
     try {
       const found = await matchInWorker(
         rows.map(({ description, quantity }) => ({ description, quantity })),
@@ -60,7 +60,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
           doubts: [
             ...row.doubts.filter(({ field }) => field !== "seat"),
             ...(found.rest.some((one) => one.row === at)
-              ? [{ field: "seat" as const, why: "is no seat of this family as far as its words say" }]
+              ? [{ field: "seat" as const, why: "does not match any seat of this family" }]
               : found.matches.some((match) => match.row === at && match.doubtful)
                 ? [{ field: "seat" as const, why: "may be another seat" }]
                 : []),
@@ -144,7 +144,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
             </p>
           ))}
           <details open={ready}>
-            <summary className="act-link min-h-11">The model it becomes</summary>
+            <summary className="act-link min-h-11">The new model</summary>
             <div className="mt-1 flex flex-col gap-2">
               <Field label="Family">
                 {(field) => (
@@ -166,7 +166,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
                 [
                   ["maker", "Maker"],
                   ["name", "Model"],
-                  ["prefix", "Parts that are not on the sheet begin with"],
+                  ["prefix", "Prefix for parts not on the sheet"],
                 ] as const
               ).map(([name, words]) => (
                 <Field key={name} label={words} error={making.fields[name]}>
@@ -181,7 +181,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
                 </Field>
               ))}
               <button type="button" className="act-link min-h-11 self-start" onClick={() => dropping.press({ sheetId: sheet.id })}>
-                Forget this sheet
+                Delete this sheet
               </button>
             </div>
           </details>

@@ -22,7 +22,7 @@ export function SheetPages({ pages, rows, here, onPick }: Props) {
   const [page, setPage] = useState(own);
   useEffect(() => setPage(own), [own]);
   const shown = pages.find((one) => one.page === page) ?? pages[0];
-  if (!shown) return <p className="mt-2">Its pages are not kept: the rows stand beside.</p>;
+  if (!shown) return <p className="mt-2">No picture of its pages was saved; the rows are beside.</p>;
   const { width, height } = shown;
   const row = rows[here];
   return (

@@ -154,13 +154,13 @@ function Nowhere({ need }: { need: PlanProps["needs"][number] }) {
       </div>
       <ActForm
         act="cannot-be-had"
-        label={`Cannot be had for ${need.tag}`}
+        label={`Not available for ${need.tag}`}
         className="flex flex-wrap items-end gap-2"
         values={{ words: need.tell }}
         also={{ needId: need.needId }}
       >
-        <FormText name="words" label="What its owner is told" className="min-w-64 flex-1" />
-        <FormSend>Cannot be had</FormSend>
+        <FormText name="words" label="What to tell the owner" className="min-w-64 flex-1" />
+        <FormSend>Not available</FormSend>
       </ActForm>
       <Refused of={[grading, making]} />
     </div>

@@ -38,10 +38,10 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
       {planning.first && <p aria-live="polite">Putting the order together…</p>}
       {!plan && !planning.first && props.needs.length > 0 && (
         <p>
-          Not all can be had this way.{" "}
+          Not everything can be bought this way.{" "}
           {hand.touched && (
             <button type="button" className="act-link min-h-10" onClick={() => hand.setByHand({ from: {}, not: [] })}>
-              Leave it to the plan again
+              Let the plan decide again
             </button>
           )}
         </p>
@@ -69,8 +69,8 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
                     </span>
                   </div>
                   <p>
-                    here by {props.dayWords[day] ?? `${day} days`}, {props.leadChance} in 100
-                    {lead.parcels === 0 ? "; its word, no parcel yet" : ""}
+                    arrives by {props.dayWords[day] ?? `${day} days`} ({props.leadChance} % likely)
+                    {lead.parcels === 0 ? "; as quoted, no parcel yet" : ""}
                     {late > 0 && <strong>; {late === 1 ? "1 day" : `${late} days`} late</strong>}
                   </p>
                   <div className="mt-1 flex flex-wrap gap-x-6 gap-y-2">
@@ -132,7 +132,7 @@ export function OrderPlanView({ props, hand }: { props: PlanProps; hand: Hand })
       ))}
       {fromHere.length > 0 && (
         <section aria-label="From here" className="mt-4">
-          <h2>Lies here already</h2>
+          <h2>In stock</h2>
           {fromHere.map(({ demandId, offerId, pieces }) => (
             <p key={`${demandId} ${offerId}`} className="rule-row py-1">
               {pieces} × {partOf(offerId)} in {props.here[offerId]}, for{" "}
@@ -169,17 +169,17 @@ function Sum({ planning, price, postage, late }: { planning: Planning; price: nu
       <span className="num text-head">{formatMinor(price + postage)}</span>{" "}
       {late > 0 && `and ${formatMinor(Math.round(late))} counted for days late; `}
       {proven
-        ? "nothing costs less (proven)"
+        ? "no plan costs less (proven)"
         : failed
-          ? `a good plan; the best was not looked for (${failed})`
+          ? `good plan; not checked for the best (${failed})`
           : gap === null
-            ? "a good plan; looking for the best"
+            ? "good plan, still improving"
             : `within ${(100 * gap).toFixed(gap < 0.01 ? 2 : 1)} % of the least possible`}
       {working && !proven && (
         <>
           {" "}
           <button type="button" className="act-link min-h-10" onClick={planning.stop}>
-            Stop looking
+            Stop
           </button>
         </>
       )}
@@ -207,7 +207,7 @@ function LowBins({ props, left }: { props: PlanProps; left: ReadonlySet<string> 
   );
 }
 
-/** The main act: today's parcels, all by one press; where the plan waits for the next order day, its parcels may go today all the same. */
+/** The main act: today's parcels, all by one press; where the plan waits for the next order day, its parcels may go today anyway. */
 export function PlaceKey({ props, hand }: { props: PlanProps; hand: Hand }) {
   const placing = useAct("place-order");
   const { problem, planning } = hand;
@@ -220,7 +220,7 @@ export function PlaceKey({ props, hand }: { props: PlanProps; hand: Hand }) {
         {planning.first
           ? "Putting the order together…"
           : props.needs.length
-            ? "Nothing can be ordered for what is wanted."
+            ? "Nothing that is needed can be ordered."
             : "No open needs. They come from Parts when stock is short."}
       </p>
     );
@@ -238,7 +238,7 @@ export function PlaceKey({ props, hand }: { props: PlanProps; hand: Hand }) {
         <>
           <p className="flex-1 p-4">Nothing to send today: the plan waits for {props.slotDays[1]}.</p>
           <Key busy={placing.busy} onPress={press}>
-            {what} today all the same
+            {what} today anyway
           </Key>
         </>
       )}

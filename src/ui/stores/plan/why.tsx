@@ -10,7 +10,7 @@ interface Props {
   readonly working: boolean;
 }
 
-/** What else could be done, and what that would cost: how firm the plan is. */
+/** Alternatives, and what that would cost: how firm the plan is. */
 export function Why({ answers, free, nameOf, partOf, working }: Props) {
   const singleSupplier = bestOneSupplier(answers);
   const asked = answers.some(({ kind }) => kind === "one-supplier");
@@ -41,8 +41,8 @@ export function Why({ answers, free, nameOf, partOf, working }: Props) {
   ];
   if (!lines.length) return null;
   return (
-    <section aria-label="What else could be done">
-      <h2 className="mt-4">What else could be done</h2>
+    <section aria-label="Alternatives">
+      <h2 className="mt-4">Alternatives</h2>
       <ul className="mt-1">
         {lines.map((line) => (
           <li key={line} className="rule-row py-1">

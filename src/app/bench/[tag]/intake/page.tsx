@@ -47,7 +47,7 @@ export default async function IntakePage({ params }: { params: Promise<{ tag: st
         </a>
       </p>
       {job.closedAt ? (
-        <p className="mt-2">This reel was returned: its intake stays as it was.</p>
+        <p className="mt-2">This reel was returned; its intake can no longer be changed.</p>
       ) : (
         <IntakeRight
           jobId={job.id}

@@ -13,7 +13,7 @@ import { dateWords } from "@/ui/dates";
 export const GET = readFile("jobs", async (db, { tag }: { tag: string }, request) => {
   const found = findJobByTag(db, tag);
   const asking = "job" in found ? openAskingOf(db, found.job.id, new Date().toISOString()) : null;
-  if (!("job" in found) || !asking) return new Response("No letter of this job holds now. Make one at Quote.", { status: 404 });
+  if (!("job" in found) || !asking) return new Response("This job has no valid letter. Create one at Quote.", { status: 404 });
   const { job } = found;
   const token = new URL(request.url).searchParams.get("link") ?? "";
   const bytes = await askingPdf({

@@ -15,6 +15,7 @@ import { mailOf } from "@/data/messages/outbox";
 import { pricesInJob } from "@/data/parts/job-prices";
 import { listDeclined } from "@/data/parts/quote-parts";
 import { getQuote, quoteOptions } from "@/data/quote/quotes";
+import { getShopSettings } from "@/data/shop/settings";
 import { AskPanel } from "@/ui/bench/quote/ask-panel";
 import { QuoteSheet } from "@/ui/bench/quote/quote-sheet";
 import { WaysPanel } from "@/ui/bench/quote/ways-panel";
@@ -63,6 +64,7 @@ export default async function QuotePage(props: StationProps) {
       rates={job.rates}
       currency={job.currency}
       customer={{ name: job.customer.name, phone: job.customer.phone }}
+      shop={getShopSettings(db).shopName}
       declinedReason={job.declinedReason}
       ways={
         <WaysPanel

@@ -110,7 +110,7 @@ export default async function ReturnPage(props: StationProps) {
       }
       asItIs={listAsItIs(db, job.id).map(({ testId, reason }) => ({
         testId,
-        words: `Goes as it is: ${testSpec(testId).name} is bad. ${asItIsReasons[reason]}.`,
+        words: `Returned as it is: ${testSpec(testId).name} is bad. ${asItIsReasons[reason]}.`,
       }))}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
       nextOn={dates.nextService}
@@ -118,7 +118,7 @@ export default async function ReturnPage(props: StationProps) {
         ...dates.due
           .filter(({ id }) => id !== "whole")
           .map(({ id, component, what, on }) => ({ id, words: `${component}: ${what}, by ${dateWords(on)}` })),
-        ...(dates.notServed.length ? [{ id: "not-served", words: `Not served here yet: ${dates.notServed.join(", ")}` }] : []),
+        ...(dates.notServed.length ? [{ id: "not-served", words: `Not serviced here yet: ${dates.notServed.join(", ")}` }] : []),
       ]}
       told={toldInAll(job.intake)}
       times={listStationTimes(db, job.id)}

@@ -98,7 +98,7 @@ export default async function StripPage(props: StationProps) {
         <>
           {grows && !head.closed && (
             <Link className="act-link mt-2 inline-flex min-h-10 items-center" href={`/bench/${job.tag}/strip?more=1`}>
-              More comes off that the schematic does not know
+              More comes off than the schematic shows
             </Link>
           )}
           {built && !head.closed && (

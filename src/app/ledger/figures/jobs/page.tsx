@@ -43,7 +43,7 @@ export default async function FigureJobsPage({ searchParams }: { searchParams: P
       <LedgerRooms here="figures" />
       <h1>Jobs behind “{name || "all"}”</h1>
       <p className="text-note">
-        {dateWords(range.from)} to {dateWords(range.to)}, the last first.
+        {dateWords(range.from)} to {dateWords(range.to)}, newest first.
       </p>
       <div className="overflow-x-auto">
         <table className="plain-table mt-2">
@@ -55,7 +55,7 @@ export default async function FigureJobsPage({ searchParams }: { searchParams: P
               <th>What for</th>
               <th>Returned</th>
               <th className="text-right">Minutes</th>
-              <th className="text-right">An hour brought</th>
+              <th className="text-right">Earned per hour</th>
               <th className="text-right">Total</th>
             </tr>
           </thead>

@@ -40,7 +40,7 @@ export default async function PaperPage({ params }: { params: Promise<{ number: 
         {invoice ? "Invoice" : "Credit note"} <span className="num">{paperName(paper.kind, paper.number)}</span>
       </h1>
       <p>
-        {paper.name ?? "A name the law let go of"}, {dateWords(paper.onDay)}
+        {paper.name ?? "Name deleted (retention period over)"}, {dateWords(paper.onDay)}
         {paper.tags.map((tag) => (
           <Link key={tag} className="act-link num ml-3" href={`/bench/${tag}`} prefetch={false}>
             {tag}
@@ -55,7 +55,7 @@ export default async function PaperPage({ params }: { params: Promise<{ number: 
           Print (PDF)
         </a>
       </p>
-      <p className="text-note">A paper is never changed: what is wrong in it is taken back by a credit note.</p>
+      <p className="text-note">An invoice is never changed; correct it with a credit note.</p>
       <div className="mt-2 grid gap-8 lg:grid-cols-2">
         <table className="plain-table">
           <tbody>
@@ -82,7 +82,7 @@ export default async function PaperPage({ params }: { params: Promise<{ number: 
             {credits.map((credit) => (
               <tr key={credit.number}>
                 <td>
-                  Taken back by{" "}
+                  Credited by{" "}
                   <Link className="act-link num" href={`/ledger/papers/${credit.number}`}>
                     {paperName("credit", credit.number)}
                   </Link>
@@ -93,7 +93,7 @@ export default async function PaperPage({ params }: { params: Promise<{ number: 
             {numbered(paymentsOf(db, paper.number)).map((payment) => (
               <tr key={payment.n}>
                 <td>
-                  {payment.amountMinor < 0 ? "Paid back" : "Paid"} {dateWords(payment.onDay)}, {paidHows[payment.how]}, noted by{" "}
+                  {payment.amountMinor < 0 ? "Paid back" : "Paid"} {dateWords(payment.onDay)}, {paidHows[payment.how]}, recorded by{" "}
                   {payment.person}
                 </td>
                 <td className="num text-right">{formatMinor(-payment.amountMinor)}</td>

@@ -44,7 +44,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
             { label: "Reel", value: reel.modelName },
             { label: "Owner", value: reel.ownerName },
             { label: "Visits", value: String(reel.visits) },
-            ...(taken ? [{ label: "Taken for", value: taken }] : []),
+            ...(taken ? [{ label: "Believed to be", value: taken }] : []),
           ]}
         />
       }
@@ -79,7 +79,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
       <Owners db={db} reelId={reel.id} />
       <p className="mt-2">
         <Link className="act-link inline-flex min-h-10 items-center" href={`/library/${reel.modelId}/record`} prefetch={false}>
-          What is known of such reels
+          What we know about these reels
         </Link>
       </p>
       <Pictures db={db} reelId={reel.id} />
@@ -87,7 +87,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
       {ages.length > 0 && (
         <p className="mt-2">
           New parts by age: {ages.map(({ seat, on, times }) => `${seat} ${dateWords(on)}${times > 1 ? `, ${times} times` : ""}`).join("; ")}
-          . The age of the other parts is not known.
+          . The age of the other parts is unknown.
         </p>
       )}
       {oldestFirst.length > 1 && <VisitsChart db={db} reel={reel} visits={oldestFirst} protocol={protocol} force={force} />}

@@ -66,8 +66,8 @@ export function BeforeThisBook({ db, reelId }: OfReel) {
   const past = listPastVisits(db, reelId);
   if (!past.length) return null;
   return (
-    <section aria-label="Before this book">
-      <h2>Before this book</h2>
+    <section aria-label="Earlier history">
+      <h2>Earlier history</h2>
       <ul>
         {past.map(({ id, on, words, paidMinor }) => (
           <li key={id} className="rule-row py-1">

@@ -66,13 +66,14 @@ export default async function ModelRecordPage(props: ModelPageProps) {
             </tbody>
           </table>
           <OneKey act="take-consensus" input={{ modelId: model.id }}>
-            Make it the schematic
+            Use as the schematic
           </OneKey>
         </section>
       )}
       {visits === 0 && !consensus ? (
         <p className="mt-2">
-          No reel of this model has gone home yet. What fails, after how long and what it takes stands here from the first on.
+          No reel of this model has been returned yet. What fails, after how long and how long repairs take is shown here from the first
+          one.
         </p>
       ) : (
         <div className="mt-2 grid gap-8 lg:grid-cols-2">
@@ -91,13 +92,13 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                   <tr key={faultId}>
                     <td>{name}</td>
                     <td className="num text-right">{n}</td>
-                    <td className="num text-right">{Math.round(100 * share)} of 100</td>
+                    <td className="num text-right">{Math.round(100 * share)} %</td>
                   </tr>
                 ))}
               </tbody>
             </table>
             <h2 className="mt-4">After how long</h2>
-            {lives.length === 0 && <p>No end of a component was seen twice on one reel yet.</p>}
+            {lives.length === 0 && <p>No part has been replaced twice on one reel yet.</p>}
             {lives.map(({ component, steps, due, water, own }) => (
               <figure key={component} className="mt-2">
                 <figcaption>
@@ -111,7 +112,7 @@ export default async function ModelRecordPage(props: ModelPageProps) {
             ))}
           </div>
           <div className="min-w-0">
-            <h2>What it takes, minutes</h2>
+            <h2>Time needed, minutes</h2>
             <SpreadBars
               rows={minutes.map(({ station, spread }) => ({
                 id: station,
@@ -121,9 +122,9 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                 words: spread.middle.toFixed(0),
               }))}
             />
-            <h2 className="mt-4">Pieces to keep</h2>
+            <h2 className="mt-4">Parts to stock</h2>
             {parts.length === 0 ? (
-              <p>Nothing was renewed on it yet.</p>
+              <p>Nothing replaced on it yet.</p>
             ) : (
               <table className="plain-table">
                 <thead>
@@ -160,14 +161,14 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                         <strong>{name}.</strong> {words}
                       </span>
                       {said ? (
-                        <span className="text-note">said at the seat</span>
+                        <span className="text-note">added to the seat</span>
                       ) : (
                         <OneKey
                           act="take-lesson"
                           input={{ modelId: model.id, baseNumber: version.number, seatId, kind }}
-                          label={`Say so at the seat: ${name}`}
+                          label={`Add to the seat: ${name}`}
                         >
-                          Say so at the seat
+                          Add to the seat
                         </OneKey>
                       )}
                     </li>

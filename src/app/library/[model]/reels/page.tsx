@@ -36,7 +36,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
       <div className="mt-2 grid gap-6 lg:grid-cols-2">
         <ActForm
           act="model-worth"
-          label="What it is worth"
+          label="Value"
           className="flex items-end gap-2"
           values={{ value: worth === null ? "" : formatMinor(worth) }}
           also={{ modelId: model.id }}
@@ -44,15 +44,15 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
         >
           <FormText
             name="value"
-            label={`Such a reel is worth, ${getShopSettings(db).currency}`}
-            hint="A quote above it says that it is not recommended. What is typed at the Counter stands before it."
+            label={`Typical value, ${getShopSettings(db).currency}`}
+            hint="Quotes above this value are marked “not recommended”. A value typed at the Counter overrides it."
             figures
           />
           <FormSend whenChanged>Save</FormSend>
         </ActForm>
         <ActForm
           act="name-model"
-          label="What it is called"
+          label="Name"
           className="flex flex-wrap items-end gap-2"
           values={{ maker: model.maker, name: model.name }}
           also={{ modelId: model.id }}
@@ -73,7 +73,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
         )}
         {extras.length > 0 && (
           <section>
-            <h2>Found in them, and not on the drawing</h2>
+            <h2>Found in these reels, not on the drawing</h2>
             <ul>
               {extras.map(({ words, tags }) => (
                 <li key={words} className="rule-row py-1">
@@ -95,7 +95,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
             <th>Edition</th>
             <th className="text-right">Visits</th>
             <th className="text-right">Own parts</th>
-            <th>Last here</th>
+            <th>Last visit</th>
           </tr>
         </thead>
         <tbody>
@@ -128,7 +128,7 @@ export default async function ReelsOfModelPage(props: ModelPageProps & { searchP
         </tbody>
       </table>
       <Pager page={page} more={found.length > pageOf} href={(to) => `/library/${model.id}/reels?page=${to}`} />
-      {!reels.length && <p className="mt-2">None of this model has been here yet.</p>}
+      {!reels.length && <p className="mt-2">No reel of this model has been here yet.</p>}
     </Sheet>
   );
 }

@@ -54,20 +54,20 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
             {isLeftHand(part) && <strong>, left-hand thread</strong>}
             {part.flies && <strong>, flies when freed</strong>}
           </p>
-          {part.hazard && <p className="alarm my-1">{part.hazard} Makers and local rules stand above this.</p>}
+          {part.hazard && <p className="alarm my-1">{part.hazard} Makers' instructions and local rules come first.</p>}
           <p>
             <span className="num text-head">{formatMinor(part.priceMinor)}</span> {currency}
           </p>
           {card.unlisted && (
             <ActForm
               act="list-piece"
-              label="Into the catalogue"
+              label="Add to the catalogue"
               className="mt-2 border border-ink p-2"
               values={{ number: "" }}
               also={{ id: part.id }}
             >
-              <FormText name="number" label="It has no number yet: give it one" />
-              <FormSend>Into the catalogue</FormSend>
+              <FormText name="number" label="No number yet: give it one" />
+              <FormSend>Add to the catalogue</FormSend>
             </ActForm>
           )}
           {part.supersededBy && (
@@ -101,8 +101,8 @@ export default async function PartPage({ params }: { params: Promise<{ id: strin
           />
         </div>
         <div>
-          <h2>Where it sits, and where else it fits</h2>
-          {!places.length && <p>In no model of the library.</p>}
+          <h2>Where it is used, and where else it fits</h2>
+          {!places.length && <p>Not in any model in the library.</p>}
           <ul>
             {places.map(({ seat, grade, note, because }) => (
               <li key={`${seat.modelId} ${seat.positionId}`} className="rule-row py-1">

@@ -9,7 +9,7 @@ import { dateWords } from "@/ui/dates";
 /** An invoice or a credit note, to print. */
 export const GET = readFile("ledger", async (db, { number }: { number: string }) => {
   const paper = /^\d{1,9}$/.test(number) ? findPaper(db, Number(number)) : null;
-  if (!paper) return new Response("There is no paper of this number.", { status: 404 });
+  if (!paper) return new Response("There is no invoice with this number.", { status: 404 });
   // A paper says who made it out as it was then; one from before shops had an address says it as it is.
   const { shopName, address, phone, taxNumber, bank, terms } = getShopSettings(db);
   const shop = paper.shop ?? { name: shopName, address, phone, taxNumber, bank, terms };

@@ -191,8 +191,8 @@ describe("a part that breaks in the hand as its place is opened", () => {
 describe("what is otherwise than the drawing", () => {
   it.each([
     ["more of them", { verdict: "ok", foundCount: 2 }, /Main gear: 2 found/],
-    ["fewer", { verdict: "missing", foundCount: 0 }, /Main gear: missing when it was opened/],
-    ["another", { verdict: "wrong" }, /Main gear: not this reel's/],
+    ["fewer", { verdict: "missing", foundCount: 0 }, /Main gear: not there on arrival/],
+    ["another", { verdict: "wrong" }, /Main gear: wrong for this reel/],
     ["dressed", { verdict: "dressed", dressed: "burrs filed off" }, /Main gear: burrs filed off\./],
   ] as const)("%s: told in report and history", (_, note, words) => {
     const { shop, id } = opened();

@@ -131,7 +131,7 @@ describe.each(familyIds)("%s, partly opened", (family: FamilyId) => {
       }
       expect(done.closed, what).toBe(true);
       if (done.missing)
-        expect(done.told.toLowerCase(), what).toContain(`${done.missing.toLowerCase()}: missing when it was opened, left off: as it came`);
+        expect(done.told.toLowerCase(), what).toContain(`${done.missing.toLowerCase()}: not there on arrival, left off: as it came`);
       if (done.left) expect(done.told, what).toMatch(/Left in: /);
     }
   });

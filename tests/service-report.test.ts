@@ -48,7 +48,7 @@ describe("the report of a service without any fault", () => {
       "Checks passed (7): ",
       "Light oil, 6 drops: anti-reverse ratchet, eccentric, anti-reverse dog, spool bearing (2); where it sits: handle knob.",
       "Drag grease: friction washer (3).",
-      "No fault was found: every test was good when it came.",
+      "No fault found: every test was good on arrival.",
       "Before and after",
       "Good before and after: Free spool; Turning in gear; Drag, star 1/4 turn; ",
       "Full service: apart, cleaned, oiled and greased, checked (69.00, price list)",

@@ -51,7 +51,7 @@ describe.each(tenKinds)("what is said of a job of the kind %s", (kind) => {
 
 describe("each of ten jobs, read as its customer", () => {
   it("quick: what was opened of it, where the oil went, nothing of a fault", () => {
-    expect(told("quick")).toMatch(/^No fault was found: every test was good when it came\.$/m);
+    expect(told("quick")).toMatch(/^No fault found: every test was good on arrival\.$/m);
     expect(told("quick")).toMatch(/^Taken apart: handle and star; spool\.$/m);
     expect(told("quick")).toMatch(
       /^Head plate, yoke and free spool, part way: head plate foot screw \(2\), head plate screw \(4\) off\.$/m,
@@ -60,9 +60,9 @@ describe("each of ten jobs, read as its customer", () => {
   });
 
   it("full: what was bad when it came, what was dressed, renewed and is to be watched", () => {
-    expect(told("full")).toContain("Bad when it came: Free spool (4 s). No one cause was named.");
+    expect(told("full")).toContain("Faulty on arrival: Free spool (4 s). No single cause was identified.");
     expect(told("full")).toContain("Anti-reverse dog: nose filed square, put back.");
-    expect(told("full")).toContain("54 parts off: 53 went back in, 1 replaced by new.");
+    expect(told("full")).toContain("54 parts off: 53 refitted, 1 replaced with new.");
     expect(report("full").parts.map(({ words }) => words)).toEqual([expect.stringMatching(/^Friction washer, low: .*carbon/)]);
     expect(JSON.stringify(report("full"))).not.toContain("for the bench");
     expect(report("full").watch).toEqual(["Friction washer, middle: edge a little frayed."]);
@@ -75,7 +75,7 @@ describe("each of ten jobs, read as its customer", () => {
 
   it("outside: only where oil went and what was felt", () => {
     expect(told("outside")).toBe(
-      "No fault was found: every test was good when it came.\nLight oil, 2 drops: where it sits: handle knob, spool bearing (tail).",
+      "No fault found: every test was good on arrival.\nLight oil, 2 drops: where it sits: handle knob, spool bearing (tail).",
     );
   });
 
@@ -89,7 +89,7 @@ describe("each of ten jobs, read as its customer", () => {
       because: "Turning in gear: bad; Grease dark and waxy",
     });
     for (const { standing, because } of check!.claims) if (standing === "contradicted by") expect(because).not.toMatch(/good/);
-    expect(told("check")).toContain("Grease hardened in the gear side. To put right: strip, clean and re-grease the gear side (35 min).");
+    expect(told("check")).toContain("Grease hardened in the gear side. To do: strip, clean and re-grease the gear side (35 min).");
   });
 
   it("comeback: what it was, and that it was free", () => {
@@ -104,7 +104,7 @@ describe("each of ten jobs, read as its customer", () => {
   });
 
   it("sent back undone: what was found and not put right, no work, no price", () => {
-    expect(told("sent-back")).toBe("Grease hardened in the gear side: found, not put right.");
+    expect(told("sent-back")).toBe("Grease hardened in the gear side: found, not repaired.");
     expect(report("sent-back").price.total).toBe(0);
     expect(report("sent-back").tests.filter(({ before, after }) => before || after)).toHaveLength(1);
   });

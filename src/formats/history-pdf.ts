@@ -27,7 +27,7 @@ export const historyPdf = (history: ReelHistory, locale: Locale): Promise<Buffer
       for (const words of visit.done) line("sans", 10, words);
       for (const part of visit.partsFitted) line("sans", 11, `New: ${part.number} ${part.seat}${part.used ? ", used, from a donor" : ""}`);
       for (const part of visit.leftOut) line("sans", 11, `Left out: ${part.seat}, ${part.reason}`);
-      for (const part of visit.servedInPlace) line("sans", 11, `Served in place: ${part.seat}, ${part.reason}`);
+      for (const part of visit.servedInPlace) line("sans", 11, `Serviced in place: ${part.seat}, ${part.reason}`);
       for (const one of visit.measured)
         line("sans", 10, `${one.name}, ${one.phase} the work: ${figureWords(one)}${one.says && `, ${one.says}`}`);
       const tests = [...new Set(visit.measurements.map(({ test }) => test))];

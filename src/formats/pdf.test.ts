@@ -130,7 +130,7 @@ describe("the report", () => {
     check: null,
     told: [
       { section: "found", words: "Gears worn: put right (30 min). New: main gear.", acts: ["fault:gears-worn"] },
-      { section: "done", words: "Served where it sits: trip lever (not worth drawing).", acts: ["in-place:trip-lever"] },
+      { section: "done", words: "Serviced in place: trip lever (not worth drawing).", acts: ["in-place:trip-lever"] },
       { section: "oil", words: "Light oil, 5 drops: spool bearing (2).", acts: ["step:place-bearing"] },
     ],
     faults: ["Gears worn"],

@@ -55,7 +55,7 @@ describe("a quote that is asked about by letter", () => {
     await person.driver.findElement(By.css('input[name="line"][value="handle"]')).click();
     await person.driver.findElement(By.css("textarea")).sendKeys("The old handle will do.");
     await person.driver.findElement(By.css("button")).click();
-    await person.driver.wait(async () => (await person.driver.getPageSource()).includes("your answer is here"), 10_000);
+    await person.driver.wait(async () => (await person.driver.getPageSource()).includes("The shop has your answer"), 10_000);
     expect(seats().split(",").sort()).toEqual(["lock-screw", "star"]);
     expect(server.value("SELECT words FROM answer WHERE job_id = ? ORDER BY id DESC", job())).toBe("The old handle will do.");
     expect((await fetch(`${server.base}/q/${link}`)).status).toBe(410);
@@ -74,7 +74,7 @@ describe("a quote that is asked about by letter", () => {
     const code = (ref: string) => asked.lines.find((line) => line.ref === ref)!.code;
     await person.type("Codes the customer gives", "BBB");
     await person.press("Record the answer");
-    await person.sees("is no code of this letter");
+    await person.sees("is not a code in this letter");
     await person.rest(320);
     await person.type("Codes the customer gives", `${code("star").toLowerCase()}, ${code("handle")}`);
     await person.press("Record the answer");

@@ -248,7 +248,7 @@ describe("what is typed with signs nobody can see", () => {
       field,
     );
     await person.press("Add the customer");
-    await person.sees("There is a sign in it that nobody can see");
+    await person.sees("The text has a hidden character");
     expect(server.value("SELECT count(*) FROM customer WHERE name LIKE 'Ada%'")).toBe(0);
   });
 });

@@ -38,7 +38,7 @@ describe("gauges opened for a reel", () => {
   it("refuses what cannot be at its field, keeps what was typed, and computes again once it is mended", async () => {
     await person.type("Hole, mm", "40");
     await person.sees("The hole is not smaller than the outside: 40 against 16 mm.");
-    await person.sees("Mend the sizes on the left");
+    await person.sees("Fix the sizes on the left");
     expect(await person.value("Hole, mm")).toBe("40");
     await person.type("Hole, mm", "minus");
     await person.sees("A size is a number above 0 mm.");

@@ -136,7 +136,7 @@ describe("measuring at Test", () => {
   it("says what to do where no microphone is given", async () => {
     await person.go("/gauges/spin");
     await person.press("Listen with this device");
-    await person.sees("Allow it for this page, or take a recording from a file instead.");
+    await person.sees("Allow the microphone for this page, or use a recording.");
   });
 
   it("reads a free run off a recording of its ticks: seconds from the standard start, and what it loses", async () => {

@@ -33,7 +33,7 @@ describe("a purchase check", () => {
   it("asks for what the seller says, and has three stations", async () => {
     await known("MS30 61001", "purchase check");
     await person.press("Check in");
-    await person.sees("What is to be checked?");
+    await person.sees("What should be checked?");
     await person.press("just serviced");
     await person.press("no damage");
     await person.press("Check in");
@@ -122,7 +122,7 @@ describe("an outside service", () => {
   it("stops at a fault and goes the long way from there", async () => {
     const tag = await outside("MS30 61004");
     await person.key("x");
-    await person.sees("There is a fault: this is more than");
+    await person.sees("This reel has a fault");
     await person.key("r");
     await person.sees("Strip");
     expect(server.value("SELECT kind FROM job WHERE tag = ?", tag)).toBe("repair");
@@ -143,7 +143,7 @@ describe("a comeback", () => {
     await person.type("Who pays", "we do");
     await person.press("Check in");
     await person.go(`/bench/${await taken()}/test`);
-    await person.sees("Our own work came back.");
+    await person.sees("Our own repair came back.");
     await person.sees("Found: nothing was named.");
     await person.sees("Left here with: Turning in gear good");
   });

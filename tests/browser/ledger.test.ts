@@ -72,7 +72,7 @@ describe("papers", () => {
 
   it("figures open down to the jobs they count, and leave as a table", async () => {
     await person.go("/ledger/figures?from=2000-01-01&to=2099-12-31");
-    await person.sees("What a bench hour brought");
+    await person.sees("Earned per bench hour");
     await person.press("repair");
     await person.sees("Jobs behind");
     const links = await person.driver.findElements({ css: "table a[href^='/bench/']" });

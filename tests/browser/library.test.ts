@@ -33,7 +33,7 @@ describe("an old reel nobody has a schematic of", () => {
     await person.type("Spending limit", "100");
     await person.press("Check in");
     await person.sees("Enter a name, markings or a description");
-    await person.type("Markings, or what", "brass multiplier, about 1950");
+    await person.type("Name, markings or", "brass multiplier, about 1950");
     await person.press("Check in");
     await person.sees("Checked in as");
     tag = /Z-\d{5}-\d/.exec(await person.read())![0];
@@ -93,7 +93,7 @@ describe("an old reel nobody has a schematic of", () => {
   it("is measured and confirmed at the drawing, as the model's next version", async () => {
     const modelId = server.value<string>("SELECT model_id FROM reel ORDER BY id DESC LIMIT 1");
     await person.go(`/library/${modelId}`);
-    await person.sees("8 seats are guessed");
+    await person.sees("8 part positions are estimates");
     await person.press("As received apart");
     await touch("Brass spool");
     const height = () =>
@@ -115,7 +115,7 @@ describe("an old reel nobody has a schematic of", () => {
     await person.press("Save version 3");
     const newest = () => server.value("SELECT max(number) FROM model_version WHERE model_id = ?", modelId);
     await person.driver.wait(() => newest() === 3, 10_000);
-    await person.sees("7 seats are guessed");
+    await person.sees("7 part positions are estimates");
     // The job keeps the version it was taken apart by.
     expect(
       server.value("SELECT number FROM model_version JOIN job ON job.model_version_id = model_version.id WHERE job.tag = ?", tag),
@@ -225,10 +225,10 @@ describe("a hybrid reel", () => {
     await person.go("/bench/Z-00010-1/parts");
     await person.press("Handle and star");
     await touch("Star, five arms");
-    await person.type("This reel has a different part", "NO-SUCH");
+    await person.type("Different part fitted?", "NO-SUCH");
     await person.press("Set");
     await person.sees("No part in the catalogue has the number NO-SUCH");
-    await person.type("This reel has a different part", "sx-250");
+    await person.type("Different part fitted?", "sx-250");
     await person.press("Set");
     await person.sees("SX-250");
     await person.press("Order");

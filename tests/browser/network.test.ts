@@ -247,10 +247,10 @@ describe("a phone at the bench", () => {
     await phone.sees("Sign in");
     await phone.type("Your name", "Ilse Varn");
     await phone.type("Passphrase", "not the passphrase");
-    await phone.press("Come in");
+    await phone.press("Sign in");
     await phone.sees("Name and passphrase do not match");
     await phone.type("Passphrase", passphrase);
-    await phone.press("Come in");
+    await phone.press("Sign in");
     await phone.sees("into well 1");
     const off = () => server.value<number>("SELECT count(*) FROM tray_well WHERE job_id = 7");
     await phone.press("into well 1");
@@ -278,7 +278,7 @@ describe("a phone at the bench", () => {
     for (let i = 0; i < 14 && (await phone.seesNot("Too many tries. Wait")); i++) {
       await phone.type("Your name", "Ilse Varn");
       await phone.type("Passphrase", `wrong passphrase ${i}`);
-      await phone.press("Come in");
+      await phone.press("Sign in");
       await phone.settled();
     }
     await phone.sees("Too many tries. Wait");
@@ -287,7 +287,7 @@ describe("a phone at the bench", () => {
     db.prepare("UPDATE failed_try SET failures = 12").run();
     db.close();
     await phone.type("Passphrase", passphrase);
-    await phone.press("Come in");
+    await phone.press("Sign in");
     await phone.sees("Too many tries. Wait");
   });
 });
@@ -301,7 +301,7 @@ describe("a PIN on this computer", () => {
     await bench.press("PIN and passphrase");
     await bench.type("PIN, none yet", "1234");
     await bench.driver.executeScript("document.querySelector('form[aria-label=\"Ilse Varn: PIN\"] [type=submit]').click()");
-    await bench.sees("Not all alike and not in a row");
+    await bench.sees("Not all the same and not in sequence");
     await bench.type("PIN, none yet", "7294");
     await bench.driver.executeScript("document.querySelector('form[aria-label=\"Ilse Varn: PIN\"] [type=submit]').click()");
     // From now on whoever opens a page here is Tobin, who has none.

@@ -16,7 +16,7 @@ const dayOf = (tag: string) => server.list<string>(`SELECT promised_on FROM job 
 describe("the rack", () => {
   it("says how likely each day holds, and shows what a tag does on another day before it is let go there", async () => {
     await person.go("/");
-    await person.sees("of 100 such days so many hold");
+    await person.sees("Number: chance of keeping the date");
     const hanging = () => person.driver.findElements(By.css("ol ul li"));
     const numbered = /^(Z-\d{5}-\d)\s+\d+/;
     await person.driver.wait(async () => (await textsOf(await hanging())).filter((text) => numbered.test(text)).length > 10, 15_000);
@@ -39,7 +39,7 @@ describe("the rack", () => {
       .move({ origin: target, duration: 200 })
       .perform();
     await person.sees("instead of");
-    await person.driver.wait(async () => /Then slips?:|No other reel's day suffers/.test(await person.read()), 15_000);
+    await person.driver.wait(async () => /Then slips?:|No other reel's date is affected/.test(await person.read()), 15_000);
     expect(dayOf(tag)).toBe(before);
     await person.driver.actions({ async: true }).release().perform();
     await person.sees(`${tag} is promised for`);
@@ -72,7 +72,7 @@ describe("the rack", () => {
       await person.field("New day"),
       later,
     );
-    await person.sees("it holds in");
+    await person.sees("likely to be kept, was");
     await person.press("Promise this day");
     await person.driver.wait(() => dayOf(tag) === later, 10_000);
     await person.go("/ledger");
@@ -82,13 +82,13 @@ describe("the rack", () => {
   it("knows people one by one: their hours, and what a day off costs before it is given", async () => {
     await person.go("/rack/hours");
     await person.press("What these days off change");
-    await person.driver.wait(async () => /Then slips?:|No other reel's day suffers/.test(await person.read()), 15_000);
+    await person.driver.wait(async () => /Then slips?:|No other reel's date is affected/.test(await person.read()), 15_000);
     for (const day of ["Mon", "Tue", "Wed", "Thu", "Fri"]) await person.type(day, "5");
     await person.press("Save week");
     await person.driver.wait(() => server.list("SELECT minutes FROM person_hours").join() === "300,300,300,300,300", 10_000);
     await person.press("Add time off");
     await person.driver.wait(() => server.list("SELECT id FROM person_off WHERE removed_at IS NULL").length === 1, 10_000);
-    await person.sees("Not there ");
+    await person.sees("Away ");
   });
 
   it("shows the year ahead", async () => {

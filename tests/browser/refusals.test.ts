@@ -125,7 +125,7 @@ describe("what is typed wrong", () => {
     await person.type("Currency", "euro");
     await person.type("Bench hours a day", "0");
     await person.press("Save");
-    await person.sees("three capitals");
+    await person.sees("Three capital letters");
     await person.sees("Hours such as 6 or 5.5");
     expect(await person.value("Currency")).toBe("euro");
   });

@@ -155,7 +155,7 @@ describe("a maker's sheet", () => {
     await bring("book.pdf", await pdf(["A catalogue"], { pages: 60 }));
     await person.sees("It has 60 pages", 30_000);
     await bring("cat.pdf", Buffer.from("not a PDF at all"));
-    await person.sees("This is no PDF", 30_000);
+    await person.sees("This PDF cannot be read", 30_000);
     expect(server.value("SELECT count(*) FROM sheet WHERE model_id IS NULL")).toBe(0);
   });
 });

@@ -127,7 +127,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
       }
       if (heading === "Head plate screws" && once("screw")) {
         // A short one lies in the long one's well: the long one went into the foot.
-        await person.tabTo("Head plate screw, top alone");
+        await person.tabTo("Head plate screw, top: just this one");
         await person.keys(Key.ENTER);
         await person.sees("Fit Head plate screw, top");
         await person.key("w");
@@ -145,7 +145,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
       }
       if (heading.startsWith("Check: The star goes from free to locked") && once("nested")) {
         await person.key("x");
-        await person.sees("Stop. It did not pass");
+        await person.sees("Stop: the check failed");
         await person.tabTo("This was it, open it again: Tension washers");
         await person.keys(Key.ENTER);
         await person.driver.wait(() => state(tag, "gate-star") === undefined, 10_000);
@@ -153,7 +153,7 @@ describe("a star drag reel, apart and together by the keyboard alone", () => {
         await stepIs((step) => !step.startsWith("Check: The star"));
         return true;
       }
-      if (heading === "Star and tension washers" && once("look")) await person.sees("Look once more before these are covered");
+      if (heading === "Star and tension washers" && once("look")) await person.sees("Check these once more before they are covered");
       return false;
     });
     expect([...seen].sort()).toEqual(["look", "nested", "order", "screw", "swapped"]);
@@ -234,7 +234,7 @@ describe("a spinning reel, with a washer lost in the bath", () => {
     });
     expect(refused).toBe(true);
     await person.go(`/bench/${tag}/return`);
-    expect(await person.seesNot("is not empty")).toBe(true);
+    expect(await person.seesNot("still holds")).toBe(true);
   });
 
   it("prints reports that another program reads, and dates that another calendar reads", async () => {

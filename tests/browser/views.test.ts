@@ -79,6 +79,34 @@ describe("every view", () => {
   });
 });
 
+describe("a dark bench", () => {
+  it("has a dim palette by a press at Shop, kept on the device, with contrast enough on every kind of page", async () => {
+    await person.go("/shop");
+    await person.press("Dim");
+    for (const path of [
+      "/shop",
+      "/",
+      "/counter",
+      "/library/skerry-30",
+      "/ledger/figures",
+      "/bench/Z-00006-8/find",
+      "/bench/Z-00004-5/build",
+      "/stores",
+    ]) {
+      await person.go(path);
+      expect(await person.driver.executeScript("return getComputedStyle(document.querySelector('.sheet')).backgroundColor"), path).toBe(
+        "rgb(38, 43, 41)",
+      );
+      expect(await seriousFaults(person), path).toEqual([]);
+    }
+    await person.go("/shop");
+    await person.press("As this device");
+    expect(await person.driver.executeScript("return getComputedStyle(document.querySelector('.sheet')).backgroundColor")).toBe(
+      "rgb(252, 252, 250)",
+    );
+  });
+});
+
 describe("the keyboard", () => {
   it("goes to every room by its key, lists the keys, finds anything, and rests while a field has focus", async () => {
     await person.go("/gauges");
@@ -140,6 +168,33 @@ describe("a phone at the bench", () => {
         if (width > 390) wide.push(`${path}: ${width} px`);
       }
       expect(wide).toEqual([]);
+    } finally {
+      await phone.close();
+    }
+  });
+
+  it("has targets of a thumb's height, a foot that leaves room, and nothing serious for axe-core", async () => {
+    const phone = await Person.at(server, { width: 390, height: 844 });
+    try {
+      const small: string[] = [];
+      for (const path of ["/", "/counter", "/library", "/stores", "/shop", "/ledger", "/bench/Z-00005-9/strip", "/bench/Z-00004-5/build"]) {
+        await phone.go(path);
+        small.push(
+          ...(
+            await phone.driver.executeScript<string[]>(
+              `return [...document.querySelectorAll("main button, main select, main summary, main input:not([type=checkbox], [type=radio], [type=file], [type=hidden]), main a.key")]
+              .filter((one) => one.checkVisibility())
+              .flatMap((one) => one.getBoundingClientRect().height < 43.5 ? [one.outerHTML.slice(0, 120)] : [])`,
+            )
+          ).map((html) => `${path}: ${html}`),
+        );
+        const foot = await phone.driver.executeScript<number>(
+          "return document.querySelector('.sheet-edge:not(.sheet-edge-quiet)')?.getBoundingClientRect().height ?? 0",
+        );
+        if (foot > 134) small.push(`${path}: a foot of ${foot} px`);
+        small.push(...(await seriousFaults(phone)).map((fault) => `${path}: ${fault}`));
+      }
+      expect(small).toEqual([]);
     } finally {
       await phone.close();
     }

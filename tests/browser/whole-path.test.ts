@@ -33,9 +33,9 @@ const pdfText = (file: string) => execFileSync("pdftotext", ["-layout", file, "-
 const proveAll = async () => {
   for (const [next, value] of [
     ["Turning in gear", "36"],
-    ["star a quarter", "9"],
-    ["star half", ""],
-    ["Star home", ""],
+    ["star 1/4", "9"],
+    ["star 1/2", ""],
+    ["Star fully tight", ""],
     ["Turn the handle back", ""],
     ["Click on", ""],
     ["On to Return", ""],
@@ -58,7 +58,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.type("Phone", "0555 0199");
     await person.type("E-mail", "nobody");
     await person.press("Check in");
-    await person.sees("This is no e-mail address");
+    await person.sees("This is not an e-mail address");
     await person.sees("What is wrong with it?");
     await person.sees("An amount such as 60 or 59.50");
     expect(await person.value("Phone")).toBe("0555 0199");
@@ -168,7 +168,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
       await person.sees(`: ${seat}`);
       await person.press("replace");
       await person.type("Note", "teeth hooked");
-      await person.press("Keep");
+      await person.press("Save");
       await person.sees(`${seat} · replace`);
     }
     const picture = join(folder, "joint.png");
@@ -237,17 +237,17 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
       if (heading.startsWith("Check:") && !failedOnce) {
         failedOnce = true;
         await person.press("It fails");
-        await person.sees("Stop. It did not pass");
+        await person.sees("Stop: the check failed");
         await person.press("Fit Bridge screw, low rear"); // another step is chosen, and refused
         await person.key(" ");
-        await person.sees("A check did not pass");
+        await person.sees("A check failed");
         await person.press(heading.replace("Check: ", ""));
         await person.key(" ");
-        await person.driver.wait(async () => !(await person.read()).includes("Stop. It did not pass"), 10_000);
+        await person.driver.wait(async () => !(await person.read()).includes("Stop: the check failed"), 10_000);
         continue;
       }
-      if (left === 0 && (await person.driver.findElements(By.css('button[aria-label="Friction washer, high alone"]'))).length) {
-        await person.press("Friction washer, high alone");
+      if (left === 0 && (await person.driver.findElements(By.css('button[aria-label="Friction washer, high: just this one"]'))).length) {
+        await person.press("Friction washer, high: just this one");
         await person.sees("Fit Friction washer, high");
         await person.key("k");
         await person.sees("left in the tray for now");
@@ -283,7 +283,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("Friction washer, high: later, when the part arrives");
     await person.go(`/bench/${tag}/build`);
     await person.press("Fit Friction washer, high");
-    await person.sees("Done puts it in after all");
+    await person.sees("Press Done to fit it after all");
     await person.key(" ");
     await person.driver.wait(
       async () =>
@@ -317,7 +317,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.driver.close();
     await person.driver.switchTo().window(second);
     await person.press("Return it");
-    await person.sees("its record cannot be changed");
+    await person.sees("its record can no longer be changed");
   });
 
   it("prints a report that an independent reader can read", async () => {

@@ -101,8 +101,8 @@ describe("an assembly", () => {
     expect(say({ off: [off("b1"), off("b2")], opened: [{ act: "opened:spool", assemblyId: "spool", why: "service" }] })[0]).toBe(
       "Spool, part way: spool bearing (2) off.",
     );
-    expect(say({ off: spoolOff, keptShut: [{ act: "shut:handle", assemblyId: "handle" }] })).toContain("Left shut on purpose: handle.");
-    expect(say({ off: spoolOff.map((one) => ({ ...one, cameApart: true })) })[0]).toBe("Came in pieces: spool.");
+    expect(say({ off: spoolOff, keptShut: [{ act: "shut:handle", assemblyId: "handle" }] })).toContain("Left closed on purpose: handle.");
+    expect(say({ off: spoolOff.map((one) => ({ ...one, cameApart: true })) })[0]).toBe("Arrived in pieces: spool.");
     expect(say({ off: [off("b1", { cameApart: true }), off("b2"), off("shaft")] })[0]).toBe("Taken apart: spool.");
   });
 
@@ -159,10 +159,10 @@ describe("a piece", () => {
     });
     for (const words of [
       "Spool bearing, head: 2 found.",
-      "Spool bearing, tail: not this reel's, went back all the same.",
+      "Spool bearing, tail: wrong for this reel, refitted anyway.",
       "Shaft: polished, put back.",
       "Handle nut: found in rear, belongs in front.",
-      "Handle O-ring: missing when it was opened, a new one is in.",
+      "Handle O-ring: not there on arrival, a new one is in.",
       "Not on the drawing: a shim, left out.",
       "Not on the drawing: a clip, put back.",
       "Not on the drawing: a ball.",
@@ -180,7 +180,7 @@ describe("a piece", () => {
   it("that stayed in is named by its reason, several of one reason together", () => {
     const stays = (positionId: string, reason: string) => ({ act: `in-place:${positionId}`, positionId, reason });
     expect(say({ inPlace: [stays("b1", "not worth drawing"), stays("b2", "not worth drawing"), stays("shaft", "")] })).toEqual([
-      "Served where it sits: spool bearing (2) (not worth drawing).",
+      "Serviced in place: spool bearing (2) (not worth drawing).",
       "Left in: shaft.",
     ]);
   });
@@ -189,8 +189,8 @@ describe("a piece", () => {
     const watched = (change: Partial<JobActs["off"][number]>) => say({ off: [off("b1", change)] }, "watch");
     expect(watched({ verdict: "watch", remark: "a tick in one place" })).toEqual(["Spool bearing, head: a tick in one place."]);
     expect(watched({ verdict: "watch" })).toEqual(["Spool bearing, head: watch it."]);
-    expect(watched({ verdict: "worn" })).toEqual(["Spool bearing, head: worn, went back."]);
-    expect(watched({ verdict: "replace" })).toEqual(["Spool bearing, head: wants a new one, the old one went back."]);
+    expect(watched({ verdict: "worn" })).toEqual(["Spool bearing, head: worn, refitted."]);
+    expect(watched({ verdict: "replace" })).toEqual(["Spool bearing, head: needs replacing; the old one was refitted."]);
     expect(watched({ verdict: "watch", back: false })).toEqual([]);
     expect(watched({ verdict: "ok", remark: "for the bench" })).toEqual([]);
     expect(say({ off: [off("b1", { verdict: "worn" })], fitted: [piece("b1")] }, "watch")).toEqual([]);
@@ -249,16 +249,16 @@ describe("a fault", () => {
   const said = (change: Acts) => say(change, "found")[0];
 
   it("is repaired only by acts that reached its parts, and names the new ones: one is not both", () => {
-    expect(said({ faults: [fault()] })).toBe("Spool bearing rough: found, not put right.");
+    expect(said({ faults: [fault()] })).toBe("Spool bearing rough: found, not repaired.");
     expect(said({ faults: [fault()], off: [off("b1")], fitted: [piece("b1")] })).toBe(
       "Spool bearing rough: put right (15 min). New: spool bearing (head).",
     );
     expect(said({ faults: [fault()], off: [off("b1"), off("b2")], fitted: [piece("b1"), piece("b2")] })).toBe(
       "Spool bearing rough: put right (15 min). New: spool bearing (2).",
     );
-    expect(said({ faults: [fault()], off: [off("b1")] })).toBe("Spool bearing rough: put right without new parts (15 min).");
+    expect(said({ faults: [fault()], off: [off("b1")] })).toBe("Spool bearing rough: repaired without new parts (15 min).");
     // What wants replacing and was only looked at is not put right.
-    expect(said({ faults: [fault()], off: [off("b1", { verdict: "replace" })] })).toBe("Spool bearing rough: found, not put right.");
+    expect(said({ faults: [fault()], off: [off("b1", { verdict: "replace" })] })).toBe("Spool bearing rough: found, not repaired.");
   });
 
   it("is repaired by somebody's word where no part comes off for it", () => {
@@ -272,7 +272,7 @@ describe("a fault", () => {
     expect(said({ faults: [fault({ ...dry, worksOn: ["shaft"] })], off: [off("shaft")] })).toBe(
       "Grease hardened: put right: strip and clean.",
     );
-    expect(said({ faults: [fault({ ...dry, worksOn: [] })] })).toBe("Grease hardened: found, not put right.");
+    expect(said({ faults: [fault({ ...dry, worksOn: [] })] })).toBe("Grease hardened: found, not repaired.");
     expect(said({ faults: [fault({ ...dry, worksOn: [] })], tests: [test("after", "good")] })).toBe(
       "Grease hardened: put right: strip and clean.",
     );
@@ -283,18 +283,16 @@ describe("a fault", () => {
       "Spool bearing rough: not done: the customer declined it.",
     );
     expect(said({ faults: [fault({ oldBack: "none to be had" })], off: spoolOff })).toBe(
-      "Spool bearing rough: not renewed, the old one went back: none to be had.",
+      "Spool bearing rough: not replaced, the old one was refitted: none to be had.",
     );
-    expect(said({ faults: [fault()], kind: "purchase-check" })).toBe(
-      "Spool bearing rough. To put right: fit new spool bearings, both (15 min).",
-    );
-    expect(said({ faults: [fault()], declined: "too dear", off: spoolOff })).toBe("Spool bearing rough: found, not put right.");
+    expect(said({ faults: [fault()], kind: "purchase-check" })).toBe("Spool bearing rough. To do: fit new spool bearings, both (15 min).");
+    expect(said({ faults: [fault()], declined: "too dear", off: spoolOff })).toBe("Spool bearing rough: found, not repaired.");
   });
 });
 
 describe("what was found", () => {
   it("is no fault only where every test was good when it came and nothing else speaks", () => {
-    const none = "No fault was found: every test was good when it came.";
+    const none = "No fault found: every test was good on arrival.";
     const good = [test("before", "good")];
     expect(say({ tests: good }, "found")).toEqual([none]);
     expect(say({ tests: [test("after", "good")] }, "found")).toEqual([]);
@@ -307,7 +305,7 @@ describe("what was found", () => {
 
   it("says of a seized reel without a named cause what was bad", () => {
     expect(say({ tests: [test("before", "bad", "90 cN·m")] }, "found")).toEqual([
-      "Bad when it came: Turning in gear (90 cN·m). No one cause was named.",
+      "Faulty on arrival: Turning in gear (90 cN·m). No single cause was identified.",
     ]);
     expect(say({ tests: [test("before", "bad")], faults: [fault()] }, "found")).toHaveLength(1);
   });
@@ -315,7 +313,7 @@ describe("what was found", () => {
   it("says what was looked for and not found: looks answered no, faults ruled out", () => {
     expect(
       say({ ruledOut: [{ act: "ruled-out:a", name: "Gears worn" }], looks: [{ act: "look:b", name: "O-ring cut", so: false }] }, "found"),
-    ).toEqual(["Looked for and not found: gears worn; O-ring cut."]);
+    ).toEqual(["Checked and ruled out: gears worn; O-ring cut."]);
   });
 });
 

@@ -29,16 +29,16 @@ function foundWords({ name, became, outcome, reason, remedy, minutes, renews, re
   const took = minutes ? ` (${minutes} min)` : "";
   switch (became) {
     case "put-right":
-      if (renewed.length) return `${name}: put right${took}. New: ${listed(renewed)}.`;
-      return renews ? `${name}: put right without new parts${took}.` : `${name}: put right${took}: ${lowered(remedy)}.`;
+      if (renewed.length) return `${name}: repaired${took}. New: ${listed(renewed)}.`;
+      return renews ? `${name}: repaired without new parts${took}.` : `${name}: repaired${took}: ${lowered(remedy)}.`;
     case "to-put-right":
-      return `${name}. To put right: ${lowered(remedy)}${took}.`;
+      return `${name}. To do: ${lowered(remedy)}${took}.`;
     case "old-back":
-      return `${name}: not renewed, the old one went back: ${reason}.`;
+      return `${name}: not replaced, the old one was refitted: ${reason}.`;
     case "left":
-      return outcome ? `${name}: ${faultOutcomes[outcome].said}.` : `${name}: found, not put right.`;
+      return outcome ? `${name}: ${faultOutcomes[outcome].said}.` : `${name}: found, not repaired.`;
     case "open":
-      return `${name}: found, not put right.`;
+      return `${name}: found, not repaired.`;
   }
 }
 
@@ -61,15 +61,15 @@ function found({ faults, seen, notFound, tests, pieces, notDrawn }: Account): Se
   if (!faults.length && bad.length)
     sentences.push({
       section: "found",
-      words: `Bad when it came: ${bad.map(readingWords).join(", ")}. No one cause was named.`,
+      words: `Faulty on arrival: ${bad.map(readingWords).join(", ")}. No single cause was identified.`,
       acts: bad.map((test) => test.before!.act),
     });
   if (!faults.length && !seen.length && before.length && !off.length && !odd.length && !notDrawn.length)
-    sentences.push({ section: "found", words: "No fault was found: every test was good when it came.", acts });
+    sentences.push({ section: "found", words: "No fault found: every test was good on arrival.", acts });
   if (notFound.length)
     sentences.push({
       section: "found",
-      words: `Looked for and not found: ${notFound.map(({ name }) => lowered(name)).join("; ")}.`,
+      words: `Checked and ruled out: ${notFound.map(({ name }) => lowered(name)).join("; ")}.`,
       acts: notFound.map(({ act }) => act),
     });
   return sentences;
@@ -90,14 +90,14 @@ function opened({ assemblies, declined }: Account): Sentence[] {
   const anyOpen = apart.length + came.length + part.length > 0;
   const because = (why: (typeof assemblies)[number]["why"]) => (why === null || why === "service" ? "" : ` ${openedForWords[why]}`);
   return [
-    ...(came.length ? [say(`Came in pieces: ${came.map(({ name }) => lowered(name)).join(", ")}.`, came)] : []),
+    ...(came.length ? [say(`Arrived in pieces: ${came.map(({ name }) => lowered(name)).join(", ")}.`, came)] : []),
     ...[...groupBy(apart, ({ why }) => because(why))].map(([why, own]) =>
       say(`Taken apart${why}: ${own.map(({ name }) => lowered(name)).join("; ")}.`, own),
     ),
     ...part.map((one) => say(`${one.name}, part way${because(one.why)}${one.off.length ? `: ${listed(one.off)} off` : ""}.`, [one])),
     ...(anyOpen && shut.length ? [say(`Not opened: ${shut.map(({ name }) => lowered(name)).join("; ")}.`, shut)] : []),
     ...(keptShut.length && declined === null
-      ? [say(`Left shut on purpose: ${keptShut.map(({ name }) => lowered(name)).join("; ")}.`, keptShut)]
+      ? [say(`Left closed on purpose: ${keptShut.map(({ name }) => lowered(name)).join("; ")}.`, keptShut)]
       : []),
   ];
 }
@@ -111,7 +111,7 @@ const cleanedSo = ({ cleanedSo: own, notCleaned }: Account): Sentence[] => {
   });
   return [
     ...[...groupBy(own, ({ outcome }) => outcome)].map(([outcome, same]) => say(capital(cleanOutcomes[outcome].said), same)),
-    ...(notCleaned.length ? [say("Went back uncleaned", notCleaned)] : []),
+    ...(notCleaned.length ? [say("Refitted uncleaned", notCleaned)] : []),
   ];
 };
 
@@ -148,8 +148,8 @@ function traySum(pieces: readonly PieceAccount[]): Sentence[] {
   if (!off.length) return [];
   const count = (became: PieceAccount["became"]) => off.filter((piece) => piece.became === became).length;
   const parts = [
-    [count("back"), "went back in"],
-    [count("replaced"), "replaced by new"],
+    [count("back"), "refitted"],
+    [count("replaced"), "replaced with new"],
     [count("left-out"), "left out"],
     [count("in-the-tray"), "still in the tray"],
   ].flatMap(([many, words]) => (many ? [`${many} ${words}`] : []));
@@ -175,7 +175,7 @@ function byPiece({ pieces, notDrawn, noted, wished }: Account): Sentence[] {
     ].map(
       ([reason, own]): Sentence => ({
         section: "done",
-        words: `${reason ? "Served where it sits" : "Left in"}: ${listed(own.map(({ name }) => name))}${reason ? ` (${reason})` : ""}.`,
+        words: `${reason ? "Serviced in place" : "Left in"}: ${listed(own.map(({ name }) => name))}${reason ? ` (${reason})` : ""}.`,
         acts: own.flatMap(({ acts }) => acts),
       }),
     ),
@@ -186,14 +186,14 @@ function byPiece({ pieces, notDrawn, noted, wished }: Account): Sentence[] {
           ? [
               one(
                 piece,
-                `missing when it was opened${became === "replaced" ? ", a new one is in" : became === "not-there" && piece.reason ? `, left off: ${piece.reason}` : ""}`,
+                `not there on arrival${became === "replaced" ? ", new one fitted" : became === "not-there" && piece.reason ? `, left off: ${piece.reason}` : ""}`,
               ),
             ]
           : []),
         ...(verdict === "replace" && piece.remark && became !== "back"
-          ? [one(piece, `${piece.remark}${became === "replaced" ? ", a new one is in" : ""}`)]
+          ? [one(piece, `${piece.remark}${became === "replaced" ? ", new one fitted" : ""}`)]
           : []),
-        ...(verdict === "wrong" ? [one(piece, `not this reel's${became === "back" ? ", went back all the same" : ""}`)] : []),
+        ...(verdict === "wrong" ? [one(piece, `wrong for this reel${became === "back" ? ", refitted anyway" : ""}`)] : []),
         ...(many > 1 && verdict !== null && verdict !== "missing" ? [one(piece, `${many} found`)] : []),
         ...(wrongHole ? [one(piece, `found in ${wrongHole.was}, belongs in ${wrongHole.own}`)] : []),
       ];
@@ -233,7 +233,7 @@ function oil({ products, dry }: Account): Sentence[] {
     const runs = isReelProduct(product) && classOfProduct(product) !== "grease" && drops > 0;
     const sits = listed(places.flatMap(({ name, whereItSits }) => (whereItSits ? [name] : [])));
     const fitted = listed(places.flatMap(({ name, whereItSits }) => (whereItSits ? [] : [name])));
-    const where = [fitted, sits && `where it sits: ${sits}`].filter(Boolean).join("; ");
+    const where = [fitted, sits && `in place: ${sits}`].filter(Boolean).join("; ");
     return {
       section: "oil" as const,
       words: `${capital(product)}${runs ? `, ${drops} drop${drops === 1 ? "" : "s"}` : ""}: ${where}.`,
@@ -256,10 +256,10 @@ function checks({ checks: passed }: Account): Sentence[] {
 
 const watchWords: Readonly<Partial<Record<NonNullable<PieceAccount["verdict"]>, string>>> = {
   watch: "watch it",
-  worn: "worn, went back",
+  worn: "worn, refitted",
 };
 const wantsNewWords = (declined: boolean): string =>
-  declined ? "wants a new one; the customer declined it, the old one went back" : "wants a new one, the old one went back";
+  declined ? "needs replacing; the customer declined, the old one was refitted" : "needs replacing; the old one was refitted";
 /** Pieces that went back though somebody would rather not. */
 function watch({ pieces, asItIs }: Account): Sentence[] {
   const goesSo = asItIs.map(

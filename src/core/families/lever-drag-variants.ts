@@ -56,7 +56,7 @@ export const closePlate = (screws: readonly string[]): NonNullable<TableChange["
   {
     id: "tighten-plate",
     kind: "tighten",
-    words: "Plate screws: first bite, then crosswise an eighth at a time",
+    words: "Plate screws: start each one, then tighten crosswise 1/8 turn at a time",
     after: place(...screws),
     before: place("lever-washer-plastic"),
   },
@@ -338,7 +338,7 @@ export const leverVariants: readonly Variant[] = [
     name: "Bearing in the wall",
     choices: [
       { id: "drawn", name: "is drawn" },
-      { id: "stays", name: "does not come out of this finish: served in place, proved turning", change: { reseat: { "tail-bearing": { inPlace: true, stays: true, oilPort: "at the spool's shaft end, tail side", trap: "Do not drive it: served where it sits and proved turning.", ...oiled("2–3 small drops", "it stays in the wall") } } } },
+      { id: "stays", name: "does not come out of this finish: serviced in place, checked that it turns", change: { reseat: { "tail-bearing": { inPlace: true, stays: true, oilPort: "at the spool's shaft end, tail side", trap: "Do not drive it: served where it sits and proved turning.", ...oiled("2–3 small drops", "it stays in the wall") } } } },
     ],
   },
 ];

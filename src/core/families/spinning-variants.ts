@@ -293,7 +293,7 @@ export const spinningVariants: readonly Variant[] = [
     name: "Main bearing",
     choices: [
       { id: "out", name: "comes out" },
-      { id: "stays", name: "does not come out of this finish: served in place, proved turning", change: { reseat: { "pinion-bearing": { inPlace: true, stays: true, oilPort: "round its inner ring, the pinion drawn", trap: "Do not drive it: served where it sits and proved turning." } } } },
+      { id: "stays", name: "does not come out of this finish: serviced in place, checked that it turns", change: { reseat: { "pinion-bearing": { inPlace: true, stays: true, oilPort: "round its inner ring, the pinion drawn", trap: "Do not drive it: served where it sits and proved turning." } } } },
     ],
   },
 ];

@@ -128,7 +128,7 @@ const closeCover = {
 const drawnDown = (before: string) => ({
   id: "tighten-cover",
   kind: "tighten" as const,
-  words: "Cover screws: first bite in each, then crosswise an eighth at a time, the small low ones too",
+  words: "Cover screws: start each one, then tighten crosswise 1/8 turn at a time, the small low ones too",
   after: place(...coverScrews),
   before: place(before),
   tool: "blade 3 mm and 4 mm, as wide as the slot",
@@ -445,7 +445,7 @@ export const starDragClutchTable: TemplateTable = {
     {
       id: "tighten-tail",
       kind: "tighten",
-      words: "Tail plate screws: first bite, then crosswise an eighth at a time",
+      words: "Tail plate screws: start each one, then tighten crosswise 1/8 turn at a time",
       after: place(...tailScrews),
       tool: "blade 4 mm",
     },

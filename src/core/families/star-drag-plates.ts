@@ -35,7 +35,7 @@ export const ringBatches = (head: readonly string[], tail: readonly string[]): N
 export const closeTail = (screws: readonly string[]) => ({
   id: "tighten-tail",
   kind: "tighten" as const,
-  words: "Tail plate screws: first bite, then crosswise an eighth at a time",
+  words: "Tail plate screws: start each one, then tighten crosswise 1/8 turn at a time",
   after: place(...screws, "click-spring", "click-tongue"),
   before: ["spool-in"],
   tool: "blade 4 mm",

@@ -158,7 +158,7 @@ export const journalSayings = {
     const names = Array.isArray(d.positions) ? d.positions.map(seat).join(", ") : "a part";
     return d.stays === false ? `no longer leaves in ${names}` : `left in ${names}`;
   },
-  "served-in-place": (d, { seat }) => `served ${seat(d.position)} in place${because(d.reason)}`,
+  "served-in-place": (d, { seat }) => `serviced ${seat(d.position)} in place${because(d.reason)}`,
   "part-looked-at": (d, { seat }) => `judged ${seat(d.position)}: ${d.verdict ? word(verdictWords, d.verdict, "noted") : "noted"}`,
   "part-left-out": (d, { seat }) => `left out ${seat(d.position)}${because(d.reason)}`,
   "picture-taken": (d, { seat }) =>

@@ -215,7 +215,7 @@ describe("taking parts off", () => {
     for (const { operation } of getBuild(shop.db, job(shop, id)).steps)
       if (operation.id !== "place-lock-screw" && !operation.id.startsWith("gate-")) doStep(shop.ctx, id, operation.id);
     const words = getAccount(shop.db, job(shop, id)).sentences.map((one) => one.words);
-    expect(words).toContain("Handle lock screw: missing when it was opened, left off: as it came.");
+    expect(words).toContain("Handle lock screw: not there on arrival, left off: as it came.");
     expect(words).toContain("Handle and star, part way: handle, handle nut off.");
     expect(words).toContain("2 parts off: 2 went back in.");
   });

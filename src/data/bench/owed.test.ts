@@ -139,7 +139,7 @@ describe("a fault that was proved", () => {
     doStep(shop.ctx, id, "place-click-tongue", "the customer keeps the old one");
     expect(lines()).not.toContain(work);
     expect(saying(getReport(shop.db, job(id), reportDates).told, "found")).toEqual([
-      "Click tongue worn: not renewed, the old one went back: the customer keeps the old one.",
+      "Click tongue worn: not replaced, the old one was refitted: the customer keeps the old one.",
     ]);
     undoStep(shop.ctx, id, "place-click-tongue");
     expect(lines()).toContain(work);

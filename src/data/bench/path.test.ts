@@ -268,7 +268,7 @@ describe("a reel that came in pieces", () => {
     const { parts } = takeAllAsCame(shop.ctx, id);
     expect(parts).toBe(listWells(shop.db, id).length);
     expect(refusal(() => takeAllAsCame(shop.ctx, id)).code).toBe("nothing");
-    expect(saying(getAccount(shop.db, findJob(shop.db, id)!).sentences, "done")[0]).toMatch(/^Came in pieces: handle and star, /);
+    expect(saying(getAccount(shop.db, findJob(shop.db, id)!).sentences, "done")[0]).toMatch(/^Arrived in pieces: handle and star, /);
     for (const { operation } of getBuild(shop.db, findJob(shop.db, id)!).steps) doStep(shop.ctx, id, operation.id);
     expect(getBuild(shop.db, findJob(shop.db, id)!).current).toBeNull();
   });

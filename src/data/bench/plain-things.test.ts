@@ -99,7 +99,7 @@ describe("what hands find and do beyond the drawing", () => {
     takeParts(shop.ctx, id, ["head-screw-top", "head-screw-front", "head-screw-rear"], new Set(), 1);
     expect(listExtraPieces(shop.db, id).map(({ words }) => words)).toEqual([
       "2 more than drawn, said by hand",
-      expect.stringMatching(/^1 more than drawn: Head .*screw/),
+      expect.stringMatching(/^1 extra Head .*screw/),
     ]);
     putBack(shop.ctx, id);
     expect(listExtraPieces(shop.db, id).map(({ words }) => words)).toEqual(["2 more than drawn, said by hand"]);

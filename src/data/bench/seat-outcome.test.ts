@@ -94,9 +94,9 @@ describe("how a part came out, and how it felt", () => {
   });
 
   it("says of what went back uncleaned that it did, where the rest was cleaned", () => {
-    expect(rub().some(({ words }) => words.startsWith("Went back uncleaned"))).toBe(false);
+    expect(rub().some(({ words }) => words.startsWith("Refitted uncleaned"))).toBe(false);
     build();
-    expect(rub().some(({ words }) => words.startsWith("Went back uncleaned"))).toBe(false);
+    expect(rub().some(({ words }) => words.startsWith("Refitted uncleaned"))).toBe(false);
     const other = shop.open({ serial: "SO 3" });
     takeParts(shop.ctx, other, ["handle-nut", "handle"]);
     cleanedAllByHand(shop.ctx, other);
@@ -108,7 +108,7 @@ describe("how a part came out, and how it felt", () => {
       "as agreed",
     );
     expect(saying(getAccount(shop.db, findJob(shop.db, other)!).sentences, "done")).toContainEqual(
-      expect.stringMatching(/^Went back uncleaned: star/i),
+      expect.stringMatching(/^Refitted uncleaned: star/i),
     );
   });
 

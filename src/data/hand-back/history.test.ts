@@ -68,7 +68,7 @@ describe("what the stations took", () => {
     const ids = [shop.open(), shop.open(), shop.open()];
     for (const id of ids) visit(shop, id);
     const minutes = Object.fromEntries(listStationTimes(shop.db, ids[0]!).map(({ station, minutes: spent }) => [station, spent]));
-    // Four parts, a look and one served in place, half a minute each after the first; the new piece in between is another station's.
+    // Four parts, a look and one serviced in place, half a minute each after the first; the new piece in between is another station's.
     expect(minutes.strip).toBeCloseTo(2, 5);
     expect(minutes.build).toBeGreaterThan(1);
     const usual = usualStationMinutes(shop.db, "skerry-30");

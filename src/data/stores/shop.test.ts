@@ -296,7 +296,7 @@ describe("rack and return", () => {
       nextService: expect.stringContaining("in 12 months"),
     });
     // Nothing was opened: the fault is not said to be put right.
-    expect(saying(report.told, "found")).toEqual(["Grease hardened in the gear side: found, not put right."]);
+    expect(saying(report.told, "found")).toEqual(["Grease hardened in the gear side: found, not repaired."]);
     expect(report.tests.find((test) => test.name === "Turning in gear")).toMatchObject({
       before: "10 cN·m",
       after: "20 cN·m",

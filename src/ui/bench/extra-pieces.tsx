@@ -41,7 +41,7 @@ export function ExtraPieces({ jobId, closed, pieces, adds = false }: Props) {
           <div className="flex gap-2">
             <input id={fieldId} value={words} maxLength={160} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
             <button type="submit" className="key key-small whitespace-nowrap" disabled={adding.busy || words.trim().length < 2}>
-              Note it
+              Add it
             </button>
           </div>
           <Refused of={[adding]} />

@@ -140,13 +140,14 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
                 </tr>
               </tbody>
             </table>
-            <h2 className="mt-4">Watched</h2>
+            <h2 className="mt-4">Monitored</h2>
             <p className="text-note">
-              {watched.length} {watched.length === 1 ? "thing is" : "things are"} watched by sums that alarm falsely about once in{" "}
-              {falseAlarmMonths / 12} years, all together.
+              {watched.length
+                ? `${watched.length === 1 ? "1 figure is" : `${watched.length} figures are`} monitored (about one false alarm in ${falseAlarmMonths / 12} years).`
+                : "Nothing to monitor yet: it starts with the first figures that repeat."}
             </p>
             {alarms.length === 0 ? (
-              <p>All steady.</p>
+              watched.length > 0 && <p>All steady.</p>
             ) : (
               <ul>
                 {alarms.map((watch) => (

@@ -24,7 +24,7 @@ export const takeParts = defineAct({
 });
 
 /** What is said of pieces beyond the drawing. @param name of the part, or of what hands take as one. */
-export const moreThanDrawn = (pieces: number, name: string): string => `${pieces} more than drawn: ${name}`;
+export const moreThanDrawn = (pieces: number, name: string): string => `${pieces} extra ${name}`;
 
 /** What stands at a part that was not there when its place was opened. */
 export const notThere = { verdict: "missing", orientation: "", note: "not there when it was opened", foundCount: 0 } as const;

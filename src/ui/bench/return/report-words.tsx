@@ -36,7 +36,7 @@ export function ReportWords({ jobId, closed, asks }: { jobId: number; closed: bo
         >
           <FormArea name="answer" label="Answer to the customer" rows={2} />
           {comeback && <FormArea name="ourMistake" label="Our own mistake, in plain words" rows={2} />}
-          <FormSend whenChanged>Keep</FormSend>
+          <FormSend whenChanged>Save</FormSend>
         </ActForm>
       )}
       {pictures.length > 0 && (

@@ -86,14 +86,14 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
       </ul>
       {single || (
         <p className="mt-1 flex items-center gap-3 text-note">
-          <span>more than drawn:</span>
+          <span>extra, not on the drawing:</span>
           {[1, 2, 3, 4, 5].map((pieces) => (
             <button
               key={pieces}
               type="button"
               className="act-link min-h-10 min-w-8"
               aria-pressed={more === pieces}
-              aria-label={`${pieces} more than drawn`}
+              aria-label={`${pieces} extra, not on the drawing`}
               onClick={() => onMore(more === pieces ? 0 : pieces)}
             >
               {pieces}

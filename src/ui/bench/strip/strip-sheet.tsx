@@ -239,7 +239,7 @@ export function TraySheet(props: Props) {
                   type={partTypes[next.partTypeId]!}
                   help={stuckHelp({ positions }, next, partTypes[next.partTypeId]!, still, "off")}
                   serve={(reason) => {
-                    press("serve-in-place", { jobId: head.jobId, positionId: next.id, reason }, `${next.name} served in place`);
+                    press("serve-in-place", { jobId: head.jobId, positionId: next.id, reason }, `${next.name} serviced in place`);
                     settle();
                   }}
                   onDone={() => setStuck(false)}
@@ -301,7 +301,7 @@ export function TraySheet(props: Props) {
             onOpened={open}
           />
           {served.length > 0 && (
-            <p>Served in place: {served.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
+            <p>Serviced in place: {served.map(({ positionId, reason }) => `${byId.get(positionId)?.name} (${reason})`).join(", ")}.</p>
           )}
           {leftIn.length > 0 && (
             <div className="flex flex-wrap items-center gap-x-3" role="group" aria-label="Left in">

@@ -46,7 +46,7 @@ export function StuckPanel({ position, type, help, serve, onDone, broke }: Props
       </Field>
       <div className="flex gap-2">
         <button type="submit" className="key key-small">
-          Serve in place
+          Service in place
         </button>
         <Key onPress={onDone} className="key-small">
           It came off

@@ -190,7 +190,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
         The owner reads this note on the report
       </label>
       <button type="submit" className="key" disabled={noting.busy || head.closed}>
-        Keep
+        Save
       </button>
       <Refused of={[noting]} beside />
       {said && <p role="status">{said}</p>}

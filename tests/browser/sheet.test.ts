@@ -86,6 +86,37 @@ describe("a maker's sheet", () => {
     await person.sees(number);
   });
 
+  it("of another year becomes an edition of that model, its part ordered by the sheet's number", async () => {
+    const sheet = writtenSheets.find(({ family }) => family === "star-drag-bridge")!;
+    const style = sheetStyles[4]!;
+    const star = sheet.rows.findIndex(([, , ...seats]) => (seats as readonly string[]).includes("star"));
+    const later = { ...style, number: (at: number) => (at === star ? "KR-9001" : style.number(at)) };
+    await bring("heron-late.pdf", await pdfOf(drawSheet(sheet, later, 5)));
+    await person.sees("sure rows", 60_000);
+    const rows = async () =>
+      server.value<number>(
+        "SELECT count(*) FROM sheet, json_each(rows) AS row WHERE name = 'heron-late.pdf' AND json_extract(row.value, '$.confirmed') = 0",
+      );
+    for (let presses = 0; (await rows()) > 0 && presses < 30; presses++) {
+      await person.space();
+      await person.settled();
+    }
+    await person.sees("Make the model");
+    await person.driver.findElement(By.xpath("//option[normalize-space() = 'Heronwater Ladle 4']")).click();
+    await person.sees("from the model");
+    await person.sees("KR-9001");
+    await person.type("Name of this edition", "1985 on");
+    await person.key(" ");
+    await person.sees("Editions", 30_000);
+    await person.driver.wait(async () => (await person.driver.getCurrentUrl()).endsWith("/library/hl/editions"), 15_000);
+    const version = server.value<number>("SELECT max(id) FROM model_version WHERE model_id = 'hl'");
+    expect(server.value<string>(`SELECT json_extract(editions, '$[1].name') FROM model_version WHERE id = ${version}`)).toBe("1985 on");
+    const other = server.value<string>(
+      `SELECT json_extract(seat, '$.partIn."1985-on"') FROM position WHERE model_version_id = ${version} AND id = 'star'`,
+    );
+    expect(server.value<string>(`SELECT number FROM part_type WHERE id = '${other}'`)).toBe("KR-9001");
+  });
+
   it("comes in as a scan: a page that is a picture, at 150 dpi", async () => {
     const sheet = writtenSheets.find(({ family }) => family === "lever-drag")!;
     const drawn = drawSheet(sheet, sheetStyles[0]!, 5);
@@ -100,7 +131,7 @@ describe("a maker's sheet", () => {
     );
     expect(cells.filter(Boolean).length / cells.length).toBeGreaterThan(0.9);
     expect(rows.filter(({ mark }) => mark).length / rows.length).toBeGreaterThan(0.75);
-    await person.press("The new model");
+    await person.press("What it becomes");
     await person.press("Delete this sheet");
     await person.sees("From a maker's sheet");
   });
@@ -126,7 +157,7 @@ describe("a maker's sheet", () => {
     expect(cells.filter(Boolean).length / cells.length).toBeGreaterThan(0.9);
     expect(rows.filter(({ mark }) => mark).length / rows.length).toBeGreaterThan(0.75);
     await person.sees("The photograph as it was taken");
-    await person.press("The new model");
+    await person.press("What it becomes");
     await person.press("Delete this sheet");
     await person.sees("From a maker's sheet");
     // A photograph of no list: its corners can be set by hand, on the same screen.

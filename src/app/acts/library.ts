@@ -14,7 +14,7 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
-import { confirmSure, dropSheet, keepSheet, modelOfSheet, setSheetFamily, setSheetRow } from "@/data/catalogue/sheets";
+import { confirmSure, dropSheet, editionOfSheet, keepSheet, modelOfSheet, setSheetFamily, setSheetRow } from "@/data/catalogue/sheets";
 import { reviseModel, setModelWorth } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import { toKeep } from "@/data/database/rows";
@@ -56,6 +56,8 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
   "sheet-sure": (ctx, { sheetId, seen }) => confirmSure(ctx, sheetId, seen),
 
   "model-of-sheet": (ctx, input) => modelOfSheet(ctx, input),
+
+  "edition-of-sheet": (ctx, input) => editionOfSheet(ctx, input),
 
   "drop-sheet": (ctx, { sheetId }) => dropSheet(ctx, sheetId),
 

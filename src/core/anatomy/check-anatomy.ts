@@ -57,7 +57,7 @@ export function structureFaults(anatomy: Anatomy): AnatomyFault[] {
   const editions = new Set(anatomy.editions.map((edition) => edition.id));
   if (editions.size < anatomy.editions.length) faults.push({ code: "duplicate", message: "Two editions of this model have one id." });
   for (const item of [
-    ...anatomy.positions.map((p) => ({ of: p.name, in: p.editions })),
+    ...anatomy.positions.map((p) => ({ of: p.name, in: [...p.editions, ...Object.keys(p.partIn ?? {})] })),
     ...anatomy.operations.map((o) => ({ of: `"${o.words}"`, in: o.editions })),
   ])
     for (const edition of item.in)
@@ -79,8 +79,9 @@ export function checkAnatomy(anatomy: Anatomy, partTypes: readonly PartType[]): 
   const positions = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
   const types = new Map(partTypes.map((type) => [type.id, type]));
   for (const position of anatomy.positions)
-    if (!types.has(position.partTypeId))
-      faults.push({ code: "unknown", message: `${position.name} wants part ${position.partTypeId}, which is not in the catalogue.` });
+    for (const partTypeId of [position.partTypeId, ...Object.values(position.partIn ?? {})])
+      if (!types.has(partTypeId))
+        faults.push({ code: "unknown", message: `${position.name} wants part ${partTypeId}, which is not in the catalogue.` });
   for (const type of types.values()) {
     const message = partFault(type);
     if (message) faults.push({ code: "fit", message });

@@ -234,7 +234,10 @@ export function removeEdition(draft: Draft, editionId: string): Draft {
     new Set(items.filter(({ editions }) => editions.length === 1 && editions[0] === editionId).map(({ id }) => id));
   const { anatomy } = draft;
   const left = withoutSeats(anatomy, only(anatomy.positions), only(anatomy.operations));
-  const unbound = <T extends { editions: string[] }>(item: T): T => ({ ...item, editions: item.editions.filter((id) => id !== editionId) });
+  const unbound = <T extends { editions: string[]; partIn?: Record<string, string> | undefined }>(item: T): T => {
+    const { [editionId]: _, ...partIn } = item.partIn ?? {};
+    return { ...item, editions: item.editions.filter((id) => id !== editionId), ...(item.partIn ? { partIn } : {}) };
+  };
   return {
     ...draft,
     anatomy: {

@@ -69,6 +69,8 @@ export const positionSchema = z.object({
   insideOf: id.optional(),
   /** Only in these editions of the model; in all of them when none is named. */
   editions: z.array(id).default([]),
+  /** Another part sits here in these editions: its id by the edition's. */
+  partIn: z.record(id, id).optional(),
   hole: z.string().max(60).optional(),
   /** Depth of the screw's hole from where its head sits, mm; a longer screw comes out on the other side. */
   holeDepthMm: z.number().positive().max(200).optional(),
@@ -198,6 +200,11 @@ export type Look = z.infer<typeof lookSchema>;
 export type Operation = z.infer<typeof operationSchema>;
 export type OperationKind = (typeof operationKinds)[number];
 export type Batch = z.infer<typeof batchSchema>;
+
+/** Every part of a machine, in any of its editions. */
+export const partTypeIdsOf = ({ positions }: Pick<z.infer<typeof anatomySchema>, "positions">): string[] => [
+  ...new Set(positions.flatMap(({ partTypeId, partIn = {} }) => [partTypeId, ...Object.values(partIn)])),
+];
 export type Anatomy = z.infer<typeof anatomySchema>;
 
 const placing = "place-";

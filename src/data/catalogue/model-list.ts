@@ -15,6 +15,10 @@ export const modelNames = (db: Db, ids: readonly string[]): Readonly<Record<stri
     ),
   );
 
+/** Models of a family, by name. */
+export const listModelsOfFamily = (db: Db, family: Model["family"]): Model[] =>
+  db.prepare("SELECT id, maker, name, family FROM model WHERE family = ? ORDER BY maker, name LIMIT 500").all(family) as Model[];
+
 /** Models by the beginnings of maker, name and family, best first; with nothing typed those that came in last. */
 export function searchModels(db: Db, text: string, limit: number): Model[] {
   if (!text.trim())

@@ -1,5 +1,13 @@
 import { actFromWords, seatFromWords } from "@/core/anatomy/read-older";
-import { type Anatomy, anatomySchema, assemblySchema, operationSchema, type PartType, positionSchema } from "@/core/anatomy/types";
+import {
+  type Anatomy,
+  anatomySchema,
+  assemblySchema,
+  operationSchema,
+  type PartType,
+  partTypeIdsOf,
+  positionSchema,
+} from "@/core/anatomy/types";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
@@ -62,10 +70,7 @@ export function getModelVersion(db: Db, id: number): ModelVersion {
   }
   return {
     ...version,
-    partTypes: findPartTypes(
-      db,
-      version.anatomy.positions.map(({ partTypeId }) => partTypeId),
-    ),
+    partTypes: findPartTypes(db, partTypeIdsOf(version.anatomy)),
   };
 }
 

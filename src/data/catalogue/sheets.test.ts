@@ -3,6 +3,7 @@ import { drawSheet, sheetStyles } from "#tests/sheets/draw-sheet";
 import { startJobOn } from "#tests/sheets/start-job";
 import { writtenSheets } from "#tests/sheets/written-sheets";
 import { openWorkshop, refusal } from "#tests/workshop";
+import { anatomyOfEdition } from "@/core/anatomy/anatomy-of-edition";
 import { loadSolver } from "@/core/blind-spots/least-cover";
 import { isOpen, keptRows } from "@/core/sheets/kept-sheet";
 import { matchSeats } from "@/core/sheets/match-seats";
@@ -10,7 +11,17 @@ import { readList } from "@/core/sheets/read-list";
 import { findModelPicture } from "./model-pictures";
 import { getCurrentModelVersion } from "./models";
 import { findPartByNumber } from "./part-types";
-import { confirmSure, dropSheet, findSheet, keepSheet, keepSheetPage, listWaitingSheets, modelOfSheet, setSheetRow } from "./sheets";
+import {
+  confirmSure,
+  dropSheet,
+  editionOfSheet,
+  findSheet,
+  keepSheet,
+  keepSheetPage,
+  listWaitingSheets,
+  modelOfSheet,
+  setSheetRow,
+} from "./sheets";
 
 const solver = await loadSolver();
 const written = writtenSheets.find(({ family }) => family === "star-drag-bridge")!;
@@ -75,6 +86,41 @@ describe("a sheet", () => {
     expect(findPartByNumber(shop.db, now().rows.at(-1)!.number)?.name).toBe("Rod clamp");
     expect(findModelPicture(shop.db, modelId)!.marks.length).toBeGreaterThan(25);
     expect(refusal(() => modelOfSheet(shop.ctx, said(now()))).code).toBe("done");
+    expect(startJobOn(shop, modelId)).toBeGreaterThan(20);
+  });
+
+  it("of another year becomes an edition of its model: the parts that differ in their seats, new in the catalogue or known; a reel of it is that edition's", () => {
+    const { shop, now } = kept();
+    const { id: modelId } = modelOfSheet(shop.ctx, said(now()));
+    const first = getCurrentModelVersion(shop.db, modelId);
+    const rows = now().rows.map((row) => ({
+      ...row,
+      ...(row.seats.some(({ positionId }) => positionId === "star")
+        ? { number: "KR-9001", priceMinor: 777, description: "Star, large" }
+        : {}),
+    }));
+    const keepAgain = () => keepSheet(shop.ctx, { name: "late.pdf", family: now().family, chosen: now().chosen, rows, doubts: [] }).id;
+    const late = keepAgain();
+    const asEdition = (sheetId: number, more: object = {}) =>
+      editionOfSheet(shop.ctx, {
+        ...{ sheetId, seen: 1, modelId, baseNumber: first.number, name: "From 1985", before: "To 1984", fromYear: 1985, mark: "" },
+        ...more,
+      });
+    expect(refusal(() => asEdition(late, { baseNumber: first.number + 1 })).code).toBe("changed-elsewhere");
+    expect(asEdition(late)).toEqual({ id: modelId, parts: 1 });
+    const second = getCurrentModelVersion(shop.db, modelId);
+    expect(second.anatomy.editions.map(({ name }) => name)).toEqual(["To 1984", "From 1985"]);
+    const starIn = (edition: string) => {
+      const { partTypeId } = anatomyOfEdition(second.anatomy, edition).positions.find(({ id }) => id === "star")!;
+      return second.partTypes.get(partTypeId)!;
+    };
+    expect(starIn("from-1985")).toMatchObject({ number: "KR-9001", priceMinor: 777, name: "Star, large" });
+    expect(starIn("to-1984").number).toBe(now().rows.find(({ seats }) => seats.some(({ positionId }) => positionId === "star"))!.number);
+    expect(listWaitingSheets(shop.db)).toEqual([]);
+    // Another that says nothing new, and one of that name.
+    const again = keepAgain();
+    expect(refusal(() => asEdition(again, { baseNumber: second.number })).code).toBe("known-name");
+    dropSheet(shop.ctx, again);
     expect(startJobOn(shop, modelId)).toBeGreaterThan(20);
   });
 

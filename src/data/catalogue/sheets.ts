@@ -1,9 +1,10 @@
 import { z } from "zod";
-import { addSeat } from "@/core/anatomy/draft";
+import { addSeat, idFor } from "@/core/anatomy/draft";
 import type { PartType } from "@/core/anatomy/types";
 import { partOfWords } from "@/core/bring-in/part-of-words";
 import { shapeFromSize } from "@/core/bring-in/size-in-words";
 import type { ModelDraft } from "@/core/families/template";
+import { againstModel, withEdition } from "@/core/sheets/edition-of-sheet";
 import { isOpen, type SheetRow, sheetRowSchema } from "@/core/sheets/kept-sheet";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/database/context";
@@ -13,7 +14,9 @@ import { keepPhoto } from "@/data/database/photos";
 import { count, id as idColumn, row, rows } from "@/data/database/rows";
 import { startModelOf } from "./built";
 import { markModelPicture, setModelPicture } from "./model-pictures";
+import { getCurrentModelVersion } from "./models";
 import { addPartType, findPartByNumber, freePartId } from "./part-types";
+import { addModelVersion } from "./write-model";
 
 export interface KeptSheet {
   readonly id: number;
@@ -212,14 +215,13 @@ function ofSheet(ctx: Context, draft: ModelDraft, sheetRows: readonly SheetRow[]
       ? (findPartByNumber(ctx.db, number)?.id ?? [...fresh.values()].find((one) => one.number === number)?.id)
       : undefined;
     if (known) return known;
-    const own: PartType = {
-      ...usual,
-      id: number ? freePartId(ctx.db, number) : `${usual.id}-s${fresh.size + 1}`.slice(0, 60),
-      number: number || `${usual.number}-S${fresh.size + 1}`.slice(0, 40),
-      name: description.slice(0, 80),
-      shape: shapeFromSize(usual.shape, description) ?? usual.shape,
-      priceMinor: priceMinor ?? usual.priceMinor,
-    };
+    const own = partOfRow(
+      usual,
+      number ? freePartId(ctx.db, number) : `${usual.id}-s${fresh.size + 1}`.slice(0, 60),
+      number || `${usual.number}-S${fresh.size + 1}`.slice(0, 40),
+      description,
+      priceMinor,
+    );
     fresh.set(own.id, own);
     return own.id;
   };
@@ -271,6 +273,74 @@ function ofSheet(ctx: Context, draft: ModelDraft, sheetRows: readonly SheetRow[]
     partTypes: [...draft.partTypes.filter(({ id }) => used.has(id)), ...fresh.values()],
   };
 }
+
+/**
+ * Makes a sheet of another year an edition of a model: where its part numbers differ, the edition has the sheet's part in that seat, known by number or new
+ * in the catalogue. Order, traps and cautions stay the model's. @throws Refusal where the sheet says nothing new, or is of another kind of reel.
+ */
+export function editionOfSheet(
+  ctx: Context,
+  said: {
+    readonly sheetId: number;
+    readonly seen: number;
+    readonly modelId: string;
+    readonly baseNumber: number;
+    readonly name: string;
+    readonly before: string;
+    readonly fromYear: number | null;
+    readonly mark: string;
+  },
+): { id: string; parts: number } {
+  const { db } = ctx;
+  const sheet = openSheet(db, said.sheetId, said.seen);
+  const { model, number, anatomy, partTypes, lineRadiusMm } = getCurrentModelVersion(db, said.modelId);
+  if (number !== said.baseNumber)
+    throw new Refusal("changed-elsewhere", `Version ${number} was saved in another window. Reload to see it, then press again.`);
+  if (model.family !== sheet.family)
+    throw new Refusal(
+      "other-family",
+      "This model is a different kind of reel. Choose another model, or change the sheet's family.",
+      "model",
+    );
+  const { changed } = againstModel(anatomy, partTypes, sheet.rows);
+  if (!changed.length) throw new Refusal("nothing-new", "This sheet lists the same part numbers as the model, so there is nothing to add.");
+  const named = (name: string, taken: readonly string[]) => ({ id: idFor(name, taken), name });
+  const taken = anatomy.editions.map(({ id }) => id);
+  if (anatomy.editions.some(({ name }) => name === said.name))
+    throw new Refusal("known-name", "This model already has an edition of that name. Choose another name.", "name");
+  const before = named(said.before || "Earlier", taken);
+  const edition = {
+    ...named(said.name, [...taken, before.id]),
+    ...(said.fromYear === null ? {} : { fromYear: said.fromYear }),
+    ...(said.mark ? { mark: said.mark } : {}),
+  };
+  const types = new Map(anatomy.positions.map((position) => [position.id, partTypes.get(position.partTypeId)!]));
+  const parts = new Map<string, string>();
+  for (const { positionId, row } of changed) {
+    const { number: partNumber, description, priceMinor } = sheet.rows[row]!;
+    const usual = types.get(positionId)!;
+    let partTypeId = findPartByNumber(db, partNumber)?.id;
+    if (!partTypeId) {
+      partTypeId = freePartId(db, partNumber);
+      addPartType(ctx, partOfRow(usual, partTypeId, partNumber, description, priceMinor));
+    }
+    parts.set(positionId, partTypeId);
+  }
+  addModelVersion(ctx, said.modelId, { lineRadiusMm, anatomy: withEdition(anatomy, edition, before, parts) });
+  db.prepare("UPDATE sheet SET model_id = ?, row_version = row_version + 1 WHERE id = ?").run(said.modelId, sheet.id);
+  return { id: said.modelId, parts: parts.size };
+}
+
+/** The part of a row, of the same kind as what sits there, by its own number, words, size and price. */
+const partOfRow = (usual: PartType, id: string, number: string, description: string, priceMinor: number | null): PartType => {
+  const { supersededBy: _, ...like } = usual;
+  return {
+    ...like,
+    ...{ id, number, name: description.slice(0, 80) || usual.name },
+    shape: shapeFromSize(usual.shape, description) ?? usual.shape,
+    priceMinor: priceMinor ?? usual.priceMinor,
+  };
+};
 
 /** The page on which most numerals stand, with the seats at them. */
 function layPicture(ctx: Context, modelId: string, { pages, rows: of }: KeptSheet): void {

@@ -1,7 +1,7 @@
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import type { Draft } from "@/core/anatomy/draft";
 import { settleDraft } from "@/core/anatomy/settle-draft";
-import type { Anatomy } from "@/core/anatomy/types";
+import { type Anatomy, partTypeIdsOf } from "@/core/anatomy/types";
 import { seenValue } from "@/core/seen/seen";
 import { familyWords } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/database/context";
@@ -34,7 +34,9 @@ export function addModelVersion(
 ): number {
   const { db } = ctx;
   const { anatomy } = version;
-  const types = anatomy.positions.map((position) => findPartType(db, position.partTypeId)).filter((type) => type !== null);
+  const types = partTypeIdsOf(anatomy)
+    .map((partTypeId) => findPartType(db, partTypeId))
+    .filter((type) => type !== null);
   const faults = checkAnatomy(anatomy, types);
   if (faults.length) throw new Refusal("anatomy", faults.map((fault) => fault.message).join("\n"));
   const number = (

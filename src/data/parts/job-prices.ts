@@ -5,15 +5,16 @@ import { minor, rows } from "@/data/database/rows";
 
 /** What parts cost in a job: the price of the day it was opened, whatever the catalogue says later. */
 
-/** Pins what every part of a model version costs now, for a job that opens on it. */
+/** Pins what every part of a model version, in any of its editions, costs now, for a job that opens on it. */
 export function pinPrices(ctx: Context, jobId: number, modelVersionId: number): void {
   ctx.db
     .prepare(
       `INSERT OR IGNORE INTO job_price (job_id, part_type_id, price_minor)
-       SELECT DISTINCT ?, part_type.id, part_type.price_minor
-       FROM position JOIN part_type ON part_type.id = position.part_type_id WHERE position.model_version_id = ?`,
+       SELECT @job, part_type.id, part_type.price_minor FROM part_type WHERE part_type.id IN (
+         SELECT part_type_id FROM position WHERE model_version_id = @version
+         UNION SELECT value FROM position, json_each(position.seat, '$.partIn') WHERE model_version_id = @version)`,
     )
-    .run(jobId, modelVersionId);
+    .run({ job: jobId, version: modelVersionId });
 }
 
 /** Pins what one part costs now, for a job that wants it only now. */

@@ -3,6 +3,7 @@ import { bringModelIn } from "./bring-model-in";
 import { bringPartsIn } from "./bring-parts-in";
 import { changeVariant } from "./change-variant";
 import { dropSheet } from "./drop-sheet";
+import { editionOfSheet } from "./edition-of-sheet";
 import { keepSheet } from "./keep-sheet";
 import { listPiece } from "./list-piece";
 import { markPicture } from "./mark-picture";
@@ -58,5 +59,6 @@ export const libraryActs = [
   sheetRow,
   sheetSure,
   modelOfSheet,
+  editionOfSheet,
   dropSheet,
 ] as const;

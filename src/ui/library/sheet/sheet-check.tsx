@@ -8,6 +8,7 @@ import { Field } from "@/ui/controls/field";
 import { Key, MainKey } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
+import { EditionForm, type EditionSaid, type SheetAgainst } from "./edition-form";
 import { matchInWorker } from "./match-in-worker";
 import { RowForm, type SeatChoice } from "./row-form";
 import { type PageShown, SheetPages } from "./sheet-pages";
@@ -20,6 +21,10 @@ export interface SheetShown {
   readonly doubts: readonly string[];
   readonly rowVersion: number;
   readonly pages: readonly PageShown[];
+  /** Models of its family: of one of them it may be another year. */
+  readonly models: readonly { readonly id: string; readonly maker: string; readonly name: string }[];
+  /** What it says against the model that was chosen. */
+  readonly against: SheetAgainst | null;
   /** The seats such a reel has, by assembly. */
   readonly seats: readonly SeatChoice[];
 }
@@ -39,8 +44,16 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
   const making = useAct("model-of-sheet", ({ id }) => router.push(`/library/${id}`));
   const dropping = useAct("drop-sheet", () => router.push("/library"));
   const [model, setModel] = useState({ maker: "", name: "", prefix: "" });
+  const [edition, setEdition] = useState<EditionSaid>({ name: "", before: "", fromYear: null, mark: "" });
+  const { against } = sheet;
+  const adding = useAct("edition-of-sheet", ({ id }) => router.push(`/library/${id}/editions`));
+  const make = () =>
+    against
+      ? adding.press({ ...seen, modelId: against.modelId, baseNumber: against.version, ...edition })
+      : making.press({ ...seen, ...model });
+  const makeWords = against ? "Save as an edition" : "Make the model";
   const [busy, setBusy] = useState("");
-  const acts = [saying, sure, family, making, dropping];
+  const acts = [saying, sure, family, making, adding, dropping];
   const seated = new Set(rows.flatMap((row) => row.seats.map(({ positionId }) => positionId)));
 
   const asFamily = async (to: FamilyId) => {
@@ -92,7 +105,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
       ? { words: "Accept the sure rows", says: `Accept the ${unsaid} sure rows`, run: () => sure.press(seen) }
       : open.length > 0
         ? { words: "This row is right", says: `Row ${row.callout || here + 1} is right`, run: asItStands }
-        : { words: "Make the model", says: "Make the model", run: () => making.press({ ...seen, ...model }) };
+        : { words: makeWords, says: makeWords, run: make };
 
   return (
     <Sheet
@@ -103,8 +116,8 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
             {main.says}
           </MainKey>
           {open.length > 0 && unsaid === 0 && (
-            <Key busy={making.busy} onPress={() => making.press({ ...seen, ...model })}>
-              Make the model, {open.length} rows guessed
+            <Key busy={making.busy || adding.busy} onPress={make}>
+              {makeWords}, {open.length} rows guessed
             </Key>
           )}
         </>
@@ -144,7 +157,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
             </p>
           ))}
           <details open={ready}>
-            <summary className="act-link min-h-11">The new model</summary>
+            <summary className="act-link min-h-11">What it becomes</summary>
             <div className="mt-1 flex flex-col gap-2">
               <Field label="Family">
                 {(field) => (
@@ -162,12 +175,34 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
                   </select>
                 )}
               </Field>
-              {(
-                [
-                  ["maker", "Maker"],
-                  ["name", "Model"],
-                  ["prefix", "Prefix for parts not on the sheet"],
-                ] as const
+              {sheet.models.length > 0 && (
+                <Field label="A new model, or another year of one">
+                  {(field) => (
+                    <select
+                      {...field}
+                      value={against?.modelId ?? ""}
+                      onChange={({ target: { value } }) =>
+                        router.replace(`/library/sheet/${sheet.id}${value ? `?model=${encodeURIComponent(value)}` : ""}`)
+                      }
+                    >
+                      <option value="">a new model</option>
+                      {sheet.models.map((one) => (
+                        <option key={one.id} value={one.id}>
+                          {one.maker} {one.name}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </Field>
+              )}
+              {against && <EditionForm key={against.modelId} against={against} fields={adding.fields} onChange={setEdition} />}
+              {(against
+                ? []
+                : ([
+                    ["maker", "Maker"],
+                    ["name", "Model"],
+                    ["prefix", "Prefix for parts not on the sheet"],
+                  ] as const)
               ).map(([name, words]) => (
                 <Field key={name} label={words} error={making.fields[name]}>
                   {(field) => (

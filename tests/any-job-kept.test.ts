@@ -60,7 +60,7 @@ describe("a check that failed", () => {
     for (;;) {
       const { current } = getBuild(shop.db, job(shop, id));
       if (!current || current.operation.id === operation.id) break;
-      doSteps(shop.ctx, id, [current.operation.id], "as it was found, and it worked");
+      doSteps(shop.ctx, id, [current.operation.id], "as it was found, and it works");
     }
     failGate(shop.ctx, id, operation.id, "");
     expect(getBuild(shop.db, job(shop, id)).failedGate?.operation.id).toBe(operation.id);

@@ -60,7 +60,7 @@ export function askingHtml({ shopName, reel, asked, until, fault }: AskingPage):
 ${fault ? `<p role="alert"><strong>${safe(fault)}</strong></p>` : ""}
 <form method="post">
 <fieldset><legend><h2>What shall we do?</h2></legend>${choice}</fieldset>
-${valueMinor === null ? "" : `<p>As it is, such a reel is worth about ${amount(valueMinor)}.</p>`}
+${valueMinor === null ? "" : `<p>In its present state this reel is worth about ${amount(valueMinor)}.</p>`}
 <fieldset><legend><h2>Line by line, before tax: take out the tick of what you do not want</h2></legend>
 ${fixed.map(({ words, priceMinor }) => `<label><span>${safe(words)}</span>${amount(priceMinor)}</label>`).join("")}${tick("rest")}</fieldset>
 ${upgrades ? `<fieldset><legend><h2>Better parts, with the last choice only</h2></legend>${upgrades}</fieldset>` : ""}

@@ -52,7 +52,7 @@ export const askingPdf = ({ shopName, shopAt, address = "", tag, owner, reel, as
       text("mono", 13, `${formatMinor(totalMinor)} ${currency}`, 26);
     });
     flow.y = top + 37 * mm;
-    if (valueMinor !== null) flow.line("sans", 11, `As it is, such a reel is worth about ${formatMinor(valueMinor)} ${currency}.`);
+    if (valueMinor !== null) flow.line("sans", 11, `In its present state this reel is worth about ${formatMinor(valueMinor)} ${currency}.`);
     flow.heading("Line by line, before tax");
     for (const { words, priceMinor } of fixed) flow.amount(words, formatMinor(priceMinor));
     for (const { code, words, priceMinor, kind } of lines)

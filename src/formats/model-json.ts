@@ -47,7 +47,7 @@ export function readModelJson(text: string): Result<ModelFile, "too-large" | "no
     return fail("not-a-model", `${places.join("\n")}${more}`);
   }
   const twice = parsed.data.partTypes.find((part, i) => parsed.data.partTypes.findIndex((other) => other.id === part.id) !== i);
-  if (twice) return fail("does-not-fit", `Part ${twice.id} stands twice in the file.`);
+  if (twice) return fail("does-not-fit", `Part ${twice.id} is in the file twice.`);
   const faults = checkAnatomy(parsed.data.anatomy, parsed.data.partTypes);
   return faults.length ? fail("does-not-fit", faults.map((fault) => fault.message).join("\n")) : ok(parsed.data);
 }

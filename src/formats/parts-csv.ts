@@ -90,7 +90,7 @@ export function readPartsCsv(
   ) as Record<keyof typeof headings, string | undefined>;
   const faults: CsvFault[] = [];
   for (const key of ["number", "name", "kind"] as const)
-    if (!columnOf[key]) faults.push({ row: 1, column: key, message: `No column is the ${columnMeanings[key]}. Say below which one is.` });
+    if (!columnOf[key]) faults.push({ row: 1, column: key, message: `No column is the ${columnMeanings[key]}. Choose it below.` });
   for (const [i, { column, meaning }] of columns.entries())
     if (meaning && columns.findIndex((other) => other.meaning === meaning) < i)
       faults.push({ row: 1, column, message: `Two columns are the ${columnMeanings[meaning] ?? meaning}. Leave one of them out.` });
@@ -107,22 +107,25 @@ export function readPartsCsv(
     const number = cell("number");
     const id = partIdOf(number);
     if (!id) {
-      say("number", "A part has a number with letters or digits.");
+      say("number", "Enter a part number with letters or digits.");
       continue;
     }
     const before = seen.get(id);
     if (before) {
-      say("number", `${number} stands in row ${before} already.`);
+      say("number", `${number} is already in row ${before}.`);
       continue;
     }
     seen.set(id, row);
     if (known({ id, number })) say("number", `${number} is in the catalogue already.`);
-    if (!cell("name")) say("name", "A part has a name.");
+    if (!cell("name")) say("name", "Enter a name for the part.");
     const kind = kindOf.get(plain(cell("kind")));
     const price = cell("price") ? parseMinor(cell("price")) : 0;
-    if (price === null) say("price", `"${cell("price")}" is no amount such as 3.40.`);
+    if (price === null) say("price", `"${cell("price")}" is not an amount; write it like 3.40.`);
     if (!kind) {
-      say("kind", `"${cell("kind")}" is no kind of part. Such as ${["screw", "friction washer", "ball bearing"].join(", ")}.`);
+      say(
+        "kind",
+        `"${cell("kind")}" is not a known kind of part. Known kinds: ${["screw", "friction washer", "ball bearing"].join(", ")}.`,
+      );
       continue;
     }
     const shape: Record<string, unknown> = { ...typicalShapes[kind] };
@@ -131,7 +134,7 @@ export function readPartsCsv(
       if (!typed || !(key in shape)) continue;
       const value = Number(typed.replace(",", "."));
       if (Number.isFinite(value) && value > 0) shape[key] = value;
-      else say(column, `"${typed}" is no size above 0.`);
+      else say(column, `"${typed}" is not a size above 0.`);
     }
     const part = partTypeSchema.safeParse({
       id,

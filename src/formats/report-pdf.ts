@@ -97,7 +97,7 @@ function foundAndDone(doc: Pdf, flow: Flow, report: Report): void {
   if (found.length) flow.heading("What was found");
   for (const words of found) flow.line("sans", 11, words);
   if (report.check && report.faults.length)
-    flow.line("bold", 11, `Repairing all of it: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
+    flow.line("bold", 11, `Full repair: about ${formatMinor(report.check.putRight)} ${report.price.currency}, tax included.`);
   if (!done.length) return;
   flow.heading("What was done");
   const drawn = report.drawing && report.touched.length ? drawTouched(doc, flow, report.drawing, report.touched) : null;

@@ -254,7 +254,7 @@ describe("a shop that starts with nothing", () => {
     // The customers are in use by now: they stay. The reels go, then the customers.
     await person.go("/shop/bring-in");
     await takeBack("Customers");
-    await person.sees("is in use by now");
+    await person.sees("is already in use");
     await takeBack("Reels");
     await person.sees("Import undone.");
     await takeBack("Customers");

@@ -149,7 +149,7 @@ describe("data that cannot be worked with", () => {
     await person.sees("Zorbek cannot work with this data");
     await person.sees("put the last good copy back");
     await person.press("Restore it");
-    await person.sees("Put back. What was there lies in", 30_000);
+    await person.sees("Put back. The previous data is in", 30_000);
     await person.go("/");
     await person.sees("Next:");
     expect(readdirSync(join(server.data, "backups")).some((name) => name.startsWith("damaged-"))).toBe(true);

@@ -72,7 +72,7 @@ describe("a purchase check", () => {
     const file = join(folder, "check.pdf");
     writeFileSync(file, Buffer.from(await (await fetch(`${server.base}/bench/${tag}/report.pdf`)).arrayBuffer()));
     const text = execFileSync("pdftotext", ["-layout", file, "-"], { encoding: "utf8" }).replace(/\s+/g, " ");
-    for (const words of ["Purchase check", "“just serviced”: contradicted by", "Repairing all of it: about", "Test results"])
+    for (const words of ["Purchase check", "“just serviced”: contradicted by", "Full repair: about", "Test results"])
       expect(text).toContain(words);
     expect(text).not.toContain("Parts fitted");
   });

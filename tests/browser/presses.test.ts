@@ -81,7 +81,7 @@ describe("presses from the first at Strip to the last at Build", () => {
         expect(presses, `${family}, ${depth}: ${presses} presses for ${acts} acts:\n${pressed.join("\n")}`).toBeLessThanOrEqual(acts * 1.1);
         const count = (sql: string) => server.value<number>(`${sql} AND job_id = (SELECT id FROM job WHERE tag = ?)`, tag);
         await person.driver.wait(() => count("SELECT count(*) FROM oil_point WHERE 1") > 0 || depth === "full", 5000);
-        // All of it clean and back in, every check passed.
+        // Everything clean and back in, every check passed.
         expect(count("SELECT count(*) FROM tray_well WHERE cleaned_at IS NULL")).toBe(
           // A fluid-sealed clutch stays sealed: nothing of it is washed.
           family === "spinning-fluid-sealed" && depth === "full" ? 8 : 0,

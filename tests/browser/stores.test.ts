@@ -167,7 +167,7 @@ describe("the counting walk", () => {
       await phone.press("+ one more");
       await phone.press("found again");
       await phone.press(`Count is ${stars + 1}`);
-      await phone.sees("the book said");
+      await phone.sees("the record said");
       const why = "SELECT why FROM stock_move WHERE part_type_id = 'sk-star' ORDER BY id DESC LIMIT 1";
       await phone.driver.wait(() => server.value(why) === "found", 10_000);
       expect(await phone.driver.executeScript("return document.documentElement.scrollWidth <= 390")).toBe(true);

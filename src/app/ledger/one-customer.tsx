@@ -48,7 +48,7 @@ export async function OneCustomer({ db, customer }: { db: Db; customer: Customer
   );
 }
 
-const messageWords = { quote: "asked about the quote", season: "asked in before the season", told: "told that it is ready" } as const;
+const messageWords = { quote: "asked about the quote", season: "invited before the season", told: "notified that it is ready" } as const;
 
 /** Money, wishes and messages of one customer. */
 function CustomerStory({ db, customerId, name }: { db: Db; customerId: number; name: string }) {

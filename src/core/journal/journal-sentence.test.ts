@@ -46,7 +46,7 @@ describe("an entry of the journal", () => {
     expect(sentence("measured", { kind: "odd-thing", value: 2, unit: "mm" })).toBe("Ilse measured odd-thing: 2 mm.");
     expect(sentence("gauge-kept", { gauge: "drag-at-the-line" })).toContain("drag at the line gauge");
     expect(sentence("goes-as-it-is", { test: "click", reason: "no-part" })).toBe(
-      "Ilse let it go with test click bad: the part is not available.",
+      "Ilse returned it with test click bad: the part is not available.",
     );
     expect(sentence("goes-as-it-is", { test: "click", reason: null })).toBe("Ilse took back that it goes with test click bad.");
   });

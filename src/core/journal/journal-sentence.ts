@@ -76,7 +76,7 @@ export const journalSayings = {
     d.part ? `added ${name.part(d.part)} to the catalogue` : `brought ${count(d.parts, "part")} into the catalogue`,
   "offer-set": (d, name) => `set what ${name.supplier(d.supplier)} asks for ${name.part(d.part)}`,
   "piece-listed": (d, name) => `put ${name.part(d.part)} into the catalogue`,
-  "model-named": (d) => `named the model ${String(d.was)} anew: ${String(d.is)}`,
+  "model-named": (d) => `renamed the model ${String(d.was)} to ${String(d.is)}`,
   "model-worth": (d, name) => `set the value of a ${name.model(d.model)} is worth`,
   "loose-in-place": (d) =>
     d.reason ? `left the part of well ${String(d.well)} in: ${String(d.reason)}` : `put the part of well ${String(d.well)} in the tray`,
@@ -129,11 +129,11 @@ export const journalSayings = {
   "day-closed": (d) => `closed the takings of ${String(d.day)}`,
   "intake-corrected": () => "corrected the intake",
   "intake-cancelled": () => "cancelled the intake",
-  "reel-read-anew": (d) => `read the reel anew: ${d.serial ? `serial ${String(d.serial)}` : "no serial"}`,
+  "reel-read-anew": (d) => `re-entered the reel: ${d.serial ? `serial ${String(d.serial)}` : "no serial"}`,
   "return-reopened": () => "undid the return",
   "goes-as-it-is": (d, { test }) =>
     d.reason
-      ? `let it go with ${test(d.test)} bad${because(word(asItIsReasons, d.reason, ""))}`
+      ? `returned it with ${test(d.test)} bad${because(word(asItIsReasons, d.reason, ""))}`
       : `took back that it goes with ${test(d.test)} bad`,
   "fault-outcome": (d, { fault }) =>
     d.outcome === null

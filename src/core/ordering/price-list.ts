@@ -89,7 +89,7 @@ export function readPriceList(
     }
     const twin = rowOf.get(part.id);
     if (twin !== undefined) {
-      faults.push({ row, number: found.number, message: `It stands in row ${twin} already.` });
+      faults.push({ row, number: found.number, message: `It is already in row ${twin}.` });
       continue;
     }
     rowOf.set(part.id, row);

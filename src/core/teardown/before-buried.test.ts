@@ -108,7 +108,7 @@ describe("before a cover hides them", () => {
     expect(beforeBuried(other, new Map([...types, ["wide", wide]]), firstBridgeScrew, states)!.faults.join(" ")).toMatch(/mm too wide/);
   });
 
-  it("doubts a count that differs, and says of a washer that lay turned over how it belongs, without calling either wrong", () => {
+  it("doubts a count that differs, and says of a washer that was upside down how it belongs, without calling either wrong", () => {
     const shown = buriedAt("star", { "tension-lower": { foundCount: 2, found: { orientation: "", lies: "turned" } } })!;
     expect(shown.faults).toEqual([]);
     expect(shown.doubts).toEqual([

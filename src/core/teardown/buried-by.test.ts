@@ -92,7 +92,7 @@ describe("how a part goes back", () => {
     expect(wayRound(left, { orientation: "", lies: null })).toEqual({ goesBack: "as found", lay: "", turnedOver: false });
     expect(wayRound(left, { orientation: "cup down", lies: null }).goesBack).toBe("as found: cup down");
     expect(wayRound(left, { orientation: "cup down", lies: "turned" })).toEqual({
-      goesBack: "as found: turned over, as it lay, cup down",
+      goesBack: "as found: upside down, left that way, cup down",
       lay: "",
       turnedOver: false,
     });

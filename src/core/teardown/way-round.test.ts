@@ -29,11 +29,11 @@ describe("which way round a part goes back", () => {
     expect(ruled).toBeGreaterThan(100);
   });
 
-  it("catches by a value what lay turned over, in every seat that the model rules, and lays it so where the reel decides", () => {
+  it("catches by a value what was upside down, in every seat that the model rules, and lays it so where the reel decides", () => {
     for (const { where, position } of seats) {
       const { goesBack, turnedOver } = wayRound(position, { orientation: "", lies: "turned" });
       expect(turnedOver, `${where} ${position.name}`).toBe(!position.asFound);
-      if (position.asFound) expect(goesBack).toContain("turned over, as it lay");
+      if (position.asFound) expect(goesBack).toContain("upside down, left that way");
       else expect(goesBack).toBe(position.orientation ?? "");
     }
   });

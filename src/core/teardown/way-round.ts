@@ -23,7 +23,7 @@ export interface WayRound {
   readonly turnedOver: boolean;
 }
 
-const turnedWords = "turned over, as it lay";
+const turnedWords = "upside down, left that way";
 
 /**
  * How a part goes back. The model is the rule; how it was found decides only where the model says nothing, or leaves it to the reel.

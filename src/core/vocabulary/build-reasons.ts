@@ -19,7 +19,7 @@ export const oldPieceReasons = [
 /** Why something is covered though the last look finds it wrong. */
 export const closeOverReasons = [
   "right for this reel",
-  "as it was found, and it worked",
+  "as it was found, and it works",
   "the customer wants it so",
   "nothing better available",
 ] as const;

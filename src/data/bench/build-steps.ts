@@ -69,7 +69,7 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
     if (old.length && !reason)
       throw new Refusal(
         "old-piece",
-        `${old.map((id) => (id === sealOfTheYear ? sealOfTheYearWords : `${faultOf(ctx.db, id)?.name ?? id}: proved`)).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} lies here. Fit a new one at Parts, or note why the old one is refitted.`,
+        `${old.map((id) => (id === sealOfTheYear ? sealOfTheYearWords : `${faultOf(ctx.db, id)?.name ?? id}: proved`)).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} is fitted. Fit a new one at Parts, or note why the old one is refitted.`,
         "reason",
         { to: "station", tag: job.tag, station: "parts" },
       );

@@ -26,7 +26,7 @@ import { expectedNext, leaveIn, listWells, noteWell, putBack, serveInPlace, take
 import { listInPlace, setWay } from "./ways";
 
 const job = (shop: Workshop, id: number) => findJob(shop.db, id)!;
-/** All of it apart, to be cleaned in baths. */
+/** Everything apart, to be cleaned in baths. */
 const strip = (shop: Workshop, id: number) => {
   setWay(shop.ctx, id, "job", "cleaning", "bath");
   takeParts(shop.ctx, id, expectedNext(shop.db, job(shop, id)));

@@ -39,7 +39,7 @@ beforeEach(() => {
 });
 
 describe("what went on in place of the rule's product", () => {
-  it("is told in the report and comes from its own tin; what was not told stays as the rule says", () => {
+  it("is told in the report and comes from its own tin; what was not told stays as recommended", () => {
     const drops = (product: string) =>
       lubricantsUsed(shop.db, job(), machineOf(shop.db, job())).find((use) => use.product === product)?.drops ?? 0;
     build();

@@ -33,7 +33,7 @@ export function tellOutcome(
   const job = getOpenJob(db, jobId);
   const version = machineOf(db, job);
   const type = version.partTypes.get(version.anatomy.positions.find(({ id }) => id === positionId)?.partTypeId ?? "");
-  if (!type) throw new Refusal("no-seat", "This seat is not part of the reel any more. Reload the page.");
+  if (!type) throw new Refusal("no-seat", "This seat is no longer part of the reel. Reload the page.");
   const doubt = told.product ? judgeProduct(type, told.product) : null;
   if (doubt && !onPurpose) throw new Refusal("doubted-product", `${doubt} Confirm that it was used anyway, or choose another.`, "product");
   if (told.feel && !feelsOf(type).includes(told.feel))

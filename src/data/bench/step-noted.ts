@@ -21,8 +21,8 @@ export const listStepsNoted = (db: Db, jobId: number): ReadonlyMap<string, strin
 export function noteStep(ctx: Context, jobId: number, operationId: string, words: string, seen: string | null = null): void {
   const job = getOpenJob(ctx.db, jobId);
   if (!getBuild(ctx.db, job).steps.some(({ operation }) => operation.id === operationId))
-    throw new Refusal("no-step", "This step is not part of the job any more. Reload the page.");
-  refuseUnseen(seen, seenValue(listStepsNoted(ctx.db, jobId).get(operationId) ?? ""), "What stands at this step", "words");
+    throw new Refusal("no-step", "This step is no longer part of the job. Reload the page.");
+  refuseUnseen(seen, seenValue(listStepsNoted(ctx.db, jobId).get(operationId) ?? ""), "The note at this step", "words");
   if (words)
     ctx.db
       .prepare(

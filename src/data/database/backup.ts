@@ -115,7 +115,7 @@ function secondPlaceOf(db: Database.Database): string {
 
 function toSecondPlace(directory: string, name: string, place: string): string {
   if (!place) return "";
-  if (!existsSync(place)) return `${place} is not there now: the copy lies here alone.`;
+  if (!existsSync(place)) return `${place} is not connected: the backup is only on this computer.`;
   const folder = join(place, "zorbek-backups");
   const half = join(folder, `.half-${randomUUID()}`);
   try {
@@ -132,7 +132,7 @@ function toSecondPlace(directory: string, name: string, place: string): string {
     return `also in ${folder}`;
   } catch (error) {
     rmSync(half, { recursive: true, force: true });
-    return `${place} took no copy (${(error as { code?: string }).code ?? "damaged on the way"}): the copy lies here alone.`;
+    return `${place} took no copy (${(error as { code?: string }).code ?? "damaged on the way"}): the backup is only on this computer.`;
   }
 }
 

@@ -21,7 +21,7 @@ export function restoreShop(directory: string, name: string, now: Date): string 
     if (erased) leaveNoTrace(db);
     else db.pragma("wal_checkpoint(TRUNCATE)");
     return [
-      before && `What was there lies in ${before}.`,
+      before && `The previous data is in ${before}.`,
       erased && `${erased} erased since then ${erased === 1 ? "was" : "were"} erased again.`,
       left &&
         `${left} erased since then ${left === 1 ? "has" : "have"} a reel in the shop in this copy: return it, then erase them at the Ledger.`,

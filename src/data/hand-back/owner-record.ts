@@ -38,8 +38,8 @@ export function getOwnerRecord(db: Db, job: Job, report: Report, dates: (iso: st
       const sentences = [
         wellVerdictWords[well.verdict],
         well.dressed,
-        wayRound(position, well).turnedOver && "lay turned over",
-        wayRound(position, well).lay && `lay: ${well.orientation}`,
+        wayRound(position, well).turnedOver && "was upside down",
+        wayRound(position, well).lay && `found: ${well.orientation}`,
         well.note,
         well.leftOutReason && `left out: ${well.leftOutReason}`,
       ].filter(Boolean);

@@ -35,7 +35,7 @@ export function reopenReturn(ctx: Context, jobId: number): void {
     if (paper.tags.length > 1)
       throw new Refusal(
         "several-reels",
-        `Its invoice stands for ${paper.tags.length} reels. Credit this reel's part of it at Papers, and check it in again.`,
+        `Its invoice stands for ${paper.tags.length} reels. Credit this reel's part of it under Invoices, and check it in again.`,
       );
     if (paper.netMinor + paper.taxMinor + balanceOfPaper(db, paper).creditedMinor > 0)
       creditInvoice(ctx, invoice, { amountMinor: null, words: "Return undone" });

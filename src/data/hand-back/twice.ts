@@ -65,7 +65,7 @@ export function wasTwice(ctx: Context, jobId: number): Twin {
         station: "return",
       },
     );
-  declineJob(ctx, jobId, `Checked in twice: it hangs here as ${twin.tag}.`);
+  declineJob(ctx, jobId, `Checked in twice: it is here as ${twin.tag}.`);
   for (const { item } of job.brought) tickBrought(ctx, jobId, item, true);
   closeJob(ctx, jobId, "not accepted");
   return twin;

@@ -19,7 +19,7 @@ describe("when a component is due, by this shop's own reels", () => {
 });
 
 describe("next dates", () => {
-  it("are rules of thumb until enough such reels have shown their end, and then say how many they stand on", () => {
+  it("are rules of thumb until enough reels like it have shown their end, and then say how many they stand on", () => {
     const shop = openWorkshop();
     const { db } = shop;
     const at = (day: number) => ({ ...shop.ctx, now: new Date(Date.UTC(2022, 0, 3, 9) + day * 86_400_000).toISOString() });
@@ -65,7 +65,7 @@ describe("next dates", () => {
     const last = findJob(db, visit("R3", 1300))!;
     expect(serviceDates(db, last, dates).due.find(({ id }) => id === "outside")?.because).toMatch(/^rule of thumb/);
     expect(lastServed(db, last.reel.id).find(({ id }) => id === "drag")).toMatchObject({
-      because: expect.stringMatching(/^from 12 such reels/),
+      because: expect.stringMatching(/^from 12 reels like it/),
       reels: 12,
     });
     // A visit's own paper says what was known before the reel came, whatever became of others since.
@@ -75,7 +75,7 @@ describe("next dates", () => {
     };
     const [early, late] = [drag(firstOfLast), drag(last.id)];
     expect(early).toMatch(/^rule of thumb/);
-    expect(late).toMatch(/^from 12 such reels/);
+    expect(late).toMatch(/^from 12 reels like it/);
     for (let reel = 20; reel < 30; reel++) for (let n = 0; n < 2; n++) visit(`R${reel}`, 1310 + reel + 100 * n);
     expect([drag(firstOfLast), drag(last.id)]).toEqual([early, late]);
   });

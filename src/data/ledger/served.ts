@@ -81,7 +81,7 @@ function fromReels(
   const trips = Math.max(1, Math.round((months / 12) * of.tripsPerYear));
   return {
     months,
-    because: `from ${due.reels} such reels: 1 in 4 was worn after ${trips} trip${trips === 1 ? "" : "s"}`,
+    because: `from ${due.reels} reels like it: 1 in 4 was worn after ${trips} trip${trips === 1 ? "" : "s"}`,
     reels: due.reels,
   };
 }

@@ -196,7 +196,7 @@ export function recordAnswer(
   if (answer.totalMinor !== undefined && answer.totalMinor !== totalMinor)
     throw new Refusal(
       "changed",
-      `The sum is ${formatMinor(totalMinor)} by now, not the ${formatMinor(answer.totalMinor)} that was asked about: it changed in another window. Ask for this sum.`,
+      `The sum is ${formatMinor(totalMinor)} now, not the ${formatMinor(answer.totalMinor)} that was asked about: it changed in another window. Ask for this sum.`,
     );
   ctx.db
     .prepare("INSERT INTO answer (job_id, accepted, total_minor, words, at, person_id) VALUES (?, ?, ?, ?, ?, ?)")

@@ -97,7 +97,7 @@ describe("bringing a shop in", () => {
     const ida = shop.db.prepare("SELECT id FROM customer WHERE name = 'Ida Marl'").pluck().get() as number;
     shop.open({ customer: { id: ida } });
     const undo = () => shop.db.transaction(() => undoBringIn(shop.ctx, id))();
-    expect(refusal(undo).message).toMatch(/Row 3 is in use by now \(customers\)/);
+    expect(refusal(undo).message).toMatch(/Row 3 is already in use \(customers\)/);
     expect(shop.db.prepare("SELECT count(*) FROM customer WHERE name = 'Jo Fell'").pluck().get()).toBe(1);
   });
 

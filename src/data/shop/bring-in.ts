@@ -120,7 +120,7 @@ function writerOf(ctx: Context, kind: BringInKind): Row {
       const seen = new Map<string, number>();
       return ({ number, name, price, count, bin, minimum, supplier, supplierPrice, material }, line) => {
         const before = seen.get(number!.toLowerCase());
-        if (before !== undefined) return fault(line, "number", `${number} stands on line ${before} already.`);
+        if (before !== undefined) return fault(line, "number", `${number} is already on line ${before}.`);
         seen.set(number!.toLowerCase(), line);
         const supplierId = supplier ? suppliers.get(supplier.toLowerCase()) : undefined;
         if (supplier && !supplierId)
@@ -243,7 +243,7 @@ export interface BroughtIn {
 export const listBroughtIn = (db: Db): BroughtIn[] =>
   db.prepare("SELECT id, kind, file, rows, at, undone_at AS undoneAt FROM brought_in ORDER BY id DESC LIMIT 50").all() as BroughtIn[];
 
-/** Takes a whole file back, the last row first. @throws Refusal where something of it is in use by now: then all of it stays. */
+/** Takes a whole file back, the last row first. @throws Refusal where something of it is already in use: then all of it stays. */
 export function undoBringIn(ctx: Context, id: number): void {
   const { db } = ctx;
   const batch = db.prepare("SELECT kind, undone_at AS undoneAt FROM brought_in WHERE id = ?").get(id) as
@@ -268,7 +268,7 @@ export function undoBringIn(ctx: Context, id: number): void {
       if (String((error as { code?: string }).code).startsWith("SQLITE_CONSTRAINT"))
         throw new Refusal(
           "in-use",
-          `Row ${row} is in use by now (${bringInKinds[batch.kind].name.toLowerCase()}): nothing was taken back. Change or retire single ones instead.`,
+          `Row ${row} is already in use (${bringInKinds[batch.kind].name.toLowerCase()}): nothing was undone. Change or retire entries one by one instead.`,
         );
       throw error;
     }

@@ -114,14 +114,14 @@ export function placeBasket(ctx: Context, basket: Basket, today: string, goesBy:
   const lines = bought.map(({ partTypeId, packs, priceMinor }) => {
     const offer = offers.get(partTypeId)?.find(({ supplierId }) => supplierId === basket.supplierId);
     if (!offer)
-      throw new Refusal("not-sold", `${supplier.name} does not sell ${partTypeId} any more. Reload the list.`, null, {
+      throw new Refusal("not-sold", `${supplier.name} does not sell ${partTypeId} any longer. Reload the list.`, null, {
         to: "part",
         partTypeId,
         at: "offers",
       });
     const price = priceOfPacks({ breaks: [{ fromPacks: 1, priceMinor: offer.priceMinor }, ...offer.breaks] }, packs);
     if (price !== priceMinor)
-      throw new Refusal("price", `${supplier.name} asks another price for ${partTypeId} by now. Reload the list to see it.`);
+      throw new Refusal("price", `${supplier.name} asks another price for ${partTypeId} now. Reload the list to see it.`);
     value += price;
     const mine = basket.gets.filter((get) => get.partTypeId === partTypeId);
     if (mine.length > packs * offer.pack) throw new Refusal("too-few", "More jobs need it than will arrive. Reload the list.");

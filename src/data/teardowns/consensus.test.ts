@@ -68,7 +68,7 @@ describe("what jobs taught of a seat", () => {
       noteWell(shop.ctx, id, "star", { verdict: "ok", orientation: "", note: "", at: "strip", foundCount: 2 });
     }
     expect(lessonsOf(shop.db, "skerry-30")).toMatchObject([
-      { kind: "count", seatId: "star", words: "Count them: 2 lay here in 2 of 2 reels." },
+      { kind: "count", seatId: "star", words: "Count them: 2 found in 2 of 2 reels." },
     ]);
     expect(refusal(() => takeLesson(shop.ctx, "skerry-30", 1, { seatId: "star", kind: "fails" })).code).toBe("no-lesson");
   });

@@ -66,7 +66,7 @@ const leastCounted = 2;
 /** An earlier sentence, with other figures in it. */
 const earlier: Readonly<Record<LessonKind, RegExp>> = {
   fails: /\s*Fails often: worn in \d+ of \d+ reels opened here\./,
-  count: /\s*Count them: \d+ lay here in \d+ of \d+ reels\./,
+  count: /\s*Count them: \d+ found in \d+ of \d+ reels\./,
 };
 
 /** Seats in which several jobs found another count than one, with how many jobs looked. */
@@ -110,7 +110,7 @@ export function lessonsOf(db: Db, modelId: string): Lesson[] {
       .map(({ id, name, seen, worn }) => lesson("fails", id, name, `Fails often: worn in ${worn} of ${seen} reels opened here.`)),
     ...counts.flatMap(({ seatId, count, jobs, seen }) => {
       const name = names.get(seatId);
-      return name ? [lesson("count", seatId, name, `Count them: ${count} lay here in ${jobs} of ${seen} reels.`)] : [];
+      return name ? [lesson("count", seatId, name, `Count them: ${count} found in ${jobs} of ${seen} reels.`)] : [];
     }),
   ];
 }

@@ -99,7 +99,7 @@ export function HistoryChart({ visits, series }: { visits: readonly string[]; se
       </TabRail>
       <p className="text-note">
         Open squares, thin: before the work. Full squares: after it. Pulls at the line radius they were taken at.
-        {shown.usual && ` Dashed: where ${shown.usual.jobs} such reels lie when they leave, two thirds of them.`}
+        {shown.usual && ` Dashed: two thirds of ${shown.usual.jobs} reels like it are between these when they leave.`}
       </p>
     </div>
   );

@@ -21,7 +21,7 @@ export function TakenNote({
   if (same)
     return (
       <p role="status" className="mb-3 border-2 border-ink p-2">
-        It hangs here as{" "}
+        It is here as{" "}
         <Link className="act-link num" href={`/bench/${same}`}>
           {same}
         </Link>

@@ -48,7 +48,7 @@ export function SpinSheet({ job, own = [] }: Opened & { own?: readonly Own[] }) 
     const inertia = spool > 0 ? spool + (lineMm > arborMm && widthMm > 0 ? lineInertia(arborMm, lineMm, widthMm) : 0) : 0;
     const typedPlaces = placesOf(typed.times!);
     if (typedPlaces.some((place, i) => !Number.isInteger(place) || (i > 0 && !(place > typedPlaces[i - 1]!))))
-      return { fault: { field: "times", message: "Behind an @ stands which pulse it is: whole numbers that rise." } };
+      return { fault: { field: "times", message: "After an @ comes the number of the pulse: rising whole numbers." } };
     // Where nobody counted them, a pickup may have missed some or seen some twice.
     const { fit, times, places, missed, others } = typed.times!.includes("@")
       ? { fit: fitSpin(typedTimes, perTurn, typedPlaces), times: typedTimes, places: typedPlaces, missed: 0, others: 0 }

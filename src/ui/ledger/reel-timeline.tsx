@@ -57,7 +57,7 @@ export function ReelTimeline({ visits, due, today }: Props) {
             </Link>
           ))}
         </span>
-        {due.length > 0 && <span>Due, open triangles: {due.map(({ words }) => words).join("; ")}</span>}
+        {due.length > 0 && <span>Due (open triangles): {due.map(({ words }) => words).join("; ")}</span>}
       </figcaption>
     </figure>
   );

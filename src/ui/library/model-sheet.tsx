@@ -144,7 +144,7 @@ export function ModelSheet({ modelId, versionNumber, cells, anatomy, partTypes, 
         </>
       }
     >
-      {!draft.anatomy.positions.length && <p>No schematic yet: the first teardown of such a reel makes one, or add its parts here.</p>}
+      {!draft.anatomy.positions.length && <p>No schematic yet. Stripping the first one makes it, or add its parts here.</p>}
       {faults.length > 0 && draft.anatomy.positions.length > 0 && (
         <ul className="alarm" aria-label="Problems">
           {faults.slice(0, 4).map((fault) => (

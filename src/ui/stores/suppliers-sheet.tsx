@@ -82,7 +82,7 @@ export function SuppliersSheet({ suppliers, currency, rules, simulated }: Props)
                 Sells {supplier.offers === 1 ? "1 part" : `${supplier.offers} parts`} of the catalogue.{" "}
                 {supplier.learned.parcels === 0
                   ? `No parcel yet; we plan on ${supplier.learned.days} days.`
-                  : `${supplier.learned.parcels === 1 ? "1 parcel" : `${supplier.learned.parcels} parcels`} took ${supplier.learned.middle.toFixed(1)} days in the middle; reckoned with ${supplier.learned.days}.`}
+                  : `${supplier.learned.parcels === 1 ? "1 parcel" : `${supplier.learned.parcels} parcels`} took ${supplier.learned.middle.toFixed(1)} days on average; we plan on ${supplier.learned.days}.`}
                 {supplier.mistakes.pieces > 0 &&
                   ` ${supplier.mistakes.bad} of ${supplier.mistakes.pieces} pieces wrong or broken; we plan on ${supplier.mistakes.percent.toFixed(1)} %.`}
                 {supplier.retired && "; no longer used"}

@@ -81,7 +81,7 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
     const right = says === bin.count;
     if (!press("count-bin", { partTypeId: type.id, count: says, why: right ? null : why }, spoken)) return;
     setDone(
-      (done) => new Map([...done, [type.id, right ? "" : `${spoken}, the book said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]),
+      (done) => new Map([...done, [type.id, right ? "" : `${spoken}, the record said ${bin.count}${why ? `, ${countWhy[why]}` : ""}`]]),
     );
     go(here + 1);
   };
@@ -131,7 +131,7 @@ export function WalkSheet({ bins: known, begin, revision }: Props) {
         <Key label="+ one more" className="min-w-20 text-head" onPress={() => setSeen(says + 1)}>
           +
         </Key>
-        <span className="num">{says === bin.count ? "matches the record" : `the book says ${bin.count}`}</span>
+        <span className="num">{says === bin.count ? "matches the record" : `the record says ${bin.count}`}</span>
       </div>
       {says !== bin.count && (
         <fieldset className="mt-3 flex flex-wrap gap-2">

@@ -252,7 +252,7 @@ export function BuildSheet(props: Props) {
               ) : lying.length ? (
                 <MainKey
                   busy={busy}
-                  words="Oiled while it lies open"
+                  words="Oiled while it is open"
                   onPress={() =>
                     mark(
                       lying.map(({ positionId }) => positionId),

@@ -131,7 +131,7 @@ export function StepDetail({ head, step, type, ring, warmed, traps, busy, noted,
               <dd>
                 <strong>{way.goesBack || "as drawn"}</strong>
                 {way.turnedOver && <span className="block font-semibold">It was upside down when it came off: fit it as drawn.</span>}
-                {way.lay && <span className="block text-note">It lay “{way.lay}” when it came off.</span>}
+                {way.lay && <span className="block text-note">It was “{way.lay}” when it came off.</span>}
               </dd>
             </>
           )}

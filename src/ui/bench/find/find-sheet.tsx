@@ -219,7 +219,7 @@ export function FindSheet({
               <div className="flex items-end justify-between gap-2">
                 <h2>Most likely faults</h2>
                 <span className="text-note">
-                  no fault: <span className="num">{share(nothing)}</span>
+                  nothing wrong: <span className="num">{share(nothing)}</span>
                 </span>
               </div>
               {through.length > 0 && (

@@ -23,7 +23,7 @@ const sizeWords: Record<SizeId, string> = { size: "It measures, mm", worn: "The 
 const sizesOf = (kind: MeasureKind): readonly SizeId[] =>
   kind === "wear" ? ["worn", "fresh"] : kind === "side-play" || kind === "lever-force" ? [] : ["size"];
 const hows: Record<MeasureKind, string> = {
-  "side-play": "Turn the adjuster from where the play is just gone to where it was; an eighth of a turn is told by eye.",
+  "side-play": "Turn the adjuster from where the play just disappears back to where it was; you can judge an eighth of a turn by eye.",
   wear: "A tongue, a tooth, a pawl: the same place on the worn one and on a new one.",
   "stack-height": "The washers stacked clean and dry, without the springs.",
   "pinion-height": "From the rotor's face to the pinion's end. Less than before: a shim is missing or the bearing sits deep.",

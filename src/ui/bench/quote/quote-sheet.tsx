@@ -254,7 +254,7 @@ export function QuoteSheet({
             <dd>{formatMinor(sum.labourMinor)}</dd>
             {sum.madeUpMinor > 0 && (
               <>
-                <dt className="text-note">of it to reach the minimum charge</dt>
+                <dt className="text-note">added to reach the minimum charge</dt>
                 <dd>{formatMinor(sum.madeUpMinor)}</dd>
               </>
             )}

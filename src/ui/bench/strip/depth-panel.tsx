@@ -43,10 +43,10 @@ export function DepthPanel({ assemblies, towards, closed, unfolded, picture, onT
                 <button
                   type="button"
                   className="act-link min-h-10"
-                  aria-label={`Open all of it: ${assembly.name}`}
+                  aria-label={`Open everything: ${assembly.name}`}
                   onClick={() => onOpened(assembly, true)}
                 >
-                  All of it
+                  Everything
                 </button>
               )}
               {!closed && (

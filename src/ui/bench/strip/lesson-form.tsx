@@ -22,7 +22,7 @@ export function LessonForm({ head, position }: { head: BenchHead; position: Posi
   if (head.closed) return null;
   return (
     <div className="flex flex-col gap-1 border-t border-ink pt-2">
-      <Field label="What should every job on this model be told here?" error={act.fields.words}>
+      <Field label="What should every job on this model show here?" error={act.fields.words}>
         {(field) => (
           <input {...field} value={words} maxLength={200} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
         )}

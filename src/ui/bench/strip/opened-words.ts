@@ -23,7 +23,7 @@ export interface AssemblyDepth {
 /** How far and why, in a few words. */
 export function openedWords({ open, some, inTheWayOf, ridesOn, out, said }: AssemblyDepth): string {
   if (open) return `opened ${openedForWords[open]}${some === null ? "" : `: ${some} of its parts, the rest left in`}`;
-  if (inTheWayOf.length) return `in the way of ${inTheWayOf.join(" and ").toLowerCase()}: what has to come off of it does`;
+  if (inTheWayOf.length) return `in the way of ${inTheWayOf.join(" and ").toLowerCase()}: only what must come off`;
   if (said && out)
     return `no further: ${out} of its parts ${out === 1 ? "is off and goes" : "are off and go"} back in at Build, the rest stays in`;
   return ridesOn ? `stays on the ${ridesOn.toLowerCase()}` : "stays shut";

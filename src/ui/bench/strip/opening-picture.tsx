@@ -107,7 +107,7 @@ export function OpeningPicture(props: Props) {
             <>
               {(!picked.open || picked.some !== null) && (
                 <button type="button" className="key key-small" onClick={() => onOpened(picked, true)}>
-                  {picked.open ? "Open all of it" : "Open it"}
+                  {picked.open ? "Open everything" : "Open it"}
                 </button>
               )}
               {picked.open && (

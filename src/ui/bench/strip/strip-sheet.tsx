@@ -180,7 +180,7 @@ export function TraySheet(props: Props) {
           ) : nothingSaid ? (
             <>
               <NextLink href={`/bench/${head.tag}/test`} words="On to Test" />
-              <Key shortcut="f" words="Open all of it" busy={service.busy} onPress={() => service.press({ ...deep, choice: "full" })}>
+              <Key shortcut="f" words="Open everything" busy={service.busy} onPress={() => service.press({ ...deep, choice: "full" })}>
                 Full service
               </Key>
               <Key shortcut="q" words="Quick service" busy={service.busy} onPress={() => service.press({ ...deep, choice: "quick" })}>

@@ -21,7 +21,7 @@ const stateOf = (well: Well): string =>
   [
     well.renewed ? "new" : well.verdict === "ok" ? "" : well.dressed || wellVerdictWords[well.verdict],
     well.soakId !== null ? "in the bath" : well.cleanedAt !== null && !well.refitted ? "clean" : "",
-    well.foundCount === 1 ? "" : `${well.foundCount} lay here`,
+    well.foundCount === 1 ? "" : `${well.foundCount} found here`,
   ]
     .filter(Boolean)
     .join(" · ");

@@ -128,7 +128,7 @@ export function WellForm({ head, shown, position, type, at, bearings }: Props) {
       )}
       {hasTwoSides(position, type) && (
         <fieldset className="grid grid-cols-2 gap-1">
-          <legend className="text-note font-normal">How it lay</legend>
+          <legend className="text-note font-normal">Which way round it was</legend>
           {lieIds.map((id) => (
             <label
               key={id}

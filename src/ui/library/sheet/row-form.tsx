@@ -61,7 +61,7 @@ export function RowForm({ row, at, seats, page, fields, onSave }: Props) {
           viewBox={`${(box.x - 0.01) * page.width} ${(box.y - 0.002) * page.height} ${(box.w + 0.02) * page.width} ${(box.h + 0.004) * page.height}`}
           className="max-h-20 w-full border border-rule"
           role="img"
-          aria-label="The row as it stands on the sheet"
+          aria-label="The row as printed on the sheet"
         >
           <image href={`/api/photos/${page.photoHash}`} width={page.width} height={page.height} />
         </svg>

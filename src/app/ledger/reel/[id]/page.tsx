@@ -64,7 +64,7 @@ export default async function ReelPage({ params }: { params: Promise<{ id: strin
           due={due.map(({ id, on, component, reels }) => ({
             id,
             on,
-            words: `${component} ${dateWords(on)} (${reels ? `from ${reels} such reels` : "rule of thumb"})`,
+            words: `${component} ${dateWords(on)} (${reels ? `from ${reels} reels like it` : "rule of thumb"})`,
           }))}
         />
       )}

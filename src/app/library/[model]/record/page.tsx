@@ -104,8 +104,8 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                 <figcaption>
                   {component}, {waterWords[water as keyof typeof waterWords] ?? water}: 1 in 4 is at its end after{" "}
                   <strong className="num">{Math.round(due.trips)}</strong> trips ({Math.round(due.low)} to {Math.round(due.high)}), from{" "}
-                  {due.reels === 1 ? "1 such reel" : `${due.reels} such reels`}; drawn from {own === 1 ? "1 time" : `${own} times`} between
-                  two visits.
+                  {due.reels === 1 ? "1 reel" : `${due.reels} reels`}; drawn from {own === 1 ? "1 time" : `${own} times`} between two
+                  visits.
                 </figcaption>
                 <LifeCurve steps={steps} due={due} />
               </figure>

@@ -42,11 +42,11 @@ describe("the report of a service without any fault", () => {
       "Taken apart: handle and star; head plate, yoke and free spool; spool; tail plate and click; bridge and anti-reverse; gear and drag stack.",
       "Cleaned: swab and brush (41), ",
       "flushed one by one (2)",
-      "54 parts off: 54 went back in.",
+      "54 parts off: 54 refitted.",
       "Not opened: frame and foot.",
       "Anti-reverse dog: nose filed square, put back",
       "Checks passed (7): ",
-      "Light oil, 6 drops: anti-reverse ratchet, eccentric, anti-reverse dog, spool bearing (2); where it sits: handle knob.",
+      "Light oil, 6 drops: anti-reverse ratchet, eccentric, anti-reverse dog, spool bearing (2); in place: handle knob.",
       "Drag grease: friction washer (3).",
       "No fault found: every test was good on arrival.",
       "Before and after",
@@ -70,13 +70,13 @@ describe("the report of a service without any fault", () => {
     expect(some).toMatch(/“drag weak”: .* was good when it came, and is so now/);
     const outside = shop.open({ kind: "service", depth: "light", serial: "L1", complaint: "" });
     const { text, pages } = read(await reportPdf(getReport(shop.db, wholeService(shop, outside), reportDates), "en-GB"));
-    expect(text).toContain("Light oil, 2 drops: where it sits: handle knob, spool bearing (tail).");
+    expect(text).toContain("Light oil, 2 drops: in place: handle knob, spool bearing (tail).");
     expect(text).not.toMatch(/Taken apart|part way|Not opened/);
     expect(pages).toBe(1);
     const history = getReelHistory(shop.db, findJob(shop.db, outside)!.reel.id, {
       today: "2026-03-02",
       after: (from) => from.slice(0, 10),
     });
-    expect(history?.visits[0]?.done).toContain("Light oil, 2 drops: where it sits: handle knob, spool bearing (tail).");
+    expect(history?.visits[0]?.done).toContain("Light oil, 2 drops: in place: handle knob, spool bearing (tail).");
   });
 });

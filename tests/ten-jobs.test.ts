@@ -69,13 +69,13 @@ describe("each of ten jobs, read as its customer", () => {
   });
 
   it("one assembly: the fault with the parts that are new, and what stayed shut", () => {
-    expect(told("one-assembly")).toContain("Friction washers worn thin: put right (25 min). New: friction washer (3).");
+    expect(told("one-assembly")).toContain("Friction washers worn thin: repaired (25 min). New: friction washer (3).");
     expect(told("one-assembly")).toMatch(/^Not opened: .*tail plate and click/m);
   });
 
   it("outside: only where oil went and what was felt", () => {
     expect(told("outside")).toBe(
-      "No fault found: every test was good on arrival.\nLight oil, 2 drops: where it sits: handle knob, spool bearing (tail).",
+      "No fault found: every test was good on arrival.\nLight oil, 2 drops: in place: handle knob, spool bearing (tail).",
     );
   });
 
@@ -93,11 +93,11 @@ describe("each of ten jobs, read as its customer", () => {
   });
 
   it("comeback: what it was, and that it was free", () => {
-    expect(told("comeback")).toContain("Tension washers nested or flat: put right (10 min). New: tension washer (2).");
+    expect(told("comeback")).toContain("Tension washers nested or flat: repaired (10 min). New: tension washer (2).");
     expect(report("comeback").price.total).toBe(0);
   });
 
-  it("unknown: what came off went back", () => expect(told("unknown")).toContain("6 parts off: 6 went back in."));
+  it("unknown: what came off went back", () => expect(told("unknown")).toContain("6 parts off: 6 refitted."));
 
   it("seals: each seal by name, the fluid's unit unbroken", () => {
     expect(told("seals")).toMatch(/^Seals opened and kept: .*knob O-ring/m);

@@ -110,7 +110,7 @@ const lines: readonly Line[] = [
   ["LD3b", lever, { at: "cam", says: /half a turn/i }],
   ["LD3c", lever, { at: "stop-piece", says: /against its stop/ }],
   ["LD3c", lever, { act: /Click off while the plate is closed/, before: ["plate-screw-top"] }, { click: "head" }],
-  ["LD4b", lever, { act: /first bite/, after: ["plate-screw-top"] }],
+  ["LD4b", lever, { act: /start each one/, after: ["plate-screw-top"] }],
   ["LD4c", lever, { goesIn: ["drag-washer", "pressure-plate", "plate-bearing", "preload-spring", "drag-cap", "cross-pin"] }],
   ["LD4c", lever, { goesIn: ["lever-washer-plastic", "lever-washer-metal", "lever"] }],
   ["LD4d", lever, { goesIn: ["spool-bearing-tail", "shaft", "preload-spring"] }, { shaft: "first" }],

@@ -129,7 +129,7 @@ describe("the report", () => {
     declined: null,
     check: null,
     told: [
-      { section: "found", words: "Gears worn: put right (30 min). New: main gear.", acts: ["fault:gears-worn"] },
+      { section: "found", words: "Gears worn: repaired (30 min). New: main gear.", acts: ["fault:gears-worn"] },
       { section: "done", words: "Serviced in place: trip lever (not worth drawing).", acts: ["in-place:trip-lever"] },
       { section: "oil", words: "Light oil, 5 drops: spool bearing (2).", acts: ["step:place-bearing"] },
     ],
@@ -187,7 +187,7 @@ describe("the report", () => {
       "serial S1",
       "About 1950 (a guess)",
       "Our answer: It is worth keeping: the frame is straight.",
-      "Gears worn: put right (30 min). New: main gear.",
+      "Gears worn: repaired (30 min). New: main gear.",
       "Fit a pair of gears (30 min)",
       "Work, 45.00 an hour",
       "SK-220",
@@ -252,7 +252,7 @@ describe("the report", () => {
     const { pages, text } = read(await shortReportPdf(report));
     expect(pages).toBe(1);
     for (const words of [
-      "Gears worn: put right (30 min). New: main gear.",
+      "Gears worn: repaired (30 min). New: main gear.",
       "SK-220 Main gear",
       "22 cN·m, now 9 cN·m: better",
       "a tick in one place",

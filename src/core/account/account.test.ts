@@ -96,7 +96,7 @@ describe("an assembly", () => {
     expect(say({ off: spoolOff, opened: [{ act: "opened:spool", assemblyId: "spool", why: "complaint" }] })).toEqual([
       "Taken apart for the complaint: spool.",
       "Not opened: handle.",
-      "3 parts off: 3 went back in.",
+      "3 parts off: 3 refitted.",
     ]);
     expect(say({ off: [off("b1"), off("b2")], opened: [{ act: "opened:spool", assemblyId: "spool", why: "service" }] })[0]).toBe(
       "Spool, part way: spool bearing (2) off.",
@@ -137,8 +137,8 @@ describe("a piece", () => {
         ],
         fitted: [],
       }),
-    ).toContain("3 parts off: 1 went back in, 1 left out, 1 still in the tray.");
-    expect(say({ off: [off("b1")], fitted: [piece("b1")] })).toContain("1 part off: 1 replaced by new.");
+    ).toContain("3 parts off: 1 refitted, 1 left out, 1 still in the tray.");
+    expect(say({ off: [off("b1")], fitted: [piece("b1")] })).toContain("1 part off: 1 replaced with new.");
   });
 
   it("is told for itself where it lay or is otherwise than it should", () => {
@@ -162,7 +162,7 @@ describe("a piece", () => {
       "Spool bearing, tail: wrong for this reel, refitted anyway.",
       "Shaft: polished, put back.",
       "Handle nut: found in rear, belongs in front.",
-      "Handle O-ring: not there on arrival, a new one is in.",
+      "Handle O-ring: not there on arrival, new one fitted.",
       "Not on the drawing: a shim, left out.",
       "Not on the drawing: a clip, put back.",
       "Not on the drawing: a ball.",
@@ -220,9 +220,9 @@ describe("oil and grease", () => {
       whereItSits,
     });
     expect(say({ oiled: [oiled("b1", "light oil", 1), oiled("b2", "light oil", 2, true), oiled("nut", "reel grease", 0)] }, "oil")).toEqual(
-      ["Light oil, 3 drops: spool bearing (head); where it sits: spool bearing (tail).", "Reel grease: handle nut."],
+      ["Light oil, 3 drops: spool bearing (head); in place: spool bearing (tail).", "Reel grease: handle nut."],
     );
-    expect(say({ oiled: [oiled("b1", "light oil", 1, true)] }, "oil")).toEqual(["Light oil, 1 drop: where it sits: spool bearing (head)."]);
+    expect(say({ oiled: [oiled("b1", "light oil", 1, true)] }, "oil")).toEqual(["Light oil, 1 drop: in place: spool bearing (head)."]);
   });
 });
 
@@ -251,10 +251,10 @@ describe("a fault", () => {
   it("is repaired only by acts that reached its parts, and names the new ones: one is not both", () => {
     expect(said({ faults: [fault()] })).toBe("Spool bearing rough: found, not repaired.");
     expect(said({ faults: [fault()], off: [off("b1")], fitted: [piece("b1")] })).toBe(
-      "Spool bearing rough: put right (15 min). New: spool bearing (head).",
+      "Spool bearing rough: repaired (15 min). New: spool bearing (head).",
     );
     expect(said({ faults: [fault()], off: [off("b1"), off("b2")], fitted: [piece("b1"), piece("b2")] })).toBe(
-      "Spool bearing rough: put right (15 min). New: spool bearing (2).",
+      "Spool bearing rough: repaired (15 min). New: spool bearing (2).",
     );
     expect(said({ faults: [fault()], off: [off("b1")] })).toBe("Spool bearing rough: repaired without new parts (15 min).");
     // What wants replacing and was only looked at is not put right.
@@ -264,17 +264,17 @@ describe("a fault", () => {
   it("is repaired by somebody's word where no part comes off for it", () => {
     expect(
       said({ faults: [fault({ name: "Plate overtight", renews: [], worksOn: ["shaft"], remedy: "Ease the screws", saidPutRight: true })] }),
-    ).toBe("Plate overtight: put right (15 min): ease the screws.");
+    ).toBe("Plate overtight: repaired (15 min): ease the screws.");
   });
 
   it("without parts of its own is repaired by its remedy, where the work reached it or a test was made after it", () => {
     const dry = { name: "Grease hardened", remedy: "Strip and clean", renews: [], minutes: 0 };
     expect(said({ faults: [fault({ ...dry, worksOn: ["shaft"] })], off: [off("shaft")] })).toBe(
-      "Grease hardened: put right: strip and clean.",
+      "Grease hardened: repaired: strip and clean.",
     );
     expect(said({ faults: [fault({ ...dry, worksOn: [] })] })).toBe("Grease hardened: found, not repaired.");
     expect(said({ faults: [fault({ ...dry, worksOn: [] })], tests: [test("after", "good")] })).toBe(
-      "Grease hardened: put right: strip and clean.",
+      "Grease hardened: repaired: strip and clean.",
     );
   });
 

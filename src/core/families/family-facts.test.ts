@@ -85,7 +85,7 @@ const facts: Readonly<Record<FamilyId, readonly Row[]>> = {
     ["rough in free spool and winding: bearings", { fault: /bearing/i }],
     ["preload spring whole but dead", { fault: /preload|spring/i }],
     ["cam half a turn round kills free spool", { fault: /cam/i }],
-    ["plate screws drawn down before the lever", { act: /Plate screws: first bite/, before: ["lever"] }],
+    ["plate screws drawn down before the lever", { act: /Plate screws: start each one/, before: ["lever"] }],
     ["L1 off metal, plastic; back plastic, metal", { goesIn: ["lever-washer-plastic", "lever-washer-metal", "lever"] }],
     ["L1 cam out first, so in last but the preset", { goesIn: ["lever", "quadrant", "cam", "knob-preset"] }],
     ["L1 cam half a turn", { at: "cam", says: /half a turn/i }],

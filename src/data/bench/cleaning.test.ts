@@ -217,7 +217,7 @@ describe("taking parts off", () => {
     const words = getAccount(shop.db, job(shop, id)).sentences.map((one) => one.words);
     expect(words).toContain("Handle lock screw: not there on arrival, left off: as it came.");
     expect(words).toContain("Handle and star, part way: handle, handle nut off.");
-    expect(words).toContain("2 parts off: 2 went back in.");
+    expect(words).toContain("2 parts off: 2 refitted.");
   });
 
   it("opens only what the complaint needs where that is the way", () => {

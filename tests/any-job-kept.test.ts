@@ -172,3 +172,39 @@ describe("a look before a purchase", () => {
     expect(getQuote(shop.db, job(shop, id)).sum.partsMinor).toBe(0);
   });
 });
+
+describe("a piece of the customer's that is planned", () => {
+  it("is planned again once another, taken in its stead or itself, is taken back", () => {
+    const shop = openWorkshop();
+    const id = shop.open({ kind: "repair", limitMinor: 1_000_000 });
+    const press = (act: "use-piece" | "use-several" | "unuse" | "take-parts", input: object) => {
+      const { run, act: of } = actOf(act)!;
+      return run.run(shop.ctx, of.input.parse({ jobId: id, ...input }) as never);
+    };
+    const from = (source: string) => ({
+      ...{
+        positionId: "star",
+        source,
+        kind: "",
+        size: "",
+        material: "",
+        closure: "",
+        priceMinor: source === "customer" ? "" : "4.50",
+        anyway: true,
+      },
+    });
+    const planned = () =>
+      shop.db.prepare("SELECT part_type_id, price_minor, source FROM quote_part WHERE job_id = ? AND position_id = 'star'").get(id);
+    press("use-piece", from("customer"));
+    const before = planned();
+    expect(before).toMatchObject({ source: "customer", price_minor: 0 });
+    press("take-parts", { positionIds: ["lock-screw", "handle-nut", "handle", "handle-spacer", "star"] });
+    press("use-piece", from("counter"));
+    expect(planned()).not.toEqual(before);
+    press("unuse", { positionId: "star" });
+    expect(planned()).toEqual(before);
+    press("use-several", { positionIds: ["star"] });
+    press("unuse", { positionId: "star" });
+    expect(planned()).toEqual(before);
+  });
+});

@@ -9,7 +9,7 @@ import { writeJournal } from "@/data/database/journal";
 import { advanceStation, type Job } from "@/data/jobs/jobs";
 import { layBackInDrawer, takeOutOfDrawer } from "@/data/parts/donors";
 import { endNeed, needOf } from "@/data/parts/needs";
-import { plannedFromElsewhere, planPrice, setForeseen, wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
+import { planAgain, planInWords, plannedFromElsewhere, planPrice, setForeseen, wantedPart, wantOwnPart } from "@/data/parts/quote-parts";
 import { meetNeed, unmeetNeed } from "@/data/parts/seat-needs";
 import { findStock, moveStock } from "@/data/parts/stock";
 import { forgetOldPiece } from "./seat-outcome";
@@ -107,16 +107,17 @@ function layInWell(
   job: Job,
   positionId: string,
   oldInstanceId: number,
-  piece: { partTypeId: string; donorPieceId: number | null; source?: PieceSource },
+  piece: { partTypeId: string; donorPieceId: number | null; source?: PieceSource; planBefore?: string | null },
 ): void {
   const { db } = ctx;
   db.prepare("UPDATE instance SET removed_job_id = ? WHERE id = ?").run(job.id, oldInstanceId);
   const fresh = Number(
     db
       .prepare(
-        "INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id, donor_piece_id, source) VALUES (?, ?, ?, 'stock', ?, ?, ?)",
+        "INSERT INTO instance (reel_id, position_id, part_type_id, origin, fitted_job_id, donor_piece_id, source, plan_before) VALUES (?, ?, ?, 'stock', ?, ?, ?, ?)",
       )
-      .run(job.reel.id, positionId, piece.partTypeId, job.id, piece.donorPieceId, piece.source ?? null).lastInsertRowid,
+      .run(job.reel.id, positionId, piece.partTypeId, job.id, piece.donorPieceId, piece.source ?? null, piece.planBefore ?? null)
+      .lastInsertRowid,
   );
   db.prepare("UPDATE tray_well SET instance_id = ? WHERE job_id = ? AND position_id = ?").run(fresh, job.id, positionId);
   forgetOldPiece(db, job.id, positionId);
@@ -177,9 +178,10 @@ export function fitFromElsewhere(ctx: Context, job: Job, positionId: string, pie
   const { db } = ctx;
   const { name, partTypeId } = wantedPart(db, job, positionId);
   const well = openWell(db, job, positionId, name);
+  const planBefore = planInWords(db, job.id, positionId);
   const own = pieceLike(ctx, partTypeId, piece);
   wantOwnPart(ctx, job.id, positionId, own);
-  layInWell(ctx, job, positionId, well.instanceId, { partTypeId: own, donorPieceId: null, source: piece.source });
+  layInWell(ctx, job, positionId, well.instanceId, { partTypeId: own, donorPieceId: null, source: piece.source, planBefore });
   writeJournal(ctx, "piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, source: piece.source });
 }
 
@@ -223,10 +225,11 @@ export function fitWanted(ctx: Context, job: Job, positionId: string): void {
   const { name, partTypeId } = wantedPart(db, job, positionId);
   const { shape, material } = findPartType(db, partTypeId)!;
   const { instanceId } = openWell(db, job, positionId, name);
+  const planBefore = planInWords(db, job.id, positionId);
   if (!findPartCard(db, partTypeId)?.unlisted)
     wantOwnPart(ctx, job.id, positionId, pieceLike(ctx, partTypeId, { ...planned, shape, material, said: "" }));
   const own = wantedPart(db, job, positionId).partTypeId;
-  layInWell(ctx, job, positionId, instanceId, { partTypeId: own, donorPieceId: null, source: planned.source });
+  layInWell(ctx, job, positionId, instanceId, { partTypeId: own, donorPieceId: null, source: planned.source, planBefore });
   writeJournal(ctx, "piece-used", { jobId: job.id, reelId: job.reel.id }, { position: positionId, source: planned.source });
 }
 
@@ -235,11 +238,11 @@ export function takeBack(ctx: Context, job: Job, positionId: string): void {
   const { db } = ctx;
   const row = db
     .prepare(
-      `SELECT instance.id, instance.part_type_id, instance.donor_piece_id, instance.source FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
+      `SELECT instance.id, instance.part_type_id, instance.donor_piece_id, instance.source, instance.plan_before FROM tray_well JOIN instance ON instance.id = tray_well.instance_id
        WHERE tray_well.job_id = @job AND tray_well.position_id = @seat AND instance.fitted_job_id = @job`,
     )
     .get({ job: job.id, seat: positionId }) as
-    | { id: number; part_type_id: string; donor_piece_id: number | null; source: PieceSource | null }
+    | { id: number; part_type_id: string; donor_piece_id: number | null; source: PieceSource | null; plan_before: string | null }
     | undefined;
   const old = db
     .prepare("SELECT id, part_type_id FROM instance WHERE reel_id = ? AND position_id = ? AND removed_job_id = ? ORDER BY id DESC LIMIT 1")
@@ -253,7 +256,8 @@ export function takeBack(ctx: Context, job: Job, positionId: string): void {
   db.prepare("DELETE FROM instance WHERE id = ?").run(row.id);
   db.prepare("UPDATE instance SET removed_job_id = NULL WHERE id = ?").run(old.id);
   if (row.donor_piece_id !== null) layBackInDrawer(db, row.donor_piece_id);
-  if (row.source !== null) wantOwnPart(ctx, job.id, positionId, old.part_type_id);
+  if (row.plan_before !== null) planAgain(ctx, job.id, positionId, row.plan_before);
+  else if (row.source !== null) wantOwnPart(ctx, job.id, positionId, old.part_type_id);
   rememberSeat(ctx, job, positionId, old.part_type_id);
   writeJournal(ctx, "part-used-undone", { jobId: job.id, reelId: job.reel.id }, { position: positionId });
 }

@@ -184,7 +184,7 @@ describe("a part that breaks in the hand as its place is opened", () => {
     const told = () => saying(getAccount(shop.db, job(shop, id)).sentences, "done", "watch").join(" ");
     expect(told()).toMatch(/broke as it was opened/);
     fitFromStock(shop.ctx, id, next);
-    expect(told()).toMatch(/broke as it was opened, a new one is in/);
+    expect(told()).toMatch(/broke as it was opened, new one fitted/);
   });
 });
 

@@ -48,7 +48,7 @@ describe("a supplier's price list", () => {
     expect(faults.map(({ row, message }) => [row, message])).toEqual([
       [1, '"on request" is no price.'],
       [3, '"a bag" is no number of pieces.'],
-      [4, "It stands in row 2 already."],
+      [4, "It is already in row 2."],
     ]);
   });
 

@@ -101,7 +101,7 @@ describe("a copy a day", () => {
     expect(second).toBe(`also in ${join(stick, "zorbek-backups")}`);
     verifyCopy(join(stick, "zorbek-backups", name));
     rmSync(stick, { recursive: true });
-    expect(backUp(directory, later(1), stick).second).toMatch(/is not there now: the copy lies here alone/);
+    expect(backUp(directory, later(1), stick).second).toMatch(/is not connected: the backup is only on this computer/);
     expect(listBackups(directory)).toHaveLength(2);
   });
 });

@@ -11,14 +11,36 @@ interface SpreadRow {
   readonly words: string;
 }
 
-/** Groups below each other, each with the bar in which half of its jobs lie and its middle; the name opens the jobs. @param mark a line to compare with. */
-export function SpreadBars({ rows, mark }: { rows: readonly SpreadRow[]; mark?: number }) {
+interface SpreadProps {
+  readonly rows: readonly SpreadRow[];
+  /** A line to compare with. */
+  readonly mark?: number;
+  /** What a group is, and a value in words: the scale's. */
+  readonly of: string;
+  readonly inWords: (value: number) => string;
+}
+
+/** Groups below each other on one scale, each with the bar in which half of its jobs lie and its median; the name opens the jobs. */
+export function SpreadBars({ rows, mark, of, inWords }: SpreadProps) {
   if (!rows.length) return <p>Nothing timed yet.</p>;
   const most = Math.max(...rows.map(({ high }) => high), mark ?? 0) || 1;
   const x = (value: number) => (180 * value) / most;
   return (
     <div className="overflow-x-auto">
       <table className="plain-table mt-1">
+        <thead>
+          <tr>
+            <th>{of}</th>
+            <th className="text-right">Jobs</th>
+            <th>
+              <span className="num flex justify-between pr-1.5">
+                <span>0</span>
+                <span>{inWords(most)}</span>
+              </span>
+            </th>
+            <th className="text-right">Median</th>
+          </tr>
+        </thead>
         <tbody>
           {rows.map(({ id, group, href, n, low, middle, high, words }) => (
             <tr key={id}>

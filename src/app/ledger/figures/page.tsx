@@ -39,6 +39,7 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
   const names = watchNames(db);
   const stock = stockFigures(db, from, to);
   const cost = (minor: number) => formatMinor(Math.round(minor));
+  const inDays = (days: number) => days.toFixed(1);
   const times10 = (share: number) => share.toFixed(2);
   return (
     <Sheet fill block={<CornerBlock cells={[{ label: "Jobs in this period", value: String(jobs.length), large: true }]} />}>
@@ -62,9 +63,9 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
               currency={currency}
             />
             <h2 className="mt-4">Earned per bench hour, {currency}</h2>
-            <p className="text-note">Labour only, before tax, by the stations' clocks. The bar covers the middle half of the jobs.</p>
-            <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-kind"), behind, cost)} />
-            <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-family"), behind, cost)} />
+            <p className="text-note">Labour only, before tax, by the stations' clocks. Bar: middle half of the jobs; mark: median.</p>
+            <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-kind"), behind, cost)} of="Kind of job" inWords={cost} />
+            <SpreadBars rows={rowsOf(figuresBy(jobs, "hour-family"), behind, cost)} of="Family" inWords={cost} />
           </div>
           <div className="min-w-0">
             <h2>Promised dates</h2>
@@ -90,10 +91,11 @@ export default async function FiguresPage({ searchParams }: { searchParams: Prom
               </>
             )}
             <h2 className="mt-4">Time taken against the quote</h2>
-            <p className="text-note">1.0 = as quoted; 1.2 = 20 % longer.</p>
-            <SpreadBars rows={rowsOf(figuresBy(jobs, "took-kind"), behind, times10)} mark={1} />
+            <p className="text-note">1.0 = as quoted (the thin line); 1.2 = 20 % longer.</p>
+            <SpreadBars rows={rowsOf(figuresBy(jobs, "took-kind"), behind, times10)} mark={1} of="Kind of job" inWords={times10} />
             <h2 className="mt-4">Days waiting, and on whom</h2>
-            <SpreadBars rows={rowsOf(waitFigures(jobs), behind, (days) => days.toFixed(1))} />
+            <p className="text-note">Bar: middle half of the jobs; mark: median.</p>
+            <SpreadBars rows={rowsOf(waitFigures(jobs), behind, inDays)} of="Waiting on" inWords={inDays} />
             <h2 className="mt-4">Comebacks by cause</h2>
             {comebacksByCause(jobs).length === 0 ? (
               <p>None came back in this period.</p>

@@ -113,6 +113,7 @@ export default async function ModelRecordPage(props: ModelPageProps) {
           </div>
           <div className="min-w-0">
             <h2>Time needed, minutes</h2>
+            <p className="text-note">Bar: middle half of the jobs; mark: median.</p>
             <SpreadBars
               rows={minutes.map(({ station, spread }) => ({
                 id: station,
@@ -121,6 +122,8 @@ export default async function ModelRecordPage(props: ModelPageProps) {
                 ...spread,
                 words: spread.middle.toFixed(0),
               }))}
+              of="Station"
+              inWords={(value) => value.toFixed(0)}
             />
             <h2 className="mt-4">Parts to stock</h2>
             {parts.length === 0 ? (

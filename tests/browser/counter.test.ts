@@ -70,7 +70,7 @@ describe("an ordinary reel of a known customer", () => {
     await keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.SPACE); // drag weak
     await tab(5); // their words, water, trips, life, pictures
     await tab(4); // as found, the outline, anything else; the limit
-    await person.sees("in 10 by");
+    await person.sees("% likely by");
     await keys("80");
     // The better answer has come as well: what stands there as it is sent counts.
     await person.driver.wait(until.elementLocated(By.css("[data-runs='500']")), 20_000);

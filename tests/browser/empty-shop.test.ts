@@ -103,9 +103,9 @@ describe("a shop that starts with nothing", () => {
     await person.sees("Now: on the needs list");
     await person.press("Place the order at Stores");
     await person.press("Order 1 from Ferry Lane Spares");
-    await person.sees("0 of 1 in");
+    await person.sees("0 of 1 received");
     await person.press("Receive");
-    await person.sees("1 of 1 in");
+    await person.sees("1 of 1 received");
   });
 
   it("fits the piece once the old one is off: the refusal leads to Strip", async () => {

@@ -60,7 +60,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.press("Check in");
     await person.sees("This is not an e-mail address");
     await person.sees("What is wrong with it?");
-    await person.sees("An amount such as 60 or 59.50");
+    await person.sees("Enter an amount such as 60 or 59.50");
     expect(await person.value("Phone")).toBe("0555 0199");
     expect(await person.value("Spending limit")).toBe("forty");
     await person.type("E-mail", "pell@arrowsmith.example");
@@ -205,7 +205,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.sees("Now: on the needs list");
     await person.press("Place the order at Stores");
     await person.press("Order 2 from"); // the main gear, and a bin that had fallen below its level
-    await person.sees("0 of 2 in");
+    await person.sees("0 of 2 received");
     await person.sees("SIM-"); // the desk is a stand-in and says so
     await person.go("/");
     await person.sees("Pell Arrowsmith");
@@ -215,7 +215,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     expect(line).toBeGreaterThan(1);
     const form = await person.driver.findElement(By.xpath(`//li[contains(., "${tag}") and contains(., "SK-220")]`));
     await (await form.findElement(By.css("button"))).click();
-    await person.sees("2 of 2 in"); // one for the reel, one to fill the bin
+    await person.sees("2 of 2 received"); // one for the reel, one to fill the bin
     await person.go(`/bench/${tag}/parts`);
     await person.press("Main gear arrived");
     await person.press("Fit from stock");

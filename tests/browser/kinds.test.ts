@@ -81,7 +81,7 @@ describe("a purchase check", () => {
 describe("an outside service", () => {
   const outside = async (serial: string) => {
     await known(serial, "service");
-    await person.type("How deep", "outside service");
+    await person.type("Level of service", "outside service");
     await person.press("Check in");
     const tag = await taken();
     await person.go(`/bench/${tag}/test`);

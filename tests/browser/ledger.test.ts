@@ -146,7 +146,7 @@ describe("the ledger at ten years", () => {
   it("finds a serial among nine thousand reels, pages through them, its papers and the jobs of a figure", async () => {
     await reader.go("/ledger");
     await reader.type("Tag, serial, owner, reel, fault or part", "TY 104321");
-    await reader.press("Look");
+    await reader.press("Search");
     await reader.sees("Skerry 30, TY 104321");
     await reader.go("/ledger");
     const before = await reader.read();

@@ -22,7 +22,7 @@ async function takenIn(serial: string, kind: string, depth: string, complaint: s
   await person.type("Model", "Marrowby Skerry 30");
   await person.type("Serial", serial);
   await person.type("Job", kind);
-  if (depth) await person.type("How deep", depth);
+  if (depth) await person.type("Level of service", depth);
   if (complaint) await person.press(complaint);
   await person.type("Spending limit", "300");
   await person.press("Check in");

@@ -19,7 +19,7 @@ export const lotColumnWords: Record<LotColumn, string> = {
   mark: "Boat or mark",
   complaint: "Complaint",
   condition: "As found",
-  depth: "How deep",
+  depth: "Level of service",
   drag: "Drag",
 };
 

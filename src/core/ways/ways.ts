@@ -20,7 +20,7 @@ export const benchWays = {
     choices: { leave: "left as they are", oil: "seals picked out and oiled (not advised)" },
   },
   depth: {
-    name: "How deep",
+    name: "Level of service",
     choices: depths,
   },
   fluidSeal: {

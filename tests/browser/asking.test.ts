@@ -33,7 +33,7 @@ describe("a quote that is asked about by letter", () => {
     });
     await person.go(`/bench/${tag}/quote`);
     await person.press("Create the letter");
-    await person.sees("holds until");
+    await person.sees("valid until");
     await person.press("Mail it to reel@example.org");
     await person.sees("this desk is simulated and sends nothing");
     expect(server.value("SELECT to_address || text FROM outbox ORDER BY id DESC")).toBe("");

@@ -90,7 +90,7 @@ describe("a lot of thirty-four from a hire fleet", () => {
       await person.key(key);
     }
     await person.sees("boat 5: proved");
-    await person.sees("Friction washers worn thin: 3 of 4 looked at. Of the other 30 about");
+    await person.sees("Friction washers worn thin: 3 of 4 checked. Of the other 30 expect about");
     await person.sees("3 reels wait for the customer's yes.");
     await person.type("What the customer said", "Yes, all that have it.");
     await person.press("Yes, for all of them");

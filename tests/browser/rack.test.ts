@@ -38,7 +38,7 @@ describe("the rack", () => {
       .move({ origin: from, x: 14, y: 4 })
       .move({ origin: target, duration: 200 })
       .perform();
-    await person.sees("instead of");
+    await person.sees("was");
     await person.driver.wait(async () => /Then slips?:|No other reel's date is affected/.test(await person.read()), 15_000);
     expect(dayOf(tag)).toBe(before);
     await person.driver.actions({ async: true }).release().perform();
@@ -63,7 +63,7 @@ describe("the rack", () => {
 
   it("promises another day without dragging, and the journal says so", async () => {
     await person.go("/");
-    await person.driver.findElement(By.xpath("//summary[contains(., 'without dragging')]")).click();
+    await person.driver.findElement(By.xpath("//summary[contains(., 'Change a promised date')]")).click();
     const tag = server.list<string>("SELECT tag FROM job WHERE closed_at IS NULL AND lot_id IS NULL AND station = 'test' ORDER BY id")[0]!;
     await person.type("Tag", tag);
     const later = new Date(Date.now() + 12 * 86_400_000).toLocaleDateString("sv-SE");

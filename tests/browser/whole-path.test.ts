@@ -139,7 +139,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
   it("waiting for the customer's OK above the limit, with their words", async () => {
     await person.press("on to Quote");
     await person.sees("Above the agreed limit");
-    await person.type("What the customer said", "Yes, it was my father's, do it properly.");
+    await person.type("Customer's answer", "Yes, it was my father's, do it properly.");
     await person.press("Yes, by phone");
     await person.sees("The customer agreed to this sum.");
     await person.sees("it was my father's, do it properly. (by phone)");

@@ -70,7 +70,7 @@ describe("a power cut in the middle of a strip", () => {
     await person.driver.wait(() => wells() === 5, 10_000);
     await person.driver.switchTo().window(first);
     await person.key(" "); // this window still believes well 5 is free
-    await person.sees("already is in well 5");
+    await person.sees("is already in well 5");
     expect(wells()).toBe(5);
   });
 });

@@ -11,7 +11,7 @@ atTheBench((startedServer, startedPerson) => {
 /** How likely a suspect is said to be, of a hundred. */
 const likelihood = async (name: string): Promise<number> => {
   const line = (await person.read()).replace(/\s+/g, " ");
-  const said = new RegExp(`${name} (?:(\\d+) %|sure)`).exec(line);
+  const said = new RegExp(`${name} (?:(\\d+)%|sure)`).exec(line);
   return said ? Number(said[1] ?? 100) : Number.NaN;
 };
 

@@ -31,7 +31,7 @@ const rows = [
   ["louder-since-bearings", "Louder since bearings were changed", "spool", 0.003],
   ["drag-jerks-start", "Drag jerks at the start", "drag", 0.03],
   ["drag-pulses", "Drag pulses while it runs", "drag", 0.01],
-  ["drag-weak", "Drag weak with its adjuster home", "drag", 0.02],
+  ["drag-weak", "Drag weak with its adjuster fully tight", "drag", 0.02],
   ["drag-jumps", "Drag jumps from loose to locked", "drag", 0.005],
   ["drag-stuck", "Drag holds though it is backed off", "drag", 0.003],
   ["drag-locks-with-nut", "Drag locks as the handle nut is drawn", "drag", 0.002],

@@ -29,7 +29,7 @@ export function lookLines(next: readonly NextTest[], { faults, findings }: Knowl
       parts.yes && parts.no
         ? `Tells ${faultName.get(parts.yes)} from ${faultName.get(parts.no)}.`
         : parts.yes
-          ? `Points to or away from ${faultName.get(parts.yes)}.`
+          ? `Evidence for or against ${faultName.get(parts.yes)}.`
           : "Narrows it down.",
   }));
 }

@@ -58,7 +58,7 @@ const rows: readonly LookRow[] = [
   ["louder-since-bearings", "Ask whether bearings were changed", 0.5, "nothing", "told"],
   ["drag-jerks-start", "Pull slowly at a light setting", 2, "nothing", "felt"],
   ["drag-pulses", "Pull on over several turns of the spool", 2, "nothing", "felt"],
-  ["drag-weak", "Adjuster home by hand, pull", 2, "nothing", "felt"],
+  ["drag-weak", "Adjuster fully tight by hand, pull", 2, "nothing", "felt"],
   ["drag-jumps", "Turn the adjuster an eighth at a time and pull", 2, "nothing", "felt"],
   ["drag-stuck", "Back it right off and pull", 1, "nothing", "tried"],
   ["drag-locks-with-nut", "Ease the handle nut: does the star come free?", 2, "nothing", "tried"],

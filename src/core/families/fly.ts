@@ -152,7 +152,7 @@ export const flyTable: TemplateTable = {
     {
       id: "gate-turns",
       kind: "gate",
-      words: "The cap home by hand: the spool turns true, no rock at its rim",
+      words: "The cap tightened by hand: the spool turns true, no rock at its rim",
       after: place("spool-cap"),
       lookAt: [
         look("A bearing not home in the spool", ["hub-bearing", "outer-bearing"], "left-out"),

@@ -14,7 +14,7 @@ export interface StuckHelp {
 
 const threaded: ReadonlySet<PartKind> = new Set(["screw", "nut", "cap"]);
 
-/** Off or on: what to think of before more force (common practice). */
+/** Off or on: what to check before using more force (common practice). */
 type Way = "off" | "on";
 
 const causesOf: Partial<Record<PartKind, Record<Way, readonly string[]>>> = {

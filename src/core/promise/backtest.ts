@@ -51,7 +51,7 @@ export interface Judged {
   readonly kind: string;
   readonly came: number;
   readonly said: Said;
-  /** Days ahead that were said for the wanted chance, as the shop would have said them then. */
+  /** Days ahead promised at the wanted chance, as the shop would have promised them then. */
   readonly day: number;
   /** Its middle, for comparison with the middle of all. */
   readonly middle: number;
@@ -228,7 +228,7 @@ export function backtest(past: ShopPast, { wanted, fromDay, runs, seed, most, go
   return out;
 }
 
-/** How well days held that were said. */
+/** How well promised days were kept. */
 export interface Verdict {
   readonly jobs: number;
   /** Of 100 days said for the wanted chance, as many held. */

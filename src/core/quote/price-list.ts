@@ -60,7 +60,7 @@ export const jobPricesSchema = z.object({
   smallestMinor: minor,
   consumablesMinor: minor,
   measured: z.boolean().default(false),
-  /** The job is charged by what was opened of its reel; false for one of before, which stays as it was agreed. */
+  /** The job is charged by what was opened of its reel; false for an earlier job, which stays as it was agreed. */
   byOpening: z.boolean().default(false),
 });
 export type JobPrices = z.infer<typeof jobPricesSchema>;

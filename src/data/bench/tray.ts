@@ -116,7 +116,7 @@ export const takePart = (ctx: Context, jobId: number, positionId: string): { wel
 
 /**
  * Takes parts off in one act of the hands: into the next well, in their order.
- * @param absent those of them that were not there: their places are empty, and what is missing is wanted. @param more so many more than drawn lay there.
+ * @param absent those of them that were not there: their places are empty, and what is missing is wanted. @param more extra pieces found there, not on the drawing.
  * @param broke those that broke as they came off: a new one is wanted, and their owner is told.
  * @returns the well. @throws Refusal when one of them lies in the tray already, has no such seat, or the customer has not said yes; then none of
  * them moved.

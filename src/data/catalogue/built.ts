@@ -47,7 +47,7 @@ const keepBuilt = (ctx: Context, modelId: string, built: Built): void => {
   ctx.db.prepare("UPDATE model SET built = ? WHERE id = ?").run(JSON.stringify(built), modelId);
 };
 
-/** A model that stands in the book as a build of its family, as usual where nothing is said, under letters of its own: it can be built otherwise later. */
+/** A model in the library as a build of its family, as usual where nothing is said, under letters of its own: it can be built otherwise later. */
 export const keepBuiltSo = (
   ctx: Context,
   modelId: string,

@@ -81,7 +81,7 @@ export function scrapReel(
   const reel = findReel(db, reelId);
   if (!reel) throw new Refusal("no-reel", "This reel is no longer on record.");
   const { scrapped_at: scrapped } = db.prepare("SELECT scrapped_at FROM reel WHERE id = ?").get(reelId) as { scrapped_at: string | null };
-  if (scrapped) throw new Refusal("scrapped", `This reel was scrapped for parts on ${scrapped.slice(0, 10)} already.`);
+  if (scrapped) throw new Refusal("scrapped", `This reel was already scrapped for parts on ${scrapped.slice(0, 10)}.`);
   const hanging = db.prepare("SELECT tag FROM job WHERE reel_id = ? AND closed_at IS NULL").get(reelId) as { tag: string } | undefined;
   if (hanging)
     throw new Refusal("hanging", `It is still in the shop as ${hanging.tag}. Return that job first.`, null, {

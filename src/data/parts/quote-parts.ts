@@ -147,7 +147,7 @@ export const planPrice = (
   );
 };
 
-const planSchema = z.object({ partTypeId: z.string(), priceMinor: z.number().nullable(), source: z.string().nullable() });
+const planSchema = z.object({ partTypeId: z.string(), priceMinor: z.number(), source: z.enum([...pieceSourceIds, "donor"]) });
 
 /** What is planned for a seat from elsewhere, as text that brings it back; null where nothing is, or a bin's own part. */
 export function planInWords(db: Db, jobId: number, positionId: string): string | null {
@@ -164,11 +164,9 @@ export function planInWords(db: Db, jobId: number, positionId: string): string |
 
 /** Plans again for a seat what was planned before another piece was taken for it. */
 export function planAgain(ctx: Context, jobId: number, positionId: string, words: string): void {
-  const { partTypeId, priceMinor, source } = planSchema.parse(JSON.parse(words));
+  const { partTypeId, ...piece } = planSchema.parse(JSON.parse(words));
   wantOwnPart(ctx, jobId, positionId, partTypeId);
-  ctx.db
-    .prepare("UPDATE quote_part SET price_minor = ?, source = ? WHERE job_id = ? AND position_id = ?")
-    .run(priceMinor, source, jobId, positionId);
+  planPrice(ctx.db, jobId, positionId, piece);
 }
 
 /** A piece from elsewhere that is planned for a seat; null where none is, or it is a bin's or a donor's. */

@@ -38,7 +38,7 @@ interface Props {
   readonly next: { href: string; words: string };
 }
 
-const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)} %`);
+const share = (p: number) => (p >= 0.995 ? "sure" : `${Math.round(p * 100)}%`);
 const shadeOf = (p: number): Shade | 0 => (p >= 0.5 ? 3 : p >= 0.2 ? 2 : p >= 0.08 ? 1 : 0);
 
 /** Which side to open, what to look at next, and what is most likely wrong with it; the drawing is hatched as densely as its parts are suspect. */

@@ -1,15 +1,16 @@
 import { expectedPieces } from "@/core/families/expected-pieces";
 import { familyWith } from "@/core/families/families";
 import type { KeepsHere } from "@/core/hand-back/going-home";
-import { nextBuildAct } from "@/core/hands/build-acts";
+import { buildNow } from "@/core/hands/build-now";
 import { nextStripAct } from "@/core/hands/strip-acts";
 import { protocolOfJob } from "@/core/intake/job-kinds";
+import { asItCame } from "@/core/teardown/came-without";
 import { shutBy } from "@/core/teardown/oil-window";
 import { waitsForNew } from "@/core/teardown/verdicts";
 import { asItIsReasonIds } from "@/core/vocabulary/as-it-is";
 import { closeOverReasons, leftOffReasons, oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { getBuild } from "@/data/bench/build";
-import { getCleaning } from "@/data/bench/cleaning";
+import { getCleaning, seatsToClean } from "@/data/bench/cleaning";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
@@ -17,6 +18,7 @@ import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { listWells } from "@/data/bench/tray";
 import { hereFor } from "@/data/hand-back/going-home";
 import { machineOf } from "@/data/jobs/machine";
+import { listForeseen } from "@/data/parts/quote-parts";
 import { getQuote } from "@/data/quote/quotes";
 import type { Bench, Press } from "./job";
 
@@ -80,10 +82,52 @@ export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Pr
       return points.length ? ["oil-points", { jobId, positionIds: points.map(({ positionId }) => positionId), state: "oiled" }] : null;
     }
     case "build": {
-      const { steps, batches } = getBuild(db, now, version);
-      const act = nextBuildAct(steps, batches, version.partTypes, null);
-      return act ? ["steps-done", { jobId, operationIds: act.operationIds }] : null;
+      return atBuild({ shop: { db }, job, jobId }, version);
     }
+  }
+}
+
+/** What the main key of Build does, by the page's own rule. */
+function atBuild(
+  { shop: { db }, job, jobId }: Pick<Bench, "jobId" | "job"> & { shop: Pick<Bench["shop"], "db"> },
+  version: ReturnType<typeof machineOf>,
+): Press | null {
+  const { steps, batches } = getBuild(db, job(), version);
+  const { key } = buildNow(
+    {
+      steps,
+      batches,
+      points: listOilPoints(db, job(), version),
+      anatomy: version.anatomy,
+      types: version.partTypes,
+      toClean: seatsToClean(db, job(), version),
+      foreseen: listForeseen(db, jobId),
+    },
+    null,
+    false,
+  );
+  switch (key.what) {
+    case "done":
+    case "passes":
+      return ["steps-done", { jobId, operationIds: key.operationIds }];
+    case "oil":
+      return ["oil-points", { jobId, positionIds: key.points.map(({ positionId }) => positionId), state: "oiled" }];
+    case "oil-rest":
+      return ["oil-points", { jobId, positionIds: key.positionIds, state: "oiled" }];
+    case "as-it-came":
+      return ["step-left-off", { jobId, operationId: key.left[0]!.operation.id, reason: asItCame }];
+    case "clean-first":
+      return ["all-cleaned-by-hand", { jobId }];
+    // The page leads to Parts.
+    case "fit-new":
+    case "not-here": {
+      const well = listWells(db, jobId).find((one) => waitsForNew(one));
+      return well ? ["use", { jobId, positionId: well.positionId }] : null;
+    }
+    case "first":
+    case "looking":
+    case "to-prove":
+      return null;
   }
 }
 

@@ -4,8 +4,8 @@ import type { Step, StepAtBuild } from "@/core/teardown/step";
 import { waitsForNew } from "@/core/teardown/verdicts";
 
 /** The act that was done last; null while nothing is. */
-export function lastDone(steps: readonly StepAtBuild[]): StepAtBuild | null {
-  let last: StepAtBuild | null = null;
+export function lastDone<S extends Step>(steps: readonly S[]): S | null {
+  let last: S | null = null;
   for (const step of steps) if (step.at && (!last?.at || step.at >= last.at)) last = step;
   return last;
 }

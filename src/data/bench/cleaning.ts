@@ -52,6 +52,10 @@ export interface Cleaning {
 /** A new piece is clean as it comes; what stays out or is gone is not cleaned. */
 const needsCleaning = (well: Well): boolean => !well.renewed && well.leftOutReason === null && well.verdict !== "missing" && !well.refitted;
 
+/** Seats whose parts wait to be cleaned before they go back; what is left dry, for its dust, waits for nothing. */
+export const seatsToClean = (db: Db, job: Job, version: ModelVersion = machineOf(db, job)): string[] =>
+  getCleaning(db, job, version).groups.flatMap(({ method, waiting }) => (method === "leave-dry" ? [] : waiting));
+
 /** The cleaning of a job: its tray by method, the soonest way through what is left, what must not come together. */
 export function getCleaning(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Cleaning {
   const ways = waysOf(db, job);

@@ -4,7 +4,7 @@ import { lubricantFor } from "@/core/lubrication/lubricant-for";
 import { nothingTold } from "@/core/teardown/seat-outcome";
 import { wayInForce } from "@/core/ways/ways";
 import { getBuild, standsOn, trapsOf } from "@/data/bench/build";
-import { getCleaning } from "@/data/bench/cleaning";
+import { seatsToClean } from "@/data/bench/cleaning";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
@@ -53,7 +53,7 @@ export default async function BuildPage(props: StationProps) {
       partTypes={Object.fromEntries(version.partTypes)}
       foreseen={listForeseen(db, job.id)}
       faultNames={Object.fromEntries(listFaults(db, job.id).map(({ faultId }) => [faultId, faultOf(db, faultId)?.name ?? faultId]))}
-      toClean={getCleaning(db, job, version).groups.flatMap(({ method, waiting }) => (method === "leave-dry" ? [] : waiting))}
+      toClean={seatsToClean(db, job, version)}
       noted={Object.fromEntries(listStepsNoted(db, job.id))}
     />
   );

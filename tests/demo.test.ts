@@ -24,6 +24,15 @@ describe("the demo workshop", () => {
     expect(isEmpty(db)).toBe(false);
   });
 
+  it("holds nothing ahead of the clock, built by day or in the small hours", async () => {
+    const night = DateTime.fromISO("2026-06-15T00:03:00", { zone: "utc" });
+    const atNight = openMemoryDatabase();
+    await buildDemo(atNight, night);
+    const latest = (of: Db) => of.prepare("SELECT max(at) FROM journal").pluck().get() as string;
+    expect(Date.parse(latest(atNight))).toBeLessThanOrEqual(night.toMillis());
+    expect(Date.parse(latest(db))).toBeLessThanOrEqual(now.toMillis());
+  });
+
   it("has a model of every family, each fitting and with its catalogue", () => {
     const models = searchModels(db, "", 100);
     expect(new Set(models.map((model) => model.family))).toEqual(new Set(familyIds));

@@ -118,6 +118,8 @@ export async function buildDemo(
       .toUTC()
       .toISO()!,
   });
+  /** A moment further on, and none ahead of the clock. */
+  const later = (at: DateTime, by: { seconds: number } | { minutes: number }) => DateTime.min(at.plus(by), now.toUTC());
   const start = ctxAt(-foundedDaysAgo, 6);
   const inOne = (work: () => void) => db.transaction(work)();
 
@@ -250,7 +252,7 @@ export async function buildDemo(
       0,
       Math.min(acts, 1000),
     )) {
-      at = at.plus({ seconds: 12 + ((jobId * 5 + positionIds.length * 9) % 34) });
+      at = later(at, { seconds: 12 + ((jobId * 5 + positionIds.length * 9) % 34) });
       takeParts({ ...ctx, now: at.toISO()! }, jobId, positionIds);
     }
   };
@@ -282,7 +284,7 @@ export async function buildDemo(
     // A hand at work: screws and checks quickly, what has to be lined up slowly, and no two jobs alike.
     acts.slice(0, Math.floor(acts.length * share)).forEach(({ operationIds }, i) => {
       const slow = operationIds.some((id) => /plate|bridge|spool|gear/.test(id)) ? 110 : 35;
-      at = at.plus({ seconds: slow + ((i * 7 + jobId * 13) % 40) });
+      at = later(at, { seconds: slow + ((i * 7 + jobId * 13) % 40) });
       const acting = steps.filter(({ operation }) => operationIds.includes(operation.id));
       doSteps({ ...ctx, now: at.toISO()! }, jobId, operationIds, reasonFor(acting));
     });
@@ -292,12 +294,12 @@ export async function buildDemo(
     const job = findJob(db, jobId)!;
     let at = DateTime.fromISO(ctx.now, { zone: "utc" });
     for (const { method } of getCleaning(db, job).groups) {
-      at = at.plus({ minutes: 2 });
+      at = later(at, { minutes: 2 });
       const here = { ...ctx, now: at.toISO()! };
       if (!isBath(method)) cleanedByHand(here, jobId, method);
       else {
         const { soakId } = beginSoak(here, jobId, { method, minutes: cleanMethods[method].soakMinutes, intoSoakId: null, mark: "" });
-        countBack({ ...here, now: at.plus({ seconds: 40 }).toISO()! }, jobId, soakId, []);
+        countBack({ ...here, now: later(at, { seconds: 40 }).toISO()! }, jobId, soakId, []);
       }
     }
   };

@@ -2,8 +2,9 @@ import { expectedPieces } from "@/core/families/expected-pieces";
 import { familyWith } from "@/core/families/families";
 import type { KeepsHere } from "@/core/hand-back/going-home";
 import { buildNow } from "@/core/hands/build-now";
-import { nextStripAct } from "@/core/hands/strip-acts";
+import { stripNow } from "@/core/hands/strip-now";
 import { protocolOfJob } from "@/core/intake/job-kinds";
+import { mayOpen } from "@/core/quote/consent";
 import { asItCame } from "@/core/teardown/came-without";
 import { shutBy } from "@/core/teardown/oil-window";
 import { waitsForNew } from "@/core/teardown/verdicts";
@@ -62,11 +63,12 @@ export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Pr
             : null;
       }
       const off = new Set(listWells(db, jobId).map(({ positionId }) => positionId));
-      const act = nextStripAct(stripGuideOf(db, now, version, openingOf(db, now, version)), off, {
-        lastAssemblyId: null,
-        towardsAssemblyId: null,
+      const { key } = stripNow({
+        guide: stripGuideOf(db, now, version, openingOf(db, now, version)),
+        ...{ off, picked: null, lastAssemblyId: null, towardsAssemblyId: null },
+        ...{ mayStrip: mayOpen(getQuote(db, now)), anyOpened: true },
       });
-      return act ? ["take-parts", { jobId, positionIds: act.positionIds }] : null;
+      return key.what === "take" ? ["take-parts", { jobId, positionIds: key.act.positionIds }] : null;
     }
     case "clean":
       return getCleaning(db, now).groups.some(({ waiting }) => waiting.length) ? ["all-cleaned-by-hand", { jobId }] : null;

@@ -10,6 +10,7 @@ import { BenchSheet } from "@/ui/bench/bench-sheet";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { Key } from "@/ui/controls/keys";
 import { Refused } from "@/ui/controls/refused";
+import { ReelDrawing } from "@/ui/glyphs/reel-drawing";
 import { ActDetail } from "./act-detail";
 import { BuildKeys } from "./build-keys";
 import type { BuildProps } from "./build-props";
@@ -18,7 +19,6 @@ import { LeftOff } from "./left-off";
 import { OilPoints, type ShownPoint } from "./oil-points";
 import { OldPieces } from "./old-pieces";
 import { OtherPiece } from "./other-piece";
-import { SeatPicture } from "./seat-picture";
 import { StepDetail } from "./step-detail";
 import { StepList } from "./step-list";
 import { StuckAtBuild } from "./stuck-at-build";
@@ -34,6 +34,16 @@ export function BuildSheet(props: BuildProps) {
   const { steps, points, now, types } = build;
   const { lead, acting } = now;
   const nothingToFit = !now.act || !now.undone;
+  const seated = useMemo(
+    () =>
+      new Set([
+        ...props.neverOff,
+        ...steps.flatMap(({ operation, position, state }) =>
+          operation.kind === "place" && state === "done" && position ? position.id : [],
+        ),
+      ]),
+    [steps, props.neverOff],
+  );
   const pictured = acting.find(({ operation, well }) => operation.kind === "place" && well?.photoHash)?.well?.photoHash;
   return (
     <BenchSheet
@@ -54,12 +64,13 @@ export function BuildSheet(props: BuildProps) {
               <Points of={now.key.points} props={props} build={build} />
             </>
           )}
-          <SeatPicture
-            steps={steps}
-            leadId={lead?.operation.id ?? null}
+          <ReelDrawing
             anatomy={anatomy}
             partTypes={types}
-            neverOff={props.neverOff}
+            seated={seated}
+            assemblyId={underHand(steps, lead)}
+            nextId={lead?.operation.kind === "place" && lead.state !== "done" ? lead.position!.id : null}
+            words="as it should look now"
             photoHash={pictured ?? null}
           />
           <TheAct props={props} build={build} />
@@ -78,6 +89,13 @@ export function BuildSheet(props: BuildProps) {
       </div>
     </BenchSheet>
   );
+}
+
+/** The assembly that lies under the hand: a check or a tightening has no part of its own, so it is that of the step before. */
+function underHand(steps: Build["steps"], lead: Build["now"]["lead"]): string | null {
+  if (lead?.position) return lead.position.assemblyId;
+  const before = lead ? steps.slice(0, steps.indexOf(lead)) : steps;
+  return before.findLast(({ position }) => position !== null)?.position?.assemblyId ?? null;
 }
 
 /** All that is said of the act under the hand, and what is asked before it. */

@@ -12,8 +12,8 @@ interface Props {
   readonly act: StripAct;
   readonly seats: ReadonlyMap<string, Position>;
   readonly partTypes: Readonly<Record<string, PartType>>;
-  /** Names of what stays on each part that comes off. */
-  readonly rides: Readonly<Record<string, readonly string[]>>;
+  /** Which part each seat stays on when that comes off. */
+  readonly ridesOn: Readonly<Record<string, string>>;
   readonly electric: boolean;
   /** Parts of the act that were not there. */
   readonly absent: ReadonlySet<string>;
@@ -26,7 +26,7 @@ interface Props {
 }
 
 /** What comes off in one act of the hands, part by part; one that differs is taken by itself, or said not to be there. */
-export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlone, onAbsent, more, onMore, lining }: Props) {
+export function NextAct({ act, seats, partTypes, ridesOn, electric, absent, onAlone, onAbsent, more, onMore, lining }: Props) {
   const parts = act.positionIds.flatMap((id) => {
     const position = seats.get(id);
     const type = position && partTypes[position.partTypeId];
@@ -37,20 +37,16 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
   const single = parts.length === 1;
   const doubtful = parts.find(({ type }) => mayBeAsbestos(type));
   const cautions = stripCautions(parts, electric);
+  const riders = (id: string) => [...seats.values()].filter((seat) => ridesOn[seat.id] === id).map(({ name }) => name);
   return (
-    <div className="mt-2 border-2 border-ink p-3">
-      {single && (
-        <div className="slides-in flex justify-center" key={first.position.id}>
-          <Glyph type={first.type} turned={first.position.turned} widthPx={260} heightPx={110} scale={4} />
-        </div>
-      )}
-      <p className="text-head font-semibold">{act.batch?.name ?? first.position.name}</p>
+    <div>
+      <h1>{act.batch?.name ?? first.position.name}</h1>
       <Cautions said={cautions} />
       {doubtful && <LiningChoice {...lining} positionId={doubtful.position.id} type={doubtful.type} />}
-      <ul className={single ? "" : "mt-1 border-t border-ink"} aria-label="Parts of this act">
+      <ul className="mt-1 border-t border-ink" aria-label="Parts of this act">
         {parts.map(({ position, type }) => (
-          <li key={position.id} className={single ? "" : "rule-row flex items-center gap-2 py-1"}>
-            {!single && <Glyph type={type} turned={position.turned} widthPx={44} heightPx={36} scale={1.4} />}
+          <li key={position.id} className="rule-row flex items-center gap-2 py-1">
+            <Glyph type={type} turned={position.turned} widthPx={single ? 96 : 44} heightPx={single ? 64 : 36} scale={single ? 3 : 1.4} />
             <div className="min-w-0 flex-1">
               {!single && <span className={absent.has(position.id) ? "line-through" : "font-semibold"}>{position.name}</span>}{" "}
               <span className="num text-note">{sizeWords(type.shape)}</span>
@@ -58,13 +54,13 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
               {position.orientation && <span className="block text-note">{position.orientation}</span>}
               {position.hides && <span className="block text-note">It may cling or hide: check the part above.</span>}
               {isLeftHand(type) && <span className="block font-semibold">Left-hand thread.</span>}
-              {rides[position.id] && <span className="block text-note">Stays on it: {rides[position.id]!.join(", ")}.</span>}
+              {riders(position.id).length > 0 && <span className="block text-note">Stays on it: {riders(position.id).join(", ")}.</span>}
             </div>
-            <div className="flex flex-col gap-1">
+            <div className="flex gap-3">
               {!single && (
                 <button
                   type="button"
-                  className="act-link min-h-7"
+                  className="act-link min-h-10"
                   aria-label={`${position.name}: just this one`}
                   onClick={() => onAlone(position.id)}
                 >
@@ -73,7 +69,7 @@ export function NextAct({ act, seats, partTypes, rides, electric, absent, onAlon
               )}
               <button
                 type="button"
-                className="act-link min-h-7"
+                className="act-link min-h-10"
                 aria-pressed={absent.has(position.id)}
                 aria-label={`${position.name} is missing`}
                 onClick={() => onAbsent(position.id)}

@@ -49,7 +49,7 @@ const Wells = memo(function Wells({ wells, positions, partTypes, assemblies, lay
   for (const { well } of wells) together.set(well, (together.get(well) ?? 0) + 1);
   const wellOf = new Map(wells.map((well) => [well.positionId, well]));
   return (
-    <div ref={tray} className="mt-2 max-h-[calc(100dvh-330px)] min-h-40 overflow-y-auto">
+    <div ref={tray} className="mt-1 max-h-[max(212px,calc(100dvh-560px))] overflow-y-auto">
       {rows.map((row) => (
         <div key={row[0]?.positionId ?? "empty"}>
           {laying === "assembly" && row[0] && (

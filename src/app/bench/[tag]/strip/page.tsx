@@ -20,7 +20,7 @@ import { getQuote } from "@/data/quote/quotes";
 import { BuiltHere } from "@/ui/bench/built-here";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
 import { LooseTraySheet } from "@/ui/bench/strip/loose-tray-sheet";
-import { TraySheet } from "@/ui/bench/strip/strip-sheet";
+import { StripSheet } from "@/ui/bench/strip/strip-sheet";
 
 export const metadata = { title: "Strip" };
 
@@ -53,8 +53,6 @@ export default async function StripPage(props: StationProps) {
   const own = ownBuildOf(db, version.model.id, job.reel.id);
   const of = openingOf(db, job, version);
   const names = new Map(anatomy.positions.map(({ id, name }) => [id, name]));
-  const rides: Record<string, string[]> = {};
-  for (const [id, carrier] of of.opening.ridesOn) rides[carrier] = [...(rides[carrier] ?? []), names.get(id) ?? id];
   const inTheWay = shutInTheWay(anatomy, of.depth);
   const inPlace = new Set(listInPlace(db, job.id).map(({ positionId }) => positionId));
   const held = heldIn(anatomy, inPlace);
@@ -63,11 +61,10 @@ export default async function StripPage(props: StationProps) {
     return by === undefined ? [] : [{ seat, why, by }];
   });
   return (
-    <TraySheet
+    <StripSheet
       head={head}
       mayStrip={mayStrip}
-      assemblies={anatomy.assemblies}
-      positions={anatomy.positions}
+      anatomy={anatomy}
       machine={of.machine.positions}
       batches={of.batches}
       partTypes={Object.fromEntries(partTypes)}
@@ -84,7 +81,7 @@ export default async function StripPage(props: StationProps) {
         said: of.depth.shut.has(id) || of.depth.open.get(id) === "asked",
       }))}
       tools={toolsFor(anatomy.positions, partTypes, anatomy.operations, of.opening.off)}
-      rides={rides}
+      ridesOn={Object.fromEntries(of.opening.ridesOn)}
       wantedHeld={wantedHeld}
       laying={wayInForce("layingOut", waysOf(db, job)).choice}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}

@@ -1,0 +1,54 @@
+import { stuckHelp } from "@/core/hands/stuck";
+import { NextAct } from "./next-act";
+import type { StripProps } from "./strip-props";
+import { StuckPanel } from "./stuck-panel";
+import type { Strip } from "./use-strip";
+
+/** What comes off next, and what to do where it does not. */
+export function ComesOff({ props, strip }: { props: StripProps; strip: Strip }) {
+  const { head, partTypes, missing } = props;
+  const { act, next, seats, wells, off, aside, key } = strip;
+  if (!act || !next)
+    return (
+      <>
+        <h1>{key.what === "choose-what-to-open" ? "Nothing chosen to open yet" : "Everything that needs opening is open"}</h1>
+        {key.what === "choose-what-to-open" && <p>No test or finding yet. Test the reel, choose a service, or open one assembly.</p>}
+      </>
+    );
+  const doubt =
+    missing.words !== null &&
+    act.positionIds.some((id) => missing.perhaps.includes(id)) &&
+    !wells.some(({ verdict, positionId }) => verdict === "missing" && missing.perhaps.includes(positionId));
+  const type = partTypes[next.partTypeId]!;
+  const still = new Set([...seats.keys()].filter((id) => !off.has(id)));
+  return (
+    <>
+      {doubt && <p className="border-l-4 border-ink pl-2 font-semibold">{missing.words}</p>}
+      <NextAct
+        act={act}
+        seats={seats}
+        partTypes={partTypes}
+        ridesOn={props.ridesOn}
+        electric={head.electric}
+        absent={aside.absent}
+        more={aside.more}
+        onMore={(more) => strip.change({ more })}
+        onAlone={(id) => strip.pick(id, true)}
+        lining={{ jobId: head.jobId, closed: head.closed }}
+        onAbsent={strip.absentToggled}
+      />
+      {aside.stuck && (
+        <StuckPanel
+          key={next.id}
+          jobId={head.jobId}
+          position={next}
+          type={type}
+          help={stuckHelp(props.anatomy, next, type, still, "off")}
+          serve={(reason) => strip.serveInPlace(next.id, reason)}
+          onDone={() => strip.change({ stuck: false })}
+          broke={() => strip.broke(next.id)}
+        />
+      )}
+    </>
+  );
+}

@@ -303,7 +303,7 @@ describe("one reel from intake to return, a new customer and a new reel", () => 
     await person.press("Tested: ready to collect");
     await person.sees("Return it");
     await person.press("Return it");
-    await person.sees("Came with it, not ticked off");
+    await person.sees("came with it, still here");
     await person.press("rod clamp");
     await person.sees("given back");
     await person.press("line on the spool");

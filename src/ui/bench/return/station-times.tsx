@@ -11,10 +11,10 @@ export function StationTimes({ jobId, closed, times }: { jobId: number; closed: 
   const sum = times.reduce((minutes, time) => minutes + time.minutes, 0);
   if (!times.length) return null;
   return (
-    <section aria-label="Time">
-      <h2>
+    <details className="mt-4" aria-label="Time">
+      <summary className="act-link min-h-10">
         Time at the bench: <span className="num">{Math.round(sum)}</span> min
-      </h2>
+      </summary>
       <p className="text-note">Each station's clock starts at the first press and pauses after three idle minutes.</p>
       <div className="grid grid-cols-3 gap-2">
         {times.map((time) =>
@@ -39,6 +39,6 @@ export function StationTimes({ jobId, closed, times }: { jobId: number; closed: 
         )}
       </div>
       <Refused of={[act]} />
-    </section>
+    </details>
   );
 }

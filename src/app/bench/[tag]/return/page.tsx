@@ -1,6 +1,7 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { today } from "@/app/server/clock";
 import { reportDates } from "@/app/server/report-dates";
+import { saying } from "@/core/account/sentences";
 import { keepsHereWords, stationOfBlock } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
@@ -11,6 +12,7 @@ import { notDoneByWord } from "@/core/teardown/owed";
 import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { listAsItIs } from "@/data/account/as-it-is";
+import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
 import { claimsOf } from "@/data/diagnosis/diagnosis";
@@ -50,6 +52,7 @@ export default async function ReturnPage(props: StationProps) {
   const paper = invoice === null ? null : findPaper(db, invoice);
   const { steps } = getBuild(db, job, version);
   const after = answersThatHold(db, job, steps).filter(({ phase }) => phase === "after");
+  const { sentences } = getAccount(db, job, version);
   const bill = getBill(db, job);
   const wells = listWells(db, job.id);
   const seatNames = new Map(version.anatomy.positions.map(({ id, name }) => [id, name]));
@@ -83,6 +86,12 @@ export default async function ReturnPage(props: StationProps) {
         checks: steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
         tested: after.length,
         bad: after.filter(({ verdict }) => verdict === "bad").map(({ testId }) => testSpec(testId).name),
+      }}
+      account={{
+        found: saying(sentences, "found"),
+        done: saying(sentences, "done", "seals"),
+        oilAndChecks: saying(sentences, "oil", "checks"),
+        watch: saying(sentences, "watch"),
       }}
       asks={{
         asked: job.complaint,

@@ -40,7 +40,7 @@ export default async function RackPage() {
         {taken ? (
           <p>
             <strong>
-              Next: {taken.owner}'s {taken.lotId === null ? taken.reel : `lot of ${taken.reel}`}
+              Next: {taken.owner}, {taken.lotId === null ? taken.reel : `lot of ${taken.reel}`}
             </strong>{" "}
             {becauseOf(ahead, taken.promisedOn, day)} About <span className="num">{taken.minutesLeft}</span> bench minutes left.
           </p>

@@ -1,6 +1,5 @@
 import { DateTime } from "luxon";
 import { today } from "@/app/server/clock";
-import { daysPassed } from "@/core/day/day";
 import { fetchAfterDays } from "@/core/hand-back/hand-back";
 import { hangTags } from "@/core/schedule/hang-tags";
 import { unitsOfRack } from "@/core/schedule/lots-on-rack";
@@ -14,16 +13,10 @@ import { listRack } from "@/data/schedule/rack";
 import { openingOf } from "@/data/shop/opening";
 import { getShopSettings } from "@/data/shop/settings";
 import { stationNames } from "@/ui/bench/stations-words";
-import { dayWords } from "@/ui/dates";
+import { dayWords, sinceWords } from "@/ui/dates";
 
-/** How much of a bench hour a tag needs to be read, shorter work still hangs this long; and its tag and owner alone, above the one that hangs over it. */
-const readable = { shortestMinutes: 60, seenMinutes: 40 };
-
-/** "3 days": how long ago; empty under a day. */
-function sinceWords(since: string, now: string): string {
-  const days = Math.floor(daysPassed(since, now));
-  return days < 1 ? "" : days === 1 ? "1 day" : `${days} days`;
-}
+/** How much of a bench hour a tag needs to be read; shorter work still hangs this long. */
+const shortestMinutes = 60;
 
 /** Why this one is first. */
 export function becauseOf({ late, lateByPromise, exact, tags }: UnitsInOrder, promisedOn: string, day: string): string {
@@ -91,7 +84,7 @@ export function rackShown(db: Db) {
     taken,
     dayNames,
     unclaimed,
-    days: hangTags(rack, shownDays, minutesPerDay, readable).map((hung) => ({
+    days: hangTags(rack, shownDays, minutesPerDay, shortestMinutes).map((hung) => ({
       ...hung,
       words: hung.day === day ? "Today" : dayWords(hung.day),
       shut: whyShut(opening, hung.day),

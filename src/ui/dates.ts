@@ -1,5 +1,5 @@
 import { DateTime } from "luxon";
-import { addMonths } from "@/core/day/day";
+import { addMonths, daysPassed } from "@/core/day/day";
 import type { Locale } from "@/core/vocabulary/locales";
 
 let spoken: Locale = "en-GB";
@@ -23,3 +23,9 @@ export const dateWords = (iso: string): string => said(iso, { ...day, year: "num
 
 /** The ISO day a number of months after a day or instant; a share of a month is days. */
 export const monthsAfter = (fromIso: string, months: number): string => addMonths(DateTime.fromISO(fromIso).toISODate()!, months);
+
+/** "3 days": how long ago; empty under a day. */
+export function sinceWords(since: string, now: string): string {
+  const days = Math.floor(daysPassed(since, now));
+  return days < 1 ? "" : days === 1 ? "1 day" : `${days} days`;
+}

@@ -1,56 +1,90 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
+import { z } from "zod";
 import { readPage } from "@/app/server/reading";
 import { partOfBinLabel } from "@/core/ordering/bin-label";
-import { moveWords } from "@/core/schedule/whose-move";
+import { type BenchAsk, type BenchOrder, type BenchRow, benchList, benchOrders } from "@/core/schedule/bench-list";
+import { moves, moveWords } from "@/core/schedule/whose-move";
+import { complaints } from "@/core/vocabulary/counter-lists";
+import { stations } from "@/core/vocabulary/job-kinds";
 import { listOpenLots } from "@/data/counter/lots";
+import type { Db } from "@/data/database/database";
 import { findJobByTag } from "@/data/jobs/jobs";
+import { workersOfJobs } from "@/data/jobs/workers";
 import { listRack } from "@/data/schedule/rack";
+import { BenchFinder } from "@/ui/bench/bench-finder";
 import { stationNames } from "@/ui/bench/stations-words";
-import { Refused } from "@/ui/controls/refused";
-import { dayWords } from "@/ui/dates";
+import { dayWords, sinceWords } from "@/ui/dates";
 import { Sheet } from "@/ui/sheets/sheet";
 
 export const metadata = { title: "Bench" };
 
-/** Which reel lies on the bench: scan or type its tag, or take one of those that hang here. */
-export default async function BenchPage({ searchParams }: { searchParams: Promise<{ tag?: string }> }) {
+const asked = z.object({
+  tag: z.string().catch(""),
+  station: z.enum(stations).nullable().catch(null),
+  move: z.enum(moves).nullable().catch(null),
+  person: z.string().min(1).nullable().catch(null),
+  order: z.enum(benchOrders).catch("promised"),
+});
+
+/** Everything in the shop as the bench finds it again. */
+function benchRows(db: Db, lots: ReadonlyMap<number, string>): BenchRow[] {
+  const rack = listRack(db);
+  const people = workersOfJobs(
+    db,
+    rack.map(({ job }) => job.id),
+  );
+  return rack.map(({ job, station, move, since, minutesLeft, promisedOn }) => ({
+    ...{ tag: job.tag, station, move, since, minutesLeft, promisedOn },
+    reel: job.reel.modelName,
+    serial: job.reel.serial,
+    owner: job.customer.name,
+    phone: job.customer.phone,
+    reported: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    lot: job.lotId === null ? null : (lots.get(job.lotId) ?? null),
+    people: people.get(job.id) ?? [],
+  }));
+}
+
+/** Which reel lies on the bench: scanned or typed, found by anything that is known of it, or taken from the list. */
+export default async function BenchPage({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const db = await readPage("jobs");
-  const { tag } = await searchParams;
-  let refused: string | null = null;
-  const binPart = tag ? partOfBinLabel(tag) : null;
-  if (binPart !== null) redirect(`/stores/walk?part=${encodeURIComponent(binPart)}`);
-  if (tag) {
-    const found = findJobByTag(db, tag);
-    if ("job" in found) redirect(`/bench/${found.job.tag}`);
-    refused = found.message;
-  }
-  // The reels of a lot are found in it.
-  const rack = listRack(db).filter(({ job }) => job.lotId === null);
+  const { tag: typed, ...narrowed } = asked.parse(await searchParams);
   const lots = listOpenLots(db);
+  const rows = benchRows(db, new Map(lots.map((lot) => [lot.id, lot.name])));
+  const isNarrowed = narrowed.station !== null || narrowed.move !== null || narrowed.person !== null;
+  let message: string | null = null;
+  let words = "";
+  if (typed) {
+    const binPart = partOfBinLabel(typed);
+    if (binPart !== null) redirect(`/stores/walk?part=${encodeURIComponent(binPart)}`);
+    const found = findJobByTag(db, typed);
+    if ("job" in found) redirect(`/bench/${found.job.tag}`);
+    const [only, ...others] = benchList(rows, { ...narrowed, words: typed });
+    if (only && !others.length && !isNarrowed) redirect(`/bench/${only.tag}`);
+    if (only) words = typed;
+    else message = found.message;
+  }
+  const ask: BenchAsk = { ...narrowed, words };
+  // The reels of a lot are found in it, until one is looked for.
+  const shown = benchList(words || isNarrowed ? rows : rows.filter(({ lot }) => lot === null), ask);
+  const people = [...new Set(rows.flatMap((row) => row.people))].sort();
   return (
     <Sheet fill>
-      <div className="grid items-start gap-6 md:grid-cols-[360px_1fr]">
-        <form action="/bench" className="flex flex-col gap-3">
-          <h1>Which reel?</h1>
-          <label htmlFor="tag" className="text-note">
-            Scan or type the tag, such as Z-00572-4
-          </label>
-          <input
-            id="tag"
-            name="tag"
-            defaultValue={tag ?? ""}
-            autoComplete="off"
-            className="num text-head"
-            aria-invalid={refused !== null}
-          />
-          <Refused message={refused} />
-          <button type="submit" className="key key-main">
-            Open
-          </button>
-        </form>
+      <div className="grid items-start gap-6 md:grid-cols-[320px_1fr]">
+        <BenchFinder
+          key={JSON.stringify(ask)}
+          typed={typed}
+          message={message}
+          choices={[
+            { name: "station", label: "Station", chosen: ask.station ?? "", of: stationNames },
+            { name: "move", label: "Waiting on", chosen: ask.move ?? "", of: moveWords },
+            { name: "person", label: "Worked on by", chosen: ask.person ?? "", of: Object.fromEntries(people.map((name) => [name, name])) },
+          ]}
+          also={ask.order === "promised" ? {} : { order: ask.order }}
+        />
         <div>
-          {lots.length > 0 && (
+          {lots.length > 0 && !words && !isNarrowed && (
             <>
               <h2>Lots</h2>
               <ul className="mb-4">
@@ -65,40 +99,81 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
               </ul>
             </>
           )}
-          <h2>In the shop</h2>
-          <table className="plain-table mt-2">
-            <thead>
-              <tr>
-                <th>Tag</th>
-                <th>Reel</th>
-                <th>Owner</th>
-                <th>Station</th>
-                <th>Waiting on</th>
-                <th>Promised</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rack.map(({ job, station, move }) => (
-                <tr key={job.id}>
-                  <td className="num">
-                    <Link className="act-link" href={`/bench/${job.tag}`}>
-                      {job.tag}
-                    </Link>
-                  </td>
-                  <td>
-                    {job.reel.modelName} <span className="num text-note">{job.reel.serial}</span>
-                  </td>
-                  <td>{job.customer.name}</td>
-                  <td>{stationNames[station]}</td>
-                  <td>{moveWords[move]}</td>
-                  <td>{dayWords(job.promisedOn)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {!rack.length && <p className="mt-2">No reel in the shop. Check one in at the Counter.</p>}
+          <h2>
+            {words || isNarrowed ? "Found" : "In the shop"} <span className="num text-note">{shown.length}</span>
+            {(words || isNarrowed) && (
+              <Link className="act-link ml-4 text-base font-normal" href="/bench">
+                Show all
+              </Link>
+            )}
+          </h2>
+          {shown.length > 0 && <BenchTable rows={shown} ask={ask} />}
+          {!shown.length && (
+            <p className="mt-2">{rows.length ? "No reel here is like that." : "No reel in the shop. Check one in at the Counter."}</p>
+          )}
         </div>
       </div>
     </Sheet>
+  );
+}
+
+const columns: readonly { readonly order: BenchOrder | null; readonly words: string }[] = [
+  { order: null, words: "Tag" },
+  { order: "reel", words: "Reel" },
+  { order: "owner", words: "Owner" },
+  { order: "station", words: "Station" },
+  { order: "move", words: "Waiting on" },
+  { order: "since", words: "Untouched" },
+  { order: "left", words: "Left" },
+  { order: "promised", words: "Promised" },
+];
+
+/** The list, sorted by a press on a heading. */
+function BenchTable({ rows, ask }: { rows: readonly BenchRow[]; ask: BenchAsk }) {
+  const sortedBy = (order: BenchOrder) => {
+    const kept = { tag: ask.words, station: ask.station, move: ask.move, person: ask.person, order };
+    return `/bench?${new URLSearchParams(Object.entries(kept).flatMap(([name, value]) => (value ? [[name, value]] : [])))}`;
+  };
+  const now = new Date().toISOString();
+  return (
+    <table className="plain-table mt-2">
+      <thead>
+        <tr>
+          {columns.map(({ order, words }) => (
+            <th key={words} aria-sort={order === ask.order ? "ascending" : undefined}>
+              {order === null || order === ask.order ? (
+                words
+              ) : (
+                <Link className="act-link" href={sortedBy(order)} prefetch={false}>
+                  {words}
+                </Link>
+              )}
+              {order === ask.order && " ↓"}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.tag}>
+            <td className="num">
+              <Link className="act-link whitespace-nowrap" href={`/bench/${row.tag}`} prefetch={false}>
+                {row.tag}
+              </Link>
+            </td>
+            <td>
+              {row.reel} <span className="num text-note">{row.serial}</span>
+              {row.lot !== null && <span className="block text-note">{row.lot}</span>}
+            </td>
+            <td>{row.owner}</td>
+            <td>{stationNames[row.station]}</td>
+            <td>{moveWords[row.move]}</td>
+            <td className="whitespace-nowrap">{sinceWords(row.since, now) || "today"}</td>
+            <td className="num whitespace-nowrap">{row.minutesLeft} min</td>
+            <td className="whitespace-nowrap">{dayWords(row.promisedOn)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -9,56 +9,44 @@ export interface HungTag {
   /** From the rail down, in bench minutes of that day. */
   readonly fromMinutes: number;
   readonly lengthMinutes: number;
-  /** How much of its length nothing hangs over. */
-  readonly inSightMinutes: number;
 }
 
 export interface RackDay {
   readonly day: string;
   readonly tags: readonly HungTag[];
+  /** Where its last tag ends, or the day itself where that is later. */
+  readonly footMinutes: number;
   readonly promisedMinutes: number;
   readonly overMinutes: number;
 }
 
-/** How short a tag may be drawn, and how much of it shows above the one that hangs over it: in bench minutes of the rail. */
-export interface Readable {
-  readonly shortestMinutes: number;
-  /** Less than the shortest. */
-  readonly seenMinutes: number;
-}
-
 /**
- * Hangs tags under the day they were promised, to scale in bench minutes: each is as long as the work left in it (never shorter than it
- * can be read), one below the other. A day that holds more than its hours cannot be longer: its tags are pushed up until the last one ends
- * at the day's foot, so they overlap, and that is how an over-promised day looks. Of each the beginning stays in sight and within reach; one
- * too long for that ends at the foot.
+ * Hangs tags under the day they were promised, each below the other and none over another, to scale in bench minutes: as long as the work left in it, and
+ * never shorter than it can be read. On a day that holds more than its hours the long ones are drawn shorter until all of it hangs above the day's foot; where
+ * even the shortest do not, they hang on below it.
  * @param days consecutive shop days; what was promised before the first hangs under the first.
+ * @param shortestMinutes how short a tag may be drawn, in bench minutes of the rail.
  */
-export function hangTags(tags: readonly TagToHang[], days: readonly string[], minutesPerDay: number, readable: Readable): RackDay[] {
+export function hangTags(tags: readonly TagToHang[], days: readonly string[], minutesPerDay: number, shortestMinutes: number): RackDay[] {
   return days.map((day, index) => {
     const here = tags.filter((tag) => tag.promisedOn === day || (index === 0 && tag.promisedOn < day));
-    const lengths = here.map((tag) => Math.min(minutesPerDay, Math.max(readable.shortestMinutes, tag.minutesLeft)));
-    const total = lengths.reduce((sum, length) => sum + length, 0);
-    const room = minutesPerDay - (lengths.at(-1) ?? 0);
-    const spread = total - (lengths.at(-1) ?? 0);
-    const squeeze = total > minutesPerDay && spread > 0 ? room / spread : 1;
-    // A long tag further down holds the ones above it up too, or it would hang out below the day's foot.
-    const lowest = lengths.map((_, i) => Math.min(...lengths.slice(i).map((length) => minutesPerDay - length)));
-    const foot = Math.max(0, minutesPerDay - readable.shortestMinutes);
-    const seen = Math.min(readable.seenMinutes, foot / Math.max(1, here.length - 1));
-    let at = 0;
-    let above = -seen;
-    const froms = here.map((_, i) => {
-      above = Math.min(foot - seen * (here.length - 1 - i), Math.max(above + seen, Math.min(at, lowest[i]!)));
-      at += lengths[i]! * squeeze;
-      return above;
-    });
+    const wanted = here.map((tag) => Math.min(minutesPerDay, Math.max(shortestMinutes, tag.minutesLeft)));
+    const least = here.length * shortestMinutes;
+    const beyond = wanted.reduce((sum, length) => sum + length, 0) - least;
+    const share = beyond > 0 ? Math.min(1, Math.max(0, minutesPerDay - least) / beyond) : 0;
+    let from = 0;
     const hung = here.map(({ tag }, i) => {
-      const from = froms[i]!;
-      const length = Math.min(lengths[i]!, minutesPerDay - from);
-      return { tag, fromMinutes: from, lengthMinutes: length, inSightMinutes: Math.min(length, (froms[i + 1] ?? minutesPerDay) - from) };
+      const length = shortestMinutes + (wanted[i]! - shortestMinutes) * share;
+      from += length;
+      return { tag, fromMinutes: from - length, lengthMinutes: length };
     });
     const promisedMinutes = here.reduce((sum, tag) => sum + tag.minutesLeft, 0);
-    return { day, tags: hung, promisedMinutes, overMinutes: Math.max(0, promisedMinutes - minutesPerDay) };
+    return {
+      day,
+      tags: hung,
+      footMinutes: Math.max(minutesPerDay, from),
+      promisedMinutes,
+      overMinutes: Math.max(0, promisedMinutes - minutesPerDay),
+    };
   });
 }

@@ -23,7 +23,7 @@ describe("hanging tags on the rail", () => {
       ],
       days,
       360,
-      { shortestMinutes: 30, seenMinutes: 10 },
+      30,
     );
     expect(first?.tags.map((t) => [t.tag, t.fromMinutes, t.lengthMinutes])).toEqual([
       ["late", 0, 90],
@@ -32,42 +32,27 @@ describe("hanging tags on the rail", () => {
     expect(second?.tags[0]?.lengthMinutes).toBe(30);
   });
 
-  it("never hangs below the foot of the day, keeps the order, and overlaps exactly when over-promised", () => {
+  it("hangs none over another and none too short to be read, in order; to scale where the day holds them, else shorter and never past its foot for length", () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 500 }), { minLength: 1, maxLength: 12 }), (minutes) => {
+      fc.property(fc.array(fc.integer({ min: 1, max: 500 }), { minLength: 1, maxLength: 14 }), (minutes) => {
         const [day] = hangTags(
           minutes.map((minutesLeft, i) => ({ tag: String(i), promisedOn: days[0]!, minutesLeft })),
           days,
           360,
-          { shortestMinutes: 40, seenMinutes: 25 },
+          60,
         );
         const tags = day!.tags;
-        for (const tag of tags) expect(tag.fromMinutes + tag.lengthMinutes).toBeLessThanOrEqual(360 + 1e-6);
-        for (let i = 1; i < tags.length; i++) expect(tags[i]!.fromMinutes).toBeGreaterThanOrEqual(tags[i - 1]!.fromMinutes);
-        const drawn = minutes.reduce((sum, left) => sum + Math.min(360, Math.max(40, left)), 0);
-        const overlaps = tags.some((tag, i) => i > 0 && tag.fromMinutes < tags[i - 1]!.fromMinutes + tags[i - 1]!.lengthMinutes - 1e-6);
-        expect(overlaps).toBe(drawn > 360);
-      }),
-    );
-  });
-
-  it("leaves the beginning of every tag in sight, also of the one above a lot as long as the day and of more than a day can hold", () => {
-    const seen = (minutes: readonly number[]) => {
-      const [day] = hangTags(
-        minutes.map((minutesLeft, i) => ({ tag: String(i), promisedOn: days[0]!, minutesLeft })),
-        days,
-        360,
-        { shortestMinutes: 60, seenMinutes: 25 },
-      );
-      return day!.tags.map(({ inSightMinutes }) => inSightMinutes);
-    };
-    expect(Math.min(...seen([46, 440]))).toBe(25);
-    expect(Math.min(...seen([440, 46]))).toBeGreaterThanOrEqual(25);
-    expect(Math.min(...seen([100, 440, 440, 20, 360]))).toBeGreaterThanOrEqual(25);
-    // Thirteen share what there is: twelve strips above a whole one.
-    fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 500 }), { minLength: 14, maxLength: 40 }), (minutes) => {
-        expect(Math.min(...seen(minutes))).toBeCloseTo(300 / (minutes.length - 1), 6);
+        const ends = tags.map(({ fromMinutes, lengthMinutes }) => fromMinutes + lengthMinutes);
+        tags.forEach(({ tag, fromMinutes, lengthMinutes }, i) => {
+          expect(tag).toBe(String(i));
+          expect(fromMinutes).toBeCloseTo(ends[i - 1] ?? 0, 6);
+          expect(lengthMinutes).toBeGreaterThanOrEqual(60);
+        });
+        const wanted = minutes.map((left) => Math.min(360, Math.max(60, left)));
+        if (wanted.reduce((sum, one) => sum + one, 0) <= 360) expect(tags.map(({ lengthMinutes }) => lengthMinutes)).toEqual(wanted);
+        else expect(ends.at(-1)).toBeCloseTo(Math.max(360, 60 * minutes.length), 6);
+        expect(day!.footMinutes).toBeCloseTo(Math.max(360, ends.at(-1)!), 6);
+        expect(day!.overMinutes).toBe(Math.max(0, minutes.reduce((sum, one) => sum + one, 0) - 360));
       }),
     );
   });

@@ -9,7 +9,7 @@ const dayWidth = 152;
 const hourHeight = 68;
 const tagWidth = 136;
 /** Below the foot of a day there is room for what is too much. */
-const overflow = 62;
+const overflow = 20;
 /** How far what is too much is drawn, and for how many hours. */
 const drawnOver = (minutes: number) => Math.min(40, 8 + (minutes / 60) * 10);
 
@@ -32,10 +32,11 @@ export function RackRail({
 }) {
   const depth = hoursPerDay * hourHeight;
   const width = days.length * dayWidth;
+  const height = footOf(Math.max(hoursPerDay * 60, ...days.map(({ footMinutes }) => footMinutes))) + overflow;
   return (
     <div className="flex-1 overflow-x-auto">
-      <div className="relative" style={{ width: Math.max(width, 1), height: depth + overflow }}>
-        <svg aria-hidden="true" className="absolute inset-0" width={width} height={depth + overflow}>
+      <div className="relative" style={{ width: Math.max(width, 1), height }}>
+        <svg aria-hidden="true" className="absolute inset-0" width={width} height={height}>
           <path d={`M0 36H${width}M0 42H${width}`} className="ln-outline" />
           <path
             d={days
@@ -49,12 +50,14 @@ export function RackRail({
           />
           <path d={`M0 ${depth + 42}H${width}`} className="ln-axis" />
           {days.map((day, i) =>
-            day.overMinutes > 0 ? <Overfull key={day.day} x={i * dayWidth} foot={depth + 42} height={drawnOver(day.overMinutes)} /> : null,
+            day.overMinutes > 0 ? (
+              <Overfull key={day.day} x={i * dayWidth} foot={footOf(day.footMinutes)} height={drawnOver(day.overMinutes)} />
+            ) : null,
           )}
         </svg>
         <ol>
           {days.map((day, i) => (
-            <Day key={day.day} day={day} first={i === 0} left={i * dayWidth} depth={depth} chances={chances} least={least} />
+            <Day key={day.day} day={day} first={i === 0} left={i * dayWidth} chances={chances} least={least} />
           ))}
         </ol>
       </div>
@@ -73,6 +76,9 @@ export function RackRail({
     </div>
   );
 }
+
+/** How far down the rail a minute of a day lies, px. */
+const footOf = (minutes: number): number => 42 + (minutes / 60) * hourHeight;
 
 /** What does not fit into a day bulges out under its foot, hatched. */
 function Overfull({ x, foot, height }: { x: number; foot: number; height: number }) {
@@ -93,20 +99,18 @@ function Day({
   day,
   first,
   left,
-  depth,
   chances,
   least,
 }: {
   day: RailDay;
   first: boolean;
   left: number;
-  depth: number;
   chances: ReadonlyMap<string, number> | null;
   least: number;
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: day.day });
   return (
-    <li ref={setNodeRef} className="absolute top-0" style={{ left, width: dayWidth, height: depth + 42 }}>
+    <li ref={setNodeRef} className="absolute top-0" style={{ left, width: dayWidth, height: footOf(day.footMinutes) }}>
       {isOver && <span aria-hidden="true" className="absolute inset-x-1 top-9 bottom-0 border-2 border-dashed border-current" />}
       <div className="flex h-9 items-end justify-between px-2 pb-1">
         <span className={first ? "font-semibold" : ""}>{day.words}</span>
@@ -120,7 +124,7 @@ function Day({
         ))}
       </ul>
       {day.overMinutes > 0 && (
-        <p className="absolute text-note font-semibold" style={{ top: depth + 46, left: 14 }}>
+        <p className="absolute text-note font-semibold" style={{ top: footOf(day.footMinutes) + 4, left: 14 }}>
           <span className="bg-[var(--color-sheet)] px-1">over by {(day.overMinutes / 60).toFixed(1)} h</span>
         </p>
       )}
@@ -149,10 +153,7 @@ function Tag({ tag, chance, least }: { tag: RailTag; chance: number | null; leas
           <circle cx={tagWidth / 2} cy="8" r="3.5" className="ln-leader" />
           {tag.late && <path d={`M6 ${height - 14}V${height - 6}H40`} className="ln-leader" />}
         </svg>
-        <span
-          className="relative block overflow-hidden px-2 pt-2.5 leading-4"
-          style={tag.inSightMinutes < tag.lengthMinutes ? { maxHeight: (tag.inSightMinutes / 60) * hourHeight } : undefined}
-        >
+        <span className="relative block overflow-hidden px-2 pt-2.5 leading-4">
           <span className="num text-note flex justify-between font-medium">
             <span className="truncate">{tag.tag}</span>
             {chance !== null && (

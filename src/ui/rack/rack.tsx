@@ -135,6 +135,9 @@ export function Rack({ days, hoursPerDay, revision, dayNames }: Props) {
       )}
       <div className="border-2 border-current bg-[var(--color-sheet)] px-4">
         <p className="float-right flex gap-6">
+          <Link className="act-link inline-flex min-h-10 items-center" href="/bench">
+            As a list
+          </Link>
           <Link className="act-link inline-flex min-h-10 items-center" href="/rack/hours">
             People's hours
           </Link>

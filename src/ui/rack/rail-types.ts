@@ -17,8 +17,6 @@ export interface RailTag {
   readonly jobIds: readonly number[];
   readonly fromMinutes: number;
   readonly lengthMinutes: number;
-  /** How much of it nothing hangs over. */
-  readonly inSightMinutes: number;
 }
 
 export interface RailDay {
@@ -27,6 +25,8 @@ export interface RailDay {
   /** Why nobody works then; null when somebody does. */
   readonly shut: string | null;
   readonly tags: readonly RailTag[];
+  /** Where its last tag ends, or the day itself where that is later. */
+  readonly footMinutes: number;
   readonly promisedMinutes: number;
   readonly overMinutes: number;
 }

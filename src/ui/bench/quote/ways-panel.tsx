@@ -45,7 +45,7 @@ export function WaysPanel({ jobId, closed, customer, ways }: Props) {
               <th>Way</th>
               <th>Holds</th>
               <th>This job</th>
-              <th>All of {customer}'s</th>
+              <th>All jobs of {customer}</th>
             </tr>
           </thead>
           <tbody>

@@ -2,10 +2,10 @@ import Link from "next/link";
 import { redirect } from "next/navigation";
 import { z } from "zod";
 import { readPage } from "@/app/server/reading";
+import { reportedWords } from "@/core/intake/reported";
 import { partOfBinLabel } from "@/core/ordering/bin-label";
 import { type BenchAsk, type BenchOrder, type BenchRow, benchList, benchOrders } from "@/core/schedule/bench-list";
 import { moves, moveWords } from "@/core/schedule/whose-move";
-import { complaints } from "@/core/vocabulary/counter-lists";
 import { stations } from "@/core/vocabulary/job-kinds";
 import { listOpenLots } from "@/data/counter/lots";
 import type { Db } from "@/data/database/database";
@@ -40,7 +40,7 @@ function benchRows(db: Db, lots: ReadonlyMap<number, string>): BenchRow[] {
     serial: job.reel.serial,
     owner: job.customer.name,
     phone: job.customer.phone,
-    reported: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    reported: reportedWords(job),
     lot: job.lotId === null ? null : (lots.get(job.lotId) ?? null),
     people: people.get(job.id) ?? [],
   }));

@@ -4,6 +4,7 @@ import { claims, standingWords } from "@/core/diagnosis/purchase-check";
 import { type OldParts, oldPartsWords } from "@/core/hand-back/hand-back";
 import { pathWords, protocolOfJob } from "@/core/intake/job-kinds";
 import { asFoundWords } from "@/core/intake/marks";
+import { reportedWords } from "@/core/intake/reported";
 import { takenForWords } from "@/core/intake/taken-for";
 import { measureLines } from "@/core/measures/measure-lines";
 import { changeWords, compare } from "@/core/proving/compare";
@@ -16,7 +17,7 @@ import { overviewPlate } from "@/core/schematic/assembly-plate";
 import { warrantyEnds } from "@/core/shop/duties";
 import { notDoneByWord } from "@/core/teardown/owed";
 import { type ForceUnit, sayMeasure } from "@/core/units/say-measure";
-import { complaints, hands } from "@/core/vocabulary/counter-lists";
+import { hands } from "@/core/vocabulary/counter-lists";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
@@ -124,7 +125,7 @@ export function getReport(db: Db, job: Job, dates: ReportDates): Report {
     hand: hands[job.reel.hand],
     openedOn: dates.opened,
     closedOn: dates.closed,
-    complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    complaint: reportedWords(job),
     answer: job.answer,
     ourMistake: job.ourMistake,
     pictures: listPictures(db, job.id).flatMap(({ hash, positionId, onReport }) =>

@@ -5,8 +5,8 @@ import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { lookLines } from "@/core/diagnosis/look-line";
 import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
+import { reportedWords } from "@/core/intake/reported";
 import { remedyCautions, remedyOn } from "@/core/safety/act-cautions";
-import { complaints } from "@/core/vocabulary/counter-lists";
 import { factorWords } from "@/core/vocabulary/use";
 import { sectionsOfTests } from "@/data/bench/opening";
 import { claimsOf, diagnosisOf, lastVisitOf, listLooks } from "@/data/diagnosis/diagnosis";
@@ -57,7 +57,7 @@ export default async function FindPage(props: StationProps) {
         .map(({ id, probability }) => ({ words: historyWords[id], probability }))}
       nothing={diagnosis.nothing}
       leftOut={diagnosis.leftOut.map((finding) => nameOf.get(finding) ?? finding)}
-      complaint={[...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; ")}
+      complaint={reportedWords(job)}
       use={subject.use.map((factor) => factorWords(factor, job.comebackOf !== null))}
       above={
         <>

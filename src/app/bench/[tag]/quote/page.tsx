@@ -2,6 +2,7 @@ import { z } from "zod";
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { publicAddress } from "@/app/server/public-address";
 import { deskOf } from "@/app/server/send-mail";
+import { reportedWords } from "@/core/intake/reported";
 import { pieceSourceIds } from "@/core/vocabulary/piece-sources";
 import { wayLines } from "@/core/ways/ways";
 import { wayApplies } from "@/core/ways/ways-that-apply";
@@ -55,6 +56,7 @@ export default async function QuotePage(props: StationProps) {
   return (
     <QuoteSheet
       head={head}
+      reported={reportedWords(job)}
       quote={quote}
       seatNames={names}
       declined={listDeclined(db, job.id)}

@@ -1,9 +1,10 @@
 import { jobFile, pdfResponse } from "@/app/server/files";
 import { asFoundWords } from "@/core/intake/marks";
+import { reportedWords } from "@/core/intake/reported";
 import { formatMinor } from "@/core/money/money";
 import { termsWords } from "@/core/shop/duties";
 import { shopAt } from "@/core/shop/settings";
-import { broughtWith, complaints } from "@/core/vocabulary/counter-lists";
+import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { getShopSettings } from "@/data/shop/settings";
 import { receiptPdf } from "@/formats/receipt-pdf";
@@ -21,7 +22,7 @@ export const GET = jobFile(async (db, job) => {
     takenIn: dateWords(job.openedAt),
     promised: dayWords(job.promisedOn),
     comesFor: jobKinds[job.kind],
-    complaint: [...job.intake.complaints.map((id) => complaints[id]), job.complaint].filter(Boolean).join("; "),
+    complaint: reportedWords(job),
     asFound: asFoundWords(job.intake),
     cameWith: job.brought.map((item) => broughtWith[item.item]),
     currency: job.currency,

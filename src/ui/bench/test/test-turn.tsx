@@ -52,7 +52,7 @@ export function TestTurn({ head, phase, test, usual, lineRadiusMm, lineBreaksN, 
   /** Compared where the record stands: the same torque at the model's own line radius. */
   const atRadius = test.takesLineRadius && radiusMm > 0 ? (shown * radiusMm) / lineRadiusMm : shown;
   return (
-    <div className="mt-1 grid gap-4 lg:grid-cols-[1fr_520px]">
+    <div className="mt-1 grid gap-4 xl:grid-cols-[1fr_460px]">
       <div>
         <p>{test.how}</p>
         {test.id === "drag-strike" && lineBreaksN !== null && (

@@ -5,14 +5,14 @@ import { answersThatHold } from "@/data/bench/build";
 import { listSkipped } from "@/data/diagnosis/observations";
 import { recordOfModel } from "@/data/ledger/model-record";
 import { getShopSettings } from "@/data/shop/settings";
-import { TestRows } from "@/ui/bench/test/test-rows";
+import { TestSheet } from "@/ui/bench/test/test-sheet";
 
 export const metadata = { title: "Prove" };
 
 export default async function ProvePage(props: StationProps) {
   const { db, head, version, job } = await loadBench(props);
   return (
-    <TestRows
+    <TestSheet
       head={head}
       phase="after"
       tests={protocolOfJob(version.model.family, job)}

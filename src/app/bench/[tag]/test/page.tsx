@@ -10,7 +10,7 @@ import { getShopSettings } from "@/data/shop/settings";
 import { LastVisitNote } from "@/ui/bench/find/last-visit-note";
 import { stationNames } from "@/ui/bench/stations-words";
 import { AsItCame } from "@/ui/bench/test/as-it-came";
-import { TestRows } from "@/ui/bench/test/test-rows";
+import { TestSheet } from "@/ui/bench/test/test-sheet";
 
 export const metadata = { title: "Test" };
 
@@ -19,7 +19,7 @@ export default async function TestPage(props: StationProps) {
   const next = stationAfter(job, "test")!;
   const last = lastVisitOf(db, job);
   return (
-    <TestRows
+    <TestSheet
       head={head}
       phase="before"
       tests={protocolOfJob(version.model.family, job)}

@@ -54,7 +54,7 @@ export function useBuild(props: BuildProps) {
     toMainKey();
   }, []);
   const done = (operationIds: readonly string[]) => {
-    if (lacksReason) return setAside({ ...aside, asked: true });
+    if (lacksReason) return setAside((before) => ({ ...before, asked: true }));
     press("steps-done", { jobId, operationIds, ...(reason.trim() ? { reason: reason.trim() } : {}) }, name);
     settle();
   };
@@ -101,8 +101,8 @@ export function useBuild(props: BuildProps) {
     busy: opening.busy,
     canUndo: now.last !== null || oiled.length > 0,
     acts: { opening, byHand },
-    setReason: (words: string) => setAside({ ...aside, reason: words }),
-    toggle: (what: "other" | "stuck") => setAside({ ...aside, [what]: !aside[what] }),
+    setReason: (words: string) => setAside((before) => ({ ...before, reason: words })),
+    toggle: (what: "other" | "stuck") => setAside((before) => ({ ...before, [what]: !before[what] })),
     goesAsItIs: () => setAsItIs(true),
     pick,
     settle,

@@ -95,11 +95,12 @@ export function useStrip(props: StripProps) {
     press("take-parts", { jobId, positionIds: [positionId], broke: [positionId] }, `${seats.get(positionId)?.name} broke coming off`);
     settle();
   };
-  const absentToggled = (positionId: string) => {
-    const absent = new Set(aside.absent);
-    if (!absent.delete(positionId)) absent.add(positionId);
-    setAside({ ...aside, absent });
-  };
+  const absentToggled = (positionId: string) =>
+    setAside((before) => {
+      const absent = new Set(before.absent);
+      if (!absent.delete(positionId)) absent.add(positionId);
+      return { ...before, absent };
+    });
   return {
     wells,
     inPlace,
@@ -120,9 +121,9 @@ export function useStrip(props: StripProps) {
     depth: depth.map((one) => ({ ...one, out: within([...off], one.id), left: within(toCome, one.id) })),
     toCome: new Set(toCome),
     acts: { pieces, service },
-    change: (some: Partial<Aside>) => setAside({ ...aside, ...some }),
+    change: (some: Partial<Aside>) => setAside((before) => ({ ...before, ...some })),
     pick: (positionId: string, alone: boolean) => {
-      setAside({ ...atRest, filter: aside.filter, openWell: aside.openWell, picked: { positionId, alone } });
+      setAside(({ filter, openWell }) => ({ ...atRest, filter, openWell, picked: { positionId, alone } }));
       toMainKey();
     },
     goTowards: (assemblyId: string) => {

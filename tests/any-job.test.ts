@@ -4,7 +4,7 @@ import { anyJob, type Finding, shrunk } from "./any-job/run";
 
 // `npm run any-job` gives its own: any number of jobs, or so many minutes of them.
 const from = Number(process.env.ANY_JOB_FROM ?? 1);
-const jobs = Number(process.env.ANY_JOB_JOBS ?? 60);
+const jobs = Number(process.env.ANY_JOB_JOBS ?? 40);
 const until = process.env.ANY_JOB_MINUTES ? Date.now() + Number(process.env.ANY_JOB_MINUTES) * 60_000 : null;
 
 const told = (finding: Finding) =>

@@ -8,7 +8,9 @@ import { isOwed, isSettled } from "./owed";
 import { removalOrder } from "./removal-order";
 import type { Step } from "./step";
 
-const builds = familyIds.flatMap((family) => everyBuild(family).map(({ name, template }) => ({ family, name, template })));
+const builds = familyIds.flatMap((family) =>
+  everyBuild(family).map(({ name, template }, i) => ({ family, name, template, isUsual: i === 0 })),
+);
 
 /** All that a step stands on, by whatever road. */
 function standsOn(steps: readonly Step[], id: string): Set<string> {
@@ -25,7 +27,7 @@ function standsOn(steps: readonly Step[], id: string): Set<string> {
   return seen;
 }
 
-describe.each(builds)("what is left for later: $family ($name)", ({ template: { anatomy, parts } }) => {
+describe.each(builds)("what is left for later: $family ($name)", ({ template: { anatomy, parts }, isUsual }) => {
   const types = new Map(parts.map((part) => [part.id, part]));
   const expected = removalOrder(anatomy);
   const order = buildOrder(anatomy, expected);
@@ -41,6 +43,8 @@ describe.each(builds)("what is left for later: $family ($name)", ({ template: { 
   }));
   const batches = batchesOf(anatomy, types);
   const places = start.filter(({ operation }) => operation.kind === "place");
+  // The usual build has each of its parts left for later; of the others, which differ from it in one choice, so many of them evenly spread.
+  const some = isUsual ? places : places.filter((_, i) => i % Math.ceil(places.length / 8) === 0);
 
   /** The main key until it offers what was left, or nothing more: a hand that presses Space. */
   function run(steps: readonly Step[], owed: string): readonly Step[] {
@@ -55,7 +59,7 @@ describe.each(builds)("what is left for later: $family ($name)", ({ template: { 
   }
 
   it("nothing that stands on it is offered before it, and it is offered before the end; left off by a word it is out of the way", () => {
-    for (const { operation } of places) {
+    for (const { operation } of some) {
       const skipped = start.map((step) => (step.operation.id === operation.id ? { ...step, state: "skipped" as const } : step));
       const stopped = run(skipped, operation.id);
       const left = stopped.find((step) => step.operation.id === operation.id)!;

@@ -20,6 +20,7 @@ interface Props {
 export function StoresSheet({ plan, orders, comesIn, picks }: Props) {
   const hand = useOrderPlan(plan);
   const today = basketsOf(hand.problem, hand.planning.plan, 0).length;
+  const later = basketsOf(hand.problem, hand.planning.plan, 1).length;
   return (
     <Sheet
       fill
@@ -42,13 +43,13 @@ export function StoresSheet({ plan, orders, comesIn, picks }: Props) {
           {
             name: "Order",
             count: today,
-            words: today ? "parcels to order today" : plan.needs.length ? "nothing goes today" : "nothing is needed",
+            words: today ? "parcels to order today" : later ? `none today; the plan waits for ${plan.slotDays[1]}` : "nothing is needed",
             href: "#order",
           },
           {
             name: "Receive",
             count: comesIn.due,
-            words: comesIn.out ? `due by today, ${comesIn.out} on ${comesIn.out === 1 ? "its" : "their"} way` : "no order is on its way",
+            words: comesIn.out ? `due by today; ${comesIn.out} on ${comesIn.out === 1 ? "its" : "their"} way` : "no order is on its way",
             href: "#receive",
           },
           {

@@ -13,6 +13,10 @@ const told = (finding: Finding) =>
     .map((press) => JSON.stringify(press))
     .join("\n     ")}`;
 
+/** Those that found the planted faults when they were written come first; what a change of the program moves is found further on. */
+const found = [20_002, 20_000, 20_001, 20_004, 20_014, 20_025, 20_048];
+const seeds = [...new Set([...found, ...Array.from({ length: 60 }, (_, i) => 20_000 + i)])];
+
 describe("any job at all", () => {
   it("keeps the laws from counter to return, whatever is pressed", () => {
     const found: Finding[] = [];
@@ -23,7 +27,6 @@ describe("any job at all", () => {
   });
 
   it.skipIf(until !== null).each(Object.keys(planted))("finds a fault planted on purpose: %s", (name) => {
-    const seeds = Array.from({ length: 60 }, (_, i) => 20_000 + i);
     expect(seeds.some((seed) => anyJob(seed, planted[name]!) !== null)).toBe(true);
   });
 

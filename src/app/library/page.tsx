@@ -48,52 +48,11 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
             </button>
           </form>
           {models.length > 0 && (
-            <table className="plain-table mt-2">
-              <thead>
-                <tr>
-                  <th>Model</th>
-                  <th>Family</th>
-                  <th className="text-right">Seats</th>
-                  <th className="text-right">Guessed</th>
-                  <th className="text-right">Editions</th>
-                  <th className="text-right">Reels seen</th>
-                  <th className="text-right">Version</th>
-                </tr>
-              </thead>
-              <tbody>
-                {models.map((model) => (
-                  <tr key={model.id}>
-                    <td>
-                      <Link className="flex gap-x-3 max-sm:flex-col sm:items-center" href={`/library/${model.id}`} prefetch={false}>
-                        {model.seats > 0 && (
-                          // biome-ignore lint/performance/noImgElement: drawn by this shop itself, once it is scrolled to
-                          <img
-                            src={`/library/${model.id}/plate.svg?small`}
-                            alt=""
-                            loading="lazy"
-                            width={88}
-                            height={44}
-                            className="on-paper h-11 w-22 object-contain"
-                          />
-                        )}
-                        <span className="act-link">
-                          {model.maker} {model.name}
-                        </span>
-                      </Link>
-                    </td>
-                    <td>{familyWords[model.family]}</td>
-                    <td className="num text-right">
-                      {model.seats || "no schematic"}
-                      {model.seats > 0 && !model.verified && <span className="block text-note">not verified</span>}
-                    </td>
-                    <td className="num text-right">{model.guessed || "–"}</td>
-                    <td className="num text-right">{model.editions || "–"}</td>
-                    <td className="num text-right">{model.reels || "–"}</td>
-                    <td className="num text-right">{model.number}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <ul className="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+              {models.map((model) => (
+                <ModelCard key={model.id} model={model} />
+              ))}
+            </ul>
           )}
           {!models.length && <p className="mt-2">{sought ? "No model matches." : "No model yet."}</p>}
           {pages > 1 && (
@@ -160,5 +119,41 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
         </div>
       </div>
     </Sheet>
+  );
+}
+
+/** A model by its picture: the whole reel drawn, its name, and what is not as it should be. */
+function ModelCard({ model }: { model: ReturnType<typeof listModelsWithCounts>[number] }) {
+  const told = [
+    model.seats ? `${model.seats} seats` : "no schematic",
+    model.reels > 0 && `${model.reels} ${model.reels === 1 ? "reel" : "reels"} seen`,
+    model.editions > 0 && `${model.editions} editions`,
+    model.number > 1 && `version ${model.number}`,
+  ].filter(Boolean);
+  const open = [model.seats > 0 && !model.verified && "not verified", model.guessed > 0 && `${model.guessed} guessed`].filter(Boolean);
+  return (
+    <li className="border border-ink">
+      <Link className="flex h-full flex-col p-2" href={`/library/${model.id}`} prefetch={false}>
+        <span className="flex h-24 items-center justify-center">
+          {model.seats > 0 && (
+            // biome-ignore lint/performance/noImgElement: drawn by this shop itself, once it is scrolled to
+            <img
+              src={`/library/${model.id}/plate.svg?small`}
+              alt=""
+              loading="lazy"
+              width={220}
+              height={92}
+              className="on-paper h-23 w-full object-contain"
+            />
+          )}
+        </span>
+        <span className="act-link self-start">
+          {model.maker} {model.name}
+        </span>
+        <span>{familyWords[model.family]}</span>
+        <span className="text-note">{told.join(", ")}</span>
+        {open.length > 0 && <strong className="text-note">{open.join(", ")}</strong>}
+      </Link>
+    </li>
   );
 }

@@ -43,6 +43,21 @@ function shownBackups() {
   };
 }
 
+/** What is on this page, in its order. */
+const contents = [
+  ["papers", "Papers"],
+  ["terms", "Terms"],
+  ["money", "Rates and hours"],
+  ["ways", "Ways of working"],
+  ["this-program", "This program"],
+  ["people", "People and devices"],
+  ["opening", "Holidays"],
+  ["knowledge", "Diagnosis"],
+  ["data", "Data"],
+  ["backups", "Backups"],
+  ["instruments", "Instruments"],
+] as const;
+
 export default async function ShopPage() {
   const db = await readPage("shop");
   const asks = await whoAsks(db);
@@ -64,6 +79,13 @@ export default async function ShopPage() {
         />
       }
     >
+      <nav aria-label="On this page" className="mb-4 flex flex-wrap gap-x-6 border-b border-ink">
+        {contents.map(([id, name]) => (
+          <a key={id} className="act-link inline-flex min-h-10 items-center" href={`#${id}`}>
+            {name}
+          </a>
+        ))}
+      </nav>
       <div className="grid gap-10 lg:grid-cols-[1fr_1fr]">
         <ShopForm settings={settings} seen={seenSettings(settings)} />
         <div className="flex flex-col gap-6">
@@ -90,7 +112,7 @@ export default async function ShopPage() {
               words: `${words}: ${dateWords(from)}${to === from ? "" : ` to ${dateWords(to)}`}`,
             }))}
           />
-          <section>
+          <section id="knowledge">
             <h2>Diagnosis knowledge</h2>
             <Link className="act-link" href="/shop/knowledge">
               Faults and signs, and our own additions
@@ -102,7 +124,7 @@ export default async function ShopPage() {
               Who we order from
             </Link>
           </section>
-          <section>
+          <section id="data">
             <h2>Data</h2>
             <p className="flex flex-wrap gap-x-6 gap-y-1">
               <Link className="act-link" href="/shop/bring-in">
@@ -114,7 +136,7 @@ export default async function ShopPage() {
             </p>
           </section>
           <Backups {...shownBackups()} backUp={backUpNow} restore={restoreCopy} />
-          <section>
+          <section id="instruments">
             <h2>Instruments</h2>
             <ul>
               {Object.values(instruments).map(({ id, name, uncertainty }) => (

@@ -94,7 +94,7 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
     >
       <h1>Rules of the shop</h1>
       <FormText name="shopName" label="Name of the shop, as on the tags" />
-      <fieldset>
+      <fieldset id="papers">
         <legend className="font-semibold">On tags, letters and invoices</legend>
         <div className="grid grid-cols-3 gap-3">
           <FormText name="address" label="Address of the shop" hint="Street, town (a comma starts a new line)" className="col-span-2" />
@@ -105,7 +105,7 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
           <FormText name="terms" label="Terms, as printed on invoices" className="col-span-2" />
         </div>
       </fieldset>
-      <fieldset>
+      <fieldset id="terms">
         <legend className="font-semibold">Counter terms</legend>
         <div className="grid grid-cols-3 gap-3">
           <FormArea
@@ -120,6 +120,7 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
           <FormText name="warrantyMonths" label="Warranty on our work, months" figures />
         </div>
       </fieldset>
+      <h2 id="money">Rates and hours</h2>
       <div className="grid grid-cols-3 gap-3">
         <FormText name="ratePerHourMinor" label="Hourly rate" figures />
         <FormText name="taxBasisPoints" label="Tax, %" figures />
@@ -149,7 +150,7 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
           <FormTick name="prices.measured" label="Bill measured minutes, never more than quoted" />
         </div>
       </details>
-      <fieldset>
+      <fieldset id="ways">
         <legend className="font-semibold">Ways of working</legend>
         <div className="grid grid-cols-2 gap-3">
           {(Object.keys(settings.ways) as Exclude<keyof Ways, "drag">[]).map((way) => (
@@ -157,6 +158,7 @@ export function ShopForm({ settings, seen }: { settings: Settings; seen: string 
           ))}
         </div>
       </fieldset>
+      <h2 id="this-program">This program</h2>
       <FormText
         name="backupTo"
         label="Second place for daily backups"

@@ -166,3 +166,5 @@ export function useIntake(promise: string) {
     zones,
   };
 }
+
+export type Intake = ReturnType<typeof useIntake>;

@@ -75,6 +75,14 @@ describe("what the main key of the way back does", () => {
     expect(key([place("a", missing)])).toMatchObject({ what: "as-it-came", rest: [] });
   });
 
+  it("cleans and oils first what goes in beside a part the reel came without", () => {
+    const steps = [place("a", { well: well({ cleanedAt: null }) }), place("b", missing), place("c", { needs: ["place-a"] })];
+    expect(key(steps, { toClean: ["a"] })).toEqual({ what: "clean-first" });
+    const points = [{ positionId: "y", state: "waiting", behind: ["a"] } as const];
+    expect(key(steps, { points })).toMatchObject({ what: "oil" });
+    expect(key([place("b", missing)], { points: [{ ...points[0]!, behind: ["b"] }] })).toMatchObject({ what: "oil" });
+  });
+
   it("asks for a word where what is missing carries load, and for the new piece where one was ordered", () => {
     const types = new Map([...["a", "c"].map((id): [string, PartType] => [id, washer(id)]), ["b", screw("b")]]);
     const steps = [place("a"), place("b", missing)];

@@ -154,14 +154,14 @@ export function buildNow<S extends Step, P extends PointAtBuild>(
     const left = without.filter(({ position }) => !carriesLoad(types.get(position!.partTypeId)?.role ?? ""));
     const notHere = acting.length > 1 ? acting.find((one) => one.state !== "done" && waitsForPiece(one) && !left.includes(one)) : null;
     if (notHere) return { what: "not-here", step: notHere };
+    if (alone && waitsForPiece(alone) && !left.length) return { what: "fit-new" };
+    if (unclean.length) return { what: "clean-first" };
     const oil = oilBefore(act.operationIds);
-    if (left.length && !oil.length) {
+    if (oil.length) return { what: "oil", points: oil };
+    if (left.length) {
       const off = new Set(left.map(({ operation }) => operation.id));
       return { what: "as-it-came", left, rest: act.operationIds.filter((id) => !off.has(id)) };
     }
-    if (alone && waitsForPiece(alone)) return { what: "fit-new" };
-    if (unclean.length) return { what: "clean-first" };
-    if (oil.length) return { what: "oil", points: oil };
     return { what: alone?.operation.kind === "gate" ? "passes" : "done", operationIds: act.operationIds };
   }
 }

@@ -20,6 +20,7 @@ export default async function RackPage() {
       <h1 className="sr-only">Rack</h1>
       <Rack hoursPerDay={settings.benchHoursPerDay} revision={revisionOf(db)} dayNames={dayNames} days={days} />
       <Sheet
+        className="[@media(max-height:700px)]:sticky [@media(max-height:700px)]:bottom-0 [@media(max-height:700px)]:z-10"
         act={taken ? <NextLink href={taken.href} words={`Start ${taken.title}`} /> : <NextLink href="/counter" words="Check in a reel" />}
         block={
           <CornerBlock

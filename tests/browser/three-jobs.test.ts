@@ -91,6 +91,33 @@ async function takenIn(person: Person, serial: string): Promise<string> {
   return tagOn(person);
 }
 
+/** Keys of the foot that stand out of the window, under the block or under each other; and how much wider the page is than the window. */
+const crowded = `const block = document.querySelector('.sheet-edge .corner-block')?.getBoundingClientRect();
+  const keys = [...document.querySelectorAll('.sheet-edge .key')].map((key) => [key, key.getBoundingClientRect()]).filter(([, { width }]) => width > 0);
+  return [
+    ...keys.filter(([key, { right, top, bottom, height }]) => {
+      const hit = document.elementFromPoint(right - 4, top + height / 2);
+      return bottom > innerHeight + 1 || (block?.width && right > block.left + 1) || !hit || !key.contains(hit) || height > 84;
+    }).map(([key]) => key.innerText.replace(/\\s+/g, ' ')),
+    ...(document.documentElement.scrollWidth > innerWidth ? ['the page is ' + document.documentElement.scrollWidth + ' wide'] : []),
+  ]`;
+
+describe("the foot of a sheet", () => {
+  it.each([
+    { width: 1024, height: 600 },
+    { width: 1920, height: 1080 },
+  ])("has all its keys in sight and none under another at $width × $height", async (size) => {
+    const person = await at(size);
+    const tag = (n: number) => server.list<string>("SELECT tag FROM job WHERE closed_at IS NULL ORDER BY id")[n - 1]!;
+    const stations = ["build", "clean", "find", "test", "return", "test", "strip"].map((station, i) => `/bench/${tag(i + 1)}/${station}`);
+    const inLot = server.list<string>("SELECT tag FROM job WHERE lot_id IS NOT NULL AND station = 'test'")[0]!;
+    for (const path of ["/", "/counter", "/bench", "/stores", ...stations, `/bench/${inLot}/test`]) {
+      await person.go(path);
+      expect(await person.driver.executeScript(crowded), path).toEqual([]);
+    }
+  });
+});
+
 describe("a whole job, from the counter to the hand-over", () => {
   it("by the keyboard alone", async () => {
     const person = await at();

@@ -83,7 +83,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
           ]}
           also={ask.order === "promised" ? {} : { order: ask.order }}
         />
-        <div>
+        <div className="min-w-0">
           {lots.length > 0 && !words && !isNarrowed && (
             <>
               <h2>Lots</h2>
@@ -136,44 +136,46 @@ function BenchTable({ rows, ask }: { rows: readonly BenchRow[]; ask: BenchAsk })
   };
   const now = new Date().toISOString();
   return (
-    <table className="plain-table mt-2">
-      <thead>
-        <tr>
-          {columns.map(({ order, words }) => (
-            <th key={words} aria-sort={order === ask.order ? "ascending" : undefined}>
-              {order === null || order === ask.order ? (
-                words
-              ) : (
-                <Link className="act-link" href={sortedBy(order)} prefetch={false}>
-                  {words}
-                </Link>
-              )}
-              {order === ask.order && " ↓"}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.tag}>
-            <td className="num">
-              <Link className="act-link whitespace-nowrap" href={`/bench/${row.tag}`} prefetch={false}>
-                {row.tag}
-              </Link>
-            </td>
-            <td>
-              {row.reel} <span className="num text-note">{row.serial}</span>
-              {row.lot !== null && <span className="block text-note">{row.lot}</span>}
-            </td>
-            <td>{row.owner}</td>
-            <td>{stationNames[row.station]}</td>
-            <td>{moveWords[row.move]}</td>
-            <td className="whitespace-nowrap">{sinceWords(row.since, now) || "today"}</td>
-            <td className="num whitespace-nowrap">{row.minutesLeft} min</td>
-            <td className="whitespace-nowrap">{dayWords(row.promisedOn)}</td>
+    <div className="overflow-x-auto">
+      <table className="plain-table mt-2">
+        <thead>
+          <tr>
+            {columns.map(({ order, words }) => (
+              <th key={words} aria-sort={order === ask.order ? "ascending" : undefined}>
+                {order === null || order === ask.order ? (
+                  words
+                ) : (
+                  <Link className="act-link" href={sortedBy(order)} prefetch={false}>
+                    {words}
+                  </Link>
+                )}
+                {order === ask.order && " ↓"}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.tag}>
+              <td className="num">
+                <Link className="act-link whitespace-nowrap" href={`/bench/${row.tag}`} prefetch={false}>
+                  {row.tag}
+                </Link>
+              </td>
+              <td>
+                {row.reel} <span className="num text-note">{row.serial}</span>
+                {row.lot !== null && <span className="block text-note">{row.lot}</span>}
+              </td>
+              <td>{row.owner}</td>
+              <td>{stationNames[row.station]}</td>
+              <td>{moveWords[row.move]}</td>
+              <td className="whitespace-nowrap">{sinceWords(row.since, now) || "today"}</td>
+              <td className="num whitespace-nowrap">{row.minutesLeft} min</td>
+              <td className="whitespace-nowrap">{dayWords(row.promisedOn)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -73,11 +73,13 @@ const Drawing = memo(function Drawing({ anatomy, partTypes, seated, assemblyId, 
         </svg>
       )}
       {view && name && (
-        <div className="relative min-w-0 flex-1">
-          <p className="absolute top-1 left-2 z-10 bg-sheet px-1 text-note">
+        <div className="relative flex min-w-0 flex-1 flex-col">
+          <p className="shrink-0 px-2 text-note">
             {name}, {words}
           </p>
-          <CutawayView drawing={view} title={`${name} ${words}${view.next ? `, ${view.next.name} over its seat` : ""}`} />
+          <div className="min-h-0 flex-1">
+            <CutawayView drawing={view} title={`${name} ${words}${view.next ? `, ${view.next.name} over its seat` : ""}`} />
+          </div>
           {photoHash && (
             // biome-ignore lint/performance/noImgElement: a private picture of this server, sized at upload
             <img

@@ -138,7 +138,7 @@ describe("what is told", () => {
     const id = shop.open({});
     takeParts(shop.ctx, id, ["lock-screw"]);
     noteWell(shop.ctx, id, "lock-screw", { verdict: "missing", orientation: "", note: "", foundCount: 0 });
-    expect(said(shop, id).filter((words) => /part way/.test(words))).toEqual([expect.stringMatching(/part way[^:]*\.$/)]);
+    expect(said(shop, id).filter((words) => /opened in part/.test(words))).toEqual([expect.stringMatching(/opened in part[^:]*\.$/)]);
   });
 });
 

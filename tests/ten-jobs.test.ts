@@ -54,7 +54,7 @@ describe("each of ten jobs, read as its customer", () => {
     expect(told("quick")).toMatch(/^No fault found: every test was good on arrival\.$/m);
     expect(told("quick")).toMatch(/^Taken apart: handle and star; spool\.$/m);
     expect(told("quick")).toMatch(
-      /^Head plate, yoke and free spool, part way: head plate foot screw \(2\), head plate screw \(4\) off\.$/m,
+      /^Head plate, yoke and free spool, opened in part: head plate foot screw \(2\), head plate screw \(4\) off\.$/m,
     );
     expect(told("quick")).not.toContain("for a new part");
   });

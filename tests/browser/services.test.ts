@@ -86,7 +86,7 @@ describe("from the counter to the report", () => {
     await allGood("strip");
     const text = await done(tag);
     // As much of each as the complaint reaches: the gear stays under its stack.
-    for (const words of ["Gear and drag stack, part way for the complaint: eared washer", "One assembly opened", "“drag weak”"])
+    for (const words of ["Gear and drag stack, opened in part for the complaint: eared washer", "One assembly opened", "“drag weak”"])
       expect(text).toContain(words);
     expect(text).toMatch(/Not opened: [^.]*tail plate/);
   });
@@ -112,7 +112,7 @@ describe("from the counter to the report", () => {
     await person.sees("Undo: return it to the bin");
     const text = await done(tag);
     for (const words of ["came for: upgrade", "ceramic balls", "bought for it"]) expect(text).toContain(words);
-    expect(text).toContain("Spool, part way for a new part: spool bearing (head), spool off.");
+    expect(text).toContain("Spool, opened in part for a new part: spool bearing (head), spool off.");
     expect(text).toMatch(/Not opened: [^.]*gear and drag stack/);
   });
 });

@@ -99,7 +99,7 @@ describe("an assembly", () => {
       "3 parts off: 3 refitted.",
     ]);
     expect(say({ off: [off("b1"), off("b2")], opened: [{ act: "opened:spool", assemblyId: "spool", why: "service" }] })[0]).toBe(
-      "Spool, part way: spool bearing (2) off.",
+      "Spool, opened in part: spool bearing (2) off.",
     );
     expect(say({ off: spoolOff, keptShut: [{ act: "shut:handle", assemblyId: "handle" }] })).toContain("Left closed on purpose: handle.");
     expect(say({ off: spoolOff.map((one) => ({ ...one, cameApart: true })) })[0]).toBe("Arrived in pieces: spool.");

@@ -94,7 +94,7 @@ function opened({ assemblies, declined }: Account): Sentence[] {
     ...[...groupBy(apart, ({ why }) => because(why))].map(([why, own]) =>
       say(`Taken apart${why}: ${own.map(({ name }) => lowered(name)).join("; ")}.`, own),
     ),
-    ...part.map((one) => say(`${one.name}, part way${because(one.why)}${one.off.length ? `: ${listed(one.off)} off` : ""}.`, [one])),
+    ...part.map((one) => say(`${one.name}, opened in part${because(one.why)}${one.off.length ? `: ${listed(one.off)} off` : ""}.`, [one])),
     ...(anyOpen && shut.length ? [say(`Not opened: ${shut.map(({ name }) => lowered(name)).join("; ")}.`, shut)] : []),
     ...(keptShut.length && declined === null
       ? [say(`Left closed on purpose: ${keptShut.map(({ name }) => lowered(name)).join("; ")}.`, keptShut)]

@@ -216,7 +216,7 @@ describe("taking parts off", () => {
       if (operation.id !== "place-lock-screw" && !operation.id.startsWith("gate-")) doStep(shop.ctx, id, operation.id);
     const words = getAccount(shop.db, job(shop, id)).sentences.map((one) => one.words);
     expect(words).toContain("Handle lock screw: not there on arrival, left off: as it came.");
-    expect(words).toContain("Handle and star, part way: handle, handle nut off.");
+    expect(words).toContain("Handle and star, opened in part: handle, handle nut off.");
     expect(words).toContain("2 parts off: 2 refitted.");
   });
 

@@ -65,7 +65,9 @@ describe("the report of a service without any fault", () => {
     const shop = openWorkshop();
     const drag = shop.open({ kind: "service", depth: "complaint", serial: "D1", intake: intake({ complaints: ["drag-weak"] }) });
     const some = read(await reportPdf(getReport(shop.db, wholeService(shop, drag), reportDates), "en-GB")).text;
-    expect(some).toContain("Gear and drag stack, opened in part for the complaint: eared washer, friction washer (3), keyed washer (2) off.");
+    expect(some).toContain(
+      "Gear and drag stack, opened in part for the complaint: eared washer, friction washer (3), keyed washer (2) off.",
+    );
     expect(some).toMatch(/Not opened: [^.]*tail plate and click/);
     expect(some).toMatch(/“drag weak”: .* was good when it came, and is so now/);
     const outside = shop.open({ kind: "service", depth: "light", serial: "L1", complaint: "" });

@@ -5,7 +5,7 @@ import { isNoLongerMade, otherWays, wordsForOwner } from "@/data/parts/no-longer
 import { getShopSettings } from "@/data/shop/settings";
 import { getOrderRules } from "@/data/stores/order-rules";
 import { orderSituation } from "@/data/stores/order-situation";
-import { listOrders, type OrderView } from "@/data/stores/orders";
+import { countComing, listOrders } from "@/data/stores/orders";
 import { pickList } from "@/data/stores/pick-list";
 import { dayWords } from "@/ui/dates";
 import { StoresSheet } from "@/ui/stores/stores-sheet";
@@ -15,15 +15,11 @@ export const metadata = { title: "Stores" };
 /** Days ahead that are named; later ones are counted. */
 const namedDays = 60;
 
-/** Something of it is still to come. */
-const isOut = ({ lines }: OrderView): boolean => lines.some(({ quantity, received, givenUp }) => received + givenUp < quantity);
-
 export default async function StoresPage() {
   const db = await readPage("stores");
   const day = today();
   const { problem, needs, bins, parts, suppliers, here, slotDays } = orderSituation(db, day);
   const ahead = (days: number) => addDays(day, days);
-  const orders = listOrders(db, 12);
   const picking = pickList(db, day);
   return (
     <StoresSheet
@@ -50,8 +46,8 @@ export default async function StoresPage() {
         simulated: getShopSettings(db).simulated,
         leadChance: getOrderRules(db).leadChance,
       }}
-      orders={orders.map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
-      comesIn={{ due: orders.filter((order) => order.expectedOn <= day && isOut(order)).length, out: orders.filter(isOut).length }}
+      orders={listOrders(db, 12).map((order) => ({ ...order, expected: dayWords(order.expectedOn) }))}
+      comesIn={countComing(db, day)}
       picks={{ bins: picking.picks.length, until: dayWords(picking.day) }}
     />
   );

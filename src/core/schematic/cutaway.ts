@@ -57,7 +57,8 @@ export function cutaway(
     if (position.id === nextId) nextGlyph = glyph;
   }
   const seated = [...placed.values()]
-    .filter((item) => seatedIds.has(item.positionId))
+    // What hovers over its seat does not lie in it as well.
+    .filter((item) => seatedIds.has(item.positionId) && item.positionId !== nextId)
     .sort((a, b) => a.x - b.x || a.glyph.length - b.glyph.length);
   const home = nextId ? (placed.get(nextId) ?? null) : null;
   const edge = Math.max(0, ...seated.map((item) => item.x + item.glyph.right));

@@ -10,6 +10,7 @@ import { familyIds } from "@/core/vocabulary/families";
 import { assemblyPlates, modelPlates, mostCallouts, overviewPlate, type Plate } from "./assembly-plate";
 import { cutaway } from "./cutaway";
 import { spaceOut } from "./isotonic";
+import { wholeReel } from "./whole-reel";
 
 const demoTypes = new Map(skerry30Parts.map((part) => [part.id, part]));
 
@@ -186,5 +187,42 @@ describe("the cutaway", () => {
 
   it("shows nothing hovering when nothing comes next", () => {
     expect(cutaway(skerry30Anatomy, demoTypes, "stack", new Set(["main-gear"]), null).next).toBeNull();
+  });
+});
+
+describe.each(familyIds)("the whole reel drawn as it stands: %s", (family) => {
+  const { anatomy, parts } = families[family];
+  const types = new Map(parts.map((part) => [part.id, part]));
+  const { assemblies, viewBox } = wholeReel(anatomy, types);
+
+  it("has every part once, each assembly at a place of its own, the last to go on at the right, all within the picture", () => {
+    const drawn = assemblies.flatMap((one) => one.parts.map(({ positionId }) => positionId));
+    expect(drawn.toSorted()).toEqual(anatomy.positions.map(({ id }) => id).toSorted());
+    const filled = new Set(anatomy.positions.map(({ assemblyId }) => assemblyId));
+    expect(assemblies.map(({ assemblyId }) => assemblyId)).toEqual(
+      anatomy.assemblies
+        .map(({ id }) => id)
+        .filter((id) => filled.has(id))
+        .toReversed(),
+    );
+    assemblies.forEach(({ parts: own, from, to }, i) => {
+      if (i > 0) expect(from).toBeGreaterThan(assemblies[i - 1]!.to);
+      for (const { x, y, glyph } of own) {
+        expect(x + glyph.left).toBeGreaterThanOrEqual(from - 1e-6);
+        expect(x + glyph.right).toBeLessThanOrEqual(to + 1e-6);
+        expect(y - glyph.up).toBeGreaterThanOrEqual(viewBox.y);
+        expect(y + glyph.down).toBeLessThanOrEqual(viewBox.y + viewBox.height);
+      }
+    });
+    expect(assemblies.at(-1)!.to).toBeLessThanOrEqual(viewBox.x + viewBox.width);
+  });
+
+  it("lifts a part off its seat, and does not leave it there as well", () => {
+    const all = new Set(anatomy.positions.map(({ id }) => id));
+    for (const { id, assemblyId } of anatomy.positions) {
+      const { next, seated } = cutaway(anatomy, types, assemblyId, all, id);
+      expect(next?.positionId).toBe(id);
+      expect(seated.map(({ positionId }) => positionId)).not.toContain(id);
+    }
   });
 });

@@ -1,3 +1,4 @@
+import { z } from "zod";
 import { addDays } from "@/core/day/day";
 import { groupBy } from "@/core/group-by";
 import type { Need, Offer } from "@/core/ordering/book";
@@ -8,6 +9,7 @@ import { mayGoOn } from "@/core/quote/consent";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
 import { writeJournal } from "@/data/database/journal";
+import { count, row } from "@/data/database/rows";
 import { listOpenJobs } from "@/data/jobs/jobs";
 import { writeMail } from "@/data/messages/outbox";
 import { markOrdered } from "@/data/parts/arrivals";
@@ -246,6 +248,20 @@ export async function sendWaitingOrders(db: Db, desk: SupplierDesk): Promise<voi
     );
   }
 }
+
+const coming = z.object({ out: count, due: count });
+
+/** How many orders have something outstanding, and how many of those should be here by a day. @param day ISO day. */
+export const countComing = (db: Db, day: string): z.output<typeof coming> =>
+  row(
+    coming,
+    db
+      .prepare(
+        `SELECT count(*) AS out, count(*) FILTER (WHERE expected_on <= ?) AS due FROM purchase_order
+         WHERE id IN (SELECT order_id FROM order_line WHERE received + given_up < quantity)`,
+      )
+      .get(day),
+  )!;
 
 /** Orders with something outstanding, then the newest complete ones. */
 export function listOrders(db: Db, limit: number): OrderView[] {

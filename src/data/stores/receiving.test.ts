@@ -4,7 +4,7 @@ import { askForPart } from "@/data/bench/fit-part";
 import { listNeeds } from "@/data/parts/needs";
 import { findStock, setBin } from "@/data/parts/stock";
 import { mistakesOf } from "./experience";
-import { listOrders, placeOrder } from "./orders";
+import { countComing, listOrders, placeOrder } from "./orders";
 import { giveUpLine, paidOtherwise, putDownBad, receive, receiveOrder, settleBad } from "./receiving";
 
 /** Three jobs that wait for a star, promised one after the other, ordered together. */
@@ -36,6 +36,26 @@ describe("what a supplier sends", () => {
     expect(receiveOrder(ctx, orderId).keptAsideFor).toHaveLength(2);
     expect(refusal(() => receiveOrder(ctx, orderId)).code).toBe("nothing-out");
     expect(findStock(db, "sk-star")).toMatchObject({ count: 3, keptAside: 3 });
+  });
+
+  it("is counted as coming until all of it is here or given up, and as due from its day on, however many orders there are", () => {
+    const { ctx, db, orderId, line } = ordered();
+    const { expectedOn } = listOrders(db, 1)[0]!;
+    expect(countComing(db, "2026-03-02")).toEqual({ out: 1, due: 0 });
+    expect(countComing(db, expectedOn)).toEqual({ out: 1, due: 1 });
+    receive(ctx, line().id, 1);
+    expect(countComing(db, expectedOn)).toEqual({ out: 1, due: 1 });
+    // A list of a few newest orders would lose the oldest, which is the one that is overdue.
+    const again = db.prepare(
+      "INSERT INTO purchase_order (supplier_id, placed_at, expected_on, desk_reference) SELECT supplier_id, placed_at, '2026-04-01', desk_reference FROM purchase_order WHERE id = ?",
+    );
+    const lines = db.prepare(
+      "INSERT INTO order_line (order_id, part_type_id, quantity, price_minor) SELECT ?, part_type_id, 1, price_minor FROM order_line WHERE order_id = ? LIMIT 1",
+    );
+    for (let i = 0; i < 15; i++) lines.run(again.run(orderId).lastInsertRowid, orderId);
+    expect(countComing(db, expectedOn)).toEqual({ out: 16, due: 1 });
+    receiveOrder(ctx, orderId);
+    expect(countComing(db, expectedOn)).toEqual({ out: 15, due: 0 });
   });
 
   it("may be more than was ordered, said so, and cost something else", () => {

@@ -21,7 +21,7 @@ import { WellAside } from "./well-aside";
 export function StripSheet(props: StripProps) {
   const { head, anatomy, partTypes } = props;
   const strip = useStrip(props);
-  const { wells, seats, off, next, shown } = strip;
+  const { seats, off, next, shown } = strip;
   const seated = useMemo(
     () => new Set(anatomy.positions.map(({ id }) => id).filter((id) => !gone(id, off, props.ridesOn))),
     [anatomy, off, props.ridesOn],
@@ -52,12 +52,17 @@ export function StripSheet(props: StripProps) {
           </div>
         </div>
         {shown && <WellAside head={head} shown={shown} seats={seats} partTypes={partTypes} bearings={props.bearings} />}
+        {!shown && props.tools.length > 0 && (
+          <div className="max-lg:order-first">
+            <h2>Tools</h2>
+            <ul>
+              {props.tools.map((tool) => (
+                <li key={tool}>{tool}</li>
+              ))}
+            </ul>
+          </div>
+        )}
       </div>
-      {!wells.length && props.tools.length > 0 && (
-        <p className="mt-3">
-          <strong>Tools:</strong> {props.tools.join("; ")}.
-        </p>
-      )}
     </BenchSheet>
   );
 }

@@ -32,16 +32,25 @@ const modules: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     six: "head-screw-top head-screw-front head-screw-rear head-screw-low head-screw-foot-front head-screw-foot-rear",
     four: "head-screw-top head-screw-front head-screw-rear head-screw-low",
     three: "head-screw-top head-screw-front head-screw-rear",
+    lugs: "head-screw-top head-screw-front head-screw-rear head-screw-low head-screw-foot-front head-screw-foot-rear",
   },
   "ring tail": {
     six: "tail-screw-top tail-screw-front tail-screw-rear tail-screw-low tail-screw-foot-front tail-screw-foot-rear",
     four: "tail-screw-top tail-screw-front tail-screw-rear tail-screw-low",
     three: "tail-screw-top tail-screw-front tail-screw-rear",
+    // The plate is turned home before its one screw.
+    lugs: "close-tail > take-apart-screw",
   },
   "ring foot": {
     six: "head-screw-foot-front head-screw-foot-rear tail-screw-foot-front tail-screw-foot-rear",
     four: "foot-screw-front foot-screw-rear",
     three: "foot-screw-front foot-screw-rear",
+    lugs: "head-screw-foot-front head-screw-foot-rear",
+  },
+  // Spool and click are in before the tail plate closes.
+  "tail-ring": {
+    three: "tail-screw-top tail-screw-front tail-screw-rear > tighten-tail",
+    lugs: "take-apart-screw > tighten-tail",
   },
   stack: {
     "three-three": "friction-low > keyed-low > friction-mid > eared > friction-high > keyed-high",
@@ -330,7 +339,7 @@ const fullFrame = [
   "tail-plate > click-tongue > click-spring click-button",
   "tail-plate > cap",
   "frame wall-bearing > spool > click-gear",
-  "click-gear cap click-spring bearing-retainer-screw > close-tail > tail-screw-top tail-screw-front tail-screw-rear > tighten-tail > gate-click gate-spool",
+  "click-gear cap click-spring bearing-retainer-screw > close-tail > [tail-ring] > gate-click gate-spool",
 ];
 
 const baitcaster = [

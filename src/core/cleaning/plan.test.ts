@@ -2,8 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
 import { type CleanMethod, cleanMethodIds } from "@/core/vocabulary/clean-methods";
-import { cleanedTogether, cleanMethodOf, cleanMethods, cleanMethodsFor, isBath, keepApart, wearSignsOf } from "./methods";
+import { cleanedTogether, cleanMethodOf, cleanMethods, cleanMethodsFor, isBath, keepApart } from "./methods";
 import { type CleanGroup, cleanGroups, planCleaning } from "./plan";
+import { wearSignsOf } from "./wear-signs";
 
 const anyPart = Object.values(families).flatMap(({ parts }) => parts);
 
@@ -94,6 +95,33 @@ describe("how a part is cleaned", () => {
 
   it("knows what a worn one looks like, for every part of every family", () => {
     for (const part of anyPart) expect(wearSignsOf(part).length, part.name).toBeGreaterThan(0);
+  });
+
+  // Source of each row: common practice.
+  it.each([
+    ["lever-drag", "cam", /rutted/],
+    ["lever-drag", "lever-washer", /worn through/],
+    ["lever-drag", "pressure-plate", /ridged/],
+    ["lever-drag", "drag-cap", /tab/],
+    ["lever-drag", "pinion", /mushroomed/],
+    ["lever-drag", "click-tongue", /slope/],
+    ["lever-drag", "foot", /threads/],
+    ["spincast", "pick-up-pin", /notch/],
+    ["spincast", "cam-ring", /dry and rutted/],
+    ["spincast", "friction-washer", /glazed/],
+    ["spincast", "anti-reverse-spring", /bent/],
+    ["spincast", "line-ring", /groove/],
+    ["spincast", "push-button", /egged/],
+    ["centrepin", "spool-bearing", /shield/],
+    ["centrepin", "spindle", /scored/],
+    ["centrepin", "clip", /short/],
+    ["centrepin", "drum", /hub groove/],
+    ["centrepin", "click-tongue", /slope/],
+    ["centrepin", "knob-screw", /bent/],
+  ] as const)("%s: what is looked for at the %s", (family, role, sign) => {
+    const parts = families[family].parts.filter((part) => part.role === role);
+    expect(parts.length, role).toBeGreaterThan(0);
+    for (const part of parts) expect(wearSignsOf(part).join(" | "), part.name).toMatch(sign);
   });
 
   it("says what must stay apart, with the reason, and nothing of what is not there", () => {

@@ -5,7 +5,7 @@ import { tensionSeats, yokeSprings } from "./modules/look-seats";
 import { builtAs, variantOf } from "./modules/module";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { underHandle, underSeats } from "./modules/under-handle";
-import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
+import { greased, look, mediumOiled, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { PartRow, SeatRow, TemplateTable, VariantChoice } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -114,7 +114,7 @@ const shoe: PartRow = [
   140,
 ];
 
-const mediumDrop = { product: "medium oil", amount: "1 drop", why: "slow and loaded, and water gets in with the handle" };
+const mediumDrop = mediumOiled("1 drop", "slow and loaded, and water gets in with the handle");
 export const sideScrews = ["side-screw-top", "side-screw-front", "side-screw-rear"];
 
 /** Low-profile baitcaster: star drag in small, level wind, spool on fine bearings, centrifugal and magnetic brakes. */
@@ -244,7 +244,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ...blockSeats(4),
     ],
     gears: [
-      ["shaft-bearing", "Drive shaft bearing, frame", "shaft-bearing", { restsOn: ["frame"], lubricant: mediumDrop }],
+      ["shaft-bearing", "Drive shaft bearing, frame", "shaft-bearing", { restsOn: ["frame"], ...mediumDrop }],
       ["gear-shaft", "Drive shaft", "gear-shaft", { restsOn: ["shaft-bearing"], turnsWith: "sleeve" }],
       ["clutch-cam", "Clutch cam", "clutch-cam", { acrossMm: 12, restsOn: ["frame"], orientation: "its ramps to the yoke", ...greased("a trace on the ramps", "the yoke slides up them") }],
       ["kick-lever", "Kick lever", "kick-lever", { acrossMm: 6, restsOn: ["clutch-cam"], orientation: "its nose to the ratchet" }],
@@ -261,7 +261,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
       ["gear-plate", "Gear side plate", "gear-plate", { restsOn: ["keyed", "pinion", "yoke-spring-upper", "yoke-spring-lower"], turnsWith: "frame", heldBy: gearScrews, caution: "The yoke springs stand under it: lift it level, glasses on.", cautionSays: "spring", trap: "A plate that resists is not pried: the inner screw under the spool is still in." }],
       ...outerScrews.map((id): SeatRow => [id, `Gear plate screw, ${id.slice("gear-screw-".length)}`, "gear-screw", { acrossMm: { top: 20, front: 4, rear: -20 }[id.slice("gear-screw-".length)], passesThrough: ["gear-plate"], restsOn: ["frame"], hole: `frame, ${id.slice("gear-screw-".length)}, from outside`, holeDepthMm: 9, orientation: "stays in the plate", ...threadFilm }]),
       ["gear-screw-inner", "Gear plate screw, inner", "gear-screw-short", { acrossMm: -6, passesThrough: ["frame"], restsOn: ["gear-plate"], hole: "gear plate, from the spool's side", holeDepthMm: 6, ...threadFilm, trap: "The short one, under the spool: forgotten there, the plate works loose." }],
-      ["plate-shaft-bearing", "Drive shaft bearing, plate", "shaft-bearing", { ridesOn: "gear-shaft", restsOn: ["gear-plate"], lubricant: mediumDrop }],
+      ["plate-shaft-bearing", "Drive shaft bearing, plate", "shaft-bearing", { ridesOn: "gear-shaft", restsOn: ["gear-plate"], ...mediumDrop }],
       ["clutch", "One-way roller clutch", "clutch", { restsOn: ["gear-plate", "plate-shaft-bearing"], lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
       ["clutch-sleeve", "Clutch inner sleeve", "clutch-sleeve", { ridesOn: "gear-shaft", restsOn: ["clutch", "keyed"], hides: true, orientation: "clean and dry", trap: "It leaves with the star: look for it there." }],
       ["cap-bearing", "Tension cap bearing", "cap-bearing", { acrossMm: 20, restsOn: ["gear-plate"], ...oiled("1 small drop", "more only shortens the cast") }],

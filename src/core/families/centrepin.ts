@@ -62,7 +62,7 @@ export const centrepinTable: TemplateTable = {
     ],
     check: [
       ["check-wheel", "Check wheel", "check-wheel", { restsOn: ["back-plate"] }],
-      ["check-pawl", "Check pawl", "check-pawl", { acrossMm: 24, restsOn: ["back-plate"] }],
+      ["check-pawl", "Check pawl", "check-pawl", { acrossMm: 24, restsOn: ["back-plate"], oilPort: "at its pivot, the drum drawn off", ...oiled("a trace", "or dry: it speaks louder") }],
       ["check-spring", "Check spring", "check-spring", { acrossMm: 24, restsOn: ["check-pawl"], caution: "The spring flies: glasses on.", cautionSays: "spring" }],
       ["check-switch", "Check switch", "check-switch", { shutBy: [], acrossMm: 24, restsOn: ["check-spring"] }],
     ],
@@ -120,6 +120,22 @@ export const centrepinTable: TemplateTable = {
       ],
     },
     {
+      id: "shim",
+      name: "Shim under the drum",
+      choices: [
+        { id: "none", name: "none" },
+        { id: "one", name: "one, thin, on the spindle", change: { parts: [["drum-shim", "44", "Drum shim, thin", "shim", { kind: "washer", outsideMm: 12, insideMm: 8.1, thicknessMm: 0.2 }, "bronze", 90]], put: [{ after: "spindle", assembly: "back", row: ["drum-shim", "Drum shim", "drum-shim", { shutBy: ["drum"], ridesOn: "spindle", restsOn: ["spindle"], hides: true, orientation: "flat on the spindle's shoulder", trap: "It clings under the drum's hub: without it the drum touches the back plate." }] }], reseat: { drum: { restsOn: ["drum-shim"] } } } },
+      ],
+    },
+    {
+      id: "line-guard",
+      name: "Line guard",
+      choices: [
+        { id: "none", name: "none" },
+        { id: "wire", name: "a wire across the drum, on two screws", change: { parts: [["line-guard", "45", "Line guard", "line-guard", { kind: "bail", spanMm: 60, reachMm: 20, wireMm: 2 }, steel, 990], ["guard-screw", "46", "Line guard screw", "guard-screw", screw(2.5, 6), steel, 70]], assemblies: [{ after: "drum", row: ["guard", "Line guard", "tail", { stays: true }] }], put: [{ after: null, assembly: "guard", row: ["line-guard", "Line guard", "line-guard", { restsOn: ["back-plate"], orientation: "clear of the drum all the way round" }] }, { after: "line-guard", assembly: "guard", row: ["guard-screw-front", "Line guard screw, front", "guard-screw", { acrossMm: 30, restsOn: ["line-guard"], hole: "back plate's rim, front", holeDepthMm: 7, ...threadFilm }] }, { after: "guard-screw-front", assembly: "guard", row: ["guard-screw-rear", "Line guard screw, rear", "guard-screw", { acrossMm: -30, restsOn: ["line-guard"], hole: "back plate's rim, rear", holeDepthMm: 7, ...threadFilm }] }] } },
+      ],
+    },
+    {
       id: "check",
       name: "Check",
       choices: [
@@ -150,7 +166,7 @@ export const centrepinTable: TemplateTable = {
       before: place("drum-screw"),
       lookAt: [
         look("Drum crooked: lift it off square", ["drum"]),
-        "Shim under the drum left out",
+        look("Shim under the drum left out", ["drum-shim"], "left-out"),
         look("Clip or shield touching", ["front-clip"]),
       ],
     },
@@ -159,7 +175,10 @@ export const centrepinTable: TemplateTable = {
       kind: "gate",
       words: "Drawn snug it turns as before",
       after: place("drum-screw"),
-      lookAt: [look("Screw too long, or dirt under it: it brakes the drum", ["drum-screw"]), "Shim missing"],
+      lookAt: [
+        look("Screw too long, or dirt under it: it brakes the drum", ["drum-screw"]),
+        look("Shim missing", ["drum-shim"], "left-out"),
+      ],
     },
     {
       id: "gate-check",

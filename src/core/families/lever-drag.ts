@@ -3,7 +3,7 @@ import { handleEnd } from "./modules/handle-end";
 import { knobOn } from "./modules/knob";
 import { builtAs, variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
-import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, mediumOiled, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -141,7 +141,7 @@ export const leverDragTable: TemplateTable = {
     ],
     head: [
       ["head-plate", "Head plate", "head-plate", { turnsWith: "frame", orientation: "its uneven hole pattern fits one way only" }],
-      ["gear-bearing", "Gear shaft bearing", "gear-bearing", { acrossMm: -10, restsOn: ["head-plate"], ...oiled("1 drop", "a medium oil here stands water"), trap: "Frozen here the whole reel is hard to turn though free spool is fine." }],
+      ["gear-bearing", "Gear shaft bearing", "gear-bearing", { acrossMm: -10, restsOn: ["head-plate"], ...mediumOiled("1 drop", "slow and loaded, and it stands water"), trap: "Frozen here the whole reel is hard to turn though free spool is fine." }],
       ["gear-shaft", "Gear shaft", "gear-shaft", { acrossMm: -10, restsOn: ["gear-bearing"], turnsWith: "sleeve", ...greased("a film", "dry it freezes in its bearing") }],
       ["ratchet", "Ratchet", "ratchet", { acrossMm: -10, alongMm: 14, ridesOn: "gear-shaft", turnsWith: "sleeve", orientation: "steep side of the teeth to the dog", twoSided: true, ...oiled("1 drop", "the dog must fall by itself") }],
       ["dog", "Dog", "dog", { acrossMm: 8, restsOn: ["head-plate"], orientation: "square nose to the ratchet", ...oiled("1 drop", "it must swing freely"), trap: "Upside down it holds neither way." }],
@@ -176,10 +176,10 @@ export const leverDragTable: TemplateTable = {
       ["click-clip", "Click clip", "click-clip", { acrossMm: -16, restsOn: ["click-button"], caution: "Click spring and clip fly: glasses on, a finger over them.", cautionSays: "spring" }],
     ],
     frame: [
-      ["frame", "Frame", "frame", { turnsWith: "frame" }],
+      ["frame", "Frame", "frame", { turnsWith: "frame", oilPort: "inside, the spool out", ...oiled("a drop, rubbed to a sheen", "the wall stays dry behind the spool; what runs is wiped off") }],
       ["foot", "Reel foot", "foot", { restsOn: ["frame"], heldBy: ["foot-nut-front", "foot-nut-rear"] }],
-      ["foot-nut-front", "Acorn nut, front", "foot-nut", { acrossMm: 9, restsOn: ["foot"], ...greased("a film", "water collects under it") }],
-      ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], ...greased("a film", "water collects under it") }],
+      ["foot-nut-front", "Acorn nut, front", "foot-nut", { acrossMm: 9, restsOn: ["foot"], oilPort: "taken off, thread and blind end wiped", ...oiled("1 drop on the thread", "water collects under it: first of all at sea") }],
+      ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], oilPort: "taken off, thread and blind end wiped", ...oiled("1 drop on the thread", "water collects under it: first of all at sea") }],
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 25.6 }],

@@ -2,7 +2,7 @@ import { lineRoller } from "./modules/line-roller";
 import { variantOf } from "./modules/module";
 import { spinningTable } from "./spinning";
 import { spinningKnob } from "./spinning-variants";
-import { greased, look, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
+import { greased, look, mediumOiled, oiled, place, screw, sealGreased, steel, threadFilm } from "./tables/rows";
 import type { SeatRow, TableChange, TemplateTable } from "./tables/table";
 import { changedTable } from "./tables/variants";
 import { templateOf } from "./template";
@@ -229,9 +229,9 @@ export const spinningSealedBailLessTable: TemplateTable = {
     gear: [
       ["gear-cover", "Gear cover", "gear-cover", { restsOn: ["body"], heldBy: gearScrews, orientation: "opened only to reach what is under it: the gear stays in it" }],
       seal("gear-shaft-seal", "Gear shaft seal", "gear-shaft-seal", ["gear-cover"], "lip outward"),
-      ["cover-bearing", "Cover bearing", "gear-bearing", { restsOn: ["gear-shaft-seal"], lubricant: { product: "medium oil", amount: "1 drop", why: "slow and loaded" } }],
+      ["cover-bearing", "Cover bearing", "gear-bearing", { restsOn: ["gear-shaft-seal"], ...mediumOiled("1 drop", "slow and loaded") }],
       ["drive-gear", "Drive gear", "drive-gear", { restsOn: ["cover-bearing"], turnsWith: "gear", orientation: "rides in its cover: pressed out only at signs of water (rust, grey or milky grease)", ...greased("half round the teeth", "the pinion spreads it") }],
-      ["gear-bearing", "Gear bearing", "gear-bearing", { restsOn: ["drive-gear"], hides: true, lubricant: { product: "medium oil", amount: "1 drop", why: "slow and loaded" } }],
+      ["gear-bearing", "Gear bearing", "gear-bearing", { restsOn: ["drive-gear"], hides: true, ...mediumOiled("1 drop", "slow and loaded") }],
       ["gear-retainer", "Gear retaining ring", "gear-retainer", { shutBy: ["gear-cover"], restsOn: ["gear-bearing"], orientation: "curved: its ends bear on the bearing, its middle stands up", twoSided: true, caution: "The ring springs out of its groove: hook tool and press, a hand behind it, glasses on.", cautionSays: "spring", trap: "Upside down the gear moves out of its cover." }],
       ["gear-clutch", "Clutch at the gear", "gear-clutch", { shutBy: ["gear-cover"], restsOn: ["drive-gear"], orientation: "turned for the winding side; the gear rotated until it drops into its slot", lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles" } }],
       seal("gear-cover-seal", "Gear cover seal", "gear-cover-seal", ["gear-cover"], "in its groove, not twisted"),
@@ -242,7 +242,7 @@ export const spinningSealedBailLessTable: TemplateTable = {
     ],
     neck: [
       ["clutch-housing", "Clutch housing", "clutch-housing", { orientation: "apart and together on the block", turnsWith: "frame" }],
-      ["main-bearing", "Main bearing", "main-bearing", { restsOn: ["clutch-housing"], lubricant: { product: "medium oil", amount: "1 drop", why: "slow and loaded" } }],
+      ["main-bearing", "Main bearing", "main-bearing", { restsOn: ["clutch-housing"], ...mediumOiled("1 drop", "slow and loaded") }],
       seal("main-seal", "Main seal", "main-seal", ["main-bearing"], "lip outward", { trap: "Never used again, and new every year." }),
       ["clutch-pin", "Clutch pin", "clutch-pin", { restsOn: ["clutch-housing"], hides: true, orientation: "at the housing's cut-out" }],
       ["clutch", "One-way clutch", "clutch", { restsOn: ["clutch-pin", "clutch-housing"], orientation: "its pin to the cut-out before it is pressed; turned over it locks the other way", twoSided: true, lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, trap: "The press stops: the pin is off its cut-out. Stop pressing." }],

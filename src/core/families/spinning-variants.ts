@@ -1,13 +1,13 @@
 import { knobOn } from "./modules/knob";
 import { lineRoller } from "./modules/line-roller";
 import { builtAs, variantOf } from "./modules/module";
-import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, mediumOiled, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TableChange, Variant } from "./tables/table";
 
 export const felt = { product: "drag grease", amount: "worked in, wiped off", why: "keeps the felt supple" };
 export const coverScrews = ["cover-screw-top", "cover-screw-front", "cover-screw-rear"];
 export const tripScrews = ["trip-screw", "trip-cover-screw-front", "trip-cover-screw-rear"];
-export const medium = (why: string) => ({ lubricant: { product: "medium oil", amount: "1 drop", why } });
+export const medium = (why: string) => mediumOiled("1 drop", why);
 export const gearSides = {
   oilPort: "through the handle's hole, the handle off",
   ...medium("slow and loaded, water gets in with the handle"),

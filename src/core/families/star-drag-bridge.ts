@@ -6,6 +6,7 @@ import { ringOf } from "./modules/ring";
 import { spoolSupport } from "./modules/spool-support";
 import { starFace } from "./modules/star-face";
 import { tailMagnets } from "./modules/tail-magnets";
+import { takeApart } from "./modules/take-apart";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { frictionUnderGear } from "./modules/under-gear";
 import { starDragHandle } from "./star-drag-handle";
@@ -338,6 +339,22 @@ export const starDragBridgeTable: TemplateTable = {
         { id: "six", name: "six each: four into the posts, two short ones into the foot" },
         barsAlone("four", "four each into bars, the foot on its own screws", ["top", "front", "rear", "low"]),
         barsAlone("three", "three each into bars, the foot on its own screws", ["top", "front", "rear"]),
+        takeApart({
+          ring: tailScrews,
+          after: "cap",
+          number: "129",
+          holds: {
+            "click-tongue": { heldBy: ["take-apart-screw"] },
+            "click-spring": { heldBy: ["take-apart-screw"] },
+            foot: { heldBy: footBetweenPlates.filter((id) => !tailScrews.includes(id)) },
+          },
+          close: {
+            id: "close-tail",
+            words: "Cap backed off; tail plate into its lugs and a little clockwise until it stops",
+            over: ["click-spring", "click-tongue"],
+          },
+          before: ["spool-in"],
+        }),
       ],
     },
     variantOf(stacks, { assembly: "stack", after: "main-gear", carries: "ferrule" }),

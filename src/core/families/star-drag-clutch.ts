@@ -6,11 +6,12 @@ import { variantOf } from "./modules/module";
 import { ringOf } from "./modules/ring";
 import { starFace } from "./modules/star-face";
 import { tailMagnets } from "./modules/tail-magnets";
+import { takeApart } from "./modules/take-apart";
 import { tensionWashers, withEitherSide } from "./modules/tension";
 import { frictionUnderGear } from "./modules/under-gear";
 import { starDragHandle } from "./star-drag-handle";
 import { clickParts, freeSpoolParts, gearParts } from "./star-drag-parts";
-import { greased, look, oiled, place, screw, steel, threadFilm } from "./tables/rows";
+import { greased, look, mediumOiled, oiled, place, screw, steel, threadFilm } from "./tables/rows";
 import type { TemplateTable, Variant } from "./tables/table";
 import { templateOf } from "./template";
 
@@ -136,6 +137,25 @@ const drawnDown = (before: string) => ({
 
 // biome-ignore format: one choice a line, read as a table
 const variants: readonly Variant[] = [
+  {
+    id: "tail-ring",
+    name: "The tail plate is held by",
+    choices: [
+      { id: "three", name: "three screws" },
+      takeApart({
+        ring: tailScrews,
+        after: "cap",
+        number: "129",
+        holds: { spool: { heldBy: ["take-apart-screw"] } },
+        close: {
+          id: "close-tail",
+          words: "Cap backed off, spool in by the tail, turned past the tongue; plate into its lugs and a little clockwise until it stops",
+          over: ["spool", "click-gear", "cap", "click-tongue", "click-spring", "tail-bearing", "bearing-retainer-screw"],
+        },
+        before: [],
+      }),
+    ],
+  },
   {
     id: "under-gear",
     name: "Under the main gear",
@@ -281,7 +301,7 @@ export const starDragClutchTable: TemplateTable = {
     ["spool", "138", "Spool", "spool", { kind: "spool", flangeMm: 56, arborMm: 24, widthMm: 34, shaftMm: 5, shaftLengthMm: 62 }, "anodised aluminium", 4600],
     ["spool-bearing", "131", "Spool bearing 5 × 11 × 5", "spool-bearing", { kind: "bearing", boreMm: 5, outsideMm: 11, widthMm: 5, closure: "shielded" }, steel, 690],
     ["click-gear", "132", "Click gear", "click-gear", { kind: "ratchet", teeth: 16, outsideMm: 16, boreMm: 5, thicknessMm: 2 }, "brass", 1480],
-    ["wall-bearing", "139", "Wall bearing 12 × 21 × 5", "pinion-bearing", { kind: "bearing", boreMm: 12, outsideMm: 21, widthMm: 5, closure: "shielded" }, steel, 990],
+    ["wall-bearing", "139", "Wall bearing 12 × 21 × 5", "spool-bearing", { kind: "bearing", boreMm: 12, outsideMm: 21, widthMm: 5, closure: "shielded" }, steel, 990],
     ["wall-clip", "140", "Wall bearing clip", "clip", { kind: "clip", outsideMm: 22, wireMm: 0.8, form: "wire" }, "spring steel", 90],
     ["foot-bearing", "208", "Shaft foot bearing 8 × 16 × 5", "gear-bearing", { kind: "bearing", boreMm: 8, outsideMm: 16, widthMm: 5, closure: "shielded" }, steel, 790],
     ["gear-shaft", "205", "Gear shaft", "gear-sleeve", { kind: "sleeve", outsideMm: 8, boreMm: 2.5, lengthMm: 58, flangeMm: 12, acrossFlatsMm: 6.4 }, steel, 1850],
@@ -305,7 +325,7 @@ export const starDragClutchTable: TemplateTable = {
   // biome-ignore format: one seat a line, read as a table
   seats: {
     handle: [
-      ["head-end-bearing", "Shaft head bearing", "head-end-bearing", { ridesOn: shaft, restsOn: ["head-plate"], ...oiled("1 drop", "it carries the handle's end"), trap: "On the shaft's end instead of its plate, the plate stands off." }],
+      ["head-end-bearing", "Shaft head bearing", "head-end-bearing", { ridesOn: shaft, restsOn: ["head-plate"], ...mediumOiled("1 drop", "slow and loaded: it carries the handle's end"), trap: "On the shaft's end instead of its plate, the plate stands off." }],
       ["shaft-washer", "Thin washer on the bearing", "shaft-washer", { ridesOn: shaft, restsOn: ["head-end-bearing"], hides: true, trap: "It clings to the tension washer." }],
       ...tension.seats,
       ["star", "Star", "star", { ridesOn: shaft, restsOn: ["tension-upper"], turnsWith: "sleeve", orientation: "flat side out", twoSided: true, ...greased("a touch on the thread", "it turns under load"), trap: "Start it by hand and square: a crossed thread here ends the shaft." }],
@@ -352,9 +372,9 @@ export const starDragClutchTable: TemplateTable = {
       ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: 16, restsOn: ["yoke", "main-gear"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright on its post" }],
     ],
     wall: [
-      ["wall-bearing", "Wall bearing", "wall-bearing", { shutBy: ["spool"], acrossMm: 27.3, restsOn: ["frame"], oilPort: "from the spool's side, the spool out", ...oiled("1 small drop", "pinion and spool turn in it") }],
+      ["wall-bearing", "Wall bearing", "wall-bearing", { shutBy: ["spool"], acrossMm: 27.3, restsOn: ["frame"], oilPort: "from the spool's side, the spool out", ...oiled("1 small drop", "the spool turns in it at every cast, the pinion in gear") }],
       ["wall-clip", "Wall bearing clip", "wall-clip", { shutBy: ["spool"], acrossMm: 27.3, restsOn: ["wall-bearing"], caution: "The clip flies: a finger over it, glasses on.", cautionSays: "spring", orientation: "seated all round its groove" }],
-      ["foot-bearing", "Shaft foot bearing", "foot-bearing", { restsOn: ["frame"], ...oiled("1 drop, its pocket packed with grease where it goes to sea", "the one that freezes: free spool is fine, the handle is hard"), trap: "Frozen here the reel is hard to turn though free spool is fine." }],
+      ["foot-bearing", "Shaft foot bearing", "foot-bearing", { restsOn: ["frame"], ...mediumOiled("1 drop, its pocket packed with grease where it goes to sea", "the one that freezes: free spool is fine, the handle is hard"), trap: "Frozen here the reel is hard to turn though free spool is fine." }],
       ["gear-shaft", "Gear shaft", "gear-shaft", { restsOn: ["foot-bearing"], turnsWith: "sleeve", heldBy: [...retainerScrews], orientation: "flange to the wall", ...greased("a film", "dry it freezes in its bearing") }],
       ["shaft-end-screw", "Shaft end screw", "shaft-end-screw", { shutBy: ["spool"], alongMm: -6, restsOn: ["gear-shaft", "foot-bearing"], hole: "the shaft's end, from the spool's side", holeDepthMm: 7, caution: "Held on its flats, not in a bare vice; seized, it is soaked, not forced.", ...threadFilm }],
       ["retainer", "Shaft retainer", "retainer", { restsOn: ["gear-shaft"], heldBy: [...retainerScrews], orientation: "on its pins", trap: "A locating pin may have dropped out." }],

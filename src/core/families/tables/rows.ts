@@ -31,6 +31,8 @@ export const greased = (amount: string, why: string) => ({ lubricant: { product:
 /** On rings and lips of rubber: a grease that does not swell them. */
 export const sealGreased = (why: string) => ({ lubricant: { product: "seal-safe grease", amount: "a film", why } });
 export const oiled = (amount: string, why: string) => ({ lubricant: { product: "light oil", amount, why } });
+/** Bearings that turn slowly under load: thin oil is pressed out of them, and water gets in. */
+export const mediumOiled = (amount: string, why: string) => ({ lubricant: { product: "medium oil", amount, why } });
 export const threadFilm = greased("a bead on the thread", "a dry thread seizes");
 export const threadLock = {
   lubricant: {

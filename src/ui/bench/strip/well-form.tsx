@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { threadOf } from "@/core/anatomy/thread";
 import { hasTwoSides } from "@/core/anatomy/two-sides";
 import type { PartType, Position } from "@/core/anatomy/types";
-import { wearSignsOf } from "@/core/cleaning/methods";
+import { wearSignsOf } from "@/core/cleaning/wear-signs";
 import { dressings, type WellVerdict, wellVerdictWords } from "@/core/teardown/verdicts";
 import { type Lies, lieIds } from "@/core/teardown/way-round";
 import type { Well } from "@/core/teardown/well";

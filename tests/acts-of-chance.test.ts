@@ -249,7 +249,10 @@ function oil(shop: Workshop) {
     press: (points, { number, one, some }) => {
       const ids = points.map(({ positionId }) => positionId);
       const positionIds = number() < 0.1 ? ["no-such-seat"] : some(ids, ids.length);
-      return ["oil-points", { jobId, positionIds, state: one(["waiting", "oiled", "oiled", "left-out"] as const) }];
+      return [
+        "oil-points",
+        { jobId, positionIds, state: one(["waiting", "oiled", "oiled", "left-out"] as const), why: one([null, "moist"] as const) },
+      ];
     },
     shows: (points) => points.map(({ positionId, state }) => `${positionId} ${state}`),
   });

@@ -14,6 +14,8 @@ export type Fact =
   | { readonly goesIn: readonly string[] }
   /** What is said at a seat: how it lies, what goes wrong, what to beware of. */
   | { readonly at: string; readonly says: RegExp }
+  /** What is set before it comes off. */
+  | { readonly at: string; readonly first: RegExp }
   | { readonly at: string; readonly product: string }
   | { readonly at: string; readonly oilPort: true }
   | { readonly at: string; readonly stays: true }
@@ -48,6 +50,7 @@ export function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
     const { orientation, trap, caution, hole, lubricant } = seat(fact.at)!;
     expect([orientation, trap, caution, hole, lubricant?.why].filter(Boolean).join(" | "), fact.at).toMatch(fact.says);
   }
+  if ("first" in fact) expect(seat(fact.at)?.setFirst ?? "", fact.at).toMatch(fact.first);
   if ("product" in fact) expect(seat(fact.at)?.lubricant?.product, fact.at).toBe(fact.product);
   if ("oilPort" in fact) expect(seat(fact.at)?.oilPort, fact.at).toBeTruthy();
   if ("stays" in fact) expect(seat(fact.at)?.stays, fact.at).toBe(true);

@@ -11,7 +11,7 @@ export const buildRuns: RunsOf<typeof buildActs> = {
 
   "steps-done": (ctx, input) => doSteps(ctx, input.jobId, input.operationIds, input.reason),
 
-  "oil-points": (ctx, input) => markOilPoints(ctx, input.jobId, input.positionIds, input.state),
+  "oil-points": (ctx, input) => markOilPoints(ctx, input.jobId, input.positionIds, input.state, input.why),
 
   "gate-failed": (ctx, input) => failGate(ctx, input.jobId, input.operationId, input.note),
 

@@ -177,6 +177,15 @@ describe("a piece", () => {
     expect(say({ off: [off("b1", { verdict: "dressed", back: false })] })).toContain("Spool bearing, head: dressed by hand.");
   });
 
+  it("that got no oil is named, by its reason where somebody gave one", () => {
+    const unoiled = [
+      { act: "oil:b1", positionId: "b1", why: "moist" as const },
+      { act: "oil:b2", positionId: "b2", why: "moist" as const },
+      { act: "oil:shaft", positionId: "shaft", why: null },
+    ];
+    expect(say({ unoiled }, "oil")).toEqual(["Left without oil, still moist: spool bearing (2).", "Left without oil: shaft."]);
+  });
+
   it("that stayed in is named by its reason, several of one reason together", () => {
     const stays = (positionId: string, reason: string) => ({ act: `in-place:${positionId}`, positionId, reason });
     expect(say({ inPlace: [stays("b1", "not worth drawing"), stays("b2", "not worth drawing"), stays("shaft", "")] })).toEqual([

@@ -5,6 +5,7 @@ import { wantsNew } from "@/core/teardown/verdicts";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import type { CleanOutcome } from "@/core/vocabulary/clean-outcomes";
 import type { FaultOutcome } from "@/core/vocabulary/fault-outcomes";
+import type { LeftDryReason } from "@/core/vocabulary/left-dry";
 import type { Act, JobActs } from "./job-acts";
 
 /** What became of an assembly; nobody opened one that is left shut. */
@@ -102,6 +103,8 @@ export interface Account {
   readonly wished: JobActs["wished"];
   /** Left dry on purpose; how a part came out of its cleaning; how it felt as it went in. */
   readonly dry: readonly { readonly name: string; readonly act: Act }[];
+  /** Places that may be oiled and were left out, with the reason where there is one. */
+  readonly unoiled: readonly { readonly name: string; readonly why: LeftDryReason | null; readonly act: Act }[];
   readonly cleanedSo: readonly { readonly name: string; readonly outcome: CleanOutcome; readonly act: Act }[];
   /** What went back as it was found while the rest was cleaned. */
   readonly notCleaned: readonly { readonly name: string; readonly act: Act }[];
@@ -284,6 +287,7 @@ export function accountOf(acts: JobActs): Account {
     noted: acts.noted,
     wished: acts.wished,
     dry: acts.dry.map(({ positionId, act }) => ({ name: nameOf(positionId), act })),
+    unoiled: acts.unoiled.map(({ positionId, why, act }) => ({ name: nameOf(positionId), why, act })),
     cleanedSo: acts.cleanedSo.map(({ positionId, outcome, act }) => ({ name: nameOf(positionId), outcome, act })),
     notCleaned: notCleanedOf(acts).map(({ positionId, act }) => ({ name: nameOf(positionId), act })),
     felt: acts.felt.map(({ positionId, feel, act }) => ({ name: nameOf(positionId), feel, act })),

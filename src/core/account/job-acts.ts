@@ -6,6 +6,7 @@ import { cleanMethodIds } from "@/core/vocabulary/clean-methods";
 import { cleanOutcomeIds } from "@/core/vocabulary/clean-outcomes";
 import { faultOutcomeIds } from "@/core/vocabulary/fault-outcomes";
 import { jobKindIds } from "@/core/vocabulary/job-kinds";
+import { leftDryReasonIds } from "@/core/vocabulary/left-dry";
 import { testIds, verdicts } from "@/core/vocabulary/tests";
 
 /** Which kept row an act is: what is said of a job names the acts that bear it out. @example "well:friction-low" */
@@ -84,6 +85,8 @@ export const jobActsSchema = z.strictObject({
     .default([]),
   /** What the customer wished and was done so, with the act that did it. */
   wished: z.array(z.strictObject({ act, words })).default([]),
+  /** Places that may be oiled and were left out, with the reason where somebody gave one. */
+  unoiled: z.array(z.strictObject({ act, positionId: seat, why: z.enum(leftDryReasonIds).nullable() })).default([]),
   /** Left dry on purpose, where the rule gives it something. */
   dry: z.array(z.strictObject({ act, positionId: seat })).default([]),
   /** How a part came out of its cleaning where it did not simply come clean, and how it felt as it went in. */

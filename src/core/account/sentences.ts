@@ -8,6 +8,7 @@ import { asItIsReasons } from "@/core/vocabulary/as-it-is";
 import type { CleanMethod } from "@/core/vocabulary/clean-methods";
 import { cleanOutcomes } from "@/core/vocabulary/clean-outcomes";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
+import { leftDryReasons } from "@/core/vocabulary/left-dry";
 import type { Account, FaultAccount, PieceAccount, TestAccount } from "./account";
 import { countedNames, lowered } from "./counted-names";
 import type { Act } from "./job-acts";
@@ -225,7 +226,7 @@ function seals({ seals: own }: Account): Sentence[] {
   }));
 }
 
-function oil({ products, dry }: Account): Sentence[] {
+function oil({ products, dry, unoiled }: Account): Sentence[] {
   const keptDry: Sentence[] = dry.length
     ? [{ section: "oil", words: `Left dry on purpose: ${listed(dry.map(({ name }) => name))}.`, acts: dry.map(({ act }) => act) }]
     : [];
@@ -240,7 +241,12 @@ function oil({ products, dry }: Account): Sentence[] {
       acts,
     };
   });
-  return [...gave, ...keptDry];
+  const without = [...groupBy(unoiled, ({ why }) => why)].map(([why, own]) => ({
+    section: "oil" as const,
+    words: `Left without oil${why ? `, ${leftDryReasons[why]}` : ""}: ${listed(own.map(({ name }) => name))}.`,
+    acts: own.map(({ act }) => act),
+  }));
+  return [...gave, ...keptDry, ...without];
 }
 
 function checks({ checks: passed }: Account): Sentence[] {

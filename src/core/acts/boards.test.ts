@@ -205,7 +205,11 @@ describe("the steps of a build", () => {
       { positionId: a, state: "waiting" as const },
       { positionId: b, state: "oiled" as const },
     ];
-    const oil = oilBoard<{ positionId: string; state: "waiting" | "oiled" | "left-out" }>();
+    const oil = oilBoard<{ positionId: string; state: "waiting" | "oiled" | "left-out"; why?: "moist" | null }>();
+    const left = oil(points, press("oil-points", { positionIds: [a], state: "left-out", why: "moist" }));
+    expect(left.map(({ why }) => why ?? null)).toEqual(["moist", ...points.slice(1).map(() => null)]);
+    // What is oiled after all has no reason left.
+    expect(oil(left, press("oil-points", { positionIds: [a], state: "oiled" }))[0]).toMatchObject({ state: "oiled", why: null });
     const marked = oil(points, press("oil-points", { positionIds: [a, b], state: "oiled" }));
     expect(marked.map(({ state }) => state)).toEqual(["oiled", "oiled"]);
     expect(marked[1]).toBe(points[1]);

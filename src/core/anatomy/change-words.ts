@@ -4,6 +4,7 @@ import type { AnatomyChange } from "./compare-anatomies";
 const fieldWords: Readonly<Record<string, string>> = {
   trap: "what goes wrong there",
   caution: "a caution",
+  setFirst: "what is set before it comes off",
   orientation: "which way round it lies",
   lubricant: "what goes on it",
   tightness: "how tight",

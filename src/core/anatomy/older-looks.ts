@@ -160,6 +160,8 @@ export const olderLooks: Readonly<Record<string, readonly [seats: readonly strin
   "Screw too long, or dirt under it: it brakes the drum": [["drum-screw"]],
   "Check spring off its pawl": [["check-spring"], "left-out"],
   "Pawl worn to a slope": [["check-pawl"]],
+  "Shim under the drum left out": [["drum-shim"], "left-out"],
+  "Shim missing": [["drum-shim"], "left-out"],
   "Rough: the maker's work, or a shop with a press": [["front-bearing", "rear-bearing"]],
   "Dirt in the latch's groove": [["latch"]],
   "Latch spring tired": [["latch-spring"]],

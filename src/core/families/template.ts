@@ -1,6 +1,7 @@
 import { type Anatomy, anatomySchema, type PartType } from "@/core/anatomy/types";
 import type { FamilyId } from "@/core/vocabulary/families";
 import { withLedgerDefaults } from "./ledger-defaults";
+import { withSetFirst } from "./set-first";
 import type { Frames, TemplateTable, Variant } from "./tables/table";
 import { changedTable, choiceOf } from "./tables/variants";
 
@@ -62,7 +63,7 @@ export function templateOf(usual: TemplateTable, chosen: Readonly<Record<string,
     family: usual.family,
     lineRadiusMm: table.lineRadiusMm,
     parts,
-    anatomy: { ...anatomy, positions: withLedgerDefaults(anatomy.positions, byId) },
+    anatomy: { ...anatomy, positions: withSetFirst(usual.family, withLedgerDefaults(anatomy.positions, byId)) },
     variants: frames ? [{ id: frames.id, name: frames.name, choices: skeletons(frames) }, ...joined] : joined,
     frames: frames ?? null,
     chosen: Object.fromEntries([

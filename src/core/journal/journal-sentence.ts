@@ -13,6 +13,7 @@ import { cleanOutcomes } from "@/core/vocabulary/clean-outcomes";
 import { broughtWith } from "@/core/vocabulary/counter-lists";
 import { faultOutcomes } from "@/core/vocabulary/fault-outcomes";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
+import { leftDryReasons } from "@/core/vocabulary/left-dry";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { benchWays } from "@/core/ways/ways";
 
@@ -195,7 +196,8 @@ export const journalSayings = {
   // Build, prove, return
   "step-done": (d, { step }) => `${step(d.operation)}: done${d.closedOver ? `, closed over a warning${because(d.reason)}` : ""}`,
   "points-oiled": (d, { seat }) => `oiled ${d.position === undefined ? count(d.points, "point") : seat(d.position)} in place`,
-  "points-left-out": (d, { seat }) => `left without oil: ${d.position === undefined ? count(d.points, "point") : seat(d.position)}`,
+  "points-left-out": (d, { seat }) =>
+    `left without oil: ${d.position === undefined ? count(d.points, "point") : seat(d.position)}${d.reason ? ` (${word(leftDryReasons, d.reason, "")})` : ""}`,
   "points-undone": (d, { seat }) => `to be oiled again: ${d.position === undefined ? count(d.points, "point") : seat(d.position)}`,
   "gate-passed": (d, { step }) => `check passed: ${step(d.operation)}`,
   "gate-failed": (d, { step }) => `check failed: ${step(d.operation)}`,

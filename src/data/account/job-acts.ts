@@ -104,6 +104,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
         return given ? [{ act: `oil:${positionId}`, positionId, product: given.product, drops: given.drops, whereItSits: true }] : [];
       }),
     ],
+    unoiled: points.flatMap(({ positionId, state, why }) => (state === "left-out" ? [{ act: `oil:${positionId}`, positionId, why }] : [])),
     ...outcomeActs(version, ways, outcomes, steps, points),
     fitted: fitted.map(({ positionId, partTypeId, offDonor, source }) => {
       const type = types.get(partTypeId);

@@ -1,6 +1,7 @@
 import { givenAt } from "@/core/lubrication/given";
 import { type OilPoint, type OilPointState, oilPointsOf } from "@/core/lubrication/oil-points";
 import { behindOf, shutBy } from "@/core/teardown/oil-window";
+import type { LeftDryReason } from "@/core/vocabulary/left-dry";
 import type { ModelVersion } from "@/data/catalogue/models";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
@@ -17,6 +18,8 @@ export interface JobOilPoint extends OilPoint {
   readonly state: OilPointState;
   /** What went on in place of the rule's product; null: as the rule says. */
   readonly instead: string | null;
+  /** Why it was left out, where somebody said so. */
+  readonly why: LeftDryReason | null;
   /** Seats it is behind: while they are out it can be reached. None where oil gets to it from outside. */
   readonly behind: readonly string[];
 }
@@ -27,12 +30,13 @@ interface OilRow {
   readonly amount: string;
   readonly drops: number;
   readonly leftOut: 0 | 1;
+  readonly why: LeftDryReason | null;
 }
 
 const rowsOf = (db: Db, jobId: number): OilRow[] =>
   db
     .prepare(
-      "SELECT position_id AS positionId, product, amount, drops, left_out AS leftOut FROM oil_point WHERE job_id = ? ORDER BY position_id",
+      "SELECT position_id AS positionId, product, amount, drops, left_out AS leftOut, why FROM oil_point WHERE job_id = ? ORDER BY position_id",
     )
     .all(jobId) as OilRow[];
 
@@ -56,6 +60,7 @@ export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineO
       behind: behindOf(version.anatomy, point.positionId),
       state: row ? (row.leftOut ? "left-out" : "oiled") : "waiting",
       instead: outcomes.get(point.positionId)?.product ?? null,
+      why: row?.why ?? null,
     };
   });
 }
@@ -64,14 +69,20 @@ export function listOilPoints(db: Db, job: Job, version: ModelVersion = machineO
  * Confirms points: oiled with what the rules say, or left out on purpose. @throws Refusal when one is no point of this job, lies behind what went
  * in again, and where the reel is closed; then none of them is confirmed.
  */
-export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly string[], state: OilPointState): void {
+export function markOilPoints(
+  ctx: Context,
+  jobId: number,
+  positionIds: readonly string[],
+  state: OilPointState,
+  why: LeftDryReason | null = null,
+): void {
   const { db } = ctx;
   const job = getOpenJob(db, jobId);
   const points = new Map(listOilPoints(db, job).map((point) => [point.positionId, point]));
   const set = db.prepare(
-    `INSERT INTO oil_point (job_id, position_id, product, amount, drops, left_out, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+    `INSERT INTO oil_point (job_id, position_id, product, amount, drops, left_out, why, at, person_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT DO UPDATE SET product = excluded.product, amount = excluded.amount, drops = excluded.drops, left_out = excluded.left_out,
-       at = excluded.at, person_id = excluded.person_id`,
+       why = excluded.why, at = excluded.at, person_id = excluded.person_id`,
   );
   const clear = db.prepare("DELETE FROM oil_point WHERE job_id = ? AND position_id = ?");
   const steps = state === "oiled" ? getBuild(db, job).steps : [];
@@ -87,13 +98,28 @@ export function markOilPoints(ctx: Context, jobId: number, positionIds: readonly
       );
     const { product, amount, drops } = givenAt(point.advice, point.instead) ?? { product: "nothing", amount: "", drops: 0 };
     if (state === "waiting") clear.run(jobId, positionId);
-    else set.run(jobId, positionId, product, amount, drops, state === "left-out" ? 1 : 0, ctx.now, ctx.person.id);
+    else
+      set.run(
+        jobId,
+        positionId,
+        product,
+        amount,
+        drops,
+        state === "left-out" ? 1 : 0,
+        state === "left-out" ? why : null,
+        ctx.now,
+        ctx.person.id,
+      );
   }
   writeJournal(
     ctx,
     state === "oiled" ? "points-oiled" : state === "left-out" ? "points-left-out" : "points-undone",
     { jobId, reelId: job.reel.id },
-    { points: positionIds.length, ...(positionIds.length === 1 ? { position: positionIds[0] } : {}) },
+    {
+      points: positionIds.length,
+      ...(positionIds.length === 1 ? { position: positionIds[0] } : {}),
+      ...(state === "left-out" && why ? { reason: why } : {}),
+    },
   );
   if (state === "oiled") advanceStation(ctx, job, "build");
 }

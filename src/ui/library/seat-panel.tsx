@@ -227,6 +227,7 @@ function SeatLeaf({ anatomy, position, type, onSeat }: LeafProps & Pick<Props, "
     <div className="grid grid-cols-2 gap-x-2 gap-y-1">
       <LeaveField label="Name of the seat" value={position.name} onLeave={(name) => take({ name })} />
       <LeaveField label="Orientation" value={position.orientation ?? ""} onLeave={(orientation) => take({ orientation })} />
+      <LeaveField label="Before it comes off" value={position.setFirst ?? ""} onLeave={(setFirst) => take({ setFirst })} />
       <NumberField label="Beside the axis, mm" value={position.acrossMm} onLeave={(acrossMm) => take({ acrossMm: acrossMm ?? 0 })} />
       <NumberField label="Along it from the base, mm" value={position.alongMm} onLeave={(alongMm) => take({ alongMm })} />
       <Field label="Turns with">

@@ -2,6 +2,7 @@ import { boardOf, shows } from "@/core/acts/act/board";
 import { failedWithout, stepsOfAct, withSteps } from "@/core/teardown/act-of-steps";
 import { nothingTold, type SeatOutcome } from "@/core/teardown/seat-outcome";
 import type { Step } from "@/core/teardown/step";
+import type { LeftDryReason } from "@/core/vocabulary/left-dry";
 import { gateFailed } from "./gate-failed";
 import { oilPoints } from "./oil-points";
 import { seatOutcome } from "./seat-outcome";
@@ -46,6 +47,7 @@ interface MarkedPoint {
   readonly positionId: string;
   readonly state: "waiting" | "oiled" | "left-out";
   readonly instead?: string | null;
+  readonly why?: LeftDryReason | null;
 }
 
 /** The oil points of a job as hands leave them. */
@@ -54,7 +56,11 @@ export const oilBoard = <P extends MarkedPoint>() =>
     shows(seatOutcome, (points, { positionId, product }) =>
       product === undefined ? points : points.map((point) => (point.positionId === positionId ? { ...point, instead: product } : point)),
     ),
-    shows(oilPoints, (points, { positionIds, state }) =>
-      points.map((point) => (positionIds.includes(point.positionId) && point.state !== state ? { ...point, state } : point)),
-    ),
+    shows(oilPoints, (points, { positionIds, state, why = null }) => {
+      const reason = state === "left-out" ? why : null;
+      return points.map((point) => {
+        const same = point.state === state && (point.why ?? null) === reason;
+        return positionIds.includes(point.positionId) && !same ? { ...point, state, why: reason } : point;
+      });
+    }),
   ]);

@@ -224,7 +224,7 @@ function Points({ of, props, build }: { of: readonly ShownPoint[]; props: BuildP
       points={of}
       closed={props.head.closed}
       missed={build.now.missed}
-      onMark={(id, state) => build.mark([id], state)}
+      onMark={(id, state, why) => build.mark([id], state, why)}
       onReopen={(operationId) => build.openAgain(operationId)}
       typeOf={(positionId) => props.partTypes[build.seats.get(positionId)?.partTypeId ?? ""]}
       onProduct={(positionId, product, onPurpose) => build.tell(positionId, { product, onPurpose })}

@@ -1,6 +1,7 @@
 import type { PartType } from "@/core/anatomy/types";
 import type { OilPoint, OilPointState } from "@/core/lubrication/oil-points";
 import type { StepAtBuild } from "@/core/teardown/step";
+import { type LeftDryReason, leftDryReasonIds, leftDryReasons } from "@/core/vocabulary/left-dry";
 import { Cautions } from "@/ui/bench/cautions";
 import { ProductChoice } from "./product-choice";
 
@@ -8,6 +9,8 @@ export interface ShownPoint extends OilPoint {
   readonly state: OilPointState;
   /** What went on in place of the rule's product. */
   readonly instead: string | null;
+  /** Why it was left out, where somebody said so. */
+  readonly why: LeftDryReason | null;
   /** Seats it is behind. */
   readonly behind: readonly string[];
 }
@@ -17,10 +20,29 @@ interface Props {
   readonly closed: boolean;
   /** What went in over a point that is still to do, by point. */
   readonly missed: ReadonlyMap<string, Pick<StepAtBuild, "operation" | "position">>;
-  readonly onMark: (positionId: string, state: ShownPoint["state"]) => void;
+  readonly onMark: (positionId: string, state: ShownPoint["state"], why?: ShownPoint["why"]) => void;
   readonly onReopen: (operationId: string) => void;
   readonly typeOf: (positionId: string) => PartType | undefined;
   readonly onProduct: (positionId: string, product: string | null, onPurpose: boolean) => void;
+}
+
+interface WhyProps {
+  readonly name: string;
+  readonly why: LeftDryReason | null;
+  readonly onChoose: (why: LeftDryReason | null) => void;
+}
+
+/** Why a place gets nothing: said by one press where somebody wants it said, never asked for. */
+function WhyLeftDry({ name, why, onChoose }: WhyProps) {
+  return (
+    <span role="group" aria-label={`${name}: why it gets nothing`} className="flex flex-wrap gap-1 py-1">
+      {leftDryReasonIds.map((id) => (
+        <button key={id} type="button" aria-pressed={why === id} className="key key-small" onClick={() => onChoose(why === id ? null : id)}>
+          {leftDryReasons[id]}
+        </button>
+      ))}
+    </span>
+  );
 }
 
 const stateWords = { waiting: "", oiled: "oiled", "left-out": "left out" } as const;
@@ -35,7 +57,7 @@ export function OilPoints({ points, closed, missed, onMark, onReopen, typeOf, on
       </h2>
       <Cautions said={cautions} />
       <ul className="border-t border-ink">
-        {points.map(({ positionId, name, advice, way, state, instead }) => {
+        {points.map(({ positionId, name, advice, way, state, instead, why }) => {
           const type = typeOf(positionId);
           const over = state === "waiting" ? missed.get(positionId) : undefined;
           return (
@@ -56,6 +78,9 @@ export function OilPoints({ points, closed, missed, onMark, onReopen, typeOf, on
                     ? `missed: the ${(over.position?.name ?? over.operation.words).toLowerCase()} went in over it`
                     : [way, advice.overruled && `not ${advice.overruled}`].filter(Boolean).join("; ")}
                 </span>
+                {state === "left-out" && !closed && (
+                  <WhyLeftDry name={name} why={why} onChoose={(reason) => onMark(positionId, "left-out", reason)} />
+                )}
                 {type && !closed && state !== "left-out" && (
                   <ProductChoice
                     name={name}
@@ -66,7 +91,7 @@ export function OilPoints({ points, closed, missed, onMark, onReopen, typeOf, on
                   />
                 )}
               </span>
-              <span className="text-note">{stateWords[state]}</span>
+              <span className="text-note">{closed && why ? leftDryReasons[why] : stateWords[state]}</span>
               {!closed && (
                 <span className="flex gap-2">
                   {state === "waiting" ? (

@@ -72,8 +72,8 @@ export function useBuild(props: BuildProps) {
     press("step-skipped", { jobId, operationId }, `${name} left for now`);
     settle();
   };
-  const mark = (positionIds: readonly string[], state: ShownPoint["state"]) =>
-    press("oil-points", { jobId, positionIds, state }, "Oil points");
+  const mark = (positionIds: readonly string[], state: ShownPoint["state"], why: ShownPoint["why"] = null) =>
+    press("oil-points", { jobId, positionIds, state, why }, "Oil points");
   const oilTheRest = (positionIds: readonly string[]) => {
     mark(positionIds, "oiled");
     // An outside service goes on by itself: these are all it has to do here.

@@ -1,6 +1,7 @@
 import { sizeWords } from "@/core/anatomy/shapes";
 import { isLeftHand } from "@/core/anatomy/thread";
 import type { PartType, Position } from "@/core/anatomy/types";
+import { setFirst } from "@/core/hands/set-first";
 import type { StripAct } from "@/core/hands/strip-acts";
 import { stripCautions } from "@/core/safety/act-cautions";
 import { mayBeAsbestos } from "@/core/safety/linings";
@@ -37,11 +38,17 @@ export function NextAct({ act, seats, partTypes, ridesOn, electric, absent, onAl
   const single = parts.length === 1;
   const doubtful = parts.find(({ type }) => mayBeAsbestos(type));
   const cautions = stripCautions(parts, electric);
+  const before = setFirst(parts);
   const riders = (id: string) => [...seats.values()].filter((seat) => ridesOn[seat.id] === id).map(({ name }) => name);
   return (
     <div>
       <h1>{act.batch?.name ?? first.position.name}</h1>
       <Cautions said={cautions} />
+      {before.length > 0 && (
+        <p className="mt-1">
+          <strong>First:</strong> {before.join("; ")}.
+        </p>
+      )}
       {doubtful && <LiningChoice {...lining} positionId={doubtful.position.id} type={doubtful.type} />}
       <ul className="mt-1 border-t border-ink" aria-label="Parts of this act">
         {parts.map(({ position, type }) => (

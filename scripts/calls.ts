@@ -18,7 +18,7 @@ import { nextTests } from "@/core/diagnosis/next-looks";
 import { links } from "@/core/diagnosis/strength-table";
 import { readPullTrace } from "@/core/drag/pull-trace";
 import { families } from "@/core/families/families";
-import { testSpec } from "@/core/proving/protocol";
+import { canBeTested, testOn } from "@/core/proving/protocol";
 import { quoteSum } from "@/core/quote/quote-sum";
 import { parseTag } from "@/core/tags/tag";
 import { buildOrder } from "@/core/teardown/build-order";
@@ -41,7 +41,7 @@ export const vocabulary: Readonly<Record<string, Readonly<Record<string, string>
   use: useFactors,
   finding: Object.fromEntries(findings.map(({ id, name }) => [id, name])),
   fault: Object.fromEntries(faults.map(({ id, name }) => [id, name])),
-  test: Object.fromEntries(testIds.map((id) => [id, testSpec(id).name])),
+  test: Object.fromEntries(testIds.map((id) => [id, testOn(familyIds.find((family) => canBeTested(family, id))!, id).name])),
   opening: Object.fromEntries(Object.entries(openings).map(([id, { name }]) => [id, name])),
 };
 

@@ -1,7 +1,7 @@
 import { faults } from "@/core/diagnosis/fault-table";
 import { findings } from "@/core/diagnosis/finding-table";
 import { everyBuild } from "@/core/families/families";
-import { testSpec } from "@/core/proving/protocol";
+import { testOn } from "@/core/proving/protocol";
 import { familyIds } from "@/core/vocabulary/families";
 import { testIds } from "@/core/vocabulary/tests";
 import { getAccount } from "@/data/account/job-acts";
@@ -98,7 +98,7 @@ const names = [...anyNames].filter((name) => name.includes(" ") && name.length >
 
 /** What a fault with its remedy, a sign and a test are called on every reel that can have them. */
 const generalNames = [
-  ...[...faults, ...findings, ...testIds.map(testSpec)].map(({ name }) => name),
+  ...[...faults, ...findings, ...familyIds.flatMap((family) => testIds.map((id) => testOn(family, id)))].map(({ name }) => name),
   ...faults.map(({ remedy }) => remedy.words),
 ];
 

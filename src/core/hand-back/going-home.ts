@@ -1,7 +1,7 @@
 import { opensReel, protocolOfJob } from "@/core/intake/job-kinds";
 import { formatMinor } from "@/core/money/money";
 import type { Observation, SkippedTest } from "@/core/proving/observation";
-import { type TestSpec, testSpec } from "@/core/proving/protocol";
+import { type TestSpec, testOn } from "@/core/proving/protocol";
 import { testOfComplaint } from "@/core/report/answers";
 import { leftOver, type TrayWell } from "@/core/teardown/left-over";
 import { isSettled } from "@/core/teardown/owed";
@@ -93,12 +93,9 @@ function untested(reel: ReelHere): KeepsHere[] {
   if (!owed.length && !made.size && ![...reasons.values()].some(Boolean)) blocks.push({ code: "tests", what: "not-since-together" });
   return [
     ...blocks,
-    ...bad.map(([testId]): KeepsHere => ({ code: "tests", what: "still-bad", testId, name: nameOfTest(reel.family, reel.path, testId) })),
+    ...bad.map(([testId]): KeepsHere => ({ code: "tests", what: "still-bad", testId, name: testOn(reel.family, testId).name })),
   ];
 }
-
-const nameOfTest = (family: FamilyId, path: JobPath, id: TestId): string =>
-  protocolOfJob(family, path).find((test) => test.id === id)?.name ?? testSpec(id).name;
 
 /** Everything that keeps a reel on the bench, in the order a bench would clear it. Empty means it may hang ready. */
 export function keepsOnBench(reel: ReelHere): KeepsHere[] {

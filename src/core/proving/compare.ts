@@ -1,5 +1,5 @@
 import type { Verdict } from "@/core/vocabulary/tests";
-import type { TestSpec } from "./protocol";
+import type { TestKind } from "./protocol";
 import { readingError } from "./reading-error";
 
 export interface Observation {
@@ -35,7 +35,7 @@ export interface Difference {
 }
 
 /** @returns null where either was not read, or a pull has no line radius to be compared at. */
-export function differenceOf(spec: TestSpec, before: Observation, after: Observation): Difference | null {
+export function differenceOf(spec: TestKind, before: Observation, after: Observation): Difference | null {
   if (before.value === null || after.value === null || spec.unit === null) return null;
   let scale = 1;
   if (spec.takesLineRadius) {
@@ -53,7 +53,7 @@ export function differenceOf(spec: TestSpec, before: Observation, after: Observa
  * another where the interval of the difference leaves nothing out. Pulls are compared as torque at the spool, because the same setting reads
  * differently at another line radius.
  */
-export function compare(spec: TestSpec, before: Observation, after: Observation): Change {
+export function compare(spec: TestKind, before: Observation, after: Observation): Change {
   if (rank[after.verdict] !== rank[before.verdict]) return rank[after.verdict] > rank[before.verdict] ? "better" : "worse";
   if (before.value === null && after.value === null) return "same";
   if (before.value === null || after.value === null) return "unlike";

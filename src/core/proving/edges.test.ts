@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { familyIds } from "@/core/vocabulary/families";
 import { compare, differenceOf } from "./compare";
-import { extraTests, protocolFor, type TestSpec, testSpec } from "./protocol";
+import { extraTests, protocolFor, type TestKind, testSpec } from "./protocol";
 import { readingError } from "./reading-error";
 import { readSpinTrace, speedsFromPulses } from "./spin-trace";
 import { readTraceCsv } from "./trace-csv";
@@ -100,7 +100,7 @@ describe("before against after, at its edges", () => {
     expect(compare(testSpec("drag-strike"), read(10), read(30))).toBe("changed");
     expect(compare(full, read(10, "good", null), read(30))).toBe("not-comparable");
     // An error of nothing and no difference: nothing changed.
-    expect(compare({ ...turning, unit: "cN·m" } as TestSpec, read(0), read(0))).toBe("same");
+    expect(compare({ ...turning, unit: "cN·m" } as TestKind, read(0), read(0))).toBe("same");
   });
 });
 

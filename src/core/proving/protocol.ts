@@ -18,6 +18,8 @@ export interface TestSpec {
   readonly better: "more" | "less" | "none";
   readonly caution?: string;
 }
+/** A test without the words it has on a reel. */
+export type TestKind = Omit<TestSpec, "name" | "how" | "why">;
 
 const pull = (id: TestId, name: string, how: string, why: string, better: TestSpec["better"]): TestSpec => ({
   id,
@@ -175,22 +177,54 @@ interface Protocol {
   readonly tests: readonly TestId[];
   /** What sets the drag is called on it, where not as its kind is. */
   readonly called?: string;
-  /** How a test is made on it, where its own parts make it otherwise. */
-  readonly how?: Readonly<Partial<Record<TestId, string>>>;
+  /** A test's own words on it, where its own parts make it otherwise. */
+  readonly own?: Readonly<Partial<Record<TestId, Partial<Pick<TestSpec, "name" | "how" | "why">>>>>;
 }
 
 const spun = "spin the spool once by the flange with a firm flick, count until it stops.";
 
+const byCap = {
+  how: "In free spool screw the side adjuster cap in until there is just no play, then back it off to the first play you can feel. The reading is from a dial gauge on the flange.",
+};
+
 const protocols: Readonly<Record<FamilyId, Protocol>> = {
-  "star-drag-bridge": { adjuster: "star", tests: conventional },
-  "star-drag-clutch": { adjuster: "star", tests: conventional },
-  "lever-drag": { adjuster: "lever", tests: conventional, how: { "free-spool": `Drag lever back to free, ${spun}` } },
+  "star-drag-bridge": { adjuster: "star", tests: conventional, own: { "side-play": byCap } },
+  "star-drag-clutch": {
+    adjuster: "star",
+    tests: conventional,
+    own: {
+      "side-play": byCap,
+      turning: {
+        how: "In gear wind it under one fingertip, slowly, three turns; feel for stiffness or grit. The reading is the torque at the handle.",
+        why: "Stiff: look to the bearing at the shaft's foot. Easier with the plate's screws eased an eighth: plate overdrawn, or a magnet rubbing.",
+      },
+    },
+  },
+  "lever-drag": {
+    adjuster: "lever",
+    tests: conventional,
+    own: {
+      "free-spool": { how: `Drag lever back to free, ${spun}` },
+      turning: {
+        how: "Lever at strike, turn the handle slowly three times; feel for stiffness or grit. The reading is the torque at the handle.",
+      },
+      "side-play": {
+        name: "End float",
+        how: "Lever at free, push and pull the spool along its shaft. The reading is from a dial gauge on the flange.",
+        why: "A little is right at free; much means a worn bearing, or a spacer left out.",
+      },
+    },
+  },
   "baitcaster-low-profile": {
     adjuster: "star",
     tests: ["free-spool", "turning", ...drags, "anti-reverse", "level-wind"],
-    how: { "free-spool": `Thumb bar pressed, ${spun}` },
+    own: { "free-spool": { how: `Thumb bar pressed, ${spun}` } },
   },
-  "baitcaster-round": { adjuster: "star", tests: [...conventional, "level-wind"], how: { "free-spool": `Thumb bar pressed, ${spun}` } },
+  "baitcaster-round": {
+    adjuster: "star",
+    tests: [...conventional, "level-wind"],
+    own: { "free-spool": { how: `Thumb bar pressed, ${spun}` } },
+  },
   spinning: { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
   "spinning-fluid-sealed": { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
   "spinning-sealed-bail-less": { adjuster: "knob", tests: [...fixedSpool, "roller"] },
@@ -198,32 +232,53 @@ const protocols: Readonly<Record<FamilyId, Protocol>> = {
   centrepin: {
     adjuster: "knob",
     tests: ["free-spool", "click"],
-    how: {
-      "free-spool": "Click off, spin the drum once with a firm flick of the rim, count until it stops.",
-      "side-play": "Push and pull the drum along its pin: barely there. The reading is from a dial gauge on the flange.",
+    own: {
+      "free-spool": {
+        name: "Free spin",
+        how: "Check off, spin the drum by one flick of a fingertip on its rim, count until it stops. Twice or three times; the middle one counts.",
+        why: "Dirt, a dented shield or lost preload shows here first.",
+      },
+      click: {
+        name: "Check",
+        how: "Check on, draw line by hand both ways and listen; then off. The reading is how much louder it is than the room.",
+        why: "A pawl worn to a slope slips; off, it must leave the drum alone.",
+      },
+      "side-play": {
+        name: "Rock at the rim",
+        how: "Rock the drum at its rim, push and pull it along its spindle: barely there. The reading is from a dial gauge on the rim.",
+        why: "Rock means preload lost or a worn bearing; a rub is a shim, or dirt under the drum.",
+      },
+      knob: { name: "Drum knobs", how: "Spin each knob with one finger." },
     },
   },
   fly: {
     adjuster: "knob",
     tests: ["turning", ...drags, "click"],
-    how: { turning: "Wind the spool by its knob, the drag backed off: even, no tick, no rock." },
+    own: {
+      turning: { how: "Wind the spool by its knob, the drag backed off: even, no tick, no rock." },
+      "side-play": {
+        name: "Rock at the rim",
+        how: "Rock the spool at its rim, push and pull it along its spindle. The reading is from a dial gauge on the rim.",
+        why: "Barely any is right; more is a worn bearing or bush.",
+      },
+    },
   },
 };
 
 /** Whether such a reel has a drag to be backed off. */
 export const hasDrag = (family: FamilyId): boolean => protocols[family].tests.includes("drag-full");
 
-/** A test in the words of the reel's own parts. */
-function onFamily(id: TestId, family: FamilyId): TestSpec {
-  const { adjuster, called, how } = protocols[family];
+/** A test in the words of the reel's own parts: the name it has wherever a person reads of it. */
+export function testOn(family: FamilyId, id: TestId): TestSpec {
+  const { adjuster, called, own } = protocols[family];
   const spec = withAdjuster(specs[id], adjuster);
   const named = (words: string) => (called ? words.replaceAll(adjuster, called).replaceAll(capital(adjuster), capital(called)) : words);
-  return { ...spec, name: named(spec.name), how: how?.[id] ?? named(spec.how) };
+  return { ...spec, name: named(spec.name), how: named(spec.how), ...own?.[id] };
 }
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** The tests of a family, in the order that needs nothing opened. */
-export const protocolFor = (family: FamilyId): TestSpec[] => protocols[family].tests.map((id) => onFamily(id, family));
+export const protocolFor = (family: FamilyId): TestSpec[] => protocols[family].tests.map((id) => testOn(family, id));
 
 const withHandle: readonly TestId[] = ["dead-angle", "knob"];
 const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
@@ -241,10 +296,10 @@ const extras: Readonly<Record<FamilyId, readonly TestId[]>> = {
 };
 
 /** Tests made when there is a reason to: nothing waits for them. */
-export const extraTests = (family: FamilyId): TestSpec[] => extras[family].map((id) => onFamily(id, family));
+export const extraTests = (family: FamilyId): TestSpec[] => extras[family].map((id) => testOn(family, id));
 
 /** Whether a reel of a family can be tested so: a centrepin has no bail to snap. */
 export const canBeTested = (family: FamilyId, id: TestId): boolean => protocols[family].tests.includes(id) || extras[family].includes(id);
 
-/** A test by itself, for its unit and which way is better. */
-export const testSpec = (id: TestId): TestSpec => specs[id];
+/** A test by itself, for its unit and which way is better. It has no words: those are the reel's, and testOn says them. */
+export const testSpec = (id: TestId): TestKind => specs[id];

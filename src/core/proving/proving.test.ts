@@ -125,3 +125,33 @@ describe("the protocol", () => {
     ]).toEqual([true, false, true, true, false]);
   });
 });
+
+describe("a test's words on a reel", () => {
+  const all = (family: (typeof familyIds)[number]) => [...protocolFor(family), ...extraTests(family)];
+  // Common practice: which reels have such a control at all.
+  const controls: readonly (readonly [RegExp, (family: (typeof familyIds)[number]) => boolean])[] = [
+    [/\bstar\b/i, (family) => /^star-drag|^baitcaster/.test(family)],
+    [/\btension\b/i, (family) => family.startsWith("baitcaster")],
+    [/\badjuster cap\b/i, (family) => family.startsWith("star-drag")],
+    [/drag lever|strike|lever at/i, (family) => family === "lever-drag"],
+    [/thumb bar/i, (family) => family.startsWith("baitcaster")],
+    [/\bclick\b/i, (family) => /^star-drag|^lever|^baitcaster-round|^fly/.test(family)],
+    [/\bcheck\b/i, (family) => family === "centrepin"],
+    [/\bbail\b/i, (family) => family === "spinning" || family === "spinning-fluid-sealed"],
+    [/\bdial\b(?! gauge)/i, (family) => family === "spincast"],
+  ];
+  it.each(familyIds)("%s: name only controls that it has", (family) => {
+    for (const { name, how } of all(family))
+      for (const [control, has] of controls) if (control.test(`${name}. ${how}`)) expect(has(family), `${name}: ${how}`).toBe(true);
+  });
+
+  it("are its own where its parts make it otherwise", () => {
+    const named = (family: (typeof familyIds)[number], id: string) => all(family).find((test) => test.id === id)!;
+    expect(named("lever-drag", "side-play").how).toMatch(/Lever at free/);
+    expect(named("centrepin", "click").name).toBe("Check");
+    expect(named("centrepin", "side-play").how).toMatch(/rim/);
+    expect(named("centrepin", "free-spool").how).toMatch(/flick of a fingertip/);
+    expect(named("star-drag-clutch", "turning").how).toMatch(/under one fingertip/);
+    expect(named("star-drag-clutch", "turning").why).toMatch(/eased an eighth/);
+  });
+});

@@ -3,10 +3,9 @@ import type { JobActs } from "@/core/account/job-acts";
 import { type Sentence, tell } from "@/core/account/sentences";
 import { sizeWords } from "@/core/anatomy/shapes";
 import { seatOfPlacing } from "@/core/anatomy/types";
-import { protocolOfJob } from "@/core/intake/job-kinds";
 import { givenAt, keptDry } from "@/core/lubrication/given";
 import { lubricantFor } from "@/core/lubrication/lubricant-for";
-import { testSpec } from "@/core/proving/protocol";
+import { testOn } from "@/core/proving/protocol";
 import { remedyOn } from "@/core/safety/act-cautions";
 import { rolesBySection } from "@/core/service/depth";
 import { placesOfComplaints } from "@/core/service/places";
@@ -121,7 +120,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
     ),
     asItIs: listAsItIs(db, job.id).map(({ testId, reason }) => ({
       act: `as-it-is:${testId}`,
-      name: testName(version, job, testId),
+      name: testOn(version.model.family, testId).name,
       reason,
     })),
     noted: notedAtSteps(db, job, steps),
@@ -129,7 +128,7 @@ export function jobActs(db: Db, job: Job, version: ModelVersion = machineOf(db, 
     tests: answersThatHold(db, job, steps).map(({ id, testId, phase, verdict, value, unit: kept, simulated }) => ({
       act: `answer:${id}`,
       id: testId,
-      name: testName(version, job, testId),
+      name: testOn(version.model.family, testId).name,
       phase,
       verdict,
       reading: value === null ? "" : `${sayMeasure(value, kept, force)}${simulated ? " (simulated)" : ""}`,
@@ -192,10 +191,6 @@ function notedAtSteps(db: Db, job: Job, steps: ReturnType<typeof getBuild>["step
   });
 }
 const seatWords = (operationId: string): string => seatOfPlacing(operationId) ?? operationId;
-
-/** What a test is called on this reel: a lever drag's has its lever in its name. */
-const testName = (version: ModelVersion, job: Job, id: JobActs["tests"][number]["id"]): string =>
-  protocolOfJob(version.model.family, job).find((test) => test.id === id)?.name ?? testSpec(id).name;
 
 /** What was looked at, ruled out, and found. */
 function diagnosisActs(

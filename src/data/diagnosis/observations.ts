@@ -1,7 +1,7 @@
 import { groupBy } from "@/core/group-by";
 import { goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
-import { canBeTested, testSpec } from "@/core/proving/protocol";
+import { canBeTested, testOn } from "@/core/proving/protocol";
 import { type TraceSample, traceSchema } from "@/core/proving/trace";
 import type { FamilyId } from "@/core/vocabulary/families";
 import type { TestId, Verdict } from "@/core/vocabulary/tests";
@@ -84,7 +84,7 @@ function refuseForeign(db: Db, { modelVersionId }: Pick<Job, "modelVersionId">, 
     .pluck()
     .get(modelVersionId) as FamilyId;
   if (!canBeTested(family, testId))
-    throw new Refusal("not-on-this-reel", `${testSpec(testId).name}: this kind of reel has no such test. Choose another.`);
+    throw new Refusal("not-on-this-reel", `${testOn(family, testId).name}: this kind of reel has no such test. Choose another.`);
 }
 
 /** Leaves a test out, with its reason or a reason later. An answer given before stays; one given later takes the skip back. */

@@ -1,4 +1,4 @@
-import { testSpec } from "@/core/proving/protocol";
+import { testOn } from "@/core/proving/protocol";
 import { originWords } from "@/core/report/origin-words";
 import type { OwnerRecord, PictureBytes } from "@/core/report/owner-record";
 import type { Report } from "@/core/report/report";
@@ -62,7 +62,7 @@ export function getOwnerRecord(db: Db, job: Job, report: Report, dates: (iso: st
         on: at ? dates(at) : "",
       })),
     readings: listObservations(db, job.id).map((one) => ({
-      name: testSpec(one.testId).name,
+      name: testOn(version.model.family, one.testId).name,
       when: one.phase,
       said: one.value === null ? one.verdict : `${sayMeasure(one.value, one.unit, force)}, ${one.verdict}`,
       on: dates(one.at),

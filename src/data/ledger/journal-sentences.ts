@@ -1,11 +1,17 @@
+import { z } from "zod";
 import { seatOfPlacing } from "@/core/anatomy/types";
 import { type JournalNames, journalSentence } from "@/core/journal/journal-sentence";
-import { testSpec } from "@/core/proving/protocol";
-import type { TestId } from "@/core/vocabulary/tests";
+import { testOn } from "@/core/proving/protocol";
+import { familyIds } from "@/core/vocabulary/families";
+import { testIds } from "@/core/vocabulary/tests";
 import { findPartTypes } from "@/data/catalogue/part-types";
 import type { Db } from "@/data/database/database";
 import { type JournalEntry, listJournal, listJournalOfCustomer } from "@/data/database/journal";
+import { rows } from "@/data/database/rows";
 import { faultNamer, knowledgeOf } from "@/data/diagnosis/knowledge";
+
+const familyOfReel = z.object({ id: z.number(), family: z.enum(familyIds) });
+const testIdSchema = z.enum(testIds);
 
 export interface JournalLine {
   readonly id: number;
@@ -44,6 +50,16 @@ function sentencesOf(db: Db, entries: readonly JournalEntry[]): JournalLine[] {
     ids("jobId"),
   );
   const customers = named("SELECT id, name FROM customer WHERE id IN (SELECT value FROM json_each(?))", ids("customerId"));
+  const families = new Map(
+    rows(
+      familyOfReel,
+      db
+        .prepare(
+          "SELECT reel.id, model.family FROM reel JOIN model ON model.id = reel.model_id WHERE reel.id IN (SELECT value FROM json_each(?))",
+        )
+        .all(ids("reelId")),
+    ).map(({ id, family }) => [id, family]),
+  );
   const reels = named(
     `SELECT reel.id, model.maker || ' ' || model.name || CASE reel.serial WHEN '' THEN '' ELSE ', serial ' || reel.serial END
      FROM reel JOIN model ON model.id = reel.model_id WHERE reel.id IN (SELECT value FROM json_each(?))`,
@@ -85,7 +101,11 @@ function sentencesOf(db: Db, entries: readonly JournalEntry[]): JournalLine[] {
       model: (id) => models.get(String(id)) ?? "a model",
       fault: (id) => faultOf(String(id))?.name ?? "a fault",
       sign: (id) => findings.get(String(id)) ?? "a sign",
-      test: (id) => testSpec(String(id) as TestId)?.name ?? "a test",
+      test: (id) => {
+        const test = testIdSchema.safeParse(id).data;
+        const family = families.get(entry.reelId ?? 0);
+        return test === undefined || family === undefined ? "a test" : testOn(family, test).name;
+      },
       person: (id) => people.get(Number(id)) ?? "somebody",
       customer: customers.get(entry.customerId ?? 0) ?? "a customer",
       reel: reels.get(entry.reelId ?? 0) ?? "a reel",

@@ -1,7 +1,7 @@
 import { saying } from "@/core/account/sentences";
 import type { ReelHistory } from "@/core/history/history";
 import { seriesName } from "@/core/measures/measure-lines";
-import { testSpec } from "@/core/proving/protocol";
+import { testOn } from "@/core/proving/protocol";
 import { jobKinds } from "@/core/vocabulary/job-kinds";
 import { pieceSources } from "@/core/vocabulary/piece-sources";
 import { getAccount } from "@/data/account/job-acts";
@@ -73,7 +73,7 @@ export function getReelHistory(
             says: one.says,
           })),
           measurements: listObservations(db, job.id).map((one) => ({
-            test: testSpec(one.testId).name,
+            test: testOn(model.family, one.testId).name,
             phase: one.phase,
             verdict: one.verdict,
             value: one.value,

@@ -6,7 +6,7 @@ import { keepsHereWords, stationOfBlock } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
-import { hasDrag, testSpec } from "@/core/proving/protocol";
+import { hasDrag, testOn } from "@/core/proving/protocol";
 import { storageOwed } from "@/core/shop/duties";
 import { notDoneByWord } from "@/core/teardown/owed";
 import { asItIsReasons } from "@/core/vocabulary/as-it-is";
@@ -85,7 +85,7 @@ export default async function ReturnPage(props: StationProps) {
         ),
         checks: steps.filter(({ operation, state }) => operation.kind === "gate" && state === "done").length,
         tested: after.length,
-        bad: after.filter(({ verdict }) => verdict === "bad").map(({ testId }) => testSpec(testId).name),
+        bad: after.filter(({ verdict }) => verdict === "bad").map(({ testId }) => testOn(version.model.family, testId).name),
       }}
       account={{
         found: saying(sentences, "found"),
@@ -119,7 +119,7 @@ export default async function ReturnPage(props: StationProps) {
       }
       asItIs={listAsItIs(db, job.id).map(({ testId, reason }) => ({
         testId,
-        words: `Returned as it is: ${testSpec(testId).name} is bad. ${asItIsReasons[reason]}.`,
+        words: `Returned as it is: ${testOn(version.model.family, testId).name} is bad. ${asItIsReasons[reason]}.`,
       }))}
       brought={job.brought.map((item) => ({ id: item.item, words: broughtWith[item.item], given: item.givenBackAt !== null }))}
       nextOn={dates.nextService}

@@ -50,7 +50,13 @@ export function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
     const { orientation, trap, caution, hole, lubricant } = seat(fact.at)!;
     expect([orientation, trap, caution, hole, lubricant?.why].filter(Boolean).join(" | "), fact.at).toMatch(fact.says);
   }
-  if ("first" in fact) expect(seat(fact.at)?.setFirst ?? "", fact.at).toMatch(fact.first);
+  if ("first" in fact)
+    expect(
+      seat(fact.at)
+        ?.setFirst.map(({ words }) => words)
+        .join("; ") ?? "",
+      fact.at,
+    ).toMatch(fact.first);
   if ("product" in fact) expect(seat(fact.at)?.lubricant?.product, fact.at).toBe(fact.product);
   if ("oilPort" in fact) expect(seat(fact.at)?.oilPort, fact.at).toBeTruthy();
   if ("stays" in fact) expect(seat(fact.at)?.stays, fact.at).toBe(true);

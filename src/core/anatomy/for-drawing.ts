@@ -34,6 +34,7 @@ function drawnSeat({
     ...(insideOf === undefined ? {} : { insideOf }),
     editions,
     guessed,
+    setFirst: [],
     verify: [],
     hides: false,
   };

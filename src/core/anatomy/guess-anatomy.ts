@@ -92,7 +92,7 @@ export function guessAnatomy(
     const holders: string[] = [];
     if (!fasteners.has(part.kind))
       for (let back = i - 1; back >= 0 && fasteners.has(named[back]!.kind); back--) holders.push(named[back]!.id);
-    const { orientation, lubricant, caution, trap, hides, oilPort, hole, tightness } = part.like ?? {};
+    const { orientation, setFirst, lubricant, caution, trap, hides, oilPort, hole, tightness } = part.like ?? {};
     return {
       id: part.id,
       assemblyId: sideOf(part) ?? unsaid.id,
@@ -103,6 +103,8 @@ export function guessAnatomy(
       heldBy: holders.reverse(),
       guessed: true,
       ...(orientation ? { orientation } : {}),
+      // Which of the pieces is the control nobody knows here: its words stay.
+      ...(setFirst ? { setFirst: setFirst.map(({ words }) => ({ words })) } : {}),
       ...(lubricant ? { lubricant } : {}),
       ...(caution ? { caution } : {}),
       ...(trap ? { trap } : {}),

@@ -94,8 +94,11 @@ export const positionSchema = z.object({
   shutBy: z.array(id).optional(),
   /** Seats that share this name may be filled in any order among themselves. */
   freeOrder: id.optional(),
-  /** What is set before it comes off: a lever, a cap, a knob. */
-  setFirst: z.string().max(120).optional(),
+  /** What is set before it comes off, and the seat of the control that is set, where it has one. */
+  setFirst: z
+    .array(z.object({ words: z.string().min(2).max(80), control: id.optional() }))
+    .max(8)
+    .default([]),
   /** How it lies, in words for the hand. */
   orientation: z.string().max(160).optional(),
   /** The reel decides how it lies: it goes back as it was found. */

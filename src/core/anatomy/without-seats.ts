@@ -37,6 +37,7 @@ export function withoutSeats(anatomy: Anatomy, seats: ReadonlySet<string>, opera
         ...seat,
         ...(shutBy ? { shutBy: shutBy.filter(here) } : {}),
         restsOn: carry(seat.restsOn, (id) => gone.get(id)?.restsOn),
+        setFirst: seat.setFirst.filter(({ control }) => control === undefined || here(control)),
         passesThrough: seat.passesThrough.filter(here),
         heldBy: carry(seat.heldBy, (id) => gone.get(id)?.heldBy),
         ...(ridesOn !== undefined && here(ridesOn) ? { ridesOn } : {}),

@@ -3,7 +3,7 @@ import type { PartType } from "@/core/anatomy/types";
 import { mayBeAsbestos } from "@/core/safety/linings";
 
 /** What wears at one part more than at others of its kind, the likeliest first. Source: common practice. */
-const byRole: Readonly<Record<string, readonly string[]>> = {
+export const wearByRole: Readonly<Record<string, readonly string[]>> = {
   "clutch-sleeve": ["pitted: the clutch slips", "scored"],
   "roller-clutch": ["grease in it: slips or skips", "needles rough"],
   // Lever drags.
@@ -12,6 +12,7 @@ const byRole: Readonly<Record<string, readonly string[]>> = {
   "drag-cap": ["tab bent or cracked", "scratched by pliers: opened before", "thread crossed"],
   "pressure-plate": ["ridged: a fingernail catches", "bent", "blued"],
   foot: ["threads pulled", "bent", "cracked at a hole"],
+  "click-tongue": ["point sheared to a slope", "metal dust under it"],
   // Wherever a shaft carries the spool, or the drum.
   "spool-shaft": ["end mushroomed", "scored", "bent"],
   spindle: ["scored", "bent", "rusted"],
@@ -24,7 +25,6 @@ const byRole: Readonly<Record<string, readonly string[]>> = {
   "hinge-screw": ["its hole egged: the button is loose", "bent", "thread pulled"],
   "push-button": ["hinge egged", "cracked"],
   // Centrepin.
-  drum: ["out of true", "hub groove worn", "rim dented"],
   "hub-sleeve": ["scored", "edge worn: no preload"],
 };
 
@@ -38,14 +38,13 @@ function byKind(type: PartType): readonly string[] {
       return ["rough when turned slowly under load", "noisy", "frozen", "shield dented or marked"];
     case "friction-washer":
       return isMadeOf(type, "soft") ? ["scarred", "cracked or stiff", "no grease left"] : ["glazed", "frayed edge", "torn"];
+    case "washer":
+      return ["ridged: a fingernail catches", "worn thin", "bent"];
     case "keyed-washer":
     case "eared-washer":
-    case "washer":
       return ["ridged: a fingernail catches", "ears or flats rounded", "blued"];
     case "cupped-washer":
       return ["flat: the cup is gone", "cracked"];
-    case "tongue":
-      return ["point sheared to a slope", "metal dust under it"];
     case "ratchet":
       return ["teeth rounded", "loose"];
     case "dog":
@@ -55,8 +54,9 @@ function byKind(type: PartType): readonly string[] {
     case "wave-spring":
     case "clip":
       return ["bent or set short", "rusted", "proud: file flush"];
-    case "spool":
     case "drum":
+      return ["out of true", "hub groove worn", "rim dented"];
+    case "spool":
       return ["flange chipped", "shaft end mushroomed", "corroded under the line"];
     case "plate":
     case "body":
@@ -90,5 +90,5 @@ function byKind(type: PartType): readonly string[] {
 /** What to look for on a part that may be worn: its own signs where it has some, its kind's otherwise. */
 export function wearSignsOf(type: PartType): readonly string[] {
   if (mayBeAsbestos(type)) return ["broken or loose: refer to licensed handling"];
-  return byRole[type.role] ?? byKind(type);
+  return wearByRole[type.role] ?? byKind(type);
 }

@@ -319,7 +319,7 @@ export const baitcasterLowProfileTable: TemplateTable = {
           change: {
             drop: sideScrews,
             freedBy: { brake: [] },
-            reseat: { "side-plate": { setFirst: "tension knob backed off, the plate's catch open" } },
+            reseat: { "side-plate": { setFirst: [{ words: "tension knob backed off, the plate's catch open", control: "tension-cap" }] } },
             operations: [
               { id: "back-off", kind: "set-state", words: "Spool tension knob backed off, dial at its open place, before the side plate is turned home", after: place("tension-cap", "spool"), before: ["turn-home"] },
               { id: "turn-home", kind: "press", words: "Side plate turned home on its lugs: the catch snaps, no gap", after: place("side-plate", "plate-keeper") },

@@ -1,67 +1,73 @@
 import type { Position } from "@/core/anatomy/types";
 import type { FamilyId } from "@/core/vocabulary/families";
 
-/** The position a control has to be in before a part comes off, and the parts; a name with a star for all that begin so. */
-type Rule = readonly [position: string, ...seats: string[]];
+/** What is set, the seat of the control that is set, and the parts that do not come off before; a name with a star for all that begin so. */
+type Rule = readonly [words: string, control: string | null, ...parts: string[]];
 
-const capOpen = "side adjuster cap backed off till there is play";
-const starBack: Rule = ["star wound back: it lifts the handle, nothing is pried", "handle"];
-const knobOpen = "tension knob backed off, its turns noted";
+const plateScrews = ["head-screw-*", "tail-screw-*", "take-apart-screw"];
+const conventional: readonly Rule[] = [
+  ["star wound back: it lifts the handle, nothing is pried", "star", "handle"],
+  ["side adjuster cap backed off till there is play", "cap", ...plateScrews],
+  ["free-spool lever up", "lever", "bridge-screw-*"],
+  ["click on", "click-button", "click-spring"],
+  ["line guide at one end", "guide", "pawl-cap"],
+];
 const bails: readonly Rule[] = [
-  ["bail shut", "roller-screw"],
-  ["bail open", "trigger"],
-  ["anti-reverse on", "rotor-nut"],
-  ["drag knob slack", "spool"],
+  ["bail shut", "bail-wire", "roller-screw"],
+  ["bail open", "bail-wire", "trigger"],
+  ["anti-reverse on", "switch", "rotor-nut"],
+  ["drag knob slack", "drag-knob", "spool"],
 ];
 const casting: readonly Rule[] = [
-  [knobOpen, "side-screw-*", "gear-screw-*"],
-  ["line guide at one end", "pawl-cap", "worm-clip"],
+  ["tension knob backed off, its turns noted", "tension-cap", "side-screw-*", "gear-screw-*"],
+  ["line guide at one end", "guide", "pawl-cap", "worm-clip"],
 ];
 
 /** What is set before the hand moves, at each family. Source: common practice. */
 const rules: Readonly<Record<FamilyId, readonly Rule[]>> = {
-  "star-drag-bridge": [
-    starBack,
-    [capOpen, "head-screw-*", "tail-screw-*", "take-apart-screw"],
-    ["free-spool lever up", "bridge-screw-*"],
-    ["line guide at one end", "pawl-cap"],
-  ],
-  "star-drag-clutch": [
-    starBack,
-    [capOpen, "head-screw-*", "tail-screw-*", "take-apart-screw"],
-    ["free-spool lever up", "bridge-screw-*"],
-    ["click on", "click-spring"],
-  ],
+  "star-drag-bridge": conventional,
+  "star-drag-clutch": conventional,
   "lever-drag": [
-    ["lever at free, preset backed right off", "knob-preset"],
-    ["lever at free", "quadrant-screw-*", "plate-screw-*"],
-    ["marked as it lies", "cam"],
-    ["click off", "spool"],
+    ["lever at free", "lever", "knob-preset", "quadrant-screw-*", "plate-screw-*"],
+    ["preset backed right off", "knob-preset", "knob-preset"],
+    ["the cam marked as it lies", "cam", "cam"],
+    ["click off", "click-button", "spool"],
   ],
   "baitcaster-low-profile": casting,
   "baitcaster-round": casting,
   spinning: bails,
   "spinning-fluid-sealed": bails,
   "spinning-sealed-bail-less": [
-    ["drag knob slack", "spool"],
-    ["pin at a cut-out of its housing", "clutch"],
+    ["drag knob slack", "drag-knob", "spool"],
+    ["its pin at a cut-out of the housing", "clutch-pin", "clutch"],
   ],
   spincast: [
-    ["lure off, the line drawn out of the ring and held", "front-cover"],
-    ["anti-reverse on", "cone-nut"],
-    ["drag at its slackest", "spool-clip"],
-    ["stop switch out of the way", "hinge-screw", "cover-screw-*"],
+    ["lure off, the line drawn out of the ring and held", null, "front-cover"],
+    ["anti-reverse on", "stop-switch", "cone-nut"],
+    ["drag at its slackest", "toothed-nut", "spool-clip"],
+    ["stop switch out of the way", "stop-switch", "hinge-screw", "cover-screw-*"],
   ],
-  centrepin: [["line taped, check off", "drum-screw", "latch"]],
-  fly: [["drag backed off, line held", "spool-cap"]],
+  centrepin: [
+    ["line taped", null, "drum-screw", "latch"],
+    ["check off", "check-switch", "drum-screw", "latch"],
+  ],
+  fly: [
+    ["line held", null, "spool-cap"],
+    ["drag backed off", "drag-knob", "spool-cap"],
+  ],
 };
 
 const meets = (pattern: string, seat: string): boolean =>
   pattern.endsWith("*") ? seat.startsWith(pattern.slice(0, -1)) : pattern === seat;
 
-/** The seats of a family, each with what is set before it comes off. */
-export const withSetFirst = (family: FamilyId, positions: readonly Position[]): Position[] =>
-  positions.map((position) => {
-    const said = rules[family].flatMap(([words, ...seats]) => (seats.some((pattern) => meets(pattern, position.id)) ? [words] : []));
-    return said.length ? { ...position, setFirst: [position.setFirst, ...said].filter(Boolean).join("; ") } : position;
+/** The seats of a reel of a family, each with what is set before it comes off; nothing is said of a control that the reel has not. */
+export function withSetFirst(family: FamilyId, positions: readonly Position[]): Position[] {
+  const there = new Set(positions.map(({ id }) => id));
+  const own = rules[family].filter(([, control]) => control === null || there.has(control));
+  return positions.map((position) => {
+    const said = own.flatMap(([words, control, ...parts]) =>
+      parts.some((pattern) => meets(pattern, position.id)) ? [control === null ? { words } : { words, control }] : [],
+    );
+    return said.length ? { ...position, setFirst: [...position.setFirst, ...said] } : position;
   });
+}

@@ -1,9 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { families, familyWith } from "@/core/families/families";
-import { familyIds } from "@/core/vocabulary/families";
+import { everyBuild, families, familyWith } from "@/core/families/families";
+import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { batchesOf } from "./batches";
-import { setFirst } from "./set-first";
+import { setFirst, typedSetFirst } from "./set-first";
 import { allStripActs } from "./strip-acts";
+
+const seatOf = (family: FamilyId, seat: string, built: Readonly<Record<string, string>>) =>
+  familyWith(family, built).anatomy.positions.find(({ id }) => id === seat)!;
 
 describe("what is set before hands move", () => {
   // Common practice: the position comes before the act that needs it, in the order a full strip takes.
@@ -32,9 +35,32 @@ describe("what is set before hands move", () => {
     expect(setFirst(ring)).toHaveLength(1);
   });
 
+  it("is said no more of a control that is off", () => {
+    const { anatomy } = families["lever-drag"];
+    const ring = anatomy.positions.filter(({ id }) => id.startsWith("plate-screw-")).map((position) => ({ position }));
+    expect(setFirst(ring)).toEqual(["lever at free"]);
+    expect(setFirst(ring, new Set(["lever"]))).toEqual([]);
+  });
+
+  it("names only controls that the reel has, in every build", () => {
+    expect(setFirst([{ position: seatOf("centrepin", "drum-screw", { check: "none" }) }])).toEqual(["line taped"]);
+    for (const family of familyIds)
+      for (const { template } of everyBuild(family)) {
+        const seats = new Set(template.anatomy.positions.map(({ id }) => id));
+        for (const position of template.anatomy.positions)
+          for (const { control } of position.setFirst) expect(control === undefined || seats.has(control), control).toBe(true);
+      }
+  });
+
+  it("is typed one after the other, and what stood there keeps its control", () => {
+    const before = [{ words: "lever at free", control: "lever" }];
+    expect(typedSetFirst("lever at free; line taped;", before)).toEqual([before[0], { words: "line taped" }]);
+    expect(typedSetFirst(" ", before)).toEqual([]);
+  });
+
   it("is said somewhere in every family, and of nothing that stays in", () => {
     for (const family of familyIds) {
-      const said = familyWith(family, {}).anatomy.positions.filter((position) => position.setFirst);
+      const said = familyWith(family, {}).anatomy.positions.filter((position) => position.setFirst.length);
       expect(said.length, family).toBeGreaterThan(0);
       for (const { id, stays } of said) expect(stays, `${family} ${id}`).not.toBe(true);
     }

@@ -14,6 +14,7 @@ import {
   tightnessClasses,
   verifiable,
 } from "@/core/anatomy/types";
+import { typedSetFirst } from "@/core/hands/set-first";
 import { judgeProduct } from "@/core/lubrication/judge-product";
 import { readLiningMaterial } from "@/core/safety/linings";
 import { liningMaterialIds } from "@/core/vocabulary/lining-materials";
@@ -227,7 +228,11 @@ function SeatLeaf({ anatomy, position, type, onSeat }: LeafProps & Pick<Props, "
     <div className="grid grid-cols-2 gap-x-2 gap-y-1">
       <LeaveField label="Name of the seat" value={position.name} onLeave={(name) => take({ name })} />
       <LeaveField label="Orientation" value={position.orientation ?? ""} onLeave={(orientation) => take({ orientation })} />
-      <LeaveField label="Before it comes off" value={position.setFirst ?? ""} onLeave={(setFirst) => take({ setFirst })} />
+      <LeaveField
+        label="Set before it comes off"
+        value={position.setFirst.map(({ words }) => words).join("; ")}
+        onLeave={(text) => take({ setFirst: typedSetFirst(text, position.setFirst) })}
+      />
       <NumberField label="Beside the axis, mm" value={position.acrossMm} onLeave={(acrossMm) => take({ acrossMm: acrossMm ?? 0 })} />
       <NumberField label="Along it from the base, mm" value={position.alongMm} onLeave={(alongMm) => take({ alongMm })} />
       <Field label="Turns with">

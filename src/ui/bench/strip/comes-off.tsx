@@ -30,6 +30,7 @@ export function ComesOff({ props, strip }: { props: StripProps; strip: Strip }) 
         partTypes={partTypes}
         ridesOn={props.ridesOn}
         electric={head.electric}
+        off={off}
         absent={aside.absent}
         more={aside.more}
         onMore={(more) => strip.change({ more })}

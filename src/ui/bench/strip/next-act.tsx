@@ -16,6 +16,8 @@ interface Props {
   /** Which part each seat stays on when that comes off. */
   readonly ridesOn: Readonly<Record<string, string>>;
   readonly electric: boolean;
+  /** What lies in the tray. */
+  readonly off: ReadonlySet<string>;
   /** Parts of the act that were not there. */
   readonly absent: ReadonlySet<string>;
   readonly onAlone: (positionId: string) => void;
@@ -27,7 +29,7 @@ interface Props {
 }
 
 /** What comes off in one act of the hands, part by part; one that differs is taken by itself, or said not to be there. */
-export function NextAct({ act, seats, partTypes, ridesOn, electric, absent, onAlone, onAbsent, more, onMore, lining }: Props) {
+export function NextAct({ act, seats, partTypes, ridesOn, electric, off, absent, onAlone, onAbsent, more, onMore, lining }: Props) {
   const parts = act.positionIds.flatMap((id) => {
     const position = seats.get(id);
     const type = position && partTypes[position.partTypeId];
@@ -38,7 +40,7 @@ export function NextAct({ act, seats, partTypes, ridesOn, electric, absent, onAl
   const single = parts.length === 1;
   const doubtful = parts.find(({ type }) => mayBeAsbestos(type));
   const cautions = stripCautions(parts, electric);
-  const before = setFirst(parts);
+  const before = setFirst(parts, off);
   const riders = (id: string) => [...seats.values()].filter((seat) => ridesOn[seat.id] === id).map(({ name }) => name);
   return (
     <div>

@@ -86,8 +86,10 @@ export const positionSchema = z.object({
   inPlace: z.boolean().optional(),
   /** Stays in unless it is asked for: pressed in, pinned, or the body the rest is built on. It is no point to oil by itself. */
   stays: z.boolean().optional(),
-  /** How oil gets to it with nothing opened, such as "at the end of the knob"; without it the part has to be laid open first. */
+  /** How oil gets to it without laying it open, such as "at the end of the knob". */
   oilPort: z.string().min(2).max(80).optional(),
+  /** Seats that are out when oil gets to it so; reached with the reel whole where there are none. */
+  portBehind: z.array(id).optional(),
   /** Lifted in a ten-minute round, with what stands in its way. */
   round: z.literal(true).optional(),
   /** What this seat alone is behind, instead of what its assembly is; empty where it is reached from outside. */

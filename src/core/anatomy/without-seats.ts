@@ -33,9 +33,10 @@ export function withoutSeats(anatomy: Anatomy, seats: ReadonlySet<string>, opera
     ...anatomy,
     positions: anatomy.positions
       .filter((position) => here(position.id))
-      .map(({ ridesOn, insideOf, shutBy, ...seat }) => ({
+      .map(({ ridesOn, insideOf, shutBy, portBehind, ...seat }) => ({
         ...seat,
         ...(shutBy ? { shutBy: shutBy.filter(here) } : {}),
+        ...(portBehind ? { portBehind: portBehind.filter(here) } : {}),
         restsOn: carry(seat.restsOn, (id) => gone.get(id)?.restsOn),
         setFirst: seat.setFirst.filter(({ control }) => control === undefined || here(control)),
         passesThrough: seat.passesThrough.filter(here),

@@ -88,7 +88,7 @@ export const flyTable: TemplateTable = {
     ],
     frame: [
       ["frame", "Frame", "frame", { turnsWith: "frame" }],
-      ["spindle", "Spindle", "spindle", { stays: true, restsOn: ["frame"], oilPort: "the spool drawn off", ...oiled("a film", "dry it scores the bearings") }],
+      ["spindle", "Spindle", "spindle", { stays: true, restsOn: ["frame"], oilPort: "the spool drawn off", portBehind: ["spool"], ...oiled("a film", "dry it scores the bearings") }],
       ["foot", "Reel foot", "foot", { restsOn: ["frame"], heldBy: [...footScrews] }],
       ...footScrewSeats,
     ],

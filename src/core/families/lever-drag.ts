@@ -176,10 +176,10 @@ export const leverDragTable: TemplateTable = {
       ["click-clip", "Click clip", "click-clip", { acrossMm: -16, restsOn: ["click-button"], caution: "Click spring and clip fly: glasses on, a finger over them.", cautionSays: "spring" }],
     ],
     frame: [
-      ["frame", "Frame", "frame", { turnsWith: "frame", oilPort: "inside, the spool out", ...oiled("a drop, rubbed to a sheen", "the wall stays dry behind the spool; what runs is wiped off") }],
+      ["frame", "Frame", "frame", { turnsWith: "frame", oilPort: "inside, the spool out", portBehind: ["spool"], ...oiled("a drop, rubbed to a sheen", "the wall stays dry behind the spool; what runs is wiped off") }],
       ["foot", "Reel foot", "foot", { restsOn: ["frame"], heldBy: ["foot-nut-front", "foot-nut-rear"] }],
-      ["foot-nut-front", "Acorn nut, front", "foot-nut", { acrossMm: 9, restsOn: ["foot"], oilPort: "taken off, thread and blind end wiped", ...oiled("1 drop on the thread", "water collects under it: first of all at sea") }],
-      ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], oilPort: "taken off, thread and blind end wiped", ...oiled("1 drop on the thread", "water collects under it: first of all at sea") }],
+      ["foot-nut-front", "Acorn nut, front", "foot-nut", { acrossMm: 9, restsOn: ["foot"], oilPort: "nut by nut: thread and blind end wiped", ...oiled("1 drop on the thread", "water collects under it: first of all at sea") }],
+      ["foot-nut-rear", "Acorn nut, rear", "foot-nut", { acrossMm: -9, restsOn: ["foot"], oilPort: "nut by nut: thread and blind end wiped", ...oiled("1 drop on the thread", "water collects under it: first of all at sea") }],
     ],
   },
   gearPairs: [{ wheel: "main-gear", pinion: "pinion", centreMm: 25.6 }],

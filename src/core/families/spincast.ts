@@ -84,9 +84,9 @@ export const spincastTable: TemplateTable = {
   seats: {
     cone: [
       ["cone", "Pick-up cone", "cone", { restsOn: ["spool-clip", "crown-gear"], orientation: "flat to the shaft's flat, then turned until its pin is drawn in and free" }],
-      ["cam-ring", "Cam ring", "cam-ring", { shutBy: ["cone"], stays: true, restsOn: ["cone"], oilPort: "inside the cone, the cone off", ...greased("well greased", "cam and pin run dry first") }],
+      ["cam-ring", "Cam ring", "cam-ring", { shutBy: ["cone"], stays: true, restsOn: ["cone"], oilPort: "inside the cone, the cone off", portBehind: ["cone"], ...greased("well greased", "cam and pin run dry first") }],
       ["pin-spring", "Pin spring", "pin-spring", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }],
-      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["pin-spring"], orientation: "drawn in; its flank dry", oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
+      ["pick-up-pin", "Pick-up pin", "pick-up-pin", { shutBy: ["cone"], stays: true, acrossMm: 14, restsOn: ["pin-spring"], orientation: "drawn in; its flank dry", oilPort: "at its tip, the cone off", portBehind: ["cone"], ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }],
       ["cone-nut", "Cone nut", "cone-nut", { restsOn: ["cone"], orientation: "anti-reverse on before it is drawn", ...oiled("1 drop on the thread", "it comes off at every service") }],
       ["front-cover", "Front cover", "front-cover", { round: true, restsOn: ["cone-nut"], orientation: "the line through its ring, then pressed and turned home" }],
       ["line-ring", "Line ring of the cover", "line-ring", { stays: true, restsOn: ["front-cover"], trap: "A groove in it frays line." }],
@@ -161,7 +161,7 @@ export const spincastTable: TemplateTable = {
       choices: [
         { id: "spring", name: "a spring" },
         { id: "cam", name: "the cam ring alone", change: { drop: ["pin-spring"], reseat: { "pick-up-pin": { restsOn: ["cam-ring"] } }, batches: [["pin", "Pick-up pin and cam ring", "cam-ring", "pick-up-pin"]] } },
-        { id: "two", name: "a spring each, two pins", change: { put: [{ after: "pick-up-pin", assembly: "cone", row: ["pin-spring-second", "Pin spring, second", "pin-spring", { stays: true, acrossMm: -14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }] }, { after: "pin-spring-second", assembly: "cone", row: ["pick-up-pin-second", "Pick-up pin, second", "pick-up-pin", { stays: true, acrossMm: -14, restsOn: ["pin-spring-second"], oilPort: "at its tip, the cone off", ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }] }], batches: [["pin", "Pick-up pins, springs and cam ring", "cam-ring", "pin-spring", "pick-up-pin", "pin-spring-second", "pick-up-pin-second"]] } },
+        { id: "two", name: "a spring each, two pins", change: { put: [{ after: "pick-up-pin", assembly: "cone", row: ["pin-spring-second", "Pin spring, second", "pin-spring", { stays: true, acrossMm: -14, restsOn: ["cone"], caution: "A tiny spring, it flies: glasses on, white paper under it.", cautionSays: "spring" }] }, { after: "pin-spring-second", assembly: "cone", row: ["pick-up-pin-second", "Pick-up pin, second", "pick-up-pin", { stays: true, acrossMm: -14, restsOn: ["pin-spring-second"], oilPort: "at its tip, the cone off", portBehind: ["cone"], ...oiled("a tiny drop on the tip", "it slides in and out at every cast") }] }], batches: [["pin", "Pick-up pins, springs and cam ring", "cam-ring", "pin-spring", "pick-up-pin", "pin-spring-second", "pick-up-pin-second"]] } },
       ],
     },
     {

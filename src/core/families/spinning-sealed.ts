@@ -258,7 +258,7 @@ export const spinningSealedBailLessTable: TemplateTable = {
       ["body", "Body", "body", { stays: true, turnsWith: "frame" }],
       ["oscillation-gear", "Oscillation gear", "oscillation-gear", { acrossMm: -12, restsOn: ["body"], ...greased("a dab", "it slides in the block") }],
       ["oscillation-block", "Oscillation block", "oscillation-block", { restsOn: ["oscillation-gear"], orientation: "flat side as found, post in the channel", asFound: true, twoSided: true, ...greased("a dab in the channel", "it slides"), trap: "Flat side wrong it rubs the cover." }],
-      ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, restsOn: ["body"], orientation: "flat up", twoSided: true, heldBy: ["block-screw"], oilPort: "on the shaft, the spool lifted", ...oiled("a film", "it slides in its guide") }],
+      ["main-shaft", "Main shaft", "main-shaft", { alongMm: -20, restsOn: ["body"], orientation: "flat up", twoSided: true, heldBy: ["block-screw"], oilPort: "on the shaft, the spool lifted", portBehind: ["spool"], ...oiled("a film", "it slides in its guide") }],
       ["block-screw", "Block screw", "block-screw", { acrossMm: 5, restsOn: ["oscillation-block"], hole: "oscillation block", holeDepthMm: 7, ...threadFilm }],
     ],
   },

@@ -10,6 +10,7 @@ export const tripScrews = ["trip-screw", "trip-cover-screw-front", "trip-cover-s
 export const medium = (why: string) => mediumOiled("1 drop", why);
 export const gearSides = {
   oilPort: "through the handle's hole, the handle off",
+  portBehind: ["handle"],
   ...medium("slow and loaded, water gets in with the handle"),
 };
 
@@ -293,7 +294,7 @@ export const spinningVariants: readonly Variant[] = [
     name: "Main bearing",
     choices: [
       { id: "out", name: "comes out" },
-      { id: "stays", name: "does not come out of this finish: serviced in place, checked that it turns", change: { reseat: { "pinion-bearing": { inPlace: true, stays: true, oilPort: "round its inner ring, the pinion drawn", trap: "Do not drive it: served where it sits and proved turning." } } } },
+      { id: "stays", name: "does not come out of this finish: serviced in place, checked that it turns", change: { reseat: { "pinion-bearing": { inPlace: true, stays: true, oilPort: "round its inner ring, the pinion drawn", portBehind: ["pinion"], trap: "Do not drive it: served where it sits and proved turning." } } } },
     ],
   },
 ];

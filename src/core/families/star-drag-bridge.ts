@@ -381,6 +381,7 @@ export const starDragBridgeTable: TemplateTable = {
       bush: { seat: "head-bush", name: "Head bush", number: "136" },
       boreMm: 5,
       reached: "in the plate, the spool out",
+      reachedWithout: ["spool"],
     }),
     spoolSupport({
       id: "tail-support",

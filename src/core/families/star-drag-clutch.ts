@@ -169,7 +169,7 @@ const variants: readonly Variant[] = [
     name: "Bearing at the shaft's foot",
     choices: [
       { id: "screw", name: "held by a screw in the shaft's end" },
-      { id: "pressed", name: "pressed into its pocket", change: { drop: ["shaft-end-screw"], reseat: { "foot-bearing": { inPlace: true, stays: true, oilPort: "in its pocket, the shaft drawn", trap: "Pressed: served where it sits, and proved to turn." } } } },
+      { id: "pressed", name: "pressed into its pocket", change: { drop: ["shaft-end-screw"], reseat: { "foot-bearing": { inPlace: true, stays: true, oilPort: "in its pocket, the shaft drawn", portBehind: ["gear-shaft"], trap: "Pressed: served where it sits, and proved to turn." } } } },
     ],
   },
   {
@@ -352,7 +352,7 @@ export const starDragClutchTable: TemplateTable = {
     ],
     cover: [
       ["head-plate", "Head cover", "head-plate", { turnsWith: "frame", orientation: "name level with the foot" }],
-      ["clutch", "One-way roller clutch", "clutch", { restsOn: ["head-plate"], stays: true, inPlace: true, oilPort: "in the head cover, swabbed first", twoSided: true, orientation: "pressed in the cover: swabbed and oiled there", lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, trap: "Turned over it holds forward." }],
+      ["clutch", "One-way roller clutch", "clutch", { restsOn: ["head-plate"], stays: true, inPlace: true, oilPort: "in the head cover, swabbed first", portBehind: ["head-plate"], twoSided: true, orientation: "pressed in the cover: swabbed and oiled there", lubricant: { product: "light oil", amount: "a trace", why: "never grease: it clogs the needles and takes the grip" }, trap: "Turned over it holds forward." }],
       ["eccentric", "Eccentric", "eccentric", { acrossMm: -16, restsOn: ["head-plate"], orientation: "stud towards the jack", ...oiled("1 drop behind it", "grease here gums the lever") }],
       ["eccentric-spring", "Eccentric spring", "eccentric-spring", { acrossMm: -16, restsOn: ["eccentric"], caution: "The eccentric spring flies: glasses on, a finger over it.", cautionSays: "spring", orientation: "long leg to the cover's rim", trap: "A proud end hooks the jack." }],
       ["lever", "Free-spool lever", "lever", { acrossMm: -16, passesThrough: ["head-plate"], restsOn: ["eccentric"], orientation: "forward is free", twoSided: true }],
@@ -372,7 +372,7 @@ export const starDragClutchTable: TemplateTable = {
       ["yoke-spring-rear", "Yoke spring, rear", "yoke-spring", { acrossMm: 16, restsOn: ["yoke", "main-gear"], caution: "The yoke springs fly: glasses on, hand cupped.", cautionSays: "spring", orientation: "upright on its post" }],
     ],
     wall: [
-      ["wall-bearing", "Wall bearing", "wall-bearing", { shutBy: ["spool"], acrossMm: 27.3, restsOn: ["frame"], oilPort: "from the spool's side, the spool out", ...oiled("1 small drop", "the spool turns in it at every cast, the pinion in gear") }],
+      ["wall-bearing", "Wall bearing", "wall-bearing", { shutBy: ["spool"], acrossMm: 27.3, restsOn: ["frame"], oilPort: "from the spool's side, the spool out", portBehind: ["spool"], ...oiled("1 small drop", "the spool turns in it at every cast, the pinion in gear") }],
       ["wall-clip", "Wall bearing clip", "wall-clip", { shutBy: ["spool"], acrossMm: 27.3, restsOn: ["wall-bearing"], caution: "The clip flies: a finger over it, glasses on.", cautionSays: "spring", orientation: "seated all round its groove" }],
       ["foot-bearing", "Shaft foot bearing", "foot-bearing", { restsOn: ["frame"], ...mediumOiled("1 drop, its pocket packed with grease where it goes to sea", "the one that freezes: free spool is fine, the handle is hard"), trap: "Frozen here the reel is hard to turn though free spool is fine." }],
       ["gear-shaft", "Gear shaft", "gear-shaft", { restsOn: ["foot-bearing"], turnsWith: "sleeve", heldBy: [...retainerScrews], orientation: "flange to the wall", ...greased("a film", "dry it freezes in its bearing") }],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { skerry30Anatomy, skerry30Parts } from "#tests/skerry";
 import type { PartType } from "@/core/anatomy/types";
-import { families } from "@/core/families/families";
+import { everyBuild, families } from "@/core/families/families";
 import { familyIds } from "@/core/vocabulary/families";
 import { usualWays } from "@/core/ways/ways";
 import { type LaidOpen, oilPointsOf, outsidePoints } from "./oil-points";
@@ -62,6 +62,27 @@ describe("over every family", () => {
     const all = oilPointsOf(anatomy, of, ways, { ...nothing, inPlace: new Set(anatomy.positions.map((position) => position.id)) });
     for (const { advice } of all) expect(advice.product).not.toBe("nothing");
     for (const { positionId } of outsidePoints(anatomy, of, ways))
-      expect(anatomy.positions.find((position) => position.id === positionId)!.oilPort, positionId).toBeTruthy();
+      expect(anatomy.positions.find((position) => position.id === positionId)!, positionId).toMatchObject({ oilPort: expect.any(String) });
   });
+
+  // Common practice: what is reached with a part off is oiled before that part is back.
+  it.each(familyIds)(
+    "%s: a port that is reached with something off knows what, in every build, and is no point of an unopened reel",
+    (id) => {
+      for (const { template } of everyBuild(id)) {
+        const { anatomy, parts } = template;
+        const of: ReadonlyMap<string, PartType> = new Map(parts.map((part) => [part.id, part]));
+        const seats = new Set(anatomy.positions.map((position) => position.id));
+        for (const { id: seat, oilPort, portBehind } of anatomy.positions) {
+          if (oilPort)
+            expect(/\b(off|out|lifted|drawn|in the hand|in the head cover)\b/.test(oilPort), `${seat}: ${oilPort}`).toBe(
+              Boolean(portBehind?.length),
+            );
+          for (const behind of portBehind ?? []) expect(seats.has(behind), behind).toBe(true);
+        }
+        for (const { positionId } of outsidePoints(anatomy, of, ways))
+          expect(anatomy.positions.find((position) => position.id === positionId)!.portBehind ?? [], positionId).toEqual([]);
+      }
+    },
+  );
 });

@@ -39,7 +39,7 @@ const isOil = ({ product }: LubricantAdvice): boolean => ["oil", "fluid"].includ
 
 /** How one gets to a part that stays in; null where nothing lays it open. */
 function wayTo(position: Position, advice: LubricantAdvice, names: ReadonlyMap<string, string>, laid: LaidOpen): string | null {
-  if (position.oilPort) return position.oilPort;
+  if (position.oilPort && (position.portBehind ?? []).every((id) => laid.off.has(id))) return position.oilPort;
   if (laid.inPlace.has(position.id)) return "served where it sits";
   // Pressed in, pinned, or the body: it stays in and is no point of its own.
   if (position.stays) return null;

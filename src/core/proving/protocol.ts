@@ -183,6 +183,17 @@ interface Protocol {
 
 const spun = "spin the spool once by the flange with a firm flick, count until it stops.";
 
+// Nothing puts these in gear, and there is no free spool to compare with.
+const wound =
+  "Turn the handle three times, slowly, then fast; feel for stiffness, grit or a tick. The reading is the torque at the handle.";
+const spinningOwn = {
+  turning: {
+    name: "Turning",
+    how: wound,
+    why: "Grinding on a slow retrieve alone: the line roller first, the gears last. Stiff without line: the body.",
+  },
+};
+
 const byCap = {
   how: "In free spool screw the side adjuster cap in until there is just no play, then back it off to the first play you can feel. The reading is from a dial gauge on the flange.",
 };
@@ -225,10 +236,15 @@ const protocols: Readonly<Record<FamilyId, Protocol>> = {
     tests: [...conventional, "level-wind"],
     own: { "free-spool": { how: `Thumb bar pressed, ${spun}` } },
   },
-  spinning: { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
-  "spinning-fluid-sealed": { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"] },
-  "spinning-sealed-bail-less": { adjuster: "knob", tests: [...fixedSpool, "roller"] },
-  spincast: { adjuster: "knob", called: "dial", tests: [...fixedSpool, "cast-pin"] },
+  spinning: { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"], own: spinningOwn },
+  "spinning-fluid-sealed": { adjuster: "knob", tests: [...fixedSpool, "bail", "roller"], own: spinningOwn },
+  "spinning-sealed-bail-less": { adjuster: "knob", tests: [...fixedSpool, "roller"], own: spinningOwn },
+  spincast: {
+    adjuster: "knob",
+    called: "dial",
+    tests: [...fixedSpool, "cast-pin"],
+    own: { turning: { name: "Turning", how: wound, why: "Stiff or gritty: the rear, its gear and the crank's bearings." } },
+  },
   centrepin: {
     adjuster: "knob",
     tests: ["free-spool", "click"],
@@ -255,7 +271,11 @@ const protocols: Readonly<Record<FamilyId, Protocol>> = {
     adjuster: "knob",
     tests: ["turning", ...drags, "click"],
     own: {
-      turning: { how: "Wind the spool by its knob, the drag backed off: even, no tick, no rock." },
+      turning: {
+        name: "Winding",
+        how: "Wind the spool by its knob, the drag backed off: even, no tick, no rock.",
+        why: "A tick or a tight spot is a bearing, or grit on the spindle.",
+      },
       "side-play": {
         name: "Rock at the rim",
         how: "Rock the spool at its rim, push and pull it along its spindle. The reading is from a dial gauge on the rim.",

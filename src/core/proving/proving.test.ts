@@ -135,14 +135,16 @@ describe("a test's words on a reel", () => {
     [/\badjuster cap\b/i, (family) => family.startsWith("star-drag")],
     [/drag lever|strike|lever at/i, (family) => family === "lever-drag"],
     [/thumb bar/i, (family) => family.startsWith("baitcaster")],
+    [/in gear|free.spool/i, (family) => /^star-drag|^baitcaster|^lever/.test(family)],
     [/\bclick\b/i, (family) => /^star-drag|^lever|^baitcaster-round|^fly/.test(family)],
     [/\bcheck\b/i, (family) => family === "centrepin"],
     [/\bbail\b/i, (family) => family === "spinning" || family === "spinning-fluid-sealed"],
     [/\bdial\b(?! gauge)/i, (family) => family === "spincast"],
   ];
   it.each(familyIds)("%s: name only controls that it has", (family) => {
-    for (const { name, how } of all(family))
-      for (const [control, has] of controls) if (control.test(`${name}. ${how}`)) expect(has(family), `${name}: ${how}`).toBe(true);
+    for (const { name, how, why } of all(family))
+      for (const [control, has] of controls)
+        if (control.test(`${name}. ${how} ${why}`)) expect(has(family), `${name}: ${how} ${why}`).toBe(true);
   });
 
   it("are its own where its parts make it otherwise", () => {

@@ -7,7 +7,8 @@ type Shuts = Pick<Step, "operation" | "position" | "state">;
 
 /** Seats that have to be out so that oil gets to a place; none where it gets there from outside. */
 export function behindOf(anatomy: Pick<Anatomy, "assemblies" | "positions">, positionId: string): string[] {
-  if (anatomy.positions.find(({ id }) => id === positionId)?.oilPort) return [];
+  const position = anatomy.positions.find(({ id }) => id === positionId);
+  if (position?.oilPort) return position.portBehind ?? [];
   return [...planOpening(anatomy, { whole: new Set(), seats: new Set(), looked: new Set([positionId]) }).off];
 }
 

@@ -15,6 +15,8 @@ export interface SupportJoint {
   readonly boreMm: number;
   /** What has to be off to reach it. */
   readonly reached: string;
+  /** Seats that are out then; none where the reel stays whole. */
+  readonly reachedWithout?: string[];
   /** What else changes where a bush carries the end. */
   readonly also?: Pick<TableChange, "reseat" | "drop" | "operations" | "omit" | "batches">;
 }
@@ -35,6 +37,7 @@ export function spoolSupport(joint: SupportJoint): Variant {
       inPlace: true,
       shutBy,
       oilPort: joint.reached,
+      ...(joint.reachedWithout ? { portBehind: joint.reachedWithout } : {}),
       orientation,
       ...(joint.id === "head-support"
         ? greased("a dab inside for the spool end, a film outside for the pinion", "both turn on it")

@@ -8,7 +8,7 @@ const placing = "place-";
 
 function withoutSeat(seat: Seat | undefined, gone: ReadonlySet<string>): Seat {
   const kept = { ...seat };
-  for (const key of ["restsOn", "heldBy", "passesThrough", "shutBy"] as const)
+  for (const key of ["restsOn", "heldBy", "passesThrough", "shutBy", "portBehind"] as const)
     if (kept[key]) kept[key] = kept[key].filter((id) => !gone.has(id));
   return kept;
 }

@@ -292,7 +292,9 @@ export const hasDrag = (family: FamilyId): boolean => protocols[family].tests.in
 export function testOn(family: FamilyId, id: TestId): TestSpec {
   const { adjuster, called, own } = protocols[family];
   const spec = withAdjuster(specs[id], adjuster);
-  const named = (words: string) => (called ? words.replaceAll(adjuster, called).replaceAll(capital(adjuster), capital(called)) : words);
+  // Only what is pulled against the adjuster speaks of it: a handle's knob is no dial.
+  const named = (words: string) =>
+    called && spec.adjuster ? words.replaceAll(adjuster, called).replaceAll(capital(adjuster), capital(called)) : words;
   return { ...spec, name: named(spec.name), how: named(spec.how), ...own?.[id] };
 }
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

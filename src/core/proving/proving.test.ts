@@ -151,6 +151,8 @@ describe("a test's words on a reel", () => {
     const named = (family: (typeof familyIds)[number], id: string) => all(family).find((test) => test.id === id)!;
     expect(named("lever-drag", "side-play").how).toMatch(/Lever at free/);
     expect(named("centrepin", "click").name).toBe("Check");
+    expect(named("spincast", "knob").name).toBe("Handle knob");
+    expect(named("spincast", "drag-full").name).toBe("Drag, dial fully tight");
     expect(named("centrepin", "side-play").how).toMatch(/rim/);
     expect(named("centrepin", "free-spool").how).toMatch(/flick of a fingertip/);
     expect(named("star-drag-clutch", "turning").how).toMatch(/under one fingertip/);

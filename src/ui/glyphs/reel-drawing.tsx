@@ -49,7 +49,7 @@ const Drawing = memo(function Drawing({ anatomy, partTypes, seated, assemblyId, 
       {reel.assemblies.length > 1 && (
         <svg
           viewBox={`${box.x} ${box.y} ${box.width} ${box.height + 6}`}
-          className="hidden h-full w-[36%] shrink-0 border-r border-ink p-2 lg:block"
+          className={view ? "hidden h-full w-[36%] shrink-0 border-r border-ink p-2 lg:block" : "h-full w-full p-2"}
           role="img"
           aria-label={`The whole reel, ${words}`}
         >

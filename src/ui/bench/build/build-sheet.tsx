@@ -84,7 +84,14 @@ export function BuildSheet(props: BuildProps) {
               <Points of={points} props={props} build={build} />
             </details>
           )}
-          <StepList steps={steps} acting={acting} inversions={props.inversions} proven={props.proven} onChoose={build.pick} />
+          <StepList
+            steps={steps}
+            points={build.points}
+            acting={acting}
+            inversions={props.inversions}
+            proven={props.proven}
+            onChoose={build.pick}
+          />
         </div>
       </div>
     </BenchSheet>

@@ -1,10 +1,14 @@
 "use client";
 import { memo, useDeferredValue, useEffect, useRef } from "react";
+import { givenAt } from "@/core/lubrication/given";
 import { lubricantUse } from "@/core/lubrication/lubricant-for";
 import type { StepAtBuild } from "@/core/teardown/step";
+import type { ShownPoint } from "./oil-points";
 
 interface Props {
   readonly steps: readonly StepAtBuild[];
+  /** Places that are oiled with their part left in. */
+  readonly points: readonly ShownPoint[];
   /** The steps of the act under the hand. */
   readonly acting: readonly StepAtBuild[];
   /** Parts that go in the other way round than they came off, and whether no order has fewer. */
@@ -18,11 +22,22 @@ const stateWords = { waiting: "", done: "done", failed: "did not pass", skipped:
 
 /** The whole way back with what is done of it, why it goes this way, and what it takes of oil and grease. It follows a press by a moment. */
 export function StepList(props: Props) {
-  return <List {...props} steps={useDeferredValue(props.steps)} acting={useDeferredValue(props.acting)} />;
+  return (
+    <List
+      {...props}
+      steps={useDeferredValue(props.steps)}
+      points={useDeferredValue(props.points)}
+      acting={useDeferredValue(props.acting)}
+    />
+  );
 }
 
-const List = memo(function List({ steps, acting, inversions, proven, onChoose }: Props) {
-  const uses = lubricantUse(steps.map((step) => (step.operation.kind === "place" ? step.lubricant : null)));
+const List = memo(function List({ steps, points, acting, inversions, proven, onChoose }: Props) {
+  const uses = lubricantUse([
+    ...steps.map((step) => (step.operation.kind === "place" ? step.lubricant : null)),
+    // What stays in takes its share too.
+    ...points.map(({ advice, instead, state }) => (state === "left-out" ? null : givenAt(advice, instead))),
+  ]);
   const here = new Set(acting.map(({ operation }) => operation.id));
   const hereId = (acting.find(({ operation }) => operation.kind === "place") ?? acting[0])?.operation.id;
   const listRef = useRef<HTMLOListElement>(null);
@@ -63,7 +78,7 @@ const List = memo(function List({ steps, acting, inversions, proven, onChoose }:
           .
         </p>
       )}
-      <ol className="mt-1 max-h-[460px] overflow-auto border-t border-ink" ref={listRef}>
+      <ol className={steps.length ? "mt-1 max-h-[460px] overflow-auto border-t border-ink" : "hidden"} ref={listRef}>
         {steps.map((step, index) => (
           <StepRow
             key={step.operation.id}

@@ -31,6 +31,14 @@ describe("what is due when", () => {
     expect(due("star-drag-bridge", "fresh", 36).outside).toBeUndefined();
   });
 
+  it("names of the outside what the reel has", () => {
+    const outside = (family: FamilyId) =>
+      componentServices(families[family].parts, { water: "salt", tripsPerYear: 20 }).find(({ id }) => id === "outside")!.component;
+    expect(outside("baitcaster-low-profile")).toBe("Outside, brakes and handle");
+    expect(outside("spinning-fluid-sealed")).toBe("Outside and handle");
+    expect(outside("centrepin")).toBe("Outside and knobs");
+  });
+
   it("comes no later for more trips, nor for saltier water", () => {
     fc.assert(
       fc.property(

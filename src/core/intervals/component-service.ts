@@ -15,6 +15,14 @@ export interface ComponentService {
 /** Months from a number of trips; nobody fishes more often than that, so never under a week. */
 const monthsOfTrips = (trips: number, tripsPerYear: number): number => Math.max(0.25, (12 * trips) / Math.max(1, tripsPerYear));
 
+const castBrakes = ["brake-block", "brake-drum", "brake-hub", "magnet"];
+
+/** The outside by what this reel has of it. */
+function outsideOf(has: (role: string) => boolean): string {
+  const handle = has("handle") ? "handle" : "knobs";
+  return castBrakes.some(has) ? `Outside, brakes and ${handle}` : `Outside and ${handle}`;
+}
+
 const seals: ReadonlySet<PartType["shape"]["kind"]> = new Set(["lip-seal"]);
 
 /**
@@ -71,7 +79,7 @@ export function componentServices(types: Iterable<Pick<PartType, "role" | "shape
     },
     salt && {
       id: "outside",
-      component: "Outside, brakes and handle",
+      component: outsideOf(has),
       what: "quick clean, a drop at the knob",
       months: monthsOfTrips(3, use.tripsPerYear),
       because: "every third trip in salt",

@@ -51,7 +51,7 @@ describe("a reel's history for its owner", () => {
       ],
     });
     // Four parts of the handle side came off: the drag stayed shut, and is counted from no visit.
-    expect(history.next.map(({ component }) => component)).toEqual(["Outside, brakes and handle"]);
+    expect(history.next.map(({ component }) => component)).toEqual(["Outside and handle"]);
     expect(JSON.stringify(history)).not.toMatch(/Ada Brook|stiff/);
     expect(getReelHistory(shop.db, 999, dates)).toBeNull();
   });

@@ -13,7 +13,7 @@ const Told = ({ words }: { words: readonly string[] }) => (
 /** What was found and done, in the report's own words: what is said across the counter first. */
 export function ToldAccount({ account }: Pick<ReturnProps, "account">) {
   const told = (["found", "done", "watch"] as const).filter((section) => account[section].length > 0);
-  if (!told.length) return <p>Nothing was found or done yet.</p>;
+  if (!told.length && !account.oilAndChecks.length) return <p>Nothing was found or done yet.</p>;
   return (
     <>
       {told.map((section) => (
@@ -23,7 +23,8 @@ export function ToldAccount({ account }: Pick<ReturnProps, "account">) {
         </div>
       ))}
       {account.oilAndChecks.length > 0 && (
-        <details className="mt-2">
+        // Of a reel that was not opened it is all there is to say.
+        <details className="mt-2" open={told.length === 0}>
           <summary className="act-link min-h-10">Oil, grease and checks</summary>
           <Told words={account.oilAndChecks} />
         </details>

@@ -4,7 +4,18 @@ import { seatConstraints } from "@/core/anatomy/constraints";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type FamilyId, familyIds, familyWords } from "@/core/vocabulary/families";
+import { baitcasterLowProfileTable } from "./baitcaster";
+import { baitcasterRoundTable } from "./baitcaster-round";
+import { bridgeClutchTable } from "./bridge-clutch";
+import { centrepinTable } from "./centrepin";
 import { everyBuild } from "./families";
+import { flyTable } from "./fly";
+import { leverDragTable } from "./lever-drag";
+import { spincastTable } from "./spincast";
+import { spinningTable } from "./spinning";
+import { spinningFluidSealedTable, spinningSealedBailLessTable } from "./spinning-sealed";
+import { starDragBridgeTable } from "./star-drag-bridge";
+import { starDragClutchTable } from "./star-drag-clutch";
 import { type FamilyTemplate, modelFromTemplate } from "./template";
 
 const builds = familyIds.flatMap((id) =>
@@ -75,5 +86,31 @@ describe.each(builds)("the template of %s (%s)", (id, _name, template) => {
     expect(checkAnatomy(draft.anatomy, draft.partTypes)).toEqual([]);
     expect(draft.partTypes.every((part) => part.id.startsWith("qx-") && part.number.startsWith("QX-"))).toBe(true);
     expect(JSON.stringify(template)).toBe(before);
+  });
+});
+
+describe("where to look", () => {
+  // A look names its seats in any build of its family; one whose seats are nowhere is a name written wrong.
+  it.each(familyIds)("%s: has a seat for every look that names some, in some build", (family) => {
+    const there = new Set(everyBuild(family).flatMap(({ template }) => template.anatomy.positions.map(({ id }) => id)));
+    const tables = [
+      starDragBridgeTable,
+      starDragClutchTable,
+      bridgeClutchTable,
+      leverDragTable,
+      baitcasterLowProfileTable,
+      baitcasterRoundTable,
+    ]
+      .concat(spinningTable, spinningFluidSealedTable, spinningSealedBailLessTable, spincastTable, centrepinTable, flyTable)
+      .filter((table) => table.family === family);
+    expect(tables.length).toBeGreaterThan(0);
+    const operations = tables.flatMap((table) => [
+      ...table.operations,
+      ...(table.variants ?? []).flatMap(({ choices }) => choices.flatMap(({ change }) => change?.operations ?? [])),
+    ]);
+    const looks = operations.flatMap(({ lookAt }) => lookAt ?? []).filter((look) => typeof look !== "string");
+    expect(looks.filter(({ seats = [] }) => seats.length > 0 && !seats.some((seat) => there.has(seat))).map(({ words }) => words)).toEqual(
+      [],
+    );
   });
 });

@@ -52,6 +52,8 @@ const fluidSealed: TableChange = {
     "clutch-plate": { name: "Bearing retaining plate", restsOn: ["pinion-bearing"], orientation: "under the unit: it holds the pinion's bearing" },
     "collar-spring": { restsOn: ["unit-cap"] },
     "click-ratchet": { restsOn: ["tip-clip"] },
+    // Oil run down the shaft comes to the ring of fluid.
+    "main-shaft": { oilPort: undefined, portBehind: undefined, lubricant: undefined },
   },
   operations: [
     {
@@ -68,7 +70,7 @@ const fluidSealed: TableChange = {
       words: "The ring of fluid is seen closed all round; no drag felt beyond the seal's own",
       after: ["fluid-last"],
       before: place("collar-spring"),
-      lookAt: [look("O-ring not flush, or the recessed washer proud: the cap stands high", ["clutch-ring", "recessed-washer"]), look("Fluid bled onto the cap: wipe it there, never in the gap", ["clutch-cap"]), "A second drop, where the ring is not shut"],
+      lookAt: [look("O-ring not flush, or the recessed washer proud: the cap stands high", ["clutch-ring", "recessed-washer"]), look("Fluid bled onto the cap: wipe it there, never in the gap", ["unit-cap"]), "A second drop, where the ring is not shut"],
     },
     {
       id: "gate-clutch",

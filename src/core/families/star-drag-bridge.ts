@@ -454,7 +454,7 @@ export const starDragBridgeTable: TemplateTable = {
       words: "The spool spins free; side play is barely there",
       after: ["tighten-head"],
       lookAt: [
-        look("Cap closed too far: back it off half a turn", ["tail-cap"]),
+        look("Cap closed too far: back it off half a turn", ["cap"]),
         look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]),
         look("Line or a fibre behind the flange", ["spool"]),
         look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out"),

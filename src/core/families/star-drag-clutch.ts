@@ -228,7 +228,7 @@ const variants: readonly Variant[] = [
     name: "Cast brake",
     choices: [
       { id: "none", name: "none" },
-      tailMagnets("magnets and a dial in the tail plate", [{ id: "gate-spool", kind: "gate", words: "With the dial at nothing the spool spins free, side play barely there; each mark of the dial slows it", after: ["tighten-tail"], lookAt: [look("Cap closed too far: back it off half a turn", ["tail-cap"]), look("Dial turned the wrong way round: no mark slows it", ["magnet-dial"]), look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]), look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out")] }]),
+      tailMagnets("magnets and a dial in the tail plate", [{ id: "gate-spool", kind: "gate", words: "With the dial at nothing the spool spins free, side play barely there; each mark of the dial slows it", after: ["tighten-tail"], lookAt: [look("Cap closed too far: back it off half a turn", ["cap"]), look("Dial turned the wrong way round: no mark slows it", ["magnet-dial"]), look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]), look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out")] }]),
     ],
   },
   variantOf(stacks, { assembly: "stack", after: "main-gear", carries: "clutch-collar" }),
@@ -486,7 +486,7 @@ export const starDragClutchTable: TemplateTable = {
       words: "The spool spins free; side play is barely there",
       after: ["tighten-tail"],
       lookAt: [
-        look("Cap closed too far: back it off half a turn", ["tail-cap"]),
+        look("Cap closed too far: back it off half a turn", ["cap"]),
         look("Plate drawn down skew: ease the screws an eighth", ["tail-plate", "head-plate"]),
         look("Braid wound behind the flange feels like a bad bearing", ["spool"]),
         look("A bearing not home in its seat", ["tail-bearing", "head-bearing"], "left-out"),

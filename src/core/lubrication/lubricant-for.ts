@@ -137,7 +137,7 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
       isReelProduct(model.product) &&
       way !== "drag" &&
       way !== "leather" &&
-      agrees(model.product, wished.product)
+      (way === "click" ? isDry(model.product) === isDry(wished.product) : agrees(model.product, wished.product))
     )
       return { ...model, product: model.product, ruledBy: "model", overruled: "" };
     const overruled = model && !agrees(model.product, wished.product) ? `${model.product}, as the model says` : "";
@@ -157,6 +157,9 @@ export function lubricantFor(position: Position, type: PartType, ways: WaysInFor
 
 /** What stands in for a product that is not made for reels. */
 const insteadOf = { nothing: "nothing", oil: "light oil", grease: "reel grease", fluid: "nothing", lock: "nothing" } as const;
+
+/** Dry or not is all that the click's way asks. */
+const isDry = (product: string): boolean => readProductClass(product) === "nothing";
 
 /** Two products of one kind: both greases, both nothing, or both something that runs. */
 const agrees = (a: string, b: string): boolean => {

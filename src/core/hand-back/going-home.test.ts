@@ -32,14 +32,16 @@ describe("a reel goes home", () => {
     expect(keepsHere(done(), [])).toEqual([]);
   });
 
-  it("not for more than was agreed: it is asked, or brought down; a reel that goes back as it came, and our own work, cost nothing", () => {
+  it("not for more than was agreed: it is asked, or brought down, after a no too; our own work costs nothing", () => {
     const billed = (totalMinor: number) => ({ billed: () => ({ totalMinor, agreedMinor: 6000 }) });
     const kept = (change: Partial<ReelHere>) => keepsHere(done(change), []).map(({ what }) => what);
     expect(kept(billed(6000))).toEqual([]);
     expect(kept(billed(6001))).toEqual(["over-limit"]);
     expect(keepsFromReady(done(billed(6001)))).toEqual([]);
     expect(keepsHereWords(keepsHere(done(billed(6001)), [])[0]!)).toMatch(/60\.01.*60\.00 was agreed.*Quote/);
-    expect(kept({ ...billed(9000), declined: true })).toEqual([]);
+    // As it came it is billed nothing; what was fitted before the no, or after it, is.
+    expect(kept({ ...billed(0), declined: true })).toEqual([]);
+    expect(kept({ ...billed(9000), declined: true })).toEqual(["over-limit"]);
     expect(kept({ ...billed(9000), path: { kind: "comeback", depth: "full", depthSaid: true }, pays: "us" })).toEqual([]);
   });
 

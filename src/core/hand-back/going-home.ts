@@ -135,9 +135,9 @@ export const keepsFromReady = (reel: ReelHere): KeepsHere[] => [
   ...(reel.path.kind === "comeback" && reel.pays === "open" && !reel.declined ? [{ code: "pays", what: "pays" } as const] : []),
 ];
 
-/** Nothing is billed above what was agreed: it is asked, or brought down. */
-function overLimit({ path, declined, billed }: ReelHere): KeepsHere[] {
-  const sum = declined || path.kind === "comeback" ? null : billed();
+/** Nothing is billed above what was agreed: it is asked, or brought down. What was fitted before the no counts too. */
+function overLimit({ path, billed }: ReelHere): KeepsHere[] {
+  const sum = path.kind === "comeback" ? null : billed();
   return sum && sum.totalMinor > sum.agreedMinor ? [{ code: "over-limit", what: "over-limit", ...sum }] : [];
 }
 

@@ -5,7 +5,9 @@ import { protocolOfJob } from "@/core/intake/job-kinds";
 import { carriesLoad } from "@/core/safety/carries-load";
 import { asItCame } from "@/core/teardown/came-without";
 import { heldIn } from "@/core/teardown/held-in";
-import { isSettled } from "@/core/teardown/owed";
+import { isSettled, oldPieces } from "@/core/teardown/owed";
+import { onceOnly } from "@/core/teardown/seal-unit";
+import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { type ComplaintId, complaints } from "@/core/vocabulary/counter-lists";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import type { DepthId } from "@/core/vocabulary/job-kinds";
@@ -78,7 +80,10 @@ function half(shop: Workshop, modelId: string, depth: DepthId, felt: readonly Co
     // What cannot be done without the missing piece is asked of nobody.
     const now = off.length ? new Map(getBuild(shop.db, job()).steps.map((step) => [step.operation.id, step])) : due;
     const doable = rest.filter((operation) => now.has(operation) && !isSettled(now.get(operation)!));
-    if (doable.length) doSteps(shop.ctx, id, doable);
+    // Seals that are used once have a reason of the reel's own; nobody here has new ones.
+    const old = oldPieces(doable.map((operation) => now.get(operation)!));
+    const spent = old.length > 0 && old.every(({ well }) => well!.toRenew.every((why) => why === onceOnly));
+    if (doable.length) doSteps(shop.ctx, id, doable, spent ? oldPieceReasons.at(-1)! : "");
   }
   oil(points.filter(({ behind }) => !behind.length).map(({ positionId }) => positionId));
   recordAllGood(shop.ctx, { jobId: id, phase: "after", testIds: tests });

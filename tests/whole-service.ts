@@ -2,7 +2,7 @@ import { allBuildActs } from "@/core/hands/build-acts";
 import { allStripActs } from "@/core/hands/strip-acts";
 import { protocolOfJob } from "@/core/intake/job-kinds";
 import { oldPieces } from "@/core/teardown/owed";
-import { sealOfTheYear } from "@/core/teardown/seal-unit";
+import { renewalByRule } from "@/core/teardown/seal-unit";
 import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { getBuild } from "@/data/bench/build";
 import { doSteps } from "@/data/bench/build-steps";
@@ -41,7 +41,12 @@ export function builtAndReturned(shop: Pick<Workshop, "db" | "ctx">, id: number)
   for (const { operationIds } of allBuildActs(steps, batches, version.partTypes)) {
     // Seals that are new every year are asked for; here they go back by a word.
     const old = oldPieces(steps.filter(({ operation }) => operationIds.includes(operation.id)));
-    doSteps(shop.ctx, id, operationIds, old.some(({ well }) => well?.toRenew.includes(sealOfTheYear)) ? oldPieceReasons[0] : "");
+    doSteps(
+      shop.ctx,
+      id,
+      operationIds,
+      old.some(({ well }) => well?.toRenew.some((id) => renewalByRule(id) !== null)) ? oldPieceReasons[0] : "",
+    );
   }
   recordAllGood(shop.ctx, { jobId: id, phase: "after", testIds: tests });
   markReady(shop.ctx, id);

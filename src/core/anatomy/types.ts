@@ -118,6 +118,8 @@ export const positionSchema = z.object({
   guessed: z.boolean().default(false),
   /** What somebody has still to look at; the seat itself is known. */
   verify: z.array(z.enum(verifiable)).default([]),
+  /** A piece that came out of it never goes back: a new one each time. */
+  onceOnly: z.literal(true).optional(),
   /** Clings or hides; stays on the expected list though nobody sees it. */
   hides: z.boolean().default(false),
 });

@@ -134,6 +134,7 @@ const seal = (id: string, name: string, part: string, restsOn: readonly string[]
     restsOn: [...restsOn],
     orientation,
     twoSided: true,
+    onceOnly: true,
     ...sealFilm,
     trap: "Never used again: the old one out before washing, a new one in.",
     ...more,

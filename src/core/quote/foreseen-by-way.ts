@@ -28,6 +28,7 @@ export function foreseenByWay(
   return positions.flatMap((position): Foreseen[] => {
     const type = types.get(position.partTypeId);
     if (!type) return [];
+    if (position.onceOnly) return [{ positionId: position.id, words: `${position.name}: never used again once it is out` }];
     const { shape } = type;
     if (ways.bearings === "upgrade") {
       if (shape.kind === "bearing")

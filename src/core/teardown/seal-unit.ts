@@ -32,4 +32,11 @@ export const isSeal = (type: Pick<PartType, "shape"> | undefined): boolean =>
 
 /** Why an old seal wants a new one though no fault was proved: they are new every year here. */
 export const sealOfTheYear = "seal-of-the-year";
-export const sealOfTheYearWords = "Seals are replaced every year here";
+/** Why a piece that came out of a seat for one piece alone wants a new one. */
+export const onceOnly = "once-only";
+const renewalWords: Readonly<Record<string, string>> = {
+  [sealOfTheYear]: "Seals are replaced every year here",
+  [onceOnly]: "Never used again once it is out",
+};
+/** Why an old piece is to be renewed, where a rule says so and no proved fault. */
+export const renewalByRule = (id: string): string | null => renewalWords[id] ?? null;

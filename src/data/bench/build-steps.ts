@@ -3,7 +3,7 @@ import { failedWithout, withSteps } from "@/core/teardown/act-of-steps";
 import { buriedBy } from "@/core/teardown/buried-by";
 import { missingBefore } from "@/core/teardown/left-over";
 import { isOwed, isSettled, oldPieces } from "@/core/teardown/owed";
-import { sealOfTheYear, sealOfTheYearWords } from "@/core/teardown/seal-unit";
+import { renewalByRule } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
 import { waitsForNew } from "@/core/teardown/verdicts";
 import { type Context, Refusal } from "@/data/database/context";
@@ -69,7 +69,7 @@ export function doSteps(ctx: Context, jobId: number, operationIds: readonly stri
     if (old.length && !reason)
       throw new Refusal(
         "old-piece",
-        `${old.map((id) => (id === sealOfTheYear ? sealOfTheYearWords : `${faultOf(ctx.db, id)?.name ?? id}: proved`)).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} is fitted. Fit a new one at Parts, or note why the old one is refitted.`,
+        `${old.map((id) => renewalByRule(id) ?? `${faultOf(ctx.db, id)?.name ?? id}: proved`).join(", ")}, and the old ${step.position?.name.toLowerCase() ?? "piece"} is fitted. Fit a new one at Parts, or note why the old one is refitted.`,
         "reason",
         { to: "station", tag: job.tag, station: "parts" },
       );

@@ -7,7 +7,7 @@ import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
 import { isOwed } from "@/core/teardown/owed";
 import { stillHold } from "@/core/teardown/proved";
-import { isSeal, sealOfTheYear } from "@/core/teardown/seal-unit";
+import { isSeal, onceOnly, sealOfTheYear } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
 import { getCurrentModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
@@ -60,9 +60,11 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
   const due = sealsAreDue(db, job);
   const isOldSeal = ({ positionId, renewed, verdict }: (typeof wells)[number]) =>
     due && !renewed && verdict !== "watch" && verdict !== "dressed" && isSeal(partOf(positionId));
-  const wellOf = new Map(
-    wells.map((well) => [well.positionId, isOldSeal(well) ? { ...well, toRenew: [...well.toRenew, sealOfTheYear] } : well]),
-  );
+  // A reel that goes back unrepaired goes back as it came.
+  const isSpent = ({ positionId, renewed }: (typeof wells)[number]) =>
+    !renewed && job.declinedReason === null && seats.get(positionId)?.onceOnly === true;
+  const byRule = (well: (typeof wells)[number]) => (isSpent(well) ? [onceOnly] : isOldSeal(well) ? [sealOfTheYear] : []);
+  const wellOf = new Map(wells.map((well) => [well.positionId, { ...well, toRenew: [...well.toRenew, ...byRule(well)] }]));
   const impossible = notDue(
     order.value.steps.map(({ operation }) => operation),
     new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId)),

@@ -4,7 +4,7 @@ import { saying } from "@/core/account/sentences";
 import { families } from "@/core/families/families";
 import { oldPieces } from "@/core/teardown/owed";
 import { doStep, skipStep, undoStep } from "@/data/bench/build-steps";
-import { setWay } from "@/data/bench/ways";
+import { foreseenOf, setWay } from "@/data/bench/ways";
 import { startModelOf } from "@/data/catalogue/built";
 import { settleFault } from "@/data/diagnosis/diagnosis";
 import { setFaultOutcome } from "@/data/diagnosis/faults";
@@ -14,6 +14,7 @@ import { onBenchFor } from "@/data/hand-back/going-home";
 import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
+import { machineOf } from "@/data/jobs/machine";
 import { setForeseen } from "@/data/parts/quote-parts";
 import { getBill } from "@/data/quote/quotes";
 import { answersThatHold, getBuild } from "./build";
@@ -69,8 +70,8 @@ describe("seals that are new every year", () => {
   it("do not go back old unasked, until one was renewed within the year; where they go by evidence nothing is asked", () => {
     const modelId = startModelOf(
       shop.ctx,
-      { maker: "Own", name: "Sealed", family: "spinning-sealed-bail-less", prefix: "SY" },
-      families["spinning-sealed-bail-less"].chosen,
+      { maker: "Own", name: "Sealed", family: "spinning-fluid-sealed", prefix: "SY" },
+      families["spinning-fluid-sealed"].chosen,
     ).id;
     const open = (serial: string) => shop.open({ modelId, serial, kind: "service", depth: "full", complaint: "" });
     const oldSeals = (id: string | number) => oldPieces(steps(Number(id))).map(({ position }) => position!.name);
@@ -91,6 +92,36 @@ describe("seals that are new every year", () => {
     expect(oldSeals(yearly)).toHaveLength(before.length - 1);
     declineJob(shop.ctx, yearly, "too dear");
     expect(oldSeals(yearly)).toEqual([]);
+  });
+
+  // Common practice: the eight seals of such a reel are new at every opening, whoever replaces others on evidence.
+  it("are used once in a reel that is sealed all through: each that came out stops until a new one is in, or somebody says why", () => {
+    const family = "spinning-sealed-bail-less";
+    const modelId = startModelOf(shop.ctx, { maker: "Own", name: "Surf", family, prefix: "SU" }, families[family].chosen).id;
+    const id = shop.open({ modelId, serial: "S3", kind: "service", depth: "full", complaint: "" });
+    const old = () => oldPieces(steps(id)).map(({ position }) => position!.id);
+    strip(id);
+    expect(old().sort()).toEqual(
+      [
+        "gear-cover-seal",
+        "gear-shaft-seal",
+        "guide-seal-inner",
+        "guide-seal-outer",
+        "housing-seal",
+        "main-seal",
+        "neck-seal",
+        "side-cover-seal",
+      ].filter((seat) => listWells(shop.db, id).some(({ positionId }) => positionId === seat)),
+    );
+    expect(old().length).toBeGreaterThanOrEqual(7);
+    const first = oldPieces(steps(id))[0]!;
+    upTo(id, first.operation.id);
+    expect(refusal(() => doStep(shop.ctx, id, first.operation.id)).message).toMatch(/^Never used again once it is out, and the old/);
+    const job = findJob(shop.db, id)!;
+    const foreseen = foreseenOf(shop.db, job, machineOf(shop.db, job), new Set(old()));
+    expect(foreseen.map(({ positionId }) => positionId).sort()).toEqual(old().sort());
+    declineJob(shop.ctx, id, "too dear");
+    expect(old()).toEqual([]);
   });
 });
 

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { sealOfTheYear, sealOfTheYearWords } from "@/core/teardown/seal-unit";
+import { renewalByRule } from "@/core/teardown/seal-unit";
 import type { StepAtBuild } from "@/core/teardown/step";
 import { oldPieceReasons } from "@/core/vocabulary/build-reasons";
 import { ReasonChoice } from "@/ui/controls/reason-choice";
@@ -21,7 +21,7 @@ export function OldPieces({ old, tag, faultNames, reason, error, onReason }: Pro
         <p key={operation.id}>
           {position?.name}: the old one.{" "}
           {well!.toRenew
-            .map((id) => (id === sealOfTheYear ? `${sealOfTheYearWords}.` : `${faultNames[id] ?? id}: proved on this reel.`))
+            .map((id) => (renewalByRule(id) === null ? `${faultNames[id] ?? id}: proved on this reel.` : `${renewalByRule(id)}.`))
             .join(" ")}{" "}
           <Link className="act-link" href={`/bench/${tag}/parts`}>
             Fit a new one at Parts

@@ -111,6 +111,8 @@ function atBuild(
   switch (key.what) {
     case "done":
     case "passes":
+    // The page asks for new ones first, or for a reason from its list.
+    case "renew":
       return ["steps-done", { jobId, operationIds: key.operationIds }];
     case "oil":
       return ["oil-points", { jobId, positionIds: key.points.map(({ positionId }) => positionId), state: "oiled" }];

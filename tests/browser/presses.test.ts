@@ -6,6 +6,7 @@ import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { addPartType } from "@/data/catalogue/part-types";
 import { addModel } from "@/data/catalogue/write-model";
 import { openJob } from "@/data/counter/open-job";
+import { setBin } from "@/data/parts/stock";
 import { atTheBench, type Person, type Server } from "./bench";
 import { onTheData } from "./stations";
 
@@ -37,6 +38,9 @@ const service = (family: FamilyId, depth: "full" | "quick"): string =>
       const { anatomy, parts } = families[family];
       const own = (id: string) => `h${familyIds.indexOf(family)}-${id}`;
       for (const part of parts) addPartType(ctx, { ...part, id: own(part.id), number: own(part.id) });
+      // Seals that are used once lie new in the drawer.
+      const once = new Set(anatomy.positions.filter(({ onceOnly }) => onceOnly).map(({ partTypeId }) => partTypeId));
+      for (const partTypeId of once) setBin(ctx, own(partTypeId), "S1", 8, 1);
       const positions = anatomy.positions.map((position) => ({ ...position, partTypeId: own(position.partTypeId) }));
       addModel(ctx, { id: modelId, maker: "Hands", name: family, family }, { lineRadiusMm: 20, anatomy: { ...anatomy, positions } });
     }

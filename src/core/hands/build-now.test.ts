@@ -6,6 +6,7 @@ import { buildOrder } from "@/core/teardown/build-order";
 import { behindOf } from "@/core/teardown/oil-window";
 import { planOpening } from "@/core/teardown/opening";
 import { removalOrder } from "@/core/teardown/removal-order";
+import { onceOnly } from "@/core/teardown/seal-unit";
 import type { Step } from "@/core/teardown/step";
 import type { Well } from "@/core/teardown/well";
 import { familyIds } from "@/core/vocabulary/families";
@@ -89,6 +90,13 @@ describe("what the main key of the way back does", () => {
     expect(key(steps, { types })).toMatchObject({ what: "not-here", step: { position: { id: "b" } } });
     expect(key([place("b", missing)], { types })).toEqual({ what: "fit-new" });
     expect(key([place("a", missing)], { foreseen: ["a"] })).toEqual({ what: "fit-new" });
+  });
+
+  it("asks for a new piece before one goes in that takes it only once, and not where the new one is", () => {
+    const spent = { well: well({ toRenew: [onceOnly] }) };
+    expect(key([place("a", spent), place("b")])).toEqual({ what: "renew", operationIds: ["place-a", "place-b"] });
+    expect(key([place("a", spent)], { toClean: ["a"] })).toMatchObject({ what: "renew" });
+    expect(key([place("a"), place("b")])).toMatchObject({ what: "done" });
   });
 
   it("asks for cleaning before a part goes back, once, and not after somebody let one go back uncleaned", () => {

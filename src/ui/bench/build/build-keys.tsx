@@ -68,6 +68,15 @@ function TheMainKey({ head, build, toClean, now }: Props & { now: BuildKey<StepA
       );
     case "fit-new":
       return <NextLink href={`/bench/${head.tag}/parts`} words="Fit it at Parts" />;
+    case "renew":
+      // Somebody said why the old ones go back.
+      return build.reason ? (
+        <MainKey busy={busy} words="Done" onPress={() => build.done(now.operationIds)}>
+          {now.operationIds.length > 1 ? `Done: ${now.operationIds.length} steps` : "Done"}
+        </MainKey>
+      ) : (
+        <NextLink href={`/bench/${head.tag}/parts`} words="New ones first: at Parts" />
+      );
     case "clean-first":
       return (
         <NextLink href={`/bench/${head.tag}/clean`} words={`Clean first: ${toClean} ${toClean === 1 ? "part waits" : "parts wait"}`} />

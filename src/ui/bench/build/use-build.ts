@@ -97,6 +97,7 @@ export function useBuild(props: BuildProps) {
     seats,
     name,
     aside,
+    reason: reason.trim(),
     reasonLacks: aside.asked && lacksReason,
     busy: opening.busy,
     canUndo: now.last !== null || oiled.length > 0,

@@ -1,5 +1,6 @@
 "use client";
 import Link from "next/link";
+import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
@@ -96,7 +97,13 @@ export function PartsSheet(props: Props) {
   const { head, anatomy, partTypes, seats, currency, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
-  const wanted = seats.filter((seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen) && !seat.renewed);
+  // What came out of a seat that takes a piece only once is wanted new without a word.
+  const spent = new Set(anatomy.positions.flatMap((one) => (one.onceOnly ? [one.id] : [])));
+  const wanted = seats.filter(
+    (seat) =>
+      ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || (spent.has(seat.positionId) && seat.inTray && !seat.refitted)) &&
+      !seat.renewed,
+  );
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
     plates.find((candidate) => candidate.callouts.some((callout) => callout.positionIds.includes(id)))?.id ?? plates[0]!.id;
@@ -106,7 +113,11 @@ export function PartsSheet(props: Props) {
   const ordering = useAct("need");
   const changing = useAct("want-instead");
   const fromDonor = useAct("use-donor-piece");
-  const several = useAct("use-several");
+  const router = useRouter();
+  // With everything here and in, the hands go on building.
+  const several = useAct("use-several", () => {
+    if (here.length === wanted.length && wanted.every(({ positionId }) => spent.has(positionId))) router.push(`/bench/${head.tag}/build`);
+  });
   const converting = useAct("foresee-kit");
   const pick = (id: string) => {
     setPicked(id);

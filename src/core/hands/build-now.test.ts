@@ -115,14 +115,15 @@ describe("what the main key of the way back does", () => {
     expect(key([place("a", { state: "done" })], { points })).toEqual({ what: "oil-rest", positionIds: ["z"] });
   });
 
-  it("oils what lies open before the act that shuts it in, with whatever lies open beside it", () => {
+  it("oils what lies open before the act that shuts it in, by one press with whatever else can be reached", () => {
     const points = [
       { positionId: "y", state: "waiting", behind: ["a"] } as const,
       { positionId: "z", state: "waiting", behind: ["c"] } as const,
+      { positionId: "knob", state: "waiting", behind: [] } as const,
     ];
     const steps = [place("a"), place("c", { needs: ["place-a"] })];
     const first = key(steps, { points, batches: [] });
-    expect(first).toMatchObject({ what: "oil", points: [{ positionId: "y" }, { positionId: "z" }] });
+    expect(first).toMatchObject({ what: "oil", points: [{ positionId: "y" }, { positionId: "z" }, { positionId: "knob" }] });
     const over = buildNow(at([place("a", { state: "done" }), place("c")], { points, batches: [] }), null, false);
     expect([...over.missed.keys()]).toEqual(["y"]);
   });

@@ -122,10 +122,10 @@ export function buildNow<S extends Step, P extends PointAtBuild>(
       return over ? [[point.positionId, over] as const] : [];
     }),
   );
-  // A place that the act would shut is oiled first, and with it whatever lies open beside it.
-  const lyingOpen = waiting.filter(({ positionId, behind }) => behind.length > 0 && !missed.has(positionId));
+  // A place that the act would shut is oiled first, and by the same press, the oil in hand, whatever else can be reached now.
+  const reached = waiting.filter(({ positionId }) => !missed.has(positionId));
   const oilBefore = (operationIds: readonly string[]) =>
-    lyingOpen.some(({ behind }) => shutsIn(behind, steps, operationIds)) ? lyingOpen : [];
+    reached.some(({ behind }) => behind.length > 0 && shutsIn(behind, steps, operationIds)) ? reached : [];
   const without = acting.filter((one) => isOpenPlace(one) && cameWithout(one.well) && !at.foreseen.includes(one.position!.id));
   const unclean = asItIs || saidUncleaned(steps) ? [] : acting.filter((one) => isOpenPlace(one) && at.toClean.includes(one.position!.id));
   const toHere = upToCheck(steps);
@@ -148,8 +148,7 @@ export function buildNow<S extends Step, P extends PointAtBuild>(
   function keyOf(): BuildKey<S, P> {
     if (!act || !undone) {
       if (act && picked) return { what: "looking" };
-      const toOil = waiting.filter(({ positionId }) => !missed.has(positionId));
-      return toOil.length ? { what: "oil-rest", positionIds: toOil.map(({ positionId }) => positionId) } : { what: "to-prove" };
+      return reached.length ? { what: "oil-rest", positionIds: reached.map(({ positionId }) => positionId) } : { what: "to-prove" };
     }
     const first = standsOn(steps, acting);
     if (first) return { what: "first", step: first };

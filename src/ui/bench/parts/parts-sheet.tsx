@@ -98,11 +98,9 @@ export function PartsSheet(props: Props) {
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
   // What came out of a seat that takes a piece only once is wanted new without a word.
-  const spent = new Set(anatomy.positions.flatMap((one) => (one.onceOnly ? [one.id] : [])));
+  const isSpent = (seat: SeatFacts) => seat.onceOnly && seat.inTray && !seat.refitted;
   const wanted = seats.filter(
-    (seat) =>
-      ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || (spent.has(seat.positionId) && seat.inTray && !seat.refitted)) &&
-      !seat.renewed,
+    (seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || isSpent(seat)) && !seat.renewed,
   );
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
@@ -116,7 +114,7 @@ export function PartsSheet(props: Props) {
   const router = useRouter();
   // With everything here and in, the hands go on building.
   const several = useAct("use-several", () => {
-    if (here.length === wanted.length && wanted.every(({ positionId }) => spent.has(positionId))) router.push(`/bench/${head.tag}/build`);
+    if (here.length === wanted.length && wanted.every(isSpent)) router.push(`/bench/${head.tag}/build`);
   });
   const converting = useAct("foresee-kit");
   const pick = (id: string) => {

@@ -6,6 +6,7 @@ const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
   priceMinor: 100,
   stock: null,
   inTray: false,
+  onceOnly: false,
   well: null,
   verdict: null,
   renewed: false,

@@ -6,6 +6,8 @@ export interface SeatFacts {
   readonly priceMinor: number;
   readonly stock: { readonly count: number; readonly keptAside: number; readonly bin: string } | null;
   readonly inTray: boolean;
+  /** A piece that came out of it never goes back. */
+  readonly onceOnly: boolean;
   readonly well: number | null;
   readonly verdict: WellVerdict | null;
   readonly renewed: boolean;

@@ -55,6 +55,7 @@ const lines: readonly Line[] = [
   ["SB2", bridge, { goesIn: ["keyed-high", "bridge-screw-low-front", "head-screw-top"] }],
   ["SB3", bridge, { act: /Free-spool lever up/, before: ["bridge-screw-top-front", "bridge-screw-low-rear"] }],
   ["SB3", bridge, { at: "bridge-screw-top-front", first: /lever up/ }],
+  ["SB3", bridge, { at: "lever", first: /lever up/ }],
   ["SB4", bridge, { goesIn: ["yoke-spring-front", "yoke", "pinion", "bridge-screw-top-front"] }],
   ["SB4a", bridge, { goesIn: ["keyed-high", "bridge-screw-low-front", "dog", "dog-spring", "bridge-screw-top-rear"] }],
   ["SB4a", bridge, { act: /turn the bridge home over the coil/i, after: ["dog-spring"], before: ["bridge-screw-top-front"] }],

@@ -9,6 +9,8 @@ const conventional: readonly Rule[] = [
   ["star wound back: it lifts the handle, nothing is pried", "star", "handle"],
   ["side adjuster cap backed off till there is play", "cap", ...plateScrews],
   ["free-spool lever up", "lever", "bridge-screw-*"],
+  // Where the lever leaves before the bridge it is left up.
+  ["free-spool lever up", "bridge", "lever"],
   ["click on", "click-button", "click-spring"],
   ["line guide at one end", "guide", "pawl-cap"],
 ];

@@ -16,7 +16,7 @@ import { type Choice, isChoice, usualWays, type WayId, wayIds } from "./ways";
 
 const star = families["star-drag-bridge"];
 const sealed = families["spinning-fluid-sealed"];
-const sealed = families["spinning-fluid-sealed"];
+const fluidReel = families["spinning-fluid-sealed"];
 const typesOf = (parts: readonly PartType[]) => new Map(parts.map((part) => [part.id, part]));
 const open = (depth: Choice<"depth">, wanted: Partial<DepthWanted> = {}, family = star) =>
   depthOf(family.anatomy, typesOf(family.parts), {
@@ -198,16 +198,16 @@ const changes: readonly (readonly [WayId, string, what: string, () => void])[] =
     "operations",
     () => expect([cleanMethodOf(carbon, "washed", "brush"), cleanMethodOf(leather, "washed", "brush")]).toEqual(["friction-bath", "wipe"]),
   ],
-  ["seals", "evidence", "parts", () => expect(foreseen({}, sealed)).toEqual([])],
+  ["seals", "evidence", "parts", () => expect(foreseen({}, fluidReel)).toEqual([])],
   [
     "seals",
     "yearly",
     "parts",
     () => {
-      expect(foreseen({ seals: "yearly" }, sealed, 13).map(({ positionId }) => positionId)).toEqual(
+      expect(foreseen({ seals: "yearly" }, fluidReel, 13).map(({ positionId }) => positionId)).toEqual(
         expect.arrayContaining(["support-seal", "knob-ring"]),
       );
-      expect(foreseen({ seals: "yearly" }, sealed, 3)).toEqual([]);
+      expect(foreseen({ seals: "yearly" }, fluidReel, 3)).toEqual([]);
     },
   ],
   ["benchOrder", "whole", "order", () => expect(turns("whole")).toBeGreaterThanOrEqual(turns("halves"))],

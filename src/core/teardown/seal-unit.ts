@@ -32,7 +32,11 @@ export const isSeal = (type: Pick<PartType, "shape"> | undefined): boolean =>
 
 /** Why an old seal wants a new one though no fault was proved: they are new every year here. */
 export const sealOfTheYear = "seal-of-the-year";
-/** Why a piece that came out of a seat for one piece alone wants a new one. */
+/** A piece that came out of a seat for one piece alone: a new one is due, but where it is here already or the customer said no. */
+export const isSpent = (onceOnly: boolean, { renewed, declined }: { readonly renewed: boolean; readonly declined: boolean }): boolean =>
+  onceOnly && !renewed && !declined;
+
+/** Why such a piece wants a new one. */
 export const onceOnly = "once-only";
 const renewalWords: Readonly<Record<string, string>> = {
   [sealOfTheYear]: "Seals are replaced every year here",

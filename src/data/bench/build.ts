@@ -7,7 +7,7 @@ import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
 import { isOwed } from "@/core/teardown/owed";
 import { stillHold } from "@/core/teardown/proved";
-import { isSeal, onceOnly, sealOfTheYear } from "@/core/teardown/seal-unit";
+import { isSeal, isSpent, onceOnly, sealOfTheYear } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
 import { getCurrentModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
@@ -61,9 +61,9 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
   const isOldSeal = ({ positionId, renewed, verdict }: (typeof wells)[number]) =>
     due && !renewed && verdict !== "watch" && verdict !== "dressed" && isSeal(partOf(positionId));
   // A reel that goes back unrepaired goes back as it came.
-  const isSpent = ({ positionId, renewed }: (typeof wells)[number]) =>
-    !renewed && job.declinedReason === null && seats.get(positionId)?.onceOnly === true;
-  const byRule = (well: (typeof wells)[number]) => (isSpent(well) ? [onceOnly] : isOldSeal(well) ? [sealOfTheYear] : []);
+  const takesOne = (id: string) => job.declinedReason === null && seats.get(id)?.onceOnly === true;
+  const byRule = (well: (typeof wells)[number]) =>
+    isSpent(takesOne(well.positionId), well) ? [onceOnly] : isOldSeal(well) ? [sealOfTheYear] : [];
   const wellOf = new Map(wells.map((well) => [well.positionId, { ...well, toRenew: [...well.toRenew, ...byRule(well)] }]));
   const impossible = notDue(
     order.value.steps.map(({ operation }) => operation),

@@ -15,7 +15,7 @@ import { getReport } from "@/data/hand-back/report";
 import { markReady } from "@/data/hand-back/returns";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
-import { setForeseen } from "@/data/parts/quote-parts";
+import { declinePart, setForeseen } from "@/data/parts/quote-parts";
 import { getBill } from "@/data/quote/quotes";
 import { answersThatHold, getBuild } from "./build";
 import { fitFromStock } from "./fit-part";
@@ -120,6 +120,9 @@ describe("seals that are new every year", () => {
     const job = findJob(shop.db, id)!;
     const foreseen = foreseenOf(shop.db, job, machineOf(shop.db, job), new Set(old()));
     expect(foreseen.map(({ positionId }) => positionId).sort()).toEqual(old().sort());
+    // What the customer said no to is asked of nobody.
+    declinePart(shop.ctx, id, first.position!.id, true);
+    expect(old()).not.toContain(first.position!.id);
     declineJob(shop.ctx, id, "too dear");
     expect(old()).toEqual([]);
   });

@@ -7,6 +7,7 @@ import type { Anatomy, PartType } from "@/core/anatomy/types";
 import { fitsNow } from "@/core/interchange/fits-now";
 import { formatMinor } from "@/core/money/money";
 import { freeInBin } from "@/core/ordering/free-in-bin";
+import { isSpent } from "@/core/teardown/seal-unit";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
@@ -98,9 +99,9 @@ export function PartsSheet(props: Props) {
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
   // What came out of a seat that takes a piece only once is wanted new without a word.
-  const isSpent = (seat: SeatFacts) => seat.onceOnly && seat.inTray && !seat.refitted;
+  const wantsOnce = (seat: SeatFacts) => seat.inTray && !seat.refitted && isSpent(seat.onceOnly, seat);
   const wanted = seats.filter(
-    (seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || isSpent(seat)) && !seat.renewed,
+    (seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || wantsOnce(seat)) && !seat.renewed,
   );
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
@@ -114,7 +115,7 @@ export function PartsSheet(props: Props) {
   const router = useRouter();
   // With everything here and in, the hands go on building.
   const several = useAct("use-several", () => {
-    if (here.length === wanted.length && wanted.every(isSpent)) router.push(`/bench/${head.tag}/build`);
+    if (here.length === wanted.length && wanted.every(wantsOnce)) router.push(`/bench/${head.tag}/build`);
   });
   const converting = useAct("foresee-kit");
   const pick = (id: string) => {

@@ -63,7 +63,7 @@ export default async function PartsPage(props: StationProps) {
       priceMinor: prices.get(wantedPartTypeId)!,
       stock: stock ? { count: stock.count, keptAside: stock.keptAside, bin: stock.bin } : null,
       inTray: well !== undefined,
-      onceOnly: position.onceOnly === true,
+      onceOnly: position.onceOnly === true && job.declinedReason === null,
       well: well?.well ?? null,
       verdict: well?.verdict ?? null,
       renewed: well?.renewed ?? false,

@@ -110,11 +110,12 @@ describe("the ledger at ten years", () => {
       );
       for (let i = 0; i < reels; i++) {
         addReel.run(firstReel + i, `TY ${100_000 + i}`, closed.customer_id);
-        indexForFind(
-          db,
-          { kind: "reel", ref: String(firstReel + i), title: `Skerry 30, TY ${100_000 + i}`, words: `Skerry 30 TY ${100_000 + i}` },
-          true,
-        );
+        indexForFind(db, {
+          kind: "reel",
+          ref: String(firstReel + i),
+          title: `Skerry 30, TY ${100_000 + i}`,
+          words: `Skerry 30 TY ${100_000 + i}`,
+        });
       }
       for (let i = 0; i < jobs; i++) {
         const at = new Date(Date.now() - (jobs - i) * 7_000_000).toISOString();

@@ -46,8 +46,8 @@ export const findCustomer = (db: Db, id: number): Customer | null => {
 };
 
 /** A customer is found by all that is written of them, the note too. */
-function indexCustomer(db: Db, id: number, { name, phone, email, address = "", note = "" }: NewCustomer, isNew = false): void {
-  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email} ${address} ${note}` }, isNew);
+function indexCustomer(db: Db, id: number, { name, phone, email, address = "", note = "" }: NewCustomer): void {
+  indexForFind(db, { kind: "customer", ref: String(id), title: name, words: `${name} ${phone} ${email} ${address} ${note}` });
 }
 
 /** Two people write a name alike if they do so but for capitals and spaces. */
@@ -104,7 +104,7 @@ export function writeCustomer(ctx: Context, customer: NewCustomer): number {
       .prepare("INSERT INTO customer (name, phone, email, address, note) VALUES (?, ?, ?, ?, ?)")
       .run(customer.name, customer.phone, customer.email, customer.address ?? "", customer.note ?? "").lastInsertRowid,
   );
-  indexCustomer(ctx.db, id, customer, true);
+  indexCustomer(ctx.db, id, customer);
   return id;
 }
 

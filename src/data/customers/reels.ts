@@ -177,19 +177,19 @@ export function writeReel(ctx: Context, reel: { modelId: string; serial: string;
       .prepare("INSERT INTO reel (model_id, serial, hand, owner_id) VALUES (?, ?, ?, ?)")
       .run(reel.modelId, reel.serial, reel.hand, reel.ownerId).lastInsertRowid,
   );
-  indexReel(ctx.db, id, true);
+  indexReel(ctx.db, id);
   return id;
 }
 
 /** Renews what Find knows of a reel. */
-export function indexReel(db: Db, id: number, isNew = false): void {
+export function indexReel(db: Db, id: number): void {
   const reel = findReel(db, id);
   if (!reel) return;
   const title = `${reel.modelName} ${reel.serial || "no serial"}`;
   const { madeBy, madeWhen, madeWhere } = takenFor(db, id);
   const guessed = [madeBy, madeWhen, madeWhere].some(isGuess) ? "guess" : "";
   const words = [title, reel.ownerName, madeBy, madeWhen, madeWhere, guessed].filter(Boolean).join(" ");
-  indexForFind(db, { kind: "reel", ref: String(id), title, words }, isNew);
+  indexForFind(db, { kind: "reel", ref: String(id), title, words });
 }
 
 /** @param editionId null for what the serial tells. */

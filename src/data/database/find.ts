@@ -8,20 +8,24 @@ export interface FindHit {
   readonly title: string;
 }
 
-/** Puts one thing into the find index, or renews what stands there. @param isNew nothing stands there. */
-export function indexForFind(db: Db, entry: FindHit & { readonly words: string }, isNew = false): void {
-  if (!isNew) forgetInFind(db, entry);
+/** Puts one thing into the find index, or renews what stands there. */
+export function indexForFind(db: Db, entry: FindHit & { readonly words: string }): void {
+  forgetInFind(db, entry);
   db.prepare("INSERT INTO find (words, kind, ref, title) VALUES (?, ?, ?, ?)").run(entry.words, entry.kind, entry.ref, entry.title);
 }
 
-/** Takes one thing out of the find index. Reads all of it: what is new is not looked for. */
+/** Takes one thing out of the find index. What begins with the same reference is met too, so the whole of it is compared. */
 export const forgetInFind = (db: Db, { kind, ref }: Pick<FindHit, "kind" | "ref">): void => {
-  db.prepare("DELETE FROM find WHERE kind = ? AND ref = ?").run(kind, ref);
+  db.prepare("DELETE FROM find WHERE rowid IN (SELECT rowid FROM find WHERE find MATCH @phrase AND kind = @kind AND ref = @ref)").run({
+    phrase: `ref : "${ref.replaceAll('"', '""')}"`,
+    kind,
+    ref,
+  });
 };
 
 const queryOf = (text: string): string | null => {
   const words = text.match(/[\p{L}\p{N}]+/gu) ?? [];
-  return words.length ? words.map((word) => `"${word}"*`).join(" ") : null;
+  return words.length ? `words : (${words.map((word) => `"${word}"*`).join(" ")})` : null;
 };
 
 /** The tag, and the serials, that are what was typed to the letter: they are what somebody reads off a tag or a reel. */

@@ -10,17 +10,23 @@ import { listOilPoints } from "@/data/bench/oil-points";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
 import { takeParts } from "@/data/bench/tray";
 import { startModelOf } from "@/data/catalogue/built";
-import { openJob } from "@/data/counter/open-job";
+import { type NewJob, openJob } from "@/data/counter/open-job";
 import { findJob } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { intake, openWorkshop, plainJob } from "./workshop";
 
-/** Acts of the hands of jobs that open one place, as docs/hand-acts.md lists them (common practice, written down by hand before any press was counted). */
+/** Acts of the hands of whole services and of jobs that open one place, as docs/hand-acts.md lists them (common practice, written down by hand before any press was counted). */
 const listed: { readonly family: FamilyId; readonly complaint: ComplaintId; acts: number }[] = [];
+const services: { readonly family: FamilyId; readonly depth: "full" | "quick"; acts: number }[] = [];
 {
   let family = "";
   for (const line of readFileSync("docs/hand-acts.md", "utf8").split("\n")) {
     if (line.startsWith("## ")) family = line.slice(3).trim();
+    const service = /^(Full|Quick), (\w+): (.*)$/.exec(line);
+    if (service) {
+      if (service[2] === "off") services.push({ family: family as FamilyId, depth: service[1] === "Full" ? "full" : "quick", acts: 0 });
+      services.at(-1)!.acts += service[3]!.split(" · ").length;
+    }
     const found = /^Only ([\w-]+), (off|back): (.*)$/.exec(line);
     if (!found) continue;
     const acts = found[3]!.split(" · ").length;
@@ -31,32 +37,47 @@ const listed: { readonly family: FamilyId; readonly complaint: ComplaintId; acts
 
 const shop = openWorkshop();
 let models = 0;
+type Wish = Pick<NewJob, "kind" | "depth" | "intake">;
+
 /** Presses from the first at Strip to the last at Build: the space bar alone, cleaning by one press, oil before a place is shut in. */
-function pressesOf(family: FamilyId, complaint: ComplaintId): number {
-  const modelId = startModelOf(shop.ctx, { maker: "Own", name: `${family} ${complaint}`, family, prefix: `PA${++models}` }, {}).id;
-  const felt = intake({ complaints: [complaint] });
-  const { id } = openJob(
-    shop.ctx,
-    plainJob({ modelId, serial: `PA ${complaint} ${family}`, kind: "repair", depth: "complaint", intake: felt }),
-  );
+function pressesOf(family: FamilyId, wish: Wish): { presses: number; oilLeft: boolean } {
+  const modelId = startModelOf(shop.ctx, { maker: "Own", name: `${family} ${++models}`, family, prefix: `PA${models}` }, {}).id;
+  const { id } = openJob(shop.ctx, plainJob({ modelId, serial: `PA ${models}`, ...wish }));
   const job = findJob(shop.db, id)!;
   const version = machineOf(shop.db, job);
   const strip = allStripActs(stripGuideOf(shop.db, job, version, openingOf(shop.db, job, version)));
   for (const { positionIds } of strip) takeParts(shop.ctx, id, positionIds);
   const { steps, batches } = getBuild(shop.db, job, version);
   const build = allBuildActs(steps, batches, version.partTypes);
-  let points = listOilPoints(shop.db, job, version).filter(({ behind }) => behind.length);
+  const all = listOilPoints(shop.db, job, version);
+  let points = all.filter(({ behind }) => behind.length);
   let oil = 0;
   for (const { operationIds } of build) {
     if (!points.some(({ behind }) => shutsIn(behind, steps, operationIds))) continue;
     oil++;
     points = [];
   }
-  // Cleaning by hand and on to Build are a press each.
-  return strip.length + (strip.length ? 1 : 0) + build.length + oil;
+  // Cleaning by hand is a press.
+  return { presses: strip.length + (strip.length ? 1 : 0) + build.length + oil, oilLeft: oil === 0 && all.length > 0 };
 }
 
-const counted = listed.map((one) => ({ ...one, presses: pressesOf(one.family, one.complaint) }));
+const counted = listed.map((one) => ({
+  ...one,
+  presses: pressesOf(one.family, { kind: "repair", depth: "complaint", intake: intake({ complaints: [one.complaint] }) }).presses,
+}));
+
+describe("a whole service", () => {
+  it("is listed full and quick for every family", () => {
+    expect(services.map(({ family, depth }) => `${family} ${depth}`).sort()).toEqual(
+      familyIds.flatMap((family) => [`${family} full`, `${family} quick`]).sort(),
+    );
+  });
+
+  it.each(services)("$family, $depth: no more presses than the acts of the hand and a tenth", ({ family, depth, acts }) => {
+    const { presses, oilLeft } = pressesOf(family, { kind: "service", depth, intake: intake({ complaints: ["service"] }) });
+    expect(presses + (oilLeft ? 1 : 0)).toBeLessThanOrEqual(acts * 1.1);
+  });
+});
 
 describe("a job that opens one place", () => {
   it("is listed three times a family", () => {

@@ -10,8 +10,8 @@ export interface RankedFault {
   readonly prior: number;
   /** Something that was noticed speaks for it; the others stand at what is usual, and come after. */
   readonly spokenFor: boolean;
-  /** What speaks for it (above 0) and against it (below), in bits of log-odds, most telling first. */
-  readonly reasons: readonly { readonly finding: FindingId; readonly bits: number }[];
+  /** What speaks for it (above 0) and against it (below), in bits of log-odds, most telling first; whether it was noticed or looked for and not there. */
+  readonly reasons: readonly { readonly finding: FindingId; readonly bits: number; readonly there: boolean }[];
 }
 
 export interface Diagnosis {
@@ -50,7 +50,8 @@ export function diagnose(subject: Case, why = true): Diagnosis {
     ? [...evidence.keys()].map((finding) => {
         const rest = new Map(evidence);
         rest.delete(finding);
-        return { finding, of: weighMixture(nets, rest).probabilities };
+        const [ifNot, ifThere] = evidence.get(finding)!;
+        return { finding, there: ifThere > ifNot, of: weighMixture(nets, rest).probabilities };
       })
     : [];
   const all = faults
@@ -61,7 +62,7 @@ export function diagnose(subject: Case, why = true): Diagnosis {
         spokenFor: raised.has(f),
         prior: priors[f]!,
         reasons: without
-          .map(({ finding, of }) => ({ finding: findings[finding]!.id, bits: logit(probabilities[f]!) - logit(of[f]!) }))
+          .map(({ finding, there, of }) => ({ finding: findings[finding]!.id, bits: logit(probabilities[f]!) - logit(of[f]!), there }))
           .filter(({ bits }) => Number.isFinite(bits) && Math.abs(bits) >= 0.1)
           .sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits)),
       }),

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { families } from "@/core/families/families";
+import type { Verdict } from "@/core/vocabulary/tests";
 import type { Observation } from "./case-net";
 import { checkKnowledge } from "./check-knowledge";
 import { diagnose } from "./diagnose";
@@ -92,6 +93,19 @@ describe("a diagnosis", () => {
     const certain = p([told("stiff-in-gear"), test, test, test, test, test]);
     expect(both).toBeLessThanOrEqual(certain + 1e-12);
     expect(both - one).toBeLessThan(one - none);
+  });
+
+  it("says of each reason whether the sign was noticed or was looked for and is not there", () => {
+    const there = (observation: Observation) =>
+      diagnose({ roles: roles("star-drag-bridge"), use: [], observations: [observation] })
+        .ranked.flatMap(({ reasons }) => reasons)
+        .map((reason) => reason.there);
+    const test = (verdict: Verdict): Observation => ({ by: "test", finding: "short-spin", verdict });
+    const seen = [told("short-spin"), test("bad"), test("doubtful"), look("washers-thin", true)].map(there);
+    const notThere = [test("good"), look("washers-thin", false)].map(there);
+    for (const said of [...seen, ...notThere]) expect(said.length).toBeGreaterThan(0);
+    expect(new Set(seen.flat())).toEqual(new Set([true]));
+    expect(new Set(notThere.flat())).toEqual(new Set([false]));
   });
 
   it("gives reasons for and against, and is not moved by what nobody asked", () => {

@@ -15,7 +15,7 @@ export interface Suspect {
   readonly minutes: number;
   readonly caution: string;
   readonly partRoles: readonly string[];
-  readonly reasons: readonly { readonly words: string; readonly bits: number }[];
+  readonly reasons: readonly { readonly words: string; readonly bits: number; readonly there: boolean }[];
   /** Proved, ruled out, or null while it is open. */
   readonly settled: boolean | null;
   /** It is among the job's faults. */
@@ -44,7 +44,7 @@ export const suspectsOf = (
     minutes: fault.remedy.minutes,
     caution: fault.caution ?? "",
     partRoles: [...fault.remedy.partRoles, ...(fault.needs ? [fault.needs] : [])],
-    reasons: reasons.slice(0, mostReasons).map(({ finding, bits }) => ({ words: nameOf(finding), bits })),
+    reasons: reasons.slice(0, mostReasons).map(({ finding, bits, there }) => ({ words: nameOf(finding), bits, there })),
     settled: settled.get(fault.id) ?? null,
     task: tasks.has(fault.id),
   }));

@@ -1,3 +1,4 @@
+import { lowered } from "@/core/account/counted-names";
 import type { Suspect } from "@/core/diagnosis/suspect";
 import { Cautions } from "@/ui/bench/cautions";
 import { sectionWords } from "@/ui/bench/section-words";
@@ -22,7 +23,8 @@ export function SuspectPanel({ suspect, cautions, closed, busy, onSettle }: Prop
         <ul>
           {suspect.reasons.map((reason) => (
             <li key={reason.words}>
-              <span className="num">{reason.bits > 0 ? "+" : "−"}</span> {reason.words}
+              <span className="num">{reason.bits > 0 ? "+" : "−"}</span>{" "}
+              {reason.there ? reason.words : `not found: ${lowered(reason.words)}`}
             </li>
           ))}
         </ul>

@@ -63,6 +63,7 @@ const carryNothing = {
       "use-piece",
       "use-donor-piece",
       "use-several",
+      "need-several",
     ],
     ...["cleaned-by-hand", "clean-again", "all-cleaned-by-hand", "count-back", "cancel-soak", "extra-piece-settled", "skip-test", "tick"],
     ...["receive", "receive-order", "bad-piece", "settle-bad-piece", "give-up-line", "end-tin", "ready", "close", "close-lot", "leave-out"],

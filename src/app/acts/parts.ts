@@ -1,5 +1,5 @@
 import type { partsActs } from "@/core/acts/parts/acts";
-import { askForPart, fitFromDonor, fitFromElsewhere, fitFromStock, fitSeveral, takeBack } from "@/data/bench/fit-part";
+import { askForPart, askForParts, fitFromDonor, fitFromElsewhere, fitFromStock, fitSeveral, takeBack } from "@/data/bench/fit-part";
 import { overrideSeat } from "@/data/bench/own-part";
 import { wantInstead, wantKit } from "@/data/parts/quote-parts";
 import type { RunsOf } from "./runs";
@@ -16,6 +16,8 @@ export const partsRuns: RunsOf<typeof partsActs> = {
   unuse: (ctx, input) => takeBack(ctx, input.jobId, input.positionId),
 
   need: (ctx, input) => askForPart(ctx, input.jobId, input.positionId),
+
+  "need-several": (ctx, input) => askForParts(ctx, input.jobId, input.positionIds),
 
   "override-seat": (ctx, { jobId, positionId, number, name, size, material }) =>
     overrideSeat(ctx, jobId, positionId, number, { name, size, material }),

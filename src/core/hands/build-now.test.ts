@@ -6,7 +6,7 @@ import { buildOrder } from "@/core/teardown/build-order";
 import { behindOf } from "@/core/teardown/oil-window";
 import { planOpening } from "@/core/teardown/opening";
 import { removalOrder } from "@/core/teardown/removal-order";
-import { onceOnly } from "@/core/teardown/seal-unit";
+import { onceOnly, sealOfTheYear } from "@/core/teardown/seal-unit";
 import type { Step } from "@/core/teardown/step";
 import type { Well } from "@/core/teardown/well";
 import { familyIds } from "@/core/vocabulary/families";
@@ -96,6 +96,9 @@ describe("what the main key of the way back does", () => {
     const spent = { well: well({ toRenew: [onceOnly] }) };
     expect(key([place("a", spent), place("b")])).toEqual({ what: "renew", operationIds: ["place-a", "place-b"] });
     expect(key([place("a", spent)], { toClean: ["a"] })).toMatchObject({ what: "renew" });
+    // Whatever asks for the new one: a proved fault, or a rule. Done would only be refused.
+    for (const why of ["gears-worn", sealOfTheYear])
+      expect(key([place("a"), place("b", { well: well({ toRenew: [why] }) })])).toMatchObject({ what: "renew" });
     expect(key([place("a"), place("b")])).toMatchObject({ what: "done" });
   });
 

@@ -5,7 +5,6 @@ import { buriedByAct } from "@/core/teardown/buried-by";
 import { cameWithout } from "@/core/teardown/came-without";
 import { shutBy, shutsIn } from "@/core/teardown/oil-window";
 import { isSettled, oldPieces } from "@/core/teardown/owed";
-import { onceOnly } from "@/core/teardown/seal-unit";
 import type { Step } from "@/core/teardown/step";
 import { waitsForNew } from "@/core/teardown/verdicts";
 import { type BuildAct, buildActFrom, nextBuildAct } from "./build-acts";
@@ -47,7 +46,7 @@ export type BuildKey<S extends Step, P extends PointAtBuild> =
   /** These came without their part and stay so; the rest of the act goes in. */
   | { readonly what: "as-it-came"; readonly left: readonly S[]; readonly rest: readonly string[] }
   | { readonly what: "fit-new" }
-  /** Old pieces of seats that take one only once: new ones first, or a reason. */
+  /** Old pieces of which a fault was proved, or of seats that take one only once: new ones first, or a reason. */
   | { readonly what: "renew"; readonly operationIds: readonly string[] }
   | { readonly what: "clean-first" }
   /** These lie open and the act would shut one of them in. */
@@ -157,8 +156,7 @@ export function buildNow<S extends Step, P extends PointAtBuild>(
     const notHere = acting.length > 1 ? acting.find((one) => one.state !== "done" && waitsForPiece(one) && !left.includes(one)) : null;
     if (notHere) return { what: "not-here", step: notHere };
     if (alone && waitsForPiece(alone) && !left.length) return { what: "fit-new" };
-    if (acting.some((one) => isOpenPlace(one) && one.well?.toRenew.includes(onceOnly)))
-      return { what: "renew", operationIds: act.operationIds };
+    if (oldPieces(acting).length) return { what: "renew", operationIds: act.operationIds };
     if (unclean.length) return { what: "clean-first" };
     const oil = oilBefore(act.operationIds);
     if (oil.length) return { what: "oil", points: oil };

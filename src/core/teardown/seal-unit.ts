@@ -1,4 +1,5 @@
 import type { Anatomy, PartType, Position } from "@/core/anatomy/types";
+import type { Well } from "./well";
 
 /** Seats that carry the whole fluid seal: they come out as one unit. */
 const sealUnit: ReadonlySet<string> = new Set(["pack-washer", "roller-clutch", "clutch-sleeve", "seal-magnet", "clutch-cap"]);
@@ -32,15 +33,27 @@ export const isSeal = (type: Pick<PartType, "shape"> | undefined): boolean =>
 
 /** Why an old seal wants a new one though no fault was proved: they are new every year here. */
 export const sealOfTheYear = "seal-of-the-year";
-/** A piece that came out of a seat for one piece alone: a new one is due, but where it is here already or the customer said no. */
-export const isSpent = (onceOnly: boolean, { renewed, declined }: { readonly renewed: boolean; readonly declined: boolean }): boolean =>
-  onceOnly && !renewed && !declined;
-
-/** Why such a piece wants a new one. */
+/** Why a piece that came out of a seat for one piece alone wants a new one. */
 export const onceOnly = "once-only";
 const renewalWords: Readonly<Record<string, string>> = {
   [sealOfTheYear]: "Seals are replaced every year here",
   [onceOnly]: "Never used again once it is out",
 };
+
+/**
+ * Why a part that came off wants a new one though no fault was proved: nothing, where the new one is here or the customer said no.
+ * @param takesOne its seat takes a piece only once. @param sealDue it is a seal, and seals are due on this job.
+ */
+export const renewalsByRule = (
+  { renewed, declined, verdict }: Pick<Well, "renewed" | "declined" | "verdict">,
+  takesOne: boolean,
+  sealDue: boolean,
+): string[] => {
+  if (renewed || declined) return [];
+  if (takesOne) return [onceOnly];
+  // Somebody looked at it, and lets it go back.
+  return sealDue && verdict !== "watch" && verdict !== "dressed" ? [sealOfTheYear] : [];
+};
+
 /** Why an old piece is to be renewed, where a rule says so and no proved fault. */
 export const renewalByRule = (id: string): string | null => renewalWords[id] ?? null;

@@ -7,7 +7,6 @@ import { notDue } from "@/core/teardown/not-due";
 import { foldRiders, ridersOf } from "@/core/teardown/opening";
 import { isOwed } from "@/core/teardown/owed";
 import { stillHold } from "@/core/teardown/proved";
-import { isSeal, isSpent, onceOnly, sealOfTheYear } from "@/core/teardown/seal-unit";
 import type { Step, StepState } from "@/core/teardown/step";
 import { getCurrentModelVersion, type ModelVersion } from "@/data/catalogue/models";
 import type { Db } from "@/data/database/database";
@@ -15,8 +14,8 @@ import { listObservations } from "@/data/diagnosis/observations";
 import type { Job } from "@/data/jobs/jobs";
 import { machineOf } from "@/data/jobs/machine";
 import { openingOf } from "./opening";
-import { listWells } from "./tray";
-import { sealsAreDue, unopenedUnit } from "./ways";
+import { wellsToRenew } from "./renewals";
+import { unopenedUnit } from "./ways";
 
 export interface Build {
   /** What hands do as one, as far as this job opens the reel. */
@@ -37,7 +36,7 @@ export const currentOf = (steps: readonly Step[], failedGate: Step | null): Step
 
 /** The rebuild of a job: the computed order with what was done of it. */
 export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db, job)): Build {
-  const wells = listWells(db, job.id);
+  const wells = wellsToRenew(db, job, version);
   const { batches } = openingOf(db, job, version);
   const out = new Set(wells.map((well) => well.positionId));
   // What rides on a part goes in with it; what came off it by itself does not.
@@ -56,15 +55,7 @@ export function getBuild(db: Db, job: Job, version: ModelVersion = machineOf(db,
     ).map((row) => [row.operation_id, row]),
   );
   const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
-  const partOf = (id: string) => version.partTypes.get(seats.get(id)?.partTypeId ?? "");
-  const due = sealsAreDue(db, job);
-  const isOldSeal = ({ positionId, renewed, verdict }: (typeof wells)[number]) =>
-    due && !renewed && verdict !== "watch" && verdict !== "dressed" && isSeal(partOf(positionId));
-  // A reel that goes back unrepaired goes back as it came.
-  const takesOne = (id: string) => job.declinedReason === null && seats.get(id)?.onceOnly === true;
-  const byRule = (well: (typeof wells)[number]) =>
-    isSpent(takesOne(well.positionId), well) ? [onceOnly] : isOldSeal(well) ? [sealOfTheYear] : [];
-  const wellOf = new Map(wells.map((well) => [well.positionId, { ...well, toRenew: [...well.toRenew, ...byRule(well)] }]));
+  const wellOf = new Map(wells.map((well) => [well.positionId, well]));
   const impossible = notDue(
     order.value.steps.map(({ operation }) => operation),
     new Set(wells.filter((well) => well.leftOutReason !== null).map((well) => well.positionId)),

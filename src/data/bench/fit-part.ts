@@ -133,6 +133,13 @@ export function askForPart(ctx: Context, jobId: number, positionId: string): voi
   });
 }
 
+/** All of it by one press, or nothing. */
+export function askForParts(ctx: Context, jobId: number, positionIds: readonly string[]): void {
+  ctx.db.transaction(() => {
+    for (const positionId of positionIds) askForPart(ctx, jobId, positionId);
+  })();
+}
+
 /** What a verdict at the tray does at Stores: a need where the bin is empty and nothing is against it. @returns what became of it, in words. */
 export function wantForVerdict(ctx: Context, job: Job, positionId: string): string {
   const { db } = ctx;

@@ -57,6 +57,18 @@ export function offersOf(db: Db, partTypeIds: readonly string[]): ReadonlyMap<st
 }
 
 /** Who sells one part. */
+/** Which of some parts can be ordered: somebody sells them, and their number is in use. */
+export const orderableOf = (db: Db, partTypeIds: readonly string[]): ReadonlySet<string> =>
+  new Set(
+    db
+      .prepare(
+        `SELECT part_type.id FROM part_type WHERE id IN (SELECT value FROM json_each(?)) AND retired_at IS NULL AND EXISTS
+           (SELECT 1 FROM offer JOIN supplier ON supplier.id = offer.supplier_id WHERE offer.part_type_id = part_type.id AND supplier.retired_at IS NULL)`,
+      )
+      .pluck()
+      .all(JSON.stringify(partTypeIds)) as string[],
+  );
+
 export const listOffers = (db: Db, partTypeId: string): Offer[] => offersOf(db, [partTypeId]).get(partTypeId) ?? [];
 
 interface SupplierCard {

@@ -1,5 +1,6 @@
 import { foreseeKit } from "./foresee-kit";
 import { need } from "./need";
+import { needSeveral } from "./need-several";
 import { overrideSeat } from "./override-seat";
 import { unuse } from "./unuse";
 import { use } from "./use";
@@ -9,4 +10,15 @@ import { useSeveral } from "./use-several";
 import { wantInstead } from "./want-instead";
 
 /** What hands do here. */
-export const partsActs = [wantInstead, useDonorPiece, foreseeKit, use, unuse, need, overrideSeat, usePiece, useSeveral] as const;
+export const partsActs = [
+  wantInstead,
+  useDonorPiece,
+  foreseeKit,
+  use,
+  unuse,
+  need,
+  needSeveral,
+  overrideSeat,
+  usePiece,
+  useSeveral,
+] as const;

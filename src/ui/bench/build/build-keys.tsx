@@ -75,7 +75,7 @@ function TheMainKey({ head, build, toClean, now }: Props & { now: BuildKey<StepA
           {now.operationIds.length > 1 ? `Done: ${now.operationIds.length} steps` : "Done"}
         </MainKey>
       ) : (
-        <NextLink href={`/bench/${head.tag}/parts`} words="New ones at Parts" />
+        <NextLink href={`/bench/${head.tag}/parts`} words={build.now.old.length === 1 ? "A new one at Parts" : "New ones at Parts"} />
       );
     case "clean-first":
       return (

@@ -4,15 +4,14 @@ import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import { fitsNow } from "@/core/interchange/fits-now";
+import { partsNow } from "@/core/interchange/parts-now";
 import { formatMinor } from "@/core/money/money";
 import { freeInBin } from "@/core/ordering/free-in-bin";
-import { isSpent } from "@/core/teardown/seal-unit";
 import { useAct } from "@/ui/act/use-act";
 import { type BenchHead, BenchSheet } from "@/ui/bench/bench-sheet";
 import { Field } from "@/ui/controls/field";
 import { ActForm, FormSend, FormText } from "@/ui/controls/form";
-import { Key, MainKey } from "@/ui/controls/keys";
+import { Key } from "@/ui/controls/keys";
 import { MaterialField } from "@/ui/controls/material-field";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
@@ -21,6 +20,7 @@ import { DrawnHere } from "@/ui/glyphs/drawn-here";
 import { Glyph } from "@/ui/glyphs/glyph";
 import { keptPlates } from "@/ui/glyphs/kept-plates";
 import { PlateView } from "@/ui/glyphs/plate";
+import { PartsMainKey } from "./parts-main-key";
 import { PieceForm } from "./piece-form";
 import { needWords, type SeatFacts, seatWords } from "./seat-words";
 
@@ -98,11 +98,9 @@ export function PartsSheet(props: Props) {
   const { head, anatomy, partTypes, seats, currency, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
-  // What came out of a seat that takes a piece only once is wanted new without a word.
-  const wantsOnce = (seat: SeatFacts) => seat.inTray && !seat.refitted && isSpent(seat.onceOnly, seat);
-  const wanted = seats.filter(
-    (seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || wantsOnce(seat)) && !seat.renewed,
-  );
+  // What Build would not take back is wanted new without a word.
+  const isDue = (seat: SeatFacts) => seat.inTray && !seat.refitted && seat.toRenew;
+  const wanted = seats.filter((seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || isDue(seat)) && !seat.renewed);
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
     plates.find((candidate) => candidate.callouts.some((callout) => callout.positionIds.includes(id)))?.id ?? plates[0]!.id;
@@ -110,27 +108,32 @@ export function PartsSheet(props: Props) {
   const using = useAct("use");
   const undoing = useAct("unuse");
   const ordering = useAct("need");
+  const orderingAll = useAct("need-several");
+  const [elsewhere, setElsewhere] = useState("");
   const changing = useAct("want-instead");
   const fromDonor = useAct("use-donor-piece");
   const router = useRouter();
   // With everything here and in, the hands go on building.
   const several = useAct("use-several", () => {
-    if (here.length === wanted.length && wanted.every(wantsOnce)) router.push(`/bench/${head.tag}/build`);
+    if (key.what === "fit" && key.positionIds.length === wanted.length && wanted.every(isDue)) router.push(`/bench/${head.tag}/build`);
   });
   const converting = useAct("foresee-kit");
   const pick = (id: string) => {
     setPicked(id);
     setPlateId(plateOf(id));
-    for (const act of [using, undoing, ordering, changing, fromDonor, converting, several]) act.clear();
+    for (const act of [using, undoing, ordering, changing, fromDonor, converting, several, orderingAll]) act.clear();
+    setElsewhere("");
   };
   const nameOf = (id: string) => anatomy.positions.find((p) => p.id === id)?.name ?? id;
-  const here = fitsNow(
+  const key = partsNow(
     wanted.map((one) => ({
       positionId: one.positionId,
       partTypeId: one.wantedPartTypeId,
       open: one.inTray && !one.renewed && !one.refitted,
       planned: one.planned,
       setAside: one.need === "arrived",
+      need: one.need,
+      sold: one.sold,
     })),
     (partTypeId) => seats.find((one) => one.wantedPartTypeId === partTypeId)?.stock ?? null,
   );
@@ -145,25 +148,29 @@ export function PartsSheet(props: Props) {
       head={head}
       station="parts"
       act={
-        here.length > 0 && !head.closed ? (
+        key.what === "on" || head.closed ? (
+          <NextLink href={`/bench/${head.tag}/build`} words="On to Build" />
+        ) : (
           <>
-            <MainKey
-              busy={several.busy || several.stale}
-              words="Fit what is here"
-              onPress={() => several.press({ jobId: head.jobId, positionIds: here })}
-            >
-              {here.length === 1 ? `Fit the new ${nameOf(here[0]!).toLowerCase()}` : `Fit the ${here.length} that are here`}
-            </MainKey>
+            <PartsMainKey
+              now={key}
+              nameOf={nameOf}
+              busy={several.busy || several.stale || orderingAll.busy || orderingAll.stale}
+              onFit={(positionIds) => several.press({ jobId: head.jobId, positionIds })}
+              onOrder={(positionIds) => orderingAll.press({ jobId: head.jobId, positionIds })}
+              onElsewhere={(positionId) => {
+                pick(positionId);
+                setElsewhere(positionId);
+              }}
+            />
             <Link className="act-link self-center" href={`/bench/${head.tag}/build`}>
               On to Build
             </Link>
           </>
-        ) : (
-          <NextLink href={`/bench/${head.tag}/build`} words="On to Build" />
         )
       }
     >
-      <Refused of={[several]} />
+      <Refused of={[several, orderingAll]} />
       <div className="grid gap-6 lg:grid-cols-[1fr_330px]">
         <div className="flex min-w-0 flex-col gap-3">
           <TabRail label="Plates of the schematic" tabs={plates} chosen={plate.id} onChoose={setPlateId}>
@@ -192,7 +199,7 @@ export function PartsSheet(props: Props) {
                   <button type="button" className="key key-small" aria-pressed={s.positionId === picked} onClick={() => pick(s.positionId)}>
                     {anatomy.positions.find((p) => p.id === s.positionId)?.name}{" "}
                     <span className="text-note font-normal">
-                      {s.need ? needWords[s.need] : freeInBin(s.stock) > 0 ? "in the bin" : "short"}
+                      {s.need ? needWords[s.need] : freeInBin(s.stock) > 0 ? "in the bin" : s.sold ? "short" : "no supplier has it"}
                     </span>
                   </button>
                 </li>
@@ -335,7 +342,8 @@ export function PartsSheet(props: Props) {
             )}
             {!seat.renewed && !seat.refitted && !head.closed && (
               <PieceForm
-                key={`piece ${picked}`}
+                key={`piece ${picked} ${elsewhere}`}
+                open={elsewhere === picked}
                 jobId={head.jobId}
                 positionId={picked}
                 type={type}

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import { sizeHint } from "@/core/anatomy/typed-size";
 import type { PartType } from "@/core/anatomy/types";
 import { seatKind } from "@/core/interchange/bush-or-bearing";
@@ -11,6 +12,8 @@ interface Props {
   readonly type: PartType;
   /** The old one is not off yet. */
   readonly inReel: boolean;
+  /** It was asked for: it lies open, the hand in its first field. */
+  readonly open: boolean;
   /** Other seats that take such a part, by name. */
   readonly others: Readonly<Record<string, string>>;
 }
@@ -18,11 +21,15 @@ interface Props {
 const sources = Object.fromEntries(Object.entries(pieceSources).map(([id, { name }]) => [id, name]));
 
 /** A piece from anywhere: a drawer, a shop counter, the customer's pocket, the lathe. No number is needed; its size is checked at the seat. */
-export function PieceForm({ jobId, positionId, type, inReel, others }: Props) {
+export function PieceForm({ jobId, positionId, type, inReel, open, others }: Props) {
   const hint = sizeHint(type.shape);
   const kind = seatKind(type);
+  const fold = useRef<HTMLDetailsElement>(null);
+  useEffect(() => {
+    if (open) fold.current?.querySelector("select")?.focus();
+  }, [open]);
   return (
-    <details>
+    <details open={open} ref={fold}>
       <summary className="act-link min-h-10">A piece from elsewhere</summary>
       <ActForm
         act="use-piece"

@@ -6,13 +6,15 @@ export interface SeatFacts {
   readonly priceMinor: number;
   readonly stock: { readonly count: number; readonly keptAside: number; readonly bin: string } | null;
   readonly inTray: boolean;
-  /** A piece that came out of it never goes back. */
-  readonly onceOnly: boolean;
+  /** A new piece is due for what came out of it: a fault was proved, or a rule says so. */
+  readonly toRenew: boolean;
   readonly well: number | null;
   readonly verdict: WellVerdict | null;
   readonly renewed: boolean;
   readonly refitted: boolean;
   readonly need: "open" | "ordered" | "arrived" | null;
+  /** A supplier has what is wanted here. */
+  readonly sold: boolean;
   readonly foreseen: boolean;
   /** The customer said no to a new one. */
   readonly declined: boolean;
@@ -48,5 +50,6 @@ export function seatWords(seat: SeatFacts): string {
   if (seat.planned) return seat.inTray ? "its piece is here: fit it" : "its piece is here, the old one is still in the reel";
   if (seat.need) return needWords[seat.need];
   if (seat.verdict && wantsNew(seat.verdict)) return seat.verdict === "missing" ? "missing" : "to be replaced";
+  if (seat.toRenew) return "to be replaced";
   return seat.inTray ? `in well ${seat.well}` : "in the reel";
 }

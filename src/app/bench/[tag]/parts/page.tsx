@@ -5,7 +5,7 @@ import { sizeWords } from "@/core/anatomy/shapes";
 import { isSameSize } from "@/core/anatomy/typed-size";
 import { gradeWords } from "@/core/interchange/interchange";
 import { freeInBin } from "@/core/ordering/free-in-bin";
-import { listWells } from "@/data/bench/tray";
+import { wellsToRenew } from "@/data/bench/renewals";
 import { familyOf } from "@/data/catalogue/built";
 import { listFitsOfModel, listKits } from "@/data/catalogue/interchange";
 import { findPartTypes } from "@/data/catalogue/part-types";
@@ -15,6 +15,7 @@ import { pricesInJob } from "@/data/parts/job-prices";
 import { listNeeds } from "@/data/parts/needs";
 import { plannedFromElsewhere } from "@/data/parts/quote-parts";
 import { listStock } from "@/data/parts/stock";
+import { orderableOf } from "@/data/parts/suppliers";
 import { getQuote } from "@/data/quote/quotes";
 import { NoSchematic } from "@/ui/bench/no-schematic";
 import { PartsSheet } from "@/ui/bench/parts/parts-sheet";
@@ -24,7 +25,7 @@ export const metadata = { title: "Parts" };
 
 export default async function PartsPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
-  const wells = new Map(listWells(db, job.id).map((well) => [well.positionId, well]));
+  const wells = new Map(wellsToRenew(db, job, version).map((well) => [well.positionId, well]));
   const needs = new Map(
     listNeeds(db, { states: ["open", "ordered", "arrived"], jobId: job.id }).map((need) => [need.positionId, need.state]),
   );
@@ -43,6 +44,7 @@ export default async function PartsPage(props: StationProps) {
     ...findPartTypes(db, [...foreseen.values(), ...offeredIds, ...kits.flatMap(({ seats: of }) => of.map(({ partTypeId }) => partTypeId))]),
   ]);
   const prices = pricesInJob(db, job.id, version.anatomy.positions.map(wanted));
+  const orderable = orderableOf(db, version.anatomy.positions.map(wanted));
   const bins = new Map(listStock(db).map((line) => [line.partTypeId, line]));
   const stocked = findPartTypes(db, bins.keys());
   const lying = [...bins.values()].flatMap((line) => {
@@ -63,12 +65,13 @@ export default async function PartsPage(props: StationProps) {
       priceMinor: prices.get(wantedPartTypeId)!,
       stock: stock ? { count: stock.count, keptAside: stock.keptAside, bin: stock.bin } : null,
       inTray: well !== undefined,
-      onceOnly: position.onceOnly === true && job.declinedReason === null,
+      toRenew: (well?.toRenew.length ?? 0) > 0,
       well: well?.well ?? null,
       verdict: well?.verdict ?? null,
       renewed: well?.renewed ?? false,
       refitted: well?.refitted ?? false,
       need: (needs.get(position.id) as SeatFacts["need"]) ?? null,
+      sold: orderable.has(wantedPartTypeId),
       foreseen: foreseen.has(position.id),
       planned: planned.has(position.id),
       declined: well?.declined ?? false,

@@ -10,7 +10,7 @@ import { shutBy } from "@/core/teardown/oil-window";
 import { waitsForNew } from "@/core/teardown/verdicts";
 import { asItIsReasonIds } from "@/core/vocabulary/as-it-is";
 import { closeOverReasons, leftOffReasons, oldPieceReasons } from "@/core/vocabulary/build-reasons";
-import { getBuild } from "@/data/bench/build";
+import { answersThatHold, getBuild } from "@/data/bench/build";
 import { getCleaning, seatsToClean } from "@/data/bench/cleaning";
 import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
@@ -26,6 +26,17 @@ import type { Bench, Press } from "./job";
 /** The page a hand stands at, as far as it offers something. */
 export const pages = ["test", "quote", "strip", "clean", "parts", "oil", "build", "prove"] as const;
 export type PageId = (typeof pages)[number];
+
+/** What comes off next, and the main key of Strip, by the page's own rule. */
+export function stripNowAt({ shop: { db }, job, jobId }: OnBench, version: ReturnType<typeof machineOf>) {
+  const now = job();
+  const off = new Set(listWells(db, jobId).map(({ positionId }) => positionId));
+  return stripNow({
+    guide: stripGuideOf(db, now, version, openingOf(db, now, version)),
+    ...{ off, picked: null, lastAssemblyId: null, towardsAssemblyId: null },
+    ...{ mayStrip: mayOpen(getQuote(db, now)), anyOpened: true },
+  });
+}
 
 /** What the main key of a page does now; null where it offers nothing. */
 export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Press | null {
@@ -45,7 +56,9 @@ export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Pr
     case "test":
     case "prove": {
       const phase = page === "test" ? "before" : "after";
-      const open = tests.filter((id) => !made(phase).has(id));
+      // At Prove only what was asked since the last piece went in.
+      const hold = new Set(answersThatHold(db, now).flatMap(({ testId, phase: of }) => (of === "after" ? [testId] : [])));
+      const open = tests.filter((id) => !(phase === "before" ? made(phase).has(id) : hold.has(id)));
       return open.length ? ["tests-all-good", { jobId, phase, testIds: open }] : null;
     }
     case "quote": {
@@ -62,12 +75,7 @@ export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Pr
             ? ["make-schematic", { jobId }]
             : null;
       }
-      const off = new Set(listWells(db, jobId).map(({ positionId }) => positionId));
-      const { key } = stripNow({
-        guide: stripGuideOf(db, now, version, openingOf(db, now, version)),
-        ...{ off, picked: null, lastAssemblyId: null, towardsAssemblyId: null },
-        ...{ mayStrip: mayOpen(getQuote(db, now)), anyOpened: true },
-      });
+      const { key } = stripNowAt({ shop: { db }, job, jobId }, version);
       return key.what === "take" ? ["take-parts", { jobId, positionIds: key.act.positionIds }] : null;
     }
     case "clean":
@@ -89,13 +97,12 @@ export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Pr
   }
 }
 
-/** What the main key of Build does, by the page's own rule. */
-function atBuild(
-  { shop: { db }, job, jobId }: Pick<Bench, "jobId" | "job"> & { shop: Pick<Bench["shop"], "db"> },
-  version: ReturnType<typeof machineOf>,
-): Press | null {
+type OnBench = Pick<Bench, "jobId" | "job"> & { shop: Pick<Bench["shop"], "db"> };
+
+/** The main key of Build, by the page's own rule. */
+export function buildKeyAt({ shop: { db }, job, jobId }: OnBench, version: ReturnType<typeof machineOf>) {
   const { steps, batches } = getBuild(db, job(), version);
-  const { key } = buildNow(
+  return buildNow(
     {
       steps,
       batches,
@@ -107,7 +114,13 @@ function atBuild(
     },
     null,
     false,
-  );
+  ).key;
+}
+
+/** What that key does. */
+export function atBuild(bench: OnBench, version: ReturnType<typeof machineOf>): Press | null {
+  const { jobId, shop } = bench;
+  const key = buildKeyAt(bench, version);
   switch (key.what) {
     case "done":
     case "passes":
@@ -125,7 +138,7 @@ function atBuild(
     // The page leads to Parts.
     case "fit-new":
     case "not-here": {
-      const well = listWells(db, jobId).find((one) => waitsForNew(one));
+      const well = listWells(shop.db, jobId).find((one) => waitsForNew(one));
       return well ? ["use", { jobId, positionId: well.positionId }] : null;
     }
     case "first":
@@ -136,7 +149,8 @@ function atBuild(
 }
 
 /** A reel whose model has no drawing yet. */
-const isLoose = ({ model, anatomy }: ReturnType<typeof machineOf>) => model.id.startsWith("unknown-") && anatomy.positions.length < 3;
+export const isLoose = ({ model, anatomy }: ReturnType<typeof machineOf>) =>
+  model.id.startsWith("unknown-") && anatomy.positions.length < 3;
 
 /** What a page offers where its main key asks for one thing more: a choice from its own list, never words of one's own. */
 export function answered(press: Press, code: string, bench: Bench): Press[] {

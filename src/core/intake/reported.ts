@@ -1,6 +1,10 @@
 import { type ComplaintId, complaints } from "@/core/vocabulary/counter-lists";
 
-const bare = (words: string): string => words.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, " ").trim();
+const bare = (words: string): string =>
+  words
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, " ")
+    .trim();
 
 /** What the customer reported, as it is read again: the complaints ticked, then their own words where they say more; empty where there was nothing. */
 export const reportedWords = (job: {

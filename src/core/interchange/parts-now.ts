@@ -17,16 +17,19 @@ export type PartsKey =
   | { readonly what: "elsewhere"; readonly positionId: string }
   /** All that is wanted is asked for, and some of it not here yet. */
   | { readonly what: "wait"; readonly count: number }
+  | { readonly what: "ask-first" }
   | { readonly what: "on" };
 
 /**
  * What comes next for the new pieces of a job: those that are here go in, those that are not are asked for, and what nobody sells comes from elsewhere.
- * @param stock of a part, as its bin has it.
+ * @param mayGoOn the customer agreed to what it costs. @param stock of a part, as its bin has it.
  */
 export function partsNow(
   seats: readonly WantedSeat[],
+  mayGoOn: boolean,
   stock: (partTypeId: string) => { readonly count: number; readonly keptAside: number } | null,
 ): PartsKey {
+  if (seats.length && !mayGoOn) return { what: "ask-first" };
   const here = fitsNow(seats, stock);
   if (here.length) return { what: "fit", positionIds: here };
   // Seats whose old piece is still in are met by the bins too, each piece once.

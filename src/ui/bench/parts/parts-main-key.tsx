@@ -4,6 +4,7 @@ import { NextLink } from "@/ui/controls/next-link";
 
 interface Props {
   readonly now: Exclude<PartsKey, { what: "on" }>;
+  readonly tag: string;
   readonly nameOf: (positionId: string) => string;
   readonly busy: boolean;
   readonly onFit: (positionIds: readonly string[]) => void;
@@ -12,7 +13,7 @@ interface Props {
 }
 
 /** What comes next for the new pieces of a job, on the main key. */
-export function PartsMainKey({ now, nameOf, busy, onFit, onOrder, onElsewhere }: Props) {
+export function PartsMainKey({ now, tag, nameOf, busy, onFit, onOrder, onElsewhere }: Props) {
   switch (now.what) {
     case "fit":
       return (
@@ -36,6 +37,8 @@ export function PartsMainKey({ now, nameOf, busy, onFit, onOrder, onElsewhere }:
           {nameOf(now.positionId)} from elsewhere
         </MainKey>
       );
+    case "ask-first":
+      return <NextLink href={`/bench/${tag}/quote`} words="Ask first: Quote" />;
     case "wait":
       return <NextLink href="/" words={now.count === 1 ? "1 part to come: to the Rack" : `${now.count} parts to come: to the Rack`} />;
   }

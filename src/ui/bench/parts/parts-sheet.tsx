@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import { sizeWords } from "@/core/anatomy/shapes";
 import type { Anatomy, PartType } from "@/core/anatomy/types";
-import { partsNow } from "@/core/interchange/parts-now";
+import { isDue, partsKeyOf, type SeatFacts, wantedSeats } from "@/core/interchange/seat-facts";
 import { formatMinor } from "@/core/money/money";
 import { freeInBin } from "@/core/ordering/free-in-bin";
 import { useAct } from "@/ui/act/use-act";
@@ -22,13 +22,15 @@ import { keptPlates } from "@/ui/glyphs/kept-plates";
 import { PlateView } from "@/ui/glyphs/plate";
 import { PartsMainKey } from "./parts-main-key";
 import { PieceForm } from "./piece-form";
-import { needWords, type SeatFacts, seatWords } from "./seat-words";
+import { needWords, seatWords } from "./seat-words";
 
 interface Props {
   readonly head: BenchHead;
   readonly anatomy: Anatomy;
   readonly partTypes: Readonly<Record<string, PartType>>;
   readonly seats: readonly SeatFacts[];
+  /** The customer agreed to what it costs. */
+  readonly agreed: boolean;
   readonly currency: string;
   readonly kits: readonly {
     readonly id: string;
@@ -98,9 +100,7 @@ export function PartsSheet(props: Props) {
   const { head, anatomy, partTypes, seats, currency, overridden, kits } = props;
   const facts = new Map(seats.map((seat) => [seat.positionId, seat]));
   const plates = useMemo(() => keptPlates(anatomy, new Map(Object.entries(partTypes))).slice(1), [anatomy, partTypes]);
-  // What Build would not take back is wanted new without a word.
-  const isDue = (seat: SeatFacts) => seat.inTray && !seat.refitted && seat.toRenew;
-  const wanted = seats.filter((seat) => ((seat.verdict === "replace" && !seat.declined) || seat.foreseen || isDue(seat)) && !seat.renewed);
+  const wanted = wantedSeats(seats);
   const [picked, setPicked] = useState<string>(wanted[0]?.positionId ?? anatomy.positions[0]!.id);
   const plateOf = (id: string) =>
     plates.find((candidate) => candidate.callouts.some((callout) => callout.positionIds.includes(id)))?.id ?? plates[0]!.id;
@@ -125,18 +125,7 @@ export function PartsSheet(props: Props) {
     setElsewhere("");
   };
   const nameOf = (id: string) => anatomy.positions.find((p) => p.id === id)?.name ?? id;
-  const key = partsNow(
-    wanted.map((one) => ({
-      positionId: one.positionId,
-      partTypeId: one.wantedPartTypeId,
-      open: one.inTray && !one.renewed && !one.refitted,
-      planned: one.planned,
-      setAside: one.need === "arrived",
-      need: one.need,
-      sold: one.sold,
-    })),
-    (partTypeId) => seats.find((one) => one.wantedPartTypeId === partTypeId)?.stock ?? null,
-  );
+  const key = partsKeyOf(seats, props.agreed);
   const position = anatomy.positions.find((p) => p.id === picked);
   const seat = facts.get(picked);
   const type = position && partTypes[seat?.wantedPartTypeId ?? position.partTypeId];
@@ -154,6 +143,7 @@ export function PartsSheet(props: Props) {
           <>
             <PartsMainKey
               now={key}
+              tag={head.tag}
               nameOf={nameOf}
               busy={several.busy || several.stale || orderingAll.busy || orderingAll.stale}
               onFit={(positionIds) => several.press({ jobId: head.jobId, positionIds })}

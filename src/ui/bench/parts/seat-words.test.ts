@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { type SeatFacts, seatWords } from "./seat-words";
+import type { SeatFacts } from "@/core/interchange/seat-facts";
+import { seatWords } from "./seat-words";
 
 const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
   positionId: "p",

@@ -1,10 +1,10 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { loosePieces } from "@/app/server/loose-pieces";
-import { waitsForNew } from "@/core/teardown/verdicts";
+import { afterClean } from "@/core/cleaning/after-clean";
 import { wayInForce } from "@/core/ways/ways";
 import { getCleaning, listSoaks } from "@/data/bench/cleaning";
+import { wellsToRenew } from "@/data/bench/renewals";
 import { listOutcomes } from "@/data/bench/seat-outcome";
-import { listWells } from "@/data/bench/tray";
 import { waysOf } from "@/data/bench/ways";
 import { familyOf } from "@/data/catalogue/built";
 import { getQuote } from "@/data/quote/quotes";
@@ -18,7 +18,7 @@ export default async function CleanPage(props: StationProps) {
   if (!version.anatomy.positions.length)
     return <NoSchematic head={head} station="clean" pieces={loosePieces(db, job.id, familyOf(db, version.model))} />;
   const cleaning = getCleaning(db, job, version);
-  const wells = listWells(db, job.id);
+  const wells = wellsToRenew(db, job, version);
   const quote = getQuote(db, job);
   return (
     <CleanSheet
@@ -33,7 +33,10 @@ export default async function CleanPage(props: StationProps) {
       soaks={cleaning.soaks}
       othersSoaks={listSoaks(db).filter((soak) => soak.jobs.every(({ jobId }) => jobId !== job.id))}
       nowMs={Date.now()}
-      next={wells.some(waitsForNew) || quote.parts.length > 0 ? "parts" : "build"}
+      next={afterClean(
+        wells,
+        quote.parts.map(({ positionId }) => positionId),
+      )}
       bearings={wayInForce("bearings", waysOf(db, job)).choice}
       carrying={[...cleaning.carrying]}
       outcomes={Object.fromEntries([...listOutcomes(db, job.id)].flatMap(([id, { clean }]) => (clean ? [[id, clean]] : [])))}

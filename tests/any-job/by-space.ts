@@ -1,0 +1,93 @@
+import { afterClean } from "@/core/cleaning/after-clean";
+import { stationOfBlock } from "@/core/hand-back/going-home";
+import { stationAfter } from "@/core/intake/job-kinds";
+import { partsKeyOf } from "@/core/interchange/seat-facts";
+import type { Station } from "@/core/vocabulary/job-kinds";
+import { wellsToRenew } from "@/data/bench/renewals";
+import { partsOfJob } from "@/data/bench/seat-facts";
+import { hereFor } from "@/data/hand-back/going-home";
+import { machineOf } from "@/data/jobs/machine";
+import { setBin } from "@/data/parts/stock";
+import { getQuote } from "@/data/quote/quotes";
+import type { Bench, Press } from "./job";
+import { atBuild, buildKeyAt, isLoose, offeredAt, stripNowAt } from "./offered";
+
+/** What the space bar does on a page: an act, the next page, or the Rack for what is to come. */
+export type Space = { readonly press: Press } | { readonly go: Station } | { readonly waits: number };
+
+const handBack = { signedBy: "Ada Brook", paidBy: null, paidNote: "", oldParts: null };
+
+/** By the same rules the pages use. A yes for the customer is no space bar's; here they have said it. */
+export function spaceAt(station: Station, bench: Bench): Space {
+  const { shop, jobId } = bench;
+  const job = bench.job();
+  const version = machineOf(shop.db, job);
+  const orGo = (press: Press | null, go: Station): Space => (press ? { press } : { go });
+  const after = (of: Station) => stationAfter(job, of) ?? "return";
+  switch (station) {
+    case "test":
+      return orGo(offeredAt("test", bench), after("test"));
+    case "find":
+      return { go: stationAfter(job, "find") ?? "quote" };
+    case "quote":
+      return orGo(offeredAt("quote", bench), job.declinedReason === null ? "strip" : "return");
+    case "strip":
+      if (!isLoose(version) && stripNowAt(bench, version).key.what === "ask-first") return { go: "quote" };
+      return orGo(offeredAt("strip", bench), "clean");
+    case "clean":
+      return orGo(
+        offeredAt("clean", bench),
+        afterClean(
+          wellsToRenew(shop.db, job, version),
+          getQuote(shop.db, job).parts.map(({ positionId }) => positionId),
+        ),
+      );
+    case "parts": {
+      const { seats, agreed } = partsOfJob(shop.db, job, version);
+      const key = partsKeyOf(seats, agreed);
+      switch (key.what) {
+        case "fit":
+          return { press: ["use-several", { jobId, positionIds: key.positionIds }] };
+        case "order":
+          return { press: ["need-several", { jobId, positionIds: key.positionIds }] };
+        case "elsewhere":
+          return {
+            press: [
+              "use-piece",
+              {
+                ...{ jobId, positionId: key.positionId, source: "drawer", kind: "", size: "", material: "", closure: "" },
+                ...{ priceMinor: "", anyway: true },
+              },
+            ],
+          };
+        case "ask-first":
+          return { go: "quote" };
+        case "wait":
+          return { waits: key.count };
+        case "on":
+          return { go: "build" };
+      }
+    }
+    case "build": {
+      const key = buildKeyAt(bench, version);
+      if (key.what === "fit-new" || key.what === "renew" || key.what === "not-here") return { go: "parts" };
+      if (key.what === "clean-first") return { go: "clean" };
+      return orGo(atBuild(bench, version), "prove");
+    }
+    case "prove":
+      return orGo(offeredAt("prove", bench), "return");
+    case "return": {
+      const blocks = hereFor(shop.db, job);
+      const at = blocks.flatMap((block) => stationOfBlock(block) ?? [])[0];
+      const given = blocks.find((block) => block.what === "brought");
+      if (!at && given && job.station === "return") return { press: ["tick", { jobId, item: given.item, given: true }] };
+      return at ? { go: at } : { press: job.station === "return" ? ["close", { jobId, ...handBack }] : ["ready", { jobId }] };
+    }
+  }
+}
+
+/** The post has come: of everything the reel wants some lie in the bin. */
+export function postComes({ shop, job }: Bench): void {
+  const { seats } = partsOfJob(shop.db, job(), machineOf(shop.db, job()));
+  for (const { need, wantedPartTypeId } of seats) if (need !== null) setBin(shop.ctx, wantedPartTypeId, "B9", 5, 1);
+}

@@ -1,0 +1,85 @@
+import { describe, expect, it } from "vitest";
+import { faults } from "@/core/diagnosis/fault-table";
+import type { Station } from "@/core/vocabulary/job-kinds";
+import { listWells } from "@/data/bench/tray";
+import { postComes, spaceAt } from "./any-job/by-space";
+import { openBench } from "./any-job/job";
+
+/** SPACE_BAR=seed:count tries others than the suite's. */
+const [from, count] = (process.env.SPACE_BAR ?? "200000:24").split(":").map(Number) as [number, number];
+
+/** One job by the space bar alone, whatever was proved of it and whatever wants a new piece. @returns what was pressed. */
+function bySpace(seed: number): { said: string[]; about: string; end: string } {
+  const bench = openBench(seed);
+  const { chance, jobId, press, about } = bench;
+  const said: string[] = [];
+  const seen = new Set<string>();
+  let at: Station = "test";
+  let looked = false;
+  if (chance.yes(0.7)) {
+    const faultId = chance.one(faults).id;
+    said.push(`proved ${faultId}: ${press(["settle-fault", { jobId, faultId, proved: true }])?.message ?? "yes"}`);
+  }
+  for (let presses = 0; presses < 260; presses++) {
+    if (bench.job().closedAt) return { said, about, end: "" };
+    // Half way a person looks at what lies in the tray.
+    if (at === "clean" && !looked) {
+      looked = true;
+      for (const { positionId } of listWells(bench.shop.db, jobId).slice(0, 6))
+        if (chance.yes(0.3)) {
+          const verdict = chance.one(["replace", "missing", "watch"] as const);
+          press([
+            "note-well",
+            {
+              jobId,
+              positionId,
+              verdict,
+              orientation: "",
+              note: "",
+              hole: "",
+              thread: null,
+              foundCount: verdict === "missing" ? 0 : 1,
+              at: "clean",
+            },
+          ]);
+        }
+    }
+    const written = bench.shop.db.prepare("SELECT count(*) FROM journal").pluck().get() as number;
+    const here = `${at} ${written}`;
+    if (seen.has(here)) return { said, about, end: `goes round at ${at}` };
+    seen.add(here);
+    const space = spaceAt(at, bench);
+    if ("go" in space) {
+      said.push(`${at} → ${space.go}`);
+      at = space.go;
+    } else if ("waits" in space) {
+      said.push(`${at}: waits for ${space.waits}`);
+      postComes(bench);
+      seen.clear();
+    } else {
+      const refusal = press(space.press);
+      said.push(`${at}: ${space.press[0]}${refusal ? ` REFUSED ${refusal.code}: ${refusal.message}` : ""}`);
+      if (refusal) {
+        const lead = refusal.way;
+        if (lead?.to === "ask-for") {
+          press(["foresee", { jobId, positionId: lead.positionId, wanted: true }]);
+          at = "quote";
+          continue;
+        }
+        if (lead?.to !== "station") return { said, about, end: `refused at ${at}: ${refusal.code}` };
+        at = lead.station as Station;
+      }
+    }
+  }
+  return { said, about, end: "260 presses" };
+}
+
+describe("the space bar alone", () => {
+  it.each(Array.from({ length: count }, (_, i) => from + i))(
+    "leads job %i home, whatever was proved of it and wants a new piece",
+    (seed) => {
+      const { said, about, end } = bySpace(seed);
+      expect(end, `${about}\n${said.join("\n")}`).toBe("");
+    },
+  );
+});

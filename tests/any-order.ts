@@ -38,7 +38,15 @@ function alarms(anatomy: Anatomy, types: ReadonlyMap<string, PartType>, steps: S
   const states = new Map<string, SeatState>(
     anatomy.positions.map(({ id }) => [
       id,
-      { seated: false, verdict: "ok", renewed: false, declined: false, found: { orientation: "", lies: null }, foundCount: 1 },
+      {
+        seated: false,
+        verdict: "ok",
+        renewed: false,
+        declined: false,
+        unrepaired: false,
+        found: { orientation: "", lies: null },
+        foundCount: 1,
+      },
     ]),
   );
   const done = new Set<string>();

@@ -16,7 +16,15 @@ export function givenOrder(anatomy: Anatomy, parts: readonly PartType[], off: Re
   const states = new Map<string, SeatState>(
     [...off].map((id) => [
       id,
-      { seated: false, verdict: "ok", renewed: false, declined: false, found: { orientation: "", lies: null }, foundCount: 1 },
+      {
+        seated: false,
+        verdict: "ok",
+        renewed: false,
+        declined: false,
+        unrepaired: false,
+        found: { orientation: "", lies: null },
+        foundCount: 1,
+      },
     ]),
   );
   const alarms: string[] = [];

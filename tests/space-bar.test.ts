@@ -1,9 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { faults } from "@/core/diagnosis/fault-table";
+import { protocolOfJob } from "@/core/intake/job-kinds";
 import type { Station } from "@/core/vocabulary/job-kinds";
 import { listWells } from "@/data/bench/tray";
 import { postComes, spaceAt } from "./any-job/by-space";
 import { openBench } from "./any-job/job";
+import { answered, good } from "./any-job/offered";
 
 /** SPACE_BAR=seed:count tries others than the suite's. */
 const [from, count] = (process.env.SPACE_BAR ?? "200000:24").split(":").map(Number) as [number, number];
@@ -16,6 +18,8 @@ function bySpace(seed: number): { said: string[]; about: string; end: string } {
   const seen = new Set<string>();
   let at: Station = "test";
   let looked = false;
+  let turned = false;
+  let proved = false;
   if (chance.yes(0.7)) {
     const faultId = chance.one(faults).id;
     said.push(`proved ${faultId}: ${press(["settle-fault", { jobId, faultId, proved: true }])?.message ?? "yes"}`);
@@ -44,6 +48,17 @@ function bySpace(seed: number): { said: string[]; about: string; end: string } {
           ]);
         }
     }
+    // Now and then its owner does not want it repaired after all, or a test is bad in the end.
+    if (at === "build" && !turned) {
+      turned = true;
+      if (chance.yes(0.12))
+        said.push(`unrepaired: ${press(["decline", { jobId, reason: "not worth it to the owner" }])?.message ?? "yes"}`);
+    }
+    if (at === "prove" && !proved) {
+      proved = true;
+      const [test] = protocolOfJob(bench.family, bench.job());
+      if (test && chance.yes(0.2)) said.push(`bad ${test.id}: ${press(["test", good(jobId, test.id, "bad")])?.message ?? "yes"}`);
+    }
     const written = bench.shop.db.prepare("SELECT count(*) FROM journal").pluck().get() as number;
     const here = `${at} ${written}`;
     if (seen.has(here)) return { said, about, end: `goes round at ${at}` };
@@ -59,6 +74,8 @@ function bySpace(seed: number): { said: string[]; about: string; end: string } {
     } else {
       const refusal = press(space.press);
       said.push(`${at}: ${space.press[0]}${refusal ? ` REFUSED ${refusal.code}: ${refusal.message}` : ""}`);
+      // The page asks why beside the step, from a list.
+      if (refusal?.code === "buries" && answered(space.press, refusal.code, bench).some((one) => press(one) === null)) continue;
       if (refusal) {
         const lead = refusal.way;
         if (lead?.to === "ask-for") {

@@ -1,7 +1,9 @@
 import { afterClean } from "@/core/cleaning/after-clean";
-import { stationOfBlock } from "@/core/hand-back/going-home";
+import { faults } from "@/core/diagnosis/fault-table";
+import { returnNow } from "@/core/hand-back/return-now";
 import { stationAfter } from "@/core/intake/job-kinds";
 import { partsKeyOf } from "@/core/interchange/seat-facts";
+import { asItIsReasonIds } from "@/core/vocabulary/as-it-is";
 import type { Station } from "@/core/vocabulary/job-kinds";
 import { wellsToRenew } from "@/data/bench/renewals";
 import { partsOfJob } from "@/data/bench/seat-facts";
@@ -42,32 +44,8 @@ export function spaceAt(station: Station, bench: Bench): Space {
           getQuote(shop.db, job).parts.map(({ positionId }) => positionId),
         ),
       );
-    case "parts": {
-      const { seats, agreed } = partsOfJob(shop.db, job, version);
-      const key = partsKeyOf(seats, agreed);
-      switch (key.what) {
-        case "fit":
-          return { press: ["use-several", { jobId, positionIds: key.positionIds }] };
-        case "order":
-          return { press: ["need-several", { jobId, positionIds: key.positionIds }] };
-        case "elsewhere":
-          return {
-            press: [
-              "use-piece",
-              {
-                ...{ jobId, positionId: key.positionId, source: "drawer", kind: "", size: "", material: "", closure: "" },
-                ...{ priceMinor: "", anyway: true },
-              },
-            ],
-          };
-        case "ask-first":
-          return { go: "quote" };
-        case "wait":
-          return { waits: key.count };
-        case "on":
-          return { go: "build" };
-      }
-    }
+    case "parts":
+      return atParts(bench);
     case "build": {
       const key = buildKeyAt(bench, version);
       if (key.what === "fit-new" || key.what === "renew" || key.what === "not-here") return { go: "parts" };
@@ -77,11 +55,22 @@ export function spaceAt(station: Station, bench: Bench): Space {
     case "prove":
       return orGo(offeredAt("prove", bench), "return");
     case "return": {
-      const blocks = hereFor(shop.db, job);
-      const at = blocks.flatMap((block) => stationOfBlock(block) ?? [])[0];
-      const given = blocks.find((block) => block.what === "brought");
-      if (!at && given && job.station === "return") return { press: ["tick", { jobId, item: given.item, given: true }] };
-      return at ? { go: at } : { press: job.station === "return" ? ["close", { jobId, ...handBack }] : ["ready", { jobId }] };
+      const key = returnNow(hereFor(shop.db, job), job.station === "return");
+      switch (key.what) {
+        case "go":
+          return { go: key.station };
+        // The person says it: here, that it was put right, or that the reel goes with it.
+        case "say":
+          return faults.some(({ id }) => id === key.about)
+            ? { press: ["fault-put-right", { jobId, faultId: key.about, putRight: true }] }
+            : { press: ["goes-as-it-is", { jobId, testId: key.about, reason: asItIsReasonIds[0] }] };
+        case "give":
+          return { press: ["tick", { jobId, item: key.items[0], given: true }] };
+        case "ready":
+          return { press: ["ready", { jobId }] };
+        case "return":
+          return { press: ["close", { jobId, ...handBack }] };
+      }
     }
   }
 }
@@ -90,4 +79,32 @@ export function spaceAt(station: Station, bench: Bench): Space {
 export function postComes({ shop, job }: Bench): void {
   const { seats } = partsOfJob(shop.db, job(), machineOf(shop.db, job()));
   for (const { need, wantedPartTypeId } of seats) if (need !== null) setBin(shop.ctx, wantedPartTypeId, "B9", 5, 1);
+}
+
+/** What the space bar does at Parts. */
+function atParts({ shop, job, jobId }: Bench): Space {
+  const { seats, agreed } = partsOfJob(shop.db, job(), machineOf(shop.db, job()));
+  const key = partsKeyOf(seats, agreed);
+  switch (key.what) {
+    case "fit":
+      return { press: ["use-several", { jobId, positionIds: key.positionIds }] };
+    case "order":
+      return { press: ["need-several", { jobId, positionIds: key.positionIds }] };
+    case "elsewhere":
+      return {
+        press: [
+          "use-piece",
+          {
+            ...{ jobId, positionId: key.positionId, source: "drawer", kind: "", size: "", material: "", closure: "" },
+            ...{ priceMinor: "", anyway: true },
+          },
+        ],
+      };
+    case "ask-first":
+      return { go: "quote" };
+    case "wait":
+      return { waits: key.count };
+    case "on":
+      return { go: "build" };
+  }
 }

@@ -6,9 +6,10 @@ import type { Well } from "@/core/teardown/well";
  * @param wells with every reason for a new piece. @param quoted seats for which the quote names one.
  */
 export function afterClean(
-  wells: readonly Pick<Well, "positionId" | "verdict" | "renewed" | "declined" | "toRenew">[],
+  wells: readonly Pick<Well, "positionId" | "verdict" | "renewed" | "declined" | "unrepaired" | "toRenew">[],
   quoted: readonly string[],
 ): "parts" | "build" {
+  if (wells.some(({ unrepaired }) => unrepaired)) return "build";
   const here = new Set(wells.flatMap(({ positionId, renewed }) => (renewed ? [positionId] : [])));
   const wanted =
     wells.some((well) => waitsForNew(well) || (well.toRenew.length > 0 && !well.renewed)) || quoted.some((id) => !here.has(id));

@@ -14,7 +14,15 @@ import { usualWays, type WaysInForce } from "@/core/ways/ways";
 import { batchesOf } from "./batches";
 import { type AtBuild, buildNow, type PointAtBuild } from "./build-now";
 
-const found = { verdict: "ok", foundCount: 1, renewed: false, declined: false, toRenew: [], cleanedAt: "2026-03-02T09:00:00Z" };
+const found = {
+  verdict: "ok",
+  foundCount: 1,
+  renewed: false,
+  declined: false,
+  unrepaired: false,
+  toRenew: [],
+  cleanedAt: "2026-03-02T09:00:00Z",
+};
 const well = (more: Partial<Well> = {}) => ({ ...found, ...more }) as unknown as Well;
 const place = (id: string, change: Partial<Step> = {}): Step => ({
   operation: operationSchema.parse({ id: `place-${id}`, kind: "place", ordinal: 0, words: `Fit ${id}`, positionId: id }),

@@ -151,8 +151,8 @@ export function buildNow<S extends Step, P extends PointAtBuild>(
     }
     const first = standsOn(steps, acting);
     if (first) return { what: "first", step: first };
-    // What the reel came without stays off by the same press, unless it carries load or a new one was asked for.
-    const left = without.filter(({ position }) => !carriesLoad(types.get(position!.partTypeId)?.role ?? ""));
+    // What the reel came without stays off by the same press, unless it carries load or a new one was asked for; a reel that goes back as it came lacks it too.
+    const left = without.filter(({ position, well }) => well?.unrepaired || !carriesLoad(types.get(position!.partTypeId)?.role ?? ""));
     const notHere = acting.length > 1 ? acting.find((one) => one.state !== "done" && waitsForPiece(one) && !left.includes(one)) : null;
     if (notHere) return { what: "not-here", step: notHere };
     if (alone && waitsForPiece(alone) && !left.length) return { what: "fit-new" };

@@ -21,6 +21,8 @@ export interface SeatFacts {
   readonly foreseen: boolean;
   /** The customer said no to a new one. */
   readonly declined: boolean;
+  /** The reel goes back as it came. */
+  readonly unrepaired: boolean;
   /** A piece from elsewhere is planned for it. */
   readonly planned: boolean;
   /** Other parts that go here. */
@@ -46,11 +48,11 @@ export interface SeatFacts {
 /** What Build would not take back: a new one is due without a word. */
 export const isDue = (seat: Pick<SeatFacts, "inTray" | "refitted" | "toRenew">): boolean => seat.inTray && !seat.refitted && seat.toRenew;
 
-const waits = ({ verdict, renewed, declined }: SeatFacts): boolean => verdict !== null && waitsForNew({ verdict, renewed, declined });
+const waits = ({ verdict, ...seat }: SeatFacts): boolean => verdict !== null && waitsForNew({ verdict, ...seat });
 
 /** Seats that want a new piece and have none yet. */
 export const wantedSeats = (seats: readonly SeatFacts[]): SeatFacts[] =>
-  seats.filter((seat) => (waits(seat) || seat.foreseen || isDue(seat)) && !seat.renewed);
+  seats.filter((seat) => !seat.unrepaired && (waits(seat) || seat.foreseen || isDue(seat)) && !seat.renewed);
 
 /** What the main key of Parts does now. @param mayGoOn the customer agreed to what it costs. */
 export const partsKeyOf = (seats: readonly SeatFacts[], mayGoOn: boolean): PartsKey =>

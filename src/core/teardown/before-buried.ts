@@ -18,6 +18,7 @@ export interface SeatState {
   /** A new piece lies there. */
   readonly renewed: boolean;
   readonly declined: boolean;
+  readonly unrepaired: boolean;
   /** How it lay when it came off. */
   readonly found: Found;
   readonly foundCount: number;
@@ -123,8 +124,15 @@ export function beforeBuried(
         ),
       }
     : null;
+  // A reel that goes back as it came lacks what it lacked: it is told, and nobody is asked why.
+  const asItCame = stack.every(({ id }) => {
+    const state = states.get(id);
+    return !state?.leftOut || state.unrepaired;
+  });
   if (gaps && gaps.now !== gaps.model)
-    faults.push(`The drag would slip in ${gaps.now} place${gaps.now === 1 ? "" : "s"} instead of ${gaps.model}: it pulls that much less.`);
+    (asItCame && stack.some(({ id }) => states.get(id)?.leftOut) ? doubts : faults).push(
+      `The drag would slip in ${gaps.now} place${gaps.now === 1 ? "" : "s"} instead of ${gaps.model}: it pulls that much less.`,
+    );
   return {
     rows: seats.map((seat) => ({
       positionId: seat.id,

@@ -17,6 +17,7 @@ const statesOf = (steps: readonly BuriedStep[]): ReadonlyMap<string, SeatState> 
                 verdict: one.well.verdict,
                 renewed: one.well.renewed,
                 declined: one.well.declined,
+                unrepaired: one.well.unrepaired,
                 found: one.well,
                 foundCount: one.well.foundCount,
                 leftOut: one.well.leftOutReason !== null,

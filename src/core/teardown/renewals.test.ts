@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { onceOnly, renewalsByRule, sealOfTheYear } from "./seal-unit";
 
-const off = { renewed: false, declined: false, verdict: "ok" } as const;
+const off = { renewed: false, declined: false, unrepaired: false, verdict: "ok" } as const;
 
 describe("a new piece that a rule asks for (common practice)", () => {
   it("is due where a seat takes one only once, and for a seal whose year is over", () => {
@@ -18,6 +18,7 @@ describe("a new piece that a rule asks for (common practice)", () => {
     ] as const) {
       expect(renewalsByRule({ ...off, renewed: true }, takesOne, sealDue)).toEqual([]);
       expect(renewalsByRule({ ...off, declined: true }, takesOne, sealDue)).toEqual([]);
+      expect(renewalsByRule({ ...off, unrepaired: true }, takesOne, sealDue)).toEqual([]);
     }
   });
 

@@ -41,15 +41,15 @@ const renewalWords: Readonly<Record<string, string>> = {
 };
 
 /**
- * Why a part that came off wants a new one though no fault was proved: nothing, where the new one is here or the customer said no.
+ * Why a part that came off wants a new one though no fault was proved: nothing, where the new one is here, the customer said no, or the reel goes back as it came.
  * @param takesOne its seat takes a piece only once. @param sealDue it is a seal, and seals are due on this job.
  */
 export const renewalsByRule = (
-  { renewed, declined, verdict }: Pick<Well, "renewed" | "declined" | "verdict">,
+  { renewed, declined, unrepaired, verdict }: Pick<Well, "renewed" | "declined" | "unrepaired" | "verdict">,
   takesOne: boolean,
   sealDue: boolean,
 ): string[] => {
-  if (renewed || declined) return [];
+  if (renewed || declined || unrepaired) return [];
   if (takesOne) return [onceOnly];
   // Somebody looked at it, and lets it go back.
   return sealDue && verdict !== "watch" && verdict !== "dressed" ? [sealOfTheYear] : [];

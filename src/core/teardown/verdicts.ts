@@ -18,6 +18,10 @@ export const dressings = ["filed", "polished", "reformed", "deburred", "straight
 /** Verdicts after which another piece goes back than the one that came off. */
 export const wantsNew = (verdict: WellVerdict): boolean => verdict === "replace" || verdict === "missing" || verdict === "wrong";
 
-/** A place that waits for its new piece: the customer's no lets the old one go back, where there is one. */
-export const waitsForNew = (well: { readonly verdict: WellVerdict; readonly renewed: boolean; readonly declined: boolean }): boolean =>
-  wantsNew(well.verdict) && !well.renewed && !(well.declined && well.verdict !== "missing");
+/** A place that waits for its new piece: the customer's no lets the old one go back, where there is one; a reel that goes back as it came waits for none. */
+export const waitsForNew = (well: {
+  readonly verdict: WellVerdict;
+  readonly renewed: boolean;
+  readonly declined: boolean;
+  readonly unrepaired: boolean;
+}): boolean => wantsNew(well.verdict) && !well.renewed && !well.unrepaired && !(well.declined && well.verdict !== "missing");

@@ -41,6 +41,8 @@ export interface Well {
   readonly refitted: boolean;
   /** The customer said no to a new piece here. */
   readonly declined: boolean;
+  /** The reel goes back as it came: it is only checked, or its owner wants it unrepaired. */
+  readonly unrepaired: boolean;
   /** Proved faults of this job that want a new piece here, by id; empty once somebody has said what becomes of the old one. */
   readonly toRenew: readonly string[];
 }

@@ -143,6 +143,7 @@ export function askForParts(ctx: Context, jobId: number, positionIds: readonly s
 /** What a verdict at the tray does at Stores: a need where the bin is empty and nothing is against it. @returns what became of it, in words. */
 export function wantForVerdict(ctx: Context, job: Job, positionId: string): string {
   const { db } = ctx;
+  if (job.kind === "purchase-check") return "Counted in what putting it right would cost.";
   const { partTypeId } = wantedPart(db, job, positionId);
   const { consent } = getQuote(db, job);
   if (!mayGoOn(consent)) return "Added to the quote; the total is above the limit: ask at Quote.";

@@ -12,9 +12,7 @@ export function wellsToRenew(db: Db, job: Job, version: ModelVersion): Well[] {
   const seats = new Map(version.anatomy.positions.map((position) => [position.id, position]));
   return listWells(db, job.id).map((well) => {
     const seat = seats.get(well.positionId);
-    // A reel that goes back unrepaired goes back as it came.
-    const takesOne = job.declinedReason === null && seat?.onceOnly === true;
-    const byRule = renewalsByRule(well, takesOne, due && isSeal(version.partTypes.get(seat?.partTypeId ?? "")));
+    const byRule = renewalsByRule(well, seat?.onceOnly === true, due && isSeal(version.partTypes.get(seat?.partTypeId ?? "")));
     return { ...well, toRenew: [...well.toRenew, ...byRule] };
   });
 }

@@ -78,6 +78,7 @@ export function partsOfJob(db: Db, job: Job, version: ModelVersion): PartsOfJob 
       foreseen: foreseen.has(position.id),
       planned: planned.has(position.id),
       declined: well?.declined ?? false,
+      unrepaired: job.kind === "purchase-check" || job.declinedReason !== null,
       fits: [
         ...offered
           .filter((fit) => fit.partTypeId !== wantedPartTypeId)

@@ -41,10 +41,10 @@ export function listWells(db: Db, jobId: number): Well[] {
                       AND build_step.operation_id = 'place-' || tray_well.position_id AND build_step.state = 'done') AS refitted,
               (SELECT quote_part.foreseen_by FROM quote_part
                JOIN job_fault ON job_fault.job_id = quote_part.job_id AND job_fault.fault_id = quote_part.foreseen_by AND job_fault.outcome IS NULL
-               JOIN job ON job.id = quote_part.job_id AND job.declined_reason IS NULL
                WHERE quote_part.job_id = tray_well.job_id AND quote_part.position_id = tray_well.position_id) AS to_renew,
               EXISTS (SELECT 1 FROM declined_part WHERE declined_part.job_id = tray_well.job_id
-                      AND declined_part.position_id = tray_well.position_id) AS declined
+                      AND declined_part.position_id = tray_well.position_id) AS declined,
+              (SELECT job.kind = 'purchase-check' OR job.declined_reason IS NOT NULL FROM job WHERE job.id = tray_well.job_id) AS unrepaired
        FROM tray_well JOIN instance ON instance.id = tray_well.instance_id WHERE tray_well.job_id = ? ORDER BY tray_well.well, tray_well.place`,
     )
     .all(jobId) as {
@@ -73,6 +73,7 @@ export function listWells(db: Db, jobId: number): Well[] {
     renewed: 0 | 1;
     refitted: 0 | 1;
     to_renew: string | null;
+    unrepaired: 0 | 1;
     declined: 0 | 1;
   }[];
   return rows.map((row) => ({
@@ -101,7 +102,8 @@ export function listWells(db: Db, jobId: number): Well[] {
     renewed: row.renewed === 1,
     refitted: row.refitted === 1,
     declined: row.declined === 1,
-    toRenew: row.to_renew !== null && row.renewed === 0 && !judgedByHand.has(row.verdict) ? [row.to_renew] : [],
+    unrepaired: row.unrepaired === 1,
+    toRenew: row.to_renew !== null && row.renewed === 0 && row.unrepaired === 0 && !judgedByHand.has(row.verdict) ? [row.to_renew] : [],
   }));
 }
 

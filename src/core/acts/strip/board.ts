@@ -33,6 +33,7 @@ const justOff = {
   renewed: false,
   refitted: false,
   declined: false,
+  unrepaired: false,
   toRenew: [],
   rowVersion: 0,
 } as const;

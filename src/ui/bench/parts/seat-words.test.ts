@@ -17,6 +17,7 @@ const seat = (change: Partial<SeatFacts> = {}): SeatFacts => ({
   foreseen: false,
   planned: false,
   declined: false,
+  unrepaired: false,
   wantedPartTypeId: "p",
   fits: [],
   donors: [],

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { StationTime } from "@/core/bench-time/station-time";
+import type { ReturnKey } from "@/core/hand-back/return-now";
 import type { TestId } from "@/core/vocabulary/tests";
 import type { BenchHead } from "@/ui/bench/bench-sheet";
 import type { StationId } from "@/ui/bench/stations-words";
@@ -47,6 +48,8 @@ export interface ReturnProps {
   };
   readonly asks: ReportAsks;
   readonly blocks: readonly Block[];
+  /** What the main key does. */
+  readonly next: ReturnKey;
   /** Tests that are bad and with which it goes, in words. */
   readonly asItIs: readonly { readonly testId: TestId; readonly words: string }[];
   readonly brought: readonly { id: string; words: string; given: boolean }[];

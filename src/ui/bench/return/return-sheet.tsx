@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { lowered } from "@/core/account/counted-names";
 import { paperName } from "@/core/papers/papers";
 import { useAct } from "@/ui/act/use-act";
 import { BenchSheet } from "@/ui/bench/bench-sheet";
@@ -15,7 +16,7 @@ import { ReportWords } from "./report-words";
 import { type HandBack, HandBackFields, handBackInput } from "./return-fields";
 import type { ReturnProps } from "./return-props";
 import { StationTimes } from "./station-times";
-import { StillHere } from "./still-here";
+import { questionId, StillHere } from "./still-here";
 import { ToldAccount } from "./told-account";
 import { TakeBack } from "./ways-out";
 
@@ -26,15 +27,23 @@ function readyWords({ declinedReason, putRightMinor, together }: ReturnProps): s
   return together.tested > 0 && !together.bad.length ? "Tested: ready to collect" : "Ready to collect";
 }
 
+/** The question on this page that waits for a word: into sight, and next under the Tab key. */
+function toQuestion(about: string): void {
+  const question = document.getElementById(questionId(about));
+  question?.scrollIntoView({ block: "center" });
+  question?.focus();
+}
+
+const namesOf = (brought: ReturnProps["brought"], items: readonly string[]): string =>
+  items.map((item) => brought.find(({ id }) => id === item)?.words ?? item).join(", ");
+
 /** The last sheet, in the order of a counter: what was done, what goes over it, what is paid. A part left in the tray keeps the job open. */
 export function ReturnSheet(props: ReturnProps) {
-  const { head, blocks, handedBack, invoice } = props;
+  const { head, handedBack, invoice, next } = props;
   const [hand, setHand] = useState<HandBack>({ signedBy: props.customer, paidBy: "", paidNote: "", oldParts: "" });
   const readying = useAct("ready");
   const closing = useAct("close");
-  const hangs = head.reached === "return";
-  // A reel may hang ready while its owner is asked; it goes home once they said yes.
-  const first = blocks.flatMap(({ station, code }) => (code === "over-limit" && !hangs ? [] : (station ?? [])))[0];
+  const giving = useAct("tick");
   const ready = readyWords(props);
   return (
     <BenchSheet
@@ -45,10 +54,23 @@ export function ReturnSheet(props: ReturnProps) {
           <a className="key key-main" href={`/bench/${head.tag}/report.pdf`} target="_blank" rel="noreferrer">
             Report
           </a>
-        ) : first ? (
-          // What would be refused leads to where it is put right.
-          <NextLink href={`/bench/${head.tag}/${first}`} words={`First: ${stationNames[first]}`} />
-        ) : hangs ? (
+        ) : next.what === "go" ? (
+          <NextLink href={`/bench/${head.tag}/${next.station}`} words={`First: ${stationNames[next.station]}`} />
+        ) : next.what === "say" ? (
+          <MainKey words="What keeps it here" onPress={() => toQuestion(next.about)}>
+            Say first: {lowered(next.name)}
+          </MainKey>
+        ) : next.what === "give" ? (
+          <MainKey
+            busy={giving.busy || giving.stale}
+            words="Given back"
+            onPress={() => {
+              for (const item of next.items) giving.press({ jobId: head.jobId, item, given: true });
+            }}
+          >
+            Given back: {namesOf(props.brought, next.items)}
+          </MainKey>
+        ) : next.what === "return" ? (
           <MainKey
             busy={closing.busy || closing.stale}
             words="Return it"
@@ -63,7 +85,7 @@ export function ReturnSheet(props: ReturnProps) {
         )
       }
     >
-      <Refused of={[readying]} />
+      <Refused of={[readying, giving]} />
       <Refused of={[closing]} beside />
       {props.above}
       <div className="grid gap-8 lg:grid-cols-[1.2fr_1fr_1fr]">

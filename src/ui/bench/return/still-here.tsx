@@ -7,6 +7,9 @@ import { ReasonChoice } from "@/ui/controls/reason-choice";
 import type { LeftOff, ReturnProps } from "./return-props";
 import { FaultLeaves, GoesAsItIs, WentAsItIs } from "./ways-out";
 
+/** Where the page asks about a fault or a test. */
+export const questionId = (about: string): string => `say ${about}`;
+
 /** What keeps it here, each with its way out on the spot, and what it goes without by somebody's word. */
 export function StillHere({ props }: { props: ReturnProps }) {
   const { head, blocks, together, asItIs } = props;
@@ -30,7 +33,12 @@ export function StillHere({ props }: { props: ReturnProps }) {
       {(shown.length > 0 || asItIs.length > 0) && (
         <ul className="mt-2 flex flex-col gap-2">
           {shown.map((block) => (
-            <li key={block.message} className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}>
+            <li
+              key={block.message}
+              id={questionId(block.fault?.id ?? block.test?.id ?? block.message)}
+              tabIndex={block.fault || block.test ? -1 : undefined}
+              className={block.code === "left-over" ? "alarm" : "border border-ink p-2"}
+            >
               {block.message}
               {block.station && !head.closed && (
                 <Link className="act-link ml-2" href={`/bench/${head.tag}/${block.station}`}>

@@ -4,6 +4,7 @@ import { reportDates } from "@/app/server/report-dates";
 import { saying } from "@/core/account/sentences";
 import { keepsHereWords, stationOfBlock } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
+import { returnNow } from "@/core/hand-back/return-now";
 import { toldInAll } from "@/core/intake/told-at";
 import { formatMinor } from "@/core/money/money";
 import { hasDrag, testOn } from "@/core/proving/protocol";
@@ -47,6 +48,7 @@ const handedBackWords = ({ signedBy, paidBy, paidNote, oldParts }: ReturnType<ty
 export default async function ReturnPage(props: StationProps) {
   const { db, head, job, version } = await loadBench(props);
   const check = job.kind === "purchase-check";
+  const blocks = job.closedAt ? [] : hereFor(db, job);
   const claims = claimsOf(db, job);
   const invoice = job.closedAt ? invoiceOfJob(db, job.id) : null;
   const paper = invoice === null ? null : findPaper(db, invoice);
@@ -105,18 +107,15 @@ export default async function ReturnPage(props: StationProps) {
           onReport,
         })),
       }}
-      blocks={
-        job.closedAt
-          ? []
-          : hereFor(db, job).map((block) => ({
-              code: block.code,
-              message: keepsHereWords(block),
-              station: stationOfBlock(block),
-              ...(block.what === "well" ? { positionId: block.positionId } : {}),
-              ...(block.what === "still-bad" ? { test: { id: block.testId, name: block.name } } : {}),
-              ...(block.what === "open-fault" ? { fault: { id: block.faultId, name: block.name } } : {}),
-            }))
-      }
+      next={returnNow(blocks, job.station === "return")}
+      blocks={blocks.map((block) => ({
+        code: block.code,
+        message: keepsHereWords(block),
+        station: stationOfBlock(block),
+        ...(block.what === "well" ? { positionId: block.positionId } : {}),
+        ...(block.what === "still-bad" ? { test: { id: block.testId, name: block.name } } : {}),
+        ...(block.what === "open-fault" ? { fault: { id: block.faultId, name: block.name } } : {}),
+      }))}
       asItIs={listAsItIs(db, job.id).map(({ testId, reason }) => ({
         testId,
         words: `Returned as it is: ${testOn(version.model.family, testId).name} is bad. ${asItIsReasons[reason]}.`,

@@ -72,6 +72,18 @@ function bySpace(seed: number): { said: string[]; about: string; end: string } {
       postComes(bench);
       seen.clear();
     } else {
+      const [, { operationIds = [] }] = space.press as [string, { operationIds?: string[] }];
+      // A check fails once, a step is left for later, a part stays in.
+      const other =
+        space.press[0] === "steps-done" && operationIds.length === 1 && chance.yes(0.06)
+          ? ([chance.one(["gate-failed", "step-skipped"]), { jobId, operationId: operationIds[0]!, note: "" }] as const)
+          : space.press[0] === "take-parts" && chance.yes(0.06)
+            ? (["leave-in", { jobId, positionIds: (space.press[1] as { positionIds: string[] }).positionIds, stays: true }] as const)
+            : null;
+      if (other && press(other) === null) {
+        said.push(`${at}: ${other[0]}`);
+        continue;
+      }
       const refusal = press(space.press);
       said.push(`${at}: ${space.press[0]}${refusal ? ` REFUSED ${refusal.code}: ${refusal.message}` : ""}`);
       // The page asks why beside the step, from a list.

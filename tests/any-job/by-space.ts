@@ -34,7 +34,12 @@ export function spaceAt(station: Station, bench: Bench): Space {
     case "quote":
       return orGo(offeredAt("quote", bench), job.declinedReason === null ? "strip" : "return");
     case "strip":
-      if (!isLoose(version) && stripNowAt(bench, version).key.what === "ask-first") return { go: "quote" };
+      if (!isLoose(version)) {
+        const { key } = stripNowAt(bench, version);
+        if (key.what === "ask-first") return { go: "quote" };
+        if (key.what === "choose-what-to-open") return { go: "test" };
+        if (key.what === "nothing-to-open") return { go: "build" };
+      }
       return orGo(offeredAt("strip", bench), "clean");
     case "clean":
       return orGo(

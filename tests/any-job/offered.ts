@@ -4,6 +4,7 @@ import type { KeepsHere } from "@/core/hand-back/going-home";
 import { buildNow } from "@/core/hands/build-now";
 import { stripNow } from "@/core/hands/strip-now";
 import { protocolOfJob } from "@/core/intake/job-kinds";
+import { partsKeyOf } from "@/core/interchange/seat-facts";
 import { mayOpen } from "@/core/quote/consent";
 import { asItCame } from "@/core/teardown/came-without";
 import { shutBy } from "@/core/teardown/oil-window";
@@ -16,7 +17,9 @@ import { listExtraPieces } from "@/data/bench/extra-pieces";
 import { listLooseParts } from "@/data/bench/loose-parts";
 import { listOilPoints } from "@/data/bench/oil-points";
 import { openingOf, stripGuideOf } from "@/data/bench/opening";
+import { partsOfJob } from "@/data/bench/seat-facts";
 import { listWells } from "@/data/bench/tray";
+import { allTested } from "@/data/diagnosis/observations";
 import { hereFor } from "@/data/hand-back/going-home";
 import { machineOf } from "@/data/jobs/machine";
 import { listForeseen } from "@/data/parts/quote-parts";
@@ -31,10 +34,11 @@ export type PageId = (typeof pages)[number];
 export function stripNowAt({ shop: { db }, job, jobId }: OnBench, version: ReturnType<typeof machineOf>) {
   const now = job();
   const off = new Set(listWells(db, jobId).map(({ positionId }) => positionId));
+  const opening = openingOf(db, now, version);
   return stripNow({
-    guide: stripGuideOf(db, now, version, openingOf(db, now, version)),
+    guide: stripGuideOf(db, now, version, opening),
     ...{ off, picked: null, lastAssemblyId: null, towardsAssemblyId: null },
-    ...{ mayStrip: mayOpen(getQuote(db, now)), anyOpened: true },
+    ...{ mayStrip: mayOpen(getQuote(db, now)), anyOpened: opening.depth.open.size > 0, tested: allTested(db, now, version.model.family) },
   });
 }
 
@@ -81,8 +85,10 @@ export function offeredAt(page: PageId, { shop: { db }, job, jobId }: Bench): Pr
     case "clean":
       return getCleaning(db, now).groups.some(({ waiting }) => waiting.length) ? ["all-cleaned-by-hand", { jobId }] : null;
     case "parts": {
-      const well = listWells(db, jobId).find((one) => waitsForNew(one));
-      return well ? ["use", { jobId, positionId: well.positionId }] : null;
+      const { seats, agreed } = partsOfJob(db, now, version);
+      const key = partsKeyOf(seats, agreed);
+      if (key.what === "fit") return ["use-several", { jobId, positionIds: key.positionIds }];
+      return key.what === "order" ? ["need-several", { jobId, positionIds: key.positionIds }] : null;
     }
     case "oil": {
       const { steps } = getBuild(db, now, version);

@@ -76,7 +76,7 @@ describe("a reel that goes as it is", () => {
     }
     await person.go(`/bench/${tag}/return`);
     await person.sees("Click is still bad.");
-    expect(await person.mainKey()).toContain("First: Prove");
+    expect(await person.mainKey()).toContain("Answer first: click");
     await person.press("Click goes as it is: the owner knows and accepts it");
     await person.sees("Returned as it is: Click is bad.");
     await person.press("Ready to collect");

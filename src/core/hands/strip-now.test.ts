@@ -12,7 +12,7 @@ const guideOf = ({ anatomy, parts }: typeof template): StripGuide => {
   const types = new Map(parts.map((part) => [part.id, part]));
   return { anatomy, types, batches: batchesOf(anatomy, types), expected: removalOrder(anatomy) };
 };
-const rest = { picked: null, lastAssemblyId: null, towardsAssemblyId: null, mayStrip: true, anyOpened: true };
+const rest = { picked: null, lastAssemblyId: null, towardsAssemblyId: null, mayStrip: true, anyOpened: true, tested: false };
 
 describe("what the main key of the way apart does", () => {
   const guide = guideOf(template);
@@ -27,6 +27,8 @@ describe("what the main key of the way apart does", () => {
     expect(stripNow({ ...rest, guide: nothing, off: new Set() }).key).toEqual({ what: "to-clean" });
     expect(stripNow({ ...rest, guide: nothing, off: new Set(), anyOpened: false }).key).toEqual({ what: "choose-what-to-open" });
     expect(stripNow({ ...rest, guide: nothing, off: new Set([first]), anyOpened: false }).key).toEqual({ what: "to-clean" });
+    // Sent to Test again, a person would only be sent back.
+    expect(stripNow({ ...rest, guide: nothing, off: new Set(), anyOpened: false, tested: true }).key).toEqual({ what: "nothing-to-open" });
   });
 
   it("takes a picked part by itself, and no part twice", () => {

@@ -14,6 +14,8 @@ export interface AtStrip {
   readonly mayStrip: boolean;
   /** Something is opened on this job. */
   readonly anyOpened: boolean;
+  /** Every test is answered: what asks for nothing now will ask for nothing by another test. */
+  readonly tested: boolean;
 }
 
 /** What the main key of Strip does now. */
@@ -21,6 +23,8 @@ export type StripKey =
   | { readonly what: "take"; readonly act: StripAct }
   /** Nothing was felt, tested or asked for: a person says what is opened. */
   | { readonly what: "choose-what-to-open" }
+  /** Everything was felt and tested, and nothing asks to be opened. */
+  | { readonly what: "nothing-to-open" }
   | { readonly what: "to-clean" }
   | { readonly what: "ask-first" };
 
@@ -41,7 +45,7 @@ export function stripNow(at: AtStrip): StripNow {
       : nextStripAct(guide, off, { lastAssemblyId, towardsAssemblyId });
   if (!at.mayStrip) return { act, key: { what: "ask-first" } };
   if (act) return { act, key: { what: "take", act } };
-  return { act, key: { what: off.size || at.anyOpened ? "to-clean" : "choose-what-to-open" } };
+  return { act, key: { what: off.size || at.anyOpened ? "to-clean" : at.tested ? "nothing-to-open" : "choose-what-to-open" } };
 }
 
 /** Whether an act takes the last of what was to come off: the hands turn to cleaning then. */

@@ -1,4 +1,5 @@
 import { groupBy } from "@/core/group-by";
+import { protocolOfJob } from "@/core/intake/job-kinds";
 import { goodByHand, keptAnswer } from "@/core/proving/kept-answer";
 import type { Observation, Phase, SkippedTest } from "@/core/proving/observation";
 import { canBeTested, testOn } from "@/core/proving/protocol";
@@ -102,6 +103,15 @@ export function skipTest(ctx: Context, { jobId, phase, testId, reason }: Skipped
 
 export const listSkipped = (db: Db, jobId: number): SkippedTest[] =>
   db.prepare("SELECT phase, test_id AS testId, reason FROM skipped_test WHERE job_id = ? ORDER BY at, test_id").all(jobId) as SkippedTest[];
+
+/** Every test that the job's path asks for when it comes is answered, or left out. */
+export function allTested(db: Db, job: Job, family: FamilyId): boolean {
+  const told = new Set<string>([
+    ...listObservations(db, job.id).flatMap(({ phase, testId }) => (phase === "before" ? [testId] : [])),
+    ...listSkipped(db, job.id).flatMap(({ phase, testId }) => (phase === "before" ? [testId] : [])),
+  ]);
+  return protocolOfJob(family, job).every(({ id }) => told.has(id));
+}
 
 /** By job, the newest verdict of each test before service. */
 export function verdictsBefore(db: Db, jobIds: readonly number[]): ReadonlyMap<number, Partial<Record<TestId, Verdict>>> {

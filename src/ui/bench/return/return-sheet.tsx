@@ -58,7 +58,7 @@ export function ReturnSheet(props: ReturnProps) {
           <NextLink href={`/bench/${head.tag}/${next.station}`} words={`First: ${stationNames[next.station]}`} />
         ) : next.what === "say" ? (
           <MainKey words="What keeps it here" onPress={() => toQuestion(next.about)}>
-            Say first: {lowered(next.name)}
+            Answer first: {lowered(next.name)}
           </MainKey>
         ) : next.what === "give" ? (
           <MainKey

@@ -1,8 +1,17 @@
+import type { StripKey } from "@/core/hands/strip-now";
 import { stuckHelp } from "@/core/hands/stuck";
 import { NextAct } from "./next-act";
 import type { StripProps } from "./strip-props";
 import { StuckPanel } from "./stuck-panel";
 import type { Strip } from "./use-strip";
+
+const headings: Readonly<Record<StripKey["what"], string>> = {
+  take: "",
+  "ask-first": "Nothing comes off before the customer agrees",
+  "to-clean": "Everything that needs opening is open",
+  "choose-what-to-open": "Nothing chosen to open yet",
+  "nothing-to-open": "Nothing to open",
+};
 
 /** What comes off next, and what to do where it does not. */
 export function ComesOff({ props, strip }: { props: StripProps; strip: Strip }) {
@@ -11,8 +20,11 @@ export function ComesOff({ props, strip }: { props: StripProps; strip: Strip }) 
   if (!act || !next)
     return (
       <>
-        <h1>{key.what === "choose-what-to-open" ? "Nothing chosen to open yet" : "Everything that needs opening is open"}</h1>
+        <h1>{headings[key.what]}</h1>
         {key.what === "choose-what-to-open" && <p>No test or finding yet. Test the reel, choose a service, or open one assembly.</p>}
+        {key.what === "nothing-to-open" && (
+          <p>No test and no finding asks for a part to come off. Choose a service, or open one assembly.</p>
+        )}
       </>
     );
   const doubt =

@@ -38,10 +38,14 @@ function TheMainKey({ head, strip }: { head: BenchHead; strip: Strip }) {
         {words} into well {number}
       </MainKey>
     );
-  if (key.what === "choose-what-to-open" && !head.closed)
+  if ((key.what === "choose-what-to-open" || key.what === "nothing-to-open") && !head.closed)
     return (
       <>
-        <NextLink href={`/bench/${head.tag}/test`} words="On to Test" />
+        {key.what === "nothing-to-open" ? (
+          <NextLink href={`/bench/${head.tag}/build`} words="Nothing to open: on to Build" />
+        ) : (
+          <NextLink href={`/bench/${head.tag}/test`} words="On to Test" />
+        )}
         <Key shortcut="f" words="Open everything" busy={acts.service.busy} onPress={() => strip.service("full")}>
           Full service
         </Key>

@@ -10,6 +10,8 @@ import type { AssemblyDepth } from "./opened-words";
 export interface StripProps {
   readonly head: BenchHead;
   readonly mayStrip: boolean;
+  /** Every test is answered. */
+  readonly tested: boolean;
   readonly anatomy: Anatomy;
   /** The machine as it comes apart: what rides on a part is one with it. */
   readonly machine: Position[];

@@ -86,7 +86,7 @@ function Opened({ props, strip }: { props: StripProps; strip: Strip }) {
         assemblies={strip.depth}
         towards={strip.towards}
         closed={head.closed}
-        unfolded={strip.key.what === "choose-what-to-open" && !head.closed}
+        unfolded={(strip.key.what === "choose-what-to-open" || strip.key.what === "nothing-to-open") && !head.closed}
         picture={() => (
           <OpeningPicture
             assemblies={anatomy.assemblies}

@@ -24,7 +24,7 @@ interface Aside {
 
 /** How the way apart stands under the hand, and every press of it. */
 export function useStrip(props: StripProps) {
-  const { head, mayStrip, machine, batches, partTypes, expected, depth } = props;
+  const { head, mayStrip, tested, machine, batches, partTypes, expected, depth } = props;
   const { assemblies, positions } = props.anatomy;
   const { jobId } = head;
   const router = useRouter();
@@ -49,8 +49,8 @@ export function useStrip(props: StripProps) {
   const lastAssemblyId = (last && seats.get(last.positionId)?.assemblyId) ?? props.lastAssemblyId;
   const anyOpened = depth.some(({ open }) => open !== null);
   const { act, key } = useMemo(
-    () => stripNow({ guide, off, picked: aside.picked, lastAssemblyId, towardsAssemblyId: towards, mayStrip, anyOpened }),
-    [guide, off, aside.picked, lastAssemblyId, towards, mayStrip, anyOpened],
+    () => stripNow({ guide, off, picked: aside.picked, lastAssemblyId, towardsAssemblyId: towards, mayStrip, anyOpened, tested }),
+    [guide, off, aside.picked, lastAssemblyId, towards, mayStrip, anyOpened, tested],
   );
   const next = act ? seats.get(act.positionIds[0]!) : undefined;
   const words = act ? (act.batch?.name ?? next?.name ?? "") : "";

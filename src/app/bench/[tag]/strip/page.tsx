@@ -16,6 +16,7 @@ import { listWells } from "@/data/bench/tray";
 import { listInPlace, waysOf } from "@/data/bench/ways";
 import { builtOf, familyOf } from "@/data/catalogue/built";
 import { ownBuildOf, readVersionOfReel } from "@/data/catalogue/own-build";
+import { allTested } from "@/data/diagnosis/observations";
 import { getQuote } from "@/data/quote/quotes";
 import { BuiltHere } from "@/ui/bench/built-here";
 import { ExtraPieces } from "@/ui/bench/extra-pieces";
@@ -64,6 +65,7 @@ export default async function StripPage(props: StationProps) {
     <StripSheet
       head={head}
       mayStrip={mayStrip}
+      tested={allTested(db, job, version.model.family)}
       anatomy={anatomy}
       machine={of.machine.positions}
       batches={of.batches}

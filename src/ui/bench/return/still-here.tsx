@@ -7,6 +7,9 @@ import { ReasonChoice } from "@/ui/controls/reason-choice";
 import type { LeftOff, ReturnProps } from "./return-props";
 import { FaultLeaves, GoesAsItIs, WentAsItIs } from "./ways-out";
 
+/** So many parts in the tray are told each by itself. */
+const mostByThemselves = 3;
+
 /** Where the page asks about a fault or a test. */
 export const questionId = (about: string): string => `say ${about}`;
 
@@ -14,11 +17,36 @@ export const questionId = (about: string): string => `say ${about}`;
 export function StillHere({ props }: { props: ReturnProps }) {
   const { head, blocks, together, asItIs } = props;
   // What came with it is ticked off in its own list.
-  const shown = blocks.filter(({ code }) => code !== "brought");
+  const open = blocks.filter(({ code }) => code !== "brought");
   const leftOver = blocks.flatMap(({ positionId }) => positionId ?? []);
+  // A reel in pieces is one thing to say, not thirty.
+  const inPieces = leftOver.length > mostByThemselves && !head.closed;
+  const shown = inPieces ? open.filter(({ positionId }) => positionId === undefined) : open;
   return (
     <>
-      {!head.closed && shown.length > 0 && <h2>Still open</h2>}
+      {!head.closed && open.length > 0 && <h2>Still open</h2>}
+      {inPieces && (
+        <div className="alarm mt-2">
+          {leftOver.length} parts are still in the tray. Fit them at Build, or leave them out with a reason.
+          <Link className="act-link ml-2" href={`/bench/${head.tag}/build`}>
+            Go to Build
+          </Link>
+          <details>
+            <summary className="act-link min-h-10">Leave one of them out</summary>
+            <ul>
+              {open.flatMap(({ positionId, message }) =>
+                positionId === undefined ? (
+                  []
+                ) : (
+                  <li key={positionId}>
+                    {message} <LeaveOut jobId={head.jobId} positionIds={[positionId]} />
+                  </li>
+                ),
+              )}
+            </ul>
+          </details>
+        </div>
+      )}
       {!head.closed && !blocks.length && <p>{nothingOpen(props)}</p>}
       <LeftOffList
         words={head.closed ? "Returned without:" : "Will be returned without:"}

@@ -185,6 +185,8 @@ export function caseNet(subject: Case): CaseNet {
   });
   const weights = new Map<FindingId, Weight>();
   const heard = new Set<string>();
+  // Two tests of one sign ask it in two ways: where one shows it, the other does not take that back, and two that agree are one hand's word.
+  const tested = new Map<FindingId, Weight>();
   for (const observation of subject.observations) {
     // The same word twice is one word.
     const word = JSON.stringify(observation);
@@ -192,9 +194,19 @@ export function caseNet(subject: Case): CaseNet {
     heard.add(word);
     // A sign the shop took away since it was looked at is not heard any more.
     if (!indexOf.has(observation.finding)) continue;
+    if (observation.by === "test" || observation.by === "number") {
+      const weight = weightOf(observation, knowledge);
+      const other = tested.get(observation.finding);
+      if (!other || weight[1] * other[0] > other[1] * weight[0]) tested.set(observation.finding, weight);
+      continue;
+    }
     const before = weights.get(observation.finding) ?? ([1, 1] as Weight);
     const weight = weightOf(observation, knowledge);
     weights.set(observation.finding, [before[0] * weight[0], before[1] * weight[1]]);
+  }
+  for (const [finding, weight] of tested) {
+    const before = weights.get(finding) ?? ([1, 1] as Weight);
+    weights.set(finding, [before[0] * weight[0], before[1] * weight[1]]);
   }
   const byTelling = [...weights].sort((a, b) => Math.abs(Math.log(b[1][1] / b[1][0])) - Math.abs(Math.log(a[1][1] / a[1][0])));
   const sweepOfFirst = (count: number) =>

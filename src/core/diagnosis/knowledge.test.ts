@@ -95,6 +95,17 @@ describe("a diagnosis", () => {
     expect(both - one).toBeLessThan(one - none);
   });
 
+  it("lets no second test of a sign take back what one shows, and does not feel again from outside what was good", () => {
+    const base = { roles: roles("star-drag-bridge"), use: [] };
+    const test = (finding: "drag-weak" | "slips-back", verdict: Verdict): Observation => ({ by: "test", finding, verdict });
+    const worn = (observations: Observation[]) =>
+      diagnose({ ...base, observations }, false).ranked.find(({ fault }) => fault.id === "drag-worn")!.probability;
+    // Half tight it pulls well, fully tight it is weak: that is what a worn stack does (common practice).
+    expect(worn([test("drag-weak", "good"), test("drag-weak", "bad")])).toBeCloseTo(worn([test("drag-weak", "bad")]), 12);
+    const proposed = nextTests({ ...base, observations: [told("slips-back"), test("slips-back", "good")] }).map(({ look }) => look.finding);
+    expect(proposed).not.toContain("slips-back");
+  });
+
   it("says of each reason whether the sign was noticed or was looked for and is not there", () => {
     const there = (observation: Observation) =>
       diagnose({ roles: roles("star-drag-bridge"), use: [], observations: [observation] })

@@ -1,4 +1,4 @@
-import { type Case, caseNet, isLookedAt, raisedBy, weighMixture } from "./case-net";
+import { type Case, caseNet, isLookedAt, type Observation, raisedBy, weighMixture } from "./case-net";
 import { diagnose, isReal, type RankedFault } from "./diagnose";
 import type { Fault } from "./fault";
 import type { FindingId } from "./finding-table";
@@ -37,7 +37,10 @@ export function nextTests(subject: Case, most = 8): NextTest[] {
   const raised = raisedBy(built, weighMixture(nets, evidence, sweep));
   // Without anything noticed, as before a service, all are in question.
   const asked = raised.size ? [...raised] : faults.map((_, f) => f);
-  const made = new Set(subject.observations.flatMap((o) => (isLookedAt(o) ? [o.finding] : [])));
+  // What a test of the protocol has just found good from outside is not felt again from outside; what was bad may be looked at closer.
+  const answered = (o: Observation) =>
+    isLookedAt(o) || (o.by === "test" && o.verdict === "good" && looks.get(o.finding)?.open === "nothing");
+  const made = new Set(subject.observations.flatMap((o) => (answered(o) ? [o.finding] : [])));
   const open = new Set<Opening>(["nothing", ...(subject.open ?? [])]);
   const reachable = new Set(asked.flatMap((f) => (linksOf.get(faults[f]!.id) ?? []).map((link) => link.finding)));
   const minutesOf = (look: Look) =>

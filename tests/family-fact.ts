@@ -1,6 +1,7 @@
 import { expect } from "vitest";
 import { placeOperationId } from "@/core/anatomy/types";
 import { commonKnowledge } from "@/core/diagnosis/knowledge";
+import { mayHave } from "@/core/diagnosis/signs-on-reel";
 import type { FamilyTemplate } from "@/core/families/template";
 import { batchesOf } from "@/core/hands/batches";
 import { buildOrder } from "@/core/teardown/build-order";
@@ -70,7 +71,7 @@ export function holds({ anatomy, parts }: FamilyTemplate, fact: Fact): void {
   }
   if ("fault" in fact) {
     const roles = new Set(parts.map(({ role }) => role));
-    const able = commonKnowledge.faults.filter(({ needs }) => needs === undefined || roles.has(needs));
+    const able = commonKnowledge.faults.filter((fault) => mayHave(fault, roles));
     expect(able.map(({ name, remedy }) => `${name}: ${remedy.words}`).join(" | ")).toMatch(fact.fault);
   }
   if ("asOne" in fact) {

@@ -8,6 +8,7 @@ import { caseNet, type Observation, weighMixture } from "./case-net";
 import { diagnose } from "./diagnose";
 import { commonKnowledge } from "./knowledge";
 import { reliabilities } from "./look-table";
+import { mayHave } from "./signs-on-reel";
 
 const rolesOf = (family: (typeof familyIds)[number]) => new Set(families[family].parts.map((part) => part.role));
 
@@ -64,7 +65,7 @@ describe("what the net says", () => {
       const own = commonKnowledge.links
         .filter((link) => link.fault === fault.id && link.strength === "always" && commonKnowledge.looks.has(link.finding))
         .map(({ finding }) => finding);
-      const able = familyIds.filter((family) => fault.needs === undefined || rolesOf(family).has(fault.needs));
+      const able = familyIds.filter((family) => mayHave(fault, rolesOf(family)));
       const surest = own.map((finding) =>
         Math.min(
           ...able.map(

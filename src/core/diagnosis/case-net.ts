@@ -9,6 +9,7 @@ import { commonKnowledge, type Knowledge } from "./knowledge";
 import { type Opening, reliabilities } from "./look-table";
 import type { Evidence, Weight, WeightedNet } from "./net";
 import { weigh } from "./posterior";
+import { knowledgeOn, mayHave } from "./signs-on-reel";
 import { type Link, strengths } from "./strength-table";
 import { type Sweep, sweepOf } from "./sweep";
 
@@ -95,7 +96,8 @@ function weightOf(observation: Observation, { looks }: Knowledge): Weight {
     case "number":
       return observation.weight;
     case "look": {
-      const [hit, alarm] = reliabilities[looks.get(observation.finding)!.trust];
+      // Looked for though this reel cannot show it: heard like something felt.
+      const [hit, alarm] = reliabilities[looks.get(observation.finding)?.trust ?? "felt"];
       return observation.so ? [alarm, hit] : [1 - alarm, 1 - hit];
     }
   }
@@ -125,12 +127,15 @@ export interface CaseNet extends Index {
   readonly leftOut: readonly FindingId[];
 }
 
+/** What this case is reasoned from, in words that fit its reel. */
+export const knowledgeOfCase = ({ knowledge, roles }: Case): Knowledge => knowledgeOn(knowledge ?? commonKnowledge, roles);
+
 export function caseNet(subject: Case): CaseNet {
-  const knowledge = subject.knowledge ?? commonKnowledge;
+  const knowledge = knowledgeOfCase(subject);
   const { findings } = knowledge;
   const index = indexOfKnowledge(knowledge);
   const { indexOf, linksOf } = index;
-  const faults = knowledge.faults.filter((fault) => fault.needs === undefined || subject.roles.has(fault.needs));
+  const faults = knowledge.faults.filter((fault) => mayHave(fault, subject.roles));
   // A sign that is the fault itself is there for no other reason.
   const leaks = findings.map(({ id, leak }) => (knowledge.looks.get(id)?.trust === "proof" ? Math.min(leak, proofLeak) : leak));
   const settled = subject.settled ?? new Map<string, boolean>();

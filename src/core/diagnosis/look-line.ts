@@ -24,7 +24,7 @@ export function lookLines(next: readonly NextTest[], { faults, findings }: Knowl
     name: nameOf.get(look.finding) ?? look.finding,
     how: look.how,
     minutes: Math.round(minutes),
-    opening: look.open === "nothing" ? "" : openings[look.open].name,
+    opening: look.open === "nothing" ? "" : (look.openName ?? openings[look.open].name),
     why:
       parts.yes && parts.no
         ? `Tells ${faultName.get(parts.yes)} from ${faultName.get(parts.no)}.`

@@ -183,6 +183,8 @@ export interface Look {
   /** Of the look itself, without opening. */
   readonly minutes: number;
   readonly open: Opening;
+  /** What is open then, where this reel has not what the common name of it says. */
+  readonly openName?: string;
   readonly trust: Reliability;
 }
 

@@ -7,6 +7,7 @@ import { type NextTest, nextTests } from "@/core/diagnosis/next-looks";
 import { type Norm, numberWeight, withVerdict } from "@/core/diagnosis/number-weight";
 import { type WeighedClaim, weighClaim } from "@/core/diagnosis/purchase-check";
 import { type Count, lotCounts, shopPrior } from "@/core/diagnosis/shop-priors";
+import { mayHave, signOn } from "@/core/diagnosis/signs-on-reel";
 import { groupBy } from "@/core/group-by";
 import { findingOfComplaint, lifeFactorsOf } from "@/core/intake/complaint-findings";
 import { protocolFor, testSpec } from "@/core/proving/protocol";
@@ -37,7 +38,7 @@ const isFinding = (db: Db, id: string): id is FindingId => knowledgeOf(db).findi
 function mayBeSeen(db: Db, job: Job, finding: FindingId): boolean {
   const { faults, links } = knowledgeOf(db);
   const roles = rolesIn(db, machineOf(db, job));
-  const possible = new Set(faults.flatMap(({ id, needs }) => (needs === undefined || roles.has(needs) ? [id] : [])));
+  const possible = new Set(faults.flatMap((fault) => (mayHave(fault, roles) ? [fault.id] : [])));
   const signs = links.filter((link) => link.finding === finding);
   return !signs.length || signs.some(({ fault }) => possible.has(fault));
 }
@@ -64,7 +65,7 @@ export function settleFault(ctx: Context, jobId: number, faultId: string, proved
   const job = getOpenJob(db, jobId);
   const fault = faultOf(db, faultId);
   if (!fault) throw new Refusal("no-fault", "This fault is not in the catalogue. Choose one from the list.");
-  if (proved !== null && fault.needs !== undefined && !rolesIn(db, machineOf(db, job)).has(fault.needs))
+  if (proved !== null && !mayHave(fault, rolesIn(db, machineOf(db, job))))
     throw new Refusal("not-on-this-reel", "This reel has no such part, so it has no such fault. Choose one from the list.");
   if (proved === true) addFault(ctx, jobId, faultId, "");
   else withdrawFault(ctx, jobId, faultId);
@@ -171,7 +172,7 @@ export function normOf(db: Db, modelId: string, test: TestId): Norm | null {
 }
 
 /** Roles of the parts a reel has; one that no drawing knows, or whose drawing is only guessed, may have all that its family has. */
-function rolesIn(db: Db, { model, anatomy, partTypes }: ModelVersion): ReadonlySet<string> {
+export function rolesIn(db: Db, { model, anatomy, partTypes }: ModelVersion): ReadonlySet<string> {
   const own = anatomy.positions.map(({ partTypeId }) => partTypes.get(partTypeId)!.role);
   return new Set(mayGrow(anatomy) ? [...own, ...familyOf(db, model).parts.map(({ role }) => role)] : own);
 }
@@ -183,13 +184,13 @@ export function caseOf(db: Db, job: Job): Case {
   const observations: Observation[] = [];
   for (const complaint of job.intake.complaints) {
     const finding = findingOfComplaint[complaint];
-    if (finding) observations.push({ by: "told", finding });
+    if (finding) observations.push({ by: "told", finding: signOn(finding, roles) });
   }
   for (const test of listObservations(db, job.id)) {
     if (test.phase !== "before") continue;
     const { better } = testSpec(test.testId);
     const norm = test.value !== null && better !== "none" ? normOf(db, machine.model.id, test.testId) : null;
-    const finding = findingOfTest[test.testId];
+    const finding = signOn(findingOfTest[test.testId], roles);
     // Number and verdict count together: a technician's "bad" is never dropped because a number stands beside it.
     if (norm && test.value !== null && better !== "none")
       observations.push({
@@ -259,7 +260,7 @@ export function claimsOf(db: Db, job: Job): WeighedClaim[] {
   const machine = machineOf(db, job);
   const roles = rolesIn(db, machine);
   const { faults, links } = knowledgeOf(db);
-  const able = new Set(faults.filter(({ needs }) => needs === undefined || roles.has(needs)).map(({ id }) => id));
+  const able = new Set(faults.filter((fault) => mayHave(fault, roles)).map(({ id }) => id));
   const names = new Map(protocolFor(machine.model.family).map(({ id, name }) => [id, name]));
   const evidence = {
     looks: listLooks(db, job.id),

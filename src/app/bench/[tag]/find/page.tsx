@@ -1,7 +1,7 @@
 import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
+import { knowledgeOfCase } from "@/core/diagnosis/case-net";
 import { historyWords } from "@/core/diagnosis/histories";
-import { commonKnowledge } from "@/core/diagnosis/knowledge";
 import { lookLines } from "@/core/diagnosis/look-line";
 import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
@@ -25,8 +25,9 @@ export default async function FindPage(props: StationProps) {
   const before = listObservations(db, job.id).filter(({ phase }) => phase === "before");
   const isolations = sectionsOfTests(version.model.family, Object.fromEntries(before.map(({ testId, verdict }) => [testId, verdict])));
   const { subject, diagnosis, next } = diagnosisOf(db, job);
+  const knowledge = knowledgeOfCase(subject);
   const inSeats = typesInSeats(version);
-  const nameOf = new Map<string, string>((subject.knowledge ?? commonKnowledge).findings.map(({ id, name }) => [id, name]));
+  const nameOf = new Map<string, string>(knowledge.findings.map(({ id, name }) => [id, name]));
   const tasks = new Set(listFaults(db, job.id).map((finding) => finding.faultId));
   const last = lastVisitOf(db, job);
   const claims = claimsOf(db, job);
@@ -44,12 +45,12 @@ export default async function FindPage(props: StationProps) {
         (fault) => remedyOn(fault, inSeats),
       )}
       remedyCautions={Object.fromEntries(
-        (subject.knowledge ?? commonKnowledge).faults.flatMap((fault) => {
+        knowledge.faults.flatMap((fault) => {
           const cautions = remedyCautions(fault, inSeats);
           return cautions.length ? [[fault.id, cautions]] : [];
         }),
       )}
-      looks={lookLines(next, subject.knowledge ?? commonKnowledge)}
+      looks={lookLines(next, knowledge)}
       made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
       isolations={isolations}
       through={diagnosis.histories

@@ -2,6 +2,7 @@ import { loadBench, type StationProps } from "@/app/server/bench-head";
 import { today } from "@/app/server/clock";
 import { reportDates } from "@/app/server/report-dates";
 import { saying } from "@/core/account/sentences";
+import { knowledgeOn } from "@/core/diagnosis/signs-on-reel";
 import { keepsHereWords, stationOfBlock } from "@/core/hand-back/going-home";
 import { oldPartsWords, paidWords } from "@/core/hand-back/hand-back";
 import { returnNow } from "@/core/hand-back/return-now";
@@ -16,7 +17,7 @@ import { listAsItIs } from "@/data/account/as-it-is";
 import { getAccount } from "@/data/account/job-acts";
 import { answersThatHold, getBuild } from "@/data/bench/build";
 import { listWells } from "@/data/bench/tray";
-import { claimsOf } from "@/data/diagnosis/diagnosis";
+import { claimsOf, rolesIn } from "@/data/diagnosis/diagnosis";
 import { knowledgeOf } from "@/data/diagnosis/knowledge";
 import { listCorrections } from "@/data/hand-back/corrections";
 import { hereFor } from "@/data/hand-back/going-home";
@@ -75,7 +76,7 @@ export default async function ReturnPage(props: StationProps) {
             jobId={job.id}
             closed={head.closed}
             claims={claims}
-            names={new Map(knowledgeOf(db).findings.map(({ id, name }) => [id, name]))}
+            names={new Map(knowledgeOn(knowledgeOf(db), rolesIn(db, version)).findings.map(({ id, name }) => [id, name]))}
           />
         )
       }

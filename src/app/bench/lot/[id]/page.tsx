@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { readPage } from "@/app/server/reading";
+import { mayHave } from "@/core/diagnosis/signs-on-reel";
 import { countLooked } from "@/core/lots/looked-at";
 import { lotNeed } from "@/core/lots/lot-need";
 import { protocolFor } from "@/core/proving/protocol";
@@ -27,7 +28,7 @@ export default async function LotPage({ params }: { params: Promise<{ id: string
   const version = getCurrentModelVersion(db, lot.modelId);
   const roles = new Set([...version.partTypes.values()].map((type) => type.role));
   const knowledge = knowledgeOf(db);
-  const faults = knowledge.faults.filter(({ needs }) => needs === undefined || roles.has(needs));
+  const faults = knowledge.faults.filter((fault) => mayHave(fault, roles));
   const ids = jobs.map(({ id }) => id);
   const settled = settledOf(db, ids);
   const quotes = quotesOf(db, jobs);

@@ -40,7 +40,7 @@ export const shortReportPdf = (report: Report): Promise<Buffer> =>
     );
     list("Not fitted, or to watch", [...report.leftOut.map(({ name, reason }) => `${name} left out: ${reason}`), ...report.watch]);
     list("Take care", report.cautions);
-    list("Next", [report.nextService, report.warranty].filter(Boolean));
+    list("Next", [`Service: ${report.nextService}`, report.warranty].filter(Boolean));
     flow.y += 3 * mm;
     flow.amount(`Total, ${report.price.currency}, tax included`, formatMinor(report.price.total), 13);
   });

@@ -1,5 +1,7 @@
 import { afterClean } from "@/core/cleaning/after-clean";
+import { knowledgeOfCase } from "@/core/diagnosis/case-net";
 import { faults } from "@/core/diagnosis/fault-table";
+import { proveNow } from "@/core/diagnosis/prove-now";
 import { returnNow } from "@/core/hand-back/return-now";
 import { stationAfter } from "@/core/intake/job-kinds";
 import { partsKeyOf } from "@/core/interchange/seat-facts";
@@ -7,6 +9,7 @@ import { asItIsReasonIds } from "@/core/vocabulary/as-it-is";
 import type { Station } from "@/core/vocabulary/job-kinds";
 import { wellsToRenew } from "@/data/bench/renewals";
 import { partsOfJob } from "@/data/bench/seat-facts";
+import { diagnosisOf, listLooks } from "@/data/diagnosis/diagnosis";
 import { hereFor } from "@/data/hand-back/going-home";
 import { machineOf } from "@/data/jobs/machine";
 import { setBin } from "@/data/parts/stock";
@@ -29,8 +32,11 @@ export function spaceAt(station: Station, bench: Bench): Space {
   switch (station) {
     case "test":
       return orGo(offeredAt("test", bench), after("test"));
-    case "find":
-      return { go: stationAfter(job, "find") ?? "quote" };
+    case "find": {
+      const { subject, diagnosis } = diagnosisOf(shop.db, job);
+      const proved = proveNow(diagnosis, knowledgeOfCase(subject), listLooks(shop.db, jobId));
+      return orGo(proved && ["settle-fault", { jobId, faultId: proved.id, proved: true }], after("find"));
+    }
     case "quote":
       return orGo(offeredAt("quote", bench), job.declinedReason === null ? "strip" : "return");
     case "strip":

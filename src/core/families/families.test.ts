@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { checkAnatomy } from "@/core/anatomy/check-anatomy";
 import { seatConstraints } from "@/core/anatomy/constraints";
+import { tightnessClasses } from "@/core/anatomy/types";
 import { buildOrder } from "@/core/teardown/build-order";
 import { removalOrder } from "@/core/teardown/removal-order";
 import { type FamilyId, familyIds, familyWords } from "@/core/vocabulary/families";
@@ -26,6 +27,15 @@ describe.each(builds)("the template of %s (%s)", (id, _name, template) => {
   const { anatomy, parts, family, lineRadiusMm } = template;
   const seats = new Map(anatomy.positions.map((position) => [position.id, position]));
   const typeAt = (seat: string) => parts.find((part) => part.id === seats.get(seat)!.partTypeId)!;
+
+  it("draws a nut or screw as hard as its step says, in the ledger as well as in words", () => {
+    for (const { kind, words, after } of anatomy.operations ?? []) {
+      const said = kind === "tighten" && tightnessClasses.find((one) => new RegExp(`\\b${one}\\b`).test(words));
+      if (!said) continue;
+      const drawn = after.flatMap((step) => seats.get(step.replace(/^place-/, ""))?.tightness ?? []);
+      expect(drawn, words).toEqual(drawn.map(() => said));
+    }
+  });
 
   it("is itself, has a name, and fits together", () => {
     expect(family).toBe(id);

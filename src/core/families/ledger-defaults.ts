@@ -2,9 +2,12 @@ import type { PartType, Position, Tightness } from "@/core/anatomy/types";
 
 /**
  * How hard a fastener of a size is drawn, where a model says nothing else. Rule of thumb (common practice): up to 2 mm by the fingers, small
- * machine screws until they stop, nuts with the wrist.
+ * machine screws until they stop, nuts with the wrist. Some are drawn by what they hold: a rotor nut too tight cracks what is below it, and a
+ * handle's screw has nothing else to keep it.
  */
-const tightnessOf = ({ shape }: PartType): Tightness | undefined => {
+const byWhatItHolds: Readonly<Record<string, Tightness>> = { "rotor-nut": "snug", "handle-screw": "firm" };
+const tightnessOf = ({ shape, role }: PartType): Tightness | undefined => {
+  if (byWhatItHolds[role]) return byWhatItHolds[role];
   if (shape.kind === "nut") return "firm";
   if (shape.kind !== "screw") return undefined;
   return shape.threadMm <= 2 ? "finger" : "snug";

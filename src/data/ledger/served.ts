@@ -107,7 +107,7 @@ export function serviceDates(db: Db, job: Job, dates: DatesFrom): Pick<Report, "
   return {
     nextService:
       wholeOn === null
-        ? `never fully stripped here, due by ${dates.words(wholeBy)} (${rule.because}; a rule of thumb)`
+        ? `by ${dates.words(wholeBy)}, never fully stripped here (${rule.because}; a rule of thumb)`
         : `${dates.words(wholeOn)} (${whole!.reels ? whole!.because : `${rule.because}; a rule of thumb`})`,
     due: rows.flatMap((row) => {
       const { id, component, what, because: why, byOwner } = row;

@@ -18,6 +18,8 @@ export interface FindProps {
   /** What to look at next. */
   readonly looks: readonly LookLine[];
   readonly made: readonly { readonly finding: string; readonly name: string; readonly so: boolean }[];
+  /** The fault whose own sign was seen: proved as soon as somebody says so. */
+  readonly prove: { readonly id: string; readonly name: string } | null;
   readonly isolations: readonly Isolation[];
   readonly nothing: number;
   readonly leftOut: readonly string[];

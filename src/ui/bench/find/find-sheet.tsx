@@ -1,8 +1,10 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
+import { lowered } from "@/core/account/counted-names";
 import { useAct } from "@/ui/act/use-act";
 import { BenchSheet } from "@/ui/bench/bench-sheet";
-import { Key } from "@/ui/controls/keys";
+import { Key, MainKey } from "@/ui/controls/keys";
 import { NextLink } from "@/ui/controls/next-link";
 import { Refused } from "@/ui/controls/refused";
 import type { FindProps } from "./find-props";
@@ -27,7 +29,9 @@ export function FindSheet(props: FindProps) {
   const shown = all
     ? suspects
     : [...spoken.filter(({ settled }) => settled === null).slice(0, mostShown), ...suspects.filter(({ settled }) => settled !== null)];
-  const open = suspects.find(({ id }) => id === openId) ?? shown[0] ?? null;
+  const settle = (faultId: string, proved: boolean | null) => settling.press({ jobId: head.jobId, faultId, proved });
+  const prove = head.closed ? null : props.prove;
+  const open = suspects.find(({ id }) => id === (openId ?? prove?.id)) ?? shown[0] ?? null;
   const answer = (findingId: string, so: boolean | null) => looking.press({ jobId: head.jobId, findingId, so });
   const looksBusy = looking.busy || looking.stale;
   return (
@@ -36,7 +40,22 @@ export function FindSheet(props: FindProps) {
       station="find"
       act={
         <>
-          <NextLink href={next.href} words={found ? `${found} found: on to ${next.words}` : `On to ${next.words}`} />
+          {prove ? (
+            <>
+              <MainKey
+                words={`Proved: ${lowered(prove.name)}`}
+                busy={settling.busy || settling.stale}
+                onPress={() => settle(prove.id, true)}
+              >
+                Proved: {lowered(prove.name)}
+              </MainKey>
+              <Link className="key" href={next.href}>
+                On to {next.words}
+              </Link>
+            </>
+          ) : (
+            <NextLink href={next.href} words={found ? `${found} found: on to ${next.words}` : `On to ${next.words}`} />
+          )}
           {first && !head.closed && (
             <>
               <Key shortcut="y" words="First check: yes" busy={looksBusy} onPress={() => answer(first.finding, true)}>
@@ -87,7 +106,7 @@ export function FindSheet(props: FindProps) {
             cautions={[...(open.caution ? [open.caution] : []), ...(props.remedyCautions[open.id] ?? [])]}
             closed={head.closed}
             busy={settling.busy}
-            onSettle={(proved) => settling.press({ jobId: head.jobId, faultId: open.id, proved })}
+            onSettle={(proved) => settle(open.id, proved)}
           />
         )}
       </div>

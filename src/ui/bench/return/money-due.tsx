@@ -38,13 +38,7 @@ export function MoneyDue({ props, children }: { props: ReturnProps; children: Re
       )}
       {storage && <StorageOwed jobId={head.jobId} {...storage} currency={currency} />}
       {putRightMinor !== null && (
-        <CheckOrRepair
-          jobId={head.jobId}
-          closed={head.closed}
-          check={formatMinor(totalMinor)}
-          repair={formatMinor(putRightMinor)}
-          currency={currency}
-        />
+        <CheckOrRepair jobId={head.jobId} closed={head.closed} checkMinor={totalMinor} repairMinor={putRightMinor} currency={currency} />
       )}
       {children}
       {!head.closed && putRightMinor === null && <DeclineForm jobId={head.jobId} reason={declinedReason} />}

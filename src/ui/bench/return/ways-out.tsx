@@ -104,23 +104,29 @@ export function TakeBack({ jobId }: { jobId: number }) {
 export function CheckOrRepair({
   jobId,
   closed,
-  check,
-  repair,
+  checkMinor,
+  repairMinor,
   currency,
 }: {
   jobId: number;
   closed: boolean;
-  check: string;
-  repair: string;
+  checkMinor: number;
+  repairMinor: number;
   currency: string;
 }) {
   const act = useAct("make-repair");
   return (
     <div className="border border-ink p-2">
-      <p>
-        Check only <span className="num">{check}</span>, or repaired for about <span className="num">{repair}</span> {currency}, tax
-        included.
-      </p>
+      {repairMinor > 0 ? (
+        <p>
+          Check only <span className="num">{formatMinor(checkMinor)}</span>, or repaired for about{" "}
+          <span className="num">{formatMinor(repairMinor)}</span> {currency}, tax included.
+        </p>
+      ) : (
+        <p>
+          Check only: <span className="num">{formatMinor(checkMinor)}</span> {currency}, tax included. Nothing found that needs repair.
+        </p>
+      )}
       {!closed && (
         <button type="button" className="act-link min-h-10" disabled={act.busy} onClick={() => act.press({ jobId })}>
           Change to a repair (tests and findings stay)

@@ -3,6 +3,7 @@ import { anatomyForDrawing } from "@/core/anatomy/for-drawing";
 import { knowledgeOfCase } from "@/core/diagnosis/case-net";
 import { historyWords } from "@/core/diagnosis/histories";
 import { lookLines } from "@/core/diagnosis/look-line";
+import { proveNow } from "@/core/diagnosis/prove-now";
 import { suspectsOf } from "@/core/diagnosis/suspect";
 import { stationAfter } from "@/core/intake/job-kinds";
 import { reportedWords } from "@/core/intake/reported";
@@ -52,6 +53,7 @@ export default async function FindPage(props: StationProps) {
       )}
       looks={lookLines(next, knowledge)}
       made={[...listLooks(db, job.id)].map(([finding, so]) => ({ finding, name: nameOf.get(finding) ?? finding, so }))}
+      prove={proveNow(diagnosis, knowledge, listLooks(db, job.id))}
       isolations={isolations}
       through={diagnosis.histories
         .filter(({ probability }) => probability >= 0.5)

@@ -83,7 +83,8 @@ export function diagnose(subject: Case, why = true): Diagnosis {
   const among = ranked.slice(0, 6).map(({ fault }) => faults.indexOf(fault));
   return {
     ranked,
-    settled: all.filter(isSettled),
+    // A person's word needs no reasons, and none speaks against it.
+    settled: all.filter(isSettled).map((one) => ({ ...one, reasons: [] })),
     sections: Object.fromEntries([...bySection.keys()].map((section, i) => [section, 1 - absent[i]!])),
     nothing: absent.at(-1)!,
     combinations: likeliestTogether(

@@ -38,3 +38,9 @@ test("what is settled is not asked again", () => {
     proveNow(diagnose({ roles, use: [], observations, settled }, false), commonKnowledge, new Map([["clutch-greasy", true]])),
   ).toBeNull();
 });
+
+test("what a person has said stands without reasons for or against it", () => {
+  const settled = new Map([["clutch-greased", true]]);
+  const { settled: done } = diagnose({ roles, use: [], observations: [{ by: "told", finding: "slips-back" }], settled });
+  expect(done.map(({ fault, reasons }) => [fault.id, reasons])).toEqual([["clutch-greased", []]]);
+});

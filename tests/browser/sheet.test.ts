@@ -117,6 +117,50 @@ describe("a maker's sheet", () => {
     expect(server.value<string>(`SELECT number FROM part_type WHERE id = '${other}'`)).toBe("KR-9001");
   });
 
+  it("has its columns set where they were read wrong: named, an edge moved, the list read again by them; the next sheet knows the header", async () => {
+    const rows = ["Handle nut", "Handle arm", "Drag star", "Tension washer", "Main gear", "Pinion gear", "Bridge plate", "Head plate"];
+    const made = new PDFDocument({ size: "A4", margin: 40 });
+    const parts: Buffer[] = [];
+    made.on("data", (part: Buffer) => parts.push(part));
+    const line = (texts: readonly string[], y: number) =>
+      texts.forEach((text, i) => {
+        made.text(text, [60, 100, 190, 290, 470][i]!, y, { lineBreak: false });
+      });
+    // The shop's shelf stands before the maker's number, and looks like one.
+    line(["Lfd", "Fach", "Bestellnr", "Bezeichnung", "Stk"], 80);
+    rows.forEach((text, i) => {
+      line([String(i + 1), `LA-40${i}`, `HW-71${i}0`, text, "1"], 104 + i * 22);
+    });
+    made.end();
+    await new Promise((settle) => made.on("end", settle));
+    const file = Buffer.concat(parts);
+    const numbers = () =>
+      server.value<string>(
+        "SELECT group_concat(json_extract(row.value, '$.number')) FROM sheet, json_each(rows) AS row WHERE model_id IS NULL AND sheet.id = (SELECT max(id) FROM sheet)",
+      );
+    await bring("shelves.pdf", file);
+    await person.sees("Seats found", 60_000);
+    await person.press("What it becomes");
+    await person.press("Columns read wrong? Set them");
+    await person.sees("What stands in each column?");
+    await person.type("Column 2, Fach", "not read");
+    await person.type("Column 3, Bestellnr", "part number");
+    const edge = await person.driver.findElement(By.css('[aria-label="Column 3: left edge"]'));
+    const before = await edge.getAttribute("aria-valuenow");
+    await person.driver.executeScript("arguments[0].focus()", edge);
+    for (let i = 0; i < 4; i++) await person.driver.actions().sendKeys(Key.ARROW_LEFT).perform();
+    expect(Number(await edge.getAttribute("aria-valuenow"))).toBeLessThan(Number(before));
+    expect(await seriousFaults(person)).toEqual([]);
+    await person.press("Read the list again");
+    await person.driver.wait(() => person.seesNot("What stands in each column?"), 30_000);
+    expect(numbers()).toBe(rows.map((_, i) => `HW-71${i}0`).join());
+    // The same maker's next sheet needs no word.
+    await bring("shelves-again.pdf", file);
+    await person.sees("Seats found", 60_000);
+    expect(server.value<number>("SELECT count(*) FROM sheet")).toBeGreaterThan(1);
+    expect(numbers()).toBe(rows.map((_, i) => `HW-71${i}0`).join());
+  });
+
   it("comes in as a scan: a page that is a picture, at 150 dpi", async () => {
     const sheet = writtenSheets.find(({ family }) => family === "lever-drag")!;
     const drawn = drawSheet(sheet, sheetStyles[0]!, 5);

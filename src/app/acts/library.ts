@@ -14,7 +14,16 @@ import { listInterchangeSets, listKits, removeInterchangeSet, saveInterchangeSet
 import { bringModelIn, previewModelFile } from "@/data/catalogue/model-files";
 import { markModelPicture } from "@/data/catalogue/model-pictures";
 import { enterParts, findPartByNumber, isPartKnown, listPiece, retirePart, setPartFacts } from "@/data/catalogue/part-types";
-import { confirmSure, dropSheet, editionOfSheet, keepSheet, modelOfSheet, setSheetFamily, setSheetRow } from "@/data/catalogue/sheets";
+import {
+  confirmSure,
+  dropSheet,
+  editionOfSheet,
+  keepSheet,
+  modelOfSheet,
+  setSheetColumns,
+  setSheetFamily,
+  setSheetRow,
+} from "@/data/catalogue/sheets";
 import { reviseModel, setModelWorth } from "@/data/catalogue/write-model";
 import { type Context, Refusal } from "@/data/database/context";
 import { toKeep } from "@/data/database/rows";
@@ -50,6 +59,8 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
   "keep-sheet": (ctx, input) => keepSheet(ctx, input),
 
   "sheet-family": (ctx, input) => setSheetFamily(ctx, input),
+
+  "sheet-columns": (ctx, input) => setSheetColumns(ctx, input),
 
   "sheet-row": (ctx, input) => setSheetRow(ctx, input),
 

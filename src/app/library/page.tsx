@@ -5,7 +5,7 @@ import { kindWords, sizeWords } from "@/core/anatomy/shapes";
 import { familyWords } from "@/core/vocabulary/families";
 import { countModels, findModelsAndParts, listModelsWithCounts } from "@/data/catalogue/model-list";
 import { listPartTypes } from "@/data/catalogue/part-types";
-import { listWaitingSheets } from "@/data/catalogue/sheets";
+import { listWaitingSheets, ownHeaders } from "@/data/catalogue/sheets";
 import { columnMeanings } from "@/formats/parts-csv";
 import { dateWords } from "@/ui/dates";
 import { Glyph } from "@/ui/glyphs/glyph";
@@ -97,7 +97,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
         </div>
         <div className="flex flex-col gap-8">
           <div className="flex flex-col gap-2">
-            <BringSheet />
+            <BringSheet headers={ownHeaders(db)} />
             {waiting.map(({ id, name, at }) => (
               <p key={id}>
                 <Link className="act-link" href={`/library/sheet/${id}`} prefetch={false}>

@@ -62,8 +62,13 @@ export interface Column extends Span {
   readonly header: string;
 }
 
-/** What a header's words say a column is. */
-export function fieldOfHeader(header: string): ListField | null {
+/** What a header is compared by. */
+export const plainHeader = (header: string): string => header.toLowerCase().replace(/\s+/g, " ").trim();
+
+/** What a header's words say a column is. @param own headers the shop has named; they go before the common ones. */
+export function fieldOfHeader(header: string, own?: ReadonlyMap<string, ListField>): ListField | null {
+  const named = own?.get(plainHeader(header));
+  if (named) return named;
   const plain = header
     .toLowerCase()
     .replace(/[^\p{L}#/'. ]/gu, "")
@@ -78,7 +83,7 @@ export function fieldOfHeader(header: string): ListField | null {
 }
 
 /** The line that names the columns: at least two of them are called something that columns are called. */
-export function headerOf(lines: readonly Line[], height: number): number {
+export function headerOf(lines: readonly Line[], height: number, own?: ReadonlyMap<string, ListField>): number {
   return lines.findIndex(({ words }) => {
     const phrases: string[] = [];
     let end = Number.NEGATIVE_INFINITY;
@@ -87,8 +92,9 @@ export function headerOf(lines: readonly Line[], height: number): number {
       else phrases.push(text);
       end = x + w;
     }
-    const fields = new Set(phrases.flatMap((phrase) => fieldOfHeader(phrase) ?? []));
-    return fields.size >= 2 && phrases.filter((phrase) => fieldOfHeader(phrase) !== null).length >= 0.6 * phrases.length;
+    const said = phrases.map((phrase) => fieldOfHeader(phrase, own));
+    const fields = new Set(said.filter((field) => field !== null));
+    return fields.size >= 2 && said.filter((field) => field !== null).length >= 0.6 * phrases.length;
   });
 }
 
@@ -126,8 +132,8 @@ function likes(field: ListField, { texts }: Column): number {
 }
 
 /** The fields of a block's columns: the header's word counts, else the best for all of them together. */
-export function fieldsOf(columns: readonly Column[]): (ListField | null)[] {
-  const said = columns.map(({ header }) => fieldOfHeader(header));
+export function fieldsOf(columns: readonly Column[], own?: ReadonlyMap<string, ListField>): (ListField | null)[] {
+  const said = columns.map(({ header }) => fieldOfHeader(header, own));
   let best: { value: number; fields: (ListField | null)[] } = { value: Number.NEGATIVE_INFINITY, fields: columns.map(() => null) };
   const value = (at: number, field: ListField) => {
     const own = likes(field, columns[at]!);
@@ -148,9 +154,9 @@ export function fieldsOf(columns: readonly Column[]): (ListField | null)[] {
 }
 
 /** Columns by lists that stand beside each other: each begins again with what the first began with. */
-export function blocksOf(columns: readonly Column[]): Column[][] {
+export function blocksOf(columns: readonly Column[], own?: ReadonlyMap<string, ListField>): Column[][] {
   const kind = ({ texts, header }: Column): string =>
-    fieldOfHeader(header) ??
+    fieldOfHeader(header, own) ??
     (share(texts, isPrice) > 0.6
       ? "price"
       : share(texts, isText) > 0.6
@@ -168,7 +174,7 @@ export function blocksOf(columns: readonly Column[]): Column[][] {
     if (alike) return Array.from({ length: many }, (_, block) => columns.slice(block * each, (block + 1) * each));
   }
   // By the header alone: a field that is named again begins the next.
-  const fields = columns.map(({ header }) => fieldOfHeader(header));
+  const fields = columns.map(({ header }) => fieldOfHeader(header, own));
   const first = fields.find((field) => field !== null);
   const starts = columns.flatMap((_, i) => (fields[i] === first && first !== undefined ? [i] : []));
   if (starts.length > 1) return starts.map((start, i) => columns.slice(i === 0 ? 0 : start, starts[i + 1] ?? columns.length));

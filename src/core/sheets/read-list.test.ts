@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { readList } from "./read-list";
-import type { WordBox } from "./sheet";
+import type { ColumnSaid, ListField, WordBox } from "./sheet";
 
 /** Rows of words on a grid: each column begins at its place, 10 high. */
 const grid = (rows: readonly (readonly string[])[], columns: readonly number[]): WordBox[] =>
@@ -54,6 +54,38 @@ describe("a list read from its words", () => {
     const [, , row] = readList(grid(misread, at)).rows;
     expect(row!.cells.callout).toBe("3");
     expect(row!.doubts).toEqual([{ field: "callout", why: expect.stringContaining("read as 8") }]);
+  });
+
+  it("reads the columns as somebody set them, and leaves out what they do not want", () => {
+    // Without headers a shop's own shelf code looks like a part number, and goes before the maker's.
+    const shelves = list.slice(1).map(([callout, number, words, count], i) => [callout!, `S0${i + 1}`, number!, words!, count!]);
+    const words = grid(shelves, [0, 30, 80, 150, 270]);
+    const column = (field: ListField | null, from: number, to: number): ColumnSaid => ({ page: 1, block: 0, field, from, to });
+    const columns = [
+      column("callout", 0, 20),
+      column(null, 25, 70),
+      column("number", 75, 140),
+      column("description", 145, 260),
+      column("quantity", 265, 290),
+    ];
+    const { rows, others } = readList(words, { columns });
+    expect(rows.map(({ cells }) => cells.number)).toEqual(list.slice(1).map(([, number]) => number));
+    expect(rows.map(({ cells }) => cells.description)).toEqual(list.slice(1).map(([, , words_]) => words_));
+    expect(rows[3]!.quantity).toBe(3);
+    expect(others.map(({ from }) => from)).toEqual([25]);
+  });
+
+  it("knows a header the shop has named once", () => {
+    const foreign = [["Lfd.", "Bestellnr", "Bezeichnung", "Stk", "Preis"], ...list.slice(1)];
+    const headers = new Map<string, ListField>([
+      ["bestellnr", "number"],
+      ["bezeichnung", "description"],
+    ]);
+    const { columns } = readList(grid(foreign, at), { headers });
+    expect(columns.find(({ field }) => field === "number")!.header).toBe("Bestellnr");
+    expect(columns.find(({ field }) => field === "description")!.header).toBe("Bezeichnung");
+    // Until then they are told by what stands below them; the header is there to be named.
+    expect(readList(grid(foreign, at)).columns.map(({ header }) => header)).toEqual(foreign[0]);
   });
 
   it("says which numerals no row was read for, and a sum that is another", () => {

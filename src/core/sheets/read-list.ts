@@ -1,24 +1,34 @@
+import { groupBy } from "@/core/group-by";
 import { parseMinor } from "@/core/money/money";
 import { median } from "@/core/quantile";
 import { blocksOf, type Column, fieldOfHeader, fieldsOf, headerOf, isCallout, isCode, isText, share } from "./list-fields";
 import { cellOf, joined, type Line, linesOf, longestRun, placed, spansOf, spread } from "./list-lines";
 import { charactersSettled, doubtsOf } from "./sanity";
-import type { Box, Callout, ListColumn, ListField, ListRow, ReadList, WordBox } from "./sheet";
+import type { Box, Callout, ListColumn, ListField, ListRow, ReadingSaid, ReadList, UnreadColumn, WordBox } from "./sheet";
 import { straightened } from "./straightened";
 
 /** A reader that is less sure of a word than this is asked about it. */
 const sureEnough = 0.6;
 
+interface PageRead {
+  readonly rows: ListRow[];
+  readonly columns: ListColumn[];
+  readonly others: UnreadColumn[];
+  readonly used: Set<WordBox>;
+}
+
 /** The lists of one page. */
-function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; columns: ListColumn[]; used: Set<WordBox> } {
-  const nothing = { rows: [], columns: [], used: new Set<WordBox>() };
+function readPage(words: readonly WordBox[], page: number, said: ReadingSaid): PageRead {
+  const nothing: PageRead = { rows: [], columns: [], others: [], used: new Set() };
   const asTheyStand = words.filter(({ turned = 0 }) => turned === 0);
   const upright = straightened(asTheyStand);
   const origin = new Map(upright.map((word, i) => [word, asTheyStand[i]!]));
   if (!upright.length) return nothing;
   const height = median(upright.map(({ h }) => h));
   const all = linesOf(upright, height);
-  const named = headerOf(all, height);
+  const { headers } = said;
+  const set = (said.columns ?? []).filter((one) => one.page === page).sort((a, b) => a.from - b.from);
+  const named = headerOf(all, height, headers);
   const rowLike = (line: Line) => {
     const texts = line.words.map(({ text }) => text);
     return texts.some(isText) && texts.some((text) => isCallout(text) || isCode(text));
@@ -28,15 +38,24 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
   // Where the list is: what most rows have in common; a numeral of the drawing may stand beside it at the same height.
   const body = longestRun(rowLines.filter(({ y }) => named < 0 || y > all[named]!.y));
   if (body.length < 2) return nothing;
-  const spans = joined(spansOf(body, height), body, height);
+  const spans = set.length ? set : joined(spansOf(body, height), body, height);
   const lines = all.filter(({ y }) => y > (named < 0 ? body[0]!.y - height : all[named]!.y));
+  // Where no header is known, what stands close above the list in words alone, over most of its columns, is one in other words.
+  const first = all.indexOf(body[0]!);
+  const above = all[first - 1];
+  const heads =
+    above !== undefined &&
+    body[0]!.y - above.y < 4 * height &&
+    above.words.every(({ text }) => !/\d/.test(text)) &&
+    placed(above.words, spans, height).filter((of) => of.length).length >= Math.max(2, 0.6 * spans.length);
+  const headed = named >= 0 ? named : heads ? first - 1 : -1;
   const table = body.map((line) => placed(line.words, spans, height));
   const cellsIn = (at: number) => table.flatMap((of) => cellOf(of[at]!) ?? []);
   const headerIn = (at: number) => {
-    if (named < 0) return "";
+    if (headed < 0) return "";
     const [before, after] = [spans[at - 1]?.to ?? Number.NEGATIVE_INFINITY, spans[at + 1]?.from ?? Number.POSITIVE_INFINITY];
     const { from, to } = spans[at]!;
-    return all[named]!.words.filter((word) => {
+    return all[headed]!.words.filter((word) => {
       // A header may be wider than what stands below it.
       const centre = word.x + word.w / 2;
       return centre > (from + before) / 2 && centre < (to + after) / 2;
@@ -52,18 +71,25 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
     const edges = [cells.map(({ box }) => box.x), cells.map(({ box }) => box.x + box.w), cells.map(({ box }) => box.x + box.w / 2)];
     const straight = cells.length < 3 || Math.min(...edges.map(spread)) < 1.2 * height;
     const scattered = share(texts, isCallout) > 0.6 && texts.length < 0.6 * fullest;
-    return (texts.length >= Math.max(1, 0.12 * fullest) && straight && !scattered) || fieldOfHeader(header) !== null
+    return set.length || (texts.length >= Math.max(1, 0.12 * fullest) && straight && !scattered) || fieldOfHeader(header, headers) !== null
       ? [{ ...span, texts, header }]
       : [];
   });
   const out: ListRow[] = [];
-  const used = new Set<WordBox>(named < 0 ? [] : all[named]!.words);
+  const used = new Set<WordBox>(headed < 0 ? [] : all[headed]!.words);
   const told: ListColumn[] = [];
-  for (const [block, of] of blocksOf(columns).entries()) {
-    const fields = fieldsOf(of);
+  const others: UnreadColumn[] = [];
+  const blocks = set.length
+    ? [...groupBy([...set.keys()], (at) => set[at]!.block).values()].map((of) => ({
+        of: of.map((at) => columns[at]!),
+        fields: of.map((at) => set[at]!.field),
+      }))
+    : blocksOf(columns, headers).map((of) => ({ of, fields: fieldsOf(of, headers) }));
+  for (const [block, { of, fields }] of blocks.entries()) {
     if (!fields.includes("description") && !fields.includes("number")) continue;
     for (const [i, field] of fields.entries())
       if (field) told.push({ page, block, field, from: of[i]!.from, to: of[i]!.to, header: of[i]!.header });
+      else others.push({ page, block, field, from: of[i]!.from, to: of[i]!.to, header: of[i]!.header });
     const pitch =
       median(
         rowLines
@@ -115,7 +141,7 @@ function readPage(words: readonly WordBox[], page: number): { rows: ListRow[]; c
       } else if (line.y - (last?.y ?? line.y) > 4 * pitch) last = null;
     }
   }
-  return { rows: out, columns: told, used: new Set([...used].map((word) => origin.get(word)!)) };
+  return { rows: out, columns: told, others, used: new Set([...used].map((word) => origin.get(word)!)) };
 }
 
 /** A count as a list writes it: "2", "x2", "2 pcs"; null where it says none. */
@@ -126,15 +152,17 @@ const countOf = (text: string | undefined): number | null => {
 
 /**
  * Reads the list of a maker's sheet from its words and where they stand: rows and columns are found by how they stand below each other, what a column is by
- * its header and by what stands in it. What is left of numerals belongs to the drawing. @returns no row where there is no list.
+ * its header and by what stands in it. What is left of numerals belongs to the drawing. @param said what somebody set or the shop has named.
+ * @returns no row where there is no list.
  */
-export function readList(words: readonly WordBox[]): ReadList {
+export function readList(words: readonly WordBox[], said: ReadingSaid = {}): ReadList {
   const real = words.filter(({ text, w, h }) => text.trim() !== "" && w > 0 && h > 0).flatMap(apart);
   const pages = [...new Set(real.map(({ page = 1 }) => page))].sort((a, b) => a - b);
   const read = pages.map((page) =>
     readPage(
       real.filter((word) => (word.page ?? 1) === page),
       page,
+      said,
     ),
   );
   const used = new Set(read.flatMap((one) => [...one.used]));
@@ -164,7 +192,7 @@ export function readList(words: readonly WordBox[]): ReadList {
     rows,
     real.filter((word) => !used.has(word)),
   );
-  return { rows: judged, columns: read.flatMap((one) => one.columns), callouts, doubts };
+  return { rows: judged, columns: read.flatMap((one) => one.columns), others: read.flatMap((one) => one.others), callouts, doubts };
 }
 
 /** A run of several words as single ones, each with its share of the length. */

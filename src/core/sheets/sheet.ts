@@ -42,6 +42,20 @@ export interface ListColumn {
   readonly header: string;
 }
 
+/** A column of which nothing tells what stands in it. */
+export type UnreadColumn = Omit<ListColumn, "field"> & { readonly field: null };
+
+/** A column as somebody set it: where it lies, and what stands in it; null for one that is not read. */
+export type ColumnSaid = Omit<ListColumn, "field" | "header"> & { readonly field: ListField | null };
+
+/** What is known of a sheet beside its words. */
+export interface ReadingSaid {
+  /** Its columns, where somebody set them; a page without one is read as it stands. */
+  readonly columns?: readonly ColumnSaid[];
+  /** Headers the shop has named, in small letters, beside those that are common. */
+  readonly headers?: ReadonlyMap<string, ListField>;
+}
+
 /** A numeral of the drawing, with the row it belongs to. */
 export interface Callout extends Box {
   readonly text: string;
@@ -52,6 +66,7 @@ export interface Callout extends Box {
 export interface ReadList {
   readonly rows: readonly ListRow[];
   readonly columns: readonly ListColumn[];
+  readonly others: readonly UnreadColumn[];
   readonly callouts: readonly Callout[];
   /** What is odd about the list as a whole. */
   readonly doubts: readonly string[];

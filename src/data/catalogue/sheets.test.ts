@@ -8,6 +8,7 @@ import { loadSolver } from "@/core/blind-spots/least-cover";
 import { isOpen, keptRows } from "@/core/sheets/kept-sheet";
 import { matchSeats } from "@/core/sheets/match-seats";
 import { readList } from "@/core/sheets/read-list";
+import { keptWords, wordsOf } from "@/core/sheets/sheet-words";
 import { findModelPicture } from "./model-pictures";
 import { getCurrentModelVersion } from "./models";
 import { findPartByNumber } from "./part-types";
@@ -20,7 +21,10 @@ import {
   keepSheetPage,
   listWaitingSheets,
   modelOfSheet,
+  ownHeaders,
+  setSheetColumns,
   setSheetRow,
+  wordsOfSheet,
 } from "./sheets";
 
 const solver = await loadSolver();
@@ -36,8 +40,10 @@ function kept() {
     list.rows.map(({ cells, quantity }) => ({ description: cells.description ?? "", quantity: quantity ?? undefined })),
   );
   const rows = keptRows(list, found, { 1: { width: 900, height: 1200 } });
-  const { id } = keepSheet(shop.ctx, { name: "sheet.pdf", family: found.family, chosen: found.chosen, rows, doubts: list.doubts });
-  return { shop, id, now: () => findSheet(shop.db, id)! };
+  const words = keptWords(drawn.words, { 1: { width: 900, height: 1200 } });
+  const built = { family: found.family, chosen: found.chosen };
+  const { id } = keepSheet(shop.ctx, { name: "sheet.pdf", ...built, rows, doubts: list.doubts, words });
+  return { shop, id, now: () => findSheet(shop.db, id)!, words: drawn.words };
 }
 const said = (sheet: { id: number; rowVersion: number }, more: object = {}) => ({
   ...{ sheetId: sheet.id, seen: sheet.rowVersion, maker: "Own", name: "Of a sheet", prefix: "OS" },
@@ -71,6 +77,25 @@ describe("a sheet", () => {
     expect(refusal(() => confirmSure(shop.ctx, id, 1)).code).toBe("changed-elsewhere");
   });
 
+  it("keeps its words, is read again with other columns, and what those were called is known for the next", () => {
+    const { shop, id, now, words } = kept();
+    const back = wordsOf(wordsOfSheet(shop.db, id)!);
+    expect(back.words.map(({ text }) => text)).toEqual(words.map(({ text }) => text));
+    expect(readList(back.words).rows.map(({ cells }) => cells)).toEqual(readList(words).rows.map(({ cells }) => cells));
+    const { family, chosen, rows, rowVersion } = now();
+    confirmSure(shop.ctx, id, rowVersion);
+    const headers = [{ words: "bestellnr", field: "number" as const }];
+    const again = { sheetId: id, family, chosen, rows: rows.slice(0, 5), doubts: ["Read anew."], headers };
+    setSheetColumns(shop.ctx, { ...again, seen: now().rowVersion });
+    expect(now()).toMatchObject({ doubts: ["Read anew."], rows: { length: 5 } });
+    expect(now().rows.some(({ confirmed }) => confirmed)).toBe(false);
+    expect(ownHeaders(shop.db)).toEqual(headers);
+    expect(refusal(() => setSheetColumns(shop.ctx, { ...again, seen: rowVersion })).code).toBe("changed-elsewhere");
+    // Called otherwise on another sheet, the last word holds.
+    setSheetColumns(shop.ctx, { ...again, headers: [{ words: "bestellnr", field: "remarks" }], seen: now().rowVersion });
+    expect(ownHeaders(shop.db)).toEqual([{ words: "bestellnr", field: "remarks" }]);
+  });
+
   it("becomes a model: its parts in the family's seats by number and price, its page as the picture, and a reel of it is taken apart", () => {
     const { shop, id, now } = kept();
     keepSheetPage(shop.ctx, id, 1, { jpeg: Buffer.from("a page"), width: 900, height: 1200 });
@@ -99,7 +124,8 @@ describe("a sheet", () => {
         ? { number: "KR-9001", priceMinor: 777, description: "Star, large" }
         : {}),
     }));
-    const keepAgain = () => keepSheet(shop.ctx, { name: "late.pdf", family: now().family, chosen: now().chosen, rows, doubts: [] }).id;
+    const keepAgain = () =>
+      keepSheet(shop.ctx, { name: "late.pdf", family: now().family, chosen: now().chosen, rows, doubts: [], words: null }).id;
     const late = keepAgain();
     const asEdition = (sheetId: number, more: object = {}) =>
       editionOfSheet(shop.ctx, {

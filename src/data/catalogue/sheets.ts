@@ -6,6 +6,7 @@ import { shapeFromSize } from "@/core/bring-in/size-in-words";
 import type { ModelDraft } from "@/core/families/template";
 import { againstModel, withEdition } from "@/core/sheets/edition-of-sheet";
 import { isOpen, type SheetRow, sheetRowSchema } from "@/core/sheets/kept-sheet";
+import { type OwnHeader, ownHeaderSchema, type SheetWords, sheetWordsSchema } from "@/core/sheets/sheet-words";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/database/context";
 import type { Db } from "@/data/database/database";
@@ -76,9 +77,12 @@ export const listWaitingSheets = (db: Db): { readonly id: number; readonly name:
   );
 
 /** Keeps a sheet as it was read. @returns its id. */
-export function keepSheet(ctx: Context, sheet: Pick<KeptSheet, "name" | "family" | "chosen" | "rows" | "doubts">): { id: number } {
+export function keepSheet(
+  ctx: Context,
+  sheet: Pick<KeptSheet, "name" | "family" | "chosen" | "rows" | "doubts"> & { readonly words: SheetWords | null },
+): { id: number } {
   const { lastInsertRowid } = ctx.db
-    .prepare("INSERT INTO sheet (name, at, person_id, family, chosen, rows, doubts) VALUES (?, ?, ?, ?, ?, ?, ?)")
+    .prepare("INSERT INTO sheet (name, at, person_id, family, chosen, rows, doubts, words) VALUES (?, ?, ?, ?, ?, ?, ?, ?)")
     .run(
       sheet.name,
       ctx.now,
@@ -87,6 +91,7 @@ export function keepSheet(ctx: Context, sheet: Pick<KeptSheet, "name" | "family"
       JSON.stringify(sheet.chosen),
       JSON.stringify(sheet.rows),
       JSON.stringify(sheet.doubts),
+      sheet.words ? JSON.stringify(sheet.words) : "",
     );
   writeJournal(ctx, "sheet-read", {}, { rows: sheet.rows.length });
   return { id: Number(lastInsertRowid) };
@@ -139,6 +144,43 @@ export function setSheetFamily(
   writeRows(ctx, sheetId, now, built);
   writeJournal(ctx, "sheet-checked", {}, {});
 }
+
+/** Its list read again with other columns: other rows, none of them looked over yet. What the headers were called is known for the next sheet. */
+export function setSheetColumns(
+  ctx: Context,
+  {
+    sheetId,
+    seen,
+    rows: now,
+    doubts,
+    headers,
+    ...built
+  }: Pick<KeptSheet, "family" | "chosen" | "rows" | "doubts"> & {
+    readonly sheetId: number;
+    readonly seen: number;
+    readonly headers: readonly OwnHeader[];
+  },
+): void {
+  openSheet(ctx.db, sheetId, seen);
+  writeRows(ctx, sheetId, now, built);
+  ctx.db.prepare("UPDATE sheet SET doubts = ? WHERE id = ?").run(JSON.stringify(doubts), sheetId);
+  const name = ctx.db.prepare(
+    "INSERT INTO sheet_header (words, field) VALUES (?, ?) ON CONFLICT (words) DO UPDATE SET field = excluded.field",
+  );
+  for (const { words, field } of headers) name.run(words, field);
+  writeJournal(ctx, "sheet-checked", {}, {});
+}
+
+/** What it was read from; null for one that came before they were kept. */
+export const wordsOfSheet = (db: Db, id: number): SheetWords | null =>
+  row(
+    z.object({ words: z.string().transform((text) => (text ? sheetWordsSchema.parse(JSON.parse(text)) : null)) }),
+    db.prepare("SELECT words FROM sheet WHERE id = ? AND model_id IS NULL").get(id),
+  )?.words ?? null;
+
+/** Headers the shop has named on its sheets. */
+export const ownHeaders = (db: Db): OwnHeader[] =>
+  rows(ownHeaderSchema, db.prepare("SELECT words, field FROM sheet_header ORDER BY words").all());
 
 /** One row as somebody says it is; a seat belongs to one row, the last that has it. */
 export function setSheetRow(

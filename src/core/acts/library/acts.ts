@@ -20,6 +20,7 @@ import { reviseModel } from "./revise-model";
 import { saveInterchangeSet } from "./save-interchange-set";
 import { saveKit } from "./save-kit";
 import { saveSerialRules } from "./save-serial-rules";
+import { sheetColumns } from "./sheet-columns";
 import { sheetFamily } from "./sheet-family";
 import { sheetRow } from "./sheet-row";
 import { sheetSure } from "./sheet-sure";
@@ -56,6 +57,7 @@ export const libraryActs = [
   takeLesson,
   keepSheet,
   sheetFamily,
+  sheetColumns,
   sheetRow,
   sheetSure,
   modelOfSheet,

@@ -17,4 +17,5 @@ export const sheetId = z.number().int().positive();
 /** The sheet as it was on the page: its row version. */
 export const sheetSeen = { sheetId, seen: z.number().int() };
 export const sheetRows = z.array(sheetRowSchema).min(1, "There is no row in it.").max(400, "At most 400 rows.");
+export const sheetDoubts = z.array(z.string().max(300)).max(20);
 export const sheetBuilt = { family: z.enum(familyIds), chosen: z.record(z.string().max(40), z.string().max(40)) };

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { answers, defineAct } from "@/core/acts/act/act";
-import { sheetBuilt, sheetRows } from "./inputs";
+import { sheetWordsSchema } from "@/core/sheets/sheet-words";
+import { sheetBuilt, sheetDoubts, sheetRows } from "./inputs";
 
 /** Keeps a sheet as it was read; it waits, and nothing of it is in the Library yet. */
 export const keepSheet = defineAct({
@@ -10,7 +11,9 @@ export const keepSheet = defineAct({
     name: z.string().trim().min(1).max(120),
     ...sheetBuilt,
     rows: sheetRows,
-    doubts: z.array(z.string().max(300)).max(20),
+    doubts: sheetDoubts,
+    /** What it was read from, to be read again with other columns. */
+    words: sheetWordsSchema.nullable(),
   }),
   size: "file",
   journals: ["sheet-read"],

@@ -5,6 +5,7 @@ import type { Corners } from "@/core/sheets/flatten/homography";
 import { keptRows } from "@/core/sheets/kept-sheet";
 import { readList } from "@/core/sheets/read-list";
 import type { WordBox } from "@/core/sheets/sheet";
+import { keptWords, type OwnHeader } from "@/core/sheets/sheet-words";
 import { useAct } from "@/ui/act/use-act";
 import { sendFile } from "@/ui/act/use-upload";
 import { Field } from "@/ui/controls/field";
@@ -27,7 +28,7 @@ const noList = (words: readonly WordBox[]): string =>
 const isPdf = (file: File) => file.type === "application/pdf" || file.name.toLowerCase().endsWith(".pdf");
 
 /** A maker's sheet as a PDF or a picture: read on this device, kept row by row, then looked over. */
-export function BringSheet() {
+export function BringSheet({ headers }: { headers: readonly OwnHeader[] }) {
   const router = useRouter();
   const [doing, setDoing] = useState("");
   const [message, setMessage] = useState("");
@@ -89,7 +90,7 @@ export function BringSheet() {
     sheet: SheetFile,
     { words, sizes, flat }: Pick<ReadScan, "words" | "sizes"> & Partial<Pick<ReadScan, "flat">>,
   ) => {
-    const list = readList(words);
+    const list = readList(words, { headers: new Map(headers.map(({ words: header, field }) => [header, field])) });
     if (list.rows.length < 2) {
       if (!isPdf(file)) setUnread(file);
       return setMessage(noList(words));
@@ -106,6 +107,7 @@ export function BringSheet() {
       chosen: found.chosen,
       rows,
       doubts: list.doubts.slice(0, 20),
+      words: keptWords(words, sizes),
     });
     if (!kept?.ok) return;
     const send = async (page: number, picture: File, as: "page" | "original") => {

@@ -2,6 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { isOpen, type SheetRow } from "@/core/sheets/kept-sheet";
+import type { OwnHeader } from "@/core/sheets/sheet-words";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { useAct } from "@/ui/act/use-act";
 import { Field } from "@/ui/controls/field";
@@ -11,6 +12,7 @@ import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { EditionForm, type EditionSaid, type SheetAgainst } from "./edition-form";
 import { matchInWorker } from "./match-in-worker";
 import { RowForm, type SeatChoice } from "./row-form";
+import { SheetColumns } from "./sheet-columns";
 import { type PageShown, SheetPages } from "./sheet-pages";
 
 export interface SheetShown {
@@ -19,6 +21,8 @@ export interface SheetShown {
   readonly family: FamilyId;
   readonly rows: readonly SheetRow[];
   readonly doubts: readonly string[];
+  /** Headers the shop has named on its sheets. */
+  readonly headers: readonly OwnHeader[];
   readonly rowVersion: number;
   readonly pages: readonly PageShown[];
   /** Models of its family: of one of them it may be another year. */
@@ -215,6 +219,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
                   )}
                 </Field>
               ))}
+              <SheetColumns sheet={seen} family={sheet.family} pages={sheet.pages} headers={sheet.headers} />
               <button type="button" className="act-link min-h-11 self-start" onClick={() => dropping.press({ sheetId: sheet.id })}>
                 Delete this sheet
               </button>

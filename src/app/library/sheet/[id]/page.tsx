@@ -4,7 +4,7 @@ import { familyWith } from "@/core/families/families";
 import { againstModel } from "@/core/sheets/edition-of-sheet";
 import { listModelsOfFamily } from "@/data/catalogue/model-list";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
-import { findSheet } from "@/data/catalogue/sheets";
+import { findSheet, ownHeaders } from "@/data/catalogue/sheets";
 import { SheetCheck } from "@/ui/library/sheet/sheet-check";
 
 export const metadata = { title: "A maker's sheet" };
@@ -30,6 +30,7 @@ export default async function SheetPage({ params, searchParams }: Asked) {
     <SheetCheck
       sheet={{
         ...{ id, name, family, rows, doubts, rowVersion, pages, models },
+        headers: ownHeaders(db),
         against: version
           ? {
               ...againstModel(version.anatomy, version.partTypes, rows),

@@ -1,0 +1,55 @@
+import { z } from "zod";
+import type { PageSize } from "./kept-sheet";
+import { listFields, type WordBox } from "./sheet";
+
+/** More words than a page of a maker's list has many times over. */
+const mostWords = 8000;
+const measure = z.number().min(-1e5).max(1e5);
+
+/** Its words as they are kept beside a sheet, so that it can be read again with other columns: text, x, y, width, height, page, turned, how sure. */
+export const sheetWordsSchema = z.object({
+  words: z
+    .array(
+      z.tuple([
+        z.string().max(200),
+        measure,
+        measure,
+        measure,
+        measure,
+        z.number().int().min(1).max(60),
+        measure,
+        z.number().min(0).max(1),
+      ]),
+    )
+    .max(mostWords),
+  /** Each page's size in the unit its words stand in: page, width, height. */
+  sizes: z.array(z.tuple([z.number().int().min(1).max(60), z.number().positive().max(1e5), z.number().positive().max(1e5)])).max(60),
+});
+export type SheetWords = z.infer<typeof sheetWordsSchema>;
+
+const rounded = (value: number): number => Math.round(value * 100) / 100;
+
+/** The words and page sizes as they are kept; null where there are more than anybody would look over. */
+export function keptWords(words: readonly WordBox[], sizes: PageSize): SheetWords | null {
+  if (words.length > mostWords) return null;
+  return {
+    words: words.map(({ text, x, y, w, h, page = 1, turned = 0, sure = 1 }) => [
+      text.slice(0, 200),
+      ...([x, y, w, h].map(rounded) as [number, number, number, number]),
+      page,
+      turned,
+      Math.min(1, Math.max(0, rounded(sure))),
+    ]),
+    sizes: Object.entries(sizes).map(([page, { width, height }]) => [Number(page), rounded(width), rounded(height)]),
+  };
+}
+
+/** The same as a reader gave them. */
+export const wordsOf = ({ words, sizes }: SheetWords): { words: WordBox[]; sizes: PageSize } => ({
+  words: words.map(([text, x, y, w, h, page, turned, sure]) => ({ text, x, y, w, h, page, turned, sure })),
+  sizes: Object.fromEntries(sizes.map(([page, width, height]) => [page, { width, height }])),
+});
+
+/** What a shop calls a column, from a sheet on which somebody said so: such a header is known from then on. */
+export const ownHeaderSchema = z.object({ words: z.string().trim().toLowerCase().min(1).max(60), field: z.enum(listFields) });
+export type OwnHeader = z.infer<typeof ownHeaderSchema>;

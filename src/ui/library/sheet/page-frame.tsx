@@ -91,7 +91,7 @@ export function PageFrame({ picture, found, onRead, onCancel }: Props) {
               fillRule="evenodd"
               className="fill-bench/50"
             />
-            <polygon points={onPicture.map(({ x, y }) => `${x},${y}`).join(" ")} fill="none" className="ln-alarm" strokeWidth={4} />
+            <polygon points={onPicture.map(({ x, y }) => `${x},${y}`).join(" ")} fill="none" className="ln-edge" strokeWidth={4} />
             <text
               x={top.x}
               y={Math.max(34, top.y - 12)}
@@ -120,7 +120,7 @@ export function PageFrame({ picture, found, onRead, onCancel }: Props) {
                 onKeyDown={stepped(at)}
               >
                 <circle cx={x} cy={y} r={44} fill="transparent" />
-                <circle cx={x} cy={y} r={16} className="fill-sheet ln-alarm" strokeWidth={5} />
+                <circle cx={x} cy={y} r={16} className="fill-sheet ln-edge" strokeWidth={5} />
               </g>
             ))}
           </svg>

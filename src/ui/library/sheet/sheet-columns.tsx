@@ -269,7 +269,7 @@ function Bands({
                 onKeyDown={stepped(at, edge, x)}
               >
                 <line x1={x} y1={0} x2={x} y2={height} stroke="transparent" strokeWidth={width * 0.02} />
-                <line x1={x} y1={0} x2={x} y2={height} stroke="currentColor" className="text-brass" strokeWidth={width / 300} />
+                <line x1={x} y1={0} x2={x} y2={height} className="ln-edge" strokeWidth={width / 300} />
               </g>
             );
           })}

@@ -38,6 +38,18 @@ const pdf = (lines: readonly string[], { pages = 1, locked = false } = {}): Prom
   return new Promise((settle) => made.on("end", () => settle(Buffer.concat(parts))));
 };
 
+/** A PDF of a table: its columns begin at these places, in points. */
+const table = async (columns: readonly number[], rows: readonly (readonly string[])[]): Promise<Buffer> => {
+  const made = new PDFDocument({ size: "A4", margin: 40 });
+  const parts: Buffer[] = [];
+  made.on("data", (part: Buffer) => parts.push(part));
+  for (const [line, texts] of rows.entries())
+    for (const [i, text] of texts.entries()) made.text(text, columns[i]!, 80 + line * 22, { lineBreak: false });
+  made.end();
+  await new Promise((settle) => made.on("end", settle));
+  return Buffer.concat(parts);
+};
+
 describe("a maker's sheet", () => {
   it("comes in as a PDF, is looked over by the space bar, corrected at one row, and becomes a model whose picture can be pressed", async () => {
     const sheet = writtenSheets.find(({ family }) => family === "star-drag-bridge")!;
@@ -119,21 +131,11 @@ describe("a maker's sheet", () => {
 
   it("has its columns set where they were read wrong: named, an edge moved, the list read again by them; the next sheet knows the header", async () => {
     const rows = ["Handle nut", "Handle arm", "Drag star", "Tension washer", "Main gear", "Pinion gear", "Bridge plate", "Head plate"];
-    const made = new PDFDocument({ size: "A4", margin: 40 });
-    const parts: Buffer[] = [];
-    made.on("data", (part: Buffer) => parts.push(part));
-    const line = (texts: readonly string[], y: number) =>
-      texts.forEach((text, i) => {
-        made.text(text, [60, 100, 190, 290, 470][i]!, y, { lineBreak: false });
-      });
     // The shop's shelf stands before the maker's number, and looks like one.
-    line(["Lfd", "Fach", "Bestellnr", "Bezeichnung", "Stk"], 80);
-    rows.forEach((text, i) => {
-      line([String(i + 1), `LA-40${i}`, `HW-71${i}0`, text, "1"], 104 + i * 22);
-    });
-    made.end();
-    await new Promise((settle) => made.on("end", settle));
-    const file = Buffer.concat(parts);
+    const file = await table(
+      [60, 100, 190, 290, 470],
+      [["Lfd", "Fach", "Bestellnr", "Bezeichnung", "Stk"], ...rows.map((text, i) => [String(i + 1), `LA-40${i}`, `HW-71${i}0`, text, "1"])],
+    );
     const numbers = () =>
       server.value<string>(
         "SELECT group_concat(json_extract(row.value, '$.number')) FROM sheet, json_each(rows) AS row WHERE model_id IS NULL AND sheet.id = (SELECT max(id) FROM sheet)",
@@ -157,8 +159,46 @@ describe("a maker's sheet", () => {
     // The same maker's next sheet needs no word.
     await bring("shelves-again.pdf", file);
     await person.sees("Seats found", 60_000);
-    expect(server.value<number>("SELECT count(*) FROM sheet")).toBeGreaterThan(1);
     expect(numbers()).toBe(rows.map((_, i) => `HW-71${i}0`).join());
+    for (let left = server.value<number>("SELECT count(*) FROM sheet WHERE model_id IS NULL"); left > 0; left--) {
+      await person.go(`/library/sheet/${server.value<number>("SELECT max(id) FROM sheet WHERE model_id IS NULL")}`);
+      await person.press("What it becomes");
+      await person.press("Delete this sheet");
+      await person.sees("From a maker's sheet");
+    }
+  });
+
+  it("as a newer price list changes the catalogue's prices and superseded numbers, and nothing else", async () => {
+    const known = ["nut", "star", "pinion", "yoke"].map((_, i) =>
+      server.value<string>(`SELECT number FROM part_type WHERE unlisted = 0 AND superseded_by IS NULL ORDER BY id LIMIT 1 OFFSET ${i}`),
+    );
+    const rows = known.map((number, i) => [
+      String(i + 1),
+      number,
+      "Part of the works",
+      `${i + 1}7.35`,
+      i === 0 ? `superseded by ${known[1]}` : "",
+    ]);
+    const parts = server.value<number>("SELECT count(*) FROM part_type");
+    await bring(
+      "prices.pdf",
+      await table(
+        [50, 90, 200, 330, 400],
+        [["No.", "Part No.", "Description", "Price", "Remarks"], ...rows, ["5", "QQ-4040", "Never seen here", "1.00", ""]],
+      ),
+    );
+    await person.sees("What it becomes", 60_000);
+    await person.press("What it becomes");
+    await person.type("A new model, another year of one, or newer prices", "only its prices");
+    await person.sees("4 parts change.");
+    await person.sees("Not in the catalogue, so left out: QQ-4040.");
+    expect(await seriousFaults(person)).toEqual([]);
+    await person.space();
+    await person.sees("From a maker's sheet");
+    const price = (number: string) => server.value<number>(`SELECT price_minor FROM part_type WHERE number = '${number}'`);
+    expect(known.map(price)).toEqual([1735, 2735, 3735, 4735]);
+    expect(server.value<string>(`SELECT superseded_by FROM part_type WHERE number = '${known[0]}'`)).toBe(known[1]);
+    expect(server.value<number>("SELECT count(*) FROM part_type")).toBe(parts);
   });
 
   it("comes in as a scan: a page that is a picture, at 150 dpi", async () => {

@@ -20,6 +20,7 @@ import {
   editionOfSheet,
   keepSheet,
   modelOfSheet,
+  pricesOfSheet,
   setSheetColumns,
   setSheetFamily,
   setSheetRow,
@@ -69,6 +70,8 @@ export const libraryRuns: RunsOf<typeof libraryActs> = {
   "model-of-sheet": (ctx, input) => modelOfSheet(ctx, input),
 
   "edition-of-sheet": (ctx, input) => editionOfSheet(ctx, input),
+
+  "prices-of-sheet": (ctx, input) => pricesOfSheet(ctx, input),
 
   "drop-sheet": (ctx, { sheetId }) => dropSheet(ctx, sheetId),
 

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { successorIn } from "./list-fields";
 import type { MatchedSheet } from "./match-seats";
 import { plainCallout } from "./read-list";
 import { listFields, type ReadList } from "./sheet";
@@ -13,6 +14,8 @@ export const sheetRowSchema = z.object({
   description: z.string().max(160),
   quantity: z.number().int().min(0).max(99),
   priceMinor: z.number().int().min(0).max(100_000_000).nullable(),
+  /** The number it is sold under now, where the list says so. */
+  successor: z.string().max(40).optional(),
   page: z.number().int().min(1).max(60),
   box: box.nullable(),
   /** Its numeral on the drawing. */
@@ -46,6 +49,7 @@ export function keptRows(
           h: (Math.max(...all.map(({ y, h }) => y + h)) - top) / height,
         }
       : null;
+    const successor = successorIn(`${cells.remarks ?? ""} ${cells.description ?? ""}`);
     const numeral = callouts.find(({ row }) => row === at);
     const of = numeral && sizes[numeral.page];
     const seats = matches.filter(({ row }) => row === at).map(({ positionId, sure }) => ({ positionId, sure }));
@@ -56,6 +60,7 @@ export function keptRows(
       description: (cells.description ?? cells.remarks ?? "").slice(0, 160),
       quantity: Math.min(99, quantity ?? 1),
       priceMinor,
+      ...(successor ? { successor } : {}),
       page,
       box: whole,
       mark:

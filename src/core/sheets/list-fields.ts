@@ -57,6 +57,17 @@ export const isCount = (text: string) =>
   /^(?:x\s?)?\d{1,2}(?:\s?(?:x|pcs?\.?|pc|ea))?$/i.test(text) || /^(?:a\/r|ar|as req\.?|as required|-)$/i.test(text);
 export const isText = (text: string) => (text.match(/\p{L}/gu)?.length ?? 0) >= 3;
 
+/** How a list says that a part is sold under another number. */
+const succession = /\b(?:superseded by|replaced by|replaced with|now sold as|now|use|see)\s+([A-Z0-9][A-Z0-9./-]{2,})/i;
+
+/** The number a row's words say a part is sold under now; "" where they say none. */
+export function successorIn(words: string): string {
+  // Letters set apart on the page come as words of their own.
+  const found =
+    succession.exec(words)?.[1] ?? /(?:superseded|replaced)by([A-Z0-9][A-Z0-9./-]{2,})/i.exec(words.replace(/\s/g, ""))?.[1] ?? "";
+  return /\d/.test(found) ? found.toUpperCase().slice(0, 40) : "";
+}
+
 export interface Column extends Span {
   readonly texts: readonly string[];
   readonly header: string;

@@ -135,3 +135,24 @@ export function joined(spans: readonly Span[], rows: readonly Line[], height: nu
   }
   return out;
 }
+
+/**
+ * Columns that are one by their header: where few rows say anything in it, the spaces between its words stand below each other by chance. What has no word
+ * of the header above it, stands a space after a column, and is there only where that is, is more of it.
+ */
+export function underOneHeader(spans: readonly Span[], rows: readonly Line[], header: Line, height: number): Span[] {
+  const inside = (words: readonly WordBox[], { from, to }: Span) => words.some(({ x, w }) => x + w / 2 >= from && x + w / 2 < to);
+  const out: Span[] = [];
+  for (const span of spans) {
+    const last = out.at(-1);
+    if (
+      last &&
+      span.from - last.to < 0.9 * height &&
+      !header.words.some(({ x, w }) => x < span.to && x + w > span.from) &&
+      rows.every(({ words }) => !inside(words, span) || inside(words, last))
+    )
+      out[out.length - 1] = { from: last.from, to: span.to };
+    else out.push(span);
+  }
+  return out;
+}

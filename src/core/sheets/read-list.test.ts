@@ -56,6 +56,15 @@ describe("a list read from its words", () => {
     expect(row!.doubts).toEqual([{ field: "callout", why: expect.stringContaining("read as 8") }]);
   });
 
+  it("keeps the words of a remark together that only one row has", () => {
+    // Wide spaces, each below nothing but itself.
+    const remarked = list
+      .slice(0, 6)
+      .map((row, i) => [...row, ...(i === 0 ? ["Remarks", "", ""] : i === 2 ? ["superseded", "by", "KR-1009"] : ["", "", ""])]);
+    const { rows } = readList(grid(remarked, [...at, 300, 356, 372]));
+    expect(rows.map(({ cells }) => cells.remarks ?? "")).toEqual(["", "superseded by KR-1009", "", "", ""]);
+  });
+
   it("reads the columns as somebody set them, and leaves out what they do not want", () => {
     // Without headers a shop's own shelf code looks like a part number, and goes before the maker's.
     const shelves = list.slice(1).map(([callout, number, words, count], i) => [callout!, `S0${i + 1}`, number!, words!, count!]);

@@ -2,7 +2,7 @@ import { groupBy } from "@/core/group-by";
 import { parseMinor } from "@/core/money/money";
 import { median } from "@/core/quantile";
 import { blocksOf, type Column, fieldOfHeader, fieldsOf, headerOf, isCallout, isCode, isText, share } from "./list-fields";
-import { cellOf, joined, type Line, linesOf, longestRun, placed, spansOf, spread } from "./list-lines";
+import { cellOf, joined, type Line, linesOf, longestRun, placed, spansOf, spread, underOneHeader } from "./list-lines";
 import { charactersSettled, doubtsOf } from "./sanity";
 import type { Box, Callout, ListColumn, ListField, ListRow, ReadingSaid, ReadList, UnreadColumn, WordBox } from "./sheet";
 import { straightened } from "./straightened";
@@ -38,7 +38,8 @@ function readPage(words: readonly WordBox[], page: number, said: ReadingSaid): P
   // Where the list is: what most rows have in common; a numeral of the drawing may stand beside it at the same height.
   const body = longestRun(rowLines.filter(({ y }) => named < 0 || y > all[named]!.y));
   if (body.length < 2) return nothing;
-  const spans = set.length ? set : joined(spansOf(body, height), body, height);
+  const found = set.length ? set : joined(spansOf(body, height), body, height);
+  const spans = set.length || named < 0 ? found : underOneHeader(found, body, all[named]!, height);
   const lines = all.filter(({ y }) => y > (named < 0 ? body[0]!.y - height : all[named]!.y));
   // Where no header is known, what stands close above the list in words alone, over most of its columns, is one in other words.
   const first = all.indexOf(body[0]!);

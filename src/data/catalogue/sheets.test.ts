@@ -22,6 +22,8 @@ import {
   listWaitingSheets,
   modelOfSheet,
   ownHeaders,
+  pricesAgainst,
+  pricesOfSheet,
   setSheetColumns,
   setSheetRow,
   wordsOfSheet,
@@ -112,6 +114,31 @@ describe("a sheet", () => {
     expect(findModelPicture(shop.db, modelId)!.marks.length).toBeGreaterThan(25);
     expect(refusal(() => modelOfSheet(shop.ctx, said(now()))).code).toBe("done");
     expect(startJobOn(shop, modelId)).toBeGreaterThan(20);
+  });
+
+  it("as a newer price list changes amounts and superseded numbers of parts that are known, and is then gone", () => {
+    const { shop, id, now } = kept();
+    modelOfSheet(shop.ctx, said(now()));
+    const [first, second] = now().rows.filter(({ number }) => number !== "");
+    const list = [
+      { ...first!, priceMinor: first!.priceMinor! + 55, successor: second!.number },
+      { ...second! },
+      { ...first!, number: "QQ-404", priceMinor: 100 },
+    ].map((row) => ({ ...row, doubts: [] }));
+    const { family, chosen } = now();
+    const again = keepSheet(shop.ctx, { name: "prices.pdf", family, chosen, rows: list, doubts: [], words: null }).id;
+    const parts = shop.db.prepare("SELECT count(*) FROM part_type").pluck();
+    const before = parts.get();
+    expect(pricesAgainst(shop.db, list).unknown).toEqual(["QQ-404"]);
+    expect(pricesOfSheet(shop.ctx, { sheetId: again, seen: 1 })).toEqual({ parts: 1 });
+    const part = findPartByNumber(shop.db, first!.number)!;
+    expect([part.priceMinor, part.supersededBy]).toEqual([first!.priceMinor! + 55, second!.number]);
+    expect(parts.get()).toBe(before);
+    expect(findSheet(shop.db, again)).toBeNull();
+    expect(findSheet(shop.db, id)).not.toBeNull();
+    // Said once more it says nothing new.
+    const same = keepSheet(shop.ctx, { name: "prices.pdf", family, chosen, rows: list, doubts: [], words: null }).id;
+    expect(refusal(() => pricesOfSheet(shop.ctx, { sheetId: same, seen: 1 })).code).toBe("nothing-new");
   });
 
   it("of another year becomes an edition of its model: the parts that differ in their seats, new in the catalogue or known; a reel of it is that edition's", () => {

@@ -6,6 +6,7 @@ import { shapeFromSize } from "@/core/bring-in/size-in-words";
 import type { ModelDraft } from "@/core/families/template";
 import { againstModel, withEdition } from "@/core/sheets/edition-of-sheet";
 import { isOpen, type SheetRow, sheetRowSchema } from "@/core/sheets/kept-sheet";
+import { type NewerPrices, newerPrices } from "@/core/sheets/newer-prices";
 import { type OwnHeader, ownHeaderSchema, type SheetWords, sheetWordsSchema } from "@/core/sheets/sheet-words";
 import { type FamilyId, familyIds } from "@/core/vocabulary/families";
 import { type Context, Refusal } from "@/data/database/context";
@@ -16,7 +17,7 @@ import { count, id as idColumn, row, rows } from "@/data/database/rows";
 import { startModelOf } from "./built";
 import { markModelPicture, setModelPicture } from "./model-pictures";
 import { getCurrentModelVersion } from "./models";
-import { addPartType, findPartByNumber, freePartId } from "./part-types";
+import { addPartType, findPartByNumber, findPartCard, freePartId, setPartFacts } from "./part-types";
 import { addModelVersion } from "./write-model";
 
 export interface KeptSheet {
@@ -371,6 +372,26 @@ export function editionOfSheet(
   addModelVersion(ctx, said.modelId, { lineRadiusMm, anatomy: withEdition(anatomy, edition, before, parts) });
   db.prepare("UPDATE sheet SET model_id = ?, row_version = row_version + 1 WHERE id = ?").run(said.modelId, sheet.id);
   return { id: said.modelId, parts: parts.size };
+}
+
+/** What a list changes in the catalogue's prices and superseded numbers. */
+export const pricesAgainst = (db: Db, of: readonly SheetRow[]): NewerPrices => newerPrices(of, (number) => findPartByNumber(db, number));
+
+/** Takes a newer list's prices and superseded numbers; the list has then said what it had to say. @returns how many parts changed. */
+export function pricesOfSheet(ctx: Context, { sheetId, seen }: { readonly sheetId: number; readonly seen: number }): { parts: number } {
+  const sheet = openSheet(ctx.db, sheetId, seen);
+  const { changed } = pricesAgainst(ctx.db, sheet.rows);
+  if (!changed.length) throw new Refusal("nothing-new", "This list changes no price and no number of the catalogue.");
+  for (const { id, isMinor, supersededBy } of changed) {
+    const { part } = findPartCard(ctx.db, id)!;
+    setPartFacts(ctx, id, {
+      priceMinor: isMinor,
+      supersededBy: supersededBy ?? part.supersededBy ?? null,
+      hazard: part.hazard ?? null,
+    });
+  }
+  dropSheet(ctx, sheetId);
+  return { parts: changed.length };
 }
 
 /** The part of a row, of the same kind as what sits there, by its own number, words, size and price. */

@@ -13,6 +13,7 @@ import { nameModel } from "./name-model";
 import { partFacts } from "./part-facts";
 import { previewModelFile } from "./preview-model-file";
 import { previewParts } from "./preview-parts";
+import { pricesOfSheet } from "./prices-of-sheet";
 import { putMinutesIn } from "./put-minutes-in";
 import { removeInterchangeSet } from "./remove-interchange-set";
 import { retirePart } from "./retire-part";
@@ -56,6 +57,7 @@ export const libraryActs = [
   takeConsensus,
   takeLesson,
   keepSheet,
+  pricesOfSheet,
   sheetFamily,
   sheetColumns,
   sheetRow,

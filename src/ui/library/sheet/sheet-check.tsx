@@ -2,6 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { isOpen, type SheetRow } from "@/core/sheets/kept-sheet";
+import type { NewerPrices } from "@/core/sheets/newer-prices";
 import type { OwnHeader } from "@/core/sheets/sheet-words";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { useAct } from "@/ui/act/use-act";
@@ -11,6 +12,7 @@ import { Refused } from "@/ui/controls/refused";
 import { CornerBlock, Sheet } from "@/ui/sheets/sheet";
 import { EditionForm, type EditionSaid, type SheetAgainst } from "./edition-form";
 import { matchInWorker } from "./match-in-worker";
+import { PricesForm } from "./prices-form";
 import { RowForm, type SeatChoice } from "./row-form";
 import { SheetColumns } from "./sheet-columns";
 import { type PageShown, SheetPages } from "./sheet-pages";
@@ -29,9 +31,14 @@ export interface SheetShown {
   readonly models: readonly { readonly id: string; readonly maker: string; readonly name: string }[];
   /** What it says against the model that was chosen. */
   readonly against: SheetAgainst | null;
+  /** What it changes in the catalogue, where it is taken as a newer price list. */
+  readonly prices: NewerPrices | null;
   /** The seats such a reel has, by assembly. */
   readonly seats: readonly SeatChoice[];
 }
+
+/** The address's word for a list of which only the prices are taken. */
+const pricesOnly = "take=prices";
 
 /** A sheet looked over: the page on the left, its rows on the right, those in doubt first; then a model is made of it. */
 export function SheetCheck({ sheet }: { sheet: SheetShown }) {
@@ -49,15 +56,18 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
   const dropping = useAct("drop-sheet", () => router.push("/library"));
   const [model, setModel] = useState({ maker: "", name: "", prefix: "" });
   const [edition, setEdition] = useState<EditionSaid>({ name: "", before: "", fromYear: null, mark: "" });
-  const { against } = sheet;
+  const { against, prices } = sheet;
+  const pricing = useAct("prices-of-sheet", () => router.push("/library"));
   const adding = useAct("edition-of-sheet", ({ id }) => router.push(`/library/${id}/editions`));
   const make = () =>
-    against
-      ? adding.press({ ...seen, modelId: against.modelId, baseNumber: against.version, ...edition })
-      : making.press({ ...seen, ...model });
-  const makeWords = against ? "Save as an edition" : "Make the model";
+    prices
+      ? pricing.press(seen)
+      : against
+        ? adding.press({ ...seen, modelId: against.modelId, baseNumber: against.version, ...edition })
+        : making.press({ ...seen, ...model });
+  const makeWords = prices ? `Change ${prices.changed.length} parts` : against ? "Save as an edition" : "Make the model";
   const [busy, setBusy] = useState("");
-  const acts = [saying, sure, family, making, adding, dropping];
+  const acts = [saying, sure, family, making, adding, pricing, dropping];
   const seated = new Set(rows.flatMap((row) => row.seats.map(({ positionId }) => positionId)));
 
   const asFamily = async (to: FamilyId) => {
@@ -105,9 +115,9 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
   // Once nothing is in doubt the model's own names are asked for, and a row is shown where it is pressed.
   const looked = !ready || picked !== null;
   const main =
-    unsaid > 0
+    unsaid > 0 && !prices
       ? { words: "Accept the sure rows", says: `Accept the ${unsaid} sure rows`, run: () => sure.press(seen) }
-      : open.length > 0
+      : open.length > 0 && !prices
         ? { words: "This row is right", says: `Row ${row.callout || here + 1} is right`, run: asItStands }
         : { words: makeWords, says: makeWords, run: make };
 
@@ -119,7 +129,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
           <MainKey words={main.words} busy={acts.some((act) => act.busy) || busy !== ""} onPress={main.run}>
             {main.says}
           </MainKey>
-          {open.length > 0 && unsaid === 0 && (
+          {open.length > 0 && unsaid === 0 && !prices && (
             <Key busy={making.busy || adding.busy} onPress={make}>
               {makeWords}, {open.length} rows guessed
             </Key>
@@ -160,7 +170,7 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
               {words}
             </p>
           ))}
-          <details open={ready}>
+          <details open={ready || prices !== null}>
             <summary className="act-link min-h-11">What it becomes</summary>
             <div className="mt-1 flex flex-col gap-2">
               <Field label="Family">
@@ -179,28 +189,26 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
                   </select>
                 )}
               </Field>
-              {sheet.models.length > 0 && (
-                <Field label="A new model, or another year of one">
-                  {(field) => (
-                    <select
-                      {...field}
-                      value={against?.modelId ?? ""}
-                      onChange={({ target: { value } }) =>
-                        router.replace(`/library/sheet/${sheet.id}${value ? `?model=${encodeURIComponent(value)}` : ""}`)
-                      }
-                    >
-                      <option value="">a new model</option>
-                      {sheet.models.map((one) => (
-                        <option key={one.id} value={one.id}>
-                          {one.maker} {one.name}
-                        </option>
-                      ))}
-                    </select>
-                  )}
-                </Field>
-              )}
+              <Field label="A new model, another year of one, or newer prices">
+                {(field) => (
+                  <select
+                    {...field}
+                    value={prices ? pricesOnly : against ? `model=${against.modelId}` : ""}
+                    onChange={({ target: { value } }) => router.replace(`/library/sheet/${sheet.id}${value ? `?${value}` : ""}`)}
+                  >
+                    <option value="">a new model</option>
+                    <option value={pricesOnly}>only its prices and superseded numbers</option>
+                    {sheet.models.map((one) => (
+                      <option key={one.id} value={`model=${one.id}`}>
+                        {one.maker} {one.name}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+              {prices && <PricesForm prices={prices} />}
               {against && <EditionForm key={against.modelId} against={against} fields={adding.fields} onChange={setEdition} />}
-              {(against
+              {(against || prices
                 ? []
                 : ([
                     ["maker", "Maker"],

@@ -4,20 +4,20 @@ import { familyWith } from "@/core/families/families";
 import { againstModel } from "@/core/sheets/edition-of-sheet";
 import { listModelsOfFamily } from "@/data/catalogue/model-list";
 import { getCurrentModelVersion } from "@/data/catalogue/models";
-import { findSheet, ownHeaders } from "@/data/catalogue/sheets";
+import { findSheet, ownHeaders, pricesAgainst } from "@/data/catalogue/sheets";
 import { SheetCheck } from "@/ui/library/sheet/sheet-check";
 
 export const metadata = { title: "A maker's sheet" };
 
 interface Asked {
   readonly params: Promise<{ id: string }>;
-  readonly searchParams: Promise<{ model?: string }>;
+  readonly searchParams: Promise<{ model?: string; take?: string }>;
 }
 
 export default async function SheetPage({ params, searchParams }: Asked) {
   const db = await readPage("library");
   const sheet = findSheet(db, Number((await params).id) || 0);
-  const { model: asked } = await searchParams;
+  const { model: asked, take } = await searchParams;
   if (!sheet) notFound();
   if (sheet.modelId !== null) redirect(`/library/${sheet.modelId}`);
   const { anatomy } = familyWith(sheet.family, sheet.chosen);
@@ -31,6 +31,7 @@ export default async function SheetPage({ params, searchParams }: Asked) {
       sheet={{
         ...{ id, name, family, rows, doubts, rowVersion, pages, models },
         headers: ownHeaders(db),
+        prices: take === "prices" ? pricesAgainst(db, rows) : null,
         against: version
           ? {
               ...againstModel(version.anatomy, version.partTypes, rows),

@@ -1,6 +1,7 @@
 import { comesFor, depthChoices, type IntakeForm, paysChoices } from "@/core/acts/counter/intake-form";
 import { claims } from "@/core/diagnosis/purchase-check";
-import { complaints, lives } from "@/core/vocabulary/counter-lists";
+import { complaintsOn } from "@/core/intake/complaints-on";
+import { lives } from "@/core/vocabulary/counter-lists";
 import { waterWords } from "@/core/vocabulary/use";
 import { Field } from "@/ui/controls/field";
 import { SelectField } from "@/ui/controls/select-field";
@@ -14,7 +15,7 @@ const complaintLabels: Partial<Record<IntakeForm["kind"], string>> = {
 
 /** What it came for, what is reported of it, and how it is used. */
 export function ComplaintColumn({ intake, currency }: { readonly intake: Intake; readonly currency: string }) {
-  const { error, kind, known, pickReel, pictures, register, setPictures, taken, theirs, watch } = intake;
+  const { error, family, kind, known, modelId, pickReel, pictures, register, setPictures, taken, theirs, watch } = intake;
   return (
     <fieldset className="flex flex-col gap-2">
       <legend className="text-head font-semibold">Complaint and use</legend>
@@ -57,7 +58,12 @@ export function ComplaintColumn({ intake, currency }: { readonly intake: Intake;
       {kind === "purchase-check" ? (
         <Ticks legend="Seller says" options={claims} register={register("claims")} error={error("claims")} />
       ) : (
-        <Ticks legend="Customer reports" options={complaints} register={register("complaints")} error={undefined} />
+        <Ticks
+          legend="Customer reports"
+          options={complaintsOn(modelId ? family : null, watch("complaints"))}
+          register={register("complaints")}
+          error={undefined}
+        />
       )}
       <Field label={complaintLabels[kind] ?? "In their words"} error={error("complaint")}>
         {(field) => <textarea {...field} {...register("complaint")} rows={2} />}

@@ -3,6 +3,7 @@ import { loadSolver, type Solver } from "@/core/blind-spots/least-cover";
 import { familyWith } from "@/core/families/families";
 import { matchSeats } from "@/core/sheets/match-seats";
 import { readList } from "@/core/sheets/read-list";
+import { listFields } from "@/core/sheets/sheet";
 import { familyIds } from "@/core/vocabulary/families";
 import { type Call, call } from "./call-of";
 
@@ -25,8 +26,20 @@ export const sheetCalls: Readonly<Record<string, Call>> = {
           }),
         )
         .max(20_000),
+      /** Its columns, where they are known: what stands between these two places; null for one that is not read. */
+      columns: z
+        .array(
+          z.object({
+            page: z.number().int().min(1).max(1000),
+            block: z.number().int().min(0).max(9),
+            field: z.enum(listFields).nullable(),
+            ...{ from: length, to: length },
+          }),
+        )
+        .max(80)
+        .optional(),
     }),
-    ({ words }) => readList(words),
+    ({ words, columns }) => readList(words, columns ? { columns } : {}),
   ),
   "match-seats": {
     ...call(

@@ -23,7 +23,7 @@ describe("how it is built", () => {
     expect([...paths, ...links].filter((path) => !existsSync(path))).toEqual([]);
   });
 
-  it("has twenty rules of the trade", () => expect(rules).toHaveLength(20));
+  it("has twenty rules of the trade, or more", () => expect(rules.length).toBeGreaterThanOrEqual(20));
 
   it.each(rules)("$rule: stands on the line it says, two steps from the index of core", ({ file, line, name }) => {
     const text = readFileSync(file, "utf8").split("\n")[line - 1];

@@ -9,7 +9,7 @@ import { drawSheet, sheetStyles } from "../sheets/draw-sheet";
 import { pdfOf } from "../sheets/pdf-sheet";
 import { jpegOf, photographed, printed, shots } from "../sheets/photograph";
 import { writtenSheets } from "../sheets/written-sheets";
-import { atTheBench, type Person, type Server } from "./bench";
+import { atTheBench, Person, type Server } from "./bench";
 import { seriousFaults } from "./serious";
 
 let server: Server;
@@ -19,11 +19,11 @@ atTheBench((startedServer, startedPerson) => {
   person = startedPerson;
 });
 
-const bring = async (name: string, file: Buffer) => {
+const bring = async (name: string, file: Buffer, who = person) => {
   const path = join(server.data, name);
   writeFileSync(path, file);
-  await person.go("/library");
-  await (await person.driver.findElement(By.css('input[type="file"][accept*="pdf"]'))).sendKeys(path);
+  await who.go("/library");
+  await (await who.driver.findElement(By.css('input[type="file"][accept*="pdf"]'))).sendKeys(path);
 };
 /** A PDF of these lines. @param locked with a password. */
 const pdf = (lines: readonly string[], { pages = 1, locked = false } = {}): Promise<Buffer> => {
@@ -199,6 +199,44 @@ describe("a maker's sheet", () => {
     expect(known.map(price)).toEqual([1735, 2735, 3735, 4735]);
     expect(server.value<string>(`SELECT superseded_by FROM part_type WHERE number = '${known[0]}'`)).toBe(known[1]);
     expect(server.value<number>("SELECT count(*) FROM part_type")).toBe(parts);
+  });
+
+  it("comes in on a phone: nothing is cut at its side, every key is a thumb wide, a row and the columns are set", async () => {
+    const phone = await Person.at(server, { width: 390, height: 844 });
+    try {
+      const rows = ["Handle nut", "Handle arm", "Drag star", "Tension washer", "Main gear", "Pinion gear"];
+      await bring(
+        "pocket.pdf",
+        await table(
+          [60, 110, 220, 420],
+          [["No.", "Part No.", "Description", "Qty"], ...rows.map((text, i) => [String(i + 1), `PK-50${i}`, text, "1"])],
+        ),
+        phone,
+      );
+      await phone.sees("Seats found", 60_000);
+      const fits = async () => {
+        const [wide, small] = await phone.driver.executeScript<[number, string[]]>(
+          `const keys = [...document.querySelectorAll('main button, main select, main summary, [role="dialog"] button, [role="dialog"] select')].filter((one) => one.offsetParent !== null);
+           return [document.documentElement.scrollWidth - document.documentElement.clientWidth,
+             keys.filter((one) => one.getBoundingClientRect().height < 43.5).map((one) => one.innerText || one.getAttribute('aria-label'))];`,
+        );
+        expect([wide, small]).toEqual([0, []]);
+      };
+      await fits();
+      expect(await seriousFaults(phone)).toEqual([]);
+      await phone.press("What it becomes");
+      await phone.press("Columns read wrong? Set them");
+      await phone.sees("What stands in each column?");
+      await fits();
+      await phone.type("Column 4, Qty", "not read");
+      await phone.press("Read the list again");
+      await phone.driver.wait(() => phone.seesNot("What stands in each column?"), 30_000);
+      await phone.press("What it becomes");
+      await phone.press("Delete this sheet");
+      await phone.sees("From a maker's sheet");
+    } finally {
+      await phone.close();
+    }
   });
 
   it("comes in as a scan: a page that is a picture, at 150 dpi", async () => {

@@ -207,7 +207,8 @@ describe("losses from pulse times", () => {
     const exact = pulses(losses, 130, 4, 14);
     const random = stream(3);
     const held = { a: 0, b: 0, c: 0 };
-    for (let n = 0; n < 200; n++) {
+    const runs = process.env.EVERY_RUN === "1" ? 200 : 80;
+    for (let n = 0; n < runs; n++) {
       const places = [0, 0.3, -0.25, 0.2];
       const times = exact.map((t, i) => {
         const before = exact[i - 1] ?? t - 0.012;
@@ -217,7 +218,8 @@ describe("losses from pulse times", () => {
       const { terms } = fitSpin(times, 4);
       for (const term of ["a", "b", "c"] as const) if (terms[term].low <= losses[term] && losses[term] <= terms[term].high) held[term]++;
     }
-    for (const count of Object.values(held)) expect(count).toBeGreaterThan(178);
+    // Three spreads of so many runs below 95 of 100.
+    for (const count of Object.values(held)) expect(count / runs).toBeGreaterThan(0.95 - 3 * Math.sqrt((0.95 * 0.05) / runs));
   });
 
   it("says how well a pulse was timed", () => {

@@ -46,6 +46,11 @@ test("what is asked and named on a reel names only what the reel has", () => {
       for (const [word, parts] of named)
         if (word.test(said) && !parts.some((role) => roles.has(role))) told.add(`${reel}: ${sign}: ${said} (${word})`);
     }
+    for (const { id, name, feltAs, tellBy, remedy } of faults.filter((fault) => possible.has(fault.id))) {
+      const said = [name, feltAs, tellBy, remedy.words].join(" · ");
+      for (const [word, parts] of named)
+        if (word.test(said) && !parts.some((role) => roles.has(role))) told.add(`${reel}: ${id}: ${said} (${word})`);
+    }
   }
   expect([...told]).toEqual([]);
 });

@@ -78,8 +78,10 @@ const rows: readonly SignRow[] = [
   ["turns-backwards", "gears", { name: "Line runs out without the drag", how: "Drag half on: draw line. Does it brake at all?" }],
 ];
 
-/** What a fault feels like where the reel shows it otherwise than the table says. */
+/** What a fault feels like where the reel shows it otherwise than the table says; of two rows of a fault the later speaks. */
 const feltRows: readonly (readonly [fault: string, needs: Trait, felt: string])[] = [
+  ["spool-bearing-rough", "gears", "Grinds as it turns"],
+  ["water-in-bearings", "gears", "Grinds and is stiff as it turns"],
   ["spool-bearing-dirty", "runsFree", "Winds rough or unevenly"],
   ["spool-bearing-rough", "runsFree", "Grinds as it winds"],
   ["spool-bearing-dry", "runsFree", "A dry whisper as it winds"],

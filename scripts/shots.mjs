@@ -63,6 +63,8 @@ const views = [
 ];
 for (const old of readdirSync(folder))
   if (old.endsWith(".png") && !views.some(([name]) => `${name}.png` === old)) rmSync(join(folder, old));
+const picturesThere =
+  "return [...document.images].every((one) => one.complete || one.getBoundingClientRect().top > innerHeight || one.getBoundingClientRect().bottom < 0)";
 const { driver, close } = await openBrowser();
 try {
   for (const [name, path, act, wait, file] of views) {
@@ -73,6 +75,8 @@ try {
       if (act) await driver.executeScript(act);
       await new Promise((settle) => setTimeout(settle, wait));
     }
+    // A picture that is still on its way is no picture of the view.
+    await driver.wait(() => driver.executeScript(picturesThere), 20_000);
     writeFileSync(join(folder, `${name}.png`), Buffer.from(await driver.takeScreenshot(), "base64"));
     say(`${name} ${path}`);
   }

@@ -57,8 +57,8 @@ export const isCount = (text: string) =>
   /^(?:x\s?)?\d{1,2}(?:\s?(?:x|pcs?\.?|pc|ea))?$/i.test(text) || /^(?:a\/r|ar|as req\.?|as required|-)$/i.test(text);
 export const isText = (text: string) => (text.match(/\p{L}/gu)?.length ?? 0) >= 3;
 
-/** How a list says that a part is sold under another number. */
-const succession = /\b(?:superseded by|replaced by|replaced with|now sold as|now|use|see)\s+([A-Z0-9][A-Z0-9./-]{2,})/i;
+/** How a list says that a part is sold under another number; to use or see another is no such word. */
+const succession = /\b(?:superseded by|replaced by|replaced with|now sold as|now)\s+([A-Z0-9][A-Z0-9./-]{2,})/i;
 
 /** The number a row's words say a part is sold under now; "" where they say none. */
 export function successorIn(words: string): string {

@@ -38,12 +38,8 @@ describe("a newer price list", () => {
   });
 
   it("finds the number that follows in the words lists use, and no other word", () => {
-    expect(["superseded by KR-2A", "Replaced by kr-77", "now KR-5", "use KR/9"].map(successorIn)).toEqual([
-      "KR-2A",
-      "KR-77",
-      "KR-5",
-      "KR/9",
-    ]);
-    expect(["use grease", "now out of stock", "see drawing", "5×11×4"].map(successorIn)).toEqual(["", "", "", ""]);
+    const words = ["superseded by KR-2A", "superseded b y KR-2A", "Replaced by kr-77", "now KR-5", "now sold as KR/9"];
+    expect(words.map(successorIn)).toEqual(["KR-2A", "KR-2A", "KR-77", "KR-5", "KR/9"]);
+    expect(["use with KR-5", "use KR-5", "see KR-5", "now out of stock", "5×11×4"].map(successorIn)).toEqual(["", "", "", "", ""]);
   });
 });

@@ -22,14 +22,16 @@ export interface NewerPrices {
   readonly doubtful: number;
 }
 
+/** Whether somebody has to look at a row before its price is taken; where it sits is no matter here. */
+export const isPriceOpen = ({ confirmed, doubts }: Pick<SheetRow, "confirmed" | "doubts">): boolean =>
+  !confirmed && doubts.some(({ field }) => field === "number" || field === "price");
+
 /**
  * Compares a list with the catalogue by part number. A number that follows another is taken where the catalogue knows it.
  * @param partOf the part of a number, however it is written; null where there is none
  */
 export function newerPrices(rows: readonly SheetRow[], partOf: (number: string) => Known | null): NewerPrices {
-  const settled = rows.filter(
-    ({ number, confirmed, doubts }) => number && (confirmed || !doubts.some(({ field }) => field === "number" || field === "price")),
-  );
+  const settled = rows.filter((row) => row.number && !isPriceOpen(row));
   const changed = new Map<string, NewerPrices["changed"][number]>();
   const unknown: string[] = [];
   let same = 0;

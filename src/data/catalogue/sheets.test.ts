@@ -112,6 +112,7 @@ describe("a sheet", () => {
     // What no seat is, and no part of the works, is in the catalogue alone.
     expect(findPartByNumber(shop.db, now().rows.at(-1)!.number)?.name).toBe("Rod clamp");
     expect(findModelPicture(shop.db, modelId)!.marks.length).toBeGreaterThan(25);
+    expect(shop.db.prepare("SELECT words FROM sheet WHERE id = ?").pluck().get(id)).toBe("");
     expect(refusal(() => modelOfSheet(shop.ctx, said(now()))).code).toBe("done");
     expect(startJobOn(shop, modelId)).toBeGreaterThan(20);
   });

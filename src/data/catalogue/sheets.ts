@@ -243,7 +243,7 @@ export function modelOfSheet(
     ofSheet(ctx, draft, sheet.rows, prefix),
   );
   layPicture(ctx, id, sheet);
-  ctx.db.prepare("UPDATE sheet SET model_id = ?, row_version = row_version + 1 WHERE id = ?").run(id, sheet.id);
+  ctx.db.prepare("UPDATE sheet SET model_id = ?, words = '', row_version = row_version + 1 WHERE id = ?").run(id, sheet.id);
   return { id };
 }
 
@@ -370,7 +370,7 @@ export function editionOfSheet(
     parts.set(positionId, partTypeId);
   }
   addModelVersion(ctx, said.modelId, { lineRadiusMm, anatomy: withEdition(anatomy, edition, before, parts) });
-  db.prepare("UPDATE sheet SET model_id = ?, row_version = row_version + 1 WHERE id = ?").run(said.modelId, sheet.id);
+  db.prepare("UPDATE sheet SET model_id = ?, words = '', row_version = row_version + 1 WHERE id = ?").run(said.modelId, sheet.id);
   return { id: said.modelId, parts: parts.size };
 }
 

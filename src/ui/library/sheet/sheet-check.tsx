@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { isOpen, type SheetRow } from "@/core/sheets/kept-sheet";
-import type { NewerPrices } from "@/core/sheets/newer-prices";
+import { isPriceOpen, type NewerPrices } from "@/core/sheets/newer-prices";
 import type { OwnHeader } from "@/core/sheets/sheet-words";
 import { type FamilyId, familyWords } from "@/core/vocabulary/families";
 import { useAct } from "@/ui/act/use-act";
@@ -112,8 +112,8 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
       positionIds: row.seats.map(({ positionId }) => positionId),
     });
   const ready = open.length === 0 && unsaid === 0;
-  // Once nothing is in doubt the model's own names are asked for, and a row is shown where it is pressed.
-  const looked = !ready || picked !== null;
+  // Once nothing is in doubt the model's own names are asked for, and a row is shown where it is pressed; of a price list no seat is in question.
+  const looked = (!ready && !prices) || picked !== null;
   const main =
     unsaid > 0 && !prices
       ? { words: "Accept the sure rows", says: `Accept the ${unsaid} sure rows`, run: () => sure.press(seen) }
@@ -140,8 +140,15 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
         <CornerBlock
           cells={[
             { label: "Rows", value: String(rows.length), large: true },
-            { label: "To check", value: String(open.length), large: true },
-            { label: "Seats found", value: `${seated.size} of ${seats.length}` },
+            ...(prices
+              ? [
+                  { label: "Changed", value: String(prices.changed.length), large: true },
+                  { label: "Left out", value: String(prices.unknown.length + prices.doubtful) },
+                ]
+              : [
+                  { label: "To check", value: String(open.length), large: true },
+                  { label: "Seats found", value: `${seated.size} of ${seats.length}` },
+                ]),
           ]}
         />
       }
@@ -173,22 +180,24 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
           <details open={ready || prices !== null}>
             <summary className="act-link min-h-11">What it becomes</summary>
             <div className="mt-1 flex flex-col gap-2">
-              <Field label="Family">
-                {(field) => (
-                  <select
-                    {...field}
-                    value={sheet.family}
-                    disabled={busy !== ""}
-                    onChange={(event) => void asFamily(event.target.value as FamilyId)}
-                  >
-                    {Object.entries(familyWords).map(([id, words]) => (
-                      <option key={id} value={id}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </Field>
+              {!prices && (
+                <Field label="Family">
+                  {(field) => (
+                    <select
+                      {...field}
+                      value={sheet.family}
+                      disabled={busy !== ""}
+                      onChange={(event) => void asFamily(event.target.value as FamilyId)}
+                    >
+                      {Object.entries(familyWords).map(([id, words]) => (
+                        <option key={id} value={id}>
+                          {words}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </Field>
+              )}
               <Field label="A new model, another year of one, or newer prices">
                 {(field) => (
                   <select
@@ -227,20 +236,26 @@ export function SheetCheck({ sheet }: { sheet: SheetShown }) {
                   )}
                 </Field>
               ))}
-              <SheetColumns sheet={seen} family={sheet.family} pages={sheet.pages} headers={sheet.headers} />
+              <SheetColumns
+                sheet={seen}
+                family={sheet.family}
+                pages={sheet.pages}
+                headers={sheet.headers}
+                checked={rows.filter(({ confirmed }) => confirmed).length}
+              />
               <button type="button" className="act-link min-h-11 self-start" onClick={() => dropping.press({ sheetId: sheet.id })}>
                 Delete this sheet
               </button>
             </div>
           </details>
-          <RowList rows={rows} here={here} seats={seats} onPick={setPicked} />
+          <RowList rows={rows} here={here} seats={prices ? null : seats} onPick={setPicked} />
         </div>
       </div>
     </Sheet>
   );
 }
 
-/** The rows, those in doubt first; a press shows one on the page. */
+/** The rows, those in doubt first; a press shows one on the page. @param seats null for a price list, of which no seat is in question. */
 function RowList({
   rows,
   here,
@@ -249,11 +264,12 @@ function RowList({
 }: {
   rows: readonly SheetRow[];
   here: number;
-  seats: readonly SeatChoice[];
+  seats: readonly SeatChoice[] | null;
   onPick: (row: number) => void;
 }) {
-  const nameOf = new Map(seats.map(({ id, name }) => [id, name]));
-  const order = [...rows.keys()].sort((a, b) => Number(isOpen(rows[b]!)) - Number(isOpen(rows[a]!)) || a - b);
+  const nameOf = new Map(seats?.map(({ id, name }) => [id, name]));
+  const inDoubt = seats ? isOpen : isPriceOpen;
+  const order = [...rows.keys()].sort((a, b) => Number(inDoubt(rows[b]!)) - Number(inDoubt(rows[a]!)) || a - b);
   return (
     <ol aria-label="Rows of the sheet">
       {order.map((at) => {
@@ -270,11 +286,13 @@ function RowList({
               <span className="min-w-0 flex-1">
                 {description}
                 {quantity > 1 && <span className="num"> × {quantity}</span>}
-                <span className="block text-note">
-                  {of.length ? of.map(({ positionId }) => nameOf.get(positionId) ?? positionId).join(", ") : "no seat yet"}
-                </span>
+                {seats && (
+                  <span className="block text-note">
+                    {of.length ? of.map(({ positionId }) => nameOf.get(positionId) ?? positionId).join(", ") : "no seat yet"}
+                  </span>
+                )}
               </span>
-              <span className="text-note">{isOpen(rows[at]!) ? "to check" : rows[at]!.confirmed ? "checked" : "sure"}</span>
+              <span className="text-note">{inDoubt(rows[at]!) ? "to check" : rows[at]!.confirmed ? "checked" : "sure"}</span>
             </button>
           </li>
         );

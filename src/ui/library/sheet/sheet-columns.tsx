@@ -2,7 +2,7 @@
 import { Dialog } from "radix-ui";
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import { keptRows } from "@/core/sheets/kept-sheet";
-import { plainHeader } from "@/core/sheets/list-fields";
+import { fieldOfHeader, plainHeader } from "@/core/sheets/list-fields";
 import { readList } from "@/core/sheets/read-list";
 import type { ListColumn, ListField, ListRow, UnreadColumn } from "@/core/sheets/sheet";
 import { type OwnHeader, sheetWordsSchema, wordsOf } from "@/core/sheets/sheet-words";
@@ -44,22 +44,26 @@ interface Props {
   readonly family: FamilyId;
   readonly pages: readonly PageShown[];
   readonly headers: readonly OwnHeader[];
+  /** Rows somebody has looked over: read again they are others. */
+  readonly checked: number;
 }
 
 /** The columns of a sheet's list, to be named and their edges dragged where they were read wrong; the list is read again by them. */
-export function SheetColumns({ sheet, family, pages, headers }: Props) {
+export function SheetColumns({ sheet, family, pages, headers, checked }: Props) {
   const [read, setRead] = useState<Read | null>(null);
   const [columns, setColumns] = useState<readonly Column[]>([]);
   const [message, setMessage] = useState("");
   const [busy, setBusy] = useState(false);
+  const known = new Map(headers.map(({ words, field }) => [words, field]));
   const saving = useAct("sheet-columns", () => setRead(null));
 
   const open = async () => {
     setMessage("");
-    const answer = await fetch(`/api/sheets/${sheet.sheetId}/words`);
+    const answer = await fetch(`/api/sheets/${sheet.sheetId}/words`).catch(() => null);
+    if (!answer) return setMessage("The shop's computer did not answer. Press again when it is back.");
     if (!answer.ok) return setMessage("This sheet was kept without its words, so its columns cannot be set. Bring the file in again.");
     const kept = wordsOf(sheetWordsSchema.parse(await answer.json()));
-    const found = readList(kept.words, { headers: new Map(headers.map(({ words, field }) => [words, field])) });
+    const found = readList(kept.words, { headers: known });
     setColumns([...found.columns, ...found.others].sort((a, b) => a.page - b.page || a.from - b.from));
     setRead({ ...kept, areas: areasOf(found.rows) });
   };
@@ -78,9 +82,11 @@ export function SheetColumns({ sheet, family, pages, headers }: Props) {
         list.rows.map(({ cells, quantity }) => ({ description: cells.description ?? "", quantity: quantity ?? undefined })),
         family,
       );
-      const named = [...list.columns].flatMap(({ header, field }) =>
-        plainHeader(header) ? [{ words: plainHeader(header).slice(0, 60), field }] : [],
-      );
+      // Only what was not known so is worth remembering.
+      const named = list.columns.flatMap(({ header, field }) => {
+        const words = plainHeader(header).slice(0, 60);
+        return words && fieldOfHeader(words, known) !== field ? [{ words, field }] : [];
+      });
       await saving.press({
         ...sheet,
         family,
@@ -111,7 +117,10 @@ export function SheetColumns({ sheet, family, pages, headers }: Props) {
               aria-describedby={undefined}
             >
               <Dialog.Title>What stands in each column?</Dialog.Title>
-              <p>Drag an edge where a column begins or ends elsewhere. What the columns are called is remembered for the next sheet.</p>
+              <p>
+                Drag an edge where a column begins or ends elsewhere. What the columns are called is remembered for the next sheet.
+                {checked > 0 && ` The ${checked} rows checked so far are asked again.`}
+              </p>
               <ColumnsOnPages columns={columns} pages={pages} read={read} onChange={setColumns} />
               <Refused message={message} of={[saving]} />
               <div className="flex flex-wrap items-center gap-3">
